@@ -1,0 +1,58 @@
+import { specificity, traitsOf, valuesOf } from "../looks/variants";
+import type { Effect, Id, Piece, Project, Rule, Variant } from "../project/types";
+import { instanceIn, steeredInstances } from "./piece";
+import type { Live } from "./piece";
+import type { Path, State, TraitSet } from "./types";
+
+/** What a rule's effect takes hold of: rules of one event that take hold of the same thing compete. */
+export const touches = (effect: Effect): string => (effect.type === "set" ? effect.trait : "screen");
+
+/** Of rules answering one event, those that fire and those that lose, to which: the more specific condition wins, then the earlier rule. */
+export const contest = (rules: readonly Rule[]): { wins: Rule[]; losses: { rule: Rule; to: Rule }[] } => {
+  const ranked = rules.map((rule, i) => ({ rule, i })).sort((a, b) => specificity(b.rule.when) - specificity(a.rule.when) || a.i - b.i);
+  const taken = new Map<string, Rule>();
+  const wins = new Set<Rule>();
+  const losses: { rule: Rule; to: Rule }[] = [];
+  for (const { rule } of ranked) {
+    const rival = rule.effects.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
+    if (rival) { losses.push({ rule, to: rival }); continue; }
+    for (const e of rule.effects) taken.set(touches(e), rule);
+    wins.add(rule);
+  }
+  return { wins: rules.filter((r) => wins.has(r)), losses };
+};
+
+/** The value an effect gives a trait; next and previous go round, opposite mirrors the order of values. */
+export const targetValue = (piece: Piece, variant: Variant, effect: Extract<Effect, { type: "set" }>): Id | null => {
+  const trait = traitsOf(piece).find((t) => t.id === effect.trait);
+  if (!trait) return null;
+  if ("value" in effect.to) return trait.values[effect.to.value] ? effect.to.value : null;
+  const values = valuesOf(trait);
+  const at = values.findIndex((v) => v.id === variant[trait.id]);
+  const n = values.length;
+  const to = effect.to.step === "next" ? (at + 1) % n : effect.to.step === "previous" ? (at - 1 + n) % n : n - 1 - at;
+  return values[to]?.id ?? null;
+};
+
+export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
+
+/**
+ * Sets traits of one copy; copies inside it whose instance says other traits in the new variant follow.
+ * The writer's serial is noted for every trait, also for those set to the value they had.
+ */
+export const writeTraits = (project: Project, state: State, live: Live, sets: Readonly<Record<Id, Id>>, writer: number): { state: State; sets: TraitSet[] } => {
+  const before = state.traits[live.path] ?? live.variant;
+  const after = { ...before, ...sets };
+  const writers = { ...state.writers };
+  for (const trait in sets) writers[writerKey(live.path, trait)] = writer;
+  let next: State = { ...state, writers, traits: { ...state.traits, [live.path]: after } };
+  for (const layer of steeredInstances(live.piece)) {
+    const was = instanceIn(project, live.piece, before, layer), is = instanceIn(project, live.piece, after, layer);
+    if (!was || !is) continue;
+    const changed = Object.fromEntries(Object.entries(is.said).filter(([t, v]) => was.said[t] !== v));
+    const path = `${live.path}/${layer.id}`;
+    if (Object.keys(changed).length) next = writeTraits(project, next, { path, piece: is.component, variant: was.start }, changed, writer).state;
+  }
+  const list = Object.entries(sets).map(([trait, to]) => ({ trait, from: before[trait] ?? "", to })).filter((s) => s.from !== s.to);
+  return { state: next, sets: list };
+};

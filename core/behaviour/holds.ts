@@ -1,0 +1,38 @@
+import type { Id, Project } from "../project/types";
+import { writerKey, writeTraits } from "./effects";
+import { liveCopies } from "./piece";
+import type { Happening, Hold, State } from "./types";
+
+/** A hold further up the pile that rests on the ended one now rests on what was before it. */
+const relay = (holds: readonly Hold[], ended: Hold, trait: Id): readonly Hold[] =>
+  holds.map((h) => {
+    const mine = h.was[trait], before = ended.was[trait];
+    return h.at === ended.at && mine && before && mine.writer === ended.serial ? { ...h, was: { ...h.was, [trait]: before } } : h;
+  });
+
+/** Ends one hold: its traits go back, unless another rule has set them since. */
+const endHold = (project: Project, state: State, hold: Hold, happen: (h: Happening) => void): State => {
+  let next: State = { ...state, holds: state.holds.filter((h) => h !== hold) };
+  const back: Record<Id, Id> = {};
+  const writers: Record<string, number> = {};
+  for (const [trait, was] of Object.entries(hold.was)) {
+    const key = writerKey(hold.at, trait);
+    if (next.writers[key] === hold.serial) {
+      back[trait] = was.value;
+      writers[key] = was.writer;
+    } else next = { ...next, holds: relay(next.holds, hold, trait) };
+  }
+  const live = liveCopies(project, next).find((l) => l.path === hold.at);
+  if (!live || Object.keys(back).length === 0) return next;
+  const written = writeTraits(project, next, live, back, 0);
+  next = { ...written.state, writers: { ...written.state.writers, ...writers } };
+  if (written.sets.length) happen({ type: "undone", at: state.now, state: next, path: hold.at, rule: hold.rule, sets: written.sets, motion: hold.motion });
+  return next;
+};
+
+/** Ends all holds that match, the latest first. */
+export const endHolds = (project: Project, state: State, match: (h: Hold) => boolean, happen: (h: Happening) => void): State =>
+  state.holds.filter(match).reverse().reduce((s, hold) => {
+    const present = s.holds.find((h) => h.serial === hold.serial);
+    return present ? endHold(project, s, present, happen) : s;
+  }, state);

@@ -1,0 +1,123 @@
+import { changesIn, looksIn } from "../looks/cascade";
+import { childrenOf, startOf } from "../looks/tree";
+import { restingVariant, traitsOf } from "../looks/variants";
+import { inOrder } from "../project/ids";
+import { ROOT } from "../project/types";
+import type { Effect, Id, Layer, Piece, Project, Rule, Variant } from "../project/types";
+import { defaultsOf, TRAIT } from "../properties/registry";
+import type { Values } from "../properties/types";
+import type { Path, State } from "./types";
+
+/** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
+export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {
+  if (rule.source !== null && !piece.layers[rule.source]) return "its layer was removed";
+  for (const [trait, values] of Object.entries(rule.when)) {
+    const known = piece.traits[trait];
+    if (!known) return "its condition names a removed trait";
+    if (!values.some((v) => known.values[v])) return `its condition names a removed value of ${known.name}`;
+  }
+  if (rule.effects.length === 0) return "it has no effect yet";
+  for (const effect of rule.effects) {
+    const reason = brokenEffect(project, piece, effect);
+    if (reason) return reason;
+  }
+  return null;
+};
+
+const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
+  if (effect.type === "go") return project.pieces[effect.screen]?.kind === "screen" ? null : "the screen it goes to was removed";
+  if (effect.type === "back") return null;
+  const trait = piece.traits[effect.trait];
+  if (!trait) return "the trait it sets was removed";
+  return "value" in effect.to && !trait.values[effect.to.value] ? `the value it gives ${trait.name} was removed` : null;
+};
+
+const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] }>();
+
+/** A piece's working rules in order: switched on and not broken. */
+export const rulesOf = (project: Project, piece: Piece): readonly Rule[] => {
+  const known = ruleCache.get(piece);
+  if (known && known.project === project) return known.rules;
+  const rules = inOrder(piece.rules).filter((r) => r.on && brokenRule(project, piece, r) === null);
+  ruleCache.set(piece, { project, rules });
+  return rules;
+};
+
+/** A layer and the layers around it within one piece, innermost first. */
+export const ancestry = (piece: Piece, layer: Id): Id[] => {
+  const out: Id[] = [];
+  for (let at: Layer | undefined = piece.layers[layer]; at && out.length < 1000; at = at.parent === null ? undefined : piece.layers[at.parent]) out.push(at.id);
+  return out;
+};
+
+/** A placed copy that is part of the scene. */
+export interface Live { readonly path: Path; readonly piece: Piece; readonly variant: Variant }
+
+const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
+  Object.assign({}, defaultsOf("instance"), ...changesIn(looksIn(piece, variant), layer.id)) as Values;
+
+/** What an instance layer says in its piece's variant: the component it shows, and that component's start. */
+export const instanceIn = (project: Project, piece: Piece, variant: Variant, layer: Layer): { component: Piece; start: Variant; said: Variant } | null => {
+  const values = instanceValues(piece, variant, layer);
+  const component = project.pieces[values.component as string];
+  if (!component) return null;
+  const said = Object.fromEntries(traitsOf(component).flatMap((t) => {
+    const v = values[TRAIT + t.id];
+    return typeof v === "string" && t.values[v] ? [[t.id, v]] : [];
+  }));
+  return { component, start: startOf(component, values), said };
+};
+
+const hiddenIn = (piece: Piece, variant: Variant, layer: Layer): boolean => {
+  const looks = looksIn(piece, variant);
+  return ancestry(piece, layer.id).some((id) => {
+    const visible = changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;
+    return visible === false;
+  });
+};
+
+const instancesOf = (piece: Piece): Layer[] => {
+  const out: Layer[] = [];
+  const visit = (id: Id) => {
+    for (const child of childrenOf(piece).get(id) ?? []) {
+      if (child.kind === "instance") out.push(child);
+      visit(child.id);
+    }
+  };
+  visit(ROOT);
+  return out;
+};
+
+/** The traits at a path, as far as they are known: set by something, else where the copy starts. */
+export const variantAt = (state: State, path: Path, start: Variant): Variant => state.traits[path] ?? start;
+
+const liveCache = new WeakMap<object, { project: Project; screen: Id; live: readonly Live[] }>();
+
+/** The shown piece and every visible placed copy in it, outermost first. */
+export const liveCopies = (project: Project, state: State): readonly Live[] => {
+  const known = liveCache.get(state.traits);
+  if (known && known.project === project && known.screen === state.screen) return known.live;
+  const live = findLive(project, state);
+  liveCache.set(state.traits, { project, screen: state.screen, live });
+  return live;
+};
+
+const findLive = (project: Project, state: State): Live[] => {
+  const out: Live[] = [];
+  const visit = (path: Path, piece: Piece, start: Variant, inside: readonly Id[]) => {
+    const variant = variantAt(state, path, start);
+    out.push({ path, piece, variant });
+    for (const layer of instancesOf(piece)) {
+      const placed = instanceIn(project, piece, variant, layer);
+      if (!placed || inside.includes(placed.component.id) || hiddenIn(piece, variant, layer)) continue;
+      visit(`${path}/${layer.id}`, placed.component, placed.start, [...inside, placed.component.id]);
+    }
+  };
+  const screen = project.pieces[state.screen];
+  if (screen) visit(screen.id, screen, restingVariant(screen), [screen.id]);
+  return out;
+};
+
+/** The instance layers of a piece that some look gives traits to. */
+export const steeredInstances = (piece: Piece): Layer[] =>
+  instancesOf(piece).filter((l) => Object.values(piece.looks).some((look) => Object.keys(look.changes[l.id] ?? {}).some((k) => k.startsWith(TRAIT))));

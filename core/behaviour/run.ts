@@ -1,0 +1,113 @@
+import { hitTest } from "../layout/hit";
+import { layout } from "../layout/place";
+import type { LayoutEnv } from "../layout/place";
+import type { Placed } from "../layout/types";
+import { Resolver } from "../looks/tree";
+import { variantFrom } from "../looks/variants";
+import { Mover } from "../motion/mover";
+import type { Id, Motion, Project, Variant } from "../project/types";
+import { advance, revise, shownVariant, start, step } from "./machine";
+import { liveCopies } from "./piece";
+import type { Live } from "./piece";
+import type { Happening, Input, State } from "./types";
+
+/** A quick tween for traits switched by hand, so that one sees what changed. */
+const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: "ease-out" };
+
+/**
+ * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
+ * Same project, same input at the same times: same scenes. All times are ms since the start.
+ */
+export class Run {
+  private state: State;
+  private readonly mover = new Mover();
+  private resolver = new Resolver();
+
+  constructor(private readonly env: LayoutEnv, private project: Project, readonly piece: Id, private readonly happened: (h: Happening) => void = () => undefined) {
+    this.state = start(project, piece);
+    this.aim(this.state, null, 0);
+    this.advanceTo(0);
+  }
+
+  get now(): number { return this.state.now; }
+  get screen(): Id { return this.state.screen; }
+  get history(): readonly Id[] { return this.state.history; }
+
+  /** The discrete state, for whoever wants to look closely. */
+  get inside(): State { return this.state; }
+
+  /** The traits of the shown piece. */
+  variant(): Variant { return shownVariant(this.project, this.state); }
+
+  /** The shown piece and its visible copies with their traits. */
+  copies(): readonly Live[] { return liveCopies(this.project, this.state); }
+
+  /** The scene now; null when the shown piece does not exist. */
+  scene(): Placed | null { return this.mover.sample(this.state.now); }
+
+  /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
+  wakesAt(): number {
+    if (this.mover.endsAt() > this.state.now) return this.state.now;
+    return Math.min(Infinity, ...this.state.timers.map((t) => t.due));
+  }
+
+  /** Until when something is in motion. */
+  movesUntil(): number { return this.mover.endsAt(); }
+
+  /** Lets time pass; never goes back. */
+  advanceTo(now: number): void {
+    const result = advance(this.project, this.state, now);
+    this.take(result);
+  }
+
+  input(input: Input): void { this.take(step(this.project, this.state, input)); }
+
+  /** A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts. */
+  pointer(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch = false): void {
+    if (kind === "cancel") this.input({ type: "cancel" });
+    else {
+      if (!touch || kind === "down" || this.state.pressed) this.over(x, y);
+      if (kind !== "move") this.input({ type: kind });
+    }
+    if (touch && kind !== "move" && kind !== "down") this.input({ type: "over", layer: null });
+    // a screen that has just come up lies under a pointer that has not moved
+    else if (!touch && kind === "up") this.over(x, y);
+  }
+
+  private over(x: number, y: number): void {
+    const scene = this.scene();
+    this.input({ type: "over", layer: scene ? (hitTest(scene, x, y)?.path ?? null) : null });
+  }
+
+  /** Takes an edited project and goes on where it is. */
+  update(project: Project): void {
+    this.project = project;
+    this.state = revise(project, this.state);
+    const target = this.target(this.state);
+    if (target) this.mover.replace(target, this.state.screen);
+  }
+
+  private take(result: { state: State; happenings: Happening[] }): void {
+    this.state = result.state;
+    for (const h of result.happenings) {
+      if (h.type === "fired" || h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
+      else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
+      this.happened(h);
+    }
+  }
+
+  private target(state: State): Placed | null {
+    const piece = this.project.pieces[state.screen];
+    if (!piece) return null;
+    const variant = variantFrom(piece, state.traits[state.screen] ?? {});
+    const tree = this.resolver.tree(this.project, piece.id, variant, "", (path) => state.traits[`${state.screen}/${path}`]);
+    return tree && layout(this.env, tree);
+  }
+
+  private aim(state: State, motion: Motion | null, at: number, path = ""): void {
+    const target = this.target(state);
+    if (!target) return;
+    const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
+    this.mover.retarget(target, motion ?? cut, at, state.screen, path.slice(path.indexOf("/") + 1 || path.length));
+  }
+}

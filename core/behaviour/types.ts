@@ -1,0 +1,65 @@
+import type { Id, Motion, TriggerType, Variant } from "../project/types";
+
+/** Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a layer; joined by "/". */
+export type Path = string;
+
+/** Normalised input. Layer paths are relative to the shown piece ("inst/layer"); null is outside of everything. */
+export type Input =
+  | { readonly type: "over"; readonly layer: Path | null }
+  | { readonly type: "down" }
+  | { readonly type: "up" }
+  | { readonly type: "cancel" }
+  /** sets a trait from outside: a switch in Try, a presenter */
+  | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
+  | { readonly type: "screen"; readonly screen: Id };
+
+/** A wait that is running. */
+export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number }
+
+/** Traits that go back when a contact ends. */
+export interface Hold {
+  readonly at: Path;
+  readonly rule: Id;
+  readonly source: Path;
+  readonly cause: "hover" | "press";
+  readonly serial: number;
+  readonly motion: Motion;
+  /** trait → what it was, and who had set that */
+  readonly was: Readonly<Record<Id, { readonly value: Id; readonly writer: number }>>;
+}
+
+/** The whole discrete state of a running piece; immutable. */
+export interface State {
+  readonly now: number;
+  readonly screen: Id;
+  readonly history: readonly Id[];
+  /** traits by instance path; instances not named are in their starting variant */
+  readonly traits: Readonly<Record<Path, Variant>>;
+  /** serial number of the last writer of a trait, by "path trait" */
+  readonly writers: Readonly<Record<string, number>>;
+  readonly serial: number;
+  readonly timers: readonly Timer[];
+  /** delay rules whose condition holds and that have started, by "path rule" */
+  readonly armed: Readonly<Record<string, true>>;
+  readonly holds: readonly Hold[];
+  /** layers under the pointer, innermost first */
+  readonly over: readonly Path[];
+  /** layers the pointer was pressed on, innermost first; null when it is up */
+  readonly pressed: readonly Path[] | null;
+  /** rules stopped after a loop, by "path rule" */
+  readonly stopped: Readonly<Record<string, true>>;
+}
+
+/** What a step did, for the log and for motion. `state` is the state right after it. */
+export type Happening = { readonly at: number; readonly state: State } & (
+  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; readonly motion: Motion }
+  | { readonly type: "lost"; readonly path: Path; readonly rule: Id; readonly to: Id }
+  | { readonly type: "undone"; readonly path: Path; readonly rule: Id; readonly sets: readonly TraitSet[]; readonly motion: Motion }
+  | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
+  | { readonly type: "went"; readonly path: Path; readonly rule: Id | null; readonly from: Id; readonly to: Id; readonly motion: Motion }
+  | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
+  | { readonly type: "missed"; readonly layer: Path }
+  | { readonly type: "leftPressed"; readonly layer: Path }
+);
+
+export interface TraitSet { readonly trait: Id; readonly from: Id; readonly to: Id }

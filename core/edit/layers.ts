@@ -1,0 +1,103 @@
+import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
+import { remove, set } from "../project/change";
+import type { Change, Op } from "../project/change";
+import { BASE, ROOT } from "../project/types";
+import type { Id, Layer, LayerKind, Piece } from "../project/types";
+import { childrenOf } from "../looks/tree";
+import type { Value } from "../properties/types";
+import { freeName } from "./pieces";
+import type { Made } from "./pieces";
+
+const kindNames: Readonly<Record<LayerKind, string>> = { box: "Box", ellipse: "Ellipse", path: "Shape", text: "Text", instance: "Copy" };
+
+const siblings = (piece: Piece, parent: Id, without: readonly Id[] = []): Layer[] => (childrenOf(piece).get(parent) ?? []).filter((l) => !without.includes(l.id));
+
+/** A new layer on top of its parent's children, with values for all variants. */
+export const addLayer = (piece: Piece, kind: LayerKind, parent: Id, values: Readonly<Record<string, Value>>, name?: string): Made => {
+  const id = newId();
+  const wanted = freeName(name ?? kindNames[kind], Object.values(piece.layers).map((l) => l.name));
+  const layer: Layer = { id, kind, name: wanted, parent, order: orderAfter(siblings(piece, parent)) };
+  const at = ["pieces", piece.id];
+  return { id, change: { label: `Insert ${layer.name}`, ops: [set([...at, "layers", id], layer), set([...at, "looks", BASE, "changes", id], values)] } };
+};
+
+/** A layer and everything inside it, outermost first. */
+export const subtree = (piece: Piece, id: Id): Id[] => [id, ...(childrenOf(piece).get(id) ?? []).flatMap((c) => subtree(piece, c.id))];
+
+/** Of some layers, those not inside another of them, and never the root. */
+export const topmost = (piece: Piece, ids: readonly Id[]): Id[] => {
+  const chosen = new Set(ids);
+  const inside = (id: Id): boolean => {
+    const parent = piece.layers[id]?.parent;
+    return parent != null && (chosen.has(parent) || inside(parent));
+  };
+  return [...chosen].filter((id) => id !== ROOT && piece.layers[id] && !inside(id));
+};
+
+/** Removes layers with what is inside them and what looks and options say about them. Rules on them stay, and are shown as broken. */
+export const removeLayers = (piece: Piece, ids: readonly Id[]): Change => {
+  const tops = topmost(piece, ids);
+  const all = new Set(tops.flatMap((id) => subtree(piece, id)));
+  const at = ["pieces", piece.id];
+  const ops: Op[] = [];
+  for (const look of Object.values(piece.looks)) for (const id of all) if (look.changes[id]) ops.push(remove([...at, "looks", look.id, "changes", id]));
+  for (const option of Object.values(piece.options)) if (all.has(option.layer)) ops.push(remove([...at, "options", option.id]));
+  for (const id of all) ops.push(remove([...at, "layers", id]));
+  return { label: tops.length === 1 ? `Remove ${piece.layers[tops[0] as string]?.name ?? "layer"}` : `Remove ${tops.length} layers`, ops };
+};
+
+export const renameLayer = (piece: Piece, id: Id, name: string): Change => ({
+  label: `Rename to ${name}`,
+  ops: [set(["pieces", piece.id, "layers", id, "name"], name), ...(id === ROOT ? [set(["pieces", piece.id, "name"], name)] : [])],
+});
+
+/** Moves a layer one place among its siblings: +1 towards the front, -1 towards the back; null at the end. */
+export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
+  const layer = piece.layers[id];
+  if (!layer || layer.parent === null) return null;
+  const all = siblings(piece, layer.parent);
+  const at = all.findIndex((l) => l.id === id) + by;
+  if (at < 0 || at >= all.length) return null;
+  return { label: `Move ${layer.name} ${by > 0 ? "forward" : "back"}`, ops: [set(["pieces", piece.id, "layers", id, "order"], orderAt(siblings(piece, layer.parent, [id]), at))] };
+};
+
+/** Puts layers into a parent at a place among its children (counted without them); null when a layer would be inside itself. */
+export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: number): Change | null => {
+  const tops = topmost(piece, ids);
+  if (tops.length === 0 || tops.some((id) => subtree(piece, id).includes(parent)) || piece.layers[parent]?.kind !== "box") return null;
+  const list: Layer[] = siblings(piece, parent, tops);
+  const ops: Op[] = [];
+  tops.forEach((id, i) => {
+    const order = orderAt(list, index + i);
+    list.push({ ...(piece.layers[id] as Layer), order });
+    ops.push(set(["pieces", piece.id, "layers", id, "parent"], parent), set(["pieces", piece.id, "layers", id, "order"], order));
+  });
+  return { label: `Move ${piece.layers[tops[0] as string]?.name ?? "layer"}`, ops };
+};
+
+/** Copies layers with their looks in every variant, beside the originals, `by` px further right and down. Rules are not copied. */
+export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: number): { change: Change; ids: Id[] } => {
+  const at = ["pieces", piece.id];
+  const ops: Op[] = [];
+  const made: Id[] = [];
+  const names = Object.values(piece.layers).map((l) => l.name);
+  for (const top of topmost(piece, ids)) {
+    const twin = new Map(subtree(piece, top).map((id) => [id, newId()]));
+    made.push(twin.get(top) as Id);
+    for (const [from, to] of twin) {
+      const layer = piece.layers[from] as Layer;
+      const name = freeName(layer.name, names);
+      names.push(name);
+      const parent = from === top ? layer.parent : (twin.get(layer.parent ?? "") ?? layer.parent);
+      const order = from === top ? orderAt(siblings(piece, layer.parent ?? ROOT), siblings(piece, layer.parent ?? ROOT).findIndex((s) => s.id === from) + 1) : layer.order;
+      ops.push(set([...at, "layers", to], { ...layer, id: to, name, parent, order }));
+      for (const look of inOrder(piece.looks)) {
+        const changes = look.changes[from];
+        if (!changes) continue;
+        const shifted = from === top ? { ...changes, ...(typeof changes.x === "number" ? { x: changes.x + by } : {}), ...(typeof changes.y === "number" ? { y: changes.y + by } : {}) } : changes;
+        ops.push(set([...at, "looks", look.id, "changes", to], shifted));
+      }
+    }
+  }
+  return { ids: made, change: { label: made.length === 1 ? "Duplicate layer" : `Duplicate ${made.length} layers`, ops } };
+};

@@ -1,0 +1,70 @@
+import { newId, orderAfter, inOrder } from "../project/ids";
+import { remove, set } from "../project/change";
+import type { Change } from "../project/change";
+import { BASE, ROOT } from "../project/types";
+import type { Id, Piece, Project } from "../project/types";
+import type { Value } from "../properties/types";
+
+/** A change that makes something, and the id of what it makes. */
+export interface Made { readonly change: Change; readonly id: Id }
+
+/** Device sizes offered for screens; px. */
+export const devices = [
+  { name: "Phone", width: 390, height: 844 },
+  { name: "Small phone", width: 360, height: 640 },
+  { name: "Tablet", width: 820, height: 1180 },
+  { name: "Desktop", width: 1280, height: 800 },
+] as const;
+
+/** An empty project. */
+export const emptyProject = (name: string): Project => ({ format: 1, name, start: null, pieces: {} });
+
+/** A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat paper. */
+export const newPiece = (kind: Piece["kind"], name: string, order: string, id: Id = newId()): Piece => {
+  const base: Record<string, Value> = kind === "screen" ? { width: devices[0].width, height: devices[0].height, fill: "#ffffff", clip: true } : { width: 240, height: 96 };
+  return {
+    id, kind, name, order, traits: {}, rules: {}, options: {},
+    layers: { [ROOT]: { id: ROOT, kind: "box", name, parent: null, order: "a0" } },
+    looks: { [BASE]: { id: BASE, when: {}, order: "a0", changes: { [ROOT]: base } } },
+  };
+};
+
+/** A name not yet taken by the given ones: "Switch", then "Switch 2". */
+export const freeName = (wanted: string, taken: readonly string[]): string => {
+  const lower = new Set(taken.map((t) => t.toLowerCase()));
+  if (!lower.has(wanted.toLowerCase())) return wanted;
+  for (let n = 2; ; n++) if (!lower.has(`${wanted} ${n}`.toLowerCase())) return `${wanted} ${n}`;
+};
+
+export const addPiece = (project: Project, kind: Piece["kind"], name: string): Made => {
+  const pieces = Object.values(project.pieces);
+  const piece = newPiece(kind, freeName(name, pieces.map((p) => p.name)), orderAfter(pieces));
+  return { id: piece.id, change: { label: `New ${kind} ${piece.name}`, ops: [set(["pieces", piece.id], piece)] } };
+};
+
+export const removePiece = (project: Project, id: Id): Change => ({ label: `Remove ${project.pieces[id]?.name ?? "piece"}`, ops: [remove(["pieces", id])] });
+
+/** Renames a piece and its root layer, which stands for it. */
+export const renamePiece = (id: Id, name: string): Change =>
+  ({ label: `Rename to ${name}`, ops: [set(["pieces", id, "name"], name), set(["pieces", id, "layers", ROOT, "name"], name)] });
+
+export const setStart = (project: Project, screen: Id): Change => ({ label: `Start on ${project.pieces[screen]?.name ?? "screen"}`, ops: [set(["start"], screen)] });
+
+/** The pieces of a kind in order. */
+export const piecesOf = (project: Project, kind: Piece["kind"]): Piece[] => inOrder(project.pieces).filter((p) => p.kind === kind);
+
+/** The screen a prototype starts on: the chosen one, else the first; null without screens. */
+export const startScreen = (project: Project): Piece | null => {
+  const chosen = project.start === null ? undefined : project.pieces[project.start];
+  return chosen?.kind === "screen" ? chosen : (piecesOf(project, "screen")[0] ?? null);
+};
+
+/** Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would never end. */
+export const contains = (project: Project, outer: Id, inner: Id, seen: ReadonlySet<Id> = new Set()): boolean => {
+  if (outer === inner) return true;
+  const piece = project.pieces[outer];
+  if (!piece || seen.has(outer)) return false;
+  const placed = new Set<Id>();
+  for (const look of Object.values(piece.looks)) for (const c of Object.values(look.changes)) if (typeof c.component === "string") placed.add(c.component);
+  return [...placed].some((p) => contains(project, p, inner, new Set([...seen, outer])));
+};

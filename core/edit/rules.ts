@@ -1,0 +1,56 @@
+import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
+import { remove, set } from "../project/change";
+import type { Change } from "../project/change";
+import type { Id, Motion, Option, Piece, Rule } from "../project/types";
+import type { Made } from "./pieces";
+import { freeName } from "./pieces";
+
+/** The motion a first rule gets; later ones repeat the last used. */
+export const usualMotion: Motion = { kind: "tween", duration: 200, delay: 0, easing: "ease-in-out" };
+
+/** A new rule after the others: on click of a source, with no effect yet unless given. */
+export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>): Made => {
+  const last = inOrder(piece.rules).at(-1);
+  const rule: Rule = {
+    on: true, trigger: { type: "click" }, source: null, when: {}, effects: [], undo: false, motion: last?.motion ?? usualMotion,
+    ...given, id: newId(), order: orderAfter(Object.values(piece.rules)),
+  };
+  return { id: rule.id, change: { label: "New rule", ops: [set(["pieces", piece.id, "rules", rule.id], rule)] } };
+};
+
+/** Changes parts of a rule; "undo when it ends" only stays where a contact can end. */
+export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>): Change => {
+  const rule = piece.rules[id];
+  const type = parts.trigger?.type ?? rule?.trigger.type;
+  const fixed = rule?.undo && type !== "hover" && type !== "press" ? { ...parts, undo: false } : parts;
+  return { label: "Change rule", ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)) };
+};
+
+export const removeRule = (piece: Piece, id: Id): Change => ({ label: "Remove rule", ops: [remove(["pieces", piece.id, "rules", id])] });
+
+/** Moves a rule up (-1) or down (+1); null at the end of the list. */
+export const moveRule = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
+  const list = inOrder(piece.rules);
+  const at = list.findIndex((r) => r.id === id) + by;
+  if (at < 0 || at >= list.length) return null;
+  return { label: "Move rule", ops: [set(["pieces", piece.id, "rules", id, "order"], orderAt(list.filter((r) => r.id !== id), at))] };
+};
+
+/** Copies a rule right after the original. */
+export const duplicateRule = (piece: Piece, rule: Rule): Made => {
+  const list = inOrder(piece.rules);
+  const id = newId();
+  const order = orderAt(list, list.findIndex((r) => r.id === rule.id) + 1);
+  return { id, change: { label: "Duplicate rule", ops: [set(["pieces", piece.id, "rules", id], { ...rule, id, order })] } };
+};
+
+/** Lets placed copies set a layer's text, or whether it shows. */
+export const addOption = (piece: Piece, layer: Id, key: Option["key"]): Made => {
+  const all = Object.values(piece.options);
+  const base = piece.layers[layer]?.name ?? "Layer";
+  const name = freeName(key === "text" ? base : `${base} shown`, all.map((o) => o.name));
+  const option: Option = { id: newId(), name, order: orderAfter(all), layer, key };
+  return { id: option.id, change: { label: `New option ${option.name}`, ops: [set(["pieces", piece.id, "options", option.id], option)] } };
+};
+
+export const removeOption = (piece: Piece, id: Id): Change => ({ label: `Remove option ${piece.options[id]?.name ?? ""}`, ops: [remove(["pieces", piece.id, "options", id])] });

@@ -1,0 +1,73 @@
+import type { Four } from "../properties/types";
+import type { Placed } from "./types";
+
+/** A layer found under a point: its path (instances, then layer, joined by "/") and the placed layer. */
+export interface Hit {
+  readonly path: string;
+  readonly placed: Placed;
+}
+
+/** A point seen from inside a layer: relative to its top left, with its rotation about its centre undone. */
+export const toLocal = (p: Placed, x: number, y: number): { x: number; y: number } => {
+  const lx = x - p.x, ly = y - p.y;
+  const angle = p.values.rotation as number;
+  if (!angle) return { x: lx, y: ly };
+  const r = (-angle * Math.PI) / 180, cx = p.width / 2, cy = p.height / 2;
+  const dx = lx - cx, dy = ly - cy;
+  return { x: cx + dx * Math.cos(r) - dy * Math.sin(r), y: cy + dx * Math.sin(r) + dy * Math.cos(r) };
+};
+
+const inEllipse = (x: number, y: number, w: number, h: number): boolean => ((x - w / 2) / (w / 2)) ** 2 + ((y - h / 2) / (h / 2)) ** 2 <= 1;
+
+const inRounded = (x: number, y: number, w: number, h: number, radius: Four): boolean => {
+  if (x < 0 || y < 0 || x > w || y > h) return false;
+  const limit = Math.min(w, h) / 2;
+  const [tl, tr, br, bl] = radius.map((r) => Math.min(r, limit)) as unknown as Four;
+  const corner = (r: number, cx: number, cy: number) => (x - cx) ** 2 + (y - cy) ** 2 <= r * r;
+  if (x < tl && y < tl) return corner(tl, tl, tl);
+  if (x > w - tr && y < tr) return corner(tr, w - tr, tr);
+  if (x > w - br && y > h - br) return corner(br, w - br, h - br);
+  if (x < bl && y > h - bl) return corner(bl, bl, h - bl);
+  return true;
+};
+
+/** Whether a point (in the layer's own coordinates) is on the layer itself: its shape, or its touch area if that is larger. */
+const onSelf = (p: Placed, x: number, y: number): boolean => {
+  const touch = p.values.touch as number;
+  if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
+  if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
+  if (p.layer.kind === "box") return inRounded(x, y, p.width, p.height, p.values.radius as Four);
+  return x >= 0 && y >= 0 && x <= p.width && y <= p.height;
+};
+
+/**
+ * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not hit.
+ * A box without any paint is hit too: it is there, as the whole piece is.
+ */
+export const hitTest = (root: Placed, x: number, y: number, prefix = ""): Hit | null => {
+  if (root.presence === 0) return null;
+  const local = toLocal(root, x, y);
+  const path = prefix + root.layer.id;
+  const self = onSelf(root, local.x, local.y);
+  if (root.values.clip && !self) return null;
+  for (let i = root.children.length - 1; i >= 0; i--) {
+    const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix);
+    if (hit) return hit;
+  }
+  if (root.nested) {
+    const hit = hitTest(root.nested, local.x, local.y, `${path}/`);
+    if (hit) return hit;
+  }
+  return self ? { path, placed: root } : null;
+};
+
+/** The placed layer with an id in one piece's tree (not inside instances), and its place relative to the root; px. */
+export const findPlaced = (root: Placed, id: string, x = 0, y = 0): { placed: Placed; x: number; y: number } | null => {
+  const at = { placed: root, x: x + root.x, y: y + root.y };
+  if (root.layer.id === id) return at;
+  for (const child of root.children) {
+    const found = findPlaced(child, id, at.x, at.y);
+    if (found) return found;
+  }
+  return null;
+};

@@ -1,0 +1,103 @@
+import type { Resolved } from "../looks/tree";
+import type { Values } from "../properties/types";
+import { flexPlaces, isArranged } from "./flex";
+import type { FlexEngine, FlexPlace } from "./flex";
+import type { FontBook } from "./fonts";
+import { setText } from "./text";
+import type { Box, Placed } from "./types";
+
+/** What layout needs from outside: font measures, and the flexbox engine once any layer arranges its children. */
+export interface LayoutEnv {
+  readonly fonts: FontBook;
+  readonly flex: FlexEngine | null;
+}
+
+const boxes = new WeakMap<Resolved, { env: LayoutEnv; width: number | undefined; height: number | undefined; box: Box; placed?: Placed }>();
+
+const stacked = (children: readonly Placed[]): readonly Placed[] =>
+  children.some((c) => c.values.stack !== 0) ? [...children].sort((a, b) => (a.values.stack as number) - (b.values.stack as number)) : children;
+
+const put = (box: Box, x: number, y: number): Placed => {
+  const kept = boxes.get(box.node);
+  const before = kept?.placed;
+  if (kept?.box === box && before && before.x === x && before.y === y) return before;
+  const { node, width, height, lines, children, nested } = box;
+  const placed: Placed = { layer: node.layer, values: node.values, x, y, width, height, lines, children, nested, presence: 1, dissolve: null };
+  if (kept?.box === box) kept.placed = placed;
+  return placed;
+};
+
+/** Where a child goes along one axis when its free parent is `delta` px larger than drawn (`ratio` times as large). */
+const follow = (mode: unknown, at: number, size: number, delta: number, ratio: number): { at: number; size: number } => {
+  switch (mode) {
+    case "end": return { at: at + delta, size };
+    case "centre": return { at: at + delta / 2, size };
+    case "both": return { at, size: Math.max(0, size + delta) };
+    case "scale": return { at: at * ratio, size: size * ratio };
+    default: return { at, size };
+  }
+};
+
+const fixedOr = (v: Values, modeKey: "widthMode" | "heightMode", key: "width" | "height"): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
+
+/** Children of a layer that arranges freely: at their own x and y, following the edges they are tied to. */
+const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number): Placed[] => {
+  const v = node.values;
+  const drawnW = v.widthMode === "fit" ? width : (v.width as number), drawnH = v.heightMode === "fit" ? height : (v.height as number);
+  const out: Placed[] = [];
+  for (const child of node.children) {
+    const c = child.values;
+    if (!c.visible) continue;
+    const w0 = fixedOr(c, "widthMode", "width"), h0 = fixedOr(c, "heightMode", "height");
+    const natural = w0 === undefined || h0 === undefined ? boxOf(env, child, w0, h0) : null;
+    const w = c.widthMode === "stretch" ? { at: 0, size: width } : follow(c.followX, c.x as number, w0 ?? natural?.width ?? 0, width - drawnW, drawnW ? width / drawnW : 1);
+    const h = c.heightMode === "stretch" ? { at: 0, size: height } : follow(c.followY, c.y as number, h0 ?? natural?.height ?? 0, height - drawnH, drawnH ? height / drawnH : 1);
+    const same = natural && natural.width === w.size && natural.height === h.size;
+    out.push(put(same ? natural : boxOf(env, child, c.widthMode === "fit" && c.followX !== "both" && c.followX !== "scale" ? undefined : w.size, c.heightMode === "fit" && c.followY !== "both" && c.followY !== "scale" ? undefined : h.size), w.at, h.at));
+  }
+  return out;
+};
+
+const fromFlex = (env: LayoutEnv, place: FlexPlace): Box => {
+  if (!place.children) return boxOf(env, place.node, place.width, place.height);
+  const children = stacked(place.children.map((p) => put(fromFlex(env, p), p.x, p.y)));
+  return { node: place.node, width: place.width, height: place.height, lines: [], children, nested: null };
+};
+
+const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
+  const v = node.values;
+  if (node.layer.kind === "text") {
+    const text = setText(env.fonts, v, width);
+    return { node, width: width ?? text.width, height: height ?? text.height, lines: text.lines, children: [], nested: null };
+  }
+  if (node.layer.kind === "instance") {
+    const inner = node.nested ? boxOf(env, node.nested, width ?? fixedOr(node.nested.values, "widthMode", "width"), height ?? fixedOr(node.nested.values, "heightMode", "height")) : null;
+    return { node, width: width ?? inner?.width ?? 80, height: height ?? inner?.height ?? 40, lines: [], children: [], nested: inner && put(inner, 0, 0) };
+  }
+  if (isArranged(node) && env.flex) {
+    const measure = (leaf: Resolved, w: number | undefined, h: number | undefined) =>
+      boxOf(env, leaf, w ?? fixedOr(leaf.values, "widthMode", "width"), h ?? fixedOr(leaf.values, "heightMode", "height"));
+    return fromFlex(env, flexPlaces(env.flex, node, width, height, measure));
+  }
+  const content = width === undefined || height === undefined ? placeFree(env, node, width ?? 0, height ?? 0) : [];
+  const w = width ?? Math.max(0, ...content.map((c) => c.x + c.width));
+  const h = height ?? Math.max(0, ...content.map((c) => c.y + c.height));
+  return { node, width: w, height: h, lines: [], children: stacked(placeFree(env, node, w, h)), nested: null };
+};
+
+/** The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the size changes. */
+const boxOf = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
+  const kept = boxes.get(node);
+  if (kept && kept.env === env && kept.width === width && kept.height === height) return kept.box;
+  const box = compute(env, node, width, height);
+  boxes.set(node, { env, width, height, box });
+  return box;
+};
+
+/** Lays out a resolved tree: its root at 0, 0 with its own size unless `size` says another; px. */
+export const layout = (env: LayoutEnv, root: Resolved, size?: { width?: number; height?: number }): Placed =>
+  put(boxOf(env, root, size?.width ?? fixedOr(root.values, "widthMode", "width"), size?.height ?? fixedOr(root.values, "heightMode", "height")), 0, 0);
+
+/** Whether any layer of a tree needs the flexbox engine. */
+export const needsFlex = (project: { readonly pieces: Readonly<Record<string, { readonly looks: Readonly<Record<string, { readonly changes: Readonly<Record<string, Readonly<Record<string, unknown>>>> }>> }>> }): boolean =>
+  Object.values(project.pieces).some((p) => Object.values(p.looks).some((l) => Object.values(l.changes).some((c) => c.arrange === "row" || c.arrange === "column")));

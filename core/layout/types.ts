@@ -1,0 +1,36 @@
+import type { Layer } from "../project/types";
+import type { Resolved } from "../looks/tree";
+import type { Values } from "../properties/types";
+import type { Line } from "./text";
+
+/**
+ * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints these trees as they are;
+ * motion paints changed copies of them.
+ */
+export interface Placed {
+  readonly layer: Layer;
+  readonly values: Values;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly Line[];
+  /** children from back to front */
+  readonly children: readonly Placed[];
+  /** the root of the component an instance shows */
+  readonly nested: Placed | null;
+  /** 0–1 while a layer appears or vanishes */
+  readonly presence: number;
+  /** what the layer looked like before and how far (0–1) the present look has taken over */
+  readonly dissolve: { readonly from: Placed; readonly progress: number } | null;
+}
+
+/** The insides of a layer at a size. */
+export interface Box {
+  readonly node: Resolved;
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly Line[];
+  readonly children: readonly Placed[];
+  readonly nested: Placed | null;
+}

@@ -1,0 +1,97 @@
+import { inOrder } from "../project/ids";
+import type { Condition, Piece, Trait, TraitValue, Variant } from "../project/types";
+
+/** Beyond this many combinations only the first are listed; a piece that large must be filtered to be shown. */
+export const MOST_VARIANTS = 4096;
+
+const traitCache = new WeakMap<object, readonly Trait[]>();
+const valueCache = new WeakMap<object, readonly TraitValue[]>();
+
+/** A piece's traits in order. Traits without values are left out: they have no say. */
+export const traitsOf = (piece: Piece): readonly Trait[] => {
+  const known = traitCache.get(piece.traits);
+  if (known) return known;
+  const list = inOrder(piece.traits).filter((t) => Object.keys(t.values).length > 0);
+  traitCache.set(piece.traits, list);
+  return list;
+};
+
+/** A trait's values in order. */
+export const valuesOf = (trait: Trait): readonly TraitValue[] => {
+  const known = valueCache.get(trait.values);
+  if (known) return known;
+  const list = inOrder(trait.values);
+  valueCache.set(trait.values, list);
+  return list;
+};
+
+/** The resting value of a trait: the marked one, else the first. */
+export const restOf = (trait: Trait): string => {
+  const marked = trait.rest !== null && trait.values[trait.rest] ? trait.rest : undefined;
+  return marked ?? valuesOf(trait)[0]?.id ?? "";
+};
+
+/** The variant with every trait at rest. */
+export const restingVariant = (piece: Piece): Variant => Object.fromEntries(traitsOf(piece).map((t) => [t.id, restOf(t)]));
+
+/** Completes and corrects a partial variant: unknown traits and values are dropped, missing ones rest. */
+export const variantFrom = (piece: Piece, partial: Variant): Variant =>
+  Object.fromEntries(traitsOf(piece).map((t) => {
+    const wanted = partial[t.id];
+    return [t.id, wanted !== undefined && t.values[wanted] ? wanted : restOf(t)];
+  }));
+
+/** All combinations in trait order, the last trait changing fastest. */
+export const variantsOf = (piece: Piece): Variant[] => {
+  let list: Variant[] = [{}];
+  for (const trait of traitsOf(piece)) {
+    list = list.flatMap((v) => valuesOf(trait).map((value) => ({ ...v, [trait.id]: value.id }))).slice(0, MOST_VARIANTS);
+  }
+  return list;
+};
+
+/** A text that is equal for equal variants of one piece. */
+export const variantKey = (piece: Piece, variant: Variant): string => traitsOf(piece).map((t) => variant[t.id] ?? "").join(".");
+
+/** "on, pressed"-like words: yes/no values take the trait's name, others stand for themselves. */
+export const variantName = (piece: Piece, variant: Variant): string => {
+  const traits = traitsOf(piece);
+  if (traits.length === 0) return "always";
+  const words = traits.flatMap((t) => {
+    const name = t.values[variant[t.id] ?? ""]?.name ?? "?";
+    const low = name.toLowerCase();
+    if (low === "yes" || low === "true") return [t.name.toLowerCase()];
+    if (low === "no" || low === "false") return [];
+    return [name];
+  });
+  return words.length ? words.join(", ") : traits.map((t) => `not ${t.name.toLowerCase()}`).join(", ");
+};
+
+/** Whether a variant meets a condition. Traits and values that no longer exist are never met. */
+export const meets = (condition: Condition, variant: Variant): boolean => {
+  for (const trait in condition) {
+    const allowed = condition[trait];
+    if (!allowed || !allowed.includes(variant[trait] ?? "")) return false;
+  }
+  return true;
+};
+
+/** How specific a condition is: the number of traits it names. */
+export const specificity = (condition: Condition): number => Object.keys(condition).length;
+
+/** Whether two conditions say the same, whatever the order of their parts. */
+export const sameCondition = (a: Condition, b: Condition): boolean => {
+  const keys = Object.keys(a);
+  return keys.length === Object.keys(b).length && keys.every((k) => {
+    const x = a[k] ?? [], y = b[k];
+    return y !== undefined && x.length === y.length && x.every((v) => y.includes(v));
+  });
+};
+
+/** The condition in words: "Alerts is on and Pressed is yes"; empty text for the empty condition. */
+export const conditionText = (piece: Piece, condition: Condition): string =>
+  Object.entries(condition).map(([traitId, ids]) => {
+    const trait = piece.traits[traitId];
+    if (!trait) return "a removed trait";
+    return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? "a removed value").join(" or ")}`;
+  }).join(" and ");

@@ -1,0 +1,73 @@
+import { convertOklabToRgb, convertRgbToOklab, parseHex } from "culori/fn";
+import { readPath } from "../paint/path";
+import type { Four, Mixing, Shadow, Value } from "../properties/types";
+
+/** The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1 where a curve overshoots. */
+export type Mix<V = Value> = (t: number) => V;
+
+const lerp = (a: number, b: number, t: number): number => a + (b - a) * t;
+
+interface Lab { l: number; a: number; b: number; alpha: number }
+const clear: Lab = { l: 0, a: 0, b: 0, alpha: 0 };
+
+const labOf = (colour: string): Lab => {
+  if (colour === "none") return clear;
+  const rgb = parseHex(colour);
+  if (!rgb) return clear;
+  const { l, a, b } = convertRgbToOklab({ r: rgb.r, g: rgb.g, b: rgb.b });
+  return { l: l ?? 0, a: a ?? 0, b: b ?? 0, alpha: rgb.alpha ?? 1 };
+};
+
+const hex = (n: number): string => Math.round(Math.min(1, Math.max(0, n)) * 255).toString(16).padStart(2, "0");
+
+/** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. */
+export const mixColour = (from: string, to: string): Mix<string> => {
+  const p = labOf(from), q = labOf(to);
+  return (t) => {
+    if (t === 1) return to;
+    if (t === 0) return from;
+    const alpha = Math.min(1, Math.max(0, lerp(p.alpha, q.alpha, t)));
+    if (alpha === 0) return "none";
+    const part = (x: number, y: number) => lerp(x * p.alpha, y * q.alpha, t) / alpha;
+    const { r, g, b } = convertOklabToRgb({ l: part(p.l, q.l), a: part(p.a, q.a), b: part(p.b, q.b) });
+    const solid = `#${hex(r)}${hex(g)}${hex(b)}`;
+    return alpha < 1 ? solid + hex(alpha) : solid;
+  };
+};
+
+const mixFour = (a: Four, b: Four): Mix<Four> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t), lerp(a[3], b[3], t)];
+
+/** A missing shadow grows out of a clear copy of its partner. */
+const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Shadow[]> => {
+  const pairs = Array.from({ length: Math.max(a.length, b.length) }, (_, i) => {
+    const from = a[i] ?? { ...(b[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
+    const to = b[i] ?? { ...(a[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
+    return { from, to, colour: mixColour(from.colour, to.colour) };
+  });
+  return (t) => pairs.map(({ from, to, colour }) => ({
+    x: lerp(from.x, to.x, t), y: lerp(from.y, to.y, t), blur: Math.max(0, lerp(from.blur, to.blur, t)), spread: lerp(from.spread, to.spread, t), colour: colour(t),
+  })).filter((s) => s.colour !== "none");
+};
+
+/** Paths with the same commands mix number by number; others cannot, and dissolve instead. */
+const mixPath = (a: string, b: string): Mix<string> | null => {
+  const p = readPath(a), q = readPath(b);
+  if (p.length !== q.length || p.some((s, i) => s.command !== q[i]?.command)) return null;
+  return (t) => p.map((s, i) => s.command + s.numbers.map((n, k) => lerp(n, q[i]?.numbers[k] ?? n, t)).join(" ")).join("");
+};
+
+/** How to get from one value to another; null when the two cannot be mixed and the layer must dissolve. Ends are exact. */
+export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
+  const inner = ((): Mix | null => {
+    switch (mixing) {
+      case "number": return (t) => lerp(from as number, to as number, t);
+      case "colour": return mixColour(from as string, to as string);
+      case "four": return mixFour(from as Four, to as Four);
+      case "shadows": return mixShadows(from as readonly Shadow[], to as readonly Shadow[]);
+      case "path": return mixPath(from as string, to as string);
+      case "dissolve": return null;
+      default: return () => to;
+    }
+  })();
+  return inner && ((t) => (t === 0 ? from : t === 1 ? to : inner(t)));
+};

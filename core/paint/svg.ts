@@ -1,0 +1,22 @@
+import type { Placed } from "../layout/types";
+import { paint } from "./paint";
+import type { Paint } from "./paint";
+
+const entities: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
+const escape = (text: string): string =>
+  // control characters are not allowed in XML 1.0 at all
+  // eslint-disable-next-line no-control-regex
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "").replace(/[&<>"]/g, (c) => entities[c] as string);
+
+/** Paint as SVG markup. */
+export const markup = (node: Paint): string => {
+  const attrs = Object.entries(node.attrs).map(([k, v]) => ` ${k}="${escape(String(v))}"`).join("");
+  const inside = (node.text === undefined ? "" : escape(node.text)) + node.children.map(markup).join("");
+  return inside ? `<${node.tag}${attrs}>${inside}</${node.tag}>` : `<${node.tag}${attrs}/>`;
+};
+
+/** A whole SVG document of a placed tree, `margin` px larger on every side for shadows. */
+export const svgDocument = (root: Placed, margin = 0): string => {
+  const w = root.width + 2 * margin, h = root.height + 2 * margin;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}">${markup(paint(root))}</svg>`;
+};

@@ -1,0 +1,91 @@
+import { z } from "zod";
+import { propertySchema } from "../properties/schema";
+import { layerKinds, ROOT, triggerTypes } from "./types";
+import type { Layer, Piece, Project } from "./types";
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
+const order = z.string().min(1).max(200);
+const name = z.string().trim().min(1, "a name cannot be empty").max(120, "a name can have at most 120 characters");
+const ms = z.number().min(0).max(600_000);
+const condition = z.record(id, z.array(id).max(100));
+
+const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nullable(), order });
+const value = z.strictObject({ id, name, order });
+const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: z.record(id, value) });
+
+const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
+  for (const [key, v] of Object.entries(changes)) {
+    const schema = propertySchema(key);
+    if (!schema) { context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` }); continue; }
+    const result = schema.safeParse(v);
+    if (!result.success) context.addIssue({ code: "custom", path: [key], message: result.error.issues[0]?.message ?? "wrong value" });
+  }
+});
+const look = z.strictObject({ id, when: condition, order, changes: z.record(id, layerChanges) });
+
+const option = z.strictObject({ id, name, order, layer: id, key: z.enum(["text", "visible"]) });
+const easing = z.union([
+  z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
+  z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
+]);
+const motion = z.strictObject({ kind: z.enum(["cut", "fade", "tween"]), duration: ms, delay: ms, easing });
+const effect = z.discriminatedUnion("type", [
+  z.strictObject({ type: z.literal("set"), trait: id, to: z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite"]) })]) }),
+  z.strictObject({ type: z.literal("go"), screen: id }),
+  z.strictObject({ type: z.literal("back") }),
+]);
+const rule = z.strictObject({
+  id, order, on: z.boolean(), source: id.nullable(), when: condition, undo: z.boolean(), motion,
+  trigger: z.strictObject({ type: z.enum(triggerTypes), ms: ms.optional() }),
+  effects: z.array(effect).max(20),
+});
+
+/** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
+export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option } as const;
+
+const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
+  z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
+
+/** The parts of a piece that are not records. */
+export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order } as const;
+export const pieceSchema = z.strictObject({
+  ...pieceFields,
+  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option),
+});
+export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
+export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema) });
+
+/** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */
+export const brokenTree = (piece: Piece): string | null => {
+  const root = piece.layers[ROOT];
+  if (!root || root.parent !== null) return `“${piece.name}” has lost its root layer`;
+  for (const layer of Object.values(piece.layers)) {
+    if (layer.id !== ROOT && layer.parent === null) return `“${layer.name}” has no place in the tree`;
+    const seen = new Set<string>();
+    for (let at: Layer | undefined = layer; at && at.parent !== null; at = piece.layers[at.parent]) {
+      if (seen.has(at.id)) return `“${layer.name}” would be inside itself`;
+      seen.add(at.id);
+    }
+  }
+  return null;
+};
+
+/** Reads a project from unknown data; the error is a sentence naming the place and the reason. */
+export const readProject = (data: unknown): { ok: true; project: Project } | { ok: false; error: string } => {
+  const result = projectSchema.safeParse(data);
+  if (!result.success) return { ok: false, error: issueText(result.error) };
+  const project = result.data as Project;
+  for (const piece of Object.values(project.pieces)) {
+    const broken = brokenTree(piece);
+    if (broken) return { ok: false, error: broken };
+  }
+  return { ok: true, project };
+};
+
+/** The first issue of a Zod error as one sentence. */
+export const issueText = (error: z.ZodError): string => {
+  const issue = error.issues[0];
+  if (!issue) return "the data is not valid";
+  const place = issue.path.map(String).join(" / ");
+  return place ? `${issue.message} (at ${place})` : issue.message;
+};

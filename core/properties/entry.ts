@@ -1,0 +1,79 @@
+import { parseNumber } from "./arithmetic";
+import { parseColour } from "./colour";
+import { valueSchema } from "./schema";
+import type { Four, Shadow, Value, ValueType } from "./types";
+
+type Parsed = { ok: true; value: Value } | { ok: false; error: string };
+const good = (value: Value): Parsed => ({ ok: true, value });
+const bad = (error: string): Parsed => ({ ok: false, error });
+
+const parseFour = (text: string, current: Value): Parsed => {
+  const now = Array.isArray(current) ? (current as unknown as Four) : ([0, 0, 0, 0] as const);
+  const parts = text.trim().split(/\s+/).map((part, i) => parseNumber(part, now[i] ?? 0));
+  if (parts.length > 4 || parts.some((p) => p === null)) return bad("one to four numbers, as in 8 or 8 16");
+  const [a = 0, b = a, c = a, d = b] = parts as number[];
+  return good([a, b, c, d]);
+};
+
+const parseShadows = (text: string): Parsed => {
+  if (/^\s*(none)?\s*$/.test(text)) return good([]);
+  const shadows: Shadow[] = [];
+  for (const part of text.split(/,(?![^(]*\))/)) {
+    const colourText = part.replace(/(^|\s)-?[\d.]+(px)?(?=\s|$)/g, " ").trim();
+    const numbers = (part.match(/(^|\s)-?[\d.]+(px)?(?=\s|$)/g) ?? []).map((n) => Number.parseFloat(n));
+    const colour = parseColour(colourText || "#00000040");
+    if (colour === null || numbers.length < 2 || numbers.length > 4) return bad("shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour");
+    const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
+    shadows.push({ x, y, blur, spread, colour });
+  }
+  return good(shadows);
+};
+
+const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
+  switch (type.is) {
+    case "number": {
+      const n = parseNumber(text, typeof current === "number" ? current : 0);
+      return n === null ? bad("a number, or arithmetic such as +16, *1.5 or 50%") : good(n);
+    }
+    case "colour": {
+      const colour = parseColour(text);
+      return colour === null ? bad("a colour such as #1f6f5c, hsl(160 56% 28%) or none") : good(colour);
+    }
+    case "flag": {
+      const word = text.trim().toLowerCase();
+      return ["yes", "true", "1"].includes(word) ? good(true) : ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
+    }
+    case "choice": {
+      const word = text.trim().toLowerCase();
+      const found = type.of.find((o) => o.toLowerCase() === word) ?? type.of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
+      return found === undefined ? bad(`one of ${type.of.join(", ")}`) : good(found);
+    }
+    case "four": return parseFour(text, current);
+    case "shadows": return parseShadows(text);
+    default: return good(text);
+  }
+};
+
+/** Reads what a person typed for a property; the error says what would be understood. */
+export const parseValue = (type: ValueType, text: string, current: Value): Parsed => {
+  const parsed = parseByType(type, text, current);
+  if (!parsed.ok) return parsed;
+  const checked = valueSchema(type).safeParse(parsed.value);
+  return checked.success ? parsed : bad(checked.error.issues[0]?.message ?? "not a possible value");
+};
+
+const trim = (n: number): string => String(Math.round(n * 100) / 100);
+
+/** A value as the sheet shows it; parseValue reads it back. */
+export const showValue = (value: Value): string => {
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value === "number") return trim(value);
+  if (typeof value === "string") return value;
+  if (value.length === 0) return "none";
+  if (typeof value[0] === "object") {
+    return (value as readonly Shadow[]).map((s) => `${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`).join(", ");
+  }
+  const [a, b, c, d] = value as Four;
+  const parts = a === b && b === c && c === d ? [a] : a === c && b === d ? [a, b] : [a, b, c, d];
+  return parts.map(trim).join(" ");
+};

@@ -1,0 +1,5 @@
+export type { Four, Mixing, Property, PropertyGroup, Shadow, Value, Values, ValueType } from "./types";
+export { propertyGroups } from "./types";
+export { defaultsOf, families, OPTION, propertiesOf, property, registry, TRAIT } from "./registry";
+export { colourSchema, propertySchema } from "./schema";
+export { parseValue, showValue } from "./entry";

@@ -1,0 +1,72 @@
+import { BASE, orderAfter, ROOT } from "#core/project";
+import type { Condition, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Trait } from "#core/project";
+import type { Value } from "#core/properties";
+
+/** A layer of the demo source, with its values for all variants. */
+export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Value>; readonly inside: readonly Drawn[] }
+
+const drawn = (kind: LayerKind) => (id: string, name: string, values: Record<string, Value>, inside: readonly Drawn[] = []): Drawn => ({ id, kind, name, values, inside });
+export const box = drawn("box");
+export const ellipse = drawn("ellipse");
+export const shape = drawn("path");
+export const text = drawn("text");
+/** A placed copy of a component. */
+export const copy = drawn("instance");
+
+/** Numbers every item of a list in order. */
+const ordered = <T extends object>(items: readonly T[]): (T & { order: string })[] => {
+  const out: (T & { order: string; id: string })[] = [];
+  for (const [i, item] of items.entries()) out.push({ ...item, id: String(i), order: orderAfter(out) });
+  return out.map((o, i) => ({ ...(items[i] as T), order: o.order }));
+};
+const table = <T extends { id: string }>(items: readonly T[]): Record<string, T> => Object.fromEntries(items.map((i) => [i.id, i]));
+
+/** "checked-yes" for the value yes of the trait checked: ids of demo values can be read. */
+export const valueId = (trait: string, value: string): string => `${trait}-${value.toLowerCase().replaceAll(" ", "-")}`;
+const condition = (when: Readonly<Record<string, string>>): Condition => Object.fromEntries(Object.entries(when).map(([t, v]) => [t, [valueId(t, v)]]));
+
+/** A trait by id: its name and its values. */
+export const trait = (id: string, name: string, values: readonly string[]) => ({ id, name, values });
+
+export interface Source {
+  readonly id: string;
+  readonly kind: Piece["kind"];
+  readonly name: string;
+  readonly values: Record<string, Value>;
+  readonly inside: readonly Drawn[];
+  readonly traits?: readonly { id: string; name: string; values: readonly string[] }[];
+  readonly looks?: readonly { when: Readonly<Record<string, string>>; changes: Readonly<Record<string, LayerChanges>> }[];
+  readonly rules?: readonly (Pick<Rule, "id" | "trigger" | "effects"> & { source?: string; when?: Readonly<Record<string, string>>; undo?: boolean; motion: Motion })[];
+  readonly options?: readonly Omit<Option, "order">[];
+}
+
+const flatten = (list: readonly Drawn[], parent: string, layers: Layer[], base: Record<string, LayerChanges>): void => {
+  for (const item of ordered(list)) {
+    layers.push({ id: item.id, kind: item.kind, name: item.name, parent, order: item.order });
+    base[item.id] = item.values;
+    flatten(item.inside, item.id, layers, base);
+  }
+};
+
+/** A piece from its source, in the form in which every project keeps it. */
+export const piece = (source: Source, order: string): Piece => {
+  const layers: Layer[] = [{ id: ROOT, kind: "box", name: source.name, parent: null, order: "a0" }];
+  const base: Record<string, LayerChanges> = { [ROOT]: source.values };
+  flatten(source.inside, ROOT, layers, base);
+  const traits = ordered(source.traits ?? []).map((t, pattern): Trait => ({
+    id: t.id, name: t.name, order: t.order, pattern, rest: null,
+    values: table(ordered(t.values.map((name) => ({ id: valueId(t.id, name), name })))),
+  }));
+  const looks: Look[] = ordered([{ when: {} as Record<string, string>, changes: base }, ...(source.looks ?? [])]).map((l, i) => ({
+    id: i === 0 ? BASE : ["look", ...Object.entries(l.when).map(([t, v]) => valueId(t, v))].join("-"), when: condition(l.when), order: l.order, changes: l.changes,
+  }));
+  const rules = ordered(source.rules ?? []).map((r): Rule => ({
+    id: r.id, order: r.order, on: true, trigger: r.trigger, source: r.source ?? null, when: condition(r.when ?? {}), effects: r.effects, undo: r.undo ?? false, motion: r.motion,
+  }));
+  return {
+    id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
+    rules: table(rules), options: table(ordered(source.options ?? [])),
+  };
+};
+
+export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => ({ kind, duration, delay: 0, easing });
