@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     projects: [
       { test: { name: "unit", include: ["{core,player,server,app,demo,scripts}/**/*.test.ts"], environment: "node" } },
-      { test: { name: "browser", include: ["tests/**/*.test.ts"], environment: "node", testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false, globalSetup: "tests/setup.ts" } },
+      { test: { name: "whole", include: ["tests/**/*.test.ts"], environment: "node", testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false, globalSetup: "tests/setup.ts" } },
     ],
   },
 });

@@ -4,4 +4,4 @@ export { lookFor, onlyScope, reachOf, scopesFor, suggestedScope } from "./scope"
 export type { Scope } from "./scope";
 export { childrenOf, Resolver, startOf } from "./tree";
 export type { Resolved } from "./tree";
-export { conditionText, meets, MOST_VARIANTS, restingVariant, restOf, sameCondition, specificity, traitsOf, valuesOf, variantFrom, variantKey, variantName, variantsOf } from "./variants";
+export { conditionShort, conditionText, meets, MOST_VARIANTS, restingVariant, restOf, sameCondition, specificity, traitsOf, valuesOf, variantFrom, variantKey, variantName, variantsOf } from "./variants";

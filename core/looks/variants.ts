@@ -95,3 +95,15 @@ export const conditionText = (piece: Piece, condition: Condition): string =>
     if (!trait) return "a removed trait";
     return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? "a removed value").join(" or ")}`;
   }).join(" and ");
+
+/** A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the empty one. */
+export const conditionShort = (piece: Piece, condition: Condition): string =>
+  Object.entries(condition).map(([traitId, ids]) => {
+    const trait = piece.traits[traitId];
+    if (!trait) return "?";
+    return ids.map((id) => {
+      const name = trait.values[id]?.name ?? "?";
+      const low = name.toLowerCase();
+      return low === "yes" || low === "true" ? trait.name.toLowerCase() : low === "no" || low === "false" ? `not ${trait.name.toLowerCase()}` : name;
+    }).join("/");
+  }).join(" + ") || "all";

@@ -2,4 +2,5 @@ export type { Four, Mixing, Property, PropertyGroup, Shadow, Value, Values, Valu
 export { propertyGroups } from "./types";
 export { defaultsOf, families, OPTION, propertiesOf, property, registry, TRAIT } from "./registry";
 export { colourSchema, propertySchema } from "./schema";
+export { parseNumber } from "./arithmetic";
 export { parseValue, showValue } from "./entry";

@@ -1,0 +1,17 @@
+import { useLayoutEffect, useRef } from "react";
+import type { Placed } from "#core/layout";
+import { paint } from "#core/paint";
+import { Drawing } from "#player";
+
+/** A placed tree, really painted, `margin` px of room around it; only what changed is touched. */
+export const Canvas = ({ placed, zoom, margin = 0 }: { placed: Placed | null; zoom: number; margin?: number }) => {
+  const host = useRef<SVGSVGElement>(null);
+  const drawing = useRef<Drawing>(null);
+  useLayoutEffect(() => {
+    if (!host.current) return;
+    drawing.current ??= new Drawing(host.current);
+    drawing.current.draw(placed && paint(placed));
+  }, [placed]);
+  const w = (placed?.width ?? 0) + 2 * margin, h = (placed?.height ?? 0) + 2 * margin;
+  return <svg ref={host} width={w * zoom} height={h * zoom} viewBox={`${-margin} ${-margin} ${w} ${h}`} style={{ display: "block", overflow: "visible" }} aria-hidden="true" />;
+};

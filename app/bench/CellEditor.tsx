@@ -1,0 +1,63 @@
+import { useEffect, useRef, useState } from "react";
+import type { KeyboardEvent } from "react";
+import { HexAlphaColorPicker } from "react-colorful";
+import { parseNumber } from "#core/properties";
+import type { Cell, Row } from "./rows";
+
+interface Props { row: Row; cell: Cell; start: string; onCommit: (text: string, by: "stay" | "down" | "right" | "left") => boolean; onCancel: () => void }
+
+/** Editing one cell of the sheet: typing, choosing, or picking a colour. Enter keeps and goes down, Tab goes on, Esc leaves it. */
+export const CellEditor = ({ row, cell, start, onCommit, onCancel }: Props) => {
+  const field = useRef<HTMLInputElement & HTMLSelectElement>(null);
+  const [text, setText] = useState(start);
+  const finished = useRef(false);
+  useEffect(() => {
+    field.current?.focus();
+    if (start === cell.text) field.current?.select?.();
+  }, [start, cell.text]);
+  const commit = (value: string, by: "stay" | "down" | "right" | "left") => {
+    finished.current = true;
+    if (!onCommit(value, by)) finished.current = false;
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    e.stopPropagation();
+    if (e.key === "Enter") commit(text, "down");
+    else if (e.key === "Tab") commit(text, e.shiftKey ? "left" : "right");
+    else if (e.key === "Escape") {
+      finished.current = true;
+      onCancel();
+    } else if (row.type.is === "number" && (e.key === "ArrowUp" || e.key === "ArrowDown")) {
+      const now = parseNumber(text, typeof cell.value === "number" ? cell.value : 0) ?? 0;
+      const by = row.type.step * (e.shiftKey ? 10 : 1) * (e.key === "ArrowUp" ? 1 : -1);
+      setText(String(Math.round((now + by) * 1e4) / 1e4));
+    } else return;
+    e.preventDefault();
+  };
+  if (row.choices) {
+    return (
+      <select ref={field} className="cell-field" value={String(cell.value ?? "")} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel(); }}
+        onChange={(e) => {
+          const words = row.choices?.find((c) => String(c.value) === e.target.value)?.words;
+          if (words !== undefined) commit(words, "stay");
+        }}>
+        {!row.choices.some((c) => c.value === cell.value) && <option value={String(cell.value ?? "")}>–</option>}
+        {row.choices.map((c) => <option key={String(c.value)} value={String(c.value)}>{c.words}</option>)}
+      </select>
+    );
+  }
+  const colour = row.type.is === "colour";
+  return (
+    <span className="cell-edit" onBlur={(e) => { if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) commit(text, "stay"); }}>
+      <input ref={field} className="cell-field" value={text} aria-label={row.label} spellCheck={row.type.is === "text"} onChange={(e) => setText(e.target.value)} onKeyDown={onKeyDown} />
+      {colour && (
+        <span className="picker" tabIndex={-1} onKeyDown={onKeyDown}>
+          <HexAlphaColorPicker color={/^#/.test(text) ? text : "#ffffff"} onChange={setText} />
+          <span className="picker-foot">
+            <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => commit("none", "stay")}>none</button>
+            <button type="button" className="btn btn-sm btn-primary" onClick={() => commit(text, "stay")}>Set</button>
+          </span>
+        </span>
+      )}
+    </span>
+  );
+};

@@ -1,0 +1,66 @@
+import Moveable from "moveable";
+import { useEffect, useLayoutEffect, useRef } from "react";
+import type { RefObject } from "react";
+import { valuesIn } from "#core/looks";
+import { ROOT } from "#core/project";
+import type { Id } from "#core/project";
+import type { Value } from "#core/properties";
+import { useSession } from "../store/session-context";
+import { useEdits } from "./edits";
+import { activeOf, useBenchStore } from "./state";
+
+interface Props { frame: RefObject<HTMLDivElement | null>; layer: Id; zoom: number; rect: { x: number; y: number; width: number; height: number } }
+
+/** Handles to resize the chosen layer on the card one looks at. Shift keeps its proportions. */
+export const Handles = ({ frame, layer, zoom, rect }: Props) => {
+  const session = useSession();
+  const store = useBenchStore();
+  const edits = useEdits();
+  const moveable = useRef<Moveable>(null);
+  const latest = useRef({ rect, zoom });
+  useEffect(() => { latest.current = { rect, zoom }; });
+
+  useEffect(() => {
+    const target = frame.current;
+    const container = target?.parentElement;
+    if (!target || !container) return;
+    const handles = new Moveable(container, {
+      target, resizable: true, draggable: false, origin: false,
+      renderDirections: layer === ROOT ? ["e", "s", "se"] : ["nw", "n", "ne", "e", "se", "s", "sw", "w"],
+    });
+    moveable.current = handles;
+    let start = { x: 0, y: 0, width: 0, height: 0 }, gesture = "";
+    handles.on("resizeStart", () => {
+      const { piece, variant } = activeOf(session.project.pieces[store.getState().pieceId] as never, store.getState());
+      const record = piece.layers[layer];
+      const v = record ? valuesIn(piece, variant, record) : {};
+      const now = latest.current.rect;
+      start = { x: v.x as number, y: v.y as number, width: now.width, height: now.height };
+      gesture = `resize ${Date.now()}`;
+      store.getState().put({ editing: true });
+    });
+    handles.on("resize", (e) => {
+      handles.keepRatio = Boolean((e.inputEvent as MouseEvent | undefined)?.shiftKey);
+      const z = latest.current.zoom;
+      const width = Math.max(0, Math.round(e.width / z)), height = Math.max(0, Math.round(e.height / z));
+      const next: Record<string, Value> = {};
+      if (width !== Math.round(start.width) || e.direction[0] !== 0) Object.assign(next, { width, widthMode: "fixed" });
+      if (height !== Math.round(start.height) || e.direction[1] !== 0) Object.assign(next, { height, heightMode: "fixed" });
+      if (layer !== ROOT && (e.direction[0] ?? 0) < 0) next.x = Math.round(start.x + start.width - width);
+      if (layer !== ROOT && (e.direction[1] ?? 0) < 0) next.y = Math.round(start.y + start.height - height);
+      edits.set({ [layer]: next }, gesture);
+    });
+    handles.on("resizeEnd", () => {
+      handles.keepRatio = false;
+      session.settle();
+      store.getState().put({ editing: false });
+    });
+    return () => {
+      handles.destroy();
+      moveable.current = null;
+    };
+  }, [frame, layer, session, store, edits]);
+
+  useLayoutEffect(() => { moveable.current?.updateRect(); }, [rect.x, rect.y, rect.width, rect.height, zoom]);
+  return null;
+};

@@ -1,0 +1,175 @@
+import { useMemo, useRef, useState } from "react";
+import type { KeyboardEvent } from "react";
+import { addOption, contains, piecesOf, removeOption } from "#core/edit";
+import { conditionShort, conditionText, meets, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
+import type { Id, Layer, Piece, Variant } from "#core/project";
+import type { Value } from "#core/properties";
+import { useProject, useSession } from "../store/session-context";
+import { cellOf, differs, groupNames, readCell, rowsFor } from "./rows";
+import type { Cell, Row } from "./rows";
+import { CellEditor } from "./CellEditor";
+import { gridOf, variantOf } from "./grid";
+import { useEdits } from "./edits";
+import { useActive, useBench, useChosen } from "./state";
+
+/** The variants in the order of the stage. */
+const stageOrder = (piece: Piece): Variant[] => {
+  const grid = gridOf(piece);
+  return grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)));
+};
+
+interface Place { readonly row: number; readonly column: number }
+
+const OptionMark = ({ piece, layer, row }: { piece: Piece; layer: Layer; row: Row }) => {
+  const session = useSession();
+  if (row.key !== "text" && row.key !== "visible") return null;
+  const key = row.key;
+  const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
+  return (
+    <button type="button" className={`option-mark${option ? " on" : ""}`} aria-pressed={option !== undefined}
+      title={option ? `Each copy may set this (option “${option.name}”). Click to take that back.` : "Let each copy set this for itself"}
+      onClick={() => { session.edit(option ? removeOption(piece, option.id) : addOption(piece, layer.id, key).change); }}>
+      {option ? "option" : "+ option"}
+    </button>
+  );
+};
+
+/** For the chosen layers: rows are properties, columns are variants; what a variant says for itself is solid. */
+export const Sheet = () => {
+  const project = useProject();
+  const { piece, variant, when } = useActive();
+  const chosen = useChosen();
+  const onlyDifferences = useBench((s) => s.onlyDifferences);
+  const look = useBench((s) => s.look);
+  const put = useBench((s) => s.put);
+  const edits = useEdits();
+  const [at, setAt] = useState<Place>({ row: 0, column: 0 });
+  const [open, setOpen] = useState<{ text: string } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const table = useRef<HTMLTableElement>(null);
+  const variants = useMemo(() => stageOrder(piece), [piece]);
+  const layer = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];
+  const rows = useMemo(() => {
+    if (!layer) return [];
+    const candidates = piecesOf(project, "component").filter((c) => !contains(project, c.id, piece.id));
+    const all = rowsFor(project, piece, layer, variantsOf(piece), candidates);
+    return onlyDifferences ? all.filter((r) => differs(piece, layer, r)) : all;
+  }, [project, piece, layer, onlyDifferences]);
+  if (!layer) return <p className="drawer-empty">Choose a layer, on a card or in the tree, to see and set its values in every variant.</p>;
+  if (rows.length === 0) return <p className="drawer-empty">{layer.name} looks the same in all variants. Untick “only differences” to see its values.</p>;
+
+  const place: Place = { row: Math.min(at.row, rows.length - 1), column: Math.min(at.column, variants.length - 1) };
+  const focus = (p: Place) => requestAnimationFrame(() => table.current?.querySelector<HTMLElement>(`[data-cell="${p.row}.${p.column}"]`)?.focus());
+  const go = (p: Place) => {
+    setAt(p);
+    setProblem(null);
+    const v = variants[p.column];
+    if (v) look(v);
+    focus(p);
+  };
+  const commit = (row: Row, cell: Cell, text: string, then: Place): boolean => {
+    const next: Record<Id, Record<string, Value>> = {};
+    for (const id of chosen) {
+      const other = piece.layers[id];
+      if (!other) continue;
+      const current = id === layer.id ? cell.value : cellOf(piece, other, row, variants[place.column] ?? {}).value;
+      const parsed = readCell(row, text, current);
+      if (!parsed.ok) {
+        setProblem(`${row.label}: ${parsed.error}`);
+        return false;
+      }
+      next[id] = { [row.key]: parsed.value };
+    }
+    setOpen(null);
+    edits.set(next);
+    put({ editing: false });
+    go(then);
+    return true;
+  };
+  const close = () => {
+    setOpen(null);
+    setProblem(null);
+    put({ editing: false });
+    focus(place);
+  };
+  const begin = (text: string) => {
+    setOpen({ text });
+    put({ editing: true });
+  };
+  const bound = (p: Place): Place => ({ row: Math.max(0, Math.min(rows.length - 1, p.row)), column: Math.max(0, Math.min(variants.length - 1, p.column)) });
+
+  const onKey = (e: KeyboardEvent, row: Row, cell: Cell) => {
+    if (open) return;
+    const moves: Record<string, Place> = { ArrowUp: { row: -1, column: 0 }, ArrowDown: { row: 1, column: 0 }, ArrowLeft: { row: 0, column: -1 }, ArrowRight: { row: 0, column: 1 } };
+    const move = moves[e.key];
+    if (move) go(bound({ row: place.row + move.row, column: place.column + move.column }));
+    else if (e.key === "Enter" || e.key === "F2") {
+      if (row.type.is === "flag") commit(row, cell, cell.value === true ? "no" : "yes", place);
+      else begin(cell.text);
+    } else if (e.key === "Delete" || e.key === "Backspace") {
+      if (cell.origin.own) edits.clear(chosen, row.key, () => cell.origin.from);
+      else setProblem(`${row.label} is inherited here already: there is nothing to clear.`);
+    } else if (e.key.length === 1 && !e.ctrlKey && !e.metaKey && !e.altKey) begin(e.key);
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+
+  const shown: { group: string; rows: { row: Row; index: number }[] }[] = [];
+  rows.forEach((row, index) => {
+    const name = groupNames[row.group];
+    const last = shown.at(-1);
+    if (last?.group === name) last.rows.push({ row, index }); else shown.push({ group: name, rows: [{ row, index }] });
+  });
+
+  return (
+    <div className="sheet">
+      {problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
+      <table ref={table} role="grid" aria-label={`Values of ${layer.name} by variant`}>
+        <thead>
+          <tr>
+            <th scope="col" className="sheet-layer">{chosen.length > 1 ? `${chosen.length} layers` : layer.name}</th>
+            {variants.map((v) => {
+              const resting = variantKey(piece, v) === variantKey(piece, restingVariant(piece));
+              const active = variantKey(piece, v) === variantKey(piece, variant);
+              return <th key={variantKey(piece, v)} scope="col" className={`${meets(when, v) ? "reached" : ""}${active ? " active" : ""}`}><button type="button" onClick={() => look(v)}>{variantName(piece, v)}</button>{resting && variants.length > 1 && <span className="quiet"> resting</span>}</th>;
+            })}
+          </tr>
+        </thead>
+        {shown.map((section) => (
+          <tbody key={section.group}>
+            <tr><th colSpan={variants.length + 1} className="sheet-group caption" scope="rowgroup">{section.group}</th></tr>
+            {section.rows.map(({ row, index }) => (
+              <tr key={row.key}>
+                <th scope="row"><span className="row-label">{row.label}<OptionMark piece={piece} layer={layer} row={row} /></span></th>
+                {variants.map((v, column) => {
+                  const cell = cellOf(piece, layer, row, v);
+                  const here = index === place.row && column === place.column;
+                  const winner = cell.origin.from === null ? undefined : piece.looks[cell.origin.from];
+                  const source = winner ? conditionShort(piece, winner.when) : row.inherent !== undefined ? "component" : "default";
+                  const classes = ["cell", cell.origin.own ? "own" : "inherited", here ? "here" : "", index === place.row && meets(when, v) ? "reached" : ""].filter(Boolean).join(" ");
+                  return (
+                    <td key={variantKey(piece, v)} role="gridcell" className={classes} tabIndex={here ? 0 : -1} data-cell={`${index}.${column}`} data-key={row.key}
+                      title={winner ? `Said ${Object.keys(winner.when).length ? `where ${conditionText(piece, winner.when)}` : "for all variants"}` : undefined}
+                      onClick={() => { if (!here || !open) go({ row: index, column }); }}
+                      onDoubleClick={() => { if (row.type.is === "flag") commit(row, cell, cell.value === true ? "no" : "yes", place); else begin(cell.text); }}
+                      onKeyDown={(e) => onKey(e, row, cell)}>
+                      {here && open
+                        ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => commit(row, cell, text, bound({ row: index + (by === "down" ? 1 : 0), column: column + (by === "right" ? 1 : by === "left" ? -1 : 0) }))} onCancel={close} />
+                        : <span className="cell-line">
+                            {row.type.is === "colour" && <span className={`chip${cell.value === "none" ? " none" : ""}`} style={{ background: cell.value === "none" ? undefined : String(cell.value) }} />}
+                            <span className="cell-text">{cell.text || "–"}</span>
+                            {!cell.origin.own && <span className="from">← {source}</span>}
+                            {cell.origin.own && winner && Object.keys(winner.when).length > 0 && <span className="from own-from">{source}</span>}
+                          </span>}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        ))}
+      </table>
+    </div>
+  );
+};

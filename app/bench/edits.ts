@@ -1,0 +1,91 @@
+import { useMemo } from "react";
+import { clearValue, duplicateLayers, removeLayers, setValues, topmost } from "#core/edit";
+import type { Edits } from "#core/edit";
+import { conditionText, originOf, valuesIn } from "#core/looks";
+import type { Id } from "#core/project";
+import type { Value } from "#core/properties";
+import { useSession } from "../store/session-context";
+import type { Session } from "../store/session";
+import { activeOf, useBenchStore } from "./state";
+import type { BenchState } from "./state";
+import type { StoreApi } from "zustand";
+
+/** The edits made from several places of the bench: stage, sheet, keys. */
+export class BenchEdits {
+  constructor(private readonly session: Session, private readonly store: StoreApi<BenchState>) {}
+
+  private get active() {
+    const state = this.store.getState();
+    const piece = this.session.project.pieces[state.pieceId];
+    return piece ? activeOf(piece, state) : null;
+  }
+
+  /** Says values in the present scope; tells when a more specific look hides them in the card one looks at. */
+  set(edits: Edits, gesture: string | null = null): void {
+    const active = this.active;
+    if (!active) return;
+    if (!this.session.edit(setValues(active.piece, active.when, edits), gesture)) return;
+    this.store.getState().put({ hint: this.hiddenNote(edits) });
+  }
+
+  private hiddenNote(edits: Edits): string | null {
+    const active = this.active;
+    if (!active) return null;
+    for (const [id, values] of Object.entries(edits)) {
+      const layer = active.piece.layers[id];
+      for (const [key, value] of layer ? Object.entries(values) : []) {
+        if (!layer) continue;
+        const origin = originOf(active.piece, active.variant, layer, key);
+        const winner = origin.from === null ? undefined : active.piece.looks[origin.from];
+        if (winner && JSON.stringify(origin.value) !== JSON.stringify(value)) {
+          return `Set, but this card still shows its own ${key}, said where ${conditionText(active.piece, winner.when)}. Clear it in the sheet to see the new one here.`;
+        }
+      }
+    }
+    return null;
+  }
+
+  /** Lets a value of a column be inherited again, by taking back what its winning look says. */
+  clear(layerIds: readonly Id[], key: string, from: (layer: Id) => Id | null): void {
+    for (const id of layerIds) {
+      const active = this.active, look = from(id);
+      if (active && look !== null) this.session.edit(clearValue(active.piece, look, id, key));
+    }
+  }
+
+  nudge(ids: readonly Id[], dx: number, dy: number): void {
+    const active = this.active;
+    if (!active) return;
+    const edits = Object.fromEntries(topmost(active.piece, ids).map((id) => {
+      const layer = active.piece.layers[id];
+      const v = layer ? valuesIn(active.piece, active.variant, layer) : {};
+      const next: Record<string, Value> = {};
+      if (dx) next.x = (v.x as number) + dx;
+      if (dy) next.y = (v.y as number) + dy;
+      return [id, next];
+    }));
+    if (Object.keys(edits).length) this.set(edits, `nudge ${ids.join()}`);
+  }
+
+  remove(ids: readonly Id[]): void {
+    const active = this.active;
+    if (!active || topmost(active.piece, ids).length === 0) return;
+    this.session.edit(removeLayers(active.piece, ids));
+    this.store.getState().choose([]);
+  }
+
+  duplicate(ids: readonly Id[], by = 12): readonly Id[] {
+    const active = this.active;
+    if (!active || topmost(active.piece, ids).length === 0) return [];
+    const made = duplicateLayers(active.piece, ids, by);
+    this.session.edit(made.change);
+    this.store.getState().choose(made.ids);
+    return made.ids;
+  }
+}
+
+export const useEdits = (): BenchEdits => {
+  const session = useSession();
+  const store = useBenchStore();
+  return useMemo(() => new BenchEdits(session, store), [session, store]);
+};

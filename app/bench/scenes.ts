@@ -1,0 +1,34 @@
+import { useRef } from "react";
+import { layout } from "#core/layout";
+import type { LayoutEnv, Placed } from "#core/layout";
+import { Resolver, variantKey } from "#core/looks";
+import type { Piece, Project, Variant } from "#core/project";
+
+/** A card: one variant and how it looks. */
+export interface Scene { readonly key: string; readonly variant: Variant; readonly placed: Placed | null }
+
+/** Resolves and lays out variants, keeping for each what did not change since the last time. */
+export class Scenes {
+  private readonly resolvers = new Map<string, Resolver>();
+
+  of(env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] {
+    const keys = new Set<string>();
+    const scenes = variants.map((variant): Scene => {
+      const key = variantKey(piece, variant) || "only";
+      keys.add(key);
+      let resolver = this.resolvers.get(key);
+      if (!resolver) this.resolvers.set(key, resolver = new Resolver());
+      const tree = resolver.tree(project, piece.id, variant);
+      return { key, variant, placed: tree && layout(env, tree) };
+    });
+    for (const key of this.resolvers.keys()) if (!keys.has(key)) this.resolvers.delete(key);
+    return scenes;
+  }
+}
+
+export const useScenes = (env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] => {
+  const scenes = useRef<Scenes>(null);
+  // what it keeps only makes the same results come sooner, so reading it while rendering is safe
+  // eslint-disable-next-line react-hooks/refs
+  return (scenes.current ??= new Scenes()).of(env, project, piece, variants);
+};

@@ -1,0 +1,28 @@
+import { useState } from "react";
+import { parseNumber } from "#core/properties";
+
+interface Props { label: string; value: number; min: number; max: number; step: number; onChange: (n: number) => void }
+
+/** A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What cannot be read is put back. */
+export const NumberField = ({ label, value, min, max, step, onChange }: Props) => {
+  const [text, setText] = useState<string | null>(null);
+  const clamp = (n: number) => Math.min(max, Math.max(min, Math.round(n * 1000) / 1000));
+  const keep = () => {
+    const n = text === null ? null : parseNumber(text, value);
+    setText(null);
+    if (n !== null && clamp(n) !== value) onChange(clamp(n));
+  };
+  return (
+    <input className="word number mono" aria-label={label} inputMode="decimal" value={text ?? String(value)} size={Math.max(2, (text ?? String(value)).length)}
+      onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onBlur={keep}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") keep();
+        else if (e.key === "Escape") setText(null);
+        else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
+          e.preventDefault();
+          setText(null);
+          onChange(clamp(value + (e.key === "ArrowUp" ? 1 : -1) * step * (e.shiftKey ? 10 : 1)));
+        }
+      }} />
+  );
+};

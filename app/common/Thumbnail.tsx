@@ -1,0 +1,27 @@
+import { useLayoutEffect, useMemo, useRef, useState } from "react";
+import { layout } from "#core/layout";
+import { Resolver, restingVariant } from "#core/looks";
+import { paint } from "#core/paint";
+import type { Project } from "#core/project";
+import { Drawing } from "#player";
+import { useEnv } from "./env";
+
+/** A piece in its resting variant, made as large as its room allows, at most at real size. */
+export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {
+  const env = useEnv();
+  const host = useRef<SVGSVGElement>(null);
+  const drawing = useRef<Drawing>(null);
+  const [resolver] = useState(() => new Resolver());
+  const placed = useMemo(() => {
+    const piece = project.pieces[id];
+    const tree = env && piece && resolver.tree(project, id, restingVariant(piece));
+    return env && tree ? layout(env, tree) : null;
+  }, [env, project, id, resolver]);
+  useLayoutEffect(() => {
+    if (!host.current) return;
+    drawing.current ??= new Drawing(host.current);
+    drawing.current.draw(placed && paint(placed));
+  }, [placed]);
+  const w = placed?.width ?? 1, h = placed?.height ?? 1;
+  return <svg ref={host} viewBox={`0 0 ${w} ${h}`} style={{ width: "100%", height: "100%", maxWidth: w, maxHeight: h }} aria-hidden="true" />;
+};

@@ -1,0 +1,15 @@
+import { index, route } from "@react-router/dev/routes";
+import type { RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  index("routes/home.tsx"),
+  route("health", "routes/health.ts"),
+  route("projects/:projectId", "routes/project.tsx", [
+    index("routes/overview.tsx"),
+    route("pieces/:pieceId", "routes/bench.tsx"),
+    route("play/:pieceId?", "routes/play.tsx"),
+  ]),
+  route("projects/:projectId/changes", "routes/changes.ts"),
+  route("projects/:projectId/live", "routes/live.ts"),
+  route("*", "routes/nothing.tsx"),
+] satisfies RouteConfig;

@@ -1,0 +1,66 @@
+import { useState } from "react";
+import { Form, Link, redirect, useNavigation } from "react-router";
+import { emptyProject, startScreen } from "#core/edit";
+import { inOrder, newId } from "#core/project";
+import { newProjectRequest, projectLog } from "#server";
+import { Thumbnail } from "../common/Thumbnail";
+import { withDatabase } from "../common/trouble";
+import type { Route } from "./+types/home";
+
+export const meta: Route.MetaFunction = () => [{ title: "Projects · Nubble" }];
+
+export const loader = async () => ({
+  projects: (await withDatabase(() => projectLog().list())).map(({ id, name, changedAt, project }) => {
+    const count = (kind: string) => Object.values(project.pieces).filter((p) => p.kind === kind).length;
+    const first = inOrder(project.pieces).find((p) => p.kind === "component") ?? startScreen(project);
+    return { id, name, changedAt: changedAt.toISOString(), components: count("component"), screens: count("screen"), project, first: first?.id ?? null };
+  }),
+});
+
+export const action = async ({ request }: Route.ActionArgs) => {
+  const parsed = newProjectRequest.safeParse(Object.fromEntries(await request.formData()));
+  if (!parsed.success) return { error: parsed.error.issues[0]?.message ?? "Give the project a name." };
+  const id = newId();
+  await withDatabase(() => projectLog().create(id, emptyProject(parsed.data.name)));
+  return redirect(`/projects/${id}`);
+};
+
+const number = (n: number, word: string) => `${n === 0 ? "no" : n} ${word}${n === 1 ? "" : "s"}`;
+const when = (iso: string) => new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short", timeZone: "UTC" }).format(new Date(iso));
+
+export default function Home({ loaderData, actionData }: Route.ComponentProps) {
+  const [making, setMaking] = useState(false);
+  const busy = useNavigation().state !== "idle";
+  return (
+    <>
+      <header className="bar"><span className="brand">Nubble</span></header>
+      <main className="page">
+        <div className="page-head">
+          <h1 className="h4 m-0">Projects</h1>
+          {!making && <button type="button" className="btn btn-primary btn-sm" onClick={() => setMaking(true)}>New project</button>}
+        </div>
+        {making && (
+          <Form method="post" className="new-line">
+            <label htmlFor="project-name">Name</label>
+            <input id="project-name" name="name" className="form-control" autoFocus maxLength={120} placeholder="Harbour app" aria-invalid={actionData?.error ? true : undefined} aria-describedby="project-error" />
+            <button type="submit" className="btn btn-primary" disabled={busy}>Make it</button>
+            <button type="button" className="btn btn-outline-secondary" onClick={() => setMaking(false)}>Not now</button>
+            <span id="project-error" className="text-danger" role="alert">{actionData?.error}</span>
+          </Form>
+        )}
+        {loaderData.projects.length === 0 && <p className="quiet">No projects yet. Make one to draw your first component.</p>}
+        <ul className="tiles">
+          {loaderData.projects.map((p) => (
+            <li key={p.id}>
+              <Link to={`/projects/${p.id}`} className="tile">
+                <span className="tile-picture">{p.first === null ? <span className="quiet">empty</span> : <Thumbnail project={p.project} piece={p.first} />}</span>
+                <span className="tile-name">{p.name}</span>
+                <span className="quiet small-text">{number(p.components, "component")}, {number(p.screens, "screen")} · changed {when(p.changedAt)}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </main>
+    </>
+  );
+}

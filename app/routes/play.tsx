@@ -1,0 +1,68 @@
+import { useEffect, useRef, useState } from "react";
+import { Link } from "react-router";
+import { piecesOf, startScreen } from "#core/edit";
+import type { LayoutEnv } from "#core/layout";
+import type { Project } from "#core/project";
+import { Player } from "#player";
+import { useEnv } from "../common/env";
+import { Icon } from "../common/Icon";
+import { useProject, useSession } from "../store/session-context";
+import type { Route } from "./+types/play";
+
+const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; first: string }) => {
+  const session = useSession();
+  const host = useRef<HTMLDivElement>(null);
+  const player = useRef<Player>(null);
+  const latest = useRef(project);
+  const [screen, setScreen] = useState(first);
+  useEffect(() => {
+    if (!host.current) return;
+    const made = new Player(host.current, { env, project: latest.current, piece: first, onChange: (run) => setScreen(run.screen) });
+    player.current = made;
+    return () => made.destroy();
+  }, [env, first]);
+  useEffect(() => {
+    latest.current = project;
+    player.current?.update(project);
+  }, [project]);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key.toLowerCase() === "r" && !e.ctrlKey && !e.metaKey && !e.altKey) player.current?.restart();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  return (
+    <div className="play">
+      <nav className="play-list" aria-label="Screens">
+        <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">← {project.pieces[screen]?.name ?? "Back"}</Link>
+        <h1 className="caption">Screens</h1>
+        <ul>
+          {piecesOf(project, "screen").map((s) => (
+            <li key={s.id}><button type="button" aria-current={s.id === screen ? "true" : undefined} onClick={() => player.current?.goTo(s.id)}>{s.name}</button></li>
+          ))}
+        </ul>
+        <button type="button" className="tool framed" title="Restart (R)" onClick={() => player.current?.restart()}><Icon name="restart" size={14} />Start again</button>
+      </nav>
+      <main className="play-stage"><div ref={host} className="play-host" data-testid="play" /></main>
+    </div>
+  );
+};
+
+/** The prototype on a page of its own, at real size. */
+export default function Play({ params }: Route.ComponentProps) {
+  const project = useProject();
+  const session = useSession();
+  const env = useEnv();
+  const asked = params.pieceId === undefined ? startScreen(project) : project.pieces[params.pieceId];
+  if (!asked || asked.kind !== "screen") {
+    return (
+      <main className="container py-5" style={{ maxWidth: 620 }}>
+        <h1 className="h3">{params.pieceId === undefined ? "There is nothing to play yet" : "There is no such screen"}</h1>
+        <p>{params.pieceId === undefined ? "A prototype starts on a screen. Make one and place a component on it." : "The screen may have been removed."}</p>
+        <Link className="btn btn-primary" to={`/projects/${session.id}`}>Back to {project.name}</Link>
+      </main>
+    );
+  }
+  return env ? <Theatre key={asked.id} env={env} project={project} first={asked.id} /> : <div className="play" />;
+}

@@ -1,0 +1,55 @@
+import { createContext, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import type { ReactNode } from "react";
+import type { Project } from "#core/project";
+import { openSession } from "./browser";
+import { Session } from "./session";
+import { Notice } from "../common/Notice";
+
+const Context = createContext<Session | null>(null);
+
+/** A session that only shows: what the server renders, and the window before it is connected. */
+const idle = (id: string, seq: number, project: Project): Session =>
+  new Session(id, "server", { seq, project }, { send: () => Promise.reject(new Error("not connected")), keep: () => undefined, now: () => 0, later: () => () => undefined });
+
+/** Keeps one session open for the project's pages. */
+export const SessionProvider = ({ id, seq, project, children }: { id: string; seq: number; project: Project; children: ReactNode }) => {
+  const [session, setSession] = useState(() => idle(id, seq, project));
+  useEffect(() => {
+    const opened = openSession(id, { seq, project });
+    // the connection belongs to the mounted page, so it can only replace the idle session from here
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setSession(opened.session);
+    return opened.close;
+  }, [id, seq, project]);
+  return <Context.Provider value={session}>{children}<Messages session={session} /></Context.Provider>;
+};
+
+const Messages = ({ session }: { session: Session }) => {
+  const [text, setText] = useState<string | null>(null);
+  useEffect(() => session.onMessage(setText), [session]);
+  return text === null ? null : <Notice bad text={text} onClose={() => setText(null)} />;
+};
+
+export const useSession = (): Session => {
+  const session = useContext(Context);
+  if (!session) throw new Error("there is no project around this page");
+  return session;
+};
+
+/** The project as it is now, with this window's own edits. */
+export const useProject = (): Project => {
+  const session = useSession();
+  return useSyncExternalStore(session.subscribe, () => session.project, () => session.project);
+};
+
+export const useSave = () => {
+  const session = useSession();
+  return useSyncExternalStore(session.subscribe, () => session.save, () => session.save);
+};
+
+export const useUndo = (): { undo: string | null; redo: string | null } => {
+  const session = useSession();
+  const undo = useSyncExternalStore(session.subscribe, () => session.undoLabel, () => null);
+  const redo = useSyncExternalStore(session.subscribe, () => session.redoLabel, () => null);
+  return { undo, redo };
+};

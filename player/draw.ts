@@ -1,0 +1,70 @@
+import type { Paint } from "#core/paint";
+
+const SVG = "http://www.w3.org/2000/svg";
+
+interface Drawn { paint: Paint; element: SVGElement; children: Map<string, Drawn> }
+
+const create = (paint: Paint): Drawn => {
+  const element = document.createElementNS(SVG, paint.tag);
+  for (const [k, v] of Object.entries(paint.attrs)) element.setAttribute(k, String(v));
+  if (paint.text !== undefined) element.textContent = paint.text;
+  const children = new Map<string, Drawn>();
+  for (const child of paint.children) {
+    const drawn = create(child);
+    children.set(child.key, drawn);
+    element.append(drawn.element);
+  }
+  return { paint, element, children };
+};
+
+const updateAttrs = (drawn: Drawn, next: Paint): void => {
+  const before = drawn.paint.attrs;
+  for (const [k, v] of Object.entries(next.attrs)) if (before[k] !== v) drawn.element.setAttribute(k, String(v));
+  for (const k of Object.keys(before)) if (!(k in next.attrs)) drawn.element.removeAttribute(k);
+  if (next.text !== drawn.paint.text) drawn.element.textContent = next.text ?? "";
+};
+
+/** Brings an element to a new paint; parts whose paint is the same object are not touched. */
+const update = (drawn: Drawn, next: Paint): void => {
+  if (drawn.paint === next) return;
+  updateAttrs(drawn, next);
+  if (drawn.paint.children !== next.children) {
+    const keep = new Set(next.children.map((c) => c.key));
+    for (const [key, child] of drawn.children) {
+      if (keep.has(key)) continue;
+      child.element.remove();
+      drawn.children.delete(key);
+    }
+    let before: ChildNode | null = drawn.element.firstChild;
+    for (const paint of next.children) {
+      let child = drawn.children.get(paint.key);
+      if (child && child.paint.tag === paint.tag) update(child, paint);
+      else {
+        const fresh = create(paint);
+        if (before === child?.element) before = before?.nextSibling ?? null;
+        child?.element.remove();
+        drawn.children.set(paint.key, fresh);
+        child = fresh;
+      }
+      if (before === child.element) before = before.nextSibling;
+      else drawn.element.insertBefore(child.element, before);
+    }
+  }
+  drawn.paint = next;
+};
+
+/** Draws paints into one SVG element, again and again, changing only what differs. */
+export class Drawing {
+  private drawn: Drawn | null = null;
+
+  constructor(private readonly host: SVGElement) {}
+
+  draw(paint: Paint | null): void {
+    if (paint && this.drawn && this.drawn.paint.tag === paint.tag) update(this.drawn, paint);
+    else {
+      this.drawn?.element.remove();
+      this.drawn = paint && create(paint);
+      if (this.drawn) this.host.append(this.drawn.element);
+    }
+  }
+}

@@ -1,0 +1,57 @@
+import { DataTypes, Model, Sequelize } from "sequelize";
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from "sequelize";
+import type { Op, Project } from "#core/project";
+
+/** A project: its newest snapshot, and the number of its newest change. */
+export class ProjectRow extends Model<InferAttributes<ProjectRow>, InferCreationAttributes<ProjectRow>> {
+  declare id: string;
+  declare name: string;
+  /** number of the newest change */
+  declare seq: number;
+  /** the project as it was after change `snapshotSeq` */
+  declare snapshot: Project;
+  declare snapshotSeq: number;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+}
+
+/** One accepted change; rows are only ever added. */
+export class ChangeRow extends Model<InferAttributes<ChangeRow>, InferCreationAttributes<ChangeRow>> {
+  declare projectId: string;
+  declare seq: number;
+  /** made by the client, so that a save sent twice is kept once */
+  declare changeId: string;
+  declare clientId: string;
+  declare label: string;
+  declare ops: Op[];
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** Opens the database at a PostgreSQL address. Connections are made when first needed and again after they broke. */
+export const openDatabase = (url: string): Sequelize => {
+  const sequelize = new Sequelize(url, {
+    dialect: "postgres", logging: false,
+    pool: { max: 8, min: 0, acquire: 5000, idle: 10_000 },
+    dialectOptions: { connectionTimeoutMillis: 4000, query_timeout: 15_000 },
+    retry: { max: 1 },
+  });
+  ProjectRow.init({
+    id: { type: DataTypes.STRING(40), primaryKey: true },
+    name: { type: DataTypes.STRING(120), allowNull: false },
+    seq: { type: DataTypes.INTEGER, allowNull: false },
+    snapshot: { type: DataTypes.JSONB, allowNull: false },
+    snapshotSeq: { type: DataTypes.INTEGER, allowNull: false, field: "snapshot_seq" },
+    createdAt: { type: DataTypes.DATE, field: "created_at" },
+    updatedAt: { type: DataTypes.DATE, field: "updated_at" },
+  }, { sequelize, tableName: "projects" });
+  ChangeRow.init({
+    projectId: { type: DataTypes.STRING(40), primaryKey: true, field: "project_id" },
+    seq: { type: DataTypes.INTEGER, primaryKey: true },
+    changeId: { type: DataTypes.STRING(40), allowNull: false, field: "change_id" },
+    clientId: { type: DataTypes.STRING(40), allowNull: false, field: "client_id" },
+    label: { type: DataTypes.STRING(200), allowNull: false },
+    ops: { type: DataTypes.JSONB, allowNull: false },
+    createdAt: { type: DataTypes.DATE, field: "created_at" },
+  }, { sequelize, tableName: "changes", updatedAt: false });
+  return sequelize;
+};

@@ -1,0 +1,20 @@
+import { openDatabase } from "./database";
+import { ProjectLog } from "./log";
+
+export { openDatabase } from "./database";
+export { migrate } from "./migrations";
+export { ProjectLog } from "./log";
+export type { AppendResult, Logged, Snapshot } from "./log";
+export { appendRequest, newProjectRequest } from "./requests";
+
+let shared: ProjectLog | undefined;
+
+/** The log this server process works on, at the address in DATABASE_URL. */
+export const projectLog = (): ProjectLog => {
+  if (!shared) {
+    const url = process.env.DATABASE_URL;
+    if (!url) throw new Error("DATABASE_URL is not set: start Nubble with ./nubble start");
+    shared = new ProjectLog(openDatabase(url));
+  }
+  return shared;
+};

@@ -1,0 +1,9 @@
+import { reactRouter } from "@react-router/dev/vite";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+  plugins: [reactRouter()],
+  css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ["import", "global-builtin", "color-functions", "if-function"] } } },
+  build: { target: "es2022", chunkSizeWarningLimit: 1200 },
+  ssr: { noExternal: ["react-bootstrap", "moveable"] },
+});
