@@ -5,5 +5,4 @@ export default defineConfig({
   plugins: [reactRouter()],
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ["import", "global-builtin", "color-functions", "if-function"] } } },
   build: { target: "es2022", chunkSizeWarningLimit: 1200 },
-  ssr: { noExternal: ["react-bootstrap", "moveable"] },
 });

@@ -54,8 +54,8 @@ export const Card = memo(function Card({ piece, variant, placed, zoom, active, w
     <section className={classes} aria-label={`Variant ${name}`} data-variant={variantKey(piece, variant)}>
       <header>
         <button type="button" className="card-name" aria-pressed={active} onClick={() => look(variant)}>{name}</button>
-        {resting && several && <span className="quiet">resting</span>}
-        {lit && several && <span className="lands">next edit lands here</span>}
+        {resting && several && name !== "at rest" && <span className="quiet">resting</span>}
+        {lit && several && <span className="lands" title="The next edit lands here">edits land here</span>}
       </header>
       <div className="card-body">
         <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn}>

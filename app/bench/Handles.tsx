@@ -11,6 +11,14 @@ import { activeOf, useBenchStore } from "./state";
 
 interface Props { frame: RefObject<HTMLDivElement | null>; layer: Id; zoom: number; rect: { x: number; y: number; width: number; height: number } }
 
+/** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
+const directionsFor = (layer: Id, width: number, height: number): string[] => {
+  if (layer === ROOT) return ["e", "s", "se"];
+  const wide = width >= 36, high = height >= 36;
+  if (!wide && !high) return ["se"];
+  return [...(wide && high ? ["nw", "ne", "sw"] : []), "se", ...(high ? ["e", "w"] : []), ...(wide ? ["n", "s"] : [])];
+};
+
 /** Handles to resize the chosen layer on the card one looks at. Shift keeps its proportions. */
 export const Handles = ({ frame, layer, zoom, rect }: Props) => {
   const session = useSession();
@@ -26,7 +34,7 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
     if (!target || !container) return;
     const handles = new Moveable(container, {
       target, resizable: true, draggable: false, origin: false,
-      renderDirections: layer === ROOT ? ["e", "s", "se"] : ["nw", "n", "ne", "e", "se", "s", "sw", "w"],
+      renderDirections: directionsFor(layer, target.offsetWidth, target.offsetHeight),
     });
     moveable.current = handles;
     let start = { x: 0, y: 0, width: 0, height: 0 }, gesture = "";
@@ -61,6 +69,11 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
     };
   }, [frame, layer, session, store, edits]);
 
-  useLayoutEffect(() => { moveable.current?.updateRect(); }, [rect.x, rect.y, rect.width, rect.height, zoom]);
+  useLayoutEffect(() => {
+    const handles = moveable.current;
+    if (!handles || !frame.current) return;
+    if (!handles.isDragging()) handles.renderDirections = directionsFor(layer, frame.current.offsetWidth, frame.current.offsetHeight);
+    handles.updateRect();
+  }, [frame, layer, rect.x, rect.y, rect.width, rect.height, zoom]);
   return null;
 };

@@ -1,4 +1,4 @@
-import { conditionText, sameCondition, scopesFor, variantName, variantsOf } from "#core/looks";
+import { conditionText, sameCondition, scopesFor, variantsOf } from "#core/looks";
 import { useActive, useBench } from "./state";
 
 /** "Changes reach …": which variants the next edit will reach, always visible; a click widens or narrows it. */
@@ -9,7 +9,7 @@ export const ScopeBar = () => {
   const put = useBench((s) => s.put);
   const all = variantsOf(piece).length;
   const scopes = scopesFor(piece, variant);
-  const words = (c: typeof when, n: number) => (n === all ? (all === 1 ? "the only variant" : `all ${all} variants`) : n === 1 ? `only “${variantName(piece, variant)}”` : `where ${conditionText(piece, c)}`);
+  const words = (c: typeof when, n: number) => (n === all ? (all === 1 ? "the only variant" : `all ${all} variants`) : n === 1 ? "only this one" : `where ${conditionText(piece, c)}`);
   return (
     <div className="scope-bar">
       <div className="scope-line" role="radiogroup" aria-label="Changes reach">
@@ -18,8 +18,8 @@ export const ScopeBar = () => {
           const on = sameCondition(s.when, when);
           return (
             <button key={JSON.stringify(s.when)} type="button" role="radio" aria-checked={on} className={`scope-chip${on ? " on" : ""}`}
-              title={s.suggested ? "What sets this variant apart" : undefined} onClick={() => reach(s.when)}>
-              {words(s.when, s.reach)}{all > 1 && s.reach !== all && <span className="scope-count">{s.reach} of {all}</span>}
+              title={`Reaches ${s.reach} of ${all} variants${s.suggested ? "; what sets this variant apart" : ""}`} onClick={() => reach(s.when)}>
+              {words(s.when, s.reach)}{s.reach > 1 && s.reach !== all && <span className="scope-count">{s.reach}</span>}
             </button>
           );
         })}

@@ -132,7 +132,7 @@ export const Sheet = () => {
             {variants.map((v) => {
               const resting = variantKey(piece, v) === variantKey(piece, restingVariant(piece));
               const active = variantKey(piece, v) === variantKey(piece, variant);
-              return <th key={variantKey(piece, v)} scope="col" className={`${meets(when, v) ? "reached" : ""}${active ? " active" : ""}`}><button type="button" onClick={() => look(v)}>{variantName(piece, v)}</button>{resting && variants.length > 1 && <span className="quiet"> resting</span>}</th>;
+              return <th key={variantKey(piece, v)} scope="col" className={`${meets(when, v) ? "reached" : ""}${active ? " active" : ""}`}><button type="button" onClick={() => look(v)}>{variantName(piece, v)}</button>{resting && variants.length > 1 && variantName(piece, v) !== "at rest" && <span className="quiet"> resting</span>}</th>;
             })}
           </tr>
         </thead>
@@ -146,7 +146,7 @@ export const Sheet = () => {
                   const cell = cellOf(piece, layer, row, v);
                   const here = index === place.row && column === place.column;
                   const winner = cell.origin.from === null ? undefined : piece.looks[cell.origin.from];
-                  const source = winner ? conditionShort(piece, winner.when) : row.inherent !== undefined ? "component" : "default";
+                  const source = winner ? conditionShort(piece, winner.when) : row.inherent !== undefined ? "component" : null;
                   const classes = ["cell", cell.origin.own ? "own" : "inherited", here ? "here" : "", index === place.row && meets(when, v) ? "reached" : ""].filter(Boolean).join(" ");
                   return (
                     <td key={variantKey(piece, v)} role="gridcell" className={classes} tabIndex={here ? 0 : -1} data-cell={`${index}.${column}`} data-key={row.key}
@@ -159,7 +159,7 @@ export const Sheet = () => {
                         : <span className="cell-line">
                             {row.type.is === "colour" && <span className={`chip${cell.value === "none" ? " none" : ""}`} style={{ background: cell.value === "none" ? undefined : String(cell.value) }} />}
                             <span className="cell-text">{cell.text || "–"}</span>
-                            {!cell.origin.own && <span className="from">← {source}</span>}
+                            {!cell.origin.own && source !== null && <span className="from">← {source}</span>}
                             {cell.origin.own && winner && Object.keys(winner.when).length > 0 && <span className="from own-from">{source}</span>}
                           </span>}
                     </td>

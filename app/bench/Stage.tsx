@@ -10,14 +10,14 @@ import { useScenes } from "./scenes";
 import { ScopeBar } from "./ScopeBar";
 import { useActive, useBench } from "./state";
 
-const PAD = 34, HEAD = 30, GAP = 12, SIDE = 104, NARROWEST = 190;
+const PAD = 26, PAD_DOWN = 20, HEAD = 30, GAP = 12, SIDE = 104, NARROWEST = 190;
 /** More cards than this are not painted at once. */
 const MOST_CARDS = 200;
 const steps = [0.1, 0.25, 0.33, 0.5, 0.67, 0.75, 1, 1.25, 1.5, 2, 3, 4, 6, 8];
 
 const fitZoom = (room: { width: number; height: number }, columns: number, rows: number, w: number, h: number, side: number): number => {
   const byWidth = ((room.width - side - 40) / columns - GAP - 2 * PAD) / Math.max(1, w);
-  const byHeight = ((room.height - 70) / rows - GAP - HEAD - 2 * PAD) / Math.max(1, h);
+  const byHeight = ((room.height - 34) / rows - GAP - HEAD - 2 * PAD_DOWN) / Math.max(1, h);
   const best = Math.min(2, byWidth, Math.max(byHeight, Math.min(byWidth, 0.5)));
   return Math.max(0.1, Math.round(best * 100) / 100);
 };

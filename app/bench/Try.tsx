@@ -87,7 +87,7 @@ export const Try = ({ env }: { env: LayoutEnv }) => {
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
         <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} />Restart</button>
       </div>
-      <div className={`try-room ${piece.kind}`} ref={room}><div ref={host} className="try-host" data-testid="try" /></div>
+      <div className={`try-room ${piece.kind}`} ref={room}><div ref={host} className="try-host" /></div>
       {traits.length > 0 && (
         <div className="try-traits">
           {traits.map((t) => {

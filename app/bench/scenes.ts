@@ -29,6 +29,5 @@ export class Scenes {
 export const useScenes = (env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] => {
   const scenes = useRef<Scenes>(null);
   // what it keeps only makes the same results come sooner, so reading it while rendering is safe
-  // eslint-disable-next-line react-hooks/refs
   return (scenes.current ??= new Scenes()).of(env, project, piece, variants);
 };

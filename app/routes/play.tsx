@@ -44,7 +44,7 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
         </ul>
         <button type="button" className="tool framed" title="Restart (R)" onClick={() => player.current?.restart()}><Icon name="restart" size={14} />Start again</button>
       </nav>
-      <main className="play-stage"><div ref={host} className="play-host" data-testid="play" /></main>
+      <main className="play-stage"><div ref={host} className="play-host" /></main>
     </div>
   );
 };

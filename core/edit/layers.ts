@@ -26,12 +26,12 @@ export const subtree = (piece: Piece, id: Id): Id[] => [id, ...(childrenOf(piece
 
 /** Of some layers, those not inside another of them, and never the root. */
 export const topmost = (piece: Piece, ids: readonly Id[]): Id[] => {
-  const chosen = new Set(ids);
+  const chosen = new Set(ids.filter((id) => id !== ROOT));
   const inside = (id: Id): boolean => {
     const parent = piece.layers[id]?.parent;
     return parent != null && (chosen.has(parent) || inside(parent));
   };
-  return [...chosen].filter((id) => id !== ROOT && piece.layers[id] && !inside(id));
+  return [...chosen].filter((id) => piece.layers[id] && !inside(id));
 };
 
 /** Removes layers with what is inside them and what looks and options say about them. Rules on them stay, and are shown as broken. */

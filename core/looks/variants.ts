@@ -53,7 +53,10 @@ export const variantsOf = (piece: Piece): Variant[] => {
 /** A text that is equal for equal variants of one piece. */
 export const variantKey = (piece: Piece, variant: Variant): string => traitsOf(piece).map((t) => variant[t.id] ?? "").join(".");
 
-/** "on, pressed"-like words: yes/no values take the trait's name, others stand for themselves. */
+/** Values that say that nothing is the matter; names leave them out. */
+const blank = new Set(["no", "none", "false"]);
+
+/** "on, pressed"-like words: a plain yes takes its trait's name, a plain no or none is left out, others stand for themselves. */
 export const variantName = (piece: Piece, variant: Variant): string => {
   const traits = traitsOf(piece);
   if (traits.length === 0) return "always";
@@ -61,10 +64,10 @@ export const variantName = (piece: Piece, variant: Variant): string => {
     const name = t.values[variant[t.id] ?? ""]?.name ?? "?";
     const low = name.toLowerCase();
     if (low === "yes" || low === "true") return [t.name.toLowerCase()];
-    if (low === "no" || low === "false") return [];
-    return [name];
+    return blank.has(low) ? [] : [name];
   });
-  return words.length ? words.join(", ") : traits.map((t) => `not ${t.name.toLowerCase()}`).join(", ");
+  if (words.length) return words.join(", ");
+  return variantKey(piece, variant) === variantKey(piece, restingVariant(piece)) ? "at rest" : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
 
 /** Whether a variant meets a condition. Traits and values that no longer exist are never met. */

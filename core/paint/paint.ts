@@ -83,10 +83,16 @@ const placing = (p: Placed, v: Values): Attrs => {
 
 const kept = new WeakMap<Placed, Paint>();
 
+/** A clip's id says its geometry, so equal ids always mean equal clips, wherever several scenes share a document. */
 const clipped = (p: Placed, inner: readonly Paint[]): Paint[] => {
-  const corners = p.values.radius as Four;
   const limit = Math.min(p.width, p.height) / 2;
-  return [{ tag: "g", key: "clip", attrs: { style: `clip-path:path('${path(p.width, p.height, corners.map((c) => Math.min(c, limit)) as unknown as Four)}')` }, children: inner }];
+  const corners = (p.values.radius as Four).map((c) => r(Math.min(c, limit))) as unknown as Four;
+  const d = path(p.width, p.height, corners);
+  const id = `clip-${r(p.width)}-${r(p.height)}-${corners.join("-")}`.replaceAll(".", "_");
+  return [
+    { tag: "clipPath", key: "shape", attrs: { id }, children: [{ tag: "path", key: "d", attrs: { d }, children: [] }] },
+    { tag: "g", key: "clip", attrs: { "clip-path": `url(#${id})` }, children: inner },
+  ];
 };
 
 /**

@@ -5,7 +5,6 @@ import type { Paint } from "./paint";
 const entities: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 const escape = (text: string): string =>
   // control characters are not allowed in XML 1.0 at all
-  // eslint-disable-next-line no-control-regex
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "").replace(/[&<>"]/g, (c) => entities[c] as string);
 
 /** Paint as SVG markup. */

@@ -19,9 +19,9 @@ const parseShadows = (text: string): Parsed => {
   if (/^\s*(none)?\s*$/.test(text)) return good([]);
   const shadows: Shadow[] = [];
   for (const part of text.split(/,(?![^(]*\))/)) {
-    const colourText = part.replace(/(^|\s)-?[\d.]+(px)?(?=\s|$)/g, " ").trim();
-    const numbers = (part.match(/(^|\s)-?[\d.]+(px)?(?=\s|$)/g) ?? []).map((n) => Number.parseFloat(n));
-    const colour = parseColour(colourText || "#00000040");
+    const colourText = /[a-z]+\([^)]*\)|#[0-9a-f]+|[a-z]{3,}/i.exec(part)?.[0];
+    const numbers = part.replace(colourText ?? "", " ").trim().split(/\s+/).map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
+    const colour = numbers.some(Number.isNaN) ? null : parseColour(colourText ?? "#00000040");
     if (colour === null || numbers.length < 2 || numbers.length > 4) return bad("shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour");
     const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
     shadows.push({ x, y, blur, spread, colour });
