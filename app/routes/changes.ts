@@ -17,9 +17,11 @@ export type SaveAnswer =
 
 const refuse = (reason: string, status: number) => data<SaveAnswer>({ kind: "refused", reason }, { status });
 
-/** The body as text, or null as soon as it is larger than allowed. */
+/** More than this is not even read to its end, bytes. */
+const HOPELESS = 32_000_000;
+
+/** The body as text, or null when it is larger than allowed. It is read to its end, or the sender would never hear why. */
 const readBody = async (request: Request): Promise<string | null> => {
-  if (Number(request.headers.get("content-length") ?? 0) > LARGEST) return null;
   const chunks: Uint8Array[] = [];
   let size = 0;
   const reader = request.body?.getReader();
@@ -27,13 +29,14 @@ const readBody = async (request: Request): Promise<string | null> => {
     const next = await reader?.read();
     if (!next || next.done) break;
     size += next.value.byteLength;
-    if (size > LARGEST) {
+    if (size <= LARGEST) chunks.push(next.value);
+    else chunks.length = 0;
+    if (size > HOPELESS) {
       await reader?.cancel();
-      return null;
+      break;
     }
-    chunks.push(next.value);
   }
-  return Buffer.concat(chunks).toString("utf8");
+  return size > LARGEST ? null : Buffer.concat(chunks).toString("utf8");
 };
 
 const parse = (text: string): unknown => {

@@ -1,0 +1,337 @@
+import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import type { Browser } from "puppeteer-core";
+import { launch, Person, sleep } from "./support/browser";
+
+let browser: Browser, me: Person, close: () => Promise<void>;
+beforeAll(async () => {
+  ({ browser, close } = await launch());
+  me = await Person.open(browser, inject("address"));
+});
+afterAll(() => close());
+
+const card = (name: string) => `section[aria-label="Variant ${name}"]`;
+/** A value of the sheet, by property and variant, as it is written there. */
+const cell = (key: string, variant: string) => me.page.evaluate((k, v) => {
+  const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => (h.querySelector("button")?.textContent ?? ""));
+  const row = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr");
+  const td = row?.children[heads.indexOf(v)] as HTMLElement | undefined;
+  return td && { text: td.querySelector(".cell-text")?.textContent, own: td.classList.contains("own"), from: td.querySelector(".from")?.textContent ?? "" };
+}, key, variant);
+const cellBox = (key: string, variant: string) => me.until(async () => {
+  const box = await me.page.evaluate((k, v) => {
+    const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => (h.querySelector("button")?.textContent ?? ""));
+    const td = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr")?.children[heads.indexOf(v)] as HTMLElement | undefined;
+    td?.scrollIntoView({ block: "center", inline: "center" });
+    const r = td?.getBoundingClientRect();
+    return r ? { x: r.x, y: r.y, width: r.width, height: r.height } : null;
+  }, key, variant);
+  if (!box) throw new Error(`no cell ${key} of ${variant}`);
+  return box;
+});
+/** Goes to a cell with the mouse and types a value into it. */
+const write = async (key: string, variant: string, text: string) => {
+  const box = await cellBox(key, variant);
+  await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
+  await sleep(60);
+  if (key === "fill" || key === "text") {
+    await me.press("Enter");
+    await me.press("Control", "a");
+  }
+  await me.type(text);
+  await me.press("Enter");
+};
+const rename = async (from: string, to: string) => {
+  await me.click("treeitem", from);
+  await me.press("F2");
+  await me.press("Control", "a");
+  await me.type(to);
+  await me.press("Enter");
+  await me.find("treeitem", to);
+};
+const layerId = (name: string) => me.page.evaluate((n) => [...document.querySelectorAll("[data-line]")].find((e) => e.textContent?.trim() === n)?.getAttribute("data-line") ?? "", name);
+const chips = () => me.page.$$eval(".scope-chip", (all) => all.map((c) => ({ text: (c as HTMLElement).innerText.replaceAll("\n", " "), on: c.getAttribute("aria-checked") === "true" })));
+const zoom = async () => Number.parseInt(await me.text(".zoom-bar .mono"), 10) / 100;
+
+describe("from an empty project to a played prototype, with mouse and keyboard alone", () => {
+  let knob = "", track = "";
+
+  it("1. makes a new project", async () => {
+    await me.find("heading", "Projects");
+    expect(await me.text("main")).toContain("Kelpway kit");
+    await me.click("button", "New project");
+    await me.type("Harbour app");
+    await me.press("Enter");
+    await me.find("heading", "Components");
+    await me.click("button", "New component");
+    await me.find("tree", "Layers");
+    expect(await me.text(".stage-empty")).toContain("empty component");
+  });
+
+  it("2. draws: inserts, moves, resizes, nudges, renames, restacks, removes, undoes, redoes", async () => {
+    await me.click("button", "Insert box");
+    await rename("Box", "Track");
+    await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
+    await me.click("button", "Insert ellipse");
+    await rename("Ellipse", "Knob");
+    [track, knob] = [await layerId("Track"), await layerId("Knob")];
+
+    await me.click("treeitem", "Track");
+    const z = await zoom();
+    const start = await cell("x", "always");
+    const frame = await me.box(`[data-frame="${track}"]`);
+    await me.drag(frame.x + 6, frame.y + 6, 30 * z, 10 * z);
+    expect(Number((await cell("x", "always"))?.text)).toBe(Number(start?.text) + 30);
+    const handles = await me.until(async () => {
+      const all = await me.page.$$(".moveable-control.moveable-direction.moveable-se");
+      const box = await all[0]?.boundingBox();
+      if (!box) throw new Error("no handle");
+      return box;
+    });
+    await me.drag(handles.x + 4, handles.y + 4, 16 * z, 4 * z);
+    expect(Number((await cell("width", "always"))?.text)).toBe(96);
+    expect(Number((await cell("height", "always"))?.text)).toBe(52);
+
+    await me.page.mouse.click(frame.x + 40 * z, frame.y + 14 * z);
+    const before = Number((await cell("y", "always"))?.text);
+    await me.press("ArrowDown");
+    await me.press("Shift", "ArrowDown");
+    expect(Number((await cell("y", "always"))?.text)).toBe(before + 11);
+    await me.press("Control", "z");
+    expect(Number((await cell("y", "always"))?.text)).toBe(before);
+    await me.press("Control", "Shift", "z");
+    expect(Number((await cell("y", "always"))?.text)).toBe(before + 11);
+
+    await me.click("treeitem", "Knob");
+    await me.click("button", "Move back");
+    const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
+    expect(await names()).toEqual(["Component", "Track", "Knob"]);
+    await me.click("button", "Move forward");
+    expect(await names()).toEqual(["Component", "Knob", "Track"]);
+
+    await me.press("t");
+    await rename("Text", "Extra");
+    await me.press("Delete");
+    expect(await names()).not.toContain("Extra");
+    await me.click("button", "Undo");
+    expect(await names()).toContain("Extra");
+    await me.click("button", "Redo");
+    expect(await names()).toEqual(["Component", "Knob", "Track"]);
+    await me.saved();
+  });
+
+  it("2b. sets exact values in the sheet, with arithmetic and errors that help", async () => {
+    await me.click("treeitem", "Track");
+    for (const [key, text] of [["x", "20"], ["y", "30"], ["width", "64"], ["height", "36"], ["radius", "18"], ["fill", "#c9c3b4"]] as const) await write(key, "always", text);
+    await me.click("treeitem", "Knob");
+    for (const [key, text] of [["x", "20+4"], ["y", "34"], ["width", "56/2"], ["height", "28"], ["fill", "white"]] as const) await write(key, "always", text);
+    expect((await cell("x", "always"))?.text).toBe("24");
+    expect((await cell("width", "always"))?.text).toBe("28");
+    expect((await cell("fill", "always"))?.text).toBe("#ffffff");
+    await write("x", "always", "sideways");
+    expect(await me.text(".sheet-problem")).toContain("a number");
+    await me.press("Escape");
+    expect((await cell("x", "always"))?.text).toBe("24");
+    await me.click("button", "Insert text");
+    await rename("Text", "Label");
+    for (const [key, text] of [["x", "100"], ["y", "36"], ["text", "Dock alerts"]] as const) await write(key, "always", text);
+    await me.page.click(".sheet .option-mark[title^='Let each copy']");
+    await me.until(async () => expect(await me.page.$$eval(".option-mark.on", (a) => a.length)).toBe(1));
+  });
+
+  it("3. declares traits, sees the variants as cards, and edits in a visible scope", async () => {
+    await me.click("button", "New trait");
+    await me.click("button", "Off or on");
+    await me.type("Alerts");
+    await me.press("Enter");
+    await me.click("button", "New trait");
+    await me.click("button", "Yes or no");
+    await me.type("Pressed");
+    await me.press("Enter");
+    await me.until(async () => expect(await me.page.$$eval(".card-variant", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant off", "Variant off, pressed", "Variant on", "Variant on, pressed"]));
+
+    await me.page.click(`${card("on")} .card-name`);
+    expect((await chips()).find((c) => c.on)?.text).toBe("where Alerts is on 2");
+    expect(await me.page.$$eval(".card-variant.lit", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant on", "Variant on, pressed"]);
+    await me.click("treeitem", "Track");
+    await write("fill", "on", "#2c9a70");
+    await me.click("treeitem", "Knob");
+    await write("x", "on", "52");
+    expect(await cell("x", "on")).toMatchObject({ text: "52", own: true });
+    expect(await cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" });
+    expect(await cell("x", "off")).toMatchObject({ text: "24" });
+
+    await me.page.click(`${card("off, pressed")} .card-name`);
+    await write("width", "off, pressed", "33");
+    expect(await cell("width", "on, pressed")).toMatchObject({ text: "33", own: false, from: "← pressed" });
+    await me.page.click(`${card("on, pressed")} .card-name`);
+    expect((await chips()).find((c) => c.on)?.text).toBe("only this one");
+    await write("x", "on, pressed", "47");
+    expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true });
+
+    await me.page.click(`${card("on, pressed")} .card-name`);
+    await me.page.evaluate(() => [...document.querySelectorAll<HTMLElement>(".scope-chip")].find((c) => c.innerText.startsWith("all"))?.click());
+    expect(await me.page.$$eval(".card-variant.lit", (c) => c.length)).toBe(4);
+    await me.click("treeitem", "Label");
+    await write("size", "on, pressed", "17");
+    expect(await cell("size", "off")).toMatchObject({ text: "17" });
+  });
+
+  it("3b. clears a value to inherit again, and undoes that", async () => {
+    await me.click("treeitem", "Knob");
+    const box = await cellBox("x", "on, pressed");
+    await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
+    await sleep(60);
+    await me.press("Delete");
+    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" }));
+    await me.press("Control", "z");
+    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+  });
+
+  it("4. writes rules as sentences", async () => {
+    await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
+    await me.click("tab", "Rules");
+    await me.click("button", "New rule");
+    const rule = (n: number) => `.rule:nth-child(${n})`;
+    await me.pick("Trigger", "is pressed", rule(1));
+    await me.pick("Effect", "Pressed", rule(1));
+    await me.pick("New value of Pressed", "yes", rule(1));
+    await me.click("button", "stays when it ends", rule(1));
+    await me.click("button", "New rule");
+    await me.pick("Effect", "Alerts", rule(2));
+    await me.pick("New value of Alerts", "the opposite", rule(2));
+    await me.pick("Motion", "tween", rule(2));
+    await (await me.find("textbox", "Duration in milliseconds", rule(2))).click();
+    await me.press("Control", "a");
+    await me.type("900");
+    await me.press("Enter");
+    await me.pick("Easing", "linear", rule(2));
+    expect(await me.page.$$eval(".rule.troubled", (r) => r.length)).toBe(0);
+    await me.saved();
+  });
+
+  it("5. tries it: at rest, in mid-motion and at the end, with the log and the switches", async () => {
+    const rest = await me.layer(".try-host", knob);
+    const trackBox = await me.layer(".try-host", track);
+    if (!rest || !trackBox) throw new Error("nothing to try");
+    expect(rest.x - trackBox.x).toBeCloseTo(4, 1);
+    expect(trackBox.fill).toBe("#c9c3b4");
+    await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
+    await me.page.mouse.down();
+    await me.until(async () => expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0));
+    await me.page.mouse.up();
+    const seen: number[] = [];
+    const fills = new Set<string | null>();
+    for (let i = 0; i < 40; i++) {
+      const now = await me.layer(".try-host", knob);
+      fills.add((await me.layer(".try-host", track))?.fill ?? null);
+      seen.push((now?.x ?? NaN) - trackBox.x);
+      await sleep(30);
+    }
+    expect(seen.some((x) => x > 6 && x < 30)).toBe(true);
+    expect([...seen].sort((a, b) => a - b)).toEqual(seen);
+    expect([...fills].some((f) => f !== "#c9c3b4" && f !== "#2c9a70")).toBe(true);
+    expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 32, 1);
+    expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(28, 1);
+    expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70");
+    const log = await me.text(".log");
+    expect(log).toContain("press → Pressed yes");
+    expect(log).toContain("click → Alerts on · tween 900 ms linear");
+    expect(log).toContain("Pressed no · undone");
+
+    await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
+    await me.page.mouse.down();
+    await me.page.mouse.move(trackBox.x + 30, trackBox.y + 200);
+    await me.page.mouse.up();
+    await me.until(async () => expect(await me.text(".log")).toContain("no release: the pointer had left"));
+    await me.click("radio", "off", "[aria-label='Alerts in Try']");
+    await me.until(async () => expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1));
+    await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
+    await me.press("r");
+    await me.until(async () => expect(await me.text(".log")).toContain("Use it as people will"));
+  });
+
+  it("6. makes screens, places copies with their own start and text, links them and plays", async () => {
+    await me.page.click(".crumbs .plain-name");
+    await me.press("Control", "a");
+    await me.type("Alert switch");
+    await me.press("Enter");
+    await me.click("link", "Harbour app");
+    await me.click("button", "New screen");
+    for (let i = 0; i < 3; i++) {
+      await me.click("button", "Insert a component");
+      await me.click("button", "Alert switch", ".insert-row");
+      await me.find("treeitem", i ? `Alert switch ${i + 1}` : "Alert switch");
+      await write("y", "always", String(100 + i * 100));
+      await write("x", "always", "40");
+      await me.page.click(".stage-room", { offset: { x: 500, y: 200 } });
+    }
+    await me.click("treeitem", "Alert switch 2");
+    const start = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("starts with Alerts"))?.querySelector("td")?.getAttribute("data-key") ?? "");
+    const box = await cellBox(start, "always");
+    await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
+    await me.press("Enter");
+    await me.pick("starts with Alerts", "on");
+    await me.until(async () => expect(await cell(start, "always")).toMatchObject({ text: "on", own: true }));
+    await me.click("treeitem", "Alert switch 3");
+    const words = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("Label"))?.querySelector("td")?.getAttribute("data-key") ?? "");
+    const wordsBox = await cellBox(words, "always");
+    await me.page.mouse.click(wordsBox.x + 20, wordsBox.y + wordsBox.height / 2);
+    await sleep(60);
+    await me.press("Enter");
+    await me.press("Control", "a");
+    await me.type("Delay alerts");
+    await me.press("Enter");
+    const names = await me.page.$$eval(".card-variant text", (t) => t.map((x) => x.textContent));
+    expect(names).toEqual(["Dock alerts", "Dock alerts", "Delay alerts"]);
+
+    await me.press("Escape");
+    await me.click("treeitem", "Screen");
+    await me.click("button", "Insert box");
+    await rename("Box", "Next");
+    await write("y", "always", "600");
+    await me.saved();
+    await me.click("link", "Harbour app");
+    await me.click("button", "New screen");
+    await me.find("heading", "Layers");
+    await me.click("button", "Insert text");
+    await write("text", "always", "All set");
+    await me.click("link", "Harbour app");
+    await me.click("link", "Open Screen");
+    await me.click("treeitem", "Next");
+    await me.click("tab", "Rules");
+    await me.click("button", "New rule on Next");
+    await me.click("button", "Another effect");
+    await me.pick("Effect", "go to", ".rule");
+    await me.pick("Screen", "Screen 2", ".rule");
+    await me.saved();
+  });
+
+  it("6b. plays the prototype at real size: copies apart, then the other screen", async () => {
+    const next = await layerId("Next");
+    await me.click("link", "Play");
+    const stage = await me.box(".play-host svg");
+    expect([stage.width, stage.height]).toEqual([390, 844]);
+    const tracks = () => me.page.$$eval(`.play-host [data-layer="${track}"] rect`, (all) => all.map((r) => r.getAttribute("fill")));
+    expect(await tracks()).toEqual(["#c9c3b4", "#2c9a70", "#c9c3b4"]);
+    await me.page.mouse.click(stage.x + 40 + 50, stage.y + 300 + 48);
+    await me.until(async () => expect(await tracks()).toEqual(["#c9c3b4", "#2c9a70", "#2c9a70"]));
+    const box = await me.box(`.play-host [data-layer="${next}"]`);
+    await me.page.mouse.click(box.x + 10, box.y + 10);
+    await me.until(async () => expect(await me.text(".play-host")).toContain("All set"));
+    await me.until(async () => expect(await me.page.$eval(".play-list [aria-current]", (e) => e.textContent)).toBe("Screen 2"));
+  });
+
+  it("7. everything is still there after a reload", async () => {
+    await me.page.goBack();
+    await me.page.reload({ waitUntil: "load" });
+    await me.find("treeitem", "Next");
+    expect(await me.page.$$eval(".card-variant text", (t) => t.map((x) => x.textContent))).toEqual(["Dock alerts", "Dock alerts", "Delay alerts"]);
+    await me.click("link", "Harbour app");
+    await me.click("link", "Open Alert switch");
+    await me.find("treeitem", "Knob");
+    await me.click("treeitem", "Knob");
+    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+  });
+
+  it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));
+});

@@ -1,0 +1,126 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import puppeteer from "puppeteer-core";
+import type { Browser, ElementHandle, Page } from "puppeteer-core";
+import { expect } from "vitest";
+
+/** Debian's Chromium without anything that would call out. */
+export const launch = async (): Promise<{ browser: Browser; close: () => Promise<void> }> => {
+  const profile = mkdtempSync(join(tmpdir(), "nubble-chromium-"));
+  const browser = await puppeteer.launch({
+    executablePath: "/usr/bin/chromium", userDataDir: profile, defaultViewport: { width: 1280, height: 800 },
+    args: ["--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+  });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+    },
+  };
+};
+
+export const sleep = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
+
+interface Box { x: number; y: number; width: number; height: number }
+
+/** A person at a window: finds things by what they are called, uses mouse and keyboard, and notes what the console complains of. */
+export class Person {
+  readonly complaints: string[] = [];
+
+  constructor(readonly page: Page) {
+    page.on("console", (m) => { if (["error", "warn"].includes(m.type())) this.complaints.push(m.text()); });
+    page.on("pageerror", (e) => this.complaints.push(String(e)));
+  }
+
+  static async open(browser: Browser, url: string): Promise<Person> {
+    const person = new Person(await browser.newPage());
+    await person.page.goto(url, { waitUntil: "load" });
+    return person;
+  }
+
+  /** Tries until it does not throw, or gives up with the last reason. */
+  async until<T>(what: () => Promise<T>, ms = 8000): Promise<T> {
+    const end = Date.now() + ms;
+    for (;;) {
+      try {
+        return await what();
+      } catch (error) {
+        if (Date.now() > end) throw error;
+        await sleep(40);
+      }
+    }
+  }
+
+  /** The element with a role and an accessible name. */
+  find(role: string, name: string, within = ""): Promise<ElementHandle> {
+    return this.until(async () => {
+      const all = await this.page.$$(`${within} ::-p-aria([name="${name}"][role="${role}"])`);
+      for (const e of all) if (await e.isVisible()) return e;
+      throw new Error(`there is no ${role} “${name}”${within && ` in ${within}`}`);
+    });
+  }
+
+  async click(role: string, name: string, within = ""): Promise<void> {
+    const element = await this.find(role, name, within);
+    await element.click();
+  }
+
+  async pick(name: string, words: string, within = ""): Promise<void> {
+    const select = await this.find("combobox", name, within);
+    const value = await select.evaluate((s, w) => [...(s as HTMLSelectElement).options].find((o) => o.text === w)?.value, words);
+    if (value === undefined) throw new Error(`${name} does not offer “${words}”`);
+    await (select as ElementHandle<HTMLSelectElement>).select(value);
+  }
+
+  async type(text: string): Promise<void> { await this.page.keyboard.type(text); }
+  async press(...keys: string[]): Promise<void> {
+    for (const key of keys.slice(0, -1)) await this.page.keyboard.down(key as "Shift");
+    await this.page.keyboard.press((keys.at(-1) ?? "") as "Enter");
+    for (const key of keys.slice(0, -1).reverse()) await this.page.keyboard.up(key as "Shift");
+  }
+
+  async drag(fromX: number, fromY: number, byX: number, byY: number): Promise<void> {
+    await this.page.mouse.move(fromX, fromY);
+    await this.page.mouse.down();
+    await this.page.mouse.move(fromX + byX / 2, fromY + byY / 2, { steps: 4 });
+    await this.page.mouse.move(fromX + byX, fromY + byY, { steps: 4 });
+    await this.page.mouse.up();
+  }
+
+  async box(selector: string): Promise<Box> {
+    return this.until(async () => {
+      const box = await (await this.page.$(selector))?.boundingBox();
+      if (!box) throw new Error(`nothing at ${selector}`);
+      return box;
+    });
+  }
+
+  /** A number of a painted layer in a running scene, as it is on screen this moment. */
+  layer(host: string, id: string): Promise<{ x: number; y: number; width: number; height: number; fill: string | null } | null> {
+    return this.page.evaluate((h, l) => {
+      const g = [...document.querySelectorAll(`${h} [data-layer]`)].filter((e) => e.getAttribute("data-layer") === l).at(-1);
+      const shape = g && [...g.children].find((c) => ["rect", "ellipse", "path", "text"].includes(c.tagName) && !(c as SVGElement).style.filter);
+      const box = shape?.getBoundingClientRect();
+      return box ? { x: box.x, y: box.y, width: box.width, height: box.height, fill: shape?.getAttribute("fill") ?? null } : null;
+    }, host, id);
+  }
+
+  text(selector: string): Promise<string> { return this.page.$eval(selector, (e) => (e as HTMLElement).innerText); }
+
+  async saved(): Promise<void> { await this.until(async () => expect(await this.text(".save")).toBe("Saved")); }
+
+  /** What does not fit: text cut off without being told to, and pages wider than the window. */
+  overflow(): Promise<string[]> {
+    return this.page.evaluate(() => {
+      const out: string[] = [];
+      if (document.documentElement.scrollWidth > window.innerWidth) out.push(`the page is ${document.documentElement.scrollWidth} px wide`);
+      for (const e of document.querySelectorAll<HTMLElement>("button, a, h1, h2, label, .tree-name, .card-name, .line-name, th button")) {
+        const style = getComputedStyle(e);
+        if (e.offsetParent && e.scrollWidth > e.clientWidth + 1 && style.display !== "inline" && style.textOverflow !== "ellipsis" && style.overflowX !== "auto") out.push(`${e.tagName} “${e.innerText}” is cut off`);
+      }
+      return out;
+    });
+  }
+}

@@ -1,0 +1,29 @@
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { prepareDatabase } from "../../scripts/database";
+import { databaseFolder, freePort, startPostgres } from "../../scripts/postgres";
+import type { Postgres } from "../../scripts/postgres";
+import { serve } from "../../scripts/serve";
+import type { Served } from "../../scripts/serve";
+import { chmodSync } from "node:fs";
+
+/** A whole Nubble of its own: database and server, in a folder that is thrown away. */
+export interface Harbour { readonly postgres: Postgres; served: Served; readonly port: number; serveAgain(): Promise<void>; stop(): Promise<void> }
+
+export const startHarbour = async (home: string, build: string): Promise<Harbour> => {
+  mkdirSync(home, { recursive: true });
+  chmodSync(home, 0o755);
+  const postgres = await startPostgres(databaseFolder(join(home, "postgres")));
+  await prepareDatabase(postgres.url);
+  const port = await freePort(45_000 + Math.floor(Math.random() * 5000));
+  const log = join(home, "server.log");
+  const harbour: Harbour = {
+    postgres, port, served: await serve(build, port, postgres.url, log),
+    serveAgain: async () => { harbour.served = await serve(build, port, postgres.url, log); },
+    stop: async () => {
+      await harbour.served.stop();
+      await postgres.stop();
+    },
+  };
+  return harbour;
+};
