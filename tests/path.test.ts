@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Browser } from "puppeteer-core";
 import { launch, Person, sleep } from "./support/browser";
 
@@ -6,6 +6,10 @@ let browser: Browser, me: Person, close: () => Promise<void>;
 beforeAll(async () => {
   ({ browser, close } = await launch());
   me = await Person.open(browser, inject("address"));
+});
+afterEach(async ({ task }) => {
+  // a picture of what went wrong, where one is asked for
+  if (task.result?.state === "fail" && process.env.NUBBLE_SHOT) await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
 });
 afterAll(() => close());
 

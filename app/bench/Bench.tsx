@@ -20,6 +20,7 @@ const Drawer = () => {
   const piece = usePiece();
   const tab = useBench((s) => s.tab);
   const only = useBench((s) => s.onlyDifferences);
+  const problem = useBench((s) => s.problem);
   const put = useBench((s) => s.put);
   const rules = inOrder(piece.rules).length;
   return (
@@ -29,6 +30,7 @@ const Drawer = () => {
           <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count">{rules}</span>}</button>
         </div>
+        {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
       <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : <Rules />}</div>

@@ -1,23 +1,33 @@
 import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { HexAlphaColorPicker } from "react-colorful";
-import { parseNumber } from "#core/properties";
+import { parseColour, parseNumber } from "#core/properties";
 import type { Cell, Row } from "./rows";
 
-interface Props { row: Row; cell: Cell; start: string; onCommit: (text: string, by: "stay" | "down" | "right" | "left") => boolean; onCancel: () => void }
+/** Where one goes after a cell: on in the sheet, or away with the pointer to something else. */
+export type Way = "stay" | "down" | "right" | "left" | "away";
+
+interface Props { row: Row; cell: Cell; start: string; onCommit: (text: string, by: Way) => boolean; onCancel: (by?: Way) => void }
 
 /** Editing one cell of the sheet: typing, choosing, or picking a colour. Enter keeps and goes down, Tab goes on, Esc leaves it. */
 export const CellEditor = ({ row, cell, start, onCommit, onCancel }: Props) => {
   const field = useRef<HTMLInputElement & HTMLSelectElement>(null);
   const [text, setText] = useState(start);
   const finished = useRef(false);
+  // the picker also reports colours it was given; only those picked by hand count
+  const picking = useRef(false);
   useEffect(() => {
     field.current?.focus();
     if (start === cell.text) field.current?.select?.();
   }, [start, cell.text]);
-  const commit = (value: string, by: "stay" | "down" | "right" | "left") => {
+  const commit = (value: string, by: Way) => {
     finished.current = true;
     if (!onCommit(value, by)) finished.current = false;
+  };
+  // going elsewhere keeps what can be read, and drops what cannot
+  const leave = () => {
+    finished.current = true;
+    if (text === cell.text || !onCommit(text, "away")) onCancel("away");
   };
   const onKeyDown = (e: KeyboardEvent) => {
     e.stopPropagation();
@@ -35,7 +45,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onCancel }: Props) => {
   };
   if (row.choices) {
     return (
-      <select ref={field} className="cell-field" value={String(cell.value ?? "")} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel(); }}
+      <select ref={field} className="cell-field" value={String(cell.value ?? "")} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel("away"); }}
         onChange={(e) => {
           const words = row.choices?.find((c) => String(c.value) === e.target.value)?.words;
           if (words !== undefined) commit(words, "stay");
@@ -45,13 +55,13 @@ export const CellEditor = ({ row, cell, start, onCommit, onCancel }: Props) => {
       </select>
     );
   }
-  const colour = row.type.is === "colour";
+  const colour = row.type.is === "colour" ? (parseColour(text) ?? String(cell.value)) : null;
   return (
-    <span className="cell-edit" onBlur={(e) => { if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) commit(text, "stay"); }}>
-      <input ref={field} className="cell-field" value={text} aria-label={row.label} spellCheck={row.type.is === "text"} onChange={(e) => setText(e.target.value)} onKeyDown={onKeyDown} />
-      {colour && (
-        <span className="picker" tabIndex={-1} onKeyDown={onKeyDown}>
-          <HexAlphaColorPicker color={/^#/.test(text) ? text : "#ffffff"} onChange={setText} />
+    <span className="cell-edit" onBlur={(e) => { if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) leave(); }}>
+      <input ref={field} className="cell-field" value={text} aria-label={row.label} spellCheck={row.type.is === "text"} onChange={(e) => { picking.current = false; setText(e.target.value); }} onKeyDown={onKeyDown} />
+      {colour !== null && (
+        <span className="picker" tabIndex={-1} onPointerDownCapture={() => { picking.current = true; }} onKeyDownCapture={() => { picking.current = true; }} onKeyDown={onKeyDown}>
+          <HexAlphaColorPicker color={colour === "none" ? "#ffffff00" : colour} onChange={(c) => { if (picking.current) setText(parseColour(c) ?? text); }} />
           <span className="picker-foot">
             <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => commit("none", "stay")}>none</button>
             <button type="button" className="btn btn-sm btn-primary" onClick={() => commit(text, "stay")}>Set</button>

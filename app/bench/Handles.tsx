@@ -38,6 +38,10 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
     });
     moveable.current = handles;
     let start = { x: 0, y: 0, width: 0, height: 0 }, gesture = "";
+    // set between gestures: changing it within one would end it
+    const ratio = (e: KeyboardEvent) => { if (e.key === "Shift" && !handles.isDragging()) handles.keepRatio = e.type === "keydown"; };
+    window.addEventListener("keydown", ratio);
+    window.addEventListener("keyup", ratio);
     handles.on("resizeStart", () => {
       const { piece, variant } = activeOf(session.project.pieces[store.getState().pieceId] as never, store.getState());
       const record = piece.layers[layer];
@@ -48,9 +52,9 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
       store.getState().put({ editing: true });
     });
     handles.on("resize", (e) => {
-      handles.keepRatio = Boolean((e.inputEvent as MouseEvent | undefined)?.shiftKey);
       const z = latest.current.zoom;
-      const width = Math.max(0, Math.round(e.width / z)), height = Math.max(0, Math.round(e.height / z));
+      // the layer is resized by the edit, not by the handles, so only the way of the pointer counts
+      const width = Math.max(0, Math.round(start.width + (e.dist[0] ?? 0) / z)), height = Math.max(0, Math.round(start.height + (e.dist[1] ?? 0) / z));
       const next: Record<string, Value> = {};
       if (width !== Math.round(start.width) || e.direction[0] !== 0) Object.assign(next, { width, widthMode: "fixed" });
       if (height !== Math.round(start.height) || e.direction[1] !== 0) Object.assign(next, { height, heightMode: "fixed" });
@@ -59,11 +63,12 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
       edits.set({ [layer]: next }, gesture);
     });
     handles.on("resizeEnd", () => {
-      handles.keepRatio = false;
       session.settle();
       store.getState().put({ editing: false });
     });
     return () => {
+      window.removeEventListener("keydown", ratio);
+      window.removeEventListener("keyup", ratio);
       handles.destroy();
       moveable.current = null;
     };

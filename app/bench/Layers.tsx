@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useLayoutEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { Dropdown } from "react-bootstrap";
 import { addLayer, contains, piecesOf, renameLayer, restack } from "#core/edit";
@@ -14,9 +14,9 @@ import { parentForNew, useActive, useBench, useBenchStore, useChosen, usePiece }
 
 const fresh: Readonly<Record<Exclude<LayerKind, "instance">, { words: string; key: string; values: Record<string, Value>; size: [number, number] }>> = {
   box: { words: "Box", key: "B", values: { width: 80, height: 48, radius: [8, 8, 8, 8], fill: "#c9d8d2" }, size: [80, 48] },
-  ellipse: { words: "Ellipse", key: "E", values: { width: 48, height: 48, fill: "#c9d8d2" }, size: [48, 48] },
+  ellipse: { words: "Ellipse", key: "E", values: { width: 48, height: 48, fill: "#8fb5a9" }, size: [48, 48] },
   text: { words: "Text", key: "T", values: { text: "Text", size: 16 }, size: [32, 20] },
-  path: { words: "Triangle", key: "G", values: { width: 48, height: 42, shape: "M50 0 L100 100 L0 100 Z", fill: "#c9d8d2" }, size: [48, 42] },
+  path: { words: "Triangle", key: "G", values: { width: 48, height: 42, shape: "M50 0 L100 100 L0 100 Z", fill: "#dcbf8d" }, size: [48, 42] },
 };
 
 /** Puts a new layer near the middle of where it goes, a little further each time. */
@@ -52,7 +52,7 @@ export const Insert = () => {
         ))}
         <Dropdown>
           <Dropdown.Toggle as="button" type="button" className="tool framed" aria-label="Insert a component" title="A copy of a component" disabled={components.length === 0}><Icon name="instance" /></Dropdown.Toggle>
-          <Dropdown.Menu>
+          <Dropdown.Menu popperConfig={{ strategy: "fixed" }}>
             {components.map((c) => <Dropdown.Item key={c.id} as="button" type="button" onClick={() => insert("instance", c)}>{c.name}</Dropdown.Item>)}
           </Dropdown.Menu>
         </Dropdown>
@@ -95,7 +95,9 @@ export const Layers = () => {
     if (shut) next.add(id); else next.delete(id);
     setClosed(next);
   };
-  const focusLine = (id: string) => requestAnimationFrame(() => tree.current?.querySelector<HTMLElement>(`[data-line="${id}"]`)?.focus());
+  const [focusing, setFocusing] = useState({ id: "", times: 0 });
+  const focusLine = (id: string) => setFocusing(({ times }) => ({ id, times: times + 1 }));
+  useLayoutEffect(() => { tree.current?.querySelector<HTMLElement>(`[data-line="${focusing.id}"]`)?.focus(); }, [focusing]);
   const move = (by: 1 | -1) => {
     for (const id of chosen) {
       const change = restack(session.project.pieces[piece.id] ?? piece, id, by);

@@ -31,7 +31,7 @@ const WhilePart = ({ piece, when, onChange }: { piece: Piece; when: Condition; o
   return (
     <Dropdown autoClose="outside">
       <Dropdown.Toggle as="button" type="button" className={`word${gone.length ? " broken" : ""}`} aria-label="While">{words ? `while ${words}` : "in every variant"}</Dropdown.Toggle>
-      <Dropdown.Menu className="while-menu">
+      <Dropdown.Menu className="while-menu" popperConfig={{ strategy: "fixed" }}>
         {traitsOf(piece).length === 0 && <p className="px-3 m-0 quiet">The piece has no traits yet.</p>}
         {gone.map((t) => <Dropdown.Item key={t} as="button" type="button" onClick={() => { const { [t]: _gone, ...rest } = when; onChange(rest); }}>Forget the removed trait</Dropdown.Item>)}
         {traitsOf(piece).map((t) => (

@@ -19,7 +19,7 @@ export const ScopeBar = () => {
           return (
             <button key={JSON.stringify(s.when)} type="button" role="radio" aria-checked={on} className={`scope-chip${on ? " on" : ""}`}
               title={`Reaches ${s.reach} of ${all} variants${s.suggested ? "; what sets this variant apart" : ""}`} onClick={() => reach(s.when)}>
-              {words(s.when, s.reach)}{s.reach > 1 && s.reach !== all && <span className="scope-count">{s.reach}</span>}
+              {words(s.when, s.reach)}{s.reach > 1 && s.reach !== all && <span className="scope-count"> {s.reach}</span>}
             </button>
           );
         })}

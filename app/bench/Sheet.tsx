@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from "react";
+import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { addOption, contains, piecesOf, removeOption } from "#core/edit";
 import { conditionShort, conditionText, meets, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
@@ -8,6 +8,7 @@ import { useProject, useSession } from "../store/session-context";
 import { cellOf, differs, groupNames, readCell, rowsFor } from "./rows";
 import type { Cell, Row } from "./rows";
 import { CellEditor } from "./CellEditor";
+import type { Way } from "./CellEditor";
 import { gridOf, variantOf } from "./grid";
 import { useEdits } from "./edits";
 import { useActive, useBench, useChosen } from "./state";
@@ -45,7 +46,7 @@ export const Sheet = () => {
   const edits = useEdits();
   const [at, setAt] = useState<Place>({ row: 0, column: 0 });
   const [open, setOpen] = useState<{ text: string } | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [focusing, setFocusing] = useState(0);
   const table = useRef<HTMLTableElement>(null);
   const variants = useMemo(() => stageOrder(piece), [piece]);
   const layer = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];
@@ -55,19 +56,23 @@ export const Sheet = () => {
     const all = rowsFor(project, piece, layer, variantsOf(piece), candidates);
     return onlyDifferences ? all.filter((r) => differs(piece, layer, r)) : all;
   }, [project, piece, layer, onlyDifferences]);
+  useLayoutEffect(() => {
+    if (focusing > 0) table.current?.querySelector<HTMLElement>("td.here")?.focus();
+  }, [focusing]);
   if (!layer) return <p className="drawer-empty">Choose a layer, on a card or in the tree, to see and set its values in every variant.</p>;
   if (rows.length === 0) return <p className="drawer-empty">{layer.name} looks the same in all variants. Untick “only differences” to see its values.</p>;
 
   const place: Place = { row: Math.min(at.row, rows.length - 1), column: Math.min(at.column, variants.length - 1) };
-  const focus = (p: Place) => requestAnimationFrame(() => table.current?.querySelector<HTMLElement>(`[data-cell="${p.row}.${p.column}"]`)?.focus());
+  const focus = () => setFocusing((n) => n + 1);
+  const setProblem = (problem: string | null) => put({ problem });
   const go = (p: Place) => {
     setAt(p);
     setProblem(null);
     const v = variants[p.column];
     if (v) look(v);
-    focus(p);
+    focus();
   };
-  const commit = (row: Row, cell: Cell, text: string, then: Place): boolean => {
+  const commit = (row: Row, cell: Cell, text: string, then: Place | null): boolean => {
     const next: Record<Id, Record<string, Value>> = {};
     for (const id of chosen) {
       const other = piece.layers[id];
@@ -83,14 +88,15 @@ export const Sheet = () => {
     setOpen(null);
     edits.set(next);
     put({ editing: false });
-    go(then);
+    if (then) go(then);
     return true;
   };
-  const close = () => {
+  const close = (by?: Way) => {
     setOpen(null);
-    setProblem(null);
     put({ editing: false });
-    focus(place);
+    if (by === "away") return;
+    setProblem(null);
+    focus();
   };
   const begin = (text: string) => {
     setOpen({ text });
@@ -124,7 +130,6 @@ export const Sheet = () => {
 
   return (
     <div className="sheet">
-      {problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
       <table ref={table} role="grid" aria-label={`Values of ${layer.name} by variant`}>
         <thead>
           <tr>
@@ -155,7 +160,7 @@ export const Sheet = () => {
                       onDoubleClick={() => { if (row.type.is === "flag") commit(row, cell, cell.value === true ? "no" : "yes", place); else begin(cell.text); }}
                       onKeyDown={(e) => onKey(e, row, cell)}>
                       {here && open
-                        ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => commit(row, cell, text, bound({ row: index + (by === "down" ? 1 : 0), column: column + (by === "right" ? 1 : by === "left" ? -1 : 0) }))} onCancel={close} />
+                        ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => commit(row, cell, text, by === "away" ? null : bound({ row: index + (by === "down" ? 1 : 0), column: column + (by === "right" ? 1 : by === "left" ? -1 : 0) }))} onCancel={close} />
                         : <span className="cell-line">
                             {row.type.is === "colour" && <span className={`chip${cell.value === "none" ? " none" : ""}`} style={{ background: cell.value === "none" ? undefined : String(cell.value) }} />}
                             <span className="cell-text">{cell.text || "–"}</span>

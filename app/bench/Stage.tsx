@@ -29,6 +29,7 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
   const zoomChoice = useBench((s) => s.zoom);
   const put = useBench((s) => s.put);
   const choose = useBench((s) => s.choose);
+  const [fits, setFits] = useState(0);
   const grid = useMemo(() => gridOf(piece), [piece]);
   const variants = useMemo(() => variantsOf(piece).slice(0, MOST_CARDS), [piece]);
   const scenes = useScenes(env, project, piece, variants);
@@ -43,8 +44,11 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
 
   const w = Math.max(1, ...scenes.map((s) => s.placed?.width ?? 0)), h = Math.max(1, ...scenes.map((s) => s.placed?.height ?? 0));
   const side = grid.rows.length > 1 ? SIDE : 0;
-  const fit = fitZoom(size, grid.columns.length, grid.rows.length, w, h, side);
-  const zoom = zoomChoice === "fit" ? fit : zoomChoice;
+  // fitted anew when the room or the grid changes or when asked, never under the hand of somebody who is drawing
+  const reason = `${size.width} ${size.height} ${grid.columns.length} ${grid.rows.length} ${fits}`;
+  const [fitted, setFitted] = useState({ reason: "", zoom: 1 });
+  if (fitted.reason !== reason) setFitted({ reason, zoom: fitZoom(size, grid.columns.length, grid.rows.length, w, h, side) });
+  const zoom = zoomChoice === "fit" ? fitted.zoom : zoomChoice;
   const byKey = new Map(scenes.map((s) => [s.key, s]));
   const cardWidth = Math.max(NARROWEST, w * zoom + 2 * PAD);
   const several = variants.length > 1;
@@ -89,7 +93,7 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
         <button type="button" className="tool" onClick={() => turn(-1)} aria-label="Smaller"><Icon name="minus" /></button>
         <button type="button" className="tool mono" onClick={() => put({ zoom: 1 })} title="Real size">{Math.round(zoom * 100)} %</button>
         <button type="button" className="tool" onClick={() => turn(1)} aria-label="Larger"><Icon name="plus" /></button>
-        <button type="button" className={`tool${zoomChoice === "fit" ? " on" : ""}`} aria-pressed={zoomChoice === "fit"} onClick={() => put({ zoom: "fit" })}>Fit</button>
+        <button type="button" className={`tool${zoomChoice === "fit" ? " on" : ""}`} aria-pressed={zoomChoice === "fit"} onClick={() => { put({ zoom: "fit" }); setFits(fits + 1); }}>Fit</button>
         <button type="button" className="tool" onClick={() => choose([ROOT])} title="Choose the whole piece, to set its size and fill">Whole piece</button>
       </div>
     </div>

@@ -74,7 +74,7 @@ export const Traits = () => {
         <h2 className="caption">Traits{traits.length > 0 && <span className="caption-count"> {count} variant{count === 1 ? "" : "s"}</span>}</h2>
         <Dropdown align="end" drop="up">
           <Dropdown.Toggle as="button" type="button" className="tool small" aria-label="New trait" title="New trait"><Icon name="plus" size={14} /></Dropdown.Toggle>
-          <Dropdown.Menu>
+          <Dropdown.Menu popperConfig={{ strategy: "fixed" }}>
             {quickStarts.map((q) => <Dropdown.Item key={q.words} as="button" type="button" onClick={() => add(q.name, q.values)}>{q.words}</Dropdown.Item>)}
           </Dropdown.Menu>
         </Dropdown>

@@ -24,20 +24,22 @@ export interface BenchState {
   /** true while an edit is being made: cards it does not reach step back */
   readonly editing: boolean;
   readonly hint: string | null;
+  /** why what was typed into the sheet was not taken */
+  readonly problem: string | null;
   readonly restarts: number;
   readonly renaming: Id | null;
   look(variant: Variant): void;
   reach(scope: Condition | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "renaming">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "problem" | "renaming">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, restarts: 0, renaming: null,
+  pieceId, chosen: [], variant: {}, scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null,
   look: (variant) => set((s) => (JSON.stringify(s.variant) === JSON.stringify(variant) ? s : { variant, scope: null })),
   reach: (scope) => set({ scope }),
-  choose: (chosen) => set({ chosen, renaming: null }),
+  choose: (chosen) => set({ chosen, renaming: null, problem: null }),
   put: (part) => set(part),
   restart: () => set((s) => ({ restarts: s.restarts + 1 })),
 }));

@@ -49,7 +49,8 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
   };
 
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
-    if (e.button !== 0 || !placed) return;
+    // the handles lie on the scene and look after themselves
+    if (e.button !== 0 || !placed || (e.target as Element).closest(".moveable-control-box")) return;
     const state = store.getState();
     state.look(variant);
     const piece = session.project.pieces[state.pieceId];
