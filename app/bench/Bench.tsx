@@ -3,7 +3,8 @@ import { Modal } from "react-bootstrap";
 import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
 import type { LayoutEnv } from "#core/layout";
 import type { Id } from "#core/project";
-import { inOrder } from "#core/project";
+import { childrenOf } from "#core/looks";
+import { inOrder, ROOT } from "#core/project";
 import { Insert, Layers, useInsert } from "./Layers";
 import { Rules } from "./Rules";
 import { Sheet } from "./Sheet";
@@ -28,7 +29,7 @@ const Drawer = () => {
       <div className="drawer-head">
         <div role="tablist" aria-label="Drawer" className="drawer-tabs">
           <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
-          <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count">{rules}</span>}</button>
+          <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
         </div>
         {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
@@ -55,7 +56,11 @@ const useKeys = (onHelp: () => void) => {
       const arrow = { arrowleft: [-1, 0], arrowright: [1, 0], arrowup: [0, -1], arrowdown: [0, 1] }[key];
       if (held && key === "z") { if (e.shiftKey) session.redo(); else session.undo(); }
       else if (held && key === "y") session.redo();
-      else if (held && key === "d") edits.duplicate(state.chosen);
+      else if (held && key === "a") {
+        const piece = session.project.pieces[state.pieceId];
+        const lead = piece?.layers[state.chosen[0] ?? ""];
+        state.choose((piece && childrenOf(piece).get(lead?.parent ?? ROOT)?.map((l) => l.id)) ?? []);
+      } else if (held && key === "d") edits.duplicate(state.chosen);
       else if (held || e.altKey) return;
       else if (arrow && state.chosen.length) edits.nudge(state.chosen, (arrow[0] ?? 0) * (e.shiftKey ? 10 : 1), (arrow[1] ?? 0) * (e.shiftKey ? 10 : 1));
       else if (key === "delete" || key === "backspace") edits.remove(state.chosen);
@@ -76,7 +81,7 @@ const useKeys = (onHelp: () => void) => {
 };
 
 const keys: readonly (readonly [string, string])[] = [
-  ["B, E, T, G", "insert a box, an ellipse, a text, a triangle"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"], ["Ctrl+D", "duplicate them"],
+  ["B, E, T, G", "insert a box, an ellipse, a text, a triangle"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"], ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them"],
   ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, keep the proportions"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type"],
   ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Esc", "choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
 ];

@@ -3,7 +3,7 @@ import { addRule, duplicateRule, moveRule, piecesOf, removeRule, setRule } from 
 import { ruleTrouble, triggerText } from "#core/behaviour";
 import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import { inOrder, ROOT, triggerTypes } from "#core/project";
-import type { Change, Condition, Easing, Effect, Motion, Piece, Rule, TriggerType } from "#core/project";
+import type { Change, Condition, Easing, Effect, Motion, Piece, Project, Rule, TriggerType } from "#core/project";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject, useSession } from "../store/session-context";
 import { NumberField } from "../common/NumberField";
@@ -100,9 +100,12 @@ const MotionPart = ({ motion, onChange }: { motion: Motion; onChange: (m: Motion
   </span>
 );
 
-const usualEffect = (piece: Piece): Effect[] => {
+/** What a new rule most likely does: turn the first trait on, or where there is none, go to another screen. */
+const usualEffect = (project: Project, piece: Piece): Effect[] => {
   const trait = traitsOf(piece)[0];
-  return trait ? [{ type: "set", trait: trait.id, to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" } }] : [];
+  const screen = piecesOf(project, "screen").find((s) => s.id !== piece.id);
+  if (!trait) return screen ? [{ type: "go", screen: screen.id }] : [];
+  return [{ type: "set", trait: trait.id, to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" } }];
 };
 
 const RuleLine = ({ rule }: { rule: Rule }) => {
@@ -133,7 +136,7 @@ const RuleLine = ({ rule }: { rule: Rule }) => {
             <EffectPart piece={piece} effect={e} onChange={(next) => setEffect(i, next)} onRemove={rule.effects.length > 1 ? () => set({ effects: rule.effects.filter((_, k) => k !== i) }) : null} />
           </span>
         ))}
-        <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(piece).length ? usualEffect(piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
+        <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
         {contact && <button type="button" className={`word toggle${rule.undo ? " on" : ""}`} aria-pressed={rule.undo} onClick={() => set({ undo: !rule.undo })}>{rule.undo ? "undone when it ends" : "stays when it ends"}</button>}
         <span className="quiet">·</span>
         <MotionPart motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
@@ -157,7 +160,7 @@ export const Rules = () => {
   const rules = inOrder(piece.rules);
   const source = chosen[0] !== undefined && chosen[0] !== ROOT ? chosen[0] : null;
   const layer = source === null ? null : piece.layers[source]?.name;
-  const add = (given: Parts) => { session.edit(addRule(piece, { source, effects: usualEffect(piece), ...given }).change); };
+  const add = (given: Parts) => { session.edit(addRule(piece, { source, effects: usualEffect(session.project, piece), ...given }).change); };
   return (
     <div className="rules">
       {rules.length === 0 && <p className="drawer-empty">No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts becomes the opposite, tween 200 ms”. {traitsOf(piece).length === 0 && piece.kind === "component" ? "Declare a trait first, so that there is something to change." : ""}</p>}

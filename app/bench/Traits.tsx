@@ -5,6 +5,7 @@ import { inOrder } from "#core/project";
 import type { Trait } from "#core/project";
 import { restOf, valuesOf } from "#core/looks";
 import { Icon, Swatch } from "../common/Icon";
+import { afterMenu } from "../common/afterMenu";
 import { NameField } from "../common/NameField";
 import { useSession } from "../store/session-context";
 import { usePiece } from "./state";
@@ -64,7 +65,7 @@ export const Traits = () => {
   const [fresh, setFresh] = useState<string | null>(null);
   const add = (name: string, values: readonly string[]) => {
     const made = addTrait(piece, name, values);
-    if (session.edit(made.change)) setFresh(made.id);
+    if (session.edit(made.change)) afterMenu(() => setFresh(made.id));
   };
   const traits = inOrder(piece.traits);
   const count = variantsWith(piece, 1);

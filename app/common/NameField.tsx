@@ -1,11 +1,11 @@
-import { useEffect, useRef, useState } from "react";
+import { useLayoutEffect, useRef, useState } from "react";
 
 /** A name being edited in place: Enter or leaving keeps it, Esc does not. An empty name is not kept. */
 export const NameField = ({ value, label, onDone, className = "" }: { value: string; label: string; onDone: (name: string | null) => void; className?: string }) => {
   const field = useRef<HTMLInputElement>(null);
   const done = useRef(false);
   const [text, setText] = useState(value);
-  useEffect(() => {
+  useLayoutEffect(() => {
     field.current?.focus();
     field.current?.select();
   }, []);

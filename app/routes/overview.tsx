@@ -6,6 +6,7 @@ import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { variantsOf } from "#core/looks";
 import { UndoButtons } from "../bench/TopBar";
+import { afterMenu } from "../common/afterMenu";
 import { NameField } from "../common/NameField";
 import { Notice } from "../common/Notice";
 import { SaveMark } from "../common/SaveMark";
@@ -30,7 +31,7 @@ const Tile = ({ piece, start, onRemoved }: { piece: Piece; start: boolean; onRem
         <Dropdown align="end">
           <Dropdown.Toggle as="button" type="button" className="tool small" aria-label={`More for ${piece.name}`}>…</Dropdown.Toggle>
           <Dropdown.Menu>
-            <Dropdown.Item as="button" type="button" onClick={() => setRenaming(true)}>Rename</Dropdown.Item>
+            <Dropdown.Item as="button" type="button" onClick={() => afterMenu(() => setRenaming(true))}>Rename</Dropdown.Item>
             {piece.kind === "screen" && !start && <Dropdown.Item as="button" type="button" onClick={() => { session.edit(setStart(project, piece.id)); }}>Start the prototype here</Dropdown.Item>}
             <Dropdown.Item as="button" type="button" onClick={() => { if (session.edit(removePiece(project, piece.id))) onRemoved(piece.name); }}>Remove</Dropdown.Item>
           </Dropdown.Menu>
