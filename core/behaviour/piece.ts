@@ -56,8 +56,22 @@ export interface Live { readonly path: Path; readonly piece: Piece; readonly var
 const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
   Object.assign({}, defaultsOf("instance"), ...changesIn(looksIn(piece, variant), layer.id)) as Values;
 
-/** What an instance layer says in its piece's variant: the component it shows, and that component's start. */
-export const instanceIn = (project: Project, piece: Piece, variant: Variant, layer: Layer): { component: Piece; start: Variant; said: Variant } | null => {
+/** The component an instance shows, that component's start, and the traits the instance itself gives it. */
+interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant }
+
+const placedCache = new WeakMap<Variant, { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }>();
+
+/** What an instance layer says in its piece's variant; kept for as long as piece and variant are the same. */
+export const instanceIn = (project: Project, piece: Piece, variant: Variant, layer: Layer): PlacedCopy | null => {
+  let known = placedCache.get(variant);
+  if (!known || known.project !== project || known.piece !== piece) placedCache.set(variant, known = { project, piece, copies: new Map() });
+  let copy = known.copies.get(layer.id);
+  if (copy === undefined) known.copies.set(layer.id, copy = findCopy(project, piece, variant, layer));
+  return copy;
+};
+
+const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer): PlacedCopy | null => {
+  if (hiddenIn(piece, variant, layer)) return null;
   const values = instanceValues(piece, variant, layer);
   const component = project.pieces[values.component as string];
   if (!component) return null;
@@ -76,7 +90,11 @@ const hiddenIn = (piece: Piece, variant: Variant, layer: Layer): boolean => {
   });
 };
 
-const instancesOf = (piece: Piece): Layer[] => {
+const instanceCache = new WeakMap<object, readonly Layer[]>();
+
+const instancesOf = (piece: Piece): readonly Layer[] => {
+  const known = instanceCache.get(piece.layers);
+  if (known) return known;
   const out: Layer[] = [];
   const visit = (id: Id) => {
     for (const child of childrenOf(piece).get(id) ?? []) {
@@ -85,6 +103,7 @@ const instancesOf = (piece: Piece): Layer[] => {
     }
   };
   visit(ROOT);
+  instanceCache.set(piece.layers, out);
   return out;
 };
 
@@ -109,7 +128,7 @@ const findLive = (project: Project, state: State): Live[] => {
     out.push({ path, piece, variant });
     for (const layer of instancesOf(piece)) {
       const placed = instanceIn(project, piece, variant, layer);
-      if (!placed || inside.includes(placed.component.id) || hiddenIn(piece, variant, layer)) continue;
+      if (!placed || inside.includes(placed.component.id)) continue;
       visit(`${path}/${layer.id}`, placed.component, placed.start, [...inside, placed.component.id]);
     }
   };
@@ -118,6 +137,14 @@ const findLive = (project: Project, state: State): Live[] => {
   return out;
 };
 
+const steeredCache = new WeakMap<Piece, readonly Layer[]>();
+
 /** The instance layers of a piece that some look gives traits to. */
-export const steeredInstances = (piece: Piece): Layer[] =>
+export const steeredInstances = (piece: Piece): readonly Layer[] => {
+  let list = steeredCache.get(piece);
+  if (!list) steeredCache.set(piece, list = findSteered(piece));
+  return list;
+};
+
+const findSteered = (piece: Piece): Layer[] =>
   instancesOf(piece).filter((l) => Object.values(piece.looks).some((look) => Object.keys(look.changes[l.id] ?? {}).some((k) => k.startsWith(TRAIT))));

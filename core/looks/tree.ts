@@ -2,7 +2,7 @@ import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Id, Layer, LayerChanges, Look, Piece, Project, Variant } from "../project/types";
 import { OPTION, TRAIT } from "../properties/registry";
-import type { Value, Values } from "../properties/types";
+import type { Values } from "../properties/types";
 import { cascade, changesIn, looksIn } from "./cascade";
 import { restOf, traitsOf, variantFrom } from "./variants";
 
@@ -41,8 +41,19 @@ export const startOf = (component: Piece, values: Values): Variant =>
 /** Layer values set by an instance's options: layer id → property → value. */
 type Overrides = ReadonlyMap<Id, LayerChanges>;
 const none: Overrides = new Map();
+const noChildren: readonly Resolved[] = [];
+
+const overrideCache = new WeakMap<Values, { component: Piece; overrides: Overrides }>();
 
 const overridesFrom = (component: Piece, values: Values): Overrides => {
+  const known = overrideCache.get(values);
+  if (known?.component === component) return known.overrides;
+  const overrides = findOverrides(component, values);
+  overrideCache.set(values, { component, overrides });
+  return overrides;
+};
+
+const findOverrides = (component: Piece, values: Values): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;
   for (const option of Object.values(component.options)) {
     const value = values[OPTION + option.id];
@@ -53,16 +64,68 @@ const overridesFrom = (component: Piece, values: Values): Overrides => {
   return out ?? none;
 };
 
-interface Kept { layer: Layer; inputs: readonly object[]; override: readonly (readonly [string, Value])[]; values: Values; node?: Resolved }
+const holderCache = new WeakMap<object, ReadonlySet<Id>>();
 
-const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((x, i) => x === b[i]);
+/** Layers that are an instance or hold one: what they show may change without an edit of their own piece. */
+const holdersOf = (piece: Piece): ReadonlySet<Id> => {
+  let holders = holderCache.get(piece.layers);
+  if (!holders) holderCache.set(piece.layers, holders = withAncestors(piece, Object.values(piece.layers).filter((l) => l.kind === "instance").map((l) => l.id)));
+  return holders;
+};
+
+const withAncestors = (piece: Piece, ids: Iterable<Id>): Set<Id> => {
+  const out = new Set<Id>();
+  for (const id of ids) for (let at = piece.layers[id]; at && !out.has(at.id); at = at.parent === null ? undefined : piece.layers[at.parent]) out.add(at.id);
+  return out;
+};
+
+/** The layers about which two runs of looks differ; null when the runs are not comparable look by look. */
+const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null => {
+  if (before.length !== after.length) return null;
+  const out: Id[] = [];
+  for (let i = 0; i < after.length; i++) {
+    const a = before[i] as Look, b = after[i] as Look;
+    if (a === b) continue;
+    if (a.id !== b.id) return null;
+    for (const id in b.changes) if (a.changes[id] !== b.changes[id]) out.push(id);
+    for (const id in a.changes) if (!(id in b.changes)) out.push(id);
+  }
+  return out;
+};
+
+/** How a piece was resolved at a place the last time. */
+interface Before { readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
+
+interface Context {
+  readonly project: Project;
+  readonly piece: Piece;
+  readonly looks: readonly Look[];
+  readonly path: string;
+  readonly overrides: Overrides;
+  readonly at: (path: string) => Variant | undefined;
+  readonly inside: readonly Id[];
+  /** layers that must be looked at again; null for all */
+  readonly touched: ReadonlySet<Id> | null;
+}
+
+interface Kept { layer: Layer; inputs: readonly object[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
+
+const sameChanges = (a: LayerChanges | undefined, b: LayerChanges | undefined): boolean =>
+  a === b || (a !== undefined && b !== undefined && Object.keys(a).length === Object.keys(b).length && Object.keys(a).every((k) => a[k] === b[k]));
+
+const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+};
 
 /**
  * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not change.
  * Nested instances take the variant `variantAt` gives for their path, else the start their instance says.
  */
 export class Resolver {
-  private kept = new Map<string, Kept>();
+  private readonly kept = new Map<string, Kept>();
+  private readonly before = new Map<string, Before>();
 
   /** The piece's tree in a variant; null for a piece that does not exist or has no root. `path` prefixes the nested paths. */
   tree(project: Project, pieceId: Id, variant: Variant, path = "", variantAt: (path: string) => Variant | undefined = () => undefined): Resolved | null {
@@ -74,19 +137,27 @@ export class Resolver {
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId)) return null;
     const looks = looksIn(piece, variant);
-    return this.layer({ project, piece, looks, path: path && `${path}/`, overrides, at, inside: [...inside, pieceId] }, root);
+    const before = this.before.get(path);
+    const ids = before && before.layers === piece.layers && before.overrides === overrides ? differing(before.looks, looks) : null;
+    this.before.set(path, { layers: piece.layers, looks, overrides });
+    const touched = ids && withAncestors(piece, ids);
+    return this.layer({ project, piece, looks, path: path && `${path}/`, overrides, at, inside: [...inside, pieceId], touched }, root);
   }
 
-  private layer(c: { project: Project; piece: Piece; looks: readonly Look[]; path: string; overrides: Overrides; at: (p: string) => Variant | undefined; inside: readonly Id[] }, layer: Layer): Resolved {
+  private layer(c: Context, layer: Layer): Resolved {
     const key = c.path + layer.id;
+    if (c.touched && !c.touched.has(layer.id) && !holdersOf(c.piece).has(layer.id)) {
+      const same = this.kept.get(key)?.node;
+      if (same) return same;
+    }
     const inputs = changesIn(c.looks, layer.id);
-    const override = Object.entries(c.overrides.get(layer.id) ?? {});
+    const override = c.overrides.get(layer.id);
     const before = this.kept.get(key);
-    const fresh = !before || before.layer !== layer || !sameItems(before.inputs, inputs) || !sameItems(before.override.flat(), override.flat());
-    const values = fresh ? cascade(layer, override.length ? [...inputs, Object.fromEntries(override)] : inputs) : before.values;
+    const fresh = !before || before.layer !== layer || !sameItems(before.inputs, inputs) || !sameChanges(before.override, override);
+    const values = fresh ? cascade(layer, override ? [...inputs, override] : inputs) : before.values;
 
-    const children: Resolved[] = [];
-    for (const child of childrenOf(c.piece).get(layer.id) ?? []) children.push(this.layer(c, child));
+    const layers = childrenOf(c.piece).get(layer.id);
+    const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
     let nested: Resolved | null = null;
     if (layer.kind === "instance") {
       const component = c.project.pieces[values.component as string];

@@ -31,8 +31,14 @@ export const restOf = (trait: Trait): string => {
   return marked ?? valuesOf(trait)[0]?.id ?? "";
 };
 
-/** The variant with every trait at rest. */
-export const restingVariant = (piece: Piece): Variant => Object.fromEntries(traitsOf(piece).map((t) => [t.id, restOf(t)]));
+const restCache = new WeakMap<object, Variant>();
+
+/** The variant with every trait at rest; the same object as long as the traits are. */
+export const restingVariant = (piece: Piece): Variant => {
+  let rest = restCache.get(piece.traits);
+  if (!rest) restCache.set(piece.traits, rest = Object.freeze(Object.fromEntries(traitsOf(piece).map((t) => [t.id, restOf(t)]))));
+  return rest;
+};
 
 /** Completes and corrects a partial variant: unknown traits and values are dropped, missing ones rest. */
 export const variantFrom = (piece: Piece, partial: Variant): Variant =>

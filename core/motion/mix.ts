@@ -18,13 +18,15 @@ const labOf = (colour: string): Lab => {
   return { l: l ?? 0, a: a ?? 0, b: b ?? 0, alpha: rgb.alpha ?? 1 };
 };
 
-const hex = (n: number): string => Math.round(Math.min(1, Math.max(0, n)) * 255).toString(16).padStart(2, "0");
+const pairs = Array.from({ length: 256 }, (_, i) => i.toString(16).padStart(2, "0"));
+const hex = (n: number): string => pairs[Math.round(Math.min(1, Math.max(0, n)) * 255)] as string;
 
 /** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. */
 export const mixColour = (from: string, to: string): Mix<string> => {
   const p = labOf(from), q = labOf(to);
+  const same = p.l === q.l && p.a === q.a && p.b === q.b && p.alpha === q.alpha;
   return (t) => {
-    if (t === 1) return to;
+    if (t === 1 || same) return to;
     if (t === 0) return from;
     const alpha = Math.min(1, Math.max(0, lerp(p.alpha, q.alpha, t)));
     if (alpha === 0) return "none";

@@ -9,13 +9,22 @@ import type { Curve } from "./easing";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
 
-/** When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock. */
-interface Span { readonly begin: number; readonly end: number; readonly curve: Curve }
-interface Track extends Span { readonly mix: Mix<unknown> }
-interface Leaving { readonly placed: Placed; readonly track: Track }
-interface Dissolving extends Span { readonly from: Placed; readonly follows: boolean }
+/** When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock. All tracks of one change share it. */
+class Span {
+  private at = NaN;
+  private progress = 0;
+  constructor(readonly begin: number, readonly end: number, private readonly curve: Curve) {}
 
-const progressAt = (s: Span, now: number): number => (now >= s.end ? 1 : now <= s.begin ? 0 : s.curve((now - s.begin) / (s.end - s.begin)));
+  /** How far the change is at a time; kept, since many tracks ask for the same moment. */
+  progressAt(now: number): number {
+    if (now === this.at) return this.progress;
+    this.at = now;
+    return (this.progress = now >= this.end ? 1 : now <= this.begin ? 0 : this.curve((now - this.begin) / (this.end - this.begin)));
+  }
+}
+interface Track { readonly span: Span; readonly mix: Mix<unknown> }
+interface Leaving { readonly placed: Placed; readonly track: Track }
+interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean }
 
 const geometry = ["x", "y", "width", "height"] as const;
 const mixable = new Map<string, readonly { key: string; mixing: Mixing }[]>();
@@ -59,6 +68,8 @@ export class Mover {
   private tracks = new Map<string, Map<string, Track>>();
   private leaving = new Map<string, Leaving[]>();
   private dissolves = new Map<string, Dissolving>();
+  /** before this nothing has come to its end */
+  private nextEnd = Infinity;
 
   /**
    * Sets a new target. `subject` names what is shown (another subject is another scene: it dissolves or cuts);
@@ -69,13 +80,14 @@ export class Mover {
     const shown = this.sample(now);
     const old = this.target;
     const cut = motion.kind === "cut" || motion.duration + motion.delay <= 0;
-    const span: Span = { begin: now + motion.delay, end: now + motion.delay + motion.duration, curve: curveOf(motion.easing) };
+    const span = new Span(now + motion.delay, now + motion.delay + motion.duration, curveOf(motion.easing));
+    this.nextEnd = Math.min(this.nextEnd, span.end);
     const other = this.subject !== subject;
     this.target = next;
     this.subject = subject;
     if (!old || !shown || other) {
       this.stop();
-      if (shown && !cut) this.dissolves.set(next.layer.id, { ...span, from: shallow(shown), follows: false });
+      if (shown && !cut) this.dissolves.set(next.layer.id, { span, from: shallow(shown), follows: false });
       return;
     }
     const fading = motion.kind === "fade" ? (within ? `${within}/${next.layer.id}` : next.layer.id) : null;
@@ -99,9 +111,9 @@ export class Mover {
   /** The time at which all present movement will have ended; 0 when nothing moves. */
   endsAt(): number {
     let end = 0;
-    for (const layer of this.tracks.values()) for (const t of layer.values()) end = Math.max(end, t.end);
-    for (const list of this.leaving.values()) for (const l of list) end = Math.max(end, l.track.end);
-    for (const d of this.dissolves.values()) end = Math.max(end, d.end);
+    for (const layer of this.tracks.values()) for (const t of layer.values()) end = Math.max(end, t.span.end);
+    for (const list of this.leaving.values()) for (const l of list) end = Math.max(end, l.track.span.end);
+    for (const d of this.dissolves.values()) end = Math.max(end, d.span.end);
     return end;
   }
 
@@ -114,30 +126,33 @@ export class Mover {
   }
 
   private prune(now: number): void {
+    if (now < this.nextEnd) return;
+    this.nextEnd = Infinity;
     for (const [path, layer] of this.tracks) {
-      for (const [key, t] of layer) if (now >= t.end) layer.delete(key);
+      for (const [key, t] of layer) if (now >= t.span.end) layer.delete(key); else this.nextEnd = Math.min(this.nextEnd, t.span.end);
       if (layer.size === 0) this.tracks.delete(path);
     }
     for (const [path, list] of this.leaving) {
-      const rest = list.filter((l) => now < l.track.end);
+      const rest = list.filter((l) => now < l.track.span.end);
+      for (const l of rest) this.nextEnd = Math.min(this.nextEnd, l.track.span.end);
       if (rest.length) this.leaving.set(path, rest); else this.leaving.delete(path);
     }
-    for (const [path, d] of this.dissolves) if (now >= d.end) this.dissolves.delete(path);
+    for (const [path, d] of this.dissolves) if (now >= d.span.end) this.dissolves.delete(path); else this.nextEnd = Math.min(this.nextEnd, d.span.end);
   }
 
   private at(p: Placed, path: string, now: number): Placed {
     const prefix = path.slice(0, path.length - p.layer.id.length);
     let children: readonly Placed[] = p.children;
-    let changed = false;
-    const moved = p.children.map((c) => {
+    let moved: Placed[] | null = null;
+    for (let i = 0; i < p.children.length; i++) {
+      const c = p.children[i] as Placed;
       const next = this.at(c, prefix + c.layer.id, now);
-      if (next !== c) changed = true;
-      return next;
-    });
-    if (changed) children = moved;
+      if (next !== c) (moved ??= p.children.slice())[i] = next;
+    }
+    if (moved) children = moved;
     const gone = this.leaving.get(path);
     if (gone) {
-      const fading = gone.map((l) => ({ ...l.placed, presence: l.track.mix(progressAt(l.track, now)) as number }));
+      const fading = gone.map((l) => ({ ...l.placed, presence: l.track.mix(l.track.span.progressAt(now)) as number }));
       children = [...children, ...fading].sort((a, b) => (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer));
     }
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
@@ -148,7 +163,7 @@ export class Mover {
     if (tracks) {
       let values: Record<string, Value> | null = null;
       for (const [key, t] of tracks) {
-        const value = t.mix(progressAt(t, now));
+        const value = t.mix(t.span.progressAt(now));
         if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence") out[key] = value as number;
         else if (key === "lines") out.lines = value as readonly Line[];
         else (values ??= { ...p.values })[key] = value as Value;
@@ -159,7 +174,7 @@ export class Mover {
       const { from, follows } = dissolve;
       const slack = p.values.alignText === "centre" ? 0.5 : p.values.alignText === "end" ? 1 : 0;
       const base = follows ? { ...from, x: out.x + (out.width - from.width) * slack, y: out.y } : from;
-      out.dissolve = { from: base, progress: progressAt(dissolve, now) };
+      out.dissolve = { from: base, progress: dissolve.span.progressAt(now) };
     }
     return out;
   }
@@ -168,12 +183,12 @@ export class Mover {
     if (old === next) return;
     const path = parentPath + next.layer.id;
     if (path === how.fading && !how.cut) {
-      this.dissolves.set(path, { ...how.span, from: shallow(shown), follows: false });
+      this.dissolves.set(path, { span: how.span, from: shallow(shown), follows: false });
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
       this.forget(path);
-      if (!how.cut) this.dissolves.set(path, { ...how.span, from: shallow(shown), follows: true });
+      if (!how.cut) this.dissolves.set(path, { span: how.span, from: shallow(shown), follows: true });
       this.geometry(old, next, shown, path, how);
       return;
     }
@@ -190,7 +205,7 @@ export class Mover {
       return;
     }
     if (!layer) this.tracks.set(path, layer = new Map());
-    layer.set(key, { ...how.span, mix });
+    layer.set(key, { span: how.span, mix });
   }
 
   private geometry(old: Placed, next: Placed, shown: Placed, path: string, how: { cut: boolean; span: Span }): void {
@@ -209,7 +224,7 @@ export class Mover {
     if (dissolves) {
       this.tracks.get(path)?.delete("lines");
       if (how.cut) this.dissolves.delete(path);
-      else this.dissolves.set(path, { ...how.span, from: { ...shallow(shown), children: [], nested: null }, follows: true });
+      else this.dissolves.set(path, { span: how.span, from: { ...shallow(shown), children: [], nested: null }, follows: true });
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
       this.track(path, "lines", how, mixLines(shown.lines, next.lines));
     }
@@ -230,7 +245,7 @@ export class Mover {
       if (how.cut) continue;
       const placed = seen.get(child.layer.id) ?? child;
       const list = (this.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
-      this.leaving.set(path, [...list, { placed, track: { ...how.span, mix: number(placed.presence, 0) } }]);
+      this.leaving.set(path, [...list, { placed, track: { span: how.span, mix: number(placed.presence, 0) } }]);
     }
   }
 

@@ -1,6 +1,6 @@
 import { apply } from "./change";
 import type { Change, Op } from "./change";
-import { brokenTree, issueText, pieceFields, pieceSchema, projectFields, tables } from "./schema";
+import { brokenTree, issueText, layerChanges, pieceFields, pieceSchema, projectFields, sayings, tables } from "./schema";
 import type { Piece, Project } from "./types";
 import type { z } from "zod";
 
@@ -29,7 +29,17 @@ const checkPlace = (project: Project, path: readonly string[]): string | null =>
   if (!Object.hasOwn(table, recordId)) return null;
   const record = table[recordId];
   if (record?.id !== recordId) return "a record must be kept under its own id";
+  if (field === "looks" && path[4] === "changes" && path[5] !== undefined) return checkSaid(piece, path);
   return check(tables[field as keyof typeof tables], record);
+};
+
+/** A value a look says about a layer: only that is checked, since a drag says one many times a second. */
+const checkSaid = (piece: Piece, path: readonly string[]): string | null => {
+  const layer = path[5] as string, key = path[6];
+  const said = piece.looks[path[3] as string]?.changes[layer];
+  if (said === undefined) return null;
+  if (key === undefined) return check(sayings, { [layer]: said });
+  return said[key] === undefined ? null : check(layerChanges, { [key]: said[key] });
 };
 
 /**

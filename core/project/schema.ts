@@ -13,7 +13,8 @@ const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nu
 const value = z.strictObject({ id, name, order });
 const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: z.record(id, value) });
 
-const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
+/** What a look says about one layer. */
+export const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
   for (const [key, v] of Object.entries(changes)) {
     const schema = propertySchema(key);
     if (!schema) { context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` }); continue; }
@@ -21,7 +22,8 @@ const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((chan
     if (!result.success) context.addIssue({ code: "custom", path: [key], message: result.error.issues[0]?.message ?? "wrong value" });
   }
 });
-const look = z.strictObject({ id, when: condition, order, changes: z.record(id, layerChanges) });
+export const sayings = z.record(id, layerChanges);
+const look = z.strictObject({ id, when: condition, order, changes: sayings });
 
 const option = z.strictObject({ id, name, order, layer: id, key: z.enum(["text", "visible"]) });
 const easing = z.union([

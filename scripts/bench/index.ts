@@ -1,0 +1,27 @@
+// Speed and size of what must feel instant. Prints rates and times per operation; nothing here is a pass or a fail.
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { loadYoga } from "yoga-layout/load";
+import type { LayoutEnv } from "../../core/layout/index.ts";
+import { readFileSync } from "node:fs";
+import { root } from "../serve.ts";
+import { cards } from "./cards.ts";
+import { machine } from "./machine.ts";
+import { motion } from "./motion.ts";
+import { playerSize } from "./size.ts";
+import { saving } from "./saving.ts";
+
+const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"], flex: await loadYoga() };
+const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
+
+cards(env, line);
+machine(env, line);
+motion(env, line);
+await playerSize(line);
+const home = mkdtempSync(join(tmpdir(), "nubble-bench-"));
+try {
+  await saving(home, line);
+} finally {
+  rmSync(home, { recursive: true, force: true });
+}
