@@ -31,7 +31,10 @@ export const serve = async (build: string, port: number, databaseUrl: string, lo
     address, child,
     stop: async (signal = "SIGTERM") => {
       if (child.exitCode === null && child.signalCode === null) child.kill(signal);
+      // windows hold their streams open, and the server would wait for them; every change is a transaction, so it may be cut off
+      const patience = setTimeout(() => child.kill("SIGKILL"), 1500);
       await exited;
+      clearTimeout(patience);
     },
   };
 };

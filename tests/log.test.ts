@@ -71,8 +71,8 @@ describe("the project log", () => {
 });
 
 describe("the route that saves", () => {
-  const post = async (path: string, body: string) => {
-    const response = await fetch(`${inject("address")}${path}`, { method: "POST", body, headers: { "Content-Type": "application/json" } });
+  const post = async (path: string, body: string, type = "application/json") => {
+    const response = await fetch(`${inject("address")}${path}`, { method: "POST", body, headers: { "Content-Type": type } });
     return { status: response.status, answer: (await response.json()) as Record<string, unknown> };
   };
 
@@ -85,6 +85,7 @@ describe("the route that saves", () => {
     const wrong = await post(path, JSON.stringify({ changeId: newId(), clientId: "window", since: 0, change: { label: "x", ops: [set([...at, "x"], "wide")] } }));
     expect(wrong).toMatchObject({ status: 422, answer: { kind: "refused", reason: expect.stringContaining("number") as string } });
     expect(await post("/projects/nowhere/changes", JSON.stringify({ changeId: newId(), clientId: "window", since: 0, change: move(3) }))).toMatchObject({ status: 404, answer: { kind: "unknown" } });
+    expect(await post(path, JSON.stringify({ changeId: newId(), clientId: "window", since: 0, change: move(3) }), "text/plain")).toMatchObject({ status: 415 });
     expect((await new ProjectLog(db).read(id))?.seq).toBe(0);
   });
 });

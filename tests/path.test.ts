@@ -1,60 +1,31 @@
 import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Browser } from "puppeteer-core";
-import { launch, Person, sleep } from "./support/browser";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { launch, sleep } from "./support/browser";
+import { Designer } from "./support/designer";
+import { startHarbour } from "./support/harbour";
+import type { Harbour } from "./support/harbour";
 
-let browser: Browser, me: Person, close: () => Promise<void>;
+let browser: Browser, me: Designer, close: () => Promise<void>, harbour: Harbour, home: string;
 beforeAll(async () => {
+  home = mkdtempSync(join(tmpdir(), "nubble-path-"));
+  harbour = await startHarbour(home, inject("build"));
   ({ browser, close } = await launch());
-  me = await Person.open(browser, inject("address"));
+  me = await Designer.at(browser, harbour.served.address);
 });
 afterEach(async ({ task }) => {
   // a picture of what went wrong, where one is asked for
   if (task.result?.state === "fail" && process.env.NUBBLE_SHOT) await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
 });
-afterAll(() => close());
+afterAll(async () => {
+  await close();
+  await harbour.stop();
+  rmSync(home, { recursive: true, force: true });
+});
 
 const card = (name: string) => `section[aria-label="Variant ${name}"]`;
-/** A value of the sheet, by property and variant, as it is written there. */
-const cell = (key: string, variant: string) => me.page.evaluate((k, v) => {
-  const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => (h.querySelector("button")?.textContent ?? ""));
-  const row = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr");
-  const td = row?.children[heads.indexOf(v)] as HTMLElement | undefined;
-  return td && { text: td.querySelector(".cell-text")?.textContent, own: td.classList.contains("own"), from: td.querySelector(".from")?.textContent ?? "" };
-}, key, variant);
-const cellBox = (key: string, variant: string) => me.until(async () => {
-  const box = await me.page.evaluate((k, v) => {
-    const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => (h.querySelector("button")?.textContent ?? ""));
-    const td = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr")?.children[heads.indexOf(v)] as HTMLElement | undefined;
-    td?.scrollIntoView({ block: "center", inline: "center" });
-    const r = td?.getBoundingClientRect();
-    return r ? { x: r.x, y: r.y, width: r.width, height: r.height } : null;
-  }, key, variant);
-  if (!box) throw new Error(`no cell ${key} of ${variant}`);
-  return box;
-});
-/** Goes to a cell with the mouse and types a value into it. */
-const write = async (key: string, variant: string, text: string) => {
-  const box = await cellBox(key, variant);
-  await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
-  await sleep(60);
-  if (key === "fill" || key === "text") {
-    await me.press("Enter");
-    await me.press("Control", "a");
-  }
-  await me.type(text);
-  await me.press("Enter");
-};
-const rename = async (from: string, to: string) => {
-  await me.click("treeitem", from);
-  await me.press("F2");
-  await me.press("Control", "a");
-  await me.type(to);
-  await me.press("Enter");
-  await me.find("treeitem", to);
-};
-const layerId = (name: string) => me.page.evaluate((n) => [...document.querySelectorAll("[data-line]")].find((e) => e.textContent?.trim() === n)?.getAttribute("data-line") ?? "", name);
-const chips = () => me.page.$$eval(".scope-chip", (all) => all.map((c) => ({ text: (c as HTMLElement).innerText.replaceAll("\n", " "), on: c.getAttribute("aria-checked") === "true" })));
-const zoom = async () => Number.parseInt(await me.text(".zoom-bar .mono"), 10) / 100;
 
 describe("from an empty project to a played prototype, with mouse and keyboard alone", () => {
   let knob = "", track = "";
@@ -73,18 +44,18 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
   it("2. draws: inserts, moves, resizes, nudges, renames, restacks, removes, undoes, redoes", async () => {
     await me.click("button", "Insert box");
-    await rename("Box", "Track");
+    await me.rename("Box", "Track");
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
     await me.click("button", "Insert ellipse");
-    await rename("Ellipse", "Knob");
-    [track, knob] = [await layerId("Track"), await layerId("Knob")];
+    await me.rename("Ellipse", "Knob");
+    [track, knob] = [await me.layerId("Track"), await me.layerId("Knob")];
 
     await me.click("treeitem", "Track");
-    const z = await zoom();
-    const start = await cell("x", "always");
+    const z = await me.zoom();
+    const start = await me.cell("x", "only variant");
     const frame = await me.box(`[data-frame="${track}"]`);
     await me.drag(frame.x + 6, frame.y + 6, 30 * z, 10 * z);
-    expect(Number((await cell("x", "always"))?.text)).toBe(Number(start?.text) + 30);
+    expect(Number((await me.cell("x", "only variant"))?.text)).toBe(Number(start?.text) + 30);
     const handles = await me.until(async () => {
       const all = await me.page.$$(".moveable-control.moveable-direction.moveable-se");
       const box = await all[0]?.boundingBox();
@@ -92,18 +63,18 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
       return box;
     });
     await me.drag(handles.x + 4, handles.y + 4, 16 * z, 4 * z);
-    expect(Number((await cell("width", "always"))?.text)).toBe(96);
-    expect(Number((await cell("height", "always"))?.text)).toBe(52);
+    expect(Number((await me.cell("width", "only variant"))?.text)).toBe(96);
+    expect(Number((await me.cell("height", "only variant"))?.text)).toBe(52);
 
     await me.page.mouse.click(frame.x + 40 * z, frame.y + 14 * z);
-    const before = Number((await cell("y", "always"))?.text);
+    const before = Number((await me.cell("y", "only variant"))?.text);
     await me.press("ArrowDown");
     await me.press("Shift", "ArrowDown");
-    expect(Number((await cell("y", "always"))?.text)).toBe(before + 11);
+    expect(Number((await me.cell("y", "only variant"))?.text)).toBe(before + 11);
     await me.press("Control", "z");
-    expect(Number((await cell("y", "always"))?.text)).toBe(before);
+    expect(Number((await me.cell("y", "only variant"))?.text)).toBe(before);
     await me.press("Control", "Shift", "z");
-    expect(Number((await cell("y", "always"))?.text)).toBe(before + 11);
+    expect(Number((await me.cell("y", "only variant"))?.text)).toBe(before + 11);
 
     await me.click("treeitem", "Knob");
     await me.click("button", "Move back");
@@ -113,7 +84,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(await names()).toEqual(["Component", "Knob", "Track"]);
 
     await me.press("t");
-    await rename("Text", "Extra");
+    await me.rename("Text", "Extra");
     await me.press("Delete");
     expect(await names()).not.toContain("Extra");
     await me.click("button", "Undo");
@@ -125,19 +96,28 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
   it("2b. sets exact values in the sheet, with arithmetic and errors that help", async () => {
     await me.click("treeitem", "Track");
-    for (const [key, text] of [["x", "20"], ["y", "30"], ["width", "64"], ["height", "36"], ["radius", "18"], ["fill", "#c9c3b4"]] as const) await write(key, "always", text);
+    for (const [key, text] of [["x", "20"], ["y", "30"], ["width", "64"], ["height", "36"], ["radius", "18"], ["fill", "#c9c3b4"]] as const) await me.write(key, "only variant", text);
     await me.click("treeitem", "Knob");
-    for (const [key, text] of [["x", "20+4"], ["y", "34"], ["width", "56/2"], ["height", "28"], ["fill", "white"]] as const) await write(key, "always", text);
-    expect((await cell("x", "always"))?.text).toBe("24");
-    expect((await cell("width", "always"))?.text).toBe("28");
-    expect((await cell("fill", "always"))?.text).toBe("#ffffff");
-    await write("x", "always", "sideways");
+    for (const [key, text] of [["x", "20+4"], ["y", "34"], ["width", "56/2"], ["height", "28"], ["fill", "white"]] as const) await me.write(key, "only variant", text);
+    expect((await me.cell("x", "only variant"))?.text).toBe("24");
+    expect((await me.cell("width", "only variant"))?.text).toBe("28");
+    expect((await me.cell("fill", "only variant"))?.text).toBe("#ffffff");
+    await me.write("x", "only variant", "sideways");
     expect(await me.text(".sheet-problem")).toContain("a number");
     await me.press("Escape");
-    expect((await cell("x", "always"))?.text).toBe("24");
+    expect((await me.cell("x", "only variant"))?.text).toBe("24");
+    const shown = async () => (await me.layer(".scene", knob))?.x ?? NaN;
+    const before = await shown();
+    const box = await me.cellBox("x", "only variant");
+    await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
+    await me.press("Enter");
+    for (let i = 0; i < 3; i++) await me.press("ArrowUp");
+    expect(await shown() - before).toBeCloseTo(3 * (await me.zoom()), 1);
+    await me.press("Escape");
+    expect(await shown()).toBeCloseTo(before, 3);
     await me.click("button", "Insert text");
-    await rename("Text", "Label");
-    for (const [key, text] of [["x", "100"], ["y", "36"], ["text", "Dock alerts"]] as const) await write(key, "always", text);
+    await me.rename("Text", "Label");
+    for (const [key, text] of [["x", "100"], ["y", "36"], ["text", "Dock alerts"]] as const) await me.write(key, "only variant", text);
     await me.page.click(".sheet tr:has([data-key=text]) .option-mark");
     await me.until(async () => expect(await me.page.$$eval(".option-mark.on", (a) => a.length)).toBe(1));
   });
@@ -156,41 +136,43 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.until(async () => expect(await me.page.$$eval(".card-variant", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant off", "Variant off, pressed", "Variant on", "Variant on, pressed"]));
 
     await me.page.click(`${card("on")} .card-name`);
-    expect((await chips()).find((c) => c.on)?.text).toBe("where Alerts is on 2");
+    expect((await me.chips()).find((c) => c.on)?.text).toBe("where Alerts is on 2");
     expect(await me.page.$$eval(".card-variant.lit", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant on", "Variant on, pressed"]);
     await me.click("treeitem", "Track");
-    await write("fill", "on", "#2c9a70");
+    await me.write("fill", "on", "#2c9a70");
     await me.click("treeitem", "Knob");
-    await write("x", "on", "52");
-    expect(await cell("x", "on")).toMatchObject({ text: "52", own: true });
-    expect(await cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" });
-    expect(await cell("x", "off")).toMatchObject({ text: "24" });
+    await me.write("x", "on", "52");
+    expect(await me.cell("x", "on")).toMatchObject({ text: "52", own: true });
+    expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" });
+    expect(await me.cell("x", "off")).toMatchObject({ text: "24" });
 
     await me.page.click(`${card("off, pressed")} .card-name`);
-    await write("width", "off, pressed", "33");
-    expect(await cell("width", "on, pressed")).toMatchObject({ text: "33", own: false, from: "← pressed" });
+    await me.write("width", "off, pressed", "33");
+    expect(await me.cell("width", "on, pressed")).toMatchObject({ text: "33", own: false, from: "← pressed" });
     await me.page.click(`${card("on, pressed")} .card-name`);
-    expect((await chips()).find((c) => c.on)?.text).toBe("only this one");
-    await write("x", "on, pressed", "47");
-    expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true });
+    expect((await me.chips()).find((c) => c.on)?.text).toBe("only this one");
+    await me.write("x", "on, pressed", "47");
+    expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true });
 
     await me.page.click(`${card("on, pressed")} .card-name`);
     await me.page.evaluate(() => [...document.querySelectorAll<HTMLElement>(".scope-chip")].find((c) => c.innerText.startsWith("all"))?.click());
     expect(await me.page.$$eval(".card-variant.lit", (c) => c.length)).toBe(4);
+    await me.write("x", "on, pressed", "24");
+    expect(await me.text(".scope-hint")).toContain("still shows its own x, said where Alerts is on and Pressed is yes");
     await me.click("treeitem", "Label");
-    await write("size", "on, pressed", "17");
-    expect(await cell("size", "off")).toMatchObject({ text: "17" });
+    await me.write("size", "on, pressed", "17");
+    expect(await me.cell("size", "off")).toMatchObject({ text: "17" });
   });
 
   it("3b. clears a value to inherit again, and undoes that", async () => {
     await me.click("treeitem", "Knob");
-    const box = await cellBox("x", "on, pressed");
+    const box = await me.cellBox("x", "on, pressed");
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await sleep(60);
     await me.press("Delete");
-    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" }));
+    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" }));
     await me.press("Control", "z");
-    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
   });
 
   it("4. writes rules as sentences", async () => {
@@ -211,6 +193,18 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.type("900");
     await me.press("Enter");
     await me.pick("Easing", "linear", rule(2));
+    await me.click("button", "New rule");
+    await me.pick("Trigger", "… after a delay", rule(3));
+    await (await me.find("textbox", "Wait in milliseconds", rule(3))).click();
+    await me.press("Control", "a");
+    await me.type("60*1000");
+    await me.press("Enter");
+    await me.click("button", "While", rule(3));
+    await me.click("checkbox", "on", ".while-menu.show");
+    await me.press("Escape");
+    await me.pick("Effect", "Alerts", rule(3));
+    await me.pick("New value of Alerts", "off", rule(3));
+    expect(await me.page.$eval(`${rule(3)} [aria-label=While]`, (e) => e.textContent)).toBe("while Alerts is on");
     expect(await me.page.$$eval(".rule.troubled", (r) => r.length)).toBe(0);
     await me.saved();
   });
@@ -267,20 +261,20 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
       await me.click("button", "Insert a component");
       await me.click("button", "Alert switch", ".insert-row");
       await me.find("treeitem", i ? `Alert switch ${i + 1}` : "Alert switch");
-      await write("y", "always", String(100 + i * 100));
-      await write("x", "always", "40");
+      await me.write("y", "only variant", String(100 + i * 100));
+      await me.write("x", "only variant", "40");
       await me.page.click(".stage-room", { offset: { x: 500, y: 200 } });
     }
     await me.click("treeitem", "Alert switch 2");
     const start = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("starts with Alerts"))?.querySelector("td")?.getAttribute("data-key") ?? "");
-    const box = await cellBox(start, "always");
+    const box = await me.cellBox(start, "only variant");
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await me.press("Enter");
     await me.pick("starts with Alerts", "on");
-    await me.until(async () => expect(await cell(start, "always")).toMatchObject({ text: "on", own: true }));
+    await me.until(async () => expect(await me.cell(start, "only variant")).toMatchObject({ text: "on", own: true }));
     await me.click("treeitem", "Alert switch 3");
     const words = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("Label"))?.querySelector("td")?.getAttribute("data-key") ?? "");
-    const wordsBox = await cellBox(words, "always");
+    const wordsBox = await me.cellBox(words, "only variant");
     await me.page.mouse.click(wordsBox.x + 20, wordsBox.y + wordsBox.height / 2);
     await sleep(60);
     await me.press("Enter");
@@ -293,14 +287,14 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.press("Escape");
     await me.click("treeitem", "Screen");
     await me.click("button", "Insert box");
-    await rename("Box", "Next");
-    await write("y", "always", "600");
+    await me.rename("Box", "Next");
+    await me.write("y", "only variant", "600");
     await me.saved();
     await me.click("link", "Harbour app");
     await me.click("button", "New screen");
     await me.find("tree", "Layers");
     await me.click("button", "Insert text");
-    await write("text", "always", "All set");
+    await me.write("text", "only variant", "All set");
     await me.click("link", "Harbour app");
     await me.click("link", "Open Screen");
     await me.click("treeitem", "Next");
@@ -312,7 +306,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   });
 
   it("6b. plays the prototype at real size: copies apart, then the other screen", async () => {
-    const next = await layerId("Next");
+    const next = await me.layerId("Next");
     await me.click("link", "Play");
     const stage = await me.box(".play-host svg");
     expect([stage.width, stage.height]).toEqual([390, 844]);
@@ -326,16 +320,23 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.until(async () => expect(await me.page.$eval(".play-list [aria-current]", (e) => e.textContent)).toBe("Screen 2"));
   });
 
-  it("7. everything is still there after a reload", async () => {
+  it("7. everything is still there after a reload, and after the server and the database were stopped and started", async () => {
     await me.page.goBack();
     await me.page.reload({ waitUntil: "load" });
+    await me.find("treeitem", "Next");
+    await me.page.goto("about:blank");
+    await harbour.served.stop();
+    await harbour.postgres.stop();
+    await harbour.postgres.restart();
+    await harbour.serveAgain();
+    await me.page.goBack({ waitUntil: "load" });
     await me.find("treeitem", "Next");
     expect(await me.page.$$eval(".card-variant text", (t) => t.map((x) => x.textContent))).toEqual(["Dock alerts", "Dock alerts", "Delay alerts"]);
     await me.click("link", "Harbour app");
     await me.click("link", "Open Alert switch");
     await me.find("treeitem", "Knob");
     await me.click("treeitem", "Knob");
-    await me.until(async () => expect(await cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
   });
 
   it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));

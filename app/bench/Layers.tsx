@@ -6,6 +6,7 @@ import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Layer, LayerKind, Piece } from "#core/project";
 import type { Value } from "#core/properties";
+import { Menu } from "../common/Menu";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
 import { useProject, useSession } from "../store/session-context";
@@ -52,9 +53,9 @@ export const Insert = () => {
         ))}
         <Dropdown>
           <Dropdown.Toggle as="button" type="button" className="tool framed" aria-label="Insert a component" title="A copy of a component" disabled={components.length === 0}><Icon name="instance" /></Dropdown.Toggle>
-          <Dropdown.Menu popperConfig={{ strategy: "fixed" }}>
+          <Menu>
             {components.map((c) => <Dropdown.Item key={c.id} as="button" type="button" onClick={() => insert("instance", c)}>{c.name}</Dropdown.Item>)}
-          </Dropdown.Menu>
+          </Menu>
         </Dropdown>
       </div>
     </div>

@@ -4,6 +4,7 @@ import { ruleTrouble, triggerText } from "#core/behaviour";
 import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import { inOrder, ROOT, triggerTypes } from "#core/project";
 import type { Change, Condition, Easing, Effect, Motion, Piece, Project, Rule, TriggerType } from "#core/project";
+import { Menu } from "../common/Menu";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject, useSession } from "../store/session-context";
 import { NumberField } from "../common/NumberField";
@@ -31,7 +32,7 @@ const WhilePart = ({ piece, when, onChange }: { piece: Piece; when: Condition; o
   return (
     <Dropdown autoClose="outside">
       <Dropdown.Toggle as="button" type="button" className={`word${gone.length ? " broken" : ""}`} aria-label="While">{words ? `while ${words}` : "in every variant"}</Dropdown.Toggle>
-      <Dropdown.Menu className="while-menu" popperConfig={{ strategy: "fixed" }}>
+      <Menu className="while-menu">
         {traitsOf(piece).length === 0 && <p className="px-3 m-0 quiet">The piece has no traits yet.</p>}
         {gone.map((t) => <Dropdown.Item key={t} as="button" type="button" onClick={() => { const { [t]: _gone, ...rest } = when; onChange(rest); }}>Forget the removed trait</Dropdown.Item>)}
         {traitsOf(piece).map((t) => (
@@ -42,7 +43,7 @@ const WhilePart = ({ piece, when, onChange }: { piece: Piece; when: Condition; o
             ))}
           </fieldset>
         ))}
-      </Dropdown.Menu>
+      </Menu>
     </Dropdown>
   );
 };
@@ -138,7 +139,6 @@ const RuleLine = ({ rule }: { rule: Rule }) => {
         ))}
         <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
         {contact && <button type="button" className={`word toggle${rule.undo ? " on" : ""}`} aria-pressed={rule.undo} onClick={() => set({ undo: !rule.undo })}>{rule.undo ? "undone when it ends" : "stays when it ends"}</button>}
-        <span className="quiet">·</span>
         <MotionPart motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
         {trouble && <span className="trouble">{trouble}</span>}
       </div>

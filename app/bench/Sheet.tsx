@@ -2,6 +2,7 @@ import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { addOption, contains, piecesOf, removeOption } from "#core/edit";
 import { conditionShort, conditionText, meets, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
+import { newId } from "#core/project";
 import type { Id, Layer, Piece, Variant } from "#core/project";
 import type { Value } from "#core/properties";
 import { useProject, useSession } from "../store/session-context";
@@ -44,8 +45,9 @@ export const Sheet = () => {
   const look = useBench((s) => s.look);
   const put = useBench((s) => s.put);
   const edits = useEdits();
-  const [at, setAt] = useState<Place>({ row: 0, column: 0 });
-  const [open, setOpen] = useState<{ text: string } | null>(null);
+  const session = useSession();
+  const [row, setRow] = useState(0);
+  const [open, setOpen] = useState<{ text: string; live: string | null } | null>(null);
   const [focusing, setFocusing] = useState(0);
   const table = useRef<HTMLTableElement>(null);
   const variants = useMemo(() => stageOrder(piece), [piece]);
@@ -62,17 +64,19 @@ export const Sheet = () => {
   if (!layer) return <p className="drawer-empty">Choose a layer, on a card or in the tree, to see and set its values in every variant.</p>;
   if (rows.length === 0) return <p className="drawer-empty">{layer.name} looks the same in all variants. Untick “only differences” to see its values.</p>;
 
-  const place: Place = { row: Math.min(at.row, rows.length - 1), column: Math.min(at.column, variants.length - 1) };
+  // the column is that of the card one looks at: there is one place one is at, on the stage and in the sheet
+  const place: Place = { row: Math.min(row, rows.length - 1), column: Math.max(0, variants.findIndex((v) => variantKey(piece, v) === variantKey(piece, variant))) };
   const focus = () => setFocusing((n) => n + 1);
   const setProblem = (problem: string | null) => put({ problem });
   const go = (p: Place) => {
-    setAt(p);
+    setRow(p.row);
     setProblem(null);
     const v = variants[p.column];
     if (v) look(v);
     focus();
   };
-  const commit = (row: Row, cell: Cell, text: string, then: Place | null): boolean => {
+  /** What a text means for every chosen layer; null, with the reason shown, when it cannot be read. */
+  const read = (row: Row, cell: Cell, text: string): Record<Id, Record<string, Value>> | null => {
     const next: Record<Id, Record<string, Value>> = {};
     for (const id of chosen) {
       const other = piece.layers[id];
@@ -81,17 +85,33 @@ export const Sheet = () => {
       const parsed = readCell(row, text, current);
       if (!parsed.ok) {
         setProblem(`${row.label}: ${parsed.error}`);
-        return false;
+        return null;
       }
       next[id] = { [row.key]: parsed.value };
     }
+    return next;
+  };
+  const commit = (row: Row, cell: Cell, text: string, then: Place | null): boolean => {
+    const next = read(row, cell, text);
+    if (!next) return false;
     setOpen(null);
-    edits.set(next);
-    put({ editing: false });
+    edits.set(next, open?.live ?? null);
+    session.settle();
+    put({ editing: false, problem: null });
     if (then) go(then);
     return true;
   };
+  /** Each further choice of one cell is part of the same step of undo. */
+  const show = (row: Row, cell: Cell, text: string) => {
+    const next = read(row, cell, text);
+    if (!next) return;
+    const live = open?.live ?? `choose ${newId()}`;
+    if (!open?.live) setOpen({ text: open?.text ?? "", live });
+    edits.set(next, live);
+  };
   const close = (by?: Way) => {
+    if (open?.live && by !== "away") session.undo();
+    session.settle();
     setOpen(null);
     put({ editing: false });
     if (by === "away") return;
@@ -99,7 +119,7 @@ export const Sheet = () => {
     focus();
   };
   const begin = (text: string) => {
-    setOpen({ text });
+    setOpen({ text, live: null });
     put({ editing: true });
   };
   const bound = (p: Place): Place => ({ row: Math.max(0, Math.min(rows.length - 1, p.row)), column: Math.max(0, Math.min(variants.length - 1, p.column)) });
@@ -160,12 +180,11 @@ export const Sheet = () => {
                       onDoubleClick={() => { if (row.type.is === "flag") commit(row, cell, cell.value === true ? "no" : "yes", place); else begin(cell.text); }}
                       onKeyDown={(e) => onKey(e, row, cell)}>
                       {here && open
-                        ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => commit(row, cell, text, by === "away" ? null : bound({ row: index + (by === "down" ? 1 : 0), column: column + (by === "right" ? 1 : by === "left" ? -1 : 0) }))} onCancel={close} />
+                        ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => commit(row, cell, text, by === "away" ? null : bound({ row: index + (by === "down" ? 1 : 0), column: column + (by === "right" ? 1 : by === "left" ? -1 : 0) }))} onLive={(text) => show(row, cell, text)} onCancel={close} />
                         : <span className="cell-line">
                             {row.type.is === "colour" && <span className={`chip${cell.value === "none" ? " none" : ""}`} style={{ background: cell.value === "none" ? undefined : String(cell.value) }} />}
                             <span className="cell-text">{cell.text || "–"}</span>
                             {!cell.origin.own && source !== null && <span className="from">← {source}</span>}
-                            {cell.origin.own && winner && Object.keys(winner.when).length > 0 && <span className="from own-from">{source}</span>}
                           </span>}
                     </td>
                   );

@@ -4,6 +4,7 @@ import { addTrait, addTraitValue, removeTrait, removeTraitValue, renameTrait, re
 import { inOrder } from "#core/project";
 import type { Trait } from "#core/project";
 import { restOf, valuesOf } from "#core/looks";
+import { Menu } from "../common/Menu";
 import { Icon, Swatch } from "../common/Icon";
 import { afterMenu } from "../common/afterMenu";
 import { NameField } from "../common/NameField";
@@ -75,9 +76,9 @@ export const Traits = () => {
         <h2 className="caption">Traits{traits.length > 0 && <span className="caption-count"> {count} variant{count === 1 ? "" : "s"}</span>}</h2>
         <Dropdown align="end" drop="up">
           <Dropdown.Toggle as="button" type="button" className="tool small" aria-label="New trait" title="New trait"><Icon name="plus" size={14} /></Dropdown.Toggle>
-          <Dropdown.Menu popperConfig={{ strategy: "fixed" }}>
+          <Menu>
             {quickStarts.map((q) => <Dropdown.Item key={q.words} as="button" type="button" onClick={() => add(q.name, q.values)}>{q.words}</Dropdown.Item>)}
-          </Dropdown.Menu>
+          </Menu>
         </Dropdown>
       </div>
       {traits.length === 0 && <p className="quiet small-text">A trait is something that varies, such as Alerts: off, on. Every combination of values becomes a card.</p>}

@@ -48,6 +48,8 @@ const parse = (text: string): unknown => {
 };
 
 export const action = async ({ request, params }: Route.ActionArgs) => {
+  // a page of another site cannot send this type without being asked first, so it cannot change anything here
+  if (!request.headers.get("content-type")?.startsWith("application/json")) return refuse("a change must be sent as application/json", 415);
   const body = await readBody(request);
   if (body === null) return refuse("the change is larger than 1 MB", 413);
   const parsed = appendRequest.safeParse(parse(body));

@@ -65,7 +65,7 @@ const blank = new Set(["no", "none", "false"]);
 /** "on, pressed"-like words: a plain yes takes its trait's name, a plain no or none is left out, others stand for themselves. */
 export const variantName = (piece: Piece, variant: Variant): string => {
   const traits = traitsOf(piece);
-  if (traits.length === 0) return "always";
+  if (traits.length === 0) return "only variant";
   const words = traits.flatMap((t) => {
     const name = t.values[variant[t.id] ?? ""]?.name ?? "?";
     const low = name.toLowerCase();
