@@ -57,6 +57,8 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
     const next = by > 0 ? steps.find((s) => s > zoom + 0.01) : steps.findLast((s) => s < zoom - 0.01);
     if (next !== undefined) put({ zoom: next });
   };
+  const columns = grid.columns.length;
+  const tracks = `${side ? `${SIDE}px ` : ""}repeat(${columns}, ${cardWidth}px)`;
   const traited = grid.columns[0]?.values.length ?? 0;
 
   return (
@@ -64,7 +66,7 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
       <ScopeBar />
       <div className="stage-room" ref={room} onPointerDown={(e) => { if (e.target === e.currentTarget || (e.target as Element).classList.contains("stage-grid")) choose([]); }}>
         {empty && <p className="stage-empty">An empty {piece.kind}. Insert a box, an ellipse or a text on the left, then declare its traits: every combination becomes a card here.</p>}
-        <div className="stage-grid" style={{ gridTemplateColumns: `${side ? `${SIDE}px ` : ""}repeat(${grid.columns.length}, ${cardWidth}px)`, gap: GAP }}>
+        <div className="stage-grid" style={{ gridTemplateColumns: tracks, gap: GAP }}>
           {traited > 0 && <>
             {side > 0 && <span />}
             {grid.columns.map((column, c) => (

@@ -1,0 +1,160 @@
+import fc from "fast-check";
+import { beforeAll, describe, expect, it } from "vitest";
+import { happeningText, motionText, ruleText, Run } from "#core/behaviour";
+import type { Happening } from "#core/behaviour";
+import { findPlaced } from "#core/layout";
+import type { LayoutEnv } from "#core/layout";
+import { markup, paint } from "#core/paint";
+import { ROOT } from "#core/project";
+import type { Motion } from "#core/project";
+import { kelpwayKit } from "../../demo/index";
+import { becomes, Builder, goes } from "../../tests/support/pieces";
+import { testEnv } from "../../tests/support/env";
+
+let env: LayoutEnv;
+beforeAll(async () => { env = await testEnv(); });
+
+const tween = (duration: number): Motion => ({ kind: "tween", duration, delay: 0, easing: "linear" });
+const picture = (run: Run): string => { const scene = run.scene(); return scene ? markup(paint(scene)) : ""; };
+
+const slider = (motion: Motion) => {
+  const b = new Builder();
+  const id = b.new("component", "Slider");
+  const knob = b.layer("box", { x: 0, y: 0, width: 20, height: 20, fill: "#000000" });
+  const t = b.trait("Open", "no", "yes");
+  b.look({ [t.id]: [t.v.yes as string] }, knob, { x: 100 });
+  b.rule({ effects: [goes(t.id, "opposite")], motion });
+  return { b, id, knob, t };
+};
+const x = (run: Run, id: string) => { const scene = run.scene(); return scene ? (findPlaced(scene, id)?.placed.x ?? NaN) : NaN; };
+const click = (run: Run, px = 5, py = 5) => { run.pointer("move", px, py); run.pointer("down", px, py); run.pointer("up", px, py); };
+
+describe("a running piece", () => {
+  it("rests, moves, and ends where its variant says", () => {
+    const { b, id, knob } = slider(tween(100));
+    const run = new Run(env, b.project, id);
+    expect(x(run, knob)).toBe(0);
+    expect(run.wakesAt()).toBe(Infinity);
+    click(run);
+    expect(run.wakesAt()).toBe(0);
+    run.advanceTo(25);
+    expect(x(run, knob)).toBe(25);
+    click(run);
+    run.advanceTo(75);
+    expect(x(run, knob)).toBe(12.5);
+    run.advanceTo(125);
+    expect(x(run, knob)).toBe(0);
+    expect(run.wakesAt()).toBe(Infinity);
+  });
+
+  it("a click lands on what is seen, not on where it will be", () => {
+    const { b, id, knob } = slider(tween(1000));
+    const rule = Object.keys(b.piece.rules)[0] as string;
+    b.do({ label: "x", ops: [{ op: "set", path: ["pieces", id, "rules", rule, "source"], value: knob }] });
+    const run = new Run(env, b.project, id);
+    click(run);
+    run.advanceTo(500);
+    click(run, 110, 5);
+    run.advanceTo(600);
+    expect(x(run, knob)).toBe(60);
+    click(run, 65, 5);
+    run.advanceTo(700);
+    expect(x(run, knob)).toBe(54);
+  });
+
+  it("goes on with an edited project where it is", () => {
+    const { b, id, knob, t } = slider(tween(100));
+    const run = new Run(env, b.project, id);
+    click(run);
+    run.advanceTo(500);
+    b.look({ [t.id]: [t.v.yes as string] }, knob, { x: 70 });
+    run.update(b.project);
+    expect(run.variant()).toEqual({ [t.id]: t.v.yes });
+    expect(x(run, knob)).toBe(70);
+  });
+
+  it("the same input at the same times paints the same pictures", () => {
+    const project = kelpwayKit();
+    const act = fc.tuple(fc.constantFrom("move", "down", "up", "cancel") as fc.Arbitrary<"move">, fc.nat({ max: 390 }), fc.nat({ max: 844 }), fc.nat({ max: 200 }));
+    fc.assert(fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
+      const [one, two] = [new Run(env, project, "trip-settings"), new Run(env, project, "trip-settings")];
+      let now = 0;
+      for (const [kind, px, py, wait] of acts) {
+        now += wait;
+        for (const run of [one, two]) { run.advanceTo(now); run.pointer(kind, px, py); }
+        expect(picture(one)).toBe(picture(two));
+      }
+    }), { numRuns: 25 });
+  });
+
+  it("once everything has ended, the scene is exactly that of the variant, whatever happened before", () => {
+    const project = kelpwayKit();
+    fc.assert(fc.property(fc.array(fc.tuple(fc.nat({ max: 170 }), fc.nat({ max: 50 }), fc.nat({ max: 150 })), { maxLength: 20 }), (taps) => {
+      const run = new Run(env, project, "alert-switch");
+      for (const [px, py, wait] of taps) { click(run, px, py); run.advanceTo(run.now + wait); }
+      run.advanceTo(run.now + 1000);
+      const fresh = new Run(env, project, "alert-switch");
+      for (const [trait, value] of Object.entries(run.variant())) fresh.input({ type: "show", at: "alert-switch", trait, value });
+      fresh.advanceTo(1000);
+      expect(picture(run)).toBe(picture(fresh));
+    }), { numRuns: 40 });
+  });
+
+  it("a touch has no hover: it enters when it presses and leaves when it lifts", () => {
+    const project = kelpwayKit();
+    const run = new Run(env, project, "bicycle-tick-box");
+    run.pointer("move", 20, 20, true);
+    expect(run.variant().contact).toBe("contact-none");
+    run.pointer("down", 20, 20, true);
+    expect(run.variant().contact).toBe("contact-hovered");
+    run.pointer("up", 20, 20, true);
+    expect(run.variant()).toEqual({ checked: "checked-yes", contact: "contact-none" });
+  });
+
+  it("a row makes room for a nested copy that grows, in the same time", () => {
+    const b = new Builder();
+    const component = b.new("component", "Follow button");
+    b.look({}, ROOT, { width: 40, height: 20 });
+    const followed = b.trait("Followed", "no", "yes");
+    b.look({ [followed.id]: [followed.v.yes as string] }, ROOT, { width: 80 });
+    b.rule({ effects: [becomes(followed.id, followed.v.yes as string)], motion: tween(100) });
+    const id = b.new("component", "Row");
+    b.look({}, ROOT, { arrange: "row", gap: 10, width: 300, height: 20 });
+    b.layer("instance", { component });
+    const after = b.layer("box", { width: 10, height: 10 });
+    const run = new Run(env, b.project, id);
+    expect(x(run, after)).toBe(50);
+    click(run);
+    run.advanceTo(50);
+    expect(x(run, after)).toBe(70);
+    run.advanceTo(100);
+    expect(x(run, after)).toBe(90);
+  });
+
+  it("a fade between screens dissolves, and Back goes back", () => {
+    const happenings: Happening[] = [];
+    const project = kelpwayKit();
+    const run = new Run(env, project, "trip-settings", (h) => happenings.push(h));
+    click(run, 100, 590);
+    run.advanceTo(130);
+    expect(picture(run)).toContain("plus-lighter");
+    run.advanceTo(600);
+    expect(picture(run)).not.toContain("plus-lighter");
+    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual(["Cabin link click → next screen · fade 260 ms ease-in-out", "now on Cabin climate"]);
+    click(run, 60, 60);
+    expect(run.screen).toBe("trip-settings");
+    expect(run.history).toEqual([]);
+  });
+});
+
+describe("words", () => {
+  it("rules read as sentences", () => {
+    const project = kelpwayKit();
+    const piece = project.pieces["alert-switch"];
+    if (!piece) throw new Error("no demo");
+    expect(ruleText(project, piece, piece.rules.press as never)).toBe("When the whole piece is pressed → Pressed becomes yes, undone when it ends, tween 120 ms ease-out");
+    const screen = project.pieces["trip-settings"];
+    expect(screen && ruleText(project, screen, screen.rules["to-cabin"] as never)).toBe("When Cabin link is clicked → go to Cabin climate, fade 260 ms ease-in-out");
+    expect(motionText({ kind: "tween", duration: 200, delay: 50, easing: [0.3, 0, 0.2, 1] })).toBe("tween 200 ms bézier 0.3 0 0.2 1 after 50 ms");
+  });
+});
