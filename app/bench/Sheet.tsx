@@ -87,7 +87,7 @@ export const Sheet = () => {
         setProblem(`${row.label}: ${parsed.error}`);
         return null;
       }
-      next[id] = { [row.key]: parsed.value };
+      next[id] = parsed.values;
     }
     return next;
   };
@@ -133,7 +133,7 @@ export const Sheet = () => {
       if (row.type.is === "flag") commit(row, cell, cell.value === true ? "no" : "yes", place);
       else begin(cell.text);
     } else if (e.key === "Delete" || e.key === "Backspace") {
-      if (cell.origin.own) edits.clear(chosen, row.key, () => cell.origin.from);
+      if (cell.origin.own) edits.clear(chosen, row.mode ? [row.key, row.mode] : [row.key], cell.origin.from);
       else setProblem(`${row.label} is inherited here already: there is nothing to clear.`);
     } else if (e.key.length === 1 && !e.ctrlKey && !e.metaKey && !e.altKey) begin(e.key);
     else return;

@@ -80,8 +80,19 @@ describe("the sheet's rows", () => {
     const layer = piece("trip-settings").layers.bicycle as never;
     expect(cellOf(piece("trip-settings"), layer, start, {})).toMatchObject({ text: "no", origin: { own: false } });
     expect(cellOf(piece("trip-settings"), layer, words, {}).text).toBe("Bring a bicycle");
-    expect(readCell(start, "YES", undefined)).toEqual({ ok: true, value: "checked-yes" });
+    expect(readCell(start, "YES", undefined)).toEqual({ ok: true, values: { [`${TRAIT}checked`]: "checked-yes" } });
     expect(readCell(start, "perhaps", undefined)).toMatchObject({ ok: false, error: "one of no, yes" });
+  });
+
+  it("a size is a number or a word, and a number makes it fixed", () => {
+    const width = rows("alert-switch", "label").find((r) => r.key === "width");
+    if (!width) throw new Error("no width");
+    const p = piece("alert-switch");
+    expect(cellOf(p, p.layers.label as never, width, restingVariant(p)).text).toBe("fit");
+    expect(readCell(width, "fi", 100)).toEqual({ ok: true, values: { widthMode: "fit" } });
+    expect(readCell(width, "120+8", 100)).toEqual({ ok: true, values: { width: 128, widthMode: "fixed" } });
+    expect(readCell(width, "wide", 100)).toMatchObject({ ok: false, error: expect.stringContaining("or fit, or stretch") as string });
+    expect(cellOf(p, p.layers.knob as never, width, restingVariant(p)).text).toBe("28");
   });
 
   it("know which differ between variants", () => {

@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { clearValue, duplicateLayers, removeLayers, setValues, topmost } from "#core/edit";
 import type { Edits } from "#core/edit";
 import { conditionText, originOf, valuesIn } from "#core/looks";
+import { newId } from "#core/project";
 import type { Id } from "#core/project";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
@@ -45,12 +46,14 @@ export class BenchEdits {
     return null;
   }
 
-  /** Lets a value of a column be inherited again, by taking back what its winning look says. */
-  clear(layerIds: readonly Id[], key: string, from: (layer: Id) => Id | null): void {
-    for (const id of layerIds) {
-      const active = this.active, look = from(id);
-      if (active && look !== null) this.session.edit(clearValue(active.piece, look, id, key));
+  /** Takes back what a look says about properties of layers, so that they are inherited again; one step of undo. */
+  clear(layerIds: readonly Id[], keys: readonly string[], look: Id | null): void {
+    const gesture = `clear ${newId()}`;
+    for (const id of layerIds) for (const key of keys) {
+      const active = this.active;
+      if (active && look !== null && active.piece.looks[look]?.changes[id]?.[key] !== undefined) this.session.edit(clearValue(active.piece, look, id, key), gesture);
     }
+    this.session.settle();
   }
 
   nudge(ids: readonly Id[], dx: number, dy: number): void {
