@@ -210,6 +210,10 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   });
 
   it("5. tries it: at rest, in mid-motion and at the end, with the log and the switches", async () => {
+    // it has been running all along, also while the rules were half written
+    await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
+    await me.press("r");
+    await me.until(async () => expect(await me.text(".log")).toContain("Use it as people will"));
     const rest = await me.layer(".try-host", knob);
     const trackBox = await me.layer(".try-host", track);
     if (!rest || !trackBox) throw new Error("nothing to try");
