@@ -41,7 +41,7 @@ export class Person {
   }
 
   /** Tries until it does not throw, or gives up with the last reason. */
-  async until<T>(what: () => Promise<T>, ms = 8000): Promise<T> {
+  async until<T>(what: () => Promise<T>, ms = 15_000): Promise<T> {
     const end = Date.now() + ms;
     for (;;) {
       try {
