@@ -7,6 +7,7 @@ import type { Change, Condition, Easing, Effect, Motion, Piece, Project, Rule, T
 import { Menu } from "../common/Menu";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject, useSession } from "../store/session-context";
+import { PATIENCE } from "../store/session";
 import { NumberField } from "../common/NumberField";
 import { useChosen, usePiece } from "./state";
 
@@ -113,7 +114,7 @@ const RuleLine = ({ rule }: { rule: Rule }) => {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
-  const set = (parts: Parts, gesture: string | null = null) => { session.edit(setRule(piece, rule.id, parts), gesture); };
+  const set = (parts: Parts, gesture: string | null = null) => { session.edit(setRule(piece, rule.id, parts), gesture, PATIENCE); };
   const run = (change: Change | null) => { if (change) session.edit(change); };
   const trouble = ruleTrouble(project, piece, rule);
   const sources = [{ value: "", words: "the whole piece" }, ...Object.values(piece.layers).filter((l) => l.id !== ROOT).map((l) => ({ value: l.id, words: l.name }))];

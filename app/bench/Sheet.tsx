@@ -110,7 +110,7 @@ export const Sheet = () => {
     edits.set(next, live);
   };
   const close = (by?: Way) => {
-    if (open?.live && by !== "away") session.undo();
+    if (open?.live && by !== "away") session.cancel(open.live);
     session.settle();
     setOpen(null);
     put({ editing: false });

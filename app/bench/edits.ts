@@ -6,6 +6,7 @@ import { newId } from "#core/project";
 import type { Id } from "#core/project";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
+import { PATIENCE } from "../store/session";
 import type { Session } from "../store/session";
 import { activeOf, useBenchStore } from "./state";
 import type { BenchState } from "./state";
@@ -22,10 +23,10 @@ export class BenchEdits {
   }
 
   /** Says values in the present scope; tells when a more specific look hides them in the card one looks at. */
-  set(edits: Edits, gesture: string | null = null): void {
+  set(edits: Edits, gesture: string | null = null, patience?: number): void {
     const active = this.active;
     if (!active) return;
-    if (!this.session.edit(setValues(active.piece, active.when, edits), gesture)) return;
+    if (!this.session.edit(setValues(active.piece, active.when, edits), gesture, patience)) return;
     this.store.getState().put({ hint: this.hiddenNote(edits) });
   }
 
@@ -67,7 +68,7 @@ export class BenchEdits {
       if (dy) next.y = (v.y as number) + dy;
       return [id, next];
     }));
-    if (Object.keys(edits).length) this.set(edits, `nudge ${ids.join()}`);
+    if (Object.keys(edits).length) this.set(edits, `nudge ${ids.join()}`, PATIENCE);
   }
 
   remove(ids: readonly Id[]): void {

@@ -119,6 +119,40 @@ describe("saving", () => {
     expect(pane.x).toBe(4);
   });
 
+  it("a drag may rest: it stays one step until it ends; key presses after a pause are a step of their own", async () => {
+    pane.move(10, "drag");
+    await pane.wait(5000);
+    pane.move(20, "drag");
+    pane.session.settle();
+    pane.session.undo();
+    expect(pane.x).toBe(4);
+    const piece = () => pane.session.project.pieces["alert-switch"] as never;
+    pane.session.edit(setValues(piece(), {}, { knob: { x: 5 } }), "nudge", 1500);
+    await pane.wait(2000);
+    pane.session.edit(setValues(piece(), {}, { knob: { x: 6 } }), "nudge", 1500);
+    pane.session.undo();
+    expect(pane.x).toBe(5);
+  });
+
+  it("a cancelled gesture is gone, however long it took, and takes nothing else along", async () => {
+    pane.move(9);
+    pane.move(10, "choose");
+    await pane.wait(5000);
+    pane.move(20, "choose");
+    pane.session.cancel("choose");
+    expect([pane.x, pane.session.redoLabel]).toEqual([9, null]);
+    pane.session.cancel("choose");
+    expect(pane.x).toBe(9);
+    pane.move(30, "there and back");
+    pane.move(9, "there and back");
+    pane.session.cancel("there and back");
+    expect(pane.x).toBe(9);
+    pane.session.undo();
+    expect([pane.x, pane.said]).toEqual([4, []]);
+    await pane.wait(1000);
+    expect(keptX()).toBe(4);
+  });
+
   it("while the server is away editing goes on, says why it is not saved, and saves when it is back", async () => {
     harbour.mode = "closed";
     pane.move(9);

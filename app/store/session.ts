@@ -29,8 +29,8 @@ type Answer =
   | { kind: "unknown" }
   | { kind: "away"; reason: string };
 
-/** Edits of one gesture become one step of undo while they follow one another within this time, ms. */
-const GESTURE = 1500;
+/** How long one may pause between key presses that shall still be one step of undo, ms. */
+export const PATIENCE = 1500;
 /** A change is sent this long after its last edit, so that a drag is one change and not a hundred, ms. */
 const PAUSE = 150;
 /** The longest wait between tries while the server is away, ms. */
@@ -81,10 +81,11 @@ export class Session {
   };
 
   /**
-   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo and one save.
+   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo, until `settle`,
+   * or until nothing came for `patience` ms: a drag may rest as long as it likes, single key presses may not.
    * Says why when the project would not be valid with it; nothing is changed then.
    */
-  edit(change: Change, gesture: string | null = null): boolean {
+  edit(change: Change, gesture: string | null = null, patience = Infinity): boolean {
     const result = accept(this.present, change);
     if (!result.ok) {
       this.say(`Not done: ${result.error}.`);
@@ -93,7 +94,7 @@ export class Session {
     if (result.inverse.length === 0) return true;
     const last = this.past.at(-1);
     const now = this.outside.now();
-    const joins = gesture !== null && last?.key === gesture && this.openKey === gesture && now - last.at < GESTURE;
+    const joins = gesture !== null && last?.key === gesture && this.openKey === gesture && now - last.at < patience;
     const step: Step = { label: change.label, ops: change.ops, inverse: result.inverse, key: gesture, at: now };
     this.past = joins ? [...this.past.slice(0, -1), { ...step, ops: merge(last.ops, step.ops), inverse: compact([...step.inverse, ...last.inverse]) }] : [...this.past, step].slice(-500);
     this.openKey = gesture;
@@ -105,6 +106,17 @@ export class Session {
   /** Ends a gesture: what follows is a step of its own. */
   settle(): void { this.openKey = null; }
 
+  /** Takes a gesture back as if it had not begun; nothing happens when it changed nothing. */
+  cancel(gesture: string): void {
+    if (this.past.at(-1)?.key === gesture) {
+      const { future } = this;
+      this.travel("past", "future", "Undo");
+      this.future = future;
+      this.tell();
+    }
+    this.settle();
+  }
+
   undo(): void { this.travel("past", "future", "Undo"); }
   redo(): void { this.travel("future", "past", "Redo"); }
 
@@ -115,7 +127,12 @@ export class Session {
     this[from] = this[from].slice(0, -1);
     const change: Change = { label: `${word}: ${step.label}`.slice(0, 200), ops: step.inverse };
     const result = accept(this.present, change);
-    if (!result.ok || result.inverse.length === 0) {
+    // a gesture that came back to where it began has nothing to take back
+    if (result.ok && result.inverse.length === 0) {
+      this.tell();
+      return;
+    }
+    if (!result.ok) {
       this.say(`“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: what it changed is gone.`);
       this.tell();
       return;

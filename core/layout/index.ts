@@ -3,7 +3,7 @@ export { facesFor, widthOf } from "./fonts";
 export type { FlexEngine } from "./flex";
 export { findPlaced, hitTest, toLocal } from "./hit";
 export type { Hit } from "./hit";
-export { layout, needsFlex } from "./place";
+export { layout } from "./place";
 export type { LayoutEnv } from "./place";
 export { setText } from "./text";
 export type { Line, SetText } from "./text";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { facesFor, findPlaced, hitTest, layout, needsFlex, setText, widthOf } from "#core/layout";
+import { facesFor, findPlaced, hitTest, layout, setText, widthOf } from "#core/layout";
 import type { LayoutEnv, Placed } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -95,12 +95,6 @@ describe("rows and columns", () => {
     const b = piece({ width: 100, height: 20, arrange: "row", justify: "between" });
     const ids = [1, 2, 3].map(() => b.layer("box", { width: 10, height: 10 }));
     expect(ids.map((id) => box(placed(b), id)?.[0])).toEqual([0, 45, 90]);
-  });
-
-  it("only projects that arrange something need the engine", () => {
-    const b = piece({});
-    expect(needsFlex(b.project)).toBe(false);
-    expect(needsFlex(kelpwayKit())).toBe(true);
   });
 });
 

@@ -97,7 +97,3 @@ const boxOf = (env: LayoutEnv, node: Resolved, width: number | undefined, height
 /** Lays out a resolved tree: its root at 0, 0 with its own size unless `size` says another; px. */
 export const layout = (env: LayoutEnv, root: Resolved, size?: { width?: number; height?: number }): Placed =>
   put(boxOf(env, root, size?.width ?? fixedOr(root.values, "widthMode", "width"), size?.height ?? fixedOr(root.values, "heightMode", "height")), 0, 0);
-
-/** Whether any layer of a tree needs the flexbox engine. */
-export const needsFlex = (project: { readonly pieces: Readonly<Record<string, { readonly looks: Readonly<Record<string, { readonly changes: Readonly<Record<string, Readonly<Record<string, unknown>>>> }>> }>> }): boolean =>
-  Object.values(project.pieces).some((p) => Object.values(p.looks).some((l) => Object.values(l.changes).some((c) => c.arrange === "row" || c.arrange === "column")));
