@@ -10,6 +10,9 @@ export default [
     route("play/:pieceId?", "routes/play.tsx"),
   ]),
   route("projects/:projectId/changes", "routes/changes.ts"),
+  route("projects/:projectId/assets", "routes/assets.ts"),
+  route("assets/:hash", "routes/asset.ts"),
+  route("assets/:hash/face", "routes/face.ts"),
   route("projects/:projectId/live", "routes/live.ts"),
   route("*", "routes/nothing.tsx"),
 ] satisfies RouteConfig;

@@ -8,5 +8,5 @@ import { cabinClimate, tripSettings } from "./screens";
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
   for (const source of [alertSwitch, bicycleTickBox, tripSettings, cabinClimate]) pieces.push(piece(source, orderAfter(pieces)));
-  return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])) };
+  return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])), tokens: {}, assets: {} };
 };

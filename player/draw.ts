@@ -2,32 +2,41 @@ import type { Paint } from "#core/paint";
 
 const SVG = "http://www.w3.org/2000/svg";
 
+/** Where kept files are, by their hash. */
+export type Address = (hash: string) => string;
+const ownServer: Address = (hash) => `/assets/${hash}`;
+
 interface Drawn { paint: Paint; element: SVGElement; children: Map<string, Drawn> }
 
-const create = (paint: Paint): Drawn => {
+const put = (element: SVGElement, key: string, value: string | number, address: Address): void => {
+  const text = String(value);
+  element.setAttribute(key, key === "href" && text.startsWith("asset:") ? address(text.slice(6)) : text);
+};
+
+const create = (paint: Paint, address: Address): Drawn => {
   const element = document.createElementNS(SVG, paint.tag);
-  for (const [k, v] of Object.entries(paint.attrs)) element.setAttribute(k, String(v));
+  for (const [k, v] of Object.entries(paint.attrs)) put(element, k, v, address);
   if (paint.text !== undefined) element.textContent = paint.text;
   const children = new Map<string, Drawn>();
   for (const child of paint.children) {
-    const drawn = create(child);
+    const drawn = create(child, address);
     children.set(child.key, drawn);
     element.append(drawn.element);
   }
   return { paint, element, children };
 };
 
-const updateAttrs = (drawn: Drawn, next: Paint): void => {
+const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
   const before = drawn.paint.attrs;
-  for (const [k, v] of Object.entries(next.attrs)) if (before[k] !== v) drawn.element.setAttribute(k, String(v));
+  for (const [k, v] of Object.entries(next.attrs)) if (before[k] !== v) put(drawn.element, k, v, address);
   for (const k of Object.keys(before)) if (!(k in next.attrs)) drawn.element.removeAttribute(k);
   if (next.text !== drawn.paint.text) drawn.element.textContent = next.text ?? "";
 };
 
 /** Brings an element to a new paint; parts whose paint is the same object are not touched. */
-const update = (drawn: Drawn, next: Paint): void => {
+const update = (drawn: Drawn, next: Paint, address: Address): void => {
   if (drawn.paint === next) return;
-  updateAttrs(drawn, next);
+  updateAttrs(drawn, next, address);
   if (drawn.paint.children !== next.children) {
     const keep = new Set(next.children.map((c) => c.key));
     for (const [key, child] of drawn.children) {
@@ -38,9 +47,9 @@ const update = (drawn: Drawn, next: Paint): void => {
     let before: ChildNode | null = drawn.element.firstChild;
     for (const paint of next.children) {
       let child = drawn.children.get(paint.key);
-      if (child && child.paint.tag === paint.tag) update(child, paint);
+      if (child && child.paint.tag === paint.tag) update(child, paint, address);
       else {
-        const fresh = create(paint);
+        const fresh = create(paint, address);
         if (before === child?.element) before = before?.nextSibling ?? null;
         child?.element.remove();
         drawn.children.set(paint.key, fresh);
@@ -57,13 +66,13 @@ const update = (drawn: Drawn, next: Paint): void => {
 export class Drawing {
   private drawn: Drawn | null = null;
 
-  constructor(private readonly host: SVGElement) {}
+  constructor(private readonly host: SVGElement, private readonly address: Address = ownServer) {}
 
   draw(paint: Paint | null): void {
-    if (paint && this.drawn && this.drawn.paint.tag === paint.tag) update(this.drawn, paint);
+    if (paint && this.drawn && this.drawn.paint.tag === paint.tag) update(this.drawn, paint, this.address);
     else {
       this.drawn?.element.remove();
-      this.drawn = paint && create(paint);
+      this.drawn = paint && create(paint, this.address);
       if (this.drawn) this.host.append(this.drawn.element);
     }
   }

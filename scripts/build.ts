@@ -4,7 +4,7 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from "
 import { join } from "node:path";
 import { root } from "./serve.ts";
 
-const sources = ["core", "player", "server", "app", "demo", "workers", "scripts/fonts.ts", "package-lock.json", "package.json", "vite.config.ts", "react-router.config.ts"];
+const sources = ["core", "player", "server", "app", "demo", "workers", "scripts/fonts.ts", "scripts/icons.ts", "package-lock.json", "package.json", "vite.config.ts", "react-router.config.ts"];
 
 const filesIn = (path: string): string[] =>
   !existsSync(path) ? [] : statSync(path).isDirectory() ? readdirSync(path).sort().flatMap((f) => filesIn(join(path, f))) : [path];

@@ -1,5 +1,6 @@
 import { DataTypes, Model, Sequelize } from "sequelize";
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from "sequelize";
+import type { Face } from "#core/layout";
 import type { Op, Project } from "#core/project";
 
 /** A project: its newest snapshot, and the number of its newest change. */
@@ -24,6 +25,17 @@ export class ChangeRow extends Model<InferAttributes<ChangeRow>, InferCreationAt
   declare clientId: string;
   declare label: string;
   declare ops: Op[];
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** A file that projects use, kept once by its contents. */
+export class AssetRow extends Model<InferAttributes<AssetRow>, InferCreationAttributes<AssetRow>> {
+  /** SHA-256 of the bytes */
+  declare hash: string;
+  declare type: string;
+  declare bytes: Buffer;
+  /** what layout must know of a font */
+  declare face: Face | null;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -53,5 +65,12 @@ export const openDatabase = (url: string): Sequelize => {
     ops: { type: DataTypes.JSONB, allowNull: false },
     createdAt: { type: DataTypes.DATE, field: "created_at" },
   }, { sequelize, tableName: "changes", updatedAt: false });
+  AssetRow.init({
+    hash: { type: DataTypes.STRING(64), primaryKey: true },
+    type: { type: DataTypes.STRING(40), allowNull: false },
+    bytes: { type: DataTypes.BLOB, allowNull: false },
+    face: { type: DataTypes.JSONB, allowNull: true },
+    createdAt: { type: DataTypes.DATE, field: "created_at" },
+  }, { sequelize, tableName: "assets", updatedAt: false });
   return sequelize;
 };

@@ -5,6 +5,8 @@ export { openDatabase } from "./database";
 export { migrate } from "./migrations";
 export { ProjectLog } from "./log";
 export type { AppendResult, Logged, Snapshot } from "./log";
+export { LARGEST_FONT, LARGEST_PICTURE, readAsset, readAssetFace, storeAsset } from "./assets";
+export type { StoreAnswer } from "./assets";
 export { appendRequest, newProjectRequest } from "./requests";
 
 let shared: ProjectLog | undefined;

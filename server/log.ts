@@ -1,7 +1,7 @@
 import { EventEmitter } from "node:events";
 import { Op as SqlOp } from "sequelize";
 import type { Sequelize, Transaction } from "sequelize";
-import { accept, apply } from "#core/project";
+import { accept, apply, upgrade } from "#core/project";
 import type { Change, Op, Project } from "#core/project";
 import { ChangeRow, ProjectRow } from "./database";
 
@@ -99,7 +99,7 @@ export class ProjectLog {
   private async stateOf(row: ProjectRow, transaction?: Transaction): Promise<Snapshot> {
     const known = this.states.get(row.id);
     if (known?.seq === row.seq) return known;
-    const base = known && known.seq < row.seq && known.seq >= row.snapshotSeq ? known : { seq: row.snapshotSeq, project: row.snapshot };
+    const base = known && known.seq < row.seq && known.seq >= row.snapshotSeq ? known : { seq: row.snapshotSeq, project: upgrade(row.snapshot) };
     const rows = await ChangeRow.findAll({ where: { projectId: row.id, seq: { [SqlOp.gt]: base.seq, [SqlOp.lte]: row.seq } }, order: [["seq", "ASC"]], transaction: transaction ?? null });
     const state = { seq: row.seq, project: rows.reduce((project, r) => apply(project, r.ops).doc, base.project) };
     // a state read inside a transaction is committed already: the row was locked, and this change comes after it

@@ -34,6 +34,19 @@ const steps: { name: string; up: (p: { context: QueryInterface }) => Promise<voi
       await q.dropTable("projects");
     },
   },
+  {
+    name: "002-assets",
+    up: async ({ context: q }) => {
+      await q.createTable("assets", {
+        hash: { type: DataTypes.STRING(64), primaryKey: true },
+        type: { type: DataTypes.STRING(40), allowNull: false },
+        bytes: { type: DataTypes.BLOB, allowNull: false },
+        face: { type: DataTypes.JSONB, allowNull: true },
+        created_at: { type: DataTypes.DATE, allowNull: false },
+      });
+    },
+    down: async ({ context: q }) => { await q.dropTable("assets"); },
+  },
 ];
 
 /** Brings the database to the newest shape; returns the names of the steps it took. */

@@ -91,7 +91,7 @@ describe("working on a card by hand", () => {
     const box = await me.cellBox("fill", "off");
     await me.page.mouse.click(box.x + 60, box.y + box.height / 2);
     await me.press("Enter");
-    const field = await me.box(".picker .react-colorful__saturation");
+    const field = await me.box(".panel .react-colorful__saturation");
     await me.page.mouse.click(field.x + field.width - 8, field.y + 8);
     const fill = () => me.page.$eval('[aria-label="Variant off"] [data-layer="track"] rect', (r) => r.getAttribute("fill"));
     await me.until(async () => expect(await fill()).not.toBe("#c9c3b4"));

@@ -118,7 +118,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("button", "Insert text");
     await me.rename("Text", "Label");
     for (const [key, text] of [["x", "100"], ["y", "36"], ["text", "Dock alerts"]] as const) await me.write(key, "only variant", text);
-    await me.page.click(".sheet tr:has([data-key=text]) .option-mark");
+    await me.page.click(".sheet [data-row=text] .option-mark");
     await me.until(async () => expect(await me.page.$$eval(".option-mark.on", (a) => a.length)).toBe(1));
   });
 
@@ -270,14 +270,14 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
       await me.page.click(".stage-room", { offset: { x: 500, y: 200 } });
     }
     await me.click("treeitem", "Alert switch 2");
-    const start = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("starts with Alerts"))?.querySelector("td")?.getAttribute("data-key") ?? "");
+    const start = await me.page.evaluate(() => [...document.querySelectorAll(".sheet [data-row]")].find((r) => r.textContent?.startsWith("starts with Alerts"))?.getAttribute("data-row") ?? "");
     const box = await me.cellBox(start, "only variant");
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await me.press("Enter");
     await me.pick("starts with Alerts", "on");
     await me.until(async () => expect(await me.cell(start, "only variant")).toMatchObject({ text: "on", own: true }));
     await me.click("treeitem", "Alert switch 3");
-    const words = await me.page.evaluate(() => [...document.querySelectorAll(".sheet tr")].find((r) => r.textContent?.startsWith("Label"))?.querySelector("td")?.getAttribute("data-key") ?? "");
+    const words = await me.page.evaluate(() => [...document.querySelectorAll(".sheet [data-row]")].find((r) => r.textContent?.startsWith("Label"))?.getAttribute("data-row") ?? "");
     const wordsBox = await me.cellBox(words, "only variant");
     await me.page.mouse.click(wordsBox.x + 20, wordsBox.y + wordsBox.height / 2);
     await sleep(60);

@@ -5,14 +5,16 @@ import type { LayoutEnv } from "#core/layout";
 import type { Id } from "#core/project";
 import { childrenOf } from "#core/looks";
 import { inOrder, ROOT } from "#core/project";
-import { Insert, Layers, useInsert } from "./Layers";
+import { Insert } from "./Insert";
+import { Layers } from "./Layers";
 import { Rules } from "./Rules";
-import { Sheet } from "./Sheet";
+import { Sheet } from "./sheet/Sheet";
 import { Stage } from "./Stage";
 import { TopBar } from "./TopBar";
 import { Traits } from "./Traits";
 import { Try } from "./Try";
 import { useEdits } from "./edits";
+import { fresh, useInserter } from "./insert";
 import { BenchContext, createBench, useBench, useBenchStore, useChosen, usePiece } from "./state";
 import { useSession } from "../store/session-context";
 import "./bench.scss";
@@ -41,12 +43,15 @@ const Drawer = () => {
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.closest("input, textarea, select, [contenteditable], [role=menu]") !== null;
 
+/** The key that inserts each kind of layer. */
+const kinds = Object.fromEntries(Object.entries(fresh).map(([kind, f]) => [f.key.toLowerCase(), kind as keyof typeof fresh]));
+
 /** Keys that work anywhere on the bench unless one is typing. */
 const useKeys = (onHelp: () => void) => {
   const session = useSession();
   const store = useBenchStore();
   const edits = useEdits();
-  const insert = useInsert();
+  const insert = useInserter();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (isTyping(e.target) || e.defaultPrevented) return;
@@ -67,10 +72,8 @@ const useKeys = (onHelp: () => void) => {
       else if (key === "escape") state.choose([]);
       else if (key === "f2" && state.chosen[0]) state.put({ renaming: state.chosen[0] });
       else if (key === "r") state.restart();
-      else if (key === "b") insert("box");
-      else if (key === "e") insert("ellipse");
-      else if (key === "t") insert("text");
-      else if (key === "g") insert("path");
+      else if (kinds[key]) insert.simple(kinds[key]);
+      else if (key === "i") document.querySelector<HTMLElement>("[data-insert=icon]")?.click();
       else if (key === "?") onHelp();
       else return;
       e.preventDefault();
@@ -81,7 +84,7 @@ const useKeys = (onHelp: () => void) => {
 };
 
 const keys: readonly (readonly [string, string])[] = [
-  ["B, E, T, G", "insert a box, an ellipse, a text, a triangle"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"], ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them"],
+  ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"], ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them"],
   ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, keep the proportions"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type"],
   ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Esc", "choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
 ];

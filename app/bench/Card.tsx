@@ -1,17 +1,17 @@
 import { memo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { meets, restingVariant, variantKey, variantName } from "#core/looks";
+import { restingVariant, variantKey, variantName } from "#core/looks";
 import { findPlaced } from "#core/layout";
 import type { Placed } from "#core/layout";
-import type { Condition, Id, Piece, Variant } from "#core/project";
+import type { Id, Piece, Variant } from "#core/project";
 import { useSession } from "../store/session-context";
 import { Canvas } from "./Canvas";
 import { Handles } from "./Handles";
 import { TypeOver } from "./TypeOver";
-import { useBench, useChosen } from "./state";
+import { chooseCard, useBench, useBenchStore, useChosen } from "./state";
 import { useDragging } from "./useDragging";
 
-interface Props { piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; when: Condition; several: boolean }
+interface Props { piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean }
 
 const Frame = ({ placed, id, zoom, handles }: { placed: Placed; id: Id; zoom: number; handles: boolean }) => {
   const frame = useRef<HTMLDivElement>(null);
@@ -29,15 +29,14 @@ const Frame = ({ placed, id, zoom, handles }: { placed: Placed; id: Id; zoom: nu
 };
 
 /** One variant, really painted and directly editable. */
-export const Card = memo(function Card({ piece, variant, placed, zoom, active, when, several }: Props) {
+export const Card = memo(function Card({ piece, variant, placed, zoom, active, picked, lit, several }: Props) {
   const session = useSession();
   const navigate = useNavigate();
   const chosen = useChosen();
   const editing = useBench((s) => s.editing);
-  const look = useBench((s) => s.look);
+  const store = useBenchStore();
   const [typing, setTyping] = useState<Id | null>(null);
   const { onDoubleClick, ...pointer } = useDragging(variant, placed, zoom);
-  const lit = meets(when, variant);
   const name = variantName(piece, variant);
   const resting = variantKey(piece, restingVariant(piece)) === variantKey(piece, variant);
   const goIn = (e: React.MouseEvent<HTMLElement>) => {
@@ -49,11 +48,11 @@ export const Card = memo(function Card({ piece, variant, placed, zoom, active, w
       if (typeof component === "string" && session.project.pieces[component]) void navigate(`/projects/${session.id}/pieces/${component}`);
     }
   };
-  const classes = ["card-variant", lit && several ? "lit" : "", active ? "active" : "", editing && !lit ? "aside" : ""].filter(Boolean).join(" ");
+  const classes = ["card-variant", lit && several ? "lit" : "", active ? "active" : "", picked ? "picked" : "", editing && !lit ? "aside" : ""].filter(Boolean).join(" ");
   return (
     <section className={classes} aria-label={`Variant ${name}`} data-variant={variantKey(piece, variant)}>
       <header>
-        <button type="button" className="card-name" aria-pressed={active} onClick={() => look(variant)}>{name}</button>
+        <button type="button" className="card-name" aria-pressed={active || picked} title="Shift or Ctrl chooses several cards" onClick={(e) => chooseCard(piece, store.getState(), variant, e.shiftKey || e.ctrlKey || e.metaKey)}>{name}</button>
         {resting && several && name !== "at rest" && <span className="quiet">resting</span>}
         {lit && several && <span className="lands" title="The next edit lands here">edits land here</span>}
       </header>

@@ -45,7 +45,7 @@ export const Handles = ({ frame, layer, zoom, rect }: Props) => {
     handles.on("resizeStart", () => {
       const { piece, variant } = activeOf(session.project.pieces[store.getState().pieceId] as never, store.getState());
       const record = piece.layers[layer];
-      const v = record ? valuesIn(piece, variant, record) : {};
+      const v = record ? valuesIn(session.project, piece, variant, record) : {};
       const now = latest.current.rect;
       start = { x: v.x as number, y: v.y as number, width: now.width, height: now.height };
       gesture = `resize ${Date.now()}`;

@@ -1,66 +1,14 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
-import { Dropdown } from "react-bootstrap";
-import { addLayer, contains, piecesOf, renameLayer, restack } from "#core/edit";
+import { renameLayer, restack } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { Layer, LayerKind, Piece } from "#core/project";
-import type { Value } from "#core/properties";
-import { Menu } from "../common/Menu";
+import type { Layer, Piece } from "#core/project";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
-import { useProject, useSession } from "../store/session-context";
+import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
-import { parentForNew, useActive, useBench, useBenchStore, useChosen, usePiece } from "./state";
-
-const fresh: Readonly<Record<Exclude<LayerKind, "instance">, { words: string; key: string; values: Record<string, Value>; size: [number, number] }>> = {
-  box: { words: "Box", key: "B", values: { width: 80, height: 48, radius: [8, 8, 8, 8], fill: "#c9d8d2" }, size: [80, 48] },
-  ellipse: { words: "Ellipse", key: "E", values: { width: 48, height: 48, fill: "#8fb5a9" }, size: [48, 48] },
-  text: { words: "Text", key: "T", values: { text: "Text", size: 16 }, size: [32, 20] },
-  path: { words: "Triangle", key: "G", values: { width: 48, height: 42, shape: "M50 0 L100 100 L0 100 Z", fill: "#dcbf8d" }, size: [48, 42] },
-};
-
-/** Puts a new layer near the middle of where it goes, a little further each time. */
-export const useInsert = () => {
-  const session = useSession();
-  const store = useBenchStore();
-  return (kind: LayerKind, component?: Piece) => {
-    const state = store.getState();
-    const piece = session.project.pieces[state.pieceId];
-    if (!piece) return;
-    const parent = parentForNew(piece, state.chosen);
-    const room = valuesIn(piece, state.variant, piece.layers[parent] as Layer);
-    const count = childrenOf(piece).get(parent)?.length ?? 0;
-    const size = kind === "instance" ? [120, 40] as const : fresh[kind].size;
-    const at = (all: Value | undefined, own: number) => Math.max(0, Math.round(((all as number) - own) / 2 + (count % 6) * 8));
-    const own = kind === "instance" ? { component: component?.id ?? "" } : fresh[kind].values;
-    const made = addLayer(piece, kind, parent, { ...own, x: at(room.width, size[0]), y: at(room.height, size[1]) }, component?.name);
-    if (session.edit(made.change)) store.getState().choose([made.id]);
-  };
-};
-
-export const Insert = () => {
-  const project = useProject();
-  const piece = usePiece();
-  const insert = useInsert();
-  const components = piecesOf(project, "component").filter((c) => !contains(project, c.id, piece.id));
-  return (
-    <div className="side-part">
-      <h2 className="caption">Insert</h2>
-      <div className="insert-row" role="toolbar" aria-label="Insert a layer">
-        {(["box", "ellipse", "text", "path"] as const).map((kind) => (
-          <button key={kind} type="button" className="tool framed" title={`${fresh[kind].words} (${fresh[kind].key})`} aria-label={`Insert ${fresh[kind].words.toLowerCase()}`} onClick={() => insert(kind)}><Icon name={kind} /></button>
-        ))}
-        <Dropdown>
-          <Dropdown.Toggle as="button" type="button" className="tool framed" aria-label="Insert a component" title="A copy of a component" disabled={components.length === 0}><Icon name="instance" /></Dropdown.Toggle>
-          <Menu>
-            {components.map((c) => <Dropdown.Item key={c.id} as="button" type="button" onClick={() => insert("instance", c)}>{c.name}</Dropdown.Item>)}
-          </Menu>
-        </Dropdown>
-      </div>
-    </div>
-  );
-};
+import { useActive, useBench, useChosen } from "./state";
 
 interface Line { readonly layer: Layer; readonly depth: number; readonly parent: boolean }
 
@@ -138,7 +86,7 @@ export const Layers = () => {
       <div ref={tree} role="tree" aria-label="Layers" aria-multiselectable="true" className="tree" onKeyDown={onKeyDown}>
         {lines.map(({ layer, depth, parent }) => {
           const on = chosen.includes(layer.id);
-          const hidden = valuesIn(piece, variant, layer).visible === false;
+          const hidden = valuesIn(session.project, piece, variant, layer).visible === false;
           return (
             <div key={layer.id} role="treeitem" aria-level={depth + 1} aria-selected={on} aria-expanded={parent ? !closed.has(layer.id) : undefined} tabIndex={layer.id === lead ? 0 : -1} data-line={layer.id}
               className={`tree-line${on ? " on" : ""}${hidden ? " hidden-layer" : ""}`} style={{ paddingLeft: 4 + depth * 14 }}

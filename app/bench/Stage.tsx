@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { LayoutEnv } from "#core/layout";
-import { MOST_VARIANTS, variantKey, variantsOf } from "#core/looks";
+import { MOST_VARIANTS, reached, variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject } from "../store/session-context";
@@ -25,7 +25,7 @@ const fitZoom = (room: { width: number; height: number }, columns: number, rows:
 /** The variants as live cards, laid out along the traits. */
 export const Stage = ({ env }: { env: LayoutEnv }) => {
   const project = useProject();
-  const { piece, variant, when } = useActive();
+  const { piece, variant, variants: cards, whens } = useActive();
   const zoomChoice = useBench((s) => s.zoom);
   const put = useBench((s) => s.put);
   const choose = useBench((s) => s.choose);
@@ -85,7 +85,7 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
               const cell = variantOf(row, column);
               const key = variantKey(piece, cell) || "only";
               const scene = byKey.get(key);
-              return scene && <Card key={key} piece={piece} variant={scene.variant} placed={scene.placed} zoom={zoom} when={when} several={several} active={variantKey(piece, variant) === variantKey(piece, cell)} />;
+              return scene && <Card key={key} piece={piece} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={variantKey(piece, variant) === variantKey(piece, cell)} picked={cards.length > 1 && cards.some((v) => variantKey(piece, v) === variantKey(piece, cell))} />;
             }),
           ])}
         </div>

@@ -10,7 +10,7 @@ import { Builder } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
 import { gridOf, headings, variantOf } from "./grid";
 import { outwards, pickLayer } from "./pick";
-import { cellOf, differs, readCell, rowsFor } from "./rows";
+import { cellOf, differs, readCell, rowsFor } from "./sheet/rows";
 import { Scenes } from "./scenes";
 import { activeOf, parentForNew } from "./state";
 
@@ -78,21 +78,21 @@ describe("the sheet's rows", () => {
     const words = all.find((r) => r.key === `${OPTION}words`);
     if (!start || !words) throw new Error("rows missing");
     const layer = piece("trip-settings").layers.bicycle as never;
-    expect(cellOf(piece("trip-settings"), layer, start, {})).toMatchObject({ text: "no", origin: { own: false } });
-    expect(cellOf(piece("trip-settings"), layer, words, {}).text).toBe("Bring a bicycle");
-    expect(readCell(start, "YES", undefined)).toEqual({ ok: true, values: { [`${TRAIT}checked`]: "checked-yes" } });
-    expect(readCell(start, "perhaps", undefined)).toMatchObject({ ok: false, error: "one of no, yes" });
+    expect(cellOf(project, piece("trip-settings"), layer, start, {})).toMatchObject({ text: "no", origin: { own: false } });
+    expect(cellOf(project, piece("trip-settings"), layer, words, {}).text).toBe("Bring a bicycle");
+    expect(readCell(project, start, "YES", undefined)).toEqual({ ok: true, values: { [`${TRAIT}checked`]: "checked-yes" } });
+    expect(readCell(project, start, "perhaps", undefined)).toMatchObject({ ok: false, error: "one of no, yes" });
   });
 
   it("a size is a number or a word, and a number makes it fixed", () => {
     const width = rows("alert-switch", "label").find((r) => r.key === "width");
     if (!width) throw new Error("no width");
     const p = piece("alert-switch");
-    expect(cellOf(p, p.layers.label as never, width, restingVariant(p)).text).toBe("fit");
-    expect(readCell(width, "fi", 100)).toEqual({ ok: true, values: { widthMode: "fit" } });
-    expect(readCell(width, "120+8", 100)).toEqual({ ok: true, values: { width: 128, widthMode: "fixed" } });
-    expect(readCell(width, "wide", 100)).toMatchObject({ ok: false, error: expect.stringContaining("or fit, or stretch") as string });
-    expect(cellOf(p, p.layers.knob as never, width, restingVariant(p)).text).toBe("28");
+    expect(cellOf(project, p, p.layers.label as never, width, restingVariant(p)).text).toBe("fit");
+    expect(readCell(project, width, "fi", 100)).toEqual({ ok: true, values: { widthMode: "fit" } });
+    expect(readCell(project, width, "120+8", 100)).toEqual({ ok: true, values: { width: 128, widthMode: "fixed" } });
+    expect(readCell(project, width, "wide", 100)).toMatchObject({ ok: false, error: expect.stringContaining("or fit, or stretch") as string });
+    expect(cellOf(project, p, p.layers.knob as never, width, restingVariant(p)).text).toBe("28");
   });
 
   it("know which differ between variants", () => {
@@ -107,10 +107,10 @@ describe("where edits go", () => {
   it("a chosen scope holds only for cards it reaches, else the suggested one is taken", () => {
     const p = piece("alert-switch");
     const on = { alerts: "alerts-on" };
-    expect(activeOf(p, { variant: on, scope: null })).toMatchObject({ when: { alerts: ["alerts-on"] }, suggested: true });
-    expect(activeOf(p, { variant: on, scope: {} })).toMatchObject({ when: {}, suggested: false });
-    expect(activeOf(p, { variant: on, scope: { alerts: ["alerts-off"] } })).toMatchObject({ when: { alerts: ["alerts-on"] } });
-    expect(activeOf(p, { variant: { alerts: "gone" }, scope: null }).variant).toEqual(restingVariant(p));
+    expect(activeOf(p, { variant: on, also: [], scope: null })).toMatchObject({ whens: [{ alerts: ["alerts-on"] }], suggested: true });
+    expect(activeOf(p, { variant: on, also: [], scope: [{}] })).toMatchObject({ whens: [{}], suggested: false });
+    expect(activeOf(p, { variant: on, also: [], scope: [{ alerts: ["alerts-off"] }] })).toMatchObject({ whens: [{ alerts: ["alerts-on"] }] });
+    expect(activeOf(p, { variant: { alerts: "gone" }, also: [], scope: null }).variant).toEqual(restingVariant(p));
   });
 
   it("new layers go into a box that holds layers, else beside what is chosen", () => {

@@ -1,9 +1,9 @@
 import { useMemo } from "react";
-import { clearValue, duplicateLayers, removeLayers, setValues, topmost } from "#core/edit";
+import { clearValue, duplicateLayers, moveSaying, removeLayers, setValues, topmost } from "#core/edit";
 import type { Edits } from "#core/edit";
-import { conditionText, originOf, valuesIn } from "#core/looks";
+import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
 import { newId } from "#core/project";
-import type { Id } from "#core/project";
+import type { Condition, Id, Variant } from "#core/project";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { PATIENCE } from "../store/session";
@@ -26,7 +26,7 @@ export class BenchEdits {
   set(edits: Edits, gesture: string | null = null, patience?: number): void {
     const active = this.active;
     if (!active) return;
-    if (!this.session.edit(setValues(active.piece, active.when, edits), gesture, patience)) return;
+    if (!this.session.edit(setValues(active.piece, active.whens, edits), gesture, patience)) return;
     this.store.getState().put({ hint: this.hiddenNote(edits) });
   }
 
@@ -37,7 +37,7 @@ export class BenchEdits {
       const layer = active.piece.layers[id];
       for (const [key, value] of layer ? Object.entries(values) : []) {
         if (!layer) continue;
-        const origin = originOf(active.piece, active.variant, layer, key);
+        const origin = originOf(this.session.project, active.piece, active.variant, layer, key);
         const winner = origin.from === null ? undefined : active.piece.looks[origin.from];
         if (winner && JSON.stringify(origin.value) !== JSON.stringify(value)) {
           return `Set, but this card still shows its own ${key}, said where ${conditionText(active.piece, winner.when)}. Clear it in the sheet to see the new one here.`;
@@ -47,22 +47,38 @@ export class BenchEdits {
     return null;
   }
 
-  /** Takes back what a look says about properties of layers, so that they are inherited again; one step of undo. */
-  clear(layerIds: readonly Id[], keys: readonly string[], look: Id | null): void {
+  /** Says values for exactly some variants, whatever cards are chosen; one step of undo with others of the same gesture. */
+  setIn(variants: readonly Variant[], edits: Edits, gesture: string | null = null): void {
+    const active = this.active;
+    if (active && variants.length) this.session.edit(setValues(active.piece, variants.length > 1 ? exactly(active.piece, variants) : suggestedScope(active.piece, variants[0] as Variant), edits), gesture);
+  }
+
+  /** Says what a look says elsewhere: in a wider scope or a narrower one. */
+  move(layerIds: readonly Id[], keys: readonly string[], look: Id, to: Condition): void {
+    const active = this.active;
+    const change = active && moveSaying(active.piece, look, layerIds, keys, to);
+    if (change) this.session.edit(change);
+  }
+
+  /** Takes back what looks say about properties, so that they are inherited again; one step of undo. */
+  clearAll(list: readonly { look: Id; layer: Id; key: string }[]): void {
     const gesture = `clear ${newId()}`;
-    for (const id of layerIds) for (const key of keys) {
+    for (const { look, layer, key } of list) {
       const active = this.active;
-      if (active && look !== null && active.piece.looks[look]?.changes[id]?.[key] !== undefined) this.session.edit(clearValue(active.piece, look, id, key), gesture);
+      if (active && active.piece.looks[look]?.changes[layer]?.[key] !== undefined) this.session.edit(clearValue(active.piece, look, layer, key), gesture);
     }
     this.session.settle();
   }
+
+  /** Tells something beside the scope, until it is closed or the next edit. */
+  note(hint: string): void { this.store.getState().put({ hint }); }
 
   nudge(ids: readonly Id[], dx: number, dy: number): void {
     const active = this.active;
     if (!active) return;
     const edits = Object.fromEntries(topmost(active.piece, ids).map((id) => {
       const layer = active.piece.layers[id];
-      const v = layer ? valuesIn(active.piece, active.variant, layer) : {};
+      const v = layer ? valuesIn(this.session.project, active.piece, active.variant, layer) : {};
       const next: Record<string, Value> = {};
       if (dx) next.x = (v.x as number) + dx;
       if (dy) next.y = (v.y as number) + dy;

@@ -1,7 +1,7 @@
-import { createContext, useContext } from "react";
+import { createContext, useContext, useMemo } from "react";
 import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
-import { meets, sameCondition, suggestedScope, variantFrom } from "#core/looks";
+import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
 import type { Condition, Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
@@ -15,8 +15,10 @@ export interface BenchState {
   readonly chosen: readonly Id[];
   /** the card one is looking at */
   readonly variant: Variant;
+  /** further cards chosen with it: the next edit reaches them all */
+  readonly also: readonly Variant[];
   /** a scope other than the suggested one, until another card is looked at */
-  readonly scope: Condition | null;
+  readonly scope: readonly Condition[] | null;
   /** "fit", or px on screen per px of the piece */
   readonly zoom: number | "fit";
   readonly tab: DrawerTab;
@@ -28,16 +30,16 @@ export interface BenchState {
   readonly problem: string | null;
   readonly restarts: number;
   readonly renaming: Id | null;
-  look(variant: Variant): void;
-  reach(scope: Condition | null): void;
+  look(variant: Variant, also?: readonly Variant[]): void;
+  reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
   put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "problem" | "renaming">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null,
-  look: (variant) => set((s) => (JSON.stringify(s.variant) === JSON.stringify(variant) ? s : { variant, scope: null })),
+  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null,
+  look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set({ chosen, renaming: null, problem: null }),
   put: (part) => set(part),
@@ -63,21 +65,46 @@ export const usePiece = (): Piece => {
   return piece;
 };
 
-export interface Active { readonly piece: Piece; readonly variant: Variant; readonly when: Condition; readonly suggested: boolean }
+export interface Active {
+  readonly piece: Piece;
+  /** the card looked at */
+  readonly variant: Variant;
+  /** all chosen cards, the one looked at first */
+  readonly variants: readonly Variant[];
+  /** the conditions the next edit is made in */
+  readonly whens: readonly Condition[];
+  readonly suggested: boolean;
+}
 
-/** The card looked at and the scope the next edit has there. */
-export const activeOf = (piece: Piece, state: Pick<BenchState, "variant" | "scope">): Active => {
+/** The cards chosen and the scope the next edit has there. */
+export const activeOf = (piece: Piece, state: Pick<BenchState, "variant" | "scope" | "also">): Active => {
   const variant = variantFrom(piece, state.variant);
-  const usual = suggestedScope(piece, variant);
-  const when = state.scope && meets(state.scope, variant) && Object.keys(state.scope).every((t) => piece.traits[t]) ? state.scope : usual;
-  return { piece, variant, when, suggested: sameCondition(when, usual) };
+  const keys = new Set([variantKey(piece, variant)]);
+  const others = state.also.map((v) => variantFrom(piece, v)).filter((v) => !keys.has(variantKey(piece, v)) && keys.add(variantKey(piece, v)));
+  const variants = [variant, ...others];
+  const usual = variants.length > 1 ? exactly(piece, variants) : [suggestedScope(piece, variant)];
+  const { scope } = state;
+  const holds = scope !== null && variants.every((v) => reached(scope, v)) && scope.every((c) => Object.keys(c).every((t) => piece.traits[t]));
+  const whens = holds ? scope : usual;
+  return { piece, variant, variants, whens, suggested: sameConditions(whens, usual) };
 };
 
 export const useActive = (): Active => {
   const piece = usePiece();
   const variant = useBench((s) => s.variant);
+  const also = useBench((s) => s.also);
   const scope = useBench((s) => s.scope);
-  return activeOf(piece, { variant, scope });
+  return useMemo(() => activeOf(piece, { variant, also, scope }), [piece, variant, also, scope]);
+};
+
+/** Chooses cards: one alone, or one more or less beside those already chosen. */
+export const chooseCard = (piece: Piece, state: BenchState, variant: Variant, add: boolean): void => {
+  if (!add) { state.look(variant); return; }
+  const { variants } = activeOf(piece, state);
+  const key = variantKey(piece, variant);
+  const rest = variants.filter((v) => variantKey(piece, v) !== key);
+  const next = rest.length < variants.length && rest.length > 0 ? rest : [variant, ...rest];
+  state.look(next[0] as Variant, next.slice(1));
 };
 
 /** The chosen layers that still exist. */

@@ -38,9 +38,9 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
       const layer = piece.layers[id];
       const parent = layer?.parent == null ? undefined : piece.layers[layer.parent];
       if (!layer || !parent) continue;
-      const v = valuesIn(piece, active.variant, layer);
-      if (valuesIn(piece, active.variant, parent).arrange !== "free" && !v.floats) {
-        state.put({ hint: `${parent.name} arranges its layers in a ${String(valuesIn(piece, active.variant, parent).arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
+      const v = valuesIn(session.project, piece, active.variant, layer);
+      if (valuesIn(session.project, piece, active.variant, parent).arrange !== "free" && !v.floats) {
+        state.put({ hint: `${parent.name} arranges its layers in a ${String(valuesIn(session.project, piece, active.variant, parent).arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
         continue;
       }
       d.from.set(id, { x: v.x as number, y: v.y as number });

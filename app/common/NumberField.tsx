@@ -1,10 +1,10 @@
 import { useState } from "react";
 import { parseNumber } from "#core/properties";
 
-interface Props { label: string; value: number; min: number; max: number; step: number; onChange: (n: number) => void }
+interface Props { label: string; title?: string; value: number; min: number; max: number; step: number; onChange: (n: number) => void }
 
 /** A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What cannot be read is put back. */
-export const NumberField = ({ label, value, min, max, step, onChange }: Props) => {
+export const NumberField = ({ label, title, value, min, max, step, onChange }: Props) => {
   const [text, setText] = useState<string | null>(null);
   const clamp = (n: number) => Math.min(max, Math.max(min, Math.round(n * 1000) / 1000));
   const keep = () => {
@@ -13,7 +13,7 @@ export const NumberField = ({ label, value, min, max, step, onChange }: Props) =
     if (n !== null && clamp(n) !== value) onChange(clamp(n));
   };
   return (
-    <input className="word number mono" aria-label={label} inputMode="decimal" value={text ?? String(value)} size={Math.max(2, (text ?? String(value)).length)}
+    <input className="word number mono" aria-label={label} title={title} inputMode="decimal" value={text ?? String(value)} size={Math.max(2, (text ?? String(value)).length)}
       onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onBlur={keep}
       onKeyDown={(e) => {
         if (e.key === "Enter") keep();

@@ -1,5 +1,9 @@
-export { addLayer, duplicateLayers, moveInto, removeLayers, renameLayer, restack, subtree, topmost } from "./layers";
-export { clearValue, setValues } from "./looks";
+export { addToken, aliasesOf, bindPlaces, mergeTokens, placesSaying, removeToken, repeatedValues, replaceAt, setToken, tokenFindings, tokenFrom, tokenTypeOf, usesOf } from "./tokens";
+export type { Place, Repeated } from "./tokens";
+export { takeFont, takeIcon, takePicture } from "./assets";
+export { addDrafts } from "./drafts";
+export { addLayer, duplicateLayers, holds, moveInto, removeLayers, renameLayer, restack, subtree, topmost } from "./layers";
+export { clearValue, moveSaying, ownLooks, resetVariant, setValues, styleOf } from "./looks";
 export type { Edits } from "./looks";
 export { addPiece, contains, devices, emptyProject, freeName, newPiece, piecesOf, removePiece, renamePiece, setStart, startScreen } from "./pieces";
 export type { Made } from "./pieces";

@@ -8,7 +8,7 @@ import type { Value } from "../properties/types";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 
-const kindNames: Readonly<Record<LayerKind, string>> = { box: "Box", ellipse: "Ellipse", path: "Shape", text: "Text", instance: "Copy" };
+const kindNames: Readonly<Record<LayerKind, string>> = { box: "Box", ellipse: "Ellipse", line: "Line", polygon: "Triangle", path: "Shape", compound: "Compound", text: "Text", picture: "Picture", icon: "Icon", instance: "Copy" };
 
 const siblings = (piece: Piece, parent: Id, without: readonly Id[] = []): Layer[] => (childrenOf(piece).get(parent) ?? []).filter((l) => !without.includes(l.id));
 
@@ -61,10 +61,13 @@ export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
   return { label: `Move ${layer.name} ${by > 0 ? "forward" : "back"}`, ops: [set(["pieces", piece.id, "layers", id, "order"], orderAt(siblings(piece, layer.parent, [id]), at))] };
 };
 
+/** Whether a layer can have children. */
+export const holds = (piece: Piece, id: Id): boolean => ["box", "compound"].includes(piece.layers[id]?.kind ?? "");
+
 /** Puts layers into a parent at a place among its children (counted without them); null when a layer would be inside itself. */
 export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: number): Change | null => {
   const tops = topmost(piece, ids);
-  if (tops.length === 0 || tops.some((id) => subtree(piece, id).includes(parent)) || piece.layers[parent]?.kind !== "box") return null;
+  if (tops.length === 0 || tops.some((id) => subtree(piece, id).includes(parent)) || !holds(piece, parent)) return null;
   const list: Layer[] = siblings(piece, parent, tops);
   const ops: Op[] = [];
   tops.forEach((id, i) => {

@@ -1,30 +1,17 @@
 import { newId, orderAfter } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
-import type { Condition, Id, Piece } from "../project/types";
-import { lookFor } from "../looks/scope";
-import { property } from "../properties/registry";
-import type { Value } from "../properties/types";
+import { BASE } from "../project/types";
+import type { Condition, Id, LayerChanges, Look, Piece, Variant } from "../project/types";
+import { lookFor, onlyScope, suggestedScope } from "../looks/scope";
+import { conditionText, sameCondition } from "../looks/variants";
+import { property, propertiesOf, styleKeys } from "../properties/registry";
+import type { Said, Values } from "../properties/types";
 
 /** New values by layer, then property. */
-export type Edits = Readonly<Record<Id, Readonly<Record<string, Value>>>>;
+export type Edits = Readonly<Record<Id, Readonly<Record<string, Said>>>>;
 
-/** Says values in a scope: in the look that has exactly this condition, which is made if there is none. */
-export const setValues = (piece: Piece, when: Condition, edits: Edits, label?: string): Change => {
-  const look = lookFor(piece, when);
-  const words = label ?? describe(piece, edits);
-  if (!look) {
-    const id = newId();
-    return { label: words, ops: [set(["pieces", piece.id, "looks", id], { id, when, order: orderAfter(Object.values(piece.looks)), changes: edits })] };
-  }
-  const ops: Op[] = [];
-  for (const [layer, values] of Object.entries(edits)) {
-    const at = ["pieces", piece.id, "looks", look.id, "changes", layer];
-    if (!look.changes[layer]) ops.push(set(at, values));
-    else for (const [key, value] of Object.entries(values)) ops.push(set([...at, key], value));
-  }
-  return { label: words, ops };
-};
+const lookPath = (piece: Piece, look: Id): string[] => ["pieces", piece.id, "looks", look];
 
 const describe = (piece: Piece, edits: Edits): string => {
   const layers = Object.keys(edits);
@@ -33,13 +20,85 @@ const describe = (piece: Piece, edits: Edits): string => {
   return `Set ${what} of ${layers.length === 1 ? (piece.layers[layers[0] as string]?.name ?? "layer") : `${layers.length} layers`}`;
 };
 
-/** Takes back what a look says about a property, so that the layer inherits it again. Empty remains are swept away. */
+/** A text style replaces what the same look said about the single properties it sets. */
+const unstyled = (changes: LayerChanges, values: Readonly<Record<string, Said>>): string[] =>
+  "style" in values ? styleKeys.filter((k) => k in changes && !(k in values)) : [];
+
+/**
+ * Says values in scopes: in the look that has exactly each condition, which is made if there is none.
+ * Several conditions are several looks with the same edits.
+ */
+export const setValues = (piece: Piece, when: Condition | readonly Condition[], edits: Edits, label?: string): Change => {
+  const ops: Op[] = [];
+  const made: Look[] = [];
+  for (const condition of Array.isArray(when) ? (when as readonly Condition[]) : [when as Condition]) {
+    const look = lookFor(piece, condition);
+    if (!look) {
+      const next: Look = { id: newId(), when: condition, order: orderAfter([...Object.values(piece.looks), ...made]), changes: edits };
+      made.push(next);
+      ops.push(set(lookPath(piece, next.id), next));
+      continue;
+    }
+    for (const [layer, values] of Object.entries(edits)) {
+      const at = [...lookPath(piece, look.id), "changes", layer];
+      const before = look.changes[layer];
+      if (!before) { ops.push(set(at, values)); continue; }
+      for (const key of unstyled(before, values)) ops.push(remove([...at, key]));
+      for (const [key, value] of Object.entries(values)) ops.push(set([...at, key], value));
+    }
+  }
+  return { label: label ?? describe(piece, edits), ops };
+};
+
+/** Steps that take back what a look says about properties of layers; empty remains are swept away. */
+const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => boolean): Op[] => {
+  const ops: Op[] = [];
+  let left = 0;
+  for (const [layer, changes] of Object.entries(look.changes)) {
+    const keys = Object.keys(changes), cleared = keys.filter((k) => gone(layer, k));
+    left += keys.length - cleared.length;
+    const at = [...lookPath(piece, look.id), "changes", layer];
+    if (cleared.length === keys.length) ops.push(remove(at));
+    else for (const key of cleared) ops.push(remove([...at, key]));
+  }
+  return left === 0 && look.id !== BASE ? [remove(lookPath(piece, look.id))] : ops;
+};
+
+/** Takes back what a look says about a property, so that the layer inherits it again. */
 export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Change => {
   const record = piece.looks[look];
-  const at = ["pieces", piece.id, "looks", look];
-  const changes = record?.changes[layer] ?? {};
-  const lastOfLayer = Object.keys(changes).every((k) => k === key);
-  const lastOfLook = lastOfLayer && record && Object.keys(record.changes).every((l) => l === layer) && Object.keys(record.when).length > 0;
-  const op = lastOfLook ? remove(at) : lastOfLayer ? remove([...at, "changes", layer]) : remove([...at, "changes", layer, key]);
-  return { label: `Inherit ${property(key)?.label ?? "value"} again`, ops: [op] };
+  return { label: `Inherit ${property(key)?.label ?? "value"} again`, ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [] };
 };
+
+/** The looks that are a variant's own: those that hold for what sets it apart, or for it alone. Never the base look. */
+export const ownLooks = (piece: Piece, variant: Variant): Look[] =>
+  Object.values(piece.looks).filter((l) => Object.keys(l.when).length > 0 && (sameCondition(l.when, suggestedScope(piece, variant)) || sameCondition(l.when, onlyScope(piece, variant))));
+
+/** Takes back all a variant says for itself, about some layers or about all; null when it says nothing. */
+export const resetVariant = (piece: Piece, variant: Variant, layers?: readonly Id[]): Change | null => {
+  const ops = ownLooks(piece, variant).flatMap((look) => clearOps(piece, look, (l) => !layers || layers.includes(l)));
+  return ops.length ? { label: layers ? "Reset layers in this variant" : "Reset the variant", ops } : null;
+};
+
+/** Says something in another scope instead: wider, so that more variants share it, or narrower. Null when the look does not say it. */
+export const moveSaying = (piece: Piece, look: Id, layers: readonly Id[], keys: readonly string[], to: Condition): Change | null => {
+  const from = piece.looks[look];
+  if (!from || sameCondition(from.when, to)) return null;
+  const edits: Record<Id, Record<string, Said>> = {};
+  for (const layer of layers) for (const key of keys) {
+    const said = from.changes[layer]?.[key];
+    if (said !== undefined) (edits[layer] ??= {})[key] = said;
+  }
+  if (Object.keys(edits).length === 0) return null;
+  const where = Object.keys(to).length ? `where ${conditionText(piece, to)}` : "for all variants";
+  // a base look that stops saying something would leave nothing to show, so it keeps it
+  const cleared = look === BASE ? [] : clearOps(piece, from, (l, k) => edits[l]?.[k] !== undefined);
+  return { label: `Say it ${where}`.slice(0, 200), ops: [...cleared, ...setValues(piece, to, edits).ops] };
+};
+
+const styleGroups = new Set(["paint", "border", "text"]);
+const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
+
+/** The style of a layer, without what it holds or where it lies: what can be carried over to another layer of a kind. */
+export const styleOf = (kind: Piece["layers"][string]["kind"], values: Values): Values =>
+  Object.fromEntries(propertiesOf(kind).filter((p) => styleGroups.has(p.group) && !contents.has(p.key) && values[p.key] !== undefined).map((p) => [p.key, values[p.key] as Values[string]]));

@@ -17,7 +17,7 @@ export const devices = [
 ] as const;
 
 /** An empty project. */
-export const emptyProject = (name: string): Project => ({ format: 1, name, start: null, pieces: {} });
+export const emptyProject = (name: string): Project => ({ format: 1, name, start: null, pieces: {}, tokens: {}, assets: {} });
 
 /** A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat paper. */
 export const newPiece = (kind: Piece["kind"], name: string, order: string, id: Id = newId()): Piece => {

@@ -1,5 +1,6 @@
 import type { Node as YogaNode, Yoga } from "yoga-layout/load";
 import type { Resolved } from "../looks/tree";
+import { ENDLESS } from "../properties/registry";
 import type { Four, Values } from "../properties/types";
 
 export type FlexEngine = Yoga;
@@ -34,6 +35,13 @@ export interface FlexPlace {
 /** Whether a layer lays its children out in a row or column. */
 export const isArranged = (node: Resolved): boolean => node.layer.kind === "box" && node.values.arrange !== "free";
 
+const limit = (yoga: YogaNode, v: Values): void => {
+  if (v.minWidth) yoga.setMinWidth(v.minWidth as number);
+  if (v.minHeight) yoga.setMinHeight(v.minHeight as number);
+  if (v.maxWidth !== ENDLESS) yoga.setMaxWidth(v.maxWidth as number);
+  if (v.maxHeight !== ENDLESS) yoga.setMaxHeight(v.maxHeight as number);
+};
+
 /** A layer with `stretch` fills the free room along its parent's direction and the whole room across it. */
 const sizeChild = (f: FlexEngine, yoga: YogaNode, v: Values, parentRow: boolean): void => {
   const axes = [["widthMode", "width", parentRow], ["heightMode", "height", !parentRow]] as const;
@@ -47,6 +55,7 @@ const sizeChild = (f: FlexEngine, yoga: YogaNode, v: Values, parentRow: boolean)
     if (main) yoga.setFlexGrow(mode === "stretch" ? Math.max(1, v.grow as number) : (v.grow as number));
   }
   yoga.setFlexShrink(shrink);
+  limit(yoga, v);
   if (v.floats) {
     yoga.setPositionType(f.POSITION_TYPE_ABSOLUTE);
     yoga.setPosition(f.EDGE_LEFT, v.x as number);
@@ -100,6 +109,7 @@ export const flexPlaces = (engine: FlexEngine, root: Resolved, width: number | u
     };
   };
   const tree = build(root);
+  limit(tree, root.values);
   if (width !== undefined) tree.setWidth(width);
   if (height !== undefined) tree.setHeight(height);
   try {

@@ -1,4 +1,4 @@
-import type { Four } from "../properties/types";
+import type { Four, Pair } from "../properties/types";
 import type { Placed } from "./types";
 
 /** A layer found under a point: its path (instances, then layer, joined by "/") and the placed layer. */
@@ -7,14 +7,30 @@ export interface Hit {
   readonly placed: Placed;
 }
 
-/** A point seen from inside a layer: relative to its top left, with its rotation about its centre undone. */
+const pivotOf = (p: Placed): Pair => {
+  const [px, py] = p.values.pivot as Pair;
+  return [(p.width * px) / 100, (p.height * py) / 100];
+};
+
+/** A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its place. */
+export const toParent = (p: Placed): ((x: number, y: number) => [number, number]) => {
+  const [sx, sy] = p.values.scale as Pair, [cx, cy] = pivotOf(p);
+  const angle = ((p.values.rotation as number) * Math.PI) / 180;
+  const cos = Math.cos(angle), sin = Math.sin(angle);
+  return (x, y) => {
+    const dx = (x - cx) * sx, dy = (y - cy) * sy;
+    return [p.x + cx + dx * cos - dy * sin, p.y + cy + dx * sin + dy * cos];
+  };
+};
+
+/** A point seen from inside a layer: relative to its top left, with its rotation and scale about its pivot undone. */
 export const toLocal = (p: Placed, x: number, y: number): { x: number; y: number } => {
   const lx = x - p.x, ly = y - p.y;
-  const angle = p.values.rotation as number;
-  if (!angle) return { x: lx, y: ly };
-  const r = (-angle * Math.PI) / 180, cx = p.width / 2, cy = p.height / 2;
+  const angle = p.values.rotation as number, [sx, sy] = p.values.scale as Pair;
+  if (!angle && sx === 1 && sy === 1) return { x: lx, y: ly };
+  const r = (-angle * Math.PI) / 180, [cx, cy] = pivotOf(p);
   const dx = lx - cx, dy = ly - cy;
-  return { x: cx + dx * Math.cos(r) - dy * Math.sin(r), y: cy + dx * Math.sin(r) + dy * Math.cos(r) };
+  return { x: cx + (dx * Math.cos(r) - dy * Math.sin(r)) / (sx || 1e-9), y: cy + (dx * Math.sin(r) + dy * Math.cos(r)) / (sy || 1e-9) };
 };
 
 const inEllipse = (x: number, y: number, w: number, h: number): boolean => ((x - w / 2) / (w / 2)) ** 2 + ((y - h / 2) / (h / 2)) ** 2 <= 1;
@@ -36,7 +52,9 @@ const onSelf = (p: Placed, x: number, y: number): boolean => {
   const touch = p.values.touch as number;
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
   if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
-  if (p.layer.kind === "box") return inRounded(x, y, p.width, p.height, p.values.radius as Four);
+  // a line is thin: the pointer may miss it a little
+  if (p.layer.kind === "line") return x >= -3 && x <= p.width + 3 && Math.abs(y - p.height / 2) <= Math.max(4, (p.values.borderWidth as number) / 2 + 2);
+  if (p.layer.kind === "box" || p.layer.kind === "picture") return inRounded(x, y, p.width, p.height, p.values.radius as Four);
   return x >= 0 && y >= 0 && x <= p.width && y <= p.height;
 };
 
@@ -50,7 +68,7 @@ export const hitTest = (root: Placed, x: number, y: number, prefix = ""): Hit | 
   const path = prefix + root.layer.id;
   const self = onSelf(root, local.x, local.y);
   if (root.values.clip && !self) return null;
-  for (let i = root.children.length - 1; i >= 0; i--) {
+  for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
     const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix);
     if (hit) return hit;
   }

@@ -1,7 +1,7 @@
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";
 export type { FlexEngine } from "./flex";
-export { findPlaced, hitTest, toLocal } from "./hit";
+export { findPlaced, hitTest, toLocal, toParent } from "./hit";
 export type { Hit } from "./hit";
 export { layout } from "./place";
 export type { LayoutEnv } from "./place";

@@ -38,6 +38,10 @@ const follow = (mode: unknown, at: number, size: number, delta: number, ratio: n
   }
 };
 
+/** A size within the layer's own limits. */
+const within = (v: Values, axis: "Width" | "Height", size: number): number =>
+  Math.max(v[`min${axis}`] as number, Math.min(v[`max${axis}`] as number, size));
+
 const fixedOr = (v: Values, modeKey: "widthMode" | "heightMode", key: "width" | "height"): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
 
 /** Children of a layer that arranges freely: at their own x and y, following the edges they are tied to. */
@@ -50,10 +54,11 @@ const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number
     if (!c.visible) continue;
     const w0 = fixedOr(c, "widthMode", "width"), h0 = fixedOr(c, "heightMode", "height");
     const natural = w0 === undefined || h0 === undefined ? boxOf(env, child, w0, h0) : null;
-    const w = c.widthMode === "stretch" ? { at: 0, size: width } : follow(c.followX, c.x as number, w0 ?? natural?.width ?? 0, width - drawnW, drawnW ? width / drawnW : 1);
-    const h = c.heightMode === "stretch" ? { at: 0, size: height } : follow(c.followY, c.y as number, h0 ?? natural?.height ?? 0, height - drawnH, drawnH ? height / drawnH : 1);
+    const scales = v.resizing === "scale";
+    const w = c.widthMode === "stretch" ? { at: 0, size: within(c, "Width", width) } : follow(scales ? "scale" : c.followX, c.x as number, w0 ?? natural?.width ?? 0, width - drawnW, drawnW ? width / drawnW : 1);
+    const h = c.heightMode === "stretch" ? { at: 0, size: within(c, "Height", height) } : follow(scales ? "scale" : c.followY, c.y as number, h0 ?? natural?.height ?? 0, height - drawnH, drawnH ? height / drawnH : 1);
     const same = natural && natural.width === w.size && natural.height === h.size;
-    out.push(put(same ? natural : boxOf(env, child, c.widthMode === "fit" && c.followX !== "both" && c.followX !== "scale" ? undefined : w.size, c.heightMode === "fit" && c.followY !== "both" && c.followY !== "scale" ? undefined : h.size), w.at, h.at));
+    out.push(put(same ? natural : boxOf(env, child, c.widthMode === "fit" && !scales && c.followX !== "both" && c.followX !== "scale" ? undefined : w.size, c.heightMode === "fit" && !scales && c.followY !== "both" && c.followY !== "scale" ? undefined : h.size), w.at, h.at));
   }
   return out;
 };
@@ -67,8 +72,10 @@ const fromFlex = (env: LayoutEnv, place: FlexPlace): Box => {
 const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
   const v = node.values;
   if (node.layer.kind === "text") {
-    const text = setText(env.fonts, v, width);
-    return { node, width: width ?? text.width, height: height ?? text.height, lines: text.lines, children: [], nested: null };
+    const natural = setText(env.fonts, v, width, height);
+    const w = width ?? within(v, "Width", natural.width);
+    const text = w === natural.width ? natural : setText(env.fonts, v, w, height);
+    return { node, width: w, height: height ?? within(v, "Height", text.height), lines: text.lines, children: [], nested: null };
   }
   if (node.layer.kind === "instance") {
     const inner = node.nested ? boxOf(env, node.nested, width ?? fixedOr(node.nested.values, "widthMode", "width"), height ?? fixedOr(node.nested.values, "heightMode", "height")) : null;
@@ -80,8 +87,8 @@ const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, heig
     return fromFlex(env, flexPlaces(env.flex, node, width, height, measure));
   }
   const content = width === undefined || height === undefined ? placeFree(env, node, width ?? 0, height ?? 0) : [];
-  const w = width ?? Math.max(0, ...content.map((c) => c.x + c.width));
-  const h = height ?? Math.max(0, ...content.map((c) => c.y + c.height));
+  const w = width ?? within(v, "Width", Math.max(0, ...content.map((c) => c.x + c.width)));
+  const h = height ?? within(v, "Height", Math.max(0, ...content.map((c) => c.y + c.height)));
   return { node, width: w, height: h, lines: [], children: stacked(placeFree(env, node, w, h)), nested: null };
 };
 

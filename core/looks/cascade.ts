@@ -1,8 +1,10 @@
 import { byOrder } from "../project/ids";
-import { defaultsOf, OPTION, property, TRAIT } from "../properties/registry";
-import type { Value, Values } from "../properties/types";
+import { defaultsOf, OPTION, property, styleKeys, TRAIT } from "../properties/registry";
+import type { Said, Values } from "../properties/types";
 import type { Id, Layer, LayerChanges, Look, Piece, Variant } from "../project/types";
 import { onlyScope, suggestedScope } from "./scope";
+import { settle } from "./tokens";
+import type { Named } from "./tokens";
 import { meets, sameCondition, specificity } from "./variants";
 
 const sorted = new WeakMap<object, readonly Look[]>();
@@ -30,31 +32,43 @@ export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => 
 };
 
 /** The values of every property of a layer, from its kind's defaults and the given changes, weakest first. */
-export const cascade = (layer: Layer, changes: readonly LayerChanges[]): Values => Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
+export const cascade = (layer: Layer, changes: readonly Values[]): Values => Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
 
-/** All values of one layer in one variant. */
-export const valuesIn = (piece: Piece, variant: Variant, layer: Layer): Values => cascade(layer, changesIn(looksIn(piece, variant), layer.id));
+/** All values of one layer in one variant, tokens and assets put in. */
+export const valuesIn = (named: Named, piece: Piece, variant: Variant, layer: Layer): Values =>
+  cascade(layer, changesIn(looksIn(piece, variant), layer.id).map((c) => settle(named, c)));
 
-/** A value and where it comes from. */
+/** A value, or the token it is bound to, and where it comes from. */
 export interface Origin {
-  readonly value: Value | undefined;
+  readonly value: Said | undefined;
   /** the look that says it; null: nobody, it is the property's own default */
   readonly from: Id | null;
+  /** true when it comes with the text style that the look gives the layer */
+  readonly styled: boolean;
   /** looks that say something else here and lose, strongest first */
   readonly hidden: readonly Id[];
   /** true when the variant says it for itself: the winning look's condition is the variant's own (see suggestedScope) or holds only here */
   readonly own: boolean;
 }
 
+/** What one look says about a property of a layer, itself or by a text style. */
+const saidBy = (named: Named, look: Look, layer: Id, key: string): { said: Said | undefined; styled: boolean } => {
+  const changes = look.changes[layer];
+  const said = changes?.[key];
+  if (said !== undefined || changes?.style === undefined || !(styleKeys as readonly string[]).includes(key)) return { said, styled: false };
+  return { said: settle(named, changes)[key], styled: true };
+};
+
 /** Resolves one property with its origin: which look won, which said something else and lost. */
-export const originOf = (piece: Piece, variant: Variant, layer: Layer, key: string): Origin => {
-  const saying = looksIn(piece, variant).filter((l) => l.changes[layer.id]?.[key] !== undefined).reverse();
+export const originOf = (named: Named, piece: Piece, variant: Variant, layer: Layer, key: string): Origin => {
+  const saying = looksIn(piece, variant).map((look) => ({ look, ...saidBy(named, look, layer.id, key) })).filter((s) => s.said !== undefined).reverse();
   const winner = saying[0];
   const fallback = key.startsWith(TRAIT) || key.startsWith(OPTION) ? undefined : (defaultsOf(layer.kind)[key] ?? property(key)?.fallback);
   return {
-    value: winner ? winner.changes[layer.id]?.[key] : fallback,
-    from: winner?.id ?? null,
-    hidden: saying.slice(1).map((l) => l.id),
-    own: winner !== undefined && (sameCondition(winner.when, suggestedScope(piece, variant)) || sameCondition(winner.when, onlyScope(piece, variant))),
+    value: winner ? winner.said : fallback,
+    from: winner?.look.id ?? null,
+    styled: winner?.styled ?? false,
+    hidden: saying.slice(1).map((s) => s.look.id),
+    own: winner !== undefined && (sameCondition(winner.look.when, suggestedScope(piece, variant)) || sameCondition(winner.look.when, onlyScope(piece, variant))),
   };
 };

@@ -37,15 +37,15 @@ describe("the cascade", () => {
   it("takes the most specific look, ties by order, and tells the origin and what lost", () => {
     const { b, knob, alerts, pressed, v, on, down } = switchPiece();
     b.look(on, knob, { x: 32 }).look(down, knob, { x: 10, width: 33 }).look({ ...on, ...down }, knob, { x: 27 });
-    const x = (variant: Variant) => valuesIn(b.piece, variant, b.layerOf(knob)).x;
+    const x = (variant: Variant) => valuesIn(b.project, b.piece, variant, b.layerOf(knob)).x;
     expect([v("off", "no"), v("off", "yes"), v("on", "no"), v("on", "yes")].map(x)).toEqual([4, 10, 32, 27]);
-    const origin = originOf(b.piece, v("on", "yes"), b.layerOf(knob), "x");
+    const origin = originOf(b.project, b.piece, v("on", "yes"), b.layerOf(knob), "x");
     expect(conditionText(b.piece, b.piece.looks[origin.from ?? ""]?.when ?? {})).toBe("Alerts is on and Pressed is yes");
     expect(origin.own).toBe(true);
     expect(origin.hidden).toHaveLength(3);
-    expect(originOf(b.piece, v("on", "yes"), b.layerOf(knob), "width")).toMatchObject({ value: 33, own: false });
-    expect(originOf(b.piece, v("off", "no"), b.layerOf(knob), "x")).toMatchObject({ value: 4, from: BASE, own: true });
-    expect(originOf(b.piece, v("on", "no"), b.layerOf(knob), "opacity")).toMatchObject({ value: 1, from: null, own: false });
+    expect(originOf(b.project, b.piece, v("on", "yes"), b.layerOf(knob), "width")).toMatchObject({ value: 33, own: false });
+    expect(originOf(b.project, b.piece, v("off", "no"), b.layerOf(knob), "x")).toMatchObject({ value: 4, from: BASE, own: true });
+    expect(originOf(b.project, b.piece, v("on", "no"), b.layerOf(knob), "opacity")).toMatchObject({ value: 1, from: null, own: false });
     void alerts; void pressed;
   });
 
@@ -53,11 +53,11 @@ describe("the cascade", () => {
     const { b, knob, v, on } = switchPiece();
     b.look(on, knob, { fill: "#2c9a70" });
     b.look({}, knob, { fill: "#ffffff" });
-    const fills = variantsOf(b.piece).map((variant) => valuesIn(b.piece, variant, b.layerOf(knob)).fill);
+    const fills = variantsOf(b.piece).map((variant) => valuesIn(b.project, b.piece, variant, b.layerOf(knob)).fill);
     expect(fills).toEqual(["#ffffff", "#ffffff", "#2c9a70", "#2c9a70"]);
-    const look = originOf(b.piece, v("on", "no"), b.layerOf(knob), "fill").from as string;
+    const look = originOf(b.project, b.piece, v("on", "no"), b.layerOf(knob), "fill").from as string;
     b.do(clearValue(b.piece, look, knob, "fill"));
-    expect(valuesIn(b.piece, v("on", "no"), b.layerOf(knob)).fill).toBe("#ffffff");
+    expect(valuesIn(b.project, b.piece, v("on", "no"), b.layerOf(knob)).fill).toBe("#ffffff");
     expect(b.piece.looks[look]).toBeUndefined();
   });
 
@@ -74,7 +74,7 @@ describe("the cascade", () => {
       const reached = new Set(reachOf(b.piece, scope.when).map((r) => variantKey(b.piece, r)));
       expect(reached.size).toBe(scope.reach);
       for (const other of variantsOf(b.piece)) {
-        const y = valuesIn(edited.piece, other, edited.layerOf(knob)).y;
+        const y = valuesIn(edited.project, edited.piece, other, edited.layerOf(knob)).y;
         expect(y === x + 1000).toBe(reached.has(variantKey(b.piece, other)));
       }
     }));

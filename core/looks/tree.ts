@@ -1,9 +1,10 @@
 import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Id, Layer, LayerChanges, Look, Piece, Project, Variant } from "../project/types";
+import type { Id, Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } from "../project/types";
 import { OPTION, TRAIT } from "../properties/registry";
-import type { Values } from "../properties/types";
+import type { Said, Values } from "../properties/types";
 import { cascade, changesIn, looksIn } from "./cascade";
+import { settle } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";
 
 /** A layer with its values in the present variant; equal results keep their identity from one resolving to the next. */
@@ -53,11 +54,15 @@ const overridesFrom = (component: Piece, values: Values): Overrides => {
   return overrides;
 };
 
+/** Whether a copy's value is of the kind its option sets: the option may have changed since. */
+const suits = (key: OptionKey, value: Said): boolean =>
+  key === "visible" ? typeof value === "boolean" : key === "fill" ? typeof value === "string" || typeof value === "object" : typeof value === "string";
+
 const findOverrides = (component: Piece, values: Values): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;
   for (const option of Object.values(component.options)) {
     const value = values[OPTION + option.id];
-    if (value === undefined || (option.key === "text") !== (typeof value === "string")) continue;
+    if (value === undefined || !suits(option.key, value)) continue;
     out ??= new Map();
     out.set(option.layer, { ...out.get(option.layer), [option.key]: value });
   }
@@ -94,7 +99,7 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
 };
 
 /** How a piece was resolved at a place the last time. */
-interface Before { readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
+interface Before { readonly tokens: Project["tokens"]; readonly assets: Project["assets"]; readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
 
 interface Context {
   readonly project: Project;
@@ -108,7 +113,7 @@ interface Context {
   readonly touched: ReadonlySet<Id> | null;
 }
 
-interface Kept { layer: Layer; inputs: readonly object[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
+interface Kept { layer: Layer; inputs: readonly Values[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
 
 const sameChanges = (a: LayerChanges | undefined, b: LayerChanges | undefined): boolean =>
   a === b || (a !== undefined && b !== undefined && Object.keys(a).length === Object.keys(b).length && Object.keys(a).every((k) => a[k] === b[k]));
@@ -138,8 +143,9 @@ export class Resolver {
     if (!piece || !root || inside.includes(pieceId)) return null;
     const looks = looksIn(piece, variant);
     const before = this.before.get(path);
-    const ids = before && before.layers === piece.layers && before.overrides === overrides ? differing(before.looks, looks) : null;
-    this.before.set(path, { layers: piece.layers, looks, overrides });
+    const { tokens, assets } = project;
+    const ids = before && before.tokens === tokens && before.assets === assets && before.layers === piece.layers && before.overrides === overrides ? differing(before.looks, looks) : null;
+    this.before.set(path, { tokens, assets, layers: piece.layers, looks, overrides });
     const touched = ids && withAncestors(piece, ids);
     return this.layer({ project, piece, looks, path: path && `${path}/`, overrides, at, inside: [...inside, pieceId], touched }, root);
   }
@@ -150,11 +156,11 @@ export class Resolver {
       const same = this.kept.get(key)?.node;
       if (same) return same;
     }
-    const inputs = changesIn(c.looks, layer.id);
+    const inputs = changesIn(c.looks, layer.id).map((changes) => settle(c.project, changes));
     const override = c.overrides.get(layer.id);
     const before = this.kept.get(key);
     const fresh = !before || before.layer !== layer || !sameItems(before.inputs, inputs) || !sameChanges(before.override, override);
-    const values = fresh ? cascade(layer, override ? [...inputs, override] : inputs) : before.values;
+    const values = fresh ? cascade(layer, override ? [...inputs, settle(c.project, override)] : inputs) : before.values;
 
     const layers = childrenOf(c.piece).get(layer.id);
     const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;

@@ -1,6 +1,6 @@
 import { convertOklabToRgb, convertRgbToOklab, parseHex } from "culori/fn";
 import { readPath } from "../paint/path";
-import type { Four, Mixing, Shadow, Value } from "../properties/types";
+import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties/types";
 
 /** The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1 where a curve overshoots. */
 export type Mix<V = Value> = (t: number) => V;
@@ -39,15 +39,41 @@ export const mixColour = (from: string, to: string): Mix<string> => {
 
 const mixFour = (a: Four, b: Four): Mix<Four> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t), lerp(a[3], b[3], t)];
 
+/** A colour seen as the gradient it turns into or comes from: the same stops, all of that colour. */
+const flat = (colour: string, like: Gradient): Gradient => ({ ...like, stops: like.stops.map((s) => ({ ...s, colour })) });
+
+const mixStops = (a: readonly Stop[], b: readonly Stop[]): Mix<Stop[]> => {
+  const colours = b.map((s, i) => mixColour(a[i]?.colour ?? s.colour, s.colour));
+  return (t) => b.map((s, i) => ({ at: lerp(a[i]?.at ?? s.at, s.at, t), colour: colours[i]?.(t) ?? s.colour }));
+};
+
+const mixPair = (a: Pair, b: Pair): Mix<Pair> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t)];
+
+/** Colours mix with colours and with gradients, gradients of one kind stop by stop; pictures and unlike gradients dissolve. */
+const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
+  if (typeof from === "string" && typeof to === "string") return mixColour(from, to);
+  if (typeof from === "object" && from.kind === "picture" || typeof to === "object" && to.kind === "picture") return null;
+  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient), b = typeof to === "string" ? flat(to, a) : (to as Gradient);
+  if (a.kind !== b.kind || a.stops.length !== b.stops.length) return null;
+  const stops = mixStops(a.stops, b.stops);
+  if (a.kind === "linear" && b.kind === "linear") return (t) => ({ kind: "linear", angle: lerp(a.angle, b.angle, t), stops: stops(t) });
+  if (a.kind === "radial" && b.kind === "radial") {
+    const centre = mixPair(a.centre, b.centre), radii = mixPair(a.radii, b.radii);
+    return (t) => ({ kind: "radial", centre: centre(t), radii: radii(t), stops: stops(t) });
+  }
+  return null;
+};
+
 /** A missing shadow grows out of a clear copy of its partner. */
-const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Shadow[]> => {
+const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Shadow[]> | null => {
+  if (a.some((s, i) => b[i] && Boolean(b[i].inner) !== Boolean(s.inner))) return null;
   const pairs = Array.from({ length: Math.max(a.length, b.length) }, (_, i) => {
     const from = a[i] ?? { ...(b[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
     const to = b[i] ?? { ...(a[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
     return { from, to, colour: mixColour(from.colour, to.colour) };
   });
   return (t) => pairs.map(({ from, to, colour }) => ({
-    x: lerp(from.x, to.x, t), y: lerp(from.y, to.y, t), blur: Math.max(0, lerp(from.blur, to.blur, t)), spread: lerp(from.spread, to.spread, t), colour: colour(t),
+    ...(to.inner ? { inner: true } : {}), x: lerp(from.x, to.x, t), y: lerp(from.y, to.y, t), blur: Math.max(0, lerp(from.blur, to.blur, t)), spread: lerp(from.spread, to.spread, t), colour: colour(t),
   })).filter((s) => s.colour !== "none");
 };
 
@@ -64,7 +90,9 @@ export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
     switch (mixing) {
       case "number": return (t) => lerp(from as number, to as number, t);
       case "colour": return mixColour(from as string, to as string);
-      case "four": return mixFour(from as Four, to as Four);
+      case "pair": return mixPair(from as Pair, to as Pair);
+      case "fill": return mixFill(from as Fill, to as Fill) as Mix | null;
+      case "four": case "corners": return mixFour(from as Four, to as Four);
       case "shadows": return mixShadows(from as readonly Shadow[], to as readonly Shadow[]);
       case "path": return mixPath(from as string, to as string);
       case "dissolve": return null;

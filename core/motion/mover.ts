@@ -3,7 +3,7 @@ import type { Placed } from "../layout/types";
 import { byOrder } from "../project/ids";
 import type { Motion } from "../project/types";
 import { propertiesOf } from "../properties/registry";
-import type { Mixing, Value } from "../properties/types";
+import type { Four, Mixing, Value } from "../properties/types";
 import { curveOf } from "./easing";
 import type { Curve } from "./easing";
 import { mixOf } from "./mix";
@@ -45,6 +45,12 @@ const mixLines = (a: readonly Line[], b: readonly Line[]): Mix<readonly Line[]> 
     const part = (x: number, y: number) => x + (y - x) * t;
     return { text: to.text, x: part(from.x, to.x), baseline: part(from.baseline, to.baseline), width: part(from.width, to.width) };
   });
+
+/** Corners as far as the box can show them: one that is round at any size does not begin at a radius nobody sees. */
+const visibleCorners = (p: Placed): Value => {
+  const limit = Math.min(p.width, p.height) / 2;
+  return (p.values.radius as Four).map((c) => Math.min(c, limit)) as unknown as Four;
+};
 
 const number = (from: number, to: number): Mix<number> => (t) => (t === 0 ? from : t === 1 ? to : from + (to - from) * t);
 
@@ -217,7 +223,7 @@ export class Mover {
     for (const { key, mixing } of old.values === next.values ? [] : mixableOf(next)) {
       const to = next.values[key] as Value;
       if (equal(old.values[key], to)) continue;
-      const mix = mixOf(mixing, shown.values[key] as Value, to);
+      const mix = mixing === "corners" ? mixOf(mixing, visibleCorners(shown), visibleCorners(next)) : mixOf(mixing, shown.values[key] as Value, to);
       if (mix) this.track(path, key, how, mix);
       else dissolves = true;
     }

@@ -1,16 +1,17 @@
 import type { Placed } from "../layout/types";
 import { paint } from "./paint";
-import type { Paint } from "./paint";
+import type { Paint } from "./types";
 
 const entities: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 const escape = (text: string): string =>
   // control characters are not allowed in XML 1.0 at all
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "").replace(/[&<>"]/g, (c) => entities[c] as string);
 
-/** Paint as SVG markup. */
-export const markup = (node: Paint): string => {
-  const attrs = Object.entries(node.attrs).map(([k, v]) => ` ${k}="${escape(String(v))}"`).join("");
-  const inside = (node.text === undefined ? "" : escape(node.text)) + node.children.map(markup).join("");
+/** Paint as SVG markup. `address` says where kept files are, by their hash. */
+export const markup = (node: Paint, address: (hash: string) => string = (hash) => `/assets/${hash}`): string => {
+  const value = (k: string, v: string) => (k === "href" && v.startsWith("asset:") ? address(v.slice(6)) : v);
+  const attrs = Object.entries(node.attrs).map(([k, v]) => ` ${k}="${escape(value(k, String(v)))}"`).join("");
+  const inside = (node.text === undefined ? "" : escape(node.text)) + node.children.map((c) => markup(c, address)).join("");
   return inside ? `<${node.tag}${attrs}>${inside}</${node.tag}>` : `<${node.tag}${attrs}/>`;
 };
 

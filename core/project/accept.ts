@@ -1,6 +1,6 @@
 import { apply } from "./change";
 import type { Change, Op } from "./change";
-import { brokenTree, issueText, layerChanges, pieceFields, pieceSchema, projectFields, sayings, tables } from "./schema";
+import { brokenTree, issueText, layerChanges, pieceFields, pieceSchema, projectFields, projectTables, sayings, tables } from "./schema";
 import type { Piece, Project } from "./types";
 import type { z } from "zod";
 
@@ -14,6 +14,12 @@ const check = (schema: z.ZodType, value: unknown): string | null => {
 const checkPlace = (project: Project, path: readonly string[]): string | null => {
   const [top, pieceId, field, recordId] = path;
   if (top === undefined) return "a change must say where";
+  if (Object.hasOwn(projectTables, top)) {
+    if (pieceId === undefined) return `all ${top} cannot be replaced at once`;
+    const table = project[top as keyof typeof projectTables];
+    if (!Object.hasOwn(table, pieceId)) return null;
+    return table[pieceId]?.id === pieceId ? check(projectTables[top as keyof typeof projectTables], table[pieceId]) : "a record must be kept under its own id";
+  }
   if (top !== "pieces") {
     if (!Object.hasOwn(projectFields, top)) return `a project has no “${top}”`;
     return check(projectFields[top as keyof typeof projectFields], project[top as keyof Project]);

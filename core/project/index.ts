@@ -4,4 +4,4 @@ export { apply, changeSchema, merge, remove, set } from "./change";
 export type { Change, Op } from "./change";
 export { accept } from "./accept";
 export type { Accepted } from "./accept";
-export { brokenTree, issueText, readProject } from "./schema";
+export { brokenTree, issueText, readProject, upgrade } from "./schema";

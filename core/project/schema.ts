@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { propertySchema } from "../properties/schema";
-import { layerKinds, ROOT, triggerTypes } from "./types";
+import { colourSchema, gradientSchema, propertySchema, shadowsSchema } from "../properties/schema";
+import { layerKinds, optionKeys, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
@@ -9,7 +9,7 @@ const name = z.string().trim().min(1, "a name cannot be empty").max(120, "a name
 const ms = z.number().min(0).max(600_000);
 const condition = z.record(id, z.array(id).max(100));
 
-const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nullable(), order });
+const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nullable(), order, locked: z.boolean().optional() });
 const value = z.strictObject({ id, name, order });
 const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: z.record(id, value) });
 
@@ -25,7 +25,7 @@ export const layerChanges = z.record(z.string().max(80), z.unknown()).superRefin
 export const sayings = z.record(id, layerChanges);
 const look = z.strictObject({ id, when: condition, order, changes: sayings });
 
-const option = z.strictObject({ id, name, order, layer: id, key: z.enum(["text", "visible"]) });
+const option = z.strictObject({ id, name, order, layer: id, key: z.enum(optionKeys) });
 const easing = z.union([
   z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
   z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
@@ -54,8 +54,35 @@ export const pieceSchema = z.strictObject({
   ...pieceFields,
   traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option),
 });
+
+const tokenValues = {
+  colour: colourSchema, gradient: gradientSchema, number: z.number().min(-1e5).max(1e5), style: layerChanges, shadow: shadowsSchema, duration: ms, curve: easing,
+} as const;
+const token = z.strictObject({ id, type: z.enum(tokenTypes), name, group: z.string().max(120), order, value: z.unknown() }).superRefine((t, context) => {
+  const alias = z.strictObject({ alias: id }).safeParse(t.value);
+  if (alias.success) return;
+  const result = tokenValues[t.type].safeParse(t.value);
+  if (!result.success) context.addIssue({ code: "custom", path: ["value"], message: result.error.issues[0]?.message ?? "wrong value" });
+});
+
+const size = z.number().positive().max(1e5);
+const hash = z.string().regex(/^[0-9a-f]{64}$/);
+const bytes = z.int().min(1);
+/** Icons keep path data of every command; only what cannot end an attribute is allowed. */
+const drawing = z.strictObject({ d: z.string().max(20_000).regex(/^[-+MmLlHhVvCcSsQqTtAaZz0-9eE.,\s]*$/, "not path data"), holes: z.boolean() });
+const asset = z.discriminatedUnion("kind", [
+  z.strictObject({ id, kind: z.literal("icon"), name, width: size, height: size, shapes: z.array(drawing).max(200) }),
+  z.strictObject({ id, kind: z.literal("picture"), name, hash, type: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif"]), width: size, height: size, bytes }),
+  z.strictObject({ id, kind: z.literal("font"), name, hash, family: z.string().min(1).max(80), weight: z.string().regex(/^[1-9]00$/), bytes }),
+]);
+
+/** The record tables of a project beside its pieces. */
+export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
-export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema) });
+export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema), tokens: keyed(token), assets: keyed(asset) });
+
+/** A project as it is written today, from one that was kept before tokens and assets existed. */
+export const upgrade = (project: Project): Project => ("tokens" in project ? project : { ...(project as Project), tokens: {}, assets: {} });
 
 /** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */
 export const brokenTree = (piece: Piece): string | null => {
@@ -74,7 +101,7 @@ export const brokenTree = (piece: Piece): string | null => {
 
 /** Reads a project from unknown data; the error is a sentence naming the place and the reason. */
 export const readProject = (data: unknown): { ok: true; project: Project } | { ok: false; error: string } => {
-  const result = projectSchema.safeParse(data);
+  const result = projectSchema.safeParse(typeof data === "object" && data !== null ? upgrade(data as Project) : data);
   if (!result.success) return { ok: false, error: issueText(result.error) };
   const project = result.data as Project;
   for (const piece of Object.values(project.pieces)) {

@@ -1,9 +1,12 @@
-import type { Value } from "../properties/types";
+import type { Gradient, Said, Shadow, Value } from "../properties/types";
 
 export type Id = string;
 
-/** What kinds of layer a piece can hold. A box without children is a rectangle. */
-export const layerKinds = ["box", "ellipse", "path", "text", "instance"] as const;
+/**
+ * What kinds of layer a piece can hold. A box without children is a rectangle; a compound paints the outline that the
+ * shapes inside it make together.
+ */
+export const layerKinds = ["box", "ellipse", "line", "polygon", "path", "compound", "text", "picture", "icon", "instance"] as const;
 export type LayerKind = (typeof layerKinds)[number];
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
@@ -14,6 +17,8 @@ export interface Layer {
   /** null only for the piece's root layer */
   readonly parent: Id | null;
   readonly order: string;
+  /** cannot be chosen or moved on the stage */
+  readonly locked?: boolean;
 }
 
 export interface TraitValue {
@@ -40,7 +45,7 @@ export type Condition = Readonly<Record<Id, readonly Id[]>>;
 /** One value for every trait of a piece. */
 export type Variant = Readonly<Record<Id, Id>>;
 
-export type LayerChanges = Readonly<Record<string, Value>>;
+export type LayerChanges = Readonly<Record<string, Said>>;
 
 /** What differs while a condition holds. The base look has an empty condition. */
 export interface Look {
@@ -50,13 +55,17 @@ export interface Look {
   readonly changes: Readonly<Record<Id, LayerChanges>>;
 }
 
-/** Something a placed copy may set: the text of a layer, or whether it shows. */
+/** What of a layer a placed copy may set: its text, whether it shows, its picture, icon or colour, or which component stands there. */
+export const optionKeys = ["text", "visible", "picture", "icon", "fill", "component"] as const;
+export type OptionKey = (typeof optionKeys)[number];
+
+/** Something a placed copy may set. */
 export interface Option {
   readonly id: Id;
   readonly name: string;
   readonly order: string;
   readonly layer: Id;
-  readonly key: "text" | "visible";
+  readonly key: OptionKey;
 }
 
 /** CSS easing keyword, or the four numbers of a cubic Bézier. */
@@ -112,12 +121,43 @@ export interface Piece {
   readonly options: Readonly<Record<Id, Option>>;
 }
 
+export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve"] as const;
+export type TokenType = (typeof tokenTypes)[number];
+
+/** What a text style says; keys as in the registry. */
+export type StyleValue = Readonly<Record<string, Value>>;
+export type TokenValue = string | number | Gradient | readonly Shadow[] | StyleValue | Easing;
+
+/** A named value of the design system that properties refer to. An alias takes the value of another token of its type. */
+export interface Token {
+  readonly id: Id;
+  readonly type: TokenType;
+  readonly name: string;
+  /** tokens of one group are shown together; "" for none */
+  readonly group: string;
+  readonly order: string;
+  readonly value: TokenValue | { readonly alias: Id };
+}
+
+/** One part of an icon's drawing: path data in the icon's own units. */
+export interface IconShape { readonly d: string; readonly holes: boolean }
+
+/** An icon the project uses, with its drawing: projects do not depend on the catalogue it came from. */
+export interface IconAsset { readonly id: Id; readonly kind: "icon"; readonly name: string; readonly width: number; readonly height: number; readonly shapes: readonly IconShape[] }
+/** A picture the project uses; its bytes are kept once, by their SHA-256. */
+export interface PictureAsset { readonly id: Id; readonly kind: "picture"; readonly name: string; readonly hash: string; readonly type: string; readonly width: number; readonly height: number; readonly bytes: number }
+/** A font file a project brings along, for one weight of one family. */
+export interface FontAsset { readonly id: Id; readonly kind: "font"; readonly name: string; readonly hash: string; readonly family: string; readonly weight: string; readonly bytes: number }
+export type Asset = IconAsset | PictureAsset | FontAsset;
+
 export interface Project {
   readonly format: 1;
   readonly name: string;
   /** the screen a prototype starts on; null: the first */
   readonly start: Id | null;
   readonly pieces: Readonly<Record<Id, Piece>>;
+  readonly tokens: Readonly<Record<Id, Token>>;
+  readonly assets: Readonly<Record<Id, Asset>>;
 }
 
 export const ROOT = "root";

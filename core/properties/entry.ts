@@ -1,13 +1,23 @@
 import { parseNumber } from "./arithmetic";
 import { parseColour } from "./colour";
+import { gradientText, parseGradient } from "./gradient";
+import { ENDLESS } from "./registry";
 import { valueSchema } from "./schema";
-import type { Four, Shadow, Value, ValueType } from "./types";
+import type { Four, Pair, Shadow, Value, ValueType } from "./types";
 
 type Parsed = { ok: true; value: Value } | { ok: false; error: string };
 const good = (value: Value): Parsed => ({ ok: true, value });
 const bad = (error: string): Parsed => ({ ok: false, error });
 
+const parsePair = (text: string, current: Value): Parsed => {
+  const now = Array.isArray(current) ? (current as unknown as Pair) : ([0, 0] as const);
+  const parts = text.trim().split(/\s+/).map((part, i) => parseNumber(part.replace(/%$/, ""), now[i] ?? 0));
+  const [a, b = a] = parts;
+  return parts.length > 2 || a == null || b == null ? bad("one number for both, or two: across and down") : good([a, b]);
+};
+
 const parseFour = (text: string, current: Value): Parsed => {
+  if (/^\s*full\s*$/i.test(text)) return good([ENDLESS, ENDLESS, ENDLESS, ENDLESS]);
   const now = Array.isArray(current) ? (current as unknown as Four) : ([0, 0, 0, 0] as const);
   const parts = text.trim().split(/\s+/).map((part, i) => parseNumber(part, now[i] ?? 0));
   if (parts.length > 4 || parts.some((p) => p === null)) return bad("one to four numbers, as in 8 or 8 16");
@@ -19,12 +29,13 @@ const parseShadows = (text: string): Parsed => {
   if (/^\s*(none)?\s*$/.test(text)) return good([]);
   const shadows: Shadow[] = [];
   for (const part of text.split(/,(?![^(]*\))/)) {
-    const colourText = /[a-z]+\([^)]*\)|#[0-9a-f]+|[a-z]{3,}/i.exec(part)?.[0];
-    const numbers = part.replace(colourText ?? "", " ").trim().split(/\s+/).map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
+    const colourText = /[a-z]+\([^)]*\)|#[0-9a-f]+|(?!inner|inset)\b[a-z]{3,}/i.exec(part)?.[0];
+    const inner = /\b(inner|inset)\b/i.test(part);
+    const numbers = part.replace(/\b(inner|inset)\b/i, " ").replace(colourText ?? "", " ").trim().split(/\s+/).map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
     const colour = numbers.some(Number.isNaN) ? null : parseColour(colourText ?? "#00000040");
-    if (colour === null || numbers.length < 2 || numbers.length > 4) return bad("shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour");
+    if (colour === null || numbers.length < 2 || numbers.length > 4) return bad("shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour; inner for one inside");
     const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
-    shadows.push({ x, y, blur, spread, colour });
+    shadows.push({ x, y, blur, spread, colour, ...(inner ? { inner } : {}) });
   }
   return good(shadows);
 };
@@ -32,6 +43,7 @@ const parseShadows = (text: string): Parsed => {
 const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
   switch (type.is) {
     case "number": {
+      if (type.open && /^\s*none\s*$/i.test(text)) return good(type.max);
       const n = parseNumber(text, typeof current === "number" ? current : 0);
       return n === null ? bad("a number, or arithmetic such as +16, *1.5 or 50%") : good(n);
     }
@@ -39,6 +51,13 @@ const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
       const colour = parseColour(text);
       return colour === null ? bad("a colour such as #1f6f5c, hsl(160 56% 28%) or none") : good(colour);
     }
+    case "fill": {
+      const gradient = parseGradient(text);
+      if (gradient) return good(gradient);
+      const colour = parseColour(text);
+      return colour === null ? bad("a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)") : good(colour);
+    }
+    case "pair": return parsePair(text, current);
     case "flag": {
       const word = text.trim().toLowerCase();
       return ["yes", "true", "1"].includes(word) ? good(true) : ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
@@ -67,13 +86,18 @@ const trim = (n: number): string => String(Math.round(n * 100) / 100);
 /** A value as the sheet shows it; parseValue reads it back. */
 export const showValue = (value: Value): string => {
   if (typeof value === "boolean") return value ? "yes" : "no";
-  if (typeof value === "number") return trim(value);
+  if (typeof value === "number") return value === ENDLESS ? "none" : trim(value);
   if (typeof value === "string") return value;
+  if ("stops" in value) return gradientText(value);
+  if ("fit" in value) return typeof value.picture === "string" ? "picture" : value.picture.name;
+  if ("name" in value) return value.name;
   if (value.length === 0) return "none";
   if (typeof value[0] === "object") {
-    return (value as readonly Shadow[]).map((s) => `${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`).join(", ");
+    return (value as readonly Shadow[]).map((s) => `${s.inner ? "inner " : ""}${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`).join(", ");
   }
+  if (value.length === 2) return (value[0] === value[1] ? [value[0]] : (value as Pair)).map(trim).join(" ");
   const [a, b, c, d] = value as Four;
+  if (a >= ENDLESS && b === a && c === a && d === a) return "full";
   const parts = a === b && b === c && c === d ? [a] : a === c && b === d ? [a, b] : [a, b, c, d];
   return parts.map(trim).join(" ");
 };

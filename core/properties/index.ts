@@ -1,7 +1,10 @@
-export type { Four, Mixing, Property, PropertyGroup, Shadow, Value, Values, ValueType } from "./types";
-export { propertyGroups } from "./types";
-export { defaultsOf, families, OPTION, propertiesOf, property, registry, TRAIT } from "./registry";
-export { colourSchema, propertySchema } from "./schema";
+export type { Bound, Fill, Fit, Four, Gradient, LinearFill, Mixing, Pair, PictureFill, Property, PropertyGroup, RadialFill, Said, Shadow, Stop, Unit, Value, Values, ValueType } from "./types";
+export { fits, isBound, propertyGroups } from "./types";
+export { families, weights } from "./families";
+export { defaultsOf, ENDLESS, OPTION, propertiesOf, property, registry, styleKeys, TRAIT } from "./registry";
+export { colourSchema, propertySchema, valueSchema } from "./schema";
 export { parseNumber } from "./arithmetic";
-export { parseColour } from "./colour";
+export { colourText, notations, parseColour } from "./colour";
+export type { Notation } from "./colour";
 export { parseValue, showValue } from "./entry";
+export { gradientText, parseGradient } from "./gradient";

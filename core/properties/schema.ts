@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { property, OPTION, TRAIT } from "./registry";
+import { fits } from "./types";
 import type { ValueType } from "./types";
 
 const finite = z.number().min(-1e6).max(1e6);
@@ -10,8 +11,20 @@ export const colourSchema = z.string().regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)
 /** Path data in per cent of the layer's box: absolute M, L, C, Q and Z only. */
 export const pathSchema = z.string().max(20_000).regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
 
-const shadowSchema = z.strictObject({ x: finite, y: finite, blur: finite.min(0), spread: finite, colour: colourSchema });
+const shadowSchema = z.strictObject({ x: finite, y: finite, blur: finite.min(0), spread: finite, colour: colourSchema, inner: z.boolean().optional() });
+export const shadowsSchema = z.array(shadowSchema).max(12);
+const pair = z.tuple([finite, finite]);
+const stops = z.array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema })).min(2, "a gradient needs at least two stops").max(24);
 const idSchema = z.string().regex(/^[A-Za-z0-9_-]{0,40}$/);
+
+export const gradientSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("linear"), angle: finite, stops }),
+  z.strictObject({ kind: z.literal("radial"), centre: pair, radii: pair, stops }),
+]);
+const fillSchema = z.union([colourSchema, gradientSchema, z.strictObject({ kind: z.literal("picture"), picture: idSchema, fit: z.enum(fits), focus: pair })]);
+
+/** A value that is taken from a token instead. */
+const boundSchema = z.strictObject({ token: idSchema.min(1) });
 
 /** The Zod schema of a value type. */
 export const valueSchema = (type: ValueType): z.ZodType => {
@@ -23,22 +36,30 @@ export const valueSchema = (type: ValueType): z.ZodType => {
     case "text": return z.string().max(5000);
     case "path": return pathSchema;
     case "four": return z.tuple([finite, finite, finite, finite]);
-    case "shadows": return z.array(shadowSchema).max(12);
-    case "reference": return idSchema;
+    case "pair": return z.tuple([z.number().min(type.min).max(type.max), z.number().min(type.min).max(type.max)]);
+    case "fill": return fillSchema;
+    case "shadows": return shadowsSchema;
+    case "family": return z.string().min(1).max(80);
+    case "asset": case "style": case "reference": return idSchema;
   }
 };
 
 const cache = new Map<string, z.ZodType>();
 
-/** The schema of one property's value; undefined for a key that no layer has. */
+/** The schema of what a look may say about a property: a value or a token's; undefined for a key that no layer has. */
 export const propertySchema = (key: string): z.ZodType | undefined => {
   if (key.startsWith(TRAIT)) return idSchema;
-  if (key.startsWith(OPTION)) return z.union([z.string().max(5000), z.boolean()]);
+  if (key.startsWith(OPTION)) return z.union([z.string().max(5000), z.boolean(), fillSchema, boundSchema]);
   const known = cache.get(key);
   if (known) return known;
   const entry = property(key);
   if (!entry) return undefined;
-  const schema = valueSchema(entry.type);
+  const value = valueSchema(entry.type);
+  // checked one after the other by hand, since a union would hide what is wrong with the value
+  const schema = z.unknown().superRefine((said, context) => {
+    const result = (typeof said === "object" && said !== null && "token" in said ? boundSchema : value).safeParse(said);
+    if (!result.success) context.addIssue({ code: "custom", message: result.error.issues[0]?.message ?? "wrong value" });
+  });
   cache.set(key, schema);
   return schema;
 };

@@ -9,27 +9,39 @@ export class Designer extends Person {
     return designer;
   }
 
-  /** A value of the sheet, by property and variant, as it is written there. */
-  cell(key: string, variant: string) {
-    return this.page.evaluate((k, v) => {
-      const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => h.querySelector("button")?.textContent ?? "");
-      const row = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr");
-      const td = row?.children[heads.indexOf(v)] as HTMLElement | undefined;
-      return td && { text: td.querySelector(".cell-text")?.textContent, own: td.classList.contains("own"), from: td.querySelector(".from")?.textContent ?? "" };
+  /** Scrolls the sheet until a row and a variant's column are there: only what is in sight is in the page. */
+  private async reveal(key: string, variant: string): Promise<string> {
+    const found = await this.page.evaluate(async (k, v) => {
+      const sheet = document.querySelector(".sheet");
+      if (!sheet) return null;
+      const frame = () => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
+      const head = () => [...document.querySelectorAll<HTMLElement>(".sheet [data-variant-head]")].find((h) => h.textContent === v)?.dataset.variantHead;
+      for (const turn of [false, true]) {
+        if (turn) { sheet.scrollTop = 0; sheet.scrollLeft = 0; await frame(); }
+        for (let i = 0; i < 60 && !document.querySelector(`.sheet [data-row="${k}"]`) && sheet.scrollTop + sheet.clientHeight < sheet.scrollHeight - 1; i++) { sheet.scrollTop += 90; await frame(); }
+        for (let i = 0; i < 60 && head() === undefined && sheet.scrollLeft + sheet.clientWidth < sheet.scrollWidth - 1; i++) { sheet.scrollLeft += 150; await frame(); }
+        if (document.querySelector(`.sheet [data-row="${k}"]`) && head() !== undefined) break;
+      }
+      const of = head();
+      const cell = of === undefined ? null : document.querySelector<HTMLElement>(`.sheet [data-key="${k}"][data-of="${of}"]`);
+      cell?.scrollIntoView({ block: "center", inline: "center" });
+      await frame();
+      return cell ? of : null;
     }, key, variant);
+    if (found == null) throw new Error(`no cell ${key} of ${variant}`);
+    return `.sheet [data-key="${key}"][data-of="${found}"]`;
+  }
+
+  /** A value of the sheet, by property and variant, as it is written there. */
+  async cell(key: string, variant: string) {
+    const selector = await this.reveal(key, variant).catch(() => null);
+    return selector === null ? undefined : this.page.$eval(selector, (td) => ({ text: td.querySelector(".cell-text")?.textContent, own: td.classList.contains("own"), from: td.querySelector(".from")?.textContent ?? "" }));
   }
 
   cellBox(key: string, variant: string): Promise<{ x: number; y: number; width: number; height: number }> {
     return this.until(async () => {
-      const box = await this.page.evaluate((k, v) => {
-        const heads = [...document.querySelectorAll(".sheet thead th")].map((h) => h.querySelector("button")?.textContent ?? "");
-        const td = document.querySelector(`.sheet [data-key="${k}"]`)?.closest("tr")?.children[heads.indexOf(v)] as HTMLElement | undefined;
-        td?.scrollIntoView({ block: "center", inline: "center" });
-        const r = td?.getBoundingClientRect();
-        return r ? { x: r.x, y: r.y, width: r.width, height: r.height } : null;
-      }, key, variant);
-      if (!box) throw new Error(`no cell ${key} of ${variant}`);
-      return box;
+      const selector = await this.reveal(key, variant);
+      return this.page.$eval(selector, (td) => { const r = td.getBoundingClientRect(); return { x: r.x, y: r.y, width: r.width, height: r.height }; });
     });
   }
 

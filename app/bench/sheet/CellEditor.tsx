@@ -1,0 +1,112 @@
+import { useEffect, useRef, useState } from "react";
+import type { KeyboardEvent } from "react";
+import { parseNumber } from "#core/properties";
+import type { Fill, Said, Shadow, Value } from "#core/properties";
+import { tokensFor } from "#core/looks";
+import { useProject } from "../../store/session-context";
+import { AssetPart } from "../panels/AssetPart";
+import { FillPanel } from "../panels/FillPanel";
+import { Panel } from "../panels/Panel";
+import { ShadowPanel } from "../panels/ShadowPanel";
+import { TokenPart } from "../panels/TokenPart";
+import { sameSaid, wordsFor } from "./rows";
+import type { Cell, Row } from "./rows";
+
+/** Where one goes after a cell: on in the sheet, or away with the pointer to something else. */
+export type Way = "stay" | "down" | "right" | "left" | "away";
+
+interface Props {
+  row: Row;
+  cell: Cell;
+  start: string;
+  onCommit: (text: string, by: Way) => boolean;
+  /** sets a value at once while it is still being chosen */
+  onLive: (said: Said) => void;
+  /** leaves what was set as it is */
+  onKeep: (by: Way) => void;
+  onCancel: (by?: Way) => void;
+}
+
+const hasPanel = (row: Row): boolean => row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
+
+/** Editing one cell of the sheet: typing, choosing, or picking in a panel. Enter keeps and goes down, Tab goes on, Esc takes it back. */
+export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: Props) => {
+  const project = useProject();
+  const field = useRef<HTMLInputElement & HTMLSelectElement>(null);
+  const [typed, setTyped] = useState<string | null>(start === cell.text ? null : start);
+  const finished = useRef(false);
+  // what was chosen in the panel shows as text, until one types
+  const text = typed ?? wordsFor(project, row, cell.said);
+  const [whole] = useState(start === cell.text);
+  useEffect(() => {
+    field.current?.focus();
+    if (whole) field.current?.select?.();
+  }, [whole]);
+  const commit = (by: Way) => {
+    finished.current = true;
+    if (typed === null) onKeep(by);
+    else if (!onCommit(typed, by)) finished.current = false;
+  };
+  const live = (said: Said) => {
+    setTyped(null);
+    onLive(said);
+  };
+  // going elsewhere keeps what can be read, and drops what cannot
+  const leave = () => {
+    finished.current = true;
+    if (typed === null) onKeep("away");
+    else if (!onCommit(typed, "away")) onCancel("away");
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    e.stopPropagation();
+    if (e.key === "Enter" && !(e.target instanceof HTMLButtonElement)) commit("down");
+    else if (e.key === "Tab" && e.target === field.current && !hasPanel(row)) commit(e.shiftKey ? "left" : "right");
+    else if (e.key === "Escape") {
+      finished.current = true;
+      onCancel();
+    } else if (row.type.is === "number" && (e.key === "ArrowUp" || e.key === "ArrowDown")) {
+      const now = parseNumber(text, typeof cell.value === "number" ? cell.value : 0) ?? 0;
+      const by = row.type.step * (e.shiftKey ? 10 : 1) * (e.key === "ArrowUp" ? 1 : -1);
+      live(Math.min(row.type.max, Math.max(row.type.min, Math.round((now + by) * 1e4) / 1e4)));
+    } else return;
+    e.preventDefault();
+  };
+  if (row.choices) {
+    const at = row.choices.findIndex((c) => sameSaid(c.value, cell.said));
+    return (
+      <select ref={field} className="cell-field" value={at} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel("away"); }}
+        onChange={(e) => {
+          const words = row.choices?.[Number(e.target.value)]?.words;
+          if (words === undefined) return;
+          finished.current = true;
+          onCommit(words, "stay");
+        }}>
+        {at < 0 && <option value={-1}>–</option>}
+        {row.choices.map((c, i) => <option key={i} value={i}>{c.words}</option>)}
+      </select>
+    );
+  }
+  const done = () => commit("stay");
+  const panel = () => {
+    switch (row.type.is) {
+      case "colour": case "fill": return <FillPanel type={row.type} said={cell.said} fill={(cell.value ?? "none") as Fill} onLive={live} onDone={done} onKeyDown={onKeyDown} />;
+      case "shadows": return <ShadowPanel type={row.type} said={cell.said} shadows={(cell.value ?? []) as readonly Shadow[]} onLive={live} onDone={done} onKeyDown={onKeyDown} />;
+      case "asset": return (
+        <Panel label={row.label} width={292} height={356} onKeyDown={onKeyDown}>
+          <div className="panel-body"><AssetPart of={row.type.of} chosen={typeof cell.said === "string" ? cell.said : ""} onPick={(id) => live(id as Value)} /></div>
+          <div className="panel-foot"><button type="button" className="btn btn-sm btn-link p-0" onClick={() => live("")}>None</button><button type="button" className="btn btn-sm btn-primary" onClick={done}>Done</button></div>
+        </Panel>
+      );
+      default: {
+        const any = Object.values(project.tokens).some((t) => tokensFor(row.type).includes(t.type));
+        return any && <Panel label="Tokens" width={210} height={150} onKeyDown={onKeyDown}><div className="panel-body"><TokenPart type={row.type} said={cell.said} onPick={(said) => { finished.current = true; onLive(said); onKeep("stay"); }} /></div></Panel>;
+      }
+    }
+  };
+  return (
+    <span className="cell-edit" onBlur={(e) => { if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) leave(); }}>
+      <input ref={field} className="cell-field" value={text} aria-label={row.label} spellCheck={row.type.is === "text"} onChange={(e) => setTyped(e.target.value)} onKeyDown={onKeyDown} />
+      {panel()}
+    </span>
+  );
+};

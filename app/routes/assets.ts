@@ -1,0 +1,24 @@
+import { data } from "react-router";
+import { LARGEST_PICTURE, projectLog, storeAsset } from "#server";
+import type { StoreAnswer } from "#server";
+import { readBody } from "../common/body";
+import { isAway } from "../common/trouble";
+import type { Route } from "./+types/assets";
+
+const refuse = (reason: string, status: number) => data<StoreAnswer>({ kind: "refused", reason }, { status });
+
+/** Takes one picture or font file for a project. The change that uses it follows from the window. */
+export const action = async ({ request, params }: Route.ActionArgs) => {
+  // a page of another site cannot send this type without being asked first
+  if (request.headers.get("content-type") !== "application/octet-stream") return refuse("a file must be sent as application/octet-stream", 415);
+  try {
+    if (!(await projectLog().exists(params.projectId))) return refuse("there is no such project", 404);
+    const bytes = await readBody(request, LARGEST_PICTURE);
+    if (bytes === null) return refuse(`the file is larger than ${LARGEST_PICTURE / 1e6} MB`, 413);
+    const answer = await storeAsset(bytes);
+    return data<StoreAnswer>(answer, { status: answer.kind === "refused" ? 422 : 200 });
+  } catch (error) {
+    if (!isAway(error)) console.error(error);
+    return refuse(isAway(error) ? "the database does not answer" : "the server ran into a fault", 503);
+  }
+};
