@@ -24,7 +24,7 @@ const rangesOf = (css: string, subset: string): (readonly [number, number])[] =>
 
 const book: Record<string, Face[]> = {};
 const css: string[] = [];
-const stamp = JSON.stringify({ families, version: 3, packages: Object.keys(families).map((f) => JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version) });
+const stamp = JSON.stringify({ families, version: 4, packages: Object.keys(families).map((f) => JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version) });
 const target = join(out, "fonts.json");
 const stampFile = join(out, "fonts.stamp");
 if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp) process.exit(0);

@@ -32,8 +32,8 @@ export const readFace = (bytes: Buffer, ranges: readonly (readonly [number, numb
   // every left glyph against all right ones in one long run, separated by the pair's own order: a b, a c, a d …
   const kern = new Map<string, number[]>();
   const features = { kern: true, liga: false, clig: false, calt: false, dlig: false, mark: false, mkmk: false } as unknown as Record<string, boolean>;
-  // combining marks are placed by anchors, not kerned
-  const base = chars.filter((c) => !/\p{M}/u.test(c)).slice(0, MOST_KERNED);
+  // combining marks are placed by anchors, not kerned; a fraction slash would turn the digits beside it into small ones
+  const base = chars.filter((c) => !/\p{M}|\u2044/u.test(c)).slice(0, MOST_KERNED);
   for (const left of base) {
     const run = font.layout(base.map((right) => left + right).join(""), features);
     kern.set(left, run.glyphs.length === base.length * 2

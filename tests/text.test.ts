@@ -30,7 +30,7 @@ describe("measured text", () => {
       document.body.append(svg);
       return list.map((c) => {
         const t = document.createElementNS("http://www.w3.org/2000/svg", "text");
-        t.setAttribute("style", `font-family:"${c.family}";font-weight:${c.weight};font-size:${c.size}px;letter-spacing:${c.spacing}px;white-space:pre;font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision`);
+        t.setAttribute("style", `font-family:"${c.family}";font-weight:${c.weight};font-size:${c.size}px;letter-spacing:${c.spacing}px;white-space:pre;font-kerning:normal;font-variant:none;text-rendering:geometricPrecision`);
         t.textContent = c.text;
         svg.append(t);
         const width = t.getComputedTextLength();

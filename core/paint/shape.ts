@@ -120,7 +120,7 @@ export const textPaint = (p: Placed): Paint[] => {
       "font-family": quoted(v.font as string), "font-weight": v.weight as string, "font-size": r(v.size as number),
       ...(v.spacing ? { "letter-spacing": r(v.spacing as number) } : {}),
       ...(decoration ? { "text-decoration": decoration } : {}),
-      style: "white-space:pre;font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision",
+      style: "white-space:pre;font-kerning:normal;font-variant:none;text-rendering:geometricPrecision",
     },
   }));
   const shadows = shadowsOf(p).filter((s) => !s.inner).map((s, i): Paint => ({ tag: "g", key: `s${i}`, attrs: blurred(s.blur), children: lines("t", ink("fill", s.colour), s.x, s.y) })).reverse();
