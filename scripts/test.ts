@@ -5,7 +5,7 @@ import { root } from "./serve.ts";
 
 const folder = join(root, ".cache", `test-${process.pid}`);
 const steps: [string, string[]][] = [
-  ["Fonts", ["npm", "run", "--silent", "fonts"]],
+  ["Fonts and icons", ["npm", "run", "--silent", "generate"]],
   ["Types", ["npm", "run", "--silent", "typecheck"]],
   ["Lint", ["npm", "run", "--silent", "lint"]],
   ["House rules", ["npm", "run", "--silent", "house"]],

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { LayoutEnv } from "#core/layout";
 import { MOST_VARIANTS, reached, variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -8,7 +8,7 @@ import { Card } from "./Card";
 import { gridOf, headings, variantOf } from "./grid";
 import { useScenes } from "./scenes";
 import { ScopeBar } from "./ScopeBar";
-import { useActive, useBench } from "./state";
+import { useActive, useBench, useBenchStore } from "./state";
 
 const PAD = 26, PAD_DOWN = 20, HEAD = 30, GAP = 12, SIDE = 104, NARROWEST = 190;
 /** More cards than this are not painted at once. */
@@ -50,6 +50,8 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
   if (fitted.reason !== reason) setFitted({ reason, zoom: fitZoom(size, grid.columns.length, grid.rows.length, w, h, side) });
   const zoom = zoomChoice === "fit" ? fitted.zoom : zoomChoice;
   const byKey = new Map(scenes.map((s) => [s.key, s]));
+  const store = useBenchStore();
+  useLayoutEffect(() => { store.getState().scenes.current = new Map(scenes.map((s) => [s.key, s.placed])); });
   const cardWidth = Math.max(NARROWEST, w * zoom + 2 * PAD);
   const several = variants.length > 1;
   const empty = Object.keys(piece.layers).length === 1;

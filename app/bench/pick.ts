@@ -15,7 +15,7 @@ export const outwards = (piece: Piece, id: Id): Id[] => {
  * `deep` means the innermost; `into` means one level further in than what is chosen.
  */
 export const pickLayer = (piece: Piece, placed: Placed, x: number, y: number, chosen: readonly Id[], how: "level" | "deep" | "into" = "level"): Id | null => {
-  const hit = hitTest(placed, x, y);
+  const hit = hitTest(placed, x, y, "", (id) => piece.layers[id]?.locked === true);
   const inner = hit?.path.split("/")[0];
   if (inner === undefined) return null;
   const chain = outwards(piece, inner);

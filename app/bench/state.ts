@@ -2,9 +2,15 @@ import { createContext, useContext, useMemo } from "react";
 import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
 import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
+import type { Gap, Guide } from "#core/edit";
+import type { Placed, Rect } from "#core/layout";
 import type { Condition, Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
+
+/** Lines and numbers drawn over the card one works on. */
+export interface Marks { readonly guides: readonly Guide[]; readonly gaps: readonly Gap[]; readonly marquee: Rect | null; readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null }
+export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
 export type DrawerTab = "sheet" | "rules";
 
@@ -30,15 +36,18 @@ export interface BenchState {
   readonly problem: string | null;
   readonly restarts: number;
   readonly renaming: Id | null;
+  readonly marks: Marks | null;
+  /** how each shown variant looks, by its key: read by edits, not by what is rendered */
+  readonly scenes: { current: ReadonlyMap<string, Placed | null> };
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "problem" | "renaming">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "problem" | "renaming" | "marks">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null,
+  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null, marks: null, scenes: { current: new Map() },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set({ chosen, renaming: null, problem: null }),
@@ -106,6 +115,9 @@ export const chooseCard = (piece: Piece, state: BenchState, variant: Variant, ad
   const next = rest.length < variants.length && rest.length > 0 ? rest : [variant, ...rest];
   state.look(next[0] as Variant, next.slice(1));
 };
+
+/** How the card looked at looks, laid out; null before it was. */
+export const activeScene = (active: Active, state: BenchState): Placed | null => state.scenes.current.get(variantKey(active.piece, active.variant) || "only") ?? null;
 
 /** The chosen layers that still exist. */
 export const useChosen = (): Id[] => {

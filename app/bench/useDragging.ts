@@ -1,21 +1,43 @@
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
 import type { PointerEvent } from "react";
-import { topmost } from "#core/edit";
-import type { Placed } from "#core/layout";
-import { valuesIn } from "#core/looks";
-import type { Id, Variant } from "#core/project";
+import { distances, snap, topmost } from "#core/edit";
+import { boundsIn, unite } from "#core/layout";
+import type { Placed, Rect } from "#core/layout";
+import { childrenOf, valuesIn, variantKey } from "#core/looks";
+import type { Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 import { pickLayer } from "./pick";
-import { activeOf, useBenchStore } from "./state";
+import { activeOf, chooseCard, noMarks, useBenchStore } from "./state";
 
-interface Drag { readonly x: number; readonly y: number; readonly gesture: string; ids: readonly Id[]; from: Map<Id, { x: number; y: number }>; moving: boolean; moved: boolean }
+interface Drag {
+  readonly x: number;
+  readonly y: number;
+  readonly gesture: string;
+  readonly marquee: boolean;
+  ids: readonly Id[];
+  from: Map<Id, { x: number; y: number }>;
+  frame: Rect | null;
+  others: readonly Rect[];
+  moving: boolean;
+}
 
-/** px on screen before a press becomes a drag */
-const SLACK = 3;
+/** px on screen before a press becomes a drag, and within which edges catch one another */
+const SLACK = 3, REACH = 6;
+const tidy = (n: number): number => Math.round(n * 100) / 100;
 
-/** Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to one direction. */
+/** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
+export const neighbours = (piece: Piece, bounds: ReadonlyMap<Id, Rect>, ids: readonly Id[]): Rect[] => {
+  const parent = piece.layers[ids[0] ?? ""]?.parent;
+  if (parent == null) return [];
+  return [parent, ...(childrenOf(piece).get(parent) ?? []).map((l) => l.id).filter((id) => !ids.includes(id))].flatMap((id) => bounds.get(id) ?? []);
+};
+
+/**
+ * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to one direction, Ctrl
+ * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a drag back.
+ */
 export const useDragging = (variant: Variant, placed: Placed | null, zoom: number) => {
   const session = useSession();
   const store = useBenchStore();
@@ -29,6 +51,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
 
   const begin = (d: Drag, alt: boolean) => {
     d.moving = true;
+    if (d.marquee) return;
     if (alt) d.ids = edits.duplicate(d.ids, 0);
     const state = store.getState();
     const piece = session.project.pieces[state.pieceId];
@@ -38,55 +61,117 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
       const layer = piece.layers[id];
       const parent = layer?.parent == null ? undefined : piece.layers[layer.parent];
       if (!layer || !parent) continue;
-      const v = valuesIn(session.project, piece, active.variant, layer);
-      if (valuesIn(session.project, piece, active.variant, parent).arrange !== "free" && !v.floats) {
-        state.put({ hint: `${parent.name} arranges its layers in a ${String(valuesIn(session.project, piece, active.variant, parent).arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
+      const v = valuesIn(session.project, piece, active.variant, layer), around = valuesIn(session.project, piece, active.variant, parent);
+      if (parent.kind === "box" && around.arrange !== "free" && !v.floats) {
+        state.put({ hint: `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
         continue;
       }
       d.from.set(id, { x: v.x as number, y: v.y as number });
     }
+    const bounds = placed ? boundsIn(placed) : new Map<Id, Rect>();
+    const moving = [...d.from.keys()];
+    // a copy made by this very drag lies where its original is
+    const originals = alt ? d.ids.length : 0;
+    d.frame = unite((originals ? [...state.chosen] : moving).flatMap((id) => bounds.get(id) ?? []));
+    d.others = neighbours(piece, bounds, moving);
     state.put({ editing: d.from.size > 0 });
+  };
+
+  const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean) => {
+    let dx = wantX, dy = wantY;
+    let marks = noMarks;
+    const first = d.from.values().next().value;
+    if (!first) return;
+    const whole = (start: number, by: number) => Math.round(start + by) - start;
+    dx = whole(first.x, dx);
+    dy = whole(first.y, dy);
+    if (d.frame && !free) {
+      const caught = snap({ ...d.frame, x: d.frame.x + wantX, y: d.frame.y + wantY }, d.others, REACH / zoom);
+      if (caught.guides.some((g) => g.axis === "x") || caught.gaps.some((g) => g.axis === "x")) dx = wantX + caught.dx;
+      if (caught.guides.some((g) => g.axis === "y") || caught.gaps.some((g) => g.axis === "y")) dy = wantY + caught.dy;
+      marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
+    }
+    if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
+    edits.set(Object.fromEntries([...d.from].map(([id, p]) => [id, { x: tidy(p.x + dx), y: tidy(p.y + dy) }])), d.gesture);
+    store.getState().put({ marks });
+  };
+
+  const goRound = (d: Drag, e: PointerEvent<HTMLElement>) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    const [x1, y1, x2, y2] = [(d.x - box.left) / zoom, (d.y - box.top) / zoom, (e.clientX - box.left) / zoom, (e.clientY - box.top) / zoom];
+    const marquee = { x: Math.min(x1, x2), y: Math.min(y1, y2), width: Math.abs(x2 - x1), height: Math.abs(y2 - y1) };
+    const state = store.getState(), piece = session.project.pieces[state.pieceId];
+    if (!piece || !placed) return;
+    const bounds = boundsIn(placed);
+    const inside = (childrenOf(piece).get(ROOT) ?? []).filter((l) => {
+      const r = bounds.get(l.id);
+      return !l.locked && r && r.x < marquee.x + marquee.width && marquee.x < r.x + r.width && r.y < marquee.y + marquee.height && marquee.y < r.y + r.height;
+    }).map((l) => l.id);
+    if (inside.join() !== state.chosen.join()) state.choose(inside);
+    state.put({ marks: { ...noMarks, marquee } });
   };
 
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
     // the handles lie on the scene and look after themselves
-    if (e.button !== 0 || !placed || (e.target as Element).closest(".moveable-control-box")) return;
+    if (e.button !== 0 || !placed || (e.target as Element).closest(".moveable-control-box, .corner-knob")) return;
     const state = store.getState();
-    state.look(variant);
     const piece = session.project.pieces[state.pieceId];
     if (!piece) return;
+    if (!activeOf(piece, state).variants.some((v) => variantKey(piece, v) === variantKey(piece, variant))) chooseCard(piece, state, variant, false);
     const [x, y] = at(e);
     const picked = pickLayer(piece, placed, x, y, state.chosen, e.ctrlKey || e.metaKey ? "deep" : "level");
-    if (picked === null) { state.choose([]); return; }
-    if (e.shiftKey) state.choose(state.chosen.includes(picked) ? state.chosen.filter((id) => id !== picked) : [...state.chosen, picked]);
+    const ground = picked === null || picked === ROOT;
+    if (e.shiftKey && picked !== null && !ground) state.choose(state.chosen.includes(picked) ? state.chosen.filter((id) => id !== picked) : [...state.chosen, picked]);
+    else if (picked === null) state.choose([]);
     else if (!state.chosen.includes(picked)) state.choose([picked]);
-    const ids = store.getState().chosen;
-    if (ids.some((id) => id !== ROOT)) {
-      e.currentTarget.setPointerCapture(e.pointerId);
-      drag.current = { x: e.clientX, y: e.clientY, gesture: `drag ${Date.now()}`, ids, from: new Map(), moving: false, moved: false };
-    }
+    e.currentTarget.setPointerCapture(e.pointerId);
+    drag.current = { x: e.clientX, y: e.clientY, gesture: `drag ${Date.now()}`, marquee: ground, ids: store.getState().chosen, from: new Map(), frame: null, others: [], moving: false };
+  };
+
+  const measure = (e: PointerEvent<HTMLElement>) => {
+    const state = store.getState(), piece = session.project.pieces[state.pieceId];
+    if (!e.altKey || !piece || !placed) { if (state.marks) state.put({ marks: null }); return; }
+    const [x, y] = at(e);
+    const bounds = boundsIn(placed);
+    const from = unite(state.chosen.flatMap((id) => bounds.get(id) ?? []));
+    const over = bounds.get(pickLayer(piece, placed, x, y, state.chosen) ?? ROOT);
+    if (from && over) state.put({ marks: { ...noMarks, gaps: distances(from, over) } });
   };
 
   const onPointerMove = (e: PointerEvent<HTMLElement>) => {
     const d = drag.current;
-    if (!d) return;
+    if (!d) { measure(e); return; }
     if (!d.moving) {
       if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLACK) return;
       begin(d, e.altKey);
     }
-    let dx = Math.round((e.clientX - d.x) / zoom), dy = Math.round((e.clientY - d.y) / zoom);
-    if (e.shiftKey) { if (Math.abs(dx) > Math.abs(dy)) dy = 0; else dx = 0; }
+    if (d.marquee) { goRound(d, e); return; }
     if (d.from.size === 0) return;
-    d.moved = true;
-    edits.set(Object.fromEntries([...d.from].map(([id, p]) => [id, { x: p.x + dx, y: p.y + dy }])), d.gesture);
+    let dx = (e.clientX - d.x) / zoom, dy = (e.clientY - d.y) / zoom;
+    if (e.shiftKey) { if (Math.abs(dx) > Math.abs(dy)) dy = 0; else dx = 0; }
+    moveTo(d, dx, dy, e.ctrlKey || e.metaKey);
   };
 
   const finish = () => {
     if (!drag.current) return;
     drag.current = null;
     session.settle();
-    store.getState().put({ editing: false });
+    store.getState().put({ editing: false, marks: null });
   };
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const d = drag.current;
+      if (e.key !== "Escape" || !d?.moving) return;
+      e.stopPropagation();
+      e.preventDefault();
+      drag.current = null;
+      session.cancel(d.gesture);
+      store.getState().put({ editing: false, marks: null });
+    };
+    window.addEventListener("keydown", onKey, true);
+    return () => window.removeEventListener("keydown", onKey, true);
+  }, [session, store]);
 
   const onDoubleClick = (e: React.MouseEvent<HTMLElement>): Id | null => {
     const state = store.getState();
@@ -98,5 +183,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     return picked;
   };
 
-  return { onPointerDown, onPointerMove, onPointerUp: finish, onPointerCancel: finish, onDoubleClick };
+  const onPointerLeave = () => { if (!drag.current && store.getState().marks) store.getState().put({ marks: null }); };
+
+  return { onPointerDown, onPointerMove, onPointerUp: finish, onPointerCancel: finish, onPointerLeave, onDoubleClick };
 };

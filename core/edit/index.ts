@@ -9,3 +9,9 @@ export { addPiece, contains, devices, emptyProject, freeName, newPiece, piecesOf
 export type { Made } from "./pieces";
 export { addOption, addRule, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
 export { addTrait, addTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setRest, variantsWith } from "./traits";
+export { align, distribute, lock, restackTo, unwrap, wrap } from "./arrange";
+export type { Alignment, Moves } from "./arrange";
+export { copyLayers, pasteClip, readClip } from "./clip";
+export type { Clip } from "./clip";
+export { allEdges, distances, snap } from "./snap";
+export type { Edges, Gap, Guide, Snapped } from "./snap";

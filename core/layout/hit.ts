@@ -60,20 +60,20 @@ const onSelf = (p: Placed, x: number, y: number): boolean => {
 
 /**
  * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not hit.
- * A box without any paint is hit too: it is there, as the whole piece is.
+ * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen through.
  */
-export const hitTest = (root: Placed, x: number, y: number, prefix = ""): Hit | null => {
-  if (root.presence === 0) return null;
+export const hitTest = (root: Placed, x: number, y: number, prefix = "", skip?: (id: string) => boolean): Hit | null => {
+  if (root.presence === 0 || (prefix === "" && skip?.(root.layer.id))) return null;
   const local = toLocal(root, x, y);
   const path = prefix + root.layer.id;
   const self = onSelf(root, local.x, local.y);
   if (root.values.clip && !self) return null;
   for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
-    const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix);
+    const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix, skip);
     if (hit) return hit;
   }
   if (root.nested) {
-    const hit = hitTest(root.nested, local.x, local.y, `${path}/`);
+    const hit = hitTest(root.nested, local.x, local.y, `${path}/`, skip);
     if (hit) return hit;
   }
   return self ? { path, placed: root } : null;

@@ -1,3 +1,5 @@
+export { boundsIn, unite } from "./bounds";
+export type { Rect } from "./bounds";
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";
 export type { FlexEngine } from "./flex";
