@@ -65,7 +65,7 @@ export const piece = (source: Source, order: string): Piece => {
   }));
   return {
     id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
-    rules: table(rules), options: table(ordered(source.options ?? [])),
+    rules: table(rules), options: table(ordered(source.options ?? [])), notes: {}, reference: null,
   };
 };
 

@@ -101,7 +101,7 @@ export class ProjectLog {
     if (known?.seq === row.seq) return known;
     const base = known && known.seq < row.seq && known.seq >= row.snapshotSeq ? known : { seq: row.snapshotSeq, project: upgrade(row.snapshot) };
     const rows = await ChangeRow.findAll({ where: { projectId: row.id, seq: { [SqlOp.gt]: base.seq, [SqlOp.lte]: row.seq } }, order: [["seq", "ASC"]], transaction: transaction ?? null });
-    const state = { seq: row.seq, project: rows.reduce((project, r) => apply(project, r.ops).doc, base.project) };
+    const state = { seq: row.seq, project: upgrade(rows.reduce((project, r) => apply(project, r.ops).doc, base.project)) };
     // a state read inside a transaction is committed already: the row was locked, and this change comes after it
     this.states.set(row.id, state);
     return state;

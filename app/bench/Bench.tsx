@@ -1,10 +1,9 @@
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
 import type { LayoutEnv } from "#core/layout";
 import type { Id } from "#core/project";
-import { childrenOf } from "#core/looks";
-import { inOrder, ROOT } from "#core/project";
+import { inOrder } from "#core/project";
 import { Insert } from "./Insert";
 import { Layers } from "./Layers";
 import { Rules } from "./Rules";
@@ -13,10 +12,8 @@ import { Stage } from "./Stage";
 import { TopBar } from "./TopBar";
 import { Traits } from "./Traits";
 import { Try } from "./Try";
-import { useEdits } from "./edits";
-import { fresh, useInserter } from "./insert";
-import { BenchContext, createBench, useBench, useBenchStore, useChosen, usePiece } from "./state";
-import { useSession } from "../store/session-context";
+import { BenchContext, createBench, useBench, useChosen, usePiece } from "./state";
+import { keys, useKeys } from "./useKeys";
 import "./bench.scss";
 
 const Drawer = () => {
@@ -41,77 +38,24 @@ const Drawer = () => {
   );
 };
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.closest("input, textarea, select, [contenteditable], [role=menu]") !== null;
-
-/** The key that inserts each kind of layer. */
-const kinds = Object.fromEntries(Object.entries(fresh).map(([kind, f]) => [f.key.toLowerCase(), kind as keyof typeof fresh]));
-
-/** Keys that work anywhere on the bench unless one is typing. */
-const useKeys = (onHelp: () => void) => {
-  const session = useSession();
-  const store = useBenchStore();
-  const edits = useEdits();
-  const insert = useInserter();
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (isTyping(e.target) || e.defaultPrevented) return;
-      const state = store.getState();
-      const held = e.ctrlKey || e.metaKey;
-      const key = e.key.toLowerCase();
-      const arrow = { arrowleft: [-1, 0], arrowright: [1, 0], arrowup: [0, -1], arrowdown: [0, 1] }[key];
-      if (held && key === "z") { if (e.shiftKey) session.redo(); else session.undo(); }
-      else if (held && key === "y") session.redo();
-      else if (held && key === "a") {
-        const piece = session.project.pieces[state.pieceId];
-        const lead = piece?.layers[state.chosen[0] ?? ""];
-        state.choose((piece && childrenOf(piece).get(lead?.parent ?? ROOT)?.map((l) => l.id)) ?? []);
-      } else if (held && key === "d") edits.duplicate(state.chosen);
-      else if (held || e.altKey) return;
-      else if (arrow && state.chosen.length) edits.nudge(state.chosen, (arrow[0] ?? 0) * (e.shiftKey ? 10 : 1), (arrow[1] ?? 0) * (e.shiftKey ? 10 : 1));
-      else if (key === "delete" || key === "backspace") edits.remove(state.chosen);
-      else if (key === "escape") state.choose([]);
-      else if (key === "f2" && state.chosen[0]) state.put({ renaming: state.chosen[0] });
-      else if (key === "r") state.restart();
-      else if (kinds[key]) insert.simple(kinds[key]);
-      else if (key === "i") document.querySelector<HTMLElement>("[data-insert=icon]")?.click();
-      else if (key === "?") onHelp();
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [session, store, edits, insert, onHelp]);
-};
-
-const keys: readonly (readonly [string, string])[] = [
-  ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"], ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them"],
-  ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, keep the proportions"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type"],
-  ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Esc", "choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
-];
-
 const Body = ({ env }: { env: LayoutEnv }) => {
   const [help, setHelp] = useState(false);
   const openHelp = useMemo(() => () => setHelp(true), []);
   const store = typeof window === "undefined" ? undefined : window.localStorage;
   const storage = store ? { storage: store } : {};
-  const outer = useDefaultLayout({ id: "nubble-bench", ...storage });
-  const main = useDefaultLayout({ id: "nubble-bench-main", ...storage });
-  const upper = useDefaultLayout({ id: "nubble-bench-upper", ...storage });
+  const outer = useDefaultLayout({ id: "nubble-bench-2", ...storage });
+  const main = useDefaultLayout({ id: "nubble-bench-main-2", ...storage });
   const chosen = useChosen();
   useKeys(openHelp);
   return (
     <div className="bench" data-chosen={chosen.join(" ")}>
       <TopBar onHelp={openHelp} />
       <Group orientation="horizontal" className="bench-groups" {...outer}>
-        <Panel id="main" minSize={600}>
+        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}><div className="left"><Insert /><Layers /><Traits /></div></Panel>
+        <Separator className="sep vertical" aria-label="Width of the layers" />
+        <Panel id="main" minSize={420}>
           <Group orientation="vertical" {...main}>
-            <Panel id="upper" minSize={220} defaultSize="60">
-              <Group orientation="horizontal" {...upper}>
-                <Panel id="left" minSize={170} defaultSize={204} maxSize={420}><div className="left"><Insert /><Layers /><Traits /></div></Panel>
-                <Separator className="sep vertical" aria-label="Width of the layers" />
-                <Panel id="stage" minSize={320}><Stage env={env} /></Panel>
-              </Group>
-            </Panel>
+            <Panel id="stage" minSize={220} defaultSize="60"><Stage env={env} /></Panel>
             <Separator className="sep horizontal" aria-label="Height of the drawer" />
             <Panel id="drawer" minSize={90} defaultSize="40"><Drawer /></Panel>
           </Group>

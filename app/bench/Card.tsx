@@ -1,67 +1,95 @@
-import { memo, useRef, useState } from "react";
+import { memo, useState } from "react";
 import { useNavigate } from "react-router";
 import { restingVariant, variantKey, variantName } from "#core/looks";
 import { findPlaced } from "#core/layout";
 import type { Placed } from "#core/layout";
 import type { Id, Piece, Variant } from "#core/project";
 import { useSession } from "../store/session-context";
+import { nameVariant } from "#core/edit";
+import { Icon } from "../common/Icon";
+import { NameField } from "../common/NameField";
 import { Canvas } from "./Canvas";
-import { Handles } from "./Handles";
+import { Frames } from "./Frames";
+import { MarksLayer } from "./Marks";
+import { Pen } from "./Pen";
+import { pickLayer } from "./pick";
+import { ReferenceView } from "./Reference";
+import { Ruler } from "./Ruler";
+import { Shaping } from "./Shaping";
 import { TypeOver } from "./TypeOver";
 import { chooseCard, useBench, useBenchStore, useChosen } from "./state";
+import type { BenchState } from "./state";
 import { useDragging } from "./useDragging";
 
-interface Props { piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean }
+interface Props { piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean; pinned: boolean; tool: BenchState["tool"]; onMenu: (e: React.MouseEvent, variant: Variant, whole: boolean) => void }
 
-const Frame = ({ placed, id, zoom, handles }: { placed: Placed; id: Id; zoom: number; handles: boolean }) => {
-  const frame = useRef<HTMLDivElement>(null);
-  const found = findPlaced(placed, id);
-  if (!found) return null;
-  const { x, y } = found;
-  const { width, height, values } = found.placed;
-  const turn = values.rotation ? `rotate(${String(values.rotation)}deg)` : undefined;
+const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: Omit<Props, "placed" | "zoom" | "tool">) => {
+  const session = useSession();
+  const store = useBenchStore();
+  const key = variantKey(piece, variant), name = variantName(piece, variant);
+  const naming = useBench((s) => s.renaming === `variant ${key}`);
+  const resting = variantKey(piece, restingVariant(piece)) === key;
   return (
-    <>
-      <div ref={frame} className="frame" data-frame={id} style={{ left: x * zoom, top: y * zoom, width: width * zoom, height: height * zoom, transform: turn }} />
-      {handles && <Handles frame={frame} layer={id} zoom={zoom} rect={{ x, y, width, height }} />}
-    </>
+    <header onContextMenu={(e) => onMenu(e, variant, true)}>
+      {pinned && <span className="quiet" title="Pinned"><Icon name="pin" size={12} /></span>}
+      {naming
+        ? <NameField value={name} label="Name of the variant" onDone={(text) => { store.getState().put({ renaming: null }); if (text !== null) session.edit(nameVariant(piece, variant, text)); }} />
+        : <button type="button" className="card-name" aria-pressed={active || picked} title="Shift or Ctrl chooses several cards" onDoubleClick={() => { if (several) store.getState().put({ renaming: `variant ${key}` }); }} onClick={(e) => chooseCard(piece, store.getState(), variant, e.shiftKey || e.ctrlKey || e.metaKey)}>{name}</button>}
+      {resting && several && name !== "at rest" && <span className="quiet">resting</span>}
+      {lit && several && <span className="lands" title="The next edit lands here">edits land here</span>}
+      <button type="button" className={`tool small card-more${lit && several ? "" : " alone"}`} aria-label={`More for variant ${name}`} onClick={(e) => onMenu(e, variant, true)}>…</button>
+    </header>
   );
 };
 
 /** One variant, really painted and directly editable. */
-export const Card = memo(function Card({ piece, variant, placed, zoom, active, picked, lit, several }: Props) {
+export const Card = memo(function Card({ piece, variant, placed, zoom, active, picked, lit, several, pinned, tool, onMenu }: Props) {
   const session = useSession();
   const navigate = useNavigate();
   const chosen = useChosen();
   const editing = useBench((s) => s.editing);
+  const shaping = useBench((s) => s.shaping);
   const store = useBenchStore();
   const [typing, setTyping] = useState<Id | null>(null);
   const { onDoubleClick, ...pointer } = useDragging(variant, placed, zoom);
   const name = variantName(piece, variant);
-  const resting = variantKey(piece, restingVariant(piece)) === variantKey(piece, variant);
   const goIn = (e: React.MouseEvent<HTMLElement>) => {
     const picked = onDoubleClick(e);
     const layer = picked === null ? undefined : piece.layers[picked];
     if (layer?.kind === "text") setTyping(layer.id);
+    if (layer?.kind === "path") store.getState().put({ shaping: layer.id });
     if (layer?.kind === "instance" && placed) {
       const component = findPlaced(placed, layer.id)?.placed.values.component;
       if (typeof component === "string" && session.project.pieces[component]) void navigate(`/projects/${session.id}/pieces/${component}`);
     }
   };
+  const menu = (e: React.MouseEvent) => {
+    if (!placed) return;
+    const state = store.getState(), box = e.currentTarget.getBoundingClientRect();
+    if (!active) chooseCard(piece, state, variant, false);
+    const hit = pickLayer(piece, placed, (e.clientX - box.left) / zoom, (e.clientY - box.top) / zoom, state.chosen);
+    if (hit !== null && !state.chosen.includes(hit)) state.choose([hit]);
+    onMenu(e, variant, false);
+  };
+  const shaped = active && shaping !== null && chosen.includes(shaping) ? shaping : null;
+  // a piece with a ground of its own would hide what lies under it
+  const covered = placed !== null && placed.values.fill !== "none";
   const classes = ["card-variant", lit && several ? "lit" : "", active ? "active" : "", picked ? "picked" : "", editing && !lit ? "aside" : ""].filter(Boolean).join(" ");
   return (
     <section className={classes} aria-label={`Variant ${name}`} data-variant={variantKey(piece, variant)}>
-      <header>
-        <button type="button" className="card-name" aria-pressed={active || picked} title="Shift or Ctrl chooses several cards" onClick={(e) => chooseCard(piece, store.getState(), variant, e.shiftKey || e.ctrlKey || e.metaKey)}>{name}</button>
-        {resting && several && name !== "at rest" && <span className="quiet">resting</span>}
-        {lit && several && <span className="lands" title="The next edit lands here">edits land here</span>}
-      </header>
+      <Head piece={piece} variant={variant} active={active} picked={picked} lit={lit} several={several} pinned={pinned} onMenu={onMenu} />
       <div className="card-body">
-        <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn}>
+        <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn} onContextMenu={menu}>
           <div className="piece-edge" />
+          {!covered && <ReferenceView zoom={zoom} />}
           <Canvas placed={placed} zoom={zoom} />
-          {placed && chosen.map((id, i) => <Frame key={id} placed={placed} id={id} zoom={zoom} handles={active && chosen.length === 1 && i === 0 && typing === null} />)}
+          {covered && <ReferenceView zoom={zoom} />}
+          {placed && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
+          {active && <MarksLayer zoom={zoom} />}
           {placed && typing !== null && active && <TypeOver placed={placed} id={typing} zoom={zoom} onDone={() => setTyping(null)} />}
+          {placed && shaped !== null && tool === "choose" && <Shaping key={shaped} placed={placed} id={shaped} zoom={zoom} />}
+          {placed && tool === "pen" && <Pen placed={placed} zoom={zoom} />}
+          {tool === "ruler" && <Ruler zoom={zoom} />}
         </div>
       </div>
     </section>

@@ -8,7 +8,7 @@ import { useEdits } from "./edits";
 import { fresh, useInserter } from "./insert";
 import { AssetPart } from "./panels/AssetPart";
 import { Panel } from "./panels/Panel";
-import { usePiece } from "./state";
+import { useBench, usePiece } from "./state";
 
 /** Everything a piece can be made of. */
 export const Insert = () => {
@@ -17,6 +17,8 @@ export const Insert = () => {
   const piece = usePiece();
   const insert = useInserter();
   const edits = useEdits();
+  const tool = useBench((s) => s.tool);
+  const put = useBench((s) => s.put);
   const [icons, setIcons] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const components = piecesOf(project, "component").filter((c) => !contains(project, c.id, piece.id));
@@ -35,6 +37,7 @@ export const Insert = () => {
             </Panel>
           )}
         </span>
+        <button type="button" className={`tool framed${tool === "pen" ? " on" : ""}`} title="Draw a path with the pen (P)" aria-label="Pen" aria-pressed={tool === "pen"} onClick={() => put({ tool: tool === "pen" ? "choose" : "pen" })}><Icon name="pen" /></button>
         <button type="button" className="tool framed" title="Picture or SVG file" aria-label="Insert a picture" onClick={() => file.current?.click()}><Icon name="picture" /></button>
         <input ref={file} type="file" hidden multiple accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2" onChange={(e) => {
           const files = [...(e.target.files ?? [])];

@@ -7,6 +7,7 @@ export const ScopeBar = () => {
   const { piece, variants, whens } = useActive();
   const reach = useBench((s) => s.reach);
   const hint = useBench((s) => s.hint);
+  const offer = useBench((s) => s.offer);
   const put = useBench((s) => s.put);
   const all = variantsOf(piece).length;
   const reaches = reachesFor(piece, variants);
@@ -34,7 +35,8 @@ export const ScopeBar = () => {
       {hint !== null && (
         <div className="scope-hint" role="status">
           <span>{hint}</span>
-          <button type="button" className="btn btn-link btn-sm p-0" onClick={() => put({ hint: null })}>Close</button>
+          {offer && <button type="button" className="btn btn-link btn-sm p-0" onClick={() => { put({ hint: null, offer: null }); offer.run(); }}>{offer.label}</button>}
+          <button type="button" className="btn btn-link btn-sm p-0" onClick={() => put({ hint: null, offer: null })}>Close</button>
         </div>
       )}
     </div>

@@ -4,6 +4,7 @@ import type { Edits } from "#core/edit";
 import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
 import { newId } from "#core/project";
 import type { Condition, Id, Variant } from "#core/project";
+import { property } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { PATIENCE } from "../store/session";
@@ -11,6 +12,9 @@ import type { Session } from "../store/session";
 import { activeOf, useBenchStore } from "./state";
 import type { BenchState } from "./state";
 import type { StoreApi } from "zustand";
+
+/** What was duplicated last, and into what. */
+let lastCopy: { readonly of: readonly Id[]; readonly made: readonly Id[] } | null = null;
 
 /** The edits made from several places of the bench: stage, sheet, keys. */
 export class BenchEdits {
@@ -27,24 +31,28 @@ export class BenchEdits {
     const active = this.active;
     if (!active) return;
     if (!this.session.edit(setValues(active.piece, active.whens, edits), gesture, patience)) return;
-    this.store.getState().put({ hint: this.hiddenNote(edits) });
+    this.tellHidden(edits);
   }
 
-  private hiddenNote(edits: Edits): string | null {
+  /** An edit that a more specific look hides on a chosen card says so, and offers to clear what hides it. */
+  private tellHidden(edits: Edits): void {
     const active = this.active;
-    if (!active) return null;
-    for (const [id, values] of Object.entries(edits)) {
-      const layer = active.piece.layers[id];
-      for (const [key, value] of layer ? Object.entries(values) : []) {
-        if (!layer) continue;
-        const origin = originOf(this.session.project, active.piece, active.variant, layer, key);
-        const winner = origin.from === null ? undefined : active.piece.looks[origin.from];
-        if (winner && JSON.stringify(origin.value) !== JSON.stringify(value)) {
-          return `Set, but this card still shows its own ${key}, said where ${conditionText(active.piece, winner.when)}. Clear it in the sheet to see the new one here.`;
-        }
+    const hiding: { look: Id; layer: Id; key: string }[] = [];
+    for (const [id, values] of Object.entries(active && Object.keys(active.piece.traits).length ? edits : {})) {
+      const layer = active?.piece.layers[id];
+      for (const [key, value] of layer ? Object.entries(values) : []) for (const variant of active?.variants ?? []) {
+        if (!layer || !active) continue;
+        const origin = originOf(this.session.project, active.piece, variant, layer, key);
+        if (origin.from !== null && JSON.stringify(origin.value) !== JSON.stringify(value) && !hiding.some((h) => h.look === origin.from && h.layer === id && h.key === key)) hiding.push({ look: origin.from, layer: id, key });
       }
     }
-    return null;
+    const [first] = hiding, state = this.store.getState();
+    if (!active || !first) {
+      if (state.hint !== null) state.put({ hint: null, offer: null });
+      return;
+    }
+    const words = conditionText(active.piece, active.piece.looks[first.look]?.when ?? {}), label = property(first.key)?.label ?? "value";
+    this.offer(`Set, but this card still shows its own ${label}, said where ${words}.`, "Clear that", () => { this.clearAll(hiding); state.put({ hint: null, offer: null }); });
   }
 
   /** Says values for exactly some variants, whatever cards are chosen; one step of undo with others of the same gesture. */
@@ -71,7 +79,10 @@ export class BenchEdits {
   }
 
   /** Tells something beside the scope, until it is closed or the next edit. */
-  note(hint: string): void { this.store.getState().put({ hint }); }
+  note(hint: string): void { this.store.getState().put({ hint, offer: null }); }
+
+  /** Tells something and offers to do something about it. */
+  offer(hint: string, label: string, run: () => void): void { this.store.getState().put({ hint, offer: { label, run } }); }
 
   nudge(ids: readonly Id[], dx: number, dy: number): void {
     const active = this.active;
@@ -87,6 +98,14 @@ export class BenchEdits {
     if (Object.keys(edits).length) this.set(edits, `nudge ${ids.join()}`, PATIENCE);
   }
 
+  private wayBetween(a: Id | undefined, b: Id | undefined): { dx: number; dy: number } | null {
+    const active = this.active, one = active?.piece.layers[a ?? ""], two = active?.piece.layers[b ?? ""];
+    if (!active || !one || !two) return null;
+    const v = valuesIn(this.session.project, active.piece, active.variant, one), w = valuesIn(this.session.project, active.piece, active.variant, two);
+    const dx = (w.x as number) - (v.x as number), dy = (w.y as number) - (v.y as number);
+    return dx || dy ? { dx, dy } : null;
+  }
+
   remove(ids: readonly Id[]): void {
     const active = this.active;
     if (!active || topmost(active.piece, ids).length === 0) return;
@@ -94,11 +113,15 @@ export class BenchEdits {
     this.store.getState().choose([]);
   }
 
-  duplicate(ids: readonly Id[], by = 12): readonly Id[] {
+  /** Duplicates layers beside themselves; once more after the duplicates were moved, by the same way again. */
+  duplicate(ids: readonly Id[], by?: number): readonly Id[] {
     const active = this.active;
-    if (!active || topmost(active.piece, ids).length === 0) return [];
-    const made = duplicateLayers(active.piece, ids, by);
-    this.session.edit(made.change);
+    const tops = active ? topmost(active.piece, ids) : [];
+    if (!active || tops.length === 0) return [];
+    const repeat = by === undefined && lastCopy?.made.join() === tops.join() ? this.wayBetween(lastCopy.of[0], lastCopy.made[0]) : null;
+    const made = duplicateLayers(active.piece, tops, repeat ?? { dx: by ?? 12, dy: by ?? 12 });
+    if (!this.session.edit(made.change)) return [];
+    lastCopy = { of: tops, made: made.ids };
     this.store.getState().choose(made.ids);
     return made.ids;
   }

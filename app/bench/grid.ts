@@ -1,5 +1,6 @@
-import { traitsOf, valuesOf } from "#core/looks";
-import type { Piece, Trait, Variant } from "#core/project";
+import { isUnused, traitsOf, valuesOf, variantKey } from "#core/looks";
+import type { Id, Piece, Trait, Variant } from "#core/project";
+import type { GridView } from "./state";
 
 /** One line of the stage: the trait values all its cards share, outermost trait first. */
 export interface GridLine { readonly key: string; readonly values: readonly { trait: Trait; value: string; name: string }[] }
@@ -7,19 +8,25 @@ export interface GridLine { readonly key: string; readonly values: readonly { tr
 /** The variants of a piece as rows × columns along its traits. */
 export interface Grid { readonly rows: readonly GridLine[]; readonly columns: readonly GridLine[] }
 
-const lines = (traits: readonly Trait[]): GridLine[] => {
+const lines = (traits: readonly Trait[], hidden: GridView["hidden"]): GridLine[] => {
   let out: GridLine[] = [{ key: "", values: [] }];
   for (const trait of traits) {
-    out = out.flatMap((line) => valuesOf(trait).map((v) => ({ key: `${line.key}.${v.id}`, values: [...line.values, { trait, value: v.id, name: v.name }] })));
+    const shown = valuesOf(trait).filter((v) => !hidden[trait.id]?.includes(v.id));
+    out = out.flatMap((line) => (shown.length ? shown : valuesOf(trait)).map((v) => ({ key: `${line.key}.${v.id}`, values: [...line.values, { trait, value: v.id, name: v.name }] })));
   }
   return out;
 };
 
-/** The first half of the traits goes down, the others across; a single trait goes across. */
-export const gridOf = (piece: Piece): Grid => {
+/** The traits that go down: those chosen, else the first half; a single trait goes across. */
+export const downOf = (piece: Piece, chosen: readonly Id[] | null): Set<Id> => {
   const traits = traitsOf(piece);
-  const down = Math.floor(traits.length / 2);
-  return { rows: lines(traits.slice(0, down)), columns: lines(traits.slice(down)) };
+  return new Set(chosen ? chosen.filter((id) => piece.traits[id]) : traits.slice(0, Math.floor(traits.length / 2)).map((t) => t.id));
+};
+
+/** Rows and columns along the traits, without the values that are filtered out. */
+export const gridOf = (piece: Piece, view: Pick<GridView, "down" | "hidden"> = { down: null, hidden: {} }): Grid => {
+  const down = downOf(piece, view.down);
+  return { rows: lines(traitsOf(piece).filter((t) => down.has(t.id)), view.hidden), columns: lines(traitsOf(piece).filter((t) => !down.has(t.id)), view.hidden) };
 };
 
 export const variantOf = (row: GridLine, column: GridLine): Variant => Object.fromEntries([...row.values, ...column.values].map((v) => [v.trait.id, v.value]));
@@ -29,4 +36,13 @@ export const headings = (lines: readonly GridLine[], at: number): GridLine["valu
   const line = lines[at], before = lines[at - 1];
   const from = before ? line?.values.findIndex((v, i) => before.values[i]?.value !== v.value) : 0;
   return line?.values.slice(Math.max(0, from ?? 0)) ?? [];
+};
+
+/** The variants shown in the order of the stage: pinned ones first, each once, unused ones left out. */
+export const shownVariants = (piece: Piece, view: GridView): Variant[] => {
+  const grid = gridOf(piece, view), keys = new Set<string>();
+  return [...view.pinned, ...grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)))].filter((v) => {
+    const key = variantKey(piece, v);
+    return !isUnused(piece, v) && !keys.has(key) && keys.add(key);
+  });
 };

@@ -14,6 +14,13 @@ export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: nu
 
 export type DrawerTab = "sheet" | "rules";
 
+/** A window over the bench for a larger task. */
+export type Dialog = { readonly kind: "compare"; readonly a: Variant; readonly b: Variant } | { readonly kind: "gather" } | { readonly kind: "replace" };
+
+/** What of the grid of cards is shown: which traits go down, which values are left out, which cards always stay. */
+export interface GridView { readonly down: readonly Id[] | null; readonly hidden: Readonly<Record<Id, readonly Id[]>>; readonly pinned: readonly Variant[] }
+export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
+
 /** What one sees and has chosen on the bench; none of it is part of the project. */
 export interface BenchState {
   readonly pieceId: Id;
@@ -32,25 +39,35 @@ export interface BenchState {
   /** true while an edit is being made: cards it does not reach step back */
   readonly editing: boolean;
   readonly hint: string | null;
+  /** what is offered about the hint */
+  readonly offer: { readonly label: string; readonly run: () => void } | null;
   /** why what was typed into the sheet was not taken */
   readonly problem: string | null;
   readonly restarts: number;
   readonly renaming: Id | null;
   readonly marks: Marks | null;
+  /** with the pen or the ruler a press on a card does not choose */
+  readonly tool: "choose" | "pen" | "ruler";
+  /** the path whose points are being edited */
+  readonly shaping: Id | null;
+  readonly dialog: Dialog | null;
+  readonly grid: GridView;
+  /** the one card shown large, until all are shown again */
+  readonly only: Variant | null;
   /** how each shown variant looks, by its key: read by edits, not by what is rendered */
   readonly scenes: { current: ReadonlyMap<string, Placed | null> };
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "problem" | "renaming" | "marks">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, problem: null, restarts: 0, renaming: null, marks: null, scenes: { current: new Map() },
+  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, scenes: { current: new Map() },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
-  choose: (chosen) => set({ chosen, renaming: null, problem: null }),
+  choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),
   put: (part) => set(part),
   restart: () => set((s) => ({ restarts: s.restarts + 1 })),
 }));

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from "react";
 import type { PointerEvent } from "react";
 import { distances, snap, topmost } from "#core/edit";
-import { boundsIn, unite } from "#core/layout";
-import type { Placed, Rect } from "#core/layout";
+import { boundsIn, spotsIn, unite, wayInto } from "#core/layout";
+import type { Affine, Placed, Rect } from "#core/layout";
 import { childrenOf, valuesIn, variantKey } from "#core/looks";
 import type { Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
@@ -17,7 +17,8 @@ interface Drag {
   readonly gesture: string;
   readonly marquee: boolean;
   ids: readonly Id[];
-  from: Map<Id, { x: number; y: number }>;
+  /** where each layer began, and the map of what it lies in */
+  from: Map<Id, { x: number; y: number; around: Affine }>;
   frame: Rect | null;
   others: readonly Rect[];
   moving: boolean;
@@ -57,6 +58,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     const piece = session.project.pieces[state.pieceId];
     if (!piece) return;
     const active = activeOf(piece, state);
+    const spots = placed && spotsIn(placed);
     for (const id of topmost(piece, d.ids)) {
       const layer = piece.layers[id];
       const parent = layer?.parent == null ? undefined : piece.layers[layer.parent];
@@ -66,7 +68,9 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
         state.put({ hint: `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
         continue;
       }
-      d.from.set(id, { x: v.x as number, y: v.y as number });
+      // a copy made by this very drag is not on the card yet; it lies in what its original lies in
+      const own = spots?.get(layer.parent ?? "")?.map ?? [1, 0, 0, 1, 0, 0];
+      d.from.set(id, { x: v.x as number, y: v.y as number, around: own });
     }
     const bounds = placed ? boundsIn(placed) : new Map<Id, Rect>();
     const moving = [...d.from.keys()];
@@ -92,7 +96,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
     if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
-    edits.set(Object.fromEntries([...d.from].map(([id, p]) => [id, { x: tidy(p.x + dx), y: tidy(p.y + dy) }])), d.gesture);
+    edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: tidy(p.x + lx), y: tidy(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
   };
 

@@ -1,7 +1,8 @@
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { createPortal } from "react-dom";
 
-export type MenuItem = { readonly label: string; readonly keys?: string; readonly disabled?: boolean; readonly onPick: () => void } | "line";
+interface Command { readonly label: string; readonly keys?: string; readonly disabled?: boolean; readonly onPick: () => void }
+export type MenuItem = Command | { readonly label: string; readonly items: readonly Command[] } | "line";
 export interface MenuAt { readonly x: number; readonly y: number; readonly items: readonly MenuItem[] }
 
 /** A menu where the pointer is (WAI-ARIA menu): arrows move, Enter picks, Esc or a press elsewhere closes it. */
@@ -27,6 +28,12 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
     onClose();
     if (before.current instanceof HTMLElement) before.current.focus();
   };
+  const [open, setOpen] = useState<number | null>(null);
+  const button = (item: Command, key: string | number) => (
+    <button key={key} type="button" role="menuitem" className="dropdown-item" disabled={item.disabled} onClick={() => { back(); item.onPick(); }}>
+      <span>{item.label}</span>{item.keys && <span className="keys-hint">{item.keys}</span>}
+    </button>
+  );
   const step = (by: 1 | -1) => {
     const items = [...(list.current?.querySelectorAll<HTMLElement>("[role=menuitem]:not(:disabled)") ?? [])];
     const now = items.indexOf(document.activeElement as HTMLElement);
@@ -42,10 +49,11 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
         else return;
         e.preventDefault();
       }}>
-      {menu.items.map((item, i) => item === "line" ? <hr key={i} className="dropdown-divider" /> : (
-        <button key={i} type="button" role="menuitem" className="dropdown-item" disabled={item.disabled} onClick={() => { back(); item.onPick(); }}>
-          <span>{item.label}</span>{item.keys && <span className="keys-hint">{item.keys}</span>}
-        </button>
-      ))}
+      {menu.items.map((item, i) => item === "line" ? <hr key={i} className="dropdown-divider" /> : "items" in item ? (
+        <div key={i}>
+          <button type="button" role="menuitem" aria-haspopup="menu" aria-expanded={open === i} className="dropdown-item" onClick={() => setOpen(open === i ? null : i)}><span>{item.label} …</span></button>
+          {open === i && <div role="group" aria-label={item.label} className="menu-inner">{item.items.map((c) => button(c, c.label))}</div>}
+        </div>
+      ) : button(item, i))}
     </div>, document.body);
 };

@@ -21,6 +21,20 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   up: <path d="M4.5 9.5 L8 6 L11.5 9.5" />,
   down: <path d="M4.5 6.5 L8 10 L11.5 6.5" />,
   right: <path d="M6.5 4.5 L10 8 L6.5 11.5" />,
+  seen: <><path d="M2 8 C4.500 4 11.500 4 14 8 C11.500 12 4.500 12 2 8 Z" /><circle cx="8" cy="8" r="1.800" /></>,
+  pen: <path d="M3 13 L4 9.500 L10.500 3 L13 5.500 L6.500 12 Z M9 4.500 L11.500 7" />,
+  "align-left": <path d="M3 2.500 V13.500 M5 5 H13 M5 10.500 H10" />,
+  "align-centre": <path d="M8 2.500 V13.500 M3.500 5 H12.500 M5.500 10.500 H10.500" />,
+  "align-right": <path d="M13 2.500 V13.500 M3 5 H11 M6 10.500 H11" />,
+  "align-top": <path d="M2.500 3 H13.500 M5 5 V13 M10.500 5 V10" />,
+  "align-middle": <path d="M2.500 8 H13.500 M5 3.500 V12.500 M10.500 5.500 V10.500" />,
+  "align-bottom": <path d="M2.500 13 H13.500 M5 3 V11 M10.500 6 V11" />,
+  "gaps-x": <path d="M2.500 3 V13 M13.500 3 V13 M6.500 5.500 H9.500 V10.500 H6.500 Z" />,
+  "gaps-y": <path d="M3 2.500 H13 M3 13.500 H13 M5.500 6.500 H10.500 V9.500 H5.500 Z" />,
+  group: <path d="M2.500 5 V2.500 H5 M11 2.500 H13.500 V5 M13.500 11 V13.500 H11 M5 13.500 H2.500 V11 M5.500 5.500 H10.500 V10.500 H5.500 Z" />,
+  grip: <path d="M6 4 V4.100 M10 4 V4.100 M6 8 V8.100 M10 8 V8.100 M6 12 V12.100 M10 12 V12.100" />,
+  pin: <path d="M6 2.500 H10 L9.500 7 L11.500 9 H4.500 L6.500 7 Z M8 9 V13.500" />,
+  filter: <path d="M2.500 3.500 H13.500 L9.500 8.500 V13 L6.500 11.500 V8.500 Z" />,
   hidden: <path d="M2 8 C4.5 12 11.5 12 14 8 M3.5 10 L2 11.5 M12.5 10 L14 11.5 M8 11 V13" />,
   restart: <path d="M12.8 6.5 A5.2 5.2 0 1 0 13.2 8.8 M13 3 V6.7 H9.3" />,
   copy: <><rect x="5.5" y="5.5" width="8" height="8" rx="1.5" /><path d="M10.5 3 H4 a1.5 1.5 0 0 0 -1.5 1.5 V10.5" /></>,
@@ -41,7 +55,13 @@ const patterns: readonly { colour: string; draw: ReactNode }[] = [
   { colour: "#35707f", draw: <path d="M0 0 L14 14 M14 0 L0 14 M7 0 V14" stroke="#fff" strokeWidth="1.3" /> },
   { colour: "#a9441a", draw: <><rect x="0" y="0" width="7" height="7" fill="#fff" opacity="0.85" /><rect x="7" y="7" width="7" height="7" fill="#fff" opacity="0.85" /></> },
   { colour: "#4d5a85", draw: <circle cx="7" cy="7" r="3.2" fill="none" stroke="#fff" strokeWidth="2" /> },
+  { colour: "#7a6a2b", draw: <path d="M3.500 0 V14 M7.500 0 V14 M11.500 0 V14" stroke="#fff" strokeWidth="1.7" /> },
+  { colour: "#9b3d55", draw: <path d="M7 2 L12 7 L7 12 L2 7 Z" fill="#fff" /> },
+  { colour: "#2f6b3a", draw: <path d="M7 2.500 V11.500 M2.500 7 H11.500" stroke="#fff" strokeWidth="2.6" /> },
+  { colour: "#5f4b8b", draw: <path d="M0 5 Q3.500 1.500 7 5 T14 5 M0 11 Q3.500 7.500 7 11 T14 11" fill="none" stroke="#fff" strokeWidth="1.6" /> },
 ];
+/** How many swatches there are to choose from. */
+export const swatchCount = patterns.length;
 
 /** The swatch of a trait's pattern number. */
 export const Swatch = ({ pattern }: { pattern: number }) => {

@@ -1,5 +1,6 @@
 import { changesIn, looksIn } from "../looks/cascade";
-import { childrenOf, startOf } from "../looks/tree";
+import { childrenOf, overridesFrom, startOf } from "../looks/tree";
+import type { Overrides } from "../looks/tree";
 import { restingVariant, traitsOf } from "../looks/variants";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
@@ -57,7 +58,7 @@ const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
   Object.assign({}, defaultsOf("instance"), ...changesIn(looksIn(piece, variant), layer.id)) as Values;
 
 /** The component an instance shows, that component's start, and the traits the instance itself gives it. */
-interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant }
+interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant; /** what its options say inside it */ readonly sets: Overrides }
 
 const placedCache = new WeakMap<Variant, { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }>();
 
@@ -70,22 +71,22 @@ export const instanceIn = (project: Project, piece: Piece, variant: Variant, lay
   return copy;
 };
 
-const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer): PlacedCopy | null => {
-  if (hiddenIn(piece, variant, layer)) return null;
-  const values = instanceValues(piece, variant, layer);
+const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer, over?: Overrides): PlacedCopy | null => {
+  if (hiddenIn(piece, variant, layer, over)) return null;
+  const values: Values = { ...instanceValues(piece, variant, layer), ...over?.get(layer.id) } as Values;
   const component = project.pieces[values.component as string];
   if (!component) return null;
   const said = Object.fromEntries(traitsOf(component).flatMap((t) => {
     const v = values[TRAIT + t.id];
     return typeof v === "string" && t.values[v] ? [[t.id, v]] : [];
   }));
-  return { component, start: startOf(component, values), said };
+  return { component, start: startOf(component, values), said, sets: overridesFrom(component, values) };
 };
 
-const hiddenIn = (piece: Piece, variant: Variant, layer: Layer): boolean => {
+const hiddenIn = (piece: Piece, variant: Variant, layer: Layer, over?: Overrides): boolean => {
   const looks = looksIn(piece, variant);
   return ancestry(piece, layer.id).some((id) => {
-    const visible = changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;
+    const visible = over?.get(id)?.visible ?? changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;
     return visible === false;
   });
 };
@@ -123,13 +124,14 @@ export const liveCopies = (project: Project, state: State): readonly Live[] => {
 
 const findLive = (project: Project, state: State): Live[] => {
   const out: Live[] = [];
-  const visit = (path: Path, piece: Piece, start: Variant, inside: readonly Id[]) => {
+  const visit = (path: Path, piece: Piece, start: Variant, inside: readonly Id[], over?: Overrides) => {
     const variant = variantAt(state, path, start);
     out.push({ path, piece, variant });
     for (const layer of instancesOf(piece)) {
-      const placed = instanceIn(project, piece, variant, layer);
+      // what a copy's options say goes before what is kept for every copy
+      const placed = over?.size ? findCopy(project, piece, variant, layer, over) : instanceIn(project, piece, variant, layer);
       if (!placed || inside.includes(placed.component.id)) continue;
-      visit(`${path}/${layer.id}`, placed.component, placed.start, [...inside, placed.component.id]);
+      visit(`${path}/${layer.id}`, placed.component, placed.start, [...inside, placed.component.id], placed.sets);
     }
   };
   const screen = project.pieces[state.screen];

@@ -8,7 +8,7 @@ import { BASE, ROOT } from "../project/types";
 import type { Id, Layer, Piece } from "../project/types";
 import type { Four, Value } from "../properties/types";
 import { freeName } from "./pieces";
-import { topmost } from "./layers";
+import { removeLayers, shift, topmost } from "./layers";
 
 /** How far each layer has to move to line up; x and y are ways, px. */
 export type Moves = ReadonlyMap<Id, { readonly dx: number; readonly dy: number }>;
@@ -43,15 +43,6 @@ export const distribute = (boxes: ReadonlyMap<Id, Rect>, axis: "x" | "y"): Moves
   }
   return out;
 };
-
-/** Moves what every look says about a layer's place, so that it stays where it is when the place it is told from changes. */
-const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] => Object.values(piece.looks).flatMap((look) => {
-  const changes = look.changes[id], at = ["pieces", piece.id, "looks", look.id, "changes", id];
-  const ops: Op[] = [];
-  if (dx && typeof changes?.x === "number") ops.push(set([...at, "x"], changes.x + dx));
-  if (dy && typeof changes?.y === "number") ops.push(set([...at, "y"], changes.y + dy));
-  return ops;
-});
 
 /** Layers that share one parent, in their order from back to front; null when they do not. */
 const together = (piece: Piece, ids: readonly Id[]): { parent: Id; layers: Layer[] } | null => {
@@ -99,8 +90,9 @@ export const wrap = (piece: Piece, ids: readonly Id[], how: "group" | "compound"
   return { id, change: { label: how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`, ops } };
 };
 
-/** Takes a container away and leaves what it holds where it is; null for a layer that holds nothing, and for the root. `at` is its place in its parent. */
-export const unwrap = (piece: Piece, id: Id, at: { readonly x: number; readonly y: number }): { change: Change; ids: Id[] } | null => {
+/** Takes a container away and leaves what it holds where it is; null for a layer that holds nothing, and for the root.
+ * `at` is its place in its parent; `places` those of what it holds, where it arranged them. */
+export const unwrap = (piece: Piece, id: Id, at: { readonly x: number; readonly y: number }, places: ReadonlyMap<Id, { readonly x: number; readonly y: number }> | null = null): { change: Change; ids: Id[] } | null => {
   const box = piece.layers[id], children = childrenOf(piece).get(id) ?? [];
   if (!box || id === ROOT || box.parent === null || children.length === 0) return null;
   const base = ["pieces", piece.id];
@@ -110,7 +102,7 @@ export const unwrap = (piece: Piece, id: Id, at: { readonly x: number; readonly 
   for (const child of children) {
     const order = orderAt(siblings, index);
     siblings.splice(index++, 0, { ...child, order });
-    ops.push(set([...base, "layers", child.id, "parent"], box.parent), set([...base, "layers", child.id, "order"], order), ...shift(piece, child.id, at.x, at.y));
+    ops.push(set([...base, "layers", child.id, "parent"], box.parent), set([...base, "layers", child.id, "order"], order), ...(places ? ["x", "y"].map((key) => set([...base, "looks", BASE, "changes", child.id, key], (places.get(child.id)?.[key as "x"] ?? 0) + at[key as "x"])) : shift(piece, child.id, at.x, at.y)));
   }
   for (const look of Object.values(piece.looks)) if (look.changes[id]) ops.push(remove([...base, "looks", look.id, "changes", id]));
   for (const option of Object.values(piece.options)) if (option.layer === id) ops.push(remove([...base, "options", option.id]));
@@ -138,4 +130,14 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
     ops.push(set(["pieces", piece.id, "layers", layer.id, "order"], order));
   }
   return { label: end === "front" ? "Bring to the front" : "Send to the back", ops };
+};
+
+/** Turns a compound into a path with the outline its shapes make; the shapes go. Fill, border and shadows stay. */
+export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
+  const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id), at = ["pieces", piece.id];
+  const cleared = Object.values(piece.looks).filter((l) => l.changes[id]?.combine !== undefined).map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));
+  return {
+    label: `Flatten ${piece.layers[id]?.name ?? "compound"}`,
+    ops: [...removeLayers(piece, inside).ops, ...cleared, set([...at, "layers", id, "kind"], "path"), set([...at, "looks", BASE, "changes", id, "shape"], shape), set([...at, "looks", BASE, "changes", id, "overlaps"], "holes")],
+  };
 };

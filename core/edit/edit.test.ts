@@ -51,7 +51,7 @@ describe("layers", () => {
     const b = new Builder();
     b.project = kelpwayKit();
     b.on("alert-switch");
-    const { change, ids } = duplicateLayers(b.piece, ["toggle"], 12);
+    const { change, ids } = duplicateLayers(b.piece, ["toggle"], { dx: 12, dy: 12 });
     b.do(change);
     const twin = ids[0] as string;
     expect(b.layerOf(twin).name).toBe("Toggle 2");
@@ -148,7 +148,7 @@ describe("any sequence of edits", () => {
       case 0: return addPiece(project, "component", "New").change;
       case 1: return removeLayers(piece, [layer]);
       case 2: return restack(piece, layer, n % 2 ? 1 : -1);
-      case 3: return duplicateLayers(piece, [layer], 5).change;
+      case 3: return duplicateLayers(piece, [layer], { dx: 5, dy: 5 }).change;
       case 4: return traits.length ? removeTrait(piece, pick(traits, n)) : addTrait(piece, "Open", ["no", "yes"]).change;
       case 5: return traits.length ? removeTraitValue(piece, pick(traits, n), pick(Object.keys(pick(traits, n).values), m)) : null;
       case 6: return setValues(piece, Object.fromEntries(Object.entries(pick(variants, m)).map(([t, v]) => [t, [v]])), { [layer]: { x: n } });

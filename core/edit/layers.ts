@@ -64,8 +64,20 @@ export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
 /** Whether a layer can have children. */
 export const holds = (piece: Piece, id: Id): boolean => ["box", "compound"].includes(piece.layers[id]?.kind ?? "");
 
-/** Puts layers into a parent at a place among its children (counted without them); null when a layer would be inside itself. */
-export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: number): Change | null => {
+/** Moves what every look says about a layer's place, so that it stays where it is when the place it is told from changes. */
+export const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] => Object.values(piece.looks).flatMap((look) => {
+  const changes = look.changes[id], at = ["pieces", piece.id, "looks", look.id, "changes", id];
+  const ops: Op[] = [];
+  if (dx && typeof changes?.x === "number") ops.push(set([...at, "x"], changes.x + dx));
+  if (dy && typeof changes?.y === "number") ops.push(set([...at, "y"], changes.y + dy));
+  return ops;
+});
+
+/**
+ * Puts layers into a parent at a place among its children (counted without them), each moved by its way so that it
+ * stays where it is shown; null when a layer would be inside itself.
+ */
+export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: number, ways: ReadonlyMap<Id, { readonly dx: number; readonly dy: number }> = new Map()): Change | null => {
   const tops = topmost(piece, ids);
   if (tops.length === 0 || tops.some((id) => subtree(piece, id).includes(parent)) || !holds(piece, parent)) return null;
   const list: Layer[] = siblings(piece, parent, tops);
@@ -74,12 +86,14 @@ export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: nu
     const order = orderAt(list, index + i);
     list.push({ ...(piece.layers[id] as Layer), order });
     ops.push(set(["pieces", piece.id, "layers", id, "parent"], parent), set(["pieces", piece.id, "layers", id, "order"], order));
+    const way = ways.get(id);
+    if (way) ops.push(...shift(piece, id, way.dx, way.dy));
   });
   return { label: `Move ${piece.layers[tops[0] as string]?.name ?? "layer"}`, ops };
 };
 
-/** Copies layers with their looks in every variant, beside the originals, `by` px further right and down. Rules are not copied. */
-export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: number): { change: Change; ids: Id[] } => {
+/** Copies layers with their looks in every variant, beside the originals, further right and down by some px. Rules are not copied. */
+export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: { readonly dx: number; readonly dy: number }): { change: Change; ids: Id[] } => {
   const at = ["pieces", piece.id];
   const ops: Op[] = [];
   const made: Id[] = [];
@@ -97,7 +111,7 @@ export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: number): {
       for (const look of inOrder(piece.looks)) {
         const changes = look.changes[from];
         if (!changes) continue;
-        const shifted = from === top ? { ...changes, ...(typeof changes.x === "number" ? { x: changes.x + by } : {}), ...(typeof changes.y === "number" ? { y: changes.y + by } : {}) } : changes;
+        const shifted = from === top ? { ...changes, ...(typeof changes.x === "number" ? { x: changes.x + by.dx } : {}), ...(typeof changes.y === "number" ? { y: changes.y + by.dy } : {}) } : changes;
         ops.push(set([...at, "looks", look.id, "changes", to], shifted));
       }
     }

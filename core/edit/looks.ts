@@ -3,7 +3,9 @@ import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { BASE } from "../project/types";
 import type { Condition, Id, LayerChanges, Look, Piece, Variant } from "../project/types";
+import { originOf } from "../looks/cascade";
 import { lookFor, onlyScope, suggestedScope } from "../looks/scope";
+import type { Named } from "../looks/tokens";
 import { conditionText, sameCondition } from "../looks/variants";
 import { property, propertiesOf, styleKeys } from "../properties/registry";
 import type { Said, Values } from "../properties/types";
@@ -94,6 +96,26 @@ export const moveSaying = (piece: Piece, look: Id, layers: readonly Id[], keys: 
   // a base look that stops saying something would leave nothing to show, so it keeps it
   const cleared = look === BASE ? [] : clearOps(piece, from, (l, k) => edits[l]?.[k] !== undefined);
   return { label: `Say it ${where}`.slice(0, 200), ops: [...cleared, ...setValues(piece, to, edits).ops] };
+};
+
+/**
+ * Makes a variant look like another one, in all its layers or some: what differs is said in the variant's own scope.
+ * Null when nothing differs.
+ */
+export const carryVariant = (named: Named, piece: Piece, from: Variant, to: Variant, layers?: readonly Id[]): Change | null => {
+  const edits: Record<Id, Record<string, Said>> = {};
+  for (const layer of Object.values(piece.layers)) {
+    if (layers && !layers.includes(layer.id)) continue;
+    const keys = new Set(Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[layer.id] ?? {})));
+    for (const key of keys) {
+      const wanted = originOf(named, piece, from, layer, key).value, now = originOf(named, piece, to, layer, key).value;
+      if (wanted !== undefined && JSON.stringify(wanted) !== JSON.stringify(now)) (edits[layer.id] ??= {})[key] = wanted;
+    }
+  }
+  if (Object.keys(edits).length === 0) return null;
+  const own = suggestedScope(piece, to);
+  // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
+  return setValues(piece, Object.keys(own).length ? own : onlyScope(piece, to), edits, "Take over a look");
 };
 
 const styleGroups = new Set(["paint", "border", "text"]);

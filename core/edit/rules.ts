@@ -44,13 +44,13 @@ export const duplicateRule = (piece: Piece, rule: Rule): Made => {
   return { id, change: { label: "Duplicate rule", ops: [set(["pieces", piece.id, "rules", id], { ...rule, id, order })] } };
 };
 
-const optionWords: Readonly<Record<Option["key"], string>> = { text: "", visible: " shown", picture: " picture", icon: " icon", fill: " colour", component: " slot" };
+const optionWords: Readonly<Record<string, string>> = { text: "", visible: " shown", picture: " picture", icon: " icon", fill: " colour", component: " slot" };
 
-/** Lets placed copies set something of a layer. */
-export const addOption = (piece: Piece, layer: Id, key: Option["key"]): Made => {
+/** Lets placed copies set something of a layer; `words` name what of a nested copy is shown to the outside. */
+export const addOption = (piece: Piece, layer: Id, key: Option["key"], words?: string): Made => {
   const all = Object.values(piece.options);
   const base = piece.layers[layer]?.name ?? "Layer";
-  const name = freeName(base + optionWords[key], all.map((o) => o.name));
+  const name = freeName(words === undefined ? base + (optionWords[key] ?? "") : `${base} ${words}`, all.map((o) => o.name));
   const option: Option = { id: newId(), name, order: orderAfter(all), layer, key };
   return { id: option.id, change: { label: `New option ${option.name}`, ops: [set(["pieces", piece.id, "options", option.id], option)] } };
 };

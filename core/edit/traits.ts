@@ -1,8 +1,8 @@
-import { newId, orderAfter } from "../project/ids";
+import { newId, orderAfter, orderAt } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import type { Condition, Id, Piece, Trait, TraitValue } from "../project/types";
-import { restOf, traitsOf } from "../looks/variants";
+import { conditionText, restOf, traitsOf, variantsOf } from "../looks/variants";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 
@@ -35,7 +35,41 @@ export const addTraitValue = (piece: Piece, trait: Trait, name: string): Made =>
 export const renameTraitValue = (piece: Piece, trait: Id, value: Id, name: string): Change =>
   ({ label: `Rename value to ${name}`, ops: [set(at(piece, trait, "values", value, "name"), name)] });
 
+/** Moves a trait to a place among the traits (counted without it): rows and columns of the stage follow their order. */
+export const moveTrait = (piece: Piece, trait: Id, index: number): Change =>
+  ({ label: "Reorder traits", ops: [set(at(piece, trait, "order"), orderAt(Object.values(piece.traits).filter((t) => t.id !== trait), index))] });
+
+/** Moves a value to a place among a trait's values. A trait that rests on its first value keeps resting where it did. */
+export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: number): Change => ({
+  label: `Reorder values of ${trait.name}`,
+  ops: [set(at(piece, trait.id, "values", value, "order"), orderAt(Object.values(trait.values).filter((v) => v.id !== value), index)), ...(trait.rest === null ? [set(at(piece, trait.id, "rest"), restOf(trait))] : [])],
+});
+
+/** Chooses the patterned swatch of a trait. */
+export const setPattern = (piece: Piece, trait: Id, pattern: number): Change => ({ label: "Choose a swatch", ops: [set(at(piece, trait, "pattern"), pattern)] });
+
+/** What would go with a value: in words, for before and after it is removed. */
+export const lostWith = (piece: Piece, trait: Trait, value: Id): { variants: number; looks: number; rules: number; text: string } => {
+  const variants = variantsOf(piece).filter((v) => v[trait.id] === value).length;
+  const looks = Object.values(piece.looks).filter((l) => l.when[trait.id]?.length === 1 && l.when[trait.id]?.[0] === value);
+  const rules = Object.values(piece.rules).filter((r) => (r.when[trait.id]?.length === 1 && r.when[trait.id]?.[0] === value) || r.effects.some((e) => e.type === "set" && e.trait === trait.id && "value" in e.to && e.to.value === value)).length;
+  const said = looks.reduce((n, l) => n + Object.values(l.changes).reduce((m, c) => m + Object.keys(c).length, 0), 0);
+  const parts = [`${variants} variant${variants === 1 ? "" : "s"}`, ...(said ? [`${said} value${said === 1 ? "" : "s"} said where ${looks.map((l) => conditionText(piece, l.when)).slice(0, 2).join(", or ")}${looks.length > 2 ? " and elsewhere" : ""}`] : [])];
+  return { variants, looks: looks.length, rules, text: `${parts.join(" and ")}${rules ? `; ${rules} rule${rules === 1 ? " names" : "s name"} it and will be shown as broken` : ""}` };
+};
+
 export const setRest = (piece: Piece, trait: Id, value: Id): Change => ({ label: "Choose the resting value", ops: [set(at(piece, trait, "rest"), value)] });
+
+/** Notes about variants that are no more. */
+const noteOps = (piece: Piece, trait: Trait, gone: (value: Id) => boolean, dropTrait: boolean): Op[] => Object.values(piece.notes).flatMap((note): Op[] => {
+  const named = note.when[trait.id], path = ["pieces", piece.id, "notes", note.id];
+  if (!named) return [];
+  const left = named.filter((v) => !gone(v));
+  const { [trait.id]: _dropped, ...others } = note.when;
+  if (dropTrait && named.includes(restOf(trait)) && Object.keys(others).length > 0) return [set([...path, "when"], others)];
+  if (dropTrait || left.length === 0) return [remove(path)];
+  return left.length < named.length ? [set([...path, "when", trait.id], left)] : [];
+});
 
 /** Looks that would say nothing any more, or something else, without certain values of a trait. */
 const lookOps = (piece: Piece, trait: Trait, gone: (value: Id) => boolean, dropTrait: boolean): Op[] => {
@@ -57,12 +91,12 @@ const lookOps = (piece: Piece, trait: Trait, gone: (value: Id) => boolean, dropT
 
 /** Removes a trait: the looks of its resting value stay, those of its other values go; rules that name it are shown as broken. */
 export const removeTrait = (piece: Piece, trait: Trait): Change =>
-  ({ label: `Remove trait ${trait.name}`, ops: [...lookOps(piece, trait, () => true, true), remove(at(piece, trait.id))] });
+  ({ label: `Remove trait ${trait.name}`, ops: [...lookOps(piece, trait, () => true, true), ...noteOps(piece, trait, () => true, true), remove(at(piece, trait.id))] });
 
 /** Removes a value with the looks that hold for it alone; null for the last one. */
 export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change | null => {
   if (Object.keys(trait.values).length <= 1) return null;
-  const ops = lookOps(piece, trait, (v) => v === value, false);
+  const ops = [...lookOps(piece, trait, (v) => v === value, false), ...noteOps(piece, trait, (v) => v === value, false)];
   if (trait.rest === value) ops.push(set(at(piece, trait.id, "rest"), null));
   return { label: `Remove value ${trait.values[value]?.name ?? ""}`, ops: [...ops, remove(at(piece, trait.id, "values", value))] };
 };

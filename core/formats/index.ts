@@ -2,3 +2,4 @@ export { grouped, readSvg } from "./svg/read";
 export type { Draft, Picture, ReadSvg } from "./svg/read";
 export { readIcon } from "./svg/icon";
 export type { IconDrawing } from "./svg/icon";
+export { pathInBox } from "./svg/geometry";

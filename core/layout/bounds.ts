@@ -1,4 +1,5 @@
 import type { Id } from "../project/types";
+import type { Pair } from "../properties/types";
 import { toParent } from "./hit";
 import type { Placed } from "./types";
 
@@ -12,18 +13,66 @@ export const unite = (rects: readonly Rect[]): Rect | null => {
   return { x, y, width: Math.max(...rects.map((r) => r.x + r.width)) - x, height: Math.max(...rects.map((r) => r.y + r.height)) - y };
 };
 
-/** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
-export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => {
-  const out = new Map<Id, Rect>();
-  const visit = (p: Placed, outward: (x: number, y: number) => readonly [number, number]) => {
+/** An affine map as SVG's matrix(a b c d e f). */
+export type Affine = readonly [number, number, number, number, number, number];
+
+/** A layer where it is shown: its size, and the map from its own coordinates to the piece's; px. */
+export interface Spot { readonly width: number; readonly height: number; readonly map: Affine; readonly parent: Affine }
+
+const upright: Affine = [1, 0, 0, 1, 0, 0];
+export const mapPoint = (m: Affine, x: number, y: number): Pair => [m[0] * x + m[2] * y + m[4], m[1] * x + m[3] * y + m[5]];
+/** A way in the piece as a way inside what a map leads out of. */
+export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
+  const det = m[0] * m[3] - m[1] * m[2] || 1e-9;
+  return [(m[3] * dx - m[2] * dy) / det, (m[0] * dy - m[1] * dx) / det];
+};
+
+/** Where every layer of one piece is shown, turned and scaled with those around it. */
+export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
+  const out = new Map<Id, Spot>();
+  const visit = (p: Placed, parent: Affine) => {
     const place = toParent(p);
-    const here = (x: number, y: number) => outward(...place(x, y));
-    const corners = [here(0, 0), here(p.width, 0), here(p.width, p.height), here(0, p.height)];
-    const xs = corners.map((c) => c[0]), ys = corners.map((c) => c[1]);
-    const x = Math.min(...xs), y = Math.min(...ys);
-    out.set(p.layer.id, { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y });
-    for (const child of p.children) visit(child, here);
+    const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
+    const [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
+    const map: Affine = [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
+    out.set(p.layer.id, { width: p.width, height: p.height, map, parent });
+    for (const child of p.children) visit(child, map);
   };
-  visit(root, (x, y) => [x, y]);
+  visit(root, upright);
   return out;
+};
+
+const spotBounds = ({ width, height, map }: Spot): Rect => {
+  const corners = [mapPoint(map, 0, 0), mapPoint(map, width, 0), mapPoint(map, width, height), mapPoint(map, 0, height)];
+  const xs = corners.map((c) => c[0]), ys = corners.map((c) => c[1]);
+  const x = Math.min(...xs), y = Math.min(...ys);
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+};
+
+/** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
+export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => new Map([...spotsIn(root)].map(([id, spot]) => [id, spotBounds(spot)]));
+
+export interface Resize { readonly width: number; readonly height: number; readonly x: number; readonly y: number }
+
+/**
+ * A layer after one of its edges was pulled: `growth` is by how much it grew in its own
+ * coordinates, `direction` which edges were pulled (-1, 0, 1).
+ * The opposite edge stays where it is shown, or with `centred` the middle does; `ratio` keeps the proportions.
+ * Sizes are whole px; the answer is the layer's new size and its new place in its parent.
+ */
+export const resized = (p: Placed, direction: Pair, growth: Pair, how: { readonly ratio: boolean; readonly centred: boolean }): Resize => {
+  const times = how.centred ? 2 : 1;
+  let width = Math.max(0, Math.round(p.width + growth[0] * times)), height = Math.max(0, Math.round(p.height + growth[1] * times));
+  if (direction[0] === 0) width = p.width;
+  if (direction[1] === 0) height = p.height;
+  if (how.ratio && p.width > 0 && p.height > 0) {
+    const by = direction[0] === 0 ? height / p.height : direction[1] === 0 ? width / p.width : Math.max(width / p.width, height / p.height);
+    width = Math.round(p.width * by);
+    height = Math.round(p.height * by);
+  }
+  const anchor = (side: number) => (how.centred || side === 0 ? 0.5 : side > 0 ? 0 : 1);
+  const ax = anchor(direction[0]), ay = anchor(direction[1]);
+  const before = toParent(p)(p.width * ax, p.height * ay), after = toParent({ ...p, width, height })(width * ax, height * ay);
+  const tidy = (n: number) => Math.round(n * 1000) / 1000;
+  return { width, height, x: tidy(p.x + before[0] - after[0]), y: tidy(p.y + before[1] - after[1]) };
 };

@@ -1,5 +1,5 @@
-export { boundsIn, unite } from "./bounds";
-export type { Rect } from "./bounds";
+export { boundsIn, mapPoint, resized, spotsIn, unite, wayInto } from "./bounds";
+export type { Affine, Rect, Resize, Spot } from "./bounds";
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";
 export type { FlexEngine } from "./flex";

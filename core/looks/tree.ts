@@ -40,13 +40,14 @@ export const startOf = (component: Piece, values: Values): Variant =>
   }));
 
 /** Layer values set by an instance's options: layer id → property → value. */
-type Overrides = ReadonlyMap<Id, LayerChanges>;
+export type Overrides = ReadonlyMap<Id, LayerChanges>;
 const none: Overrides = new Map();
 const noChildren: readonly Resolved[] = [];
 
 const overrideCache = new WeakMap<Values, { component: Piece; overrides: Overrides }>();
 
-const overridesFrom = (component: Piece, values: Values): Overrides => {
+/** What the options a copy sets come to inside its component. */
+export const overridesFrom = (component: Piece, values: Values): Overrides => {
   const known = overrideCache.get(values);
   if (known?.component === component) return known.overrides;
   const overrides = findOverrides(component, values);
@@ -56,7 +57,7 @@ const overridesFrom = (component: Piece, values: Values): Overrides => {
 
 /** Whether a copy's value is of the kind its option sets: the option may have changed since. */
 const suits = (key: OptionKey, value: Said): boolean =>
-  key === "visible" ? typeof value === "boolean" : key === "fill" ? typeof value === "string" || typeof value === "object" : typeof value === "string";
+  key.startsWith(OPTION) ? true : key === "visible" ? typeof value === "boolean" : key === "fill" ? typeof value === "string" || typeof value === "object" : typeof value === "string";
 
 const findOverrides = (component: Piece, values: Values): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;

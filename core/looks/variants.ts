@@ -1,5 +1,5 @@
 import { inOrder } from "../project/ids";
-import type { Condition, Piece, Trait, TraitValue, Variant } from "../project/types";
+import type { Condition, Piece, Trait, TraitValue, Variant, VariantNote } from "../project/types";
 
 /** Beyond this many combinations only the first are listed; a piece that large must be filtered to be shown. */
 export const MOST_VARIANTS = 4096;
@@ -47,14 +47,31 @@ export const variantFrom = (piece: Piece, partial: Variant): Variant =>
     return [t.id, wanted !== undefined && t.values[wanted] ? wanted : restOf(t)];
   }));
 
-/** All combinations in trait order, the last trait changing fastest. */
-export const variantsOf = (piece: Piece): Variant[] => {
+const listed = new WeakMap<object, { notes: object; list: readonly Variant[] }>();
+
+/** All used combinations in trait order, the last trait changing fastest. */
+export const variantsOf = (piece: Piece): readonly Variant[] => {
+  const known = listed.get(piece.traits);
+  if (known?.notes === piece.notes) return known.list;
   let list: Variant[] = [{}];
   for (const trait of traitsOf(piece)) {
     list = list.flatMap((v) => valuesOf(trait).map((value) => ({ ...v, [trait.id]: value.id }))).slice(0, MOST_VARIANTS);
   }
-  return list;
+  const used = list.filter((v) => !isUnused(piece, v));
+  listed.set(piece.traits, { notes: piece.notes, list: used });
+  return used;
 };
+
+/** The note that marks a variant as unused, if there is one. The resting variant is always used. */
+export const unusedBy = (piece: Piece, variant: Variant): VariantNote | undefined => {
+  const rest = restingVariant(piece);
+  if (Object.keys(rest).every((t) => rest[t] === variant[t])) return undefined;
+  return Object.values(piece.notes).find((n) => n.unused && meets(n.when, variant));
+};
+export const isUnused = (piece: Piece, variant: Variant): boolean => unusedBy(piece, variant) !== undefined;
+
+/** The note that names exactly this variant. */
+export const nameNote = (piece: Piece, variant: Variant): VariantNote | undefined => Object.values(piece.notes).find((n) => n.name !== null && traitsOf(piece).every((t) => n.when[t.id]?.length === 1 && n.when[t.id]?.[0] === variant[t.id]) && Object.keys(n.when).length === traitsOf(piece).length);
 
 /** A text that is equal for equal variants of one piece. */
 export const variantKey = (piece: Piece, variant: Variant): string => traitsOf(piece).map((t) => variant[t.id] ?? "").join(".");
@@ -62,10 +79,12 @@ export const variantKey = (piece: Piece, variant: Variant): string => traitsOf(p
 /** Values that say that nothing is the matter; names leave them out. */
 const blank = new Set(["no", "none", "false"]);
 
-/** "on, pressed"-like words: a plain yes takes its trait's name, a plain no or none is left out, others stand for themselves. */
+/** A variant's own name, else "on, pressed"-like words: a plain yes takes its trait's name, a plain no or none is left out, others stand for themselves. */
 export const variantName = (piece: Piece, variant: Variant): string => {
   const traits = traitsOf(piece);
   if (traits.length === 0) return "only variant";
+  const given = nameNote(piece, variant)?.name;
+  if (given) return given;
   const words = traits.flatMap((t) => {
     const name = t.values[variant[t.id] ?? ""]?.name ?? "?";
     const low = name.toLowerCase();

@@ -25,7 +25,11 @@ export const layerChanges = z.record(z.string().max(80), z.unknown()).superRefin
 export const sayings = z.record(id, layerChanges);
 const look = z.strictObject({ id, when: condition, order, changes: sayings });
 
-const option = z.strictObject({ id, name, order, layer: id, key: z.enum(optionKeys) });
+const nestedKey = z.string().regex(/^(trait|option):[A-Za-z0-9_-]{1,40}$/);
+const option = z.strictObject({ id, name, order, layer: id, key: z.union([z.enum(optionKeys), nestedKey]) });
+const note = z.strictObject({ id, order, when: condition, name: name.nullable(), unused: z.boolean() });
+const place = z.number().min(-1e5).max(1e5);
+const reference = z.strictObject({ picture: id, x: place, y: place, width: z.number().min(1).max(1e5), opacity: z.number().min(0).max(1) });
 const easing = z.union([
   z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
   z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
@@ -43,16 +47,16 @@ const rule = z.strictObject({
 });
 
 /** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
-export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option } as const;
+export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, notes: note } as const;
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
   z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
 
 /** The parts of a piece that are not records. */
-export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order } as const;
+export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable() } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
-  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option),
+  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), notes: keyed(note),
 });
 
 const tokenValues = {
@@ -81,8 +85,13 @@ export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
 export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema), tokens: keyed(token), assets: keyed(asset) });
 
-/** A project as it is written today, from one that was kept before tokens and assets existed. */
-export const upgrade = (project: Project): Project => ("tokens" in project ? project : { ...(project as Project), tokens: {}, assets: {} });
+/** A project as it is written today, from one that was kept before tokens, assets, notes and references existed. */
+export const upgrade = (project: Project): Project => {
+  const pieces = Object.entries(project.pieces ?? {});
+  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p));
+  if ("tokens" in project && !old) return project;
+  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, reference: (p as Piece).reference ?? null }])) };
+};
 
 /** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */
 export const brokenTree = (piece: Piece): string | null => {

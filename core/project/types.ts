@@ -57,7 +57,8 @@ export interface Look {
 
 /** What of a layer a placed copy may set: its text, whether it shows, its picture, icon or colour, or which component stands there. */
 export const optionKeys = ["text", "visible", "picture", "icon", "fill", "component"] as const;
-export type OptionKey = (typeof optionKeys)[number];
+/** Of a nested copy also its own traits ("trait:ID") and options ("option:ID"), shown to the outside. */
+export type OptionKey = (typeof optionKeys)[number] | `trait:${Id}` | `option:${Id}`;
 
 /** Something a placed copy may set. */
 export interface Option {
@@ -66,6 +67,24 @@ export interface Option {
   readonly order: string;
   readonly layer: Id;
   readonly key: OptionKey;
+}
+
+/** What the designer says about variants: the name of one, or that those where a condition holds are not used. */
+export interface VariantNote {
+  readonly id: Id;
+  readonly order: string;
+  readonly when: Condition;
+  readonly name: string | null;
+  readonly unused: boolean;
+}
+
+/** A picture under the stage to measure and trace: no part of the piece. Place and width in px of the piece. */
+export interface Reference {
+  readonly picture: Id;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly opacity: number;
 }
 
 /** CSS easing keyword, or the four numbers of a cubic Bézier. */
@@ -119,6 +138,8 @@ export interface Piece {
   readonly looks: Readonly<Record<Id, Look>>;
   readonly rules: Readonly<Record<Id, Rule>>;
   readonly options: Readonly<Record<Id, Option>>;
+  readonly notes: Readonly<Record<Id, VariantNote>>;
+  readonly reference: Reference | null;
 }
 
 export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve"] as const;

@@ -108,3 +108,6 @@ export const percentPath = (path: SVGPathData, box: Bounds): string => {
     }
   }).join("");
 };
+
+/** Path data in px as a layer of a size keeps it: absolute M L C Q Z in per cent of its box. */
+export const pathInBox = (d: string, width: number, height: number): string => percentPath(mapPath(d, identity), { x: 0, y: 0, width, height });

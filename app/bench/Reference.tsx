@@ -1,0 +1,66 @@
+import { useState } from "react";
+import { Dropdown } from "react-bootstrap";
+import { setReference } from "#core/edit";
+import type { PictureAsset, Reference } from "#core/project";
+import { Icon } from "../common/Icon";
+import { Menu } from "../common/Menu";
+import { NumberField } from "../common/NumberField";
+import { assetAddress, upload } from "../store/assets";
+import { useProject, useSession } from "../store/session-context";
+import { usePiece } from "./state";
+
+/** The reference picture under a card: dimmed, locked, no part of the piece. */
+export const ReferenceView = ({ zoom }: { zoom: number }) => {
+  const { assets } = useProject();
+  const { reference } = usePiece();
+  const picture = reference && assets[reference.picture];
+  if (!reference || picture?.kind !== "picture") return null;
+  const height = (reference.width * picture.height) / picture.width;
+  return <img className="reference" alt="" draggable={false} src={assetAddress(picture.hash)} style={{ left: reference.x * zoom, top: reference.y * zoom, width: reference.width * zoom, height: height * zoom, opacity: reference.opacity }} />;
+};
+
+/** Putting a reference picture under the stage, and its place, size and strength. */
+const ReferencePart = () => {
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const { reference } = piece;
+  const put = (part: Partial<Reference>) => { if (reference) session.edit(setReference(piece, { ...reference, ...part }), "reference"); };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const result = await upload(session, file);
+    setTrouble(result.ok ? null : result.reason);
+    if (!result.ok || result.kind !== "picture") return;
+    const asset = session.project.assets[result.id] as PictureAsset, now = session.project.pieces[piece.id];
+    if (now) session.edit(setReference(now, { picture: asset.id, x: 0, y: 0, width: asset.width, opacity: 0.4 }));
+  };
+  return (
+    <div className="reference-part">
+      <div className="side-head">
+        <h2 className="caption m-0">Reference picture</h2>
+        {reference
+          ? <button type="button" className="tool small" aria-label="Take the reference picture away" title="Take it away" onClick={() => { session.edit(setReference(piece, null)); }}><Icon name="close" size={12} /></button>
+          : <label className="btn btn-sm btn-outline-primary file-button">Choose …<input type="file" aria-label="Choose a reference picture" accept="image/png,image/jpeg,image/webp,image/gif" onChange={(e) => { void take(e.target.files?.[0]); e.target.value = ""; }} /></label>}
+      </div>
+      {!reference && <p className="quiet small mb-0">A picture under the cards to measure (M) and trace. It is no part of the piece.</p>}
+      {trouble !== null && <p className="text-danger small mb-0" role="alert">{trouble}</p>}
+      {reference && (
+        <div className="reference-line">
+          <span title={project.assets[reference.picture]?.name}>x</span><NumberField label="Reference x" value={reference.x} min={-1e4} max={1e4} step={1} onChange={(x) => put({ x })} />
+          <span>y</span><NumberField label="Reference y" value={reference.y} min={-1e4} max={1e4} step={1} onChange={(y) => put({ y })} />
+          <span>wide</span><NumberField label="Reference width" value={reference.width} min={1} max={1e4} step={1} onChange={(width) => put({ width })} />
+          <input type="range" className="form-range" aria-label="Strength of the reference" min={0.05} max={1} step={0.05} value={reference.opacity} onChange={(e) => put({ opacity: Number(e.target.value) })} />
+        </div>
+      )}
+    </div>
+  );
+};
+
+/** The button that opens what there is to say about the reference picture. */
+export const ReferenceMenu = () => (
+  <Dropdown autoClose="outside" drop="up">
+    <Dropdown.Toggle as="button" type="button" className="tool" aria-label="Reference picture" title="A picture under the cards to measure and trace"><Icon name="picture" size={14} /></Dropdown.Toggle>
+    <Menu className="reference-menu"><ReferencePart /></Menu>
+  </Dropdown>
+);
