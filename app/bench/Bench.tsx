@@ -4,8 +4,11 @@ import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panel
 import type { LayoutEnv } from "#core/layout";
 import type { Id } from "#core/project";
 import { inOrder } from "#core/project";
+import { Compare } from "./Compare";
+import { Gather } from "./Gather";
 import { Insert } from "./Insert";
 import { Layers } from "./Layers";
+import { Replace } from "./Replace";
 import { Rules } from "./Rules";
 import { Sheet } from "./sheet/Sheet";
 import { Stage } from "./Stage";
@@ -31,6 +34,7 @@ const Drawer = () => {
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
         </div>
         {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
+        {tab === "sheet" && <button type="button" className="tool" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
       <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : <Rules />}</div>
@@ -46,6 +50,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
   const outer = useDefaultLayout({ id: "nubble-bench-2", ...storage });
   const main = useDefaultLayout({ id: "nubble-bench-main-2", ...storage });
   const chosen = useChosen();
+  const dialog = useBench((s) => s.dialog);
   useKeys(openHelp);
   return (
     <div className="bench" data-chosen={chosen.join(" ")}>
@@ -63,6 +68,9 @@ const Body = ({ env }: { env: LayoutEnv }) => {
         <Separator className="sep vertical" aria-label="Width of Try" />
         <Panel id="try" minSize={220} defaultSize={306} maxSize={640}><Try env={env} /></Panel>
       </Group>
+      {dialog?.kind === "compare" && <Compare env={env} a={dialog.a} b={dialog.b} />}
+      {dialog?.kind === "gather" && <Gather />}
+      {dialog?.kind === "replace" && <Replace />}
       <Modal show={help} onHide={() => setHelp(false)} size="lg" aria-labelledby="keys-title">
         <Modal.Header closeButton><Modal.Title as="h2" className="h5" id="keys-title">Keys</Modal.Title></Modal.Header>
         <Modal.Body><dl className="keys">{keys.map(([k, what]) => <div key={k}><dt className="mono">{k}</dt><dd>{what}</dd></div>)}</dl></Modal.Body>

@@ -30,7 +30,7 @@ export const useKeys = (onHelp: () => void): void => {
     const held: Readonly<Record<string, (shift: boolean) => void>> = {
       z: (shift) => { if (shift) session.redo(); else session.undo(); }, y: () => session.redo(), a: chooseAll,
       d: () => { edits.duplicate(store.getState().chosen); }, g: (shift) => { if (shift) arranging.unwrap(); else arranging.wrap("group"); },
-      k: () => { arranging.extract(); }, u: (shift) => { if (shift) arranging.wrap("compound"); },
+      f: () => store.getState().put({ dialog: { kind: "replace" } }), k: () => { arranging.extract(); }, u: (shift) => { if (shift) arranging.wrap("compound"); },
       l: () => { const s = store.getState(); arranging.lock(!session.project.pieces[s.pieceId]?.layers[s.chosen[0] ?? ""]?.locked); },
     };
     const escape = () => {
@@ -108,7 +108,7 @@ export const useKeys = (onHelp: () => void): void => {
 export const keys: readonly (readonly [string, string])[] = [
   ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["P, M", "draw a path with the pen, measure"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"],
   ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them; once more, by the same way"], ["Ctrl+X, C, V", "cut, copy, paste layers; with Shift in place"], ["Ctrl+G, +Shift", "group, ungroup"], ["Ctrl+Shift+U", "combine shapes"],
-  ["Ctrl+K", "make a component"], ["Ctrl+L", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
+  ["Ctrl+K", "make a component"], ["Ctrl+F", "find and replace a value"], ["Ctrl+L", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
   ["Ctrl + drag", "let nothing catch"], ["Alt + pointing", "show distances"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type; on a path, its points"], ["Enter", "edit the points of a path"],
   ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Shift+F", "fit all cards"], ["Esc", "back out, choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
 ];

@@ -7,3 +7,5 @@ export type { Resolved } from "./tree";
 export { conditionShort, conditionText, isUnused, meets, MOST_VARIANTS, nameNote, restingVariant, restOf, sameCondition, specificity, traitsOf, unusedBy, valuesOf, variantFrom, variantKey, variantName, variantsOf } from "./variants";
 export { boundValue, settle, tokensFor, tokenValue } from "./tokens";
 export type { Named } from "./tokens";
+export { differencesBetween, differenceText } from "./differences";
+export type { Difference } from "./differences";

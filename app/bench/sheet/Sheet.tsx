@@ -16,7 +16,7 @@ import { cellOf, differs, groupNames, rowsFor } from "./rows";
 import type { Row } from "./rows";
 import { useSheet } from "./useSheet";
 
-const ROW = 29, GROUP = 22, COLUMN = 158;
+const ROW = 29, GROUP = 22, COLUMN = 150;
 
 /** The variants in the order of the stage. */
 const stageOrder = (piece: Piece): Variant[] => {

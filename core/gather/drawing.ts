@@ -1,0 +1,19 @@
+import type { Placed } from "../layout/types";
+import type { Id, LayerChanges } from "../project/types";
+import type { Said } from "../properties/types";
+import type { Drawing, DrawnLayer } from "./types";
+
+/**
+ * A laid out group as a drawing: its layers with their places in px of the group. `said` is what looks say about each
+ * layer, tokens unresolved, so that what is bound stays bound. What lies inside copies stays theirs.
+ */
+export const drawingOf = (name: string, group: Placed, said: (id: Id) => LayerChanges): Drawing => {
+  const layers: DrawnLayer[] = [];
+  const visit = (p: Placed, parent: Id | null, x: number, y: number) => {
+    const values = said(p.layer.id) as Readonly<Record<string, Said>>;
+    layers.push({ id: p.layer.id, kind: p.layer.kind, name: p.layer.name, parent, x, y, width: p.width, height: p.height, values });
+    for (const child of p.children) visit(child, p.layer.id, x + child.x, y + child.y);
+  };
+  visit(group, null, 0, 0);
+  return { name, layers };
+};

@@ -1,0 +1,9 @@
+export { buildGathered } from "./build";
+export { drawingOf } from "./drawing";
+export { fewestSayings } from "./minimal";
+export type { Sample, Saying } from "./minimal";
+export { planFromNames, planProblems, traitNameFor } from "./names";
+export type { NamedTrait, NamePlan } from "./names";
+export { likeness, pairDrawings } from "./pair";
+export type { Fixed } from "./pair";
+export type { Drawing, DrawnLayer, Track } from "./types";
