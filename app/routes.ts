@@ -6,6 +6,7 @@ export default [
   route("health", "routes/health.ts"),
   route("projects/:projectId", "routes/project.tsx", [
     index("routes/overview.tsx"),
+    route("system", "routes/system.tsx"),
     route("pieces/:pieceId", "routes/bench.tsx"),
     route("play/:pieceId?", "routes/play.tsx"),
   ]),

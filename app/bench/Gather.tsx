@@ -99,7 +99,7 @@ const Pairs = ({ tracks, drawings, fixed, onFixed, onOrder }: { tracks: readonly
                         {part !== null && chip(layer)}
                         <select aria-label={`${t.name} in ${d.name}`} disabled={index === 0} value={part ?? ""} onChange={(e) => move(t, i, e.target.value)}>
                           <option value="">not there</option>
-                          {d.layers.slice(1).map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}
+                          {(index === 0 ? d.layers : d.layers.slice(1)).map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}
                         </select>
                         {part !== null && i > 0 && <span className="gather-sure" style={{ width: `${Math.round(sure * 100)}%` }} />}
                       </span>

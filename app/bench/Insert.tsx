@@ -6,8 +6,8 @@ import { Menu } from "../common/Menu";
 import { useProject, useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 import { fresh, useInserter } from "./insert";
-import { AssetPart } from "./panels/AssetPart";
-import { Panel } from "./panels/Panel";
+import { AssetPart } from "../panels/AssetPart";
+import { Panel } from "../panels/Panel";
 import { useBench, usePiece } from "./state";
 
 /** Everything a piece can be made of. */

@@ -5,7 +5,7 @@ import type { Place } from "#core/edit";
 import { conditionText } from "#core/looks";
 import { isBound, parseValue, property, registry, showValue } from "#core/properties";
 import { useProject, useSession } from "../store/session-context";
-import { tokenWords } from "./sheet/rows";
+import { tokenWords } from "../common/tokens";
 import { useBench, usePiece } from "./state";
 
 const keysWithText = registry.filter((p) => !["reference", "style", "asset", "path"].includes(p.type.is));

@@ -23,6 +23,7 @@ export const fresh: Readonly<Record<"box" | "ellipse" | "line" | "polygon" | "te
 };
 
 export const maxSvg = 2_000_000;
+const isSvg = (file: File): boolean => /\.svg$/i.test(file.name) || file.type === "image/svg+xml";
 
 /** Puts new layers where one is working: into the chosen box, near the middle, or where a file was dropped. */
 export class Inserter {
@@ -58,28 +59,55 @@ export class Inserter {
 
   /** Takes dropped or pasted files: pictures become picture layers, SVG files layers, fonts part of the project. Returns what one should know. */
   async files(files: readonly File[], at?: { x: number; y: number }): Promise<string | null> {
-    const notes: string[] = [];
+    const notes: string[] = [], drawings: Id[] = [], several = files.filter(isSvg).length > 1;
+    let place = at ?? (several ? { x: 0, y: 0 } : undefined);
     for (const file of files) {
-      const note = /\.svg$/i.test(file.name) || file.type === "image/svg+xml" ? await this.svgFile(file, at) : await this.otherFile(file, at);
+      if (several && isSvg(file)) {
+        // several drawings lie side by side, ready to be gathered
+        const before = this.store.getState().chosen[0], note = await this.svgFile(file, place, true), made = this.store.getState().chosen[0];
+        if (made !== undefined && made !== before) {
+          drawings.push(made);
+          const v = this.sizeOf(made);
+          place = { x: (place?.x ?? 0) + v + 24, y: place?.y ?? 0 };
+        }
+        if (note !== null) notes.push(note);
+        continue;
+      }
+      const note = isSvg(file) ? await this.svgFile(file, at) : await this.otherFile(file, at);
       if (note !== null) notes.push(note);
+    }
+    if (drawings.length > 1) {
+      this.store.getState().choose(drawings);
+      this.store.getState().put({ hint: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`, offer: { label: "Gather them as variants of one component …", run: () => this.store.getState().put({ dialog: { kind: "gather" } }) } });
+      return null;
     }
     return notes.length ? notes.join(" ") : null;
   }
 
-  private async svgFile(file: File, at?: { x: number; y: number }): Promise<string | null> {
+  private sizeOf(id: Id): number {
+    const state = this.store.getState(), piece = this.session.project.pieces[state.pieceId], layer = piece?.layers[id];
+    return piece && layer ? (valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer).width as number) : 0;
+  }
+
+  /** With `corner` the place is where its corner goes. */
+  private async svgFile(file: File, at?: { x: number; y: number }, corner = false): Promise<string | null> {
     if (file.size > maxSvg) return `“${file.name}” was not taken: it is larger than ${maxSvg / 1e6} MB.`;
-    return this.svg(await file.text(), file.name.replace(/\.svg$/i, "") || "Drawing", at);
+    return this.svg(await file.text(), file.name.replace(/\.svg$/i, "") || "Drawing", at, corner);
   }
 
   /** Makes layers of an SVG text; tells what could not be kept. */
-  svg(source: string, name: string, at?: { x: number; y: number }): string | null {
+  svg(source: string, name: string, at?: { x: number; y: number }, corner = false): string | null {
     const read = readSvg(source);
     if (!read.ok) return `“${name}” was not taken: ${read.error}.`;
     const { picture } = read;
-    const place = this.where([picture.width, picture.height], at);
+    const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
     const piece = this.session.project.pieces[this.store.getState().pieceId];
     if (!place || !piece) return null;
-    const group = { kind: "box" as const, name, values: { x: place.x, y: place.y, width: picture.width, height: picture.height }, inside: picture.layers };
+    // a file that is one group, as most are, need not become a group in a group
+    const [first] = picture.layers, plain = picture.layers.length === 1 && first?.kind === "box" && first.inside.length > 0 && Object.keys(first.values).every((k) => ["x", "y", "widthMode", "heightMode"].includes(k)) ? first : null;
+    const inside = plain ? plain.inside.map((d) => ({ ...d, values: { ...d.values, x: (d.values.x as number) + (plain.values.x as number), y: (d.values.y as number) + (plain.values.y as number) } })) : picture.layers;
+    const named = plain && name === "Drawing" ? plain.name : name;
+    const group = { kind: "box" as const, name: named, values: { x: place.x, y: place.y, width: picture.width, height: picture.height }, inside };
     const made = addDrafts(piece, [group], place.parent, `Insert ${name}`.slice(0, 200));
     if (!this.session.edit(made.change)) return null;
     this.store.getState().choose(made.ids);

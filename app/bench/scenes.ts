@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { useMemo, useState } from "react";
 import { layout } from "#core/layout";
 import type { LayoutEnv, Placed } from "#core/layout";
 import { Resolver, variantKey } from "#core/looks";
@@ -27,7 +27,6 @@ export class Scenes {
 }
 
 export const useScenes = (env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] => {
-  const scenes = useRef<Scenes>(null);
-  // what it keeps only makes the same results come sooner, so reading it while rendering is safe
-  return (scenes.current ??= new Scenes()).of(env, project, piece, variants);
+  const [scenes] = useState(() => new Scenes());
+  return useMemo(() => scenes.of(env, project, piece, variants), [scenes, env, project, piece, variants]);
 };

@@ -55,16 +55,18 @@ export interface BenchState {
   /** the one card shown large, until all are shown again */
   readonly only: Variant | null;
   /** how each shown variant looks, by its key: read by edits, not by what is rendered */
+  /** goes up whenever the scenes have changed */
+  readonly sceneCount: number;
   readonly scenes: { current: ReadonlyMap<string, Placed | null> };
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, scenes: { current: new Map() },
+  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map() },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

@@ -8,7 +8,7 @@ import { useEnv } from "./env";
 
 /** A piece in its resting variant, made as large as its room allows, at most at real size. */
 export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {
-  const env = useEnv();
+  const env = useEnv(project.assets);
   const host = useRef<SVGSVGElement>(null);
   const drawing = useRef<Drawing>(null);
   const [resolver] = useState(() => new Resolver());

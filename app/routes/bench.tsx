@@ -13,7 +13,7 @@ export const meta: Route.MetaFunction = ({ matches, params }) => {
 export default function BenchRoute({ params }: Route.ComponentProps) {
   const project = useProject();
   const session = useSession();
-  const env = useEnv();
+  const env = useEnv(project.assets);
   if (!project.pieces[params.pieceId]) {
     return (
       <main className="container py-5" style={{ maxWidth: 620 }}>

@@ -70,6 +70,7 @@ export default function Overview() {
         <UndoButtons />
         <SaveMark />
         <span className="flex-grow-1" />
+        <Link className="tool" to={`/projects/${session.id}/system`}>System</Link>
         {start && <Link className="btn btn-primary btn-sm px-3" to={`/projects/${session.id}/play`}>Play</Link>}
       </header>
       <main className="page">

@@ -53,7 +53,7 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
 export default function Play({ params }: Route.ComponentProps) {
   const project = useProject();
   const session = useSession();
-  const env = useEnv();
+  const env = useEnv(project.assets);
   const asked = params.pieceId === undefined ? startScreen(project) : project.pieces[params.pieceId];
   if (!asked || asked.kind !== "screen") {
     return (

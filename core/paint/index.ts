@@ -1,3 +1,5 @@
+export { contrastOf } from "./contrast";
+export type { Contrast } from "./contrast";
 export { paint } from "./paint";
 export type { Paint } from "./types";
 export { readPath, scalePath } from "./path";

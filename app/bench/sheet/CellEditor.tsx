@@ -4,11 +4,11 @@ import { parseNumber } from "#core/properties";
 import type { Fill, Said, Shadow, Value } from "#core/properties";
 import { tokensFor } from "#core/looks";
 import { useProject } from "../../store/session-context";
-import { AssetPart } from "../panels/AssetPart";
-import { FillPanel } from "../panels/FillPanel";
-import { Panel } from "../panels/Panel";
-import { ShadowPanel } from "../panels/ShadowPanel";
-import { TokenPart } from "../panels/TokenPart";
+import { AssetPart } from "../../panels/AssetPart";
+import { FillPanel } from "../../panels/FillPanel";
+import { Panel } from "../../panels/Panel";
+import { ShadowPanel } from "../../panels/ShadowPanel";
+import { TokenPart } from "../../panels/TokenPart";
 import { sameSaid, wordsFor } from "./rows";
 import type { Cell, Row } from "./rows";
 

@@ -1,10 +1,12 @@
 import { conditionShort, conditionText } from "#core/looks";
-import type { Piece } from "#core/project";
+import { contrastOf } from "#core/paint";
+import type { Id, Layer, Piece } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Gradient, PictureFill, Shadow, Value } from "#core/properties";
 import { useProject } from "../../store/session-context";
 import { assetAddress } from "../../store/assets";
-import { IconMark } from "../panels/AssetPart";
+import { IconMark } from "../../panels/AssetPart";
+import { useBench, useBenchStore } from "../state";
 import type { Cell, Row } from "./rows";
 
 /** How a fill looks, as CSS; null for none. */
@@ -54,7 +56,18 @@ export const cellTitle = (piece: Piece, cell: Cell): string | undefined => {
   return `${where}${cell.origin.styled ? ", by its text style" : ""}${hidden}`;
 };
 
-export const CellView = ({ piece, row, cell }: { piece: Piece; row: Row; cell: Cell }) => {
+/** How well a text can be read in a variant, beside its colour; told live, as the stage shows it. */
+const ContrastMark = ({ layer, variant }: { layer: Id; variant: string }) => {
+  const store = useBenchStore();
+  useBench((s) => s.sceneCount);
+  const scene = store.getState().scenes.current.get(variant || "only");
+  const contrast = scene ? contrastOf(scene, layer) : null;
+  if (!contrast) return null;
+  const low = contrast.ratio < contrast.needed;
+  return <span className={`contrast${low ? " low" : ""}`} title={`Contrast ${contrast.ratio.toFixed(2)} : 1 with ${contrast.ground} behind it; ${low ? "too low for" : "enough for"} WCAG AA (${contrast.needed} : 1)`}>{contrast.ratio.toFixed(1)}{low ? " low" : ""}</span>;
+};
+
+export const CellView = ({ piece, row, cell, layer, variant }: { piece: Piece; row: Row; cell: Cell; layer: Layer; variant: string }) => {
   const source = sourceOf(piece, row, cell);
   return (
     <span className="cell-line">
@@ -62,6 +75,7 @@ export const CellView = ({ piece, row, cell }: { piece: Piece; row: Row; cell: C
       {cell.token !== null && <span className={`token-mark${cell.token === "gone" ? " gone" : ""}`} aria-label="token">◆</span>}
       <span className="cell-text">{cell.text || "–"}</span>
       {cell.origin.styled && <span className="from">style</span>}
+      {row.key === "fill" && layer.kind === "text" && <ContrastMark layer={layer.id} variant={variant} />}
       {source !== null && <span className="from">← {source}</span>}
     </span>
   );

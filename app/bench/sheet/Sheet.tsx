@@ -5,6 +5,7 @@ import { addOption, contains, piecesOf, removeOption } from "#core/edit";
 import { reached, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
 import { optionKeys } from "#core/project";
 import type { Layer, OptionKey, Piece, Variant } from "#core/project";
+import { OPTION, TRAIT } from "#core/properties";
 import { ContextMenu } from "../../common/ContextMenu";
 import type { MenuAt } from "../../common/ContextMenu";
 import { useProject, useSession } from "../../store/session-context";
@@ -36,15 +37,35 @@ const itemsOf = (rows: readonly Row[]): Item[] => {
   return out;
 };
 
+/** A row's name; of a number it can be dragged sideways to change the value. */
+const RowName = ({ row, onScrub, onEnd }: { row: Row; onScrub: (row: Row, steps: number, gesture: string) => void; onEnd: () => void }) => {
+  const drag = useRef<{ x: number; gesture: string; at: number } | null>(null);
+  if (row.type.is !== "number") return <span className="row-name">{row.label}</span>;
+  const end = () => { if (drag.current) onEnd(); drag.current = null; };
+  return (
+    <span className="row-name scrub" title="Drag sideways to change; Shift for larger steps"
+      onPointerDown={(e) => { e.preventDefault(); e.currentTarget.setPointerCapture(e.pointerId); drag.current = { x: e.clientX, gesture: `scrub ${Date.now()}`, at: 0 }; }}
+      onPointerMove={(e) => {
+        const d = drag.current;
+        if (!d) return;
+        const steps = Math.trunc((e.clientX - d.x) / 3) * (e.shiftKey ? 10 : 1);
+        if (steps !== d.at) onScrub(row, steps - d.at, d.gesture);
+        d.at = steps;
+      }}
+      onPointerUp={end} onPointerCancel={end}>{row.label}</span>
+  );
+};
+
 const OptionMark = ({ piece, layer, row }: { piece: Piece; layer: Layer; row: Row }) => {
   const session = useSession();
-  if (!(optionKeys as readonly string[]).includes(row.key)) return null;
+  const nested = layer.kind === "instance" && (row.key.startsWith(TRAIT) || row.key.startsWith(OPTION));
+  if (!nested && !(optionKeys as readonly string[]).includes(row.key)) return null;
   const key = row.key as OptionKey;
   const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
   return (
     <button type="button" className={`option-mark${option ? " on" : ""}`} aria-pressed={option !== undefined} tabIndex={-1}
       title={option ? `Each copy may set this (option “${option.name}”). Click to take that back.` : "Let each copy set this for itself"}
-      onClick={() => { session.edit(option ? removeOption(piece, option.id) : addOption(piece, layer.id, key).change); }}>
+      onClick={() => { session.edit(option ? removeOption(piece, option.id) : addOption(piece, layer.id, key, nested ? row.label.replace(/^starts with /, "") : undefined).change); }}>
       {option ? "option" : "+ option"}
     </button>
   );
@@ -146,7 +167,7 @@ const Grid = ({ piece, layer, rows, variants }: { piece: Piece; layer: Layer; ro
           const { row, index } = item;
           return (
             <div key={row.key} role="row" aria-rowindex={index + 2} className="sheet-row" data-row={row.key} style={{ top: line.start, width }}>
-              <div role="rowheader" className="row-label"><span className="row-name">{row.label}</span><OptionMark piece={piece} layer={layer} row={row} /></div>
+              <div role="rowheader" className="row-label"><RowName row={row} onScrub={sheet.scrub} onEnd={sheet.settle} /><OptionMark piece={piece} layer={layer} row={row} /></div>
               {columns.map(({ index: column, start }) => {
                 const v = variants[column] as Variant;
                 const cell = cellOf(project, piece, layer, row, v), here = isHere(index, column);
@@ -159,7 +180,7 @@ const Grid = ({ piece, layer, rows, variants }: { piece: Piece; layer: Layer; ro
                     onContextMenu={(e) => { if (here && open) return; e.preventDefault(); if (!inRange) sheet.go({ row: index, column }); setMenu({ x: e.clientX, y: e.clientY, items: sheet.menuFor(row, cell) }); }}>
                     {here && open
                       ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => sheet.commit(row, text, by)} onLive={(said) => sheet.show(row, said)} onKeep={sheet.keep} onCancel={sheet.cancel} />
-                      : <CellView piece={piece} row={row} cell={cell} />}
+                      : <CellView piece={piece} row={row} cell={cell} layer={layer} variant={variantKey(piece, v)} />}
                     {here && !open && variants.length > 1 && (
                       <span className="fill-grip" title="Drag across to fill"
                         onPointerDown={(e: PointerEvent) => { e.stopPropagation(); e.currentTarget.setPointerCapture(e.pointerId); setFilling(place.column); }}

@@ -1,8 +1,9 @@
 import { boundValue, originOf, restOf, tokensFor, traitsOf, valuesIn, valuesOf } from "#core/looks";
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
-import type { FontAsset, Layer, Option, Piece, Project, Token, Variant } from "#core/project";
-import { families, isBound, OPTION, parseValue, propertiesOf, property, showValue, TRAIT } from "#core/properties";
+import type { Layer, Option, Piece, Project, Token, Variant } from "#core/project";
+import { isBound, OPTION, parseValue, propertiesOf, property, showValue, TRAIT } from "#core/properties";
+import { familiesOf, tokenWords } from "../../common/tokens";
 import type { PropertyGroup, Said, Value, ValueType } from "#core/properties";
 
 /** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
@@ -21,20 +22,28 @@ export interface Row {
 
 export const groupNames: Readonly<Record<PropertyGroup, string>> = { place: "Place and size", arrange: "Arrangement", paint: "Paint", border: "Border", text: "Text", meaning: "Meaning", copy: "This copy" };
 
-/** A token as one writes it: its group, then its name. */
-export const tokenWords = (token: Token): string => (token.group ? `${token.group}/${token.name}` : token.name);
-
-/** The families one can choose: the shipped ones and those the project brings along. */
-export const familiesOf = (project: Project): string[] =>
-  [...new Set([...Object.keys(families), ...Object.values(project.assets).filter((a): a is FontAsset => a.kind === "font").map((a) => a.family)])];
-
 const styleChoices = (project: Project) =>
   [{ value: "" as Said, words: "none" }, ...inOrder(project.tokens).filter((t) => t.type === "style").map((t) => ({ value: { token: t.id } as Said, words: tokenWords(t) }))];
 
 const asChoices = (project: Project, type: ValueType): Row["choices"] =>
   type.is === "family" ? familiesOf(project).map((f) => ({ value: f, words: f })) : type.is === "style" ? styleChoices(project) : type.is === "choice" ? type.of.map((o) => ({ value: o, words: o })) : type.is === "flag" ? [{ value: true, words: "yes" }, { value: false, words: "no" }] : null;
 
-const optionType = (key: Option["key"]): ValueType => key === "component" ? { is: "reference" } : (property(key)?.type ?? { is: "text" });
+type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
+
+/** How an option is set; one that shows a nested copy's own trait or option to the outside takes after that. */
+const optionRow = (project: Project, component: Piece, o: Option, pieces: Row["choices"], depth = 0): OptionRow | null => {
+  const layer = component.layers[o.layer], own = component.looks[BASE]?.changes[o.layer]?.[o.key];
+  if (!layer || depth > 8) return null;
+  if (o.key.startsWith(TRAIT) || o.key.startsWith(OPTION)) {
+    const inner = project.pieces[String(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
+    const trait = inner?.traits[o.key.slice(TRAIT.length)], option = inner?.options[o.key.slice(OPTION.length)];
+    if (o.key.startsWith(TRAIT)) return trait ? { type: { is: "reference" }, choices: valuesOf(trait).map((v) => ({ value: v.id as Said, words: v.name })), inherent: own ?? restOf(trait) } : null;
+    const nested = inner && option ? optionRow(project, inner, option, pieces, depth + 1) : null;
+    return nested && { ...nested, inherent: own ?? nested.inherent };
+  }
+  const type: ValueType = o.key === "component" ? { is: "reference" } : (property(o.key)?.type ?? { is: "text" });
+  return { type, choices: o.key === "component" ? pieces : asChoices(project, type), inherent: own ?? property(o.key)?.fallback };
+};
 
 const copyRows = (project: Project, component: Piece | undefined, candidates: readonly Piece[]): Row[] => {
   const pieces = candidates.map((c) => ({ value: c.id as Said, words: c.name }));
@@ -44,11 +53,8 @@ const copyRows = (project: Project, component: Piece | undefined, candidates: re
     rows.push({ key: TRAIT + t.id, label: `starts with ${t.name}`, group: "copy", type: { is: "reference" }, choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })), inherent: restOf(t), mode: null });
   }
   for (const o of inOrder(component.options)) {
-    const layer = component.layers[o.layer];
-    const own = component.looks[BASE]?.changes[o.layer]?.[o.key];
-    if (!layer) continue;
-    const type = optionType(o.key);
-    rows.push({ key: OPTION + o.id, label: o.name, group: "copy", type, choices: o.key === "component" ? pieces : asChoices(project, type), inherent: own ?? property(o.key)?.fallback, mode: null });
+    const row = optionRow(project, component, o, pieces);
+    if (row) rows.push({ key: OPTION + o.id, label: o.name, group: "copy", ...row, mode: null });
   }
   return rows;
 };

@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { conditionText, originOf, sameCondition, scopesFor, specificity, suggestedScope, variantKey } from "#core/looks";
+import { boundValue, conditionText, originOf, sameCondition, scopesFor, specificity, suggestedScope, variantKey } from "#core/looks";
 import { newId } from "#core/project";
 import type { Id, Layer, Piece, Variant } from "#core/project";
 import type { Said } from "#core/properties";
@@ -106,6 +106,24 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     close();
     if (by !== "away") focus();
   };
+  /** Changes a number of all chosen layers by steps, as one gesture. */
+  const scrub = (r: Row, steps: number, gesture: string) => {
+    if (r.type.is !== "number") return;
+    const next: Record<Id, Record<string, Said>> = {};
+    for (const id of chosen) {
+      const other = session.project.pieces[piece.id]?.layers[id], now = session.project.pieces[piece.id];
+      const value = other && now && boundValue(session.project.tokens, r.type, originOf(session.project, now, variant, other, r.key).value ?? 0);
+      if (typeof value !== "number") continue;
+      const to = Math.min(r.type.max, Math.max(r.type.min, Math.round((value + steps * r.type.step) * 1e4) / 1e4));
+      next[id] = { [r.key]: to, ...(r.mode ? { [r.mode]: "fixed" } : {}) };
+    }
+    put({ editing: true });
+    edits.set(next, gesture);
+  };
+  const settle = () => {
+    session.settle();
+    put({ editing: false });
+  };
   const begin = (text: string) => {
     setOpen({ text, live: null });
     put({ editing: true });
@@ -187,7 +205,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     ];
   };
 
-  return { place, inRows, chosenColumns, open, focusing, bound, go, extend, toggleColumn, commit, keep, show, cancel, begin, flip, clear, copy, paste, fill, menuFor, setProblem };
+  return { place, inRows, chosenColumns, open, focusing, bound, go, extend, toggleColumn, commit, keep, show, cancel, begin, flip, clear, copy, paste, fill, menuFor, setProblem, scrub, settle };
 };
 
 /** What one look says about properties of layers. */

@@ -18,14 +18,16 @@ export const opacityOf = (text: string | undefined): number => {
   return Number.isNaN(v) ? 1 : Math.max(0, Math.min(1, text?.includes("%") ? v / 100 : v));
 };
 
-/** The id an url(#id) or #id names. */
-export const idIn = (text: string | undefined): string | null => /^\s*(?:url\(\s*['"]?)?#([^'")\s]+)/.exec(text ?? "")?.[1] ?? null;
+/** The id that url(#id) names; a bare #hex is a colour. */
+export const idIn = (text: string | undefined): string | null => /^\s*url\(\s*['"]?#([^'")\s]+)/.exec(text ?? "")?.[1] ?? null;
+/** The id that a reference such as href="#id" names. */
+export const hrefId = (e: Element): string => /^\s*#(\S+)/.exec(e.attrs.href ?? e.attrs["xlink:href"] ?? "")?.[1] ?? "";
 
 /** A gradient with what it takes from others it refers to. */
 const chain = (byId: ReadonlyMap<string, Element>, first: Element): { attrs: Record<string, string>; stops: readonly Element[]; transform: string | undefined } => {
   const seen = new Set<Element>();
   let attrs: Record<string, string> = {}, stops: readonly Element[] = [];
-  for (let e: Element | undefined = first; e && !seen.has(e); e = byId.get(idIn(e.attrs.href ?? e.attrs["xlink:href"]) ?? "")) {
+  for (let e: Element | undefined = first; e && !seen.has(e); e = byId.get(hrefId(e))) {
     seen.add(e);
     attrs = { ...e.attrs, ...attrs };
     if (stops.length === 0) stops = e.children.filter((c) => c.tag === "stop");

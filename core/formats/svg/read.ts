@@ -3,7 +3,7 @@ import type { Four, Value } from "../../properties/types";
 import type { LayerKind } from "../../project/types";
 import { at, boundsOf, cornersOf, growth, identity, length, mapPath, outlineOf, percentPath, readTransform, times, upright } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
-import { idIn, opacityOf, paintOf } from "./paint";
+import { hrefId, idIn, opacityOf, paintOf } from "./paint";
 import { readTree } from "./tree";
 import type { Element } from "./tree";
 
@@ -80,7 +80,7 @@ class Reader {
   }
 
   private use(e: Element, here: Here): Draft[] {
-    const target = this.byId.get(idIn(e.attrs.href ?? e.attrs["xlink:href"]) ?? "");
+    const target = this.byId.get(hrefId(e));
     if (!target) { this.lose("a use of something that is not in the file"); return []; }
     const moved = times(here.matrix, [1, 0, 0, 1, length(e.attrs.x, here.room.width), length(e.attrs.y, here.room.height)]);
     const inside = { ...here, matrix: moved, depth: here.depth + 1 };

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { IconAsset, Id, PictureAsset } from "#core/project";
-import { assetAddress, iconCatalogue, keepIcon, upload } from "../../store/assets";
-import type { CatalogueIcon } from "../../store/assets";
-import { useProject, useSession } from "../../store/session-context";
+import { assetAddress, iconCatalogue, keepIcon, upload } from "../store/assets";
+import type { CatalogueIcon } from "../store/assets";
+import { useProject, useSession } from "../store/session-context";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
 const MOST = 126;

@@ -3,8 +3,8 @@ import { inOrder } from "#core/project";
 import type { Token } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
 import type { Gradient, Said, ValueType } from "#core/properties";
-import { useProject } from "../../store/session-context";
-import { tokenWords } from "../sheet/rows";
+import { useProject } from "../store/session-context";
+import { tokenWords } from "../common/tokens";
 
 /** What a token looks like in a list: its colour or gradient, or its number. */
 export const TokenMark = ({ token }: { token: Token }) => {

@@ -3,7 +3,7 @@ import type { KeyboardEvent, PointerEvent } from "react";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
 import { mixColour } from "#core/motion";
-import { NumberField } from "../../common/NumberField";
+import { NumberField } from "../common/NumberField";
 import { ColourPart } from "./ColourPart";
 
 const clamp = (n: number) => Math.max(0, Math.min(1, Math.round(n * 100) / 100));

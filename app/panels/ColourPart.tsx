@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import { HexAlphaColorPicker } from "react-colorful";
 import { colourText, notations, parseColour } from "#core/properties";
 import type { Notation } from "#core/properties";
-import { Icon } from "../../common/Icon";
+import { Icon } from "../common/Icon";
 
 const RECENT = "nubble.colours", MOST_RECENT = 14;
 
