@@ -1,15 +1,20 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
 import type { Condition, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Trait } from "#core/project";
-import type { Value } from "#core/properties";
+import type { Said } from "#core/properties";
 
 /** A layer of the demo source, with its values for all variants. */
-export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Value>; readonly inside: readonly Drawn[] }
+export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Said>; readonly inside: readonly Drawn[] }
 
-const drawn = (kind: LayerKind) => (id: string, name: string, values: Record<string, Value>, inside: readonly Drawn[] = []): Drawn => ({ id, kind, name, values, inside });
+const drawn = (kind: LayerKind) => (id: string, name: string, values: Record<string, Said>, inside: readonly Drawn[] = []): Drawn => ({ id, kind, name, values, inside });
 export const box = drawn("box");
 export const ellipse = drawn("ellipse");
 export const shape = drawn("path");
 export const text = drawn("text");
+export const line = drawn("line");
+export const polygon = drawn("polygon");
+export const compound = drawn("compound");
+export const icon = drawn("icon");
+export const picture = drawn("picture");
 /** A placed copy of a component. */
 export const copy = drawn("instance");
 
@@ -23,7 +28,7 @@ const table = <T extends { id: string }>(items: readonly T[]): Record<string, T>
 
 /** "checked-yes" for the value yes of the trait checked: ids of demo values can be read. */
 export const valueId = (trait: string, value: string): string => `${trait}-${value.toLowerCase().replaceAll(" ", "-")}`;
-const condition = (when: Readonly<Record<string, string>>): Condition => Object.fromEntries(Object.entries(when).map(([t, v]) => [t, [valueId(t, v)]]));
+const condition = (when: Readonly<Record<string, string | readonly string[]>>): Condition => Object.fromEntries(Object.entries(when).map(([t, v]) => [t, (typeof v === "string" ? [v] : v).map((x) => valueId(t, x))]));
 
 /** A trait by id: its name and its values. */
 export const trait = (id: string, name: string, values: readonly string[]) => ({ id, name, values });
@@ -32,12 +37,16 @@ export interface Source {
   readonly id: string;
   readonly kind: Piece["kind"];
   readonly name: string;
-  readonly values: Record<string, Value>;
+  readonly values: Record<string, Said>;
   readonly inside: readonly Drawn[];
   readonly traits?: readonly { id: string; name: string; values: readonly string[] }[];
-  readonly looks?: readonly { when: Readonly<Record<string, string>>; changes: Readonly<Record<string, LayerChanges>> }[];
+  readonly looks?: readonly { when: Readonly<Record<string, string | readonly string[]>>; changes: Readonly<Record<string, LayerChanges>> }[];
   readonly rules?: readonly (Pick<Rule, "id" | "trigger" | "effects"> & { source?: string; when?: Readonly<Record<string, string>>; undo?: boolean; motion: Motion })[];
   readonly options?: readonly Omit<Option, "order">[];
+  /** combinations that are not used */
+  readonly unused?: readonly Readonly<Record<string, string | readonly string[]>>[];
+  /** names of variants, by all their values */
+  readonly named?: readonly { readonly name: string; readonly when: Readonly<Record<string, string>> }[];
 }
 
 const flatten = (list: readonly Drawn[], parent: string, layers: Layer[], base: Record<string, LayerChanges>): void => {
@@ -57,15 +66,15 @@ export const piece = (source: Source, order: string): Piece => {
     id: t.id, name: t.name, order: t.order, pattern, rest: null,
     values: table(ordered(t.values.map((name) => ({ id: valueId(t.id, name), name })))),
   }));
-  const looks: Look[] = ordered([{ when: {} as Record<string, string>, changes: base }, ...(source.looks ?? [])]).map((l, i) => ({
-    id: i === 0 ? BASE : ["look", ...Object.entries(l.when).map(([t, v]) => valueId(t, v))].join("-"), when: condition(l.when), order: l.order, changes: l.changes,
+  const looks: Look[] = ordered([{ when: {} as Record<string, string | readonly string[]>, changes: base as Record<string, LayerChanges> }, ...(source.looks ?? [])]).map((l, i) => ({
+    id: i === 0 ? BASE : ["look", ...Object.entries(l.when).map(([t, v]) => valueId(t, typeof v === "string" ? v : v.join("-")))].join("-"), when: condition(l.when), order: l.order, changes: l.changes,
   }));
   const rules = ordered(source.rules ?? []).map((r): Rule => ({
     id: r.id, order: r.order, on: true, trigger: r.trigger, source: r.source ?? null, when: condition(r.when ?? {}), effects: r.effects, undo: r.undo ?? false, motion: r.motion,
   }));
   return {
     id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
-    rules: table(rules), options: table(ordered(source.options ?? [])), notes: {}, reference: null,
+    rules: table(rules), options: table(ordered(source.options ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
   };
 };
 

@@ -1,12 +1,26 @@
 import { orderAfter } from "#core/project";
 import type { Piece, Project } from "#core/project";
+import { assets } from "./assets";
 import { piece } from "./build";
-import { alertSwitch, bicycleTickBox } from "./components";
-import { cabinClimate, tripSettings } from "./screens";
+import { boardNowButton, followCrossingButton, menuButton, sendTicketButton } from "./parts/buttons";
+import { farePanel, sailingCard, sailingCardDeck } from "./parts/cards";
+import { crewChat, serviceNotice } from "./parts/overlays";
+import { harbourDockBar, pierPin, routeBell } from "./parts/pins";
+import { deckTabs, seatPlan, seatSideChooser } from "./parts/choosers";
+import { alertSwitch, bicycleTickBox } from "./parts/switches";
+import { cabinClimate, saltholmPier, ticketScreen, tripSettings } from "./screens";
+import { tokens } from "./tokens";
+
+export { pictureFiles } from "./assets";
+
+const sources = [
+  alertSwitch, bicycleTickBox, routeBell, deckTabs, harbourDockBar, boardNowButton, followCrossingButton, menuButton, sendTicketButton, sailingCard, sailingCardDeck, farePanel,
+  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier,
+];
 
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
-  for (const source of [alertSwitch, bicycleTickBox, tripSettings, cabinClimate]) pieces.push(piece(source, orderAfter(pieces)));
-  return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])), tokens: {}, assets: {} };
+  for (const source of sources) pieces.push(piece(source, orderAfter(pieces)));
+  return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])), tokens: tokens(), assets: assets() };
 };

@@ -1,7 +1,7 @@
-import type { Value } from "#core/properties";
+import type { Said } from "#core/properties";
 import { OPTION, TRAIT } from "#core/properties";
-import { sea } from "./colours";
-import { box, copy, ellipse, motion, shape, text, valueId } from "./build";
+import { sea, shade, style } from "./colours";
+import { box, copy, ellipse, icon, motion, shape, text, trait, valueId } from "./build";
 import type { Drawn, Source } from "./build";
 
 const row = (id: string, y: number, words: string, on: boolean): Drawn =>
@@ -16,7 +16,7 @@ const settingRow = (id: string, y: number, words: string, note: string, on: bool
 const card = (id: string, name: string, y: number, height: number): Drawn =>
   box(id, name, { x: 20, y, width: 350, height, radius: [18, 18, 18, 18], fill: sea.foam, shadow: [{ x: 0, y: 2, blur: 10, spread: 0, colour: "#1c2f3a14" }] });
 
-const ridge = (id: string, name: string, values: Record<string, Value>): Drawn => shape(id, name, values);
+const ridge = (id: string, name: string, values: Record<string, Said>): Drawn => shape(id, name, values);
 
 /** Settings of one trip: three switches, a tick box, and the way to the cabin. */
 export const tripSettings: Source = {
@@ -64,4 +64,41 @@ export const cabinClimate: Source = {
     ...climate("light", 548, "Night light", "Low, by the door", false),
   ],
   rules: [{ id: "to-settings", trigger: { type: "click" }, source: "back", effects: [{ type: "back" }], motion: motion("fade", 260, "ease-in-out") }],
+};
+
+/** Buying a ticket: decks, fare and the buttons of the kit on one screen. */
+export const ticketScreen: Source = {
+  id: "ticket", kind: "screen", name: "Ticket",
+  values: { width: 390, height: 844, fill: sea.sand, clip: true },
+  inside: [
+    copy("menu", "Menu", { component: "menu-button", x: 14, y: 36 }),
+    text("title", "Title", { x: 88, y: 52, text: "To Gull Isle", style: style.title, fill: sea.ink }),
+    copy("bell", "Bell", { component: "route-bell", x: 306, y: 32 }),
+    copy("decks", "Decks", { component: "deck-tabs", x: 24, y: 112 }),
+    copy("follow", "Follow", { component: "follow-crossing-button", x: 250, y: 470 }),
+    text("seats", "Seats title", { x: 24, y: 484, text: "Where will you sit?", style: style.heading, fill: sea.ink }),
+    copy("plan", "Seats", { component: "seat-plan", x: 65, y: 528, scale: [0.7, 0.7], pivot: [0, 0] }),
+    copy("board", "Board", { component: "board-now-button", x: 83, y: 752 }),
+  ],
+};
+
+/** The pier: a map with pins, the dock bar below, and the crew's chat that a button brings up. */
+export const saltholmPier: Source = {
+  id: "saltholm-pier", kind: "screen", name: "Saltholm pier",
+  values: { width: 390, height: 844, fill: sea.sky, clip: true },
+  traits: [trait("chat", "Chat", ["closed", "open"])],
+  inside: [
+    shape("island", "Island", { x: -30, y: 120, width: 300, height: 330, shape: "M30 0 C60 -6 80 14 88 40 C96 66 100 90 70 98 C40 106 4 94 0 60 C-4 30 8 4 30 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
+    shape("isle", "Gull Isle", { x: 250, y: 420, width: 190, height: 190, shape: "M50 0 C84 0 100 24 96 56 C92 88 70 100 44 98 C14 96 0 70 6 42 C10 16 24 0 50 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
+    shape("route", "Route", { x: 186, y: 300, width: 140, height: 190, shape: "M0 0 C20 60 70 40 100 100", borderColour: sea.foam, borderWidth: 4, borderStyle: "dashed" }),
+    copy("saltholm", "Saltholm pin", { component: "pier-pin", x: 86, y: 174, [TRAIT + "bubble"]: valueId("bubble", "open") }),
+    copy("gull", "Gull Isle pin", { component: "pier-pin", x: 226, y: 376, [OPTION + "name"]: "Gull Isle", [OPTION + "note"]: "Four a day", [OPTION + "photo"]: { kind: "picture", picture: "picture-gull-isle", fit: "cover", focus: [30, 60] } }),
+    box("head", "Head", { x: 20, y: 48, width: 350, height: 56, radius: [18, 18, 18, 18], fill: sea.foam, shadow: shade.card, arrange: "row", align: "centre", justify: "between", padding: [0, 8, 0, 18] }, [
+      text("title", "Title", { text: "Piers", style: style.heading, fill: sea.ink }),
+      box("crew", "Crew button", { width: 40, height: 40, radius: [20, 20, 20, 20], fill: sea.tide, role: "button", label: "Talk to the crew" }, [icon("crew-icon", "Chat icon", { x: 10, y: 10, width: 20, height: 20, icon: "icon-chat-dots", fill: sea.foam })]),
+    ]),
+    copy("chat", "Crew chat", { component: "crew-chat", x: 60, y: 300, opacity: 0, visible: false }),
+    copy("dock", "Dock bar", { component: "harbour-dock-bar", x: 16, y: 712, [TRAIT + "place"]: valueId("place", "Map") }),
+  ],
+  looks: [{ when: { chat: "open" }, changes: { chat: { opacity: 1, visible: true }, "crew": { fill: sea.kelpDark } } }],
 };

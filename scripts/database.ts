@@ -1,6 +1,6 @@
 import { Umzug, SequelizeStorage } from "umzug";
-import { migrate, openDatabase, ProjectLog } from "../server/index.ts";
-import { kelpwayKit } from "../demo/index.ts";
+import { migrate, openDatabase, ProjectLog, storeAsset } from "../server/index.ts";
+import { kelpwayKit, pictureFiles } from "../demo/index.ts";
 
 const DEMO = "kelpway-kit";
 
@@ -12,6 +12,7 @@ export const prepareDatabase = async (url: string, reset = false): Promise<strin
     const log = new ProjectLog(db);
     const seed = async () => {
       await log.destroy(DEMO);
+      for (const { bytes } of pictureFiles()) await storeAsset(bytes);
       await log.create(DEMO, kelpwayKit());
     };
     // noted where the migrations are, so that a demo project somebody removed stays removed

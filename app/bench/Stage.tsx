@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { DragEvent } from "react";
 import type { LayoutEnv } from "#core/layout";
-import { isUnused, MOST_VARIANTS, reached, traitsOf, variantKey, variantName, variantsOf } from "#core/looks";
+import { isUnused, MOST_VARIANTS, reached, traitsOf, valuesOf, variantKey, variantName, variantsOf } from "#core/looks";
 import { usedAgain } from "#core/edit";
 import { ROOT } from "#core/project";
-import type { Variant } from "#core/project";
+import type { Piece, Variant } from "#core/project";
 import { ContextMenu } from "../common/ContextMenu";
 import type { MenuAt } from "../common/ContextMenu";
 import { Icon, Swatch } from "../common/Icon";
@@ -21,6 +21,7 @@ import { ReferenceMenu } from "./Reference";
 import { useScenes } from "./scenes";
 import { ScopeBar } from "./ScopeBar";
 import { useActive, useBench, useBenchStore } from "./state";
+import type { GridView } from "./state";
 import { variantMenu } from "./variantMenu";
 
 const PAD = 26, PAD_DOWN = 20, HEAD = 30, GAP = 12, SIDE = 104, NARROWEST = 190;
@@ -34,7 +35,24 @@ const fitZoom = (room: { width: number; height: number }, columns: number, rows:
   const across = (room.width - 40 - side - (columns - 1) * GAP) / columns - 2 * PAD;
   const down = (room.height - 76 - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
   const fit = Math.min(across / width, down / height);
-  return Math.round(Math.max(Math.min(1, 190 / width), 0.1, Math.min(4, fit)) * 20) / 20;
+  return Math.round(Math.max(Math.min(1, 138 / width), 0.1, Math.min(4, fit)) * 20) / 20;
+};
+
+interface Fit { readonly zoom: number; /** how many cards lie side by side when one trait is laid in several lines; null for one line */ readonly flow: number | null }
+
+/** The zoom that fits; the values of a single trait are laid in as many lines as leave the cards largest. */
+const bestFit = (piece: Piece, view: GridView, size: { width: number; height: number }, w: number, h: number, alone: boolean): Fit => {
+  if (alone) return { zoom: fitZoom(size, 1, 1, w, h, 0), flow: null };
+  const g = gridOf(piece, view), n = g.columns.length;
+  const usual: Fit = { zoom: fitZoom(size, n, g.rows.length, w, h, (g.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0), flow: null };
+  if (view.down !== null || traitsOf(piece).length !== 1) return usual;
+  const fits = (columns: number, zoom: number) => columns * (Math.max(NARROWEST, w * zoom + 2 * PAD) + GAP) <= size.width;
+  let best = usual, room = fits(n, usual.zoom);
+  for (let flow = n - 1; flow >= 1; flow--) {
+    const zoom = fitZoom(size, flow, Math.ceil(n / flow), w, h, 0), holds = fits(flow, zoom);
+    if ((holds && !room) || (holds === room && zoom > best.zoom * 1.05)) { best = { zoom, flow }; room = holds; }
+  }
+  return best;
 };
 
 /** A place for a card that is painted once it is near what one sees. */
@@ -74,7 +92,6 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
   const closeMenu = useCallback(() => setMenu(null), []);
   const variants = useMemo(() => (only ? [only] : shownVariants(piece, view).slice(0, MOST_CARDS)), [piece, view, only]);
   const scenes = useScenes(env, project, piece, variants);
-  const grid = useMemo(() => gridOf(piece, view), [piece, view]);
 
   useEffect(() => {
     if (!room.current) return;
@@ -85,12 +102,15 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
 
   const w = Math.max(1, ...scenes.map((s) => s.placed?.width ?? 0)), h = Math.max(1, ...scenes.map((s) => s.placed?.height ?? 0));
   const several = variantsOf(piece).length > 1;
-  const columns = only ? 1 : grid.columns.length, rows = only ? 1 : grid.rows.length;
-  const side = !only && (grid.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0;
+  const shape = traitsOf(piece).map((t) => `${t.id} ${valuesOf(t).length}`).join();
   // fitted when the stage or the grid changes, not while one resizes a layer: it must not grow under one's hand
-  const reason = `${piece.id} ${Math.round(size.width)} ${Math.round(size.height)} ${columns} ${rows} ${fits} ${only ? variantKey(piece, only) : ""}`;
-  const [fitted, setFitted] = useState({ reason: "", zoom: 1 });
-  if (fitted.reason !== reason) setFitted({ reason, zoom: fitZoom(size, columns, rows, w, h, side) });
+  const reason = `${piece.id} ${Math.round(size.width)} ${Math.round(size.height)} ${shape} ${JSON.stringify([view.down, view.hidden])} ${fits} ${only ? variantKey(piece, only) : ""}`;
+  const [fitted, setFitted] = useState<Fit & { reason: string }>({ reason: "", zoom: 1, flow: null });
+  if (fitted.reason !== reason) setFitted({ reason, ...bestFit(piece, view, size, w, h, only !== null) });
+  const grid = useMemo(() => gridOf(piece, view), [piece, view]);
+  const { flow } = fitted;
+  const columns = flow ?? grid.columns.length;
+  const side = !only && (grid.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0;
   const zoom = zoomChoice === "fit" ? fitted.zoom : zoomChoice;
   const byKey = new Map(scenes.map((s) => [s.key, s]));
   useLayoutEffect(() => {
@@ -161,7 +181,7 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
             <>
               {pinned.length > 0 && <div className="stage-grid pins" role="group" aria-label="Pinned cards" style={{ gap: GAP, gridAutoColumns: cardWidth }}>{pinned.map((v) => cardOf(v, `pin${variantKey(piece, v)}`, true))}</div>}
               <div className="stage-grid" style={{ gridTemplateColumns: `${side ? `${SIDE}px ` : ""}repeat(${columns}, ${cardWidth}px)`, gap: GAP }}>
-                {(grid.columns[0]?.values.length ?? 0) > 0 && <>
+                {flow === null && (grid.columns[0]?.values.length ?? 0) > 0 && <>
                   {side > 0 && <span />}
                   {grid.columns.map((column, c) => (
                     <div key={column.key} className="line-head">

@@ -23,5 +23,5 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
     drawing.current.draw(placed && paint(placed));
   }, [placed]);
   const w = placed?.width ?? 1, h = placed?.height ?? 1;
-  return <svg ref={host} viewBox={`0 0 ${w} ${h}`} style={{ width: "100%", height: "100%", maxWidth: w, maxHeight: h }} aria-hidden="true" />;
+  return <svg ref={host} viewBox={`0 0 ${w} ${h}`} style={{ width: "100%", height: "100%", maxWidth: w, maxHeight: h, overflow: "visible" }} aria-hidden="true" />;
 };

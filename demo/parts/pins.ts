@@ -1,0 +1,85 @@
+import { raw, sea, shade, style } from "../colours";
+import { box, compound, ellipse, icon, picture, polygon, text, trait } from "../build";
+import type { Drawn, Source } from "../build";
+import { full, round } from "./buttons";
+
+/** A bell for one route: a click fills it, another empties it. The wiggle comes with its motion. */
+export const routeBell: Source = {
+  id: "route-bell", kind: "component", name: "Route bell",
+  values: { width: 72, height: 72 },
+  traits: [trait("rings", "Rings", ["no", "yes"]), trait("contact", "Contact", ["none", "hovered"])],
+  inside: [
+    ellipse("ground", "Ground", { x: 8, y: 8, width: 56, height: 56, fill: sea.foam, borderColour: "#1c2f3a26", borderWidth: 1.5 }),
+    icon("bell", "Bell", { x: 22, y: 21, width: 28, height: 28, icon: "icon-bell", fill: sea.ink, pivot: [50, 8] }),
+    ellipse("dot", "Dot", { x: 44, y: 17, width: 12, height: 12, fill: sea.buoy, borderColour: sea.foam, borderWidth: 2, scale: [0, 0] }),
+  ],
+  looks: [
+    { when: { rings: "yes" }, changes: { bell: { icon: "icon-bell-fill", fill: sea.buoy }, ground: { fill: "#fdeee5", borderColour: sea.buoy }, dot: { scale: [1, 1] } } },
+    { when: { contact: "hovered" }, changes: { ground: { borderColour: sea.ink } } },
+    { when: { rings: "yes", contact: "hovered" }, changes: { ground: { borderColour: sea.buoyDark }, bell: { fill: sea.buoyDark } } },
+  ],
+};
+
+const places = [["home", "Home", "icon-house-door"], ["map", "Map", "icon-map"], ["ticket", "Tickets", "icon-ticket-perforated"], ["crew", "Crew", "icon-people"]] as const;
+const STEP = 88, FIRST = 47;
+const middle = (i: number) => FIRST + i * STEP;
+
+const place = ([id, name, sign]: (typeof places)[number], i: number): Drawn[] => [
+  icon(id, `${name} icon`, { x: middle(i) - 12, y: 52, width: 24, height: 24, icon: sign, fill: sea.sky }),
+  text(`${id}-label`, `${name} label`, { x: middle(i) - 40, y: 80, width: 80, widthMode: "fixed", alignText: "centre", text: name, style: style.note, fill: sea.foam, opacity: 0 }),
+];
+
+/** Four places; a notch in the bar and a glowing disc lie where one is. The notch is subtracted from the bar and can be edited. */
+export const harbourDockBar: Source = {
+  id: "harbour-dock-bar", kind: "component", name: "Harbour dock bar",
+  values: { width: 358, height: 112 },
+  traits: [trait("place", "Place", places.map(([, name]) => name))],
+  inside: [
+    compound("bar", "Bar", { x: 0, y: 32, width: 358, height: 80, combine: "subtracted", fill: sea.tide, shadow: shade.float }, [
+      box("slab", "Slab", { width: 358, height: 80, radius: [22, 22, 22, 22], fill: sea.foam }),
+      ellipse("notch", "Notch", { x: middle(0) - 36, y: -36, width: 72, height: 68, fill: sea.foam }),
+    ]),
+    ellipse("glow", "Glow", { x: middle(0) - 30, y: 0, width: 60, height: 60, fill: raw.sun, blur: 14, opacity: 0.65 }),
+    ellipse("disc", "Disc", { x: middle(0) - 26, y: 4, width: 52, height: 52, fill: { kind: "radial", centre: [0.5, 0.3], radii: [0.7, 0.7], stops: [{ at: 0, colour: "#ffe09a" }, { at: 1, colour: raw.sun }] } }),
+    ...places.flatMap(place),
+  ],
+  looks: places.map(([id, name], i) => ({
+    when: { place: name },
+    changes: {
+      ...(i > 0 ? { notch: { x: middle(i) - 36 }, glow: { x: middle(i) - 30 }, disc: { x: middle(i) - 26 } } : {}),
+      [id]: { y: 18, fill: sea.ink }, [`${id}-label`]: { opacity: 1 },
+    },
+  })),
+};
+
+/** A pin on the map; a tap lets a bubble with picture and name snap out. The bubble is a box and a tip united. */
+export const pierPin: Source = {
+  id: "pier-pin", kind: "component", name: "Pier pin",
+  values: { width: 200, height: 132 },
+  traits: [trait("bubble", "Bubble", ["closed", "open"])],
+  inside: [
+    box("bubble", "Bubble", { x: 10, y: 8, width: 180, height: 84, pivot: [50, 116], scale: [0, 0], opacity: 0 }, [
+      compound("shape", "Bubble shape", { x: 0, y: 0, width: 180, height: 84, combine: "united", fill: sea.foam, shadow: shade.raised }, [
+        box("card", "Card", { width: 180, height: 72, radius: [16, 16, 16, 16], fill: sea.foam }),
+        polygon("tip", "Tip", { x: 78, y: 66, width: 24, height: 18, rotation: 180, fill: sea.foam, rounding: 3 }),
+      ]),
+      ellipse("photo", "Photo", { x: 10, y: 10, width: 52, height: 52, fill: { kind: "picture", picture: "picture-saltholm", fit: "cover", focus: [22, 60] }, borderColour: sea.sky, borderWidth: 2 }),
+      text("name", "Name", { x: 72, y: 14, text: "Saltholm", style: style.heading, fill: sea.ink }),
+      text("note", "Note", { x: 72, y: 40, text: "Every 20 min", style: style.note, fill: sea.slate }),
+    ]),
+    ellipse("shadow", "Ground shadow", { x: 88, y: 122, width: 24, height: 7, fill: "#1c2f3a59", blur: 3 }),
+    box("pin", "Pin", { x: 82, y: 94, width: 36, height: 34 }, [
+      polygon("point", "Point", { x: 9, y: 20, width: 18, height: 14, rotation: 180, fill: sea.buoy, rounding: 2 }),
+      ellipse("head", "Head", { x: 4, y: 0, width: 28, height: 28, fill: sea.buoy }),
+      ellipse("hole", "Hole", { x: 12, y: 8, width: 12, height: 12, fill: sea.foam }),
+    ]),
+  ],
+  looks: [{ when: { bubble: "open" }, changes: { bubble: { scale: [1, 1], opacity: 1 }, head: { fill: sea.tide }, point: { fill: sea.tide } } }],
+  options: [{ id: "name", name: "Name", layer: "name", key: "text" }, { id: "note", name: "Note", layer: "note", key: "text" }, { id: "photo", name: "Photo", layer: "photo", key: "fill" }],
+};
+
+/** A round portrait with a ring. */
+export const portrait = (id: string, name: string, values: Record<string, number>, of: string): Drawn =>
+  picture(id, name, { ...values, picture: of, radius: full, borderColour: sea.foam, borderWidth: 2, borderAt: "outside" });
+
+export { round };
