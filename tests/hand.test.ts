@@ -91,6 +91,8 @@ describe("working on a card by hand", () => {
     const box = await me.cellBox("fill", "off");
     await me.page.mouse.click(box.x + 60, box.y + box.height / 2);
     await me.press("Enter");
+    // it is bound to a token of the kit, so the panel opens there
+    await me.click("tab", "Colour");
     const field = await me.box(".panel .react-colorful__saturation");
     await me.page.mouse.click(field.x + field.width - 8, field.y + 8);
     const fill = () => me.page.$eval('[aria-label="Variant off"] [data-layer="track"] rect', (r) => r.getAttribute("fill"));

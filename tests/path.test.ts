@@ -54,8 +54,8 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     const z = await me.zoom();
     const start = await me.cell("x", "only variant");
     const frame = await me.box(`[data-frame="${track}"]`);
-    await me.drag(frame.x + 6, frame.y + 6, 30 * z, 10 * z);
-    expect(Number((await me.cell("x", "only variant"))?.text)).toBe(Number(start?.text) + 30);
+    await me.drag(frame.x + 6, frame.y + 6, 50 * z, 10 * z);
+    expect(Number((await me.cell("x", "only variant"))?.text)).toBe(Number(start?.text) + 50);
     const handles = await me.until(async () => {
       const all = await me.page.$$(".moveable-control.moveable-direction.moveable-se");
       const box = await all[0]?.boundingBox();
@@ -66,7 +66,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(Number((await me.cell("width", "only variant"))?.text)).toBe(96);
     expect(Number((await me.cell("height", "only variant"))?.text)).toBe(52);
 
-    await me.page.mouse.click(frame.x + 40 * z, frame.y + 14 * z);
+    await me.page.mouse.click(frame.x + 60 * z, frame.y + 14 * z);
     const before = Number((await me.cell("y", "only variant"))?.text);
     await me.press("ArrowDown");
     await me.press("Shift", "ArrowDown");

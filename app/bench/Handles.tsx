@@ -19,9 +19,8 @@ interface Props { frame: RefObject<HTMLDivElement | null>; layers: readonly Id[]
 /** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
 const directionsFor = (layers: readonly Id[], width: number, height: number): string[] => {
   if (layers[0] === ROOT) return ["e", "s", "se"];
-  const wide = width >= 36, high = height >= 36;
-  if (!wide && !high) return ["se"];
-  return [...(wide && high ? ["nw", "ne", "sw"] : []), "se", ...(high ? ["e", "w"] : []), ...(wide ? ["n", "s"] : [])];
+  const wide = width >= 44, high = height >= 44;
+  return [...(wide && high ? ["nw", "ne", "sw"] : []), "se", ...(high && width >= 22 ? ["e", "w"] : []), ...(width >= 64 && height >= 22 ? ["n", "s"] : [])];
 };
 
 const tidy = (n: number): number => Math.round(n * 100) / 100;

@@ -35,7 +35,7 @@ const fitZoom = (room: { width: number; height: number }, columns: number, rows:
   const across = (room.width - 40 - side - (columns - 1) * GAP) / columns - 2 * PAD;
   const down = (room.height - 76 - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
   const fit = Math.min(across / width, down / height);
-  return Math.round(Math.max(Math.min(1, 138 / width), 0.1, Math.min(4, fit)) * 20) / 20;
+  return Math.round(Math.max(Math.min(1, (columns * rows > 2 ? 138 : 190) / width), 0.1, Math.min(4, fit)) * 20) / 20;
 };
 
 interface Fit { readonly zoom: number; /** how many cards lie side by side when one trait is laid in several lines; null for one line */ readonly flow: number | null }

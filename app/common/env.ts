@@ -7,8 +7,8 @@ let loading: Promise<void> | null = null;
 const waiting = new Set<() => void>();
 
 const load = async (): Promise<void> => {
-  const [fonts, yoga] = await Promise.all([import("#fonts"), import("yoga-layout/load").then((m) => m.loadYoga())]);
-  env = { fonts: fonts.default as unknown as FontBook, flex: yoga };
+  const fonts = await import("#fonts");
+  env = { fonts: fonts.default as unknown as FontBook };
   for (const call of waiting) call();
 };
 
@@ -35,7 +35,7 @@ const books = new Map<string, LayoutEnv>();
 const noFonts: readonly FontAsset[] = [];
 
 /**
- * Font measures and the flexbox engine, loaded once per window; null until they are there, and on the server. With the
+ * The measures of fonts, loaded once per window; null until they are there, and on the server. With the
  * assets of a project its own fonts are added as they arrive.
  */
 export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {

@@ -1,16 +1,17 @@
 import type { Rect } from "../layout/bounds";
+import { fewestSayings } from "../gather/minimal";
 import { unite } from "../layout/bounds";
 import { cascade, changesIn, looksIn, looksOf } from "../looks/cascade";
 import { lookFor } from "../looks/scope";
 import { settle } from "../looks/tokens";
 import { overridesFrom, startOf } from "../looks/tree";
-import { restOf, traitsOf, valuesOf } from "../looks/variants";
+import { restingVariant, restOf, sameCondition, traitsOf, valuesOf } from "../looks/variants";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { byOrder, newId, orderAfter } from "../project/ids";
 import { BASE, ROOT } from "../project/types";
 import type { Condition, Id, Layer, LayerChanges, Look, Option, Piece, Project, Variant } from "../project/types";
-import { OPTION, TRAIT } from "../properties/registry";
+import { defaultsOf, OPTION, TRAIT } from "../properties/registry";
 import type { Said } from "../properties/types";
 import { removeLayers, subtree, topmost } from "./layers";
 import { contains, freeName, newPiece } from "./pieces";
@@ -32,6 +33,9 @@ class Sayings {
     let entry = this.list.find((e) => JSON.stringify(Object.entries(e.when).sort()) === key);
     if (!entry) this.list.push(entry = { when, changes: {} });
     entry.changes[layer] = { ...entry.changes[layer], ...values };
+  }
+  says(when: Condition, layer: Id, key: string): boolean {
+    return this.list.some((e) => sameCondition(e.when, when) && e.changes[layer]?.[key] !== undefined);
   }
   ops(piece: Piece): Op[] {
     const looks: { order: string; id: string }[] = Object.values(piece.looks);
@@ -127,17 +131,23 @@ export const detach = (project: Project, piece: Piece, id: Id): { change: Change
   const twin = new Map(Object.keys(component.layers).map((l) => [l, newId()]));
   const box: Layer = { id: twin.get(ROOT) as Id, kind: "box", name: copy.name, parent: copy.parent, order: copy.order };
   const out = new Sayings();
-  const valuesFor = (looks: readonly Look[]) => { const v = said(looks); return flatValues(component, startOf(component, v), overridesFrom(component, v)); };
-  const plain = valuesFor(resting);
+  const concerned = new Set<Id>();
   for (const look of looksOf(piece)) {
-    const changes = look.changes[id], isBase = Object.keys(look.when).length === 0;
-    if (!changes && !isBase) continue;
-    const own = only(changes ?? {}, (k) => k !== "component" && !k.startsWith(TRAIT) && !k.startsWith(OPTION) && !((k === "widthMode" || k === "heightMode") && changes?.[k] === "fit"));
-    const inner = isBase ? plain : valuesFor([...resting, look]);
-    for (const [layer, values] of inner) {
-      const before = plain.get(layer) ?? {};
-      const next = isBase ? values : only(values, (k) => JSON.stringify(values[k]) !== JSON.stringify(before[k]));
-      out.say(look.when, twin.get(layer) as Id, layer === ROOT ? { ...next, ...own } : next);
+    const changes = look.changes[id];
+    if (!changes) continue;
+    const own = only(changes, (k) => k !== "component" && !k.startsWith(TRAIT) && !k.startsWith(OPTION) && !((k === "widthMode" || k === "heightMode") && changes[k] === "fit"));
+    out.say(look.when, box.id, own);
+    Object.keys(look.when).forEach((t) => concerned.add(t));
+  }
+  // what the component shows in each variant that matters, said in as few words as possible
+  const rest = restingVariant(piece), traits = traitsOf(piece).filter((t) => concerned.has(t.id));
+  const variants = traits.reduce<Variant[]>((list, t) => list.flatMap((v) => valuesOf(t).map((x) => ({ ...v, [t.id]: x.id }))), [rest]).sort((a, b) => Number(traits.some((t) => a[t.id] !== rest[t.id])) - Number(traits.some((t) => b[t.id] !== rest[t.id])));
+  const flats = variants.map((variant) => { const v = said(looksIn(piece, variant)); return flatValues(component, startOf(component, v), overridesFrom(component, v)); });
+  for (const layer of Object.values(component.layers)) {
+    const keys = new Set(flats.flatMap((f) => Object.keys(f.get(layer.id) ?? {})));
+    for (const key of keys) {
+      const samples = variants.map((variant, i) => ({ variant, value: flats[i]?.get(layer.id)?.[key] ?? defaultsOf(layer.kind)[key] ?? "" }));
+      for (const s of fewestSayings(traits.map((t) => t.id), samples)) out.say(s.when, twin.get(layer.id) as Id, out.says(s.when, twin.get(layer.id) as Id, key) ? {} : { [key]: s.value });
     }
   }
   const at = ["pieces", piece.id];

@@ -1,11 +1,6 @@
-import { beforeAll, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import { pathInBox, readIcon, readSvg } from "#core/formats";
 import type { Draft } from "#core/formats";
-import type { LayoutEnv } from "#core/layout";
-import { testEnv } from "../../tests/support/env";
-
-let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
 
 const read = (inner: string, attrs = 'width="100" height="80"') => {
   const result = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attrs}>${inner}</svg>`);
@@ -16,7 +11,6 @@ const first = (inner: string, attrs?: string): Draft => read(inner, attrs).layer
 
 describe("SVG files as layers", () => {
   it("keep shapes as what they are, with colours in every notation", () => {
-    expect(env.flex).not.toBeNull();
     expect(first('<rect x="4" y="6" width="20" height="10" rx="3" fill="#1f6f5c"/>')).toMatchObject({ kind: "box", values: { x: 4, y: 6, width: 20, height: 10, radius: [3, 3, 3, 3], fill: "#1f6f5c" } });
     expect(first('<circle cx="10" cy="10" r="4" fill="rgb(0 0 0 / 50%)"/>')).toMatchObject({ kind: "ellipse", values: { x: 6, y: 6, width: 8, height: 8, fill: "#00000080" } });
     expect(first('<path d="M0 0h10v10z" fill="tomato"/>')).toMatchObject({ kind: "path", values: { fill: "#ff6347", shape: "M0 0L100 0L100 100Z" } });

@@ -2,7 +2,6 @@ export { boundsIn, mapPoint, resized, spotsIn, unite, wayInto } from "./bounds";
 export type { Affine, Rect, Resize, Spot } from "./bounds";
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";
-export type { FlexEngine } from "./flex";
 export { findPlaced, hitTest, toLocal, toParent } from "./hit";
 export type { Hit } from "./hit";
 export { layout } from "./place";

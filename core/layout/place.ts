@@ -1,29 +1,30 @@
 import type { Resolved } from "../looks/tree";
 import type { Values } from "../properties/types";
-import { flexPlaces, isArranged } from "./flex";
-import type { FlexEngine, FlexPlace } from "./flex";
+import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
 import type { Box, Placed } from "./types";
 
-/** What layout needs from outside: font measures, and the flexbox engine once any layer arranges its children. */
+/** What layout needs from outside: the measures of fonts. */
 export interface LayoutEnv {
   readonly fonts: FontBook;
-  readonly flex: FlexEngine | null;
 }
 
-const boxes = new WeakMap<Resolved, { env: LayoutEnv; width: number | undefined; height: number | undefined; box: Box; placed?: Placed }>();
+interface Kept { readonly width: number | undefined; readonly height: number | undefined; readonly box: Box }
+/** Sizes a layer is asked for in one layout: as large as it wants, at a width, at its final size. */
+const MOST_KEPT = 6;
+const boxes = new WeakMap<Resolved, { env: LayoutEnv; kept: Kept[] }>();
+const places = new WeakMap<Box, Placed>();
 
 const stacked = (children: readonly Placed[]): readonly Placed[] =>
   children.some((c) => c.values.stack !== 0) ? [...children].sort((a, b) => (a.values.stack as number) - (b.values.stack as number)) : children;
 
 const put = (box: Box, x: number, y: number): Placed => {
-  const kept = boxes.get(box.node);
-  const before = kept?.placed;
-  if (kept?.box === box && before && before.x === x && before.y === y) return before;
+  const before = places.get(box);
+  if (before && before.x === x && before.y === y) return before;
   const { node, width, height, lines, children, nested } = box;
   const placed: Placed = { layer: node.layer, values: node.values, x, y, width, height, lines, children, nested, presence: 1, dissolve: null };
-  if (kept?.box === box) kept.placed = placed;
+  places.set(box, placed);
   return placed;
 };
 
@@ -63,12 +64,6 @@ const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number
   return out;
 };
 
-const fromFlex = (env: LayoutEnv, place: FlexPlace): Box => {
-  if (!place.children) return boxOf(env, place.node, place.width, place.height);
-  const children = stacked(place.children.map((p) => put(fromFlex(env, p), p.x, p.y)));
-  return { node: place.node, width: place.width, height: place.height, lines: [], children, nested: null };
-};
-
 const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
   const v = node.values;
   if (node.layer.kind === "text") {
@@ -81,10 +76,16 @@ const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, heig
     const inner = node.nested ? boxOf(env, node.nested, width ?? fixedOr(node.nested.values, "widthMode", "width"), height ?? fixedOr(node.nested.values, "heightMode", "height")) : null;
     return { node, width: width ?? inner?.width ?? 80, height: height ?? inner?.height ?? 40, lines: [], children: [], nested: inner && put(inner, 0, 0) };
   }
-  if (isArranged(node) && env.flex) {
-    const measure = (leaf: Resolved, w: number | undefined, h: number | undefined) =>
-      boxOf(env, leaf, w ?? fixedOr(leaf.values, "widthMode", "width"), h ?? fixedOr(leaf.values, "heightMode", "height"));
-    return fromFlex(env, flexPlaces(env.flex, node, width, height, measure));
+  if (isArranged(node)) {
+    const measure = (child: Resolved, w: number | undefined, h: number | undefined, raw?: boolean): { width: number; height: number } =>
+      !raw ? boxOf(env, child, w, h) : child.layer.kind === "text" ? setText(env.fonts, child.values, w, h) : isArranged(child) ? arrange(child, w, h, measure) : boxOf(env, child, w, h);
+    if (width !== undefined) width = Math.max(width, padded(node, "Width"));
+    if (height !== undefined) height = Math.max(height, padded(node, "Height"));
+    const natural = arrange(node, width, height, measure);
+    // limits of its own may leave a layer more or less room than its contents want
+    const w = width ?? limited(node, "Width", natural.width), h = height ?? limited(node, "Height", natural.height);
+    const { children } = w === natural.width && h === natural.height ? natural : arrange(node, w, h, measure);
+    return { node, width: w, height: h, lines: [], children: stacked(children.map((c) => put(boxOf(env, c.node, c.width, c.height), c.x, c.y))), nested: null };
   }
   const content = width === undefined || height === undefined ? placeFree(env, node, width ?? 0, height ?? 0) : [];
   const w = width ?? within(v, "Width", Math.max(0, ...content.map((c) => c.x + c.width)));
@@ -94,10 +95,13 @@ const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, heig
 
 /** The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the size changes. */
 const boxOf = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
-  const kept = boxes.get(node);
-  if (kept && kept.env === env && kept.width === width && kept.height === height) return kept.box;
+  let known = boxes.get(node);
+  if (known?.env !== env) boxes.set(node, known = { env, kept: [] });
+  const { kept } = known;
+  for (const k of kept) if (k.width === width && k.height === height) return k.box;
   const box = compute(env, node, width, height);
-  boxes.set(node, { env, width, height, box });
+  if (kept.length >= MOST_KEPT) kept.shift();
+  kept.push({ width, height, box });
   return box;
 };
 

@@ -1,4 +1,4 @@
-import { blend, wcagContrast } from "culori/fn";
+import { blend, modeLrgb, modeRgb, useMode, wcagContrast } from "culori/fn";
 import { toLocal } from "../layout/hit";
 import type { Placed } from "../layout/types";
 import { mixColour } from "../motion/mix";
@@ -6,6 +6,8 @@ import type { Fill, Gradient, Stop } from "../properties/types";
 
 /** How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs for AA. */
 export interface Contrast { readonly ratio: number; readonly needed: number; readonly ground: string }
+
+for (const mode of [modeRgb, modeLrgb]) useMode(mode as typeof modeRgb);
 
 const faded = (colour: string, opacity: number): string => {
   if (colour === "none" || opacity >= 1) return colour;

@@ -2,7 +2,6 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { loadYoga } from "yoga-layout/load";
 import type { LayoutEnv } from "../../core/layout/index.ts";
 import { readFileSync } from "node:fs";
 import { root } from "../serve.ts";
@@ -12,7 +11,7 @@ import { motion } from "./motion.ts";
 import { playerSize } from "./size.ts";
 import { saving } from "./saving.ts";
 
-const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"], flex: await loadYoga() };
+const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"] };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
 cards(env, line);

@@ -11,7 +11,5 @@ export const playerSize = async (line: Line): Promise<void> => {
     return gzipSync(result.outputFiles[0]?.contents ?? new Uint8Array(), { level: 9 }).length / 1000;
   };
   const player = await bundle(`export { Player } from ${JSON.stringify(join(root, "player/index.ts"))};`);
-  const engine = await bundle(`export { loadYoga } from "yoga-layout/load";`);
   line("player: bundle, gzip", `${player.toFixed(1)} kB`);
-  line("player: flexbox engine apart, given to it where layers are arranged", `${engine.toFixed(1)} kB`);
 };
