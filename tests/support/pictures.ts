@@ -29,7 +29,10 @@ export const repainted = (env: LayoutEnv, source: string): string => {
 };
 
 /** How far pairs of SVG documents differ when the browser paints them at a size: the mean difference of a pixel, 0–1. */
-export const differences = (page: Page, pairs: readonly (readonly [string, string])[], size: number): Promise<number[]> => page.evaluate(async (list, s) => {
+export const differences = async (page: Page, pairs: readonly (readonly [string, string])[], size: number): Promise<number[]> => {
+  // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
+  await page.evaluate("globalThis.__name ??= (f) => f");
+  return page.evaluate(async (list, s) => {
   const canvas = document.createElement("canvas");
   canvas.width = canvas.height = s;
   const context = canvas.getContext("2d", { willReadFrequently: true }) as CanvasRenderingContext2D;
@@ -50,4 +53,5 @@ export const differences = (page: Page, pairs: readonly (readonly [string, strin
     out.push(sum / (s * s));
   }
   return out;
-}, pairs as [string, string][], size);
+  }, pairs as [string, string][], size);
+};
