@@ -1,4 +1,5 @@
 import type { Browser } from "puppeteer-core";
+import { expect } from "vitest";
 import { Person, sleep } from "./browser";
 
 /** A person at the bench: knows the sheet, the tree and the scope bar. */
@@ -65,6 +66,52 @@ export class Designer extends Person {
     await this.type(to);
     await this.press("Enter");
     await this.find("treeitem", to);
+  }
+
+  /** Chooses layers of the tree, the first alone and the others with it. */
+  async choose(...names: string[]): Promise<void> {
+    await this.click("treeitem", names[0] as string);
+    if (names.length < 2) return;
+    await this.page.keyboard.down("Control");
+    for (const name of names.slice(1)) await this.click("treeitem", name);
+    await this.page.keyboard.up("Control");
+  }
+
+  /** Drags a line of the tree onto another: into it, or above or below. */
+  async dragLine(name: string, onto: string, where: "into" | "above" | "below"): Promise<void> {
+    const from = await (await this.find("treeitem", name)).boundingBox(), to = await (await this.find("treeitem", onto)).boundingBox();
+    if (!from || !to) throw new Error("no line");
+    const y = to.y + to.height * (where === "into" ? 0.5 : where === "above" ? 0.12 : 0.88);
+    await this.page.mouse.move(from.x + 60, from.y + from.height / 2);
+    await this.page.mouse.down();
+    await this.page.mouse.move(from.x + 66, from.y + from.height / 2 + 8, { steps: 3 });
+    await this.page.mouse.move(to.x + 66, y, { steps: 6 });
+    await sleep(60);
+    await this.page.mouse.up();
+  }
+
+  /** Opens the menu of a layer in the tree and picks from it. */
+  async menu(layer: string, item: string): Promise<void> {
+    const line = await this.find("treeitem", layer);
+    await line.click({ button: "right" });
+    await this.click("menuitem", item);
+  }
+
+  /** Pastes text as the keyboard would, whatever the clipboard of this browser allows. */
+  async pasteText(text: string): Promise<void> {
+    await this.page.evaluate((t) => {
+      const data = new DataTransfer();
+      data.setData("text/plain", t);
+      window.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+    }, text);
+  }
+
+  /** Writes several cells of one variant one after the other. */
+  async fill(variant: string, values: Readonly<Record<string, string>>): Promise<void> {
+    for (const [key, text] of Object.entries(values)) {
+      await this.write(key, variant, text);
+      await this.until(async () => expect(await this.cell(key, variant)).toMatchObject({ own: true }));
+    }
   }
 
   layerId(name: string): Promise<string> {

@@ -29,10 +29,44 @@ interface Props {
 
 const hasPanel = (row: Row): boolean => row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
 
+/** Choosing one of several words: letters that are typed look for them, Enter keeps, a click keeps at once. */
+const ChoiceEditor = ({ row, said, start, onCommit, onCancel }: { row: Row; said: Said | undefined; start: string; onCommit: Props["onCommit"]; onCancel: Props["onCancel"] }) => {
+  const choices = row.choices ?? [];
+  const field = useRef<HTMLSelectElement>(null);
+  const finished = useRef(false);
+  const typed = useRef(start.toLowerCase());
+  const beginning = (text: string) => choices.findIndex((c) => c.words.toLowerCase().startsWith(text));
+  const [at, setAt] = useState(() => (start === "" ? choices.findIndex((c) => sameSaid(c.value, said)) : beginning(start.toLowerCase())));
+  useEffect(() => field.current?.focus(), []);
+  const commit = (index: number, by: Way) => {
+    const words = choices[index]?.words;
+    finished.current = true;
+    if (words === undefined || !onCommit(words, by)) onCancel(by);
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    e.stopPropagation();
+    if (e.key === "Enter") commit(at, "down");
+    else if (e.key === "Tab") commit(at, e.shiftKey ? "left" : "right");
+    else if (e.key === "Escape") { finished.current = true; onCancel(); }
+    else if (e.key.length === 1 && e.key !== " " && !e.ctrlKey && !e.metaKey && !e.altKey) {
+      const next = typed.current + e.key.toLowerCase(), found = beginning(next);
+      typed.current = found >= 0 ? next : e.key.toLowerCase();
+      setAt(found >= 0 ? found : Math.max(-1, beginning(typed.current)));
+    } else return;
+    e.preventDefault();
+  };
+  return (
+    <select ref={field} className="cell-field" value={at} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel("away"); }} onChange={(e) => commit(Number(e.target.value), "stay")}>
+      {at < 0 && <option value={-1}>–</option>}
+      {choices.map((c, i) => <option key={i} value={i}>{c.words}</option>)}
+    </select>
+  );
+};
+
 /** Editing one cell of the sheet: typing, choosing, or picking in a panel. Enter keeps and goes down, Tab goes on, Esc takes it back. */
 export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: Props) => {
   const project = useProject();
-  const field = useRef<HTMLInputElement & HTMLSelectElement>(null);
+  const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string | null>(start === cell.text ? null : start);
   const finished = useRef(false);
   // what was chosen in the panel shows as text, until one types
@@ -40,7 +74,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
   const [whole] = useState(start === cell.text);
   useEffect(() => {
     field.current?.focus();
-    if (whole) field.current?.select?.();
+    if (whole) field.current?.select();
   }, [whole]);
   const commit = (by: Way) => {
     finished.current = true;
@@ -71,21 +105,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
     } else return;
     e.preventDefault();
   };
-  if (row.choices) {
-    const at = row.choices.findIndex((c) => sameSaid(c.value, cell.said));
-    return (
-      <select ref={field} className="cell-field" value={at} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel("away"); }}
-        onChange={(e) => {
-          const words = row.choices?.[Number(e.target.value)]?.words;
-          if (words === undefined) return;
-          finished.current = true;
-          onCommit(words, "stay");
-        }}>
-        {at < 0 && <option value={-1}>–</option>}
-        {row.choices.map((c, i) => <option key={i} value={i}>{c.words}</option>)}
-      </select>
-    );
-  }
+  if (row.choices) return <ChoiceEditor row={row} said={cell.said} start={start === cell.text ? "" : start} onCommit={onCommit} onCancel={onCancel} />;
   const done = () => commit("stay");
   const panel = () => {
     switch (row.type.is) {
