@@ -63,7 +63,7 @@ describe("working on a card by hand", () => {
     await me.page.mouse.move(f.x + 24, f.y + 38, { steps: 5 });
     await me.page.mouse.up();
     await me.page.keyboard.up("Shift");
-    const at = await me.page.$$eval(".card-variant .frame", (all) => all.length);
+    const at = await me.page.$$eval(".card-variant [data-frame]", (all) => all.length);
     expect(at).toBe(2);
     await me.click("treeitem", "Subtitle");
     const z = await me.zoom();

@@ -34,7 +34,7 @@ const Drawer = () => {
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
         </div>
         {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
-        {tab === "sheet" && <button type="button" className="tool" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
+        {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
       <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : <Rules />}</div>

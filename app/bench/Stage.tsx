@@ -141,7 +141,9 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
     if (!now) return;
     const items = whole ? variantMenu({ piece: now, variant: on, state, session, arranging })
       : layerMenu({ project: session.project, piece: now, state, arranging, edits, onGather: () => state.put({ dialog: { kind: "gather" } }), onCombine: () => void arranging.flatten() });
-    setMenu({ x: e.clientX, y: e.clientY, items });
+    // a key that presses the button has no place of its own
+    const box = e.currentTarget.getBoundingClientRect(), byKey = e.clientX === 0 && e.clientY === 0;
+    setMenu({ x: byKey ? box.left : e.clientX, y: byKey ? box.bottom : e.clientY, items });
   }, [store, session, arranging, edits]);
 
   const drop = (e: DragEvent) => {

@@ -1,5 +1,5 @@
 import { markUnused } from "#core/edit";
-import { conditionText, onlyScope, restingVariant, suggestedScope, variantKey, variantName } from "#core/looks";
+import { conditionText, onlyScope, restingVariant, suggestedScope, variantFrom, variantKey, variantName } from "#core/looks";
 import type { Piece, Variant } from "#core/project";
 import type { MenuItem } from "../common/ContextMenu";
 import type { Session } from "../store/session";
@@ -14,7 +14,8 @@ export const variantMenu = ({ piece, variant, state, session, arranging }: Here)
   const key = variantKey(piece, variant), resting = key === variantKey(piece, restingVariant(piece));
   const pinned = state.grid.pinned.some((v) => variantKey(piece, v) === key);
   const held = heldVariant();
-  const other = variantKey(piece, state.variant) !== key ? state.variant : state.also[0];
+  const looked = variantFrom(piece, state.variant);
+  const other = variantKey(piece, looked) !== key ? looked : state.also[0];
   const against = other ?? restingVariant(piece);
   const suggested = suggestedScope(piece, variant), wider = Object.keys(suggested).length < Object.keys(onlyScope(piece, variant)).length;
   return [

@@ -10,6 +10,8 @@ import { machine } from "./machine.ts";
 import { motion } from "./motion.ts";
 import { playerSize } from "./size.ts";
 import { saving } from "./saving.ts";
+import { gather } from "./gather.ts";
+import { stage } from "./stage.ts";
 
 const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"] };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
@@ -17,6 +19,7 @@ const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${
 cards(env, line);
 machine(env, line);
 motion(env, line);
+gather(line);
 await playerSize(line);
 const home = mkdtempSync(join(tmpdir(), "nubble-bench-"));
 try {
@@ -24,3 +27,4 @@ try {
 } finally {
   rmSync(home, { recursive: true, force: true });
 }
+await stage(line);
