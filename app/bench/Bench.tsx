@@ -1,4 +1,4 @@
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
 import type { LayoutEnv } from "#core/layout";
@@ -7,6 +7,7 @@ import { inOrder } from "#core/project";
 import { Compare } from "./Compare";
 import { Gather } from "./Gather";
 import { Insert } from "./Insert";
+import { Later } from "./Later";
 import { Layers } from "./Layers";
 import { Replace } from "./Replace";
 import { Rules } from "./Rules";
@@ -19,7 +20,7 @@ import { BenchContext, createBench, useBench, useChosen, usePiece } from "./stat
 import { keys, useKeys } from "./useKeys";
 import "./bench.scss";
 
-const Drawer = () => {
+const Drawer = memo(function Drawer() {
   const piece = usePiece();
   const tab = useBench((s) => s.tab);
   const only = useBench((s) => s.onlyDifferences);
@@ -40,7 +41,12 @@ const Drawer = () => {
       <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : <Rules />}</div>
     </div>
   );
-};
+});
+
+const Left = memo(function Left() { return <div className="left"><Insert /><Layers /><Traits /></div>; });
+
+/** What is chosen, for styles and tests; apart, so that the bench around it does not render with every edit. */
+const ChosenMark = () => <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />;
 
 const Body = ({ env }: { env: LayoutEnv }) => {
   const [help, setHelp] = useState(false);
@@ -49,24 +55,24 @@ const Body = ({ env }: { env: LayoutEnv }) => {
   const storage = store ? { storage: store } : {};
   const outer = useDefaultLayout({ id: "nubble-bench-2", ...storage });
   const main = useDefaultLayout({ id: "nubble-bench-main-2", ...storage });
-  const chosen = useChosen();
   const dialog = useBench((s) => s.dialog);
   useKeys(openHelp);
   return (
-    <div className="bench" data-chosen={chosen.join(" ")}>
+    <div className="bench">
+      <ChosenMark />
       <TopBar onHelp={openHelp} />
       <Group orientation="horizontal" className="bench-groups" {...outer}>
-        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}><div className="left"><Insert /><Layers /><Traits /></div></Panel>
+        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}><Later><Left /></Later></Panel>
         <Separator className="sep vertical" aria-label="Width of the layers" />
         <Panel id="main" minSize={420}>
           <Group orientation="vertical" {...main}>
             <Panel id="stage" minSize={220} defaultSize="60"><Stage env={env} /></Panel>
             <Separator className="sep horizontal" aria-label="Height of the drawer" />
-            <Panel id="drawer" minSize={90} defaultSize="40"><Drawer /></Panel>
+            <Panel id="drawer" minSize={90} defaultSize="40"><Later><Drawer /></Later></Panel>
           </Group>
         </Panel>
         <Separator className="sep vertical" aria-label="Width of Try" />
-        <Panel id="try" minSize={220} defaultSize={306} maxSize={640}><Try env={env} /></Panel>
+        <Panel id="try" minSize={220} defaultSize={306} maxSize={640}><Later><Try env={env} /></Later></Panel>
       </Group>
       {dialog?.kind === "compare" && <Compare env={env} a={dialog.a} b={dialog.b} />}
       {dialog?.kind === "gather" && <Gather />}

@@ -10,7 +10,7 @@ export const Canvas = ({ placed, zoom, margin = 0 }: { placed: Placed | null; zo
   useLayoutEffect(() => {
     if (!host.current) return;
     drawing.current ??= new Drawing(host.current);
-    drawing.current.draw(placed && paint(placed));
+    drawing.current.draw(placed && paint(placed, true));
   }, [placed]);
   const w = (placed?.width ?? 0) + 2 * margin, h = (placed?.height ?? 0) + 2 * margin;
   return <svg ref={host} width={w * zoom} height={h * zoom} viewBox={`${-margin} ${-margin} ${w} ${h}`} style={{ display: "block", overflow: "visible" }} aria-hidden="true" />;

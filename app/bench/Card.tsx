@@ -1,4 +1,4 @@
-import { memo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { restingVariant, variantKey, variantName } from "#core/looks";
 import { findPlaced } from "#core/layout";
@@ -17,7 +17,7 @@ import { ReferenceView } from "./Reference";
 import { Ruler } from "./Ruler";
 import { Shaping } from "./Shaping";
 import { TypeOver } from "./TypeOver";
-import { chooseCard, useBench, useBenchStore, useChosen } from "./state";
+import { chooseCard, useBench, useBenchStore } from "./state";
 import type { BenchState } from "./state";
 import { useDragging } from "./useDragging";
 
@@ -46,7 +46,8 @@ const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: 
 export const Card = memo(function Card({ piece, variant, placed, zoom, active, picked, lit, several, pinned, tool, onMenu }: Props) {
   const session = useSession();
   const navigate = useNavigate();
-  const chosen = useChosen();
+  const all = useBench((s) => s.chosen);
+  const chosen = useMemo(() => all.filter((id) => piece.layers[id]), [all, piece.layers]);
   const editing = useBench((s) => s.editing);
   const shaping = useBench((s) => s.shaping);
   const store = useBenchStore();
@@ -81,9 +82,9 @@ export const Card = memo(function Card({ piece, variant, placed, zoom, active, p
       <div className="card-body">
         <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn} onContextMenu={menu}>
           <div className="piece-edge" />
-          {!covered && <ReferenceView zoom={zoom} />}
+          {!covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
           <Canvas placed={placed} zoom={zoom} />
-          {covered && <ReferenceView zoom={zoom} />}
+          {covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
           {placed && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
           {active && <MarksLayer zoom={zoom} />}
           {placed && typing !== null && active && <TypeOver placed={placed} id={typing} zoom={zoom} onDone={() => setTyping(null)} />}

@@ -1,6 +1,6 @@
 import { useRef } from "react";
 import type { PointerEvent } from "react";
-import { boundsIn, findPlaced, spotsIn, unite, wayInto } from "#core/layout";
+import { boundsIn, findPlaced, spotOf, unite, wayInto } from "#core/layout";
 import type { Placed } from "#core/layout";
 import type { Id } from "#core/project";
 import { ENDLESS } from "#core/properties";
@@ -21,7 +21,7 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
   const session = useSession();
   const store = useBenchStore();
   const drag = useRef<{ x: number; y: number; radius: Four; at: number; gesture: string; corner: number } | null>(null);
-  const found = findPlaced(placed, id)?.placed, spot = spotsIn(placed).get(id);
+  const found = findPlaced(placed, id)?.placed, spot = spotOf(placed, id);
   if (!found || !spot || !["box", "picture"].includes(found.layer.kind) || Math.min(found.width, found.height) * zoom < SMALLEST) return null;
   const most = Math.min(found.width, found.height) / 2;
   const radius = (found.values.radius as Four).map((c) => Math.min(c, most)) as unknown as Four;
@@ -56,7 +56,7 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
 
 const Frame = ({ placed, id, zoom, handles }: { placed: Placed; id: Id; zoom: number; handles: boolean }) => {
   const frame = useRef<HTMLDivElement>(null);
-  const spot = spotsIn(placed).get(id);
+  const spot = spotOf(placed, id);
   if (!spot) return null;
   return (
     <>

@@ -164,8 +164,13 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   useLayoutEffect(() => {
     const handles = moveable.current;
     if (!handles || !frame.current) return;
-    if (!handles.isDragging()) handles.renderDirections = directionsFor(layers, frame.current.offsetWidth, frame.current.offsetHeight);
-    handles.updateRect();
+    // they measure the page, which is cheapest once it has been laid out; what moves hides them anyway
+    const later = requestAnimationFrame(() => {
+      if (!frame.current || moveable.current !== handles) return;
+      if (!handles.isDragging()) handles.renderDirections = directionsFor(layers, frame.current.offsetWidth, frame.current.offsetHeight);
+      handles.updateRect();
+    });
+    return () => cancelAnimationFrame(later);
   }, [frame, layers, placed, zoom]);
   return null;
 };

@@ -1,20 +1,23 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from "@dnd-kit/core";
 import type { DragEndEvent, DragMoveEvent } from "@dnd-kit/core";
-import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { KeyboardEvent, MouseEvent } from "react";
 import { holds, renameLayer, restack } from "#core/edit";
-import { childrenOf, valuesIn } from "#core/looks";
+import { changesIn, childrenOf, looksIn, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Id, Layer, Piece } from "#core/project";
 import { ContextMenu } from "../common/ContextMenu";
 import type { MenuAt } from "../common/ContextMenu";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
-import { useProject, useSession } from "../store/session-context";
+import { useSession } from "../store/session-context";
 import { useArranging } from "./arranging";
 import { useEdits } from "./edits";
 import { layerMenu } from "./layerMenu";
 import { useActive, useBench, useBenchStore, useChosen } from "./state";
+
+/** One object for ever: another one would make every line render again. */
+const slack = { activationConstraint: { distance: 5 } };
 
 interface Line { readonly layer: Layer; readonly depth: number; readonly parent: boolean }
 
@@ -64,7 +67,6 @@ const TreeLine = memo(function TreeLine({ line: { layer, depth, parent }, on, le
 /** The piece's one tree of layers. */
 export const Layers = () => {
   const session = useSession();
-  const project = useProject();
   const store = useBenchStore();
   const { piece, variant } = useActive();
   const chosen = useChosen();
@@ -79,9 +81,14 @@ export const Layers = () => {
   const [menu, setMenu] = useState<MenuAt | null>(null);
   const closeMenu = useCallback(() => setMenu(null), []);
   const tree = useRef<HTMLDivElement>(null);
-  const lines = useMemo(() => linesOf(piece, closed, find), [piece, closed, find]);
+  // only the tree matters here, and it keeps its identity while looks change
+  const { layers } = piece;
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- of the piece only its layers are read
+  const lines = useMemo(() => linesOf(piece, closed, find), [layers, closed, find]);
+  const looks = looksIn(piece, variant);
+  const isHidden = (id: Id): boolean => changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible === false;
   const lead = chosen[0] ?? ROOT;
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useSensors(useSensor(PointerSensor, slack));
 
   const toggle = useCallback((id: string, shut?: boolean) => setClosed((was) => {
     const next = new Set(was);
@@ -91,7 +98,7 @@ export const Layers = () => {
   const [focusing, setFocusing] = useState({ id: "", times: 0 });
   const focusLine = (id: string) => setFocusing(({ times }) => ({ id, times: times + 1 }));
   useLayoutEffect(() => { tree.current?.querySelector<HTMLElement>(`[data-line="${focusing.id}"]`)?.focus(); }, [focusing]);
-  useLayoutEffect(() => { tree.current?.querySelector(`[data-line="${lead}"]`)?.scrollIntoView({ block: "nearest" }); }, [lead]);
+  useEffect(() => { if (lead !== ROOT) tree.current?.querySelector(`[data-line="${lead}"]`)?.scrollIntoView({ block: "nearest" }); }, [lead]);
   const move = (by: 1 | -1) => {
     for (const id of chosen) {
       const change = restack(session.project.pieces[piece.id] ?? piece, id, by);
@@ -173,7 +180,7 @@ export const Layers = () => {
         <div ref={tree} role="tree" aria-label="Layers" aria-multiselectable="true" className="tree" onKeyDown={onKeyDown}>
           {lines.map((line) => (
             <TreeLine key={line.layer.id} line={line} on={chosen.includes(line.layer.id)} lead={line.layer.id === lead} shut={closed.has(line.layer.id)} renaming={renaming === line.layer.id}
-              hidden={valuesIn(project, piece, variant, line.layer).visible === false} landing={landing?.id === line.layer.id ? landing.where : null} call={call} onName={onName} />
+              hidden={isHidden(line.layer.id)} landing={landing?.id === line.layer.id ? landing.where : null} call={call} onName={onName} />
           ))}
           {lines.length === 0 && <p className="quiet small px-2 m-0">No layer is called that.</p>}
         </div>

@@ -10,14 +10,15 @@ import { useProject, useSession } from "../store/session-context";
 import { usePiece } from "./state";
 
 /** The reference picture under a card: dimmed, locked, no part of the piece. */
-export const ReferenceView = ({ zoom }: { zoom: number }) => {
+const ReferencePicture = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
   const { assets } = useProject();
-  const { reference } = usePiece();
-  const picture = reference && assets[reference.picture];
-  if (!reference || picture?.kind !== "picture") return null;
+  const picture = assets[reference.picture];
+  if (picture?.kind !== "picture") return null;
   const height = (reference.width * picture.height) / picture.width;
   return <img className="reference" alt="" draggable={false} src={assetAddress(picture.hash)} style={{ left: reference.x * zoom, top: reference.y * zoom, width: reference.width * zoom, height: height * zoom, opacity: reference.opacity }} />;
 };
+
+export const ReferenceView = ({ reference, zoom }: { reference: Reference | null; zoom: number }) => reference && <ReferencePicture reference={reference} zoom={zoom} />;
 
 /** Putting a reference picture under the stage, and its place, size and strength. */
 const ReferencePart = () => {

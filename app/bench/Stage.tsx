@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { DragEvent } from "react";
 import type { LayoutEnv } from "#core/layout";
 import { isUnused, MOST_VARIANTS, reached, traitsOf, valuesOf, variantKey, variantName, variantsOf } from "#core/looks";
@@ -19,6 +19,7 @@ import { useInserter } from "./insert";
 import { layerMenu } from "./layerMenu";
 import { ReferenceMenu } from "./Reference";
 import { useScenes } from "./scenes";
+import { isHeavy, useLagged } from "./Later";
 import { ScopeBar } from "./ScopeBar";
 import { useActive, useBench, useBenchStore } from "./state";
 import type { GridView } from "./state";
@@ -62,7 +63,7 @@ const Slot = ({ width, height, eager, children }: { width: number; height: numbe
   useEffect(() => {
     const element = slot.current;
     if (!element) return;
-    const watch = new IntersectionObserver((entries) => { for (const e of entries) setNear(e.isIntersecting); }, { root: element.closest(".stage-room"), rootMargin: "300px" });
+    const watch = new IntersectionObserver((entries) => { for (const e of entries) setNear(e.isIntersecting); }, { root: element.closest(".stage-room"), rootMargin: "120px" });
     watch.observe(element);
     return () => watch.disconnect();
   }, []);
@@ -70,7 +71,7 @@ const Slot = ({ width, height, eager, children }: { width: number; height: numbe
 };
 
 /** Every variant as a live card, in rows and columns along the traits. */
-export const Stage = ({ env }: { env: LayoutEnv }) => {
+export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
   const project = useProject();
   const session = useSession();
   const active = useActive();
@@ -91,7 +92,13 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
   const [menu, setMenu] = useState<MenuAt | null>(null);
   const closeMenu = useCallback(() => setMenu(null), []);
   const variants = useMemo(() => (only ? [only] : shownVariants(piece, view).slice(0, MOST_CARDS)), [piece, view, only]);
-  const scenes = useScenes(env, project, piece, variants);
+  // while one drags in a large piece the card under the hand follows at once, the others a little later
+  const editing = useBench((s) => s.editing);
+  const lagged = useLagged(project, editing && isHeavy(piece, variants.length), 600);
+  const looked = useMemo(() => [variant], [variant]);
+  const slow = useScenes(env, lagged, lagged.pieces[piece.id] ?? piece, variants);
+  const live = useScenes(env, project, piece, looked);
+  const scenes = useMemo(() => (lagged === project ? slow : slow.map((s) => (s.key === live[0]?.key ? live[0] : s))), [lagged, project, slow, live]);
 
   useEffect(() => {
     if (!room.current) return;
@@ -162,8 +169,8 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
     if (!scene) return <div key={key} />;
     const own = variantKey(piece, cell), here = activeKey === own;
     return (
-      <Slot key={key} width={cardWidth} height={cardHeight} eager={here || variants.length <= 24}>
-        {() => <Card piece={piece} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={here} picked={cards.length > 1 && pickedKeys.has(own)} pinned={pinned} tool={tool} onMenu={openMenu} />}
+      <Slot key={key} width={cardWidth} height={cardHeight} eager={here}>
+        {() => <Card piece={here ? piece : (lagged.pieces[piece.id] ?? piece)} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={here} picked={cards.length > 1 && pickedKeys.has(own)} pinned={pinned} tool={tool} onMenu={openMenu} />}
       </Slot>
     );
   };
@@ -229,4 +236,4 @@ export const Stage = ({ env }: { env: LayoutEnv }) => {
       {menu && <ContextMenu menu={menu} onClose={closeMenu} />}
     </div>
   );
-};
+});

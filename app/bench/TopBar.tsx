@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
 import { Icon } from "../common/Icon";
@@ -18,7 +18,7 @@ export const UndoButtons = () => {
   );
 };
 
-export const TopBar = ({ onHelp }: { onHelp: () => void }) => {
+export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
@@ -40,4 +40,4 @@ export const TopBar = ({ onHelp }: { onHelp: () => void }) => {
       <Link className="btn btn-primary btn-sm px-3" to={`/projects/${session.id}/play${piece.kind === "screen" ? `/${piece.id}` : ""}`}>Play</Link>
     </header>
   );
-};
+});

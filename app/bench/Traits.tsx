@@ -67,7 +67,7 @@ const TraitRow = ({ trait, fresh, onFresh }: { trait: Trait; fresh: string | nul
                   {naming === v.id
                     ? <NameField value={v.name} label="Value name" onDone={(name) => { stop(); if (name) session.edit(renameTraitValue(piece, trait.id, v.id, name)); }} />
                     : <button type="button" className="plain-name" title="Rename" onClick={() => setRenaming(v.id)}>{v.name}</button>}
-                  {values.length > 1 && <button type="button" className="tool small" aria-label={`Remove value ${v.name}`} title={lost(v.id, v.name)} onClick={() => remove(v.id, v.name)}><Icon name="close" size={12} /></button>}
+                  {values.length > 1 && <button type="button" className="tool small" aria-label={`Remove value ${v.name}`} title={`Remove ${v.name}`} onPointerEnter={(e) => { e.currentTarget.title = lost(v.id, v.name); }} onClick={() => remove(v.id, v.name)}><Icon name="close" size={12} /></button>}
                 </>}
               </SortItem>
             ))}

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import { happeningText } from "#core/behaviour";
 import type { LogLine } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
@@ -15,7 +15,7 @@ const MOST_LINES = 200;
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
 /** The piece itself, running, all the time; with its traits as switches and the log of what fired. */
-export const Try = ({ env }: { env: LayoutEnv }) => {
+export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const project = useProject();
   const piece = usePiece();
   const restarts = useBench((s) => s.restarts);
@@ -28,6 +28,7 @@ export const Try = ({ env }: { env: LayoutEnv }) => {
   const [variant, setVariant] = useState<Variant>({});
   const [screen, setScreen] = useState(piece.id);
   const [scale, setScale] = useState(1);
+  const shownScale = useRef(1);
 
   useEffect(() => {
     if (!host.current) return;
@@ -44,6 +45,7 @@ export const Try = ({ env }: { env: LayoutEnv }) => {
       },
     });
     player.current = made;
+    shownScale.current = 1;
     return () => {
       made.destroy();
       player.current = null;
@@ -57,26 +59,27 @@ export const Try = ({ env }: { env: LayoutEnv }) => {
 
   useEffect(() => {
     if (restarts === 0) return;
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the log is the player's, and starts again with it
     setLines([]);
     player.current?.restart();
   }, [restarts]);
 
+  // the room is watched, not asked: asking would make the browser lay the page out in the middle of every edit
+  const [space, setSpace] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
-    const fit = () => {
-      const scene = player.current?.machine.scene();
-      const space = room.current?.getBoundingClientRect();
-      if (!scene || !space) return;
-      const next = Math.min(1, (space.width - 2) / (scene.width + 2 * MARGIN), (space.height - 2) / (scene.height + 2 * MARGIN));
-      const rounded = next >= 1 ? 1 : Math.floor(next * 100) / 100;
-      setScale(rounded);
-      player.current?.setScale(rounded);
-    };
-    fit();
-    const watch = new ResizeObserver(fit);
+    const watch = new ResizeObserver(([entry]) => { if (entry) setSpace({ width: entry.contentRect.width, height: entry.contentRect.height }); });
     if (room.current) watch.observe(room.current);
     return () => watch.disconnect();
-  }, [project, piece.id, screen]);
+  }, []);
+  useEffect(() => {
+    const scene = player.current?.machine.scene();
+    if (scene && space) {
+      const next = Math.min(1, space.width / (scene.width + 2 * MARGIN), space.height / (scene.height + 2 * MARGIN));
+      const rounded = next >= 1 ? 1 : Math.floor(next * 100) / 100;
+      setScale(rounded);
+      if (rounded !== shownScale.current) player.current?.setScale(rounded);
+      shownScale.current = rounded;
+    }
+  }, [project, piece.id, screen, space]);
 
   const shown = project.pieces[screen] ?? piece;
   const traits = traitsOf(shown);
@@ -109,4 +112,4 @@ export const Try = ({ env }: { env: LayoutEnv }) => {
       </ol>
     </aside>
   );
-};
+});

@@ -5,9 +5,11 @@ import { useId } from "react";
 import type { ReactNode } from "react";
 import { Icon } from "./Icon";
 
+const byPointer = { activationConstraint: { distance: 4 } }, byKeys = { coordinateGetter: sortableKeyboardCoordinates };
+
 /** A list whose items are dragged into another order; `onMove` tells where one was put, counted without it. */
 export const SortList = ({ ids, onMove, children }: { ids: readonly string[]; onMove: (id: string, index: number) => void; children: ReactNode }) => {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(useSensor(PointerSensor, byPointer), useSensor(KeyboardSensor, byKeys));
   // without an id of its own the server and the browser would count differently
   const id = useId();
   const end = ({ active, over }: DragEndEvent) => {

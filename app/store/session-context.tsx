@@ -36,10 +36,15 @@ export const useSession = (): Session => {
   return session;
 };
 
-/** The project as it is now, with this window's own edits. */
+/** Another project for the parts below than the one of this moment: the same a little earlier. */
+export const ProjectOverride = createContext<Project | null>(null);
+const never = () => () => undefined;
+
+/** The project as it is now, with this window's own edits; below an override, as that says. */
 export const useProject = (): Project => {
   const session = useSession();
-  return useSyncExternalStore(session.subscribe, () => session.project, () => session.project);
+  const over = useContext(ProjectOverride);
+  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.project, () => over ?? session.project);
 };
 
 export const useSave = () => {

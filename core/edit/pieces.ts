@@ -59,12 +59,25 @@ export const startScreen = (project: Project): Piece | null => {
   return chosen?.kind === "screen" ? chosen : (piecesOf(project, "screen")[0] ?? null);
 };
 
+const placedIn = new WeakMap<object, ReadonlySet<Id>>();
+
+/** The components that a piece places somewhere in some variant; kept for as long as its looks are the same. */
+const placedBy = (piece: Piece): ReadonlySet<Id> => {
+  const known = placedIn.get(piece.looks);
+  if (known) return known;
+  const placed = new Set<Id>();
+  for (const look of Object.values(piece.looks)) for (const c of Object.values(look.changes)) if (typeof c.component === "string") placed.add(c.component);
+  placedIn.set(piece.looks, placed);
+  return placed;
+};
+
 /** Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would never end. */
 export const contains = (project: Project, outer: Id, inner: Id, seen: ReadonlySet<Id> = new Set()): boolean => {
   if (outer === inner) return true;
   const piece = project.pieces[outer];
   if (!piece || seen.has(outer)) return false;
-  const placed = new Set<Id>();
-  for (const look of Object.values(piece.looks)) for (const c of Object.values(look.changes)) if (typeof c.component === "string") placed.add(c.component);
-  return [...placed].some((p) => contains(project, p, inner, new Set([...seen, outer])));
+  const placed = placedBy(piece);
+  if (placed.size === 0) return false;
+  const next = new Set([...seen, outer]);
+  return [...placed].some((p) => contains(project, p, inner, next));
 };

@@ -27,19 +27,38 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
   return [(m[3] * dx - m[2] * dy) / det, (m[0] * dy - m[1] * dx) / det];
 };
 
+const mapOf = (p: Placed, parent: Affine): Affine => {
+  const place = toParent(p);
+  const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
+  const [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
+  return [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
+};
+
 /** Where every layer of one piece is shown, turned and scaled with those around it. */
 export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
   const out = new Map<Id, Spot>();
   const visit = (p: Placed, parent: Affine) => {
-    const place = toParent(p);
-    const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
-    const [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
-    const map: Affine = [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
+    const map = mapOf(p, parent);
     out.set(p.layer.id, { width: p.width, height: p.height, map, parent });
     for (const child of p.children) visit(child, map);
   };
   visit(root, upright);
   return out;
+};
+
+/** Where one layer is shown; undefined when it is not there. Asks only the layers around it. */
+export const spotOf = (root: Placed, id: Id): Spot | undefined => {
+  const way = (p: Placed): Placed[] | null => {
+    if (p.layer.id === id) return [p];
+    for (const child of p.children) { const inner = way(child); if (inner) { inner.push(p); return inner; } }
+    return null;
+  };
+  let parent = upright, spot: Spot | undefined;
+  for (const p of (way(root) ?? []).reverse()) {
+    spot = { width: p.width, height: p.height, map: mapOf(p, parent), parent };
+    parent = spot.map;
+  }
+  return spot;
 };
 
 const spotBounds = ({ width, height, map }: Spot): Rect => {
@@ -49,8 +68,14 @@ const spotBounds = ({ width, height, map }: Spot): Rect => {
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };
 
+const kept = new WeakMap<Placed, ReadonlyMap<Id, Rect>>();
+
 /** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
-export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => new Map([...spotsIn(root)].map(([id, spot]) => [id, spotBounds(spot)]));
+export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => {
+  let bounds = kept.get(root);
+  if (!bounds) kept.set(root, bounds = new Map([...spotsIn(root)].map(([id, spot]) => [id, spotBounds(spot)])));
+  return bounds;
+};
 
 export interface Resize { readonly width: number; readonly height: number; readonly x: number; readonly y: number }
 

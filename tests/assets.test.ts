@@ -1,0 +1,88 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import type { Sequelize } from "sequelize";
+import { emptyProject } from "#core/edit";
+import { newId } from "#core/project";
+import { openDatabase, ProjectLog } from "#server";
+import { launch } from "./support/browser";
+import { Designer } from "./support/designer";
+
+const picture = readFileSync(new URL("../demo/pictures/saloon.png", import.meta.url));
+const font = readFileSync(createRequire(import.meta.url).resolve("@fontsource/caveat/files/caveat-latin-700-normal.woff2"));
+
+let me: Designer, close: () => Promise<void>, db: Sequelize, id: string;
+beforeAll(async () => {
+  const opened = await launch();
+  close = opened.close;
+  db = openDatabase(inject("databaseUrl"));
+  id = newId();
+  await new ProjectLog(db).create(id, emptyProject("Harbour files"));
+  me = await Designer.at(opened.browser, `${inject("address")}/projects/${id}`);
+});
+afterAll(async () => {
+  await close();
+  await db.close();
+});
+
+const send = async (bytes: Uint8Array, type = "application/octet-stream", project = id) => {
+  const answer = await fetch(`${inject("address")}/projects/${project}/assets`, { method: "POST", headers: { "Content-Type": type }, body: new Uint8Array(bytes) });
+  return { status: answer.status, body: (await answer.json()) as { kind: string; reason?: string; hash?: string; family?: string; width?: number } };
+};
+
+describe("files", () => {
+  it("are kept once by their contents and served for ever, never as a page", async () => {
+    const [first, second] = [await send(picture), await send(picture)];
+    expect(first.body).toMatchObject({ kind: "picture", width: 480 });
+    expect(second.body.hash).toBe(first.body.hash);
+    const served = await fetch(`${inject("address")}/assets/${first.body.hash}`);
+    expect(served.headers.get("cache-control")).toContain("immutable");
+    expect(served.headers.get("content-type")).toBe("image/png");
+    expect(served.headers.get("x-content-type-options")).toBe("nosniff");
+    expect(Buffer.from(await served.arrayBuffer()).equals(picture)).toBe(true);
+    expect((await fetch(`${inject("address")}/assets/${"0".repeat(64)}`)).status).toBe(404);
+  });
+
+  it("that are broken, too large or no pictures are refused with the reason", async () => {
+    expect(await send(picture.subarray(0, picture.length - 200))).toMatchObject({ status: 422, body: { kind: "refused", reason: expect.stringContaining("cut off") as string } });
+    expect((await send(new Uint8Array(9_000_000))).body.reason).toMatch(/larger than 8 MB|no picture/);
+    expect((await send(Buffer.from("<html>ahoy</html>"))).body.reason).toContain("no picture");
+    expect(await send(picture, "image/png")).toMatchObject({ status: 415 });
+    expect(await send(picture, "application/octet-stream", "nowhere")).toMatchObject({ status: 404 });
+    expect((await send(new Uint8Array(4))).body.reason).toContain("empty");
+  });
+
+  it("of fonts say their family, and have measures", async () => {
+    const { body } = await send(font);
+    expect(body).toMatchObject({ kind: "font", family: "Caveat" });
+    const face = (await (await fetch(`${inject("address")}/assets/${body.hash}/face`)).json()) as { upm: number; advances: Record<string, number> };
+    expect(face.advances.a).toBeGreaterThan(0);
+    expect(face.upm).toBeGreaterThan(0);
+    const broken = await send(font.subarray(0, 400));
+    expect(broken.body.reason).toContain("cannot be read");
+  });
+
+  it("dropped onto a card become layers: a picture, a drawing, and a font one can choose; what cannot be kept is named", async () => {
+    await me.until(async () => { await me.click("button", "New component"); await me.find("tree", "Layers"); });
+    const drop = (name: string, type: string, base64: string) => me.page.evaluate((n, t, b) => {
+      const bytes = Uint8Array.from(atob(b), (c) => c.charCodeAt(0));
+      const data = new DataTransfer();
+      data.items.add(new File([bytes], n, { type: t }));
+      const scene = document.querySelector(".scene") as HTMLElement, box = scene.getBoundingClientRect();
+      scene.dispatchEvent(new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true, clientX: box.x + 40, clientY: box.y + 30 }));
+    }, name, type, base64);
+    await drop("saloon.png", "image/png", picture.toString("base64"));
+    await me.find("treeitem", "saloon");
+    await me.until(async () => expect(await me.page.$eval(".card-variant image", (i) => i.getAttribute("href"))).toMatch(/^\/assets\/[0-9a-f]{64}$/));
+    const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect id="Hull" width="40" height="20" fill="#17495c"/><script>alert(1)</script><rect width="9" height="9" fill="url(#p)"/><pattern id="p"/></svg>';
+    await drop("boat.svg", "image/svg+xml", Buffer.from(svg).toString("base64"));
+    await me.find("treeitem", "Hull");
+    expect(await me.text(".scope-hint")).toMatch(/“boat” became layers, except for .*a script/);
+    await drop("caveat.woff2", "font/woff2", font.toString("base64"));
+    await me.until(async () => expect(await me.text(".scope-hint")).toContain("is now one of the project’s families"));
+    await drop("broken.png", "image/png", picture.subarray(0, 300).toString("base64"));
+    await me.until(async () => expect(await me.text(".scope-hint")).toContain("“broken.png” was not taken"));
+    await me.saved();
+    expect(me.complaints).toEqual([]);
+  });
+});
