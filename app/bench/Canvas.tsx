@@ -4,14 +4,15 @@ import { paint } from "#core/paint";
 import { Drawing } from "#player";
 
 /** A placed tree, really painted, `margin` px of room around it; only what changed is touched. */
-export const Canvas = ({ placed, zoom, margin = 0 }: { placed: Placed | null; zoom: number; margin?: number }) => {
+export const Canvas = ({ placed, zoom, margin = 0, live }: { placed: Placed | null; zoom: number; margin?: number; /** is given what draws another scene at once, until the next */ live?: (draw: (placed: Placed) => void) => void }) => {
   const host = useRef<SVGSVGElement>(null);
   const drawing = useRef<Drawing>(null);
   useLayoutEffect(() => {
     if (!host.current) return;
     drawing.current ??= new Drawing(host.current);
     drawing.current.draw(placed && paint(placed, true));
-  }, [placed]);
+    live?.((p) => drawing.current?.draw(paint(p, true)));
+  }, [placed, live]);
   const w = (placed?.width ?? 0) + 2 * margin, h = (placed?.height ?? 0) + 2 * margin;
   return <svg ref={host} width={w * zoom} height={h * zoom} viewBox={`${-margin} ${-margin} ${w} ${h}`} style={{ display: "block", overflow: "visible" }} aria-hidden="true" />;
 };

@@ -1,8 +1,8 @@
-import { memo, useMemo, useState } from "react";
+import { memo, useCallback, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { restingVariant, variantKey, variantName } from "#core/looks";
 import { findPlaced } from "#core/layout";
-import type { Placed } from "#core/layout";
+import type { LayoutEnv, Placed } from "#core/layout";
 import type { Id, Piece, Variant } from "#core/project";
 import { useSession } from "../store/session-context";
 import { nameVariant } from "#core/edit";
@@ -21,9 +21,9 @@ import { chooseCard, useBench, useBenchStore } from "./state";
 import type { BenchState } from "./state";
 import { useDragging } from "./useDragging";
 
-interface Props { piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean; pinned: boolean; tool: BenchState["tool"]; onMenu: (e: React.MouseEvent, variant: Variant, whole: boolean) => void }
+interface Props { env: LayoutEnv; piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean; pinned: boolean; tool: BenchState["tool"]; onMenu: (e: React.MouseEvent, variant: Variant, whole: boolean) => void }
 
-const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: Omit<Props, "placed" | "zoom" | "tool">) => {
+const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: Omit<Props, "env" | "placed" | "zoom" | "tool">) => {
   const session = useSession();
   const store = useBenchStore();
   const key = variantKey(piece, variant), name = variantName(piece, variant);
@@ -43,7 +43,7 @@ const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: 
 };
 
 /** One variant, really painted and directly editable. */
-export const Card = memo(function Card({ piece, variant, placed, zoom, active, picked, lit, several, pinned, tool, onMenu }: Props) {
+export const Card = memo(function Card({ env, piece, variant, placed, zoom, active, picked, lit, several, pinned, tool, onMenu }: Props) {
   const session = useSession();
   const navigate = useNavigate();
   const all = useBench((s) => s.chosen);
@@ -52,7 +52,9 @@ export const Card = memo(function Card({ piece, variant, placed, zoom, active, p
   const shaping = useBench((s) => s.shaping);
   const store = useBenchStore();
   const [typing, setTyping] = useState<Id | null>(null);
-  const { onDoubleClick, ...pointer } = useDragging(variant, placed, zoom);
+  const canvas = useRef<((p: Placed) => void) | null>(null);
+  const takeDraw = useCallback((draw: (p: Placed) => void) => { canvas.current = draw; }, []);
+  const { onDoubleClick, ...pointer } = useDragging(env, variant, placed, zoom, canvas);
   const name = variantName(piece, variant);
   const goIn = (e: React.MouseEvent<HTMLElement>) => {
     const picked = onDoubleClick(e);
@@ -83,7 +85,7 @@ export const Card = memo(function Card({ piece, variant, placed, zoom, active, p
         <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn} onContextMenu={menu}>
           <div className="piece-edge" />
           {!covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
-          <Canvas placed={placed} zoom={zoom} />
+          <Canvas placed={placed} zoom={zoom} live={takeDraw} />
           {covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
           {placed && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
           {active && <MarksLayer zoom={zoom} />}

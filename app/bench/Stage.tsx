@@ -170,7 +170,7 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
     const own = variantKey(piece, cell), here = activeKey === own;
     return (
       <Slot key={key} width={cardWidth} height={cardHeight} eager={here}>
-        {() => <Card piece={here ? piece : (lagged.pieces[piece.id] ?? piece)} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={here} picked={cards.length > 1 && pickedKeys.has(own)} pinned={pinned} tool={tool} onMenu={openMenu} />}
+        {() => <Card env={env} piece={here ? piece : (lagged.pieces[piece.id] ?? piece)} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={here} picked={cards.length > 1 && pickedKeys.has(own)} pinned={pinned} tool={tool} onMenu={openMenu} />}
       </Slot>
     );
   };

@@ -1,13 +1,14 @@
 import { useEffect, useRef } from "react";
-import type { PointerEvent } from "react";
+import type { PointerEvent, RefObject } from "react";
 import { distances, snap, topmost } from "#core/edit";
-import { boundsIn, spotsIn, unite, wayInto } from "#core/layout";
-import type { Affine, Placed, Rect } from "#core/layout";
-import { childrenOf, valuesIn, variantKey } from "#core/looks";
+import { boundsIn, layout, spotsIn, unite, wayInto } from "#core/layout";
+import type { Affine, LayoutEnv, Placed, Rect } from "#core/layout";
+import { childrenOf, Resolver, valuesIn, variantKey, variantsOf } from "#core/looks";
 import type { Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
+import { isHeavy } from "./Later";
 import { pickLayer } from "./pick";
 import { activeOf, chooseCard, noMarks, useBenchStore } from "./state";
 
@@ -26,6 +27,8 @@ interface Drag {
 
 /** px on screen before a press becomes a drag, and within which edges catch one another */
 const SLACK = 3, REACH = 6;
+/** How often a drag in a large piece is told to the other cards and panels, ms. */
+const TELL = 700;
 const tidy = (n: number): number => Math.round(n * 100) / 100;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
@@ -39,20 +42,35 @@ export const neighbours = (piece: Piece, bounds: ReadonlyMap<Id, Rect>, ids: rea
  * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to one direction, Ctrl
  * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a drag back.
  */
-export const useDragging = (variant: Variant, placed: Placed | null, zoom: number) => {
+export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | null, zoom: number, canvas: RefObject<((p: Placed) => void) | null>) => {
   const session = useSession();
   const store = useBenchStore();
   const edits = useEdits();
   const drag = useRef<Drag | null>(null);
+  /** In a large piece a drag is painted here, on this card, and told to the rest of the bench now and then. */
+  const fast = useRef<{ resolver: Resolver; told: number } | null>(null);
+  const paintNow = () => {
+    const f = fast.current, piece = session.project.pieces[store.getState().pieceId];
+    const tree = f && piece && f.resolver.tree(session.project, piece.id, variant);
+    if (!f || !tree) return;
+    canvas.current?.(layout(env, tree));
+    if (performance.now() - f.told < TELL) return;
+    session.release();
+    session.hold();
+    f.told = performance.now();
+  };
 
   const at = (e: PointerEvent | React.MouseEvent): [number, number] => {
     const box = e.currentTarget.getBoundingClientRect();
     return [(e.clientX - box.left) / zoom, (e.clientY - box.top) / zoom];
   };
 
-  const begin = (d: Drag, alt: boolean) => {
+  const begin = (d: Drag, alt: boolean, scene: Element) => {
     d.moving = true;
     if (d.marquee) return;
+    scene.classList.add("moving");
+    const large = session.project.pieces[store.getState().pieceId];
+    if (isHeavy(large, large ? variantsOf(large).length : 1)) fast.current = { resolver: new Resolver(), told: performance.now() };
     if (alt) d.ids = edits.duplicate(d.ids, 0);
     const state = store.getState();
     const piece = session.project.pieces[state.pieceId];
@@ -79,6 +97,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     d.frame = unite((originals ? [...state.chosen] : moving).flatMap((id) => bounds.get(id) ?? []));
     d.others = neighbours(piece, bounds, moving);
     state.put({ editing: d.from.size > 0 });
+    if (fast.current) session.hold();
   };
 
   const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean) => {
@@ -98,6 +117,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
     edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: tidy(p.x + lx), y: tidy(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
+    paintNow();
   };
 
   const goRound = (d: Drag, e: PointerEvent<HTMLElement>) => {
@@ -147,7 +167,7 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     if (!d) { measure(e); return; }
     if (!d.moving) {
       if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLACK) return;
-      begin(d, e.altKey);
+      begin(d, e.altKey, e.currentTarget);
     }
     if (d.marquee) { goRound(d, e); return; }
     if (d.from.size === 0) return;
@@ -156,9 +176,16 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
     moveTo(d, dx, dy, e.ctrlKey || e.metaKey);
   };
 
+  const rest = () => {
+    drag.current = null;
+    fast.current = null;
+    for (const scene of document.querySelectorAll(".scene.moving")) scene.classList.remove("moving");
+    session.release();
+  };
+
   const finish = () => {
     if (!drag.current) return;
-    drag.current = null;
+    rest();
     session.settle();
     store.getState().put({ editing: false, marks: null });
   };
@@ -169,13 +196,13 @@ export const useDragging = (variant: Variant, placed: Placed | null, zoom: numbe
       if (e.key !== "Escape" || !d?.moving) return;
       e.stopPropagation();
       e.preventDefault();
-      drag.current = null;
+      rest();
       session.cancel(d.gesture);
       store.getState().put({ editing: false, marks: null });
     };
     window.addEventListener("keydown", onKey, true);
     return () => window.removeEventListener("keydown", onKey, true);
-  }, [session, store]);
+  });
 
   const onDoubleClick = (e: React.MouseEvent<HTMLElement>): Id | null => {
     const state = store.getState();

@@ -51,6 +51,7 @@ export class Session {
   private trouble: string | null = null;
   private cancelSend: () => void = () => undefined;
   private openKey: string | null = null;
+  private held = false;
   private ended = false;
   private readonly listeners = new Set<() => void>();
   private readonly messages = new Set<(text: string) => void>();
@@ -101,6 +102,16 @@ export class Session {
     this.future = [];
     this.push(change, result.project, joins);
     return true;
+  }
+
+  /** Keeps quiet about edits until they are told, for a gesture that paints what it does by itself. */
+  hold(): void { this.held = true; }
+
+  /** Tells what was held back, and everything from now on. */
+  release(): void {
+    if (!this.held) return;
+    this.held = false;
+    this.tell();
   }
 
   /** Ends a gesture: what follows is a step of its own. */
@@ -263,7 +274,7 @@ export class Session {
   private tell(): void {
     const next: SaveState = this.queue.length === 0 ? { kind: "saved" } : this.trouble !== null ? { kind: "waiting", reason: this.trouble, changes: this.queue.length } : { kind: "saving" };
     if (JSON.stringify(next) !== JSON.stringify(this.state)) this.state = next;
-    for (const call of this.listeners) call();
+    if (!this.held) for (const call of this.listeners) call();
   }
 }
 
