@@ -83,7 +83,7 @@ describe("drawing by hand", () => {
     await me.page.mouse.move(f.x + f.width / 2 + 20, f.y + f.height / 2 + 30, { steps: 4 });
     await me.page.mouse.move(f.x + f.width / 2 + 1, f.y + f.height / 2 + 60, { steps: 8 });
     expect((await me.page.$$(".marks line")).length).toBeGreaterThan(0);
-    expect(await number("x")).toBe(24);
+    expect(Math.abs(await number("x") - 24)).toBeLessThan(3);
     await me.press("Escape");
     await me.page.mouse.up();
     expect([await number("x"), await number("y")]).toEqual([x, y]);
@@ -129,6 +129,7 @@ describe("drawing by hand", () => {
   it("copies, styles and whole variants are carried over; duplicates repeat their way", async () => {
     await go("route-bell");
     await me.click("treeitem", "Dot");
+    const first = await number("x", "at rest");
     await blur();
     await me.press("Control", "d");
     await me.find("treeitem", "Dot 2");
@@ -136,7 +137,7 @@ describe("drawing by hand", () => {
     await blur();
     await me.press("Control", "d");
     await me.find("treeitem", "Dot 3");
-    expect(await number("x", "at rest")).toBe(-4);
+    expect(await number("x", "at rest")).toBe(20 + (20 - first));
     await me.menu("Ground", "Hold this style");
     await me.menu("Dot 3", "Give the style of Ground");
     expect((await me.cell("borderWidth", "at rest"))?.text).toBe("1.5");
@@ -188,7 +189,7 @@ describe("variants", () => {
     await me.click("button", "on, pressed");
     await me.page.keyboard.up("Shift");
     expect((await me.chips()).find((c) => c.on)?.text).toContain("Pressed is yes");
-    await me.click("button", "on");
+    await me.click("button", "on", '[aria-label="Variant on"]');
     await me.click("treeitem", "Knob");
     await me.click("radio", "all 4 variants");
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
@@ -253,11 +254,10 @@ describe("components and the system", () => {
   it("a nested copy's trait is shown to the outside when told so", async () => {
     await go("seat-plan");
     await me.click("treeitem", "Side chooser");
-    const box = await me.cellBox("trait:side", "Port");
-    await me.page.mouse.click(box.x + 20, box.y + 10, { button: "right" });
-    await me.page.keyboard.press("Escape");
+    await me.cellBox("trait:side", "Port");
     await me.page.evaluate(() => document.querySelector<HTMLElement>('[data-row="trait:side"] .option-mark')?.click());
     await me.until(async () => expect(await me.page.$eval('[data-row="trait:side"] .option-mark', (b) => b.textContent)).toBe("option"));
+    await me.saved();
     await go("ticket");
     await me.click("treeitem", "Seats");
     await me.until(async () => expect(await me.page.$$eval(".sheet .row-name", (all) => all.map((r) => r.textContent))).toContain("Side chooser Side"));
@@ -274,6 +274,7 @@ describe("components and the system", () => {
     await go("bicycle-tick-box");
     await me.until(async () => expect(await me.page.$eval('section[aria-label="Variant checked"] [data-layer="square"] rect', (r) => r.getAttribute("fill"))).toBe("#0055aa"));
     await me.click("treeitem", "Label");
+    await me.cellBox("fill", "checked");
     expect(await me.page.$$eval(".contrast", (all) => all.length)).toBeGreaterThan(0);
   });
 

@@ -1,5 +1,6 @@
 import { useDeferredValue, useEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
+import { variantsOf } from "#core/looks";
 import type { Piece } from "#core/project";
 import { ProjectOverride, useProject } from "../store/session-context";
 import { useBench } from "./state";
@@ -22,10 +23,11 @@ export const useLagged = <T,>(value: T, lags: boolean, ms: number): T => {
   return lags ? shown : value;
 };
 
-/** Parts that may show an edit a moment after the stage has: the sheet, the tree, Try. */
+/** Parts that show an edit of a large piece a moment after the stage has: the sheet, the tree, Try. Small pieces are shown at once. */
 export const Later = ({ children }: { children: ReactNode }) => {
   const project = useProject();
-  const heavy = useBench((s) => s.editing && isHeavy(project.pieces[s.pieceId], CARDS));
-  const later = useDeferredValue(useLagged(project, heavy, 250));
-  return <ProjectOverride value={later}>{children}</ProjectOverride>;
+  const piece = project.pieces[useBench((s) => s.pieceId)], editing = useBench((s) => s.editing);
+  const heavy = isHeavy(piece, piece ? variantsOf(piece).length : 1);
+  const later = useDeferredValue(useLagged(project, heavy && editing, 250));
+  return <ProjectOverride value={heavy ? later : null}>{children}</ProjectOverride>;
 };

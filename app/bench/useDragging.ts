@@ -100,7 +100,7 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     if (fast.current) session.hold();
   };
 
-  const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean) => {
+  const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean, along: "x" | "y" | null) => {
     let dx = wantX, dy = wantY;
     let marks = noMarks;
     const first = d.from.values().next().value;
@@ -110,8 +110,9 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     dy = whole(first.y, dy);
     if (d.frame && !free) {
       const caught = snap({ ...d.frame, x: d.frame.x + wantX, y: d.frame.y + wantY }, d.others, REACH / zoom);
-      if (caught.guides.some((g) => g.axis === "x") || caught.gaps.some((g) => g.axis === "x")) dx = wantX + caught.dx;
-      if (caught.guides.some((g) => g.axis === "y") || caught.gaps.some((g) => g.axis === "y")) dy = wantY + caught.dy;
+      const caughtOn = (axis: "x" | "y") => caught.guides.some((g) => g.axis === axis) || caught.gaps.some((g) => g.axis === axis);
+      if (along !== "y" && caughtOn("x")) dx = wantX + caught.dx;
+      if (along !== "x" && caughtOn("y")) dy = wantY + caught.dy;
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
     if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
@@ -172,8 +173,10 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     if (d.marquee) { goRound(d, e); return; }
     if (d.from.size === 0) return;
     let dx = (e.clientX - d.x) / zoom, dy = (e.clientY - d.y) / zoom;
-    if (e.shiftKey) { if (Math.abs(dx) > Math.abs(dy)) dy = 0; else dx = 0; }
-    moveTo(d, dx, dy, e.ctrlKey || e.metaKey);
+    const along = !e.shiftKey ? null : Math.abs(dx) > Math.abs(dy) ? "x" : "y";
+    if (along === "x") dy = 0;
+    if (along === "y") dx = 0;
+    moveTo(d, dx, dy, e.ctrlKey || e.metaKey, along);
   };
 
   const rest = () => {

@@ -29,11 +29,12 @@ export const newPiece = (kind: Piece["kind"], name: string, order: string, id: I
   };
 };
 
-/** A name not yet taken by the given ones: "Switch", then "Switch 2". */
+/** A name not yet taken by the given ones: "Switch", then "Switch 2", then "Switch 3". */
 export const freeName = (wanted: string, taken: readonly string[]): string => {
   const lower = new Set(taken.map((t) => t.toLowerCase()));
   if (!lower.has(wanted.toLowerCase())) return wanted;
-  for (let n = 2; ; n++) if (!lower.has(`${wanted} ${n}`.toLowerCase())) return `${wanted} ${n}`;
+  const base = wanted.replace(/ \d+$/, "");
+  for (let n = 2; ; n++) if (!lower.has(`${base} ${n}`.toLowerCase())) return `${base} ${n}`;
 };
 
 export const addPiece = (project: Project, kind: Piece["kind"], name: string): Made => {
