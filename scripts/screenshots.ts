@@ -21,6 +21,35 @@ const press = async (page: Page, selector: string) => {
   await page.mouse.up();
 };
 
+/** Four drawings of a berth light, pasted and gathered. */
+const gatherSeats = async (page: Page): Promise<void> => {
+  const drawing = (on: boolean, pressed: boolean) => `<svg xmlns="http://www.w3.org/2000/svg" width="100" height="50"><rect id="Track" x="8" y="7" width="64" height="36" rx="18" fill="${on ? "#2c9a70" : "#c9c3b4"}"/><circle id="Knob" cx="${on ? 54 : 26}" cy="25" r="${pressed ? 16 : 14}" fill="#ffffff"/>${pressed ? '<circle id="Glow" cx="86" cy="25" r="6" fill="#f0c04e"/>' : ""}</svg>`;
+  const names = ["Berth light off", "Berth light on", "Berth light off pressed", "Berth light on pressed"];
+  for (const [i, name] of names.entries()) {
+    await page.evaluate((t) => {
+      const data = new DataTransfer();
+      data.setData("text/plain", t);
+      window.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true }));
+    }, drawing(i % 2 === 1, i > 1));
+    await sleep(250);
+    await page.keyboard.press("F2");
+    await page.keyboard.type(name);
+    await page.keyboard.press("Enter");
+    await sleep(150);
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.press("Escape");
+  }
+  const line = (name: string) => page.$(`[role=treeitem][aria-label="${name}"]`);
+  await (await line(names[0] as string))?.click();
+  await page.keyboard.down("Control");
+  for (const name of names.slice(1)) await (await line(name))?.click();
+  await page.keyboard.up("Control");
+  await (await line(names[3] as string))?.click({ button: "right" });
+  await sleep(250);
+  await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("[role=menuitem]")].find((m) => m.textContent?.startsWith("Gather"))?.click());
+  await sleep(1200);
+};
+
 const views: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
   { name: "projects", path: "/" },
   { name: "project", path: "/projects/kelpway-kit" },
@@ -38,6 +67,39 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await tab(page, 1);
       await press(page, '.try-host [data-layer="square"]');
       await sleep(400);
+    },
+  },
+  {
+    name: "bench-stage", path: "/projects/kelpway-kit/pieces/menu-button", act: async (page) => {
+      await choose(page, "body");
+      await look(page, "open-yes.contact-hovered");
+      await sleep(200);
+    },
+  },
+  {
+    name: "bench-points", path: "/projects/kelpway-kit/pieces/saltholm-pier", act: async (page) => {
+      await choose(page, "island");
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      await page.keyboard.press("Enter");
+      await sleep(250);
+      const knot = await (await page.$('[data-knot="0.1"]'))?.boundingBox();
+      if (knot) await page.mouse.click(knot.x + 4, knot.y + 4);
+      await sleep(200);
+    },
+  },
+  {
+    name: "compare", path: "/projects/kelpway-kit/pieces/board-now-button", act: async (page) => {
+      await page.evaluate(() => document.querySelector<HTMLElement>('[aria-label="More for variant pressed"]')?.click());
+      await sleep(200);
+      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("[role=menuitem]")].find((m) => m.textContent?.startsWith("Compare"))?.click());
+      await sleep(600);
+    },
+  },
+  { name: "gather", path: "/projects/kelpway-kit/pieces/seat-plan", act: gatherSeats },
+  {
+    name: "system", path: "/projects/kelpway-kit/system", act: async (page) => {
+      await page.evaluate(() => document.querySelector<HTMLElement>('[aria-label="Edit Kelp"]')?.click());
+      await sleep(300);
     },
   },
   { name: "bench-screen", path: "/projects/kelpway-kit/pieces/cabin-climate", act: (page) => choose(page, "air") },
@@ -58,6 +120,8 @@ try {
   mkdirSync(out, { recursive: true });
   for (const view of views) {
     const page = await browser.newPage();
+    // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
+    await page.evaluateOnNewDocument("globalThis.__name ??= (f) => f");
     await page.goto(harbour.served.address + view.path, { waitUntil: "load" });
     await sleep(1200);
     await view.act?.(page);

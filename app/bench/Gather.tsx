@@ -43,7 +43,7 @@ const Names = ({ plan, drawings, scenes, onPlan }: { plan: NamePlan; drawings: r
   return (
     <section aria-labelledby="gather-names">
       <div className="gather-head"><h3 className="h6 m-0" id="gather-names">What the names say</h3><label>Component <input className="gather-name" aria-label="Name of the component" value={plan.component} onChange={(e) => onPlan({ ...plan, component: e.target.value })} /></label></div>
-      <div className="gather-scroll">
+      <div className="gather-room">
         <table className="gather-table">
           <thead><tr><th>Drawing</th>{plan.traits.map((t, c) => (
             <th key={c}><span className="gather-trait"><input aria-label={`Name of trait ${c + 1}`} value={t.name} onChange={(e) => onPlan({ ...plan, traits: plan.traits.map((x, i) => (i === c ? { ...x, name: e.target.value } : x)) })} />{plan.traits.length > 1 && <button type="button" className="tool small" aria-label={`Remove trait ${t.name}`} onClick={() => drop(c)}><Icon name="close" size={11} /></button>}</span></th>
@@ -84,7 +84,7 @@ const Pairs = ({ tracks, drawings, fixed, onFixed, onOrder }: { tracks: readonly
   return (
     <section aria-labelledby="gather-pairs">
       <div className="gather-head"><h3 className="h6 m-0" id="gather-pairs">Which layers are the same</h3><span className="quiet small">A line is one layer of the component. Choose another where a pair is wrong; drag lines to restack.</span></div>
-      <div className="gather-scroll tall">
+      <div className="gather-room tall">
         <div className="gather-pairs" role="table" aria-label="Pairs of layers" style={{ gridTemplateColumns: `190px repeat(${drawings.length}, minmax(120px, 1fr))` }}>
           <div role="row" className="gather-row head"><span role="columnheader">Layer</span>{drawings.map((d, i) => <span key={i} role="columnheader" title={d.name}>{d.name}</span>)}</div>
           <SortList ids={tracks.map((t) => t.id)} onMove={onOrder}>
