@@ -9,6 +9,7 @@ module.exports = {
     room("player-has-no-react", "^player/", "(^|/)node_modules/(react|react-dom|react-router|zod)(/|$)"),
     room("server-leans-on-core-only", "^server/", "^(player|app|workers|demo|scripts|tests)/"),
     room("server-has-no-react", "^server/", "(^|/)node_modules/(react|react-dom)(/|$)"),
+    room("workers-lean-on-core-only", "^workers/", "^(player|server|app|demo|scripts|tests)/"),
     room("demo-leans-on-core-only", "^demo/", "^(player|server|app|workers|scripts|tests)/"),
     room("app-does-not-need-demo", "^app/", "^(demo|scripts|tests)/"),
     { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
