@@ -18,6 +18,7 @@ import { Traits } from "./Traits";
 import { Try } from "./Try";
 import { BenchContext, createBench, useBench, useChosen, usePiece } from "./state";
 import { keys, useKeys } from "./useKeys";
+import "../panels/panels.scss";
 import "./bench.scss";
 
 const Drawer = memo(function Drawer() {

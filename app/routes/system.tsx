@@ -16,6 +16,7 @@ import { upload } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";
 import { Sample } from "../system/Sample";
 import { TokenEditor } from "../system/TokenEditor";
+import "../panels/panels.scss";
 import "../system/system.scss";
 
 const words: Readonly<Record<TokenType, { one: string; many: string; fresh: TokenValue }>> = {
