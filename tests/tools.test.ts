@@ -126,6 +126,71 @@ describe("drawing by hand", () => {
     await me.find("button", "Hide Near glow");
   });
 
+  it("several layers are resized together in the frame around them; Alt resizes one about its middle", async () => {
+    await go("follow-crossing-button");
+    await go("seat-side-chooser");
+    await me.choose("Port", "Middle");
+    const frame = await me.box(".card-variant.active .frame.around");
+    await me.page.keyboard.down("Control");
+    await me.drag(frame.x + frame.width, frame.y + frame.height / 2, 40, 0);
+    await me.page.keyboard.up("Control");
+    await me.click("treeitem", "Middle");
+    expect(await number("width", "Port")).toBeGreaterThan(100);
+    expect(await number("x", "Port")).toBeGreaterThan(102);
+    await me.press("Control", "z");
+    await me.until(async () => expect(await number("width", "Port")).toBe(97));
+    await me.click("treeitem", "Pill");
+    const x = await number("x", "Port"), pill = await me.box(".card-variant.active .frame");
+    await me.page.keyboard.down("Alt");
+    await me.page.keyboard.down("Control");
+    await me.drag(pill.x + pill.width, pill.y + pill.height / 2, 12, 0);
+    await me.page.keyboard.up("Control");
+    await me.page.keyboard.up("Alt");
+    const width = await number("width", "Port");
+    expect(width).toBeGreaterThan(97);
+    expect(await number("x", "Port")).toBeCloseTo(x - (width - 97) / 2, 0);
+  });
+
+  it("a corner is rounded by its knob, to the full at the end; the ruler measures", async () => {
+    await go("sailing-card");
+    await me.click("treeitem", "Photo");
+    const frame = await me.box(".card-variant.active .frame");
+    await me.page.mouse.move(frame.x + frame.width / 2, frame.y + frame.height / 2);
+    const knob = await me.box('.corner-knob[data-corner="0"]');
+    await me.drag(knob.x + 4, knob.y + 4, 20, 20);
+    const radius = await number("radius");
+    expect(radius).toBeGreaterThan(4);
+    const again = await me.box('.corner-knob[data-corner="0"]');
+    await me.drag(again.x + 4, again.y + 4, 300, 300);
+    expect((await me.cell("radius", "only variant"))?.text).toBe("full");
+    await blur();
+    await me.press("m");
+    const scene = await me.box(".scene"), z = await me.zoom();
+    await me.page.mouse.move(scene.x + 10 * z, scene.y + 10 * z);
+    await me.page.mouse.down();
+    await me.page.mouse.move(scene.x + 40 * z, scene.y + 50 * z, { steps: 4 });
+    expect(await me.page.$eval(".ruler text", (t) => t.textContent)).toMatch(/^30 × 40, 50/);
+    await me.page.mouse.up();
+    await me.press("Escape");
+  });
+
+  it("a reference picture lies under the cards, can be placed and dimmed, and is no layer", async () => {
+    await go("route-bell");
+    const before = await names(), z = await me.zoom();
+    await me.click("button", "Reference picture");
+    const input = await me.until(async () => { const i = await me.page.$(".reference-menu input[type=file]"); if (!i) throw new Error("no field"); return i; });
+    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile("demo/pictures/saloon.png");
+    await me.until(async () => expect(await me.page.$$eval(".reference", (all) => all.length)).toBe(4));
+    const width = await me.find("textbox", "Reference width");
+    await width.click({ count: 3 });
+    await me.type("72");
+    await me.press("Enter");
+    await me.until(async () => expect(await me.page.$eval(".reference", (i) => Math.round(i.getBoundingClientRect().width))).toBe(Math.round(72 * z)));
+    expect(await names()).toEqual(before);
+    await me.click("button", "Take the reference picture away");
+    await me.until(async () => expect(await me.page.$(".reference")).toBeNull());
+  });
+
   it("copies, styles and whole variants are carried over; duplicates repeat their way", async () => {
     await go("route-bell");
     await me.click("treeitem", "Dot");
