@@ -307,7 +307,7 @@ describe("components and the system", () => {
     const before = await me.page.$$eval(".card-variant .scene > svg", (all) => all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()));
     await me.click("treeitem", "Toggle");
     await blur();
-    await me.press("Control", "k");
+    await me.press("n");
     await me.until(async () => expect(await names()).toEqual(["Alert switch", "Toggle", "Label"]));
     const shown = () => me.page.$$eval(".card-variant .scene > svg", (all) => all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()));
     expect(await shown()).toEqual(before);

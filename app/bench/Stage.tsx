@@ -122,9 +122,10 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
   const byKey = new Map(scenes.map((s) => [s.key, s]));
   useLayoutEffect(() => {
     const state = store.getState(), before = state.scenes.current;
+    state.scenes.env = env;
     state.scenes.current = new Map(scenes.map((s) => [s.key, s.placed]));
     if (before.size !== scenes.length || scenes.some((s) => before.get(s.key) !== s.placed)) put({ sceneCount: state.sceneCount + 1 });
-  }, [scenes, store, put]);
+  }, [env, scenes, store, put]);
   const cardWidth = Math.max(NARROWEST, w * zoom + 2 * PAD), cardHeight = h * zoom + 2 * PAD_DOWN + HEAD;
   const empty = Object.keys(piece.layers).length === 1;
   const turn = useCallback((by: 1 | -1, now: number) => {

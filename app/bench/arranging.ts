@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import type { StoreApi } from "zustand";
 import { align, carryVariant, copyLayers, detach, distribute, extract, flattenLayer, lock, moveInto, pasteClip, readClip, replaceBy, resetVariant, restackTo, styleOf, topmost, unwrap, wrap } from "#core/edit";
 import type { Alignment, Clip, Moves } from "#core/edit";
-import { boundsIn, findPlaced, spotsIn, toParent, wayInto } from "#core/layout";
+import { boundsIn, findPlaced, mapOf, spotBounds, spotsIn, wayInto } from "#core/layout";
 import type { Placed, Rect } from "#core/layout";
 import { pathInBox } from "#core/formats";
 import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#core/looks";
@@ -16,6 +16,7 @@ import { heavy } from "../common/heavy";
 import type { Session } from "../store/session";
 import { useSession } from "../store/session-context";
 import { BenchEdits } from "./edits";
+import { Scenes } from "./scenes";
 import { activeOf, activeScene, parentForNew, useBenchStore } from "./state";
 import type { Active, BenchState } from "./state";
 
@@ -27,13 +28,8 @@ export const heldVariant = () => variantHeld;
 
 const tidy = (n: number): number => Math.round(n * 100) / 100;
 
-/** The upright box of a layer in its parent, turned as it is shown. */
-const boxInParent = (p: Placed): Rect => {
-  const at = toParent(p);
-  const corners = [at(0, 0), at(p.width, 0), at(p.width, p.height), at(0, p.height)];
-  const x = Math.min(...corners.map((c) => c[0])), y = Math.min(...corners.map((c) => c[1]));
-  return { x, y, width: Math.max(...corners.map((c) => c[0])) - x, height: Math.max(...corners.map((c) => c[1])) - y };
-};
+/** Whether layers are outlines that can be combined with each other. */
+export const canCombine = (piece: Piece, ids: readonly Id[]): boolean => ids.length > 1 && ids.every((id) => ["box", "ellipse", "polygon", "path", "compound"].includes(piece.layers[id]?.kind ?? ""));
 
 /** What is done to chosen layers as wholes: lining up, grouping, copying, turning into components. */
 export class Arranging {
@@ -50,7 +46,7 @@ export class Arranging {
   }
 
   private boxes(scene: Placed, ids: readonly Id[]): Map<Id, Rect> {
-    return new Map(ids.flatMap((id) => { const p = findPlaced(scene, id)?.placed; return p ? [[id, boxInParent(p)] as const] : []; }));
+    return new Map(ids.flatMap((id) => { const p = findPlaced(scene, id)?.placed; return p ? [[id, spotBounds({ ...p, map: mapOf(p) })] as const] : []; }));
   }
 
   private done(change: Change | null | undefined, choose?: readonly Id[]): boolean {
@@ -90,6 +86,7 @@ export class Arranging {
   wrap(how: "group" | "compound" | "row" | "column"): void {
     const here = this.here();
     if (!here || here.ids.length === 0) return;
+    if (how === "compound" && !canCombine(here.piece, here.ids)) { this.edits.note("Choose two or more shapes to combine them."); return; }
     const made = wrap(here.piece, here.ids, how, this.boxes(here.scene, here.ids));
     if (!made) { this.edits.note("Only layers that lie in the same box can be put into a container together."); return; }
     this.done(made.change, [made.id]);
@@ -131,11 +128,11 @@ export class Arranging {
 
   /** Makes one editable path of a compound, in every variant in which its shapes differ. */
   async flatten(): Promise<void> {
-    const here = this.here(), id = here?.ids[0];
-    if (!here || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
+    const here = this.here(), id = here?.ids[0], { env } = this.state.scenes;
+    if (!here || !env || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
     const shapes = new Map<string, { placed: Placed; variants: Variant[] }>();
-    for (const variant of variantsOf(here.piece)) {
-      const scene = this.state.scenes.current.get(variantKey(here.piece, variant) || "only");
+    // all of them, also those the stage does not show just now
+    for (const { variant, placed: scene } of new Scenes().of(env, this.session.project, here.piece, variantsOf(here.piece))) {
       const placed = scene && findPlaced(scene, id)?.placed;
       if (!placed) continue;
       const key = outlinePath(placed), known = shapes.get(key);

@@ -4,7 +4,7 @@ import type { Piece, Project } from "#core/project";
 import { ROOT } from "#core/project";
 import type { MenuItem } from "../common/ContextMenu";
 import type { Arranging } from "./arranging";
-import { heldStyle } from "./arranging";
+import { canCombine, heldStyle } from "./arranging";
 import type { BenchEdits } from "./edits";
 import { activeOf } from "./state";
 import type { BenchState } from "./state";
@@ -23,7 +23,6 @@ export const layerMenu = ({ project, piece, state, arranging, edits, onGather, o
   const holds = lead && lead.id !== ROOT && (childrenOf(piece).get(lead.id) ?? []).length > 0;
   const components = piecesOf(project, "component").filter((c) => !contains(project, c.id, piece.id));
   const paste = (inPlace: boolean) => void navigator.clipboard?.readText().then((t) => { if (!arranging.paste(t, inPlace)) edits.note("There are no copied layers to paste."); }, () => edits.note("The browser does not let Nubble read the clipboard here: press Ctrl+V instead."));
-  const shapes = inner.every((id) => ["box", "ellipse", "polygon", "path", "compound"].includes(piece.layers[id]?.kind ?? ""));
   return [
     { label: "Cut", keys: "Ctrl+X", disabled: none, onPick: () => copyText(arranging.cut()) },
     { label: "Copy", keys: "Ctrl+C", disabled: none, onPick: () => copyText(arranging.copy()) },
@@ -38,18 +37,18 @@ export const layerMenu = ({ project, piece, state, arranging, edits, onGather, o
     { label: "Group", keys: "Ctrl+G", disabled: none, onPick: () => arranging.wrap("group") },
     { label: "Put into a row", disabled: none, onPick: () => arranging.wrap("row") },
     { label: "Put into a column", disabled: none, onPick: () => arranging.wrap("column") },
-    ...(several && shapes ? [{ label: "Combine shapes", keys: "Ctrl+Shift+U", onPick: () => arranging.wrap("compound") }] : []),
+    ...(canCombine(piece, inner) ? [{ label: "Combine shapes", keys: "U", onPick: () => arranging.wrap("compound") }] : []),
     ...(lead?.kind === "compound" && onCombine ? [{ label: "Flatten into one path", onPick: onCombine }] : []),
     { label: "Ungroup", keys: "Ctrl+Shift+G", disabled: !holds, onPick: () => arranging.unwrap() },
     "line",
-    { label: "Make a component", keys: "Ctrl+K", disabled: none, onPick: () => { arranging.extract(); } },
+    { label: "Make a component", keys: "N", disabled: none, onPick: () => { arranging.extract(); } },
     ...(several && onGather ? [{ label: `Gather these ${inner.length} as variants …`, onPick: onGather }] : []),
     ...(lead?.kind === "instance" ? [{ label: "Make plain layers of it", onPick: () => arranging.detach() }] : []),
     ...(!none && components.length ? [{ label: "Replace by a copy of", items: components.map((c) => ({ label: c.name, onPick: () => arranging.replaceBy(c.id) })) }] : []),
     "line",
     { label: "Bring to the front", disabled: none, onPick: () => arranging.stackTo("front") },
     { label: "Send to the back", disabled: none, onPick: () => arranging.stackTo("back") },
-    { label: lead?.locked ? "Unlock" : "Lock", keys: "Ctrl+L", disabled: none, onPick: () => arranging.lock(!lead?.locked) },
+    { label: lead?.locked ? "Unlock" : "Lock", keys: "K", disabled: none, onPick: () => arranging.lock(!lead?.locked) },
     { label: values?.visible === false ? "Show" : "Hide", disabled: none, onPick: () => arranging.show(inner, values?.visible === false) },
     { label: "Rename", keys: "F2", disabled: !lead, onPick: () => state.put({ renaming: lead?.id ?? null }) },
     { label: "Delete", keys: "Delete", disabled: none, onPick: () => edits.remove(inner) },

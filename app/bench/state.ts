@@ -3,7 +3,7 @@ import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
 import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
 import type { Gap, Guide } from "#core/edit";
-import type { Placed, Rect } from "#core/layout";
+import type { LayoutEnv, Placed, Rect } from "#core/layout";
 import type { Condition, Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
@@ -57,7 +57,7 @@ export interface BenchState {
   /** how each shown variant looks, by its key: read by edits, not by what is rendered */
   /** goes up whenever the scenes have changed */
   readonly sceneCount: number;
-  readonly scenes: { current: ReadonlyMap<string, Placed | null> };
+  readonly scenes: { current: ReadonlyMap<string, Placed | null>; env: LayoutEnv | null };
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
@@ -66,7 +66,7 @@ export interface BenchState {
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map() },
+  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

@@ -30,8 +30,7 @@ export const useKeys = (onHelp: () => void): void => {
     const held: Readonly<Record<string, (shift: boolean) => void>> = {
       z: (shift) => { if (shift) session.redo(); else session.undo(); }, y: () => session.redo(), a: chooseAll,
       d: () => { edits.duplicate(store.getState().chosen); }, g: (shift) => { if (shift) arranging.unwrap(); else arranging.wrap("group"); },
-      f: () => store.getState().put({ dialog: { kind: "replace" } }), k: () => { arranging.extract(); }, u: (shift) => { if (shift) arranging.wrap("compound"); },
-      l: () => { const s = store.getState(); arranging.lock(!session.project.pieces[s.pieceId]?.layers[s.chosen[0] ?? ""]?.locked); },
+      f: () => store.getState().put({ dialog: { kind: "replace" } }),
     };
     const escape = () => {
       const state = store.getState();
@@ -56,6 +55,9 @@ export const useKeys = (onHelp: () => void): void => {
       else if (key === "r") state.restart();
       else if (key === "p") state.put({ tool: state.tool === "pen" ? "choose" : "pen" });
       else if (key === "m") state.put({ tool: state.tool === "ruler" ? "choose" : "ruler" });
+      else if (key === "n") arranging.extract();
+      else if (key === "u") arranging.wrap("compound");
+      else if (key === "k") arranging.lock(!session.project.pieces[state.pieceId]?.layers[state.chosen[0] ?? ""]?.locked);
       else if (key === "f" && e.shiftKey) state.put({ zoom: "fit", only: null });
       else if (kinds[key]) insert.simple(kinds[key]);
       else if (key === "i") document.querySelector<HTMLElement>("[data-insert=icon]")?.click();
@@ -107,8 +109,8 @@ export const useKeys = (onHelp: () => void): void => {
 /** The keys of the bench and what they do. */
 export const keys: readonly (readonly [string, string])[] = [
   ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["P, M", "draw a path with the pen, measure"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"],
-  ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them; once more, by the same way"], ["Ctrl+X, C, V", "cut, copy, paste layers; with Shift in place"], ["Ctrl+G, +Shift", "group, ungroup"], ["Ctrl+Shift+U", "combine shapes"],
-  ["Ctrl+K", "make a component"], ["Ctrl+F", "find and replace a value"], ["Ctrl+L", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
+  ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them; once more, by the same way"], ["Ctrl+X, C, V", "cut, copy, paste layers; with Shift in place"], ["Ctrl+G, +Shift", "group, ungroup"], ["U", "combine shapes"],
+  ["N", "make a component"], ["Ctrl+F", "find and replace a value"], ["K", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
   ["Ctrl + drag", "let nothing catch"], ["Alt + pointing", "show distances"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type; on a path, its points"], ["Enter", "edit the points of a path"],
   ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Shift+F", "fit all cards"], ["Esc", "back out, choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
 ];

@@ -27,7 +27,8 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
   return [(m[3] * dx - m[2] * dy) / det, (m[0] * dy - m[1] * dx) / det];
 };
 
-const mapOf = (p: Placed, parent: Affine): Affine => {
+/** Where a placed layer's own px lie in its parent, or further out when the parent's own map is given. */
+export const mapOf = (p: Placed, parent: Affine = upright): Affine => {
   const place = toParent(p);
   const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
   const [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
@@ -61,7 +62,8 @@ export const spotOf = (root: Placed, id: Id): Spot | undefined => {
   return spot;
 };
 
-const spotBounds = ({ width, height, map }: Spot): Rect => {
+/** The upright box around a layer, however it is turned and scaled. */
+export const spotBounds = ({ width, height, map }: Omit<Spot, "parent">): Rect => {
   const corners = [mapPoint(map, 0, 0), mapPoint(map, width, 0), mapPoint(map, width, height), mapPoint(map, 0, height)];
   const xs = corners.map((c) => c[0]), ys = corners.map((c) => c[1]);
   const x = Math.min(...xs), y = Math.min(...ys);

@@ -1,12 +1,7 @@
-import { toParent } from "../layout/hit";
+import { mapOf } from "../layout/bounds";
 import type { Placed } from "../layout/types";
 import { outlinePath } from "../paint/outline";
 import type { Part } from "./combine";
-
-const mapOf = (p: Placed): number[] => {
-  const at = toParent(p), [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
-  return [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
-};
 
 /** The shown shapes inside a compound as parts to combine, in its own px. */
 export const partsOf = (compound: Placed): Part[] =>

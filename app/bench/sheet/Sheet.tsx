@@ -11,6 +11,7 @@ import type { MenuAt } from "../../common/ContextMenu";
 import { useProject, useSession } from "../../store/session-context";
 import { gridOf, variantOf } from "../grid";
 import { chooseCard, useActive, useBench, useBenchStore, useChosen } from "../state";
+import type { GridView } from "../state";
 import { CellEditor } from "./CellEditor";
 import { cellTitle, CellView } from "./CellView";
 import { cellOf, differs, groupNames, rowsFor } from "./rows";
@@ -19,9 +20,9 @@ import { useSheet } from "./useSheet";
 
 const ROW = 29, GROUP = 22, COLUMN = 150;
 
-/** The variants in the order of the stage. */
-const stageOrder = (piece: Piece): Variant[] => {
-  const grid = gridOf(piece);
+/** All variants, in the order of the stage. */
+const stageOrder = (piece: Piece, down: GridView["down"]): Variant[] => {
+  const grid = gridOf(piece, { down, hidden: {} });
   return grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)));
 };
 
@@ -205,7 +206,8 @@ export const Sheet = () => {
   const { piece } = useActive();
   const chosen = useChosen();
   const onlyDifferences = useBench((s) => s.onlyDifferences);
-  const variants = useMemo(() => stageOrder(piece), [piece]);
+  const down = useBench((s) => s.grid.down);
+  const variants = useMemo(() => stageOrder(piece, down), [piece, down]);
   const layer = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];
   const rows = useMemo(() => {
     if (!layer) return [];
