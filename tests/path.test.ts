@@ -223,20 +223,25 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(rest.x - trackBox.x).toBeCloseTo(4, 1);
     expect(trackBox.fill).toBe("#c9c3b4");
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
-    await me.page.mouse.down();
-    await me.until(async () => expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0));
-    await me.page.mouse.up();
-    const seen: number[] = [];
-    const fills = new Set<string | null>();
-    for (let i = 0; i < 40; i++) {
-      const now = await me.layer(".try-host", knob);
-      fills.add((await me.layer(".try-host", track))?.fill ?? null);
-      seen.push((now?.x ?? NaN) - trackBox.x);
-      await sleep(30);
+    // a machine that is busy elsewhere may show no frame in the middle: what is shown must be right, and once there must be one
+    let middle = false;
+    for (let i = 0; i < 4 && !middle; i++) {
+      if (i > 0) {
+        await me.click("radio", "off", "[aria-label='Alerts in Try']");
+        await me.until(async () => expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1));
+        await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
+      }
+      await me.page.mouse.down();
+      await me.until(async () => expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0));
+      const film = await me.film(".try-host", [knob, track]);
+      await me.page.mouse.up();
+      await me.until(async () => expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70"));
+      const frames = await film();
+      const seen = frames.map(([k]) => (k?.x ?? NaN) - trackBox.x);
+      expect([...seen].sort((a, b) => a - b)).toEqual(seen);
+      middle = seen.some((x) => x > 6 && x < 30) && frames.some(([, t]) => t?.fill !== "#c9c3b4" && t?.fill !== "#2c9a70");
     }
-    expect(seen.some((x) => x > 6 && x < 30)).toBe(true);
-    expect([...seen].sort((a, b) => a - b)).toEqual(seen);
-    expect([...fills].some((f) => f !== "#c9c3b4" && f !== "#2c9a70")).toBe(true);
+    expect(middle).toBe(true);
     expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 32, 1);
     expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(28, 1);
     expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70");

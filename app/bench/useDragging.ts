@@ -27,8 +27,8 @@ interface Drag {
 
 /** px on screen before a press becomes a drag, and within which edges catch one another */
 const SLACK = 3, REACH = 6;
-/** How often a drag in a large piece is told to the other cards and panels, ms. */
-const TELL = 700;
+/** How long the hand must rest before a drag in a large piece is told to the other cards and panels, ms. */
+const REST = 160;
 const tidy = (n: number): number => Math.round(n * 100) / 100;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
@@ -47,17 +47,15 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
   const store = useBenchStore();
   const edits = useEdits();
   const drag = useRef<Drag | null>(null);
-  /** In a large piece a drag is painted here, on this card, and told to the rest of the bench now and then. */
-  const fast = useRef<{ resolver: Resolver; told: number } | null>(null);
+  /** In a large piece a drag is painted here, on this card, and told to the rest of the bench whenever the hand rests. */
+  const fast = useRef<{ resolver: Resolver; resting: number } | null>(null);
   const paintNow = () => {
     const f = fast.current, piece = session.project.pieces[store.getState().pieceId];
     const tree = f && piece && f.resolver.tree(session.project, piece.id, variant);
     if (!f || !tree) return;
     canvas.current?.(layout(env, tree));
-    if (performance.now() - f.told < TELL) return;
-    session.release();
-    session.hold();
-    f.told = performance.now();
+    window.clearTimeout(f.resting);
+    f.resting = window.setTimeout(() => session.release(), REST);
   };
 
   const at = (e: PointerEvent | React.MouseEvent): [number, number] => {
@@ -70,7 +68,10 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     if (d.marquee) return;
     scene.classList.add("moving");
     const large = session.project.pieces[store.getState().pieceId];
-    if (isHeavy(large, large ? variantsOf(large).length : 1)) fast.current = { resolver: new Resolver(), told: performance.now() };
+    if (isHeavy(large, large ? variantsOf(large).length : 1)) {
+      fast.current = { resolver: new Resolver(), resting: 0 };
+      scene.closest(".bench")?.classList.add("hurried");
+    }
     if (alt) d.ids = edits.duplicate(d.ids, 0);
     const state = store.getState();
     const piece = session.project.pieces[state.pieceId];
@@ -97,7 +98,6 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     d.frame = unite((originals ? [...state.chosen] : moving).flatMap((id) => bounds.get(id) ?? []));
     d.others = neighbours(piece, bounds, moving);
     state.put({ editing: d.from.size > 0 });
-    if (fast.current) session.hold();
   };
 
   const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean, along: "x" | "y" | null) => {
@@ -116,6 +116,7 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
     if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
+    if (fast.current) session.hold();
     edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: tidy(p.x + lx), y: tidy(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
     paintNow();
@@ -166,6 +167,8 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
   const onPointerMove = (e: PointerEvent<HTMLElement>) => {
     const d = drag.current;
     if (!d) { measure(e); return; }
+    // the movable edges between the parts of the bench need not look whether the hand is near them
+    e.preventDefault();
     if (!d.moving) {
       if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLACK) return;
       begin(d, e.altKey, e.currentTarget);
@@ -181,8 +184,9 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
 
   const rest = () => {
     drag.current = null;
+    window.clearTimeout(fast.current?.resting);
     fast.current = null;
-    for (const scene of document.querySelectorAll(".scene.moving")) scene.classList.remove("moving");
+    for (const scene of document.querySelectorAll(".scene.moving, .bench.hurried")) scene.classList.remove("moving", "hurried");
     session.release();
   };
 

@@ -44,7 +44,7 @@ const shapes: Readonly<Record<string, ReactNode>> = {
 
 /** A small line drawing, one stroke wide, in the colour of the text. */
 export const Icon = ({ name, size = 16 }: { name: string; size?: number }) => (
-  <svg width={size} height={size} viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth="1.4" strokeLinecap="round" strokeLinejoin="round" aria-hidden="true">{shapes[name]}</svg>
+  <svg width={size} height={size} viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth="1.4" strokeLinecap="round" strokeLinejoin="round" overflow="visible" aria-hidden="true">{shapes[name]}</svg>
 );
 
 /** Patterned swatches of traits: told apart by pattern as well as by colour. */

@@ -44,7 +44,7 @@ const never = () => () => undefined;
 export const useProject = (): Project => {
   const session = useSession();
   const over = useContext(ProjectOverride);
-  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.project, () => over ?? session.project);
+  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.told, () => over ?? session.told);
 };
 
 export const useSave = () => {

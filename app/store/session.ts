@@ -51,7 +51,7 @@ export class Session {
   private trouble: string | null = null;
   private cancelSend: () => void = () => undefined;
   private openKey: string | null = null;
-  private held = false;
+  private held: Project | null = null;
   private ended = false;
   private readonly listeners = new Set<() => void>();
   private readonly messages = new Set<(text: string) => void>();
@@ -64,6 +64,8 @@ export class Session {
   }
 
   get project(): Project { return this.present; }
+  /** The project as listeners know it: the present one, unless edits are held back. */
+  get told(): Project { return this.held ?? this.present; }
   get save(): SaveState { return this.state; }
   get seq(): number { return this.confirmed.seq; }
   get undoLabel(): string | null { return this.past.at(-1)?.label ?? null; }
@@ -105,12 +107,12 @@ export class Session {
   }
 
   /** Keeps quiet about edits until they are told, for a gesture that paints what it does by itself. */
-  hold(): void { this.held = true; }
+  hold(): void { this.held ??= this.present; }
 
   /** Tells what was held back, and everything from now on. */
   release(): void {
     if (!this.held) return;
-    this.held = false;
+    this.held = null;
     this.tell();
   }
 

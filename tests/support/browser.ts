@@ -25,6 +25,28 @@ export const sleep = (ms: number): Promise<void> => new Promise((r) => setTimeou
 
 interface Box { x: number; y: number; width: number; height: number }
 
+interface Shown extends Box { fill: string | null }
+
+/** Runs in the page: looks at layers once, or in every frame from now on. */
+const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | null)[][] => {
+  const now = () => ids.map((id): Shown | null => {
+    const g = [...document.querySelectorAll(`${host} [data-layer]`)].filter((e) => e.getAttribute("data-layer") === id).at(-1);
+    const shape = g && [...g.children].find((c) => ["rect", "ellipse", "path", "text"].includes(c.tagName) && !(c as SVGElement).style.filter);
+    const box = shape?.getBoundingClientRect();
+    return box ? { x: box.x, y: box.y, width: box.width, height: box.height, fill: shape?.getAttribute("fill") ?? null } : null;
+  });
+  if (!filmed) return [now()];
+  const film = { on: true, frames: [] as (Shown | null)[][] };
+  (window as unknown as { film_: typeof film }).film_ = film;
+  const frame = () => {
+    if (!film.on) return;
+    film.frames.push(now());
+    requestAnimationFrame(frame);
+  };
+  requestAnimationFrame(frame);
+  return [];
+};
+
 /** A person at a window: finds things by what they are called, uses mouse and keyboard, and notes what the console complains of. */
 export class Person {
   readonly complaints: string[] = [];
@@ -97,14 +119,19 @@ export class Person {
     });
   }
 
-  /** A number of a painted layer in a running scene, as it is on screen this moment. */
-  layer(host: string, id: string): Promise<{ x: number; y: number; width: number; height: number; fill: string | null } | null> {
-    return this.page.evaluate((h, l) => {
-      const g = [...document.querySelectorAll(`${h} [data-layer]`)].filter((e) => e.getAttribute("data-layer") === l).at(-1);
-      const shape = g && [...g.children].find((c) => ["rect", "ellipse", "path", "text"].includes(c.tagName) && !(c as SVGElement).style.filter);
-      const box = shape?.getBoundingClientRect();
-      return box ? { x: box.x, y: box.y, width: box.width, height: box.height, fill: shape?.getAttribute("fill") ?? null } : null;
-    }, host, id);
+  /** Painted layers in a running scene, as they are on screen this moment. */
+  async layers(host: string, ids: readonly string[]): Promise<(Shown | null)[]> { return (await this.page.evaluate(look, host, ids, false)).at(-1) ?? []; }
+
+  async layer(host: string, id: string): Promise<Shown | null> { return (await this.layers(host, [id]))[0] ?? null; }
+
+  /** Begins to note painted layers in every frame; gives what ends it and tells the frames. */
+  async film(host: string, ids: readonly string[]): Promise<() => Promise<(Shown | null)[][]>> {
+    await this.page.evaluate(look, host, ids, true);
+    return () => this.page.evaluate(() => {
+      const w = window as unknown as { film_: { on: boolean; frames: (Shown | null)[][] } };
+      w.film_.on = false;
+      return w.film_.frames;
+    });
   }
 
   text(selector: string): Promise<string> { return this.page.$eval(selector, (e) => (e as HTMLElement).innerText); }

@@ -85,7 +85,7 @@ const Grid = ({ piece, layer, rows, variants }: { piece: Piece; layer: Layer; ro
   const closeMenu = useCallback(() => setMenu(null), []);
   const items = useMemo(() => itemsOf(rows), [rows]);
   // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoised by a compiler
-  const down = useVirtualizer({ count: items.length, getScrollElement: () => room.current, estimateSize: (i) => ("group" in (items[i] as Item) ? GROUP : ROW), overscan: 6, scrollMargin: 0, paddingStart: ROW });
+  const down = useVirtualizer({ count: items.length, getScrollElement: () => room.current, estimateSize: (i) => ("group" in (items[i] as Item) ? GROUP : ROW), overscan: 3, scrollMargin: 0, paddingStart: ROW });
   const across = useVirtualizer({ horizontal: true, count: variants.length, getScrollElement: () => room.current, estimateSize: () => COLUMN, overscan: 2, paddingStart: COLUMN });
   useEffect(() => down.measure(), [items, down]);
 
