@@ -164,13 +164,19 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   useLayoutEffect(() => {
     const handles = moveable.current;
     if (!handles || !frame.current) return;
-    // they measure the page, which is cheapest once it has been laid out; what moves hides them anyway
-    const later = requestAnimationFrame(() => {
-      if (!frame.current || moveable.current !== handles) return;
-      if (!handles.isDragging()) handles.renderDirections = directionsFor(layers, frame.current.offsetWidth, frame.current.offsetHeight);
-      handles.updateRect();
+    // they measure the page, which is cheap only once it has been laid out and shown: they follow one frame later
+    let timer = 0;
+    const shown = requestAnimationFrame(() => {
+      timer = window.setTimeout(() => {
+        if (!frame.current || moveable.current !== handles) return;
+        if (!handles.isDragging()) handles.renderDirections = directionsFor(layers, frame.current.offsetWidth, frame.current.offsetHeight);
+        handles.updateRect();
+      });
     });
-    return () => cancelAnimationFrame(later);
+    return () => {
+      cancelAnimationFrame(shown);
+      window.clearTimeout(timer);
+    };
   }, [frame, layers, placed, zoom]);
   return null;
 };

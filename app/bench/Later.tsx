@@ -6,7 +6,7 @@ import { ProjectOverride, useProject } from "../store/session-context";
 import { useBench } from "./state";
 
 /** Pieces with more painted layers than this cannot follow a dragging hand on every card and in every panel. */
-const HEAVY = 900, CARDS = 12;
+const HEAVY = 300, CARDS = 12;
 export const isHeavy = (piece: Piece | undefined, variants: number): boolean => piece !== undefined && Object.keys(piece.layers).length * Math.min(CARDS, variants) > HEAVY;
 
 /** A value as it was at most `ms` ago while `lags` holds; at once when it does not any more. */

@@ -27,8 +27,10 @@ interface Drag {
 
 /** px on screen before a press becomes a drag, and within which edges catch one another */
 const SLACK = 3, REACH = 6;
-/** How long the hand must rest before a drag in a large piece is told to the other cards and panels, ms. */
-const REST = 160;
+/** How long the hand must rest before a drag is told to the other cards and panels in any case, ms. */
+const REST = 120;
+/** A render that takes less than this is made with every move, ms; else the pause after it is so many times as long. */
+const CHEAP = 4, PAUSES = 16;
 const tidy = (n: number): number => Math.round(n * 100) / 100;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
@@ -47,15 +49,29 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
   const store = useBenchStore();
   const edits = useEdits();
   const drag = useRef<Drag | null>(null);
-  /** In a large piece a drag is painted here, on this card, and told to the rest of the bench whenever the hand rests. */
-  const fast = useRef<{ resolver: Resolver; resting: number } | null>(null);
+  /**
+   * A drag is painted here, on this card, and told to the rest of the bench as often as that leaves the hand free; of a large
+   * piece only when the hand rests.
+   */
+  const fast = useRef<{ readonly resolver: Resolver; resting: number; next: number } | null>(null);
+  const tell = () => {
+    const f = fast.current, began = performance.now();
+    if (!f) return;
+    session.release();
+    // runs when React has rendered what was told
+    queueMicrotask(() => {
+      const took = performance.now() - began;
+      if (f.next < Infinity) f.next = took < CHEAP ? 0 : performance.now() + took * PAUSES;
+    });
+  };
   const paintNow = () => {
     const f = fast.current, piece = session.project.pieces[store.getState().pieceId];
     const tree = f && piece && f.resolver.tree(session.project, piece.id, variant);
     if (!f || !tree) return;
     canvas.current?.(layout(env, tree));
     window.clearTimeout(f.resting);
-    f.resting = window.setTimeout(() => session.release(), REST);
+    if (performance.now() >= f.next) tell();
+    else f.resting = window.setTimeout(tell, REST);
   };
 
   const at = (e: PointerEvent | React.MouseEvent): [number, number] => {
@@ -67,11 +83,9 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     d.moving = true;
     if (d.marquee) return;
     scene.classList.add("moving");
-    const large = session.project.pieces[store.getState().pieceId];
-    if (isHeavy(large, large ? variantsOf(large).length : 1)) {
-      fast.current = { resolver: new Resolver(), resting: 0 };
-      scene.closest(".bench")?.classList.add("hurried");
-    }
+    const whole = session.project.pieces[store.getState().pieceId];
+    fast.current = { resolver: new Resolver(), resting: 0, next: isHeavy(whole, whole ? variantsOf(whole).length : 1) ? Infinity : 0 };
+    scene.closest(".bench")?.classList.add("hurried");
     if (alt) d.ids = edits.duplicate(d.ids, 0);
     const state = store.getState();
     const piece = session.project.pieces[state.pieceId];
@@ -116,7 +130,7 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
     if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
-    if (fast.current) session.hold();
+    session.hold();
     edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: tidy(p.x + lx), y: tidy(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
     paintNow();

@@ -109,7 +109,7 @@ export const stage = async (line: Line): Promise<void> => {
     line("stage: 300 pieces, 200 layers, 24 variants: an edit on all visible cards", `${full.edit.toFixed(1)} ms until the next frame; of an arranged layer ${full.within.toFixed(1)} ms`);
     line("stage: the same, dragging", `${full.drag.toFixed(0)} frames/s`);
     line("stage: the same, opening the bench after load", `${full.loading.toFixed(0)} ms by its address, ${full.opening.toFixed(0)} ms from the list of 300 pieces`);
-    for (const [what, args] of [["50 layers", [300, 50, 24]], ["100 layers", [300, 100, 24]], ["4 variants", [300, 200, 4]], ["8 variants", [300, 200, 8]], ["30 pieces", [30, 200, 24]]] as const) {
+    for (const [what, args] of [["20 layers", [300, 20, 24]], ["50 layers", [300, 50, 24]], ["100 layers", [300, 100, 24]], ["4 variants", [300, 200, 4]], ["8 variants", [300, 200, 8]], ["30 pieces", [30, 200, 24]]] as const) {
       const m = await measure(...(args as [number, number, number]));
       line(`stage: with ${what} instead`, `edit ${m.edit.toFixed(1)} ms, drag ${m.drag.toFixed(0)} frames/s, opening ${m.loading.toFixed(0)} ms`);
     }
