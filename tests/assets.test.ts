@@ -1,5 +1,4 @@
 import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Sequelize } from "sequelize";
 import { emptyProject } from "#core/edit";
@@ -7,9 +6,10 @@ import { newId } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { launch } from "./support/browser";
 import { Designer } from "./support/designer";
+import { fontFiles } from "./support/fonts";
 
 const picture = readFileSync(new URL("../demo/pictures/saloon.png", import.meta.url));
-const font = readFileSync(createRequire(import.meta.url).resolve("@fontsource/caveat/files/caveat-latin-700-normal.woff2"));
+const font = fontFiles.woff2;
 
 let me: Designer, close: () => Promise<void>, db: Sequelize, id: string;
 beforeAll(async () => {
@@ -52,12 +52,27 @@ describe("files", () => {
     expect((await send(new Uint8Array(4))).body.reason).toContain("empty");
   });
 
-  it("of fonts say their family, and have measures", async () => {
-    const { body } = await send(font);
-    expect(body).toMatchObject({ kind: "font", family: "Caveat" });
-    const face = (await (await fetch(`${inject("address")}/assets/${body.hash}/face`)).json()) as { upm: number; advances: Record<string, number> };
-    expect(face.advances.a).toBeGreaterThan(0);
-    expect(face.upm).toBeGreaterThan(0);
+  it("of fonts say their family and have measures, in whatever form they come", async () => {
+    const widths = new Map<string, number>();
+    for (const [form, bytes] of Object.entries(fontFiles)) {
+      const { body } = await send(bytes);
+      expect(body, form).toMatchObject({ kind: "font", family: form === "otf" ? "Tidemark" : "Caveat" });
+      const face = (await (await fetch(`${inject("address")}/assets/${body.hash}/face`)).json()) as { upm: number; advances: Record<string, number> };
+      widths.set(form, (face.advances.a ?? 0) / face.upm);
+      // what is measured is what the browser sets with the very same file
+      const drawn = await me.page.evaluate(async (hash) => {
+        const own = await new FontFace("Measured", `url(/assets/${hash})`).load();
+        document.fonts.add(own);
+        const context = new OffscreenCanvas(10, 10).getContext("2d") as OffscreenCanvasRenderingContext2D;
+        context.font = "100px Measured";
+        const width = context.measureText("a").width;
+        document.fonts.delete(own);
+        return width / 100;
+      }, body.hash);
+      expect(drawn, form).toBeCloseTo(widths.get(form) as number, 3);
+    }
+    expect(new Set([widths.get("woff2"), widths.get("woff"), widths.get("ttf")]).size).toBe(1);
+    expect(widths.get("otf")).toBe(0.64);
     const broken = await send(font.subarray(0, 400));
     expect(broken.body.reason).toContain("cannot be read");
   });

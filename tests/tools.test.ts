@@ -1,31 +1,15 @@
-import type { Browser } from "puppeteer-core";
-import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
-import { newId } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
-import { kelpwayKit } from "../demo/index";
-import { launch, sleep } from "./support/browser";
-import { Designer } from "./support/designer";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { sleep } from "./support/browser";
+import type { Designer } from "./support/designer";
+import { openDesk } from "./support/kit";
+import type { Desk } from "./support/kit";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, db: Sequelize, id: string;
-const go = async (piece: string) => {
-  await me.page.goto(`${inject("address")}/projects/${id}/pieces/${piece}`, { waitUntil: "load" });
-  await me.find("tree", "Layers");
-};
+let me: Designer, desk: Desk, go: Desk["go"];
 beforeAll(async () => {
-  ({ browser, close } = await launch());
-  db = openDatabase(inject("databaseUrl"));
-  id = newId();
-  await new ProjectLog(db).create(id, kelpwayKit());
-  me = new Designer(await browser.newPage());
+  desk = await openDesk();
+  ({ me, go } = desk);
 });
-afterEach(async ({ task }) => {
-  if (task.result?.state === "fail" && process.env.NUBBLE_SHOT) await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
-});
-afterAll(async () => {
-  await close();
-  await db.close();
-});
+afterAll(() => desk.close());
 
 const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
 const number = async (key: string, variant = "only variant") => Number((await me.cell(key, variant))?.text);
@@ -329,7 +313,7 @@ describe("components and the system", () => {
   });
 
   it("a token that changes changes everywhere, and equal values become one", async () => {
-    await me.page.goto(`${inject("address")}/projects/${id}/system`, { waitUntil: "load" });
+    await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
     await me.until(async () => { await me.click("button", "Edit Kelp"); await me.find("textbox", "Colour"); });
     const field = await me.find("textbox", "Colour");
     await field.click({ count: 3 });

@@ -9,6 +9,7 @@ import { nameVariant } from "#core/edit";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
 import { Canvas } from "./Canvas";
+import { Dropper } from "./Dropper";
 import { Frames } from "./Frames";
 import { MarksLayer } from "./Marks";
 import { Pen } from "./Pen";
@@ -93,6 +94,7 @@ export const Card = memo(function Card({ env, piece, variant, placed, zoom, acti
           {placed && shaped !== null && tool === "choose" && <Shaping key={shaped} placed={placed} id={shaped} zoom={zoom} />}
           {placed && tool === "pen" && <Pen placed={placed} zoom={zoom} />}
           {tool === "ruler" && <Ruler zoom={zoom} />}
+          {tool === "dropper" && piece.reference && <Dropper reference={piece.reference} zoom={zoom} />}
         </div>
       </div>
     </section>

@@ -7,7 +7,7 @@ import { Menu } from "../common/Menu";
 import { NumberField } from "../common/NumberField";
 import { assetAddress, upload } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";
-import { usePiece } from "./state";
+import { useBench, usePiece } from "./state";
 
 /** The reference picture under a card: dimmed, locked, no part of the piece. */
 const ReferencePicture = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
@@ -27,6 +27,7 @@ const ReferencePart = () => {
   const piece = usePiece();
   const [trouble, setTrouble] = useState<string | null>(null);
   const { reference } = piece;
+  const tool = useBench((s) => s.tool), putBench = useBench((s) => s.put);
   const put = (part: Partial<Reference>) => { if (reference) session.edit(setReference(piece, { ...reference, ...part }), "reference"); };
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -41,7 +42,10 @@ const ReferencePart = () => {
       <div className="side-head">
         <h2 className="caption m-0">Reference picture</h2>
         {reference
-          ? <button type="button" className="tool small" aria-label="Take the reference picture away" title="Take it away" onClick={() => { session.edit(setReference(piece, null)); }}><Icon name="close" size={12} /></button>
+          ? <>
+            <button type="button" className={`tool small ms-auto${tool === "dropper" ? " on" : ""}`} aria-pressed={tool === "dropper"} title="Pick a colour from it (Q)" onClick={() => putBench({ tool: tool === "dropper" ? "choose" : "dropper" })}><Icon name="dropper" size={13} />Pick a colour</button>
+            <button type="button" className="tool small" aria-label="Take the reference picture away" title="Take it away" onClick={() => { session.edit(setReference(piece, null)); }}><Icon name="close" size={12} /></button>
+          </>
           : <label className="btn btn-sm btn-outline-primary file-button">Choose …<input type="file" aria-label="Choose a reference picture" accept="image/png,image/jpeg,image/webp,image/gif" onChange={(e) => { void take(e.target.files?.[0]); e.target.value = ""; }} /></label>}
       </div>
       {!reference && <p className="quiet small mb-0">A picture under the cards to measure (M) and trace. It is no part of the piece.</p>}

@@ -8,9 +8,9 @@ import { pathInBox } from "#core/formats";
 import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#core/looks";
 import { outlinePath } from "#core/paint";
 import { partsOf } from "#core/paths";
-import type { Change, Id, Piece, Variant } from "#core/project";
+import type { Change, Id, LayerChanges, Piece, Variant } from "#core/project";
 import { newId, ROOT } from "#core/project";
-import { propertiesOf } from "#core/properties";
+import { propertiesOf, styleKeys } from "#core/properties";
 import type { Value, Values } from "#core/properties";
 import { heavy } from "../common/heavy";
 import type { Session } from "../store/session";
@@ -21,7 +21,7 @@ import { activeOf, activeScene, parentForNew, useBenchStore } from "./state";
 import type { Active, BenchState } from "./state";
 
 /** A style or a variant's look that was copied, until the next one. */
-let styleHeld: { readonly name: string; readonly values: Values } | null = null;
+let styleHeld: { readonly project: Id; readonly name: string; readonly said: LayerChanges; /** tokens put in, for other projects */ readonly plain: Values } | null = null;
 let variantHeld: { readonly piece: Id; readonly variant: Variant } | null = null;
 export const heldStyle = () => styleHeld;
 export const heldVariant = () => variantHeld;
@@ -178,20 +178,24 @@ export class Arranging {
   copyStyle(): void {
     const here = this.here(), id = this.state.chosen[0], layer = id === undefined ? undefined : here?.piece.layers[id];
     if (!here || !layer) return;
-    styleHeld = { name: layer.name, values: styleOf(layer.kind, valuesIn(this.session.project, here.piece, here.active.variant, layer)) };
+    const said = styleOf(this.session.project, here.piece, here.active.variant, layer), values = valuesIn(this.session.project, here.piece, here.active.variant, layer);
+    const keys = [...Object.keys(said).filter((k) => k !== "style"), ...("style" in said ? styleKeys : [])];
+    const plain = Object.fromEntries(keys.flatMap((k) => { const v = values[k]; return v === undefined || (typeof v === "object" && "fit" in v) ? [] : [[k, v]]; }));
+    styleHeld = { project: this.session.id, name: layer.name, said, plain };
     this.edits.note(`The style of ${layer.name} is held: choose other layers and paste it.`);
   }
 
   pasteStyle(): void {
     const here = this.here();
     if (!here || !styleHeld) return;
-    const held = styleHeld.values, next: Record<Id, Values> = {};
+    // another project knows neither the tokens nor the pictures of this one
+    const held = styleHeld.project === this.session.id ? styleHeld.said : styleHeld.plain;
+    const next: Record<Id, LayerChanges> = {};
     for (const id of this.state.chosen) {
       const layer = here.piece.layers[id];
       if (!layer) continue;
       const has = new Set(propertiesOf(layer.kind).map((p) => p.key));
-      // pictures and icons come out resolved; what refers to them is not part of a style
-      next[id] = Object.fromEntries(Object.entries(held).filter(([k, v]) => has.has(k) && k !== "style" && !(typeof v === "object" && "fit" in v)));
+      next[id] = Object.fromEntries(Object.entries(held).filter(([k]) => has.has(k)));
     }
     this.edits.set(next);
     this.session.settle();

@@ -31,6 +31,12 @@ export const gridOf = (piece: Piece, view: Pick<GridView, "down" | "hidden"> = {
 
 export const variantOf = (row: GridLine, column: GridLine): Variant => Object.fromEntries([...row.values, ...column.values].map((v) => [v.trait.id, v.value]));
 
+/** All variants, in the order of the stage, filtered or not. */
+export const stageOrder = (piece: Piece, down: GridView["down"]): Variant[] => {
+  const grid = gridOf(piece, { down, hidden: {} });
+  return grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)));
+};
+
 /** The headings of a line that differ from the line before it. */
 export const headings = (lines: readonly GridLine[], at: number): GridLine["values"] => {
   const line = lines[at], before = lines[at - 1];

@@ -47,7 +47,7 @@ export interface BenchState {
   readonly renaming: Id | null;
   readonly marks: Marks | null;
   /** with the pen or the ruler a press on a card does not choose */
-  readonly tool: "choose" | "pen" | "ruler";
+  readonly tool: "choose" | "pen" | "ruler" | "dropper";
   /** the path whose points are being edited */
   readonly shaping: Id | null;
   readonly dialog: Dialog | null;

@@ -55,6 +55,7 @@ export const useKeys = (onHelp: () => void): void => {
       else if (key === "r") state.restart();
       else if (key === "p") state.put({ tool: state.tool === "pen" ? "choose" : "pen" });
       else if (key === "m") state.put({ tool: state.tool === "ruler" ? "choose" : "ruler" });
+      else if (key === "q" && session.project.pieces[state.pieceId]?.reference) state.put({ tool: state.tool === "dropper" ? "choose" : "dropper" });
       else if (key === "n") arranging.extract();
       else if (key === "u") arranging.wrap("compound");
       else if (key === "k") arranging.lock(!session.project.pieces[state.pieceId]?.layers[state.chosen[0] ?? ""]?.locked);
@@ -108,7 +109,7 @@ export const useKeys = (onHelp: () => void): void => {
 
 /** The keys of the bench and what they do. */
 export const keys: readonly (readonly [string, string])[] = [
-  ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["P, M", "draw a path with the pen, measure"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"],
+  ["B, E, L, G, T, I", "insert a box, an ellipse, a line, a triangle, a text, an icon"], ["P, M", "draw a path with the pen, measure"], ["Q", "pick a colour from the reference picture"], ["Arrows", "move the chosen layers by 1, with Shift by 10"], ["Delete", "remove them"],
   ["Ctrl+A", "choose all beside the chosen one"], ["Ctrl+D", "duplicate them; once more, by the same way"], ["Ctrl+X, C, V", "cut, copy, paste layers; with Shift in place"], ["Ctrl+G, +Shift", "group, ungroup"], ["U", "combine shapes"],
   ["N", "make a component"], ["Ctrl+F", "find and replace a value"], ["K", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
   ["Ctrl + drag", "let nothing catch"], ["Alt + pointing", "show distances"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type; on a path, its points"], ["Enter", "edit the points of a path"],

@@ -6,7 +6,8 @@ import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
 import { findIcons } from "../panels/AssetPart";
 import { familiesOf, tokenWords } from "../common/tokens";
-import { gridOf, shownVariants } from "./grid";
+import { colourAt } from "./Dropper";
+import { gridOf, shownVariants, stageOrder } from "./grid";
 import { isHeavy } from "./Later";
 import { linesOf } from "./Layers";
 import { fromText, toText } from "./sheet/clipboard";
@@ -33,6 +34,15 @@ describe("which cards the stage shows", () => {
     expect(gridOf(b.piece, { down: null, hidden: { open: ["open-no", "open-yes"] } }).rows).toHaveLength(2);
   });
 
+  it("and in which order, filtered or not: the sheet follows it", () => {
+    const { piece } = kit("menu-button");
+    const words = (down: readonly string[] | null) => stageOrder(piece, down).map((v) => `${String(v.open).slice(5)} ${String(v.contact).slice(8)}`);
+    expect(words(null)).toEqual(["no none", "no hovered", "no focused", "no pressed", "yes none", "yes hovered", "yes focused", "yes pressed"]);
+    expect(words(["contact"])).toEqual(["no none", "yes none", "no hovered", "yes hovered", "no focused", "yes focused", "no pressed", "yes pressed"]);
+    expect(words([])).toHaveLength(8);
+    expect(words(["gone"])).toEqual(words([]));
+  });
+
   it("calls a variant by its own name once it has one", () => {
     const b = kit("menu-button");
     const variant = { open: "open-yes", contact: "contact-none" };
@@ -46,7 +56,7 @@ describe("which cards the stage shows", () => {
     expect(isHeavy(kit("alert-switch").piece, 4)).toBe(false);
     const many = { layers: Object.fromEntries(Array.from({ length: 200 }, (_, i) => [String(i), {}])) } as unknown as Piece;
     expect(isHeavy(many, 24)).toBe(true);
-    expect(isHeavy(many, 2)).toBe(false);
+    expect(isHeavy(many, 1)).toBe(false);
     expect(isHeavy(undefined, 24)).toBe(false);
   });
 });
@@ -76,6 +86,17 @@ describe("finding things", () => {
     expect(familiesOf(project)).toContain("Fraunces");
     const own = { id: "f", kind: "font", name: "f", hash: "0".repeat(64), family: "Tidemark", weight: "400", bytes: 1 } as const;
     expect(familiesOf({ ...project, assets: { f: own } })).toContain("Tidemark");
+  });
+});
+
+describe("picking from a reference picture", () => {
+  it("reads the pixel under a place of the piece, and nothing beside the picture or where it is clear", () => {
+    // two by two: kelp, sun, clear, ink
+    const pixels = { width: 2, height: 2, data: new Uint8ClampedArray([31, 111, 92, 255, 227, 179, 65, 255, 9, 9, 9, 0, 32, 48, 46, 255]) };
+    const reference = { picture: "p", x: 10, y: 20, width: 100, opacity: 0.4 };
+    const at = (x: number, y: number) => colourAt(pixels as never, reference, x, y);
+    expect([at(11, 21), at(109, 21), at(70, 90), at(20, 110)]).toEqual(["#1f6f5c", "#e3b341", "#20302e", null]);
+    expect([at(9, 21), at(111, 21), at(20, 19), at(20, 121)]).toEqual([null, null, null, null]);
   });
 });
 

@@ -105,6 +105,31 @@ describe("saving", () => {
     expect(keptX()).toBe(59);
   });
 
+  it("held back, edits are made and saved but told to nobody until they are released", async () => {
+    let told = 0;
+    pane.session.subscribe(() => { told++; });
+    const before = pane.session.project;
+    pane.session.hold();
+    pane.move(10, "drag");
+    pane.session.hold();
+    pane.move(20, "drag");
+    expect([told, pane.x, pane.session.told === before]).toEqual([0, 20, true]);
+    // what another window does meanwhile waits as well
+    const other = new Pane(harbour, "two");
+    other.session.edit(setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7 } }));
+    await other.wait(300);
+    pane.listen();
+    await pane.wait(300);
+    expect([told, keptX(), pane.session.told === before]).toEqual([0, 20, true]);
+    pane.session.release();
+    expect([told, pane.session.told === pane.session.project]).toEqual([1, true]);
+    expect(pane.session.told.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({ x: 20, y: 7 });
+    pane.session.release();
+    expect(told).toBe(1);
+    pane.session.undo();
+    expect(pane.x).toBe(4);
+  });
+
   it("two gestures are two steps, and undo ends where one began", () => {
     pane.move(10, "drag 1");
     pane.session.settle();

@@ -1,14 +1,15 @@
-import { newId, orderAfter } from "../project/ids";
+import { byOrder, newId, orderAfter } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { BASE } from "../project/types";
-import type { Condition, Id, LayerChanges, Look, Piece, Variant } from "../project/types";
+import type { Condition, Id, Layer, LayerChanges, Look, Piece, Variant } from "../project/types";
 import { originOf } from "../looks/cascade";
 import { lookFor, onlyScope, suggestedScope } from "../looks/scope";
 import type { Named } from "../looks/tokens";
-import { conditionText, sameCondition } from "../looks/variants";
+import { conditionText, meets, sameCondition, specificity } from "../looks/variants";
 import { property, propertiesOf, styleKeys } from "../properties/registry";
-import type { Said, Values } from "../properties/types";
+import { isBound } from "../properties/types";
+import type { Said } from "../properties/types";
 
 /** New values by layer, then property. */
 export type Edits = Readonly<Record<Id, Readonly<Record<string, Said>>>>;
@@ -27,6 +28,23 @@ const unstyled = (changes: LayerChanges, values: Readonly<Record<string, Said>>)
   "style" in values ? styleKeys.filter((k) => k in changes && !(k in values)) : [];
 
 /**
+ * A look of one variant alone that lies before equally specific ones would be hidden by them. To say something there that
+ * shows, it goes behind them all; what they hid of it, and so was nowhere to be seen, goes.
+ */
+const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
+  const variant = Object.fromEntries(Object.entries(look.when).map(([t, values]) => [t, values[0] as Id]));
+  if (Object.keys(piece.traits).length !== specificity(look.when) || Object.values(look.when).some((v) => v.length !== 1)) return [];
+  const rivals = Object.values(piece.looks).filter((l) => l !== look && specificity(l.when) === specificity(look.when) && meets(l.when, variant) && byOrder(l, look) > 0);
+  const hides = (layer: Id, key: string) => rivals.some((l) => {
+    const said = l.changes[layer];
+    return said && (key in said || ("style" in said && (styleKeys as readonly string[]).includes(key)));
+  });
+  if (!Object.entries(edits).some(([layer, values]) => Object.keys(values).some((key) => hides(layer, key)))) return [];
+  const dead = Object.entries(look.changes).flatMap(([layer, values]) => Object.keys(values).filter((key) => hides(layer, key) && edits[layer]?.[key] === undefined).map((key) => remove([...lookPath(piece, look.id), "changes", layer, key])));
+  return [set([...lookPath(piece, look.id), "order"], orderAfter(Object.values(piece.looks))), ...dead];
+};
+
+/**
  * Says values in scopes: in the look that has exactly each condition, which is made if there is none.
  * Several conditions are several looks with the same edits.
  */
@@ -41,6 +59,7 @@ export const setValues = (piece: Piece, when: Condition | readonly Condition[], 
       ops.push(set(lookPath(piece, next.id), next));
       continue;
     }
+    ops.push(...comesLast(piece, look, edits));
     for (const [layer, values] of Object.entries(edits)) {
       const at = [...lookPath(piece, look.id), "changes", layer];
       const before = look.changes[layer];
@@ -99,28 +118,46 @@ export const moveSaying = (piece: Piece, look: Id, layers: readonly Id[], keys: 
 };
 
 /**
- * Makes a variant look like another one, in all its layers or some: what differs is said in the variant's own scope.
- * Null when nothing differs.
+ * Makes a variant look like another one, in all its layers or some: what differs is said in the variant's own scope, or for
+ * it alone where something more specific would hide it. Null when nothing differs.
  */
 export const carryVariant = (named: Named, piece: Piece, from: Variant, to: Variant, layers?: readonly Id[]): Change | null => {
-  const edits: Record<Id, Record<string, Said>> = {};
+  const own = suggestedScope(piece, to), only = onlyScope(piece, to);
+  // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
+  const usual = Object.keys(own).length ? own : only;
+  const wide: Record<Id, Record<string, Said>> = {}, narrow: Record<Id, Record<string, Said>> = {};
   for (const layer of Object.values(piece.layers)) {
     if (layers && !layers.includes(layer.id)) continue;
     const keys = new Set(Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[layer.id] ?? {})));
     for (const key of keys) {
-      const wanted = originOf(named, piece, from, layer, key).value, now = originOf(named, piece, to, layer, key).value;
-      if (wanted !== undefined && JSON.stringify(wanted) !== JSON.stringify(now)) (edits[layer.id] ??= {})[key] = wanted;
+      const wanted = originOf(named, piece, from, layer, key).value, now = originOf(named, piece, to, layer, key);
+      if (wanted === undefined || JSON.stringify(wanted) === JSON.stringify(now.value)) continue;
+      const winner = piece.looks[now.from ?? ""];
+      const hidden = winner && !sameCondition(winner.when, usual) && specificity(winner.when) >= specificity(usual);
+      ((hidden ? narrow : wide)[layer.id] ??= {})[key] = wanted;
     }
   }
-  if (Object.keys(edits).length === 0) return null;
-  const own = suggestedScope(piece, to);
-  // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
-  return setValues(piece, Object.keys(own).length ? own : onlyScope(piece, to), edits, "Take over a look");
+  if (Object.keys(wide).length + Object.keys(narrow).length === 0) return null;
+  const apart = !sameCondition(usual, only);
+  const ops = apart ? [wide, narrow] : [merged(wide, narrow)];
+  return { label: "Take over a look", ops: ops.flatMap((edits, i) => (Object.keys(edits).length ? setValues(piece, i === 0 ? usual : only, edits).ops : [])) };
 };
+
+const merged = (a: Edits, b: Edits): Edits => Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((id) => [id, { ...a[id], ...b[id] }]));
 
 const styleGroups = new Set(["paint", "border", "text"]);
 const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
 
-/** The style of a layer, without what it holds or where it lies: what can be carried over to another layer of a kind. */
-export const styleOf = (kind: Piece["layers"][string]["kind"], values: Values): Values =>
-  Object.fromEntries(propertiesOf(kind).filter((p) => styleGroups.has(p.group) && !contents.has(p.key) && values[p.key] !== undefined).map((p) => [p.key, values[p.key] as Values[string]]));
+/**
+ * The style of a layer as its looks say it, tokens and all, without what it holds or where it lies: what can be carried over
+ * to another layer. What comes with a text style is left to that style.
+ */
+export const styleOf = (named: Named, piece: Piece, variant: Variant, layer: Layer): LayerChanges => {
+  const out: Record<string, Said> = {};
+  for (const { key, group } of propertiesOf(layer.kind)) {
+    if (!styleGroups.has(group) || contents.has(key)) continue;
+    const { value, styled } = originOf(named, piece, variant, layer, key);
+    if (value !== undefined && !styled && !(key === "style" && !isBound(value))) out[key] = value;
+  }
+  return out;
+};

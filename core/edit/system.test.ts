@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { addToken, aliasesOf, carryVariant, lostWith, markUnused, mergeTokens, moveTrait, moveTraitValue, nameVariant, placesSaying, removeToken, removeTraitValue, repeatedValues, replaceAt, resetVariant, setPattern, setReference, setToken, styleOf, takeIcon, takePicture, tokenFindings, tokenFrom, tokenTypeOf, usedAgain, usesOf } from "#core/edit";
+import { addToken, aliasesOf, carryVariant, lostWith, markUnused, mergeTokens, moveTrait, moveTraitValue, nameVariant, placesSaying, removeToken, removeTraitValue, repeatedValues, replaceAt, resetVariant, setPattern, setReference, setToken, setValues, styleOf, takeIcon, takePicture, tokenFindings, tokenFrom, tokenTypeOf, usedAgain, usesOf } from "#core/edit";
 import { differencesBetween, differenceText, originOf, Resolver, restingVariant, tokenValue, traitsOf, valuesIn, variantName, variantsOf } from "#core/looks";
 import { accept, inOrder } from "#core/project";
 import type { Project, Token } from "#core/project";
@@ -120,9 +120,39 @@ describe("variants", () => {
     expect(resetVariant(b.piece, off)).toBeNull();
   });
 
+  it("what is said for one variant alone shows there, also beside an equally specific look that came later", () => {
+    const b = new Builder();
+    b.new("component", "Berth");
+    const tide = b.trait("Tide", "low", "mid", "high"), light = b.trait("Light", "day", "night");
+    const id = b.layer("box", { x: 0, y: 0, fill: "#c9c3b4" });
+    const alone = { [tide.id]: [tide.v.mid as string], [light.id]: [light.v.night as string] }, both = { ...alone, [tide.id]: [tide.v.mid as string, tide.v.high as string] };
+    const mid = { [tide.id]: tide.v.mid as string, [light.id]: light.v.night as string }, high = { ...mid, [tide.id]: tide.v.high as string };
+    b.look(alone, id, { x: 1, y: 7 }).look(both, id, { x: 2, fill: "#1f6f5c" });
+    const value = (variant: Record<string, string>, key: string) => valuesIn(b.project, b.piece, variant, b.layerOf(id))[key];
+    expect([value(mid, "x"), value(mid, "y")]).toEqual([2, 7]);
+    b.look(alone, id, { fill: "#e3b341" });
+    // it went behind the other; what that one had hidden of it stays unseen
+    expect([value(mid, "fill"), value(mid, "x"), value(mid, "y"), value(high, "fill")]).toEqual(["#e3b341", 2, 7, "#1f6f5c"]);
+    b.look(alone, id, { x: 9 });
+    expect([value(mid, "x"), value(high, "x")]).toEqual([9, 2]);
+  });
+
   it("a style is what can be carried over: not the place, not the contents", () => {
-    const style = styleOf("text", { x: 4, text: "Dock", fill: "#123456", size: 12 });
-    expect(style).toEqual({ fill: "#123456", size: 12 });
+    const b = new Builder();
+    b.project = kelpwayKit();
+    b.new("component", "Sign");
+    const id = b.layer("text", { x: 4, text: "Dock", fill: "#123456", size: 12, opacity: 0.5 }), rest = restingVariant(b.piece);
+    const style = styleOf(b.project, b.piece, rest, b.layerOf(id));
+    expect(style).toMatchObject({ fill: "#123456", size: 12, opacity: 0.5 });
+    for (const key of ["x", "text", "visible", "role"]) expect(style).not.toHaveProperty(key);
+    // tokens stay tokens, and what a text style brings is left to it
+    b.do(setValues(b.piece, {}, { [id]: { fill: { token: "colour-kelp" }, style: { token: "style-heading" } } }));
+    const bound = styleOf(b.project, b.piece, rest, b.layerOf(id));
+    expect(bound).toMatchObject({ fill: { token: "colour-kelp" }, style: { token: "style-heading" } });
+    expect(bound).not.toHaveProperty("size");
+    const other = b.layer("text", { text: "Pier", size: 40 });
+    b.do(setValues(b.piece, {}, { [other]: bound }));
+    expect(valuesIn(b.project, b.piece, rest, b.layerOf(other))).toMatchObject({ text: "Pier", fill: "#2c9a70", size: valuesIn(b.project, b.piece, rest, b.layerOf(id)).size });
   });
 
   it("a reference picture is no part of the piece's layers", () => {

@@ -51,6 +51,40 @@ describe("painting", () => {
     expect(text).toContain("plus-lighter");
   });
 
+  it("flat: upright layers say their places in their own numbers, down through what holds them", () => {
+    const inner = layer("ellipse", { fill: "#1f6f5c", opacity: 0.5 }, { layer: { id: "dot", kind: "ellipse", name: "Dot", parent: "knob", order: "a0" } });
+    const word = layer("text", { fill: "#20302e" }, { layer: { id: "word", kind: "text", name: "Word", parent: "knob", order: "a1" }, x: 10, y: 2, lines: [{ text: "Quay", x: 1, baseline: 12, width: 20 }] });
+    const held = layer("box", { fill: "#ffffff" }, { children: [inner, word] });
+    const flat = markup(paint(held, true));
+    expect(flat).not.toContain("transform");
+    expect(flat).toContain('<rect x="4" y="6" width="40" height="20" rx="0" fill="#ffffff"/>');
+    expect(flat).toContain('<ellipse cx="28" cy="22" rx="20" ry="10" fill="#1f6f5c" fill-opacity="0.5"/>');
+    expect(flat).toContain('x="15" y="20"');
+    expect(flat.match(/data-layer/g)).toHaveLength(3);
+    expect(markup(paint(held)).match(/transform/g)).toHaveLength(3);
+  });
+
+  it("flat: what turns, clips, masks or casts a shadow keeps its transform, and so do the places inside it", () => {
+    const inner = () => layer("box", { fill: "#1f6f5c" }, { layer: { id: "dot", kind: "box", name: "Dot", parent: "knob", order: "a0" } });
+    for (const values of [{ rotation: 20 }, { scale: [2, 2] as const }, { clip: true }, { shadow: [{ x: 0, y: 1, blur: 2, spread: 0, colour: "#000000" }] }, { blur: 2 }, { mixing: "multiply" }] as Record<string, Value>[]) {
+      const text = markup(paint(layer("box", { fill: "#ffffff", ...values }, { children: [inner()] }), true));
+      expect(text).toContain('transform="translate(4 6)');
+      expect(text).toContain('<rect x="4" y="6" width="40" height="20" rx="0" fill="#1f6f5c"/>');
+    }
+    const masked = markup(paint(layer("box", { fill: "#ffffff" }, { children: [layer("ellipse", { masks: true, fill: "#000000" }), inner()] }), true));
+    expect(masked).toContain("<mask");
+    expect(masked).toContain('transform="translate(4 6)"');
+  });
+
+  it("flat: the same layer at two places is painted at each, and kept while it stays", () => {
+    const inner = layer("box", { fill: "#1f6f5c" });
+    const at = (x: number) => layer("box", { fill: "#ffffff" }, { x, children: [inner] });
+    expect(markup(paint(at(10), true))).toContain('<rect x="14" y="12"');
+    expect(markup(paint(at(30), true))).toContain('<rect x="34" y="12"');
+    const still = at(30);
+    expect(paint(still, true)).toBe(paint(still, true));
+  });
+
   it("equal placed layers keep their paint", () => {
     const p = layer("box");
     expect(paint(p)).toBe(paint(p));

@@ -122,5 +122,5 @@ export class Designer extends Person {
     return this.page.$$eval(".scope-chip", (all) => all.map((c) => ({ text: (c as HTMLElement).innerText.replaceAll("\n", " "), on: c.getAttribute("aria-checked") === "true" })));
   }
 
-  async zoom(): Promise<number> { return Number.parseInt(await this.text(".zoom-bar .mono"), 10) / 100; }
+  async zoom(): Promise<number> { return Number.parseInt(await this.text(".zoom-bar > .mono"), 10) / 100; }
 }

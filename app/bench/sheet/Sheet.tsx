@@ -9,9 +9,8 @@ import { OPTION, TRAIT } from "#core/properties";
 import { ContextMenu } from "../../common/ContextMenu";
 import type { MenuAt } from "../../common/ContextMenu";
 import { useProject, useSession } from "../../store/session-context";
-import { gridOf, variantOf } from "../grid";
+import { stageOrder } from "../grid";
 import { chooseCard, useActive, useBench, useBenchStore, useChosen } from "../state";
-import type { GridView } from "../state";
 import { CellEditor } from "./CellEditor";
 import { cellTitle, CellView } from "./CellView";
 import { cellOf, differs, groupNames, rowsFor } from "./rows";
@@ -19,12 +18,6 @@ import type { Row } from "./rows";
 import { useSheet } from "./useSheet";
 
 const ROW = 29, GROUP = 22, COLUMN = 150;
-
-/** All variants, in the order of the stage. */
-const stageOrder = (piece: Piece, down: GridView["down"]): Variant[] => {
-  const grid = gridOf(piece, { down, hidden: {} });
-  return grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)));
-};
 
 type Item = { readonly group: string } | { readonly row: Row; readonly index: number };
 
