@@ -150,8 +150,12 @@ describe("the Alert switch, drawn from nothing", () => {
     expect(await me.cell("width", "on, pressed")).toMatchObject({ text: "33", own: false });
     const [track, knob] = [await me.layerId("Track"), await me.layerId("Knob")];
     expect(await Promise.all(["off", "on", "off, pressed", "on, pressed"].map((v) => painted(v, track, "rect", "fill")))).toEqual(["#c9c3b4", "#2c9a70", "#c9c3b4", "#2c9a70"]);
-    const lefts = await Promise.all(["off", "on", "off, pressed", "on, pressed"].map((v) => me.page.$eval(`section[aria-label="Variant ${v}"] [data-layer="${knob}"]`, (g) => g.getAttribute("transform"))));
-    expect(lefts).toEqual(["translate(4 4)", "translate(32 4)", "translate(4 4)", "translate(27 4)"]);
+    const z = await me.zoom();
+    const way = async (v: string) => {
+      const [k, t] = await Promise.all([knob, track].map((layer) => me.box(`section[aria-label="Variant ${v}"] [data-layer="${layer}"] > :last-child`)));
+      return k && t ? [Math.round((k.x - t.x) / z), Math.round((k.y - t.y) / z)] : null;
+    };
+    expect(await Promise.all(["off", "on", "off, pressed", "on, pressed"].map(way))).toEqual([[4, 4], [32, 4], [4, 4], [27, 4]]);
     await me.saved();
     expect(me.complaints).toEqual([]);
   });

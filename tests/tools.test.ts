@@ -67,10 +67,11 @@ describe("drawing by hand", () => {
     await me.page.mouse.move(f.x + f.width / 2 + 20, f.y + f.height / 2 + 30, { steps: 4 });
     await me.page.mouse.move(f.x + f.width / 2 + 1, f.y + f.height / 2 + 60, { steps: 8 });
     expect((await me.page.$$(".marks line")).length).toBeGreaterThan(0);
-    expect(Math.abs(await number("x") - 24)).toBeLessThan(3);
+    // the sheet follows when the hand rests
+    await me.until(async () => expect(Math.abs(await number("x") - 24)).toBeLessThan(3));
     await me.press("Escape");
     await me.page.mouse.up();
-    expect([await number("x"), await number("y")]).toEqual([x, y]);
+    await me.until(async () => expect([await number("x"), await number("y")]).toEqual([x, y]));
   });
 
   it("several are chosen by a frame round them, lined up, grouped and ungrouped", async () => {

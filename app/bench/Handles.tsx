@@ -8,6 +8,7 @@ import type { Placed, Rect } from "#core/layout";
 import { valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Id } from "#core/project";
+import { hundredths } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
@@ -23,7 +24,6 @@ const directionsFor = (layers: readonly Id[], width: number, height: number): st
   return [...(wide && high ? ["nw", "ne", "sw"] : []), "se", ...(high && width >= 22 ? ["e", "w"] : []), ...(width >= 64 && height >= 22 ? ["n", "s"] : [])];
 };
 
-const tidy = (n: number): number => Math.round(n * 100) / 100;
 const CATCH = 6, QUARTERS = 3;
 
 /** What a turn comes to: whole degrees; with Shift steps of 15, else the quarters catch. */
@@ -73,7 +73,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       session.settle();
       store.getState().put({ editing: false, marks: null });
     };
-    const say = (readout: string, box: Rect) => store.getState().put({ marks: { ...noMarks, ...(store.getState().marks ?? {}), marquee: null, readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height } } });
+    /** the guides of this moment are shown already */
+    const say = (readout: string, box: Rect) => store.getState().put({ marks: { ...(store.getState().marks ?? noMarks), readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height } } });
 
     /** How far the pulled edges have to go on to meet others, as growth. */
     const caught = (s: Start, direction: readonly number[], growth: readonly [number, number], centred: boolean): [number, number] => {
@@ -93,10 +94,10 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       const values: Record<string, Value> = {};
       if (direction[0] !== 0 || how.ratio) Object.assign(values, { width: next.width, widthMode: "fixed" });
       if (direction[1] !== 0 || how.ratio) Object.assign(values, { height: next.height, heightMode: "fixed" });
-      if (id !== ROOT && next.x !== own.x) values.x = tidy((v.x as number) + next.x - own.x);
-      if (id !== ROOT && next.y !== own.y) values.y = tidy((v.y as number) + next.y - own.y);
+      if (id !== ROOT && next.x !== own.x) values.x = hundredths((v.x as number) + next.x - own.x);
+      if (id !== ROOT && next.y !== own.y) values.y = hundredths((v.y as number) + next.y - own.y);
       edits.set({ [id]: values }, s.gesture);
-      say(`${tidy(next.width)} × ${tidy(next.height)}`, boundsIn(latest.current.placed).get(id) ?? s.frame);
+      say(`${hundredths(next.width)} × ${hundredths(next.height)}`, boundsIn(latest.current.placed).get(id) ?? s.frame);
     };
 
     /** Several at once keep their places and sizes in the frame around them. */
@@ -115,12 +116,12 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
         const w = scalable ? Math.round(own.width * sx) : own.width, h = scalable ? Math.round(own.height * sy) : own.height;
         const cx = px + (b.x + b.width / 2 - px) * sx, cy = py + (b.y + b.height / 2 - py) * sy;
         next[id] = {
-          x: tidy((v.x as number) + cx - w / 2 - (b.x + b.width / 2 - own.width / 2)), y: tidy((v.y as number) + cy - h / 2 - (b.y + b.height / 2 - own.height / 2)),
+          x: hundredths((v.x as number) + cx - w / 2 - (b.x + b.width / 2 - own.width / 2)), y: hundredths((v.y as number) + cy - h / 2 - (b.y + b.height / 2 - own.height / 2)),
           ...(scalable ? { width: w, height: h } : {}),
         };
       }
       edits.set(next, s.gesture);
-      say(`${tidy(f.width * sx)} × ${tidy(f.height * sy)}`, f);
+      say(`${hundredths(f.width * sx)} × ${hundredths(f.height * sy)}`, f);
     };
 
     handles.on("resizeStart", () => begin("resize"));
@@ -132,6 +133,7 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       let growth: [number, number] = [(e.dist[0] ?? 0) / z, (e.dist[1] ?? 0) / z];
       const how = { ratio: input.shiftKey, centred: input.altKey && only !== ROOT };
       const straight = only === undefined || (start.values.get(only)?.rotation ?? 0) === 0;
+      store.getState().put({ marks: noMarks });
       if (straight && !how.ratio && !(input.ctrlKey || input.metaKey)) growth = caught(start, direction, growth, how.centred);
       if (only !== undefined) resizeOne(start, only, direction, growth, how); else resizeAll(start, direction, growth, how);
     });

@@ -1,6 +1,5 @@
+import { hundredths } from "#core/properties";
 import { useBench } from "./state";
-
-const tidy = (n: number): string => String(Math.round(n * 100) / 100);
 
 /** Guides, distances and numbers over the card one works on; px of the piece. */
 export const MarksLayer = ({ zoom }: { zoom: number }) => {
@@ -14,7 +13,7 @@ export const MarksLayer = ({ zoom }: { zoom: number }) => {
         : <line key={i} y1={z(g.at)} y2={z(g.at)} x1={z(g.from)} x2={z(g.to)} />)}
       {marks.gaps.map((g, i) => {
         const [x1, y1, x2, y2] = g.axis === "x" ? [g.from, g.at, g.to, g.at] : [g.at, g.from, g.at, g.to];
-        const text = tidy(g.to - g.from), mid = [z((x1 + x2) / 2), z((y1 + y2) / 2)] as const;
+        const text = String(hundredths(g.to - g.from)), mid = [z((x1 + x2) / 2), z((y1 + y2) / 2)] as const;
         return (
           <g key={`g${i}`}>
             <line x1={z(x1)} y1={z(y1)} x2={z(x2)} y2={z(y2)} />

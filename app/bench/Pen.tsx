@@ -6,6 +6,7 @@ import { boundsIn, findPlaced, spotsIn, wayInto } from "#core/layout";
 import type { Placed } from "#core/layout";
 import { boundsOfOutlines, moveKnot, writeOutlines } from "#core/paths";
 import type { Knot, Outline } from "#core/paths";
+import { thousandths } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { parentForNew, useBenchStore } from "./state";
@@ -13,7 +14,6 @@ import { parentForNew, useBenchStore } from "./state";
 /** px on screen within which a press closes the path, and within which a point catches the edges of layers and other points */
 const CLOSE = 8, REACH = 6;
 const single = { x: ["from"], y: ["from"] } as const;
-const tidy = (n: number): number => Math.round(n * 1000) / 1000;
 
 /**
  * Drawing a path point by point on a card: a press sets a point, a drag bends the line through it, a press on the first
@@ -47,7 +47,7 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
       if (level) p.y = last.y; else p.x = last.x;
       guides = guides.filter((g) => g.axis === (level ? "x" : "y"));
     }
-    return { x: tidy(p.x), y: tidy(p.y), guides };
+    return { x: thousandths(p.x), y: thousandths(p.y), guides };
   };
   const finish = (closed: boolean, list: readonly Knot[] = knots) => {
     setKnots([]);
@@ -56,10 +56,10 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
     const parent = parentForNew(piece, state.chosen), around = spotsIn(placed).get(parent)?.map ?? [1, 0, 0, 1, 0, 0] as const;
     const into = (p: { x: number; y: number }) => { const [x, y] = wayInto(around, p.x - around[4], p.y - around[5]); return { x, y }; };
     const outline: Outline = { closed, knots: list.map((k) => ({ ...into(k), before: k.before && into(k.before), after: k.after && into(k.after) })) };
-    const box = boundsOfOutlines([outline]), width = tidy(box.width), height = tidy(box.height);
+    const box = boundsOfOutlines([outline]), width = thousandths(box.width), height = thousandths(box.height);
     const shape = writeOutlines([{ ...outline, knots: outline.knots.map((k) => moveKnot(k, -box.x, -box.y)) }], (width || 1) / 100, (height || 1) / 100);
     const look: Record<string, Value> = closed ? { fill: "#a9c6bd" } : { borderColour: "#20302e", borderWidth: 2 };
-    const made = addLayer(piece, "path", parent, { x: tidy(box.x), y: tidy(box.y), width, height, shape, ...look });
+    const made = addLayer(piece, "path", parent, { x: thousandths(box.x), y: thousandths(box.y), width, height, shape, ...look });
     if (session.edit(made.change)) state.choose([made.id]);
     state.put({ tool: "choose" });
   };

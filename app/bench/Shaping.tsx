@@ -6,6 +6,7 @@ import { valuesIn } from "#core/looks";
 import { addKnot, bendKnot, boundsOfOutlines, dropKnot, moveKnot, nearestLine, placeOn, readOutlines, turnKnot, writeOutlines } from "#core/paths";
 import type { Knot, Outline, Spot } from "#core/paths";
 import type { Id } from "#core/project";
+import { thousandths } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 import { activeOf, useBenchStore } from "./state";
@@ -13,7 +14,6 @@ import { activeOf, useBenchStore } from "./state";
 interface Point { readonly outline: number; readonly knot: number }
 type Grip = Point & { readonly part: "knot" | "before" | "after" };
 const samePoint = (a: Point, b: Point) => a.outline === b.outline && a.knot === b.knot;
-const tidy = (n: number): number => Math.round(n * 1000) / 1000;
 
 const withKnot = (all: readonly Outline[], at: Point, change: (k: Knot) => Knot): Outline[] =>
   all.map((o, i) => (i === at.outline ? { ...o, knots: o.knots.map((k, j) => (j === at.knot ? change(k) : k)) } : o));
@@ -39,12 +39,12 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
   const write = (next: readonly Outline[], from: Placed, values: Readonly<Record<string, unknown>>, gesture: string | null) => {
     const box = boundsOfOutlines(next);
     const moved = next.map((o) => ({ ...o, knots: o.knots.map((k) => moveKnot(k, -box.x, -box.y)) }));
-    const width = tidy(box.width), height = tidy(box.height);
+    const width = thousandths(box.width), height = thousandths(box.height);
     const before = toParent(from)(box.x, box.y), after = toParent({ ...from, width, height })(0, 0);
     const dx = before[0] - after[0], dy = before[1] - after[1];
     edits.set({ [id]: {
       shape: writeOutlines(moved, (width || 1) / 100, (height || 1) / 100), width, height, widthMode: "fixed", heightMode: "fixed",
-      ...(Math.abs(dx) > 1e-3 ? { x: tidy((values.x as number) + dx) } : {}), ...(Math.abs(dy) > 1e-3 ? { y: tidy((values.y as number) + dy) } : {}),
+      ...(Math.abs(dx) > 1e-3 ? { x: thousandths((values.x as number) + dx) } : {}), ...(Math.abs(dy) > 1e-3 ? { y: thousandths((values.y as number) + dy) } : {}),
     } }, gesture);
   };
   const valuesNow = () => {

@@ -10,7 +10,7 @@ import { outlinePath } from "#core/paint";
 import { partsOf } from "#core/paths";
 import type { Change, Id, LayerChanges, Piece, Variant } from "#core/project";
 import { newId, ROOT } from "#core/project";
-import { propertiesOf, styleKeys } from "#core/properties";
+import { hundredths, propertiesOf, styleKeys } from "#core/properties";
 import type { Value, Values } from "#core/properties";
 import { heavy } from "../common/heavy";
 import type { Session } from "../store/session";
@@ -26,7 +26,6 @@ let variantHeld: { readonly piece: Id; readonly variant: Variant } | null = null
 export const heldStyle = () => styleHeld;
 export const heldVariant = () => variantHeld;
 
-const tidy = (n: number): number => Math.round(n * 100) / 100;
 
 /** Whether layers are outlines that can be combined with each other. */
 export const canCombine = (piece: Piece, ids: readonly Id[]): boolean => ids.length > 1 && ids.every((id) => ["box", "ellipse", "polygon", "path", "compound"].includes(piece.layers[id]?.kind ?? ""));
@@ -63,7 +62,7 @@ export class Arranging {
       const layer = here.piece.layers[id], spot = spots.get(id);
       if (!layer || !spot || (!dx && !dy)) continue;
       const v = valuesIn(this.session.project, here.piece, here.active.variant, layer), [x, y] = wayInto(spot.parent, dx, dy);
-      next[id] = { ...(x ? { x: tidy((v.x as number) + x) } : {}), ...(y ? { y: tidy((v.y as number) + y) } : {}) };
+      next[id] = { ...(x ? { x: hundredths((v.x as number) + x) } : {}), ...(y ? { y: hundredths((v.y as number) + y) } : {}) };
     }
     if (Object.keys(next).length) this.edits.set(next);
     this.session.settle();
@@ -99,7 +98,7 @@ export class Arranging {
       const piece = this.session.project.pieces[this.state.pieceId], p = here && findPlaced(here.scene, id)?.placed;
       if (!piece || !p) continue;
       const arranged = p.values.arrange !== undefined && p.values.arrange !== "free";
-      const made = unwrap(piece, id, { x: tidy(p.x), y: tidy(p.y) }, arranged ? new Map(p.children.map((c) => [c.layer.id, { x: tidy(c.x), y: tidy(c.y) }])) : null);
+      const made = unwrap(piece, id, { x: hundredths(p.x), y: hundredths(p.y) }, arranged ? new Map(p.children.map((c) => [c.layer.id, { x: hundredths(c.x), y: hundredths(c.y) }])) : null);
       if (made && this.done(made.change)) out.push(...made.ids);
     }
     if (out.length) this.state.choose(out);
@@ -121,7 +120,7 @@ export class Arranging {
       const from = spots.get(id)?.parent;
       if (!from || !to || here.piece.layers[id]?.parent === parent) continue;
       const [dx, dy] = wayInto(to.map, from[4] - to.map[4], from[5] - to.map[5]);
-      ways.set(id, { dx: tidy(dx), dy: tidy(dy) });
+      ways.set(id, { dx: hundredths(dx), dy: hundredths(dy) });
     }
     this.done(moveInto(here.piece, ids, parent, index, ways));
   }

@@ -6,6 +6,7 @@ import type { Affine, LayoutEnv, Placed, Rect } from "#core/layout";
 import { childrenOf, Resolver, valuesIn, variantKey, variantsOf } from "#core/looks";
 import type { Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
+import { hundredths } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 import { isHeavy } from "./Later";
@@ -31,7 +32,6 @@ const SLACK = 3, REACH = 6;
 const REST = 120;
 /** A render that takes less than this is made with every move, ms; else the pause after it is so many times as long. */
 const CHEAP = 4, PAUSES = 16;
-const tidy = (n: number): number => Math.round(n * 100) / 100;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
 export const neighbours = (piece: Piece, bounds: ReadonlyMap<Id, Rect>, ids: readonly Id[]): Rect[] => {
@@ -129,9 +129,9 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
       if (along !== "x" && caughtOn("y")) dy = wantY + caught.dy;
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
-    if (d.frame) marks = { ...marks, readout: { text: `${tidy(first.x + dx)}, ${tidy(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
+    if (d.frame) marks = { ...marks, readout: { text: `${hundredths(first.x + dx)}, ${hundredths(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
     session.hold();
-    edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: tidy(p.x + lx), y: tidy(p.y + ly) }]; })), d.gesture);
+    edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: hundredths(p.x + lx), y: hundredths(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
     paintNow();
   };

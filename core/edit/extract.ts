@@ -2,15 +2,15 @@ import type { Rect } from "../layout/bounds";
 import { fewestSayings } from "../gather/minimal";
 import { unite } from "../layout/bounds";
 import { cascade, changesIn, looksIn, looksOf } from "../looks/cascade";
-import { lookFor } from "../looks/scope";
+import { Sayings } from "../looks/sayings";
 import { settle } from "../looks/tokens";
 import { overridesFrom, startOf } from "../looks/tree";
-import { restingVariant, restOf, sameCondition, traitsOf, valuesOf } from "../looks/variants";
+import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { byOrder, newId, orderAfter } from "../project/ids";
-import { BASE, ROOT } from "../project/types";
-import type { Condition, Id, Layer, LayerChanges, Look, Option, Piece, Project, Variant } from "../project/types";
+import { ROOT } from "../project/types";
+import type { Id, Layer, LayerChanges, Look, Option, Piece, Project, Variant } from "../project/types";
 import { defaultsOf, OPTION, TRAIT } from "../properties/registry";
 import type { Said } from "../properties/types";
 import { removeLayers, subtree, topmost } from "./layers";
@@ -19,40 +19,9 @@ import { contains, freeName, newPiece } from "./pieces";
 /** What says where and how a layer lies in what is around it, rather than what it is. */
 const placing = ["x", "y", "rotation", "scale", "pivot", "stack", "visible", "followX", "followY", "grow", "floats", "masks", "opacity", "mixing"];
 
-type Said1 = Record<string, Said>;
-const only = (changes: LayerChanges, keep: (key: string) => boolean): Said1 => Object.fromEntries(Object.entries(changes).filter(([k]) => keep(k)));
+const only = (changes: LayerChanges, keep: (key: string) => boolean): Record<string, Said> => Object.fromEntries(Object.entries(changes).filter(([k]) => keep(k)));
 const isPlacing = (changes: LayerChanges) => (key: string): boolean =>
   placing.includes(key) || ((key === "widthMode" || key === "heightMode") && changes[key] === "stretch");
-
-/** Collects what looks say, by condition, and writes it as steps: into looks that exist, or new ones. */
-class Sayings {
-  private readonly list: { when: Condition; changes: Record<Id, Said1> }[] = [];
-  say(when: Condition, layer: Id, values: Said1): void {
-    if (Object.keys(values).length === 0) return;
-    const key = JSON.stringify(Object.entries(when).sort());
-    let entry = this.list.find((e) => JSON.stringify(Object.entries(e.when).sort()) === key);
-    if (!entry) this.list.push(entry = { when, changes: {} });
-    entry.changes[layer] = { ...entry.changes[layer], ...values };
-  }
-  says(when: Condition, layer: Id, key: string): boolean {
-    return this.list.some((e) => sameCondition(e.when, when) && e.changes[layer]?.[key] !== undefined);
-  }
-  ops(piece: Piece): Op[] {
-    const looks: { order: string; id: string }[] = Object.values(piece.looks);
-    return this.list.flatMap(({ when, changes }): Op[] => {
-      const known = lookFor(piece, when), at = ["pieces", piece.id, "looks"];
-      if (known) return Object.entries(changes).map(([layer, values]) => set([...at, known.id, "changes", layer], { ...known.changes[layer], ...values }));
-      const look: Look = { id: newId(), when, order: orderAfter(looks), changes };
-      looks.push(look);
-      return [set([...at, look.id], look)];
-    });
-  }
-  table(): Record<Id, Look> {
-    const out: Look[] = [];
-    for (const { when, changes } of this.list) out.push({ id: Object.keys(when).length ? newId() : BASE, when, order: orderAfter(out), changes });
-    return Object.fromEntries(out.map((l) => [l.id, l]));
-  }
-}
 
 export interface Extracted { readonly change: Change; /** the new component */ readonly component: Id; /** the copy that stands where the layers were */ readonly copy: Id }
 
@@ -114,8 +83,8 @@ export const extract = (project: Project, piece: Piece, ids: readonly Id[], name
 };
 
 /** Every layer of a component in a variant with what a copy's options set: tokens stay bound, so the layers follow them. */
-const flatValues = (component: Piece, variant: Variant, over: ReadonlyMap<Id, LayerChanges>): Map<Id, Said1> =>
-  new Map(Object.values(component.layers).map((l) => [l.id, Object.assign({}, ...changesIn(looksIn(component, variant), l.id), over.get(l.id)) as Said1]));
+const flatValues = (component: Piece, variant: Variant, over: ReadonlyMap<Id, LayerChanges>): Map<Id, Record<string, Said>> =>
+  new Map(Object.values(component.layers).map((l) => [l.id, Object.assign({}, ...changesIn(looksIn(component, variant), l.id), over.get(l.id)) as Record<string, Said>]));
 
 /**
  * Turns a copy into plain layers: a box where the copy was, holding what its component shows in the copy's variant. Where

@@ -1,31 +1,16 @@
 import { orderAfter } from "../project/ids";
-import { BASE, ROOT } from "../project/types";
-import type { Condition, Id, Layer, LayerChanges, Look, Piece, Trait, Variant, VariantNote } from "../project/types";
+import { ROOT } from "../project/types";
+import type { Id, Layer, Piece, Trait, Variant, VariantNote } from "../project/types";
 import { defaultsOf } from "../properties/registry";
+import { hundredths } from "../properties/rounding";
 import type { Said } from "../properties/types";
-import { sameCondition } from "../looks/variants";
+import { Sayings } from "../looks/sayings";
 import { fewestSayings } from "./minimal";
 import type { NamePlan } from "./names";
 import type { Drawing, DrawnLayer, Track } from "./types";
 
 /** More combinations that nobody drew than this are not marked one by one. */
 const MOST_MISSING = 64;
-const tidy = (n: number): number => Math.round(n * 100) / 100 || 0;
-
-/** Collects sayings of all layers into as few looks as there are conditions. */
-class Looks {
-  private readonly list: { when: Condition; changes: Record<Id, Record<string, Said>> }[] = [{ when: {}, changes: {} }];
-  say(when: Condition, layer: Id, key: string, value: Said): void {
-    let look = this.list.find((l) => sameCondition(l.when, when));
-    if (!look) this.list.push(look = { when, changes: {} });
-    (look.changes[layer] ??= {})[key] = value;
-  }
-  table(): Record<Id, Look> {
-    const out: Look[] = [];
-    for (const [i, l] of this.list.entries()) out.push({ id: i === 0 ? BASE : `look${i}`, when: l.when, order: orderAfter(out), changes: l.changes as Record<Id, LayerChanges> });
-    return Object.fromEntries(out.map((l) => [l.id, l]));
-  }
-}
 
 const traitsFrom = (plan: NamePlan): Trait[] => {
   const out: Trait[] = [];
@@ -65,7 +50,7 @@ export const buildGathered = (drawings: readonly Drawing[], tracks: readonly Tra
   const lead = (t: Track): { part: DrawnLayer; drawing: number } | null => { const drawing = t.parts.findIndex((p) => p !== null); const part = drawing < 0 ? undefined : partIn(m, t, drawing); return part ? { part, drawing } : null; };
   const parentOf = (t: Track): Track => { const at = lead(t); return (at && at.part.parent !== null ? owner.get(at.part.parent) : undefined) ?? (tracks[0] as Track); };
 
-  const looks = new Looks(), layers: Layer[] = [];
+  const looks = new Sayings(), layers: Layer[] = [];
   const names = new Map<Id, string>();
   tracks.forEach((track, index) => {
     const at = lead(track);
@@ -77,21 +62,21 @@ export const buildGathered = (drawings: readonly Drawing[], tracks: readonly Tra
     const shown = there.map((p) => p !== undefined);
     const says = <T extends Said>(key: string, valueAt: (p: DrawnLayer, d: number) => T | undefined, fallback?: Said) => {
       const samples = there.flatMap((p, d) => { const value = p && valueAt(p, d); return p && value !== undefined ? [{ variant: variants[d] as Variant, value: value as Said }] : p && fallback !== undefined ? [{ variant: variants[d] as Variant, value: fallback }] : []; });
-      for (const s of fewestSayings(trackIds, samples)) looks.say(s.when, layerId, key, s.value);
+      for (const s of fewestSayings(trackIds, samples)) looks.say(s.when, layerId, { [key]: s.value });
     };
-    if (!shown.every(Boolean)) for (const s of fewestSayings(trackIds, shown.map((value, d) => ({ variant: variants[d] as Variant, value })))) looks.say(s.when, layerId, "visible", s.value);
+    if (!shown.every(Boolean)) for (const s of fewestSayings(trackIds, shown.map((value, d) => ({ variant: variants[d] as Variant, value })))) looks.say(s.when, layerId, { visible: s.value });
     // a place is told from the container it has in the component, wherever that is in the drawing
     const origin = (d: number): { x: number; y: number } => {
       for (let t: Track | null = parent; t; t = t === tracks[0] ? null : parentOf(t)) { const p = partIn(m, t, d); if (p) return p; }
       return m.drawings[d]?.layers[0] ?? { x: 0, y: 0 };
     };
     if (parent) {
-      says("x", (p, d) => tidy(p.x - origin(d).x));
-      says("y", (p, d) => tidy(p.y - origin(d).y));
+      says("x", (p, d) => hundredths(p.x - origin(d).x));
+      says("y", (p, d) => hundredths(p.y - origin(d).y));
     }
     const fitting = (key: string) => there.every((p) => p === undefined || p.values[key] === "fit" || (p.values[key] === undefined && defaultsOf(p.kind)[key] === "fit"));
-    if (!fitting("widthMode") || at.part.kind === "path") says("width", (p) => tidy(p.width));
-    if (!fitting("heightMode") || at.part.kind === "path") says("height", (p) => tidy(p.height));
+    if (!fitting("widthMode") || at.part.kind === "path") says("width", (p) => hundredths(p.width));
+    if (!fitting("heightMode") || at.part.kind === "path") says("height", (p) => hundredths(p.height));
     const keys = new Set(there.flatMap((p) => Object.keys(p?.values ?? {})));
     for (const key of keys) {
       if (["x", "y", "width", "height", "visible"].includes(key)) continue;
@@ -112,6 +97,6 @@ export const buildGathered = (drawings: readonly Drawing[], tracks: readonly Tra
   return {
     id, kind: "component", name: plan.component, order, traits: Object.fromEntries(traits.map((t) => [t.id, t])),
     layers: Object.fromEntries((root ? layers : [{ id: ROOT, kind: "box", name: plan.component, parent: null, order: "a0" } satisfies Layer, ...layers]).map((l) => [l.id, l])),
-    looks: looks.table(), rules: {}, options: {}, notes: Object.fromEntries(notes.map((n) => [n.id, n])), reference: null,
+    looks: looks.table((i) => `look${i}`), rules: {}, options: {}, notes: Object.fromEntries(notes.map((n) => [n.id, n])), reference: null,
   };
 };

@@ -1,4 +1,5 @@
 import type { Id } from "../project/types";
+import { thousandths } from "../properties/rounding";
 import type { Pair } from "../properties/types";
 import { toParent } from "./hit";
 import type { Placed } from "./types";
@@ -100,6 +101,5 @@ export const resized = (p: Placed, direction: Pair, growth: Pair, how: { readonl
   const anchor = (side: number) => (how.centred || side === 0 ? 0.5 : side > 0 ? 0 : 1);
   const ax = anchor(direction[0]), ay = anchor(direction[1]);
   const before = toParent(p)(p.width * ax, p.height * ay), after = toParent({ ...p, width, height })(width * ax, height * ay);
-  const tidy = (n: number) => Math.round(n * 1000) / 1000;
-  return { width, height, x: tidy(p.x + before[0] - after[0]), y: tidy(p.y + before[1] - after[1]) };
+  return { width, height, x: thousandths(p.x + before[0] - after[0]), y: thousandths(p.y + before[1] - after[1]) };
 };

@@ -1,3 +1,4 @@
+import { hundredths } from "./rounding";
 import { parseNumber } from "./arithmetic";
 import { parseColour } from "./colour";
 import { gradientText, parseGradient } from "./gradient";
@@ -81,7 +82,7 @@ export const parseValue = (type: ValueType, text: string, current: Value): Parse
   return checked.success ? parsed : bad(checked.error.issues[0]?.message ?? "not a possible value");
 };
 
-const trim = (n: number): string => String(Math.round(n * 100) / 100);
+const trim = (n: number): string => String(hundredths(n));
 
 /** A value as the sheet shows it; parseValue reads it back. */
 export const showValue = (value: Value): string => {

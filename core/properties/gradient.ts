@@ -1,7 +1,8 @@
+import { hundredths } from "./rounding";
 import { parseColour } from "./colour";
 import type { Gradient, Pair, Stop } from "./types";
 
-const trim = (n: number): string => String(Math.round(n * 100) / 100);
+const trim = (n: number): string => String(hundredths(n));
 const stopsText = (stops: readonly Stop[]): string => stops.map((s) => `${s.colour === "none" ? "transparent" : s.colour} ${trim(s.at * 100)}%`).join(", ");
 
 /** A gradient as CSS writes it (CSS Images 3). */

@@ -4,6 +4,7 @@ export { families, weights } from "./families";
 export { defaultsOf, ENDLESS, OPTION, propertiesOf, property, registry, styleKeys, TRAIT } from "./registry";
 export { colourSchema, propertySchema, valueSchema } from "./schema";
 export { parseNumber } from "./arithmetic";
+export { hundredths, thousandths } from "./rounding";
 export { colourText, notations, parseColour } from "./colour";
 export type { Notation } from "./colour";
 export { parseValue, showValue } from "./entry";
