@@ -65,6 +65,12 @@ describe("drawing", () => {
     await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile("demo/pictures/saloon.png");
     const strength = () => me.page.$eval(".reference", (i) => getComputedStyle(i).opacity);
     await me.until(async () => expect(await strength()).toBe("0.4"));
+    // it begins as wide as the piece; here at its own size
+    const width = await me.find("textbox", "Reference width");
+    expect(await width.evaluate((i) => (i as HTMLInputElement).value)).toBe("160");
+    await width.click({ count: 3 });
+    await me.type("480");
+    await me.press("Enter");
     await (await me.find("slider", "Strength of the reference")).focus();
     await me.press("ArrowRight");
     await me.press("ArrowRight");

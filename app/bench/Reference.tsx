@@ -7,7 +7,7 @@ import { Menu } from "../common/Menu";
 import { NumberField } from "../common/NumberField";
 import { assetAddress, upload } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";
-import { useBench, usePiece } from "./state";
+import { useBench, useBenchStore, usePiece } from "./state";
 
 /** The reference picture under a card: dimmed, locked, no part of the piece. */
 const ReferencePicture = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
@@ -18,7 +18,8 @@ const ReferencePicture = ({ reference, zoom }: { reference: Reference; zoom: num
   return <img className="reference" alt="" draggable={false} src={assetAddress(picture.hash)} style={{ left: reference.x * zoom, top: reference.y * zoom, width: reference.width * zoom, height: height * zoom, opacity: reference.opacity }} />;
 };
 
-export const ReferenceView = ({ reference, zoom }: { reference: Reference | null; zoom: number }) => reference && <ReferencePicture reference={reference} zoom={zoom} />;
+/** It is seen as far as the card goes, so that it does not lie over the next one. */
+export const ReferenceView = ({ reference, zoom }: { reference: Reference | null; zoom: number }) => reference && <div className="reference-room"><div className="reference-ground"><ReferencePicture reference={reference} zoom={zoom} /></div></div>;
 
 /** Putting a reference picture under the stage, and its place, size and strength. */
 const ReferencePart = () => {
@@ -27,6 +28,7 @@ const ReferencePart = () => {
   const piece = usePiece();
   const [trouble, setTrouble] = useState<string | null>(null);
   const { reference } = piece;
+  const store = useBenchStore();
   const tool = useBench((s) => s.tool), putBench = useBench((s) => s.put);
   const put = (part: Partial<Reference>) => { if (reference) session.edit(setReference(piece, { ...reference, ...part }), "reference"); };
   const take = async (file: File | undefined) => {
@@ -34,18 +36,17 @@ const ReferencePart = () => {
     const result = await upload(session, file);
     setTrouble(result.ok ? null : result.reason);
     if (!result.ok || result.kind !== "picture") return;
-    const asset = session.project.assets[result.id] as PictureAsset, now = session.project.pieces[piece.id];
-    if (now) session.edit(setReference(now, { picture: asset.id, x: 0, y: 0, width: asset.width, opacity: 0.4 }));
+    const state = store.getState(), asset = session.project.assets[result.id] as PictureAsset, now = session.project.pieces[piece.id];
+    // a picture of a screen is often larger than the part it shows: it begins as wide as the piece
+    const wide = state.scenes.current.values().next().value?.width ?? asset.width;
+    if (now) session.edit(setReference(now, { picture: asset.id, x: 0, y: 0, width: Math.min(asset.width, Math.round(wide)), opacity: 0.4 }));
   };
   return (
     <div className="reference-part">
       <div className="side-head">
         <h2 className="caption m-0">Reference picture</h2>
         {reference
-          ? <>
-            <button type="button" className={`tool small ms-auto${tool === "dropper" ? " on" : ""}`} aria-pressed={tool === "dropper"} title="Pick a colour from it (Q)" onClick={() => putBench({ tool: tool === "dropper" ? "choose" : "dropper" })}><Icon name="dropper" size={13} />Pick a colour</button>
-            <button type="button" className="tool small" aria-label="Take the reference picture away" title="Take it away" onClick={() => { session.edit(setReference(piece, null)); }}><Icon name="close" size={12} /></button>
-          </>
+          ? <button type="button" className="tool small" aria-label="Take the reference picture away" title="Take it away" onClick={() => { session.edit(setReference(piece, null)); }}><Icon name="close" size={12} /></button>
           : <label className="btn btn-sm btn-outline-primary file-button">Choose …<input type="file" aria-label="Choose a reference picture" accept="image/png,image/jpeg,image/webp,image/gif" onChange={(e) => { void take(e.target.files?.[0]); e.target.value = ""; }} /></label>}
       </div>
       {!reference && <p className="quiet small mb-0">A picture under the cards to measure (M) and trace. It is no part of the piece.</p>}
@@ -56,6 +57,7 @@ const ReferencePart = () => {
           <span>y</span><NumberField label="Reference y" value={reference.y} min={-1e4} max={1e4} step={1} onChange={(y) => put({ y })} />
           <span>wide</span><NumberField label="Reference width" value={reference.width} min={1} max={1e4} step={1} onChange={(width) => put({ width })} />
           <input type="range" className="form-range" aria-label="Strength of the reference" min={0.05} max={1} step={0.05} value={reference.opacity} onChange={(e) => put({ opacity: Number(e.target.value) })} />
+          <button type="button" className={`tool small${tool === "dropper" ? " on" : ""}`} aria-pressed={tool === "dropper"} title="Pick a colour from it (Q)" onClick={() => putBench({ tool: tool === "dropper" ? "choose" : "dropper" })}><Icon name="dropper" size={13} />Pick</button>
         </div>
       )}
     </div>
