@@ -43,6 +43,7 @@ export interface Source {
   readonly looks?: readonly { when: Readonly<Record<string, string | readonly string[]>>; changes: Readonly<Record<string, LayerChanges>> }[];
   readonly rules?: readonly (Pick<Rule, "id" | "trigger" | "effects"> & { source?: string; when?: Readonly<Record<string, string>>; undo?: boolean; motion: Motion })[];
   readonly options?: readonly Omit<Option, "order">[];
+  readonly signals?: readonly { id: string; name: string }[];
   /** combinations that are not used */
   readonly unused?: readonly Readonly<Record<string, string | readonly string[]>>[];
   /** names of variants, by all their values */
@@ -74,7 +75,7 @@ export const piece = (source: Source, order: string): Piece => {
   }));
   return {
     id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
-    rules: table(rules), options: table(ordered(source.options ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
+    rules: table(rules), options: table(ordered(source.options ?? [])), signals: table(ordered(source.signals ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
   };
 };
 

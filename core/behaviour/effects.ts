@@ -1,11 +1,19 @@
 import { specificity, traitsOf, valuesOf } from "../looks/variants";
-import type { Effect, Id, Piece, Project, Rule, Variant } from "../project/types";
+import type { Effect, Id, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
 import { instanceIn, steeredInstances } from "./piece";
 import type { Live } from "./piece";
 import type { Path, State, TraitSet } from "./types";
 
 /** What a rule's effect takes hold of: rules of one event that take hold of the same thing compete. */
-export const touches = (effect: Effect): string => (effect.type === "set" ? effect.trait : "screen");
+export const touches = (effect: Effect): string => {
+  switch (effect.type) {
+    case "set": return effect.trait;
+    case "nested": return `${effect.layer}/${effect.trait}`;
+    case "raise": return `signal ${effect.signal}`;
+    case "address": return "address";
+    default: return "screen";
+  }
+};
 
 /** Of rules answering one event, those that fire and those that lose, to which: the more specific condition wins, then the earlier rule. */
 export const contest = (rules: readonly Rule[]): { wins: Rule[]; losses: { rule: Rule; to: Rule }[] } => {
@@ -22,15 +30,15 @@ export const contest = (rules: readonly Rule[]): { wins: Rule[]; losses: { rule:
   return { wins: rules.filter((r) => wins.has(r)), losses };
 };
 
-/** The value an effect gives a trait; next and previous go round, opposite mirrors the order of values. */
-export const targetValue = (piece: Piece, variant: Variant, effect: Extract<Effect, { type: "set" }>): Id | null => {
-  const trait = traitsOf(piece).find((t) => t.id === effect.trait);
+/** The value an effect gives a trait; next and previous go round, opposite mirrors the order of values, first is where a list begins. */
+export const targetValue = (piece: Piece, variant: Variant, id: Id, target: TraitTarget): Id | null => {
+  const trait = traitsOf(piece).find((t) => t.id === id);
   if (!trait) return null;
-  if ("value" in effect.to) return trait.values[effect.to.value] ? effect.to.value : null;
+  if ("value" in target) return trait.values[target.value] ? target.value : null;
   const values = valuesOf(trait);
   const at = values.findIndex((v) => v.id === variant[trait.id]);
   const n = values.length;
-  const to = effect.to.step === "next" ? (at + 1) % n : effect.to.step === "previous" ? (at - 1 + n) % n : n - 1 - at;
+  const to = { next: (at + 1) % n, previous: (at - 1 + n) % n, opposite: n - 1 - at, first: 0 }[target.step];
   return values[to]?.id ?? null;
 };
 

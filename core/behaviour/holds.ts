@@ -33,6 +33,6 @@ const endHold = (project: Project, state: State, hold: Hold, happen: (h: Happeni
 /** Ends all holds that match, the latest first. */
 export const endHolds = (project: Project, state: State, match: (h: Hold) => boolean, happen: (h: Happening) => void): State =>
   state.holds.filter(match).reverse().reduce((s, hold) => {
-    const present = s.holds.find((h) => h.serial === hold.serial);
+    const present = s.holds.find((h) => h.serial === hold.serial && h.at === hold.at);
     return present ? endHold(project, s, present, happen) : s;
   }, state);

@@ -1,7 +1,10 @@
-export { advance, MOST_STEPS, revise, start, step } from "./machine";
-export { brokenRule, liveCopies, rulesOf } from "./piece";
+export { DOUBLE } from "./contact";
+export { focusStops, nextStop } from "./focus";
+export { advance, revise, start, step } from "./machine";
+export { brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";
 export type { Live } from "./piece";
 export { Run } from "./run";
+export { MOST_STEPS } from "./wait";
 export type { Happening, Hold, Input, Path, State, Timer, TraitSet } from "./types";
-export { effectText, happeningText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
+export { effectText, happeningText, keyName, listenText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
 export type { LogLine } from "./words";

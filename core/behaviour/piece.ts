@@ -4,7 +4,7 @@ import type { Overrides } from "../looks/tree";
 import { restingVariant, traitsOf } from "../looks/variants";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Effect, Id, Layer, Piece, Project, Rule, Variant } from "../project/types";
+import type { Effect, Id, Layer, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
 import { defaultsOf, TRAIT } from "../properties/registry";
 import type { Values } from "../properties/types";
 import type { Path, State } from "./types";
@@ -17,6 +17,8 @@ export const brokenRule = (project: Project, piece: Piece, rule: Rule): string |
     if (!known) return "its condition names a removed trait";
     if (!values.some((v) => known.values[v])) return `its condition names a removed value of ${known.name}`;
   }
+  const listening = brokenTrigger(project, piece, rule);
+  if (listening) return listening;
   if (rule.effects.length === 0) return "it has no effect yet";
   for (const effect of rule.effects) {
     const reason = brokenEffect(project, piece, effect);
@@ -25,12 +27,37 @@ export const brokenRule = (project: Project, piece: Piece, rule: Rule): string |
   return null;
 };
 
-const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
-  if (effect.type === "go") return project.pieces[effect.screen]?.kind === "screen" ? null : "the screen it goes to was removed";
-  if (effect.type === "back") return null;
-  const trait = piece.traits[effect.trait];
+/** The components an instance layer can show, in whatever variant. */
+export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
+  const ids = new Set(Object.values(piece.looks).map((l) => l.changes[layer]?.component).filter((c) => typeof c === "string"));
+  return [...ids].flatMap((c) => project.pieces[c] ?? []);
+};
+
+const brokenTarget = (piece: Piece, id: Id, to: TraitTarget): string | null => {
+  const trait = piece.traits[id];
   if (!trait) return "the trait it sets was removed";
-  return "value" in effect.to && !trait.values[effect.to.value] ? `the value it gives ${trait.name} was removed` : null;
+  return "value" in to && !trait.values[to.value] ? `the value it gives ${trait.name} was removed` : null;
+};
+
+const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
+  switch (effect.type) {
+    case "go": return project.pieces[effect.screen]?.kind === "screen" ? null : "the screen it goes to was removed";
+    case "set": return brokenTarget(piece, effect.trait, effect.to);
+    case "nested": {
+      const inside = componentsAt(project, piece, effect.layer).find((c) => c.traits[effect.trait]);
+      if (!piece.layers[effect.layer]) return "the copy it sets was removed";
+      return inside ? brokenTarget(inside, effect.trait, effect.to) : "the copy it sets has no such trait any more";
+    }
+    case "raise": return piece.signals[effect.signal] ? null : "the signal it raises was removed";
+    default: return null;
+  }
+};
+
+const brokenTrigger = (project: Project, piece: Piece, { trigger, source }: Rule): string | null => {
+  if (trigger.type === "key" && !trigger.key) return "no key is chosen yet";
+  if (trigger.type !== "signal") return null;
+  if (source === null || piece.layers[source]?.kind !== "instance") return "only a placed copy raises signals";
+  return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""]) ? null : "the copy has no such signal";
 };
 
 const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] }>();
@@ -83,7 +110,7 @@ const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer
   return { component, start: startOf(component, values), said, sets: overridesFrom(component, values) };
 };
 
-const hiddenIn = (piece: Piece, variant: Variant, layer: Layer, over?: Overrides): boolean => {
+export const hiddenIn = (piece: Piece, variant: Variant, layer: Layer, over?: Overrides): boolean => {
   const looks = looksIn(piece, variant);
   return ancestry(piece, layer.id).some((id) => {
     const visible = over?.get(id)?.visible ?? changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;

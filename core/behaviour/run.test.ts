@@ -140,7 +140,7 @@ describe("a running piece", () => {
     expect(picture(run)).toContain("plus-lighter");
     run.advanceTo(600);
     expect(picture(run)).not.toContain("plus-lighter");
-    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual(["Cabin link click → next screen · fade 260 ms ease-in-out", "now on Cabin climate"]);
+    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual(["Cabin link click → go to Cabin climate · fade 260 ms ease-in-out", "now on Cabin climate"]);
     click(run, 60, 60);
     expect(run.screen).toBe("trip-settings");
     expect(run.history).toEqual([]);

@@ -6,13 +6,12 @@ import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
-import { advance, revise, shownVariant, start, step } from "./machine";
+import { nextStop } from "./focus";
+import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
 import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
-
-/** A quick tween for traits switched by hand, so that one sees what changed. */
-const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: "ease-out" };
+import { nextDue } from "./wait";
 
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
@@ -48,7 +47,7 @@ export class Run {
   /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
   wakesAt(): number {
     if (this.mover.endsAt() > this.state.now) return this.state.now;
-    return Math.min(Infinity, ...this.state.timers.map((t) => t.due));
+    return nextDue(this.state);
   }
 
   /** Until when something is in motion. */
@@ -72,6 +71,13 @@ export class Run {
     if (touch && kind !== "move" && kind !== "down") this.input({ type: "over", layer: null });
     // a screen that has just come up lies under a pointer that has not moved
     else if (!touch && kind === "up") this.over(x, y);
+  }
+
+  /** Moves the keyboard's focus to the next or the previous stop; false past either end, where the focus leaves the piece. */
+  tab(by: 1 | -1): boolean {
+    const stop = nextStop(this.project, this.state, by);
+    this.input({ type: "focus", layer: stop });
+    return stop !== null;
   }
 
   private over(x: number, y: number): void {

@@ -9,19 +9,23 @@ export type Input =
   | { readonly type: "down" }
   | { readonly type: "up" }
   | { readonly type: "cancel" }
+  /** the keyboard's focus goes to a layer, or away */
+  | { readonly type: "focus"; readonly layer: Path | null }
+  /** a key as KeyboardEvent.key says it */
+  | { readonly type: "key"; readonly key: string; readonly phase: "down" | "up" }
   /** sets a trait from outside: a switch in Try, a presenter */
   | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
   | { readonly type: "screen"; readonly screen: Id };
 
-/** A wait that is running. */
-export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number }
+/** A wait that is running. `source` is the layer that is being held, for `hold` alone. */
+export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path }
 
 /** Traits that go back when a contact ends. */
 export interface Hold {
   readonly at: Path;
   readonly rule: Id;
   readonly source: Path;
-  readonly cause: "hover" | "press";
+  readonly cause: "hover" | "press" | "focus";
   readonly serial: number;
   readonly motion: Motion;
   /** trait → what it was, and who had set that */
@@ -46,18 +50,30 @@ export interface State {
   readonly over: readonly Path[];
   /** layers the pointer was pressed on, innermost first; null when it is up */
   readonly pressed: readonly Path[] | null;
+  /** the key that presses, when it is no pointer */
+  readonly byKey: string | null;
+  /** copies in which this press has become a hold: it is no click there any more */
+  readonly heldIn: readonly Path[];
+  /** the last click, which a second one may make a double click */
+  readonly clicked: { readonly chain: readonly Path[]; readonly at: number } | null;
+  /** layers that hold the keyboard's focus, innermost first */
+  readonly focused: readonly Path[];
+  /** when the motions of a copy that listens for that will have ended, ms, by path */
+  readonly settling: Readonly<Record<Path, number>>;
   /** rules stopped after a loop, by "path rule" */
   readonly stopped: Readonly<Record<string, true>>;
 }
 
 /** What a step did, for the log and for motion. `state` is the state right after it. */
 export type Happening = { readonly at: number; readonly state: State } & (
-  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; readonly motion: Motion }
+  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; /** what it set in copies inside */ readonly inner: readonly { readonly path: Path; readonly sets: readonly TraitSet[] }[]; readonly motion: Motion }
   | { readonly type: "lost"; readonly path: Path; readonly rule: Id; readonly to: Id }
   | { readonly type: "undone"; readonly path: Path; readonly rule: Id; readonly sets: readonly TraitSet[]; readonly motion: Motion }
   | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
   | { readonly type: "went"; readonly path: Path; readonly rule: Id | null; readonly from: Id; readonly to: Id; readonly motion: Motion }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
+  | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
+  | { readonly type: "address"; readonly path: Path; readonly to: string }
   | { readonly type: "missed"; readonly layer: Path }
   | { readonly type: "leftPressed"; readonly layer: Path }
 );

@@ -1,10 +1,11 @@
 import { conditionText } from "../looks/variants";
-import type { Easing, Effect, Motion, Piece, Project, Rule, TriggerType } from "../project/types";
-import { brokenRule } from "./piece";
+import type { Easing, Effect, Motion, Piece, Project, Rule, Trait, TraitTarget, TriggerType } from "../project/types";
+import { brokenRule, componentsAt } from "./piece";
 import type { Happening, Path } from "./types";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
-  click: "is clicked", press: "is pressed", release: "is released", enter: "is entered", leave: "is left", hover: "is hovered", delay: "has waited",
+  click: "is clicked", double: "is clicked twice", press: "is pressed", release: "is released", hold: "is held", enter: "is entered", leave: "is left", hover: "is hovered",
+  focus: "is focused", blur: "loses the focus", key: "gets a key", signal: "says", delay: "has waited", settled: "has settled",
 };
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
@@ -15,20 +16,37 @@ const easingText = (easing: Easing): string => (typeof easing === "string" ? eas
 export const motionText = (m: Motion): string =>
   m.kind === "cut" ? "cut" : `${m.kind} ${Math.round(m.duration)} ms ${easingText(m.easing)}${m.delay ? ` after ${Math.round(m.delay)} ms` : ""}`;
 
+const targetText = (trait: Trait | undefined, to: TraitTarget): string =>
+  !trait ? "a removed trait changes" : "value" in to ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}` : `${trait.name} becomes the ${to.step}`;
+
 /** An effect in words: "Pressed becomes yes". */
 export const effectText = (project: Project, piece: Piece, effect: Effect): string => {
-  if (effect.type === "go") return `go to ${project.pieces[effect.screen]?.name ?? "a removed screen"}`;
-  if (effect.type === "back") return "go back";
-  const trait = piece.traits[effect.trait];
-  if (!trait) return "a removed trait changes";
-  return "value" in effect.to ? `${trait.name} becomes ${trait.values[effect.to.value]?.name ?? "a removed value"}` : `${trait.name} becomes the ${effect.to.step}`;
+  switch (effect.type) {
+    case "go": return `go to ${project.pieces[effect.screen]?.name ?? "a removed screen"}`;
+    case "back": return "go back";
+    case "set": return targetText(piece.traits[effect.trait], effect.to);
+    case "nested": return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${targetText(componentsAt(project, piece, effect.layer).map((c) => c.traits[effect.trait]).find(Boolean), effect.to)}`;
+    case "raise": return `say ${piece.signals[effect.signal]?.name ?? "a removed signal"}`;
+    case "address": return `open ${effect.to}`;
+  }
 };
+
+/** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
+export const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
+  if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
+  if (trigger.type === "key") return `gets the key ${keyName(trigger.key ?? "?")}`;
+  if (trigger.type === "signal") return `says ${componentsAt(project, piece, source ?? "").map((c) => c.signals[trigger.signal ?? ""]?.name).find(Boolean) ?? "a removed signal"}`;
+  return triggerText(trigger.type);
+};
+
+/** A key by a name one can read. */
+export const keyName = (key: string): string => (key === " " ? "Space" : key.length === 1 ? key.toUpperCase() : key.replace(/^Arrow/, "Arrow "));
 
 /** A rule as one sentence. */
 export const ruleText = (project: Project, piece: Piece, rule: Rule): string => {
   const source = rule.source === null ? "the whole piece" : (piece.layers[rule.source]?.name ?? "a removed layer");
   const when = conditionText(piece, rule.when);
-  const head = rule.trigger.type === "delay" ? `After ${rule.trigger.ms ?? 0} ms` : `When ${source} ${triggerText(rule.trigger.type)}`;
+  const head = rule.trigger.type === "delay" ? `After ${rule.trigger.ms ?? 0} ms` : rule.trigger.type === "settled" ? "When the piece has settled" : `When ${source} ${listenText(project, piece, rule)}`;
   const effects = rule.effects.map((e) => effectText(project, piece, e)).join(", ") || "nothing yet";
   return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", undone when it ends" : ""}, ${motionText(rule.motion)}`;
 };
@@ -82,7 +100,9 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
       const piece = pieceAt(project, h, h.path);
       const rule = piece?.rules[h.rule];
       const source = rule?.source ? `${piece?.layers[rule.source]?.name ?? ""} ` : "";
-      return line(`${within(h.path)}${source}${h.trigger} → ${rule?.effects.some((e) => e.type === "set") ? sets(h.path, h.sets) : "next screen"} · ${motionText(h.motion)}`);
+      const heard = rule?.trigger.type === "key" ? `key ${keyName(rule.trigger.key ?? "")}` : piece && rule?.trigger.type === "signal" ? listenText(project, piece, rule) : h.trigger;
+      const did = [...(rule?.effects.some((e) => e.type === "set") ? [sets(h.path, h.sets)] : []), ...h.inner.map((i) => `${placeText(project, i.path)}: ${sets(i.path, i.sets)}`), ...(piece && rule ? rule.effects.filter((e) => e.type !== "set" && e.type !== "nested").map((e) => effectText(project, piece, e)) : [])];
+      return line(`${within(h.path)}${source}${heard} → ${did.join(", ")} · ${motionText(h.motion)}`);
     }
     case "lost": return line(`${within(h.path)}lost: ${named(h.path, h.rule)} to ${named(h.path, h.to)}`, "warn");
     case "undone": return line(`${within(h.path)}${sets(h.path, h.sets)} · undone`);
@@ -90,6 +110,8 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
     case "went": return line(`now on ${project.pieces[h.to]?.name ?? "?"}`);
     case "loop": return line(`a loop without end, stopped: ${h.rules.map((r) => named(r.path, r.rule)).join("; ")}`, "warn");
     case "leftPressed": return line("no release: the pointer had left", "warn");
+    case "raised": return line(`${within(h.path)}says ${pieceAt(project, h, h.path)?.signals[h.signal]?.name ?? "?"}`, "quiet");
+    case "address": return line(`${within(h.path)}would open ${h.to}`, "quiet");
     case "missed": return null;
   }
 };

@@ -35,19 +35,26 @@ const easing = z.union([
   z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
 ]);
 const motion = z.strictObject({ kind: z.enum(["cut", "fade", "tween"]), duration: ms, delay: ms, easing });
+const signal = z.strictObject({ id, name, order });
+const traitTarget = z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) })]);
+/** Only addresses a browser opens as a page: nothing that would run. */
+const webAddress = z.string().max(2000).regex(/^https?:\/\/\S+$/i, "an address begins with http:// or https://");
 const effect = z.discriminatedUnion("type", [
-  z.strictObject({ type: z.literal("set"), trait: id, to: z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite"]) })]) }),
+  z.strictObject({ type: z.literal("set"), trait: id, to: traitTarget }),
+  z.strictObject({ type: z.literal("nested"), layer: id, trait: id, to: traitTarget }),
+  z.strictObject({ type: z.literal("raise"), signal: id }),
+  z.strictObject({ type: z.literal("address"), to: webAddress }),
   z.strictObject({ type: z.literal("go"), screen: id }),
   z.strictObject({ type: z.literal("back") }),
 ]);
 const rule = z.strictObject({
   id, order, on: z.boolean(), source: id.nullable(), when: condition, undo: z.boolean(), motion,
-  trigger: z.strictObject({ type: z.enum(triggerTypes), ms: ms.optional() }),
+  trigger: z.strictObject({ type: z.enum(triggerTypes), ms: ms.optional(), key: z.string().min(1).max(40).optional(), signal: id.optional() }),
   effects: z.array(effect).max(20),
 });
 
 /** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
-export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, notes: note } as const;
+export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, signals: signal, notes: note } as const;
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
   z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
@@ -56,7 +63,7 @@ const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
 export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable() } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
-  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), notes: keyed(note),
+  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), signals: keyed(signal), notes: keyed(note),
 });
 
 const tokenValues = {
@@ -85,12 +92,12 @@ export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
 export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema), tokens: keyed(token), assets: keyed(asset) });
 
-/** A project as it is written today, from one that was kept before tokens, assets, notes and references existed. */
+/** A project as it is written today, from one that was kept before tokens, assets, notes, references and signals existed. */
 export const upgrade = (project: Project): Project => {
   const pieces = Object.entries(project.pieces ?? {});
-  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p));
+  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p) || !("signals" in p));
   if ("tokens" in project && !old) return project;
-  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, reference: (p as Piece).reference ?? null }])) };
+  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, signals: (p as Piece).signals ?? {}, reference: (p as Piece).reference ?? null }])) };
 };
 
 /** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */

@@ -98,17 +98,32 @@ export interface Motion {
   readonly easing: Easing;
 }
 
-export const triggerTypes = ["click", "press", "release", "enter", "leave", "hover", "delay"] as const;
+export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled"] as const;
 export type TriggerType = (typeof triggerTypes)[number];
 
 export interface Trigger {
   readonly type: TriggerType;
-  /** delay only: ms after the condition becomes true */
+  /** delay: ms after the condition becomes true; hold: ms pressed */
   readonly ms?: number | undefined;
+  /** key only: as KeyboardEvent.key says it (UI Events), "Enter", "ArrowRight", "a" */
+  readonly key?: string | undefined;
+  /** signal only: one of the component whose copy is the source */
+  readonly signal?: Id | undefined;
 }
 
+/** A named message a piece can send to whatever contains it. */
+export interface Signal { readonly id: Id; readonly name: string; readonly order: string }
+
+/** What a trait is given: a value, or one found from the present one. */
+export type TraitTarget = { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
+
 export type Effect =
-  | { readonly type: "set"; readonly trait: Id; readonly to: { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" } }
+  | { readonly type: "set"; readonly trait: Id; readonly to: TraitTarget }
+  /** sets a trait of a placed copy */
+  | { readonly type: "nested"; readonly layer: Id; readonly trait: Id; readonly to: TraitTarget }
+  | { readonly type: "raise"; readonly signal: Id }
+  /** a web address; told, not followed, in Try */
+  | { readonly type: "address"; readonly to: string }
   | { readonly type: "go"; readonly screen: Id }
   | { readonly type: "back" };
 
@@ -122,7 +137,7 @@ export interface Rule {
   readonly source: Id | null;
   readonly when: Condition;
   readonly effects: readonly Effect[];
-  /** hover and press only: put the traits back when the contact ends */
+  /** hover, press, hold and focus only: put the traits back when the contact ends */
   readonly undo: boolean;
   readonly motion: Motion;
 }
@@ -138,6 +153,7 @@ export interface Piece {
   readonly looks: Readonly<Record<Id, Look>>;
   readonly rules: Readonly<Record<Id, Rule>>;
   readonly options: Readonly<Record<Id, Option>>;
+  readonly signals: Readonly<Record<Id, Signal>>;
   readonly notes: Readonly<Record<Id, VariantNote>>;
   readonly reference: Reference | null;
 }

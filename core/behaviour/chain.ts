@@ -1,0 +1,48 @@
+import type { Id, Piece, Project } from "../project/types";
+import { ancestry, liveCopies } from "./piece";
+import type { Live } from "./piece";
+import type { Path, State } from "./types";
+
+/** The copy at a path, while it is part of the scene. */
+export const liveAt = (project: Project, state: State, path: Path): Live | undefined => liveCopies(project, state).find((l) => l.path === path);
+
+/** A path of a layer as the copy it is in, and the layer. */
+export const split = (path: Path): { copy: Path; layer: Id } => {
+  const cut = path.lastIndexOf("/");
+  return { copy: path.slice(0, cut), layer: path.slice(cut + 1) };
+};
+
+/** All layers an event at a layer concerns, innermost first, through the copies around it. */
+export const chainOf = (project: Project, state: State, layer: Path | null): Path[] => {
+  if (layer === null) return [];
+  const parts = layer.split("/");
+  const pieces: (Piece | undefined)[] = [project.pieces[state.screen]];
+  const paths = [state.screen];
+  const live = new Map(liveCopies(project, state).map((l) => [l.path, l.piece]));
+  for (const part of parts.slice(0, -1)) {
+    const path = `${paths.at(-1)}/${part}`;
+    paths.push(path);
+    pieces.push(live.get(path));
+  }
+  const out: Path[] = [];
+  for (let i = parts.length - 1; i >= 0; i--) {
+    const piece = pieces[i];
+    if (!piece) continue;
+    out.push(...ancestry(piece, parts[i] as string).map((id) => `${paths[i]}/${id}`));
+  }
+  return out;
+};
+
+/** The pieces an event passes through, from the innermost copy outwards, each with the layers it may land on, innermost first. */
+export const passage = (project: Project, state: State, chain: readonly Path[]): { live: Live; layers: Id[] }[] => {
+  const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
+  const out: { live: Live; layers: Id[] }[] = [];
+  for (const path of chain) {
+    const { copy, layer } = split(path), live = byPath.get(copy);
+    if (!live) continue;
+    const last = out.at(-1);
+    if (last && last.live.path === live.path) last.layers.push(layer);
+    else out.push({ live, layers: [layer] });
+  }
+  return out;
+};

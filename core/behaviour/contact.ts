@@ -1,0 +1,113 @@
+import { ROOT } from "../project/types";
+import type { Project } from "../project/types";
+import { arm } from "./arm";
+import { chainOf, passage, split } from "./chain";
+import { asks, dispatch, enabledOn, onLayer } from "./fire";
+import type { Asks, Happen } from "./fire";
+import { endHolds } from "./holds";
+import { rulesOf } from "./piece";
+import type { Hold, Path, State, Timer } from "./types";
+
+/** A second click within this time of the first, on the same layer, is a double click; ms. */
+export const DOUBLE = 400;
+
+/** Layers are left and entered, from the innermost outwards and back in; what was held by being there ends. */
+const shift = (project: Project, state: State, before: readonly Path[], chain: readonly Path[], cause: Hold["cause"], leave: Asks, enter: Asks, happen: Happen): State => {
+  const left = before.filter((p) => !chain.includes(p)), entered = chain.filter((p) => !before.includes(p)).reverse();
+  let next = state;
+  const screen = state.screen;
+  for (const path of left) {
+    next = arm(project, endHolds(project, next, (h) => h.cause === cause && h.source === path, happen));
+    next = onLayer(project, next, path, leave, happen);
+    if (next.screen !== screen) return next;
+  }
+  for (const path of entered) {
+    next = onLayer(project, next, path, enter, happen);
+    if (next.screen !== screen) return next;
+  }
+  return next;
+};
+
+/** The pointer is over a layer now, or over none. A hold whose layer is left is given up. */
+export const moveOver = (project: Project, state: State, layer: Path | null, happen: Happen): State => {
+  const chain = chainOf(project, state, layer);
+  if (chain.length === state.over.length && chain.every((p) => state.over.includes(p))) return state;
+  const timers = state.byKey === null ? state.timers.filter((t) => t.source === undefined || chain.includes(t.source)) : state.timers;
+  return shift(project, { ...state, over: chain, timers }, state.over, chain, "hover", asks("leave"), asks("enter", "hover"), happen);
+};
+
+/** The keyboard's focus goes to a layer, or away. Layers around it count as focused while it is inside. */
+export const moveFocus = (project: Project, state: State, layer: Path | null, happen: Happen): State => {
+  const chain = chainOf(project, state, layer);
+  if (chain.length === state.focused.length && chain.every((p) => state.focused.includes(p))) return state;
+  // a key that is down when the focus goes presses nothing any more
+  const given = state.byKey === null ? state : release(project, state, happen);
+  return shift(project, { ...given, focused: chain }, state.focused, chain, "focus", asks("blur"), asks("focus"), happen);
+};
+
+/** Ends a press without release or click. */
+const release = (project: Project, state: State, happen: Happen): State =>
+  arm(project, endHolds(project, { ...state, pressed: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) }, (h) => h.cause === "press", happen));
+
+export const cancel = release;
+
+/** The waits of holding: in each piece those of the innermost layer that has any. */
+const holdsOn = (project: Project, state: State, chain: readonly Path[]): Timer[] => passage(project, state, chain).flatMap(({ live, layers }) => {
+  for (const layer of layers) {
+    const rules = enabledOn(project, state, live, layer, asks("hold"));
+    if (rules.length) return rules.map((r): Timer => ({ at: live.path, rule: r.id, due: state.now + (r.trigger.ms ?? 0), source: `${live.path}/${layer}` }));
+  }
+  return [];
+});
+
+/** A press on layers, by the pointer or by a key. The pointer takes the keyboard's focus away. */
+export const press = (project: Project, state: State, chain: readonly Path[], byKey: string | null, happen: Happen): State => {
+  if (state.pressed) return state;
+  const ready = byKey === null ? moveFocus(project, state, null, happen) : state;
+  const pressed = dispatch(project, { ...ready, pressed: chain, byKey, heldIn: [] }, asks("press"), chain, happen).state;
+  return pressed.pressed ? { ...pressed, timers: [...pressed.timers, ...holdsOn(project, pressed, chain)] } : pressed;
+};
+
+const waiting = ["click", "release", "double", "hold"];
+
+/** What was pressed is let go: release and click where it still is, then what the press held ends. */
+export const lift = (project: Project, state: State, happen: Happen): State => {
+  if (!state.pressed) return state;
+  const { pressed, heldIn } = state, there = state.byKey === null ? state.over : state.focused;
+  const common = pressed.filter((p) => there.includes(p)), screen = state.screen;
+  const up: State = { ...state, pressed: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) };
+  const released = dispatch(project, up, asks("release"), common, happen, heldIn);
+  const clicked = released.state.screen === screen ? dispatch(project, released.state, asks("click"), common, happen, heldIn) : { state: released.state, any: false };
+  let next = clicked.state, any = released.any || clicked.any;
+  if (next.screen === screen && state.byKey === null && heldIn.length === 0) {
+    const twice = state.clicked && state.now - state.clicked.at <= DOUBLE ? common.filter((p) => state.clicked?.chain.includes(p)) : [];
+    const double = dispatch(project, next, asks("double"), twice, happen);
+    next = { ...double.state, clicked: twice.length || common.length === 0 ? null : { chain: common, at: state.now } };
+    any ||= double.any;
+  }
+  const inner = pressed[0];
+  const waited = passage(project, state, pressed).some(({ live, layers }) => rulesOf(project, live.piece).some((r) => waiting.includes(r.trigger.type) && layers.includes(r.source ?? ROOT)));
+  if (!any && inner && heldIn.length === 0) {
+    if (common.length < pressed.length && waited) happen({ type: "leftPressed", at: state.now, state: next, layer: inner });
+    else if (!waited) happen({ type: "missed", at: state.now, state: next, layer: inner });
+  }
+  return next.screen === screen ? arm(project, endHolds(project, next, (h) => h.cause === "press", happen)) : next;
+};
+
+const sameKey = (a: string, b: string): boolean => a === b || (a.length === 1 && a.toLowerCase() === b.toLowerCase());
+
+/**
+ * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece while nothing is focused.
+ * Else Enter and the space bar press what is focused, as a pointer would.
+ */
+export const keyDown = (project: Project, state: State, key: string, happen: Happen): State => {
+  const chain = state.focused.length ? state.focused : [`${state.screen}/${ROOT}`];
+  const told = dispatch(project, state, (r) => r.trigger.type === "key" && sameKey(r.trigger.key ?? "", key), chain, happen);
+  if (told.any || (key !== "Enter" && key !== " ") || state.focused.length === 0) return told.state;
+  return press(project, told.state, state.focused, key, happen);
+};
+
+export const keyUp = (project: Project, state: State, key: string, happen: Happen): State => (state.byKey === key ? lift(project, state, happen) : state);
+
+/** A hold has lasted: what is still pressed there answers, and the press is no click in that copy any more. */
+export const holdsNow = (state: State, timer: Timer): boolean => timer.source !== undefined && state.pressed !== null && state.pressed.includes(timer.source) && split(timer.source).copy === timer.at;

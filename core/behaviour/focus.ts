@@ -1,0 +1,34 @@
+import { childrenOf } from "../looks/tree";
+import { ROOT } from "../project/types";
+import type { Id, Project, TriggerType } from "../project/types";
+import { hiddenIn, liveCopies, rulesOf } from "./piece";
+import type { Live } from "./piece";
+import type { Path, State } from "./types";
+
+/** What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard itself. */
+const reached: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "key", "focus"];
+
+/**
+ * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose component has stops of its
+ * own is passed through them; a whole screen is no stop for its own keys.
+ */
+export const focusStops = (project: Project, state: State): Path[] => {
+  const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
+  const visit = (live: Live, id: Id): Path[] => {
+    const layer = live.piece.layers[id], top = id === ROOT;
+    if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
+    const path = `${live.path}/${id}`, nested = layer.kind === "instance" ? byPath.get(path) : undefined;
+    const inside = [...(nested ? visit(nested, ROOT) : []), ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id))];
+    const own = rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === state.screen && r.trigger.type === "key"));
+    return own && !(nested && inside.length) ? [path, ...inside] : inside;
+  };
+  const whole = byPath.get(state.screen);
+  return whole ? visit(whole, ROOT).map((p) => p.slice(state.screen.length + 1)) : [];
+};
+
+/** The stop after or before the focused one; null past either end. */
+export const nextStop = (project: Project, state: State, by: 1 | -1): Path | null => {
+  const stops = focusStops(project, state), now = state.focused[0]?.slice(state.screen.length + 1);
+  const at = now === undefined ? -1 : stops.indexOf(now);
+  return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
+};

@@ -1,0 +1,70 @@
+import { meets } from "../looks/variants";
+import { ROOT } from "../project/types";
+import type { Id, Project } from "../project/types";
+import { liveAt } from "./chain";
+import { holdsNow } from "./contact";
+import { asks, fireAll } from "./fire";
+import type { Happen } from "./fire";
+import { rulesOf } from "./piece";
+import type { Happening, Path, State, Timer } from "./types";
+
+/** More rule steps than this without time passing is a loop. */
+export const MOST_STEPS = 64;
+
+/** The waits of one copy that are due together. */
+const fireTimers = (project: Project, state: State, first: Timer, happen: Happen): State => {
+  const together = state.timers.filter((t) => t.due === first.due && t.at === first.at && (t.source === undefined) === (first.source === undefined));
+  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) }, live = liveAt(project, next, first.at);
+  if (!live) return next;
+  const sources = new Map(together.map((t) => [t.rule, t.source ?? `${live.path}/${ROOT}`]));
+  const held = first.source !== undefined, variant = next.traits[live.path] ?? live.variant;
+  const rules = rulesOf(project, live.piece).filter((r) => sources.has(r.id) && (!held || meets(r.when, variant)));
+  if (held && (!holdsNow(next, first) || rules.length === 0)) return next;
+  return fireAll(project, held ? { ...next, heldIn: [...next.heldIn, live.path] } : next, live, rules, (r) => sources.get(r.id) as Path, happen);
+};
+
+/** The motions of a copy have ended. */
+const fireSettled = (project: Project, state: State, path: Path, happen: Happen): State => {
+  const { [path]: _due, ...settling } = state.settling;
+  const next = { ...state, settling }, live = liveAt(project, next, path);
+  if (!live) return next;
+  const variant = next.traits[path] ?? live.variant;
+  const rules = rulesOf(project, live.piece).filter((r) => asks("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant));
+  return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, happen);
+};
+
+/** When something will happen by itself, ms; Infinity when nothing will. */
+export const nextDue = (state: State): number => Math.min(...state.timers.map((t) => t.due), ...Object.values(state.settling));
+
+/** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
+export const runDue = (project: Project, from: State, until: number, happen: Happen): State => {
+  let state = from, moment = -Infinity, steps = 0;
+  let recent: { path: Path; rule: Id }[] = [];
+  const note: Happen = (h: Happening) => {
+    if (h.type === "fired") { recent.push({ path: h.path, rule: h.rule }); steps++; }
+    happen(h);
+  };
+  for (;;) {
+    const due = nextDue(state);
+    if (!(due <= until)) return state;
+    if (due > moment) { moment = due; steps = 0; recent = []; }
+    state = { ...state, now: Math.max(state.now, due) };
+    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due), timer = state.timers.find((t) => t.due === due);
+    state = settled !== undefined ? fireSettled(project, state, settled, note) : timer ? fireTimers(project, state, timer, note) : state;
+    if (steps > MOST_STEPS) {
+      state = stopLoop(state, recent, happen);
+      steps = 0;
+    }
+  }
+};
+
+const stopLoop = (state: State, recent: readonly { path: Path; rule: Id }[], happen: Happen): State => {
+  const keys = new Map(recent.map((r) => [`${r.path} ${r.rule}`, r]));
+  const next: State = {
+    ...state,
+    stopped: { ...state.stopped, ...Object.fromEntries([...keys.keys()].map((k) => [k, true as const])) },
+    timers: state.timers.filter((t) => !keys.has(`${t.at} ${t.rule}`)),
+  };
+  happen({ type: "loop", at: state.now, state: next, rules: [...keys.values()] });
+  return next;
+};
