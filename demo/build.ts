@@ -1,5 +1,5 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
-import type { Condition, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Trait } from "#core/project";
+import type { Condition, Effect, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Trait } from "#core/project";
 import type { Said } from "#core/properties";
 
 /** A layer of the demo source, with its values for all variants. */
@@ -78,5 +78,9 @@ export const piece = (source: Source, order: string): Piece => {
     rules: table(rules), options: table(ordered(source.options ?? [])), signals: table(ordered(source.signals ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
   };
 };
+
+/** A trait becomes a value, or steps on. */
+export const becomes = (id: string, to: string): Effect => ({ type: "set", trait: id, to: { value: valueId(id, to) } });
+export const steps = (id: string, step: "next" | "previous" | "opposite"): Effect => ({ type: "set", trait: id, to: { step } });
 
 export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => ({ kind, duration, delay: 0, easing });

@@ -1,7 +1,7 @@
 import type { Said } from "#core/properties";
 import { OPTION, TRAIT } from "#core/properties";
 import { sea, shade, style } from "./colours";
-import { box, copy, ellipse, icon, motion, shape, text, trait, valueId } from "./build";
+import { box, copy, ellipse, icon, motion, shape, steps, text, trait, valueId } from "./build";
 import type { Drawn, Source } from "./build";
 
 const row = (id: string, y: number, words: string, on: boolean): Drawn =>
@@ -87,6 +87,7 @@ export const saltholmPier: Source = {
   id: "saltholm-pier", kind: "screen", name: "Saltholm pier",
   values: { width: 390, height: 844, fill: sea.sky, clip: true },
   traits: [trait("chat", "Chat", ["closed", "open"])],
+  rules: [{ id: "chat", trigger: { type: "click" }, source: "crew", effects: [steps("chat", "opposite")], motion: motion("tween", 260, "ease-in-out") }],
   inside: [
     shape("island", "Island", { x: -30, y: 120, width: 300, height: 330, shape: "M30 0 C60 -6 80 14 88 40 C96 66 100 90 70 98 C40 106 4 94 0 60 C-4 30 8 4 30 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
     shape("isle", "Gull Isle", { x: 250, y: 420, width: 190, height: 190, shape: "M50 0 C84 0 100 24 96 56 C92 88 70 100 44 98 C14 96 0 70 6 42 C10 16 24 0 50 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),

@@ -1,6 +1,6 @@
 import { Run } from "#core/behaviour";
 import type { Happening } from "#core/behaviour";
-import { hitTest } from "#core/layout";
+import { hitTest, spotAt } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { paint } from "#core/paint";
 import type { Id, Project } from "#core/project";
@@ -20,6 +20,9 @@ export interface PlayOptions {
   readonly name?: string;
 }
 
+/** Triggers a pointer that presses can set off: over them it becomes a hand. */
+const pressing: readonly string[] = ["click", "double", "press", "release", "hold"];
+
 /** How much time may pass in one frame; after a longer pause (a hidden tab) waits still fire at their own times. */
 const LONGEST_FRAME = 60_000;
 
@@ -31,6 +34,8 @@ export class Player {
   private run: Run;
   private readonly svg: SVGSVGElement;
   private readonly drawing: Drawing;
+  /** around what the keyboard's focus is on, whatever the piece itself does to show it */
+  private readonly ring: SVGRectElement;
   private project: Project;
   private scale: number;
   private origin: number;
@@ -47,6 +52,9 @@ export class Player {
     this.svg.style.cssText = "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible";
     host.append(this.svg);
     this.drawing = new Drawing(this.svg);
+    this.ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
+    for (const [k, v] of Object.entries({ class: "focus-ring", fill: "none", stroke: "#1f6f5c", "stroke-width": "2", "pointer-events": "none", rx: "4", visibility: "hidden" })) this.ring.setAttribute(k, v);
+    this.svg.append(this.ring);
     this.origin = performance.now();
     this.run = this.begin();
     this.listen();
@@ -123,11 +131,56 @@ export class Player {
     this.svg.addEventListener("pointerdown", feed("down"), { signal });
     this.svg.addEventListener("pointerup", feed("up"), { signal });
     this.svg.addEventListener("pointercancel", feed("cancel"), { signal });
+    this.listenToKeys(signal);
     this.svg.addEventListener("pointerleave", () => {
       this.tick();
       this.run.input({ type: "over", layer: null });
       this.show();
     }, { signal });
+  }
+
+  /** The Tab key goes through what can be used, and on into the page; other keys go to the piece first. */
+  private listenToKeys(signal: AbortSignal): void {
+    const did = (act: () => void) => {
+      this.tick();
+      act();
+      this.show();
+    };
+    this.svg.addEventListener("focus", (e) => {
+      // only a focus that came by the keyboard shows where it is, from the side it came from
+      if (!this.svg.matches(":focus-visible")) return;
+      const from = e.relatedTarget;
+      const back = from instanceof Node && (this.svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+      did(() => this.run.tab(back ? -1 : 1));
+    }, { signal });
+    this.svg.addEventListener("blur", () => did(() => this.run.input({ type: "focus", layer: null })), { signal });
+    this.svg.addEventListener("keydown", (e) => {
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "Tab") {
+        let moved = false;
+        did(() => { moved = this.run.tab(e.shiftKey ? -1 : 1); });
+        if (moved) e.preventDefault();
+        return;
+      }
+      let taken = false;
+      if (!e.repeat) did(() => { taken = this.run.key(e.key, "down"); });
+      if (!taken && !(e.repeat && this.run.focus() !== null && (e.key === " " || e.key === "Enter"))) return;
+      e.preventDefault();
+      e.stopPropagation();
+    }, { signal });
+    this.svg.addEventListener("keyup", (e) => did(() => this.run.key(e.key, "up")), { signal });
+  }
+
+  /** Draws the ring around the focused layer. */
+  private showFocus(): void {
+    const scene = this.run.scene(), path = this.run.focus(), spot = scene && path !== null ? spotAt(scene, path) : undefined;
+    this.ring.setAttribute("visibility", spot ? "visible" : "hidden");
+    // what is focused says so itself, not the whole piece around it
+    this.svg.style.outline = spot ? "none" : "";
+    if (!spot) return;
+    const far = 3;
+    for (const [k, v] of Object.entries({ x: -far, y: -far, width: spot.width + 2 * far, height: spot.height + 2 * far, transform: `matrix(${spot.map.join(" ")})` })) this.ring.setAttribute(k, String(v));
+    if (this.svg.lastChild !== this.ring) this.svg.append(this.ring);
   }
 
   /** Whether a click here would be answered: the pointer says so, as browsers do for links. */
@@ -136,8 +189,7 @@ export class Player {
     const hit = scene && hitTest(scene, x, y);
     if (!hit) return false;
     const over = new Set(this.run.inside.over);
-    return this.run.copies().some(({ path, piece }) => Object.values(piece.rules).some((r) =>
-      r.on && (r.trigger.type === "click" || r.trigger.type === "press" || r.trigger.type === "release") && over.has(`${path}/${r.source ?? "root"}`)));
+    return this.run.copies().some(({ path, piece }) => Object.values(piece.rules).some((r) => r.on && pressing.includes(r.trigger.type) && over.has(`${path}/${r.source ?? "root"}`)));
   }
 
   private show(): void {
@@ -149,6 +201,8 @@ export class Player {
     this.svg.setAttribute("height", String(h * this.scale));
     this.svg.setAttribute("aria-label", this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "");
     this.drawing.draw(scene && paint(scene));
+    this.showFocus();
+    this.svg.setAttribute("tabindex", this.run.usable() ? "0" : "-1");
     const { traits, screen } = this.run.inside;
     if (this.lastTraits !== traits || this.svg.dataset.screen !== screen) {
       this.lastTraits = traits;

@@ -10,7 +10,7 @@ import { Insert } from "./Insert";
 import { Later } from "./Later";
 import { Layers } from "./Layers";
 import { Replace } from "./Replace";
-import { Rules } from "./Rules";
+import { Rules } from "./rules/Rules";
 import { Sheet } from "./sheet/Sheet";
 import { Stage } from "./Stage";
 import { TopBar } from "./TopBar";

@@ -32,3 +32,15 @@ export const nextStop = (project: Project, state: State, by: 1 | -1): Path | nul
   const at = now === undefined ? -1 : stops.indexOf(now);
   return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
 };
+
+const known = new WeakMap<State["traits"], { project: Project; screen: Id; usable: boolean }>();
+
+/** Whether the keyboard has anything to do in the shown piece. */
+export const usable = (project: Project, state: State): boolean => {
+  const before = known.get(state.traits);
+  if (before?.project === project && before.screen === state.screen) return before.usable;
+  const piece = project.pieces[state.screen];
+  const is = focusStops(project, state).length > 0 || (piece !== undefined && rulesOf(project, piece).some((r) => r.trigger.type === "key"));
+  known.set(state.traits, { project, screen: state.screen, usable: is });
+  return is;
+};

@@ -6,7 +6,7 @@ import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
-import { nextStop } from "./focus";
+import { nextStop, usable } from "./focus";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
 import type { Live } from "./piece";
@@ -79,6 +79,19 @@ export class Run {
     this.input({ type: "focus", layer: stop });
     return stop !== null;
   }
+
+  /** Whether the keyboard has anything to do here: something to stop at, or keys of the whole piece. */
+  usable(): boolean { return usable(this.project, this.state); }
+
+  /** A key; says whether the piece took it, so that the page around knows what is left for it. */
+  key(key: string, phase: "down" | "up"): boolean {
+    const before = this.state, result = step(this.project, before, { type: "key", key, phase });
+    this.take(result);
+    return result.happenings.length > 0 || this.state.pressed !== before.pressed;
+  }
+
+  /** The focused layer within the shown piece, where it is on screen; null when nothing is focused. */
+  focus(): string | null { return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null; }
 
   private over(x: number, y: number): void {
     const scene = this.scene();

@@ -7,7 +7,8 @@ export { carryVariant, clearValue, moveSaying, ownLooks, resetVariant, setValues
 export type { Edits } from "./looks";
 export { addPiece, contains, devices, emptyProject, freeName, newPiece, piecesOf, removePiece, renamePiece, setStart, startScreen } from "./pieces";
 export type { Made } from "./pieces";
-export { addOption, addRule, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
+export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
+export { addSignal, removeSignal, renameSignal } from "./signals";
 export { addTrait, addTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest, variantsWith } from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export { detach, extract, replaceBy } from "./extract";

@@ -1,7 +1,7 @@
 import type { Id } from "../project/types";
 import { thousandths } from "../properties/rounding";
 import type { Pair } from "../properties/types";
-import { toParent } from "./hit";
+import { findPlaced, toParent } from "./hit";
 import type { Placed } from "./types";
 
 /** An upright box; px. */
@@ -48,17 +48,28 @@ export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
   return out;
 };
 
-/** Where one layer is shown; undefined when it is not there. Asks only the layers around it. */
-export const spotOf = (root: Placed, id: Id): Spot | undefined => {
+/** Where one layer of a piece is shown; undefined when it is not there. Asks only the layers around it. */
+export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | undefined => {
   const way = (p: Placed): Placed[] | null => {
     if (p.layer.id === id) return [p];
     for (const child of p.children) { const inner = way(child); if (inner) { inner.push(p); return inner; } }
     return null;
   };
-  let parent = upright, spot: Spot | undefined;
+  let parent = around, spot: Spot | undefined;
   for (const p of (way(root) ?? []).reverse()) {
     spot = { width: p.width, height: p.height, map: mapOf(p, parent), parent };
     parent = spot.map;
+  }
+  return spot;
+};
+
+/** Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer, joined by "/". */
+export const spotAt = (root: Placed, path: string): Spot | undefined => {
+  let scene: Placed | null = root, spot: Spot | undefined;
+  for (const id of path.split("/")) {
+    if (!scene) return undefined;
+    spot = spotOf(scene, id, spot?.map ?? upright);
+    scene = findPlaced(scene, id)?.placed.nested ?? null;
   }
   return spot;
 };

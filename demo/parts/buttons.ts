@@ -1,5 +1,5 @@
 import { raw, sea, shade, size, style } from "../colours";
-import { box, ellipse, icon, text, trait } from "../build";
+import { becomes, box, ellipse, icon, motion, steps, text, trait } from "../build";
 import type { Source } from "../build";
 
 const round = (r: number) => [r, r, r, r] as const;
@@ -10,6 +10,10 @@ export const boardNowButton: Source = {
   id: "board-now-button", kind: "component", name: "Board-now button",
   values: { width: 224, height: 96 },
   traits: [trait("contact", "Contact", ["none", "hovered", "pressed"])],
+  rules: [
+    { id: "hover", trigger: { type: "hover" as const }, effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 360) },
+    { id: "press", trigger: { type: "press" as const }, effects: [becomes("contact", "pressed")], undo: true, motion: motion("tween", 90) },
+  ],
   inside: [
     ellipse("halo", "Wide glow", { x: 22, y: 26, width: 180, height: 56, fill: raw.buoy, blur: 22, opacity: 0.35 }),
     ellipse("glow", "Near glow", { x: 40, y: 40, width: 144, height: 36, fill: raw.sun, blur: 10, opacity: 0.4 }),
@@ -40,6 +44,10 @@ export const followCrossingButton: Source = {
   id: "follow-crossing-button", kind: "component", name: "Follow crossing button",
   values: { widthMode: "fit", heightMode: "fit", arrange: "row", padding: [8, 8, 8, 8] },
   traits: [trait("following", "Following", ["no", "yes"]), trait("pressed", "Pressed", ["no", "yes"])],
+  rules: [
+    { id: "press", trigger: { type: "press" }, effects: [becomes("pressed", "yes")], undo: true, motion: motion("tween", 90) },
+    { id: "follow", trigger: { type: "click" }, effects: [steps("following", "opposite")], motion: motion("tween", 320, [0.3, 1.6, 0.5, 1]) },
+  ],
   inside: [
     box("body", "Body", { widthMode: "fit", height: 44, arrange: "row", gap: 8, align: "centre", padding: [0, 20, 0, 16], radius: full, fill: sea.tide }, [
       icon("sign", "Sign", { icon: "icon-plus-lg", width: 15, height: 15, fill: sea.foam }),
@@ -58,6 +66,12 @@ export const menuButton: Source = {
   id: "menu-button", kind: "component", name: "Menu button",
   values: { width: 64, height: 64 },
   traits: [trait("open", "Open", ["no", "yes"]), trait("contact", "Contact", ["none", "hovered", "focused", "pressed"])],
+  rules: [
+    { id: "hover", trigger: { type: "hover" as const }, effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 120) },
+    { id: "focus", trigger: { type: "focus" as const }, effects: [becomes("contact", "focused")], undo: true, motion: motion("tween", 120) },
+    { id: "press", trigger: { type: "press" as const }, effects: [becomes("contact", "pressed")], undo: true, motion: motion("tween", 90) },
+    { id: "turn", trigger: { type: "click" }, effects: [steps("open", "opposite")], motion: motion("tween", 260, "ease-in-out") },
+  ],
   inside: [
     box("ring", "Focus ring", { x: 4, y: 4, width: 56, height: 56, radius: round(20), borderColour: sea.lagoon, borderWidth: 3, borderAt: "inside", visible: false }),
     box("body", "Body", { x: 10, y: 10, width: 44, height: 44, radius: round(14), fill: sea.foam, borderColour: "#1c2f3a1f", borderWidth: 1, shadow: shade.card }),
@@ -78,6 +92,11 @@ export const sendTicketButton: Source = {
   id: "send-ticket-button", kind: "component", name: "Send ticket button",
   values: { width: 220, height: 72, clip: true },
   traits: [trait("sent", "Sent", ["no", "going", "yes"]), trait("contact", "Contact", ["none", "hovered"])],
+  rules: [
+    { id: "hover", trigger: { type: "hover" }, when: { sent: "no" }, source: "body", effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 240, "ease-in-out") },
+    { id: "send", trigger: { type: "click" }, when: { sent: "no" }, source: "body", effects: [becomes("sent", "going"), becomes("contact", "none")], motion: motion("tween", 420, "ease-in-out") },
+    { id: "arrive", trigger: { type: "settled" }, when: { sent: "going" }, effects: [becomes("sent", "yes")], motion: motion("tween", 480, [0.3, 1.5, 0.5, 1]) },
+  ],
   inside: [
     box("body", "Body", { x: 20, y: 12, width: 180, height: 48, radius: full, borderColour: sea.kelp, borderWidth: 2, clip: true }, [
       box("fill", "Fill", { x: -184, y: 0, width: 180, height: 48, fill: sea.kelp }),

@@ -1,5 +1,5 @@
 import { sea, shade, style } from "../colours";
-import { box, copy, icon, line, picture, text, trait, valueId } from "../build";
+import { box, copy, icon, line, motion, picture, steps, text, trait, valueId } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
@@ -47,6 +47,7 @@ export const farePanel: Source = {
   id: "fare-panel", kind: "component", name: "Fare panel",
   values: { width: 300, heightMode: "fit", arrange: "column", gap: 14, padding: [22, 22, 22, 22], fill: sea.foam, radius: round(20), shadow: shade.raised },
   traits: [trait("fare", "Fare", ["Single trip", "Season pass"])],
+  rules: [{ id: "other", trigger: { type: "click" }, source: "switch", effects: [steps("fare", "opposite")], motion: motion("tween", 220, "ease-in-out") }],
   inside: [
     box("head", "Head", { widthMode: "stretch", heightMode: "fit", arrange: "row", align: "centre", justify: "between" }, [
       text("title", "Title", { text: "Single trip", style: style.heading, fill: sea.ink }),

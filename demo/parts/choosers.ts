@@ -1,5 +1,5 @@
 import { sea, shade, style } from "../colours";
-import { box, copy, ellipse, picture, text, trait, valueId } from "../build";
+import { becomes, box, copy, ellipse, motion, picture, steps, text, trait, valueId } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
@@ -25,6 +25,11 @@ export const deckTabs: Source = {
         text(`${id}-words`, `${title} words`, { x: 20, y: 234, width: 302, widthMode: "fixed", text: words, style: style.body, fill: sea.slate }),
       ]))),
   ],
+  rules: [
+    ...decks.map(([id, name]) => ({ id: `show-${id}`, trigger: { type: "click" as const }, source: `${id}-tab`, effects: [becomes("deck", name)], motion: motion("tween", 280, "ease-in-out") })),
+    { id: "forward", trigger: { type: "key", key: "ArrowRight" }, source: "tabs", effects: [steps("deck", "next")], motion: motion("tween", 280, "ease-in-out") },
+    { id: "backward", trigger: { type: "key", key: "ArrowLeft" }, source: "tabs", effects: [steps("deck", "previous")], motion: motion("tween", 280, "ease-in-out") },
+  ],
   looks: decks.map(([id, name], i) => ({
     when: { deck: name },
     changes: { [`${id}-tab`]: { opacity: 1 }, ...(i > 0 ? { mark: { x: 20 + i * 114 } } : {}), ...(i > 0 ? Object.fromEntries(decks.map(([other], k) => [`${other}-page`, { x: (k - i) * 342 }])) : {}) },
@@ -42,6 +47,8 @@ export const seatSideChooser: Source = {
     box("pill", "Pill", { x: 4, y: 4, width: 97, height: 48, radius: full, fill: sea.foam, shadow: shade.raised }),
     ...sides.map((side, i): Drawn => box(side.toLowerCase(), side, { x: 4 + i * 97.5, y: 4, width: 97, height: 48, arrange: "row", align: "centre", justify: "centre", role: "radio", label: side }, [text(`${side.toLowerCase()}-word`, `${side} word`, { text: side, style: style.button, size: 15, fill: sea.slate })])),
   ],
+  signals: sides.map((side) => ({ id: side.toLowerCase(), name: side.toLowerCase() })),
+  rules: sides.map((side) => ({ id: `sit-${side.toLowerCase()}`, trigger: { type: "click" as const }, source: side.toLowerCase(), effects: [becomes("side", side), { type: "raise" as const, signal: side.toLowerCase() }], motion: motion("tween", 220, "ease-in-out") })),
   looks: sides.map((side, i) => ({ when: { side }, changes: { ...(i > 0 ? { pill: { x: 4 + i * 97.5 } } : {}), [`${side.toLowerCase()}-word`]: { fill: sea.tide } } })),
 };
 
@@ -66,6 +73,7 @@ export const seatPlan: Source = {
     ]),
     copy("chooser", "Side chooser", { component: "seat-side-chooser", x: 36, y: 16, "trait:side": valueId("side", "Port") }),
   ],
+  rules: sides.map((side) => ({ id: `lean-${side.toLowerCase()}`, trigger: { type: "signal" as const, signal: side.toLowerCase() }, source: "chooser", effects: [becomes("side", side)], motion: motion("tween", 320, "ease-in-out") })),
   looks: [
     { when: { side: "Port" }, changes: { "port-block": { opacity: 1 } } },
     { when: { side: "Middle" }, changes: { "middle-block": { opacity: 1 }, lamp: { x: 106 }, seats: { x: 0 }, chooser: { "trait:side": valueId("side", "Middle") } } },

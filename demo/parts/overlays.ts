@@ -1,5 +1,5 @@
 import { sea, shade, style } from "../colours";
-import { box, icon, text, trait } from "../build";
+import { becomes, box, icon, motion, text, trait } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 import { portrait } from "./pins";
@@ -14,6 +14,12 @@ export const serviceNotice: Source = {
   id: "service-notice", kind: "component", name: "Service notice",
   values: { width: 342, heightMode: "fit", arrange: "column", gap: 12, padding: [20, 20, 20, 20], fill: sea.sand, radius: round(20), shadow: shade.float },
   traits: [trait("sent", "Sent", ["no", "yes"])],
+  signals: [{ id: "closed", name: "closed" }, { id: "sent", name: "sent" }],
+  rules: [
+    { id: "close", trigger: { type: "click" }, source: "close", effects: [{ type: "raise", signal: "closed" }], motion: motion("cut", 0) },
+    { id: "leave", trigger: { type: "key", key: "Escape" }, effects: [{ type: "raise", signal: "closed" }], motion: motion("cut", 0) },
+    { id: "send", trigger: { type: "click" }, source: "send", effects: [becomes("sent", "yes"), { type: "raise", signal: "sent" }], motion: motion("tween", 260, "ease-in-out") },
+  ],
   inside: [
     box("head", "Head", { widthMode: "stretch", heightMode: "fit", arrange: "row", align: "centre", justify: "between" }, [
       text("title", "Title", { text: "Tell us about the crossing", style: style.heading, fill: sea.ink }),
@@ -35,6 +41,7 @@ export const crewChat: Source = {
   id: "crew-chat", kind: "component", name: "Crew chat",
   values: { width: 310, height: 380, fill: sea.mist, radius: round(20), clip: true, shadow: shade.float },
   traits: [trait("talk", "Talk", ["greeting", "answered"])],
+  rules: [{ id: "ask", trigger: { type: "click" }, source: "go", when: { talk: "greeting" }, effects: [becomes("talk", "answered")], motion: motion("tween", 300) }],
   inside: [
     box("head", "Head", { width: 310, height: 66, fill: sea.tide }, [
       portrait("face", "Face", { x: 16, y: 13, width: 40, height: 40 }, "picture-deckhand"),

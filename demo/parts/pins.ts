@@ -1,5 +1,5 @@
 import { raw, sea, shade, style } from "../colours";
-import { box, compound, ellipse, icon, picture, polygon, text, trait } from "../build";
+import { box, compound, ellipse, icon, motion, picture, polygon, steps, text, trait } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
@@ -57,6 +57,7 @@ export const pierPin: Source = {
   id: "pier-pin", kind: "component", name: "Pier pin",
   values: { width: 200, height: 132 },
   traits: [trait("bubble", "Bubble", ["closed", "open"])],
+  rules: [{ id: "tap", trigger: { type: "click" }, source: "pin", effects: [steps("bubble", "opposite")], motion: motion("tween", 340, [0.3, 1.5, 0.5, 1]) }],
   inside: [
     box("bubble", "Bubble", { x: 10, y: 8, width: 180, height: 84, pivot: [50, 116], scale: [0, 0], opacity: 0 }, [
       compound("shape", "Bubble shape", { x: 0, y: 0, width: 180, height: 84, combine: "united", fill: sea.foam, shadow: shade.raised }, [

@@ -1,0 +1,71 @@
+import { componentsAt } from "#core/behaviour";
+import { addSignal, piecesOf } from "#core/edit";
+import { traitsOf, valuesOf } from "#core/looks";
+import { inOrder } from "#core/project";
+import type { Effect, Piece, Project, Trait, TraitTarget } from "#core/project";
+import { useState } from "react";
+import { Icon } from "../../common/Icon";
+import { useProject, useSession } from "../../store/session-context";
+import { Pick } from "./Pick";
+
+/** A trait's next value most people mean: the other of two, else the second. */
+const usualTarget = (trait: Trait): TraitTarget => { const second = valuesOf(trait)[1]; return second ? { value: second.id } : { step: "next" }; };
+
+const steps = [{ value: "step next", words: "the next" }, { value: "step previous", words: "the previous" }, { value: "step opposite", words: "the opposite" }, { value: "step first", words: "the first" }];
+
+const TargetPart = ({ trait, to, onPick }: { trait: Trait; to: TraitTarget; onPick: (to: TraitTarget) => void }) => (
+  <>
+    <span>becomes</span>
+    <Pick label={`New value of ${trait.name}`} value={"value" in to ? to.value : `step ${to.step}`} options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
+      onPick={(v) => onPick(v.startsWith("step ") ? { step: v.slice(5) as "next" } : { value: v })} />
+  </>
+);
+
+const AddressField = ({ to, onKeep }: { to: string; onKeep: (to: string) => void }) => {
+  const [text, setText] = useState<string | null>(null);
+  const keep = () => {
+    const typed = text?.trim();
+    setText(null);
+    if (!typed || typed === to) return;
+    onKeep(/^https?:\/\//i.test(typed) ? typed : `https://${typed}`);
+  };
+  return <input className="word" aria-label="Web address" size={Math.max(18, (text ?? to).length)} value={text ?? to} spellCheck={false} onChange={(e) => setText(e.target.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === "Enter") keep(); else if (e.key === "Escape") setText(null); }} />;
+};
+
+/** Traits of the copies in a piece that a rule can set. */
+const nestedTraits = (project: Project, piece: Piece) => Object.values(piece.layers).filter((l) => l.kind === "instance").flatMap((layer) => componentsAt(project, piece, layer.id).flatMap((c) => traitsOf(c).map((trait) => ({ layer, trait }))));
+
+/** One thing a rule does. */
+export const EffectPart = ({ piece, effect, onChange, onRemove }: { piece: Piece; effect: Effect; onChange: (e: Effect) => void; onRemove: (() => void) | null }) => {
+  const session = useSession();
+  const project = useProject();
+  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id), traits = traitsOf(piece), nested = nestedTraits(project, piece), signals = inOrder(piece.signals);
+  const what = effect.type === "set" ? `trait ${effect.trait}` : effect.type === "nested" ? `nested ${effect.layer} ${effect.trait}` : effect.type;
+  const options = [
+    ...traits.map((t) => ({ value: `trait ${t.id}`, words: t.name })),
+    ...nested.map(({ layer, trait }) => ({ value: `nested ${layer.id} ${trait.id}`, words: `${layer.name}: ${trait.name}` })),
+    ...(screens.length || effect.type === "go" ? [{ value: "go", words: "go to" }] : []),
+    { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
+  ];
+  const newSignal = (): string | null => { const made = addSignal(session.project.pieces[piece.id] ?? piece, "signal"); return session.edit(made.change) ? made.id : null; };
+  const change = (to: string) => {
+    const [kind, a, b] = to.split(" ");
+    if (kind === "back") onChange({ type: "back" });
+    else if (kind === "address") onChange({ type: "address", to: "https://example.com" });
+    else if (kind === "go") { const first = screens[0]; if (first) onChange({ type: "go", screen: first.id }); }
+    else if (kind === "raise") { const signal = signals[0]?.id ?? newSignal(); if (signal !== null) onChange({ type: "raise", signal }); }
+    else if (kind === "nested") { const found = nested.find((n) => n.layer.id === a && n.trait.id === b); if (found) onChange({ type: "nested", layer: found.layer.id, trait: found.trait.id, to: usualTarget(found.trait) }); }
+    else { const trait = piece.traits[a ?? ""]; if (trait) onChange({ type: "set", trait: trait.id, to: usualTarget(trait) }); }
+  };
+  const trait = effect.type === "set" ? piece.traits[effect.trait] : effect.type === "nested" ? nested.find((n) => n.layer.id === effect.layer && n.trait.id === effect.trait)?.trait : undefined;
+  return (
+    <span className="effect">
+      <Pick label="Effect" value={what} options={options} onPick={change} broken={(effect.type === "set" || effect.type === "nested") && !trait} />
+      {(effect.type === "set" || effect.type === "nested") && trait && <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />}
+      {effect.type === "go" && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ type: "go", screen })} broken={!project.pieces[effect.screen]} />}
+      {effect.type === "raise" && <Pick label="Signal" value={effect.signal} broken={!piece.signals[effect.signal]} options={[...signals.map((s) => ({ value: s.id, words: s.name })), { value: "+", words: "a new signal …" }]} onPick={(v) => { const signal = v === "+" ? newSignal() : v; if (signal !== null) onChange({ type: "raise", signal }); }} />}
+      {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}
+      {onRemove && <button type="button" className="tool small" aria-label="Remove this effect" onClick={onRemove}><Icon name="close" size={11} /></button>}
+    </span>
+  );
+};

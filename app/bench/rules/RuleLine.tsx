@@ -1,0 +1,60 @@
+import { contacts, duplicateRule, moveRule, piecesOf, removeRule, setRule } from "#core/edit";
+import { ruleTrouble } from "#core/behaviour";
+import { traitsOf } from "#core/looks";
+import type { Change, Effect, Piece, Project, Rule } from "#core/project";
+import { Icon } from "../../common/Icon";
+import { PATIENCE } from "../../store/session";
+import { useProject, useSession } from "../../store/session-context";
+import { usePiece } from "../state";
+import { EffectPart } from "./EffectPart";
+import { MotionPart } from "./MotionPart";
+import { TriggerPart } from "./TriggerPart";
+import { WhilePart } from "./WhilePart";
+
+export type Parts = Partial<Omit<Rule, "id">>;
+
+/** What a new rule most likely does: turn the first trait on, or where there is none, go to another screen. */
+export const usualEffect = (project: Project, piece: Piece): Effect[] => {
+  const trait = traitsOf(piece)[0];
+  const screen = piecesOf(project, "screen").find((s) => s.id !== piece.id);
+  if (!trait) return screen ? [{ type: "go", screen: screen.id }] : [];
+  return [{ type: "set", trait: trait.id, to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" } }];
+};
+
+/** One rule as a sentence, edited in place. */
+export const RuleLine = ({ rule }: { rule: Rule }) => {
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const set = (parts: Parts, gesture: string | null = null) => { session.edit(setRule(piece, rule.id, parts), gesture, PATIENCE); };
+  const run = (change: Change | null) => { if (change) session.edit(change); };
+  const trouble = ruleTrouble(project, piece, rule);
+  const contact = (contacts as readonly string[]).includes(rule.trigger.type);
+  const setEffect = (i: number, e: Effect) => set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
+  return (
+    <li className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}`}>
+      <input type="checkbox" className="form-check-input" role="switch" aria-label="Rule is on" checked={rule.on} onChange={() => set({ on: !rule.on })} />
+      <div className="sentence">
+        <TriggerPart project={project} piece={piece} rule={rule} onChange={set} />
+        <WhilePart piece={piece} when={rule.when} onChange={(when) => set({ when })} />
+        <span className="arrow" aria-hidden="true">→</span>
+        {rule.effects.map((e, i) => (
+          <span key={i} className="effect">
+            {i > 0 && <span>and</span>}
+            <EffectPart piece={piece} effect={e} onChange={(next) => setEffect(i, next)} onRemove={rule.effects.length > 1 ? () => set({ effects: rule.effects.filter((_, k) => k !== i) }) : null} />
+          </span>
+        ))}
+        <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
+        {contact && <button type="button" className={`word toggle${rule.undo ? " on" : ""}`} aria-pressed={rule.undo} onClick={() => set({ undo: !rule.undo })}>{rule.undo ? "undone when it ends" : "stays when it ends"}</button>}
+        <MotionPart motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
+        {trouble && <span className="trouble">{trouble}</span>}
+      </div>
+      <span className="rule-tools">
+        <button type="button" className="tool small" aria-label="Move rule up" onClick={() => run(moveRule(piece, rule.id, -1))}><Icon name="up" size={13} /></button>
+        <button type="button" className="tool small" aria-label="Move rule down" onClick={() => run(moveRule(piece, rule.id, 1))}><Icon name="down" size={13} /></button>
+        <button type="button" className="tool small" aria-label="Duplicate rule" title="Duplicate" onClick={() => run(duplicateRule(piece, rule).change)}><Icon name="copy" size={13} /></button>
+        <button type="button" className="tool small" aria-label="Remove rule" title="Remove" onClick={() => run(removeRule(piece, rule.id))}><Icon name="bin" size={13} /></button>
+      </span>
+    </li>
+  );
+};

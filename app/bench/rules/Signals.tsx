@@ -1,0 +1,28 @@
+import { addSignal, removeSignal, renameSignal } from "#core/edit";
+import { inOrder } from "#core/project";
+import { useState } from "react";
+import { Icon } from "../../common/Icon";
+import { NameField } from "../../common/NameField";
+import { useSession } from "../../store/session-context";
+import { usePiece } from "../state";
+
+/** What the piece can tell whatever contains it. */
+export const Signals = () => {
+  const session = useSession();
+  const piece = usePiece();
+  const [naming, setNaming] = useState<string | null>(null);
+  return (
+    <div className="signals" role="group" aria-label="Signals">
+      <span className="quiet" title="What this piece can tell whatever contains it">Signals</span>
+      {inOrder(piece.signals).map((s) => (
+        <span key={s.id} className="signal">
+          {naming === s.id
+            ? <NameField value={s.name} label="Name of the signal" onDone={(name) => { setNaming(null); if (name !== null) session.edit(renameSignal(piece, s.id, name)); }} />
+            : <button type="button" className="plain-name" title="Double-click or F2 to rename" onDoubleClick={() => setNaming(s.id)} onKeyDown={(e) => { if (e.key === "F2" || e.key === "Enter") { e.preventDefault(); e.stopPropagation(); setNaming(s.id); } }}>{s.name}</button>}
+          <button type="button" className="tool small" aria-label={`Remove signal ${s.name}`} onClick={() => { session.edit(removeSignal(piece, s.id)); }}><Icon name="close" size={11} /></button>
+        </span>
+      ))}
+      <button type="button" className="add-line" onClick={() => { const made = addSignal(piece, "signal"); if (session.edit(made.change)) setNaming(made.id); }}>+ signal</button>
+    </div>
+  );
+};
