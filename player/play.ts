@@ -4,6 +4,7 @@ import { hitTest, spotAt } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { paint } from "#core/paint";
 import type { Id, Project } from "#core/project";
+import { Clock } from "./clock";
 import { Drawing } from "./draw";
 
 export interface PlayOptions {
@@ -23,6 +24,9 @@ export interface PlayOptions {
 /** Triggers a pointer that presses can set off: over them it becomes a hand. */
 const pressing: readonly string[] = ["click", "double", "press", "release", "hold"];
 
+/** What a finger covers, for a pointer that stands for one. */
+const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
+
 /** How much time may pass in one frame; after a longer pause (a hidden tab) waits still fire at their own times. */
 const LONGEST_FRAME = 60_000;
 
@@ -38,7 +42,8 @@ export class Player {
   private readonly ring: SVGRectElement;
   private project: Project;
   private scale: number;
-  private origin: number;
+  private readonly clock = new Clock();
+  private touch = false;
   private frame = 0;
   private timeout = 0;
   private lastTraits: unknown;
@@ -55,7 +60,6 @@ export class Player {
     this.ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
     for (const [k, v] of Object.entries({ class: "focus-ring", fill: "none", stroke: "#1f6f5c", "stroke-width": "2", "pointer-events": "none", rx: "4", visibility: "hidden" })) this.ring.setAttribute(k, v);
     this.svg.append(this.ring);
-    this.origin = performance.now();
     this.run = this.begin();
     this.listen();
     this.show();
@@ -65,7 +69,7 @@ export class Player {
   get machine(): Run { return this.run; }
 
   private begin(): Run {
-    this.origin = performance.now();
+    this.clock.restart();
     this.lastTraits = undefined;
     return new Run(this.options.env, this.project, this.options.piece, this.options.onHappening);
   }
@@ -110,7 +114,30 @@ export class Player {
     this.svg.remove();
   }
 
-  private tick(): void { this.run.advanceTo(Math.min(performance.now() - this.origin, this.run.now + LONGEST_FRAME)); }
+  /** How many ms of the piece pass in a ms of the world; 0 is a pause. What is under way goes on from where it is. */
+  setRate(rate: number): void {
+    this.tick();
+    this.clock.setRate(rate);
+    this.plan();
+  }
+
+  /** Lets a little time pass in a piece that is paused, ms. */
+  stepBy(ms: number): void {
+    this.clock.skip(ms);
+    this.tick();
+    this.show();
+  }
+
+  /** Takes the pointer for a finger: nothing is hovered. */
+  setTouch(touch: boolean): void {
+    this.tick();
+    this.run.pointer("cancel", 0, 0);
+    this.run.input({ type: "over", layer: null });
+    this.touch = touch;
+    this.show();
+  }
+
+  private tick(): void { this.run.advanceTo(Math.min(this.clock.now(), this.run.now + LONGEST_FRAME)); }
 
   private listen(): void {
     const signal = this.off.signal;
@@ -123,9 +150,9 @@ export class Player {
       if (!e.isPrimary || (kind === "down" && e.button !== 0) || (kind === "up" && e.button !== 0)) return;
       if (kind === "down") this.svg.setPointerCapture(e.pointerId);
       this.tick();
-      this.run.pointer(kind, ...place(e), e.pointerType === "touch");
+      this.run.pointer(kind, ...place(e), this.touch || e.pointerType === "touch");
       this.show();
-      this.svg.style.cursor = this.clickable(...place(e)) ? "pointer" : "default";
+      this.svg.style.cursor = this.touch ? finger : this.clickable(...place(e)) ? "pointer" : "default";
     };
     this.svg.addEventListener("pointermove", feed("move"), { signal });
     this.svg.addEventListener("pointerdown", feed("down"), { signal });
@@ -220,7 +247,8 @@ export class Player {
       this.tick();
       this.show();
     };
+    if (this.clock.rate === 0) return;
     if (wake <= this.run.now) this.frame = requestAnimationFrame(next);
-    else if (wake < Infinity) this.timeout = window.setTimeout(next, Math.min(wake - this.run.now, 2 ** 30));
+    else if (wake < Infinity) this.timeout = window.setTimeout(next, Math.min(this.clock.until(wake), 2 ** 30));
   }
 }

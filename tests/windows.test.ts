@@ -149,7 +149,7 @@ describe("every view", () => {
       const at = await me.page.evaluate(() => {
         const e = document.activeElement as HTMLElement;
         const style = getComputedStyle(e);
-        return { name: e.getAttribute("aria-label") ?? e.innerText.trim(), part: e.closest(".bar, .insert-row, .tree, .traits, .scope-bar, .card-variant, .zoom-bar, .drawer, .try")?.className.split(" ")[0] ?? "", shown: style.outlineStyle !== "none" || style.boxShadow !== "none" };
+        return { name: e.getAttribute("aria-label") ?? e.textContent?.trim(), part: e.closest(".bar, .insert-row, .tree, .traits, .scope-bar, .card-variant, .zoom-bar, .drawer, .try")?.className.split(" ")[0] ?? "", shown: style.outlineStyle !== "none" || style.boxShadow !== "none" || e.querySelector(".focus-ring[visibility=visible]") !== null };
       });
       if (at.part) {
         reached.add(at.part);

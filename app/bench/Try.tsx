@@ -12,6 +12,10 @@ import { useBench, usePiece } from "./state";
 const MARGIN = 12;
 const MOST_LINES = 200;
 
+const speeds = [{ rate: 1, words: "full speed" }, { rate: 0.5, words: "half speed" }, { rate: 0.25, words: "a quarter" }, { rate: 0.1, words: "a tenth" }] as const;
+const grounds = ["paper", "white", "grey", "night"] as const;
+type Ground = (typeof grounds)[number];
+
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
 /** The piece itself, running, all the time; with its traits as switches and the log of what fired. */
@@ -28,6 +32,20 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [variant, setVariant] = useState<Variant>({});
   const [screen, setScreen] = useState(piece.id);
   const [scale, setScale] = useState(1);
+  const [rate, setRate] = useState(1);
+  const [paused, setPaused] = useState(false);
+  const [touch, setTouch] = useState(false);
+  const [ground, setGround] = useState<Ground>("paper");
+  // a player that is made anew begins as the switches say
+  const how = useRef({ rate: 1, touch: false });
+  const drive = (next: { rate?: number; paused?: boolean; touch?: boolean }) => {
+    const now = { rate: next.rate ?? rate, paused: next.paused ?? paused, touch: next.touch ?? touch };
+    setRate(now.rate);
+    setPaused(now.paused);
+    how.current = { rate: now.paused ? 0 : now.rate, touch: now.touch };
+    player.current?.setRate(how.current.rate);
+    if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
+  };
   const shownScale = useRef(1);
 
   useEffect(() => {
@@ -45,6 +63,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       },
     });
     player.current = made;
+    made.setRate(how.current.rate);
+    if (how.current.touch) made.setTouch(true);
     shownScale.current = 1;
     return () => {
       made.destroy();
@@ -90,7 +110,17 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
         <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} />Restart</button>
       </div>
-      <div className={`try-room ${piece.kind}`} ref={room}><div ref={host} className="try-host" /></div>
+      <div className="try-how">
+        <span className="strip" role="radiogroup" aria-label="Tried with">
+          <button type="button" role="radio" aria-checked={!touch} title="Tab into the piece to try it by keyboard" onClick={() => drive({ touch: false })}>Mouse</button>
+          <button type="button" role="radio" aria-checked={touch} title="The pointer is a finger: nothing is hovered" onClick={() => drive({ touch: true })}>Touch</button>
+        </span>
+        <select className="word" aria-label="Speed" value={rate} onChange={(e) => drive({ rate: Number(e.target.value) })}>{speeds.map((s) => <option key={s.rate} value={s.rate}>{s.words}</option>)}</select>
+        <button type="button" className={`tool small framed${paused ? " on" : ""}`} aria-pressed={paused} onClick={() => drive({ paused: !paused })}>{paused ? "Go on" : "Pause"}</button>
+        <button type="button" className="tool small framed" disabled={!paused} title="A sixtieth of a second further" onClick={() => player.current?.stepBy(1000 / 60)}>Step</button>
+        <select className="word ms-auto" aria-label="Ground" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>{g}</option>)}</select>
+      </div>
+      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}><div ref={host} className="try-host" /></div>
       {traits.length > 0 && (
         <div className="try-traits">
           {traits.map((t) => {

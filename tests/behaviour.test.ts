@@ -1,0 +1,149 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Designer } from "./support/designer";
+import { openDesk } from "./support/kit";
+import type { Desk } from "./support/kit";
+
+let desk: Desk, me: Designer;
+beforeAll(async () => {
+  desk = await openDesk();
+  me = desk.me;
+});
+afterAll(() => desk.close());
+
+const rule = (n: number) => `.rules .rule:nth-child(${n})`;
+const blur = () => me.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+const log = () => me.text(".log");
+const hears = (words: string) => me.until(async () => expect(await log()).toContain(words));
+const middle = async (layer: string) => {
+  const b = await me.box(`.try-host [data-layer="${layer}"]`);
+  return [b.x + b.width / 2, b.y + b.height / 2] as const;
+};
+
+describe("wiring", () => {
+  it("a copy's signals are among what a rule can listen for, and a new one is made where it is raised", async () => {
+    await desk.go("seat-side-chooser");
+    await me.click("tab", "Rules 3");
+    await me.click("treeitem", "Starboard");
+    await me.click("button", "New rule on Starboard");
+    await me.pick("Trigger", "is clicked twice", rule(4));
+    await me.pick("Effect", "say", rule(4));
+    await me.pick("Signal", "a new signal …", rule(4));
+    await me.find("button", "Remove signal signal");
+    await (await me.find("button", "signal", ".signals")).press("F2");
+    await me.press("Control", "a");
+    await me.type("undecided");
+    await me.press("Enter");
+    await me.find("button", "Remove signal undecided");
+    await me.saved();
+    await desk.go("seat-plan");
+    await me.click("tab", "Rules 3");
+    await me.click("treeitem", "Side chooser");
+    await me.click("button", "New rule on Side chooser");
+    await me.pick("Trigger", "says undecided", rule(4));
+    await me.pick("New value of Side", "Middle", rule(4));
+    await me.saved();
+    const [x, y] = await middle("starboard");
+    await me.page.mouse.click(x, y);
+    await me.page.mouse.click(x, y);
+    await hears("Side chooser says undecided → Side Middle");
+  });
+
+  it("a removed signal leaves a rule that says why it does nothing, and comes back with undo", async () => {
+    await desk.go("seat-side-chooser");
+    await me.click("tab", "Rules 4");
+    await me.click("button", "Remove signal port");
+    await me.until(async () => expect(await me.text(".rule.troubled .trouble")).toContain("the signal it raises was removed"));
+    await blur();
+    await me.press("Control", "z");
+    await me.until(async () => expect(await me.page.$(".rule.troubled")).toBeNull());
+  });
+
+  it("keys, holds, settling, traits of copies and addresses are said in the sentence", async () => {
+    await desk.go("cabin-climate");
+    await me.click("tab", "Rules 1");
+    await me.click("treeitem", "Title");
+    for (let i = 0; i < 2; i++) await me.click("button", "New rule on Title");
+    await me.pick("Trigger", "gets a key", rule(2));
+    await me.press("h");
+    await me.until(async () => expect(await (await me.find("button", "Key", rule(2))).evaluate((b) => b.textContent)).toBe("H"));
+    await me.pick("Source", "the whole piece", rule(2));
+    await me.pick("Effect", "Heating: Alerts", rule(2));
+    await me.pick("New value of Alerts", "the opposite", rule(2));
+    await me.pick("Trigger", "is held", rule(3));
+    await me.pick("Effect", "open the address", rule(3));
+    const field = await me.find("textbox", "Web address", rule(3));
+    await field.click({ count: 3 });
+    await me.type("kelpway.example/cabins");
+    await me.press("Enter");
+    await me.until(async () => expect(await (await me.find("textbox", "Web address", rule(3))).evaluate((i) => (i as HTMLInputElement).value)).toBe("https://kelpway.example/cabins"));
+    await me.saved();
+    const [x, y] = await middle("title");
+    await me.page.mouse.move(x, y);
+    await me.page.mouse.down();
+    await hears("would open https://kelpway.example/cabins");
+    await me.page.mouse.up();
+    await me.press("h");
+    await hears("key H → Heating: Alerts off");
+  });
+});
+
+describe("Try", () => {
+  it("goes by keyboard alone: Tab to what can be used, a ring around it, Enter and Space, and out again", async () => {
+    await desk.go("trip-settings");
+    await me.click("button", "Restart");
+    const ring = () => me.page.$eval(".try-host .focus-ring", (r) => ({ shown: r.getAttribute("visibility"), y: Math.round(r.getBoundingClientRect().y) }));
+    await (await me.find("combobox", "Ground")).focus();
+    await me.press("Tab");
+    await me.until(async () => expect((await ring()).shown).toBe("visible"));
+    const first = (await ring()).y;
+    await me.press("Enter");
+    await hears("click → Alerts");
+    await me.press("Tab");
+    await me.until(async () => expect((await ring()).y).toBeGreaterThan(first));
+    await me.press("Shift", "Tab");
+    await me.until(async () => expect((await ring()).y).toBe(first));
+    for (let i = 0; i < 12 && (await ring()).shown === "visible"; i++) await me.press("Tab");
+    expect((await ring()).shown).toBe("hidden");
+    expect(await me.page.evaluate(() => document.activeElement?.closest(".try-host") === null)).toBe(true);
+  });
+
+  it("is slowed down, paused in mid-motion, moved on by single steps, and goes on", async () => {
+    await desk.go("alert-switch");
+    const knob = () => me.layer(".try-host", "knob").then((k) => k?.x ?? NaN);
+    const still = async () => { const a = await knob(); await new Promise((r) => setTimeout(r, 250)); return Math.abs((await knob()) - a) < 0.01; };
+    const from = await knob();
+    await me.click("button", "Pause");
+    const [x, y] = await middle("track");
+    await me.page.mouse.click(x, y);
+    await hears("click → Alerts on");
+    expect(await still()).toBe(true);
+    for (let i = 0; i < 5; i++) await me.click("button", "Step");
+    const between = await knob();
+    expect(between).toBeGreaterThan(from + 1);
+    expect(between).toBeLessThan(from + 27);
+    expect(await still()).toBe(true);
+    await me.pick("Speed", "a tenth");
+    await me.click("button", "Go on");
+    await me.until(async () => expect(await knob()).toBeCloseTo(from + 28, 0));
+  });
+
+  it("with a finger nothing is hovered; the ground is chosen", async () => {
+    await desk.go("bicycle-tick-box");
+    const [x, y] = await middle("square");
+    await me.page.mouse.move(x, y);
+    await hears("hover → Contact hovered");
+    await me.page.mouse.move(x, y + 300);
+    await me.click("radio", "Touch");
+    await me.click("button", "Restart");
+    await me.until(async () => expect(await log()).toContain("Use it as people will"));
+    await me.page.mouse.move(x, y);
+    await me.page.mouse.move(x + 2, y);
+    expect(await log()).not.toContain("hover");
+    await me.page.mouse.click(x, y);
+    await hears("click → Checked yes");
+    await me.pick("Ground", "night");
+    expect(await me.page.$eval(".try-room", (r) => getComputedStyle(r).backgroundColor)).toBe("rgb(22, 33, 31)");
+  });
+
+  it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));
+});
