@@ -107,6 +107,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     <aside className="try" aria-label="Try">
       <div className="side-head">
         <h2 className="caption">Try{screen !== piece.id && `: ${shown.name}`}</h2>
+        <select className="word" aria-label="Ground" title="What the piece lies on" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>on {g}</option>)}</select>
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
         <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} />Restart</button>
       </div>
@@ -116,11 +117,10 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
           <button type="button" role="radio" aria-checked={touch} title="The pointer is a finger: nothing is hovered" onClick={() => drive({ touch: true })}>Touch</button>
         </span>
         <select className="word" aria-label="Speed" value={rate} onChange={(e) => drive({ rate: Number(e.target.value) })}>{speeds.map((s) => <option key={s.rate} value={s.rate}>{s.words}</option>)}</select>
-        <button type="button" className={`tool small framed${paused ? " on" : ""}`} aria-pressed={paused} onClick={() => drive({ paused: !paused })}>{paused ? "Go on" : "Pause"}</button>
-        <button type="button" className="tool small framed" disabled={!paused} title="A sixtieth of a second further" onClick={() => player.current?.stepBy(1000 / 60)}>Step</button>
-        <select className="word ms-auto" aria-label="Ground" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>{g}</option>)}</select>
+        <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
+        <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
       </div>
-      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}><div ref={host} className="try-host" /></div>
+      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{paused && <span className="paused">paused</span>}<div ref={host} className="try-host" /></div>
       {traits.length > 0 && (
         <div className="try-traits">
           {traits.map((t) => {
