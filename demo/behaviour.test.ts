@@ -92,6 +92,23 @@ describe("behaviour of the kit", () => {
     expect(me.has()).toBe("season-pass");
   });
 
+  it("Harbour dock bar: the disc goes to whatever icon is chosen, also when another is chosen on the way", () => {
+    const me = user("harbour-dock-bar");
+    const disc = () => { const scene = me.run.scene(), spot = scene && spotAt(scene, "disc"); return spot ? spotBounds(spot).x : NaN; };
+    const from = disc();
+    me.click("crew").wait(120);
+    expect(disc()).toBeGreaterThan(from + 20);
+    expect(me.click("map").wait(1000).has()).toBe("map");
+    expect(disc()).toBeLessThan(from + 200);
+    // a finger that is off by a thumb's width still finds the icon
+    const scene = me.run.scene(), home = scene && spotAt(scene, "home");
+    if (!home) throw new Error("no home");
+    const r = spotBounds(home), x = r.x - 15, y = r.y + r.height + 15;
+    for (const kind of ["move", "down", "up"] as const) me.run.pointer(kind, x, y);
+    expect(me.wait(1000).has()).toBe("home");
+    expect(disc()).toBeCloseTo(from, 1);
+  });
+
   it("Send ticket button: fills, goes, and the tick comes when that has settled; clicks meanwhile do nothing", () => {
     const me = user("send-ticket-button");
     expect(me.over("body").has()).toBe("no hovered");

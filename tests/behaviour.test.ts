@@ -48,6 +48,33 @@ describe("wiring", () => {
     await hears("Side chooser says undecided → Side Middle");
   });
 
+  it("makers wire what is usual in one step: contact with its trait, one of several layers, and the way back of a rule", async () => {
+    await desk.go("sailing-card-deck");
+    const before = await me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
+    expect(before.length).toBeGreaterThan(3);
+    await me.click("treeitem", before[0] ?? "");
+    await me.click("tab", "Rules");
+    await me.click("button", "Make …");
+    const item = await me.until(async () => { const i = await me.page.$(".make-item"); if (!i) throw new Error("no maker"); return i; });
+    expect(await item.evaluate((i) => i.textContent)).toContain("A new trait Contact: none, hovered, focused, pressed");
+    await item.click();
+    await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(3));
+    await me.press("Control", "z");
+    await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(0));
+    await desk.go("bicycle-tick-box");
+    await me.click("tab", "Rules 2");
+    await me.click("treeitem", "Square");
+    await me.click("button", "New rule on Square");
+    await me.pick("Trigger", "is entered", rule(3));
+    await me.pick("New value of Checked", "yes", rule(3));
+    await me.click("button", "Add the way back", rule(3));
+    await me.until(async () => expect(await me.page.$$eval(".rules .rule", (all) => (all[3] as HTMLElement | undefined)?.querySelector<HTMLSelectElement>('[aria-label="Trigger"]')?.selectedOptions[0]?.text)).toBe("is left"));
+    expect(await (await me.find("button", "While", rule(4))).evaluate((b) => b.textContent)).toBe("while Checked is yes");
+    await me.click("button", "Remove rule", rule(4));
+    await me.click("button", "Remove rule", rule(3));
+    await me.saved();
+  });
+
   it("a removed signal leaves a rule that says why it does nothing, and comes back with undo", async () => {
     await desk.go("seat-side-chooser");
     await me.click("tab", "Rules 4");

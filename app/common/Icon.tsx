@@ -36,6 +36,7 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   pin: <path d="M6 2.500 H10 L9.500 7 L11.500 9 H4.500 L6.500 7 Z M8 9 V13.500" />,
   filter: <path d="M2.500 3.500 H13.500 L9.500 8.500 V13 L6.500 11.500 V8.500 Z" />,
   hidden: <path d="M2 8 C4.5 12 11.5 12 14 8 M3.5 10 L2 11.5 M12.5 10 L14 11.5 M8 11 V13" />,
+  "way-back": <path d="M3 6 H12.500 L10 3.500 M13 10.500 H3.500 L6 13" />,
   pause: <path d="M5.500 3.500 V12.500 M10.500 3.500 V12.500" />,
   go: <path d="M5 3.500 L12.500 8 L5 12.500 Z" />,
   step: <path d="M3.500 3.500 L9 8 L3.500 12.500 Z M12 3.500 V12.500" />,

@@ -8,6 +8,8 @@ export type { Edits } from "./looks";
 export { addPiece, contains, devices, emptyProject, freeName, newPiece, piecesOf, removePiece, renamePiece, setStart, startScreen } from "./pieces";
 export type { Made } from "./pieces";
 export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
+export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
+export type { Making } from "./makers";
 export { addSignal, removeSignal, renameSignal } from "./signals";
 export { addTrait, addTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest, variantsWith } from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";

@@ -1,5 +1,5 @@
 import { raw, sea, shade, style } from "../colours";
-import { box, compound, ellipse, icon, motion, picture, polygon, steps, text, trait } from "../build";
+import { becomes, box, compound, ellipse, icon, motion, picture, polygon, steps, text, trait } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
@@ -25,8 +25,9 @@ const STEP = 88, FIRST = 47;
 const middle = (i: number) => FIRST + i * STEP;
 
 const place = ([id, name, sign]: (typeof places)[number], i: number): Drawn[] => [
-  icon(id, `${name} icon`, { x: middle(i) - 12, y: 52, width: 24, height: 24, icon: sign, fill: sea.sky }),
+  // the icon lies above its label, so that a finger on the label finds the icon's touch area
   text(`${id}-label`, `${name} label`, { x: middle(i) - 40, y: 80, width: 80, widthMode: "fixed", alignText: "centre", text: name, style: style.note, fill: sea.foam, opacity: 0 }),
+  icon(id, `${name} icon`, { x: middle(i) - 12, y: 52, width: 24, height: 24, icon: sign, fill: sea.sky, touch: 20, role: "button", label: name }),
 ];
 
 /** Four places; a notch in the bar and a glowing disc lie where one is. The notch is subtracted from the bar and can be edited. */
@@ -34,6 +35,7 @@ export const harbourDockBar: Source = {
   id: "harbour-dock-bar", kind: "component", name: "Harbour dock bar",
   values: { width: 358, height: 112 },
   traits: [trait("place", "Place", places.map(([, name]) => name))],
+  rules: places.map(([id, name]) => ({ id: `to-${id}`, trigger: { type: "click" as const }, source: id, effects: [becomes("place", name)], motion: motion("tween", 360, [0.3, 1.3, 0.5, 1]) })),
   inside: [
     compound("bar", "Bar", { x: 0, y: 32, width: 358, height: 80, combine: "subtracted", fill: sea.tide, shadow: shade.float }, [
       box("slab", "Slab", { width: 358, height: 80, radius: [22, 22, 22, 22], fill: sea.foam }),

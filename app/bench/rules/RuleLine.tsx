@@ -1,4 +1,4 @@
-import { contacts, duplicateRule, moveRule, piecesOf, removeRule, setRule } from "#core/edit";
+import { addWayBack, contacts, duplicateRule, moveRule, piecesOf, removeRule, setRule, wayBack } from "#core/edit";
 import { ruleTrouble } from "#core/behaviour";
 import { traitsOf } from "#core/looks";
 import type { Change, Effect, Piece, Project, Rule } from "#core/project";
@@ -50,6 +50,7 @@ export const RuleLine = ({ rule }: { rule: Rule }) => {
         {trouble && <span className="trouble">{trouble}</span>}
       </div>
       <span className="rule-tools">
+        {wayBack(piece, rule) && <button type="button" className="tool small" aria-label="Add the way back" title="Add the rule that leads back from here" onClick={() => run(addWayBack(piece, rule))}><Icon name="way-back" size={13} /></button>}
         <button type="button" className="tool small" aria-label="Move rule up" onClick={() => run(moveRule(piece, rule.id, -1))}><Icon name="up" size={13} /></button>
         <button type="button" className="tool small" aria-label="Move rule down" onClick={() => run(moveRule(piece, rule.id, 1))}><Icon name="down" size={13} /></button>
         <button type="button" className="tool small" aria-label="Duplicate rule" title="Duplicate" onClick={() => run(duplicateRule(piece, rule).change)}><Icon name="copy" size={13} /></button>

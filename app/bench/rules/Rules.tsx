@@ -5,6 +5,7 @@ import { useSession } from "../../store/session-context";
 import { useChosen, usePiece } from "../state";
 import { RuleLine, usualEffect } from "./RuleLine";
 import type { Parts } from "./RuleLine";
+import { Makers } from "./Makers";
 import { Signals } from "./Signals";
 
 /** What happens when: the piece's rules as sentences, edited in place. */
@@ -23,6 +24,7 @@ export const Rules = () => {
       <Signals />
       <div className="rule-add">
         <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => add({})}>New rule{layer ? ` on ${layer}` : ""}</button>
+        <Makers />
         {layer && <button type="button" className="btn btn-sm btn-link" onClick={() => add({ source: null })}>on the whole piece</button>}
       </div>
     </div>
