@@ -75,6 +75,22 @@ describe("wiring", () => {
     await me.saved();
   });
 
+  it("long lists of rules are kept to what matters now, and grouped", async () => {
+    await desk.go("menu-button");
+    await me.click("tab", "Rules 4");
+    const shown = () => me.page.$$eval(".rules .rule", (all) => all.length);
+    expect(await shown()).toBe(4);
+    await me.pick("Order of the rules", "by trigger");
+    expect(await me.page.$$eval(".rule-group", (all) => all.map((h) => h.textContent))).toEqual(["Is hovered", "Is focused", "Is pressed", "Is clicked"]);
+    await me.pick("Order of the rules", "in their order");
+    await me.click("treeitem", "Cross");
+    await me.click("checkbox", "of what is chosen");
+    expect(await shown()).toBe(0);
+    expect(await me.text(".rules")).toContain("None of the 4 rules is of that kind.");
+    await me.click("treeitem", "Menu button");
+    expect(await shown()).toBe(4);
+  });
+
   it("a removed signal leaves a rule that says why it does nothing, and comes back with undo", async () => {
     await desk.go("seat-side-chooser");
     await me.click("tab", "Rules 4");
