@@ -43,6 +43,9 @@ export class Player {
   private project: Project;
   private scale: number;
   private readonly clock = new Clock();
+  /** how the page's focus came here: by a pointer that pressed, or by the keyboard */
+  private pointing = false;
+  private keyed = false;
   private touch = false;
   private frame = 0;
   private timeout = 0;
@@ -54,7 +57,7 @@ export class Player {
     this.scale = options.scale ?? 1;
     this.svg = document.createElementNS("http://www.w3.org/2000/svg", "svg");
     this.svg.setAttribute("role", "img");
-    this.svg.style.cssText = "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible";
+    this.svg.style.cssText = "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
     host.append(this.svg);
     this.drawing = new Drawing(this.svg);
     this.ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
@@ -148,7 +151,11 @@ export class Player {
     };
     const feed = (kind: "move" | "down" | "up" | "cancel") => (e: PointerEvent) => {
       if (!e.isPrimary || (kind === "down" && e.button !== 0) || (kind === "up" && e.button !== 0)) return;
-      if (kind === "down") this.svg.setPointerCapture(e.pointerId);
+      if (kind === "down") {
+        this.pointing = true;
+        this.keyed = false;
+        this.svg.setPointerCapture(e.pointerId);
+      }
       this.tick();
       this.run.pointer(kind, ...place(e), this.touch || e.pointerType === "touch");
       this.show();
@@ -175,15 +182,20 @@ export class Player {
     };
     this.svg.addEventListener("focus", (e) => {
       // only a focus that came by the keyboard shows where it is, from the side it came from
-      if (!this.svg.matches(":focus-visible")) return;
+      if (this.pointing) return;
+      this.keyed = true;
       const from = e.relatedTarget;
       const back = from instanceof Node && (this.svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
       did(() => this.run.tab(back ? -1 : 1));
     }, { signal });
-    this.svg.addEventListener("blur", () => did(() => this.run.input({ type: "focus", layer: null })), { signal });
+    this.svg.addEventListener("blur", () => {
+      this.pointing = this.keyed = false;
+      did(() => this.run.input({ type: "focus", layer: null }));
+    }, { signal });
     this.svg.addEventListener("keydown", (e) => {
       if (e.ctrlKey || e.metaKey || e.altKey) return;
       if (e.key === "Tab") {
+        this.keyed = true;
         let moved = false;
         did(() => { moved = this.run.tab(e.shiftKey ? -1 : 1); });
         if (moved) e.preventDefault();
@@ -200,10 +212,10 @@ export class Player {
 
   /** Draws the ring around the focused layer. */
   private showFocus(): void {
-    const scene = this.run.scene(), path = this.run.focus(), spot = scene && path !== null ? spotAt(scene, path) : undefined;
+    const scene = this.run.scene(), path = this.run.focus();
+    // where only keys of the whole piece are listened for, the whole piece has the focus
+    const spot = !scene || !this.keyed ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
     this.ring.setAttribute("visibility", spot ? "visible" : "hidden");
-    // what is focused says so itself, not the whole piece around it
-    this.svg.style.outline = spot ? "none" : "";
     if (!spot) return;
     const far = 3;
     for (const [k, v] of Object.entries({ x: -far, y: -far, width: spot.width + 2 * far, height: spot.height + 2 * far, transform: `matrix(${spot.map.join(" ")})` })) this.ring.setAttribute(k, String(v));
