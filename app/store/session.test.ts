@@ -204,6 +204,22 @@ describe("saving", () => {
     expect(harbour.log).toHaveLength(1);
   });
 
+  it("what joins a gesture after an answer was lost is kept too: a change that was sent is never altered", async () => {
+    harbour.mode = "answer lost";
+    pane.move(9, "nudge");
+    await pane.wait(200);
+    expect([harbour.log.length, pane.session.save.kind]).toEqual([1, "waiting"]);
+    pane.move(19, "nudge");
+    pane.move(29, "nudge");
+    harbour.mode = "open";
+    await pane.wait(10_000);
+    expect(pane.session.save.kind).toBe("saved");
+    expect([pane.x, keptX(), harbour.log.length]).toEqual([29, 29, 2]);
+    pane.session.undo();
+    await pane.wait(300);
+    expect([pane.x, keptX()]).toEqual([4, 4]);
+  });
+
   it("edits left from a visit that could not save are taken up by the next", async () => {
     harbour.mode = "closed";
     pane.move(9);

@@ -1,8 +1,11 @@
 import { accept, apply, merge, newId } from "#core/project";
 import type { Change, Op, Project } from "#core/project";
 
-/** A change that is not known to be kept yet. `after` is the project with it, while nothing else came in between. */
-interface Pending { readonly changeId: string; readonly change: Change; readonly after: Project | null }
+/**
+ * A change that is not known to be kept yet. `after` is the project with it, while nothing else came in between. Once it was
+ * `tried` the server may have it although no answer came, so it must stay what it is: what it knows it does not take again.
+ */
+interface Pending { readonly changeId: string; readonly change: Change; readonly after: Project | null; readonly tried: boolean }
 
 /** A change as others' windows and the log have it. */
 export interface Arrived { readonly seq: number; readonly changeId: string; readonly clientId: string; readonly label: string; readonly ops: readonly Op[] }
@@ -157,9 +160,9 @@ export class Session {
   private push(change: Change, after: Project, joins: boolean): void {
     const last = this.queue.at(-1);
     this.present = after;
-    if (joins && last && !(this.sending && this.queue.length === 1)) {
+    if (joins && last && !last.tried) {
       this.queue = [...this.queue.slice(0, -1), { ...last, change: { label: change.label, ops: merge(last.change.ops, change.ops) }, after }];
-    } else this.queue = [...this.queue, { changeId: newId(), change, after }];
+    } else this.queue = [...this.queue, { changeId: newId(), change, after, tried: false }];
     this.keepQueue();
     this.tell();
     this.plan(PAUSE);
@@ -168,7 +171,7 @@ export class Session {
   /** Takes up changes that another visit could not save. */
   adopt(list: readonly { changeId: string; change: Change }[]): void {
     const known = new Set(this.queue.map((p) => p.changeId));
-    this.queue = [...this.queue, ...list.filter((p) => !known.has(p.changeId)).map((p) => ({ ...p, after: null }))];
+    this.queue = [...this.queue, ...list.filter((p) => !known.has(p.changeId)).map((p) => ({ ...p, after: null, tried: true }))];
     this.replay();
     this.keepQueue();
     this.tell();
@@ -226,6 +229,7 @@ export class Session {
     const first = this.queue[0];
     if (!first || this.sending || this.ended) return;
     this.sending = true;
+    this.queue = this.queue.map((p) => (p === first ? { ...p, tried: true } : p));
     const body = JSON.stringify({ changeId: first.changeId, clientId: this.clientId, since: this.confirmed.seq, change: first.change });
     let answer: Answer;
     try {
