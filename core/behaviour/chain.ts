@@ -1,6 +1,7 @@
 import type { Id, Piece, Project } from "../project/types";
 import { ancestry, liveCopies } from "./piece";
 import type { Live } from "./piece";
+import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
 /** The copy at a path, while it is part of the scene. */
@@ -12,9 +13,9 @@ export const split = (path: Path): { copy: Path; layer: Id } => {
   return { copy: path.slice(0, cut), layer: path.slice(cut + 1) };
 };
 
-/** All layers an event at a layer concerns, innermost first, through the copies around it. */
+/** All layers an event at a layer concerns, innermost first, through the copies around it. What lies beneath an overlay gets none. */
 export const chainOf = (project: Project, state: State, layer: Path | null): Path[] => {
-  if (layer === null) return [];
+  if (layer === null || (state.overlays.length && !`${state.screen}/${layer}`.startsWith(`${frontPath(state)}/`))) return [];
   const parts = layer.split("/");
   const pieces: (Piece | undefined)[] = [project.pieces[state.screen]];
   const paths = [state.screen];

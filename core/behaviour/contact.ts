@@ -5,7 +5,9 @@ import { chainOf, passage, split } from "./chain";
 import { asks, dispatch, enabledOn, onLayer } from "./fire";
 import type { Asks, Happen } from "./fire";
 import { endHolds } from "./holds";
+import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
+import { closable, frontPath, sameSurface } from "./surface";
 import type { Hold, Path, State, Timer } from "./types";
 
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
@@ -15,15 +17,14 @@ export const DOUBLE = 400;
 const shift = (project: Project, state: State, before: readonly Path[], chain: readonly Path[], cause: Hold["cause"], leave: Asks, enter: Asks, happen: Happen): State => {
   const left = before.filter((p) => !chain.includes(p)), entered = chain.filter((p) => !before.includes(p)).reverse();
   let next = state;
-  const screen = state.screen;
   for (const path of left) {
     next = arm(project, endHolds(project, next, (h) => h.cause === cause && h.source === path, happen));
     next = onLayer(project, next, path, leave, happen);
-    if (next.screen !== screen) return next;
+    if (!sameSurface(next, state)) return next;
   }
   for (const path of entered) {
     next = onLayer(project, next, path, enter, happen);
-    if (next.screen !== screen) return next;
+    if (!sameSurface(next, state)) return next;
   }
   return next;
 };
@@ -74,12 +75,12 @@ const waiting = ["click", "release", "double", "hold"];
 export const lift = (project: Project, state: State, happen: Happen): State => {
   if (!state.pressed) return state;
   const { pressed, heldIn } = state, there = state.byKey === null ? state.over : state.focused;
-  const common = pressed.filter((p) => there.includes(p)), screen = state.screen;
+  const common = pressed.filter((p) => there.includes(p));
   const up: State = { ...state, pressed: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) };
   const released = dispatch(project, up, asks("release"), common, happen, heldIn);
-  const clicked = released.state.screen === screen ? dispatch(project, released.state, asks("click"), common, happen, heldIn) : { state: released.state, any: false };
+  const clicked = sameSurface(released.state, state) ? dispatch(project, released.state, asks("click"), common, happen, heldIn) : { state: released.state, any: false };
   let next = clicked.state, any = released.any || clicked.any;
-  if (next.screen === screen && state.byKey === null && heldIn.length === 0) {
+  if (sameSurface(next, state) && state.byKey === null && heldIn.length === 0) {
     const twice = state.clicked && state.now - state.clicked.at <= DOUBLE ? common.filter((p) => state.clicked?.chain.includes(p)) : [];
     const double = dispatch(project, next, asks("double"), twice, happen);
     next = { ...double.state, clicked: twice.length || common.length === 0 ? null : { chain: common, at: state.now } };
@@ -91,7 +92,15 @@ export const lift = (project: Project, state: State, happen: Happen): State => {
     if (common.length < pressed.length && waited) happen({ type: "leftPressed", at: state.now, state: next, layer: inner });
     else if (!waited) happen({ type: "missed", at: state.now, state: next, layer: inner });
   }
-  return next.screen === screen ? arm(project, endHolds(project, next, (h) => h.cause === "press", happen)) : next;
+  // a press and a release beside the front overlay
+  if (pressed.length === 0 && state.over.length === 0) next = closeFront(project, next, happen);
+  return sameSurface(next, state) ? arm(project, endHolds(project, next, (h) => h.cause === "press", happen)) : next;
+};
+
+/** Closes the front overlay as people expect of one that need not be answered. */
+const closeFront = (project: Project, state: State, happen: Happen): State => {
+  const screen = closable(project, state), front = state.overlays.at(-1);
+  return screen === null || !front ? state : closeOverlay(project, state, screen, front.motion, { path: frontPath(state), rule: null }, happen);
 };
 
 const sameKey = (a: string, b: string): boolean => a === b || (a.length === 1 && a.toLowerCase() === b.toLowerCase());
@@ -101,8 +110,9 @@ const sameKey = (a: string, b: string): boolean => a === b || (a.length === 1 &&
  * Else Enter and the space bar press what is focused, as a pointer would.
  */
 export const keyDown = (project: Project, state: State, key: string, happen: Happen): State => {
-  const chain = state.focused.length ? state.focused : [`${state.screen}/${ROOT}`];
+  const chain = state.focused.length ? state.focused : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(project, state, (r) => r.trigger.type === "key" && sameKey(r.trigger.key ?? "", key), chain, happen);
+  if (!told.any && key === "Escape") return closeFront(project, told.state, happen);
   if (told.any || (key !== "Enter" && key !== " ") || state.focused.length === 0) return told.state;
   return press(project, told.state, state.focused, key, happen);
 };

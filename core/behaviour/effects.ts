@@ -1,5 +1,7 @@
 import { specificity, traitsOf, valuesOf } from "../looks/variants";
 import type { Effect, Id, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
+import { OPTION } from "../properties/registry";
+import type { Said } from "../properties/types";
 import { instanceIn, steeredInstances } from "./piece";
 import type { Live } from "./piece";
 import type { Path, State, TraitSet } from "./types";
@@ -11,6 +13,7 @@ export const touches = (effect: Effect): string => {
     case "nested": return `${effect.layer}/${effect.trait}`;
     case "raise": return `signal ${effect.signal}`;
     case "address": return "address";
+    case "option": return `${effect.layer}/option ${effect.option}`;
     default: return "screen";
   }
 };
@@ -42,6 +45,15 @@ export const targetValue = (piece: Piece, variant: Variant, id: Id, target: Trai
   return values[to]?.id ?? null;
 };
 
+/** Sets options of a copy; the keys carry their "option:". */
+export const writeOptions = (state: State, path: Path, options: Readonly<Record<Id, Said>>, writer: number): State => {
+  const keys = Object.keys(options);
+  if (keys.length === 0) return state;
+  const writers = { ...state.writers, ...Object.fromEntries(keys.map((k) => [writerKey(path, k), writer])) };
+  const own = Object.fromEntries(Object.entries(options).map(([k, v]) => [k.slice(OPTION.length), v]));
+  return { ...state, writers, options: { ...state.options, [path]: { ...state.options[path], ...own } } };
+};
+
 export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
 
 /**
@@ -49,6 +61,7 @@ export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
  * The writer's serial is noted for every trait, also for those set to the value they had.
  */
 export const writeTraits = (project: Project, state: State, live: Live, sets: Readonly<Record<Id, Id>>, writer: number): { state: State; sets: TraitSet[] } => {
+  if (Object.keys(sets).length === 0) return { state, sets: [] };
   const before = state.traits[live.path] ?? live.variant;
   const after = { ...before, ...sets };
   const writers = { ...state.writers };

@@ -1,13 +1,16 @@
 import { meets } from "../looks/variants";
-import type { Id, Motion, Project, Rule, TriggerType } from "../project/types";
+import type { Effect, Id, Motion, Project, Rule, TriggerType } from "../project/types";
+import { OPTION } from "../properties/registry";
+import type { Said } from "../properties/types";
 import { ROOT } from "../project/types";
 import { arm, setOut } from "./arm";
 import { liveAt, passage, split } from "./chain";
-import { contest, targetValue, writerKey, writeTraits } from "./effects";
-import { endHolds } from "./holds";
+import { contest, targetValue, writeOptions, writerKey, writeTraits } from "./effects";
+import { closeOverlay, goBack, goTo, openOverlay, overlayMeant } from "./navigate";
 import { rulesOf } from "./piece";
 import type { Live } from "./piece";
-import type { Happening, Hold, Path, State } from "./types";
+import { sameSurface } from "./surface";
+import type { Happening, Hold, Move, Path, State, TraitSet } from "./types";
 
 export type Happen = (h: Happening) => void;
 /** Whether a rule answers what happens. */
@@ -17,44 +20,70 @@ export const asks = (...types: readonly TriggerType[]): Asks => (rule) => types.
 /** Which contact a rule's doing ends with, when it is marked so. */
 const causes: Partial<Record<TriggerType, Hold["cause"]>> = { hover: "hover", press: "press", hold: "press", focus: "focus" };
 
-/** What a rule sets, by the copy it sets it in: in effects' order, each seeing what those before it did. */
-const writesOf = (project: Project, state: State, live: Live, rule: Rule): { live: Live; sets: Record<Id, Id> }[] => {
-  const out: { live: Live; sets: Record<Id, Id> }[] = [{ live, sets: {} }];
+/** What a rule sets in one copy with one motion; traits by their id, options by "option:" and theirs. */
+interface Writing { readonly live: Live; readonly motion: Motion; readonly sets: Record<Id, Id>; readonly options: Record<Id, Said> }
+
+/** What a rule sets, in effects' order, each seeing what those before it did. */
+const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writing[] => {
+  const out: Writing[] = [{ live, motion: rule.motion, sets: {}, options: {} }];
   for (const effect of rule.effects) {
-    if (effect.type !== "set" && effect.type !== "nested") continue;
-    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`;
+    if (effect.type !== "set" && effect.type !== "nested" && effect.type !== "option") continue;
+    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`, motion = effect.motion ?? rule.motion;
     const target = effect.type === "set" ? live : liveAt(project, state, path);
     if (!target) continue;
-    let entry = out.find((o) => o.live.path === path);
-    if (!entry) out.push(entry = { live: target, sets: {} });
-    const value = targetValue(target.piece, { ...(state.traits[path] ?? target.variant), ...entry.sets }, effect.trait, effect.to);
+    let entry = out.find((o) => o.live.path === path && o.motion === motion);
+    if (!entry) out.push(entry = { live: target, motion, sets: {}, options: {} });
+    if (effect.type === "option") { entry.options[OPTION + effect.option] = effect.value; continue; }
+    const sofar = Object.assign({}, state.traits[path] ?? target.variant, ...out.filter((o) => o.live.path === path).map((o) => o.sets)) as Record<Id, Id>;
+    const value = targetValue(target.piece, sofar, effect.trait, effect.to);
     if (value !== null) entry.sets[effect.trait] = value;
   }
   return out;
+};
+
+/** What a copy was before something is set in it, and who had set that. */
+const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
+  const { path } = live, variant = state.traits[path] ?? live.variant, writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
+  return {
+    ...Object.fromEntries(Object.keys(sets).map((t) => [t, { value: variant[t] ?? "", writer: writer(t) }])),
+    ...Object.fromEntries(Object.keys(options).map((o) => [o, { value: state.options[path]?.[o.slice(OPTION.length)], writer: writer(o) }])),
+  };
 };
 
 /** Does what a rule says. `source` is the path of the layer it happened on. */
 export const fireRule = (project: Project, state: State, live: Live, rule: Rule, source: Path, happen: Happen): State => {
   const serial = state.serial + 1, cause = rule.undo ? causes[rule.trigger.type] : undefined;
   let next: State = { ...state, serial };
-  const done: { path: Path; sets: ReturnType<typeof writeTraits>["sets"] }[] = [];
-  for (const { live: target, sets } of writesOf(project, next, live, rule)) {
-    const variant = next.traits[target.path] ?? target.variant;
-    const was = Object.fromEntries(Object.keys(sets).map((t) => [t, { value: variant[t] ?? "", writer: next.writers[writerKey(target.path, t)] ?? 0 }]));
+  const done = new Map<Path, TraitSet[]>([[live.path, []]]), moves: Move[] = [];
+  for (const writing of writesOf(project, next, live, rule)) {
+    const { live: target, motion, sets, options } = writing, { path } = target, was = wasIn(next, writing), before = next;
     const written = writeTraits(project, next, target, sets, serial);
-    next = written.sets.length ? setOut(project, written.state, target.path, rule.motion) : written.state;
-    done.push({ path: target.path, sets: written.sets });
-    if (cause && Object.keys(sets).length) next = { ...next, holds: [...next.holds, { at: target.path, rule: rule.id, source, cause, serial, was, motion: rule.motion }] };
+    next = writeOptions(written.state, path, options, serial);
+    if (written.sets.length) next = setOut(project, next, path, motion);
+    done.set(path, [...(done.get(path) ?? []), ...written.sets]);
+    if (next.traits !== before.traits || next.options !== before.options) moves.push({ state: next, path, motion });
+    if (cause && Object.keys(was).length) next = { ...next, holds: [...next.holds, { at: path, rule: rule.id, source, cause, serial, was, motion }] };
   }
-  const [own, ...inner] = done;
-  happen({ type: "fired", at: state.now, state: next, path: live.path, rule: rule.id, trigger: rule.trigger.type, sets: own?.sets ?? [], inner, motion: rule.motion });
-  for (const effect of rule.effects) {
-    if (effect.type === "go") next = goTo(project, next, effect.screen, rule.motion, { path: live.path, rule: rule.id }, happen);
-    if (effect.type === "back") next = goBack(project, next, rule.motion, { path: live.path, rule: rule.id }, happen);
-    if (effect.type === "raise") next = raise(project, next, live.path, effect.signal, happen);
-    if (effect.type === "address") happen({ type: "address", at: state.now, state: next, path: live.path, to: effect.to });
+  const [own, ...inner] = [...done].map(([path, sets]) => ({ path, sets }));
+  happen({ type: "fired", at: state.now, state: next, path: live.path, rule: rule.id, trigger: rule.trigger.type, sets: own?.sets ?? [], inner, moves, motion: rule.motion });
+  return arm(project, rule.effects.reduce((s, effect) => follow(project, s, live, rule, effect, happen), next));
+};
+
+/** What an effect does beyond setting traits and options. */
+const follow = (project: Project, state: State, { path }: Live, rule: Rule, effect: Effect, happen: Happen): State => {
+  const motion = effect.motion ?? rule.motion, cause = { path, rule: rule.id };
+  switch (effect.type) {
+    case "go": return goTo(project, state, effect.screen, motion, cause, happen);
+    case "back": return goBack(project, state, motion, cause, happen);
+    case "open": return openOverlay(project, state, effect.screen, motion, cause, happen);
+    case "close": {
+      const meant = overlayMeant(state, path);
+      return meant === null ? state : closeOverlay(project, state, meant, motion, cause, happen);
+    }
+    case "raise": return raise(project, state, path, effect.signal, happen);
+    case "address": happen({ type: "address", at: state.now, state, path, to: effect.to }); return state;
+    default: return state;
   }
-  return arm(project, next);
 };
 
 /** Tells the piece around a copy something; who listens for that on the copy answers. */
@@ -63,24 +92,6 @@ const raise = (project: Project, state: State, path: Path, signal: Id, happen: H
   const { copy, layer } = split(path), around = liveAt(project, state, copy);
   if (!path.includes("/") || !around) return state;
   return fireOn(project, state, around, layer, (r) => r.trigger.type === "signal" && r.trigger.signal === signal, happen).state;
-};
-
-export type Cause = { path: Path; rule: Id | null };
-
-const enterScreen = (project: Project, state: State, screen: Id, history: readonly Id[], motion: Motion, cause: Cause, happen: Happen): State => {
-  // what was held or waited for on the screen left behind ends with it
-  const left = endHolds(project, state, () => true, () => undefined);
-  const next = arm(project, { ...left, screen, history, over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [], timers: [], armed: {}, settling: {} });
-  happen({ type: "went", at: state.now, state: next, path: cause.path, rule: cause.rule, from: state.screen, to: screen, motion });
-  return next;
-};
-
-export const goTo = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State =>
-  screen === state.screen || !project.pieces[screen] ? state : enterScreen(project, state, screen, [...state.history, state.screen].slice(-100), motion, cause, happen);
-
-const goBack = (project: Project, state: State, motion: Motion, cause: Cause, happen: Happen): State => {
-  const to = state.history.findLast((s) => project.pieces[s]);
-  return to === undefined ? state : enterScreen(project, state, to, state.history.slice(0, state.history.lastIndexOf(to)), motion, cause, happen);
 };
 
 /** Lets rules of one copy compete and fires those that win; losers are told. */
@@ -108,7 +119,7 @@ export const fireOn = (project: Project, state: State, live: Live, layer: Id, as
 export const dispatch = (project: Project, state: State, asked: Asks, chain: readonly Path[], happen: Happen, skip: readonly Path[] = []): { state: State; any: boolean } => {
   let next = state, any = false;
   for (const { live, layers } of passage(project, state, chain)) {
-    if (next.screen !== state.screen) break;
+    if (!sameSurface(next, state)) break;
     if (skip.includes(live.path)) continue;
     for (const layer of layers) {
       const result = fireOn(project, next, live, layer, asked, happen);

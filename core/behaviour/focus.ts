@@ -3,6 +3,7 @@ import { ROOT } from "../project/types";
 import type { Id, Project, TriggerType } from "../project/types";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
 import type { Live } from "./piece";
+import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
 /** What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard itself. */
@@ -19,10 +20,10 @@ export const focusStops = (project: Project, state: State): Path[] => {
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
     const path = `${live.path}/${id}`, nested = layer.kind === "instance" ? byPath.get(path) : undefined;
     const inside = [...(nested ? visit(nested, ROOT) : []), ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id))];
-    const own = rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === state.screen && r.trigger.type === "key"));
+    const own = rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === frontPath(state) && r.trigger.type === "key"));
     return own && !(nested && inside.length) ? [path, ...inside] : inside;
   };
-  const whole = byPath.get(state.screen);
+  const whole = byPath.get(frontPath(state));
   return whole ? visit(whole, ROOT).map((p) => p.slice(state.screen.length + 1)) : [];
 };
 
@@ -33,14 +34,14 @@ export const nextStop = (project: Project, state: State, by: 1 | -1): Path | nul
   return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
 };
 
-const known = new WeakMap<State["traits"], { project: Project; screen: Id; usable: boolean }>();
+const known = new WeakMap<State["traits"], { project: Project; front: Path; usable: boolean }>();
 
 /** Whether the keyboard has anything to do in the shown piece. */
 export const usable = (project: Project, state: State): boolean => {
   const before = known.get(state.traits);
-  if (before?.project === project && before.screen === state.screen) return before.usable;
-  const piece = project.pieces[state.screen];
+  if (before?.project === project && before.front === frontPath(state)) return before.usable;
+  const piece = project.pieces[state.overlays.at(-1)?.screen ?? state.screen];
   const is = focusStops(project, state).length > 0 || (piece !== undefined && rulesOf(project, piece).some((r) => r.trigger.type === "key"));
-  known.set(state.traits, { project, screen: state.screen, usable: is });
+  known.set(state.traits, { project, front: frontPath(state), usable: is });
   return is;
 };

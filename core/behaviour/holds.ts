@@ -1,4 +1,6 @@
 import type { Id, Project } from "../project/types";
+import { OPTION } from "../properties/registry";
+import type { Said } from "../properties/types";
 import { writerKey, writeTraits } from "./effects";
 import { liveCopies } from "./piece";
 import type { Happening, Hold, State } from "./types";
@@ -10,23 +12,28 @@ const relay = (holds: readonly Hold[], ended: Hold, trait: Id): readonly Hold[] 
     return h.at === ended.at && mine && before && mine.writer === ended.serial ? { ...h, was: { ...h.was, [trait]: before } } : h;
   });
 
+const defined = (table: Readonly<Record<Id, Said | undefined>>): Readonly<Record<Id, Said>> =>
+  Object.fromEntries(Object.entries(table).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
+
 /** Ends one hold: its traits go back, unless another rule has set them since. */
 const endHold = (project: Project, state: State, hold: Hold, happen: (h: Happening) => void): State => {
   let next: State = { ...state, holds: state.holds.filter((h) => h !== hold) };
-  const back: Record<Id, Id> = {};
+  const back: Record<Id, Id> = {}, options: Record<Id, Said | undefined> = {};
   const writers: Record<string, number> = {};
   for (const [trait, was] of Object.entries(hold.was)) {
     const key = writerKey(hold.at, trait);
     if (next.writers[key] === hold.serial) {
-      back[trait] = was.value;
+      if (trait.startsWith(OPTION)) options[trait.slice(OPTION.length)] = was.value; else back[trait] = was.value as Id;
       writers[key] = was.writer;
     } else next = { ...next, holds: relay(next.holds, hold, trait) };
   }
   const live = liveCopies(project, next).find((l) => l.path === hold.at);
-  if (!live || Object.keys(back).length === 0) return next;
+  if (!live || Object.keys(writers).length === 0) return next;
   const written = writeTraits(project, next, live, back, 0);
   next = { ...written.state, writers: { ...written.state.writers, ...writers } };
-  if (written.sets.length) happen({ type: "undone", at: state.now, state: next, path: hold.at, rule: hold.rule, sets: written.sets, motion: hold.motion });
+  const given = Object.keys(options).length > 0;
+  if (given) next = { ...next, options: { ...next.options, [hold.at]: defined({ ...next.options[hold.at], ...options }) } };
+  if (written.sets.length || given) happen({ type: "undone", at: state.now, state: next, path: hold.at, rule: hold.rule, sets: written.sets, motion: hold.motion });
   return next;
 };
 

@@ -4,7 +4,7 @@ import { arm, setOut } from "./arm";
 import { liveAt } from "./chain";
 import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
 import { writeTraits } from "./effects";
-import { goTo } from "./fire";
+import { goTo } from "./navigate";
 import type { Happen } from "./fire";
 import type { Happening, Input, Path, State } from "./types";
 import { runDue } from "./wait";
@@ -15,7 +15,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State => arm(project, {
-  now, screen: piece, history: [], traits: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [], settling: {}, stopped: {},
+  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, settling: {}, stopped: {},
 });
 
 const take = (project: Project, state: State, input: Input, happen: Happen): State => {
@@ -35,9 +35,13 @@ const take = (project: Project, state: State, input: Input, happen: Happen): Sta
 export const step = (project: Project, state: State, input: Input): { state: State; happenings: Happening[] } => {
   const happenings: Happening[] = [];
   const happen: Happen = (h) => happenings.push(h);
-  const taken = take(project, state, input, happen);
-  return { state: runDue(project, taken, taken.now, happen), happenings };
+  const taken = refocus(project, take(project, state, input, happen), happen);
+  return { state: refocus(project, runDue(project, taken, taken.now, happen), happen), happenings };
 };
+
+/** The keyboard's focus goes back to where it was before an overlay. */
+const refocus = (project: Project, state: State, happen: Happen): State =>
+  state.refocus === null ? state : moveFocus(project, { ...state, refocus: null }, state.refocus, happen);
 
 const showTrait = (project: Project, state: State, at: Path, trait: Id, value: Id, happen: Happen): State => {
   const live = liveAt(project, state, at);
@@ -53,7 +57,8 @@ const showTrait = (project: Project, state: State, at: Path, trait: Id, value: I
 /** Lets time pass until `until` (ms), firing waits at the very moment they are due. */
 export const advance = (project: Project, state: State, until: number): { state: State; happenings: Happening[] } => {
   const happenings: Happening[] = [];
-  const next = runDue(project, state, Math.max(until, state.now), (h) => happenings.push(h));
+  const happen: Happen = (h) => happenings.push(h);
+  const next = refocus(project, runDue(project, state, Math.max(until, state.now), happen), happen);
   return { state: { ...next, now: Math.max(next.now, until) }, happenings };
 };
 
@@ -66,5 +71,6 @@ export const shownVariant = (project: Project, state: State) => {
 /** After an edit: what no longer exists is let go, waits are looked at afresh. */
 export const revise = (project: Project, state: State): State => {
   const screen = project.pieces[state.screen] ? state.screen : (state.history.findLast((s) => project.pieces[s]) ?? state.screen);
-  return arm(project, { ...state, screen, stopped: {} });
+  const overlays = state.overlays.every((o) => project.pieces[o.screen]) ? state.overlays : state.overlays.filter((o) => project.pieces[o.screen]);
+  return arm(project, { ...state, screen, overlays, stopped: {} });
 };

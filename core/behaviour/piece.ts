@@ -1,5 +1,5 @@
 import { changesIn, looksIn } from "../looks/cascade";
-import { childrenOf, overridesFrom, startOf } from "../looks/tree";
+import { childrenOf, overridesFrom, startOf, withOptions } from "../looks/tree";
 import type { Overrides } from "../looks/tree";
 import { restingVariant, traitsOf } from "../looks/variants";
 import { inOrder } from "../project/ids";
@@ -7,6 +7,7 @@ import { ROOT } from "../project/types";
 import type { Effect, Id, Layer, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
 import { defaultsOf, TRAIT } from "../properties/registry";
 import type { Values } from "../properties/types";
+import { overlayPart } from "./surface";
 import type { Path, State } from "./types";
 
 /** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
@@ -39,9 +40,15 @@ const brokenTarget = (piece: Piece, id: Id, to: TraitTarget): string | null => {
   return "value" in to && !trait.values[to.value] ? `the value it gives ${trait.name} was removed` : null;
 };
 
+const brokenScreen = (project: Project, id: Id, what: string): string | null => (project.pieces[id]?.kind === "screen" ? null : `the screen it ${what} was removed`);
+
 const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
   switch (effect.type) {
-    case "go": return project.pieces[effect.screen]?.kind === "screen" ? null : "the screen it goes to was removed";
+    case "go": return brokenScreen(project, effect.screen, "goes to");
+    case "open": return brokenScreen(project, effect.screen, "opens");
+    case "option":
+      if (!piece.layers[effect.layer]) return "the copy it sets was removed";
+      return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option]) ? null : "the copy it sets has no such option any more";
     case "set": return brokenTarget(piece, effect.trait, effect.to);
     case "nested": {
       const inside = componentsAt(project, piece, effect.layer).find((c) => c.traits[effect.trait]);
@@ -85,7 +92,7 @@ const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
   Object.assign({}, defaultsOf("instance"), ...changesIn(looksIn(piece, variant), layer.id)) as Values;
 
 /** The component an instance shows, that component's start, and the traits the instance itself gives it. */
-interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant; /** what its options say inside it */ readonly sets: Overrides }
+interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant; /** all the instance says */ readonly values: Values; /** what its options say inside it */ readonly sets: Overrides }
 
 const placedCache = new WeakMap<Variant, { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }>();
 
@@ -107,7 +114,7 @@ const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer
     const v = values[TRAIT + t.id];
     return typeof v === "string" && t.values[v] ? [[t.id, v]] : [];
   }));
-  return { component, start: startOf(component, values), said, sets: overridesFrom(component, values) };
+  return { component, start: startOf(component, values), said, values, sets: overridesFrom(component, values) };
 };
 
 export const hiddenIn = (piece: Piece, variant: Variant, layer: Layer, over?: Overrides): boolean => {
@@ -138,14 +145,15 @@ const instancesOf = (piece: Piece): readonly Layer[] => {
 /** The traits at a path, as far as they are known: set by something, else where the copy starts. */
 export const variantAt = (state: State, path: Path, start: Variant): Variant => state.traits[path] ?? start;
 
-const liveCache = new WeakMap<object, { project: Project; screen: Id; live: readonly Live[] }>();
+const liveCache = new WeakMap<object, Pick<State, "screen" | "overlays" | "options"> & { project: Project; live: readonly Live[] }>();
 
-/** The shown piece and every visible placed copy in it, outermost first. */
+/** The shown piece and every visible placed copy in it, outermost first, then overlays with theirs. */
 export const liveCopies = (project: Project, state: State): readonly Live[] => {
   const known = liveCache.get(state.traits);
-  if (known && known.project === project && known.screen === state.screen) return known.live;
+  const { screen, overlays, options } = state;
+  if (known && known.project === project && known.screen === screen && known.overlays === overlays && known.options === options) return known.live;
   const live = findLive(project, state);
-  liveCache.set(state.traits, { project, screen: state.screen, live });
+  liveCache.set(state.traits, { project, screen, overlays, options, live });
   return live;
 };
 
@@ -158,11 +166,17 @@ const findLive = (project: Project, state: State): Live[] => {
       // what a copy's options say goes before what is kept for every copy
       const placed = over?.size ? findCopy(project, piece, variant, layer, over) : instanceIn(project, piece, variant, layer);
       if (!placed || inside.includes(placed.component.id)) continue;
-      visit(`${path}/${layer.id}`, placed.component, placed.start, [...inside, placed.component.id], placed.sets);
+      const at = `${path}/${layer.id}`, given = state.options[at];
+      visit(at, placed.component, placed.start, [...inside, placed.component.id], given ? overridesFrom(placed.component, withOptions(placed.values, given)) : placed.sets);
     }
   };
   const screen = project.pieces[state.screen];
-  if (screen) visit(screen.id, screen, restingVariant(screen), [screen.id]);
+  if (!screen) return out;
+  visit(screen.id, screen, restingVariant(screen), [screen.id]);
+  for (const { screen: id } of state.overlays) {
+    const piece = project.pieces[id];
+    if (piece) visit(`${screen.id}/${overlayPart(id)}`, piece, restingVariant(piece), [id]);
+  }
   return out;
 };
 

@@ -3,12 +3,16 @@ import { layout } from "../layout/place";
 import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
+import type { Running } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
 import { nextStop, usable } from "./focus";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
+import { composed } from "./scene";
+import type { Over } from "./scene";
+import { overlayPart, overlayStyle } from "./surface";
 import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
 import { nextDue } from "./wait";
@@ -109,7 +113,10 @@ export class Run {
   private take(result: { state: State; happenings: Happening[] }): void {
     this.state = result.state;
     for (const h of result.happenings) {
-      if (h.type === "fired" || h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
+      if (h.type === "fired") for (const move of h.moves) this.aim(move.state, move.motion, h.at, move.path);
+      else if (h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
+      // what comes over others or goes from there appears or vanishes; the rest need not dissolve into itself
+      else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
       this.happened(h);
     }
@@ -119,8 +126,13 @@ export class Run {
     const piece = this.project.pieces[state.screen];
     if (!piece) return null;
     const variant = variantFrom(piece, state.traits[state.screen] ?? {});
-    const tree = this.resolver.tree(this.project, piece.id, variant, "", (path) => state.traits[`${state.screen}/${path}`]);
-    return tree && layout(this.env, tree);
+    const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`] };
+    const tree = this.resolver.tree(this.project, piece.id, variant, "", running);
+    return tree && composed(layout(this.env, tree), state.overlays.flatMap(({ screen }): Over[] => {
+      const over = this.project.pieces[screen], part = overlayPart(screen);
+      const inside = over && this.resolver.tree(this.project, screen, variantFrom(over, running.variant(part) ?? {}), part, running);
+      return inside ? [{ screen, placed: layout(this.env, inside), style: overlayStyle(over) }] : [];
+    }));
   }
 
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {

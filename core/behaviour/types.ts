@@ -1,4 +1,5 @@
 import type { Id, Motion, TriggerType, Variant } from "../project/types";
+import type { Said } from "../properties/types";
 
 /** Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a layer; joined by "/". */
 export type Path = string;
@@ -20,6 +21,9 @@ export type Input =
 /** A wait that is running. `source` is the layer that is being held, for `hold` alone. */
 export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path }
 
+/** A screen that lies over others; `returnTo` is what was focused when it opened. */
+export interface Overlay { readonly screen: Id; readonly returnTo: Path | null; /** how it came; it goes alike when nothing else is said */ readonly motion: Motion }
+
 /** Traits that go back when a contact ends. */
 export interface Hold {
   readonly at: Path;
@@ -28,8 +32,8 @@ export interface Hold {
   readonly cause: "hover" | "press" | "focus";
   readonly serial: number;
   readonly motion: Motion;
-  /** trait → what it was, and who had set that */
-  readonly was: Readonly<Record<Id, { readonly value: Id; readonly writer: number }>>;
+  /** trait, or "option:" and an option → what it was, and who had set that */
+  readonly was: Readonly<Record<Id, { readonly value: Said | undefined; readonly writer: number }>>;
 }
 
 /** The whole discrete state of a running piece; immutable. */
@@ -37,9 +41,13 @@ export interface State {
   readonly now: number;
   readonly screen: Id;
   readonly history: readonly Id[];
+  /** screens shown over the shown piece, the last in front */
+  readonly overlays: readonly Overlay[];
   /** traits by instance path; instances not named are in their starting variant */
   readonly traits: Readonly<Record<Path, Variant>>;
-  /** serial number of the last writer of a trait, by "path trait" */
+  /** options that rules have set, by instance path */
+  readonly options: Readonly<Record<Path, Readonly<Record<Id, Said>>>>;
+  /** serial number of the last writer of a trait or an option, by "path trait" */
   readonly writers: Readonly<Record<string, number>>;
   readonly serial: number;
   readonly timers: readonly Timer[];
@@ -58,6 +66,8 @@ export interface State {
   readonly clicked: { readonly chain: readonly Path[]; readonly at: number } | null;
   /** layers that hold the keyboard's focus, innermost first */
   readonly focused: readonly Path[];
+  /** where the keyboard's focus goes next, after an overlay has closed; as inputs name layers */
+  readonly refocus: Path | null;
   /** when the motions of a copy that listens for that will have ended, ms, by path */
   readonly settling: Readonly<Record<Path, number>>;
   /** rules stopped after a loop, by "path rule" */
@@ -66,16 +76,21 @@ export interface State {
 
 /** What a step did, for the log and for motion. `state` is the state right after it. */
 export type Happening = { readonly at: number; readonly state: State } & (
-  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; /** what it set in copies inside */ readonly inner: readonly { readonly path: Path; readonly sets: readonly TraitSet[] }[]; readonly motion: Motion }
+  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; /** what it set in copies inside */ readonly inner: readonly { readonly path: Path; readonly sets: readonly TraitSet[] }[]; /** what was said with one motion, in order */ readonly moves: readonly Move[]; readonly motion: Motion }
   | { readonly type: "lost"; readonly path: Path; readonly rule: Id; readonly to: Id }
   | { readonly type: "undone"; readonly path: Path; readonly rule: Id; readonly sets: readonly TraitSet[]; readonly motion: Motion }
   | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
   | { readonly type: "went"; readonly path: Path; readonly rule: Id | null; readonly from: Id; readonly to: Id; readonly motion: Motion }
+  | { readonly type: "opened"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
+  | { readonly type: "closed"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }
   | { readonly type: "missed"; readonly layer: Path }
   | { readonly type: "leftPressed"; readonly layer: Path }
 );
+
+/** A copy as it is after a part of a rule's effects, and how it gets there. */
+export interface Move { readonly state: State; readonly path: Path; readonly motion: Motion }
 
 export interface TraitSet { readonly trait: Id; readonly from: Id; readonly to: Id }

@@ -1,6 +1,8 @@
 import { conditionText } from "../looks/variants";
 import type { Easing, Effect, Motion, Piece, Project, Rule, Trait, TraitTarget, TriggerType } from "../project/types";
+import type { Said } from "../properties/types";
 import { brokenRule, componentsAt } from "./piece";
+import { overlayOf } from "./surface";
 import type { Happening, Path } from "./types";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
@@ -19,11 +21,24 @@ export const motionText = (m: Motion): string =>
 const targetText = (trait: Trait | undefined, to: TraitTarget): string =>
   !trait ? "a removed trait changes" : "value" in to ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}` : `${trait.name} becomes the ${to.step}`;
 
+/** What an option is given, in words. */
+const valueText = (project: Project, value: Said): string => {
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value !== "string") return typeof value === "object" && "token" in value ? (project.tokens[value.token]?.name ?? "a removed token") : "a fill";
+  return project.pieces[value]?.name ?? project.assets[value]?.name ?? (value.startsWith("#") || value === "none" ? value : `“${value}”`);
+};
+
 /** An effect in words: "Pressed becomes yes". */
 export const effectText = (project: Project, piece: Piece, effect: Effect): string => {
   switch (effect.type) {
     case "go": return `go to ${project.pieces[effect.screen]?.name ?? "a removed screen"}`;
     case "back": return "go back";
+    case "open": return `open ${project.pieces[effect.screen]?.name ?? "a removed screen"} over it`;
+    case "close": return "close the overlay";
+    case "option": {
+      const option = componentsAt(project, piece, effect.layer).map((c) => c.options[effect.option]).find(Boolean);
+      return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${option?.name ?? "a removed option"} becomes ${valueText(project, effect.value)}`;
+    }
     case "set": return targetText(piece.traits[effect.trait], effect.to);
     case "nested": return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${targetText(componentsAt(project, piece, effect.layer).map((c) => c.traits[effect.trait]).find(Boolean), effect.to)}`;
     case "raise": return `say ${piece.signals[effect.signal]?.name ?? "a removed signal"}`;
@@ -58,6 +73,8 @@ const pieceAt = (project: Project, h: Happening, path: Path): Piece | undefined 
   const parts = path.split("/");
   let piece = project.pieces[parts[0] ?? h.state.screen];
   for (const part of parts.slice(1)) {
+    const over = overlayOf(part);
+    if (over !== null) { piece = project.pieces[over]; continue; }
     const id = piece && Object.values(piece.looks).map((l) => l.changes[part]?.component).find((c) => typeof c === "string");
     piece = typeof id === "string" ? project.pieces[id] : undefined;
   }
@@ -70,6 +87,8 @@ const placeText = (project: Project, path: Path): string => {
   const names: string[] = [];
   let piece = project.pieces[parts[0] ?? ""];
   for (const part of parts.slice(1)) {
+    const over = overlayOf(part);
+    if (over !== null) { piece = project.pieces[over]; if (piece) names.push(piece.name); continue; }
     const layer = piece?.layers[part];
     if (!layer) break;
     if (layer.parent !== null) names.push(layer.name);
@@ -107,6 +126,8 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
     case "lost": return line(`${within(h.path)}lost: ${named(h.path, h.rule)} to ${named(h.path, h.to)}`, "warn");
     case "undone": return line(`${within(h.path)}${sets(h.path, h.sets)} · undone`);
     case "shown": return line(`${within(h.path)}${sets(h.path, h.sets)} · by hand`, "quiet");
+    case "opened": return line(`${project.pieces[h.screen]?.name ?? "?"} lies over it`);
+    case "closed": return line(`${project.pieces[h.screen]?.name ?? "?"} closed`);
     case "went": return line(`now on ${project.pieces[h.to]?.name ?? "?"}`);
     case "loop": return line(`a loop without end, stopped: ${h.rules.map((r) => named(r.path, r.rule)).join("; ")}`, "warn");
     case "leftPressed": return line("no release: the pointer had left", "warn");

@@ -55,6 +55,17 @@ export const overridesFrom = (component: Piece, values: Values): Overrides => {
   return overrides;
 };
 
+const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
+
+/** An instance's values with options that were set while running; kept, so that equal questions have one answer. */
+export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): Values => {
+  let known = givenCache.get(values);
+  if (!known) givenCache.set(values, known = new WeakMap());
+  let merged = known.get(given);
+  if (!merged) known.set(given, merged = { ...values, ...Object.fromEntries(Object.entries(given).map(([k, v]) => [OPTION + k, v])) } as Values);
+  return merged;
+};
+
 /** Whether a copy's value is of the kind its option sets: the option may have changed since. */
 const suits = (key: OptionKey, value: Said): boolean =>
   key.startsWith(OPTION) ? true : key === "visible" ? typeof value === "boolean" : key === "fill" ? typeof value === "string" || typeof value === "object" : typeof value === "string";
@@ -99,6 +110,9 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
   return out;
 };
 
+/** What a running machine says of a copy: its traits, and options that were set. */
+export interface Running { readonly variant: (path: string) => Variant | undefined; readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined }
+
 /** How a piece was resolved at a place the last time. */
 interface Before { readonly tokens: Project["tokens"]; readonly assets: Project["assets"]; readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
 
@@ -108,11 +122,13 @@ interface Context {
   readonly looks: readonly Look[];
   readonly path: string;
   readonly overrides: Overrides;
-  readonly at: (path: string) => Variant | undefined;
+  readonly at: Running;
   readonly inside: readonly Id[];
   /** layers that must be looked at again; null for all */
   readonly touched: ReadonlySet<Id> | null;
 }
+
+const still: Running = { variant: () => undefined };
 
 interface Kept { layer: Layer; inputs: readonly Values[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
 
@@ -127,18 +143,18 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
 
 /**
  * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not change.
- * Nested instances take the variant `variantAt` gives for their path, else the start their instance says.
+ * Nested instances take the variant a running machine gives for their path, else the start their instance says.
  */
 export class Resolver {
   private readonly kept = new Map<string, Kept>();
   private readonly before = new Map<string, Before>();
 
   /** The piece's tree in a variant; null for a piece that does not exist or has no root. `path` prefixes the nested paths. */
-  tree(project: Project, pieceId: Id, variant: Variant, path = "", variantAt: (path: string) => Variant | undefined = () => undefined): Resolved | null {
-    return this.piece(project, pieceId, variant, path, none, variantAt, []);
+  tree(project: Project, pieceId: Id, variant: Variant, path = "", running: Running = still): Resolved | null {
+    return this.piece(project, pieceId, variant, path, none, running, []);
   }
 
-  private piece(project: Project, pieceId: Id, variant: Variant, path: string, overrides: Overrides, at: (p: string) => Variant | undefined, inside: readonly Id[]): Resolved | null {
+  private piece(project: Project, pieceId: Id, variant: Variant, path: string, overrides: Overrides, at: Running, inside: readonly Id[]): Resolved | null {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId)) return null;
@@ -169,9 +185,9 @@ export class Resolver {
     if (layer.kind === "instance") {
       const component = c.project.pieces[values.component as string];
       if (component) {
-        const wanted = c.at(key);
+        const wanted = c.at.variant(key), given = c.at.options?.(key);
         const variant = wanted ? variantFrom(component, wanted) : startOf(component, values);
-        nested = this.piece(c.project, component.id, variant, key, overridesFrom(component, values), c.at, c.inside);
+        nested = this.piece(c.project, component.id, variant, key, overridesFrom(component, given ? withOptions(values, given) : values), c.at, c.inside);
       }
     }
     const node = before?.node;

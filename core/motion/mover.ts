@@ -1,6 +1,7 @@
 import type { Line } from "../layout/text";
 import type { Placed } from "../layout/types";
 import { byOrder } from "../project/ids";
+import { ROOT } from "../project/types";
 import type { Motion } from "../project/types";
 import { propertiesOf } from "../properties/registry";
 import type { Four, Mixing, Value } from "../properties/types";
@@ -96,7 +97,7 @@ export class Mover {
       if (shown && !cut) this.dissolves.set(next.layer.id, { span, from: shallow(shown), follows: false });
       return;
     }
-    const fading = motion.kind === "fade" ? (within ? `${within}/${next.layer.id}` : next.layer.id) : null;
+    const fading = motion.kind === "fade" ? (within ? `${within}/${ROOT}` : ROOT) : null;
     this.walk(old, next, shown, "", { cut, fading, span });
   }
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { colourSchema, gradientSchema, propertySchema, shadowsSchema } from "../properties/schema";
-import { layerKinds, optionKeys, ROOT, tokenTypes, triggerTypes } from "./types";
+import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema } from "../properties/schema";
+import { layerKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
@@ -37,15 +37,20 @@ const easing = z.union([
 const motion = z.strictObject({ kind: z.enum(["cut", "fade", "tween"]), duration: ms, delay: ms, easing });
 const signal = z.strictObject({ id, name, order });
 const traitTarget = z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) })]);
+const overlay = z.strictObject({ place: z.enum(overlayPlaces), dim: z.number().min(0).max(1), closes: z.boolean() });
 /** Only addresses a browser opens as a page: nothing that would run. */
 const webAddress = z.string().max(2000).regex(/^https?:\/\/\S+$/i, "an address begins with http:// or https://");
+const deed = <T extends string, S extends z.ZodRawShape>(type: T, shape: S) => z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() });
 const effect = z.discriminatedUnion("type", [
-  z.strictObject({ type: z.literal("set"), trait: id, to: traitTarget }),
-  z.strictObject({ type: z.literal("nested"), layer: id, trait: id, to: traitTarget }),
-  z.strictObject({ type: z.literal("raise"), signal: id }),
-  z.strictObject({ type: z.literal("address"), to: webAddress }),
-  z.strictObject({ type: z.literal("go"), screen: id }),
-  z.strictObject({ type: z.literal("back") }),
+  deed("set", { trait: id, to: traitTarget }),
+  deed("nested", { layer: id, trait: id, to: traitTarget }),
+  deed("raise", { signal: id }),
+  deed("address", { to: webAddress }),
+  deed("go", { screen: id }),
+  deed("back", {}),
+  deed("open", { screen: id }),
+  deed("close", {}),
+  deed("option", { layer: id, option: id, value: optionSchema }),
 ]);
 const rule = z.strictObject({
   id, order, on: z.boolean(), source: id.nullable(), when: condition, undo: z.boolean(), motion,
@@ -60,7 +65,7 @@ const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
   z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
 
 /** The parts of a piece that are not records. */
-export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable() } as const;
+export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable(), overlay: overlay.optional() } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
   traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), signals: keyed(signal), notes: keyed(note),

@@ -117,7 +117,8 @@ export interface Signal { readonly id: Id; readonly name: string; readonly order
 /** What a trait is given: a value, or one found from the present one. */
 export type TraitTarget = { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
 
-export type Effect =
+/** One thing a rule does. */
+export type Deed =
   | { readonly type: "set"; readonly trait: Id; readonly to: TraitTarget }
   /** sets a trait of a placed copy */
   | { readonly type: "nested"; readonly layer: Id; readonly trait: Id; readonly to: TraitTarget }
@@ -125,7 +126,20 @@ export type Effect =
   /** a web address; told, not followed, in Try */
   | { readonly type: "address"; readonly to: string }
   | { readonly type: "go"; readonly screen: Id }
-  | { readonly type: "back" };
+  | { readonly type: "back" }
+  /** shows a screen over the present one; close takes away the one it is said in, else the front one */
+  | { readonly type: "open"; readonly screen: Id }
+  | { readonly type: "close" }
+  /** sets an option of a placed copy */
+  | { readonly type: "option"; readonly layer: Id; readonly option: Id; readonly value: Said };
+
+/** A deed, with a motion of its own or with the rule's. */
+export type Effect = Deed & { readonly motion?: Motion | undefined };
+
+export const overlayPlaces = ["centre", "top", "bottom", "start", "end"] as const;
+
+/** How a screen lies over others: where, how much what is beneath is dimmed (0–1), and whether a press outside or Escape closes it. */
+export interface OverlayStyle { readonly place: (typeof overlayPlaces)[number]; readonly dim: number; readonly closes: boolean }
 
 /** When a trigger happens on a layer (or the whole piece), while a condition holds: effects, with a motion. */
 export interface Rule {
@@ -156,6 +170,8 @@ export interface Piece {
   readonly signals: Readonly<Record<Id, Signal>>;
   readonly notes: Readonly<Record<Id, VariantNote>>;
   readonly reference: Reference | null;
+  /** screens only; without it in the middle, dimmed, and closed by a press outside */
+  readonly overlay?: OverlayStyle | undefined;
 }
 
 export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve"] as const;

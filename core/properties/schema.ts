@@ -46,10 +46,13 @@ export const valueSchema = (type: ValueType): z.ZodType => {
 
 const cache = new Map<string, z.ZodType>();
 
+/** What an option of a copy may be given, whichever property it sets. */
+export const optionSchema = z.union([z.string().max(5000), z.boolean(), fillSchema, boundSchema]);
+
 /** The schema of what a look may say about a property: a value or a token's; undefined for a key that no layer has. */
 export const propertySchema = (key: string): z.ZodType | undefined => {
   if (key.startsWith(TRAIT)) return idSchema;
-  if (key.startsWith(OPTION)) return z.union([z.string().max(5000), z.boolean(), fillSchema, boundSchema]);
+  if (key.startsWith(OPTION)) return optionSchema;
   const known = cache.get(key);
   if (known) return known;
   const entry = property(key);

@@ -1,0 +1,69 @@
+import type { Id, Motion, Project } from "../project/types";
+import { arm } from "./arm";
+import { endHolds } from "./holds";
+import { overlayOf, overlayPart, without } from "./surface";
+import type { Happening, Path, State } from "./types";
+
+type Happen = (h: Happening) => void;
+/** Which rule leads elsewhere; null when it was done from outside. */
+export interface Cause { readonly path: Path; readonly rule: Id | null }
+
+const atRest = { over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [] } as const;
+
+const enterScreen = (project: Project, state: State, screen: Id, history: readonly Id[], motion: Motion, cause: Cause, happen: Happen): State => {
+  // what was held or waited for on the screen left behind ends with it, as do its overlays
+  const left = closeAll(endHolds(project, state, () => true, () => undefined));
+  const next = arm(project, { ...left, ...atRest, screen, history, timers: [], armed: {}, settling: {} });
+  happen({ type: "went", at: state.now, state: next, path: cause.path, rule: cause.rule, from: state.screen, to: screen, motion });
+  return next;
+};
+
+/** Overlays begin anew each time they are opened: what they were goes when they do. */
+const forget = (state: State, path: Path): State =>
+  ({ ...state, traits: without(state.traits, path), options: without(state.options, path), writers: without(state.writers, path), settling: without(state.settling, path), stopped: without(state.stopped, path) });
+
+const closeAll = (state: State): State =>
+  state.overlays.length === 0 ? state : { ...state.overlays.reduce((s, o) => forget(s, `${state.screen}/${overlayPart(o.screen)}`), state), overlays: [] };
+
+export const goTo = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State =>
+  screen === state.screen || !project.pieces[screen] ? state : enterScreen(project, state, screen, [...state.history, state.screen].slice(-100), motion, cause, happen);
+
+/** Back is out of the front overlay, else to the screen before. */
+export const goBack = (project: Project, state: State, motion: Motion, cause: Cause, happen: Happen): State => {
+  const front = state.overlays.at(-1);
+  if (front) return closeOverlay(project, state, front.screen, motion, cause, happen);
+  const to = state.history.findLast((s) => project.pieces[s]);
+  return to === undefined ? state : enterScreen(project, state, to, state.history.slice(0, state.history.lastIndexOf(to)), motion, cause, happen);
+};
+
+/** What is pressed, hovered and focused is let go, seen by all; waits go on. */
+const letGo = (project: Project, state: State, happen: Happen): State => {
+  const ended = endHolds(project, state, () => true, happen);
+  return { ...ended, ...atRest, timers: ended.timers.filter((t) => t.source === undefined) };
+};
+
+/** Shows a screen over what is there; one that lies there already comes to the front and begins anew. */
+export const openOverlay = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State => {
+  if (project.pieces[screen]?.kind !== "screen" || screen === state.screen) return state;
+  const returnTo = state.focused[0]?.slice(state.screen.length + 1) ?? null;
+  const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
+  const next = arm(project, { ...free, overlays: [...free.overlays.filter((o) => o.screen !== screen), { screen, returnTo, motion }] });
+  happen({ type: "opened", at: state.now, state: next, path: cause.path, rule: cause.rule, screen, motion });
+  return next;
+};
+
+/** Takes an overlay away; the keyboard's focus goes back to where it was when it was opened. */
+export const closeOverlay = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State => {
+  const overlay = state.overlays.find((o) => o.screen === screen);
+  if (!overlay) return state;
+  const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
+  const next = arm(project, { ...free, overlays: free.overlays.filter((o) => o !== overlay), refocus: overlay.returnTo });
+  happen({ type: "closed", at: state.now, state: next, path: cause.path, rule: cause.rule, screen, motion });
+  return next;
+};
+
+/** The overlay that "close" said at a path means: the one it is said in, else the front one. */
+export const overlayMeant = (state: State, path: Path): Id | null => {
+  const inside = overlayOf(path.split("/")[1] ?? "");
+  return inside ?? state.overlays.at(-1)?.screen ?? null;
+};
