@@ -22,7 +22,7 @@ export interface PlayOptions {
 }
 
 /** Triggers a pointer that presses can set off: over them it becomes a hand. */
-const pressing: readonly string[] = ["click", "double", "press", "release", "hold"];
+const pressing: readonly string[] = ["click", "double", "press", "release", "hold", "drag"];
 
 /** What a finger covers, for a pointer that stands for one. */
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;

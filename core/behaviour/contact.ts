@@ -2,6 +2,7 @@ import { ROOT } from "../project/types";
 import type { Project } from "../project/types";
 import { arm } from "./arm";
 import { chainOf, passage, split } from "./chain";
+import { drop } from "./drag";
 import { asks, dispatch, enabledOn, onLayer } from "./fire";
 import type { Asks, Happen } from "./fire";
 import { endHolds } from "./holds";
@@ -46,9 +47,11 @@ export const moveFocus = (project: Project, state: State, layer: Path | null, ha
   return shift(project, { ...given, focused: chain }, state.focused, chain, "focus", asks("blur"), asks("focus"), happen);
 };
 
-/** Ends a press without release or click. */
-const release = (project: Project, state: State, happen: Happen): State =>
-  arm(project, endHolds(project, { ...state, pressed: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) }, (h) => h.cause === "press", happen));
+/** Ends a press without release or click; what was dragged goes back. */
+const release = (project: Project, before: State, happen: Happen): State => {
+  const state = drop(project, before, true, happen);
+  return arm(project, endHolds(project, { ...state, pressed: null, grip: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) }, (h) => h.cause === "press", happen));
+};
 
 export const cancel = release;
 
@@ -65,18 +68,20 @@ const holdsOn = (project: Project, state: State, chain: readonly Path[]): Timer[
 export const press = (project: Project, state: State, chain: readonly Path[], byKey: string | null, happen: Happen): State => {
   if (state.pressed) return state;
   const ready = byKey === null ? moveFocus(project, state, null, happen) : state;
-  const pressed = dispatch(project, { ...ready, pressed: chain, byKey, heldIn: [] }, asks("press"), chain, happen).state;
+  const pressed = dispatch(project, { ...ready, pressed: chain, byKey, heldIn: [], grip: byKey === null ? (ready.trail.at(-1)?.point ?? null) : null }, asks("press"), chain, happen).state;
   return pressed.pressed ? { ...pressed, timers: [...pressed.timers, ...holdsOn(project, pressed, chain)] } : pressed;
 };
 
 const waiting = ["click", "release", "double", "hold"];
 
 /** What was pressed is let go: release and click where it still is, then what the press held ends. */
-export const lift = (project: Project, state: State, happen: Happen): State => {
+export const lift = (project: Project, before: State, happen: Happen): State => {
+  if (!before.pressed) return before;
+  const state = drop(project, before, false, happen);
   if (!state.pressed) return state;
   const { pressed, heldIn } = state, there = state.byKey === null ? state.over : state.focused;
   const common = pressed.filter((p) => there.includes(p));
-  const up: State = { ...state, pressed: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) };
+  const up: State = { ...state, pressed: null, grip: null, byKey: null, heldIn: [], timers: state.timers.filter((t) => t.source === undefined) };
   const released = dispatch(project, up, asks("release"), common, happen, heldIn);
   const clicked = sameSurface(released.state, state) ? dispatch(project, released.state, asks("click"), common, happen, heldIn) : { state: released.state, any: false };
   let next = clicked.state, any = released.any || clicked.any;
@@ -112,7 +117,8 @@ const sameKey = (a: string, b: string): boolean => a === b || (a.length === 1 &&
 export const keyDown = (project: Project, state: State, key: string, happen: Happen): State => {
   const chain = state.focused.length ? state.focused : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(project, state, (r) => r.trigger.type === "key" && sameKey(r.trigger.key ?? "", key), chain, happen);
-  if (!told.any && key === "Escape") return closeFront(project, told.state, happen);
+  // what is being dragged is given up before anything is closed
+  if (!told.any && key === "Escape") return told.state.drag ? release(project, told.state, happen) : closeFront(project, told.state, happen);
   if (told.any || (key !== "Enter" && key !== " ") || state.focused.length === 0) return told.state;
   return press(project, told.state, state.focused, key, happen);
 };

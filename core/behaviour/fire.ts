@@ -50,6 +50,10 @@ const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
   };
 };
 
+/** The state with what a rule sets, and nothing else of what it does. */
+export const written = (project: Project, state: State, live: Live, rule: Rule): State =>
+  writesOf(project, state, live, rule).reduce((s, { live: target, sets, options }) => writeOptions(writeTraits(project, s, target, sets, s.serial).state, target.path, options, s.serial), state);
+
 /** Does what a rule says. `source` is the path of the layer it happened on. */
 export const fireRule = (project: Project, state: State, live: Live, rule: Rule, source: Path, happen: Happen): State => {
   const serial = state.serial + 1, cause = rule.undo ? causes[rule.trigger.type] : undefined;

@@ -3,6 +3,7 @@ import type { Id, Motion, Project } from "../project/types";
 import { arm, setOut } from "./arm";
 import { liveAt } from "./chain";
 import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
+import { keepDrag, moveTo } from "./drag";
 import { writeTraits } from "./effects";
 import { goTo } from "./navigate";
 import type { Happen } from "./fire";
@@ -15,12 +16,13 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State => arm(project, {
-  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, settling: {}, stopped: {},
+  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, settling: {}, stopped: {},
 });
 
 const take = (project: Project, state: State, input: Input, happen: Happen): State => {
   switch (input.type) {
     case "over": return moveOver(project, state, input.layer, happen);
+    case "move": return moveTo(project, state, [input.x, input.y], happen);
     case "down": return press(project, state, state.over, null, happen);
     case "up": return state.byKey === null ? lift(project, state, happen) : state;
     case "cancel": return cancel(project, state, happen);
@@ -72,5 +74,5 @@ export const shownVariant = (project: Project, state: State) => {
 export const revise = (project: Project, state: State): State => {
   const screen = project.pieces[state.screen] ? state.screen : (state.history.findLast((s) => project.pieces[s]) ?? state.screen);
   const overlays = state.overlays.every((o) => project.pieces[o.screen]) ? state.overlays : state.overlays.filter((o) => project.pieces[o.screen]);
-  return arm(project, { ...state, screen, overlays, stopped: {} });
+  return arm(project, keepDrag(project, { ...state, screen, overlays, stopped: {} }));
 };

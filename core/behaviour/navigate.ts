@@ -8,7 +8,7 @@ type Happen = (h: Happening) => void;
 /** Which rule leads elsewhere; null when it was done from outside. */
 export interface Cause { readonly path: Path; readonly rule: Id | null }
 
-const atRest = { over: [], pressed: null, byKey: null, heldIn: [], clicked: null, focused: [] } as const;
+const atRest = { over: [], pressed: null, grip: null, drag: null, byKey: null, heldIn: [], clicked: null, focused: [] } as const;
 
 const enterScreen = (project: Project, state: State, screen: Id, history: readonly Id[], motion: Motion, cause: Cause, happen: Happen): State => {
   // what was held or waited for on the screen left behind ends with it, as do its overlays

@@ -7,6 +7,7 @@ import type { Running } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
+import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
@@ -67,8 +68,11 @@ export class Run {
 
   /** A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts. */
   pointer(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch = false): void {
+    // a second finger presses nothing while the first one does
+    if (kind === "down" && this.state.pressed) return;
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
+      this.input({ type: "move", x, y });
       if (!touch || kind === "down" || this.state.pressed) this.over(x, y);
       if (kind !== "move") this.input({ type: kind });
     }
@@ -105,15 +109,23 @@ export class Run {
   /** Takes an edited project and goes on where it is. */
   update(project: Project): void {
     this.project = project;
+    const dragging = this.state.drag !== null;
     this.state = revise(project, this.state);
     const target = this.target(this.state);
-    if (target) this.mover.replace(target, this.state.screen);
+    if (!target) return;
+    // a drag whose rule is gone goes back by itself
+    if (dragging && !this.state.drag) {
+      this.mover.letGo(byHand, this.state.now);
+      this.mover.retarget(target, byHand, this.state.now, this.state.screen);
+    } else this.mover.replace(target, this.state.screen);
   }
 
   private take(result: { state: State; happenings: Happening[] }): void {
     this.state = result.state;
     for (const h of result.happenings) {
-      if (h.type === "fired") for (const move of h.moves) this.aim(move.state, move.motion, h.at, move.path);
+      if (h.type === "dragging") this.follow(h);
+      else if (h.type === "dropped") this.drop(h);
+      else if (h.type === "fired") for (const move of h.moves) this.aim(move.state, move.motion, h.at, move.path);
       else if (h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
       // what comes over others or goes from there appears or vanishes; the rest need not dissolve into itself
       else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
@@ -122,7 +134,18 @@ export class Run {
     }
   }
 
-  private target(state: State): Placed | null {
+  private follow(h: Extract<Happening, { type: "dragging" }>): void {
+    const target = this.target(h.state);
+    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`);
+  }
+
+  private drop(h: Extract<Happening, { type: "dropped" }>): void {
+    this.mover.letGo(h.motion, h.at);
+    if (!h.done) this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
+  }
+
+  private target(now: State): Placed | null {
+    const state = dragged(this.project, now);
     const piece = this.project.pieces[state.screen];
     if (!piece) return null;
     const variant = variantFrom(piece, state.traits[state.screen] ?? {});

@@ -7,6 +7,8 @@ export type Path = string;
 /** Normalised input. Layer paths are relative to the shown piece ("inst/layer"); null is outside of everything. */
 export type Input =
   | { readonly type: "over"; readonly layer: Path | null }
+  /** where the pointer is, px of the shown piece: drags follow it */
+  | { readonly type: "move"; readonly x: number; readonly y: number }
   | { readonly type: "down" }
   | { readonly type: "up" }
   | { readonly type: "cancel" }
@@ -17,6 +19,11 @@ export type Input =
   /** sets a trait from outside: a switch in Try, a presenter */
   | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
   | { readonly type: "screen"; readonly screen: Id };
+
+export type Point = readonly [x: number, y: number];
+
+/** A drag under way: whose rule, on which layer, and how far of the way (0–1). */
+export interface Drag { readonly at: Path; readonly rule: Id; readonly source: Path; readonly progress: number }
 
 /** A wait that is running. `source` is the layer that is being held, for `hold` alone. */
 export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path }
@@ -58,6 +65,10 @@ export interface State {
   readonly over: readonly Path[];
   /** layers the pointer was pressed on, innermost first; null when it is up */
   readonly pressed: readonly Path[] | null;
+  /** where the pointer pressed, and where it was in the last moments; px */
+  readonly grip: Point | null;
+  readonly trail: readonly { readonly at: number; readonly point: Point }[];
+  readonly drag: Drag | null;
   /** the key that presses, when it is no pointer */
   readonly byKey: string | null;
   /** copies in which this press has become a hold: it is no click there any more */
@@ -83,6 +94,8 @@ export type Happening = { readonly at: number; readonly state: State } & (
   | { readonly type: "went"; readonly path: Path; readonly rule: Id | null; readonly from: Id; readonly to: Id; readonly motion: Motion }
   | { readonly type: "opened"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
   | { readonly type: "closed"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
+  | { readonly type: "dragging"; readonly path: Path; readonly rule: Id; readonly progress: number; readonly motion: Motion }
+  | { readonly type: "dropped"; readonly path: Path; readonly rule: Id; readonly done: boolean; readonly motion: Motion }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }

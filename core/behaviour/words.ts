@@ -1,13 +1,14 @@
 import { conditionText } from "../looks/variants";
 import type { Easing, Effect, Motion, Piece, Project, Rule, Trait, TraitTarget, TriggerType } from "../project/types";
 import type { Said } from "../properties/types";
+import { usualDrag } from "./drag";
 import { brokenRule, componentsAt } from "./piece";
 import { overlayOf } from "./surface";
 import type { Happening, Path } from "./types";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked", double: "is clicked twice", press: "is pressed", release: "is released", hold: "is held", enter: "is entered", leave: "is left", hover: "is hovered",
-  focus: "is focused", blur: "loses the focus", key: "gets a key", signal: "says", delay: "has waited", settled: "has settled",
+  focus: "is focused", blur: "loses the focus", key: "gets a key", signal: "says", delay: "has waited", settled: "has settled", drag: "is dragged",
 };
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
@@ -49,6 +50,7 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
 /** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
 export const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
   if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
+  if (trigger.type === "drag") return `is dragged ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
   if (trigger.type === "key") return `gets the key ${keyName(trigger.key ?? "?")}`;
   if (trigger.type === "signal") return `says ${componentsAt(project, piece, source ?? "").map((c) => c.signals[trigger.signal ?? ""]?.name).find(Boolean) ?? "a removed signal"}`;
   return triggerText(trigger.type);
@@ -133,7 +135,8 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
     case "leftPressed": return line("no release: the pointer had left", "warn");
     case "raised": return line(`${within(h.path)}says ${pieceAt(project, h, h.path)?.signals[h.signal]?.name ?? "?"}`, "quiet");
     case "address": return line(`${within(h.path)}would open ${h.to}`, "quiet");
-    case "missed": return null;
+    case "dropped": return h.done ? null : line(`${within(h.path)}dragged, and let go too early`, "quiet");
+    case "missed": case "dragging": return null;
   }
 };
 

@@ -14,13 +14,21 @@ import type { Mix } from "./mix";
 class Span {
   private at = NaN;
   private progress = 0;
-  constructor(readonly begin: number, readonly end: number, private readonly curve: Curve) {}
+  private from = 0;
+  constructor(public begin: number, public end: number, private curve: Curve, /** how far it is while a hand moves it */ public hand: number | null = null) {}
+
+  /** Goes on by itself from where a hand let it go. */
+  letGo(begin: number, end: number, curve: Curve): void {
+    Object.assign(this, { begin, end, curve, from: this.hand ?? 0, hand: null, at: NaN });
+  }
 
   /** How far the change is at a time; kept, since many tracks ask for the same moment. */
   progressAt(now: number): number {
+    if (this.hand !== null) return this.hand;
     if (now === this.at) return this.progress;
     this.at = now;
-    return (this.progress = now >= this.end ? 1 : now <= this.begin ? 0 : this.curve((now - this.begin) / (this.end - this.begin)));
+    const through = now >= this.end ? 1 : now <= this.begin ? 0 : this.curve((now - this.begin) / (this.end - this.begin));
+    return (this.progress = this.from + (1 - this.from) * through);
   }
 }
 interface Track { readonly span: Span; readonly mix: Mix<unknown> }
@@ -75,6 +83,8 @@ export class Mover {
   private tracks = new Map<string, Map<string, Track>>();
   private leaving = new Map<string, Leaving[]>();
   private dissolves = new Map<string, Dissolving>();
+  /** what a hand is moving */
+  private held: { readonly what: string; readonly span: Span } | null = null;
   /** before this nothing has come to its end */
   private nextEnd = Infinity;
 
@@ -84,10 +94,30 @@ export class Mover {
    * while layers around it that are pushed aside move there in the same time.
    */
   retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void {
+    this.turn(next, motion, new Span(now + motion.delay, now + motion.delay + motion.duration, curveOf(motion.easing)), now, subject, within);
+  }
+
+  /** A hand moves what is shown towards a target: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
+  drag(next: Placed, motion: Motion, now: number, progress: number, what: string): void {
+    if (motion.kind === "cut") return;
+    if (this.held?.what !== what) {
+      this.held = { what, span: new Span(now, Infinity, curveOf("linear"), 0) };
+      this.turn(next, { ...motion, kind: "tween", duration: Infinity }, this.held.span, now, this.subject);
+    }
+    this.held.span.hand = progress;
+  }
+
+  /** What a hand moved goes on to its target by itself, from where it is. */
+  letGo(motion: Motion, now: number): void {
+    this.held?.span.letGo(now, now + motion.duration, curveOf(motion.easing));
+    this.nextEnd = Math.min(this.nextEnd, now + motion.duration);
+    this.held = null;
+  }
+
+  private turn(next: Placed, motion: Motion, span: Span, now: number, subject: string, within = ""): void {
     const shown = this.sample(now);
     const old = this.target;
     const cut = motion.kind === "cut" || motion.duration + motion.delay <= 0;
-    const span = new Span(now + motion.delay, now + motion.delay + motion.duration, curveOf(motion.easing));
     this.nextEnd = Math.min(this.nextEnd, span.end);
     const other = this.subject !== subject;
     this.target = next;
@@ -103,6 +133,7 @@ export class Mover {
 
   /** Drops all movement: what is shown is the target. */
   stop(): void {
+    this.held = null;
     this.tracks.clear();
     this.leaving.clear();
     this.dissolves.clear();
@@ -118,9 +149,10 @@ export class Mover {
   /** The time at which all present movement will have ended; 0 when nothing moves. */
   endsAt(): number {
     let end = 0;
-    for (const layer of this.tracks.values()) for (const t of layer.values()) end = Math.max(end, t.span.end);
-    for (const list of this.leaving.values()) for (const l of list) end = Math.max(end, l.track.span.end);
-    for (const d of this.dissolves.values()) end = Math.max(end, d.span.end);
+    const note = (span: Span) => { if (span.hand === null) end = Math.max(end, span.end); };
+    for (const layer of this.tracks.values()) for (const t of layer.values()) note(t.span);
+    for (const list of this.leaving.values()) for (const l of list) note(l.track.span);
+    for (const d of this.dissolves.values()) note(d.span);
     return end;
   }
 

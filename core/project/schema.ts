@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema } from "../properties/schema";
-import { layerKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
+import { dragDirections, layerKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
@@ -54,7 +54,10 @@ const effect = z.discriminatedUnion("type", [
 ]);
 const rule = z.strictObject({
   id, order, on: z.boolean(), source: id.nullable(), when: condition, undo: z.boolean(), motion,
-  trigger: z.strictObject({ type: z.enum(triggerTypes), ms: ms.optional(), key: z.string().min(1).max(40).optional(), signal: id.optional() }),
+  trigger: z.strictObject({
+    type: z.enum(triggerTypes), ms: ms.optional(), direction: z.enum(dragDirections).optional(), travel: z.number().min(1).max(1e4).optional(), part: z.number().min(0).max(1).optional(), speed: z.number().min(0).max(1e5).optional(),
+    key: z.string().min(1).max(40).optional(), signal: id.optional(),
+  }),
   effects: z.array(effect).max(20),
 });
 

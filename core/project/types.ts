@@ -98,13 +98,21 @@ export interface Motion {
   readonly easing: Easing;
 }
 
-export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled"] as const;
+export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag"] as const;
 export type TriggerType = (typeof triggerTypes)[number];
+
+export const dragDirections = ["left", "right", "up", "down", "any"] as const;
+export type DragDirection = (typeof dragDirections)[number];
 
 export interface Trigger {
   readonly type: TriggerType;
   /** delay: ms after the condition becomes true; hold: ms pressed */
   readonly ms?: number | undefined;
+  /** drag only: where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s) from which letting go does it */
+  readonly direction?: DragDirection | undefined;
+  readonly travel?: number | undefined;
+  readonly part?: number | undefined;
+  readonly speed?: number | undefined;
   /** key only: as KeyboardEvent.key says it (UI Events), "Enter", "ArrowRight", "a" */
   readonly key?: string | undefined;
   /** signal only: one of the component whose copy is the source */
