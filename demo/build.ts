@@ -45,6 +45,8 @@ export interface Source {
   readonly options?: readonly Omit<Option, "order">[];
   readonly signals?: readonly { id: string; name: string }[];
   /** combinations that are not used */
+  /** how a screen lies over others */
+  readonly overlay?: Piece["overlay"];
   readonly unused?: readonly Readonly<Record<string, string | readonly string[]>>[];
   /** names of variants, by all their values */
   readonly named?: readonly { readonly name: string; readonly when: Readonly<Record<string, string>> }[];
@@ -76,6 +78,7 @@ export const piece = (source: Source, order: string): Piece => {
   return {
     id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
     rules: table(rules), options: table(ordered(source.options ?? [])), signals: table(ordered(source.signals ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
+    ...(source.overlay ? { overlay: source.overlay } : {}),
   };
 };
 

@@ -8,14 +8,14 @@ import { crewChat, serviceNotice } from "./parts/overlays";
 import { harbourDockBar, pierPin, routeBell } from "./parts/pins";
 import { deckTabs, seatPlan, seatSideChooser } from "./parts/choosers";
 import { alertSwitch, bicycleTickBox } from "./parts/switches";
-import { cabinClimate, saltholmPier, ticketScreen, tripSettings } from "./screens";
+import { cabinClimate, noticeScreen, saltholmPier, ticketScreen, tripSettings } from "./screens";
 import { tokens } from "./tokens";
 
 export { pictureFiles } from "./assets";
 
 const sources = [
   alertSwitch, bicycleTickBox, routeBell, deckTabs, harbourDockBar, boardNowButton, followCrossingButton, menuButton, sendTicketButton, sailingCard, sailingCardDeck, farePanel,
-  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier,
+  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen,
 ];
 
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */

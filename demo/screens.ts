@@ -40,8 +40,11 @@ export const tripSettings: Source = {
       text("cabin-label", "Cabin link label", { x: 22, y: 21, text: "Cabin climate", size: 17, weight: "500", fill: sea.foam }),
       shape("cabin-arrow", "Arrow", { x: 314, y: 25, width: 8, height: 14, shape: "M0 0 L100 50 L0 100", borderColour: sea.foam, borderWidth: 2.5 }),
     ]),
+    box("tell", "Tell us link", { x: 20, y: 644, width: 350, height: 56, radius: [18, 18, 18, 18], fill: sea.foam, role: "button" }, [
+      text("tell-label", "Tell us label", { x: 22, y: 17, text: "Tell us about the crossing", size: 17, weight: "500", fill: sea.tide }),
+    ]),
   ],
-  rules: [{ id: "to-cabin", trigger: { type: "click" }, source: "cabin", effects: [{ type: "go", screen: "cabin-climate" }], motion: motion("fade", 260, "ease-in-out") }],
+  rules: [{ id: "to-notice", trigger: { type: "click" }, source: "tell", effects: [{ type: "open", screen: "notice" }], motion: motion("tween", 220, "ease-out") }, { id: "to-cabin", trigger: { type: "click" }, source: "cabin", effects: [{ type: "go", screen: "cabin-climate" }], motion: motion("fade", 260, "ease-in-out") }],
 };
 
 const climate = (id: string, y: number, words: string, note: string, on: boolean): Drawn[] => [card(`${id}-card`, `${words} card`, y - 12, 84), ...settingRow(id, y, words, note, on)];
@@ -64,6 +67,15 @@ export const cabinClimate: Source = {
     ...climate("light", 548, "Night light", "Low, by the door", false),
   ],
   rules: [{ id: "to-settings", trigger: { type: "click" }, source: "back", effects: [{ type: "back" }], motion: motion("fade", 260, "ease-in-out") }],
+};
+
+/** The notice over another screen; a cross inside the component closes it. */
+export const noticeScreen: Source = {
+  id: "notice", kind: "screen", name: "Notice",
+  values: { width: 342, height: 330 },
+  overlay: { place: "centre", dim: 0.45, closes: true },
+  inside: [copy("form", "Service notice", { component: "service-notice", x: 0, y: 0 })],
+  rules: [{ id: "closed", trigger: { type: "signal", signal: "closed" }, source: "form", effects: [{ type: "close" }], motion: motion("tween", 180, "ease-in") }],
 };
 
 /** Buying a ticket: decks, fare and the buttons of the kit on one screen. */

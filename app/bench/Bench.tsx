@@ -9,6 +9,7 @@ import { Gather } from "./Gather";
 import { Insert } from "./Insert";
 import { Later } from "./Later";
 import { Layers } from "./Layers";
+import { OverOthers } from "./OverOthers";
 import { Replace } from "./Replace";
 import { Rules } from "./rules/Rules";
 import { Sheet } from "./sheet/Sheet";
@@ -44,7 +45,7 @@ const Drawer = memo(function Drawer() {
   );
 });
 
-const Left = memo(function Left() { return <div className="left"><Insert /><Layers /><Traits /></div>; });
+const Left = memo(function Left() { return <div className="left"><Insert /><Layers /><Traits /><OverOthers /></div>; });
 
 /** What is chosen, for styles and tests; apart, so that the bench around it does not render with every edit. */
 const ChosenMark = () => <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />;

@@ -1,9 +1,9 @@
 import { useMemo } from "react";
-import { clearValue, duplicateLayers, moveSaying, removeLayers, setValues, topmost } from "#core/edit";
-import type { Edits } from "#core/edit";
+import { clearValue, duplicateLayers, moveSaying, pasteRules, removeLayers, rulesAbout, rulesAlong, setValues, topmost } from "#core/edit";
+import type { Edits, RuleClip } from "#core/edit";
 import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
 import { newId } from "#core/project";
-import type { Condition, Id, Variant } from "#core/project";
+import type { Condition, Id, Piece, Variant } from "#core/project";
 import { property } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
@@ -123,7 +123,31 @@ export class BenchEdits {
     if (!this.session.edit(made.change)) return [];
     lastCopy = { of: tops, made: made.ids };
     this.store.getState().choose(made.ids);
+    this.askForRules(active.piece, made.twins);
     return made.ids;
+  }
+
+  /** Duplicated layers do nothing yet: asks once whether what is said about the originals shall be said about them too. */
+  private askForRules(piece: Piece, twins: ReadonlyMap<Id, Id>): void {
+    const n = rulesAbout(piece, [...twins.keys()]).length;
+    if (n === 0) return;
+    this.offer(`Duplicated without ${n === 1 ? "its rule" : `the ${n} rules`} of the original.`, n === 1 ? "Bring the rule along" : "Bring the rules along", () => {
+      const now = this.active?.piece;
+      if (!now) return;
+      const along = rulesAlong(now, twins);
+      if (this.session.edit(along.change)) this.showRules(along.ids);
+    });
+  }
+
+  /** Opens the rules with some of them chosen, so that one sees what was made. */
+  showRules(ids: readonly Id[]): void { this.store.getState().put({ tab: "rules", chosenRules: ids, hint: null, offer: null }); }
+
+  /** Adds copied rules; with rules that name what is not here, says so. */
+  pasteRules(clip: RuleClip): void {
+    const active = this.active;
+    if (!active) return;
+    const made = pasteRules(active.piece, clip);
+    if (this.session.edit(made.change)) this.showRules(made.ids);
   }
 }
 

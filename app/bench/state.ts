@@ -26,6 +26,8 @@ export interface BenchState {
   readonly pieceId: Id;
   /** chosen layers, the first one leads */
   readonly chosen: readonly Id[];
+  /** rules chosen in the drawer, to be changed together */
+  readonly chosenRules: readonly Id[];
   /** the card one is looking at */
   readonly variant: Variant;
   /** further cards chosen with it: the next edit reaches them all */
@@ -61,12 +63,12 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

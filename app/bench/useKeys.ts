@@ -1,4 +1,5 @@
 import { useEffect } from "react";
+import { readRules } from "#core/edit";
 import { childrenOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { useSession } from "../store/session-context";
@@ -86,6 +87,8 @@ export const useKeys = (onHelp: () => void): void => {
       e.preventDefault();
       const files = [...e.clipboardData.files], text = e.clipboardData.getData("text/plain");
       if (files.length) { void insert.files(files).then((note) => { if (note !== null) edits.note(note); }); return; }
+      const rules = readRules(text);
+      if (rules) { edits.pasteRules(rules); return; }
       if (text === "" || arranging.paste(text, shift)) return;
       if (/^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*<svg[\s>]/i.test(text)) {
         const note = insert.svg(text, "Drawing");

@@ -43,6 +43,7 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   restart: <path d="M12.8 6.5 A5.2 5.2 0 1 0 13.2 8.8 M13 3 V6.7 H9.3" />,
   copy: <><rect x="5.5" y="5.5" width="8" height="8" rx="1.5" /><path d="M10.5 3 H4 a1.5 1.5 0 0 0 -1.5 1.5 V10.5" /></>,
   bin: <path d="M3 4.5 H13 M6 4.5 V3 H10 V4.5 M4.5 4.5 L5.2 13 H10.8 L11.5 4.5" />,
+  time: <><circle cx="8" cy="8.500" r="5" /><path d="M8 5.800 V8.500 L10 9.800 M6.500 2.500 H9.500" /></>,
   open: <path d="M3 8 H12 M8.5 4.5 L12 8 L8.5 11.5" />,
 };
 

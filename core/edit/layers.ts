@@ -92,16 +92,17 @@ export const moveInto = (piece: Piece, ids: readonly Id[], parent: Id, index: nu
   return { label: `Move ${piece.layers[tops[0] as string]?.name ?? "layer"}`, ops };
 };
 
-/** Copies layers with their looks in every variant, beside the originals, further right and down by some px. Rules are not copied. */
-export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: { readonly dx: number; readonly dy: number }): { change: Change; ids: Id[] } => {
+/** Copies layers with their looks in every variant, beside the originals, further right and down by some px. Rules are not copied: `rulesAlong` brings them, by the twins. */
+export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: { readonly dx: number; readonly dy: number }): { change: Change; ids: Id[]; twins: ReadonlyMap<Id, Id> } => {
   const at = ["pieces", piece.id];
   const ops: Op[] = [];
-  const made: Id[] = [];
+  const made: Id[] = [], twins = new Map<Id, Id>();
   const names = Object.values(piece.layers).map((l) => l.name);
   for (const top of topmost(piece, ids)) {
     const twin = new Map(subtree(piece, top).map((id) => [id, newId()]));
     made.push(twin.get(top) as Id);
     for (const [from, to] of twin) {
+      twins.set(from, to);
       const layer = piece.layers[from] as Layer;
       const name = freeName(layer.name, names);
       names.push(name);
@@ -116,5 +117,5 @@ export const duplicateLayers = (piece: Piece, ids: readonly Id[], by: { readonly
       }
     }
   }
-  return { ids: made, change: { label: made.length === 1 ? "Duplicate layer" : `Duplicate ${made.length} layers`, ops } };
+  return { ids: made, twins, change: { label: made.length === 1 ? "Duplicate layer" : `Duplicate ${made.length} layers`, ops } };
 };

@@ -2,7 +2,7 @@ import { newId, orderAfter, inOrder } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change } from "../project/change";
 import { BASE, ROOT } from "../project/types";
-import type { Id, Piece, Project } from "../project/types";
+import type { Id, OverlayStyle, Piece, Project } from "../project/types";
 import type { Value } from "../properties/types";
 
 /** A change that makes something, and the id of what it makes. */
@@ -50,6 +50,9 @@ export const renamePiece = (id: Id, name: string): Change =>
   ({ label: `Rename to ${name}`, ops: [set(["pieces", id, "name"], name), set(["pieces", id, "layers", ROOT, "name"], name)] });
 
 export const setStart = (project: Project, screen: Id): Change => ({ label: `Start on ${project.pieces[screen]?.name ?? "screen"}`, ops: [set(["start"], screen)] });
+
+/** How a screen lies over others when it is opened there. */
+export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({ label: "How it lies over others", ops: [set(["pieces", piece.id, "overlay"], overlay)] });
 
 /** The pieces of a kind in order. */
 export const piecesOf = (project: Project, kind: Piece["kind"]): Piece[] => inOrder(project.pieces).filter((p) => p.kind === kind);

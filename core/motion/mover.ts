@@ -83,6 +83,8 @@ export class Mover {
   private tracks = new Map<string, Map<string, Track>>();
   private leaving = new Map<string, Leaving[]>();
   private dissolves = new Map<string, Dissolving>();
+  /** children that lie in another order than before: they change places half-way */
+  private restacks = new Map<string, { readonly span: Span; readonly order: readonly string[] }>();
   /** what a hand is moving */
   private held: { readonly what: string; readonly span: Span } | null = null;
   /** before this nothing has come to its end */
@@ -137,6 +139,7 @@ export class Mover {
     this.tracks.clear();
     this.leaving.clear();
     this.dissolves.clear();
+    this.restacks.clear();
   }
 
   /** Replaces the target without any movement of its own, keeping what is in motion (an edit while running). */
@@ -153,6 +156,7 @@ export class Mover {
     for (const layer of this.tracks.values()) for (const t of layer.values()) note(t.span);
     for (const list of this.leaving.values()) for (const l of list) note(l.track.span);
     for (const d of this.dissolves.values()) note(d.span);
+    for (const d of this.restacks.values()) note(d.span);
     return end;
   }
 
@@ -160,7 +164,7 @@ export class Mover {
   sample(now: number): Placed | null {
     if (!this.target) return null;
     this.prune(now);
-    if (this.tracks.size + this.leaving.size + this.dissolves.size === 0) return this.target;
+    if (this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0) return this.target;
     return this.at(this.target, this.target.layer.id, now);
   }
 
@@ -176,6 +180,7 @@ export class Mover {
       for (const l of rest) this.nextEnd = Math.min(this.nextEnd, l.track.span.end);
       if (rest.length) this.leaving.set(path, rest); else this.leaving.delete(path);
     }
+    for (const [path, d] of this.restacks) if (now >= d.span.end) this.restacks.delete(path); else this.nextEnd = Math.min(this.nextEnd, d.span.end);
     for (const [path, d] of this.dissolves) if (now >= d.span.end) this.dissolves.delete(path); else this.nextEnd = Math.min(this.nextEnd, d.span.end);
   }
 
@@ -189,6 +194,11 @@ export class Mover {
       if (next !== c) (moved ??= p.children.slice())[i] = next;
     }
     if (moved) children = moved;
+    const restack = this.restacks.get(path);
+    if (restack && restack.span.progressAt(now) < 0.5) {
+      const rank = (c: Placed) => { const i = restack.order.indexOf(c.layer.id); return i < 0 ? restack.order.length : i; };
+      children = [...children].sort((a, b) => rank(a) - rank(b));
+    }
     const gone = this.leaving.get(path);
     if (gone) {
       const fading = gone.map((l) => ({ ...l.placed, presence: l.track.mix(l.track.span.progressAt(now)) as number }));
@@ -272,6 +282,9 @@ export class Mover {
   private children(old: Placed, next: Placed, shown: Placed, path: string, prefix: string, how: { cut: boolean; fading: string | null; span: Span }): void {
     if (old.children === next.children) return;
     const before = byId(old.children), after = byId(next.children), seen = byId(shown.children);
+    const common = (list: readonly Placed[]) => list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
+    if (common(old.children).join() === common(next.children).join() || how.cut) this.restacks.delete(path);
+    else this.restacks.set(path, { span: how.span, order: shown.children.map((c) => c.layer.id) });
     for (const child of next.children) {
       const was = before.get(child.layer.id);
       const now = seen.get(child.layer.id);
@@ -300,7 +313,7 @@ export class Mover {
   }
 
   private forget(path: string): void {
-    for (const map of [this.tracks, this.leaving, this.dissolves]) {
+    for (const map of [this.tracks, this.leaving, this.dissolves, this.restacks]) {
       for (const key of map.keys()) if (key === path || key.startsWith(`${path}/`)) map.delete(key);
     }
   }

@@ -1,11 +1,13 @@
 import { componentsAt } from "#core/behaviour";
-import { addSignal, piecesOf } from "#core/edit";
+import { addSignal, piecesOf, settableOptions } from "#core/edit";
 import { traitsOf, valuesOf } from "#core/looks";
 import { inOrder } from "#core/project";
-import type { Effect, Piece, Project, Trait, TraitTarget } from "#core/project";
+import type { Effect, Motion, Piece, Project, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";
 import { Icon } from "../../common/Icon";
 import { useProject, useSession } from "../../store/session-context";
+import { MotionPart } from "./MotionPart";
+import { OptionPart, usualOption } from "./OptionPart";
 import { Pick } from "./Pick";
 
 /** A trait's next value most people mean: the other of two, else the second. */
@@ -35,36 +37,45 @@ const AddressField = ({ to, onKeep }: { to: string; onKeep: (to: string) => void
 /** Traits of the copies in a piece that a rule can set. */
 const nestedTraits = (project: Project, piece: Piece) => Object.values(piece.layers).filter((l) => l.kind === "instance").flatMap((layer) => componentsAt(project, piece, layer.id).flatMap((c) => traitsOf(c).map((trait) => ({ layer, trait }))));
 
+/** Whether an effect shows something over time. */
+const moves = (effect: Effect): boolean => effect.type !== "raise" && effect.type !== "address";
+
 /** One thing a rule does. */
-export const EffectPart = ({ piece, effect, onChange, onRemove }: { piece: Piece; effect: Effect; onChange: (e: Effect) => void; onRemove: (() => void) | null }) => {
+export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piece: Piece; effect: Effect; motion: Motion; onChange: (e: Effect) => void; onRemove: (() => void) | null }) => {
   const session = useSession();
   const project = useProject();
-  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id), traits = traitsOf(piece), nested = nestedTraits(project, piece), signals = inOrder(piece.signals);
-  const what = effect.type === "set" ? `trait ${effect.trait}` : effect.type === "nested" ? `nested ${effect.layer} ${effect.trait}` : effect.type;
+  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id), traits = traitsOf(piece), nested = nestedTraits(project, piece), signals = inOrder(piece.signals), settable = settableOptions(project, piece);
+  const what = effect.type === "option" ? `option ${effect.layer} ${effect.option}` : effect.type === "set" ? `trait ${effect.trait}` : effect.type === "nested" ? `nested ${effect.layer} ${effect.trait}` : effect.type;
   const options = [
     ...traits.map((t) => ({ value: `trait ${t.id}`, words: t.name })),
     ...nested.map(({ layer, trait }) => ({ value: `nested ${layer.id} ${trait.id}`, words: `${layer.name}: ${trait.name}` })),
-    ...(screens.length || effect.type === "go" ? [{ value: "go", words: "go to" }] : []),
+    ...settable.map(({ layer, option }) => ({ value: `option ${layer.id} ${option.id}`, words: `${layer.name}: ${option.name}` })),
+    ...(screens.length || effect.type === "go" || effect.type === "open" ? [{ value: "go", words: "go to" }, { value: "open", words: "open over it" }] : []), { value: "close", words: "close the overlay" },
     { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
   ];
   const newSignal = (): string | null => { const made = addSignal(session.project.pieces[piece.id] ?? piece, "signal"); return session.edit(made.change) ? made.id : null; };
   const change = (to: string) => {
     const [kind, a, b] = to.split(" ");
-    if (kind === "back") onChange({ type: "back" });
+    if (kind === "back" || kind === "close") onChange({ type: kind });
     else if (kind === "address") onChange({ type: "address", to: "https://example.com" });
-    else if (kind === "go") { const first = screens[0]; if (first) onChange({ type: "go", screen: first.id }); }
+    else if (kind === "go" || kind === "open") { const screen = effect.type === "go" || effect.type === "open" ? effect.screen : screens[0]?.id; if (screen !== undefined) onChange({ type: kind, screen }); }
+    else if (kind === "option") { const found = settable.find((s) => s.layer.id === a && s.option.id === b); if (found) onChange({ type: "option", layer: found.layer.id, option: found.option.id, value: usualOption(project, found.component, found.option) }); }
     else if (kind === "raise") { const signal = signals[0]?.id ?? newSignal(); if (signal !== null) onChange({ type: "raise", signal }); }
     else if (kind === "nested") { const found = nested.find((n) => n.layer.id === a && n.trait.id === b); if (found) onChange({ type: "nested", layer: found.layer.id, trait: found.trait.id, to: usualTarget(found.trait) }); }
     else { const trait = piece.traits[a ?? ""]; if (trait) onChange({ type: "set", trait: trait.id, to: usualTarget(trait) }); }
   };
   const trait = effect.type === "set" ? piece.traits[effect.trait] : effect.type === "nested" ? nested.find((n) => n.layer.id === effect.layer && n.trait.id === effect.trait)?.trait : undefined;
+  const option = effect.type === "option" ? settable.find((s) => s.layer.id === effect.layer && s.option.id === effect.option) : undefined;
   return (
     <span className="effect">
-      <Pick label="Effect" value={what} options={options} onPick={change} broken={(effect.type === "set" || effect.type === "nested") && !trait} />
+      <Pick label="Effect" value={what} options={options} onPick={change} broken={((effect.type === "set" || effect.type === "nested") && !trait) || (effect.type === "option" && !option)} />
+      {effect.type === "option" && option && <OptionPart option={option.option} value={effect.value} onPick={(value) => onChange({ ...effect, value })} />}
       {(effect.type === "set" || effect.type === "nested") && trait && <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />}
-      {effect.type === "go" && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ type: "go", screen })} broken={!project.pieces[effect.screen]} />}
+      {(effect.type === "go" || effect.type === "open") && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ ...effect, screen })} broken={!project.pieces[effect.screen]} />}
       {effect.type === "raise" && <Pick label="Signal" value={effect.signal} broken={!piece.signals[effect.signal]} options={[...signals.map((s) => ({ value: s.id, words: s.name })), { value: "+", words: "a new signal …" }]} onPick={(v) => { const signal = v === "+" ? newSignal() : v; if (signal !== null) onChange({ type: "raise", signal }); }} />}
       {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}
+      {effect.motion && <MotionPart motion={effect.motion} onChange={(own) => onChange({ ...effect, motion: own })} />}
+      {moves(effect) && (onRemove || effect.motion) && <button type="button" className={`tool small${effect.motion ? " on" : ""}`} aria-pressed={effect.motion !== undefined} aria-label="In a time of its own" title={effect.motion ? "In the rule's time again" : "In a time of its own"} onClick={() => { const { motion: _own, ...rest } = effect; onChange(effect.motion ? (rest as Effect) : { ...effect, motion }); }}><Icon name="time" size={12} /></button>}
       {onRemove && <button type="button" className="tool small" aria-label="Remove this effect" onClick={onRemove}><Icon name="close" size={11} /></button>}
     </span>
   );

@@ -22,7 +22,7 @@ export const usualEffect = (project: Project, piece: Piece): Effect[] => {
 };
 
 /** One rule as a sentence, edited in place. */
-export const RuleLine = ({ rule }: { rule: Rule }) => {
+export const RuleLine = ({ rule, place, chosen, onChoose }: { rule: Rule; /** counted from 1 */ place: number; chosen: boolean; onChoose: (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void }) => {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
@@ -32,7 +32,8 @@ export const RuleLine = ({ rule }: { rule: Rule }) => {
   const contact = (contacts as readonly string[]).includes(rule.trigger.type);
   const setEffect = (i: number, e: Effect) => set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
   return (
-    <li className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}`}>
+    <li className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}${chosen ? " chosen" : ""}`} data-rule={rule.id}>
+      <button type="button" className="rule-place mono" aria-pressed={chosen} aria-label={`Rule ${place}`} title="Choose; with Ctrl one more, with Shift all between" onClick={onChoose}>{place}</button>
       <input type="checkbox" className="form-check-input" role="switch" aria-label="Rule is on" checked={rule.on} onChange={() => set({ on: !rule.on })} />
       <div className="sentence">
         <TriggerPart project={project} piece={piece} rule={rule} onChange={set} />
@@ -41,7 +42,7 @@ export const RuleLine = ({ rule }: { rule: Rule }) => {
         {rule.effects.map((e, i) => (
           <span key={i} className="effect">
             {i > 0 && <span>and</span>}
-            <EffectPart piece={piece} effect={e} onChange={(next) => setEffect(i, next)} onRemove={rule.effects.length > 1 ? () => set({ effects: rule.effects.filter((_, k) => k !== i) }) : null} />
+            <EffectPart piece={piece} effect={e} motion={rule.motion} onChange={(next) => setEffect(i, next)} onRemove={rule.effects.length > 1 ? () => set({ effects: rule.effects.filter((_, k) => k !== i) }) : null} />
           </span>
         ))}
         <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>

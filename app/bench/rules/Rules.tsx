@@ -1,9 +1,12 @@
 import { useState } from "react";
-import { addRule } from "#core/edit";
+import type { ClipboardEvent, KeyboardEvent } from "react";
+import { addRule, copyRules, readRules, removeRules } from "#core/edit";
 import { traitsOf, variantName } from "#core/looks";
 import { inOrder, ROOT } from "#core/project";
 import { useSession } from "../../store/session-context";
-import { useActive, useChosen, usePiece } from "../state";
+import { useEdits } from "../edits";
+import { useActive, useBench, useChosen, usePiece } from "../state";
+import { ChosenRules } from "./ChosenRules";
 import { listed } from "./listing";
 import type { Grouping } from "./listing";
 import { RuleLine, usualEffect } from "./RuleLine";
@@ -25,9 +28,41 @@ export const Rules = () => {
   const [grouping, setGrouping] = useState<Grouping>("order");
   const groups = listed(piece, { layers: ofLayer && chosen.length ? chosen : null, variant: inVariant ? variant : null, grouping });
   const shown = groups.reduce((n, g) => n + g.rules.length, 0);
+  const edits = useEdits();
+  const put = useBench((s) => s.put);
+  const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
+  const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
+  const pick = (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
+    const from = inView.indexOf(picked.at(-1) ?? ""), to = inView.indexOf(id);
+    if (e.shiftKey && from >= 0) put({ chosenRules: [...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)])] });
+    else if (e.ctrlKey || e.metaKey) put({ chosenRules: picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id] });
+    else put({ chosenRules: picked.length === 1 && picked[0] === id ? [] : [id] });
+  };
+  const typing = (target: EventTarget) => target instanceof Element && target.closest("input:not([type=checkbox]), select, textarea") !== null;
+  const onKey = (e: KeyboardEvent<HTMLDivElement>) => {
+    if (typing(e.target) || picked.length === 0) return;
+    if (e.key === "Escape") put({ chosenRules: [] });
+    else if (e.key === "Delete" || e.key === "Backspace") session.edit(removeRules(piece, picked));
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  const onCopy = (e: ClipboardEvent<HTMLDivElement>) => {
+    if (typing(e.target) || picked.length === 0) return;
+    e.clipboardData.setData("text/plain", JSON.stringify(copyRules(piece, picked)));
+    e.preventDefault();
+    if (e.type === "cut") session.edit(removeRules(piece, picked));
+  };
+  const onPaste = (e: ClipboardEvent<HTMLDivElement>) => {
+    const clip = typing(e.target) ? null : readRules(e.clipboardData.getData("text/plain"));
+    if (!clip) return;
+    e.preventDefault();
+    edits.pasteRules(clip);
+  };
   const add = (given: Parts) => { session.edit(addRule(piece, { source, effects: usualEffect(session.project, piece), ...given }).change); };
   return (
-    <div className="rules">
+    <div className="rules" onKeyDown={onKey} onCopy={onCopy} onCut={onCopy} onPaste={onPaste}>
+      {picked.length > 0 && <ChosenRules piece={piece} ids={picked} onClose={() => put({ chosenRules: [] })} />}
       {rules.length === 0 && <p className="drawer-empty">No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts becomes the opposite, tween 200 ms”. {traitsOf(piece).length === 0 && piece.kind === "component" ? "Declare a trait first, so that there is something to change." : ""}</p>}
       {rules.length > 1 && (
         <div className="rule-filter">
@@ -40,7 +75,7 @@ export const Rules = () => {
       {groups.map((g) => (
         <section key={g.key}>
           {g.name && <h3 className="caption rule-group">{g.name}</h3>}
-          <ol>{g.rules.map((r) => <RuleLine key={r.id} rule={r} />)}</ol>
+          <ol>{g.rules.map((r) => <RuleLine key={r.id} rule={r} place={rules.indexOf(r) + 1} chosen={picked.includes(r.id)} onChoose={(e) => pick(r.id, e)} />)}</ol>
         </section>
       ))}
       {rules.length > 0 && shown === 0 && <p className="drawer-empty">None of the {rules.length} rules is of that kind.</p>}

@@ -1,5 +1,5 @@
-import { componentsAt, keyName, triggerText } from "#core/behaviour";
-import { inOrder, ROOT, triggerTypes } from "#core/project";
+import { componentsAt, keyName, triggerText, usualDrag } from "#core/behaviour";
+import { dragDirections, inOrder, ROOT, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, Trigger, TriggerType } from "#core/project";
 import { useState } from "react";
 import { NumberField } from "../../common/NumberField";
@@ -38,7 +38,7 @@ export const TriggerPart = ({ project, piece, rule, onChange }: { project: Proje
   const pick = (value: string) => {
     if (value.startsWith("signal ")) { onChange({ trigger: { type: "signal", signal: value.slice(7) } }); return; }
     const type = value as TriggerType;
-    onChange({ ...(timed.includes(type) ? { source: null } : {}), trigger: type === "delay" || type === "hold" ? { type, ms: 500 } : { type } });
+    onChange({ ...(timed.includes(type) ? { source: null } : {}), trigger: type === "delay" || type === "hold" ? { type, ms: 500 } : type === "drag" ? { type, ...usualDrag } : { type } });
   };
   const chosen = trigger.type === "signal" ? `signal ${trigger.signal ?? ""}` : trigger.type;
   const what = <Pick label="Trigger" value={chosen} options={trigger.type === "delay" ? options.map((o) => (o.value === "delay" ? { ...o, words: "After" } : o.value === "settled" ? { ...o, words: "When the piece has settled" } : { ...o, words: `When … ${o.words}` })) : options} onPick={pick} broken={!options.some((o) => o.value === chosen)} />;
@@ -50,6 +50,12 @@ export const TriggerPart = ({ project, piece, rule, onChange }: { project: Proje
       <Pick label="Source" value={source ?? whole} options={sources} onPick={(v) => onChange({ source: v === whole ? null : v })} broken={source !== null && !piece.layers[source]} />
       {what}
       {trigger.type === "hold" && <><NumberField label="Held for milliseconds" value={trigger.ms ?? 0} min={0} max={60_000} step={50} onChange={(ms) => onChange({ trigger: { type: "hold", ms } })} /><span>ms</span></>}
+      {trigger.type === "drag" && <>
+        <Pick label="Direction" value={trigger.direction ?? usualDrag.direction} options={dragDirections.map((d) => ({ value: d, words: d === "any" ? "anywhere" : d }))} onPick={(direction) => onChange({ trigger: { ...trigger, direction } })} />
+        <NumberField label="Way in pixels" title="How far the whole way is" value={trigger.travel ?? usualDrag.travel} min={1} max={10_000} step={10} onChange={(travel) => onChange({ trigger: { ...trigger, travel } })} /><span>px, done from</span>
+        <NumberField label="Done from per cent" title="Let go past this share of the way it is done, before it goes back" value={Math.round((trigger.part ?? usualDrag.part) * 100)} min={0} max={100} step={5} onChange={(p) => onChange({ trigger: { ...trigger, part: p / 100 } })} /><span>% or</span>
+        <NumberField label="Done from speed" title="Let go faster than this it is done, however short the way" value={trigger.speed ?? usualDrag.speed} min={0} max={100_000} step={50} onChange={(speed) => onChange({ trigger: { ...trigger, speed } })} /><span>px/s</span>
+      </>}
       {trigger.type === "key" && <KeyField value={trigger.key ?? ""} onPick={(key) => onChange({ trigger: { type: "key", key } })} />}
     </>
   );
