@@ -1,5 +1,5 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
-import type { Condition, Effect, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Trait } from "#core/project";
+import type { Acceptance, Condition, Effect, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Step, Trait } from "#core/project";
 import type { Said } from "#core/properties";
 
 /** A layer of the demo source, with its values for all variants. */
@@ -45,6 +45,10 @@ export interface Source {
   readonly options?: readonly Omit<Option, "order">[];
   readonly signals?: readonly { id: string; name: string }[];
   /** combinations that are not used */
+  /** what someone does with it and what must come of it */
+  readonly rehearsals?: readonly { readonly name: string; readonly steps: readonly Step[] }[];
+  /** findings that are as they should be */
+  readonly accepted?: readonly Acceptance[];
   /** how a screen lies over others */
   readonly overlay?: Piece["overlay"];
   readonly unused?: readonly Readonly<Record<string, string | readonly string[]>>[];
@@ -78,6 +82,8 @@ export const piece = (source: Source, order: string): Piece => {
   return {
     id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
     rules: table(rules), options: table(ordered(source.options ?? [])), signals: table(ordered(source.signals ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
+    rehearsals: table(ordered((source.rehearsals ?? []).map((r) => ({ ...r, id: r.name.toLowerCase().replaceAll(/[^a-z0-9]+/g, "-").slice(0, 40) })))),
+    accepted: Object.fromEntries((source.accepted ?? []).map((a) => [a.id, a])),
     ...(source.overlay ? { overlay: source.overlay } : {}),
   };
 };

@@ -8,6 +8,7 @@ import { crewChat, serviceNotice } from "./parts/overlays";
 import { harbourDockBar, pierPin, routeBell } from "./parts/pins";
 import { deckTabs, seatPlan, seatSideChooser } from "./parts/choosers";
 import { alertSwitch, bicycleTickBox } from "./parts/switches";
+import { rehearsals } from "./rehearsals";
 import { cabinClimate, noticeScreen, saltholmPier, ticketScreen, tripSettings } from "./screens";
 import { tokens } from "./tokens";
 
@@ -21,6 +22,6 @@ const sources = [
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
-  for (const source of sources) pieces.push(piece(source, orderAfter(pieces)));
+  for (const source of sources) pieces.push(piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces)));
   return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])), tokens: tokens(), assets: assets() };
 };

@@ -23,7 +23,7 @@ export const emptyProject = (name: string): Project => ({ format: 1, name, start
 export const newPiece = (kind: Piece["kind"], name: string, order: string, id: Id = newId()): Piece => {
   const base: Record<string, Value> = kind === "screen" ? { width: devices[0].width, height: devices[0].height, fill: "#ffffff", clip: true } : { width: 240, height: 96 };
   return {
-    id, kind, name, order, traits: {}, rules: {}, options: {}, signals: {}, notes: {}, reference: null,
+    id, kind, name, order, traits: {}, rules: {}, options: {}, signals: {}, notes: {}, rehearsals: {}, accepted: {}, reference: null,
     layers: { [ROOT]: { id: ROOT, kind: "box", name, parent: null, order: "a0" } },
     looks: { [BASE]: { id: BASE, when: {}, order: "a0", changes: { [ROOT]: base } } },
   };

@@ -97,6 +97,6 @@ export const buildGathered = (drawings: readonly Drawing[], tracks: readonly Tra
   return {
     id, kind: "component", name: plan.component, order, traits: Object.fromEntries(traits.map((t) => [t.id, t])),
     layers: Object.fromEntries((root ? layers : [{ id: ROOT, kind: "box", name: plan.component, parent: null, order: "a0" } satisfies Layer, ...layers]).map((l) => [l.id, l])),
-    looks: looks.table((i) => `look${i}`), rules: {}, options: {}, signals: {}, notes: Object.fromEntries(notes.map((n) => [n.id, n])), reference: null,
+    looks: looks.table((i) => `look${i}`), rules: {}, options: {}, signals: {}, rehearsals: {}, accepted: {}, notes: Object.fromEntries(notes.map((n) => [n.id, n])), reference: null,
   };
 };

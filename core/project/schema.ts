@@ -61,8 +61,28 @@ const rule = z.strictObject({
   effects: z.array(effect).max(20),
 });
 
+/** Ids of instances and then of a layer, joined by "/"; an overlay's begins with "~". */
+const path = z.string().regex(/^(~?[A-Za-z0-9_-]{1,40})(\/~?[A-Za-z0-9_-]{1,40})*$/).max(800);
+const at = z.union([z.literal(""), path]);
+const way = z.number().min(-1e4).max(1e4);
+const step = z.discriminatedUnion("do", [
+  z.strictObject({ do: z.literal("point"), layer: path.nullable() }),
+  z.strictObject({ do: z.literal(["press", "release", "settle"]) }),
+  z.strictObject({ do: z.literal(["click", "tap"]), layer: path }),
+  z.strictObject({ do: z.literal("drag"), layer: path, by: z.tuple([way, way]), ms }),
+  z.strictObject({ do: z.literal("key"), key: z.string().min(1).max(40) }),
+  z.strictObject({ do: z.literal("tab"), back: z.boolean() }),
+  z.strictObject({ do: z.literal("wait"), ms }),
+  z.strictObject({ do: z.literal(["show", "trait"]), at, trait: id, value: id }),
+  z.strictObject({ do: z.literal("text"), text: z.string().max(500), shown: z.boolean() }),
+  z.strictObject({ do: z.literal("layer"), layer: path, key: z.string().min(1).max(80), value: z.union([z.number(), z.string().max(5000), z.boolean()]), within: z.number().min(0).max(1e4) }),
+  z.strictObject({ do: z.literal("screen"), screen: id }),
+]);
+const rehearsal = z.strictObject({ id, name, order, steps: z.array(step).max(1000) });
+const acceptance = z.strictObject({ id, reason: z.string().trim().min(1, "say why it is as it should be").max(500) });
+
 /** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
-export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, signals: signal, notes: note } as const;
+export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, signals: signal, notes: note, rehearsals: rehearsal, accepted: acceptance } as const;
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
   z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
@@ -71,7 +91,7 @@ const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
 export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable(), overlay: overlay.optional() } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
-  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), signals: keyed(signal), notes: keyed(note),
+  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), signals: keyed(signal), notes: keyed(note), rehearsals: keyed(rehearsal), accepted: keyed(acceptance),
 });
 
 const tokenValues = {
@@ -100,12 +120,12 @@ export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
 export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema), tokens: keyed(token), assets: keyed(asset) });
 
-/** A project as it is written today, from one that was kept before tokens, assets, notes, references and signals existed. */
+/** A project as it is written today, from one that was kept before some of its tables existed. */
 export const upgrade = (project: Project): Project => {
   const pieces = Object.entries(project.pieces ?? {});
-  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p) || !("signals" in p));
+  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p) || !("signals" in p) || !("rehearsals" in p) || !("accepted" in p));
   if ("tokens" in project && !old) return project;
-  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, signals: (p as Piece).signals ?? {}, reference: (p as Piece).reference ?? null }])) };
+  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, signals: (p as Piece).signals ?? {}, rehearsals: (p as Piece).rehearsals ?? {}, accepted: (p as Piece).accepted ?? {}, reference: (p as Piece).reference ?? null }])) };
 };
 
 /** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */

@@ -164,6 +164,32 @@ export interface Rule {
   readonly motion: Motion;
 }
 
+/**
+ * One step of a rehearsal. Layers are named by their path within the piece ("copy/layer"); "point" goes to a layer's middle,
+ * or off the piece; "settle" waits until nothing moves; times in ms, ways in px.
+ */
+export type Step =
+  | { readonly do: "point"; readonly layer: string | null }
+  | { readonly do: "press" } | { readonly do: "release" }
+  | { readonly do: "click" | "tap"; readonly layer: string }
+  | { readonly do: "drag"; readonly layer: string; readonly by: readonly [number, number]; readonly ms: number }
+  | { readonly do: "key"; readonly key: string }
+  | { readonly do: "tab"; readonly back: boolean }
+  | { readonly do: "wait"; readonly ms: number }
+  | { readonly do: "settle" }
+  | { readonly do: "show"; readonly at: string; readonly trait: Id; readonly value: Id }
+  /** expectations: `at` is the path of a copy, "" for the piece itself */
+  | { readonly do: "trait"; readonly at: string; readonly trait: Id; readonly value: Id }
+  | { readonly do: "text"; readonly text: string; readonly shown: boolean }
+  | { readonly do: "layer"; readonly layer: string; readonly key: string; readonly value: number | string | boolean; readonly within: number }
+  | { readonly do: "screen"; readonly screen: Id };
+
+/** What someone does with a piece and what must come of it; replayed on the virtual clock. */
+export interface Rehearsal { readonly id: Id; readonly name: string; readonly order: string; readonly steps: readonly Step[] }
+
+/** A finding that is as it should be, and why; its id is the finding's. */
+export interface Acceptance { readonly id: Id; readonly reason: string }
+
 /** A component or a screen; both have the same anatomy. Its root layer has the id "root". */
 export interface Piece {
   readonly id: Id;
@@ -177,6 +203,8 @@ export interface Piece {
   readonly options: Readonly<Record<Id, Option>>;
   readonly signals: Readonly<Record<Id, Signal>>;
   readonly notes: Readonly<Record<Id, VariantNote>>;
+  readonly rehearsals: Readonly<Record<Id, Rehearsal>>;
+  readonly accepted: Readonly<Record<Id, Acceptance>>;
   readonly reference: Reference | null;
   /** screens only; without it in the middle, dimmed, and closed by a press outside */
   readonly overlay?: OverlayStyle | undefined;

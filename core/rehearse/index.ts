@@ -1,0 +1,4 @@
+export { placedAt, placeKeys, rehearse, Rehearser, textsIn, valueOf } from "./rehearse";
+export type { Failure } from "./rehearse";
+export { Recorder } from "./record";
+export { expects, pathText, pieceAtPath, stepText } from "./words";

@@ -1,0 +1,153 @@
+import { Run } from "../behaviour/run";
+import { spotAt, spotBounds } from "../layout/bounds";
+import type { LayoutEnv } from "../layout/place";
+import type { Placed } from "../layout/types";
+import { variantFrom } from "../looks/variants";
+import type { Id, Project, Step } from "../project/types";
+import type { Happening } from "../behaviour/types";
+
+/** How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all came as expected. */
+export interface Failure { readonly step: number; readonly why: string; readonly at: number }
+
+/** "settle" gives up after this much time: something moves for ever; ms. */
+const PATIENCE = 20_000;
+/** The time between the moves of a rehearsed drag, ms. */
+const FRAME = 16;
+
+/** A layer in a scene by its path through copies; null when it is not there. */
+export const placedAt = (scene: Placed, path: string): Placed | null => {
+  const visit = (p: Placed, prefix: string): Placed | null => {
+    const here = prefix + p.layer.id;
+    if (here === path) return p;
+    for (const child of p.children) {
+      const found = visit(child, prefix);
+      if (found) return found;
+    }
+    return p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
+  };
+  return visit(scene, "");
+};
+
+/** Every text that can be read in a scene, in the order of painting. */
+export const textsIn = (p: Placed): string[] => {
+  if (p.presence <= 0 || (p.values.opacity as number) <= 0) return [];
+  return [...(p.layer.kind === "text" ? [p.values.text as string] : []), ...p.children.flatMap(textsIn), ...(p.nested ? textsIn(p.nested) : [])];
+};
+
+/** What an expectation can ask of a layer beside its properties: where it is shown in the whole scene, px, and whether. */
+export const placeKeys = ["x", "y", "width", "height"] as const;
+
+/** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
+export const valueOf = (scene: Placed, path: string, key: string): unknown => {
+  const placed = placedAt(scene, path), spot = spotAt(scene, path);
+  if (key === "visible") return placed !== null && placed.presence > 0;
+  if (!placed || !spot) return undefined;
+  const place = placeKeys.find((k) => k === key);
+  return place ? spotBounds(spot)[place] : placed.values[key];
+};
+
+/** Someone who goes through a rehearsal's steps with a running piece. */
+export class Rehearser {
+  readonly run: Run;
+  private where: [number, number] = [-1000, -1000];
+
+  constructor(env: LayoutEnv, private readonly project: Project, piece: Id, happened?: (h: Happening) => void) {
+    this.run = new Run(env, project, piece, happened);
+  }
+
+  /** Does one step; null when it went well, else why not. */
+  step(step: Step): string | null {
+    const { run } = this;
+    switch (step.do) {
+      case "point": return step.layer === null ? this.away() : this.reach(step.layer, (x, y) => run.pointer("move", x, y));
+      case "press": run.pointer("down", ...this.where); return null;
+      case "release": run.pointer("up", ...this.where); return null;
+      case "click": return this.reach(step.layer, (x, y) => { run.pointer("move", x, y); run.pointer("down", x, y); run.pointer("up", x, y); });
+      case "tap": return this.reach(step.layer, (x, y) => { run.pointer("down", x, y, true); run.pointer("up", x, y, true); });
+      case "drag": return this.reach(step.layer, (x, y) => this.drag(x, y, step.by, step.ms));
+      case "key": run.key(step.key, "down"); run.key(step.key, "up"); return null;
+      case "tab": return run.tab(step.back ? -1 : 1) ? null : "there is nothing to go to with the Tab key";
+      case "wait": run.advanceTo(run.now + step.ms); return null;
+      case "settle": return this.settle();
+      case "show": run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value }); return null;
+      case "trait": case "text": case "layer": case "screen": return this.expect(step);
+    }
+  }
+
+  private copy(at: string): string { return at === "" ? this.run.screen : `${this.run.screen}/${at}`; }
+
+  private away(): null {
+    this.where = [-1000, -1000];
+    this.run.pointer("move", ...this.where);
+    return null;
+  }
+
+  private reach(path: string, act: (x: number, y: number) => void): string | null {
+    const scene = this.run.scene(), spot = scene && spotAt(scene, path);
+    if (!spot) return "the layer is not there";
+    const box = spotBounds(spot);
+    this.where = [box.x + box.width / 2, box.y + box.height / 2];
+    act(...this.where);
+    return null;
+  }
+
+  private drag(x: number, y: number, by: readonly [number, number], ms: number): void {
+    const { run } = this;
+    run.pointer("move", x, y);
+    run.pointer("down", x, y);
+    for (let t = FRAME; t < ms + FRAME; t += FRAME) {
+      const share = Math.min(1, t / ms);
+      run.advanceTo(run.now + Math.min(FRAME, ms - (t - FRAME)));
+      run.pointer("move", x + by[0] * share, y + by[1] * share);
+    }
+    this.where = [x + by[0], y + by[1]];
+    run.pointer("up", ...this.where);
+  }
+
+  private settle(): string | null {
+    const until = this.run.now + PATIENCE;
+    while (this.run.movesUntil() > this.run.now || this.run.inside.timers.length) {
+      const next = Math.max(this.run.movesUntil(), Math.min(...this.run.inside.timers.map((t) => t.due), Infinity) === Infinity ? 0 : Math.min(...this.run.inside.timers.map((t) => t.due)));
+      if (next > until) return "it does not come to rest";
+      this.run.advanceTo(Math.max(next, this.run.now));
+      if (this.run.now >= until) return "it does not come to rest";
+    }
+    return null;
+  }
+
+  private expect(step: Extract<Step, { do: "trait" | "text" | "layer" | "screen" }>): string | null {
+    const { run } = this;
+    if (step.do === "trait") {
+      const copy = run.copies().find((c) => c.path === this.copy(step.at));
+      if (!copy) return "that copy is not there";
+      const trait = copy.piece.traits[step.trait], is = variantFrom(copy.piece, copy.variant)[step.trait];
+      return is === step.value ? null : `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+    }
+    if (step.do === "screen") {
+      const front = run.inside.overlays.at(-1)?.screen ?? run.screen;
+      return front === step.screen ? null : `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
+    }
+    const scene = run.scene();
+    if (!scene) return "nothing is shown";
+    if (step.do === "text") {
+      const shown = textsIn(scene).some((t) => t.includes(step.text));
+      return shown === step.shown ? null : shown ? "it can be read" : "it cannot be read anywhere";
+    }
+    const is = valueOf(scene, step.layer, step.key);
+    if (is === undefined) return "the layer is not there";
+    if (typeof is === "number" && typeof step.value === "number") return Math.abs(is - step.value) <= step.within ? null : `it is ${Math.round(is * 100) / 100}`;
+    return JSON.stringify(is) === JSON.stringify(step.value) ? null : `it is ${typeof is === "boolean" ? (is ? "yes" : "no") : typeof is === "object" ? "another value" : String(is)}`;
+  }
+}
+
+/** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */
+export const rehearse = (env: LayoutEnv, project: Project, piece: Id, steps: readonly Step[], seen?: (step: number, it: Rehearser) => void): Failure | null => {
+  const it = new Rehearser(env, project, piece);
+  for (const [i, step] of steps.entries()) {
+    const why = it.step(step);
+    if (why !== null) return { step: i, why, at: it.run.now };
+    seen?.(i, it);
+  }
+  return null;
+};
+

@@ -1,0 +1,69 @@
+import type { Step } from "#core/project";
+import { valueId } from "./build";
+
+type Named = { readonly name: string; readonly steps: readonly Step[] };
+
+const point = (layer: string | null): Step => ({ do: "point", layer });
+const click = (layer: string): Step => ({ do: "click", layer });
+const wait = (ms: number): Step => ({ do: "wait", ms });
+const key = (k: string): Step => ({ do: "key", key: k });
+const press: Step = { do: "press" }, letGo: Step = { do: "release" }, rest: Step = { do: "settle" }, tab: Step = { do: "tab", back: false };
+/** A trait of the piece, or of a copy in it, has a value. */
+const is = (trait: string, value: string, at = ""): Step => ({ do: "trait", at, trait, value: valueId(trait, value) });
+const reads = (text: string, shown = true): Step => ({ do: "text", text, shown });
+const layer = (path: string, what: string, value: number | string | boolean, within = 0): Step => ({ do: "layer", layer: path, key: what, value, within });
+const drag = (path: string, x: number, ms: number): Step => ({ do: "drag", layer: path, by: [x, 0], ms });
+
+/** What people do with the parts of the kit at their tricky moments, and what must come of it. */
+export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
+  "alert-switch": [
+    { name: "Stretches while pressed, jumps over on release", steps: [point("track"), press, wait(200), is("pressed", "yes"), layer("knob", "width", 33, 0.01), is("alerts", "off"), letGo, is("alerts", "on"), rest, layer("knob", "width", 28, 0.01)] },
+    { name: "Moved off before letting go, it stays off", steps: [point("track"), press, wait(200), point(null), letGo, rest, is("alerts", "off"), is("pressed", "no")] },
+    { name: "A second click in the middle of the jump turns it back", steps: [click("track"), wait(60), click("track"), rest, is("alerts", "off"), layer("knob", "width", 28, 0.01)] },
+    { name: "By keyboard alone", steps: [tab, key(" "), is("alerts", "on"), key("Enter"), is("alerts", "off")] },
+    { name: "With a finger", steps: [{ do: "tap", layer: "knob" }, rest, is("alerts", "on")] },
+  ],
+  "bicycle-tick-box": [
+    { name: "Hovers differently when it is checked", steps: [point("square"), rest, layer("square", "borderColour", "#1c2f3a"), click("label"), rest, is("checked", "yes"), is("contact", "hovered"), layer("tick", "visible", true), point(null), rest, is("contact", "none")] },
+  ],
+  "route-bell": [
+    { name: "Wiggles once and not again until it is left and entered", steps: [point("ground"), is("wiggle", "left"), wait(100), is("wiggle", "right"), rest, is("wiggle", "still"), wait(3000), is("wiggle", "still"), point("bell"), is("wiggle", "still"), point(null), point("ground"), is("wiggle", "left")] },
+    { name: "A click in the middle of the wiggle fills it, with a swell that settles", steps: [point("ground"), wait(100), is("wiggle", "right"), click("bell"), is("rings", "yes"), is("swell", "yes"), is("wiggle", "still"), rest, is("swell", "no"), is("rings", "yes"), is("wiggle", "still")] },
+    { name: "A second click empties it, and it does not wiggle while the pointer stays", steps: [click("bell"), rest, click("bell"), is("rings", "no"), rest, wait(2000), is("wiggle", "still"), is("contact", "hovered"), point(null), rest, is("contact", "none")] },
+    { name: "Left early, the wiggle ends by itself", steps: [point("ground"), wait(30), point(null), rest, is("wiggle", "still"), is("contact", "none")] },
+  ],
+  "deck-tabs": [
+    { name: "Shows one deck at a time", steps: [click("saloon-tab"), rest, is("deck", "Saloon"), layer("saloon-page", "x", 0, 0.01), layer("car-page", "x", -342, 0.01), click("sun-tab"), click("car-tab"), rest, is("deck", "Car"), layer("car-page", "x", 0, 0.01)] },
+    { name: "Arrow keys go round", steps: [tab, key("ArrowLeft"), is("deck", "Sun"), key("ArrowRight"), is("deck", "Car")] },
+  ],
+  "harbour-dock-bar": [
+    { name: "The notch and the disc slide together", steps: [click("ticket"), rest, is("place", "Tickets"), layer("disc", "x", 197, 0.01), layer("ticket-label", "opacity", 1), layer("home-label", "opacity", 0)] },
+    { name: "A change of mind on the way goes straight to the new place", steps: [click("crew"), wait(120), click("map"), rest, is("place", "Map"), layer("disc", "x", 109, 0.01)] },
+  ],
+  "board-now-button": [{ name: "Hovering shines, pressing sinks, both end", steps: [point("body"), is("contact", "hovered"), rest, press, is("contact", "pressed"), rest, layer("body", "y", 23, 0.01), point(null), is("contact", "pressed"), letGo, rest, is("contact", "none"), layer("body", "y", 20, 0.01)] }],
+  "follow-crossing-button": [{ name: "Released, it springs to Following", steps: [point("body"), press, wait(120), reads("Following", false), letGo, reads("Following"), rest, is("pressed", "no"), is("following", "yes")] }],
+  "menu-button": [{ name: "Hovered, focused and pressed give way to one another", steps: [point("body"), is("contact", "hovered"), press, is("contact", "pressed"), letGo, is("open", "yes"), is("contact", "hovered"), point(null), is("contact", "none"), tab, is("contact", "focused"), key("Enter"), is("open", "no")] }],
+  "send-ticket-button": [
+    { name: "The tick comes when the button has gone", steps: [click("body"), is("sent", "going"), wait(400), is("sent", "going"), wait(40), is("sent", "yes"), rest, layer("disc", "y", 12, 0.01)] },
+    { name: "Clicking on while it goes sends it once", steps: [click("body"), wait(100), click("body"), wait(100), point(null), rest, is("sent", "yes"), is("contact", "none")] },
+  ],
+  "sailing-card-deck": [
+    { name: "Dragged aside, the front card goes to the back, round for ever", steps: [drag("gull", 150, 300), rest, is("front", "Saltholm"), drag("salt", -150, 300), rest, is("front", "Night boat"), drag("night", 150, 300), rest, is("front", "Gull Isle"), drag("gull", 150, 300), is("front", "Saltholm")] },
+    { name: "Let go too early and slowly, it comes back", steps: [drag("gull", 30, 600), rest, is("front", "Gull Isle"), layer("gull", "rotation", 0, 0.01)] },
+    { name: "A quick flick is enough", steps: [drag("gull", 40, 48), rest, is("front", "Saltholm")] },
+  ],
+  "fare-panel": [{ name: "The switch inside changes price, features and texts", steps: [reads("Single trip"), click("switch/track"), rest, reads("Season pass"), reads("420"), reads("Single trip", false), is("alerts", "on", "switch"), click("switch/track"), rest, reads("Single trip"), is("alerts", "off", "switch")] }],
+  "seat-side-chooser": [{ name: "The pill follows", steps: [click("starboard"), rest, is("side", "Starboard"), layer("pill", "x", 199, 0.01), click("port"), rest, layer("pill", "x", 4, 0.01)] }],
+  "seat-plan": [{ name: "Leans where the chooser inside says", steps: [click("chooser/middle"), is("side", "Middle"), is("side", "Middle", "chooser"), rest, layer("middle-block", "opacity", 1), click("chooser/port"), is("side", "Port")] }],
+  "service-notice": [{ name: "Sent, it says thank you", steps: [click("send"), rest, reads("Thank you"), reads("MS Eelgrass", false)] }],
+  "crew-chat": [{ name: "The crew answers", steps: [reads("cargo bike", false), click("go"), rest, reads("cargo bike"), reads("lane 1")] }],
+  "pier-pin": [{ name: "The bubble snaps out and in again", steps: [click("pin"), is("bubble", "open"), rest, layer("bubble", "opacity", 1), click("pin"), rest, layer("bubble", "opacity", 0)] }],
+  "trip-settings": [
+    { name: "Three switches, each for itself", steps: [click("delays/track"), rest, is("alerts", "on", "delays"), is("alerts", "on", "dock"), is("alerts", "off", "weather"), click("dock/track"), rest, is("alerts", "off", "dock"), is("alerts", "on", "delays")] },
+    { name: "The notice is closed by the cross inside its component", steps: [click("tell"), rest, { do: "screen", screen: "notice" }, reads("Ship"), click("~notice/form/close"), rest, { do: "screen", screen: "trip-settings" }, reads("Ship", false)] },
+    { name: "Beneath the notice nothing can be pressed", steps: [click("tell"), rest, point("delays/track"), press, wait(100), letGo, rest, is("alerts", "off", "delays")] },
+    { name: "To the cabin and back", steps: [click("cabin"), rest, { do: "screen", screen: "cabin-climate" }, click("back"), rest, { do: "screen", screen: "trip-settings" }] },
+  ],
+  "cabin-climate": [{ name: "All eight combinations from three copies", steps: [click("air/track"), click("light/track"), rest, is("alerts", "on", "heating"), is("alerts", "on", "air"), is("alerts", "on", "light"), click("heating/track"), rest, is("alerts", "off", "heating"), is("alerts", "on", "air")] }],
+  "saltholm-pier": [{ name: "The crew's chat comes up and goes", steps: [reads("Ahoy", false), click("crew"), rest, is("chat", "open"), reads("Ahoy"), click("crew"), rest, reads("Ahoy", false)] }],
+};
