@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { checked } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
 import { inOrder } from "#core/project";
 import { rehearse, stepText } from "#core/rehearse";
@@ -16,4 +17,14 @@ describe("the kit's rehearsals", () => {
       expect(failure && step && `${stepText(kit, piece, step)}: ${failure.why}`).toBeNull();
     });
   }
+});
+
+describe("the kit's checks", () => {
+  const kit = kelpwayKit();
+  it("find nothing but three one-way streets, which are meant so and accepted with a reason", () => {
+    const found = Object.values(kit.pieces).map((piece) => ({ piece, ...checked(env, kit, piece.id) }));
+    expect(found.filter((c) => !c.whole).map((c) => c.piece.name)).toEqual([]);
+    expect(found.flatMap((c) => c.findings.filter((f) => !c.piece.accepted[f.id]).map((f) => `${c.piece.name}: ${f.text}`))).toEqual([]);
+    expect(found.flatMap((c) => Object.keys(c.piece.accepted).map((id) => [c.piece.id, c.findings.some((f) => f.id === id)]))).toEqual([["send-ticket-button", true], ["service-notice", true], ["crew-chat", true]]);
+  });
 });

@@ -1,19 +1,14 @@
 import { hitTest } from "../layout/hit";
-import { layout } from "../layout/place";
 import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
-import type { Running } from "../looks/tree";
-import { variantFrom } from "../looks/variants";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
 import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
-import { composed } from "./scene";
-import type { Over } from "./scene";
-import { overlayPart, overlayStyle } from "./surface";
+import { sceneOf } from "./scene";
 import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
 import { nextDue } from "./wait";
@@ -145,17 +140,7 @@ export class Run {
   }
 
   private target(now: State): Placed | null {
-    const state = dragged(this.project, now);
-    const piece = this.project.pieces[state.screen];
-    if (!piece) return null;
-    const variant = variantFrom(piece, state.traits[state.screen] ?? {});
-    const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`] };
-    const tree = this.resolver.tree(this.project, piece.id, variant, "", running);
-    return tree && composed(layout(this.env, tree), state.overlays.flatMap(({ screen }): Over[] => {
-      const over = this.project.pieces[screen], part = overlayPart(screen);
-      const inside = over && this.resolver.tree(this.project, screen, variantFrom(over, running.variant(part) ?? {}), part, running);
-      return inside ? [{ screen, placed: layout(this.env, inside), style: overlayStyle(over) }] : [];
-    }));
+    return sceneOf(this.env, this.project, this.resolver, dragged(this.project, now));
   }
 
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {

@@ -1,14 +1,19 @@
+import { layout } from "../layout/place";
+import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
-import type { OverlayStyle } from "../project/types";
+import type { Resolver, Running } from "../looks/tree";
+import { variantFrom } from "../looks/variants";
+import type { OverlayStyle, Project } from "../project/types";
 import { defaultsOf } from "../properties/registry";
-import { overlayPart } from "./surface";
+import { overlayPart, overlayStyle } from "./surface";
+import type { State } from "./types";
 
 /** What a scene's own box is called: around the shown piece and its overlays. No layer has such an id. */
 export const WHOLE = "~";
 const INK = "#20302e";
 
 /** A screen as it lies over others. */
-export interface Over { readonly screen: string; readonly placed: Placed; readonly style: OverlayStyle }
+interface Over { readonly screen: string; readonly placed: Placed; readonly style: OverlayStyle }
 
 const box = (id: string, order: string, width: number, height: number, values: Readonly<Record<string, unknown>>): Placed => ({
   layer: { id, kind: "box", name: "", parent: null, order }, values: { ...defaultsOf("box"), width, height, ...values } as Placed["values"],
@@ -22,7 +27,7 @@ const placeIn = (place: OverlayStyle["place"], room: { width: number; height: nu
 };
 
 /** The shown piece with the screens that lie over it, each above what dims the rest; px. */
-export const composed = (base: Placed, overlays: readonly Over[]): Placed => {
+const composed = (base: Placed, overlays: readonly Over[]): Placed => {
   const width = Math.max(base.width, ...overlays.map((o) => o.placed.width)), height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
   const room = overlays.length && (width > base.width || height > base.height) ? { width, height } : base;
   const above = overlays.flatMap(({ screen, placed, style }, i): Placed[] => {
@@ -32,4 +37,17 @@ export const composed = (base: Placed, overlays: readonly Over[]): Placed => {
     return [dim, shown];
   });
   return { ...box(WHOLE, "a0", room.width, room.height, {}), children: [base, ...above] };
+};
+
+/** What a state looks like when nothing moves: the shown piece, laid out, with what lies over it; null when it does not exist. */
+export const sceneOf = (env: LayoutEnv, project: Project, resolver: Resolver, state: State): Placed | null => {
+  const piece = project.pieces[state.screen];
+  if (!piece) return null;
+  const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`] };
+  const tree = resolver.tree(project, piece.id, variantFrom(piece, state.traits[state.screen] ?? {}), "", running);
+  return tree && composed(layout(env, tree), state.overlays.flatMap(({ screen }): Over[] => {
+    const over = project.pieces[screen], part = overlayPart(screen);
+    const inside = over && resolver.tree(project, screen, variantFrom(over, running.variant(part) ?? {}), part, running);
+    return inside ? [{ screen, placed: layout(env, inside), style: overlayStyle(over) }] : [];
+  }));
 };

@@ -73,7 +73,8 @@ export const contrastOf = (root: Placed, id: string): Contrast | null => {
       const fill = fillAt(p, at.x, at.y);
       ground = fill === null ? null : ground === null && (fill === "none" || fill.length === 9) ? null : over(ground ?? "#ffffff", faded(fill, through));
     }
-    for (const child of p.children) if (visit(child, at.x, at.y, through)) return true;
+    // the shapes inside a compound are not painted themselves
+    for (const child of p.layer.kind === "compound" ? [] : p.children) if (visit(child, at.x, at.y, through)) return true;
     if (p.nested) visit(p.nested, at.x, at.y, through);
     return false;
   };

@@ -66,7 +66,7 @@ const path = z.string().regex(/^(~?[A-Za-z0-9_-]{1,40})(\/~?[A-Za-z0-9_-]{1,40})
 const at = z.union([z.literal(""), path]);
 const way = z.number().min(-1e4).max(1e4);
 const step = z.discriminatedUnion("do", [
-  z.strictObject({ do: z.literal("point"), layer: path.nullable() }),
+  z.strictObject({ do: z.literal(["point", "focus"]), layer: path.nullable() }),
   z.strictObject({ do: z.literal(["press", "release", "settle"]) }),
   z.strictObject({ do: z.literal(["click", "tap"]), layer: path }),
   z.strictObject({ do: z.literal("drag"), layer: path, by: z.tuple([way, way]), ms }),

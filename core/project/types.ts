@@ -175,6 +175,8 @@ export type Step =
   | { readonly do: "drag"; readonly layer: string; readonly by: readonly [number, number]; readonly ms: number }
   | { readonly do: "key"; readonly key: string }
   | { readonly do: "tab"; readonly back: boolean }
+  /** the keyboard's focus goes straight to a layer, or away */
+  | { readonly do: "focus"; readonly layer: string | null }
   | { readonly do: "wait"; readonly ms: number }
   | { readonly do: "settle" }
   | { readonly do: "show"; readonly at: string; readonly trait: Id; readonly value: Id }

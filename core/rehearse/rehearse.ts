@@ -67,6 +67,7 @@ export class Rehearser {
       case "drag": return this.reach(step.layer, (x, y) => this.drag(x, y, step.by, step.ms));
       case "key": run.key(step.key, "down"); run.key(step.key, "up"); return null;
       case "tab": return run.tab(step.back ? -1 : 1) ? null : "there is nothing to go to with the Tab key";
+      case "focus": run.input({ type: "focus", layer: step.layer }); return null;
       case "wait": run.advanceTo(run.now + step.ms); return null;
       case "settle": return this.settle();
       case "show": run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value }); return null;

@@ -47,6 +47,7 @@ export const stepText = (project: Project, piece: Piece, step: Step): string => 
     }
     case "key": return `press the key ${keyName(step.key)}`;
     case "tab": return step.back ? "go back with Shift and Tab" : "go on with Tab";
+    case "focus": return step.layer === null ? "take the focus away" : `go to ${layer(step.layer)} by keyboard`;
     case "wait": return `wait ${ms(step.ms)}`;
     case "settle": return "wait until nothing moves";
     case "show": return `switch by hand: ${valueName(project, piece, step.at, step.trait, step.value)}`;

@@ -1,5 +1,6 @@
+import { findingId } from "#core/checks";
 import { raw, sea, shade, size, style } from "../colours";
-import { becomes, box, ellipse, icon, motion, steps, text, trait } from "../build";
+import { becomes, box, ellipse, icon, motion, steps, text, trait, valueId } from "../build";
 import type { Source } from "../build";
 
 const round = (r: number) => [r, r, r, r] as const;
@@ -19,7 +20,7 @@ export const boardNowButton: Source = {
     ellipse("glow", "Near glow", { x: 40, y: 40, width: 144, height: 36, fill: raw.sun, blur: 10, opacity: 0.4 }),
     box("body", "Body", {
       x: 20, y: 20, width: 184, height: 56, radius: full, clip: true, borderColour: "#ffffff59", borderWidth: 1.5,
-      fill: { kind: "linear", angle: 180, stops: [{ at: 0, colour: "#f0935f" }, { at: 0.55, colour: raw.buoy }, { at: 1, colour: raw.buoyDark }] },
+      fill: { kind: "linear", angle: 180, stops: [{ at: 0, colour: "#d9703a" }, { at: 0.5, colour: raw.buoyDark }, { at: 1, colour: "#963f14" }] },
       shadow: [{ x: 0, y: 2, blur: 3, spread: 0, colour: "#ffffff80", inner: true }, { x: 0, y: -3, blur: 6, spread: 0, colour: "#8a3a1266", inner: true }, { x: 0, y: 6, blur: 14, spread: -4, colour: "#b9531f99" }],
     }, [
       box("shine", "Shine", { x: -70, y: -20, width: 46, height: 100, rotation: 18, fill: { kind: "linear", angle: 90, stops: [{ at: 0, colour: "#ffffff00" }, { at: 0.5, colour: "#ffffffa6" }, { at: 1, colour: "#ffffff00" }] } }),
@@ -31,7 +32,7 @@ export const boardNowButton: Source = {
     { when: { contact: "pressed" }, changes: {
       halo: { opacity: 0.2 }, glow: { opacity: 0.15 }, label: { y: 19 },
       body: {
-        y: 23, fill: { kind: "linear", angle: 180, stops: [{ at: 0, colour: raw.buoyDark }, { at: 0.45, colour: "#cf6430" }, { at: 1, colour: raw.buoy }] },
+        y: 23, fill: { kind: "linear", angle: 180, stops: [{ at: 0, colour: "#8a3a12" }, { at: 0.5, colour: raw.buoyDark }, { at: 1, colour: "#c65f2c" }] },
         shadow: [{ x: 0, y: 4, blur: 8, spread: 0, colour: "#7a3210a6", inner: true }, { x: 0, y: 1, blur: 2, spread: 0, colour: "#b9531f80" }],
       },
     } },
@@ -99,7 +100,7 @@ export const sendTicketButton: Source = {
   ],
   inside: [
     box("body", "Body", { x: 20, y: 12, width: 180, height: 48, radius: full, borderColour: sea.kelp, borderWidth: 2, clip: true }, [
-      box("fill", "Fill", { x: -184, y: 0, width: 180, height: 48, fill: sea.kelp }),
+      box("fill", "Fill", { x: -184, y: 0, width: 180, height: 48, fill: sea.kelpDark }),
       text("label", "Label", { y: 13, width: 180, widthMode: "fixed", alignText: "centre", text: "Send ticket", style: style.button, fill: sea.kelpDark }),
     ]),
     box("disc", "Tick disc", { x: 86, y: 80, width: 48, height: 48, radius: full, fill: sea.kelp, shadow: shade.raised }, [
@@ -112,6 +113,7 @@ export const sendTicketButton: Source = {
     { when: { sent: "yes" }, changes: { label: { opacity: 0 }, body: { x: 110, width: 0, opacity: 0 }, disc: { y: 12 } } },
   ],
   unused: [{ sent: ["going", "yes"], contact: "hovered" }],
+  accepted: [{ id: findingId("dead-end", "sent", valueId("sent", "yes")), reason: "A ticket is sent once; the screen around goes on from there." }],
   options: [{ id: "words", name: "Label", layer: "label", key: "text" }],
 };
 

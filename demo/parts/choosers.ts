@@ -16,7 +16,7 @@ export const deckTabs: Source = {
   traits: [trait("deck", "Deck", ["Car", "Saloon", "Sun"])],
   inside: [
     box("tabs", "Tabs", { x: 0, y: 0, width: 342, height: 52, arrange: "row" }, decks.map(([id, name]) =>
-      box(`${id}-tab`, `${name} tab`, { widthMode: "stretch", height: 52, arrange: "row", align: "centre", justify: "centre", opacity: 0.55, role: "tab", label: name }, [text(`${id}-word`, `${name} word`, { text: name, style: style.button, fill: sea.tide })]))),
+      box(`${id}-tab`, `${name} tab`, { widthMode: "stretch", height: 52, arrange: "row", align: "centre", justify: "centre", opacity: 0.75, role: "tab", label: name }, [text(`${id}-word`, `${name} word`, { text: name, style: style.button, fill: sea.tide })]))),
     box("mark", "Mark", { x: 20, y: 48, width: 74, height: 4, radius: full, fill: sea.buoy }),
     box("pages", "Pages", { x: 0, y: 52, width: 342, height: 300, clip: true }, decks.map(([id, , image, title, words], i) =>
       box(`${id}-page`, `${title} page`, { x: i * 342, y: 0, width: 342, height: 300 }, [

@@ -1,12 +1,13 @@
+import { findingId } from "#core/checks";
 import { sea, shade, style } from "../colours";
-import { becomes, box, icon, motion, text, trait } from "../build";
+import { becomes, box, icon, motion, text, trait, valueId } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 import { portrait } from "./pins";
 
 const field = (id: string, label: string, hint: string): Drawn[] => [
   text(`${id}-label`, `${label} label`, { text: label, style: style.note, fill: sea.slate }),
-  box(id, `${label} field`, { widthMode: "stretch", height: 42, arrange: "row", align: "centre", padding: [0, 12, 0, 12], radius: round(10), fill: sea.foam, borderColour: sea.rope, borderWidth: 1.5 }, [text(`${id}-hint`, `${label} hint`, { text: hint, style: style.body, fill: sea.slate, opacity: 0.8 })]),
+  box(id, `${label} field`, { widthMode: "stretch", height: 42, arrange: "row", align: "centre", padding: [0, 12, 0, 12], radius: round(10), fill: sea.foam, borderColour: sea.rope, borderWidth: 1.5 }, [text(`${id}-hint`, `${label} hint`, { text: hint, style: style.body, fill: sea.slate })]),
 ];
 
 /** A form over the screen; its close button closes it. */
@@ -29,6 +30,7 @@ export const serviceNotice: Source = {
     box("send", "Send", { widthMode: "stretch", height: 46, arrange: "row", gap: 8, align: "centre", justify: "centre", radius: full, fill: sea.buoyDark, role: "button" }, [icon("plane", "Plane", { width: 17, height: 17, icon: "icon-send", fill: sea.foam }), text("send-words", "Send words", { text: "Send", style: style.button, fill: sea.foam })]),
     text("thanks", "Thanks", { widthMode: "stretch", text: "Thank you. The harbour master reads every notice.", style: style.body, fill: sea.kelpDark, visible: false }),
   ],
+  accepted: [{ id: findingId("no-way-back", "sent", valueId("sent", "yes")), reason: "It begins anew each time it is opened." }],
   looks: [{ when: { sent: "yes" }, changes: { ...Object.fromEntries(["ship-label", "ship", "what-label", "what", "send"].map((id) => [id, { visible: false }])), thanks: { visible: true }, title: { text: "Notice sent" } } }],
 };
 
@@ -58,5 +60,6 @@ export const crewChat: Source = {
       box("go", "Send", { width: 36, height: 36, radius: full, fill: sea.kelpDark, role: "button", label: "Send" }, [icon("plane", "Plane", { x: 10, y: 10, width: 16, height: 16, icon: "icon-send", fill: sea.foam })]),
     ]),
   ],
+  accepted: [{ id: findingId("dead-end", "talk", valueId("talk", "answered")), reason: "The talk shows one question and its answer; real ones go on." }],
   looks: [{ when: { talk: "answered" }, changes: { mine: { visible: true }, reply: { visible: true }, state: { text: "Online" } } }],
 };

@@ -1,0 +1,46 @@
+import type { LayoutEnv } from "../layout/place";
+import type { Id, Project } from "../project/types";
+import { emptyLooks, missing, unpaired } from "./drawing";
+import { explore, MOST_NODES } from "./explore";
+import { reduced } from "./reduce";
+import { leftOut, neverFires, oneWay, unreachable } from "./reach";
+import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
+import { surface } from "./surface";
+import type { Finding } from "./types";
+
+/** What the checks of a piece came to. */
+export interface Checked {
+  readonly findings: readonly Finding[];
+  /** how many situations were looked at, and whether those are all there are */
+  readonly situations: number;
+  readonly whole: boolean;
+}
+
+const rank = { error: 0, warning: 1, note: 2 } as const;
+
+/**
+ * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs it can stop it when the
+ * piece has changed meanwhile. What needs all situations is left out where there are more than `most`.
+ */
+export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = MOST_NODES): Generator<void, Checked> {
+  const piece = all.pieces[pieceId];
+  if (!piece) return { findings: [], situations: 0, whole: true };
+  const project = reduced(all, piece);
+  const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
+  const findings: Finding[] = [];
+  for (const each of [broken, missing, loops, rivals, neverFires, unreachable, oneWay, gaps, leftOut, wayBackTimes, emptyLooks, unpaired]) {
+    findings.push(...each(subject));
+    yield;
+  }
+  if (env) findings.push(...(yield* surface(env, subject)));
+  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole };
+}
+
+/** Runs the checks of a piece to their end. */
+export const checked = (env: LayoutEnv | null, project: Project, pieceId: Id, most?: number): Checked => {
+  const run = check(env, project, pieceId, most);
+  for (;;) {
+    const { done, value } = run.next();
+    if (done) return value;
+  }
+};

@@ -1,0 +1,6 @@
+export { check, checked } from "./check";
+export type { Checked } from "./check";
+export { explore, givenValues, MOST_NODES, perform, wayTo } from "./explore";
+export type { Doing, Edge, Explored, Mode, Node } from "./explore";
+export { checkKinds, findingId } from "./types";
+export type { CheckKind, Finding } from "./types";
