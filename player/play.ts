@@ -3,9 +3,11 @@ import type { Happening } from "#core/behaviour";
 import { hitTest, spotAt } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { paint } from "#core/paint";
-import type { Id, Project } from "#core/project";
+import type { Id, Project, Step } from "#core/project";
+import type { Act } from "#core/rehearse";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
+import { Showing } from "./show";
 
 export interface PlayOptions {
   readonly env: LayoutEnv;
@@ -18,6 +20,8 @@ export interface PlayOptions {
   readonly onHappening?: (h: Happening) => void;
   /** after every step that changed traits or the shown screen */
   readonly onChange?: (run: Run) => void;
+  /** what people do with it, as it happens */
+  readonly onAct?: (act: Act) => void;
   readonly name?: string;
 }
 
@@ -47,6 +51,7 @@ export class Player {
   private pointing = false;
   private keyed = false;
   private touch = false;
+  private showing: Showing | null = null;
   private frame = 0;
   private timeout = 0;
   private lastTraits: unknown;
@@ -79,6 +84,7 @@ export class Player {
 
   /** Starts again from the resting variant. */
   restart(): void {
+    this.showing?.stop();
     this.run = this.begin();
     this.show();
   }
@@ -100,6 +106,7 @@ export class Player {
   /** Sets a trait from outside. `at` is a path as the run's copies have it. */
   set(at: string, trait: Id, value: Id): void {
     this.tick();
+    this.options.onAct?.({ type: "show", at: this.run.now, copy: at.slice(at.indexOf("/") + 1 || at.length), trait, value });
     this.run.input({ type: "show", at, trait, value });
     this.show();
   }
@@ -110,7 +117,24 @@ export class Player {
     this.show();
   }
 
+  /**
+   * Shows steps being done: time stands still while the hand goes from one to the next, so that one sees each and all happen
+   * at their own times. Answers with the step that failed and why, null when all went well; restarting or another showing ends it.
+   */
+  async demonstrate(steps: readonly Step[], onStep?: (step: number) => void): Promise<{ step: number; why: string } | null> {
+    this.restart();
+    const showing = this.showing = new Showing(this.run, this.project, this.svg, {
+      pass: (ms) => { this.clock.skip(ms); this.tick(); this.show(); }, show: () => this.show(), ...(onStep ? { onStep } : {}),
+    });
+    const rate = this.clock.rate;
+    this.setRate(0);
+    const failed = await showing.play(steps);
+    if (this.showing === showing) { this.showing = null; this.setRate(rate || 1); }
+    return failed;
+  }
+
   destroy(): void {
+    this.showing?.stop();
     this.off.abort();
     cancelAnimationFrame(this.frame);
     clearTimeout(this.timeout);
@@ -156,8 +180,11 @@ export class Player {
         this.keyed = false;
         this.svg.setPointerCapture(e.pointerId);
       }
+      if (this.showing) return;
       this.tick();
-      this.run.pointer(kind, ...place(e), this.touch || e.pointerType === "touch");
+      const byTouch = this.touch || e.pointerType === "touch";
+      this.note(kind, ...place(e), byTouch);
+      this.run.pointer(kind, ...place(e), byTouch);
       this.show();
       this.svg.style.cursor = this.touch ? finger : this.clickable(...place(e)) ? "pointer" : "default";
     };
@@ -195,6 +222,7 @@ export class Player {
     this.svg.addEventListener("keydown", (e) => {
       if (e.ctrlKey || e.metaKey || e.altKey) return;
       if (e.key === "Tab") {
+        this.options.onAct?.({ type: "tab", at: this.run.now, back: e.shiftKey });
         this.keyed = true;
         let moved = false;
         did(() => { moved = this.run.tab(e.shiftKey ? -1 : 1); });
@@ -202,12 +230,19 @@ export class Player {
         return;
       }
       let taken = false;
+      if (!e.repeat) this.options.onAct?.({ type: "key", at: this.run.now, key: e.key });
       if (!e.repeat) did(() => { taken = this.run.key(e.key, "down"); });
       if (!taken && !(e.repeat && this.run.focus() !== null && (e.key === " " || e.key === "Enter"))) return;
       e.preventDefault();
       e.stopPropagation();
     }, { signal });
     this.svg.addEventListener("keyup", (e) => did(() => this.run.key(e.key, "up")), { signal });
+  }
+
+  private note(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch: boolean): void {
+    if (!this.options.onAct || kind === "cancel" || (touch && kind === "move")) return;
+    const scene = this.run.scene();
+    this.options.onAct({ type: kind, at: this.run.now, layer: scene ? (hitTest(scene, x, y)?.path ?? null) : null, x, y, touch });
   }
 
   /** Draws the ring around the focused layer. */

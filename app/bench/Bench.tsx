@@ -4,12 +4,15 @@ import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panel
 import type { LayoutEnv } from "#core/layout";
 import type { Id } from "#core/project";
 import { inOrder } from "#core/project";
+import { Checks } from "./checks/Checks";
+import { useInspection } from "./checks/inspect";
 import { Compare } from "./Compare";
 import { Gather } from "./Gather";
 import { Insert } from "./Insert";
 import { Later } from "./Later";
 import { Layers } from "./Layers";
 import { OverOthers } from "./OverOthers";
+import { Rehearsals } from "./rehearsals/Rehearsals";
 import { Replace } from "./Replace";
 import { Rules } from "./rules/Rules";
 import { Sheet } from "./sheet/Sheet";
@@ -28,24 +31,34 @@ const Drawer = memo(function Drawer() {
   const only = useBench((s) => s.onlyDifferences);
   const problem = useBench((s) => s.problem);
   const put = useBench((s) => s.put);
-  const rules = inOrder(piece.rules).length;
+  const rules = inOrder(piece.rules).length, rehearsals = Object.keys(piece.rehearsals).length;
+  const inspection = useBench((s) => s.inspection);
+  const open = inspection?.findings.filter((f) => !piece.accepted[f.id]).length ?? 0, failing = Object.values(inspection?.rehearsals ?? {}).filter((f) => f !== null).length;
   return (
     <div className="drawer">
       <div className="drawer-head">
         <div role="tablist" aria-label="Drawer" className="drawer-tabs">
           <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
+          <button type="button" role="tab" aria-selected={tab === "checks"} onClick={() => put({ tab: "checks" })}>Checks{open > 0 && <span className="count found"> {open}</span>}</button>
+          <button type="button" role="tab" aria-selected={tab === "rehearsals"} onClick={() => put({ tab: "rehearsals" })}>Rehearsals{rehearsals > 0 && <span className={`count${failing ? " found" : ""}`}> {failing ? `${failing} of ${rehearsals}` : rehearsals}</span>}</button>
         </div>
         {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
         {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
-      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : <Rules />}</div>
+      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "checks" ? <Checks /> : <Rehearsals />}</div>
     </div>
   );
 });
 
 const Left = memo(function Left() { return <div className="left"><Insert /><Layers /><Traits /><OverOthers /></div>; });
+
+/** Keeps looking the piece through; apart, so that the bench around it does not render with every edit. */
+const Inspecting = ({ env }: { env: LayoutEnv }) => {
+  useInspection(env);
+  return null;
+};
 
 /** What is chosen, for styles and tests; apart, so that the bench around it does not render with every edit. */
 const ChosenMark = () => <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />;
@@ -62,6 +75,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
   return (
     <div className="bench">
       <ChosenMark />
+      <Later><Inspecting env={env} /></Later>
       <TopBar onHelp={openHelp} />
       <Group orientation="horizontal" className="bench-groups" {...outer}>
         <Panel id="left" minSize={176} defaultSize={214} maxSize={420}><Later><Left /></Later></Panel>

@@ -2,11 +2,13 @@ import { memo, useEffect, useRef, useState } from "react";
 import { happeningText } from "#core/behaviour";
 import type { LogLine } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
-import { restingVariant, traitsOf, valuesOf } from "#core/looks";
-import type { Variant } from "#core/project";
+import { addRehearsal } from "#core/edit";
+import { restingVariant, traitsOf, valuesOf, variantFrom } from "#core/looks";
+import { Recorder } from "#core/rehearse";
+import type { Step, Variant } from "#core/project";
 import { Player } from "#player";
 import { Icon, Swatch } from "../common/Icon";
-import { useProject } from "../store/session-context";
+import { useProject, useSession } from "../store/session-context";
 import { useBench, usePiece } from "./state";
 
 const MARGIN = 12;
@@ -47,6 +49,40 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
   };
   const shownScale = useRef(1);
+  const session = useSession();
+  const put = useBench((s) => s.put);
+  const showing = useBench((s) => s.showing);
+  const recorder = useRef<Recorder>(null);
+  const [recording, setRecording] = useState(false);
+  const [outcome, setOutcome] = useState<string | null>(null);
+  const record = () => {
+    const { current } = recorder, run = player.current?.machine;
+    if (!current) {
+      recorder.current = new Recorder();
+      setRecording(true);
+      restart();
+      return;
+    }
+    recorder.current = null;
+    setRecording(false);
+    const now = session.project.pieces[piece.id];
+    if (!now || !run || current.recorded.length === 0) return;
+    // what it has come to is what is expected of it from now on
+    const rest = restingVariant(now), is = variantFrom(now, run.inside.traits[piece.id] ?? {});
+    const expected = traitsOf(now).filter((t) => is[t.id] !== rest[t.id]).map((t): Step => ({ do: "trait", at: "", trait: t.id, value: is[t.id] ?? "" }));
+    const made = addRehearsal(now, [...current.recorded, { do: "settle" }, ...expected]);
+    if (session.edit(made.change)) put({ tab: "rehearsals", rehearsal: made.id });
+  };
+
+  useEffect(() => {
+    if (!showing) return;
+    setOutcome("Showing …");
+    setPaused(false);
+    void player.current?.demonstrate(showing.steps, (shownStep) => put({ shownStep })).then((failed) => {
+      setOutcome(failed ? `Step ${failed.step + 1}: ${failed.why}` : null);
+      put({ showing: null });
+    });
+  }, [showing, put]);
 
   useEffect(() => {
     if (!host.current) return;
@@ -57,6 +93,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         const line = happeningText(latest.current, h);
         if (line) setLines((all) => [{ ...line, id: ++count }, ...all].slice(0, MOST_LINES));
       },
+      onAct: (act) => recorder.current?.take(act),
       onChange: (run) => {
         setVariant(run.variant());
         setScreen(run.screen);
@@ -80,6 +117,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   useEffect(() => {
     if (restarts === 0) return;
     setLines([]);
+    setOutcome(null);
     player.current?.restart();
   }, [restarts]);
 
@@ -109,7 +147,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <h2 className="caption">Try{screen !== piece.id && `: ${shown.name}`}</h2>
         <select className="word" aria-label="Ground" title="What the piece lies on" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>on {g}</option>)}</select>
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
-        <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} />Restart</button>
+        <button type="button" className={`tool${recording ? " recording" : ""}`} aria-pressed={recording} title={recording ? "Stop and keep what was done as a rehearsal" : "Record what you do as a rehearsal"} onClick={record}><Icon name="record" size={13} />{recording ? "Stop" : "Record"}</button>
+        <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} /><span className="visually-hidden">Restart</span></button>
       </div>
       <div className="try-how">
         <span className="strip" role="radiogroup" aria-label="Tried with">
@@ -120,7 +159,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
         <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
       </div>
-      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{paused && <span className="paused">paused</span>}<div ref={host} className="try-host" /></div>
+      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" /></div>
       {traits.length > 0 && (
         <div className="try-traits">
           {traits.map((t) => {

@@ -4,7 +4,8 @@ import type { StoreApi } from "zustand";
 import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
 import type { Gap, Guide } from "#core/edit";
 import type { LayoutEnv, Placed, Rect } from "#core/layout";
-import type { Condition, Id, Piece, Variant } from "#core/project";
+import type { Condition, Id, Piece, Step, Variant } from "#core/project";
+import type { Inspection } from "../../workers/inspector";
 import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
 
@@ -12,7 +13,10 @@ import { useProject } from "../store/session-context";
 export interface Marks { readonly guides: readonly Guide[]; readonly gaps: readonly Gap[]; readonly marquee: Rect | null; readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null }
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
-export type DrawerTab = "sheet" | "rules";
+export type DrawerTab = "sheet" | "rules" | "checks" | "rehearsals";
+
+/** Steps to be shown in Try; whose, when they are a rehearsal's. */
+export interface Showing { readonly steps: readonly Step[]; readonly rehearsal: Id | null }
 
 /** A window over the bench for a larger task. */
 export type Dialog = { readonly kind: "compare"; readonly a: Variant; readonly b: Variant } | { readonly kind: "gather" } | { readonly kind: "replace" };
@@ -28,6 +32,15 @@ export interface BenchState {
   readonly chosen: readonly Id[];
   /** rules chosen in the drawer, to be changed together */
   readonly chosenRules: readonly Id[];
+  /** what the checks and rehearsals came to; null before they were first made */
+  readonly inspection: Inspection | null;
+  /** true from an edit until it has been looked through */
+  readonly inspecting: boolean;
+  /** the rehearsal whose steps are open */
+  readonly rehearsal: Id | null;
+  readonly showing: Showing | null;
+  /** the step being shown, counted from 0 */
+  readonly shownStep: number;
   /** the card one is looking at */
   readonly variant: Variant;
   /** further cards chosen with it: the next edit reaches them all */
@@ -63,12 +76,12 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

@@ -44,6 +44,10 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   copy: <><rect x="5.5" y="5.5" width="8" height="8" rx="1.5" /><path d="M10.5 3 H4 a1.5 1.5 0 0 0 -1.5 1.5 V10.5" /></>,
   bin: <path d="M3 4.5 H13 M6 4.5 V3 H10 V4.5 M4.5 4.5 L5.2 13 H10.8 L11.5 4.5" />,
   time: <><circle cx="8" cy="8.500" r="5" /><path d="M8 5.800 V8.500 L10 9.800 M6.500 2.500 H9.500" /></>,
+  tick: <path d="M3.500 8.500 L6.500 11.500 L12.500 4.500" />,
+  alert: <path d="M8 2.800 L14 13 H2 Z M8 6.500 V9.500 M8 11.200 V11.300" />,
+  ask: <><circle cx="8" cy="8" r="5.800" /><path d="M6.300 6.500 a1.800 1.800 0 1 1 2.500 1.700 C8.200 8.500 8 8.800 8 9.500 M8 11.200 V11.300" /></>,
+  record: <circle cx="8" cy="8" r="4.200" fill="currentColor" />,
   open: <path d="M3 8 H12 M8.5 4.5 L12 8 L8.5 11.5" />,
 };
 

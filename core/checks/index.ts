@@ -2,5 +2,6 @@ export { check, checked } from "./check";
 export type { Checked } from "./check";
 export { explore, givenValues, MOST_NODES, perform, wayTo } from "./explore";
 export type { Doing, Edge, Explored, Mode, Node } from "./explore";
+export { neighbourhood, reduced } from "./reduce";
 export { checkKinds, findingId } from "./types";
 export type { CheckKind, Finding } from "./types";

@@ -32,3 +32,20 @@ export const reduced = (project: Project, piece: Piece): Project => {
   if (still.length === 0) return project;
   return { ...project, pieces: { ...project.pieces, ...Object.fromEntries(still.flatMap((id) => { const p = project.pieces[id]; return p ? [[id, { ...p, rules: {} }]] : []; })) } };
 };
+
+/** What of a project matters for one piece: what is placed in it, where it is placed, and the screens its rules lead to. */
+export const neighbourhood = (project: Project, piece: Piece): Project => {
+  const near = inside(project, piece);
+  near.add(piece.id);
+  for (const other of Object.values(project.pieces)) if (Object.values(other.layers).some((l) => l.kind === "instance" && componentsAt(project, other, l.id).some((c) => c.id === piece.id))) near.add(other.id);
+  const led = (p: Piece | undefined) => Object.values(p?.rules ?? {}).flatMap((r) => r.effects.flatMap((e) => (e.type === "go" || e.type === "open" ? [e.screen] : [])));
+  const queue = [...near].flatMap((id) => led(project.pieces[id]));
+  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
+    const screen = project.pieces[id];
+    if (!screen || near.has(id)) continue;
+    near.add(id);
+    for (const c of inside(project, screen)) { if (!near.has(c)) { near.add(c); queue.push(...led(project.pieces[c])); } }
+    queue.push(...led(screen));
+  }
+  return near.size === Object.keys(project.pieces).length ? project : { ...project, pieces: Object.fromEntries([...near].flatMap((id) => (project.pieces[id] ? [[id, project.pieces[id]]] : []))) };
+};

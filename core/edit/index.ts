@@ -12,6 +12,7 @@ export { copyRules, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, 
 export type { RuleClip } from "./rulebook";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
+export { acceptFinding, addRehearsal, removeRehearsal, renameRehearsal, setSteps, unacceptFinding } from "./rehearsals";
 export { addSignal, removeSignal, renameSignal } from "./signals";
 export { addTrait, addTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest, variantsWith } from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";

@@ -4,7 +4,6 @@ import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
 import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
-import type { Happening } from "../behaviour/types";
 
 /** How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all came as expected. */
 export interface Failure { readonly step: number; readonly why: string; readonly at: number }
@@ -48,11 +47,16 @@ export const valueOf = (scene: Placed, path: string, key: string): unknown => {
 
 /** Someone who goes through a rehearsal's steps with a running piece. */
 export class Rehearser {
-  readonly run: Run;
-  private where: [number, number] = [-1000, -1000];
+  /** where the pointer is, px of the shown piece */
+  where: readonly [number, number] = [-1000, -1000];
 
-  constructor(env: LayoutEnv, private readonly project: Project, piece: Id, happened?: (h: Happening) => void) {
-    this.run = new Run(env, project, piece, happened);
+  constructor(readonly run: Run, private readonly project: Project) {}
+
+  /** Where a step's pointer goes; null when it needs none, or its layer is not there. */
+  aim(step: Step): readonly [number, number] | null {
+    if (step.do !== "point" && step.do !== "click" && step.do !== "tap" && step.do !== "drag") return null;
+    const scene = this.run.scene(), spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined, box = spot && spotBounds(spot);
+    return box ? [box.x + box.width / 2, box.y + box.height / 2] : null;
   }
 
   /** Does one step; null when it went well, else why not. */
@@ -84,11 +88,10 @@ export class Rehearser {
   }
 
   private reach(path: string, act: (x: number, y: number) => void): string | null {
-    const scene = this.run.scene(), spot = scene && spotAt(scene, path);
-    if (!spot) return "the layer is not there";
-    const box = spotBounds(spot);
-    this.where = [box.x + box.width / 2, box.y + box.height / 2];
-    act(...this.where);
+    const at = this.aim({ do: "click", layer: path });
+    if (!at) return "the layer is not there";
+    this.where = at;
+    act(...at);
     return null;
   }
 
@@ -143,7 +146,7 @@ export class Rehearser {
 
 /** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */
 export const rehearse = (env: LayoutEnv, project: Project, piece: Id, steps: readonly Step[], seen?: (step: number, it: Rehearser) => void): Failure | null => {
-  const it = new Rehearser(env, project, piece);
+  const it = new Rehearser(new Run(env, project, piece), project);
   for (const [i, step] of steps.entries()) {
     const why = it.step(step);
     if (why !== null) return { step: i, why, at: it.run.now };

@@ -1,0 +1,38 @@
+import { wrap } from "comlink";
+import type { Remote } from "comlink";
+import { useEffect } from "react";
+import { neighbourhood } from "#core/checks";
+import type { LayoutEnv } from "#core/layout";
+import type { Inspection, Inspector } from "../../../workers/inspector";
+import { useProject } from "../../store/session-context";
+import { useBenchStore, usePiece } from "../state";
+
+/** How long nothing must have changed before a piece is looked through, ms: edits under way come first. */
+const CALM = 700;
+
+let worker: { inspector: Remote<Inspector>; env: LayoutEnv | null } | null = null;
+
+const inspect = async (env: LayoutEnv, ...what: Parameters<Inspector["inspect"]>): Promise<Inspection | null> => {
+  worker ??= { inspector: wrap<Inspector>(new Worker(new URL("../../../workers/inspector.ts", import.meta.url), { type: "module" })), env: null };
+  if (worker.env !== env) {
+    worker.env = env;
+    await worker.inspector.equip(env);
+  }
+  return worker.inspector.inspect(...what);
+};
+
+/** Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit. */
+export const useInspection = (env: LayoutEnv): void => {
+  const project = useProject(), piece = usePiece(), store = useBenchStore();
+  useEffect(() => {
+    let stale = false;
+    store.getState().put({ inspecting: true });
+    const timer = setTimeout(() => {
+      void inspect(env, neighbourhood(project, piece), piece.id).then((inspection) => {
+        if (!stale && inspection) store.getState().put({ inspection, inspecting: false });
+      });
+    }, CALM);
+    return () => { stale = true; clearTimeout(timer); };
+    // other pieces matter as well: an edit of a placed component is an edit of what is checked here
+  }, [env, project, piece, store]);
+};

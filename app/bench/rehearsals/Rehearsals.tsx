@@ -1,0 +1,69 @@
+import { useState } from "react";
+import { addRehearsal, removeRehearsal, renameRehearsal, setSteps } from "#core/edit";
+import { inOrder, ROOT } from "#core/project";
+import type { Rehearsal, Step } from "#core/project";
+import { Icon } from "../../common/Icon";
+import { NameField } from "../../common/NameField";
+import { PATIENCE } from "../../store/session";
+import { useProject, useSession } from "../../store/session-context";
+import { useBench, useChosen, usePiece } from "../state";
+import { AddStep } from "./AddStep";
+import { StepLine } from "./StepLine";
+
+const Steps = ({ rehearsal }: { rehearsal: Rehearsal }) => {
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const chosen = useChosen().find((id) => id !== ROOT);
+  const failure = useBench((s) => s.inspection?.rehearsals[rehearsal.id]);
+  const showing = useBench((s) => s.showing), at = useBench((s) => s.shownStep), put = useBench((s) => s.put);
+  const { steps } = rehearsal;
+  const keep = (next: readonly Step[], gesture: string | null = null) => { session.edit(setSteps(piece, rehearsal.id, next), gesture, PATIENCE); };
+  const move = (i: number, by: 1 | -1) => { const next = [...steps], [s] = next.splice(i, 1); if (s && i + by >= 0 && i + by <= next.length) { next.splice(i + by, 0, s); keep(next); } };
+  const running = showing?.rehearsal === rehearsal.id;
+  const state = (i: number) => (running ? (i === at ? "now" : i < at ? "done" : "plain") : failure ? (i === failure.step ? "failed" : i < failure.step ? "done" : "plain") : failure === null ? "done" : "plain");
+  return (
+    <div className="steps">
+      {failure && <p className="step-failure" role="alert">Step {failure.step + 1}, after {Math.round(failure.at)} ms: {failure.why}.</p>}
+      <ol>{steps.map((s, i) => <StepLine key={i} project={project} piece={piece} step={s} place={i + 1} state={state(i)} onChange={(next) => keep(steps.map((o, k) => (k === i ? next : o)), `step ${rehearsal.id} ${i}`)} onMove={(by) => move(i, by)} onRemove={() => keep(steps.filter((_, k) => k !== i))} />)}</ol>
+      {steps.length === 0 && <p className="quiet px-3 py-2 m-0">No steps yet. Record them in Try, or add them here.</p>}
+      <div className="rule-add">
+        <AddStep piece={piece} chosen={chosen} onAdd={(s) => keep([...steps, s])} />
+        <button type="button" className="btn btn-sm btn-link" disabled={steps.length === 0} onClick={() => put({ showing: { steps, rehearsal: rehearsal.id } })}>Show me in Try</button>
+      </div>
+    </div>
+  );
+};
+
+/** What people do with the piece and what must come of it; run after every edit. */
+export const Rehearsals = () => {
+  const session = useSession();
+  const piece = usePiece();
+  const results = useBench((s) => s.inspection?.rehearsals), picked = useBench((s) => s.rehearsal), put = useBench((s) => s.put);
+  const [naming, setNaming] = useState<string | null>(null);
+  const list = inOrder(piece.rehearsals), open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
+  const add = () => { const made = addRehearsal(piece, []); if (session.edit(made.change)) { put({ rehearsal: made.id }); setNaming(made.id); } };
+  const failing = list.filter((r) => results?.[r.id]).length;
+  return (
+    <div className="rehearsals">
+      <div className="rehearsal-list">
+        {list.length === 0 && <p className="quiet px-3 py-2 m-0">A rehearsal is what someone does with the piece and what must come of it: “press, move off, let go: it stays off”. Record one in Try; it is run again after every edit.</p>}
+        <ul>
+          {list.map((r) => {
+            const result = results?.[r.id];
+            return (
+              <li key={r.id} className={r.id === open?.id ? "open" : ""}>
+                <span className={`result ${result ? "failed" : result === null ? "passed" : ""}`} role="img" aria-label={result ? "fails" : result === null ? "passes" : "not run yet"}><Icon name={result ? "close" : result === null ? "tick" : "time"} size={13} /></span>
+                {naming === r.id ? <NameField value={r.name} label="Name of the rehearsal" onDone={(name) => { setNaming(null); if (name) session.edit(renameRehearsal(piece, r.id, name)); }} />
+                  : <button type="button" className="rehearsal-name" aria-current={r.id === open?.id ? "true" : undefined} title="Double-click or F2 to rename" onClick={() => put({ rehearsal: r.id })} onDoubleClick={() => setNaming(r.id)} onKeyDown={(e) => { if (e.key === "F2") { e.preventDefault(); e.stopPropagation(); setNaming(r.id); } }}>{r.name}</button>}
+                <button type="button" className="tool small" aria-label={`Remove ${r.name}`} onClick={() => { session.edit(removeRehearsal(piece, r.id)); }}><Icon name="bin" size={12} /></button>
+              </li>
+            );
+          })}
+        </ul>
+        <div className="rule-add"><button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>New rehearsal</button>{list.length > 0 && results && <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>{failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}</span>}</div>
+      </div>
+      {open && <Steps key={open.id} rehearsal={open} />}
+    </div>
+  );
+};

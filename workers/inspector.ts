@@ -1,0 +1,42 @@
+import { expose } from "comlink";
+import { check } from "../core/checks/check";
+import type { Checked } from "../core/checks/check";
+import type { LayoutEnv } from "../core/layout/place";
+import { inOrder } from "../core/project/ids";
+import type { Id, Project } from "../core/project/types";
+import { rehearse } from "../core/rehearse/rehearse";
+import type { Failure } from "../core/rehearse/rehearse";
+
+/** What looking through a piece came to: findings, and how each rehearsal went (null: well). */
+export interface Inspection extends Checked { readonly rehearsals: Readonly<Record<Id, Failure | null>> }
+
+let env: LayoutEnv | null = null, ticket = 0;
+/** How long the worker goes on before it looks whether there is something newer to do, ms. */
+const SLICE = 12;
+const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
+
+const inspector = {
+  /** The measures of fonts, sent once. */
+  equip(given: LayoutEnv): void { env = given; },
+
+  /** Rehearses and checks a piece; null when a newer call has come meanwhile. */
+  async inspect(project: Project, piece: Id): Promise<Inspection | null> {
+    const mine = ++ticket, rehearsals: Record<Id, Failure | null> = {};
+    for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
+      if (env) rehearsals[r.id] = rehearse(env, project, piece, r.steps);
+      await breathe();
+      if (mine !== ticket) return null;
+    }
+    const run = check(env, project, piece);
+    for (let since = performance.now(); ;) {
+      const { done, value } = run.next();
+      if (done) return { ...value, rehearsals };
+      if (performance.now() - since < SLICE) continue;
+      await breathe();
+      if (mine !== ticket) return null;
+      since = performance.now();
+    }
+  },
+};
+export type Inspector = typeof inspector;
+expose(inspector);
