@@ -4,6 +4,7 @@ import type { Checked } from "../core/checks/check";
 import type { LayoutEnv } from "../core/layout/place";
 import { inOrder } from "../core/project/ids";
 import type { Id, Project } from "../core/project/types";
+import { arrangeMap } from "./arrange";
 import { rehearse } from "../core/rehearse/rehearse";
 import type { Failure } from "../core/rehearse/rehearse";
 
@@ -16,6 +17,8 @@ const SLICE = 12;
 const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
 
 const inspector = {
+  arrangeMap,
+
   /** The measures of fonts, sent once. */
   equip(given: LayoutEnv): void { env = given; },
 

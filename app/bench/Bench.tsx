@@ -1,4 +1,4 @@
-import { memo, useMemo, useState } from "react";
+import { lazy, memo, Suspense, useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
 import type { LayoutEnv } from "#core/layout";
@@ -25,7 +25,10 @@ import { keys, useKeys } from "./useKeys";
 import "../panels/panels.scss";
 import "./bench.scss";
 
-const Drawer = memo(function Drawer() {
+// drawn by a library of its own: only loaded when one looks at it
+const MapView = lazy(() => import("./map/MapView").then((m) => ({ default: m.MapView })));
+
+const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
   const piece = usePiece();
   const tab = useBench((s) => s.tab);
   const only = useBench((s) => s.onlyDifferences);
@@ -40,6 +43,7 @@ const Drawer = memo(function Drawer() {
         <div role="tablist" aria-label="Drawer" className="drawer-tabs">
           <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
+          <button type="button" role="tab" aria-selected={tab === "map"} onClick={() => put({ tab: "map" })}>Map</button>
           <button type="button" role="tab" aria-selected={tab === "checks"} onClick={() => put({ tab: "checks" })}>Checks{open > 0 && <span className="count found"> {open}</span>}</button>
           <button type="button" role="tab" aria-selected={tab === "rehearsals"} onClick={() => put({ tab: "rehearsals" })}>Rehearsals{rehearsals > 0 && <span className={`count${failing ? " found" : ""}`}> {failing ? `${failing} of ${rehearsals}` : rehearsals}</span>}</button>
         </div>
@@ -47,12 +51,12 @@ const Drawer = memo(function Drawer() {
         {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
-      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "checks" ? <Checks /> : <Rehearsals />}</div>
+      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals />}</div>
     </div>
   );
 });
 
-const Left = memo(function Left() { return <div className="left"><Insert /><Layers /><Traits /><OverOthers /></div>; });
+const Left = memo(function Left() { return <div className="bench-left"><Insert /><Layers /><Traits /><OverOthers /></div>; });
 
 /** Keeps looking the piece through; apart, so that the bench around it does not render with every edit. */
 const Inspecting = ({ env }: { env: LayoutEnv }) => {
@@ -84,7 +88,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
           <Group orientation="vertical" {...main}>
             <Panel id="stage" minSize={220} defaultSize="60"><Stage env={env} /></Panel>
             <Separator className="sep horizontal" aria-label="Height of the drawer" />
-            <Panel id="drawer" minSize={90} defaultSize="40"><Later><Drawer /></Later></Panel>
+            <Panel id="drawer" minSize={90} defaultSize="40"><Later><Drawer env={env} /></Later></Panel>
           </Group>
         </Panel>
         <Separator className="sep vertical" aria-label="Width of Try" />

@@ -96,6 +96,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       onAct: (act) => recorder.current?.take(act),
       onChange: (run) => {
         setVariant(run.variant());
+        put({ running: { variant: run.screen === piece.id ? run.variant() : {}, waits: run.inside.timers.filter((t) => t.at === piece.id).map((t) => t.rule) } });
         setScreen(run.screen);
       },
     });
@@ -107,7 +108,14 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       made.destroy();
       player.current = null;
     };
-  }, [env, piece.id]);
+  }, [env, piece.id, put]);
+
+  const wanted = useBench((s) => s.wanted);
+  useEffect(() => {
+    if (!wanted) return;
+    for (const [trait, value] of Object.entries(wanted)) player.current?.set(piece.id, trait, value);
+    put({ wanted: null });
+  }, [wanted, piece.id, put]);
 
   useEffect(() => {
     latest.current = project;

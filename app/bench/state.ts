@@ -13,7 +13,7 @@ import { useProject } from "../store/session-context";
 export interface Marks { readonly guides: readonly Guide[]; readonly gaps: readonly Gap[]; readonly marquee: Rect | null; readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null }
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
-export type DrawerTab = "sheet" | "rules" | "checks" | "rehearsals";
+export type DrawerTab = "sheet" | "rules" | "map" | "checks" | "rehearsals";
 
 /** Steps to be shown in Try; whose, when they are a rehearsal's. */
 export interface Showing { readonly steps: readonly Step[]; readonly rehearsal: Id | null }
@@ -39,6 +39,10 @@ export interface BenchState {
   /** the rehearsal whose steps are open */
   readonly rehearsal: Id | null;
   readonly showing: Showing | null;
+  /** where the running copy is, and the rules it waits for */
+  readonly running: { readonly variant: Variant; readonly waits: readonly Id[] } | null;
+  /** a variant that Try shall show */
+  readonly wanted: Variant | null;
   /** the step being shown, counted from 0 */
   readonly shownStep: number;
   /** the card one is looking at */
@@ -76,12 +80,12 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "wanted">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, wanted: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

@@ -2,6 +2,9 @@ import type { LayoutEnv } from "../layout/place";
 import type { Id, Project } from "../project/types";
 import { emptyLooks, missing, unpaired } from "./drawing";
 import { explore, MOST_NODES } from "./explore";
+import { variantsOf } from "../looks/variants";
+import { MOST_ON_MAP, traitMap, variantMap } from "./map";
+import type { PieceMap } from "./map";
 import { reduced } from "./reduce";
 import { leftOut, neverFires, oneWay, unreachable } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
@@ -14,6 +17,8 @@ export interface Checked {
   /** how many situations were looked at, and whether those are all there are */
   readonly situations: number;
   readonly whole: boolean;
+  /** by variant where there are not too many, and by trait */
+  readonly maps: { readonly byVariant: PieceMap | null; readonly byTrait: PieceMap };
 }
 
 const rank = { error: 0, warning: 1, note: 2 } as const;
@@ -24,7 +29,7 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
  */
 export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = MOST_NODES): Generator<void, Checked> {
   const piece = all.pieces[pieceId];
-  if (!piece) return { findings: [], situations: 0, whole: true };
+  if (!piece) return { findings: [], situations: 0, whole: true, maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
   const project = reduced(all, piece);
   const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
   const findings: Finding[] = [];
@@ -33,7 +38,7 @@ export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = 
     yield;
   }
   if (env) findings.push(...(yield* surface(env, subject)));
-  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole };
+  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
 }
 
 /** Runs the checks of a piece to their end. */
