@@ -6,7 +6,7 @@ export { advance, revise, start, step } from "./machine";
 export { brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";
 export type { Live } from "./piece";
 export { Run } from "./run";
-export { MOST_STEPS } from "./wait";
+export { MOST_STEPS, nextDue } from "./wait";
 export type { Happening, Hold, Input, Path, State, Timer, TraitSet } from "./types";
 export { effectText, happeningText, keyName, listenText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
 export type { LogLine } from "./words";

@@ -1,3 +1,4 @@
+export { scxmlEvent, writeScxml } from "./scxml";
 export { grouped, readSvg } from "./svg/read";
 export type { Draft, Picture, ReadSvg } from "./svg/read";
 export { readIcon } from "./svg/icon";

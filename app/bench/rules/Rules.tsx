@@ -1,8 +1,10 @@
 import { useState } from "react";
 import type { ClipboardEvent, KeyboardEvent } from "react";
 import { addRule, copyRules, readRules, removeRules } from "#core/edit";
+import { writeScxml } from "#core/formats";
 import { traitsOf, variantName } from "#core/looks";
 import { inOrder, ROOT } from "#core/project";
+import { saveText } from "../../common/save";
 import { useSession } from "../../store/session-context";
 import { useEdits } from "../edits";
 import { useActive, useBench, useChosen, usePiece } from "../state";
@@ -83,6 +85,7 @@ export const Rules = () => {
       <div className="rule-add">
         <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => add({})}>New rule{layer ? ` on ${layer}` : ""}</button>
         <Makers />
+        {rules.length > 0 && <button type="button" className="btn btn-sm btn-link ms-auto order-last" title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how" onClick={() => saveText(`${piece.name}.scxml`, "application/scxml+xml", writeScxml(session.project, piece))}>Save as SCXML</button>}
         {layer && <button type="button" className="btn btn-sm btn-link" onClick={() => add({ source: null })}>on the whole piece</button>}
       </div>
     </div>
