@@ -18,6 +18,7 @@ import { ReferenceView } from "./Reference";
 import { Ruler } from "./Ruler";
 import { Shaping } from "./Shaping";
 import { TypeOver } from "./TypeOver";
+import { Socket } from "./wiring/Socket";
 import { chooseCard, useBench, useBenchStore } from "./state";
 import type { BenchState } from "./state";
 import { useDragging } from "./useDragging";
@@ -89,6 +90,7 @@ export const Card = memo(function Card({ env, piece, variant, placed, zoom, acti
           <Canvas placed={placed} zoom={zoom} live={takeDraw} />
           {covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
           {placed && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
+          {active && placed && typing === null && shaped === null && tool === "choose" && !editing && <Socket placed={placed} chosen={chosen} zoom={zoom} />}
           {active && <MarksLayer zoom={zoom} />}
           {placed && typing !== null && active && <TypeOver placed={placed} id={typing} zoom={zoom} onDone={() => setTyping(null)} />}
           {placed && shaped !== null && tool === "choose" && <Shaping key={shaped} placed={placed} id={shaped} zoom={zoom} />}

@@ -24,6 +24,7 @@ import { ScopeBar } from "./ScopeBar";
 import { useActive, useBench, useBenchStore } from "./state";
 import type { GridView } from "./state";
 import { variantMenu } from "./variantMenu";
+import { WirePanel, WireScreens } from "./wiring/WirePanel";
 
 const PAD = 26, PAD_DOWN = 20, HEAD = 30, GAP = 12, SIDE = 104, NARROWEST = 190;
 /** More cards than this are not laid out at once: choose which ones with the menu of cards. */
@@ -234,6 +235,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
         <button type="button" className={`tool${zoomChoice === "fit" ? " on" : ""}`} aria-pressed={zoomChoice === "fit"} onClick={() => { put({ zoom: "fit" }); setFits(fits + 1); }}>Fit</button>
         <button type="button" className="tool" onClick={() => choose([ROOT])} title="Choose the whole piece, to set its size and fill">Whole piece</button>
       </div>
+      <WireScreens />
+      <WirePanel />
       {menu && <ContextMenu menu={menu} onClose={closeMenu} />}
     </div>
   );

@@ -2,7 +2,7 @@ import { createContext, useContext, useMemo } from "react";
 import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
 import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
-import type { Gap, Guide } from "#core/edit";
+import type { Gap, Guide, Wire } from "#core/edit";
 import type { LayoutEnv, Placed, Rect } from "#core/layout";
 import type { Condition, Id, Piece, Step, Variant } from "#core/project";
 import type { Inspection } from "../../workers/inspector";
@@ -39,6 +39,9 @@ export interface BenchState {
   /** the rehearsal whose steps are open */
   readonly rehearsal: Id | null;
   readonly showing: Showing | null;
+  /** true while a wire is being drawn; then what it was drawn from and to, until it is made a rule */
+  readonly wiring: boolean;
+  readonly wired: { readonly x: number; readonly y: number; readonly layers: readonly Id[]; readonly from: readonly Variant[]; readonly to: Wire } | null;
   /** where the running copy is, and the rules it waits for */
   readonly running: { readonly variant: Variant; readonly waits: readonly Id[] } | null;
   /** a variant that Try shall show */
@@ -80,12 +83,12 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "wanted">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "wanted" | "wiring" | "wired">>): void;
   restart(): void;
 }
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, wanted: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

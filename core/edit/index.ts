@@ -10,6 +10,8 @@ export type { Made } from "./pieces";
 export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
 export { copyRules, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, rulesForValue, setRules, settableOptions } from "./rulebook";
 export type { RuleClip } from "./rulebook";
+export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
+export type { Wire, WireScope } from "./wiring";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
 export { acceptFinding, addRehearsal, removeRehearsal, renameRehearsal, setSteps, unacceptFinding } from "./rehearsals";
