@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
+import { kitWithout, openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
 let desk: Desk, me: Designer;
 beforeAll(async () => {
-  desk = await openDesk();
+  desk = await openDesk(kitWithout("sailing-card-deck"));
   me = desk.me;
 });
 afterAll(() => desk.close());

@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
+import { kitWithPlainBell, openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
 let me: Designer, desk: Desk, go: Desk["go"];
 beforeAll(async () => {
-  desk = await openDesk();
+  desk = await openDesk(kitWithPlainBell());
   ({ me, go } = desk);
 });
 afterAll(() => desk.close());

@@ -155,7 +155,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <h2 className="caption">Try{screen !== piece.id && `: ${shown.name}`}</h2>
         <select className="word" aria-label="Ground" title="What the piece lies on" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>on {g}</option>)}</select>
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
-        <button type="button" className={`tool${recording ? " recording" : ""}`} aria-pressed={recording} title={recording ? "Stop and keep what was done as a rehearsal" : "Record what you do as a rehearsal"} onClick={record}><Icon name="record" size={13} />{recording ? "Stop" : "Record"}</button>
+        <button type="button" className={`tool${recording ? " recording" : ""}`} aria-pressed={recording} title={recording ? "Stop and keep what was done as a rehearsal" : "Record what you do as a rehearsal"} onClick={record}><Icon name="record" size={13} /><span className="visually-hidden">{recording ? "Stop" : "Record"}</span></button>
         <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} /><span className="visually-hidden">Restart</span></button>
       </div>
       <div className="try-how">

@@ -89,7 +89,7 @@ export const pasteRules = (piece: Piece, clip: RuleClip, source?: Id | null): { 
 };
 
 /** Changes the same part of several rules at once, as one step of undo. */
-export const setRules = (piece: Piece, ids: readonly Id[], parts: Partial<Pick<Rule, "on" | "motion" | "source" | "when">>): Change => {
+export const setRules = (piece: Piece, ids: readonly Id[], parts: Partial<Pick<Rule, "on" | "motion" | "source" | "when" | "trigger">>): Change => {
   const ops: Op[] = ids.flatMap((id) => (piece.rules[id] ? Object.entries(parts).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)) : []));
   return { label: counted(ids.length, "Change"), ops };
 };

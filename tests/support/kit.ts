@@ -2,7 +2,7 @@ import type { Browser } from "puppeteer-core";
 import { inject } from "vitest";
 import type { Sequelize } from "sequelize";
 import { newId } from "#core/project";
-import type { Project } from "#core/project";
+import type { Piece, Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../../demo/index";
 import { launch } from "./browser";
@@ -10,6 +10,19 @@ import { Designer } from "./designer";
 
 /** A designer at a project of their own: the kit, or what is given. */
 export interface Desk { readonly me: Designer; readonly browser: Browser; readonly db: Sequelize; readonly id: string; readonly address: string; /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>; close(): Promise<void> }
+
+/** The kit with some parts as they look, without their behaviour. */
+export const kitWithout = (...ids: readonly string[]): Project => {
+  const kit = kelpwayKit();
+  return { ...kit, pieces: { ...kit.pieces, ...Object.fromEntries(ids.map((id) => [id, { ...(kit.pieces[id] as Piece), rules: {}, rehearsals: {} }])) } };
+};
+
+/** The kit with a Route bell that neither wiggles nor swells: four variants of three layers to draw on. */
+export const kitWithPlainBell = (): Project => {
+  const kit = kitWithout("route-bell"), bell = kit.pieces["route-bell"] as Piece, { wiggle: _w, swell: _s, ...traits } = bell.traits;
+  const looks = Object.fromEntries(Object.entries(bell.looks).filter(([, l]) => !("wiggle" in l.when) && !("swell" in l.when)));
+  return { ...kit, pieces: { ...kit.pieces, "route-bell": { ...bell, traits, looks, notes: {} } } };
+};
 
 export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
   const { browser, close } = await launch(), db = openDatabase(inject("databaseUrl")), id = newId();

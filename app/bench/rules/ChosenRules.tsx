@@ -1,6 +1,7 @@
 import { copyRules, pasteRules, removeRules, setRules } from "#core/edit";
 import type { Id, Motion, Piece } from "#core/project";
 import { Icon } from "../../common/Icon";
+import { NumberField } from "../../common/NumberField";
 import { PATIENCE } from "../../store/session";
 import { useSession } from "../../store/session-context";
 import { useBench } from "../state";
@@ -18,6 +19,7 @@ export const ChosenRules = ({ piece, ids, onClose }: { piece: Piece; ids: readon
   return (
     <div className="rule-chosen" role="group" aria-label="Chosen rules">
       <b>{ids.length === 1 ? "One rule" : `${ids.length} rules`}:</b>
+      {rules.every((r) => r.trigger.type === "delay") && <span className="effect">after <NumberField label="Wait of all, in milliseconds" value={first.trigger.ms ?? 0} min={0} max={600_000} step={50} onChange={(ms) => { session.edit(setRules(piece, ids, { trigger: { type: "delay", ms } }), `wait of ${ids.join()}`, PATIENCE); }} /> ms</span>}
       <span className="effect"><MotionPart motion={first.motion} onChange={all} />{!alike && <button type="button" className="btn btn-sm btn-link p-0" onClick={() => all(first.motion)}>give all this motion</button>}</span>
       <span className="ms-auto d-inline-flex align-items-center gap-1">
         <button type="button" className="tool" onClick={() => { session.edit(setRules(piece, ids, { on: !on })); }}>{on ? "Switch off" : "Switch on"}</button>
