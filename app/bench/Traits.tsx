@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { addTrait, addTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest } from "#core/edit";
+import { addTrait, addTraitValue, duplicateTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, rulesForValue, setPattern, setRest } from "#core/edit";
 import { inOrder } from "#core/project";
 import type { Trait } from "#core/project";
 import { restOf, valuesOf, variantsOf } from "#core/looks";
@@ -38,6 +38,16 @@ const TraitRow = ({ trait, fresh, onFresh }: { trait: Trait; fresh: string | nul
     const { text } = lostWith(piece, trait, value), change = removeTraitValue(piece, trait, value);
     if (change && session.edit(change)) edits.offer(`${trait.name}: ${name} was removed, and with it ${text}.`, "Undo", () => session.undo());
   };
+  const duplicate = (value: string, name: string) => {
+    const made = duplicateTraitValue(piece, trait, value);
+    if (!session.edit(made.change)) return;
+    setRenaming(made.id);
+    const now = session.project.pieces[piece.id], along = now && rulesForValue(now, trait.id, value, made.id);
+    if (along?.change.ops.length) edits.offer(`${name} was duplicated as it looks. ${along.change.ops.length === 1 ? "One rule names" : `${along.change.ops.length} rules name`} it.`, "Bring them along", () => {
+      const later = session.project.pieces[piece.id], change = later && rulesForValue(later, trait.id, value, made.id);
+      if (change && session.edit(change.change)) edits.showRules(change.ids);
+    });
+  };
   const drop = () => {
     const before = variantsOf(piece).length;
     if (session.edit(removeTrait(piece, trait))) edits.offer(`The trait ${trait.name} was removed: ${before} variants became ${variantsOf(session.project.pieces[piece.id] ?? piece).length}. What was said for its resting value stays.`, "Undo", () => session.undo());
@@ -67,6 +77,7 @@ const TraitRow = ({ trait, fresh, onFresh }: { trait: Trait; fresh: string | nul
                   {naming === v.id
                     ? <NameField value={v.name} label="Value name" onDone={(name) => { stop(); if (name) session.edit(renameTraitValue(piece, trait.id, v.id, name)); }} />
                     : <button type="button" className="plain-name" title="Rename" onClick={() => setRenaming(v.id)}>{v.name}</button>}
+                  <button type="button" className="tool small" aria-label={`Duplicate value ${v.name}`} title={`A new value that looks like ${v.name}`} onClick={() => duplicate(v.id, v.name)}><Icon name="copy" size={12} /></button>
                   {values.length > 1 && <button type="button" className="tool small" aria-label={`Remove value ${v.name}`} title={`Remove ${v.name}`} onPointerEnter={(e) => { e.currentTarget.title = lost(v.id, v.name); }} onClick={() => remove(v.id, v.name)}><Icon name="close" size={12} /></button>}
                 </>}
               </SortItem>

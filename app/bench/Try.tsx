@@ -3,13 +3,14 @@ import { happeningText } from "#core/behaviour";
 import type { LogLine } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
 import { addRehearsal } from "#core/edit";
-import { restingVariant, traitsOf, valuesOf, variantFrom } from "#core/looks";
+import { restingVariant, traitsOf, valuesOf, variantFrom, variantKey } from "#core/looks";
 import { Recorder } from "#core/rehearse";
 import type { Step, Variant } from "#core/project";
 import { Player } from "#player";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject, useSession } from "../store/session-context";
-import { useBench, usePiece } from "./state";
+import { useActive, useBench, usePiece } from "./state";
+import { Beside, MOST_BESIDE } from "./try/Beside";
 
 const MARGIN = 12;
 const MOST_LINES = 200;
@@ -49,6 +50,11 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
   };
   const shownScale = useRef(1);
+  const [beside, setBeside] = useState(false);
+  const unseen = useBench((s) => s.inspection?.unseenByTouch) ?? [];
+  const { variants: cards } = useActive();
+  const [first] = traitsOf(piece), rest = restingVariant(piece);
+  const others = (cards.length > 1 ? cards : first ? valuesOf(first).map((v) => ({ ...rest, [first.id]: v.id })) : []).filter((v) => variantKey(piece, v) !== variantKey(piece, rest)).slice(0, MOST_BESIDE);
   const session = useSession();
   const put = useBench((s) => s.put);
   const showing = useBench((s) => s.showing);
@@ -155,6 +161,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <h2 className="caption">Try{screen !== piece.id && `: ${shown.name}`}</h2>
         <select className="word" aria-label="Ground" title="What the piece lies on" value={ground} onChange={(e) => setGround(e.target.value as Ground)}>{grounds.map((g) => <option key={g} value={g}>on {g}</option>)}</select>
         <span className="quiet small-text">{Math.round(scale * 100)} %</span>
+        {traitsOf(piece).length > 0 && <button type="button" className={`tool${beside ? " on" : ""}`} aria-label="Side by side" aria-pressed={beside} title="Try copies side by side that begin in the chosen cards, or in each value of the first trait" onClick={() => setBeside(!beside)}><Icon name="instance" size={14} /></button>}
         <button type="button" className={`tool${recording ? " recording" : ""}`} aria-pressed={recording} title={recording ? "Stop and keep what was done as a rehearsal" : "Record what you do as a rehearsal"} onClick={record}><Icon name="record" size={13} /><span className="visually-hidden">{recording ? "Stop" : "Record"}</span></button>
         <button type="button" className="tool" title="Restart (R)" onClick={restart}><Icon name="restart" size={14} /><span className="visually-hidden">Restart</span></button>
       </div>
@@ -167,7 +174,10 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
         <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
       </div>
-      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" /></div>
+      {touch && unseen.length > 0 && <p className="try-missed">A finger never sees {unseen.map((u) => `${piece.traits[u.trait]?.name ?? ""} ${piece.traits[u.trait]?.values[u.value]?.name ?? ""}`).join(", ")}.</p>}
+      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" />
+        {beside && others.map((v) => <Beside key={variantKey(piece, v)} env={env} project={project} piece={piece} start={v} scale={Math.min(scale, 1)} restarts={restarts} rate={paused ? 0 : rate} touch={touch} />)}
+      </div>
       {traits.length > 0 && (
         <div className="try-traits">
           {traits.map((t) => {

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { Link, useNavigate } from "react-router";
-import { addPiece, piecesOf, removePiece, renamePiece, setStart, startScreen } from "#core/edit";
+import { addPiece, duplicatePiece, piecesOf, removePiece, removeRules, renamePiece, setStart, startScreen } from "#core/edit";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { variantsOf } from "#core/looks";
@@ -13,7 +13,10 @@ import { SaveMark } from "../common/SaveMark";
 import { Thumbnail } from "../common/Thumbnail";
 import { useProject, useSession } from "../store/session-context";
 
-const Tile = ({ piece, start, onRemoved }: { piece: Piece; start: boolean; onRemoved: (name: string) => void }) => {
+/** A piece that was just duplicated, and how many rules came along. */
+interface Duplicated { readonly id: string; readonly of: string; readonly rules: number }
+
+const Tile = ({ piece, start, onRemoved, onDuplicated }: { piece: Piece; start: boolean; onRemoved: (name: string) => void; onDuplicated: (made: Duplicated) => void }) => {
   const session = useSession();
   const project = useProject();
   const [renaming, setRenaming] = useState(false);
@@ -33,6 +36,7 @@ const Tile = ({ piece, start, onRemoved }: { piece: Piece; start: boolean; onRem
           <Dropdown.Menu>
             <Dropdown.Item as="button" type="button" onClick={() => afterMenu(() => setRenaming(true))}>Rename</Dropdown.Item>
             {piece.kind === "screen" && !start && <Dropdown.Item as="button" type="button" onClick={() => { session.edit(setStart(project, piece.id)); }}>Start the prototype here</Dropdown.Item>}
+            <Dropdown.Item as="button" type="button" onClick={() => { const made = duplicatePiece(project, piece, true); if (session.edit(made.change)) onDuplicated({ id: made.id, of: piece.name, rules }); }}>Duplicate</Dropdown.Item>
             <Dropdown.Item as="button" type="button" onClick={() => { if (session.edit(removePiece(project, piece.id))) onRemoved(piece.name); }}>Remove</Dropdown.Item>
           </Dropdown.Menu>
         </Dropdown>
@@ -49,6 +53,12 @@ export default function Overview() {
   const navigate = useNavigate();
   const [renaming, setRenaming] = useState(false);
   const [removed, setRemoved] = useState<string | null>(null);
+  const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
+  /** Takes the rules out of the duplicate again. */
+  const withoutRules = ({ id }: Duplicated) => {
+    const twin = session.project.pieces[id];
+    if (twin) session.edit(removeRules(twin, Object.keys(twin.rules)));
+  };
   const make = (kind: Piece["kind"]) => {
     const made = addPiece(project, kind, kind === "component" ? "Component" : "Screen");
     if (session.edit(made.change)) void navigate(`/projects/${session.id}/pieces/${made.id}`);
@@ -82,11 +92,12 @@ export default function Overview() {
                 <h1 className="h5 m-0" id={`${s.kind}-title`}>{s.title}</h1>
                 <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => make(s.kind)}>New {s.kind}</button>
               </div>
-              {pieces.length === 0 ? <p className="quiet page-empty">{s.empty}</p> : <ul className={`tiles ${s.kind}`}>{pieces.map((p) => <Tile key={p.id} piece={p} start={p.id === start?.id} onRemoved={setRemoved} />)}</ul>}
+              {pieces.length === 0 ? <p className="quiet page-empty">{s.empty}</p> : <ul className={`tiles ${s.kind}`}>{pieces.map((p) => <Tile key={p.id} piece={p} start={p.id === start?.id} onRemoved={setRemoved} onDuplicated={setDuplicated} />)}</ul>}
             </section>
           );
         })}
       </main>
+      {duplicated && <Notice key={duplicated.id} text={duplicated.rules ? `${duplicated.of} was duplicated with its ${duplicated.rules === 1 ? "rule" : `${duplicated.rules} rules`}.` : `${duplicated.of} was duplicated.`} {...(duplicated.rules ? { action: { label: "Without them", run: () => withoutRules(duplicated) } } : {})} onClose={() => setDuplicated(null)} />}
       {removed !== null && <Notice text={`${removed} was removed.`} action={{ label: "Undo", run: () => session.undo() }} onClose={() => setRemoved(null)} />}
     </>
   );

@@ -6,7 +6,7 @@ import { variantsOf } from "../looks/variants";
 import { MOST_ON_MAP, traitMap, variantMap } from "./map";
 import type { PieceMap } from "./map";
 import { reduced } from "./reduce";
-import { leftOut, neverFires, oneWay, unreachable } from "./reach";
+import { leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
 import { surface } from "./surface";
 import type { Finding } from "./types";
@@ -17,6 +17,8 @@ export interface Checked {
   /** how many situations were looked at, and whether those are all there are */
   readonly situations: number;
   readonly whole: boolean;
+  /** values of traits that show only while a pointer hovers: a finger never sees them */
+  readonly unseenByTouch: readonly { readonly trait: Id; readonly value: Id }[];
   /** by variant where there are not too many, and by trait */
   readonly maps: { readonly byVariant: PieceMap | null; readonly byTrait: PieceMap };
 }
@@ -29,7 +31,7 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
  */
 export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = MOST_NODES): Generator<void, Checked> {
   const piece = all.pieces[pieceId];
-  if (!piece) return { findings: [], situations: 0, whole: true, maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
+  if (!piece) return { findings: [], situations: 0, whole: true, unseenByTouch: [], maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
   const project = reduced(all, piece);
   const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
   const findings: Finding[] = [];
@@ -38,7 +40,7 @@ export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = 
     yield;
   }
   if (env) findings.push(...(yield* surface(env, subject)));
-  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
+  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, unseenByTouch: unseenByTouch(subject), maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
 }
 
 /** Runs the checks of a piece to their end. */

@@ -193,6 +193,14 @@ describe("the space of situations", () => {
     }), { numRuns: 250 });
   });
 
+  it("tells what only a hovering pointer ever shows", () => {
+    const touch = (make: (b: Builder, body: Id, lamp: Id) => void) => { const { b } = buoy(make), found = checked(env, b.project, b.at).unseenByTouch; return found.map((f) => b.piece.traits[f.trait]?.values[f.value]?.name); };
+    const contact = (press: boolean) => (b: Builder, body: Id) => { const c = b.trait("Contact", "none", "hovered", "pressed"); shows(b, c, body); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] }); if (press) b.rule({ source: body, trigger: { type: "press" }, undo: true, effects: [to(c, "pressed")] }); };
+    // a finger hovers too, but only while it presses
+    expect(touch(contact(true))).toEqual(["hovered"]);
+    expect(touch(contact(false))).toEqual([]);
+  });
+
   it("says when there is more than it looks at, and then claims nothing that would need it all", () => {
     const b = new Builder(), id = b.new("component", "Board");
     for (let i = 0; i < 4; i++) { const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }), t = b.trait(`Lamp ${i}`, "off", "on"); shows(b, t, lamp); b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] }); }

@@ -103,6 +103,15 @@ export const neverFires = (subject: Subject): Finding[] => {
   }));
 };
 
+/** Values that are seen with a mouse and never with a finger. */
+export const unseenByTouch = ({ piece, space }: Subject): { trait: Id; value: Id }[] => {
+  const [first] = space.nodes;
+  if (!space.whole || !first) return [];
+  const touched = reachable([first], space.edges.filter((e) => e.by === "touch" || e.by === "rest")), moused = reachable([first], space.edges.filter((e) => e.by === "mouse" || e.by === "rest"));
+  const has = (nodes: ReadonlySet<Node>, trait: Id, value: Id) => [...nodes].some((n) => n.variant[trait] === value);
+  return traitsOf(piece).flatMap((t) => valuesOf(t).filter((v) => has(moused, t.id, v.id) && !has(touched, t.id, v.id)).map((v) => ({ trait: t.id, value: v.id })));
+};
+
 /** Triggers a finger or a key can make as well as a mouse. */
 const plain: readonly TriggerType[] = ["click", "press", "release", "hold", "signal", "delay", "settled"];
 const pressing: readonly TriggerType[] = ["click", "press", "release", "hold"];

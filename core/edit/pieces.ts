@@ -43,6 +43,13 @@ export const addPiece = (project: Project, kind: Piece["kind"], name: string): M
   return { id: piece.id, change: { label: `New ${kind} ${piece.name}`, ops: [set(["pieces", piece.id], piece)] } };
 };
 
+/** A copy of a piece after the others, with its rules and rehearsals or with its looks alone. */
+export const duplicatePiece = (project: Project, piece: Piece, withRules: boolean): Made => {
+  const all = Object.values(project.pieces), name = freeName(piece.name, all.map((p) => p.name)), id = newId(), root = piece.layers[ROOT];
+  const twin: Piece = { ...piece, id, name, order: orderAfter(all), layers: root ? { ...piece.layers, [ROOT]: { ...root, name } } : piece.layers, ...(withRules ? {} : { rules: {}, rehearsals: {}, accepted: {} }) };
+  return { id, change: { label: `Duplicate ${piece.name}`, ops: [set(["pieces", id], twin)] } };
+};
+
 export const removePiece = (project: Project, id: Id): Change => ({ label: `Remove ${project.pieces[id]?.name ?? "piece"}`, ops: [remove(["pieces", id])] });
 
 /** Renames a piece and its root layer, which stands for it. */

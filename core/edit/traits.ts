@@ -1,7 +1,7 @@
-import { newId, orderAfter, orderAt } from "../project/ids";
+import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
-import type { Condition, Id, Piece, Trait, TraitValue } from "../project/types";
+import type { Condition, Id, Look, Piece, Trait, TraitValue } from "../project/types";
 import { conditionText, restOf, traitsOf, variantsOf } from "../looks/variants";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
@@ -99,6 +99,22 @@ export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change 
   const ops = [...lookOps(piece, trait, (v) => v === value, false), ...noteOps(piece, trait, (v) => v === value, false)];
   if (trait.rest === value) ops.push(set(at(piece, trait.id, "rest"), null));
   return { label: `Remove value ${trait.values[value]?.name ?? ""}`, ops: [...ops, remove(at(piece, trait.id, "values", value))] };
+};
+
+/** A new value that looks as another does, right after the others. Rules are not copied: `rulesForValue` brings them. */
+export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made => {
+  const made = addTraitValue(piece, trait, trait.values[value]?.name ?? "value"), ops = [...made.change.ops], looks = inOrder(piece.looks);
+  for (const look of [...looks]) {
+    const said = look.when[trait.id];
+    if (!said?.includes(value)) continue;
+    // one that is said for several values is said for one more; one for this value alone gets a twin
+    if (said.length > 1) { ops.push(set(["pieces", piece.id, "looks", look.id, "when", trait.id], [...said, made.id])); continue; }
+    // right after the original, so that it wins and loses as that does
+    const at = looks.indexOf(look) + 1, twin: Look = { ...look, id: newId(), order: orderAt(looks, at), when: { ...look.when, [trait.id]: [made.id] } };
+    looks.splice(at, 0, twin);
+    ops.push(set(["pieces", piece.id, "looks", twin.id], twin));
+  }
+  return { id: made.id, change: { label: `Duplicate ${trait.values[value]?.name ?? "value"}`, ops } };
 };
 
 /** How many variants a piece would have with one more trait of `n` values. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { addTraitValue, copyRules, duplicateLayers, lastWiring, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, rulesForValue, setRules, wire, wireEffects, wireScopes } from "#core/edit";
-import type { Id, Trait, Variant } from "#core/project";
+import { addTraitValue, copyRules, duplicateLayers, duplicatePiece, duplicateTraitValue, lastWiring, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, rulesForValue, setRules, wire, wireEffects, wireScopes } from "#core/edit";
+import { valuesIn, variantsOf } from "#core/looks";
+import type { Id, Piece, Trait, Variant } from "#core/project";
 import { brokenRule } from "#core/behaviour";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
@@ -92,6 +93,20 @@ describe("rules that are copied", () => {
     expect(along.ids.map((id) => b.piece.rules[id]?.when)).toEqual([{ [step.id]: [added.id] }]);
     expect(b.piece.rules[holds]?.when[step.id]).toEqual([step.v.one, step.v.two, added.id]);
     expect(b.piece.rules[leads]?.when[step.id]).toEqual([step.v.two]);
+  });
+
+  it("a duplicated value looks as the other does in every variant, and a duplicated piece is the same piece", () => {
+    const { b, left, step, lit } = gate();
+    b.look({ [step.id]: [step.v.two as Id] }, left, { x: 20 }).look({ [step.id]: [step.v.two as Id], [lit.id]: [lit.v.yes as Id] }, left, { x: 30 }).look({ [lit.id]: [lit.v.yes as Id] }, left, { x: 40, y: 5 });
+    const made = duplicateTraitValue(b.piece, b.piece.traits[step.id] as Trait, step.v.two as Id);
+    b.do(made.change);
+    for (const v of variantsOf(b.piece).filter((v) => v[step.id] === made.id)) expect(valuesIn(b.project, b.piece, v, b.layerOf(left))).toEqual(valuesIn(b.project, b.piece, { ...v, [step.id]: step.v.two as Id }, b.layerOf(left)));
+    b.rule({ effects: [goes(lit.id, "next")] });
+    const whole = duplicatePiece(b.project, b.piece, true), bare = duplicatePiece(b.project, b.piece, false);
+    b.do(whole.change).do(bare.change);
+    const [one, two] = [whole.id, bare.id].map((id) => b.project.pieces[id] as Piece);
+    expect([one?.name, one?.rules, two?.rules]).toEqual(["Gate 2", b.piece.rules, {}]);
+    expect(one?.looks).toEqual(b.piece.looks);
   });
 
   it("are changed and removed together in one step", () => {
