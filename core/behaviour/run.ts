@@ -20,9 +20,9 @@ import { nextDue } from "./wait";
 export class Run {
   private state: State;
   private readonly mover = new Mover();
-  private resolver = new Resolver();
 
-  constructor(private readonly env: LayoutEnv, private project: Project, readonly piece: Id, private readonly happened: (h: Happening) => void = () => undefined) {
+  /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
+  constructor(private readonly env: LayoutEnv, private project: Project, readonly piece: Id, private readonly happened: (h: Happening) => void = () => undefined, private readonly resolver = new Resolver()) {
     this.state = start(project, piece);
     this.aim(this.state, null, 0);
     this.advanceTo(0);

@@ -9,6 +9,7 @@ import { reduced } from "./reduce";
 import { leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
 import { surface } from "./surface";
+import { byTraits, traitSpace } from "./traitspace";
 import type { Finding } from "./types";
 
 /** What the checks of a piece came to. */
@@ -17,6 +18,8 @@ export interface Checked {
   /** how many situations were looked at, and whether those are all there are */
   readonly situations: number;
   readonly whole: boolean;
+  /** how many variants were looked at by traits alone instead; null where that was not needed, or too much too */
+  readonly variants: number | null;
   /** values of traits that show only while a pointer hovers: a finger never sees them */
   readonly unseenByTouch: readonly { readonly trait: Id; readonly value: Id }[];
   /** by variant where there are not too many, and by trait */
@@ -31,7 +34,7 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
  */
 export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = MOST_NODES): Generator<void, Checked> {
   const piece = all.pieces[pieceId];
-  if (!piece) return { findings: [], situations: 0, whole: true, unseenByTouch: [], maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
+  if (!piece) return { findings: [], situations: 0, whole: true, variants: null, unseenByTouch: [], maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
   const project = reduced(all, piece);
   const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
   const findings: Finding[] = [];
@@ -39,8 +42,12 @@ export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = 
     findings.push(...each(subject));
     yield;
   }
+  // with more situations than can be looked at one by one, what traits alone can tell is told
+  const traits = space.whole ? null : traitSpace(project, piece);
+  if (traits) findings.push(...byTraits(project, piece, traits));
+  yield;
   if (env) findings.push(...(yield* surface(env, subject)));
-  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, unseenByTouch: unseenByTouch(subject), maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
+  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, variants: traits?.count ?? null, unseenByTouch: unseenByTouch(subject), maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
 }
 
 /** Runs the checks of a piece to their end. */

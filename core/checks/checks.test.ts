@@ -2,13 +2,13 @@ import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import { advance, focusStops, start, step } from "#core/behaviour";
 import type { Input } from "#core/behaviour";
-import { checked, explore, MOST_NODES } from "#core/checks";
+import { checked, explore, MOST_NODES, traitSpace } from "#core/checks";
 import type { CheckKind, Explored, Finding } from "#core/checks";
 import { addOption } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import { variantFrom, variantKey } from "#core/looks";
 import { accept } from "#core/project";
-import type { Id, Motion, Piece, Project } from "#core/project";
+import type { Id, Motion, Piece, Project, Variant } from "#core/project";
 import { rehearse } from "#core/rehearse";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
@@ -199,6 +199,32 @@ describe("the space of situations", () => {
     // a finger hovers too, but only while it presses
     expect(touch(contact(true))).toEqual(["hovered"]);
     expect(touch(contact(false))).toEqual([]);
+  });
+
+  it("of too many situations, all variants are looked at by their traits alone: nothing that can be reached is missed", () => {
+    fc.assert(fc.property(rules, (list) => {
+      const b = new Builder();
+      b.new("component", "Buoy");
+      const body = b.layer("box", { width: 80, height: 80 }), lamp = b.layer("box", { width: 30, height: 30 }, body), s = b.trait("Step", "one", "two", "three"), lit = b.trait("Lit", "no", "yes"), layers = [body, lamp];
+      for (const r of list) b.rule({ source: layers[r.on] ?? null, trigger: { type: r.trigger as "click", ms: r.ms, key: "a" }, when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] }, undo: r.undo && ["hover", "press", "focus"].includes(r.trigger), effects: [{ type: "set", trait: r.trait ? s.id : lit.id, to: { step: r.step as "next" } }], motion: tween(r.ms) });
+      const traits = traitSpace(b.project, b.piece), exact = whole(b.project, b.piece);
+      if (!traits) throw new Error("too much");
+      const index = (v: Variant) => Object.values(s.v).indexOf(v[s.id] as string) + 3 * Object.values(lit.v).indexOf(v[lit.id] as string);
+      for (const n of exact.nodes) expect(traits.reached[index(n.variant)]).toBe(1);
+      for (const e of exact.edges) for (const h of e.happenings) if (h.type === "fired") expect(traits.fired.has(h.rule)).toBe(true);
+    }), { numRuns: 120 });
+  });
+
+  it("and what they tell is found there too: a value never reached, a rule that cannot be, a way without a return", () => {
+    const b = new Builder(), id = b.new("component", "Board");
+    for (let i = 0; i < 10; i++) { const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }), t = b.trait(`Lamp ${i}`, "off", "on", "broken"); shows(b, t, lamp); b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] }); if (i > 0) b.rule({ source: lamp, when: at(t, "on"), effects: [to(t, "off")] }); if (i === 1) b.rule({ source: lamp, trigger: { type: "press" }, when: at(t, "broken"), effects: [to(t, "off")] }); }
+    const found = checked(null, b.project, id, 500), texts = found.findings.map((f) => f.text);
+    expect(found.whole).toBe(false);
+    expect(found.variants).toBe(1024);
+    expect(texts).toContain("Lamp 3 broken is never reached: no rule leads there.");
+    expect(texts.some((x) => x.includes("can never happen"))).toBe(true);
+    expect(texts).toContain("Once Lamp 0 is on, there may be no way back to off.");
+    expect(texts.filter((x) => x.includes("no way back"))).toHaveLength(1);
   });
 
   it("says when there is more than it looks at, and then claims nothing that would need it all", () => {

@@ -5,5 +5,6 @@ export type { Doing, Edge, Explored, Mode, Node } from "./explore";
 export { MOST_ON_MAP, traitMap, valueKey, variantMap } from "./map";
 export type { MapLink, MapNode, PieceMap } from "./map";
 export { neighbourhood, reduced } from "./reduce";
+export { traitSpace } from "./traitspace";
 export { checkKinds, findingId } from "./types";
 export type { CheckKind, Finding } from "./types";

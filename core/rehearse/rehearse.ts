@@ -2,6 +2,7 @@ import { Run } from "../behaviour/run";
 import { spotAt, spotBounds } from "../layout/bounds";
 import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
+import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
 
@@ -144,9 +145,20 @@ export class Rehearser {
   }
 }
 
+const resolvers = new WeakMap<Project, Map<Id, Resolver>>();
+
+/** One rehearsal after another resolves the same piece: what is known of it is kept. */
+const resolverFor = (project: Project, piece: Id): Resolver => {
+  let known = resolvers.get(project);
+  if (!known) resolvers.set(project, known = new Map());
+  let resolver = known.get(piece);
+  if (!resolver) known.set(piece, resolver = new Resolver());
+  return resolver;
+};
+
 /** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */
 export const rehearse = (env: LayoutEnv, project: Project, piece: Id, steps: readonly Step[], seen?: (step: number, it: Rehearser) => void): Failure | null => {
-  const it = new Rehearser(new Run(env, project, piece), project);
+  const it = new Rehearser(new Run(env, project, piece, undefined, resolverFor(project, piece)), project);
   for (const [i, step] of steps.entries()) {
     const why = it.step(step);
     if (why !== null) return { step: i, why, at: it.run.now };

@@ -5,6 +5,7 @@ import { join } from "node:path";
 import type { LayoutEnv } from "../../core/layout/index.ts";
 import { readFileSync } from "node:fs";
 import { root } from "../serve.ts";
+import { behaviour } from "./behaviour.ts";
 import { cards } from "./cards.ts";
 import { machine } from "./machine.ts";
 import { motion } from "./motion.ts";
@@ -16,11 +17,13 @@ import { stage } from "./stage.ts";
 const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"] };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
-// `npm run bench stage` measures the stage alone
+// `npm run bench stage` measures the stage alone, `npm run bench behaviour` rules, checks and maps
 const only = process.argv[2];
-if (only !== "stage") {
+if (only === "behaviour") behaviour(env, line);
+else if (only !== "stage") {
   cards(env, line);
   machine(env, line);
+  behaviour(env, line);
   motion(env, line);
   gather(line);
   await playerSize(line);
@@ -31,4 +34,4 @@ if (only !== "stage") {
     rmSync(home, { recursive: true, force: true });
   }
 }
-await stage(line);
+if (only !== "behaviour") await stage(line);

@@ -57,7 +57,7 @@ export const Checks = () => {
   const looked = `${inspection.situations} situation${inspection.situations === 1 ? "" : "s"}`;
   return (
     <div className="checks">
-      <p className="checked quiet" role="status">{inspecting ? "Looking again …" : inspection.whole ? `All ${looked} of mouse, touch and keyboard looked at.` : `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`}</p>
+      <p className="checked quiet" role="status">{inspecting ? "Looking again …" : inspection.whole ? `All ${looked} of mouse, touch and keyboard looked at.` : inspection.variants === null ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.` : `The first ${looked} looked at, and all ${inspection.variants} variants by their traits alone.`}</p>
       {open.length === 0 && <p className="drawer-empty good"><Icon name="tick" size={15} /> Nothing found that would trip anybody up.</p>}
       <ul>{open.map((f) => <FindingLine key={f.id} finding={f} />)}</ul>
       {accepted.length > 0 && <>
