@@ -102,6 +102,44 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(300);
     },
   },
+  {
+    name: "bench-map", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
+      await tab(page, 2);
+      await sleep(2500);
+    },
+  },
+  {
+    name: "bench-checks", path: "/projects/kelpway-kit/pieces/harbour-dock-bar", act: async (page) => {
+      await tab(page, 1);
+      await sleep(200);
+      // one place can no longer be gone to
+      await page.evaluate(() => document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[1]?.click());
+      await sleep(2500);
+      await tab(page, 3);
+      await sleep(300);
+    },
+  },
+  {
+    name: "bench-rehearsals", path: "/projects/kelpway-kit/pieces/sailing-card-deck", act: async (page) => {
+      await tab(page, 4);
+      await sleep(2000);
+      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("button")].find((b) => b.textContent === "Show me in Try")?.click());
+      await sleep(620);
+    },
+  },
+  {
+    name: "bench-wiring", path: "/projects/kelpway-kit/pieces/deck-tabs", act: async (page) => {
+      await choose(page, "sun-tab");
+      await sleep(300);
+      const socket = await (await page.$(".socket"))?.boundingBox(), to = await (await page.$('[data-variant="deck-sun"]'))?.boundingBox();
+      if (!socket || !to) throw new Error("no socket");
+      await page.mouse.move(socket.x + 9, socket.y + 9);
+      await page.mouse.down();
+      await page.mouse.move(to.x + 60, to.y + 70, { steps: 8 });
+      await page.mouse.up();
+      await sleep(300);
+    },
+  },
   { name: "bench-screen", path: "/projects/kelpway-kit/pieces/cabin-climate", act: (page) => choose(page, "air") },
   {
     name: "play", path: "/projects/kelpway-kit/play", act: async (page) => {
