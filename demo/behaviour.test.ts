@@ -134,7 +134,7 @@ describe("behaviour of the kit", () => {
     const notice = user("service-notice");
     expect(notice.key("Escape").told).toContain("says closed");
     expect(notice.click("close").told.filter((t) => t === "says closed")).toHaveLength(2);
-    expect(notice.click("send").has()).toBe("yes");
+    expect(notice.click("send").wait(700).has()).toBe("yes");
     expect(notice.told).toContain("says sent");
   });
 

@@ -55,7 +55,10 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   "fare-panel": [{ name: "The switch inside changes price, features and texts", steps: [reads("Single trip"), click("switch/track"), rest, reads("Season pass"), reads("420"), reads("Single trip", false), is("alerts", "on", "switch"), click("switch/track"), rest, reads("Single trip"), is("alerts", "off", "switch")] }],
   "seat-side-chooser": [{ name: "The pill follows", steps: [click("starboard"), rest, is("side", "Starboard"), layer("pill", "x", 199, 0.01), click("port"), rest, layer("pill", "x", 4, 0.01)] }],
   "seat-plan": [{ name: "Leans where the chooser inside says", steps: [click("chooser/middle"), is("side", "Middle"), is("side", "Middle", "chooser"), rest, layer("middle-block", "opacity", 1), click("chooser/port"), is("side", "Port")] }],
-  "service-notice": [{ name: "Sent, it says thank you", steps: [click("send"), rest, reads("Thank you"), reads("MS Eelgrass", false)] }],
+  "service-notice": [
+    { name: "Filled in and sent, it says thank you", steps: [click("ship-hint"), key("M"), key("S"), reads("MS"), reads("MS Eelgrass", false), click("send"), is("sent", "going"), reads("Sending"), rest, is("sent", "yes"), reads("Thank you"), reads("Ship", false)] },
+    { name: "When the harbour does not answer, what was written is kept", steps: [{ do: "answer", well: false }, click("what-hint"), key("H"), key("i"), key("Enter"), rest, is("sent", "failed"), reads("send it again"), reads("Hi"), { do: "answer", well: true }, click("send"), rest, is("sent", "yes")] },
+  ],
   "crew-chat": [{ name: "The crew answers", steps: [reads("cargo bike", false), click("go"), rest, reads("cargo bike"), reads("lane 1")] }],
   "pier-pin": [{ name: "The bubble snaps out and in again", steps: [click("pin"), is("bubble", "open"), rest, layer("bubble", "opacity", 1), click("pin"), rest, layer("bubble", "opacity", 0)] }],
   "trip-settings": [

@@ -84,8 +84,10 @@ export class Player {
 
   /** Starts again from the resting variant. */
   restart(): void {
+    const { answersWell } = this.run.inside;
     this.showing?.stop();
     this.run = this.begin();
+    if (!answersWell) this.run.input({ type: "answer", well: false });
     this.show();
   }
 
@@ -110,6 +112,9 @@ export class Player {
     this.run.input({ type: "show", at, trait, value });
     this.show();
   }
+
+  /** Tells what stands for the receiver of forms whether they succeed. */
+  answer(well: boolean): void { this.run.input({ type: "answer", well }); }
 
   goTo(screen: Id): void {
     this.tick();

@@ -55,8 +55,26 @@ export class Showing {
     else if (step.do === "point" && step.layer === null) await this.go([-20, -20]);
     else await this.pause(REACH / 2);
     if (this.stopped) return null;
-    this.hand.classList.toggle("down", step.do === "press");
+    if (step.do === "drag") return aim ? this.drag(aim, step.by, step.ms) : "the layer is not there";
     return this.it.step(step);
+  }
+
+  /** A drag takes its own time, seen all the way. */
+  private async drag(from: readonly [number, number], by: readonly [number, number], ms: number): Promise<null> {
+    this.run.pointer("move", ...from);
+    this.run.pointer("down", ...from);
+    for (let t = 0; t < ms && !this.stopped;) {
+      const part = Math.min(FRAME, ms - t);
+      await this.pass(part);
+      t += part;
+      const to: readonly [number, number] = [from[0] + (by[0] * t) / ms, from[1] + (by[1] * t) / ms];
+      this.run.pointer("move", ...to);
+      this.put(to);
+      this.stage.show();
+    }
+    this.it.where = [from[0] + by[0], from[1] + by[1]];
+    this.run.pointer("up", ...this.it.where);
+    return null;
   }
 
   /** The hand glides; the piece's time stands still. */

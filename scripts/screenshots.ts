@@ -113,7 +113,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await tab(page, 1);
       await sleep(200);
       // one place can no longer be gone to
-      await page.evaluate(() => document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[1]?.click());
+      await page.evaluate(() => document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[0]?.click());
       await sleep(2500);
       await tab(page, 3);
       await sleep(300);

@@ -2,7 +2,7 @@ import { memo, useEffect, useRef, useState } from "react";
 import { happeningText } from "#core/behaviour";
 import type { LogLine } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
-import { addRehearsal } from "#core/edit";
+import { addRehearsal, contains } from "#core/edit";
 import { restingVariant, traitsOf, valuesOf, variantFrom, variantKey } from "#core/looks";
 import { Recorder } from "#core/rehearse";
 import type { Step, Variant } from "#core/project";
@@ -50,6 +50,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
   };
   const shownScale = useRef(1);
+  const [well, setWell] = useState(true);
+  const sends = Object.values(project.pieces).some((p) => Object.values(p.looks).some((l) => Object.values(l.changes).some((c) => c.sends === true)) && (p.id === piece.id || contains(project, piece.id, p.id)));
   const [beside, setBeside] = useState(false);
   const unseen = useBench((s) => s.inspection?.unseenByTouch) ?? [];
   const { variants: cards } = useActive();
@@ -174,6 +176,10 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
         <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
       </div>
+      {sends && <div className="try-how"><span className="quiet">Forms that are sent</span><span className="strip" role="radiogroup" aria-label="Forms that are sent">
+        <button type="button" role="radio" aria-checked={well} onClick={() => { setWell(true); player.current?.answer(true); }}>succeed</button>
+        <button type="button" role="radio" aria-checked={!well} onClick={() => { setWell(false); player.current?.answer(false); }}>fail</button>
+      </span></div>}
       {touch && unseen.length > 0 && <p className="try-missed">A finger never sees {unseen.map((u) => `${piece.traits[u.trait]?.name ?? ""} ${piece.traits[u.trait]?.values[u.value]?.name ?? ""}`).join(", ")}.</p>}
       <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" />
         {beside && others.map((v) => <Beside key={variantKey(piece, v)} env={env} project={project} piece={piece} start={v} scale={Math.min(scale, 1)} restarts={restarts} rate={paused ? 0 : rate} touch={touch} />)}

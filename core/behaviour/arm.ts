@@ -1,25 +1,27 @@
 import { meets } from "../looks/variants";
 import type { Motion, Project } from "../project/types";
 import { liveAt } from "./chain";
+import { armClips } from "./clips";
 import { liveCopies, rulesOf } from "./piece";
 import type { Path, State, Timer } from "./types";
 
 /** Starts the waits whose condition has become true and drops those whose condition no longer holds; what is held goes on being held. */
 export const arm = (project: Project, state: State): State => {
   const armed: Record<string, true> = {};
-  const timers: Timer[] = state.timers.filter((t) => t.source !== undefined);
+  const timers: Timer[] = state.timers.filter((t) => t.source !== undefined && t.clip === undefined);
   for (const live of liveCopies(project, state)) {
     for (const rule of rulesOf(project, live.piece)) {
       if (rule.trigger.type !== "delay") continue;
       const key = `${live.path} ${rule.id}`;
       if (state.stopped[key] || !meets(rule.when, live.variant)) continue;
       armed[key] = true;
-      const running = state.timers.find((t) => t.at === live.path && t.rule === rule.id && t.source === undefined);
+      const running = state.timers.find((t) => t.at === live.path && t.rule === rule.id && t.source === undefined && t.clip === undefined);
       if (running) timers.push(running);
       else if (!state.armed[key]) timers.push({ at: live.path, rule: rule.id, due: state.now + (rule.trigger.ms ?? 0) });
     }
   }
-  return { ...state, armed, timers };
+  const played = armClips(project, state);
+  return { ...state, armed, clips: played.clips, timers: [...timers, ...played.timers] };
 };
 
 /** How long a motion takes from now on, ms. */

@@ -5,6 +5,7 @@ import { chainOf, passage, split } from "./chain";
 import { drop } from "./drag";
 import { asks, dispatch, enabledOn, onLayer } from "./fire";
 import type { Asks, Happen } from "./fire";
+import { clickedInForm, isEntry, typeKey } from "./forms";
 import { endHolds } from "./holds";
 import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
@@ -67,7 +68,9 @@ const holdsOn = (project: Project, state: State, chain: readonly Path[]): Timer[
 /** A press on layers, by the pointer or by a key. The pointer takes the keyboard's focus away. */
 export const press = (project: Project, state: State, chain: readonly Path[], byKey: string | null, happen: Happen): State => {
   if (state.pressed) return state;
-  const ready = byKey === null ? moveFocus(project, state, null, happen) : state;
+  // what is filled in takes the focus that is pressed on it
+  const entry = byKey === null && isEntry(project, state, chain[0]) ? (chain[0] ?? null) : null;
+  const ready = byKey === null ? moveFocus(project, state, entry && entry.slice(state.screen.length + 1), happen) : state;
   const pressed = dispatch(project, { ...ready, pressed: chain, byKey, heldIn: [], grip: byKey === null ? (ready.trail.at(-1)?.point ?? null) : null }, asks("press"), chain, happen).state;
   return pressed.pressed ? { ...pressed, timers: [...pressed.timers, ...holdsOn(project, pressed, chain)] } : pressed;
 };
@@ -85,6 +88,7 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
   const released = dispatch(project, up, asks("release"), common, happen, heldIn);
   const clicked = sameSurface(released.state, state) ? dispatch(project, released.state, asks("click"), common, happen, heldIn) : { state: released.state, any: false };
   let next = clicked.state, any = released.any || clicked.any;
+  if (sameSurface(next, state) && common.length > 0 && heldIn.length === 0) next = clickedInForm(project, next, common, happen);
   if (sameSurface(next, state) && state.byKey === null && heldIn.length === 0) {
     const twice = state.clicked && state.now - state.clicked.at <= DOUBLE ? common.filter((p) => state.clicked?.chain.includes(p)) : [];
     const double = dispatch(project, next, asks("double"), twice, happen);
@@ -115,6 +119,8 @@ const sameKey = (a: string, b: string): boolean => a === b || (a.length === 1 &&
  * Else Enter and the space bar press what is focused, as a pointer would.
  */
 export const keyDown = (project: Project, state: State, key: string, happen: Happen): State => {
+  const typed = typeKey(project, state, key, happen);
+  if (typed) return typed;
   const chain = state.focused.length ? state.focused : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(project, state, (r) => r.trigger.type === "key" && sameKey(r.trigger.key ?? "", key), chain, happen);
   // what is being dragged is given up before anything is closed

@@ -13,6 +13,8 @@ export const touches = (effect: Effect): string => {
     case "nested": return `${effect.layer}/${effect.trait}`;
     case "raise": return `signal ${effect.signal}`;
     case "address": return "address";
+    case "clip": case "seek": return `clip ${effect.layer}`;
+    case "empty": return "form";
     case "option": return `${effect.layer}/option ${effect.option}`;
     default: return "screen";
   }

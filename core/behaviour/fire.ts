@@ -5,11 +5,12 @@ import type { Said } from "../properties/types";
 import { ROOT } from "../project/types";
 import { arm, setOut } from "./arm";
 import { liveAt, passage, split } from "./chain";
+import { clipAt, momentOf } from "./clips";
 import { contest, targetValue, writeOptions, writerKey, writeTraits } from "./effects";
 import { closeOverlay, goBack, goTo, openOverlay, overlayMeant } from "./navigate";
 import { rulesOf } from "./piece";
 import type { Live } from "./piece";
-import { sameSurface } from "./surface";
+import { sameSurface, without } from "./surface";
 import type { Happening, Hold, Move, Path, State, TraitSet } from "./types";
 
 export type Happen = (h: Happening) => void;
@@ -84,10 +85,31 @@ const follow = (project: Project, state: State, { path }: Live, rule: Rule, effe
       const meant = overlayMeant(state, path);
       return meant === null ? state : closeOverlay(project, state, meant, motion, cause, happen);
     }
+    case "clip": case "seek": return turnClip(project, state, path, effect, happen);
+    case "empty": return emptied(state, path);
     case "raise": return raise(project, state, path, effect.signal, happen);
     case "address": happen({ type: "address", at: state.now, state, path, to: effect.to }); return state;
     default: return state;
   }
+};
+
+/** Empties what has been filled in in a copy. */
+const emptied = (state: State, copy: Path): State => {
+  const own = Object.keys(state.entries).filter((p) => split(p).copy === copy);
+  return own.length ? { ...state, entries: own.reduce((e, p) => without(e, p), state.entries) } : state;
+};
+
+/** Plays, halts or turns a clip, or goes to a moment of it; the clip tells so itself. */
+const turnClip = (project: Project, state: State, path: Path, effect: Extract<Effect, { type: "clip" | "seek" }>, happen: Happen): State => {
+  const live = liveAt(project, state, path), at = live && clipAt(project, state, live, effect.layer);
+  if (!live || !at) return state;
+  const moment = Math.min(at.length, momentOf(at.clip, state.now)), plays = effect.type === "seek" ? at.clip.playing : effect.act === "turn" ? !at.clip.playing : effect.act === "play";
+  const clip = { playing: plays, since: state.now, moment: effect.type === "seek" ? Math.min(at.length, effect.ms) : plays && moment >= at.length ? 0 : moment };
+  const next: State = { ...state, clips: { ...state.clips, [`${path}/${effect.layer}`]: clip } };
+  if (plays === at.clip.playing) return arm(project, next);
+  const what = plays ? "played" : "paused";
+  happen({ type: "clip", at: state.now, state: next, path, layer: effect.layer, what });
+  return fireOn(project, arm(project, next), live, effect.layer, asks(what), happen).state;
 };
 
 /** Tells the piece around a copy something; who listens for that on the copy answers. */

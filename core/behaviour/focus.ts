@@ -3,6 +3,7 @@ import { ROOT } from "../project/types";
 import type { Id, Project, TriggerType } from "../project/types";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
 import type { Live } from "./piece";
+import { layersWith } from "./saying";
 import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
@@ -15,12 +16,20 @@ const reached: readonly TriggerType[] = ["click", "double", "press", "release", 
  */
 export const focusStops = (project: Project, state: State): Path[] => {
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
+  const known = new Map<Path, Set<Id>>();
+  /** what of a copy is filled in or sends */
+  const fields = (live: Live): Set<Id> => {
+    let set = known.get(live.path);
+    if (!set) known.set(live.path, set = new Set([...layersWith(project, live, "entry"), ...layersWith(project, live, "sends")].map((f) => f.layer.id)));
+    return set;
+  };
   const visit = (live: Live, id: Id): Path[] => {
     const layer = live.piece.layers[id], top = id === ROOT;
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
     const path = `${live.path}/${id}`, nested = layer.kind === "instance" ? byPath.get(path) : undefined;
     const inside = [...(nested ? visit(nested, ROOT) : []), ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id))];
-    const own = rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === frontPath(state) && r.trigger.type === "key"));
+    const used = layer.kind === "text" || layer.kind === "box" || layer.kind === "icon" || layer.kind === "picture" ? fields(live).has(id) : false;
+    const own = used || rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === frontPath(state) && r.trigger.type === "key"));
     return own && !(nested && inside.length) ? [path, ...inside] : inside;
   };
   const whole = byPath.get(frontPath(state));

@@ -3,7 +3,7 @@ export { usualDrag } from "./drag";
 export { overlayOf, overlayPart, overlayStyle } from "./surface";
 export { focusStops, nextStop } from "./focus";
 export { advance, revise, start, step } from "./machine";
-export { brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";
+export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";
 export type { Live } from "./piece";
 export { Run } from "./run";
 export { MOST_STEPS, nextDue } from "./wait";

@@ -16,7 +16,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State => arm(project, {
-  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, settling: {}, stopped: {},
+  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, clips: {}, entries: {}, sending: {}, answersWell: true, settling: {}, stopped: {},
 });
 
 const take = (project: Project, state: State, input: Input, happen: Happen): State => {
@@ -28,6 +28,7 @@ const take = (project: Project, state: State, input: Input, happen: Happen): Sta
     case "cancel": return cancel(project, state, happen);
     case "focus": return moveFocus(project, state, input.layer, happen);
     case "key": return input.phase === "down" ? keyDown(project, state, input.key, happen) : keyUp(project, state, input.key, happen);
+    case "answer": return { ...state, answersWell: input.well };
     case "show": return showTrait(project, state, input.at, input.trait, input.value, happen);
     case "screen": return input.screen === state.screen ? state : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, happen);
   }

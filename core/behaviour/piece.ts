@@ -45,6 +45,7 @@ const brokenScreen = (project: Project, id: Id, what: string): string | null => 
 const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
   switch (effect.type) {
     case "go": return brokenScreen(project, effect.screen, "goes to");
+    case "clip": case "seek": return piece.layers[effect.layer]?.kind === "picture" ? null : "the clip it turns was removed";
     case "open": return brokenScreen(project, effect.screen, "opens");
     case "option":
       if (!piece.layers[effect.layer]) return "the copy it sets was removed";

@@ -4,6 +4,7 @@ import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { Mover } from "../motion/mover";
 import type { Id, Motion, Project, Variant } from "../project/types";
+import { withMoments } from "./clips";
 import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
@@ -42,11 +43,14 @@ export class Run {
   copies(): readonly Live[] { return liveCopies(this.project, this.state); }
 
   /** The scene now; null when the shown piece does not exist. */
-  scene(): Placed | null { return this.mover.sample(this.state.now); }
+  scene(): Placed | null {
+    const scene = this.mover.sample(this.state.now);
+    return scene && withMoments(scene, this.state);
+  }
 
   /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
   wakesAt(): number {
-    if (this.mover.endsAt() > this.state.now) return this.state.now;
+    if (this.mover.endsAt() > this.state.now || Object.values(this.state.clips).some((c) => c.playing)) return this.state.now;
     return nextDue(this.state);
   }
 
@@ -124,6 +128,7 @@ export class Run {
       else if (h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
       // what comes over others or goes from there appears or vanishes; the rest need not dissolve into itself
       else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
+      else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
       this.happened(h);
     }

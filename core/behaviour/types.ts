@@ -16,6 +16,8 @@ export type Input =
   | { readonly type: "focus"; readonly layer: Path | null }
   /** a key as KeyboardEvent.key says it */
   | { readonly type: "key"; readonly key: string; readonly phase: "down" | "up" }
+  /** whether forms that are sent succeed from now on: what stands for their receiver is told so */
+  | { readonly type: "answer"; readonly well: boolean }
   /** sets a trait from outside: a switch in Try, a presenter */
   | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
   | { readonly type: "screen"; readonly screen: Id };
@@ -25,8 +27,14 @@ export type Point = readonly [x: number, y: number];
 /** A drag under way: whose rule, on which layer, and how far of the way (0–1). */
 export interface Drag { readonly at: Path; readonly rule: Id; readonly source: Path; readonly progress: number }
 
-/** A wait that is running. `source` is the layer that is being held, for `hold` alone. */
-export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path }
+/** A wait that is running. `source` is the layer that is being held, for `hold` alone; `clip` the layer whose clip gets somewhere (no rule: to its end). */
+export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path; readonly clip?: Path }
+
+/** Where a clip is: at a moment (ms) since a time of the machine, going on from there while it plays. */
+export interface ClipState { readonly playing: boolean; readonly moment: number; readonly since: number }
+
+/** A form on its way: by which layer it was sent, and when the answer comes. */
+export interface Sending { readonly source: Path; readonly due: number }
 
 /** A screen that lies over others; `returnTo` is what was focused when it opened. */
 export interface Overlay { readonly screen: Id; readonly returnTo: Path | null; /** how it came; it goes alike when nothing else is said */ readonly motion: Motion }
@@ -79,6 +87,13 @@ export interface State {
   readonly focused: readonly Path[];
   /** where the keyboard's focus goes next, after an overlay has closed; as inputs name layers */
   readonly refocus: Path | null;
+  /** clips that have been played or halted, by layer */
+  readonly clips: Readonly<Record<Path, ClipState>>;
+  /** what has been filled in, by layer */
+  readonly entries: Readonly<Record<Path, string>>;
+  /** forms on their way, by the copy they are in */
+  readonly sending: Readonly<Record<Path, Sending>>;
+  readonly answersWell: boolean;
   /** when the motions of a copy that listens for that will have ended, ms, by path */
   readonly settling: Readonly<Record<Path, number>>;
   /** rules stopped after a loop, by "path rule" */
@@ -99,6 +114,9 @@ export type Happening = { readonly at: number; readonly state: State } & (
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }
+  | { readonly type: "filled"; readonly path: Path; readonly layer: Id; readonly text: string }
+  | { readonly type: "sending"; readonly path: Path; readonly fields: readonly { readonly layer: Id; readonly text: string }[] }
+  | { readonly type: "clip"; readonly path: Path; readonly layer: Id; readonly what: "played" | "paused" | "reached" | "ended" }
   | { readonly type: "missed"; readonly layer: Path }
   | { readonly type: "leftPressed"; readonly layer: Path }
 );

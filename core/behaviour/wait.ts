@@ -3,7 +3,11 @@ import { ROOT } from "../project/types";
 import type { Id, Project } from "../project/types";
 import { liveAt } from "./chain";
 import { holdsNow } from "./contact";
-import { asks, fireAll } from "./fire";
+import { arm } from "./arm";
+import { clipAt } from "./clips";
+import { split } from "./chain";
+import { asks, fireAll, fireOn } from "./fire";
+import { answerCome } from "./forms";
 import type { Happen } from "./fire";
 import { rulesOf } from "./piece";
 import type { Happening, Path, State, Timer } from "./types";
@@ -13,7 +17,7 @@ export const MOST_STEPS = 64;
 
 /** The waits of one copy that are due together. */
 const fireTimers = (project: Project, state: State, first: Timer, happen: Happen): State => {
-  const together = state.timers.filter((t) => t.due === first.due && t.at === first.at && (t.source === undefined) === (first.source === undefined));
+  const together = state.timers.filter((t) => t.due === first.due && t.at === first.at && (t.source === undefined) === (first.source === undefined) && t.clip === undefined);
   const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) }, live = liveAt(project, next, first.at);
   if (!live) return next;
   const sources = new Map(together.map((t) => [t.rule, t.source ?? `${live.path}/${ROOT}`]));
@@ -21,6 +25,19 @@ const fireTimers = (project: Project, state: State, first: Timer, happen: Happen
   const rules = rulesOf(project, live.piece).filter((r) => sources.has(r.id) && (!held || meets(r.when, variant)));
   if (held && (!holdsNow(next, first) || rules.length === 0)) return next;
   return fireAll(project, held ? { ...next, heldIn: [...next.heldIn, live.path] } : next, live, rules, (r) => sources.get(r.id) as Path, happen);
+};
+
+/** A clip has got to a moment that rules listen for, or to its end; one that repeats begins again. */
+const fireClip = (project: Project, state: State, first: Timer & { readonly clip: Path }, happen: Happen): State => {
+  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due), { layer } = split(first.clip);
+  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) }, live = liveAt(project, next, first.at), at = live && clipAt(project, next, live, layer);
+  if (!live || !at) return next;
+  const ends = together.some((t) => t.rule === ""), reached = rulesOf(project, live.piece).filter((r) => together.some((t) => t.rule === r.id));
+  const clip = ends ? { playing: at.repeats, moment: at.repeats ? 0 : at.length, since: next.now } : { playing: true, moment: Math.max(...reached.map((r) => r.trigger.ms ?? 0)), since: next.now };
+  const moved = arm(project, { ...next, clips: { ...next.clips, [first.clip]: clip } });
+  happen({ type: "clip", at: next.now, state: moved, path: first.at, layer, what: ends ? "ended" : "reached" });
+  const told = fireAll(project, moved, live, reached, () => first.clip, happen);
+  return ends ? fireOn(project, told, live, layer, asks("ended"), happen).state : told;
 };
 
 /** The motions of a copy have ended. */
@@ -34,7 +51,7 @@ const fireSettled = (project: Project, state: State, path: Path, happen: Happen)
 };
 
 /** When something will happen by itself, ms; Infinity when nothing will. */
-export const nextDue = (state: State): number => Math.min(...state.timers.map((t) => t.due), ...Object.values(state.settling));
+export const nextDue = (state: State): number => Math.min(...state.timers.map((t) => t.due), ...Object.values(state.settling), ...Object.values(state.sending).map((s) => s.due));
 
 /** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
 export const runDue = (project: Project, from: State, until: number, happen: Happen): State => {
@@ -49,8 +66,8 @@ export const runDue = (project: Project, from: State, until: number, happen: Hap
     if (!(due <= until)) return state;
     if (due > moment) { moment = due; steps = 0; recent = []; }
     state = { ...state, now: Math.max(state.now, due) };
-    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due), timer = state.timers.find((t) => t.due === due);
-    state = settled !== undefined ? fireSettled(project, state, settled, note) : timer ? fireTimers(project, state, timer, note) : state;
+    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due), timer = state.timers.find((t) => t.due === due), answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
+    state = settled !== undefined ? fireSettled(project, state, settled, note) : timer ? (timer.clip === undefined ? fireTimers(project, state, timer, note) : fireClip(project, state, { ...timer, clip: timer.clip }, note)) : answered !== undefined ? arm(project, answerCome(project, state, answered, note)) : state;
     if (steps > MOST_STEPS) {
       state = stopLoop(state, recent, happen);
       steps = 0;

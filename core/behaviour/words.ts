@@ -9,6 +9,7 @@ import type { Happening, Path } from "./types";
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked", double: "is clicked twice", press: "is pressed", release: "is released", hold: "is held", enter: "is entered", leave: "is left", hover: "is hovered",
   focus: "is focused", blur: "loses the focus", key: "gets a key", signal: "says", delay: "has waited", settled: "has settled", drag: "is dragged",
+  played: "starts playing", paused: "is paused", reached: "has played to", ended: "has ended", typed: "is filled in", sent: "is sent", succeeded: "was sent and taken", failed: "could not be sent",
 };
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
@@ -36,6 +37,9 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
     case "back": return "go back";
     case "open": return `open ${project.pieces[effect.screen]?.name ?? "a removed screen"} over it`;
     case "close": return "close the overlay";
+    case "empty": return "empty the form";
+    case "clip": return `${effect.act === "turn" ? "play or pause" : effect.act} ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
+    case "seek": return `go to ${effect.ms} ms of ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
     case "option": {
       const option = componentsAt(project, piece, effect.layer).map((c) => c.options[effect.option]).find(Boolean);
       return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${option?.name ?? "a removed option"} becomes ${valueText(project, effect.value)}`;
@@ -51,6 +55,7 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
 export const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
   if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
   if (trigger.type === "drag") return `is dragged ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
+  if (trigger.type === "reached") return `has played to ${trigger.ms ?? 0} ms`;
   if (trigger.type === "key") return `gets the key ${keyName(trigger.key ?? "?")}`;
   if (trigger.type === "signal") return `says ${componentsAt(project, piece, source ?? "").map((c) => c.signals[trigger.signal ?? ""]?.name).find(Boolean) ?? "a removed signal"}`;
   return triggerText(trigger.type);
@@ -128,6 +133,9 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
     case "lost": return line(`${within(h.path)}lost: ${named(h.path, h.rule)} to ${named(h.path, h.to)}`, "warn");
     case "undone": return line(`${within(h.path)}${sets(h.path, h.sets)} · undone`);
     case "shown": return line(`${within(h.path)}${sets(h.path, h.sets)} · by hand`, "quiet");
+    case "filled": return line(`${within(h.path)}${pieceAt(project, h, h.path)?.layers[h.layer]?.name ?? "?"} filled in: “${h.text}”`, "quiet");
+    case "sending": return line(`${within(h.path)}sent: ${h.fields.map((f) => `${pieceAt(project, h, h.path)?.layers[f.layer]?.name ?? "?"} “${f.text}”`).join(", ") || "nothing"}`);
+    case "clip": return line(`${within(h.path)}${pieceAt(project, h, h.path)?.layers[h.layer]?.name ?? "?"} ${h.what}`, "quiet");
     case "opened": return line(`${project.pieces[h.screen]?.name ?? "?"} lies over it`);
     case "closed": return line(`${project.pieces[h.screen]?.name ?? "?"} closed`);
     case "went": return line(`now on ${project.pieces[h.to]?.name ?? "?"}`);

@@ -1,5 +1,6 @@
 import { liveCopies, rulesOf } from "../behaviour/piece";
 import { focusStops } from "../behaviour/focus";
+import { isEntry } from "../behaviour/forms";
 import { advance, start, step } from "../behaviour/machine";
 import type { Happening, Input, Path, State, Timer } from "../behaviour/types";
 import type { LayoutEnv } from "../layout/place";
@@ -18,6 +19,7 @@ export type Doing =
   | { readonly do: "drag"; readonly layer: Path; readonly by: readonly [number, number] }
   | { readonly do: "key"; readonly key: string; readonly phase: "down" | "up" }
   | { readonly do: "focus"; readonly layer: Path | null }
+  | { readonly do: "answer"; readonly path: Path; readonly well: boolean }
   | { readonly do: "wait"; readonly timer: Timer } | { readonly do: "settle"; readonly path: Path }
   | { readonly do: "show"; readonly trait: Id; readonly value: Id };
 
@@ -53,7 +55,7 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
   let rank = 0, last = NaN;
   const waits = groups(project, state).map(({ timer, began }) => { if (!together(began, last)) rank++; last = began; return [rank, timer.at, timer.rule, timer.source]; });
   const holds = state.holds.map((h) => [h.at, h.rule, h.source, Object.entries(h.was).map(([t, w]) => [t, w.value, state.writers[`${h.at} ${t}`] === h.serial])]);
-  return JSON.stringify([mode, shown, state.over[0], state.pressed?.[0] ?? state.pressed, state.byKey, state.heldIn, state.clicked?.chain[0], state.focused[0], holds, waits, Object.keys(state.settling), Object.keys(state.stopped), state.history.length > 0]);
+  return JSON.stringify([mode, shown, state.over[0], state.pressed?.[0] ?? state.pressed, state.byKey, state.heldIn, state.clicked?.chain[0], state.focused[0], holds, waits, Object.keys(state.settling), Object.keys(state.stopped), state.history.length > 0, Object.entries(state.clips).map(([p, c]) => [p, c.playing, Math.round(c.moment)]), state.entries, Object.keys(state.sending)]);
 };
 
 const modeOf = (mode: Mode, state: State): Mode => (state.over.length === 0 && !state.pressed && state.focused.length === 0 && !state.clicked ? "rest" : mode);
@@ -109,6 +111,9 @@ const doings = (project: Project, { mode, state }: Pick<Node, "mode" | "state">,
       const now = state.focused[0]?.slice(state.screen.length + 1);
       for (const layer of focusStops(project, state)) if (layer !== now) add({ do: "focus", layer });
       if (state.focused.length) { add({ do: "focus", layer: null }); add({ do: "key", key: "Enter", phase: "down" }); }
+      // one letter stands for whatever is typed
+      const [entry] = state.focused;
+      if (isEntry(project, state, entry)) for (const key of state.entries[entry ?? ""] === undefined ? ["x", "ArrowDown"] : ["ArrowDown"]) add({ do: "key", key, phase: "down" });
       for (const key of keysOf(project, state)) add({ do: "key", key, phase: "down" });
       if (state.overlays.length) add({ do: "key", key: "Escape", phase: "down" });
     }
@@ -116,6 +121,7 @@ const doings = (project: Project, { mode, state }: Pick<Node, "mode" | "state">,
   const waits = groups(project, state);
   // of waits that began together the shorter one ends first
   for (const [i, { timer, began }] of waits.entries()) if (!waits.some((w, k) => k < i && together(w.began, began) && w.timer.due < timer.due)) out.push({ does: { do: "wait", timer }, mode });
+  for (const path of Object.keys(state.sending)) for (const well of [true, false]) out.push({ does: { do: "answer", path, well }, mode });
   for (const path of Object.keys(state.settling)) out.push({ does: { do: "settle", path }, mode });
   return out;
 };
@@ -137,7 +143,8 @@ export const perform = (project: Project, before: State, does: Doing): { state: 
     case "key": feed({ type: "key", key: does.key, phase: does.phase }); if (does.phase === "down" && state.byKey === null) feed({ type: "key", key: does.key, phase: "up" }); break;
     case "focus": feed({ type: "focus", layer: does.layer }); break;
     case "show": feed({ type: "show", at: state.screen, trait: does.trait, value: does.value }); break;
-    case "wait": end({ ...state, timers: state.timers.map((t) => (t.at === does.timer.at && t.due === does.timer.due && (t.source === undefined) === (does.timer.source === undefined) ? { ...t, due: state.now } : t)) }); break;
+    case "wait": end({ ...state, timers: state.timers.map((t) => (t.at === does.timer.at && t.due === does.timer.due && (t.source === undefined) === (does.timer.source === undefined) && t.clip === does.timer.clip ? { ...t, due: state.now } : t)) }); break;
+    case "answer": { const form = state.sending[does.path]; if (form) end({ ...state, answersWell: does.well, sending: { ...state.sending, [does.path]: { ...form, due: state.now } } }); break; }
     case "settle": end({ ...state, settling: { ...state.settling, [does.path]: state.now } }); break;
   }
   // a double click needs somebody who listens for one
@@ -202,7 +209,7 @@ export function* explore(env: LayoutEnv | null, project: Project, piece: Piece, 
       const { state, happenings } = perform(project, at.state, does), size = nodes.size;
       const to = node(mode, state, { node: at, does });
       if (!to) continue;
-      edges.push({ from: at, to, does, by: does.do === "wait" || does.do === "settle" ? "rest" : mode, happenings });
+      edges.push({ from: at, to, does, by: does.do === "wait" || does.do === "settle" || does.do === "answer" ? "rest" : mode, happenings });
       if (nodes.size > size) queue.push(to);
     }
     if (i % 20 === 0) yield;
@@ -231,6 +238,7 @@ export const wayTo = (project: Project, piece: Piece, node: Node, last?: Doing):
       case "focus": steps.push({ do: "focus", layer: does.layer }); feed({ type: "focus", layer: does.layer }); break;
       case "show": steps.push({ do: "show", at: "", trait: does.trait, value: does.value }); feed({ type: "show", at: state.screen, trait: does.trait, value: does.value }); break;
       case "wait": until(state.timers.find((t) => t.at === does.timer.at && t.rule === does.timer.rule)?.due ?? state.now); break;
+      case "answer": steps.push({ do: "answer", well: does.well }); feed({ type: "answer", well: does.well }); until(state.sending[does.path]?.due ?? state.now); break;
       case "settle": until(state.settling[does.path] ?? state.now); break;
     }
   }

@@ -18,7 +18,7 @@ export const scxmlEvent = (trigger: TriggerType | "letgo" | "due", layer: Id, de
 const token = (text: string): string => text.replaceAll(/[^A-Za-z0-9-]/g, (c) => `_${(c.codePointAt(0) ?? 0).toString(16)}`);
 
 /** Triggers an event of which goes to the innermost layer with an enabled rule. */
-const climbing: readonly TriggerType[] = ["click", "double", "press", "release", "key"];
+const climbing: readonly TriggerType[] = ["click", "double", "press", "release", "key", "succeeded", "failed"];
 /** The event with which what a contact did goes back. */
 const ending: Partial<Record<TriggerType, TriggerType | "letgo">> = { hover: "leave", focus: "blur", press: "letgo", hold: "letgo" };
 

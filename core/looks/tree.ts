@@ -111,7 +111,7 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
 };
 
 /** What a running machine says of a copy: its traits, and options that were set. */
-export interface Running { readonly variant: (path: string) => Variant | undefined; readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined }
+export interface Running { readonly variant: (path: string) => Variant | undefined; readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined; /** what it says about layers of a copy, "" for the piece itself */ readonly says?: (path: string) => Overrides | undefined }
 
 /** How a piece was resolved at a place the last time. */
 interface Before { readonly tokens: Project["tokens"]; readonly assets: Project["assets"]; readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
@@ -127,6 +127,17 @@ interface Context {
   /** layers that must be looked at again; null for all */
   readonly touched: ReadonlySet<Id> | null;
 }
+
+const mergedCache = new WeakMap<Overrides, WeakMap<Overrides, Overrides>>();
+
+/** What options and a running machine say together, the machine last; kept, so that equal questions have one answer. */
+const merged = (a: Overrides, b: Overrides): Overrides => {
+  let known = mergedCache.get(a);
+  if (!known) mergedCache.set(a, known = new WeakMap());
+  let both = known.get(b);
+  if (!both) known.set(b, both = new Map([...a, ...[...b].map(([id, changes]) => [id, { ...a.get(id), ...changes }] as const)]));
+  return both;
+};
 
 const still: Running = { variant: () => undefined };
 
@@ -158,6 +169,8 @@ export class Resolver {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId)) return null;
+    const said = at.says?.(path);
+    if (said) overrides = merged(overrides, said);
     const looks = looksIn(piece, variant);
     const before = this.before.get(path);
     const { tokens, assets } = project;

@@ -87,7 +87,15 @@ export const shapePaint = (p: Placed): Paint[] => {
     }
     for (let i = shadows.length - 1; i >= 0; i--) if (shadows[i]?.inner) out.push(...inner(p, shadows[i] as Shadow, i));
   }
-  return [...out, ...borderPaint(p)];
+  return [...out, ...clipPaint(p), ...borderPaint(p)];
+};
+
+/** How far a clip has played, along the foot of its picture. */
+const clipPaint = (p: Placed): Paint[] => {
+  const { plays, playedTo } = p.values as { plays?: number; playedTo?: number };
+  if (!plays) return [];
+  const bar = { y: r(p.height - 6), height: 6 }, share = Math.min(1, (playedTo ?? 0) / plays);
+  return [leaf("rect", "clip-whole", { x: 0, width: r(p.width), ...bar, fill: "#20302e", "fill-opacity": 0.45 }), leaf("rect", "clip-played", { x: 0, width: r(p.width * share), ...bar, fill: "#e3b341" })];
 };
 
 /** An icon: its drawing fitted into the layer, in one fill. */

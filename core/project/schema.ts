@@ -50,6 +50,9 @@ const effect = z.discriminatedUnion("type", [
   deed("back", {}),
   deed("open", { screen: id }),
   deed("close", {}),
+  deed("clip", { layer: id, act: z.enum(["play", "pause", "turn"]) }),
+  deed("seek", { layer: id, ms }),
+  deed("empty", {}),
   deed("option", { layer: id, option: id, value: optionSchema }),
 ]);
 const rule = z.strictObject({
@@ -73,6 +76,7 @@ const step = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("key"), key: z.string().min(1).max(40) }),
   z.strictObject({ do: z.literal("tab"), back: z.boolean() }),
   z.strictObject({ do: z.literal("wait"), ms }),
+  z.strictObject({ do: z.literal("answer"), well: z.boolean() }),
   z.strictObject({ do: z.literal(["show", "trait"]), at, trait: id, value: id }),
   z.strictObject({ do: z.literal("text"), text: z.string().max(500), shown: z.boolean() }),
   z.strictObject({ do: z.literal("layer"), layer: path, key: z.string().min(1).max(80), value: z.union([z.number(), z.string().max(5000), z.boolean()]), within: z.number().min(0).max(1e4) }),

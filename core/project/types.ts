@@ -98,7 +98,7 @@ export interface Motion {
   readonly easing: Easing;
 }
 
-export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag"] as const;
+export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag", "played", "paused", "reached", "ended", "typed", "sent", "succeeded", "failed"] as const;
 export type TriggerType = (typeof triggerTypes)[number];
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
@@ -106,7 +106,7 @@ export type DragDirection = (typeof dragDirections)[number];
 
 export interface Trigger {
   readonly type: TriggerType;
-  /** delay: ms after the condition becomes true; hold: ms pressed */
+  /** delay: ms after the condition becomes true; hold: ms pressed; reached: the moment of the clip, ms */
   readonly ms?: number | undefined;
   /** drag only: where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s) from which letting go does it */
   readonly direction?: DragDirection | undefined;
@@ -138,6 +138,11 @@ export type Deed =
   /** shows a screen over the present one; close takes away the one it is said in, else the front one */
   | { readonly type: "open"; readonly screen: Id }
   | { readonly type: "close" }
+  /** starts, halts or turns a clip of the piece; seek goes to a moment of it, ms */
+  | { readonly type: "clip"; readonly layer: Id; readonly act: "play" | "pause" | "turn" }
+  | { readonly type: "seek"; readonly layer: Id; readonly ms: number }
+  /** empties the form of the piece */
+  | { readonly type: "empty" }
   /** sets an option of a placed copy */
   | { readonly type: "option"; readonly layer: Id; readonly option: Id; readonly value: Said };
 
@@ -179,6 +184,8 @@ export type Step =
   | { readonly do: "focus"; readonly layer: string | null }
   | { readonly do: "wait"; readonly ms: number }
   | { readonly do: "settle" }
+  /** what the stand-in for whoever receives forms answers from now on */
+  | { readonly do: "answer"; readonly well: boolean }
   | { readonly do: "show"; readonly at: string; readonly trait: Id; readonly value: Id }
   /** expectations: `at` is the path of a copy, "" for the piece itself */
   | { readonly do: "trait"; readonly at: string; readonly trait: Id; readonly value: Id }

@@ -113,6 +113,14 @@ export const registry: readonly Property[] = [
 
   meaning("role", "role", all, choice(...roles), "none", "step"),
   meaning("label", "spoken name", all, { is: "text" }, "", "step"),
+  // a picture that plays stands for a clip; what it shows while it does is where it is
+  meaning("plays", "plays for", ["picture"], number("ms", 0, 3_600_000, 100), 0, "step"),
+  meaning("starts", "starts by itself", ["picture"], flag, false, "step", when((v) => v.plays !== 0)),
+  meaning("repeats", "begins again", ["picture"], flag, false, "step", when((v) => v.plays !== 0)),
+  meaning("playedTo", "played to", ["picture"], number("ms", 0, 3_600_000, 100), 0, "number", when((v) => v.plays !== 0)),
+  meaning("entry", "is filled in by", lettered, choice("nobody", "typing", "choosing"), "nobody", "step"),
+  meaning("choices", "choices", lettered, { is: "text" }, "", "step", when((v) => v.entry === "choosing")),
+  meaning("sends", "sends the form", all, flag, false, "step"),
 
   copy("component", "component", ["instance"], { is: "reference" }, "", "layout"),
 ];

@@ -41,7 +41,7 @@ export type Said = Value | Bound;
 
 export const isBound = (said: Said | undefined): said is Bound => typeof said === "object" && "token" in said;
 
-export type Unit = "px" | "°" | "×" | "%" | "";
+export type Unit = "px" | "°" | "×" | "%" | "ms" | "";
 
 /** What values a property takes; the schema, the sheet's editor and the interpolation follow from it. */
 export type ValueType =

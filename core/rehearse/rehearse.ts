@@ -1,4 +1,5 @@
 import { Run } from "../behaviour/run";
+import { nextDue } from "../behaviour/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
 import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
@@ -75,6 +76,7 @@ export class Rehearser {
       case "focus": run.input({ type: "focus", layer: step.layer }); return null;
       case "wait": run.advanceTo(run.now + step.ms); return null;
       case "settle": return this.settle();
+      case "answer": run.input({ type: "answer", well: step.well }); return null;
       case "show": run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value }); return null;
       case "trait": case "text": case "layer": case "screen": return this.expect(step);
     }
@@ -111,11 +113,11 @@ export class Rehearser {
 
   private settle(): string | null {
     const until = this.run.now + PATIENCE;
-    while (this.run.movesUntil() > this.run.now || this.run.inside.timers.length) {
-      const next = Math.max(this.run.movesUntil(), Math.min(...this.run.inside.timers.map((t) => t.due), Infinity) === Infinity ? 0 : Math.min(...this.run.inside.timers.map((t) => t.due)));
+    for (;;) {
+      const moves = this.run.movesUntil(), due = nextDue(this.run.inside), next = Math.max(moves, due === Infinity ? 0 : due);
+      if (moves <= this.run.now && due === Infinity) break;
       if (next > until) return "it does not come to rest";
       this.run.advanceTo(Math.max(next, this.run.now));
-      if (this.run.now >= until) return "it does not come to rest";
     }
     return null;
   }

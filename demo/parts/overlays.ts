@@ -7,19 +7,21 @@ import { portrait } from "./pins";
 
 const field = (id: string, label: string, hint: string): Drawn[] => [
   text(`${id}-label`, `${label} label`, { text: label, style: style.note, fill: sea.slate }),
-  box(id, `${label} field`, { widthMode: "stretch", height: 42, arrange: "row", align: "centre", padding: [0, 12, 0, 12], radius: round(10), fill: sea.foam, borderColour: sea.rope, borderWidth: 1.5 }, [text(`${id}-hint`, `${label} hint`, { text: hint, style: style.body, fill: sea.slate })]),
+  box(id, `${label} field`, { widthMode: "stretch", height: 42, arrange: "row", align: "centre", padding: [0, 12, 0, 12], radius: round(10), fill: sea.foam, borderColour: sea.rope, borderWidth: 1.5 }, [text(`${id}-hint`, label, { entry: "typing", widthMode: "stretch", tooLong: "ellipsis", text: hint, style: style.body, fill: sea.slate })]),
 ];
 
 /** A form over the screen; its close button closes it. */
 export const serviceNotice: Source = {
   id: "service-notice", kind: "component", name: "Service notice",
   values: { width: 342, heightMode: "fit", arrange: "column", gap: 12, padding: [20, 20, 20, 20], fill: sea.sand, radius: round(20), shadow: shade.float },
-  traits: [trait("sent", "Sent", ["no", "yes"])],
+  traits: [trait("sent", "Sent", ["no", "going", "failed", "yes"])],
   signals: [{ id: "closed", name: "closed" }, { id: "sent", name: "sent" }],
   rules: [
     { id: "close", trigger: { type: "click" }, source: "close", effects: [{ type: "raise", signal: "closed" }], motion: motion("cut", 0) },
     { id: "leave", trigger: { type: "key", key: "Escape" }, effects: [{ type: "raise", signal: "closed" }], motion: motion("cut", 0) },
-    { id: "send", trigger: { type: "click" }, source: "send", effects: [becomes("sent", "yes"), { type: "raise", signal: "sent" }], motion: motion("tween", 260, "ease-in-out") },
+    { id: "send", trigger: { type: "sent" }, source: "send", effects: [becomes("sent", "going")], motion: motion("tween", 160) },
+    { id: "taken", trigger: { type: "succeeded" }, source: "send", effects: [becomes("sent", "yes"), { type: "raise", signal: "sent" }], motion: motion("tween", 260, "ease-in-out") },
+    { id: "lost", trigger: { type: "failed" }, source: "send", effects: [becomes("sent", "failed")], motion: motion("tween", 200) },
   ],
   inside: [
     box("head", "Head", { widthMode: "stretch", heightMode: "fit", arrange: "row", align: "centre", justify: "between" }, [
@@ -27,11 +29,12 @@ export const serviceNotice: Source = {
       box("close", "Close", { width: 36, height: 36, radius: full, fill: sea.foam, touch: 6, role: "button", label: "Close" }, [icon("cross", "Cross", { x: 11, y: 11, width: 14, height: 14, icon: "icon-x-lg", fill: sea.ink })]),
     ]),
     ...field("ship", "Ship", "MS Eelgrass"), ...field("what", "What happened", "The ramp was late at pier 2"),
-    box("send", "Send", { widthMode: "stretch", height: 46, arrange: "row", gap: 8, align: "centre", justify: "centre", radius: full, fill: sea.buoyDark, role: "button" }, [icon("plane", "Plane", { width: 17, height: 17, icon: "icon-send", fill: sea.foam }), text("send-words", "Send words", { text: "Send", style: style.button, fill: sea.foam })]),
+    box("send", "Send", { widthMode: "stretch", height: 46, arrange: "row", gap: 8, align: "centre", justify: "centre", radius: full, fill: sea.buoyDark, role: "button", sends: true }, [icon("plane", "Plane", { width: 17, height: 17, icon: "icon-send", fill: sea.foam }), text("send-words", "Send words", { text: "Send", style: style.button, fill: sea.foam })]),
+    text("trouble", "Trouble", { widthMode: "stretch", text: "No answer from the harbour. What you wrote is kept: send it again.", style: style.note, fill: "#8a3a12", visible: false }),
     text("thanks", "Thanks", { widthMode: "stretch", text: "Thank you. The harbour master reads every notice.", style: style.body, fill: sea.kelpDark, visible: false }),
   ],
-  accepted: [{ id: findingId("no-way-back", "sent", valueId("sent", "yes")), reason: "It begins anew each time it is opened." }],
-  looks: [{ when: { sent: "yes" }, changes: { ...Object.fromEntries(["ship-label", "ship", "what-label", "what", "send"].map((id) => [id, { visible: false }])), thanks: { visible: true }, title: { text: "Notice sent" } } }],
+  accepted: ["yes", "failed"].map((value) => ({ id: findingId("no-way-back", "sent", valueId("sent", value)), reason: "It begins anew each time it is opened." })),
+  looks: [{ when: { sent: "going" }, changes: { "send-words": { text: "Sending …" }, plane: { opacity: 0.4 } } }, { when: { sent: "failed" }, changes: { trouble: { visible: true }, "send-words": { text: "Send again" } } }, { when: { sent: "yes" }, changes: { ...Object.fromEntries(["ship-label", "ship", "what-label", "what", "send"].map((id) => [id, { visible: false }])), thanks: { visible: true }, title: { text: "Notice sent" } } }],
 };
 
 const said = (id: string, words: string, own: boolean): Drawn => box(id, own ? "Own words" : "Crew words", { widthMode: "fit", heightMode: "fit", arrange: "row", padding: [9, 13, 9, 13], radius: own ? [16, 16, 4, 16] : [16, 16, 16, 4], fill: own ? sea.tide : sea.foam, ...(own ? {} : { shadow: shade.card }) }, [

@@ -1,6 +1,6 @@
 import { createRequire } from "node:module";
-import { advance, nextDue, rulesOf, start, step } from "#core/behaviour";
-import type { Input, State } from "#core/behaviour";
+import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/behaviour";
+import type { Happening, Input, State } from "#core/behaviour";
 import { scxmlEvent, writeScxml } from "#core/formats";
 import { variantFrom } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -62,7 +62,7 @@ export class Twins {
     this.state = after;
     this.steps++;
     const heard = result.happenings.flatMap((h) => (h.type === "raised" && h.path.startsWith(`${this.piece.id}/`) && h.path.split("/").length === 2 ? [`signal.${h.path.split("/")[1]}.${h.signal}`] : []));
-    if (input.type === "down" && !before.pressed) this.focus(before.focused, []);
+    if (input.type === "down" && !before.pressed) this.focus(before.focused, after.focused);
     if (input.type === "over") {
       const gone = before.over.filter((p) => !after.over.includes(p)), come = after.over.filter((p) => !before.over.includes(p));
       for (const l of this.own(gone)) this.tell(`leave.${l}`);
@@ -73,14 +73,15 @@ export class Twins {
       this.focus(before.focused, after.focused);
     }
     if (input.type === "key") {
-      if (input.phase === "down") {
+      if (input.phase === "down" && result.happenings.some((h) => h.type === "filled" || h.type === "sending")) this.form(result.happenings);
+      else if (input.phase === "down") {
         const at = this.own(before.focused.length ? before.focused : [`${this.piece.id}/${ROOT}`])[0] ?? ROOT;
         this.tell(scxmlEvent("key", at, input.key));
         if (!before.pressed && after.byKey !== null) this.tell(scxmlEvent("press", this.own(after.focused)[0] ?? ROOT));
-      } else if (before.byKey === input.key) this.lift(before, before.focused);
+      } else if (before.byKey === input.key) this.lift(before, before.focused, result.happenings);
     }
     if (input.type === "down" && !before.pressed) { const [at] = this.own(before.over); if (at !== undefined) this.tell(scxmlEvent("press", at)); }
-    if (input.type === "up" && before.pressed && before.byKey === null) this.lift(before, before.over);
+    if (input.type === "up" && before.pressed && before.byKey === null) this.lift(before, before.over, result.happenings);
     if (input.type === "cancel" && before.pressed) this.tell("letgo");
     for (const event of heard) this.tell(event);
   }
@@ -90,11 +91,20 @@ export class Twins {
     for (const l of this.own(after.filter((p) => !before.includes(p))).reverse()) this.tell(`focus.${l}`);
   }
 
-  private lift(before: State, there: readonly string[]): void {
+  /** What was filled in and sent. */
+  private form(happenings: readonly Happening[]): void {
+    for (const h of happenings) {
+      if (h.type === "filled" && h.path === this.piece.id) this.tell(`typed.${h.layer}`);
+      if (h.type === "sending" && h.path === this.piece.id) this.tell(`sent.${(h.state.sending[h.path]?.source ?? "").split("/")[1] ?? ""}`);
+    }
+  }
+
+  private lift(before: State, there: readonly string[], happenings: readonly Happening[]): void {
     const [at] = this.own((before.pressed ?? []).filter((p) => there.includes(p)));
     if (at !== undefined) {
       this.tell(scxmlEvent("release", at));
       this.tell(scxmlEvent("click", at));
+      this.form(happenings);
       const twice = before.byKey === null && before.clicked && before.now - before.clicked.at <= 400 ? this.own((before.pressed ?? []).filter((p) => there.includes(p) && before.clicked?.chain.includes(p)))[0] : undefined;
       if (twice !== undefined) this.tell(scxmlEvent("double", twice));
     }
@@ -108,7 +118,9 @@ export class Twins {
       const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1)), settles = this.state.settling[this.piece.id];
       this.pass(due - this.state.now - 1);
       if (settles !== undefined && settles <= due) this.tell("settled");
+      const form = this.state.sending[this.piece.id];
       this.pass(1);
+      if (form && form.due <= due) { const [at] = this.own(ancestry(this.piece, form.source.split("/")[1] ?? "").map((id) => `${this.piece.id}/${id}`)); if (at !== undefined) this.tell(`${this.state.answersWell ? "succeeded" : "failed"}.${at}`); }
       this.state = advance(this.project, this.state, due).state;
     }
     this.steps++;

@@ -5,6 +5,7 @@ import { inOrder } from "#core/project";
 import type { Effect, Motion, Piece, Project, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";
 import { Icon } from "../../common/Icon";
+import { NumberField } from "../../common/NumberField";
 import { useProject, useSession } from "../../store/session-context";
 import { MotionPart } from "./MotionPart";
 import { OptionPart, usualOption } from "./OptionPart";
@@ -45,18 +46,23 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
   const session = useSession();
   const project = useProject();
   const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id), traits = traitsOf(piece), nested = nestedTraits(project, piece), signals = inOrder(piece.signals), settable = settableOptions(project, piece);
-  const what = effect.type === "option" ? `option ${effect.layer} ${effect.option}` : effect.type === "set" ? `trait ${effect.trait}` : effect.type === "nested" ? `nested ${effect.layer} ${effect.trait}` : effect.type;
+  const says = (key: string) => Object.values(piece.layers).filter((l) => Object.values(piece.looks).some((k) => k.changes[l.id]?.[key] !== undefined)), clips = says("plays"), forms = says("entry").length > 0;
+  const what = effect.type === "clip" || effect.type === "seek" ? `${effect.type} ${effect.layer}` : effect.type === "option" ? `option ${effect.layer} ${effect.option}` : effect.type === "set" ? `trait ${effect.trait}` : effect.type === "nested" ? `nested ${effect.layer} ${effect.trait}` : effect.type;
   const options = [
     ...traits.map((t) => ({ value: `trait ${t.id}`, words: t.name })),
     ...nested.map(({ layer, trait }) => ({ value: `nested ${layer.id} ${trait.id}`, words: `${layer.name}: ${trait.name}` })),
     ...settable.map(({ layer, option }) => ({ value: `option ${layer.id} ${option.id}`, words: `${layer.name}: ${option.name}` })),
     ...(screens.length || effect.type === "go" || effect.type === "open" ? [{ value: "go", words: "go to" }, { value: "open", words: "open over it" }] : []), { value: "close", words: "close the overlay" },
+    ...clips.flatMap((l) => [{ value: `clip ${l.id}`, words: `play or pause ${l.name}` }, { value: `seek ${l.id}`, words: `${l.name}: go to` }]),
+    ...(forms ? [{ value: "empty", words: "empty the form" }] : []),
     { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
   ];
   const newSignal = (): string | null => { const made = addSignal(session.project.pieces[piece.id] ?? piece, "signal"); return session.edit(made.change) ? made.id : null; };
   const change = (to: string) => {
     const [kind, a, b] = to.split(" ");
-    if (kind === "back" || kind === "close") onChange({ type: kind });
+    if (kind === "clip" && a !== undefined) onChange({ type: "clip", layer: a, act: "turn" });
+    else if (kind === "seek" && a !== undefined) onChange({ type: "seek", layer: a, ms: 0 });
+    else if (kind === "back" || kind === "close" || kind === "empty") onChange({ type: kind });
     else if (kind === "address") onChange({ type: "address", to: "https://example.com" });
     else if (kind === "go" || kind === "open") { const screen = effect.type === "go" || effect.type === "open" ? effect.screen : screens[0]?.id; if (screen !== undefined) onChange({ type: kind, screen }); }
     else if (kind === "option") { const found = settable.find((s) => s.layer.id === a && s.option.id === b); if (found) onChange({ type: "option", layer: found.layer.id, option: found.option.id, value: usualOption(project, found.component, found.option) }); }
@@ -73,6 +79,8 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
       {(effect.type === "set" || effect.type === "nested") && trait && <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />}
       {(effect.type === "go" || effect.type === "open") && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ ...effect, screen })} broken={!project.pieces[effect.screen]} />}
       {effect.type === "raise" && <Pick label="Signal" value={effect.signal} broken={!piece.signals[effect.signal]} options={[...signals.map((s) => ({ value: s.id, words: s.name })), { value: "+", words: "a new signal …" }]} onPick={(v) => { const signal = v === "+" ? newSignal() : v; if (signal !== null) onChange({ type: "raise", signal }); }} />}
+      {effect.type === "clip" && <Pick label="What the clip does" value={effect.act} options={[{ value: "turn", words: "whichever it does not" }, { value: "play", words: "play" }, { value: "pause", words: "pause" }]} onPick={(act) => onChange({ ...effect, act })} />}
+      {effect.type === "seek" && <><NumberField label="Moment of the clip in milliseconds" value={effect.ms} min={0} max={600_000} step={100} onChange={(ms) => onChange({ ...effect, ms })} /><span>ms</span></>}
       {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}
       {effect.motion && <MotionPart motion={effect.motion} onChange={(own) => onChange({ ...effect, motion: own })} />}
       {moves(effect) && (onRemove || effect.motion) && <button type="button" className={`tool small${effect.motion ? " on" : ""}`} aria-pressed={effect.motion !== undefined} aria-label="In a time of its own" title={effect.motion ? "In the rule's time again" : "In a time of its own"} onClick={() => { const { motion: _own, ...rest } = effect; onChange(effect.motion ? (rest as Effect) : { ...effect, motion }); }}><Icon name="time" size={12} /></button>}

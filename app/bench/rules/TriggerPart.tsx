@@ -38,7 +38,7 @@ export const TriggerPart = ({ project, piece, rule, onChange }: { project: Proje
   const pick = (value: string) => {
     if (value.startsWith("signal ")) { onChange({ trigger: { type: "signal", signal: value.slice(7) } }); return; }
     const type = value as TriggerType;
-    onChange({ ...(timed.includes(type) ? { source: null } : {}), trigger: type === "delay" || type === "hold" ? { type, ms: 500 } : type === "drag" ? { type, ...usualDrag } : { type } });
+    onChange({ ...(timed.includes(type) ? { source: null } : {}), trigger: type === "delay" || type === "hold" ? { type, ms: 500 } : type === "reached" ? { type, ms: 1000 } : type === "drag" ? { type, ...usualDrag } : { type } });
   };
   const chosen = trigger.type === "signal" ? `signal ${trigger.signal ?? ""}` : trigger.type;
   const what = <Pick label="Trigger" value={chosen} options={trigger.type === "delay" ? options.map((o) => (o.value === "delay" ? { ...o, words: "After" } : o.value === "settled" ? { ...o, words: "When the piece has settled" } : { ...o, words: `When … ${o.words}` })) : options} onPick={pick} broken={!options.some((o) => o.value === chosen)} />;
@@ -49,6 +49,7 @@ export const TriggerPart = ({ project, piece, rule, onChange }: { project: Proje
       <span>When</span>
       <Pick label="Source" value={source ?? whole} options={sources} onPick={(v) => onChange({ source: v === whole ? null : v })} broken={source !== null && !piece.layers[source]} />
       {what}
+      {trigger.type === "reached" && <><NumberField label="Moment in milliseconds" value={trigger.ms ?? 0} min={0} max={600_000} step={100} onChange={(ms) => onChange({ trigger: { type: "reached", ms } })} /><span>ms</span></>}
       {trigger.type === "hold" && <><NumberField label="Held for milliseconds" value={trigger.ms ?? 0} min={0} max={60_000} step={50} onChange={(ms) => onChange({ trigger: { type: "hold", ms } })} /><span>ms</span></>}
       {trigger.type === "drag" && <>
         <Pick label="Direction" value={trigger.direction ?? usualDrag.direction} options={dragDirections.map((d) => ({ value: d, words: d === "any" ? "anywhere" : d }))} onPick={(direction) => onChange({ trigger: { ...trigger, direction } })} />
