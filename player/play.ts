@@ -254,7 +254,7 @@ export class Player {
   private showFocus(): void {
     const scene = this.run.scene(), path = this.run.focus();
     // where only keys of the whole piece are listened for, the whole piece has the focus
-    const spot = !scene || !this.keyed ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
+    const spot = !scene || (!this.keyed && !this.run.filling()) ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
     this.ring.setAttribute("visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     const far = 3;

@@ -31,7 +31,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const room = useRef<HTMLDivElement>(null);
   const player = useRef<Player>(null);
   const latest = useRef(project);
-  const [lines, setLines] = useState<readonly (LogLine & { id: number })[]>([]);
+  const [lines, setLines] = useState<readonly (LogLine & { id: number; typing: string | null })[]>([]);
   const [variant, setVariant] = useState<Variant>({});
   const [screen, setScreen] = useState(piece.id);
   const [scale, setScale] = useState(1);
@@ -99,7 +99,9 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       env, project: latest.current, piece: piece.id, margin: MARGIN,
       onHappening: (h) => {
         const line = happeningText(latest.current, h);
-        if (line) setLines((all) => [{ ...line, id: ++count }, ...all].slice(0, MOST_LINES));
+        // what is typed letter by letter is one line
+        const typing = h.type === "filled" ? `${h.path}/${h.layer}` : null;
+        if (line) setLines((all) => [{ ...line, id: ++count, typing }, ...(typing !== null && all[0]?.typing === typing ? all.slice(1) : all)].slice(0, MOST_LINES));
       },
       onAct: (act) => recorder.current?.take(act),
       onChange: (run) => {

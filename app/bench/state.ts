@@ -87,7 +87,18 @@ export interface BenchState {
   restart(): void;
 }
 
-export const createBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
+/** What of the bench one finds again when one comes back to a piece, for as long as the window is open. */
+const places = new Map<Id, Partial<BenchState>>();
+const keptParts = ["chosen", "variant", "also", "scope", "zoom", "tab", "onlyDifferences", "chosenRules", "rehearsal", "grid", "only"] as const;
+
+export const createBench = (pieceId: Id): StoreApi<BenchState> => {
+  const store = freshBench(pieceId);
+  store.setState(places.get(pieceId) ?? {});
+  store.subscribe((s) => places.set(pieceId, Object.fromEntries(keptParts.map((k) => [k, s[k]]))));
+  return store;
+};
+
+const freshBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
   pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),

@@ -7,6 +7,7 @@ import type { Id, Motion, Project, Variant } from "../project/types";
 import { withMoments } from "./clips";
 import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
+import { isEntry } from "./forms";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies } from "./piece";
 import { sceneOf } from "./scene";
@@ -96,6 +97,9 @@ export class Run {
     this.take(result);
     return result.happenings.length > 0 || this.state.pressed !== before.pressed;
   }
+
+  /** Whether what is focused is being filled in: then one must see where, however the focus came. */
+  filling(): boolean { return isEntry(this.project, this.state, this.state.focused[0]); }
 
   /** The focused layer within the shown piece, where it is on screen; null when nothing is focused. */
   focus(): string | null { return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null; }

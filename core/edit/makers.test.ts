@@ -36,7 +36,7 @@ describe("makers", () => {
 
   it("picking gives each layer its value; only as many layers as values are offered it", () => {
     const { b, layers } = tabs();
-    expect(makings(b.piece, layers.slice(0, 2)).map((m) => m.name)).toEqual(["pick one of these: Open"]);
+    expect(makings(b.piece, layers.slice(0, 2)).map((m) => m.name)).toEqual(["pick one of these: Open", "open and close: Open"]);
     b.do(make(b.piece, named(b, layers, "pick one of these: Pier")));
     expect(names(b, play(b, ...click(layers[2] as string)))).toBe("three no");
     expect(names(b, play(b, ...click(layers[2] as string), ...click(layers[0] as string)))).toBe("one no");
@@ -66,5 +66,28 @@ describe("makers", () => {
     expect(wayBack(b.piece, { ...(b.piece.rules[enter] as never as object), undo: true } as never)).toBeNull();
     const turns = b.rule({ source, effects: [{ type: "set", trait: open.id, to: { step: "opposite" } }] });
     expect(wayBack(b.piece, b.piece.rules[turns] as never)).toBeNull();
+  });
+
+  it("a deck goes round by dragging: the front card away, the one before it back", () => {
+    const { b, layers, pier } = tabs();
+    Object.values(pier.v).forEach((v, i) => layers.forEach((l, k) => b.look({ [pier.id]: [v] }, l, { stack: k === i ? 3 : 1 })));
+    const made = named(b, layers, "drag deck: Pier");
+    expect(made.rules).toHaveLength(6);
+    b.do(make(b.piece, made));
+    const drag = (layer: string): Input[] => [{ type: "move", x: 0, y: 0 }, over(layer), { type: "down" }, { type: "move", x: 120, y: 0 }, { type: "up" }, over(null)];
+    const [one, two, three] = layers as [string, string, string];
+    expect(names(b, play(b, ...drag(one)))).toBe("two no");
+    expect(names(b, play(b, ...drag(one), 500, ...drag(two), 500, ...drag(three), 500, ...drag(one)))).toBe("two no");
+    expect(names(b, play(b, ...drag(one), 500, ...drag(one)))).toBe("one no");
+  });
+
+  it("open and close: the first layer opens, the second and Escape close", () => {
+    const { b, layers } = tabs();
+    b.do(make(b.piece, named(b, layers.slice(0, 2), "open and close: Open")));
+    const [opens, closes] = layers as [string, string];
+    expect(names(b, play(b, ...click(opens)))).toBe("one yes");
+    expect(names(b, play(b, ...click(opens), ...click(closes)))).toBe("one no");
+    expect(names(b, play(b, ...click(opens), { type: "key", key: "Escape", phase: "down" }))).toBe("one no");
+    expect(makings(b.piece, layers.slice(0, 2)).some((m) => m.key === "open")).toBe(false);
   });
 });

@@ -1,14 +1,15 @@
-import { restOf, traitsOf, valuesOf } from "../looks/variants";
+import { changesIn, looksIn } from "../looks/cascade";
+import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { newId, orderAfter } from "../project/ids";
-import type { Condition, Effect, Id, Motion, Piece, Rule, Trait, TraitValue, TriggerType } from "../project/types";
+import type { Condition, Effect, Id, Motion, Piece, Rule, Trait, TraitValue, TriggerType, Variant } from "../project/types";
 import { usualMotion } from "./rules";
 import { addTrait } from "./traits";
 
 /** Rules made in one go of what people wire by hand every time; ordinary rules afterwards. */
 export interface Making {
-  readonly key: "contact" | "pick" | "back" | "steps" | "round";
+  readonly key: "contact" | "pick" | "back" | "steps" | "round" | "deck" | "open";
   /** what it is, in a few words */
   readonly name: string;
   readonly rules: readonly Rule[];
@@ -67,6 +68,36 @@ const steps = (piece: Piece, trait: Trait, ms: number, round: boolean, motion: M
   return { key: round ? "round" : "steps", name: `step through ${trait.name} ${round ? "for ever" : "once"}`, rules: numbered(piece, drafts, motion), traits: [] };
 };
 
+/** Which of some layers lies in front in a variant: the one raised most, else the last in the tree. */
+const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
+  const looks = looksIn(piece, variant), raised = (id: Id) => Number(changesIn(looks, id).findLast((c) => c.stack !== undefined)?.stack ?? 0);
+  return [...layers].sort((a, b) => raised(b) - raised(a) || ((piece.layers[b]?.order ?? "") > (piece.layers[a]?.order ?? "") ? 1 : -1))[0] as Id;
+};
+
+/** Cards in a pile: the one in front is dragged to the back, the one that was in front before comes back; round for ever. */
+const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion): Making => {
+  const values = valuesOf(trait), rest = restingVariant(piece), trigger = { type: "drag", direction: "any", travel: 160, part: 0.4, speed: 500 } as const;
+  const drafts = values.flatMap((value, i): Draft[] => {
+    const card = frontOf(piece, layers, { ...rest, [trait.id]: value.id }), next = values[(i + 1) % values.length] as TraitValue;
+    return [
+      { trigger, source: card, when: where(trait, value), effects: [{ type: "set", trait: trait.id, to: { step: "next" } }] },
+      { trigger, source: card, when: where(trait, next), effects: [{ type: "set", trait: trait.id, to: { step: "previous" } }] },
+    ];
+  });
+  return { key: "deck", name: `drag deck: ${trait.name}`, rules: numbered(piece, drafts, motion), traits: [] };
+};
+
+/** The first layer opens, the second and Escape close. */
+const openClose = (piece: Piece, [opens, closes]: readonly Id[], trait: Trait, motion: Motion): Making => {
+  const [shut, open] = valuesOf(trait) as [TraitValue, TraitValue];
+  const drafts: Draft[] = [
+    { trigger: { type: "click" }, source: opens ?? null, effects: [becomes(trait, open)] },
+    { trigger: { type: "click" }, source: closes ?? null, when: where(trait, open), effects: [becomes(trait, shut)] },
+    { trigger: { type: "key", key: "Escape" }, source: null, when: where(trait, open), effects: [becomes(trait, shut)] },
+  ];
+  return { key: "open", name: `open and close: ${trait.name}`, rules: numbered(piece, drafts, motion), traits: [] };
+};
+
 const same = (a: Rule, b: Rule): boolean => JSON.stringify([a.trigger, a.source, Object.entries(a.when).sort(), a.effects]) === JSON.stringify([b.trigger, b.source, Object.entries(b.when).sort(), b.effects]);
 
 /** All that can be made for what is chosen and is not there yet; `layers` in the order one reads them. */
@@ -76,6 +107,8 @@ export const makings = (piece: Piece, layers: readonly Id[], motion: Motion = us
   return [
     ...(layers.length < 2 ? [contact(piece, source, motion)] : []),
     ...(layers.length > 1 ? others.filter((t) => valuesOf(t).length === layers.length).map((t) => pick(piece, layers, t, motion)) : []),
+    ...(layers.length > 2 ? others.filter((t) => valuesOf(t).length === layers.length).map((t) => deck(piece, layers, t, motion)) : []),
+    ...(layers.length === 2 ? others.filter((t) => valuesOf(t).length === 2).map((t) => openClose(piece, layers, t, motion)) : []),
     ...(layers.length < 2 ? others.filter((t) => valuesOf(t).length === 2).map((t) => back(piece, source, t, motion)) : []),
     ...(layers.length === 0 ? others.flatMap((t) => [steps(piece, t, 800, false, motion), steps(piece, t, 800, true, motion)]) : []),
   ].map((m) => ({ ...m, rules: m.rules.filter((r) => !Object.values(piece.rules).some((known) => same(known, r))) })).filter((m) => m.rules.length > 0);
