@@ -173,7 +173,7 @@ export class Player {
 
   private listen(): void {
     const signal = this.off.signal;
-    const place = (e: PointerEvent): [number, number] => {
+    const place = (e: MouseEvent): [number, number] => {
       const box = this.svg.getBoundingClientRect();
       const margin = this.options.margin ?? 0;
       return [(e.clientX - box.left) / this.scale - margin, (e.clientY - box.top) / this.scale - margin];
@@ -198,6 +198,12 @@ export class Player {
     this.svg.addEventListener("pointerup", feed("up"), { signal });
     this.svg.addEventListener("pointercancel", feed("cancel"), { signal });
     this.listenToKeys(signal);
+    this.svg.addEventListener("wheel", (e) => {
+      if (e.ctrlKey || e.metaKey || this.showing) return;
+      this.tick();
+      if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) e.preventDefault();
+      this.show();
+    }, { signal, passive: false });
     this.svg.addEventListener("pointerleave", () => {
       this.tick();
       this.run.input({ type: "over", layer: null });

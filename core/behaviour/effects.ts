@@ -14,6 +14,7 @@ export const touches = (effect: Effect): string => {
     case "raise": return `signal ${effect.signal}`;
     case "address": return "address";
     case "clip": case "seek": return `clip ${effect.layer}`;
+    case "scroll": return "scroll";
     case "empty": return "form";
     case "option": return `${effect.layer}/option ${effect.option}`;
     default: return "screen";

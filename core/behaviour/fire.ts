@@ -86,6 +86,7 @@ const follow = (project: Project, state: State, { path }: Live, rule: Rule, effe
       return meant === null ? state : closeOverlay(project, state, meant, motion, cause, happen);
     }
     case "clip": case "seek": return turnClip(project, state, path, effect, happen);
+    case "scroll": happen({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion }); return state;
     case "empty": return emptied(state, path);
     case "raise": return raise(project, state, path, effect.signal, happen);
     case "address": happen({ type: "address", at: state.now, state, path, to: effect.to }); return state;

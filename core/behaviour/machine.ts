@@ -5,6 +5,7 @@ import { liveAt } from "./chain";
 import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
 import { keepDrag, moveTo } from "./drag";
 import { writeTraits } from "./effects";
+import { asks, onLayer } from "./fire";
 import { goTo } from "./navigate";
 import type { Happen } from "./fire";
 import type { Happening, Input, Path, State } from "./types";
@@ -16,7 +17,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State => arm(project, {
-  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, clips: {}, entries: {}, sending: {}, answersWell: true, settling: {}, stopped: {},
+  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, clips: {}, scrolled: {}, seen: [], entries: {}, sending: {}, answersWell: true, settling: {}, stopped: {},
 });
 
 const take = (project: Project, state: State, input: Input, happen: Happen): State => {
@@ -28,6 +29,12 @@ const take = (project: Project, state: State, input: Input, happen: Happen): Sta
     case "cancel": return cancel(project, state, happen);
     case "focus": return moveFocus(project, state, input.layer, happen);
     case "key": return input.phase === "down" ? keyDown(project, state, input.key, happen) : keyUp(project, state, input.key, happen);
+    case "scroll": {
+      const next = { ...state, scrolled: { ...state.scrolled, [`${state.screen}/${input.layer}`]: Math.max(0, input.to) } };
+      happen({ type: "scrolled", at: state.now, state: next, path: state.screen });
+      return next;
+    }
+    case "seen": return see(project, state, input.layers.map((l) => `${state.screen}/${l}`), happen);
     case "answer": return { ...state, answersWell: input.well };
     case "show": return showTrait(project, state, input.at, input.trait, input.value, happen);
     case "screen": return input.screen === state.screen ? state : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, happen);
@@ -41,6 +48,10 @@ export const step = (project: Project, state: State, input: Input): { state: Sta
   const taken = refocus(project, take(project, state, input, happen), happen);
   return { state: refocus(project, runDue(project, taken, taken.now, happen), happen), happenings };
 };
+
+/** Layers have come into sight, others out of it; those that come are told so. */
+const see = (project: Project, state: State, seen: readonly Path[], happen: Happen): State =>
+  seen.filter((p) => !state.seen.includes(p)).reduce((s, p) => onLayer(project, s, p, asks("seen"), happen), { ...state, seen });
 
 /** The keyboard's focus goes back to where it was before an overlay. */
 const refocus = (project: Project, state: State, happen: Happen): State =>

@@ -13,14 +13,14 @@ const atRest = { over: [], pressed: null, grip: null, drag: null, byKey: null, h
 const enterScreen = (project: Project, state: State, screen: Id, history: readonly Id[], motion: Motion, cause: Cause, happen: Happen): State => {
   // what was held or waited for on the screen left behind ends with it, as do its overlays
   const left = closeAll(endHolds(project, state, () => true, () => undefined));
-  const next = arm(project, { ...left, ...atRest, screen, history, timers: [], armed: {}, settling: {}, clips: {}, sending: {} });
+  const next = arm(project, { ...left, ...atRest, screen, history, timers: [], armed: {}, settling: {}, clips: {}, seen: [], sending: {} });
   happen({ type: "went", at: state.now, state: next, path: cause.path, rule: cause.rule, from: state.screen, to: screen, motion });
   return next;
 };
 
 /** Overlays begin anew each time they are opened: what they were goes when they do. */
 const forget = (state: State, path: Path): State =>
-  ({ ...state, traits: without(state.traits, path), options: without(state.options, path), writers: without(state.writers, path), settling: without(state.settling, path), entries: without(state.entries, path), sending: without(state.sending, path), clips: without(state.clips, path), stopped: without(state.stopped, path) });
+  ({ ...state, traits: without(state.traits, path), options: without(state.options, path), writers: without(state.writers, path), settling: without(state.settling, path), entries: without(state.entries, path), scrolled: without(state.scrolled, path), sending: without(state.sending, path), clips: without(state.clips, path), stopped: without(state.stopped, path) });
 
 const closeAll = (state: State): State =>
   state.overlays.length === 0 ? state : { ...state.overlays.reduce((s, o) => forget(s, `${state.screen}/${overlayPart(o.screen)}`), state), overlays: [] };

@@ -46,6 +46,7 @@ const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | 
   switch (effect.type) {
     case "go": return brokenScreen(project, effect.screen, "goes to");
     case "clip": case "seek": return piece.layers[effect.layer]?.kind === "picture" ? null : "the clip it turns was removed";
+    case "scroll": return piece.layers[effect.layer] ? null : "the layer it scrolls to was removed";
     case "open": return brokenScreen(project, effect.screen, "opens");
     case "option":
       if (!piece.layers[effect.layer]) return "the copy it sets was removed";

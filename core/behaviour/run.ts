@@ -9,8 +9,9 @@ import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
 import { isEntry } from "./forms";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
-import { liveCopies } from "./piece";
+import { liveCopies, rulesOf } from "./piece";
 import { sceneOf } from "./scene";
+import { inSight, scrollerFor, scrollTo } from "./sight";
 import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
 import { nextDue } from "./wait";
@@ -22,6 +23,8 @@ import { nextDue } from "./wait";
 export class Run {
   private state: State;
   private readonly mover = new Mover();
+  private scrolling: Motion | null = null;
+  private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
   /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
   constructor(private readonly env: LayoutEnv, private project: Project, readonly piece: Id, private readonly happened: (h: Happening) => void = () => undefined, private readonly resolver = new Resolver()) {
@@ -123,6 +126,30 @@ export class Run {
     } else this.mover.replace(target, this.state.screen);
   }
 
+  /** Scrolls what is under a place; true when there was something to scroll. px */
+  wheel(x: number, y: number, dx: number, dy: number): boolean {
+    const scene = this.scene(), hit = scene && hitTest(scene, x, y);
+    if (!scene || !hit) return false;
+    let did = false;
+    for (const [across, by] of [[false, dy], [true, dx]] as const) {
+      const s = by === 0 ? null : scrollerFor(scene, hit.path, across), to = s && Math.min(s.room, Math.max(0, s.by + by));
+      if (!s || to === null || to === s.by) continue;
+      this.input({ type: "scroll", layer: s.path, to });
+      did = true;
+    }
+    if (did) this.over(x, y);
+    return did;
+  }
+
+  /** Tells the machine which layers that listen for it are in sight, when what is shown has changed. */
+  private look(): void {
+    const { traits, scrolled, screen, options } = this.state, before = this.looked;
+    if (before && before.traits === traits && before.scrolled === scrolled && before.screen === screen && before.options === options) return;
+    this.looked = { traits, scrolled, screen, options };
+    const target = this.target(this.state), seen = target ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`) : [];
+    if (seen.length !== this.state.seen.length || seen.some((p) => !this.state.seen.includes(p))) this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
+  }
+
   private take(result: { state: State; happenings: Happening[] }): void {
     this.state = result.state;
     for (const h of result.happenings) {
@@ -134,9 +161,20 @@ export class Run {
       else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
       else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
+      else if (h.type === "scrolled") this.aim(h.state, this.scrolling, h.at);
       this.happened(h);
+      if (h.type === "scrollTo") {
+        const target = this.target(this.state), to = target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
+        this.scrolling = h.motion;
+        if (to) this.input({ type: "scroll", layer: to.path, to: to.to });
+        this.scrolling = null;
+      }
     }
+    if (this.listens) this.look();
   }
+
+  /** Whether any rule of the project listens for layers that come into sight: most do not, and then nobody looks. */
+  private get listens(): boolean { return liveCopies(this.project, this.state).some((l) => rulesOf(this.project, l.piece).some((r) => r.trigger.type === "seen")); }
 
   private follow(h: Extract<Happening, { type: "dragging" }>): void {
     const target = this.target(h.state);

@@ -25,20 +25,22 @@ export const layersWith = (project: Project, live: Live, key: "plays" | "entry" 
   return said === undefined || said === 0 || said === false || said === "nobody" ? [] : [{ layer, values }];
 });
 
-const filled = new WeakMap<State["entries"], ReadonlyMap<Path, Overrides>>();
+const kept = new WeakMap<State["entries"], { scrolled: State["scrolled"]; said: ReadonlyMap<Path, Overrides> }>();
 
-/** What has been filled in, as texts of layers, by the copy they are in. Equal states give the same object. */
-export const filledIn = (entries: State["entries"], copy: Path): Overrides | undefined => {
-  let known = filled.get(entries);
-  if (!known) {
-    const made = new Map<Path, Map<Id, LayerChanges>>();
-    for (const [path, text] of Object.entries(entries)) {
-      const cut = path.lastIndexOf("/"), at = path.slice(0, cut);
-      let layers = made.get(at);
-      if (!layers) made.set(at, layers = new Map());
-      layers.set(path.slice(cut + 1), { text });
-    }
-    filled.set(entries, known = made);
+/** What is filled in and how far layers are scrolled, by the copy they are in. Equal states give the same object. */
+export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | undefined => {
+  let known = kept.get(entries);
+  if (known?.scrolled !== scrolled) {
+    const said = new Map<Path, Map<Id, LayerChanges>>();
+    const say = (path: Path, changes: LayerChanges) => {
+      const cut = path.lastIndexOf("/"), at = path.slice(0, cut), id = path.slice(cut + 1);
+      let layers = said.get(at);
+      if (!layers) said.set(at, layers = new Map());
+      layers.set(id, { ...layers.get(id), ...changes });
+    };
+    for (const [path, text] of Object.entries(entries)) say(path, { text });
+    for (const [path, scrolledBy] of Object.entries(scrolled)) say(path, { scrolledBy });
+    kept.set(entries, known = { scrolled, said });
   }
-  return known.get(copy);
+  return known?.said.get(copy);
 };

@@ -5,7 +5,7 @@ import type { Resolver, Running } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { OverlayStyle, Project } from "../project/types";
 import { defaultsOf } from "../properties/registry";
-import { filledIn } from "./saying";
+import { saidIn } from "./saying";
 import { overlayPart, overlayStyle } from "./surface";
 import type { State } from "./types";
 
@@ -44,7 +44,7 @@ const composed = (base: Placed, overlays: readonly Over[]): Placed => {
 export const sceneOf = (env: LayoutEnv, project: Project, resolver: Resolver, state: State): Placed | null => {
   const piece = project.pieces[state.screen];
   if (!piece) return null;
-  const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`], says: (path) => filledIn(state.entries, path === "" ? state.screen : `${state.screen}/${path}`) };
+  const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`], says: (path) => saidIn(state, path === "" ? state.screen : `${state.screen}/${path}`) };
   const tree = resolver.tree(project, piece.id, variantFrom(piece, state.traits[state.screen] ?? {}), "", running);
   return tree && composed(layout(env, tree), state.overlays.flatMap(({ screen }): Over[] => {
     const over = project.pieces[screen], part = overlayPart(screen);

@@ -16,6 +16,10 @@ export type Input =
   | { readonly type: "focus"; readonly layer: Path | null }
   /** a key as KeyboardEvent.key says it */
   | { readonly type: "key"; readonly key: string; readonly phase: "down" | "up" }
+  /** a layer has been scrolled to a place, px */
+  | { readonly type: "scroll"; readonly layer: Path; readonly to: number }
+  /** layers that listen for it and are in sight now */
+  | { readonly type: "seen"; readonly layers: readonly Path[] }
   /** whether forms that are sent succeed from now on: what stands for their receiver is told so */
   | { readonly type: "answer"; readonly well: boolean }
   /** sets a trait from outside: a switch in Try, a presenter */
@@ -89,6 +93,9 @@ export interface State {
   readonly refocus: Path | null;
   /** clips that have been played or halted, by layer */
   readonly clips: Readonly<Record<Path, ClipState>>;
+  /** how far layers are scrolled, px, and which are in sight of those that listen for that */
+  readonly scrolled: Readonly<Record<Path, number>>;
+  readonly seen: readonly Path[];
   /** what has been filled in, by layer */
   readonly entries: Readonly<Record<Path, string>>;
   /** forms on their way, by the copy they are in */
@@ -114,6 +121,8 @@ export type Happening = { readonly at: number; readonly state: State } & (
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }
+  | { readonly type: "scrolled"; readonly path: Path }
+  | { readonly type: "scrollTo"; readonly path: Path; readonly layer: Id; readonly motion: Motion }
   | { readonly type: "filled"; readonly path: Path; readonly layer: Id; readonly text: string }
   | { readonly type: "sending"; readonly path: Path; readonly fields: readonly { readonly layer: Id; readonly text: string }[] }
   | { readonly type: "clip"; readonly path: Path; readonly layer: Id; readonly what: "played" | "paused" | "reached" | "ended" }

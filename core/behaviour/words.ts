@@ -9,7 +9,7 @@ import type { Happening, Path } from "./types";
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked", double: "is clicked twice", press: "is pressed", release: "is released", hold: "is held", enter: "is entered", leave: "is left", hover: "is hovered",
   focus: "is focused", blur: "loses the focus", key: "gets a key", signal: "says", delay: "has waited", settled: "has settled", drag: "is dragged",
-  played: "starts playing", paused: "is paused", reached: "has played to", ended: "has ended", typed: "is filled in", sent: "is sent", succeeded: "was sent and taken", failed: "could not be sent",
+  played: "starts playing", paused: "is paused", reached: "has played to", ended: "has ended", typed: "is filled in", sent: "is sent", succeeded: "was sent and taken", failed: "could not be sent", seen: "comes into sight",
 };
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
@@ -37,6 +37,7 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
     case "back": return "go back";
     case "open": return `open ${project.pieces[effect.screen]?.name ?? "a removed screen"} over it`;
     case "close": return "close the overlay";
+    case "scroll": return `scroll to ${piece.layers[effect.layer]?.name ?? "a removed layer"}`;
     case "empty": return "empty the form";
     case "clip": return `${effect.act === "turn" ? "play or pause" : effect.act} ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
     case "seek": return `go to ${effect.ms} ms of ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
@@ -144,7 +145,7 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
     case "raised": return line(`${within(h.path)}says ${pieceAt(project, h, h.path)?.signals[h.signal]?.name ?? "?"}`, "quiet");
     case "address": return line(`${within(h.path)}would open ${h.to}`, "quiet");
     case "dropped": return h.done ? null : line(`${within(h.path)}dragged, and let go too early`, "quiet");
-    case "missed": case "dragging": return null;
+    case "missed": case "dragging": case "scrolled": case "scrollTo": return null;
   }
 };
 

@@ -19,6 +19,7 @@ export type Doing =
   | { readonly do: "drag"; readonly layer: Path; readonly by: readonly [number, number] }
   | { readonly do: "key"; readonly key: string; readonly phase: "down" | "up" }
   | { readonly do: "focus"; readonly layer: Path | null }
+  | { readonly do: "see"; readonly layer: Path }
   | { readonly do: "answer"; readonly path: Path; readonly well: boolean }
   | { readonly do: "wait"; readonly timer: Timer } | { readonly do: "settle"; readonly path: Path }
   | { readonly do: "show"; readonly trait: Id; readonly value: Id };
@@ -55,7 +56,7 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
   let rank = 0, last = NaN;
   const waits = groups(project, state).map(({ timer, began }) => { if (!together(began, last)) rank++; last = began; return [rank, timer.at, timer.rule, timer.source]; });
   const holds = state.holds.map((h) => [h.at, h.rule, h.source, Object.entries(h.was).map(([t, w]) => [t, w.value, state.writers[`${h.at} ${t}`] === h.serial])]);
-  return JSON.stringify([mode, shown, state.over[0], state.pressed?.[0] ?? state.pressed, state.byKey, state.heldIn, state.clicked?.chain[0], state.focused[0], holds, waits, Object.keys(state.settling), Object.keys(state.stopped), state.history.length > 0, Object.entries(state.clips).map(([p, c]) => [p, c.playing, Math.round(c.moment)]), state.entries, Object.keys(state.sending)]);
+  return JSON.stringify([mode, shown, state.over[0], state.pressed?.[0] ?? state.pressed, state.byKey, state.heldIn, state.clicked?.chain[0], state.focused[0], holds, waits, Object.keys(state.settling), Object.keys(state.stopped), state.history.length > 0, Object.entries(state.clips).map(([p, c]) => [p, c.playing, Math.round(c.moment)]), state.entries, state.seen, Object.keys(state.sending)]);
 };
 
 const modeOf = (mode: Mode, state: State): Mode => (state.over.length === 0 && !state.pressed && state.focused.length === 0 && !state.clicked ? "rest" : mode);
@@ -121,6 +122,8 @@ const doings = (project: Project, { mode, state }: Pick<Node, "mode" | "state">,
   const waits = groups(project, state);
   // of waits that began together the shorter one ends first
   for (const [i, { timer, began }] of waits.entries()) if (!waits.some((w, k) => k < i && together(w.began, began) && w.timer.due < timer.due)) out.push({ does: { do: "wait", timer }, mode });
+  // where there is a layer that listens for it, one may scroll it into sight
+  for (const l of liveCopies(project, state)) for (const r of rulesOf(project, l.piece)) if (r.trigger.type === "seen" && r.source && !state.seen.includes(`${l.path}/${r.source}`)) out.push({ does: { do: "see", layer: `${l.path}/${r.source}`.slice(state.screen.length + 1) }, mode });
   for (const path of Object.keys(state.sending)) for (const well of [true, false]) out.push({ does: { do: "answer", path, well }, mode });
   for (const path of Object.keys(state.settling)) out.push({ does: { do: "settle", path }, mode });
   return out;
@@ -144,6 +147,7 @@ export const perform = (project: Project, before: State, does: Doing): { state: 
     case "focus": feed({ type: "focus", layer: does.layer }); break;
     case "show": feed({ type: "show", at: state.screen, trait: does.trait, value: does.value }); break;
     case "wait": end({ ...state, timers: state.timers.map((t) => (t.at === does.timer.at && t.due === does.timer.due && (t.source === undefined) === (does.timer.source === undefined) && t.clip === does.timer.clip ? { ...t, due: state.now } : t)) }); break;
+    case "see": feed({ type: "seen", layers: [...state.seen.map((p) => p.slice(state.screen.length + 1)), does.layer] }); break;
     case "answer": { const form = state.sending[does.path]; if (form) end({ ...state, answersWell: does.well, sending: { ...state.sending, [does.path]: { ...form, due: state.now } } }); break; }
     case "settle": end({ ...state, settling: { ...state.settling, [does.path]: state.now } }); break;
   }
@@ -209,7 +213,7 @@ export function* explore(env: LayoutEnv | null, project: Project, piece: Piece, 
       const { state, happenings } = perform(project, at.state, does), size = nodes.size;
       const to = node(mode, state, { node: at, does });
       if (!to) continue;
-      edges.push({ from: at, to, does, by: does.do === "wait" || does.do === "settle" || does.do === "answer" ? "rest" : mode, happenings });
+      edges.push({ from: at, to, does, by: does.do === "wait" || does.do === "settle" || does.do === "answer" || does.do === "see" ? "rest" : mode, happenings });
       if (nodes.size > size) queue.push(to);
     }
     if (i % 20 === 0) yield;
@@ -238,6 +242,7 @@ export const wayTo = (project: Project, piece: Piece, node: Node, last?: Doing):
       case "focus": steps.push({ do: "focus", layer: does.layer }); feed({ type: "focus", layer: does.layer }); break;
       case "show": steps.push({ do: "show", at: "", trait: does.trait, value: does.value }); feed({ type: "show", at: state.screen, trait: does.trait, value: does.value }); break;
       case "wait": until(state.timers.find((t) => t.at === does.timer.at && t.rule === does.timer.rule)?.due ?? state.now); break;
+      case "see": steps.push({ do: "scroll", layer: does.layer, by: 10_000 }); state = perform(project, state, does).state; break;
       case "answer": steps.push({ do: "answer", well: does.well }); feed({ type: "answer", well: does.well }); until(state.sending[does.path]?.due ?? state.now); break;
       case "settle": until(state.settling[does.path] ?? state.now); break;
     }

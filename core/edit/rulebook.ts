@@ -41,7 +41,7 @@ const conditionFor = (when: Condition, twin: Twin): Condition => Object.fromEntr
 const effectFor = (effect: Effect, twin: Twin): Effect => {
   switch (effect.type) {
     case "set": return { ...effect, trait: twin(effect.trait), to: "value" in effect.to ? { value: twin(effect.to.value) } : effect.to };
-    case "nested": case "option": case "clip": case "seek": return { ...effect, layer: twin(effect.layer) };
+    case "nested": case "option": case "clip": case "seek": case "scroll": return { ...effect, layer: twin(effect.layer) };
     case "raise": return { ...effect, signal: twin(effect.signal) };
     default: return effect;
   }

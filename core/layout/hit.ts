@@ -1,4 +1,5 @@
 import type { Four, Pair } from "../properties/types";
+import { clipsChildren } from "./types";
 import type { Placed } from "./types";
 
 /** A layer found under a point: its path (instances, then layer, joined by "/") and the placed layer. */
@@ -67,7 +68,7 @@ export const hitTest = (root: Placed, x: number, y: number, prefix = "", skip?: 
   const local = toLocal(root, x, y);
   const path = prefix + root.layer.id;
   const self = onSelf(root, local.x, local.y);
-  if (root.values.clip && !self) return null;
+  if (clipsChildren(root) && !self) return null;
   for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
     const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix, skip);
     if (hit) return hit;

@@ -1,5 +1,5 @@
 import type { Resolved } from "../looks/tree";
-import type { Values } from "../properties/types";
+import type { Four, Values } from "../properties/types";
 import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
@@ -64,6 +64,20 @@ const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number
   return out;
 };
 
+/** How far the children of a box reach beyond it in the direction it scrolls, with the padding at their end; px. */
+export const scrollRoom = (v: Values, children: readonly Placed[], width: number, height: number): number => {
+  const [, right, bottom] = (v.padding as Four | undefined) ?? [0, 0, 0, 0], across = v.scrolls === "across";
+  if (v.scrolls === undefined || v.scrolls === "no") return 0;
+  return Math.max(0, ...children.map((c) => (across ? c.x + c.width + right - width : c.y + c.height + bottom - height)));
+};
+
+/** Children of a box that scrolls, moved by as much as it is scrolled and there is room for. */
+const scrolled = (v: Values, children: readonly Placed[], width: number, height: number): readonly Placed[] => {
+  const by = Math.min(v.scrolledBy as number, scrollRoom(v, children, width, height));
+  if (!(by > 0)) return children;
+  return children.map((c) => (v.scrolls === "across" ? { ...c, x: c.x - by } : { ...c, y: c.y - by }));
+};
+
 const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, height: number | undefined): Box => {
   const v = node.values;
   if (node.layer.kind === "text") {
@@ -85,12 +99,12 @@ const compute = (env: LayoutEnv, node: Resolved, width: number | undefined, heig
     // limits of its own may leave a layer more or less room than its contents want
     const w = width ?? limited(node, "Width", natural.width), h = height ?? limited(node, "Height", natural.height);
     const { children } = w === natural.width && h === natural.height ? natural : arrange(node, w, h, measure);
-    return { node, width: w, height: h, lines: [], children: stacked(children.map((c) => put(boxOf(env, c.node, c.width, c.height), c.x, c.y))), nested: null };
+    return { node, width: w, height: h, lines: [], children: scrolled(v, stacked(children.map((c) => put(boxOf(env, c.node, c.width, c.height), c.x, c.y))), w, h), nested: null };
   }
   const content = width === undefined || height === undefined ? placeFree(env, node, width ?? 0, height ?? 0) : [];
   const w = width ?? within(v, "Width", Math.max(0, ...content.map((c) => c.x + c.width)));
   const h = height ?? within(v, "Height", Math.max(0, ...content.map((c) => c.y + c.height)));
-  return { node, width: w, height: h, lines: [], children: stacked(placeFree(env, node, w, h)), nested: null };
+  return { node, width: w, height: h, lines: [], children: scrolled(v, stacked(placeFree(env, node, w, h)), w, h), nested: null };
 };
 
 /** The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the size changes. */

@@ -25,6 +25,9 @@ export interface Placed {
   readonly dissolve: { readonly from: Placed; readonly progress: number } | null;
 }
 
+/** Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them. */
+export const clipsChildren = (p: Placed): boolean => p.values.clip === true || (p.values.scrolls !== undefined && p.values.scrolls !== "no");
+
 /** The insides of a layer at a size. */
 export interface Box {
   readonly node: Resolved;

@@ -1,3 +1,4 @@
+import { clipsChildren } from "../layout/types";
 import type { Placed } from "../layout/types";
 import type { Pair, Shadow } from "../properties/types";
 import { r } from "./types";
@@ -14,7 +15,7 @@ export const isPlain = (p: Placed): boolean => {
   const v = p.values, [sx, sy] = v.scale as Pair;
   return ["box", "ellipse", "text", "instance"].includes(p.layer.kind) && !p.dissolve && v.rotation === 0 && sx === 1 && sy === 1 && v.blur === 0
     && v.mixing === "normal" && typeof v.fill !== "object" && !(v.shadow as readonly Shadow[] | undefined)?.length
-    && (p.children.length === 0 || (!v.clip && !p.children.some((c) => c.values.masks)));
+    && (p.children.length === 0 || (!clipsChildren(p) && !p.children.some((c) => c.values.masks)));
 };
 
 const moved: Readonly<Record<string, readonly [string, string]>> = { rect: ["x", "y"], ellipse: ["cx", "cy"], text: ["x", "y"] };

@@ -1,3 +1,4 @@
+import { clipsChildren } from "../layout/types";
 import type { Placed } from "../layout/types";
 import type { Pair } from "../properties/types";
 import { faded, isPlain, shifted } from "./flat";
@@ -73,7 +74,7 @@ const build = (p: Placed, shift: Shift): Paint => {
   const opacity = (p.values.opacity as number) * p.presence, [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
-  const node: Paint = { tag: "g", key: p.layer.id, attrs: { "data-layer": p.layer.id, ...attrs }, children: p.values.clip && below.length ? [...drawn, ...clipped(p, below)] : [...drawn, ...below] };
+  const node: Paint = { tag: "g", key: p.layer.id, attrs: { "data-layer": p.layer.id, ...attrs }, children: clipsChildren(p) && below.length ? [...drawn, ...clipped(p, below)] : [...drawn, ...below] };
   if (!p.dissolve) return node;
   // plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers
   const { from, progress } = p.dissolve;

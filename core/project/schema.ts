@@ -52,6 +52,7 @@ const effect = z.discriminatedUnion("type", [
   deed("close", {}),
   deed("clip", { layer: id, act: z.enum(["play", "pause", "turn"]) }),
   deed("seek", { layer: id, ms }),
+  deed("scroll", { layer: id }),
   deed("empty", {}),
   deed("option", { layer: id, option: id, value: optionSchema }),
 ]);
@@ -76,6 +77,7 @@ const step = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("key"), key: z.string().min(1).max(40) }),
   z.strictObject({ do: z.literal("tab"), back: z.boolean() }),
   z.strictObject({ do: z.literal("wait"), ms }),
+  z.strictObject({ do: z.literal("scroll"), layer: path, by: way }),
   z.strictObject({ do: z.literal("answer"), well: z.boolean() }),
   z.strictObject({ do: z.literal(["show", "trait"]), at, trait: id, value: id }),
   z.strictObject({ do: z.literal("text"), text: z.string().max(500), shown: z.boolean() }),

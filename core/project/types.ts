@@ -98,7 +98,7 @@ export interface Motion {
   readonly easing: Easing;
 }
 
-export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag", "played", "paused", "reached", "ended", "typed", "sent", "succeeded", "failed"] as const;
+export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag", "played", "paused", "reached", "ended", "typed", "sent", "succeeded", "failed", "seen"] as const;
 export type TriggerType = (typeof triggerTypes)[number];
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
@@ -141,6 +141,8 @@ export type Deed =
   /** starts, halts or turns a clip of the piece; seek goes to a moment of it, ms */
   | { readonly type: "clip"; readonly layer: Id; readonly act: "play" | "pause" | "turn" }
   | { readonly type: "seek"; readonly layer: Id; readonly ms: number }
+  /** scrolls what is around a layer until that is in sight */
+  | { readonly type: "scroll"; readonly layer: Id }
   /** empties the form of the piece */
   | { readonly type: "empty" }
   /** sets an option of a placed copy */
@@ -184,6 +186,8 @@ export type Step =
   | { readonly do: "focus"; readonly layer: string | null }
   | { readonly do: "wait"; readonly ms: number }
   | { readonly do: "settle" }
+  /** scrolls a layer by px, down or across */
+  | { readonly do: "scroll"; readonly layer: string; readonly by: number }
   /** what the stand-in for whoever receives forms answers from now on */
   | { readonly do: "answer"; readonly well: boolean }
   | { readonly do: "show"; readonly at: string; readonly trait: Id; readonly value: Id }

@@ -69,6 +69,8 @@ export const registry: readonly Property[] = [
   arrange("justify", "spread", ["box"], choice("start", "centre", "end", "between", "around", "evenly"), "start", "layout", arranged),
   arrange("wrap", "wraps", ["box"], flag, false, "layout", arranged),
   arrange("resizing", "when resized, children", ["box"], choice("follow", "scale"), "follow", "layout", free),
+  arrange("scrolls", "scrolls", ["box"], choice("no", "down", "across"), "no", "step"),
+  arrange("scrolledBy", "scrolled by", ["box"], number("px", 0), 0, "layout", when((v) => v.scrolls !== "no")),
   arrange("grow", "grows", all, number("×", 0, 100), 0, "layout"),
   arrange("floats", "floats outside", all, flag, false, "layout"),
 

@@ -56,7 +56,7 @@ export class Rehearser {
 
   /** Where a step's pointer goes; null when it needs none, or its layer is not there. */
   aim(step: Step): readonly [number, number] | null {
-    if (step.do !== "point" && step.do !== "click" && step.do !== "tap" && step.do !== "drag") return null;
+    if (step.do !== "point" && step.do !== "click" && step.do !== "tap" && step.do !== "drag" && step.do !== "scroll") return null;
     const scene = this.run.scene(), spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined, box = spot && spotBounds(spot);
     return box ? [box.x + box.width / 2, box.y + box.height / 2] : null;
   }
@@ -76,6 +76,7 @@ export class Rehearser {
       case "focus": run.input({ type: "focus", layer: step.layer }); return null;
       case "wait": run.advanceTo(run.now + step.ms); return null;
       case "settle": return this.settle();
+      case "scroll": return this.reach(step.layer, (x, y) => { if (!run.wheel(x, y, 0, step.by)) run.wheel(x, y, step.by, 0); });
       case "answer": run.input({ type: "answer", well: step.well }); return null;
       case "show": run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value }); return null;
       case "trait": case "text": case "layer": case "screen": return this.expect(step);

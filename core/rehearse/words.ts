@@ -49,6 +49,7 @@ export const stepText = (project: Project, piece: Piece, step: Step): string => 
     case "tab": return step.back ? "go back with Shift and Tab" : "go on with Tab";
     case "focus": return step.layer === null ? "take the focus away" : `go to ${layer(step.layer)} by keyboard`;
     case "wait": return `wait ${ms(step.ms)}`;
+    case "scroll": return `scroll ${layer(step.layer)} by ${step.by} px`;
     case "answer": return `let forms ${step.well ? "succeed" : "fail"} from now on`;
     case "settle": return "wait until nothing moves";
     case "show": return `switch by hand: ${valueName(project, piece, step.at, step.trait, step.value)}`;

@@ -54,13 +54,15 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
     ...settable.map(({ layer, option }) => ({ value: `option ${layer.id} ${option.id}`, words: `${layer.name}: ${option.name}` })),
     ...(screens.length || effect.type === "go" || effect.type === "open" ? [{ value: "go", words: "go to" }, { value: "open", words: "open over it" }] : []), { value: "close", words: "close the overlay" },
     ...clips.flatMap((l) => [{ value: `clip ${l.id}`, words: `play or pause ${l.name}` }, { value: `seek ${l.id}`, words: `${l.name}: go to` }]),
+    { value: "scroll", words: "scroll to" },
     ...(forms ? [{ value: "empty", words: "empty the form" }] : []),
     { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
   ];
   const newSignal = (): string | null => { const made = addSignal(session.project.pieces[piece.id] ?? piece, "signal"); return session.edit(made.change) ? made.id : null; };
   const change = (to: string) => {
     const [kind, a, b] = to.split(" ");
-    if (kind === "clip" && a !== undefined) onChange({ type: "clip", layer: a, act: "turn" });
+    if (kind === "scroll") { const first = Object.values(piece.layers).find((l) => l.parent !== null); if (first) onChange({ type: "scroll", layer: first.id }); }
+    else if (kind === "clip" && a !== undefined) onChange({ type: "clip", layer: a, act: "turn" });
     else if (kind === "seek" && a !== undefined) onChange({ type: "seek", layer: a, ms: 0 });
     else if (kind === "back" || kind === "close" || kind === "empty") onChange({ type: kind });
     else if (kind === "address") onChange({ type: "address", to: "https://example.com" });
@@ -79,6 +81,7 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
       {(effect.type === "set" || effect.type === "nested") && trait && <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />}
       {(effect.type === "go" || effect.type === "open") && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ ...effect, screen })} broken={!project.pieces[effect.screen]} />}
       {effect.type === "raise" && <Pick label="Signal" value={effect.signal} broken={!piece.signals[effect.signal]} options={[...signals.map((s) => ({ value: s.id, words: s.name })), { value: "+", words: "a new signal …" }]} onPick={(v) => { const signal = v === "+" ? newSignal() : v; if (signal !== null) onChange({ type: "raise", signal }); }} />}
+      {effect.type === "scroll" && <Pick label="Layer to scroll to" value={effect.layer} broken={!piece.layers[effect.layer]} options={Object.values(piece.layers).filter((l) => l.parent !== null).map((l) => ({ value: l.id, words: l.name }))} onPick={(layer) => onChange({ ...effect, layer })} />}
       {effect.type === "clip" && <Pick label="What the clip does" value={effect.act} options={[{ value: "turn", words: "whichever it does not" }, { value: "play", words: "play" }, { value: "pause", words: "pause" }]} onPick={(act) => onChange({ ...effect, act })} />}
       {effect.type === "seek" && <><NumberField label="Moment of the clip in milliseconds" value={effect.ms} min={0} max={600_000} step={100} onChange={(ms) => onChange({ ...effect, ms })} /><span>ms</span></>}
       {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}
