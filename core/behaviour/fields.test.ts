@@ -1,24 +1,18 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { advance, focusStops, happeningText, ruleText, ruleTrouble, Run, start, step } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import { focusStops, happeningText, ruleText, ruleTrouble, Run, start } from "#core/behaviour";
+import type { Input, State } from "#core/behaviour";
 import { checked } from "#core/checks";
 import { findPlaced } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { markup, paint } from "#core/paint";
-import type { Project } from "#core/project";
 import { rehearse } from "#core/rehearse";
 import { testEnv } from "../../tests/support/env";
+import { click, feed, on } from "../../tests/support/feed";
 import { becomes, Builder } from "../../tests/support/pieces";
 
 let env: LayoutEnv;
 beforeAll(async () => { env = await testEnv(); });
 
-const feed = (project: Project, state: State, ...inputs: readonly (Input | number)[]): { state: State; happenings: Happening[] } => inputs.reduce<{ state: State; happenings: Happening[] }>((r, i) => {
-  const next = typeof i === "number" ? advance(project, r.state, r.state.now + i) : step(project, r.state, i);
-  return { state: next.state, happenings: [...r.happenings, ...next.happenings] };
-}, { state, happenings: [] });
-const on = (layer: string | null): Input => ({ type: "over", layer });
-const click: Input[] = [{ type: "down" }, { type: "up" }];
 const keys = (...list: string[]): Input[] => list.flatMap((key): Input[] => [{ type: "key", key, phase: "down" }, { type: "key", key, phase: "up" }]);
 
 /** A film of the crossing, four seconds long, and what its rules do to a trait. */

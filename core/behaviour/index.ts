@@ -1,6 +1,6 @@
 export { DOUBLE } from "./contact";
 export { usualDrag } from "./drag";
-export { overlayOf, overlayPart, overlayStyle } from "./surface";
+export { overlayStyle } from "./surface";
 export { focusStops, nextStop } from "./focus";
 export { advance, revise, start, step } from "./machine";
 export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";

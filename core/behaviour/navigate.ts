@@ -1,10 +1,10 @@
 import type { Id, Motion, Project } from "../project/types";
 import { arm } from "./arm";
+import type { Happen } from "./fire";
 import { endHolds } from "./holds";
 import { overlayOf, overlayPart, without } from "./surface";
-import type { Happening, Path, State } from "./types";
+import type { Path, State } from "./types";
 
-type Happen = (h: Happening) => void;
 /** Which rule leads elsewhere; null when it was done from outside. */
 export interface Cause { readonly path: Path; readonly rule: Id | null }
 

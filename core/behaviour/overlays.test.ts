@@ -1,11 +1,12 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { advance, focusStops, happeningText, Run, ruleText, ruleTrouble, start, step } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import { focusStops, happeningText, Run, ruleText, ruleTrouble, start } from "#core/behaviour";
+import type { Input, State } from "#core/behaviour";
 import { findPlaced, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { accept } from "#core/project";
 import type { Motion, Project } from "#core/project";
 import { testEnv } from "../../tests/support/env";
+import { click, feed, on } from "../../tests/support/feed";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 let env: LayoutEnv;
@@ -33,13 +34,6 @@ const pier = () => {
   b.rule({ trigger: { type: "delay", ms: 1000 }, effects: [goes(ticks.id, "next")] });
   return { b, slip, cross, notice, copy, screen, button, read, lit, ticks, over: `~${notice}` };
 };
-const feed = (project: Project, state: State, ...inputs: readonly (Input | number)[]): { state: State; happenings: Happening[] } => inputs.reduce<{ state: State; happenings: Happening[] }>((r, i) => {
-  const next = typeof i === "number" ? advance(project, r.state, r.state.now + i) : step(project, r.state, i);
-  return { state: next.state, happenings: [...r.happenings, ...next.happenings] };
-}, { state, happenings: [] });
-const on = (layer: string | null): Input => ({ type: "over", layer });
-const click: Input[] = [{ type: "down" }, { type: "up" }];
-
 describe("screens over others", () => {
   it("open, take all input while they are in front, and close by a signal from inside them", () => {
     const { b, screen, button, notice, over, copy, cross, lit } = pier(), p = b.project;

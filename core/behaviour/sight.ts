@@ -11,7 +11,7 @@ import type { Path, State } from "./types";
 interface Stop { readonly path: Path; readonly placed: Placed }
 
 /** The layers from a scene's root to the one at a path, outermost first; empty when it is not there. */
-const wayTo = (root: Placed, path: Path): Stop[] => {
+export const wayTo = (root: Placed, path: Path): Stop[] => {
   const visit = (p: Placed, prefix: string): Stop[] | null => {
     const here = prefix + p.layer.id, stop = { path: here, placed: p };
     if (here === path) return [stop];

@@ -1,4 +1,5 @@
 import { Run } from "../behaviour/run";
+import { wayTo } from "../behaviour/sight";
 import { nextDue } from "../behaviour/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
 import type { LayoutEnv } from "../layout/place";
@@ -16,18 +17,7 @@ const PATIENCE = 20_000;
 const FRAME = 16;
 
 /** A layer in a scene by its path through copies; null when it is not there. */
-export const placedAt = (scene: Placed, path: string): Placed | null => {
-  const visit = (p: Placed, prefix: string): Placed | null => {
-    const here = prefix + p.layer.id;
-    if (here === path) return p;
-    for (const child of p.children) {
-      const found = visit(child, prefix);
-      if (found) return found;
-    }
-    return p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
-  };
-  return visit(scene, "");
-};
+export const placedAt = (scene: Placed, path: string): Placed | null => wayTo(scene, path).at(-1)?.placed ?? null;
 
 /** Every text that can be read in a scene, in the order of painting. */
 export const textsIn = (p: Placed): string[] => {

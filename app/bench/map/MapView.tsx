@@ -41,7 +41,7 @@ const words = (t: TriggerType | "undone"): string => (t === "undone" ? "undone" 
 /** What is written on a way: what sets it off, and while it waits, that it does. */
 const linkText = (piece: Piece, link: MapLink): string => {
   const said = link.triggers.filter((t) => t !== "undone").map((t) => {
-    const rule = piece.rules[link.rules[0] ?? ""];
+    const rule = link.rules.map((r) => piece.rules[r]).find((r) => r?.trigger.type === t);
     return t === "delay" && rule ? `after ${rule.trigger.ms ?? 0} ms` : words(t);
   });
   return said.length > 2 ? `${said[0]} + ${said.length - 1}` : said.join(", ");
