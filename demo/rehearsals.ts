@@ -50,6 +50,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   "sailing-card-deck": [
     { name: "Dragged aside, the front card goes to the back, round for ever", steps: [drag("gull", 150, 300), rest, is("front", "Saltholm"), drag("salt", -150, 300), rest, is("front", "Night boat"), drag("night", 150, 300), rest, is("front", "Gull Isle"), drag("gull", 150, 300), is("front", "Saltholm")] },
     { name: "Let go too early and slowly, it comes back", steps: [drag("gull", 30, 600), rest, is("front", "Gull Isle"), layer("gull", "rotation", 0, 0.01)] },
+    { name: "Arrow keys do it too", steps: [key("ArrowRight"), rest, is("front", "Saltholm"), key("ArrowLeft"), rest, is("front", "Gull Isle")] },
     { name: "A quick flick is enough", steps: [drag("gull", 40, 48), rest, is("front", "Saltholm")] },
   ],
   "fare-panel": [{ name: "The switch inside changes price, features and texts", steps: [reads("Single trip"), click("switch/track"), rest, reads("Season pass"), reads("420"), reads("Single trip", false), is("alerts", "on", "switch"), click("switch/track"), rest, reads("Single trip"), is("alerts", "off", "switch")] }],

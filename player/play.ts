@@ -188,8 +188,9 @@ export class Player {
       if (this.showing) return;
       this.tick();
       const byTouch = this.touch || e.pointerType === "touch";
-      this.note(kind, ...place(e), byTouch);
-      this.run.pointer(kind, ...place(e), byTouch);
+      const act = this.actOf(kind, ...place(e), byTouch), swiped = this.run.pointer(kind, ...place(e), byTouch);
+      const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
+      if (did) this.options.onAct?.(did);
       this.show();
       this.svg.style.cursor = this.touch ? finger : this.clickable(...place(e)) ? "pointer" : "default";
     };
@@ -201,7 +202,11 @@ export class Player {
     this.svg.addEventListener("wheel", (e) => {
       if (e.ctrlKey || e.metaKey || this.showing) return;
       this.tick();
-      if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) e.preventDefault();
+      const at = this.under(...place(e));
+      if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) {
+        e.preventDefault();
+        if (at !== null) this.options.onAct?.({ type: "scroll", at: this.run.now, layer: at, by: e.deltaY || e.deltaX });
+      }
       this.show();
     }, { signal, passive: false });
     this.svg.addEventListener("pointerleave", () => {
@@ -250,10 +255,15 @@ export class Player {
     this.svg.addEventListener("keyup", (e) => did(() => this.run.key(e.key, "up")), { signal });
   }
 
-  private note(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch: boolean): void {
-    if (!this.options.onAct || kind === "cancel" || (touch && kind === "move")) return;
+  private actOf(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch: boolean): Act | null {
+    if (!this.options.onAct || kind === "cancel" || (touch && kind === "move")) return null;
+    return { type: kind, at: this.run.now, layer: this.under(x, y), x, y, touch };
+  }
+
+  /** The layer under a place, as rehearsals name it. */
+  private under(x: number, y: number): string | null {
     const scene = this.run.scene();
-    this.options.onAct({ type: kind, at: this.run.now, layer: scene ? (hitTest(scene, x, y)?.path ?? null) : null, x, y, touch });
+    return scene ? (hitTest(scene, x, y)?.path ?? null) : null;
   }
 
   /** Draws the ring around the focused layer. */

@@ -12,6 +12,8 @@ import { advance, byHand, revise, shownVariant, start, step } from "./machine";
 import { liveCopies, rulesOf } from "./piece";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
+import { Swipe } from "./swipe";
+import type { Scrolling, Swiped } from "./swipe";
 import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
 import { nextDue } from "./wait";
@@ -24,6 +26,7 @@ export class Run {
   private state: State;
   private readonly mover = new Mover();
   private scrolling: Motion | null = null;
+  private readonly swipe = new Swipe();
   private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
   /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
@@ -69,10 +72,16 @@ export class Run {
 
   input(input: Input): void { this.take(step(this.project, this.state, input)); }
 
-  /** A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts. */
-  pointer(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch = false): void {
+  /**
+   * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts.
+   * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it scrolled in all is told.
+   */
+  pointer(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch = false): Swiped | null {
+    if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
     // a second finger presses nothing while the first one does
-    if (kind === "down" && this.state.pressed) return;
+    if (kind === "down" && this.state.pressed) return null;
+    if (touch && kind === "down") this.scrollAs(this.swipe.down([x, y], this.now));
+    if (touch && kind === "up") this.swipe.up(this.now);
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
       this.input({ type: "move", x, y });
@@ -82,6 +91,25 @@ export class Run {
     if (touch && kind !== "move" && kind !== "down") this.input({ type: "over", layer: null });
     // a screen that has just come up lies under a pointer that has not moved
     else if (!touch && kind === "up") this.over(x, y);
+    const scene = touch && kind === "move" && this.state.pressed && !this.state.drag ? this.scene() : null;
+    if (!scene || !this.swipe.begins(scene, [x, y], this.now)) return null;
+    this.input({ type: "cancel" });
+    this.input({ type: "over", layer: null });
+    return this.swiping("move", x, y);
+  }
+
+  private swiping(kind: "move" | "down" | "up" | "cancel", x: number, y: number): Swiped | null {
+    if (kind === "move") this.scrollAs(this.swipe.move([x, y], this.now));
+    const end = kind === "up" || kind === "cancel" ? this.swipe.up(this.now) : null;
+    this.scrollAs(end?.coast ?? null);
+    return end?.swiped ?? null;
+  }
+
+  private scrollAs(scrolling: Scrolling | null): void {
+    if (!scrolling) return;
+    this.scrolling = scrolling.motion;
+    this.input({ type: "scroll", layer: scrolling.layer, to: scrolling.to });
+    this.scrolling = null;
   }
 
   /** Moves the keyboard's focus to the next or the previous stop; false past either end, where the focus leaves the piece. */
@@ -165,9 +193,7 @@ export class Run {
       this.happened(h);
       if (h.type === "scrollTo") {
         const target = this.target(this.state), to = target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
-        this.scrolling = h.motion;
-        if (to) this.input({ type: "scroll", layer: to.path, to: to.to });
-        this.scrolling = null;
+        this.scrollAs(to && { layer: to.path, to: to.to, motion: h.motion });
       }
     }
     if (this.listens) this.look();

@@ -44,6 +44,41 @@ describe("scrolling", () => {
     expect(findPlaced(run.scene() as never, list)?.y).toBe(60);
   });
 
+  it("a finger scrolls what it wanders over, presses nothing meanwhile, and lets it coast; a new touch catches it", () => {
+    const { b, id, list, rows, lit } = timetable(false);
+    b.rule({ source: rows[1] as string, effects: [becomes(lit.id, lit.v.yes as string)] });
+    const run = new Run(env, b.project, id), scrolled = () => run.inside.scrolled[`${id}/${list}`] ?? 0, y = () => { const s = run.scene(), spot = s && spotAt(s, rows[0] as string); return spot ? spotBounds(spot).y : NaN; };
+    const finger = (kind: "move" | "down" | "up", at: number) => run.pointer(kind, 100, at, true);
+    finger("down", 150); finger("move", 152); run.advanceTo(100);
+    expect([finger("up", 152), run.variant()[lit.id]]).toEqual([null, lit.v.yes]);
+    run.input({ type: "show", at: id, trait: lit.id, value: lit.v.no as string });
+    finger("down", 150); run.advanceTo(200); finger("move", 120); run.advanceTo(400); finger("move", 90); run.advanceTo(900);
+    expect(scrolled()).toBe(60);
+    expect(finger("up", 90)).toEqual({ layer: list, by: 60 });
+    expect([run.variant()[lit.id], scrolled(), run.inside.pressed]).toEqual([lit.v.no, 60, null]);
+    // sideways there is nothing to scroll, and past the end neither
+    finger("down", 150); run.pointer("move", 20, 150, true);
+    expect(finger("up", 150)).toBeNull();
+    // a flick goes on by itself
+    finger("down", 200); for (let i = 1; i <= 4; i++) { run.advanceTo(run.now + 10); finger("move", 200 - i * 8); }
+    expect(finger("up", 168)?.by).toBeGreaterThan(150);
+    run.advanceTo(run.now + 100);
+    const under = y();
+    expect(under).toBeGreaterThan(60 - scrolled());
+    finger("down", 150);
+    expect(y()).toBeCloseTo(under, 1);
+    run.advanceTo(run.now + 700);
+    expect(y()).toBeCloseTo(under, 1);
+  });
+
+  it("a rule that listens for a drag has it before the scrolling does", () => {
+    const { b, id, list, rows, lit } = timetable(false);
+    b.rule({ source: rows[1] as string, trigger: { type: "drag", direction: "up", travel: 100 }, effects: [becomes(lit.id, lit.v.yes as string)] });
+    const run = new Run(env, b.project, id);
+    run.pointer("down", 100, 150, true); run.pointer("move", 100, 70, true); run.pointer("up", 100, 70, true);
+    expect([run.variant()[lit.id], run.inside.scrolled[`${id}/${list}`]]).toEqual([lit.v.yes, undefined]);
+  });
+
   it("a rule scrolls to a layer in its own time, and one hears when it comes into sight", () => {
     const { run, y, rows, lit, last } = timetable(true);
     expect(run.variant()[lit.id]).toBe(lit.v.no);

@@ -6,7 +6,7 @@ import { variantsOf } from "../looks/variants";
 import { MOST_ON_MAP, traitMap, variantMap } from "./map";
 import type { PieceMap } from "./map";
 import { reduced } from "./reduce";
-import { leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
+import { dragOnly, leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
 import { surface } from "./surface";
 import { byTraits, traitSpace } from "./traitspace";
@@ -38,7 +38,7 @@ export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = 
   const project = reduced(all, piece);
   const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
   const findings: Finding[] = [];
-  for (const each of [broken, missing, loops, rivals, neverFires, unreachable, oneWay, gaps, leftOut, wayBackTimes, emptyLooks, unpaired]) {
+  for (const each of [broken, missing, loops, rivals, neverFires, unreachable, oneWay, gaps, leftOut, dragOnly, wayBackTimes, emptyLooks, unpaired]) {
     findings.push(...each(subject));
     yield;
   }

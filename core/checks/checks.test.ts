@@ -97,6 +97,11 @@ const cases: Record<CheckKind, { faulty: (b: Builder, body: Id, lamp: Id) => voi
     sound: (b, body, lamp) => { const c = b.trait("Contact", "none", "hovered"), t = b.trait("Lit", "no", "yes"); b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true }); shows(b, t, body); b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] }); b.rule({ source: body, trigger: { type: "focus" }, effects: [to(c, "hovered")] }); b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] }); },
     says: "cannot be done by keyboard",
   },
+  "drag-only": {
+    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, trigger: { type: "drag", direction: "right" }, effects: [goes(t.id, "next")] }); },
+    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, trigger: { type: "drag", direction: "right" }, effects: [goes(t.id, "next")] }); b.rule({ trigger: { type: "key", key: "ArrowRight" }, effects: [goes(t.id, "next")] }); },
+    says: "can be done in no other way",
+  },
   contrast: {
     faulty: (b, body) => { b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#2f8a72" }, body); },
     sound: (b, body) => { b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#ffffff" }, body); },

@@ -137,3 +137,25 @@ export const leftOut = (subject: Subject): Finding[] => {
     ...once(missing(pressing, keys)).map(finding("no-keyboard", "cannot be done by keyboard.")),
   ];
 };
+
+/** What is done by dragging alone: some cannot drag, and the keyboard never can (WCAG 2.2 §2.5.7, §2.1.1). */
+export const dragOnly = (subject: Subject): Finding[] => {
+  const { project, piece, space } = subject;
+  if (!space.whole) return [];
+  const drags = (e: Edge) => e.happenings.some((h) => h.type === "fired" && h.path === piece.id && h.trigger === "drag");
+  const others = space.edges.filter((e) => !drags(e)), pressed = firings(space, piece.id, (e) => !drags(e)), told = new Set<Id | null>();
+  return [...firings(space, piece.id, drags)].flatMap(([id, edge]): Finding[] => {
+    const rule = piece.rules[id];
+    if (rule?.trigger.type !== "drag" || told.has(rule.source)) return [];
+    const traits = rule.effects.flatMap((e) => (e.type === "set" ? [e.trait] : []));
+    const alike = traits.length > 0
+      ? [...reachable([edge.from], others)].some((n) => traits.every((t) => n.variant[t] === edge.to.variant[t]))
+      : inOrder(piece.rules).some((r) => r.id !== id && pressed.has(r.id) && JSON.stringify(r.effects) === JSON.stringify(rule.effects));
+    if (alike) return [];
+    told.add(rule.source);
+    return [{
+      id: findingId("drag-only", rule.source), kind: "drag-only", severity: "warning", layers: rule.source ? [rule.source] : [], rules: [id], variant: edge.from.variant, way: wayTo(project, piece, edge.from, edge.does),
+      text: `What dragging ${layerName(subject, rule.source)} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
+    }];
+  });
+};

@@ -3,7 +3,7 @@ import type { Id, Piece, Project, Step, Variant } from "../project/types";
 import type { Explored } from "./explore";
 
 export const checkKinds = [
-  "broken", "unreachable", "dead-end", "no-way-back", "way-back-time", "rivals", "never-fires", "gap", "restarts", "loop", "hover-only", "no-keyboard", "contrast", "small", "unpaired", "empty-look", "missing",
+  "broken", "unreachable", "dead-end", "no-way-back", "way-back-time", "rivals", "never-fires", "gap", "restarts", "loop", "hover-only", "no-keyboard", "drag-only", "contrast", "small", "unpaired", "empty-look", "missing",
 ] as const;
 export type CheckKind = (typeof checkKinds)[number];
 

@@ -72,13 +72,15 @@ describe("makers", () => {
     const { b, layers, pier } = tabs();
     Object.values(pier.v).forEach((v, i) => layers.forEach((l, k) => b.look({ [pier.id]: [v] }, l, { stack: k === i ? 3 : 1 })));
     const made = named(b, layers, "drag deck: Pier");
-    expect(made.rules).toHaveLength(6);
+    expect(made.rules).toHaveLength(8);
     b.do(make(b.piece, made));
     const drag = (layer: string): Input[] => [{ type: "move", x: 0, y: 0 }, over(layer), { type: "down" }, { type: "move", x: 120, y: 0 }, { type: "up" }, over(null)];
     const [one, two, three] = layers as [string, string, string];
     expect(names(b, play(b, ...drag(one)))).toBe("two no");
     expect(names(b, play(b, ...drag(one), 500, ...drag(two), 500, ...drag(three), 500, ...drag(one)))).toBe("two no");
     expect(names(b, play(b, ...drag(one), 500, ...drag(one)))).toBe("one no");
+    const key = (k: string): Input => ({ type: "key", key: k, phase: "down" });
+    expect(names(b, play(b, key("ArrowRight"), key("ArrowRight"), key("ArrowLeft")))).toBe("two no");
   });
 
   it("open and close: the first layer opens, the second and Escape close", () => {

@@ -84,7 +84,9 @@ const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
       { trigger, source: card, when: where(trait, next), effects: [{ type: "set", trait: trait.id, to: { step: "previous" } }] },
     ];
   });
-  return { key: "deck", name: `drag deck: ${trait.name}`, rules: numbered(piece, drafts, motion), traits: [] };
+  // not everybody can drag
+  const keys = ([["ArrowRight", "next"], ["ArrowLeft", "previous"]] as const).map(([key, step]): Draft => ({ trigger: { type: "key", key }, source: null, effects: [{ type: "set", trait: trait.id, to: { step } }] }));
+  return { key: "deck", name: `drag deck: ${trait.name}`, rules: numbered(piece, [...drafts, ...keys], motion), traits: [] };
 };
 
 /** The first layer opens, the second and Escape close. */

@@ -3,6 +3,8 @@ import type { Step } from "../project/types";
 /** What a person did with a running piece; `layer` is what was under the pointer, times in ms of the piece's clock, places in px. */
 export type Act =
   | { readonly type: "move" | "down" | "up"; readonly at: number; readonly layer: string | null; readonly x: number; readonly y: number; readonly touch: boolean }
+  /** what is under the pointer was scrolled, by a wheel or a finger; px */
+  | { readonly type: "scroll"; readonly at: number; readonly layer: string; readonly by: number }
   | { readonly type: "key"; readonly at: number; readonly key: string }
   | { readonly type: "tab"; readonly at: number; readonly back: boolean }
   | { readonly type: "show"; readonly at: number; readonly copy: string; readonly trait: string; readonly value: string };
@@ -11,6 +13,8 @@ export type Act =
 const NOTICED = 60;
 /** A press that lasts no longer is a click; ms. */
 const QUICK = 400;
+/** Turns of a wheel no further apart are one scroll; ms. */
+const ONE_TURN = 400;
 /** A press that goes further is a drag; px. */
 const FAR = 4;
 
@@ -31,6 +35,7 @@ export class Recorder {
       case "move": this.move(act.layer, act.at); break;
       case "down": this.pressed = { at: act.at, layer: act.layer, x: act.x, y: act.y }; break;
       case "up": this.up(act); break;
+      case "scroll": this.scroll(act.layer, act.by, act.at); break;
       case "key": this.add(act.at, { do: "key", key: act.key }); break;
       case "tab": this.add(act.at, { do: "tab", back: act.back }); break;
       case "show": this.add(act.at, { do: "show", at: act.copy, trait: act.trait, value: act.value }); break;
@@ -47,6 +52,14 @@ export class Recorder {
     const before = this.steps.at(-1);
     if (before?.do === "point" && at - this.last < NOTICED) this.takeBack();
     this.add(at, { do: "point", layer });
+  }
+
+  private scroll(layer: string, by: number, at: number): void {
+    this.pressed = null;
+    const last = this.steps.at(-1);
+    if (last?.do !== "scroll" || last.layer !== layer || at - this.last > ONE_TURN) { this.add(at, { do: "scroll", layer, by: Math.round(by) }); return; }
+    this.steps[this.steps.length - 1] = { ...last, by: last.by + Math.round(by) };
+    this.last = at;
   }
 
   private up({ at, layer, x, y, touch }: Extract<Act, { type: "move" | "down" | "up" }>): void {

@@ -27,10 +27,13 @@ export const sailingCardDeck: Source = {
   values: { width: 320, height: 350 },
   traits: [trait("front", "Front", ["Gull Isle", "Saltholm", "Night boat"])],
   // the front one goes to the back, the back one comes to the front
-  rules: [["gull", "Gull Isle", "Saltholm"], ["salt", "Saltholm", "Night boat"], ["night", "Night boat", "Gull Isle"]].flatMap(([card, here, next]) => [
+  rules: [...[["gull", "Gull Isle", "Saltholm"], ["salt", "Saltholm", "Night boat"], ["night", "Night boat", "Gull Isle"]].flatMap(([card, here, next]) => [
     { id: `${card}-away`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: here as string }, effects: [steps("front", "next")], motion: motion("tween", 320, "ease-out") },
     { id: `${card}-back`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: next as string }, effects: [steps("front", "previous")], motion: motion("tween", 320, "ease-out") },
   ]),
+  { id: "by-key", trigger: { type: "key" as const, key: "ArrowRight" }, effects: [steps("front", "next")], motion: motion("tween", 320, "ease-out") },
+  { id: "back-by-key", trigger: { type: "key" as const, key: "ArrowLeft" }, effects: [steps("front", "previous")], motion: motion("tween", 320, "ease-out") },
+  ],
   inside: [
     sailing("night", "Night boat card", "picture-night-boat", "Night boat", "Leaves 23:05, pier 1", "12 berths free"),
     sailing("salt", "Saltholm card", "picture-saltholm", "Saltholm", "Leaves 15:00, pier 2", "51 seats free"),
