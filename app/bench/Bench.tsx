@@ -51,7 +51,7 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
-      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals />}</div>
+      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals env={env} />}</div>
     </div>
   );
 });

@@ -1,6 +1,6 @@
-import { memo, useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { happeningText } from "#core/behaviour";
-import type { LogLine } from "#core/behaviour";
+import type { LogLine, Run } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
 import { addRehearsal, contains } from "#core/edit";
 import { restingVariant, traitsOf, valuesOf, variantFrom, variantKey } from "#core/looks";
@@ -27,6 +27,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const piece = usePiece();
   const restarts = useBench((s) => s.restarts);
   const restart = useBench((s) => s.restart);
+  const put = useBench((s) => s.put);
   const host = useRef<HTMLDivElement>(null);
   const room = useRef<HTMLDivElement>(null);
   const player = useRef<Player>(null);
@@ -41,12 +42,14 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [ground, setGround] = useState<Ground>("paper");
   // a player that is made anew begins as the switches say
   const how = useRef({ rate: 1, touch: false });
+  const tell = useCallback((run: Run) => put({ running: { variant: run.screen === piece.id ? run.variant() : {}, waits: run.inside.timers.filter((t) => t.at === piece.id).map((t) => ({ rule: t.rule, left: t.due - run.now })), since: performance.now(), rate: how.current.rate } }), [piece.id, put]);
   const drive = (next: { rate?: number; paused?: boolean; touch?: boolean }) => {
     const now = { rate: next.rate ?? rate, paused: next.paused ?? paused, touch: next.touch ?? touch };
     setRate(now.rate);
     setPaused(now.paused);
     how.current = { rate: now.paused ? 0 : now.rate, touch: now.touch };
     player.current?.setRate(how.current.rate);
+    if (player.current) tell(player.current.machine);
     if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
   };
   const shownScale = useRef(1);
@@ -58,7 +61,6 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [first] = traitsOf(piece), rest = restingVariant(piece);
   const others = (cards.length > 1 ? cards : first ? valuesOf(first).map((v) => ({ ...rest, [first.id]: v.id })) : []).filter((v) => variantKey(piece, v) !== variantKey(piece, rest)).slice(0, MOST_BESIDE);
   const session = useSession();
-  const put = useBench((s) => s.put);
   const showing = useBench((s) => s.showing);
   const recorder = useRef<Recorder>(null);
   const [recording, setRecording] = useState(false);
@@ -106,7 +108,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       onAct: (act) => recorder.current?.take(act),
       onChange: (run) => {
         setVariant(run.variant());
-        put({ running: { variant: run.screen === piece.id ? run.variant() : {}, waits: run.inside.timers.filter((t) => t.at === piece.id).map((t) => t.rule) } });
+        tell(run);
         setScreen(run.screen);
       },
     });
@@ -118,7 +120,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       made.destroy();
       player.current = null;
     };
-  }, [env, piece.id, put]);
+  }, [env, piece.id, put, tell]);
 
   const wanted = useBench((s) => s.wanted);
   useEffect(() => {

@@ -43,7 +43,7 @@ export interface BenchState {
   readonly wiring: boolean;
   readonly wired: { readonly x: number; readonly y: number; readonly layers: readonly Id[]; readonly from: readonly Variant[]; readonly to: Wire } | null;
   /** where the running copy is, and the rules it waits for */
-  readonly running: { readonly variant: Variant; readonly waits: readonly Id[] } | null;
+  readonly running: { readonly variant: Variant; readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[]; /** when that was so, ms of the page */ readonly since: number; /** how fast its clock goes */ readonly rate: number } | null;
   /** a variant that Try shall show */
   readonly wanted: Variant | null;
   /** the step being shown, counted from 0 */

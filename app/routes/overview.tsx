@@ -11,6 +11,7 @@ import { NameField } from "../common/NameField";
 import { Notice } from "../common/Notice";
 import { SaveMark } from "../common/SaveMark";
 import { Thumbnail } from "../common/Thumbnail";
+import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useProject, useSession } from "../store/session-context";
 
 /** A piece that was just duplicated, and how many rules came along. */
@@ -96,6 +97,7 @@ export default function Overview() {
             </section>
           );
         })}
+        <AllRehearsals />
       </main>
       {duplicated && <Notice key={duplicated.id} text={duplicated.rules ? `${duplicated.of} was duplicated with its ${duplicated.rules === 1 ? "rule" : `${duplicated.rules} rules`}.` : `${duplicated.of} was duplicated.`} {...(duplicated.rules ? { action: { label: "Without them", run: () => withoutRules(duplicated) } } : {})} onClose={() => setDuplicated(null)} />}
       {removed !== null && <Notice text={`${removed} was removed.`} action={{ label: "Undo", run: () => session.undo() }} onClose={() => setRemoved(null)} />}

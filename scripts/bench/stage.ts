@@ -8,7 +8,9 @@ import { launch, sleep } from "../../tests/support/browser.ts";
 import { startHarbour } from "../../tests/support/harbour.ts";
 import { build } from "../build.ts";
 import { root } from "../serve.ts";
+import { framesWhile } from "./browser.ts";
 import { largeProject } from "./large.ts";
+import { mapBench } from "./map.ts";
 import type { Line } from "./support.ts";
 
 const open = async (browser: Browser, url: string): Promise<Page> => {
@@ -45,21 +47,10 @@ const dragRate = async (page: Page, layer: string): Promise<number> => {
   const [x, y] = [frame.x + Math.min(30, frame.width / 2), frame.y + frame.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
-  await page.evaluate(() => {
-    const w = window as unknown as { frames_: number[]; on_: boolean };
-    w.frames_ = [];
-    w.on_ = true;
-    const tick = (t: number) => { w.frames_.push(t); if (w.on_) requestAnimationFrame(tick); };
-    requestAnimationFrame(tick);
-  });
-  const end = Date.now() + 2500;
-  for (let i = 0; Date.now() < end; i++) await page.mouse.move(x + 20 * Math.sin(i / 6), y + 14 * Math.cos(i / 5));
-  await page.mouse.up();
-  return page.evaluate(() => {
-    const w = window as unknown as { frames_: number[]; on_: boolean };
-    w.on_ = false;
-    const list = w.frames_;
-    return ((list.length - 1) * 1000) / ((list.at(-1) as number) - (list[0] as number));
+  return framesWhile(page, async () => {
+    const end = Date.now() + 2500;
+    for (let i = 0; Date.now() < end; i++) await page.mouse.move(x + 20 * Math.sin(i / 6), y + 14 * Math.cos(i / 5));
+    await page.mouse.up();
   });
 };
 
@@ -72,6 +63,7 @@ export const stage = async (line: Line): Promise<void> => {
   const db = openDatabase(harbour.postgres.url);
   const { browser, close } = await launch();
   try {
+    await mapBench(browser, harbour.served.address, db, line);
     const log = new ProjectLog(db);
     const measure = async (pieces: number, layers: number, variants: number) => {
       const made = largeProject(pieces, layers, variants), id = newId();

@@ -91,6 +91,14 @@ export class Person {
 
   async pick(name: string, words: string, within = ""): Promise<void> {
     const select = await this.find("combobox", name, within);
+    // a field among many choices: typed into, as people do
+    if (await select.evaluate((s) => s.tagName === "INPUT")) {
+      await select.click();
+      await this.type(words);
+      await this.until(async () => { if (!(await this.page.$$eval("[role=option]", (all, w) => all[0]?.textContent === w, words))) throw new Error(`${name} does not offer “${words}” first`); });
+      await this.press("Enter");
+      return;
+    }
     const value = await select.evaluate((s, w) => [...(s as HTMLSelectElement).options].find((o) => o.text === w)?.value, words);
     if (value === undefined) throw new Error(`${name} does not offer “${words}”`);
     await (select as ElementHandle<HTMLSelectElement>).select(value);

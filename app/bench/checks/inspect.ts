@@ -1,32 +1,20 @@
-import { wrap } from "comlink";
-import type { Remote } from "comlink";
 import { useEffect } from "react";
 import { neighbourhood } from "#core/checks";
 import type { PieceMap } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
 import type { Arranged } from "../../../workers/arrange";
 import type { Inspection, Inspector } from "../../../workers/inspector";
+import { inspector } from "../../common/inspector";
 import { useProject } from "../../store/session-context";
 import { useBenchStore, usePiece } from "../state";
 
 /** How long nothing must have changed before a piece is looked through, ms: edits under way come first. */
 const CALM = 700;
 
-let worker: { inspector: Remote<Inspector>; env: LayoutEnv | null } | null = null;
-
-const equipped = async (env: LayoutEnv): Promise<Remote<Inspector>> => {
-  worker ??= { inspector: wrap<Inspector>(new Worker(new URL("../../../workers/inspector.ts", import.meta.url), { type: "module" })), env: null };
-  if (worker.env !== env) {
-    worker.env = env;
-    await worker.inspector.equip(env);
-  }
-  return worker.inspector;
-};
-
 /** Where the places of a map lie; computed in the worker. */
-export const arranged = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> => (await equipped(env)).arrangeMap(map);
+export const arranged = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> => (await inspector(env)).arrangeMap(map);
 
-const inspect = async (env: LayoutEnv, ...what: Parameters<Inspector["inspect"]>): Promise<Inspection | null> => (await equipped(env)).inspect(...what);
+const inspect = async (env: LayoutEnv, ...what: Parameters<Inspector["inspect"]>): Promise<Inspection | null> => (await inspector(env)).inspect(...what);
 
 /** Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit. */
 export const useInspection = (env: LayoutEnv): void => {

@@ -6,12 +6,14 @@ import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
 import { restingVariant, traitsOf, valuesOf, variantKey, variantName } from "#core/looks";
-import type { Piece, TriggerType, Variant } from "#core/project";
+import type { Id, Piece, TriggerType, Variant } from "#core/project";
 import { Swatch } from "../../common/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arranged } from "../checks/inspect";
 import { useBench, usePiece } from "../state";
+import { WaitingWay } from "./WaitingWay";
+import type { Wait } from "./WaitingWay";
 import "@xyflow/react/dist/base.css";
 import "./map.scss";
 
@@ -31,6 +33,7 @@ const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
   );
 });
 const nodeTypes = { place: Place };
+const edgeTypes = { waiting: WaitingWay };
 
 /** Traits as lanes, one under another, their values from left to right. */
 const lanes = (piece: Piece): Arranged => Object.fromEntries(traitsOf(piece).flatMap((t, row) => valuesOf(t).map((v, i) => [valueKey(t.id, v.id), { x: 20 + i * (PLACE.width + 96), y: 20 + row * (PLACE.height + 44) }])));
@@ -56,11 +59,11 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
   };
 });
 
-const edgesOf = (piece: Piece, map: PieceMap, at: Arranged, trigger: string, waiting: readonly string[]): Edge[] => map.links.filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger)).map((l): Edge => {
-  const waits = l.rules.some((r) => waiting.includes(r)), undone = l.triggers.every((t) => t === "undone");
+const edgesOf = (piece: Piece, map: PieceMap, at: Arranged, trigger: string, here: ReadonlySet<string>, waits: ReadonlyMap<Id, Wait>): Edge[] => map.links.filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger)).map((l): Edge => {
+  const wait = here.has(l.from) ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined) : undefined, around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0), undone = l.triggers.every((t) => t === "undone");
   return {
-    id: `${l.from} ${l.to}`, source: l.from, target: l.to, ...((at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0) ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" } : {}), label: waits ? `waits: ${linkText(piece, l)}` : undone ? undefined : linkText(piece, l), className: `way${waits ? " waits" : ""}${undone ? " undone" : ""}`,
-    markerEnd: { type: MarkerType.ArrowClosed, width: 16, height: 16, color: waits ? "#b4501d" : "#5f6f6a" }, data: { rules: l.rules }, labelBgPadding: [4, 2], labelBgBorderRadius: 4,
+    id: `${l.from} ${l.to}`, source: l.from, target: l.to, ...(around ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" } : {}), ...(wait ? { type: "waiting" } : {}), label: undone ? undefined : linkText(piece, l), className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
+    markerEnd: { type: MarkerType.ArrowClosed, width: 16, height: 16, color: wait ? "#b4501d" : "#5f6f6a" }, data: { rules: l.rules, ...(wait ? { wait, around } : {}) }, labelBgPadding: [4, 2], labelBgBorderRadius: 4,
   };
 });
 
@@ -83,9 +86,9 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   }, [env, map]);
   const rows = useMemo(() => lanes(piece), [piece]);
   const at = map && !map.byVariant ? rows : layout?.map === map ? layout?.at : null;
-  const waiting = running?.waits.join(" ") ?? "";
+  const waits = useMemo(() => new Map((running?.waits ?? []).map((w) => [w.rule, { left: w.left, since: running?.since ?? 0, rate: running?.rate ?? 1 }])), [running]);
   const nodes = useMemo(() => (map && at ? nodesOf(piece, map, at, running?.variant ?? {}) : []), [piece, map, at, running]);
-  const edges = useMemo(() => (map && at ? edgesOf(piece, map, at, trigger, waiting.split(" ")) : []), [piece, map, at, trigger, waiting]);
+  const edges = useMemo(() => (map && at ? edgesOf(piece, map, at, trigger, new Set(nodes.filter((n) => n.data.state === "now").map((n) => n.id)), waits) : []), [piece, map, at, trigger, nodes, waits]);
   if (!map || map.nodes.length === 0) return <p className="drawer-empty">{maps ? "There is nothing to draw: the piece has no traits." : "Looking at everything the piece can come to …"}</p>;
   return (
     <div className="map">
@@ -98,7 +101,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
         <span className="quiet ms-auto">{map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one to show it in Try, a way to edit its rule.</span>
       </div>
       <div className="map-room">
-        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} minZoom={0.1} maxZoom={2} onlyRenderVisibleElements nodesConnectable={false}
+        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} minZoom={0.1} maxZoom={2} onlyRenderVisibleElements nodesConnectable={false}
           onNodeClick={(_e, n) => { const found = map.nodes.find((x) => x.key === n.id); if (found) put({ wanted: { ...found.variant } }); }}
           onEdgeClick={(_e, edge) => put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })}
           ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}>

@@ -1,16 +1,35 @@
+import { proxy } from "comlink";
 import { useState } from "react";
 import { addRehearsal, removeRehearsal, renameRehearsal, setSteps } from "#core/edit";
+import type { LayoutEnv } from "#core/layout";
 import { inOrder, ROOT } from "#core/project";
-import type { Rehearsal, Step } from "#core/project";
+import type { Id, Rehearsal, Step } from "#core/project";
+import type { Failure } from "#core/rehearse";
 import { Icon } from "../../common/Icon";
+import { inspector } from "../../common/inspector";
 import { NameField } from "../../common/NameField";
 import { PATIENCE } from "../../store/session";
 import { useProject, useSession } from "../../store/session-context";
-import { useBench, useChosen, usePiece } from "../state";
+import { useBench, useBenchStore, useChosen, usePiece } from "../state";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
 
-const Steps = ({ rehearsal }: { rehearsal: Rehearsal }) => {
+/** Runs rehearsals of a piece now, one or all, without waiting for the bench to come to rest. */
+const useRunning = (env: LayoutEnv) => {
+  const project = useProject(), piece = usePiece(), store = useBenchStore();
+  const [said, setSaid] = useState("");
+  const run = async (only: Id | null) => {
+    setSaid("Running …");
+    const results: Record<Id, Failure | null> = {}, began = performance.now();
+    const done = await (await inspector(env)).rehearseAll(project, [piece.id], proxy((_piece: Id, id: Id, failure: Failure | null) => { results[id] = failure; }), only);
+    const { inspection, put } = store.getState(), failing = Object.values(results).filter((f) => f !== null).length;
+    if (inspection) put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
+    setSaid(!done ? "Stopped." : `${failing ? `${failing} of ${Object.keys(results).length} failed` : only === null ? "All passed" : "Passed"}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`);
+  };
+  return { said, run: (only: Id | null) => void run(only) };
+};
+
+const Steps = ({ rehearsal, run, said }: { rehearsal: Rehearsal; run: () => void; said: string }) => {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
@@ -29,6 +48,8 @@ const Steps = ({ rehearsal }: { rehearsal: Rehearsal }) => {
       {steps.length === 0 && <p className="quiet px-3 py-2 m-0">No steps yet. Record them in Try, or add them here.</p>}
       <div className="rule-add">
         <AddStep piece={piece} chosen={chosen} onAdd={(s) => keep([...steps, s])} />
+        <span className="quiet small-text align-self-center ms-auto" role="status">{said}</span>
+        <button type="button" className="btn btn-sm btn-link" disabled={steps.length === 0} title="Run it at once, on the virtual clock" onClick={run}>Run</button>
         <button type="button" className="btn btn-sm btn-link" disabled={steps.length === 0} onClick={() => put({ showing: { steps, rehearsal: rehearsal.id } })}>Show me in Try</button>
       </div>
     </div>
@@ -36,11 +57,12 @@ const Steps = ({ rehearsal }: { rehearsal: Rehearsal }) => {
 };
 
 /** What people do with the piece and what must come of it; run after every edit. */
-export const Rehearsals = () => {
+export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
   const session = useSession();
   const piece = usePiece();
   const results = useBench((s) => s.inspection?.rehearsals), picked = useBench((s) => s.rehearsal), put = useBench((s) => s.put);
   const [naming, setNaming] = useState<string | null>(null);
+  const running = useRunning(env);
   const list = inOrder(piece.rehearsals), open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
   const add = () => { const made = addRehearsal(piece, []); if (session.edit(made.change)) { put({ rehearsal: made.id }); setNaming(made.id); } };
   const failing = list.filter((r) => results?.[r.id]).length;
@@ -61,9 +83,9 @@ export const Rehearsals = () => {
             );
           })}
         </ul>
-        <div className="rule-add"><button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>New rehearsal</button>{list.length > 0 && results && <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>{failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}</span>}</div>
+        <div className="rule-add"><button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>New rehearsal</button>{list.length > 1 && <button type="button" className="btn btn-sm btn-link" onClick={() => running.run(null)}>Run all</button>}{list.length > 0 && results && <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>{failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}</span>}</div>
       </div>
-      {open && <Steps key={open.id} rehearsal={open} />}
+      {open && <Steps key={open.id} rehearsal={open} run={() => running.run(open.id)} said={running.said} />}
     </div>
   );
 };

@@ -19,7 +19,7 @@ const steps = [{ value: "step next", words: "the next" }, { value: "step previou
 const TargetPart = ({ trait, to, onPick }: { trait: Trait; to: TraitTarget; onPick: (to: TraitTarget) => void }) => (
   <>
     <span>becomes</span>
-    <Pick label={`New value of ${trait.name}`} value={"value" in to ? to.value : `step ${to.step}`} options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
+    <Pick search label={`New value of ${trait.name}`} value={"value" in to ? to.value : `step ${to.step}`} options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
       onPick={(v) => onPick(v.startsWith("step ") ? { step: v.slice(5) as "next" } : { value: v })} />
   </>
 );
@@ -76,12 +76,12 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
   const option = effect.type === "option" ? settable.find((s) => s.layer.id === effect.layer && s.option.id === effect.option) : undefined;
   return (
     <span className="effect">
-      <Pick label="Effect" value={what} options={options} onPick={change} broken={((effect.type === "set" || effect.type === "nested") && !trait) || (effect.type === "option" && !option)} />
+      <Pick search label="Effect" value={what} options={options} onPick={change} broken={((effect.type === "set" || effect.type === "nested") && !trait) || (effect.type === "option" && !option)} />
       {effect.type === "option" && option && <OptionPart option={option.option} value={effect.value} onPick={(value) => onChange({ ...effect, value })} />}
       {(effect.type === "set" || effect.type === "nested") && trait && <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />}
-      {(effect.type === "go" || effect.type === "open") && <Pick label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ ...effect, screen })} broken={!project.pieces[effect.screen]} />}
+      {(effect.type === "go" || effect.type === "open") && <Pick search label="Screen" value={effect.screen} options={screens.map((s) => ({ value: s.id, words: s.name }))} onPick={(screen) => onChange({ ...effect, screen })} broken={!project.pieces[effect.screen]} />}
       {effect.type === "raise" && <Pick label="Signal" value={effect.signal} broken={!piece.signals[effect.signal]} options={[...signals.map((s) => ({ value: s.id, words: s.name })), { value: "+", words: "a new signal …" }]} onPick={(v) => { const signal = v === "+" ? newSignal() : v; if (signal !== null) onChange({ type: "raise", signal }); }} />}
-      {effect.type === "scroll" && <Pick label="Layer to scroll to" value={effect.layer} broken={!piece.layers[effect.layer]} options={Object.values(piece.layers).filter((l) => l.parent !== null).map((l) => ({ value: l.id, words: l.name }))} onPick={(layer) => onChange({ ...effect, layer })} />}
+      {effect.type === "scroll" && <Pick search label="Layer to scroll to" value={effect.layer} broken={!piece.layers[effect.layer]} options={Object.values(piece.layers).filter((l) => l.parent !== null).map((l) => ({ value: l.id, words: l.name }))} onPick={(layer) => onChange({ ...effect, layer })} />}
       {effect.type === "clip" && <Pick label="What the clip does" value={effect.act} options={[{ value: "turn", words: "whichever it does not" }, { value: "play", words: "play" }, { value: "pause", words: "pause" }]} onPick={(act) => onChange({ ...effect, act })} />}
       {effect.type === "seek" && <><NumberField label="Moment of the clip in milliseconds" value={effect.ms} min={0} max={600_000} step={100} onChange={(ms) => onChange({ ...effect, ms })} /><span>ms</span></>}
       {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}

@@ -47,7 +47,7 @@ export const TriggerPart = ({ project, piece, rule, onChange }: { project: Proje
   return (
     <>
       <span>When</span>
-      <Pick label="Source" value={source ?? whole} options={sources} onPick={(v) => onChange({ source: v === whole ? null : v })} broken={source !== null && !piece.layers[source]} />
+      <Pick search label="Source" value={source ?? whole} options={sources} onPick={(v) => onChange({ source: v === whole ? null : v })} broken={source !== null && !piece.layers[source]} />
       {what}
       {trigger.type === "reached" && <><NumberField label="Moment in milliseconds" value={trigger.ms ?? 0} min={0} max={600_000} step={100} onChange={(ms) => onChange({ trigger: { type: "reached", ms } })} /><span>ms</span></>}
       {trigger.type === "hold" && <><NumberField label="Held for milliseconds" value={trigger.ms ?? 0} min={0} max={60_000} step={50} onChange={(ms) => onChange({ trigger: { type: "hold", ms } })} /><span>ms</span></>}
