@@ -55,7 +55,7 @@ const dragRate = async (page: Page, layer: string): Promise<number> => {
 };
 
 /** What a person feels on the stage: editing, dragging, opening; and how that grows with layers, variants and pieces. */
-export const stage = async (line: Line): Promise<void> => {
+export const stage = async (line: Line, mapAlone = false): Promise<void> => {
   const home = mkdtempSync(join(tmpdir(), "nubble-bench-stage-"));
   const folder = join(root, "build");
   build(folder);
@@ -64,6 +64,7 @@ export const stage = async (line: Line): Promise<void> => {
   const { browser, close } = await launch();
   try {
     await mapBench(browser, harbour.served.address, db, line);
+    if (mapAlone) return;
     const log = new ProjectLog(db);
     const measure = async (pieces: number, layers: number, variants: number) => {
       const made = largeProject(pieces, layers, variants), id = newId();

@@ -1,6 +1,6 @@
-import { Background, Controls, Handle, MarkerType, Position, ReactFlow } from "@xyflow/react";
+import { Controls, Handle, MarkerType, Position, ReactFlow } from "@xyflow/react";
 import type { Edge, Node, NodeProps } from "@xyflow/react";
-import { memo, useEffect, useMemo, useState } from "react";
+import { memo, useEffect, useMemo, useRef, useState } from "react";
 import { triggerText } from "#core/behaviour";
 import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
@@ -12,6 +12,7 @@ import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arranged } from "../checks/inspect";
 import { useBench, usePiece } from "../state";
+import { PlainWay } from "./PlainWay";
 import { WaitingWay } from "./WaitingWay";
 import type { Wait } from "./WaitingWay";
 import "@xyflow/react/dist/base.css";
@@ -24,8 +25,8 @@ const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
   return (
     <div className={`place ${data.state}`} title={said || undefined}>
       <Handle type="target" position={Position.Left} isConnectable={false} />
-      <span className="place-name">{data.pattern !== null && <Swatch pattern={data.pattern} />}<span>{data.name}</span></span>
-      {said && <span className="place-said">{said}</span>}
+      {data.pattern === null && !said ? data.name : <><span className="place-name">{data.pattern !== null && <Swatch pattern={data.pattern} />}<span>{data.name}</span></span>
+      {said && <span className="place-said">{said}</span>}</>}
       <Handle type="source" position={Position.Right} isConnectable={false} />
       <Handle id="back-out" type="source" position={Position.Bottom} isConnectable={false} />
       <Handle id="back-in" type="target" position={Position.Bottom} isConnectable={false} />
@@ -33,7 +34,7 @@ const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
   );
 });
 const nodeTypes = { place: Place };
-const edgeTypes = { waiting: WaitingWay };
+const edgeTypes = { waiting: WaitingWay, line: PlainWay };
 
 /** Traits as lanes, one under another, their values from left to right. */
 const lanes = (piece: Piece): Arranged => Object.fromEntries(traitsOf(piece).flatMap((t, row) => valuesOf(t).map((v, i) => [valueKey(t.id, v.id), { x: 20 + i * (PLACE.width + 96), y: 20 + row * (PLACE.height + 44) }])));
@@ -59,11 +60,14 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
   };
 });
 
-const edgesOf = (piece: Piece, map: PieceMap, at: Arranged, trigger: string, here: ReadonlySet<string>, waits: ReadonlyMap<Id, Wait>): Edge[] => map.links.filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger)).map((l): Edge => {
+/** With more ways than this only lines are drawn; what a way is called is told when it is pointed at. */
+const MOST_LABELS = 150;
+
+const edgesOf = (piece: Piece, map: PieceMap, at: Arranged, trigger: string, here: ReadonlySet<string>, waits: ReadonlyMap<Id, Wait>, many = map.links.length > MOST_LABELS): Edge[] => map.links.filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger)).map((l): Edge => {
   const wait = here.has(l.from) ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined) : undefined, around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0), undone = l.triggers.every((t) => t === "undone");
   return {
-    id: `${l.from} ${l.to}`, source: l.from, target: l.to, ...(around ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" } : {}), ...(wait ? { type: "waiting" } : {}), label: undone ? undefined : linkText(piece, l), className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
-    markerEnd: { type: MarkerType.ArrowClosed, width: 16, height: 16, color: wait ? "#b4501d" : "#5f6f6a" }, data: { rules: l.rules, ...(wait ? { wait, around } : {}) }, labelBgPadding: [4, 2], labelBgBorderRadius: 4,
+    id: `${l.from} ${l.to}`, source: l.from, target: l.to, ...(around ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" } : {}), ...(wait ? { type: "waiting" } : many ? { type: "line" } : {}), label: undone || (many && !wait) ? undefined : linkText(piece, l), className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
+    ...(many && !wait ? {} : { markerEnd: { type: MarkerType.ArrowClosed, width: 16, height: 16, color: wait ? "#b4501d" : "#5f6f6a" } }), data: { rules: l.rules, ...(many ? { words: linkText(piece, l) } : {}), ...(wait ? { wait, around } : {}) }, labelBgPadding: [4, 2], labelBgBorderRadius: 4,
   };
 });
 
@@ -74,6 +78,7 @@ const MOST_AT_FIRST = 12;
 export const MapView = ({ env }: { env: LayoutEnv }) => {
   const piece = usePiece();
   const maps = useBench((s) => s.inspection?.maps), running = useBench((s) => s.running), put = useBench((s) => s.put);
+  const room = useRef<HTMLDivElement>(null);
   const [chosen, setByTrait] = useState<boolean | null>(null), [trigger, setTrigger] = useState("");
   const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
   const map = !maps ? null : byTrait || !maps.byVariant ? maps.byTrait : maps.byVariant;
@@ -100,12 +105,11 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
         <select className="word" aria-label="Only ways set off by" value={trigger} onChange={(e) => setTrigger(e.target.value)}><option value="">all ways</option>{triggersOf(map).map((t) => <option key={t} value={t}>{words(t)}</option>)}</select>
         <span className="quiet ms-auto">{map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one to show it in Try, a way to edit its rule.</span>
       </div>
-      <div className="map-room">
-        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} minZoom={0.1} maxZoom={2} onlyRenderVisibleElements nodesConnectable={false}
+      <div className="map-room" ref={room}>
+        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} onMoveStart={() => room.current?.classList.add("moving")} onMoveEnd={() => room.current?.classList.remove("moving")} minZoom={0.1} maxZoom={2} nodesConnectable={false}
           onNodeClick={(_e, n) => { const found = map.nodes.find((x) => x.key === n.id); if (found) put({ wanted: { ...found.variant } }); }}
           onEdgeClick={(_e, edge) => put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })}
           ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}>
-          <Background color="#e4ddcd" gap={18} />
           <Controls showInteractive={false} />
         </ReactFlow>}
         {!at && <p className="drawer-empty" role="status">Drawing …</p>}
