@@ -185,7 +185,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <button type="button" role="radio" aria-checked={!well} onClick={() => { setWell(false); player.current?.answer(false); }}>fail</button>
       </span></div>}
       {touch && unseen.length > 0 && <p className="try-missed">A finger never sees {unseen.map((u) => `${piece.traits[u.trait]?.name ?? ""} ${piece.traits[u.trait]?.values[u.value]?.name ?? ""}`).join(", ")}.</p>}
-      <div className={`try-room ${piece.kind} on-${ground}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" />
+      <div className={`try-room ${piece.kind} on-${ground}${beside ? " beside" : ""}`} ref={room}>{(paused || outcome !== null || recording) && <span className="paused" role="status">{outcome ?? (recording ? "recording" : "paused")}</span>}<div ref={host} className="try-host" />
         {beside && others.map((v) => <Beside key={variantKey(piece, v)} env={env} project={project} piece={piece} start={v} scale={Math.min(scale, 1)} restarts={restarts} rate={paused ? 0 : rate} touch={touch} />)}
       </div>
       {traits.length > 0 && (
