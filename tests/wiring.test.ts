@@ -157,7 +157,7 @@ describe("checks and rehearsals on the bench", () => {
     await desk.go("menu-button");
     await me.click("tab", "Map");
     const place = (name: string) => me.until(async () => {
-      for (const p of await me.page.$$(".place")) if ((await p.evaluate((e) => e.querySelector(".place-name")?.textContent)) === name) return p;
+      for (const p of await me.page.$$(".place")) if ((await p.evaluate((e) => (e.querySelector(".place-name") ?? e).textContent)) === name) return p;
       throw new Error(`no place ${name}`);
     });
     await (await place("open, hovered")).click();
