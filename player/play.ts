@@ -51,6 +51,7 @@ export class Player {
   private pointing = false;
   private keyed = false;
   private touch = false;
+  private calm = false;
   private showing: Showing | null = null;
   private frame = 0;
   private timeout = 0;
@@ -79,7 +80,9 @@ export class Player {
   private begin(): Run {
     this.clock.restart();
     this.lastTraits = undefined;
-    return new Run(this.options.env, this.project, this.options.piece, this.options.onHappening);
+    const run = new Run(this.options.env, this.project, this.options.piece, this.options.onHappening);
+    run.calm = this.calm;
+    return run;
   }
 
   /** Starts again from the resting variant. */
@@ -159,6 +162,9 @@ export class Player {
     this.tick();
     this.show();
   }
+
+  /** For people who asked for less motion (the media feature prefers-reduced-motion): changes only fade. */
+  setCalm(calm: boolean): void { this.calm = this.run.calm = calm; }
 
   /** Takes the pointer for a finger: nothing is hovered. */
   setTouch(touch: boolean): void {

@@ -41,13 +41,14 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [touch, setTouch] = useState(false);
   const [ground, setGround] = useState<Ground>("paper");
   // a player that is made anew begins as the switches say
-  const how = useRef({ rate: 1, touch: false });
+  const how = useRef({ rate: 1, touch: false, calm: false });
+  const [calm, setCalm] = useState(false);
   const tell = useCallback((run: Run) => put({ running: { variant: run.screen === piece.id ? run.variant() : {}, waits: run.inside.timers.filter((t) => t.at === piece.id).map((t) => ({ rule: t.rule, left: t.due - run.now })), since: performance.now(), rate: how.current.rate } }), [piece.id, put]);
   const drive = (next: { rate?: number; paused?: boolean; touch?: boolean }) => {
     const now = { rate: next.rate ?? rate, paused: next.paused ?? paused, touch: next.touch ?? touch };
     setRate(now.rate);
     setPaused(now.paused);
-    how.current = { rate: now.paused ? 0 : now.rate, touch: now.touch };
+    how.current = { ...how.current, rate: now.paused ? 0 : now.rate, touch: now.touch };
     player.current?.setRate(how.current.rate);
     if (player.current) tell(player.current.machine);
     if (now.touch !== touch) { setTouch(now.touch); player.current?.setTouch(now.touch); }
@@ -115,6 +116,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     player.current = made;
     made.setRate(how.current.rate);
     if (how.current.touch) made.setTouch(true);
+    made.setCalm(how.current.calm);
     shownScale.current = 1;
     return () => {
       made.destroy();
@@ -179,6 +181,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
         <select className="word" aria-label="Speed" value={rate} onChange={(e) => drive({ rate: Number(e.target.value) })}>{speeds.map((s) => <option key={s.rate} value={s.rate}>{s.words}</option>)}</select>
         <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
         <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
+        <button type="button" className={`tool${calm ? " on" : ""}`} aria-label="Less motion" aria-pressed={calm} title="As for people whose system asks for less motion: changes only fade" onClick={() => { how.current.calm = !calm; player.current?.setCalm(!calm); setCalm(!calm); }}><Icon name="calm" size={14} /></button>
       </div>
       {sends && <div className="try-how"><span className="quiet">Forms that are sent</span><span className="strip" role="radiogroup" aria-label="Forms that are sent">
         <button type="button" role="radio" aria-checked={well} onClick={() => { setWell(true); player.current?.answer(true); }}>succeed</button>

@@ -49,6 +49,7 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   ask: <><circle cx="8" cy="8" r="5.800" /><path d="M6.300 6.500 a1.800 1.800 0 1 1 2.500 1.700 C8.200 8.500 8 8.800 8 9.500 M8 11.200 V11.300" /></>,
   record: <circle cx="8" cy="8" r="4.200" fill="currentColor" />,
   open: <path d="M3 8 H12 M8.5 4.5 L12 8 L8.5 11.5" />,
+  calm: <path d="M2.500 6 C4.500 4 6.500 8 8 6 S11.500 4 13.500 6 M2.500 11 H13.500" />,
 };
 
 /** A small line drawing, one stroke wide, in the colour of the text. */

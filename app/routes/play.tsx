@@ -19,7 +19,11 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
     if (!host.current) return;
     const made = new Player(host.current, { env, project: latest.current, piece: first, onChange: (run) => setScreen(run.screen) });
     player.current = made;
-    return () => made.destroy();
+    // as the viewer's system says, and when that changes
+    const less = window.matchMedia("(prefers-reduced-motion: reduce)"), heed = () => made.setCalm(less.matches);
+    heed();
+    less.addEventListener("change", heed);
+    return () => { less.removeEventListener("change", heed); made.destroy(); };
   }, [env, first]);
   useEffect(() => {
     latest.current = project;

@@ -27,6 +27,7 @@ const words: Readonly<Record<TokenType, { one: string; many: string; fresh: Toke
   number: { one: "size", many: "Sizes", fresh: 16 },
   duration: { one: "duration", many: "Durations", fresh: 200 },
   curve: { one: "curve", many: "Curves", fresh: "ease-out" },
+  motion: { one: "motion", many: "Motions", fresh: { duration: 240, easing: "ease-out" } },
 };
 
 const Tile = ({ token, open, onOpen, onNote }: { token: Token; open: boolean; onOpen: () => void; onNote: (text: string) => void }) => {

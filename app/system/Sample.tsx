@@ -1,10 +1,19 @@
 import { tokenValue } from "#core/looks";
-import type { StyleValue, Token } from "#core/project";
+import { curveOf } from "#core/motion";
+import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Gradient, Shadow } from "#core/properties";
 import { useProject } from "../store/session-context";
 
 const shadowCss = (list: readonly Shadow[]): string => list.map((s) => `${s.inner ? "inset " : ""}${s.x}px ${s.y}px ${s.blur}px ${s.spread}px ${s.colour === "none" ? "transparent" : s.colour}`).join(", ");
+
+const FINE = 48;
+
+/** A curve from its beginning to its end, with what goes past the ends. */
+const CurveSample = ({ easing }: { easing: Easing }) => {
+  const curve = curveOf(easing), d = Array.from({ length: FINE + 1 }, (_, i) => `${i === 0 ? "M" : "L"}${((i / FINE) * 40).toFixed(1)} ${(32 - curve(i / FINE) * 32).toFixed(1)}`).join("");
+  return <span className="sample plain"><svg viewBox="-2 -12 44 52" width="36" height="36" aria-hidden="true"><path d={d} fill="none" stroke="currentColor" strokeWidth="2" strokeLinejoin="round" /></svg></span>;
+};
 
 /** What a token looks like, large enough to judge. */
 export const Sample = ({ token }: { token: Token }) => {
@@ -19,11 +28,8 @@ export const Sample = ({ token }: { token: Token }) => {
       const s = value as StyleValue;
       return <span className="sample words" style={{ fontFamily: `"${String(s.font ?? "Hanken Grotesk")}"`, fontWeight: Number(s.weight ?? 400), fontSize: Math.min(26, (s.size as number | undefined) ?? 16), letterSpacing: (s.spacing as number | undefined) ?? 0 }}>Ag</span>;
     }
-    case "curve": {
-      const points: Record<string, readonly number[]> = { linear: [0, 0, 1, 1], ease: [0.25, 0.1, 0.25, 1], "ease-in": [0.42, 0, 1, 1], "ease-out": [0, 0, 0.58, 1], "ease-in-out": [0.42, 0, 0.58, 1] };
-      const [a = 0, b = 0, c = 1, d = 1] = typeof value === "string" ? (points[value] ?? []) : (value as readonly number[]);
-      return <span className="sample plain"><svg viewBox="-2 -6 44 44" width="36" height="36" aria-hidden="true"><path d={`M0 32C${a * 40} ${32 - b * 32} ${c * 40} ${32 - d * 32} 40 0`} fill="none" stroke="currentColor" strokeWidth="2" /></svg></span>;
-    }
+    case "curve": return <CurveSample easing={value as Easing} />;
+    case "motion": return <CurveSample easing={(value as MotionValue).easing} />;
     default: return <span className="sample plain mono">{String(value)}</span>;
   }
 };

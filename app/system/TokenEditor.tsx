@@ -1,17 +1,17 @@
 import type { ReactNode } from "react";
 import { tokenValue } from "#core/looks";
 import { inOrder } from "#core/project";
-import type { Easing, StyleValue, Token, TokenValue } from "#core/project";
+import { isSpring } from "#core/motion";
+import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { defaultsOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
+import { EasingPart } from "../common/EasingPart";
 import { NumberField } from "../common/NumberField";
 import { familiesOf, tokenWords } from "../common/tokens";
 import { ColourPart } from "../panels/ColourPart";
 import { GradientPart } from "../panels/GradientPart";
 import { ShadowList } from "../panels/ShadowPanel";
 import { useProject } from "../store/session-context";
-
-const easings = ["linear", "ease", "ease-in", "ease-out", "ease-in-out"] as const;
 
 const StylePart = ({ value, onChange }: { value: StyleValue; onChange: (v: StyleValue) => void }) => {
   const project = useProject();
@@ -49,9 +49,11 @@ export const TokenEditor = ({ token, onChange }: { token: Token; onChange: (v: T
       case "gradient": return <GradientPart gradient={value as Gradient} onChange={onChange} />;
       case "shadow": return <ShadowList shadows={value as readonly Shadow[]} onLive={onChange} />;
       case "style": return <StylePart value={value as StyleValue} onChange={onChange} />;
-      case "curve": return typeof value === "string"
-        ? <select className="word" aria-label="Curve" value={value} onChange={(e) => onChange(e.target.value as Easing)}>{easings.map((e) => <option key={e}>{e}</option>)}</select>
-        : <span className="curve-part">{(value as readonly number[]).map((n, i) => <NumberField key={i} label={`Number ${i + 1} of the curve`} value={n} min={i % 2 ? -10 : 0} max={i % 2 ? 10 : 1} step={0.05} onChange={(v) => onChange((value as readonly number[]).map((x, k) => (k === i ? v : x)) as unknown as TokenValue)} />)}</span>;
+      case "curve": return <span className="curve-part"><EasingPart label="Curve" easing={value as Easing} onChange={onChange} /></span>;
+      case "motion": {
+        const m = value as MotionValue;
+        return <span className="curve-part">{!isSpring(m.easing) && <><NumberField label="Duration in milliseconds" value={m.duration} min={0} max={60_000} step={20} onChange={(duration) => onChange({ ...m, duration })} /> ms</>}<EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} /></span>;
+      }
       default: return <span className="curve-part"><NumberField label="Value" value={value as number} min={token.type === "duration" ? 0 : -1e5} max={token.type === "duration" ? 600_000 : 1e5} step={token.type === "duration" ? 20 : 1} onChange={onChange} />{token.type === "duration" ? "ms" : "px"}</span>;
     }
   };

@@ -1,4 +1,5 @@
 import { meets } from "../looks/variants";
+import { lastsFor } from "../motion/timing";
 import type { Motion, Project } from "../project/types";
 import { liveAt } from "./chain";
 import { armClips } from "./clips";
@@ -24,12 +25,9 @@ export const arm = (project: Project, state: State): State => {
   return { ...state, armed, clips: played.clips, timers: [...timers, ...played.timers] };
 };
 
-/** How long a motion takes from now on, ms. */
-const lasts = (m: Motion): number => (m.kind === "cut" ? 0 : m.delay + m.duration);
-
 /** Notes that a copy is in motion until a motion that begins now ends, if it has rules that wait for that. */
 export const setOut = (project: Project, state: State, path: Path, motion: Motion): State => {
   const live = liveAt(project, state, path);
   if (!live || !rulesOf(project, live.piece).some((r) => r.trigger.type === "settled")) return state;
-  return { ...state, settling: { ...state.settling, [path]: Math.max(state.settling[path] ?? 0, state.now + lasts(motion)) } };
+  return { ...state, settling: { ...state.settling, [path]: Math.max(state.settling[path] ?? 0, state.now + lastsFor(motion)) } };
 };

@@ -1,5 +1,5 @@
 import { meets } from "../looks/variants";
-import type { Id, Project, Rule, Trigger } from "../project/types";
+import type { Id, Motion, Project, Rule, Trigger } from "../project/types";
 import { liveAt, passage, split } from "./chain";
 import { asks, enabledOn, fireAll, written } from "./fire";
 import type { Happen } from "./fire";
@@ -98,7 +98,7 @@ export const drop = (project: Project, state: State, cancelled: boolean, happen:
   if (!live || !rule) return free;
   const said = saidBy(rule.trigger), done = !cancelled && (drag.progress >= said.part || (drag.progress > 0 && speedOf(state, rule.trigger) >= said.speed));
   const left = done ? 1 - drag.progress : drag.progress;
-  const motion = { ...rule.motion, duration: rule.motion.duration * left, delay: 0 };
+  const { lanes: _all, ...plain } = rule.motion, motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
   happen({ type: "dropped", at: state.now, state: free, path: drag.at, rule: rule.id, done, motion });
   if (!done) return free;
   const { layer } = split(drag.source);

@@ -16,6 +16,7 @@ export const touches = (effect: Effect): string => {
     case "clip": case "seek": return `clip ${effect.layer}`;
     case "scroll": return "scroll";
     case "empty": return "form";
+    case "stir": return "stir";
     case "option": return `${effect.layer}/option ${effect.option}`;
     default: return "screen";
   }
@@ -28,9 +29,10 @@ export const contest = (rules: readonly Rule[]): { wins: Rule[]; losses: { rule:
   const wins = new Set<Rule>();
   const losses: { rule: Rule; to: Rule }[] = [];
   for (const { rule } of ranked) {
-    const rival = rule.effects.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
+    // any number may stir: their lanes are of different layers, or the last one has it
+    const holding = rule.effects.filter((e) => e.type !== "stir"), rival = holding.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
     if (rival) { losses.push({ rule, to: rival }); continue; }
-    for (const e of rule.effects) taken.set(touches(e), rule);
+    for (const e of holding) taken.set(touches(e), rule);
     wins.add(rule);
   }
   return { wins: rules.filter((r) => wins.has(r)), losses };

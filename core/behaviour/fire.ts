@@ -60,13 +60,16 @@ export const fireRule = (project: Project, state: State, live: Live, rule: Rule,
   const serial = state.serial + 1, cause = rule.undo ? causes[rule.trigger.type] : undefined;
   let next: State = { ...state, serial };
   const done = new Map<Path, TraitSet[]>([[live.path, []]]), moves: Move[] = [];
-  for (const writing of writesOf(project, next, live, rule)) {
+  const writings = writesOf(project, next, live, rule), [first] = writings;
+  for (const writing of writings) {
     const { live: target, motion, sets, options } = writing, { path } = target, was = wasIn(next, writing), before = next;
     const written = writeTraits(project, next, target, sets, serial);
     next = writeOptions(written.state, path, options, serial);
     if (written.sets.length) next = setOut(project, next, path, motion);
     done.set(path, [...(done.get(path) ?? []), ...written.sets]);
-    if (next.traits !== before.traits || next.options !== before.options) moves.push({ state: next, path, motion });
+    const stirs = writing === first && rule.effects.some((e) => e.type === "stir");
+    if (stirs) next = setOut(project, next, path, motion);
+    if (stirs || next.traits !== before.traits || next.options !== before.options) moves.push({ state: next, path, motion });
     if (cause && Object.keys(was).length) next = { ...next, holds: [...next.holds, { at: path, rule: rule.id, source, cause, serial, was, motion }] };
   }
   const [own, ...inner] = [...done].map(([path, sets]) => ({ path, sets }));

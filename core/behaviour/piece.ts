@@ -1,10 +1,11 @@
 import { changesIn, looksIn } from "../looks/cascade";
 import { childrenOf, overridesFrom, startOf, withOptions } from "../looks/tree";
 import type { Overrides } from "../looks/tree";
+import { tokenValue } from "../looks/tokens";
 import { restingVariant, traitsOf } from "../looks/variants";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Effect, Id, Layer, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
+import type { Effect, Id, Layer, Motion, MotionValue, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
 import { defaultsOf, TRAIT } from "../properties/registry";
 import type { Values } from "../properties/types";
 import { overlayPart } from "./surface";
@@ -69,13 +70,26 @@ const brokenTrigger = (project: Project, piece: Piece, { trigger, source }: Rule
   return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""]) ? null : "the copy has no such signal";
 };
 
+/** A motion with what its token says; as it stands when that was removed. */
+export const settledMotion = (project: Project, motion: Motion): Motion => {
+  const said = motion.token === undefined ? null : tokenValue(project.tokens, motion.token);
+  if (typeof said !== "object" || said === null || !("duration" in said)) return motion;
+  const { duration, easing } = said as MotionValue;
+  return { ...motion, duration, easing };
+};
+
+const withTokens = (project: Project, rule: Rule): Rule => {
+  if (rule.motion.token === undefined && rule.effects.every((e) => e.motion?.token === undefined)) return rule;
+  return { ...rule, motion: settledMotion(project, rule.motion), effects: rule.effects.map((e) => (e.motion ? { ...e, motion: settledMotion(project, e.motion) } : e)) };
+};
+
 const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] }>();
 
 /** A piece's working rules in order: switched on and not broken. */
 export const rulesOf = (project: Project, piece: Piece): readonly Rule[] => {
   const known = ruleCache.get(piece);
   if (known && known.project === project) return known.rules;
-  const rules = inOrder(piece.rules).filter((r) => r.on && brokenRule(project, piece, r) === null);
+  const rules = inOrder(piece.rules).filter((r) => r.on && brokenRule(project, piece, r) === null).map((r) => withTokens(project, r));
   ruleCache.set(piece, { project, rules });
   return rules;
 };

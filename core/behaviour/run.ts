@@ -3,6 +3,7 @@ import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { Mover } from "../motion/mover";
+import { lengthOf } from "../motion/timing";
 import type { Id, Motion, Project, Variant } from "../project/types";
 import { withMoments } from "./clips";
 import { dragged } from "./drag";
@@ -18,6 +19,12 @@ import type { Live } from "./piece";
 import type { Happening, Input, State } from "./types";
 import { nextDue } from "./wait";
 
+const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
+
+/** What a change becomes for people who asked for less motion: a short fade at most, nothing that travels or goes on. */
+const MOST_CALM = 150;
+const calmed = (m: Motion): Motion => (m.kind === "cut" ? m : { kind: "fade", duration: Math.min(MOST_CALM, lengthOf(m)), delay: m.delay, easing: "linear" });
+
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
  * Same project, same input at the same times: same scenes. All times are ms since the start.
@@ -27,6 +34,8 @@ export class Run {
   private readonly mover = new Mover();
   private scrolling: Motion | null = null;
   private readonly swipe = new Swipe();
+  /** true for people who asked for less motion */
+  calm = false;
   private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
   /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
@@ -57,7 +66,7 @@ export class Run {
 
   /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
   wakesAt(): number {
-    if (this.mover.endsAt() > this.state.now || Object.values(this.state.clips).some((c) => c.playing)) return this.state.now;
+    if (this.mover.movesAfter(this.state.now) || Object.values(this.state.clips).some((c) => c.playing)) return this.state.now;
     return nextDue(this.state);
   }
 
@@ -219,7 +228,6 @@ export class Run {
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {
     const target = this.target(state);
     if (!target) return;
-    const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
-    this.mover.retarget(target, motion ?? cut, at, state.screen, path.slice(path.indexOf("/") + 1 || path.length));
+    this.mover.retarget(target, motion ? (this.calm ? calmed(motion) : motion) : cut, at, state.screen, path.slice(path.indexOf("/") + 1 || path.length));
   }
 }

@@ -1,4 +1,6 @@
 import { conditionText } from "../looks/variants";
+import { lengthOf } from "../motion/timing";
+import { swingOf } from "../motion/spring";
 import type { Easing, Effect, Motion, Piece, Project, Rule, Trait, TraitTarget, TriggerType } from "../project/types";
 import type { Said } from "../properties/types";
 import { usualDrag } from "./drag";
@@ -14,11 +16,23 @@ const triggerWords: Readonly<Record<TriggerType, string>> = {
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
 
-const easingText = (easing: Easing): string => (typeof easing === "string" ? easing : `bézier ${easing.map((n) => Math.round(n * 100) / 100).join(" ")}`);
+const short = (n: number): number => Math.round(n * 100) / 100;
+
+/** A curve in words: "ease-out", "spring, 24 % bouncy", "bézier 0.3 0 0.2 1". */
+export const easingText = (easing: Easing): string => {
+  if (typeof easing === "string") return easing;
+  if (!("kind" in easing)) return `bézier ${easing.map(short).join(" ")}`;
+  switch (easing.kind) {
+    case "steps": return `in ${easing.count} steps`;
+    case "bounce": return `bouncing ${easing.times} times`;
+    case "windup": return "winding up";
+    case "spring": { const b = swingOf(easing).bounciness; return b > 0.005 ? `spring, ${Math.round(b * 100)} % bouncy` : "spring without bounce"; }
+  }
+};
 
 /** A motion in words: "tween 200 ms ease-in-out". */
 export const motionText = (m: Motion): string =>
-  m.kind === "cut" ? "cut" : `${m.kind} ${Math.round(m.duration)} ms ${easingText(m.easing)}${m.delay ? ` after ${Math.round(m.delay)} ms` : ""}`;
+  m.kind === "cut" ? "cut" : `${m.kind}${m.to ? ` ${m.to}` : ""} ${Math.round(lengthOf(m))} ms ${easingText(m.easing)}${m.delay ? ` after ${Math.round(m.delay)} ms` : ""}${m.lanes?.length ? `, ${m.lanes.length} lane${m.lanes.length === 1 ? "" : "s"}` : ""}`;
 
 const targetText = (trait: Trait | undefined, to: TraitTarget): string =>
   !trait ? "a removed trait changes" : "value" in to ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}` : `${trait.name} becomes the ${to.step}`;
@@ -35,6 +49,7 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
   switch (effect.type) {
     case "go": return `go to ${project.pieces[effect.screen]?.name ?? "a removed screen"}`;
     case "back": return "go back";
+    case "stir": return "stir";
     case "open": return `open ${project.pieces[effect.screen]?.name ?? "a removed screen"} over it`;
     case "close": return "close the overlay";
     case "scroll": return `scroll to ${piece.layers[effect.layer]?.name ?? "a removed layer"}`;

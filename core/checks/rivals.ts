@@ -2,6 +2,7 @@ import { ancestry, brokenRule, rulesOf } from "../behaviour/piece";
 import { ruleText, triggerText } from "../behaviour/words";
 import { removeRule, setRule } from "../edit/rules";
 import { meets, specificity, traitsOf, valuesOf } from "../looks/variants";
+import { lengthOf } from "../motion/timing";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Id, Rule } from "../project/types";
@@ -64,8 +65,8 @@ export const wayBackTimes = (subject: Subject): Finding[] => {
     const there = leads(a), back = leads(b);
     if (!there || !back || there.trait !== back.trait || a.source !== b.source) continue;
     if (b.trigger.type !== a.trigger.type && b.trigger.type !== counterpart[a.trigger.type]) continue;
-    if (!there.from?.includes(back.to) || !back.from?.includes(there.to) || a.motion.kind === "cut" || b.motion.kind === "cut" || a.motion.duration === b.motion.duration) continue;
-    const trait = piece.traits[there.trait], ms = (r: Rule) => `${Math.round(r.motion.duration)} ms`;
+    if (!there.from?.includes(back.to) || !back.from?.includes(there.to) || a.motion.kind === "cut" || b.motion.kind === "cut" || lengthOf(a.motion) === lengthOf(b.motion)) continue;
+    const trait = piece.traits[there.trait], ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
     out.push({ id: findingId("way-back-time", a.id, b.id), kind: "way-back-time", severity: "note", layers: a.source ? [a.source] : [], rules: [a.id, b.id], text: `${trait?.name ?? ""} becomes ${trait?.values[there.to]?.name ?? ""} in ${ms(a)}, and ${trait?.values[back.to]?.name ?? ""} again in ${ms(b)}.`, fix: { label: `Both in ${ms(a)}`, change: setRule(piece, b.id, { motion: a.motion }) } });
   }
   return out;

@@ -22,7 +22,7 @@ export interface Placed {
   /** 0–1 while a layer appears or vanishes */
   readonly presence: number;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
-  readonly dissolve: { readonly from: Placed; readonly progress: number } | null;
+  readonly dissolve: { readonly from: Placed; readonly progress: number; /** it is not mixed but comes over the old one, pushes it away, or rises out of it; in a direction */ readonly way?: "slide" | "push" | "rise"; readonly to?: "left" | "right" | "up" | "down" } | null;
 }
 
 /** Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them. */

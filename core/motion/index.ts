@@ -1,4 +1,10 @@
-export { curveOf, keywords } from "./easing";
+export { curveOf, isBezier, isSpring, keywords, slopeAt } from "./easing";
+export { cssEasing, cssLinear, polylineOf } from "./linear";
+export { overshootOf, REST, settlingTime, springAt, springFrom, swingOf } from "./spring";
+export type { Swing } from "./spring";
+export { cssWords, presets } from "./presets";
+export type { Preset } from "./presets";
+export { goesOf, laneLength, lastsFor, lengthOf } from "./timing";
 export type { Curve } from "./easing";
 export { mixColour, mixOf } from "./mix";
 export type { Mix } from "./mix";

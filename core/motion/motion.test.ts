@@ -2,19 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { curveOf, keywords, mixColour, mixOf, Mover } from "#core/motion";
 import type { Motion } from "#core/project";
-import type { Placed } from "#core/layout";
-import { defaultsOf } from "#core/properties";
-import type { Value } from "#core/properties";
-
-const tween = (duration: number, easing: Motion["easing"] = "linear", delay = 0): Motion => ({ kind: "tween", duration, delay, easing });
-const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
-
-const place = (id: string, at: Partial<Placed> = {}, values: Record<string, Value> = {}): Placed => ({
-  layer: { id, kind: "box", name: id, parent: id === "root" ? null : "root", order: `a${id}` }, values: { ...defaultsOf("box"), ...values },
-  x: 0, y: 0, width: 10, height: 10, lines: [], children: [], nested: null, presence: 1, dissolve: null, ...at,
-});
-const stage = (...children: Placed[]): Placed => place("root", { width: 100, height: 100, children });
-const child = (p: Placed | null, id = "knob"): Placed | undefined => p?.children.find((c) => c.layer.id === id);
+import { child, cut, place, stage, tween } from "../../tests/support/placed";
 
 describe("easings", () => {
   it("start at 0, end at 1, and never go back in time", () => {

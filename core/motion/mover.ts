@@ -1,81 +1,32 @@
-import type { Line } from "../layout/text";
 import type { Placed } from "../layout/types";
 import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Motion } from "../project/types";
-import { propertiesOf } from "../properties/registry";
-import type { Four, Mixing, Value } from "../properties/types";
-import { curveOf } from "./easing";
-import type { Curve } from "./easing";
+import type { Value } from "../properties/types";
+import { Held } from "./held";
+import { isPosed, Pace } from "./pace";
+import { paired } from "./pairing";
+import { appearing, awayFrom, byId, equal, geometry, mixableOf, mixLines, sameWords, shallow, visibleCorners } from "./placed";
+import type { Leaving } from "./placed";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
+import type { Span } from "./span";
+import { Blend, Glide, numbersIn, Posed } from "./track";
+import type { Track } from "./track";
+import type { Line } from "../layout/text";
 
-/** When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock. All tracks of one change share it. */
-class Span {
-  private at = NaN;
-  private progress = 0;
-  private from = 0;
-  constructor(public begin: number, public end: number, private curve: Curve, /** how far it is while a hand moves it */ public hand: number | null = null) {}
+interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean; readonly way?: Motion["kind"]; readonly to?: Motion["to"] }
 
-  /** Goes on by itself from where a hand let it go. */
-  letGo(begin: number, end: number, curve: Curve): void {
-    Object.assign(this, { begin, end, curve, from: this.hand ?? 0, hand: null, at: NaN });
-  }
+/** How a change goes on down the tree: whether it is at once, what of it dissolves, with which timings, and in which lane. */
+interface How { readonly cut: boolean; readonly fading: string | null; readonly pace: Pace; readonly lane: ReturnType<Pace["ofLayer"]> }
 
-  /** How far the change is at a time; kept, since many tracks ask for the same moment. */
-  progressAt(now: number): number {
-    if (this.hand !== null) return this.hand;
-    if (now === this.at) return this.progress;
-    this.at = now;
-    const through = now >= this.end ? 1 : now <= this.begin ? 0 : this.curve((now - this.begin) / (this.end - this.begin));
-    return (this.progress = this.from + (1 - this.from) * through);
-  }
-}
-interface Track { readonly span: Span; readonly mix: Mix<unknown> }
-interface Leaving { readonly placed: Placed; readonly track: Track }
-interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean }
-
-const geometry = ["x", "y", "width", "height"] as const;
-const mixable = new Map<string, readonly { key: string; mixing: Mixing }[]>();
-const mixableOf = (p: Placed) => {
-  let list = mixable.get(p.layer.kind);
-  if (!list) mixable.set(p.layer.kind, list = propertiesOf(p.layer.kind).filter((e) => e.mixing !== "layout" && e.mixing !== "step"));
-  return list;
-};
-
-const equal = (a: unknown, b: unknown): boolean =>
-  a === b || (typeof a === "object" && typeof b === "object" && JSON.stringify(a) === JSON.stringify(b));
-
-const sameWords = (a: readonly Line[], b: readonly Line[]): boolean => a.length === b.length && a.every((l, i) => l.text === b[i]?.text);
-
-const mixLines = (a: readonly Line[], b: readonly Line[]): Mix<readonly Line[]> => (t) =>
-  t === 1 ? b : b.map((to, i) => {
-    const from = a[i] ?? to;
-    const part = (x: number, y: number) => x + (y - x) * t;
-    return { text: to.text, x: part(from.x, to.x), baseline: part(from.baseline, to.baseline), width: part(from.width, to.width) };
-  });
-
-/** Corners as far as the box can show them: one that is round at any size does not begin at a radius nobody sees. */
-const visibleCorners = (p: Placed): Value => {
-  const limit = Math.min(p.width, p.height) / 2;
-  return (p.values.radius as Four).map((c) => Math.min(c, limit)) as unknown as Four;
-};
-
-const number = (from: number, to: number): Mix<number> => (t) => (t === 0 ? from : t === 1 ? to : from + (to - from) * t);
-
-/** Rapidly interrupted dissolves stack up; older ones than this are dropped, being nearly invisible by then. */
-const DEEPEST = 4;
-const shallow = (p: Placed, depth = DEEPEST): Placed => {
-  if (!p.dissolve) return p;
-  return depth === 0 ? { ...p, dissolve: null } : { ...p, dissolve: { ...p.dissolve, from: shallow(p.dissolve.from, depth - 1) } };
-};
-
-const byId = (list: readonly Placed[]): ReadonlyMap<string, Placed> => new Map(list.map((p) => [p.layer.id, p]));
+const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
 
 /**
  * Shows a placed tree and, when the tree changes, moves from what is on screen to what shall be.
- * Each property of each layer moves on its own, so several changes compose and each can be interrupted where it is.
- * The end of every movement is exactly the target. Time is given by the caller, in ms, and never goes back.
+ * Each property of each layer moves on its own, so several changes compose and each can be interrupted where it is; numbers
+ * keep the velocity they have. The end of every movement is exactly the target. Time is given by the caller, in ms, and never
+ * goes back.
  */
 export class Mover {
   private target: Placed | null = null;
@@ -83,63 +34,75 @@ export class Mover {
   private tracks = new Map<string, Map<string, Track>>();
   private leaving = new Map<string, Leaving[]>();
   private dissolves = new Map<string, Dissolving>();
-  /** children that lie in another order than before: they change places half-way */
-  private restacks = new Map<string, { readonly span: Span; readonly order: readonly string[] }>();
-  /** what a hand is moving */
-  private held: { readonly what: string; readonly span: Span } | null = null;
+  /** children that lie in another order than before */
+  private restacks = new Map<string, { readonly span: Span; readonly order: readonly string[]; /** how far the motion is when they change places */ readonly at: number }>();
+  private held = new Held();
   /** before this nothing has come to its end */
   private nextEnd = Infinity;
 
   /**
-   * Sets a new target. `subject` names what is shown (another subject is another scene: it dissolves or cuts);
-   * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade dissolves that part,
-   * while layers around it that are pushed aside move there in the same time.
+   * Sets a new target. `subject` names what is shown (another subject is another scene, which comes as the motion says);
+   * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade dissolves that part, lanes are
+   * of its layers, and layers around it that are pushed aside move there in the same time.
    */
-  retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void {
-    this.turn(next, motion, new Span(now + motion.delay, now + motion.delay + motion.duration, curveOf(motion.easing)), now, subject, within);
-  }
+  retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void { this.turn(next, new Pace(motion, now, within), now, subject); }
 
   /** A hand moves what is shown towards a target: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
   drag(next: Placed, motion: Motion, now: number, progress: number, what: string): void {
     if (motion.kind === "cut") return;
-    if (this.held?.what !== what) {
-      this.held = { what, span: new Span(now, Infinity, curveOf("linear"), 0) };
-      this.turn(next, { ...motion, kind: "tween", duration: Infinity }, this.held.span, now, this.subject);
-    }
-    this.held.span.hand = progress;
+    const span = this.held.take(what, now);
+    if (span) this.turn(next, new Pace({ ...motion, kind: "tween", duration: Infinity }, now, "", span), now, this.subject);
+    this.held.move(progress, now);
   }
 
-  /** What a hand moved goes on to its target by itself, from where it is. */
+  /** What a hand moved goes on to its target by itself, from where it is and as fast as the hand was. */
   letGo(motion: Motion, now: number): void {
-    this.held?.span.letGo(now, now + motion.duration, curveOf(motion.easing));
-    this.nextEnd = Math.min(this.nextEnd, now + motion.duration);
-    this.held = null;
+    const end = this.held.letGo(motion, now);
+    if (end !== null) this.nextEnd = Math.min(this.nextEnd, end);
   }
 
-  private turn(next: Placed, motion: Motion, span: Span, now: number, subject: string, within = ""): void {
-    const shown = this.sample(now);
-    const old = this.target;
-    const cut = motion.kind === "cut" || motion.duration + motion.delay <= 0;
-    this.nextEnd = Math.min(this.nextEnd, span.end);
-    const other = this.subject !== subject;
+  private turn(next: Placed, pace: Pace, now: number, subject: string): void {
+    const { motion, within } = pace, shown = this.sample(now), other = this.subject !== subject;
+    const cut = motion.kind === "cut" || (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !pace.base.springs);
+    let old = this.target;
     this.target = next;
     this.subject = subject;
-    if (!old || !shown || other) {
+    this.nextEnd = Math.min(this.nextEnd, pace.base.end);
+    if (!old || !shown || (other && (cut || motion.kind !== "tween"))) {
       this.stop();
-      if (shown && !cut) this.dissolves.set(next.layer.id, { span, from: shallow(shown), follows: false });
+      if (shown && !cut) this.dissolves.set(next.layer.id, { span: pace.base, from: shallow(shown), follows: false, ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}) });
       return;
     }
+    let seen = shown;
+    if (other) {
+      // what both scenes have moves over; the rest comes and goes
+      this.stop();
+      seen = paired(shown, next);
+      old = seen;
+    }
     const fading = motion.kind === "fade" ? (within ? `${within}/${ROOT}` : ROOT) : null;
-    this.walk(old, next, shown, "", { cut, fading, span });
+    const velocities = this.tracks;
+    this.walk(old, next, seen, "", { cut, fading, pace, lane: undefined }, now);
+    if (!cut) this.stir(old, next, seen, pace, now, velocities);
+  }
+
+  /** Lanes of what does not change otherwise: they go through their poses and come back. */
+  private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number, before: ReadonlyMap<string, ReadonlyMap<string, Track>>): void {
+    for (const [name, lane] of pace.lanes) {
+      if (lane.key === null || !isPosed(lane)) continue;
+      const path = name.slice(0, name.length - lane.key.length - 1), span = pace.span(lane);
+      if (before.get(path)?.get(lane.key)?.span === span) continue;
+      const [is, was, seen] = [next, old, shown].map((tree) => layerAt(tree, path)) as [Placed | null, Placed | null, Placed | null];
+      if (!is || !seen) continue;
+      const read = (p: Placed): unknown => ((geometry as readonly string[]).includes(lane.key as string) ? p[lane.key as "x"] : p.values[lane.key as string]);
+      this.track(path, lane.key, { pace, lane: undefined, cut: false }, now, read(seen), read(is), read(was ?? is), null);
+    }
   }
 
   /** Drops all movement: what is shown is the target. */
   stop(): void {
-    this.held = null;
-    this.tracks.clear();
-    this.leaving.clear();
-    this.dissolves.clear();
-    this.restacks.clear();
+    this.held.drop();
+    for (const map of [this.tracks, this.leaving, this.dissolves, this.restacks]) map.clear();
   }
 
   /** Replaces the target without any movement of its own, keeping what is in motion (an edit while running). */
@@ -149,15 +112,24 @@ export class Mover {
     this.subject = subject;
   }
 
-  /** The time at which all present movement will have ended; 0 when nothing moves. */
+  private *spans(): Generator<{ readonly span: Span; readonly endless?: boolean }> {
+    for (const layer of this.tracks.values()) yield* layer.values();
+    for (const list of this.leaving.values()) yield* list;
+    yield* this.dissolves.values();
+    yield* this.restacks.values();
+  }
+
+  /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
   endsAt(): number {
     let end = 0;
-    const note = (span: Span) => { if (span.hand === null) end = Math.max(end, span.end); };
-    for (const layer of this.tracks.values()) for (const t of layer.values()) note(t.span);
-    for (const list of this.leaving.values()) for (const l of list) note(l.track.span);
-    for (const d of this.dissolves.values()) note(d.span);
-    for (const d of this.restacks.values()) note(d.span);
+    for (const { span, endless } of this.spans()) if (span.hand === null && !endless) end = Math.max(end, span.end);
     return end;
+  }
+
+  /** Whether what is shown changes by itself after a time. */
+  movesAfter(now: number): boolean {
+    for (const { span } of this.spans()) if (span.hand === null && span.end > now) return true;
+    return false;
   }
 
   /** What is on screen at a time; null before the first target. The target itself (same identity) when nothing moves. */
@@ -171,17 +143,20 @@ export class Mover {
   private prune(now: number): void {
     if (now < this.nextEnd) return;
     this.nextEnd = Infinity;
+    const done = (span: Span): boolean => {
+      if (now >= span.end) return true;
+      this.nextEnd = Math.min(this.nextEnd, span.end);
+      return false;
+    };
     for (const [path, layer] of this.tracks) {
-      for (const [key, t] of layer) if (now >= t.span.end) layer.delete(key); else this.nextEnd = Math.min(this.nextEnd, t.span.end);
+      for (const [key, t] of layer) if (done(t.span)) layer.delete(key);
       if (layer.size === 0) this.tracks.delete(path);
     }
     for (const [path, list] of this.leaving) {
-      const rest = list.filter((l) => now < l.track.span.end);
-      for (const l of rest) this.nextEnd = Math.min(this.nextEnd, l.track.span.end);
+      const rest = list.filter((l) => !done(l.span));
       if (rest.length) this.leaving.set(path, rest); else this.leaving.delete(path);
     }
-    for (const [path, d] of this.restacks) if (now >= d.span.end) this.restacks.delete(path); else this.nextEnd = Math.min(this.nextEnd, d.span.end);
-    for (const [path, d] of this.dissolves) if (now >= d.span.end) this.dissolves.delete(path); else this.nextEnd = Math.min(this.nextEnd, d.span.end);
+    for (const map of [this.restacks, this.dissolves]) for (const [path, d] of map) if (done(d.span)) map.delete(path);
   }
 
   private at(p: Placed, path: string, now: number): Placed {
@@ -195,15 +170,12 @@ export class Mover {
     }
     if (moved) children = moved;
     const restack = this.restacks.get(path);
-    if (restack && restack.span.progressAt(now) < 0.5) {
+    if (restack && restack.span.progressAt(now) < restack.at) {
       const rank = (c: Placed) => { const i = restack.order.indexOf(c.layer.id); return i < 0 ? restack.order.length : i; };
       children = [...children].sort((a, b) => rank(a) - rank(b));
     }
     const gone = this.leaving.get(path);
-    if (gone) {
-      const fading = gone.map((l) => ({ ...l.placed, presence: l.track.mix(l.track.span.progressAt(now)) as number }));
-      children = [...children, ...fading].sort((a, b) => (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer));
-    }
+    if (gone) children = [...children, ...gone.map((l) => awayFrom(l, now))].sort((a, b) => (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer));
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
     const dissolve = this.dissolves.get(path);
@@ -212,7 +184,7 @@ export class Mover {
     if (tracks) {
       let values: Record<string, Value> | null = null;
       for (const [key, t] of tracks) {
-        const value = t.mix(t.span.progressAt(now));
+        const value = t.at(now);
         if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence") out[key] = value as number;
         else if (key === "lines") out.lines = value as readonly Line[];
         else (values ??= { ...p.values })[key] = value as Value;
@@ -220,96 +192,113 @@ export class Mover {
       if (values) out.values = values;
     }
     if (dissolve) {
-      const { from, follows } = dissolve;
+      const { from, follows, way, to } = dissolve;
       const slack = p.values.alignText === "centre" ? 0.5 : p.values.alignText === "end" ? 1 : 0;
       const base = follows ? { ...from, x: out.x + (out.width - from.width) * slack, y: out.y } : from;
-      out.dissolve = { from: base, progress: dissolve.span.progressAt(now) };
+      out.dissolve = { from: base, progress: dissolve.span.progressAt(now), ...(way ? { way: way as "slide", to: to ?? "left" } : {}) };
     }
     return out;
   }
 
-  private walk(old: Placed, next: Placed, shown: Placed, parentPath: string, how: { cut: boolean; fading: string | null; span: Span }): void {
-    if (old === next) return;
+  private walk(old: Placed, next: Placed, shown: Placed, parentPath: string, around: How, now: number): void {
+    if (old === next && shown === next) return;
     const path = parentPath + next.layer.id;
+    let how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
     if (path === how.fading && !how.cut) {
-      this.dissolves.set(path, { span: how.span, from: shallow(shown), follows: false });
+      this.dissolves.set(path, { span: how.pace.base, from: shallow(shown), follows: false });
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
       this.forget(path);
-      if (!how.cut) this.dissolves.set(path, { span: how.span, from: shallow(shown), follows: true });
-      this.geometry(old, next, shown, path, how);
+      if (!how.cut) this.dissolves.set(path, { span: how.pace.span(how.lane), from: shallow(shown), follows: true });
+      this.geometry(old, next, shown, path, how, now);
       return;
     }
-    this.geometry(old, next, shown, path, how);
-    this.values(old, next, shown, path, how);
-    this.children(old, next, shown, path, parentPath, how);
-    if (old.nested && next.nested && shown.nested) this.walk(old.nested, next.nested, shown.nested, `${path}/`, how);
+    if (old !== next) {
+      this.geometry(old, next, shown, path, how, now);
+      this.values(old, next, shown, path, how, now);
+      this.children(old, next, shown, path, parentPath, how, now);
+    }
+    if (old.nested && next.nested && shown.nested && old.nested !== next.nested) this.walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
   }
 
-  private track(path: string, key: string, how: { cut: boolean; span: Span }, mix: Mix<unknown>): void {
+  /** One property sets out from what is shown, in the time of its lane; numbers take along the velocity they have. */
+  private track(path: string, key: string, how: Omit<How, "fading">, now: number, from: unknown, to: unknown, rest: unknown, mix: Mix<unknown> | null): void {
     let layer = this.tracks.get(path);
     if (how.cut) {
       layer?.delete(key);
       return;
     }
+    const { pace } = how, lane = pace.ofKey(path, key) ?? how.lane, span = pace.span(lane), a = numbersIn(from), b = numbersIn(to);
+    const velocity = layer?.get(key)?.velocityAt(now) ?? [];
     if (!layer) this.tracks.set(path, layer = new Map());
-    layer.set(key, { span: how.span, mix });
+    this.nextEnd = Math.min(this.nextEnd, span.end);
+    if (lane && lane.key === key && isPosed(lane)) layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0));
+    else if (a && b && a.length === b.length) layer.set(key, new Glide(span, key, a, b, to, velocity.length === a.length && velocity.some((v) => v !== 0) ? velocity : []));
+    else if (mix) layer.set(key, new Blend(span, mix));
   }
 
-  private geometry(old: Placed, next: Placed, shown: Placed, path: string, how: { cut: boolean; span: Span }): void {
-    for (const key of geometry) if (old[key] !== next[key]) this.track(path, key, how, number(shown[key], next[key]));
+  private geometry(old: Placed, next: Placed, shown: Placed, path: string, how: How, now: number): void {
+    for (const key of geometry) if (old[key] !== next[key]) this.track(path, key, how, now, shown[key], next[key], old[key], null);
   }
 
-  private values(old: Placed, next: Placed, shown: Placed, path: string, how: { cut: boolean; span: Span }): void {
+  private values(old: Placed, next: Placed, shown: Placed, path: string, how: How, now: number): void {
     let dissolves = !sameWords(old.lines, next.lines);
     for (const { key, mixing } of old.values === next.values ? [] : mixableOf(next)) {
       const to = next.values[key] as Value;
       if (equal(old.values[key], to)) continue;
-      const mix = mixing === "corners" ? mixOf(mixing, visibleCorners(shown), visibleCorners(next)) : mixOf(mixing, shown.values[key] as Value, to);
-      if (mix) this.track(path, key, how, mix);
-      else dissolves = true;
+      const [a, b] = mixing === "corners" ? [visibleCorners(shown), visibleCorners(next)] : [shown.values[key] as Value, to];
+      const mix = mixOf(mixing, a, b);
+      if (!mix) dissolves = true;
+      else if (mixing === "corners") this.track(path, key, how, now, null, null, null, mix);
+      else this.track(path, key, how, now, a, to, old.values[key], mix);
     }
     if (dissolves) {
       this.tracks.get(path)?.delete("lines");
       if (how.cut) this.dissolves.delete(path);
-      else this.dissolves.set(path, { span: how.span, from: { ...shallow(shown), children: [], nested: null }, follows: true });
+      else this.dissolves.set(path, { span: how.pace.span(how.lane), from: { ...shallow(shown), children: [], nested: null }, follows: true });
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
-      this.track(path, "lines", how, mixLines(shown.lines, next.lines));
+      this.track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
     }
   }
 
-  private children(old: Placed, next: Placed, shown: Placed, path: string, prefix: string, how: { cut: boolean; fading: string | null; span: Span }): void {
+  private children(old: Placed, next: Placed, shown: Placed, path: string, prefix: string, how: How, now: number): void {
     if (old.children === next.children) return;
-    const before = byId(old.children), after = byId(next.children), seen = byId(shown.children);
+    const before = byId(old.children), after = byId(next.children), seen = byId(shown.children), { pace } = how;
     const common = (list: readonly Placed[]) => list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
-    if (common(old.children).join() === common(next.children).join() || how.cut) this.restacks.delete(path);
-    else this.restacks.set(path, { span: how.span, order: shown.children.map((c) => c.layer.id) });
+    const at = { start: 0, middle: 0.5, end: 1 }[pace.motion.restacks ?? "middle"];
+    if (common(old.children).join() === common(next.children).join() || how.cut || at === 0) this.restacks.delete(path);
+    else this.restacks.set(path, { span: pace.span(how.lane), order: shown.children.map((c) => c.layer.id), at });
     for (const child of next.children) {
-      const was = before.get(child.layer.id);
-      const now = seen.get(child.layer.id);
-      if (was) this.walk(was, child, now ?? was, prefix, how);
-      else this.appear(child, now, path, prefix, how);
+      const was = before.get(child.layer.id), ghost = seen.get(child.layer.id);
+      if (was) this.walk(was, child, ghost ?? was, prefix, how, now);
+      else this.appear(child, ghost, path, prefix, how, now);
     }
     for (const child of old.children) {
       if (after.has(child.layer.id)) continue;
-      this.forget(prefix + child.layer.id);
+      const gone = prefix + child.layer.id;
+      this.forget(gone);
       if (how.cut) continue;
-      const placed = seen.get(child.layer.id) ?? child;
-      const list = (this.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
-      this.leaving.set(path, [...list, { placed, track: { span: how.span, mix: number(placed.presence, 0) } }]);
+      const placed = seen.get(child.layer.id) ?? child, list = (this.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
+      this.leaving.set(path, [...list, { placed, span: pace.span(pace.ofKey(gone, "presence") ?? pace.ofLayer(gone) ?? how.lane), by: appearing(pace.motion, placed) }]);
     }
   }
 
   /** A layer that comes back while it is still on its way out goes on from where it is. */
-  private appear(child: Placed, ghost: Placed | undefined, parent: string, prefix: string, how: { cut: boolean; span: Span }): void {
-    const path = prefix + child.layer.id;
+  private appear(child: Placed, ghost: Placed | undefined, parent: string, prefix: string, around: How, now: number): void {
+    const path = prefix + child.layer.id, how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
     const list = this.leaving.get(parent)?.filter((l) => l.placed.layer.id !== child.layer.id);
     if (list) this.leaving.set(parent, list);
     if (how.cut) return;
-    if (ghost) this.geometry(ghost, child, ghost, path, how);
-    if (ghost) this.values(ghost, child, ghost, path, how);
-    this.track(path, "presence", how, number(ghost?.presence ?? 0, 1));
+    if (ghost) this.geometry(ghost, child, ghost, path, how, now);
+    if (ghost) this.values(ghost, child, ghost, path, how, now);
+    const by = appearing(how.pace.motion, child);
+    if (by && !ghost) {
+      if (by[0]) this.track(path, "x", how, now, child.x + by[0], child.x, child.x, null);
+      if (by[1]) this.track(path, "y", how, now, child.y + by[1], child.y, child.y, null);
+      return;
+    }
+    this.track(path, "presence", how, now, ghost?.presence ?? 0, 1, 0, null);
   }
 
   private forget(path: string): void {
@@ -318,3 +307,14 @@ export class Mover {
     }
   }
 }
+
+/** The layer at a path of a placed tree; null when it is not there. */
+const layerAt = (root: Placed, path: string): Placed | null => {
+  const visit = (p: Placed, prefix: string): Placed | null => {
+    const here = prefix + p.layer.id;
+    if (here === path) return p;
+    for (const c of p.children) { const found = visit(c, prefix); if (found) return found; }
+    return p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
+  };
+  return visit(root, "");
+};

@@ -76,6 +76,7 @@ const build = (p: Placed, shift: Shift): Paint => {
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
   const node: Paint = { tag: "g", key: p.layer.id, attrs: { "data-layer": p.layer.id, ...attrs }, children: clipsChildren(p) && below.length ? [...drawn, ...clipped(p, below)] : [...drawn, ...below] };
   if (!p.dissolve) return node;
+  if (p.dissolve.way) return passing(p, painted(p.dissolve.from, shift), node);
   // plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers
   const { from, progress } = p.dissolve;
   const old: Paint = { ...painted(from, shift), key: "old" };
@@ -85,6 +86,23 @@ const build = (p: Placed, shift: Shift): Paint => {
       { tag: "g", key: "from", attrs: { opacity: r(1 - progress), "pointer-events": "none" }, children: [old] },
       { tag: "g", key: "to", attrs: { opacity: r(progress), style: "mix-blend-mode:plus-lighter" }, children: [node] },
     ],
+  };
+};
+
+/** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */
+const RISE = 0.14, GIVES_WAY = 0.28;
+
+/** One screen gives way to another: that slides over it, pushes it out, or rises out of it. */
+const passing = (p: Placed, old: Paint, node: Paint): Paint => {
+  const { progress, way, to = "left" } = p.dissolve as NonNullable<Placed["dissolve"]>;
+  const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [number, number], left = 1 - progress;
+  const move = (x: number, y: number) => ({ transform: `translate(${r(x)} ${r(y)})` });
+  const came = way === "rise" ? { ...move(0, p.height * RISE * left), opacity: r(Math.min(1, Math.max(0, progress))) } : move(-ux * p.width * left, -uy * p.height * left);
+  const gave = way === "push" ? move(ux * p.width * progress, uy * p.height * progress) : way === "slide" ? move(ux * p.width * progress * GIVES_WAY, uy * p.height * progress * GIVES_WAY) : {};
+  const clip = named("clipPath", "room", [{ tag: "rect", key: "r", attrs: { width: r(p.width), height: r(p.height) }, children: [] }]);
+  return {
+    tag: "g", key: p.layer.id, attrs: { "clip-path": `url(#${clip.id})` },
+    children: [clip.paint, { tag: "g", key: "from", attrs: { ...gave, "pointer-events": "none" }, children: [{ ...old, key: "old" }] }, { tag: "g", key: "to", attrs: came, children: [node] }],
   };
 };
 

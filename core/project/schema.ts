@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema } from "../properties/schema";
-import { dragDirections, layerKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
+import { property } from "../properties/registry";
+import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema, valueSchema } from "../properties/schema";
+import { directions, dragDirections, layerKinds, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
@@ -33,8 +34,21 @@ const reference = z.strictObject({ picture: id, x: place, y: place, width: z.num
 const easing = z.union([
   z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
   z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
+  z.strictObject({ kind: z.literal("steps"), count: z.number().int().min(1).max(100), jump: z.enum(["start", "end", "both", "none"]) }).refine((s) => s.jump !== "none" || s.count > 1, "steps that jump at neither end are at least two"),
+  z.strictObject({ kind: z.literal("bounce"), times: z.number().int().min(1).max(8), keeps: z.number().min(0.01).max(0.9) }),
+  z.strictObject({ kind: z.literal("windup"), back: z.number().min(0).max(1) }),
+  z.strictObject({ kind: z.literal("spring"), mass: z.number().min(0.05).max(100), stiffness: z.number().min(0.1).max(1e5), damping: z.number().min(0.05).max(1e4) }),
 ]);
-const motion = z.strictObject({ kind: z.enum(["cut", "fade", "tween"]), duration: ms, delay: ms, easing });
+const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.unknown(), easing });
+const lane = z.strictObject({ layer: id, key: z.string().max(60).nullable(), delay: ms, duration: ms, easing, poses: z.array(pose).max(60).optional(), times: z.number().int().min(0).max(1000).optional(), turns: z.boolean().optional() }).superRefine(({ key, poses = [] }, context) => {
+  const entry = key === null ? undefined : property(key);
+  if (key !== null && key !== "presence" && !entry) context.addIssue({ code: "custom", path: ["key"], message: `there is no property “${key}”` });
+  for (const [i, p] of poses.entries()) if (!entry || !valueSchema(entry.type).safeParse(p.value).success) context.addIssue({ code: "custom", path: ["poses", i], message: "a pose needs a value of the lane's property" });
+});
+const motion = z.strictObject({
+  kind: z.enum(motionKinds), duration: ms, delay: ms, easing, token: id.optional(), to: z.enum(directions).optional(), restacks: z.enum(["start", "middle", "end"]).optional(),
+  lanes: z.array(lane).max(400).optional(),
+});
 const signal = z.strictObject({ id, name, order });
 const traitTarget = z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) })]);
 const overlay = z.strictObject({ place: z.enum(overlayPlaces), dim: z.number().min(0).max(1), closes: z.boolean() });
@@ -54,6 +68,7 @@ const effect = z.discriminatedUnion("type", [
   deed("seek", { layer: id, ms }),
   deed("scroll", { layer: id }),
   deed("empty", {}),
+  deed("stir", {}),
   deed("option", { layer: id, option: id, value: optionSchema }),
 ]);
 const rule = z.strictObject({
@@ -101,7 +116,7 @@ export const pieceSchema = z.strictObject({
 });
 
 const tokenValues = {
-  colour: colourSchema, gradient: gradientSchema, number: z.number().min(-1e5).max(1e5), style: layerChanges, shadow: shadowsSchema, duration: ms, curve: easing,
+  colour: colourSchema, gradient: gradientSchema, number: z.number().min(-1e5).max(1e5), style: layerChanges, shadow: shadowsSchema, duration: ms, curve: easing, motion: z.strictObject({ duration: ms, easing }),
 } as const;
 const token = z.strictObject({ id, type: z.enum(tokenTypes), name, group: z.string().max(120), order, value: z.unknown() }).superRefine((t, context) => {
   const alias = z.strictObject({ alias: id }).safeParse(t.value);

@@ -87,16 +87,60 @@ export interface Reference {
   readonly opacity: number;
 }
 
-/** CSS easing keyword, or the four numbers of a cubic Bézier. */
-export type Easing = "linear" | "ease" | "ease-in" | "ease-out" | "ease-in-out" | readonly [number, number, number, number];
+/** A damped spring: mass (kg), stiffness (N/m), damping (kg/s). How long it takes follows from these. */
+export interface Spring { readonly kind: "spring"; readonly mass: number; readonly stiffness: number; readonly damping: number }
 
-/** How a change of look is shown over time; ms. */
+/**
+ * How a change goes on in time: a CSS easing keyword, the four numbers of a cubic Bézier, CSS steps, something dropped that
+ * bounces (`keeps`: the share of its height it comes up to again), something that winds up first (`back`: how far), or a spring.
+ */
+export type Easing =
+  | "linear" | "ease" | "ease-in" | "ease-out" | "ease-in-out" | readonly [number, number, number, number]
+  | { readonly kind: "steps"; readonly count: number; readonly jump: "start" | "end" | "both" | "none" }
+  | { readonly kind: "bounce"; readonly times: number; readonly keeps: number }
+  | { readonly kind: "windup"; readonly back: number }
+  | Spring;
+
+/** A value a lane goes through: when (a share of its time), and how it gets there. */
+export interface Pose { readonly at: number; readonly value: Value; readonly easing: Easing }
+
+/** A layer, or one property of it, with a time of its own within a motion; ms from the motion's begin. */
+export interface Lane {
+  readonly layer: Id;
+  /** a property's key, "presence" for appearing and vanishing; null: all of the layer and of what is inside it */
+  readonly key: string | null;
+  readonly delay: number;
+  readonly duration: number;
+  readonly easing: Easing;
+  /** in order of time; only for one property */
+  readonly poses?: readonly Pose[] | undefined;
+  /** how often it is gone through; 0: for ever */
+  readonly times?: number | undefined;
+  /** goes there and back in turn */
+  readonly turns?: boolean | undefined;
+}
+
+export const motionKinds = ["cut", "fade", "tween", "slide", "push", "rise"] as const;
+export const directions = ["left", "right", "up", "down"] as const;
+export type Direction = (typeof directions)[number];
+
+/** How a change of look is shown over time; ms. A spring takes its own time instead of the duration. */
 export interface Motion {
-  readonly kind: "cut" | "fade" | "tween";
+  readonly kind: (typeof motionKinds)[number];
   readonly duration: number;
   readonly delay: number;
   readonly easing: Easing;
+  /** the token that says duration and easing instead */
+  readonly token?: Id | undefined;
+  /** slide and push only: where what comes moves to */
+  readonly to?: Direction | undefined;
+  /** when layers change places in depth; in the middle when nothing is said */
+  readonly restacks?: "start" | "middle" | "end" | undefined;
+  readonly lanes?: readonly Lane[] | undefined;
 }
+
+/** What a motion token holds. */
+export interface MotionValue { readonly duration: number; readonly easing: Easing }
 
 export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag", "played", "paused", "reached", "ended", "typed", "sent", "succeeded", "failed", "seen"] as const;
 export type TriggerType = (typeof triggerTypes)[number];
@@ -143,6 +187,8 @@ export type Deed =
   | { readonly type: "seek"; readonly layer: Id; readonly ms: number }
   /** scrolls what is around a layer until that is in sight */
   | { readonly type: "scroll"; readonly layer: Id }
+  /** changes nothing: the lanes of its motion run */
+  | { readonly type: "stir" }
   /** empties the form of the piece */
   | { readonly type: "empty" }
   /** sets an option of a placed copy */
@@ -223,12 +269,12 @@ export interface Piece {
   readonly overlay?: OverlayStyle | undefined;
 }
 
-export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve"] as const;
+export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve", "motion"] as const;
 export type TokenType = (typeof tokenTypes)[number];
 
 /** What a text style says; keys as in the registry. */
 export type StyleValue = Readonly<Record<string, Value>>;
-export type TokenValue = string | number | Gradient | readonly Shadow[] | StyleValue | Easing;
+export type TokenValue = string | number | Gradient | readonly Shadow[] | StyleValue | Easing | MotionValue;
 
 /** A named value of the design system that properties refer to. An alias takes the value of another token of its type. */
 export interface Token {

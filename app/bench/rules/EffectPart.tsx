@@ -54,6 +54,7 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
     ...settable.map(({ layer, option }) => ({ value: `option ${layer.id} ${option.id}`, words: `${layer.name}: ${option.name}` })),
     ...(screens.length || effect.type === "go" || effect.type === "open" ? [{ value: "go", words: "go to" }, { value: "open", words: "open over it" }] : []), { value: "close", words: "close the overlay" },
     ...clips.flatMap((l) => [{ value: `clip ${l.id}`, words: `play or pause ${l.name}` }, { value: `seek ${l.id}`, words: `${l.name}: go to` }]),
+    { value: "stir", words: "stir: only its lanes move" },
     { value: "scroll", words: "scroll to" },
     ...(forms ? [{ value: "empty", words: "empty the form" }] : []),
     { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
@@ -85,7 +86,7 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
       {effect.type === "clip" && <Pick label="What the clip does" value={effect.act} options={[{ value: "turn", words: "whichever it does not" }, { value: "play", words: "play" }, { value: "pause", words: "pause" }]} onPick={(act) => onChange({ ...effect, act })} />}
       {effect.type === "seek" && <><NumberField label="Moment of the clip in milliseconds" value={effect.ms} min={0} max={600_000} step={100} onChange={(ms) => onChange({ ...effect, ms })} /><span>ms</span></>}
       {effect.type === "address" && <AddressField to={effect.to} onKeep={(to) => onChange({ type: "address", to })} />}
-      {effect.motion && <MotionPart motion={effect.motion} onChange={(own) => onChange({ ...effect, motion: own })} />}
+      {effect.motion && <MotionPart between={effect.type === "go" || effect.type === "back" || effect.type === "open" || effect.type === "close"} motion={effect.motion} onChange={(own) => onChange({ ...effect, motion: own })} />}
       {moves(effect) && (onRemove || effect.motion) && <button type="button" className={`tool small${effect.motion ? " on" : ""}`} aria-pressed={effect.motion !== undefined} aria-label="In a time of its own" title={effect.motion ? "In the rule's time again" : "In a time of its own"} onClick={() => { const { motion: _own, ...rest } = effect; onChange(effect.motion ? (rest as Effect) : { ...effect, motion }); }}><Icon name="time" size={12} /></button>}
       {onRemove && <button type="button" className="tool small" aria-label="Remove this effect" onClick={onRemove}><Icon name="close" size={11} /></button>}
     </span>

@@ -1,22 +1,36 @@
-import type { Easing, Motion } from "#core/project";
+import { isSpring, lengthOf } from "#core/motion";
+import { tokenValue } from "#core/looks";
+import { directions, inOrder, motionKinds } from "#core/project";
+import type { Direction, Motion, MotionValue } from "#core/project";
+import { EasingPart } from "../../common/EasingPart";
 import { NumberField } from "../../common/NumberField";
+import { useProject } from "../../store/session-context";
 import { Pick } from "./Pick";
 
-const easings: readonly { value: string; words: string }[] = ["linear", "ease", "ease-in", "ease-out", "ease-in-out"].map((e) => ({ value: e, words: e }));
+const own = "";
 
-/** How a rule's change is shown over time. */
-export const MotionPart = ({ motion, onChange }: { motion: Motion; onChange: (m: Motion) => void }) => (
-  <span className="effect">
-    <Pick label="Motion" value={motion.kind} options={[{ value: "cut", words: "cut" }, { value: "fade", words: "fade" }, { value: "tween", words: "tween" }]} onPick={(kind) => onChange({ ...motion, kind })} />
-    {motion.kind !== "cut" && <>
-      <NumberField label="Duration in milliseconds" value={motion.duration} min={0} max={60_000} step={20} onChange={(duration) => onChange({ ...motion, duration })} /><span>ms</span>
-      <Pick label="Easing" value={typeof motion.easing === "string" ? motion.easing : "custom"} options={[...easings, { value: "custom", words: "bézier" }]}
-        onPick={(v) => onChange({ ...motion, easing: v === "custom" ? [0.3, 0, 0.2, 1] : (v as Easing) })} />
-      {typeof motion.easing !== "string" && motion.easing.map((n, i) => (
-        <NumberField key={i} label={`Bézier ${["x1", "y1", "x2", "y2"][i]}`} value={n} min={i % 2 ? -10 : 0} max={i % 2 ? 10 : 1} step={0.05}
-          onChange={(v) => onChange({ ...motion, easing: (motion.easing as readonly number[]).map((o, k) => (k === i ? v : o)) as unknown as Easing })} />
-      ))}
-      {motion.delay > 0 && <><span>after</span><NumberField label="Delay in milliseconds" value={motion.delay} min={0} max={60_000} step={20} onChange={(delay) => onChange({ ...motion, delay })} /><span>ms</span></>}
-    </>}
-  </span>
-);
+/** How a rule's change is shown over time. `between` screens things can also slide, push and rise. */
+export const MotionPart = ({ motion, onChange, between = false }: { motion: Motion; onChange: (m: Motion) => void; between?: boolean }) => {
+  const { tokens } = useProject();
+  const named = inOrder(tokens).filter((t) => t.type === "motion"), moving = between || motionKinds.indexOf(motion.kind) > 2;
+  const setToken = (id: string) => {
+    const { token: _old, ...rest } = motion, value = id === own ? undefined : (tokenValue(tokens, id) as MotionValue | undefined);
+    onChange(id === own ? rest : { ...rest, ...(value ? { duration: value.duration, easing: value.easing } : {}), token: id });
+  };
+  const said = motion.token === undefined ? undefined : (tokenValue(tokens, motion.token) as MotionValue | undefined);
+  return (
+    <span className="effect">
+      <Pick label="Motion" value={motion.kind} options={motionKinds.filter((_, i) => i < 3 || moving).map((k) => ({ value: k, words: k }))} onPick={(kind) => onChange({ ...motion, kind })} />
+      {(motion.kind === "slide" || motion.kind === "push") && <Pick label="To where" value={motion.to ?? "left"} options={directions.map((d) => ({ value: d as Direction, words: d }))} onPick={(to) => onChange({ ...motion, to })} />}
+      {motion.kind !== "cut" && <>
+        {(named.length > 0 || motion.token !== undefined) && <Pick label="Motion token" value={motion.token ?? own} broken={motion.token !== undefined && !said} options={[{ value: own, words: "own time" }, ...named.map((t) => ({ value: t.id, words: t.name }))]} onPick={setToken} />}
+        {motion.token !== undefined ? <span className="quiet">{Math.round(lengthOf(said ?? motion))} ms</span> : <>
+          {isSpring(motion.easing) ? <span className="quiet mono" title="A spring takes the time it needs to come to rest">{Math.round(lengthOf(motion))} ms</span>
+            : <><NumberField label="Duration in milliseconds" value={motion.duration} min={0} max={60_000} step={20} onChange={(duration) => onChange({ ...motion, duration })} /><span>ms</span></>}
+          <EasingPart easing={motion.easing} onChange={(easing) => onChange({ ...motion, easing })} />
+        </>}
+        {motion.delay > 0 && <><span>after</span><NumberField label="Delay in milliseconds" value={motion.delay} min={0} max={60_000} step={20} onChange={(delay) => onChange({ ...motion, delay })} /><span>ms</span></>}
+      </>}
+    </span>
+  );
+};

@@ -11,6 +11,9 @@ import { MotionPart } from "./MotionPart";
 import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
 
+/** Effects by which one screen gives way to another. */
+const between: readonly Effect["type"][] = ["go", "back", "open", "close"];
+
 export type Parts = Partial<Omit<Rule, "id">>;
 
 /** What a new rule most likely does: turn the first trait on, or where there is none, go to another screen. */
@@ -47,7 +50,7 @@ export const RuleLine = ({ rule, place, chosen, onChoose }: { rule: Rule; /** co
         ))}
         <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
         {contact && <button type="button" className={`word toggle${rule.undo ? " on" : ""}`} aria-pressed={rule.undo} onClick={() => set({ undo: !rule.undo })}>{rule.undo ? "undone when it ends" : "stays when it ends"}</button>}
-        <MotionPart motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
+        <MotionPart between={rule.effects.some((e) => between.includes(e.type))} motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
         {trouble && <span className="trouble">{trouble}</span>}
       </div>
       <span className="rule-tools">

@@ -1,0 +1,19 @@
+import type { Easing, Lane, Motion } from "../project/types";
+import { isSpring } from "./easing";
+import { settlingTime } from "./spring";
+
+/** How long one go takes, ms: a spring's own settling time, else the duration. */
+export const lengthOf = ({ duration, easing }: { readonly duration: number; readonly easing: Easing }): number => (isSpring(easing) ? settlingTime(easing) : duration);
+
+/** How many goes a lane makes; one that goes there and back in turn ends there. Infinity: for ever. */
+export const goesOf = ({ times = 1, turns = false }: Lane): number => (times === 0 ? Infinity : turns ? 2 * times - 1 : times);
+
+/** How long a lane takes with all its goes, ms; Infinity when it goes for ever. */
+export const laneLength = (lane: Lane): number => (goesOf(lane) === Infinity ? Infinity : lengthOf(lane) * goesOf(lane));
+
+/** How long a motion moves things, ms from the moment it is set off; lanes that go for ever are not waited for. */
+export const lastsFor = (m: Motion): number => {
+  if (m.kind === "cut") return 0;
+  const ends = (m.lanes ?? []).map((l) => l.delay + laneLength(l)).filter((e) => e < Infinity);
+  return m.delay + Math.max(lengthOf(m), ...ends);
+};
