@@ -44,8 +44,8 @@ describe("springs", () => {
   it("are at rest from their settling time on, and not before", () => {
     fc.assert(fc.property(spring, (s) => {
       const end = settlingTime(s);
-      // nothing is waited for longer than this
-      fc.pre(end < 20_000);
+      // those that would take longer than 20 s are not waited for
+      fc.pre(s.damping / (2 * s.mass) > 0.5 && s.stiffness / s.damping > 0.5);
       expect(Math.abs(springAt(s, end - 1).x)).toBeGreaterThan(REST);
       for (let ms = end; ms < end + 400; ms++) expect(Math.abs(springAt(s, ms).x)).toBeLessThanOrEqual(REST + 1e-12);
     }), { numRuns: 60 });
