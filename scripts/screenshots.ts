@@ -11,7 +11,7 @@ import { root } from "./serve.ts";
 const out = join(root, "docs/screenshots");
 const choose = (page: Page, layer: string) => page.evaluate((l) => (document.querySelector(`[data-line="${l}"]`) as HTMLElement).click(), layer);
 const look = (page: Page, variant: string) => page.evaluate((v) => (document.querySelector(`[data-variant="${v}"] .card-name`) as HTMLElement).click(), variant);
-const tab = (page: Page, n: number) => page.evaluate((i) => (document.querySelectorAll("[role=tab]")[i] as HTMLElement).click(), n);
+const tab = (page: Page, name: string) => page.evaluate((n) => [...document.querySelectorAll<HTMLElement>(".drawer-tabs [role=tab]")].find((t) => t.textContent?.startsWith(n))?.click(), name);
 const press = async (page: Page, selector: string) => {
   const box = await (await page.$(selector))?.boundingBox();
   if (!box) throw new Error(`nothing at ${selector}`);
@@ -64,7 +64,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   {
     name: "bench-rules", path: "/projects/kelpway-kit/pieces/bicycle-tick-box", act: async (page) => {
       await choose(page, "square");
-      await tab(page, 1);
+      await tab(page, "Rules");
       await press(page, '.try-host [data-layer="square"]');
       await sleep(400);
     },
@@ -103,25 +103,35 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
+    name: "bench-timing", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
+      await tab(page, "Timing");
+      await sleep(1500);
+      const ruler = await (await page.$(".lane-track.time"))?.boundingBox();
+      if (ruler) await page.mouse.click(ruler.x + ruler.width * 0.42, ruler.y + 12);
+      await page.evaluate(() => document.querySelector<HTMLElement>(".lane-row.of-key .lane-name")?.click());
+      await sleep(300);
+    },
+  },
+  {
     name: "bench-map", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
-      await tab(page, 2);
+      await tab(page, "Map");
       await sleep(2500);
     },
   },
   {
     name: "bench-checks", path: "/projects/kelpway-kit/pieces/harbour-dock-bar", act: async (page) => {
-      await tab(page, 1);
+      await tab(page, "Rules");
       await sleep(200);
       // one place can no longer be gone to
       await page.evaluate(() => document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[0]?.click());
       await sleep(2500);
-      await tab(page, 3);
+      await tab(page, "Checks");
       await sleep(300);
     },
   },
   {
     name: "bench-rehearsals", path: "/projects/kelpway-kit/pieces/sailing-card-deck", act: async (page) => {
-      await tab(page, 4);
+      await tab(page, "Rehearsals");
       await sleep(2000);
       await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("button")].find((b) => b.textContent === "Show me in Try")?.click());
       await sleep(620);

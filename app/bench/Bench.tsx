@@ -26,6 +26,7 @@ import "../panels/panels.scss";
 import "./bench.scss";
 
 // drawn by a library of its own: only loaded when one looks at it
+const Timing = lazy(() => import("./timing/Timing").then((m) => ({ default: m.Timing })));
 const MapView = lazy(() => import("./map/MapView").then((m) => ({ default: m.MapView })));
 
 const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
@@ -43,6 +44,7 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         <div role="tablist" aria-label="Drawer" className="drawer-tabs">
           <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
           <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
+          <button type="button" role="tab" aria-selected={tab === "timing"} onClick={() => put({ tab: "timing" })}>Timing</button>
           <button type="button" role="tab" aria-selected={tab === "map"} onClick={() => put({ tab: "map" })}>Map</button>
           <button type="button" role="tab" aria-selected={tab === "checks"} onClick={() => put({ tab: "checks" })}>Checks{open > 0 && <span className="count found"> {open}</span>}</button>
           <button type="button" role="tab" aria-selected={tab === "rehearsals"} onClick={() => put({ tab: "rehearsals" })}>Rehearsals{rehearsals > 0 && <span className={`count${failing ? " found" : ""}`}> {failing ? `${failing} of ${rehearsals}` : rehearsals}</span>}</button>
@@ -51,7 +53,7 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
         {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
       </div>
-      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals env={env} />}</div>
+      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "timing" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><Timing env={env} /></Suspense> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals env={env} />}</div>
     </div>
   );
 });

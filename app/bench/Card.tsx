@@ -20,7 +20,7 @@ import { Shaping } from "./Shaping";
 import { TypeOver } from "./TypeOver";
 import { Socket } from "./wiring/Socket";
 import { chooseCard, useBench, useBenchStore } from "./state";
-import type { BenchState } from "./state";
+import type { BenchState, Preview } from "./state";
 import { useDragging } from "./useDragging";
 
 interface Props { env: LayoutEnv; piece: Piece; variant: Variant; placed: Placed | null; zoom: number; active: boolean; picked: boolean; lit: boolean; several: boolean; pinned: boolean; tool: BenchState["tool"]; onMenu: (e: React.MouseEvent, variant: Variant, whole: boolean) => void }
@@ -44,6 +44,19 @@ const Head = ({ piece, variant, active, picked, lit, several, pinned, onMenu }: 
   );
 };
 
+/** The moment that is shown, and the path a layer takes, closer dots where it is slower. */
+const OnionPath = ({ preview, placed, zoom }: { preview: Preview; placed: Placed | null; zoom: number }) => (
+  <>
+    <span className="preview-time mono">{preview.at} ms</span>
+    {placed && preview.path.length > 0 && (
+      <svg className="onion" width={placed.width * zoom} height={placed.height * zoom} aria-hidden="true">
+        <polyline points={preview.path.map(([x, y]) => `${x * zoom},${y * zoom}`).join(" ")} />
+        {preview.path.map(([x, y], i) => <circle key={i} cx={x * zoom} cy={y * zoom} r={2.2} />)}
+      </svg>
+    )}
+  </>
+);
+
 /** One variant, really painted and directly editable. */
 export const Card = memo(function Card({ env, piece, variant, placed, zoom, active, picked, lit, several, pinned, tool, onMenu }: Props) {
   const session = useSession();
@@ -53,6 +66,7 @@ export const Card = memo(function Card({ env, piece, variant, placed, zoom, acti
   const editing = useBench((s) => s.editing);
   const shaping = useBench((s) => s.shaping);
   const store = useBenchStore();
+  const cardKey = variantKey(piece, variant) || "only", preview = useBench((s) => (s.preview?.key === cardKey ? s.preview : null));
   const [typing, setTyping] = useState<Id | null>(null);
   const canvas = useRef<((p: Placed) => void) | null>(null);
   const takeDraw = useCallback((draw: (p: Placed) => void) => { canvas.current = draw; }, []);
@@ -87,9 +101,10 @@ export const Card = memo(function Card({ env, piece, variant, placed, zoom, acti
         <div className="scene" style={{ width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom }} {...pointer} onDoubleClick={goIn} onContextMenu={menu}>
           <div className="piece-edge" />
           {!covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
-          <Canvas placed={placed} zoom={zoom} live={takeDraw} />
+          <Canvas placed={preview?.placed ?? placed} zoom={zoom} live={takeDraw} />
+          {preview && <OnionPath preview={preview} placed={placed} zoom={zoom} />}
           {covered && <ReferenceView reference={piece.reference} zoom={zoom} />}
-          {placed && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
+          {placed && !preview && <Frames placed={placed} chosen={chosen} zoom={zoom} handles={active && typing === null && shaped === null && tool === "choose"} />}
           {active && placed && typing === null && shaped === null && tool === "choose" && !editing && <Socket placed={placed} chosen={chosen} zoom={zoom} />}
           {active && <MarksLayer zoom={zoom} />}
           {placed && typing !== null && active && <TypeOver placed={placed} id={typing} zoom={zoom} onDone={() => setTyping(null)} />}

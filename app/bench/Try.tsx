@@ -15,7 +15,7 @@ import { Beside, MOST_BESIDE } from "./try/Beside";
 const MARGIN = 12;
 const MOST_LINES = 200;
 
-const speeds = [{ rate: 1, words: "full speed" }, { rate: 0.5, words: "half speed" }, { rate: 0.25, words: "a quarter" }, { rate: 0.1, words: "a tenth" }] as const;
+const speeds = [{ rate: 1, words: "full" }, { rate: 0.5, words: "half" }, { rate: 0.25, words: "quarter" }, { rate: 0.1, words: "tenth" }] as const;
 const grounds = ["paper", "white", "grey", "night"] as const;
 type Ground = (typeof grounds)[number];
 
@@ -178,7 +178,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
           <button type="button" role="radio" aria-checked={!touch} title="Tab into the piece to try it by keyboard" onClick={() => drive({ touch: false })}>Mouse</button>
           <button type="button" role="radio" aria-checked={touch} title="The pointer is a finger: nothing is hovered" onClick={() => drive({ touch: true })}>Touch</button>
         </span>
-        <select className="word" aria-label="Speed" value={rate} onChange={(e) => drive({ rate: Number(e.target.value) })}>{speeds.map((s) => <option key={s.rate} value={s.rate}>{s.words}</option>)}</select>
+        <select className="word" aria-label="Speed" title="How fast time goes" value={rate} onChange={(e) => drive({ rate: Number(e.target.value) })}>{speeds.map((s) => <option key={s.rate} value={s.rate}>{s.words}</option>)}</select>
         <button type="button" className="tool" aria-label={paused ? "Go on" : "Pause"} title={paused ? "Go on" : "Pause"} onClick={() => drive({ paused: !paused })}><Icon name={paused ? "go" : "pause"} size={14} /></button>
         <button type="button" className="tool" aria-label="Step" disabled={!paused} title="A sixtieth of a second further, while paused" onClick={() => player.current?.stepBy(1000 / 60)}><Icon name="step" size={14} /></button>
         <button type="button" className={`tool${calm ? " on" : ""}`} aria-label="Less motion" aria-pressed={calm} title="As for people whose system asks for less motion: changes only fade" onClick={() => { how.current.calm = !calm; player.current?.setCalm(!calm); setCalm(!calm); }}><Icon name="calm" size={14} /></button>

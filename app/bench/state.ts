@@ -13,7 +13,10 @@ import { useProject } from "../store/session-context";
 export interface Marks { readonly guides: readonly Guide[]; readonly gaps: readonly Gap[]; readonly marquee: Rect | null; readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null }
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
-export type DrawerTab = "sheet" | "rules" | "map" | "checks" | "rehearsals";
+/** A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer goes meanwhile, px of the piece. */
+export interface Preview { readonly key: string; readonly placed: Placed; /** ms */ readonly at: number; readonly path: readonly (readonly [number, number])[] }
+
+export type DrawerTab = "sheet" | "rules" | "timing" | "map" | "checks" | "rehearsals";
 
 /** Steps to be shown in Try; whose, when they are a rehearsal's. */
 export interface Showing { readonly steps: readonly Step[]; readonly rehearsal: Id | null }
@@ -42,6 +45,7 @@ export interface BenchState {
   /** true while a wire is being drawn; then what it was drawn from and to, until it is made a rule */
   readonly wiring: boolean;
   readonly wired: { readonly x: number; readonly y: number; readonly layers: readonly Id[]; readonly from: readonly Variant[]; readonly to: Wire } | null;
+  readonly preview: Preview | null;
   /** where the running copy is, and the rules it waits for */
   readonly running: { readonly variant: Variant; readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[]; /** when that was so, ms of the page */ readonly since: number; /** how fast its clock goes */ readonly rate: number } | null;
   /** a variant that Try shall show */
@@ -83,7 +87,7 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "wanted" | "wiring" | "wired">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "preview" | "wanted" | "wiring" | "wired">>): void;
   restart(): void;
 }
 
@@ -99,7 +103,7 @@ export const createBench = (pieceId: Id): StoreApi<BenchState> => {
 };
 
 const freshBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, preview: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

@@ -1,12 +1,13 @@
 export { DOUBLE } from "./contact";
 export { usualDrag } from "./drag";
 export { overlayStyle } from "./surface";
+export { backOf, endsOf, ledTo, startsOf } from "./ends";
 export { focusStops, nextStop } from "./focus";
 export { advance, revise, start, step } from "./machine";
-export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf } from "./piece";
+export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf, settledMotion } from "./piece";
 export type { Live } from "./piece";
 export { Run } from "./run";
 export { MOST_STEPS, nextDue } from "./wait";
 export type { Happening, Hold, Input, Path, State, Timer, TraitSet } from "./types";
-export { effectText, happeningText, keyName, listenText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
+export { easingText, effectText, happeningText, keyName, listenText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
 export type { LogLine } from "./words";

@@ -15,6 +15,8 @@ export type { Wire, WireScope } from "./wiring";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
 export { acceptFinding, addRehearsal, removeRehearsal, renameRehearsal, setSteps, unacceptFinding } from "./rehearsals";
+export { cascaded, cascadeOrders, compareTimes, laneOf, motionsIn, saveMotion, setMotions, timingOf, withLane, withoutLane, withoutPose, withPose } from "./timing";
+export type { CascadeOrder, LaneName, MotionUse } from "./timing";
 export { addSignal, removeSignal, renameSignal } from "./signals";
 export { addTrait, addTraitValue, duplicateTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest, variantsWith } from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";

@@ -9,3 +9,5 @@ export type { Curve } from "./easing";
 export { mixColour, mixOf } from "./mix";
 export type { Mix } from "./mix";
 export { Mover } from "./mover";
+export { Change, laneLabel, laneValue, movingLayers } from "./changes";
+export type { Moving } from "./changes";

@@ -1,0 +1,79 @@
+import { useRef } from "react";
+import { withoutPose, withPose } from "#core/edit";
+import type { LaneName } from "#core/edit";
+import { laneLabel, laneValue } from "#core/motion";
+import type { Pose } from "#core/project";
+import { property } from "#core/properties";
+import { rowKey } from "./useTiming";
+import type { Timed } from "./useTiming";
+
+type Ends = "whole" | "begin" | "end";
+interface Props { timed: Timed; name: LaneName | null; own: boolean; delay: number; length: number; goes: number; scale: number; spring: boolean; poses: readonly Pose[]; picked: boolean; onPick: (add: boolean) => void; onShift: (by: number, ends: Ends, gesture: string) => void }
+
+/** Times snap to this, ms; with Alt they do not. */
+const SNAP = 10;
+/** px at the ends of a bar that change its length */
+const GRIP = 7;
+
+/** A value in the middle of a lane, as a buoy on its bar. */
+const Buoy = ({ timed, name, pose, index, left, length, scale }: { timed: Timed; name: LaneName; pose: Pose; index: number; left: number; length: number; scale: number }) => {
+  const from = useRef<number | null>(null);
+  const move = (at: number) => { const next = Math.min(0.998, Math.max(0.002, Math.round(at * 1000) / 1000)); timed.set(withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }), `pose ${rowKey(name)} move`); };
+  return (
+    <button type="button" className="buoy" style={{ left: left + pose.at * length * scale }} aria-label={`Pose ${index + 1}: ${typeof pose.value === "number" ? pose.value : ""} at ${Math.round(pose.at * length)} ms`} title={`${laneLabel(name.key ?? "")} ${typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : ""} at ${Math.round(pose.at * length)} ms. Drag it, or remove it with Delete.`}
+      onPointerDown={(e) => { e.stopPropagation(); e.currentTarget.setPointerCapture(e.pointerId); from.current = e.clientX - pose.at * length * scale; }}
+      onPointerMove={(e) => { if (from.current !== null && e.buttons === 1) { const ms = (e.clientX - from.current) / scale; move((e.altKey ? ms : Math.round(ms / SNAP) * SNAP) / length); } }}
+      onPointerUp={() => { from.current = null; }}
+      onKeyDown={(e) => {
+        if (e.key === "Delete" || e.key === "Backspace") timed.set(withoutPose(timed.motion, name, index));
+        else if (e.key === "ArrowLeft" || e.key === "ArrowRight") move(pose.at + ((e.key === "ArrowRight" ? 1 : -1) * (e.shiftKey ? 50 : SNAP)) / length);
+        else return;
+        e.preventDefault();
+        e.stopPropagation();
+      }} />
+  );
+};
+
+/** When a lane moves, as a bar that is dragged by its middle or its ends. */
+export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, poses, picked, onPick, onShift }: Props) => {
+  const drag = useRef<{ x: number; ends: Ends; done: number; id: number } | null>(null), count = useRef(0);
+  const left = delay * scale, width = Math.max(6, length * scale), label = name === null ? "the whole change" : `${timed.piece.layers[name.layer]?.name ?? ""}${name.key === null ? "" : ` ${laneLabel(name.key)}`}`;
+  const down = (e: React.PointerEvent<HTMLButtonElement>) => {
+    const box = e.currentTarget.getBoundingClientRect(), x = e.clientX - box.left;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    // an end can be taken unless the bar is too short to tell them apart
+    drag.current = { x: e.clientX, ends: box.width < 3 * GRIP ? "whole" : x > box.width - GRIP && !spring ? "end" : x < GRIP && !spring ? "begin" : "whole", done: 0, id: ++count.current };
+    if (!picked || e.ctrlKey || e.metaKey) onPick(e.ctrlKey || e.metaKey || e.shiftKey);
+  };
+  const move = (e: React.PointerEvent) => {
+    const d = drag.current;
+    if (!d || e.buttons !== 1) return;
+    const ms = (e.clientX - d.x) / scale, whole = e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP, by = whole - d.done;
+    if (by === 0) return;
+    d.done = whole;
+    onShift(by, d.ends, `drag ${rowKey(name)} ${d.id}`);
+  };
+  const key = (e: React.KeyboardEvent) => {
+    const by = (e.key === "ArrowRight" ? 1 : e.key === "ArrowLeft" ? -1 : 0) * (e.shiftKey ? 50 : SNAP);
+    if (!by) return;
+    e.preventDefault();
+    e.stopPropagation();
+    onShift(by, e.altKey ? "end" : "whole", `keys ${rowKey(name)}`);
+  };
+  const addPose = (e: React.MouseEvent<HTMLButtonElement>) => {
+    if (name?.key == null || !property(name.key)) return;
+    const box = e.currentTarget.getBoundingClientRect(), at = Math.min(0.99, Math.max(0.01, (e.clientX - box.left) / box.width)), value = laneValue(timed.change.frame(delay + at * length), name.layer, name.key);
+    if (value !== undefined) timed.set(withPose(timed.motion, { layer: name.layer, key: name.key }, { at: Math.round(at * 1000) / 1000, value: typeof value === "number" ? Math.round(value * 100) / 100 : value, easing: "ease-in-out" }));
+  };
+  return (
+    <>
+      {goes > 1 && <span className="lane-goes" style={{ left: left + width, width: goes === Infinity ? "100%" : width * (goes - 1) }} title={goes === Infinity ? "for ever" : `${goes} times`} />}
+      <button type="button" className={`lane-bar${own ? " own" : ""}${picked ? " picked" : ""}${spring ? " spring" : ""}`} style={{ left, width }} aria-pressed={picked} aria-label={`Timing of ${label}: begins after ${Math.round(delay)} ms, takes ${Math.round(length)} ms${own ? "" : ", as what is around it"}`}
+        title={`${Math.round(delay)} – ${Math.round(delay + length)} ms. Drag to delay, drag an end to lengthen; arrow keys too, with Alt the length.${name?.key != null ? " Double-click adds a pose." : ""}`}
+        onPointerDown={down} onPointerMove={move} onPointerUp={() => { drag.current = null; }} onKeyDown={key} onDoubleClick={addPose}>
+        <span className="lane-length mono">{Math.round(length)}{goes === Infinity ? " ∞" : goes > 1 ? ` × ${goes}` : ""}</span>
+      </button>
+      {name !== null && name.key !== null && poses.map((p, i) => <Buoy key={i} timed={timed} name={name} pose={p} index={i} left={left} length={length} scale={scale} />)}
+    </>
+  );
+};

@@ -1,0 +1,87 @@
+import { useState } from "react";
+import { backOf, rulesOf, ruleText } from "#core/behaviour";
+import { cascaded, cascadeOrders, compareTimes, withoutLane } from "#core/edit";
+import type { CascadeOrder, LaneName } from "#core/edit";
+import type { LayoutEnv } from "#core/layout";
+import { variantKey, variantName } from "#core/looks";
+import type { Placed } from "#core/layout";
+import type { Id } from "#core/project";
+import { Icon } from "../../common/Icon";
+import { NumberField } from "../../common/NumberField";
+import { useProject } from "../../store/session-context";
+import { useChosen } from "../state";
+import { CurvePanel } from "./CurvePanel";
+import { Lanes } from "./Lanes";
+import { useHead } from "./useHead";
+import { rowKey, useTiming } from "./useTiming";
+import type { Timed } from "./useTiming";
+import "./timing.scss";
+
+const orderWords: Readonly<Record<CascadeOrder, string>> = { first: "from the first", last: "from the last", middle: "from the middle", across: "from left to right", down: "from top to bottom" };
+
+/** Where a layer is within the piece at rest, px. */
+const placeOf = (root: Placed, layer: Id): { x: number; y: number } => {
+  const visit = (p: Placed, x: number, y: number): { x: number; y: number } | null => {
+    if (p.layer.id === layer) return { x: x + p.x, y: y + p.y };
+    for (const c of p.children) { const found = visit(c, x + p.x, y + p.y); if (found) return found; }
+    return null;
+  };
+  return visit(root, 0, 0) ?? { x: 0, y: 0 };
+};
+
+/** Layers set out one after another. */
+const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] }) => {
+  const [interval, setInterval] = useState(60), [order, setOrder] = useState<CascadeOrder>("first");
+  return (
+    <span className="timing-cascade" role="group" aria-label="Cascade">
+      one every <NumberField label="Interval of the cascade in milliseconds" value={interval} min={0} max={5000} step={10} onChange={setInterval} /> ms
+      <select className="word" aria-label="Order of the cascade" value={order} onChange={(e) => setOrder(e.target.value as CascadeOrder)}>{cascadeOrders.map((o) => <option key={o} value={o}>{orderWords[o]}</option>)}</select>
+      <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => timed.set(cascaded(timed.motion, names, interval, order, (id) => placeOf(timed.scenes.to, id)))}>Cascade</button>
+    </span>
+  );
+};
+
+/** The way back from here, and how its time differs. */
+const Back = ({ timed }: { timed: Timed }) => {
+  const project = useProject(), rules = rulesOf(project, timed.piece), back = backOf(timed.piece, rules, timed.rule, timed);
+  if (!back) return null;
+  if (back.id === timed.rule.id) return <span className="quiet small-text">The same rule leads back, in the same time.</span>;
+  return <button type="button" className="btn btn-sm btn-link small-text p-0" title={ruleText(project, timed.piece, back)} onClick={() => timed.choose(back.id)}>{compareTimes(timed.motion, back.motion)}</button>;
+};
+
+/** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
+export const Timing = ({ env }: { env: LayoutEnv }) => {
+  const project = useProject(), timed = useTiming(env), chosen = useChosen();
+  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]);
+  const lanes = picked.filter((p): p is LaneName => p !== null), lead = picked.at(-1) ?? null;
+  const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
+  if (!timed) return <p className="drawer-empty">There is no rule yet whose timing could be looked at. Make one first, in Rules or by dragging a wire.</p>;
+  const { piece, rule } = timed;
+  const pick = (name: LaneName | null, add: boolean) => setPicked((all) => (!add || name === null ? [name] : all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1 ? all.filter((p) => rowKey(p) !== rowKey(name)) : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name]));
+  const onKey = (e: React.KeyboardEvent) => {
+    const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
+    if (typing) return;
+    if (e.key === " " && !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))) head.play();
+    else if ((e.key === "Delete" || e.key === "Backspace") && lanes.length) { timed.set(lanes.reduce(withoutLane, timed.motion)); setPicked([null]); }
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  return (
+    <div className="timing" onKeyDown={onKey}>
+      <div className="rule-filter">
+        <button type="button" className="tool" aria-label={head.playing ? "Halt" : "Play the change"} title={head.playing ? "Halt (space)" : "Play the change on its card (space)"} onClick={head.play}><Icon name={head.playing ? "pause" : "go"} size={14} /></button>
+        <button type="button" className={`tool${head.loop ? " on" : ""}`} aria-pressed={head.loop} aria-label="Over and over" title="Over and over" onClick={() => head.setLoop(!head.loop)}><Icon name="restart" size={13} /></button>
+        <select className="word" aria-label="Speed of playing" value={head.rate} onChange={(e) => head.setRate(Number(e.target.value))}><option value={1}>full speed</option><option value={0.5}>half speed</option><option value={0.25}>a quarter</option><option value={0.1}>a tenth</option></select>
+        <select className="word timing-rule" aria-label="Rule" value={rule.id} onChange={(e) => { timed.choose(e.target.value); setPicked([null]); head.seek(null); }}>{timed.rules.map((r, i) => <option key={r.id} value={r.id}>{i + 1}. {ruleText(project, piece, r)}</option>)}</select>
+        {timed.starts.length > 1 && <><span>from</span><select className="word timing-from" aria-label="From which variant" value={variantKey(piece, timed.from)} onChange={(e) => { const found = timed.starts.find((v) => variantKey(piece, v) === e.target.value); if (found) timed.setFrom(found); }}>{timed.starts.map((v) => <option key={variantKey(piece, v)} value={variantKey(piece, v)}>{variantName(piece, v)}</option>)}</select></>}
+        <span className="ms-auto"><Back timed={timed} /></span>
+      </div>
+      {lanes.length > 1 && <div className="rule-chosen"><b>{lanes.length} lanes:</b><Cascade timed={timed} names={lanes} /></div>}
+      <div className="timing-body">
+        <Lanes timed={timed} picked={picked} onPick={pick} head={head} />
+        <CurvePanel key={rowKey(lead)} timed={timed} name={lead} names={lanes} />
+      </div>
+    </div>
+  );
+};

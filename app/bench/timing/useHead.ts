@@ -1,0 +1,40 @@
+import { useEffect, useRef, useState } from "react";
+import { variantKey } from "#core/looks";
+import { useBench } from "../state";
+import type { Timed } from "./useTiming";
+
+/** How fine the path of a layer is drawn. */
+const MOMENTS = 24;
+
+/** The playhead: where it is, whether it runs, and what the stage shows meanwhile. */
+export const useHead = (timed: Timed | null, layer: string | null) => {
+  const put = useBench((s) => s.put);
+  const [at, setAt] = useState<number | null>(null), [playing, setPlaying] = useState(false), [loop, setLoop] = useState(false), [rate, setRate] = useState(1);
+  const latest = useRef({ at, length: 0, loop, rate });
+  useEffect(() => { latest.current = { at, length: timed?.length ?? 0, loop, rate }; });
+  useEffect(() => {
+    if (!playing) return;
+    let frame = 0, last = performance.now();
+    const tick = (now: number) => {
+      const { at: before, length, loop: again, rate: speed } = latest.current, next = (before ?? 0) + (now - last) * speed;
+      last = now;
+      if (next >= length && !again) { setAt(length); setPlaying(false); return; }
+      // looped, one sees the end for a moment before it begins again
+      setAt(next >= length + 400 * speed ? 0 : next);
+      frame = requestAnimationFrame(tick);
+    };
+    frame = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame);
+  }, [playing]);
+  const change = timed?.change, key = timed ? variantKey(timed.piece, timed.to) || "only" : "";
+  useEffect(() => {
+    if (!change || at === null) { put({ preview: null }); return; }
+    put({ preview: { key, placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : change.path(layer, timed.length, MOMENTS) } });
+  }, [change, key, at, layer, put, timed?.length]);
+  useEffect(() => () => put({ preview: null }), [put]);
+  return {
+    at, playing, loop, rate, setLoop, setRate,
+    seek: (ms: number | null) => { setPlaying(false); setAt(ms === null ? null : Math.max(0, ms)); },
+    play: () => { if (!playing && (at === null || at >= (timed?.length ?? 0))) setAt(0); setPlaying(!playing); },
+  };
+};

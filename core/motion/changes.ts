@@ -1,0 +1,79 @@
+import type { Placed } from "../layout/types";
+import type { Id, Motion } from "../project/types";
+import { property } from "../properties/registry";
+import type { Value } from "../properties/types";
+import { equal, geometry, mixableOf, sameWords } from "./placed";
+import { Mover } from "./mover";
+
+/** A layer of a piece that a change moves, and by which of its properties; "presence" where it appears or vanishes. */
+export interface Moving { readonly layer: Id; readonly name: string; readonly keys: readonly string[] }
+
+const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
+
+const layersOf = (root: Placed): Map<Id, Placed> => {
+  const out = new Map<Id, Placed>();
+  const visit = (p: Placed) => { out.set(p.layer.id, p); p.children.forEach(visit); };
+  visit(root);
+  return out;
+};
+
+const changedKeys = (a: Placed, b: Placed): string[] => [
+  ...geometry.filter((k) => a[k] !== b[k]),
+  ...mixableOf(b).filter(({ key }) => !equal(a.values[key], b.values[key])).map((m) => m.key),
+  ...(a.values.component !== b.values.component ? ["component"] : !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text) ? ["text"] : []),
+  ...(a.nested !== b.nested && a.values.component === b.values.component ? ["inside"] : []),
+];
+
+/** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */
+export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[] => {
+  const before = layersOf(from), after = layersOf(to), out: Moving[] = [];
+  for (const [layer, p] of [...new Map([...before, ...after])].reverse()) {
+    const a = before.get(layer), b = after.get(layer), said = (motion.lanes ?? []).filter((l) => l.layer === layer);
+    const keys = a && b ? changedKeys(a, b) : ["presence"], extra = said.flatMap((l) => (l.key !== null && !keys.includes(l.key) ? [l.key] : []));
+    if (keys.length + said.length > 0) out.push({ layer, name: p.layer.name, keys: [...keys, ...extra] });
+  }
+  return out;
+};
+
+/** A change that can be looked at at any moment, forwards and backwards. */
+export class Change {
+  private mover: Mover | null = null;
+  private at = 0;
+  constructor(private readonly from: Placed, private readonly to: Placed, private readonly motion: Motion) {}
+
+  /** What is on screen so long (ms) after it was set off. */
+  frame(ms: number): Placed {
+    if (!this.mover || ms < this.at) {
+      this.mover = new Mover();
+      this.mover.retarget(this.from, cut, 0, "");
+      this.mover.retarget(this.to, this.motion, 0, "");
+    }
+    this.at = ms;
+    return this.mover.sample(ms) ?? this.to;
+  }
+
+  /** The middle of a layer at even moments of a time, px of the piece: the path it takes. */
+  path(layer: Id, until: number, moments: number): (readonly [number, number])[] {
+    const change = new Change(this.from, this.to, this.motion);
+    return Array.from({ length: moments + 1 }, (_, i) => middleOf(change.frame((until * i) / moments), layer)).flatMap((p) => (p ? [p] : []));
+  }
+}
+
+const middleOf = (root: Placed, layer: Id): readonly [number, number] | null => {
+  const visit = (p: Placed, x: number, y: number): readonly [number, number] | null => {
+    if (p.layer.id === layer) return [x + p.x + p.width / 2, y + p.y + p.height / 2];
+    for (const c of p.children) { const found = visit(c, x + p.x, y + p.y); if (found) return found; }
+    return null;
+  };
+  return visit(root, -root.x, -root.y);
+};
+
+/** The value a layer has for a lane's key in a scene; undefined where it is not there. */
+export const laneValue = (scene: Placed, layer: Id, key: string): Value | undefined => {
+  const visit = (p: Placed): Placed | undefined => (p.layer.id === layer ? p : p.children.map(visit).find((f) => f !== undefined));
+  const found = visit(scene);
+  return !found ? undefined : (geometry as readonly string[]).includes(key) ? found[key as "x"] : key === "presence" ? found.presence : found.values[key];
+};
+
+/** What a lane's key is called. */
+export const laneLabel = (key: string): string => (key === "presence" ? "appears" : key === "inside" ? "inside it" : (property(key)?.label ?? key));
