@@ -1,6 +1,7 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
-import type { Acceptance, Condition, Effect, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Rule, Step, Trait } from "#core/project";
+import type { Acceptance, Condition, Effect, Lane, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Pose, Rule, Spring, Step, Trait } from "#core/project";
 import type { Said } from "#core/properties";
+import { springFrom } from "#core/motion";
 
 /** A layer of the demo source, with its values for all variants. */
 export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Said>; readonly inside: readonly Drawn[] }
@@ -91,5 +92,13 @@ export const piece = (source: Source, order: string): Piece => {
 /** A trait becomes a value, or steps on. */
 export const becomes = (id: string, to: string): Effect => ({ type: "set", trait: id, to: { value: valueId(id, to) } });
 export const steps = (id: string, step: "next" | "previous" | "opposite"): Effect => ({ type: "set", trait: id, to: { step } });
+
+/** A layer or one of its properties with a time of its own; a spring takes the time it needs. */
+export const lane = (layer: string, key: string | null, delay: number, duration: number, easing: Motion["easing"] = "ease-in-out", poses: readonly Pose[] = [], times?: number): Lane =>
+  ({ layer, key, delay, duration, easing, ...(poses.length ? { poses } : {}), ...(times === undefined ? {} : { times }) });
+/** A spring by the time of a swing (ms) and its bounciness, in numbers one can read. */
+export const spring = (swing: number, bounciness: number): Spring => { const s = springFrom({ swing, bounciness }); return { ...s, stiffness: Math.round(s.stiffness * 10) / 10, damping: Math.round(s.damping * 100) / 100 }; };
+/** Swings a little into place. */
+export const settling = spring(300, 0.45);
 
 export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => ({ kind, duration, delay: 0, easing });

@@ -11,12 +11,13 @@ import { alertSwitch, bicycleTickBox } from "./parts/switches";
 import { rehearsals } from "./rehearsals";
 import { cabinClimate, noticeScreen, saltholmPier, ticketScreen, tripSettings } from "./screens";
 import { tokens } from "./tokens";
+import { welcome } from "./welcome";
 
 export { pictureFiles } from "./assets";
 
 const sources = [
   alertSwitch, bicycleTickBox, routeBell, deckTabs, harbourDockBar, boardNowButton, followCrossingButton, menuButton, sendTicketButton, sailingCard, sailingCardDeck, farePanel,
-  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen,
+  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, welcome, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen,
 ];
 
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */

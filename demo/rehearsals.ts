@@ -14,6 +14,9 @@ const reads = (text: string, shown = true): Step => ({ do: "text", text, shown }
 const layer = (path: string, what: string, value: number | string | boolean, within = 0): Step => ({ do: "layer", layer: path, key: what, value, within });
 const drag = (path: string, x: number, ms: number): Step => ({ do: "drag", layer: path, by: [x, 0], ms });
 
+/** How far the waves of the welcome move in one go, px. */
+const WAVE = 130;
+
 /** What people do with the parts of the kit at their tricky moments, and what must come of it. */
 export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   "alert-switch": [
@@ -27,10 +30,10 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
     { name: "Hovers differently when it is checked", steps: [point("square"), rest, layer("square", "borderColour", "#1c2f3a"), click("label"), rest, is("checked", "yes"), is("contact", "hovered"), layer("tick", "visible", true), point(null), rest, is("contact", "none")] },
   ],
   "route-bell": [
-    { name: "Wiggles once and not again until it is left and entered", steps: [point("ground"), is("wiggle", "left"), wait(100), is("wiggle", "right"), rest, is("wiggle", "still"), wait(3000), is("wiggle", "still"), point("bell"), is("wiggle", "still"), point(null), point("ground"), is("wiggle", "left")] },
-    { name: "A click in the middle of the wiggle fills it, with a swell that settles", steps: [point("ground"), wait(100), is("wiggle", "right"), click("bell"), is("rings", "yes"), is("swell", "yes"), is("wiggle", "still"), rest, is("swell", "no"), is("rings", "yes"), is("wiggle", "still")] },
-    { name: "A second click empties it, and it does not wiggle while the pointer stays", steps: [click("bell"), rest, click("bell"), is("rings", "no"), rest, wait(2000), is("wiggle", "still"), is("contact", "hovered"), point(null), rest, is("contact", "none")] },
-    { name: "Left early, the wiggle ends by itself", steps: [point("ground"), wait(30), point(null), rest, is("wiggle", "still"), is("contact", "none")] },
+    { name: "Wiggles once and not again until it is left and entered", steps: [point("ground"), wait(101), layer("bell", "rotation", -15, 0.5), wait(134), layer("bell", "rotation", 12, 0.5), rest, layer("bell", "rotation", 0), wait(3000), layer("bell", "rotation", 0), point("bell"), wait(101), layer("bell", "rotation", 0), point(null), point("ground"), wait(101), layer("bell", "rotation", -15, 0.5)] },
+    { name: "A click in the middle of the wiggle fills it, with a swell that settles", steps: [point("ground"), wait(100), click("bell"), is("rings", "yes"), wait(124), layer("bell", "scale", "1.24 1.24", 0.01), layer("bell", "rotation", 12, 2), rest, is("rings", "yes"), layer("bell", "scale", "1 1", 0.001), layer("bell", "rotation", 0)] },
+    { name: "A second click empties it, and it does not wiggle while the pointer stays", steps: [click("bell"), rest, click("bell"), is("rings", "no"), wait(101), layer("bell", "rotation", 0), rest, wait(2000), layer("bell", "rotation", 0), is("contact", "hovered"), point(null), rest, is("contact", "none")] },
+    { name: "Left early, the wiggle ends by itself", steps: [point("ground"), wait(30), point(null), wait(71), layer("bell", "rotation", -15, 0.5), rest, layer("bell", "rotation", 0), is("contact", "none")] },
   ],
   "deck-tabs": [
     { name: "Shows one deck at a time", steps: [click("saloon-tab"), rest, is("deck", "Saloon"), layer("saloon-page", "x", 0, 0.01), layer("car-page", "x", -342, 0.01), click("sun-tab"), click("car-tab"), rest, is("deck", "Car"), layer("car-page", "x", 0, 0.01)] },
@@ -69,5 +72,11 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
     { name: "To the cabin and back", steps: [click("cabin"), rest, { do: "screen", screen: "cabin-climate" }, click("back"), rest, { do: "screen", screen: "trip-settings" }] },
   ],
   "cabin-climate": [{ name: "All eight combinations from three copies", steps: [click("air/track"), click("light/track"), rest, is("alerts", "on", "heating"), is("alerts", "on", "air"), is("alerts", "on", "light"), click("heating/track"), rest, is("alerts", "off", "heating"), is("alerts", "on", "air")] }],
-  "saltholm-pier": [{ name: "The crew's chat comes up and goes", steps: [reads("Ahoy", false), click("crew"), rest, is("chat", "open"), reads("Ahoy"), click("crew"), rest, reads("Ahoy", false)] }],
+  "welcome": [
+    { name: "From blank, all fly in one after another", steps: [layer("title", "opacity", 0), wait(250), is("arrived", "yes"), wait(100), layer("line", "opacity", 0), layer("tabs", "opacity", 0), wait(160), layer("sun", "opacity", 1), layer("cards", "opacity", 0), wait(600), layer("tabs", "opacity", 1), rest, layer("title", "y", 120, 0.01), layer("dock", "y", 716, 0.01)] },
+    { name: "The waves never stop, and after ten minutes they are where they should be", steps: [wait(1150), layer("near", "x", -32.6, 0.2), wait(600_000), layer("near", "x", -WAVE * (((600_000 + 1150) % 4600) / (4600 * 0.998)), 0.2), layer("far", "x", -WAVE * (((600_000 + 1150) % 7000) / (7000 * 0.998)), 0.2)] },
+    { name: "Two tabs", steps: [wait(2500), reads("Saltholm and back", false), click("trips-tab"), wait(3000), reads("Saltholm and back"), layer("mark", "x", 195, 0.01), click("today-tab"), wait(3000), reads("Night boat")] },
+  ],
+  "saltholm-pier": [
+    { name: "A tap on the pin's bubble slides to the pier's screen, and back", steps: [click("gull/pin"), rest, click("gull/bubble"), { do: "screen", screen: "ticket" }, rest, click("back"), { do: "screen", screen: "saltholm-pier" }] },{ name: "The crew's chat comes up and goes", steps: [reads("Ahoy", false), click("crew"), rest, is("chat", "open"), reads("Ahoy"), click("crew"), rest, reads("Ahoy", false)] }],
 };

@@ -85,6 +85,7 @@ export const ticketScreen: Source = {
   inside: [
     copy("menu", "Menu", { component: "menu-button", x: 14, y: 36 }),
     text("title", "Title", { x: 88, y: 52, text: "To Gull Isle", style: style.title, fill: sea.ink }),
+    text("back", "Back", { x: 88, y: 88, text: "‹ All piers", style: style.note, fill: sea.slate, touch: 10, role: "link" }),
     copy("bell", "Bell", { component: "route-bell", x: 306, y: 32 }),
     copy("decks", "Decks", { component: "deck-tabs", x: 24, y: 112 }),
     copy("follow", "Follow", { component: "follow-crossing-button", x: 250, y: 470 }),
@@ -92,6 +93,7 @@ export const ticketScreen: Source = {
     copy("plan", "Seats", { component: "seat-plan", x: 65, y: 528, scale: [0.7, 0.7], pivot: [0, 0] }),
     copy("board", "Board", { component: "board-now-button", x: 83, y: 752 }),
   ],
+  rules: [{ id: "back", trigger: { type: "click" }, source: "back", effects: [{ type: "back" }], motion: { ...motion("slide", 300, [0.2, 0.8, 0.2, 1]), to: "right" } }],
 };
 
 /** The pier: a map with pins, the dock bar below, and the crew's chat that a button brings up. */
@@ -99,7 +101,10 @@ export const saltholmPier: Source = {
   id: "saltholm-pier", kind: "screen", name: "Saltholm pier",
   values: { width: 390, height: 844, fill: sea.sky, clip: true },
   traits: [trait("chat", "Chat", ["closed", "open"])],
-  rules: [{ id: "chat", trigger: { type: "click" }, source: "crew", effects: [steps("chat", "opposite")], motion: motion("tween", 260, "ease-in-out") }],
+  rules: [
+    { id: "chat", trigger: { type: "click" }, source: "crew", effects: [steps("chat", "opposite")], motion: motion("tween", 260, "ease-in-out") },
+    { id: "to-gull", trigger: { type: "signal", signal: "chosen" }, source: "gull", effects: [{ type: "go", screen: "ticket" }], motion: { ...motion("slide", 360, [0.2, 0.8, 0.2, 1]), to: "left" } },
+  ],
   inside: [
     shape("island", "Island", { x: -30, y: 120, width: 300, height: 330, shape: "M30 0 C60 -6 80 14 88 40 C96 66 100 90 70 98 C40 106 4 94 0 60 C-4 30 8 4 30 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
     shape("isle", "Gull Isle", { x: 250, y: 420, width: 190, height: 190, shape: "M50 0 C84 0 100 24 96 56 C92 88 70 100 44 98 C14 96 0 70 6 42 C10 16 24 0 50 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),

@@ -4,6 +4,7 @@ import { focusStops, rulesOf } from "#core/behaviour";
 import { writeScxml } from "#core/formats";
 import { inOrder, ROOT } from "#core/project";
 import type { Motion, Piece, Project } from "#core/project";
+import { bellOfVariants } from "../../tests/support/bell";
 import { kelpwayKit } from "#demo";
 import { Twins } from "../../tests/support/chart";
 import { Builder } from "../../tests/support/pieces";
@@ -78,7 +79,7 @@ describe("behaviour as SCXML", () => {
 
   it("is one region for each trait, with conditions as In(), delays that can be cancelled, and signals as events", () => {
     const kit = kelpwayKit();
-    const chooser = writeScxml(kit, kit.pieces["seat-side-chooser"] as Piece), bell = writeScxml(kit, kit.pieces["route-bell"] as Piece);
+    const chooser = writeScxml(kit, kit.pieces["seat-side-chooser"] as Piece), bell = writeScxml(kit, bellOfVariants("a0"));
     expect(chooser).toContain('<send event="signal.middle" target="#_parent"/>');
     expect(bell.match(/<state id="T_/g)).toHaveLength(4);
     expect(bell).toContain("In('V_rings.rings-no')");

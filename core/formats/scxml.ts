@@ -155,7 +155,7 @@ class Chart {
   private doing(): string {
     const out: string[] = [];
     for (const { rule, event, when } of this.answers) {
-      const does = rule.effects.flatMap((e) => (e.type === "set" ? [] : e.type === "raise" ? [`<send event="signal.${e.signal}" target="#_parent"/>`] : [`<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`]));
+      const does = rule.effects.flatMap((e) => (e.type === "set" || e.type === "stir" ? [] : e.type === "raise" ? [`<send event="signal.${e.signal}" target="#_parent"/>`] : [`<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`]));
       if (rule.trigger.type === "hold") does.unshift("<script>held = true</script>");
       if (does.length) out.push(`<transition event="${event}" cond="${escape(when)}">${does.join("")}</transition>`);
     }

@@ -133,6 +133,10 @@ export class Rehearser {
     }
     const is = valueOf(scene, step.layer, step.key);
     if (is === undefined) return "the layer is not there";
+    if (Array.isArray(is) && is.every((n) => typeof n === "number") && typeof step.value === "string") {
+      const wanted = step.value.split(/[\s,]+/).map(Number);
+      return is.length === wanted.length && is.every((n, i) => Math.abs(n - (wanted[i] as number)) <= step.within) ? null : `it is ${is.map((n) => Math.round(n * 100) / 100).join(" ")}`;
+    }
     if (typeof is === "number" && typeof step.value === "number") return Math.abs(is - step.value) <= step.within ? null : `it is ${Math.round(is * 100) / 100}`;
     return JSON.stringify(is) === JSON.stringify(step.value) ? null : `it is ${typeof is === "boolean" ? (is ? "yes" : "no") : typeof is === "object" ? "another value" : String(is)}`;
   }

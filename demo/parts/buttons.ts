@@ -1,6 +1,6 @@
 import { findingId } from "#core/checks";
 import { raw, sea, shade, size, style } from "../colours";
-import { becomes, box, ellipse, icon, motion, steps, text, trait, valueId } from "../build";
+import { becomes, box, ellipse, icon, lane, motion, spring, steps, text, trait, valueId } from "../build";
 import type { Source } from "../build";
 
 const round = (r: number) => [r, r, r, r] as const;
@@ -12,7 +12,7 @@ export const boardNowButton: Source = {
   values: { width: 224, height: 96 },
   traits: [trait("contact", "Contact", ["none", "hovered", "pressed"])],
   rules: [
-    { id: "hover", trigger: { type: "hover" as const }, effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 360) },
+    { id: "hover", trigger: { type: "hover" as const }, effects: [becomes("contact", "hovered")], undo: true, motion: { ...motion("tween", 260), lanes: [lane("shine", "x", 40, 620, [0.4, 0, 0.2, 1]), lane("halo", null, 0, 520, "ease-out"), lane("glow", null, 60, 420, "ease-out")] } },
     { id: "press", trigger: { type: "press" as const }, effects: [becomes("contact", "pressed")], undo: true, motion: motion("tween", 90) },
   ],
   inside: [
@@ -47,7 +47,7 @@ export const followCrossingButton: Source = {
   traits: [trait("following", "Following", ["no", "yes"]), trait("pressed", "Pressed", ["no", "yes"])],
   rules: [
     { id: "press", trigger: { type: "press" }, effects: [becomes("pressed", "yes")], undo: true, motion: motion("tween", 90) },
-    { id: "follow", trigger: { type: "click" }, effects: [steps("following", "opposite")], motion: motion("tween", 320, [0.3, 1.6, 0.5, 1]) },
+    { id: "follow", trigger: { type: "click" }, effects: [steps("following", "opposite")], motion: { ...motion("tween", 0, spring(560, 0.3)), lanes: [lane("body", "fill", 0, 260, "ease-out"), lane("label", null, 60, 220, "ease-in-out")] } },
   ],
   inside: [
     box("body", "Body", { widthMode: "fit", height: 44, arrange: "row", gap: 8, align: "centre", padding: [0, 20, 0, 16], radius: full, fill: sea.tide }, [
@@ -95,8 +95,8 @@ export const sendTicketButton: Source = {
   traits: [trait("sent", "Sent", ["no", "going", "yes"]), trait("contact", "Contact", ["none", "hovered"])],
   rules: [
     { id: "hover", trigger: { type: "hover" }, when: { sent: "no" }, source: "body", effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 240, "ease-in-out") },
-    { id: "send", trigger: { type: "click" }, when: { sent: "no" }, source: "body", effects: [becomes("sent", "going"), becomes("contact", "none")], motion: motion("tween", 420, "ease-in-out") },
-    { id: "arrive", trigger: { type: "settled" }, when: { sent: "going" }, effects: [becomes("sent", "yes")], motion: motion("tween", 480, [0.3, 1.5, 0.5, 1]) },
+    { id: "send", trigger: { type: "click" }, when: { sent: "no" }, source: "body", effects: [becomes("sent", "going"), becomes("contact", "none")], motion: { ...motion("tween", 420, "ease-in-out"), lanes: [lane("label", null, 0, 140, "ease-out"), lane("body", null, 90, 330, [0.5, 0, 0.2, 1])] } },
+    { id: "arrive", trigger: { type: "settled" }, when: { sent: "going" }, effects: [becomes("sent", "yes")], motion: { ...motion("tween", 200, "ease-in"), lanes: [lane("disc", "y", 80, 0, spring(440, 0.42))] } },
   ],
   inside: [
     box("body", "Body", { x: 20, y: 12, width: 180, height: 48, radius: full, borderColour: sea.kelp, borderWidth: 2, clip: true }, [

@@ -1,5 +1,5 @@
 import { sea, shade, style } from "../colours";
-import { box, copy, icon, line, motion, picture, steps, text, trait, valueId } from "../build";
+import { box, copy, icon, line, motion, spring, picture, steps, text, trait, valueId } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
@@ -28,11 +28,11 @@ export const sailingCardDeck: Source = {
   traits: [trait("front", "Front", ["Gull Isle", "Saltholm", "Night boat"])],
   // the front one goes to the back, the back one comes to the front
   rules: [...[["gull", "Gull Isle", "Saltholm"], ["salt", "Saltholm", "Night boat"], ["night", "Night boat", "Gull Isle"]].flatMap(([card, here, next]) => [
-    { id: `${card}-away`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: here as string }, effects: [steps("front", "next")], motion: motion("tween", 320, "ease-out") },
-    { id: `${card}-back`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: next as string }, effects: [steps("front", "previous")], motion: motion("tween", 320, "ease-out") },
+    { id: `${card}-away`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: here as string }, effects: [steps("front", "next")], motion: motion("tween", 320, spring(460, 0.16)) },
+    { id: `${card}-back`, trigger: { type: "drag" as const, direction: "any" as const, travel: 160, part: 0.4, speed: 500 }, source: card as string, when: { front: next as string }, effects: [steps("front", "previous")], motion: motion("tween", 320, spring(460, 0.16)) },
   ]),
-  { id: "by-key", trigger: { type: "key" as const, key: "ArrowRight" }, effects: [steps("front", "next")], motion: motion("tween", 320, "ease-out") },
-  { id: "back-by-key", trigger: { type: "key" as const, key: "ArrowLeft" }, effects: [steps("front", "previous")], motion: motion("tween", 320, "ease-out") },
+  { id: "by-key", trigger: { type: "key" as const, key: "ArrowRight" }, effects: [steps("front", "next")], motion: motion("tween", 320, spring(460, 0.16)) },
+  { id: "back-by-key", trigger: { type: "key" as const, key: "ArrowLeft" }, effects: [steps("front", "previous")], motion: motion("tween", 320, spring(460, 0.16)) },
   ],
   inside: [
     sailing("night", "Night boat card", "picture-night-boat", "Night boat", "Leaves 23:05, pier 1", "12 berths free"),

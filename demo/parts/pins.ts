@@ -1,23 +1,27 @@
 import { raw, sea, shade, style } from "../colours";
-import { becomes, box, compound, ellipse, icon, motion, picture, polygon, steps, text, trait } from "../build";
+import { becomes, box, compound, ellipse, icon, lane, motion, picture, polygon, settling, spring, steps, text, trait } from "../build";
 import type { Drawn, Source } from "../build";
 import { full, round } from "./buttons";
 
-const wiggle = ["still", "left", "right", "back"] as const;
-const beat = (from: (typeof wiggle)[number], to: (typeof wiggle)[number]) => ({ id: `wiggle-${from}`, trigger: { type: "delay" as const, ms: 80 }, when: { wiggle: from }, effects: [becomes("wiggle", to)], motion: motion("tween", 90, "ease-in-out") });
+const calm = "ease-in-out";
 
 /** A bell for one route: entering makes it wiggle once, a click fills it with a swell that settles, another empties it. */
 export const routeBell: Source = {
   id: "route-bell", kind: "component", name: "Route bell",
   values: { width: 72, height: 72 },
-  traits: [trait("rings", "Rings", ["no", "yes"]), trait("contact", "Contact", ["none", "hovered"]), trait("wiggle", "Wiggle", wiggle), trait("swell", "Swell", ["no", "yes"])],
+  traits: [trait("rings", "Rings", ["no", "yes"]), trait("contact", "Contact", ["none", "hovered"])],
   rules: [
     { id: "hover", trigger: { type: "hover" }, effects: [becomes("contact", "hovered")], undo: true, motion: motion("tween", 120) },
-    { id: "wiggle", trigger: { type: "enter" }, when: { swell: "no" }, effects: [becomes("wiggle", "left")], motion: motion("tween", 70) },
-    beat("left", "right"), beat("right", "back"), beat("back", "still"),
-    { id: "fill", trigger: { type: "click" }, when: { rings: "no" }, effects: [becomes("rings", "yes"), becomes("swell", "yes"), becomes("wiggle", "still")], motion: motion("tween", 140) },
-    { id: "settle", trigger: { type: "settled" }, when: { swell: "yes" }, effects: [becomes("swell", "no")], motion: motion("tween", 260, [0.3, 1.6, 0.5, 1]) },
-    { id: "empty", trigger: { type: "click" }, when: { rings: "yes" }, effects: [becomes("rings", "no"), becomes("swell", "no"), becomes("wiggle", "still")], motion: motion("tween", 140) },
+    // once for each time it is entered, whatever it is then
+    { id: "wiggle", trigger: { type: "enter" }, effects: [{ type: "stir" }], motion: { ...motion("tween", 560), lanes: [
+      lane("bell", "rotation", 0, 560, "ease-out", [{ at: 0.18, value: -15, easing: "ease-out" }, { at: 0.42, value: 12, easing: calm }, { at: 0.64, value: -7, easing: calm }, { at: 0.83, value: 3, easing: calm }]),
+    ] } },
+    { id: "fill", trigger: { type: "click" }, when: { rings: "no" }, effects: [becomes("rings", "yes")], motion: { ...motion("tween", 160), lanes: [
+      lane("bell", "scale", 0, 620, settling, [{ at: 0.2, value: [1.24, 1.24], easing: "ease-out" }]),
+      lane("ground", "scale", 0, 620, settling, [{ at: 0.24, value: [1.09, 1.09], easing: "ease-out" }]),
+      lane("dot", "scale", 120, 420, settling),
+    ] } },
+    { id: "empty", trigger: { type: "click" }, when: { rings: "yes" }, effects: [becomes("rings", "no")], motion: motion("tween", 160) },
   ],
   inside: [
     ellipse("ground", "Ground", { x: 8, y: 8, width: 56, height: 56, fill: sea.foam, borderColour: "#1c2f3a26", borderWidth: 1.5 }),
@@ -28,12 +32,7 @@ export const routeBell: Source = {
     { when: { rings: "yes" }, changes: { bell: { icon: "icon-bell-fill", fill: sea.buoy }, ground: { fill: "#fdeee5", borderColour: sea.buoy }, dot: { scale: [1, 1] } } },
     { when: { contact: "hovered" }, changes: { ground: { borderColour: sea.ink } } },
     { when: { rings: "yes", contact: "hovered" }, changes: { ground: { borderColour: sea.buoyDark }, bell: { fill: sea.buoyDark } } },
-    { when: { wiggle: "left" }, changes: { bell: { rotation: -14 } } },
-    { when: { wiggle: "right" }, changes: { bell: { rotation: 12 } } },
-    { when: { wiggle: "back" }, changes: { bell: { rotation: -7 } } },
-    { when: { swell: "yes" }, changes: { bell: { scale: [1.22, 1.22] }, ground: { scale: [1.08, 1.08] } } },
   ],
-  unused: [{ wiggle: ["left", "right", "back"], swell: "yes" }, { rings: "no", swell: "yes" }],
 };
 
 const places = [["home", "Home", "icon-house-door"], ["map", "Map", "icon-map"], ["ticket", "Tickets", "icon-ticket-perforated"], ["crew", "Crew", "icon-people"]] as const;
@@ -51,7 +50,10 @@ export const harbourDockBar: Source = {
   id: "harbour-dock-bar", kind: "component", name: "Harbour dock bar",
   values: { width: 358, height: 112 },
   traits: [trait("place", "Place", places.map(([, name]) => name))],
-  rules: places.map(([id, name]) => ({ id: `to-${id}`, trigger: { type: "click" as const }, source: id, effects: [becomes("place", name)], motion: motion("tween", 360, [0.3, 1.3, 0.5, 1]) })),
+  rules: places.map(([id, name]) => ({ id: `to-${id}`, trigger: { type: "click" as const }, source: id, effects: [becomes("place", name)], motion: { ...motion("tween", 300, "ease-in-out"), lanes: [
+    lane("notch", null, 0, 0, spring(520, 0.2)), lane("disc", null, 20, 0, spring(520, 0.28)), lane("glow", null, 40, 0, spring(560, 0.2)),
+    ...places.map(([other]) => lane(`${other}-label`, null, other === id ? 160 : 0, 180, "ease-out")), lane(id, "y", 60, 0, spring(420, 0.35)),
+  ] } })),
   inside: [
     compound("bar", "Bar", { x: 0, y: 32, width: 358, height: 80, combine: "subtracted", fill: sea.tide, shadow: shade.float }, [
       box("slab", "Slab", { width: 358, height: 80, radius: [22, 22, 22, 22], fill: sea.foam }),
@@ -75,7 +77,9 @@ export const pierPin: Source = {
   id: "pier-pin", kind: "component", name: "Pier pin",
   values: { width: 200, height: 132 },
   traits: [trait("bubble", "Bubble", ["closed", "open"])],
-  rules: [{ id: "tap", trigger: { type: "click" }, source: "pin", effects: [steps("bubble", "opposite")], motion: motion("tween", 340, [0.3, 1.5, 0.5, 1]) }],
+  rules: [{ id: "tap", trigger: { type: "click" }, source: "pin", effects: [steps("bubble", "opposite")], motion: { ...motion("tween", 240, "ease-out"), lanes: [lane("bubble", "scale", 0, 0, spring(430, 0.34)), lane("photo", "scale", 90, 0, spring(460, 0.4))] } },
+    { id: "choose", trigger: { type: "click" }, source: "bubble", when: { bubble: "open" }, effects: [{ type: "raise", signal: "chosen" }], motion: motion("cut", 0) }],
+  signals: [{ id: "chosen", name: "chosen" }],
   inside: [
     box("bubble", "Bubble", { x: 10, y: 8, width: 180, height: 84, pivot: [50, 116], scale: [0, 0], opacity: 0 }, [
       compound("shape", "Bubble shape", { x: 0, y: 0, width: 180, height: 84, combine: "united", fill: sea.foam, shadow: shade.raised }, [

@@ -5,6 +5,7 @@ import { newId } from "#core/project";
 import type { Piece, Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../../demo/index";
+import { bellOfVariants } from "./bell";
 import { launch } from "./browser";
 import { Designer } from "./designer";
 
@@ -17,12 +18,14 @@ export const kitWithout = (...ids: readonly string[]): Project => {
   return { ...kit, pieces: { ...kit.pieces, ...Object.fromEntries(ids.map((id) => [id, { ...(kit.pieces[id] as Piece), rules: {}, rehearsals: {} }])) } };
 };
 
-/** The kit with a Route bell that neither wiggles nor swells: four variants of three layers to draw on. */
-export const kitWithPlainBell = (): Project => {
-  const kit = kitWithout("route-bell"), bell = kit.pieces["route-bell"] as Piece, { wiggle: _w, swell: _s, ...traits } = bell.traits;
-  const looks = Object.fromEntries(Object.entries(bell.looks).filter(([, l]) => !("wiggle" in l.when) && !("swell" in l.when)));
-  return { ...kit, pieces: { ...kit.pieces, "route-bell": { ...bell, traits, looks, notes: {} } } };
+/** The kit with a Route bell whose wiggle and swell are variants, as it looks, without its behaviour. */
+export const kitWithBellOfVariants = (): Project => {
+  const kit = kitWithout("route-bell"), bell = kit.pieces["route-bell"] as Piece;
+  return { ...kit, pieces: { ...kit.pieces, "route-bell": { ...bellOfVariants(bell.order), rules: {} } } };
 };
+
+/** The kit with a Route bell without behaviour: four variants of three layers to draw on. */
+export const kitWithPlainBell = (): Project => kitWithout("route-bell");
 
 export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
   const { browser, close } = await launch(), db = openDatabase(inject("databaseUrl")), id = newId();
