@@ -17,7 +17,7 @@ export { pictureFiles } from "./assets";
 
 const sources = [
   alertSwitch, bicycleTickBox, routeBell, deckTabs, harbourDockBar, boardNowButton, followCrossingButton, menuButton, sendTicketButton, sailingCard, sailingCardDeck, farePanel,
-  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, welcome, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen,
+  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen, welcome,
 ];
 
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */

@@ -34,12 +34,12 @@ export const welcome: Source = {
   inside: [
     ellipse("sun", "Sun", { x: 255, y: 70, width: 96, height: 96, fill: raw.sun }),
     text("title", "Title", { x: 40, y: 120, text: "Good morning,\nislander", style: style.title, fill: sea.ink }),
-    text("line", "Line", { x: 40, y: 200, text: "Three boats leave before noon.", style: style.body, fill: sea.slate }),
+    text("line", "Line", { x: 40, y: 200, text: "Three boats leave today.", style: style.body, fill: sea.slate }),
     box("cards", "Cards", { x: 40, y: 250, width: 310, height: 210, clip: false }, [
       box("today", "Today page", { width: 310, height: 210 }, [sailing("gull", 0, "Gull Isle", "14:20, pier 2"), sailing("saltholm", 74, "Saltholm", "15:00, pier 2"), sailing("night", 148, "Night boat", "23:05, pier 1")]),
       box("trips", "Trips page", { x: 40, width: 310, height: 210, opacity: 0, visible: false }, [sailing("booked", 0, "Saltholm and back", "Saturday, two seats"), sailing("past", 74, "Gull Isle", "Last week, one bicycle")]),
     ]),
-    box("sea", "Sea", { x: 0, y: 640, width: 390, height: 204, clip: true }, [waves("far", "Far waves", 20, raw.lagoon, 0.55), waves("near", "Near waves", 54, raw.tide, 1)]),
+    box("sea", "Sea", { x: 0, y: 640, width: 390, height: 204, clip: true }, [waves("far", "Far waves", 20, raw.sky, 0.8), waves("near", "Near waves", 54, raw.lagoon, 1)]),
     box("tabs", "Tabs", { x: 40, y: 560, width: 310, height: 52, radius: [26, 26, 26, 26], fill: sea.tide, shadow: shade.float, role: "tablist", label: "Pages" }, [
       box("mark", "Mark", { x: 4, y: 4, width: 151, height: 44, radius: [22, 22, 22, 22], fill: sea.lagoon }), ...tabs.map(tabBox),
     ]),

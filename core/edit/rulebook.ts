@@ -4,7 +4,7 @@ import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { inOrder, newId, orderAfter } from "../project/ids";
 import { tables } from "../project/schema";
-import type { Condition, Effect, Id, Piece, Project, Rule } from "../project/types";
+import type { Condition, Effect, Id, Motion, Piece, Project, Rule } from "../project/types";
 
 /** Copied rules; names stand beside the ids so that another piece with layers and traits of the same names can take them. */
 export interface RuleClip {
@@ -49,8 +49,11 @@ const effectFor = (effect: Effect, twin: Twin): Effect => {
 
 /** A rule with the layers, traits and values it names exchanged for others. */
 export const translated = (rule: Rule, twin: Twin): Rule => ({
-  ...rule, source: rule.source === null ? null : twin(rule.source), when: conditionFor(rule.when, twin), effects: rule.effects.map((e) => effectFor(e, twin)),
+  ...rule, source: rule.source === null ? null : twin(rule.source), when: conditionFor(rule.when, twin), motion: motionFor(rule.motion, twin),
+  effects: rule.effects.map((e) => { const made = effectFor(e, twin); return made.motion ? { ...made, motion: motionFor(made.motion, twin) } : made; }),
 });
+
+const motionFor = (motion: Motion, twin: Twin): Motion => (motion.lanes ? { ...motion, lanes: motion.lanes.map((l) => ({ ...l, layer: twin(l.layer) })) } : motion);
 
 const numbered = (piece: Piece, rules: readonly Rule[]): Rule[] => {
   const all: { id: Id; order: string }[] = Object.values(piece.rules);

@@ -1,4 +1,4 @@
-import { lengthOf } from "../motion/timing";
+import { lastsFor } from "../motion/timing";
 import { set } from "../project/change";
 import type { Change } from "../project/change";
 import { inOrder, newId, orderAfter } from "../project/ids";
@@ -67,7 +67,7 @@ export const saveMotion = (project: Project, { duration, easing }: MotionValue, 
 
 /** How two motions differ in time, in words. */
 export const compareTimes = (there: Motion, back: Motion): string => {
-  const by = Math.round(lengthOf(back) - lengthOf(there));
+  const by = Math.round(lastsFor(back) - lastsFor(there));
   return by === 0 ? "back is as fast" : `back is ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`;
 };
 

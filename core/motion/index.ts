@@ -9,5 +9,6 @@ export type { Curve } from "./easing";
 export { mixColour, mixOf } from "./mix";
 export type { Mix } from "./mix";
 export { Mover } from "./mover";
+export { numbersIn } from "./track";
 export { Change, laneLabel, laneValue, movingLayers } from "./changes";
 export type { Moving } from "./changes";

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from "react";
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
 import { easingText } from "#core/behaviour";
-import { laneOf, saveMotion, timingOf, withLane, withoutLane } from "#core/edit";
+import { laneOf, saveMotion, timingOf, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
 import type { LaneName } from "#core/edit";
 import { tokenValue } from "#core/looks";
 import { cssEasing, cssWords, curveOf, isBezier, isSpring, laneLabel, lengthOf, overshootOf, presets, slopeAt, swingOf } from "#core/motion";
@@ -125,6 +125,11 @@ export const CurvePanel = ({ timed, name, names }: { timed: Timed; name: LaneNam
         goes <select className="word" aria-label="How often" value={lane.times === 0 ? "ever" : String(lane.times ?? 1)} onChange={(e) => set({ times: e.target.value === "ever" ? 0 : Number(e.target.value) === 1 ? undefined : Number(e.target.value) }, "times")}>{[1, 2, 3, 4, 5, 8].map((n) => <option key={n} value={n}>{n === 1 ? "once" : `${n} times`}</option>)}<option value="ever">for ever</option></select>
         <label><input type="checkbox" className="form-check-input" checked={lane.turns === true} disabled={(lane.times ?? 1) === 1} onChange={(e) => set({ turns: e.target.checked ? true : undefined }, "turns")} /> there and back</label>
       </div>}
+      {name?.key != null && lane?.poses && <ol className="poses" aria-label="Poses">{lane.poses.map((p, i) => (
+        <li key={i} className="effect small-text">{Math.round(p.at * lengthOf(lane))} ms: <b className="mono">{typeof p.value === "number" ? p.value : Array.isArray(p.value) ? p.value.join(" ") : String(p.value)}</b>
+          <select className="word" aria-label={`Curve of pose ${i + 1}`} value={typeof p.easing === "string" ? p.easing : "other"} onChange={(e) => timed.set(withPose(motion, name, { ...p, easing: e.target.value as Easing }))}>{typeof p.easing !== "string" && <option value="other">{easingText(p.easing)}</option>}{cssWords.map((w) => <option key={w} value={w}>{w}</option>)}</select>
+          <button type="button" className="tool small" aria-label={`Remove pose ${i + 1}`} onClick={() => timed.set(withoutPose(motion, name, i))}><Icon name="close" size={11} /></button></li>
+      ))}</ol>}
       <div className="effect small-text">
         {saving === null ? <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setSaving(easingText(easing))}>Keep as a motion token …</button>
           : <form onSubmit={(e) => { e.preventDefault(); keep(); }}><input className="word" autoFocus aria-label="Name of the motion token" value={saving} onChange={(e) => setSaving(e.target.value)} onFocus={(e) => e.target.select()} onBlur={keep} onKeyDown={(e) => { e.stopPropagation(); if (e.key === "Escape") setSaving(null); }} /></form>}

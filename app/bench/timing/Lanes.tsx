@@ -1,8 +1,9 @@
 import { useRef, useState } from "react";
 import { laneOf, timingOf, withLane, withPose } from "#core/edit";
 import type { LaneName } from "#core/edit";
-import { goesOf, isSpring, laneLabel, laneValue, lengthOf } from "#core/motion";
+import { goesOf, isSpring, laneLabel, laneValue, lengthOf, numbersIn } from "#core/motion";
 import type { Lane } from "#core/project";
+import type { Value } from "#core/properties";
 import { property, registry } from "#core/properties";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
@@ -20,19 +21,21 @@ const steps = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 30_000];
 /** px between two marks at least */
 const APART = 54;
 
-/** Keys whose values can be typed at the playhead, beside numbers. */
-const typed = (key: string): boolean => property(key)?.type.is === "number";
+const two = (n: number): number => Math.round(n * 100) / 100;
 
-/** The value a row has at the playhead; a number can be changed there, which makes a pose. */
+/** The value a row has at the playhead; numbers can be changed there, which makes a pose. */
 const ValueAt = ({ timed, name, head }: { timed: Timed; name: LaneName & { key: string }; head: Head }) => {
   const at = head.at ?? 0, value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key), type = property(name.key)?.type;
-  if (typeof value !== "number") return <span className="lane-value quiet">{typeof value === "string" ? (value.startsWith("#") ? <span className="colour-dot" style={{ background: value }} title={value} /> : "") : Array.isArray(value) && value.every((n) => typeof n === "number") ? (value as readonly number[]).map((n) => Math.round(n * 100) / 100).join(" ") : ""}</span>;
-  const shown = Math.round(value * 100) / 100;
-  if (!typed(name.key) || type?.is !== "number") return <span className="lane-value mono quiet">{shown}</span>;
-  const lane = timingOf(timed.motion, name), share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)), inside = share > 0.001 && share < 0.999;
-  return <span className="lane-value" title={inside ? `At ${Math.round(at)} ms. Another value here makes a pose.` : "Move the playhead into the lane to change the value there"}>{inside
-    ? <NumberField label={`${laneLabel(name.key)} at the playhead`} value={shown} min={type.min} max={type.max} step={type.step} onChange={(v) => timed.set(withPose(timed.motion, name, { at: Math.round(share * 1000) / 1000, value: v, easing: "ease-in-out" }), `pose ${rowKey(name)} ${Math.round(share * 100)}`)} />
-    : <span className="mono quiet">{shown}</span>}</span>;
+  if (typeof value === "string" && value.startsWith("#")) return <span className="lane-value"><span className="colour-dot" style={{ background: value }} title={value} /></span>;
+  const numbers = numbersIn(value);
+  if (!numbers) return null;
+  const lane = timingOf(timed.motion, name), share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)), inside = share > 0.001 && share < 0.999 && (type?.is === "number" || type?.is === "pair");
+  if (!inside) return <span className="lane-value mono quiet" title={type?.is === "number" || type?.is === "pair" ? "Move the playhead into the lane to change the value there" : undefined}>{numbers.map(two).join(" ")}</span>;
+  const set = (i: number, v: number) => {
+    const next = numbers.map((n, k) => (k === i ? v : two(n)));
+    timed.set(withPose(timed.motion, name, { at: Math.round(share * 1000) / 1000, value: (typeof value === "number" ? v : next) as Value, easing: "ease-in-out" }), `pose ${rowKey(name)} ${Math.round(share * 100)}`);
+  };
+  return <span className="lane-value" title={`At ${Math.round(at)} ms. Another value here makes a pose.`}>{numbers.map((n, i) => <NumberField key={i} label={`${laneLabel(name.key)}${numbers.length > 1 ? ` ${i === 0 ? "across" : "down"}` : ""} at the playhead`} value={two(n)} min={type.min} max={type.max} step={type.is === "number" ? type.step : 0.05} onChange={(v) => set(i, v)} />)}</span>;
 };
 
 /** Lanes of a change on a ruler of time. */

@@ -5,6 +5,13 @@ import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */
 const MOMENTS = 24;
+/** What goes no further than this draws no path, px. */
+const STILL = 1;
+
+const wander = (path: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] => {
+  const [first] = path;
+  return first && path.some(([x, y]) => Math.hypot(x - first[0], y - first[1]) > STILL) ? path : [];
+};
 
 /** The playhead: where it is, whether it runs, and what the stage shows meanwhile. */
 export const useHead = (timed: Timed | null, layer: string | null) => {
@@ -29,7 +36,7 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
   const change = timed?.change, key = timed ? variantKey(timed.piece, timed.to) || "only" : "";
   useEffect(() => {
     if (!change || at === null) { put({ preview: null }); return; }
-    put({ preview: { key, placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : change.path(layer, timed.length, MOMENTS) } });
+    put({ preview: { key, placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)) } });
   }, [change, key, at, layer, put, timed?.length]);
   useEffect(() => () => put({ preview: null }), [put]);
   return {

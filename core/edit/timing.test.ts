@@ -1,0 +1,78 @@
+import { describe, expect, it } from "vitest";
+import { cascaded, compareTimes, laneOf, motionsIn, pasteRules, copyRules, saveMotion, setMotions, timingOf, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import type { LaneName } from "#core/edit";
+import { rulesOf } from "#core/behaviour";
+import type { Motion } from "#core/project";
+import { Builder, goes } from "../../tests/support/pieces";
+
+const plain: Motion = { kind: "tween", duration: 200, delay: 0, easing: "linear" };
+const knob: LaneName = { layer: "knob", key: null }, turn: LaneName = { layer: "knob", key: "rotation" };
+
+describe("lanes of a motion", () => {
+  it("a layer or property goes with what is around it until it gets a lane, and again when that is taken away", () => {
+    expect(timingOf(plain, turn)).toMatchObject({ delay: 0, duration: 200, easing: "linear" });
+    const own = withLane(withLane(plain, knob, { delay: 40 }), turn, { duration: 80 });
+    expect([timingOf(own, turn), timingOf(own, { layer: "knob", key: "x" }).delay]).toMatchObject([{ delay: 40, duration: 80 }, 40]);
+    expect(withLane(own, knob, { delay: 90 }).lanes).toHaveLength(2);
+    expect(withoutLane(withoutLane(own, knob), turn)).toEqual(plain);
+  });
+
+  it("poses stay in order of time, one at a moment", () => {
+    const posed = [0.7, 0.2, 0.4, 0.201].reduce((m, at, i) => withPose(m, turn, { at, value: i, easing: "ease" }), plain);
+    expect(laneOf(posed, turn)?.poses?.map((p) => [p.at, p.value])).toEqual([[0.201, 3], [0.4, 2], [0.7, 0]]);
+    expect(laneOf(withoutPose(posed, turn, 0), turn)?.poses).toHaveLength(2);
+    expect(laneOf(withoutPose(withPose(plain, turn, { at: 0.5, value: 1, easing: "ease" }), turn, 0), turn)?.poses).toBeUndefined();
+  });
+
+  it("cascades from the first, the last, the middle, or by where layers are", () => {
+    const names = ["a", "b", "c", "d"].map((layer): LaneName => ({ layer, key: null })), at: Record<string, number> = { a: 30, b: 10, c: 10, d: 20 };
+    const delays = (order: "first" | "last" | "middle" | "across") => cascaded(plain, names, 50, order, (l) => ({ x: at[l] ?? 0, y: 0 })).lanes?.map((l) => l.delay);
+    expect([delays("first"), delays("last"), delays("middle"), delays("across")]).toEqual([[0, 50, 100, 150], [150, 100, 50, 0], [50, 0, 0, 50], [100, 0, 0, 50]]);
+    // again, with another interval: it begins where it began
+    expect(cascaded(cascaded(plain, names, 50, "first", () => ({ x: 0, y: 0 })), names, 20, "first", () => ({ x: 0, y: 0 })).lanes?.map((l) => l.delay)).toEqual([0, 20, 40, 60]);
+  });
+});
+
+const lamp = () => {
+  const b = new Builder();
+  b.new("component", "Lamp");
+  const bulb = b.layer("box", { width: 40, height: 40 }), lit = b.trait("Lit", "no", "yes"), rule = b.rule({ source: bulb, effects: [goes(lit.id, "next")], motion: plain });
+  return { b, bulb, rule };
+};
+
+describe("motions of a project", () => {
+  it("are kept with what they name: poses need values of their property, lanes properties that exist", () => {
+    const { b, bulb, rule } = lamp(), keep = (m: Motion) => () => b.do(setMotions(b.piece, [rule], () => m));
+    expect(keep(withPose(plain, { layer: bulb, key: "rotation" }, { at: 0.5, value: 12, easing: "ease" }))).not.toThrow();
+    expect(keep(withPose(plain, { layer: bulb, key: "rotation" }, { at: 0.5, value: "far", easing: "ease" }))).toThrow(/a pose needs a value/);
+    expect(keep(withLane(plain, { layer: bulb, key: "glitter" }, {}))).toThrow(/no property “glitter”/);
+    expect(keep({ ...plain, easing: { kind: "spring", mass: 1, stiffness: 100, damping: 0 } })).toThrow();
+  });
+
+  it("a motion token says duration and curve for all who refer to it, also after it has changed; removed, they keep what they had", () => {
+    const { b, rule } = lamp(), made = saveMotion(b.project, { duration: 300, easing: "ease-out" }, "Calm");
+    b.do(made.change).do(setMotions(b.piece, [rule], (r) => ({ ...r.motion, token: made.id })));
+    const motion = () => rulesOf(b.project, b.piece)[0]?.motion;
+    expect(motion()).toMatchObject({ duration: 300, easing: "ease-out" });
+    b.do({ label: "x", ops: [{ op: "set", path: ["tokens", made.id, "value"], value: { duration: 90, easing: "linear" } }] });
+    expect(motion()?.duration).toBe(90);
+    b.do({ label: "x", ops: [{ op: "remove", path: ["tokens", made.id] }] });
+    expect(motion()?.duration).toBe(200);
+    expect(motionsIn(Object.values(b.project.pieces))).toHaveLength(1);
+  });
+
+  it("rules copied with their layers take their lanes along", () => {
+    const { b, bulb, rule } = lamp();
+    b.do(setMotions(b.piece, [rule], () => withLane(plain, { layer: bulb, key: null }, { delay: 30 })));
+    const clip = copyRules(b.piece, [rule]), other = b.new("component", "Twin"), twin = b.layer("box", { width: 10, height: 10 });
+    b.trait("Lit", "no", "yes");
+    b.do({ label: "x", ops: [{ op: "set", path: ["pieces", other, "layers", twin, "name"], value: clip.names[bulb] ?? "" }] });
+    const pasted = pasteRules(b.piece, clip);
+    b.do(pasted.change);
+    expect(b.piece.rules[pasted.ids[0] ?? ""]?.motion.lanes?.map((l) => l.layer)).toEqual([twin]);
+  });
+
+  it("the way back is told in words", () => {
+    expect([compareTimes(plain, { ...plain, duration: 120 }), compareTimes(plain, plain), compareTimes(plain, withLane(plain, knob, { delay: 100 }))]).toEqual(["back is 80 ms faster", "back is as fast", "back is 100 ms slower"]);
+  });
+});

@@ -1,0 +1,128 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { inOrder } from "#core/project";
+import type { Motion, Piece } from "#core/project";
+import { ProjectLog } from "#server";
+import { sleep } from "./support/browser";
+import type { Designer } from "./support/designer";
+import { openDesk } from "./support/kit";
+import type { Desk } from "./support/kit";
+
+let desk: Desk, me: Designer;
+beforeAll(async () => {
+  desk = await openDesk();
+  me = desk.me;
+});
+afterAll(() => desk.close());
+
+const motionOf = async (piece: string, rule: string): Promise<Motion | undefined> => {
+  await me.saved();
+  return ((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces[piece] as Piece).rules[rule]?.motion;
+};
+const openTiming = async (piece: string, rule: string) => {
+  await desk.go(piece);
+  await me.click("tab", "Timing");
+  await me.find("slider", "Playhead");
+  await me.page.select("select[aria-label=Rule]", rule);
+  await sleep(200);
+};
+/** Where a layer is on a card, px of the screen. */
+const on = (variant: string, layer: string) => me.box(`[data-variant="${variant}"] [data-layer="${layer}"]`);
+/** Puts the playhead to a share of the ruler. */
+const seek = async (share: number) => {
+  const ruler = await me.box(".lane-track.time");
+  await me.page.mouse.click(ruler.x + ruler.width * share, ruler.y + ruler.height / 2);
+  await sleep(120);
+};
+
+describe("the Timing drawer", () => {
+  it("a spring is tuned by its numbers, and the stage and Try show it", async () => {
+    await openTiming("follow-crossing-button", "follow");
+    await seek(0.3);
+    const before = (await on("following-yes.pressed-no", "body")).width;
+    const field = await me.find("textbox", "Bounciness of the spring in per cent");
+    await field.click();
+    await me.type("70");
+    await me.press("Enter");
+    const easing = (await motionOf("follow-crossing-button", "follow"))?.easing;
+    expect(easing).toMatchObject({ kind: "spring" });
+    const { stiffness, damping, mass } = easing as { stiffness: number; damping: number; mass: number };
+    expect(damping / (2 * Math.sqrt(stiffness * mass))).toBeCloseTo(0.3, 2);
+    await me.until(async () => expect(Math.abs((await on("following-yes.pressed-no", "body")).width - before)).toBeGreaterThan(2));
+    await me.until(async () => expect(await me.page.$eval(".spring-part p", (p) => p.textContent)).toMatch(/goes 37(\.\d)? % past the mark/));
+    // and what runs in Try swings past its width now
+    const end = await me.film(".try-host", ["body"]), b = await me.box(".try-host [data-layer=body]");
+    await me.page.mouse.click(b.x + b.width / 2, b.y + b.height / 2);
+    await sleep(1800);
+    const widths = (await end()).flatMap((f) => (f[0] ? [f[0].width] : [])), last = widths.at(-1) ?? 0;
+    expect(Math.max(...widths)).toBeGreaterThan(last * 1.04);
+  });
+
+  it("lanes are cascaded in one go, and at the playhead the layers are where their turn is", async () => {
+    await openTiming("menu-button", "turn");
+    const lane = (layer: string) => me.page.$(`[data-lane="${layer} "] .lane-name`);
+    for (const [i, layer] of ["body", "bars", "cross"].entries()) {
+      if (i > 0) await me.page.keyboard.down("Control");
+      await (await lane(layer))?.click();
+      await me.page.keyboard.up("Control");
+    }
+    const interval = await me.find("textbox", "Interval of the cascade in milliseconds");
+    await interval.click();
+    await me.type("120");
+    await me.press("Enter");
+    await me.click("button", "Cascade");
+    expect((await motionOf("menu-button", "turn"))?.lanes?.map((l) => [l.layer, l.delay])).toEqual([["body", 0], ["bars", 120], ["cross", 240]]);
+    await seek(0.42);
+    const shown = (layer: string) => me.page.$eval(`[data-variant="open-yes.contact-none"] [data-layer="${layer}"]`, (g) => Number(g.getAttribute("opacity") ?? 1));
+    await me.until(async () => expect([await shown("cross"), (await shown("bars")) < 1, (await shown("bars")) > 0]).toEqual([0, true, true]));
+    await me.press("Control", "z");
+    expect((await motionOf("menu-button", "turn"))?.lanes).toBeUndefined();
+  });
+
+  it("a bar is dragged, a value at the playhead becomes a pose, and a rule that only stirs has lanes of its own", async () => {
+    await openTiming("route-bell", "wiggle");
+    const bar = await me.box('[data-lane="bell rotation"] .lane-bar');
+    await me.page.mouse.move(bar.x + 25, bar.y + 9);
+    await me.page.mouse.down();
+    await me.page.mouse.move(bar.x + 70, bar.y + 9, { steps: 6 });
+    await me.page.mouse.up();
+    const delay = (await motionOf("route-bell", "wiggle"))?.lanes?.[0]?.delay ?? 0;
+    expect(delay).toBeGreaterThan(40);
+    expect(delay % 10).toBe(0);
+    await seek(0.5);
+    const value = await me.find("textbox", "rotation at the playhead");
+    await value.click();
+    await me.type("40");
+    await me.press("Enter");
+    const poses = (await motionOf("route-bell", "wiggle"))?.lanes?.[0]?.poses ?? [];
+    expect(poses).toHaveLength(5);
+    expect(poses.map((p) => p.value)).toContain(40);
+    const turned = () => me.page.$eval('[data-variant="rings-no.contact-none"] [data-layer="bell"]', (g) => g.getAttribute("transform") ?? "");
+    await me.until(async () => expect(await turned()).toContain("rotate(40"));
+  });
+
+  it("a curve kept as a token is followed when the token changes", async () => {
+    await openTiming("fare-panel", "other");
+    await me.click("button", "Keep as a motion token …");
+    await me.press("Control", "a");
+    await me.type("Switch over");
+    await me.press("Enter");
+    const token = (await motionOf("fare-panel", "other"))?.token;
+    expect(token).toBeDefined();
+    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
+    expect(inOrder(project?.tokens ?? {}).find((t) => t.id === token)).toMatchObject({ name: "Switch over", type: "motion", value: { duration: 220, easing: "ease-in-out" } });
+  });
+
+  it("fits the window, plays with the space bar, and leaves the console quiet", async () => {
+    await openTiming("board-now-button", "hover");
+    for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {
+      await me.page.setViewport({ width: w, height: h });
+      await sleep(250);
+      expect(await me.overflow()).toEqual([]);
+    }
+    await (await me.find("slider", "Playhead")).focus();
+    await me.press("Home");
+    await me.press(" ");
+    await me.until(async () => expect(await me.page.$eval(".preview-time", (t) => parseInt(t.textContent ?? "0"))).toBeGreaterThan(300));
+    expect(me.complaints).toEqual([]);
+  });
+});
