@@ -101,4 +101,10 @@ export const spring = (swing: number, bounciness: number): Spring => { const s =
 /** Swings a little into place. */
 export const settling = spring(300, 0.45);
 
-export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => ({ kind, duration, delay: 0, easing });
+/** The kit's motion tokens: what moves just so follows them. */
+export const motionTokens = [{ id: "motion-quick", name: "Quick", duration: 120, easing: "ease-out" }, { id: "motion-calm", name: "Calm", duration: 260, easing: "ease-in-out" }] as const;
+
+export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => {
+  const token = kind === "cut" ? undefined : motionTokens.find((t) => t.duration === duration && t.easing === easing);
+  return { kind, duration, delay: 0, easing, ...(token ? { token: token.id } : {}) };
+};

@@ -1,5 +1,6 @@
 import { orderAfter } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
+import { motionTokens } from "./build";
 import { raw } from "./colours";
 
 const groups: Readonly<Record<string, readonly (keyof typeof raw)[]>> = {
@@ -29,8 +30,7 @@ export const tokens = (): Readonly<Record<string, Token>> => {
   add("duration-quick", "duration", "Quick", 120);
   add("duration-calm", "duration", "Calm", 260);
   add("curve-settle", "curve", "Settle", [0.2, 0.8, 0.2, 1]);
-  add("motion-quick", "motion", "Quick", { duration: 120, easing: "ease-out" });
-  add("motion-calm", "motion", "Calm", { duration: 260, easing: "ease-in-out" });
+  for (const { id, name, duration, easing } of motionTokens) add(id, "motion", name, { duration, easing });
   add("motion-mooring", "motion", "Mooring", { duration: 420, easing: { kind: "spring", mass: 1, stiffness: 171.3, damping: 21.47 } });
   return Object.fromEntries(list.map((t) => [t.id, t]));
 };

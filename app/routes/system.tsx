@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
-import { addToken, mergeTokens, removeToken, repeatedValues, setToken, tokenFindings, tokenFrom, usesOf } from "#core/edit";
+import { addToken, mergeTokens, motionUsesOf, removeToken, repeatedValues, setToken, tokenFindings, tokenFrom, usesOf } from "#core/edit";
 import { inOrder, orderAt, tokenTypes } from "#core/project";
 import type { FontAsset, Token, TokenType, TokenValue } from "#core/project";
 import { families, property, showValue } from "#core/properties";
@@ -15,6 +15,7 @@ import { SortItem, SortList } from "../common/SortList";
 import { upload } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";
 import { Sample } from "../system/Sample";
+import { TimingSheet } from "../system/TimingSheet";
 import { TokenEditor } from "../system/TokenEditor";
 import "../panels/panels.scss";
 import "../system/system.scss";
@@ -34,8 +35,8 @@ const Tile = ({ token, open, onOpen, onNote }: { token: Token; open: boolean; on
   const session = useSession();
   const project = useProject();
   const [naming, setNaming] = useState<"name" | "group" | null>(null);
-  const uses = usesOf(project, token.id);
-  const places = [...new Set(uses.map((u) => project.pieces[u.piece]?.name))];
+  const uses = usesOf(project, token.id), moved = token.type === "motion" ? motionUsesOf(project, token.id) : [], count = uses.length + moved.length;
+  const places = [...new Set([...uses, ...moved].map((u) => project.pieces[u.piece]?.name))];
   const alias = typeof token.value === "object" && "alias" in token.value;
   return (
     <SortItem id={token.id} name={token.name} as="li" className={`token-tile${open ? " open" : ""}`}>
@@ -47,7 +48,7 @@ const Tile = ({ token, open, onOpen, onNote }: { token: Token; open: boolean; on
             {naming === "name"
               ? <NameField value={token.name} label="Name of the token" onDone={(name) => { setNaming(null); if (name) session.edit(setToken(token, { name })); }} />
               : <button type="button" className="plain-name strong" title="Rename" onClick={() => setNaming("name")}>{token.name}</button>}
-            <span className="quiet small-text" title={places.join(", ")}>{alias ? "alias · " : ""}{uses.length === 0 ? "not used" : `${uses.length} place${uses.length === 1 ? "" : "s"} in ${places.length} piece${places.length === 1 ? "" : "s"}`}</span>
+            <span className="quiet small-text" title={places.join(", ")}>{alias ? "alias · " : ""}{count === 0 ? "not used" : `${count} place${count === 1 ? "" : "s"} in ${places.length} piece${places.length === 1 ? "" : "s"}`}</span>
           </span>
           <Dropdown align="end">
             <Dropdown.Toggle as="button" type="button" className="tool small" aria-label={`More for ${token.name}`}>…</Dropdown.Toggle>
@@ -162,6 +163,7 @@ export default function System() {
         <h1 className="h4 mb-3">Tokens of {project.name}</h1>
         <section aria-labelledby="tidy"><h2 className="h6" id="tidy"><Icon name="filter" size={14} /> To tidy</h2><Findings /></section>
         {tokenTypes.map((type) => <Section key={type} type={type} onNote={setNote} />)}
+        <section aria-labelledby="timing-sheet"><h2 className="h6" id="timing-sheet">Timing sheet</h2><TimingSheet /></section>
         <section aria-labelledby="fonts"><Fonts onNote={setNote} /></section>
       </main>
       {note !== null && <Notice text={note} action={{ label: "Undo", run: () => session.undo() }} onClose={() => setNote(null)} />}

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { cascaded, compareTimes, laneOf, motionsIn, pasteRules, copyRules, saveMotion, setMotions, timingOf, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import { cascaded, compareTimes, copyRules, followMotion, laneOf, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, timingOf, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
 import type { LaneName } from "#core/edit";
 import { rulesOf } from "#core/behaviour";
-import type { Motion } from "#core/project";
+import type { Motion, Token } from "#core/project";
 import { Builder, goes } from "../../tests/support/pieces";
 
 const plain: Motion = { kind: "tween", duration: 200, delay: 0, easing: "linear" };
@@ -49,16 +49,35 @@ describe("motions of a project", () => {
     expect(keep({ ...plain, easing: { kind: "spring", mass: 1, stiffness: 100, damping: 0 } })).toThrow();
   });
 
-  it("a motion token says duration and curve for all who refer to it, also after it has changed; removed, they keep what they had", () => {
+  it("a motion token says duration and curve for all who refer to it, also after it has changed; removed, they keep what it said", () => {
     const { b, rule } = lamp(), made = saveMotion(b.project, { duration: 300, easing: "ease-out" }, "Calm");
     b.do(made.change).do(setMotions(b.piece, [rule], (r) => ({ ...r.motion, token: made.id })));
     const motion = () => rulesOf(b.project, b.piece)[0]?.motion;
     expect(motion()).toMatchObject({ duration: 300, easing: "ease-out" });
     b.do({ label: "x", ops: [{ op: "set", path: ["tokens", made.id, "value"], value: { duration: 90, easing: "linear" } }] });
     expect(motion()?.duration).toBe(90);
-    b.do({ label: "x", ops: [{ op: "remove", path: ["tokens", made.id] }] });
-    expect(motion()?.duration).toBe(200);
-    expect(motionsIn(Object.values(b.project.pieces))).toHaveLength(1);
+    const token = b.project.tokens[made.id] as Token;
+    expect([motionUsesOf(b.project, made.id).length, tokenFindings(b.project).unused]).toEqual([1, []]);
+    b.do(removeToken(b.project, token));
+    expect([motion()?.duration, motion()?.token]).toEqual([90, undefined]);
+  });
+
+  it("the timing sheet groups what is alike, finds what is nearly a token, and lets it follow one, own motions of effects too", () => {
+    const { b, bulb, rule } = lamp(), lit = Object.keys(b.piece.traits)[0] as string;
+    const other = b.rule({ source: bulb, trigger: { type: "press" }, effects: [{ ...goes(lit, "next"), motion: { ...plain, duration: 210 } }], motion: plain });
+    b.rule({ source: bulb, trigger: { type: "enter" }, effects: [{ type: "raise", signal: "s" }], motion: plain });
+    const made = saveMotion(b.project, { duration: 200, easing: "linear" }, "Steady");
+    b.do(made.change);
+    const groups = () => motionGroups(b.project);
+    expect(groups().map((g) => [g.value.duration, g.uses.length, g.token, (g.nearest?.off ?? 1) < 0.06])).toEqual([[200, 2, null, true], [210, 1, null, true]]);
+    b.do(followMotion(b.project, groups().flatMap((g) => g.uses), b.project.tokens[made.id] as Token));
+    expect(groups().map((g) => [g.token?.id, g.uses.length])).toEqual([[made.id, 3]]);
+    expect([b.piece.rules[rule]?.motion.token, b.piece.rules[other]?.effects[0]?.motion?.token]).toEqual([made.id, made.id]);
+    expect(unlike({ duration: 200, easing: "linear" }, { duration: 200, easing: "ease-in" })).toBeGreaterThan(0.1);
+    // of two equal tokens one stays, and what followed the other follows it
+    const twin = saveMotion(b.project, { duration: 200, easing: "linear" }, "Even");
+    b.do(twin.change).do(mergeTokens(b.project, [b.project.tokens[twin.id] as Token, b.project.tokens[made.id] as Token]));
+    expect(groups().map((g) => [g.token?.id, g.uses.length])).toEqual([[twin.id, 3]]);
   });
 
   it("rules copied with their layers take their lanes along", () => {

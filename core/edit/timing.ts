@@ -1,7 +1,7 @@
 import { lastsFor } from "../motion/timing";
 import { set } from "../project/change";
 import type { Change } from "../project/change";
-import { inOrder, newId, orderAfter } from "../project/ids";
+import { newId, orderAfter } from "../project/ids";
 import type { Id, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "../project/types";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
@@ -70,7 +70,3 @@ export const compareTimes = (there: Motion, back: Motion): string => {
   const by = Math.round(lastsFor(back) - lastsFor(there));
   return by === 0 ? "back is as fast" : `back is ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`;
 };
-
-/** Every motion of a piece's rules, with the rules that have it. */
-export interface MotionUse { readonly piece: Id; readonly rule: Id; readonly motion: Motion }
-export const motionsIn = (pieces: readonly Piece[]): MotionUse[] => pieces.flatMap((p) => inOrder(p.rules).filter((r) => r.motion.kind !== "cut").map((r) => ({ piece: p.id, rule: r.id, motion: r.motion })));

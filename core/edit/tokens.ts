@@ -6,6 +6,7 @@ import { boundValue, tokensFor, tokenValue } from "../looks/tokens";
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
 import type { Said, ValueType } from "../properties/types";
+import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./motions";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 
@@ -50,6 +51,7 @@ export const removeToken = (project: Project, token: Token): Change => {
       ops.push(remove(pathOf(place)));
     } else ops.push(value === undefined ? remove(pathOf(place)) : set(pathOf(place), value));
   }
+  if (token.type === "motion") ops.push(...keepMotion(project, token.id));
   const own = tokenValue(project.tokens, token.id);
   for (const alias of aliasesOf(project, token.id)) if (own !== undefined) ops.push(set(["tokens", alias.id, "value"], own));
   return { label: `Remove token ${token.name}`, ops: [...ops, remove(["tokens", token.id])] };
@@ -99,6 +101,7 @@ export const tokenFindings = (project: Project): { unused: Token[]; equal: Token
   const used = new Set<Id>();
   for (const place of places(project)) if (isBound(place.said)) used.add(place.said.token);
   for (const t of Object.values(project.tokens)) if (typeof t.value === "object" && "alias" in t.value) used.add(t.value.alias as Id);
+  for (const { motion } of motionsIn(Object.values(project.pieces))) if (motion.token !== undefined) used.add(motion.token);
   const groups = new Map<string, Token[]>();
   for (const t of Object.values(project.tokens)) {
     if (typeof t.value === "object" && "alias" in t.value) continue;
@@ -114,6 +117,7 @@ export const mergeTokens = (project: Project, tokens: readonly Token[]): Change 
   const ops: Op[] = [];
   for (const other of first ? others : []) {
     ops.push(...bindPlaces(usesOf(project, other.id), (first as Token).id, "").ops);
+    if (other.type === "motion") ops.push(...followMotion(project, motionUsesOf(project, other.id), first as Token).ops);
     for (const alias of aliasesOf(project, other.id)) ops.push(alias.id === first?.id ? set(["tokens", alias.id, "value"], tokenValue(project.tokens, alias.id)) : set(["tokens", alias.id, "value"], { alias: (first as Token).id }));
     ops.push(remove(["tokens", other.id]));
   }
