@@ -135,7 +135,7 @@ describe("Try", () => {
     await desk.go("trip-settings");
     await me.click("button", "Restart");
     const ring = () => me.page.$eval(".try-host .focus-ring", (r) => ({ shown: r.getAttribute("visibility"), y: Math.round(r.getBoundingClientRect().y) }));
-    await (await me.find("button", "Pause")).focus();
+    await (await me.find("button", "Less motion")).focus();
     await me.press("Tab");
     await me.until(async () => expect((await ring()).shown).toBe("visible"));
     const first = (await ring()).y;

@@ -312,7 +312,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("treeitem", "Next");
     await me.click("tab", "Rules");
     await me.click("button", "New rule on Next");
-    expect(await me.text(".rule")).toContain("go to");
+    expect(await me.page.$eval(".rule [aria-label=Effect]", (e) => (e as HTMLInputElement).value)).toBe("go to");
     await me.pick("Screen", "Screen 2", ".rule");
     await me.saved();
   });

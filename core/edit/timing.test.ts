@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { cascaded, compareTimes, copyRules, followMotion, laneOf, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, timingOf, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
-import type { LaneName } from "#core/edit";
+import { cascaded, compareTimes, copyRules, followMotion, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import { laneOf, timingOf } from "#core/motion";
+import type { LaneName } from "#core/motion";
 import { rulesOf } from "#core/behaviour";
 import type { Motion, Token } from "#core/project";
 import { Builder, goes } from "../../tests/support/pieces";

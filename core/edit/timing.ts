@@ -1,4 +1,5 @@
-import { lastsFor } from "../motion/timing";
+import { laneOf, lastsFor, timingOf } from "../motion/timing";
+import type { LaneName } from "../motion/timing";
 import { set } from "../project/change";
 import type { Change } from "../project/change";
 import { newId, orderAfter } from "../project/ids";
@@ -6,16 +7,7 @@ import type { Id, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 
-/** Names a lane: its layer, and its property if it is of one. */
-export interface LaneName { readonly layer: Id; readonly key: string | null }
 const isOf = (name: LaneName) => (l: Lane): boolean => l.layer === name.layer && l.key === name.key;
-
-/** The lane a motion has for a layer or one of its properties. */
-export const laneOf = (motion: Motion, name: LaneName): Lane | undefined => motion.lanes?.find(isOf(name));
-
-/** The timing a layer or property has: its lane's, else that of the lane around it, else the motion's own. */
-export const timingOf = (motion: Motion, name: LaneName): Lane =>
-  laneOf(motion, name) ?? { ...(laneOf(motion, { ...name, key: null }) ?? { delay: 0, duration: motion.duration, easing: motion.easing }), ...name };
 
 const withLanes = (motion: Motion, lanes: readonly Lane[]): Motion => { const { lanes: _old, ...rest } = motion; return lanes.length ? { ...rest, lanes } : rest; };
 

@@ -4,7 +4,8 @@ export { overshootOf, REST, settlingTime, springAt, springFrom, swingOf } from "
 export type { Swing } from "./spring";
 export { cssWords, presets } from "./presets";
 export type { Preset } from "./presets";
-export { goesOf, laneLength, lastsFor, lengthOf } from "./timing";
+export { goesOf, laneLength, laneOf, lastsFor, lengthOf, timingOf } from "./timing";
+export type { LaneName } from "./timing";
 export type { Curve } from "./easing";
 export { mixColour, mixOf } from "./mix";
 export type { Mix } from "./mix";

@@ -1,6 +1,16 @@
-import type { Easing, Lane, Motion } from "../project/types";
+import type { Easing, Id, Lane, Motion } from "../project/types";
 import { isSpring } from "./easing";
 import { settlingTime } from "./spring";
+
+/** Names a lane: its layer, and its property if it is of one. */
+export interface LaneName { readonly layer: Id; readonly key: string | null }
+
+/** The lane a motion has for a layer or one of its properties. */
+export const laneOf = (motion: Motion, name: LaneName): Lane | undefined => motion.lanes?.find((l) => l.layer === name.layer && l.key === name.key);
+
+/** The timing a layer or property has: its lane's, else that of the lane around it, else the motion's own. */
+export const timingOf = (motion: Motion, name: LaneName): Lane =>
+  laneOf(motion, name) ?? { ...(laneOf(motion, { ...name, key: null }) ?? { delay: 0, duration: motion.duration, easing: motion.easing }), ...name };
 
 /** How long one go takes, ms: a spring's own settling time, else the duration. */
 export const lengthOf = ({ duration, easing }: { readonly duration: number; readonly easing: Easing }): number => (isSpring(easing) ? settlingTime(easing) : duration);

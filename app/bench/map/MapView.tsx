@@ -106,7 +106,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
         <span className="quiet ms-auto">{map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one to show it in Try, a way to edit its rule.</span>
       </div>
       <div className="map-room" ref={room}>
-        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} onMoveStart={() => room.current?.classList.add("moving")} onMoveEnd={() => room.current?.classList.remove("moving")} minZoom={0.1} maxZoom={2} nodesConnectable={false}
+        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} onMove={(e) => { if (e) room.current?.classList.add("moving"); }} onMoveEnd={() => room.current?.classList.remove("moving")} minZoom={0.1} maxZoom={2} nodesConnectable={false}
           onNodeClick={(_e, n) => { const found = map.nodes.find((x) => x.key === n.id); if (found) put({ wanted: { ...found.variant } }); }}
           onEdgeClick={(_e, edge) => put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })}
           ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}>

@@ -1,10 +1,10 @@
 import { useMemo, useRef, useState } from "react";
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
 import { easingText } from "#core/behaviour";
-import { laneOf, saveMotion, timingOf, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
-import type { LaneName } from "#core/edit";
+import { saveMotion, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import type { LaneName } from "#core/motion";
 import { tokenValue } from "#core/looks";
-import { cssEasing, cssWords, curveOf, isBezier, isSpring, laneLabel, lengthOf, overshootOf, presets, slopeAt, swingOf } from "#core/motion";
+import { cssEasing, cssWords, curveOf, isBezier, isSpring, laneLabel, laneOf, lengthOf, overshootOf, presets, slopeAt, swingOf, timingOf } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, Lane, Motion, MotionValue, Spring } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";

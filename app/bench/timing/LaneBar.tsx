@@ -1,6 +1,6 @@
 import { useRef } from "react";
 import { withoutPose, withPose } from "#core/edit";
-import type { LaneName } from "#core/edit";
+import type { LaneName } from "#core/motion";
 import { laneLabel, laneValue } from "#core/motion";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";

@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
-import { laneOf, timingOf, withLane, withPose } from "#core/edit";
-import type { LaneName } from "#core/edit";
-import { goesOf, isSpring, laneLabel, laneValue, lengthOf, numbersIn } from "#core/motion";
+import { withLane, withPose } from "#core/edit";
+import type { LaneName } from "#core/motion";
+import { goesOf, isSpring, laneLabel, laneOf, laneValue, lengthOf, numbersIn, timingOf } from "#core/motion";
 import type { Lane } from "#core/project";
 import type { Value } from "#core/properties";
 import { property, registry } from "#core/properties";

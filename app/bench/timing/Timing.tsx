@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { backOf, rulesOf, ruleText } from "#core/behaviour";
 import { cascaded, cascadeOrders, compareTimes, withoutLane } from "#core/edit";
-import type { CascadeOrder, LaneName } from "#core/edit";
+import type { CascadeOrder } from "#core/edit";
+import type { LaneName } from "#core/motion";
 import type { LayoutEnv } from "#core/layout";
 import { variantKey, variantName } from "#core/looks";
 import type { Placed } from "#core/layout";

@@ -1,7 +1,7 @@
 import { useMemo, useState } from "react";
 import { endsOf, settledMotion, startsOf } from "#core/behaviour";
 import { setMotions } from "#core/edit";
-import type { LaneName } from "#core/edit";
+import type { LaneName } from "#core/motion";
 import { layout } from "#core/layout";
 import type { LayoutEnv, Placed } from "#core/layout";
 import { Resolver, variantKey } from "#core/looks";
