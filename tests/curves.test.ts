@@ -1,12 +1,22 @@
 import fc from "fast-check";
 import type { Browser, Page } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { cssEasing, cssWords, curveOf, presets, springFrom } from "#core/motion";
-import type { Easing } from "#core/project";
+import { endsOf, rulesOf } from "#core/behaviour";
+import { animatedSvg, cssKeyframes } from "#core/formats";
+import { layout } from "#core/layout";
+import type { LayoutEnv, Placed } from "#core/layout";
+import { Resolver, restingVariant } from "#core/looks";
+import type { Resolved } from "#core/looks";
+import { Change, cssEasing, cssWords, curveOf, laneValue, lastsFor, presets, springFrom } from "#core/motion";
+import { paint, svgDocument } from "#core/paint";
+import type { Easing, Piece, Rule } from "#core/project";
+import { kelpwayKit } from "../demo/index";
 import { launch } from "./support/browser";
+import { testEnv } from "./support/env";
 
-let browser: Browser, close: () => Promise<void>, page: Page;
+let browser: Browser, close: () => Promise<void>, page: Page, env: LayoutEnv;
 beforeAll(async () => {
+  env = await testEnv();
   ({ browser, close } = await launch());
   page = await browser.newPage();
 });
@@ -41,3 +51,69 @@ describe("in Chromium", () => {
     }
   });
 });
+
+describe("exports of the kit's motions, in Chromium", () => {
+  const moments = [0, 0.18, 0.41, 0.66, 0.9];
+  const scenes = (id: string, ruleId: string) => {
+    const kit = kelpwayKit(), piece = kit.pieces[id] as Piece, rule = rulesOf(kit, piece).find((r) => r.id === ruleId) as Rule, ends = endsOf(piece, rule, restingVariant(piece));
+    const [from, to] = [ends.from, ends.to].map((v) => layout(env, new Resolver().tree(kit, id, v) as Resolved)) as [Placed, Placed];
+    return { from, to, rule, change: new Change(from, to, rule.motion), length: lastsFor(rule.motion) };
+  };
+
+  it("a moving SVG shows at every moment what the player shows", async () => {
+    for (const [id, rule] of [["route-bell", "fill"], ["board-now-button", "hover"], ["harbour-dock-bar", "to-ticket"], ["menu-button", "turn"], ["alert-switch", "flip"]] as const) {
+      const { change, from, to, length } = scenes(id, rule), times = Array.from({ length: 61 }, (_, i) => (length * i) / 60), frames = times.map((t) => paint(change.frame(t)));
+      const svg = animatedSvg(frames, times, to.width, to.height, { margin: 8, ground: "#ffffff", pause: null, style: "", address: () => "" });
+      const offs: number[] = [], stills: string[] = [];
+      expect(from.width).toBeGreaterThan(0);
+      await page.setContent(`<body style="margin:0">${svg}</body>`);
+      for (const share of moments) {
+        const at = length * share;
+        await page.evaluate((ms) => { for (const a of document.getAnimations()) { a.pause(); a.currentTime = ms; } }, at);
+        const size = { x: 0, y: 0, width: Math.ceil(to.width) + 16, height: Math.ceil(to.height) + 16 }, moving = await page.screenshot({ clip: size, encoding: "base64" });
+        const other = await browser.newPage();
+        await other.setContent(`<body style="margin:0">${svgDocument(change.frame(at), 8).replace("<svg ", '<svg style="background:#fff" ')}</body>`);
+        const still = await other.screenshot({ clip: size, encoding: "base64" });
+        await other.close();
+        offs.push(await unlikePixels(page, moving, still));
+        stills.push(still);
+        await page.setContent(`<body style="margin:0">${svg}</body>`);
+      }
+      // far less than what moves: from its first to its other moments the picture itself changes
+      const changed = Math.max(...(await Promise.all(stills.map((s) => unlikePixels(page, stills[0] as string, s)))));
+      expect({ id, changed: changed > 3 * Math.max(...offs), near: Math.max(...offs) < 0.008 }).toEqual({ id, changed: true, near: true });
+    }
+  });
+
+  it("CSS keyframes have at every moment the values Nubble has", async () => {
+    const { change, from, to, rule, length } = scenes("route-bell", "fill"), css = cssKeyframes("Bell", from, to, rule.motion);
+    await page.setContent(`<style>${css}</style><div class="bell"></div><div class="ground"></div><div class="dot"></div>`);
+    for (const share of moments) {
+      const at = length * share, scene = change.frame(at);
+      const shown = await page.evaluate((ms) => { for (const a of document.getAnimations()) { a.pause(); a.currentTime = ms; } return ["bell", "ground", "dot"].map((c) => getComputedStyle(document.querySelector(`.${c}`) as Element).scale); }, at);
+      for (const [i, id] of ["bell", "ground", "dot"].entries()) {
+        const wanted = (laneValue(scene, id, "scale") as readonly number[])[0] as number, is = shown[i] === "none" ? 1 : parseFloat(shown[i] ?? "");
+        expect(Math.abs(is - wanted)).toBeLessThan(0.004);
+      }
+    }
+  });
+});
+
+/** How far two pictures differ: the mean difference of a pixel, 0–1. */
+const unlikePixels = (at: Page, a: string, b: string): Promise<number> => at.evaluate(async (one, two) => {
+  const data: Uint8ClampedArray[] = [];
+  for (const source of [one, two]) {
+    const image = new Image();
+    image.src = `data:image/png;base64,${source}`;
+    await image.decode();
+    const canvas = document.createElement("canvas"), context = canvas.getContext("2d") as CanvasRenderingContext2D;
+    canvas.width = image.width;
+    canvas.height = image.height;
+    context.drawImage(image, 0, 0);
+    data.push(context.getImageData(0, 0, image.width, image.height).data);
+  }
+  const [x, y] = data as [Uint8ClampedArray, Uint8ClampedArray];
+  let sum = 0;
+  for (let i = 0; i < x.length; i++) sum += Math.abs((x[i] as number) - (y[i] as number));
+  return sum / x.length / 255;
+}, a, b);

@@ -4,6 +4,6 @@ export type { Draft, Picture, ReadSvg } from "./svg/read";
 export { readIcon } from "./svg/icon";
 export type { IconDrawing } from "./svg/icon";
 export { pathInBox } from "./svg/geometry";
-export { animatedSvg, cssTransform } from "./motion/animated";
+export { animatedSvg, cssTransform, hashesIn } from "./motion/animated";
 export type { AnimatedOptions } from "./motion/animated";
 export { cssKeyframes } from "./motion/keyframes";

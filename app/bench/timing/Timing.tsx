@@ -13,6 +13,7 @@ import { useProject } from "../../store/session-context";
 import { useChosen } from "../state";
 import { CurvePanel } from "./CurvePanel";
 import { Lanes } from "./Lanes";
+import { SaveMenu } from "./SaveMenu";
 import { useHead } from "./useHead";
 import { rowKey, useTiming } from "./useTiming";
 import type { Timed } from "./useTiming";
@@ -76,7 +77,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
         <select className="word" aria-label="Speed of playing" value={head.rate} onChange={(e) => head.setRate(Number(e.target.value))}><option value={1}>full speed</option><option value={0.5}>half speed</option><option value={0.25}>a quarter</option><option value={0.1}>a tenth</option></select>
         <select className="word timing-rule" aria-label="Rule" value={rule.id} onChange={(e) => { timed.choose(e.target.value); setPicked([null]); head.seek(null); }}>{timed.rules.map((r, i) => <option key={r.id} value={r.id}>{i + 1}. {ruleText(project, piece, r)}</option>)}</select>
         {timed.starts.length > 1 && <><span>from</span><select className="word timing-from" aria-label="From which variant" value={variantKey(piece, timed.from)} onChange={(e) => { const found = timed.starts.find((v) => variantKey(piece, v) === e.target.value); if (found) timed.setFrom(found); }}>{timed.starts.map((v) => <option key={variantKey(piece, v)} value={variantKey(piece, v)}>{variantName(piece, v)}</option>)}</select></>}
-        <span className="ms-auto"><Back timed={timed} /></span>
+        <span className="ms-auto d-inline-flex align-items-center gap-2"><Back timed={timed} /><SaveMenu timed={timed} /></span>
       </div>
       {lanes.length > 1 && <div className="rule-chosen"><b>{lanes.length} lanes:</b><Cascade timed={timed} names={lanes} /></div>}
       <div className="timing-body">

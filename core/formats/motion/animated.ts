@@ -110,3 +110,16 @@ export const animatedSvg = (frames: readonly Paint[], times: readonly number[], 
   const css = `${style}${writer.rules.join("")}@media (prefers-reduced-motion:reduce){*{animation-delay:-1e6s!important;animation-iteration-count:1!important;animation-fill-mode:forwards!important}}`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${css.replaceAll("<", "&lt;")}</style>${ground === null ? "" : `<rect x="${-margin}" y="${-margin}" width="${w}" height="${h}" fill="${ground}"/>`}${inside}</svg>`;
 };
+
+/** The fonts and the kept pictures (by their hash) that painted trees need. */
+export const hashesIn = (frames: readonly Paint[]): { readonly families: ReadonlySet<string>; readonly hashes: ReadonlySet<string> } => {
+  const families = new Set<string>(), hashes = new Set<string>();
+  const visit = (p: Paint) => {
+    const font = p.attrs["font-family"], href = p.attrs.href;
+    if (typeof font === "string") for (const name of font.split(",")) families.add(name.trim().replaceAll(/["']/g, ""));
+    if (typeof href === "string" && href.startsWith("asset:")) hashes.add(href.slice(6));
+    p.children.forEach(visit);
+  };
+  frames.forEach(visit);
+  return { families, hashes };
+};
