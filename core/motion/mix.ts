@@ -1,5 +1,6 @@
 import { convertOklabToRgb, convertRgbToOklab, parseHex } from "culori/fn";
 import { readPath } from "../paint/path";
+import { morph } from "./morph";
 import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties/types";
 
 /** The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1 where a curve overshoots. */
@@ -42,6 +43,30 @@ const mixFour = (a: Four, b: Four): Mix<Four> => (t) => [lerp(a[0], b[0], t), le
 /** A colour seen as the gradient it turns into or comes from: the same stops, all of that colour. */
 const flat = (colour: string, like: Gradient): Gradient => ({ ...like, stops: like.stops.map((s) => ({ ...s, colour })) });
 
+/** The colour a gradient has at a place, as browsers paint it: sRGB between stops, premultiplied (CSS Images 3 §3.4.2). */
+const colourAt = (stops: readonly Stop[], at: number): string => {
+  const i = stops.findIndex((s) => s.at >= at), next = stops[i], before = stops[i - 1];
+  if (!next) return stops.at(-1)?.colour ?? "none";
+  if (!before || next.at === before.at) return next.colour;
+  const t = (at - before.at) / (next.at - before.at), [p, q] = [before, next].map((s) => (s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) })) as [Rgba, Rgba];
+  const alpha = lerp(p.alpha, q.alpha, t), part = (k: "r" | "g" | "b") => hex(alpha === 0 ? 0 : lerp(p[k] * p.alpha, q[k] * q.alpha, t) / alpha);
+  return `#${part("r")}${part("g")}${part("b")}${alpha < 1 ? hex(alpha) : ""}`;
+};
+interface Rgba { readonly r: number; readonly g: number; readonly b: number; readonly alpha: number }
+
+/** A gradient's stops with further ones in between that change nothing of its look. */
+const withStopsAt = (stops: readonly Stop[], places: readonly number[]): Stop[] => {
+  const own = [...stops].sort((a, b) => a.at - b.at);
+  return [...own, ...places.filter((at) => !own.some((s) => s.at === at)).map((at) => ({ at, colour: colourAt(own, at) }))].sort((a, b) => a.at - b.at);
+};
+
+/** Gradients of different numbers of stops get those of the other, too. */
+const sameStops = (a: readonly Stop[], b: readonly Stop[]): readonly [readonly Stop[], readonly Stop[]] => {
+  if (a.length === b.length) return [a, b];
+  const p = withStopsAt(a, b.map((s) => s.at)), q = withStopsAt(b, a.map((s) => s.at));
+  return p.length === q.length ? [p, q] : [a, b];
+};
+
 const mixStops = (a: readonly Stop[], b: readonly Stop[]): Mix<Stop[]> => {
   const colours = b.map((s, i) => mixColour(a[i]?.colour ?? s.colour, s.colour));
   return (t) => b.map((s, i) => ({ at: lerp(a[i]?.at ?? s.at, s.at, t), colour: colours[i]?.(t) ?? s.colour }));
@@ -49,13 +74,14 @@ const mixStops = (a: readonly Stop[], b: readonly Stop[]): Mix<Stop[]> => {
 
 const mixPair = (a: Pair, b: Pair): Mix<Pair> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t)];
 
-/** Colours mix with colours and with gradients, gradients of one kind stop by stop; pictures and unlike gradients dissolve. */
+/** Colours mix with colours and with gradients, gradients of one kind stop by stop, also with different numbers of them; pictures and unlike gradients dissolve. */
 const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
   if (typeof from === "string" && typeof to === "string") return mixColour(from, to);
   if (typeof from === "object" && from.kind === "picture" || typeof to === "object" && to.kind === "picture") return null;
   const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient), b = typeof to === "string" ? flat(to, a) : (to as Gradient);
-  if (a.kind !== b.kind || a.stops.length !== b.stops.length) return null;
-  const stops = mixStops(a.stops, b.stops);
+  const [p, q] = sameStops(a.stops, b.stops);
+  if (a.kind !== b.kind || p.length !== q.length) return null;
+  const stops = mixStops(p, q);
   if (a.kind === "linear" && b.kind === "linear") return (t) => ({ kind: "linear", angle: lerp(a.angle, b.angle, t), stops: stops(t) });
   if (a.kind === "radial" && b.kind === "radial") {
     const centre = mixPair(a.centre, b.centre), radii = mixPair(a.radii, b.radii);
@@ -77,10 +103,10 @@ const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Sh
   })).filter((s) => s.colour !== "none");
 };
 
-/** Paths with the same commands mix number by number; others cannot, and dissolve instead. */
+/** Paths with the same commands mix number by number; others are turned into one another as outlines of cubics. */
 const mixPath = (a: string, b: string): Mix<string> | null => {
   const p = readPath(a), q = readPath(b);
-  if (p.length !== q.length || p.some((s, i) => s.command !== q[i]?.command)) return null;
+  if (p.length !== q.length || p.some((s, i) => s.command !== q[i]?.command)) return morph(a, b);
   return (t) => p.map((s, i) => s.command + s.numbers.map((n, k) => lerp(n, q[i]?.numbers[k] ?? n, t)).join(" ")).join("");
 };
 

@@ -40,9 +40,32 @@ describe("mixing", () => {
     expect(mixOf("number", 0, 360)?.(0.5)).toBe(180);
   });
 
-  it("paths with the same commands morph, others cannot", () => {
+  it("gradients with different numbers of stops mix, and look as they are at either end", () => {
+    const two = { kind: "linear", angle: 90, stops: [{ at: 0, colour: "#000000" }, { at: 1, colour: "#ffffff" }] } as const, three = { kind: "linear", angle: 0, stops: [{ at: 0, colour: "#ff0000" }, { at: 0.25, colour: "none" }, { at: 1, colour: "#0000ff" }] } as const;
+    const mix = mixOf("fill", two, three), half = mix?.(0.5) as typeof three, begun = mix?.(1e-9) as typeof three;
+    expect([mix?.(0), mix?.(1)]).toEqual([two, three]);
+    expect(half.angle).toBe(45);
+    expect(half.stops.map((s) => s.at)).toEqual([0, 0.25, 1]);
+    // the stop that came in between has the colour the gradient has there
+    expect(begun.stops[1]?.colour).toMatch(/^#404040/);
+    expect(mixOf("fill", two, { kind: "radial", centre: [0.5, 0.5], radii: [1, 1], stops: two.stops })).toBeNull();
+  });
+
+  it("any path is turned into any other: its points go the shortest ways round, what has no partner shrinks to a point", () => {
     expect(mixOf("path", "M0 0 L10 0", "M10 10 L20 10")?.(0.5)).toBe("M5 5L15 5");
-    expect(mixOf("path", "M0 0 L10 0", "M0 0 C1 1 2 2 3 3")).toBeNull();
+    const box = "M0 0 L100 0 L100 100 L0 100 Z", turned = "M100 100 L0 100 L0 0 L100 0 Z", other = "M100 0 C100 0 100 100 100 100 L0 100 L0 0 Z";
+    const numbers = (d: unknown) => String(d).match(/-?[\d.]+/g)?.map(Number) ?? [];
+    // the same square drawn with other commands and from another corner does not move at all
+    const still = mixOf("path", turned, other)?.(0.5);
+    expect(Math.min(...numbers(still))).toBe(0);
+    expect(Math.max(...numbers(still))).toBe(100);
+    expect(String(still)).not.toMatch(/ 50 50C/);
+    const cross = mixOf("path", box, "M50 0 L60 40 L100 50 L60 60 L50 100 L40 60 L0 50 L40 40 Z");
+    expect(String(cross?.(0.5)).match(/C/g)).toHaveLength(8);
+    for (const t of [0.1, 0.5, 0.9]) expect(numbers(cross?.(t)).every((n) => n >= 0 && n <= 100)).toBe(true);
+    const hole = `${box} M40 40 L60 40 L60 60 L40 60 Z`, opened = mixOf("path", box.replace("L100 0", "L50 0 L100 0"), hole)?.(0.5);
+    expect(String(opened).match(/M/g)).toHaveLength(2);
+    expect(mixOf("path", "M0 0", "M0 0 L5 5")).toBeNull();
     expect(mixOf("dissolve", "on", "off")).toBeNull();
   });
 });
