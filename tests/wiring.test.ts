@@ -167,6 +167,37 @@ describe("checks and rehearsals on the bench", () => {
     await me.until(async () => expect(await me.page.$$eval(".rule.chosen", (r) => r.length)).toBeGreaterThan(0));
   });
 
+  it("rehearsals run at once, those of a piece and those of the whole project, with what came of them by piece", async () => {
+    await desk.go("alert-switch");
+    await openTab("Rehearsals");
+    await me.click("button", "Run");
+    await me.until(async () => expect(await me.text(".rehearsals")).toMatch(/Passed, in \d+ ms/));
+    await me.click("button", "Run all");
+    await me.until(async () => expect(await me.text(".rehearsals")).toMatch(/All passed, in \d+ ms/));
+    await me.page.goto(desk.address, { waitUntil: "load" });
+    await me.until(async () => expect(await me.page.$$eval("button", (all) => { const b = all.find((x) => x.textContent?.startsWith("Run all")); b?.click(); return b !== undefined; })).toBe(true));
+    await me.until(async () => expect(await me.text("section[aria-labelledby=rehearsals-title]")).toMatch(/All \d+ pass\./));
+    expect(await me.page.$$eval(".rehearsal-results .result.passed", (all) => all.length)).toBeGreaterThan(12);
+    await desk.go("alert-switch");
+  });
+
+  it("among many layers one types a few letters to find the one meant", async () => {
+    await desk.go("ticket");
+    await openTab("Rules");
+    await me.click("button", "New rule");
+    const source = await me.find("combobox", "Effect");
+    expect(await source.evaluate((e) => e.tagName)).toBe("INPUT");
+    await source.click();
+    await me.type("menu op");
+    await me.until(async () => expect(await me.page.$$eval("[role=option]", (all) => all.map((o) => o.textContent))).toEqual(["Menu: Open"]));
+    await me.press("Enter");
+    await me.until(async () => expect(await source.evaluate((e) => (e as HTMLInputElement).value)).toBe("Menu: Open"));
+    await source.click();
+    await me.type("zzz");
+    await me.press("Escape");
+    expect(await source.evaluate((e) => (e as HTMLInputElement).value)).toBe("Menu: Open");
+  });
+
   it("fits the window and leaves the console quiet", async () => {
     for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {
       await me.page.setViewport({ width: w, height: h });
