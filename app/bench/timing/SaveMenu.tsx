@@ -7,6 +7,8 @@ import { embedded } from "../../common/embed";
 import { Menu } from "../../common/Menu";
 import { saveText } from "../../common/save";
 import { useProject } from "../../store/session-context";
+import type { Filming } from "./film";
+import { FilmDialog } from "./FilmDialog";
 import type { Timed } from "./useTiming";
 
 /** ms between the frames of a moving picture, room around the piece for shadows (px), and how long its end is shown (ms). */
@@ -16,7 +18,7 @@ const LONGEST = 12_000;
 
 /** Saves the change one looks at for use elsewhere. */
 export const SaveMenu = ({ timed }: { timed: Timed }) => {
-  const project = useProject(), [busy, setBusy] = useState(false), [trouble, setTrouble] = useState<string | null>(null);
+  const project = useProject(), [busy, setBusy] = useState(false), [filming, setFilming] = useState<Filming["kind"] | null>(null), [trouble, setTrouble] = useState<string | null>(null);
   const { piece, rule, change, scenes, motion } = timed, name = `${piece.name} ${timed.rules.indexOf(rule) + 1}`;
   const css = () => saveText(`${name}.css`, "text/css", cssKeyframes(`${piece.name}: ${ruleText(project, piece, rule)}`, scenes.from, scenes.to, motion));
   const svg = async () => {
@@ -39,8 +41,11 @@ export const SaveMenu = ({ timed }: { timed: Timed }) => {
         <Menu>
           <Dropdown.Item as="button" type="button" onClick={css}>CSS keyframes</Dropdown.Item>
           <Dropdown.Item as="button" type="button" onClick={() => void svg()}>Moving SVG</Dropdown.Item>
+          <Dropdown.Item as="button" type="button" onClick={() => setFilming("gif")}>Animated GIF …</Dropdown.Item>
+          <Dropdown.Item as="button" type="button" onClick={() => setFilming("png")}>PNG pictures …</Dropdown.Item>
         </Menu>
       </Dropdown>
+      {filming && <FilmDialog timed={timed} kind={filming} name={name} onClose={() => setFilming(null)} />}
     </>
   );
 };

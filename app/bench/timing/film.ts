@@ -1,0 +1,71 @@
+import { wrap } from "comlink";
+import { markup, paint } from "#core/paint";
+import type { Paint } from "#core/paint";
+import type { Placed } from "#core/layout";
+import type { Pictures } from "../../../workers/pictures";
+import { embedded } from "../../common/embed";
+
+/** How a change is filmed. */
+export interface Filming {
+  readonly kind: "gif" | "png";
+  /** px of the picture per px of the piece */
+  readonly scale: number;
+  /** frames per second */
+  readonly rate: number;
+  /** a CSS colour behind the piece; null: clear (PNG only) */
+  readonly ground: string | null;
+  /** px of the piece around it */
+  readonly margin: number;
+  /** ms the end is shown before it begins again */
+  readonly pause: number;
+}
+
+/** More frames than this are not filmed. */
+export const MOST_FRAMES = 600;
+
+/** The moments of a film, ms from the beginning: its end is always among them. */
+export const momentsOf = (length: number, rate: number): number[] => {
+  const step = 1000 / rate, count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
+  return [...Array.from({ length: count }, (_, i) => i * step), length];
+};
+
+const drawn = async (svg: string, canvas: HTMLCanvasElement, ground: string | null): Promise<CanvasRenderingContext2D> => {
+  const context = canvas.getContext("2d", { willReadFrequently: true });
+  if (!context) throw new Error("the browser gives no canvas");
+  const image = new Image();
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
+  await image.decode();
+  context.clearRect(0, 0, canvas.width, canvas.height);
+  if (ground !== null) { context.fillStyle = ground; context.fillRect(0, 0, canvas.width, canvas.height); }
+  context.drawImage(image, 0, 0, canvas.width, canvas.height);
+  return context;
+};
+
+const pngOf = (canvas: HTMLCanvasElement): Promise<Uint8Array> => new Promise((done, fail) => { canvas.toBlob((blob) => { if (blob) void blob.arrayBuffer().then((b) => done(new Uint8Array(b))); else fail(new Error("no picture")); }, "image/png"); });
+
+/**
+ * Films a change: each moment is painted as the player paints it, drawn by the browser, and put together in a worker. Tells how
+ * far it is (0–1); null when it was cancelled.
+ */
+export const film = async (frameAt: (ms: number) => Placed, size: { readonly width: number; readonly height: number }, length: number, how: Filming, tell: (done: number) => void, cancelled: () => boolean): Promise<Uint8Array | null> => {
+  const moments = momentsOf(length, how.rate), frames: Paint[] = moments.map((t) => paint(frameAt(t))), { style, address } = await embedded(frames);
+  const { margin, scale } = how, w = size.width + 2 * margin, h = size.height + 2 * margin, canvas = document.createElement("canvas");
+  canvas.width = Math.round(w * scale);
+  canvas.height = Math.round(h * scale);
+  const worker = new Worker(new URL("../../../workers/pictures.ts", import.meta.url), { type: "module" }), pictures = wrap<Pictures>(worker);
+  try {
+    const files: Record<string, Uint8Array> = {};
+    if (how.kind === "gif") await pictures.begin(canvas.width, canvas.height);
+    for (const [i, frame] of frames.entries()) {
+      if (cancelled()) return null;
+      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${canvas.width}" height="${canvas.height}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${style}</style>${markup(frame, address)}</svg>`;
+      const context = await drawn(svg, canvas, how.kind === "gif" ? (how.ground ?? "#ffffff") : how.ground);
+      if (how.kind === "gif") await pictures.add(context.getImageData(0, 0, canvas.width, canvas.height).data, i === frames.length - 1 ? how.pause : 1000 / how.rate);
+      else files[`${String(i + 1).padStart(4, "0")}.png`] = await pngOf(canvas);
+      tell((i + 1) / frames.length);
+    }
+    return how.kind === "gif" ? await pictures.end() : await pictures.zip(files);
+  } finally {
+    worker.terminate();
+  }
+};
