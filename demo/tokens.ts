@@ -8,7 +8,7 @@ const groups: Readonly<Record<string, readonly (keyof typeof raw)[]>> = {
 };
 const words = (name: string): string => name.replace(/([A-Z])/g, " $1").replace(/^./, (c) => c.toUpperCase());
 
-/** The kit's tokens: colours in groups, text styles, shadows, sizes, durations and curves. */
+/** The kit's tokens: colours in groups, text styles, shadows, sizes and motions. */
 export const tokens = (): Readonly<Record<string, Token>> => {
   const list: Token[] = [];
   const add = (id: string, type: TokenType, name: string, value: TokenValue | { alias: string }, group = "") => list.push({ id, type, name, group, order: orderAfter(list), value });
@@ -27,9 +27,6 @@ export const tokens = (): Readonly<Record<string, Token>> => {
   add("shadow-float", "shadow", "Floating", [{ x: 0, y: 10, blur: 30, spread: -6, colour: "#1c2f3a59" }]);
   add("size-card", "number", "Card corner", 18, "Corners");
   add("size-control", "number", "Control corner", 12, "Corners");
-  add("duration-quick", "duration", "Quick", 120);
-  add("duration-calm", "duration", "Calm", 260);
-  add("curve-settle", "curve", "Settle", [0.2, 0.8, 0.2, 1]);
   for (const { id, name, duration, easing } of motionTokens) add(id, "motion", name, { duration, easing });
   add("motion-mooring", "motion", "Mooring", { duration: 420, easing: { kind: "spring", mass: 1, stiffness: 171.3, damping: 21.47 } });
   return Object.fromEntries(list.map((t) => [t.id, t]));

@@ -106,8 +106,10 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     name: "bench-timing", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
       await tab(page, "Timing");
       await sleep(1500);
+      await page.select("select[aria-label=Rule]", "fill");
+      await sleep(300);
       const ruler = await (await page.$(".lane-track.time"))?.boundingBox();
-      if (ruler) await page.mouse.click(ruler.x + ruler.width * 0.42, ruler.y + 12);
+      if (ruler) await page.mouse.click(ruler.x + ruler.width * 0.27, ruler.y + 12);
       await page.evaluate(() => document.querySelector<HTMLElement>(".lane-row.of-key .lane-name")?.click());
       await sleep(300);
     },
@@ -166,7 +168,8 @@ const harbour = await startHarbour(home, folder);
 const { browser, close } = await launch();
 try {
   mkdirSync(out, { recursive: true });
-  for (const view of views) {
+  // all, or those named
+  for (const view of views.filter((v) => process.argv.length < 3 || process.argv.includes(v.name))) {
     const page = await browser.newPage();
     // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
     await page.evaluateOnNewDocument("globalThis.__name ??= (f) => f");
