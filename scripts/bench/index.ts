@@ -17,9 +17,10 @@ import { stage } from "./stage.ts";
 const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"] };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
-// `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench behaviour` rules and checks
+// `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench motion` movement, `npm run bench behaviour` rules and checks
 const only = process.argv[2];
 if (only === "behaviour") behaviour(env, line);
+else if (only === "motion") motion(env, line);
 else if (only !== "stage" && only !== "map") {
   cards(env, line);
   machine(env, line);
@@ -34,4 +35,4 @@ else if (only !== "stage" && only !== "map") {
     rmSync(home, { recursive: true, force: true });
   }
 }
-if (only !== "behaviour") await stage(line, only === "map");
+if (only !== "behaviour" && only !== "motion") await stage(line, only === "map");

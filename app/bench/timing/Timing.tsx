@@ -47,8 +47,8 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
 const Back = ({ timed }: { timed: Timed }) => {
   const project = useProject(), rules = rulesOf(project, timed.piece), back = backOf(timed.piece, rules, timed.rule, timed);
   if (!back) return null;
-  if (back.id === timed.rule.id) return <span className="quiet small-text">The same rule leads back, in the same time.</span>;
-  return <button type="button" className="btn btn-sm btn-link small-text p-0" title={ruleText(project, timed.piece, back)} onClick={() => timed.choose(back.id)}>{compareTimes(timed.motion, back.motion)}</button>;
+  if (back.id === timed.rule.id) return <span className="quiet small-text text-nowrap">The same rule leads back.</span>;
+  return <button type="button" className="btn btn-sm btn-link small-text p-0 text-nowrap" title={ruleText(project, timed.piece, back)} onClick={() => timed.choose(back.id)}>{compareTimes(timed.motion, back.motion)}</button>;
 };
 
 /** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
