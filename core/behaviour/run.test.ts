@@ -50,6 +50,27 @@ describe("a running piece", () => {
     expect(run.wakesAt()).toBe(Infinity);
   });
 
+  it("what a contact did goes back in the same time, without the poses of the way there; an entered one only stirs", () => {
+    const { b, id, knob } = slider(tween(100)), turn = { layer: knob, key: "rotation", delay: 0, duration: 100, easing: "linear", poses: [{ at: 0.5, value: 30, easing: "linear" }] } as const;
+    const lit = b.trait("Lit", "no", "yes"), angle = (run: Run) => { const scene = run.scene(); return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN; };
+    b.rule({ source: knob, trigger: { type: "hover" }, undo: true, effects: [{ type: "set", trait: lit.id, to: { value: lit.v.yes as string } }], motion: { ...tween(100), lanes: [turn] } });
+    const run = new Run(env, b.project, id);
+    run.pointer("move", 5, 5);
+    run.advanceTo(50);
+    expect(angle(run)).toBe(30);
+    run.advanceTo(200);
+    run.pointer("move", 5, 90);
+    run.advanceTo(250);
+    expect([angle(run), run.variant()[lit.id]]).toEqual([0, lit.v.no]);
+    b.rule({ source: knob, trigger: { type: "enter" }, effects: [{ type: "stir" }], motion: { ...tween(100), lanes: [turn] } });
+    const other = new Run(env, b.project, id);
+    other.calm = true;
+    other.pointer("move", 5, 5);
+    other.advanceTo(50);
+    // for people who asked for less motion nothing stirs
+    expect(angle(other)).toBe(0);
+  });
+
   it("a click lands on what is seen, not on where it will be", () => {
     const { b, id, knob } = slider(tween(1000));
     const rule = Object.keys(b.piece.rules)[0] as string;

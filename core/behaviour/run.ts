@@ -25,6 +25,9 @@ const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 const MOST_CALM = 150;
 const calmed = (m: Motion): Motion => (m.kind === "cut" ? m : { kind: "fade", duration: Math.min(MOST_CALM, lengthOf(m)), delay: m.delay, easing: "linear" });
 
+/** What a contact did goes back in the same time; the poses it went through on the way there are not gone through again. */
+const undone = (m: Motion): Motion => (m.lanes ? { ...m, lanes: m.lanes.map(({ poses: _poses, times: _times, turns: _turns, ...lane }) => lane) } : m);
+
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
  * Same project, same input at the same times: same scenes. All times are ms since the start.
@@ -193,7 +196,8 @@ export class Run {
       if (h.type === "dragging") this.follow(h);
       else if (h.type === "dropped") this.drop(h);
       else if (h.type === "fired") for (const move of h.moves) this.aim(move.state, move.motion, h.at, move.path);
-      else if (h.type === "undone" || h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
+      else if (h.type === "undone") this.aim(h.state, undone(h.motion), h.at, h.path);
+      else if (h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
       // what comes over others or goes from there appears or vanishes; the rest need not dissolve into itself
       else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
       else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);

@@ -7,7 +7,7 @@ export { carryVariant, clearValue, moveSaying, ownLooks, resetVariant, setValues
 export type { Edits } from "./looks";
 export { addPiece, contains, devices, duplicatePiece, emptyProject, freeName, newPiece, piecesOf, removePiece, renamePiece, setOverlay, setStart, startScreen } from "./pieces";
 export type { Made } from "./pieces";
-export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, setRule, usualMotion } from "./rules";
+export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, repeatable, setRule, usualMotion } from "./rules";
 export { copyRules, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, rulesForValue, setRules, settableOptions } from "./rulebook";
 export type { RuleClip } from "./rulebook";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";

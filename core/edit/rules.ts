@@ -8,11 +8,14 @@ import { freeName } from "./pieces";
 /** The motion a first rule gets; later ones repeat the last used. */
 export const usualMotion: Motion = { kind: "tween", duration: 200, delay: 0, easing: "ease-in-out" };
 
+/** A motion as another rule may take it over: lanes are of the layers it was made for. */
+export const repeatable = (motion: Motion): Motion => { const { lanes: _own, ...rest } = motion; return rest; };
+
 /** A new rule after the others: on click of a source, with no effect yet unless given. */
 export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>): Made => {
   const last = inOrder(piece.rules).at(-1);
   const rule: Rule = {
-    on: true, trigger: { type: "click" }, source: null, when: {}, effects: [], undo: false, motion: last?.motion ?? usualMotion,
+    on: true, trigger: { type: "click" }, source: null, when: {}, effects: [], undo: false, motion: last ? repeatable(last.motion) : usualMotion,
     ...given, id: newId(), order: orderAfter(Object.values(piece.rules)),
   };
   return { id: rule.id, change: { label: "New rule", ops: [set(["pieces", piece.id, "rules", rule.id], rule)] } };

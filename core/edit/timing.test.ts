@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { cascaded, compareTimes, copyRules, followMotion, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import { addRule, cascaded, compareTimes, copyRules, followMotion, lastWiring, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
 import { laneOf, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { rulesOf } from "#core/behaviour";
@@ -90,6 +90,15 @@ describe("motions of a project", () => {
     const pasted = pasteRules(b.piece, clip);
     b.do(pasted.change);
     expect(b.piece.rules[pasted.ids[0] ?? ""]?.motion.lanes?.map((l) => l.layer)).toEqual([twin]);
+  });
+
+  it("the next rule takes over duration and curve, not the lanes, which are of other layers", () => {
+    const { b, bulb, rule } = lamp();
+    b.do(setMotions(b.piece, [rule], () => withLane({ ...plain, easing: "ease-in" }, { layer: bulb, key: null }, { delay: 30 })));
+    const made = addRule(b.piece, {});
+    b.do(made.change);
+    expect(b.piece.rules[made.id]?.motion).toEqual({ ...plain, easing: "ease-in" });
+    expect(lastWiring(b.piece).motion.lanes).toBeUndefined();
   });
 
   it("the way back is told in words", () => {

@@ -4,7 +4,7 @@ import type { Change } from "../project/change";
 import { inOrder, newId, orderAfter } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Condition, Effect, Id, Motion, Piece, Rule, Trigger, TriggerType, Variant } from "../project/types";
-import { usualMotion } from "./rules";
+import { repeatable, usualMotion } from "./rules";
 
 /** Where a wire from layers in some cards leads: to another card, or to a screen. */
 export type Wire = { readonly variant: Variant } | { readonly screen: Id; readonly over: boolean };
@@ -54,7 +54,7 @@ export const wireTriggers: readonly TriggerType[] = ["click", "press", "release"
 /** The trigger and motion used last in a piece: most people wire the same again. */
 export const lastWiring = (piece: Piece): { trigger: Trigger; motion: Motion; undo: boolean } => {
   const last = inOrder(piece.rules).findLast((r) => wireTriggers.includes(r.trigger.type));
-  return last ? { trigger: last.trigger, motion: last.motion, undo: last.undo } : { trigger: { type: "click" }, motion: usualMotion, undo: false };
+  return last ? { trigger: last.trigger, motion: repeatable(last.motion), undo: last.undo } : { trigger: { type: "click" }, motion: usualMotion, undo: false };
 };
 
 /** Adds a rule for each of the layers (the root stands for the whole piece), as one step of undo. */

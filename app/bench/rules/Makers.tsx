@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { ruleText } from "#core/behaviour";
-import { make, makings, usualMotion } from "#core/edit";
+import { make, makings, repeatable, usualMotion } from "#core/edit";
 import type { Making } from "#core/edit";
 import { boundsIn, unite } from "#core/layout";
 import type { Rect } from "#core/layout";
@@ -41,7 +41,7 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   const chosen = useChosen().filter((id) => id !== ROOT);
   const { piece } = active;
   const scene = activeScene(active, store.getState()), last = inOrder(piece.rules).at(-1);
-  const list = makings(piece, scene ? readingOrder(chosen, boundsIn(scene)) : chosen, last && last.motion.kind !== "cut" ? last.motion : usualMotion);
+  const list = makings(piece, scene ? readingOrder(chosen, boundsIn(scene)) : chosen, last && last.motion.kind !== "cut" ? repeatable(last.motion) : usualMotion);
   return (
     <>
       {list.length === 0 && <p className="quiet px-3 m-0">Nothing that is usual is left to make here. Choose as many layers as a trait has values to let each pick one, or declare a trait.</p>}
