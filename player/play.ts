@@ -7,6 +7,7 @@ import type { Id, Project, Step } from "#core/project";
 import type { Act } from "#core/rehearse";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
+import { listenToKeys } from "./keys";
 import { Showing } from "./show";
 
 export interface PlayOptions {
@@ -204,7 +205,10 @@ export class Player {
     this.svg.addEventListener("pointerdown", feed("down"), { signal });
     this.svg.addEventListener("pointerup", feed("up"), { signal });
     this.svg.addEventListener("pointercancel", feed("cancel"), { signal });
-    this.listenToKeys(signal);
+    listenToKeys(this.svg, signal, {
+      run: () => this.run, did: (act) => { this.tick(); act(); this.show(); }, told: (act) => this.options.onAct?.(act),
+      pointing: () => this.pointing, keyed: (keyed) => { this.keyed = keyed; if (!keyed) this.pointing = false; },
+    });
     this.svg.addEventListener("wheel", (e) => {
       if (e.ctrlKey || e.metaKey || this.showing) return;
       this.tick();
@@ -220,45 +224,6 @@ export class Player {
       this.run.input({ type: "over", layer: null });
       this.show();
     }, { signal });
-  }
-
-  /** The Tab key goes through what can be used, and on into the page; other keys go to the piece first. */
-  private listenToKeys(signal: AbortSignal): void {
-    const did = (act: () => void) => {
-      this.tick();
-      act();
-      this.show();
-    };
-    this.svg.addEventListener("focus", (e) => {
-      // only a focus that came by the keyboard shows where it is, from the side it came from
-      if (this.pointing) return;
-      this.keyed = true;
-      const from = e.relatedTarget;
-      const back = from instanceof Node && (this.svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
-      did(() => this.run.tab(back ? -1 : 1));
-    }, { signal });
-    this.svg.addEventListener("blur", () => {
-      this.pointing = this.keyed = false;
-      did(() => this.run.input({ type: "focus", layer: null }));
-    }, { signal });
-    this.svg.addEventListener("keydown", (e) => {
-      if (e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.key === "Tab") {
-        this.options.onAct?.({ type: "tab", at: this.run.now, back: e.shiftKey });
-        this.keyed = true;
-        let moved = false;
-        did(() => { moved = this.run.tab(e.shiftKey ? -1 : 1); });
-        if (moved) e.preventDefault();
-        return;
-      }
-      let taken = false;
-      if (!e.repeat) this.options.onAct?.({ type: "key", at: this.run.now, key: e.key });
-      if (!e.repeat) did(() => { taken = this.run.key(e.key, "down"); });
-      if (!taken && !(e.repeat && this.run.focus() !== null && (e.key === " " || e.key === "Enter"))) return;
-      e.preventDefault();
-      e.stopPropagation();
-    }, { signal });
-    this.svg.addEventListener("keyup", (e) => did(() => this.run.key(e.key, "up")), { signal });
   }
 
   private actOf(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch: boolean): Act | null {

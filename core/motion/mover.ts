@@ -6,7 +6,7 @@ import type { Value } from "../properties/types";
 import { Held } from "./held";
 import { isPosed, Pace } from "./pace";
 import { paired } from "./pairing";
-import { appearing, awayFrom, byId, equal, geometry, mixableOf, mixLines, sameWords, shallow, visibleCorners } from "./placed";
+import { appearing, awayFrom, byId, equal, geometry, layerAt, mixableOf, mixLines, sameWords, shallow, visibleCorners } from "./placed";
 import type { Leaving } from "./placed";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
@@ -307,14 +307,3 @@ export class Mover {
     }
   }
 }
-
-/** The layer at a path of a placed tree; null when it is not there. */
-const layerAt = (root: Placed, path: string): Placed | null => {
-  const visit = (p: Placed, prefix: string): Placed | null => {
-    const here = prefix + p.layer.id;
-    if (here === path) return p;
-    for (const c of p.children) { const found = visit(c, prefix); if (found) return found; }
-    return p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
-  };
-  return visit(root, "");
-};
