@@ -1,3 +1,4 @@
+import { findPlaced } from "../layout/hit";
 import type { Placed } from "../layout/types";
 import type { Id, Motion } from "../project/types";
 import { property } from "../properties/registry";
@@ -60,18 +61,13 @@ export class Change {
 }
 
 const middleOf = (root: Placed, layer: Id): readonly [number, number] | null => {
-  const visit = (p: Placed, x: number, y: number): readonly [number, number] | null => {
-    if (p.layer.id === layer) return [x + p.x + p.width / 2, y + p.y + p.height / 2];
-    for (const c of p.children) { const found = visit(c, x + p.x, y + p.y); if (found) return found; }
-    return null;
-  };
-  return visit(root, -root.x, -root.y);
+  const found = findPlaced(root, layer);
+  return found && [found.x - root.x + found.placed.width / 2, found.y - root.y + found.placed.height / 2];
 };
 
 /** The value a layer has for a lane's key in a scene; undefined where it is not there. */
 export const laneValue = (scene: Placed, layer: Id, key: string): Value | undefined => {
-  const visit = (p: Placed): Placed | undefined => (p.layer.id === layer ? p : p.children.map(visit).find((f) => f !== undefined));
-  const found = visit(scene);
+  const found = findPlaced(scene, layer)?.placed;
   return !found ? undefined : (geometry as readonly string[]).includes(key) ? found[key as "x"] : key === "presence" ? found.presence : found.values[key];
 };
 

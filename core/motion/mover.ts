@@ -81,17 +81,16 @@ export class Mover {
       old = seen;
     }
     const fading = motion.kind === "fade" ? (within ? `${within}/${ROOT}` : ROOT) : null;
-    const velocities = this.tracks;
     this.walk(old, next, seen, "", { cut, fading, pace, lane: undefined }, now);
-    if (!cut) this.stir(old, next, seen, pace, now, velocities);
+    if (!cut) this.stir(old, next, seen, pace, now);
   }
 
   /** Lanes of what does not change otherwise: they go through their poses and come back. */
-  private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number, before: ReadonlyMap<string, ReadonlyMap<string, Track>>): void {
+  private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number): void {
     for (const [name, lane] of pace.lanes) {
       if (lane.key === null || !isPosed(lane)) continue;
       const path = name.slice(0, name.length - lane.key.length - 1), span = pace.span(lane);
-      if (before.get(path)?.get(lane.key)?.span === span) continue;
+      if (this.tracks.get(path)?.get(lane.key)?.span === span) continue;
       const [is, was, seen] = [next, old, shown].map((tree) => layerAt(tree, path)) as [Placed | null, Placed | null, Placed | null];
       if (!is || !seen) continue;
       const read = (p: Placed): unknown => ((geometry as readonly string[]).includes(lane.key as string) ? p[lane.key as "x"] : p.values[lane.key as string]);

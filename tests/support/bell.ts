@@ -1,7 +1,6 @@
-import { piece } from "../../demo/build";
+import { becomes, motion, piece, trait } from "../../demo/build";
 import type { Source } from "../../demo/build";
-import { becomes, ellipse, icon, motion, trait } from "../../demo/build";
-import { sea } from "../../demo/colours";
+import { routeBell } from "../../demo/parts/pins";
 import type { Piece } from "#core/project";
 
 const wiggle = ["still", "left", "right", "back"] as const;
@@ -20,15 +19,9 @@ const source: Source = {
     { id: "settle", trigger: { type: "settled" }, when: { swell: "yes" }, effects: [becomes("swell", "no")], motion: motion("tween", 260, [0.3, 1.6, 0.5, 1]) },
     { id: "empty", trigger: { type: "click" }, when: { rings: "yes" }, effects: [becomes("rings", "no"), becomes("swell", "no"), becomes("wiggle", "still")], motion: motion("tween", 140) },
   ],
-  inside: [
-    ellipse("ground", "Ground", { x: 8, y: 8, width: 56, height: 56, fill: sea.foam, borderColour: "#1c2f3a26", borderWidth: 1.5 }),
-    icon("bell", "Bell", { x: 22, y: 21, width: 28, height: 28, icon: "icon-bell", fill: sea.ink, pivot: [50, 8] }),
-    ellipse("dot", "Dot", { x: 44, y: 17, width: 12, height: 12, fill: sea.buoy, borderColour: sea.foam, borderWidth: 2, scale: [0, 0] }),
-  ],
+  inside: routeBell.inside,
   looks: [
-    { when: { rings: "yes" }, changes: { bell: { icon: "icon-bell-fill", fill: sea.buoy }, ground: { fill: "#fdeee5", borderColour: sea.buoy }, dot: { scale: [1, 1] } } },
-    { when: { contact: "hovered" }, changes: { ground: { borderColour: sea.ink } } },
-    { when: { rings: "yes", contact: "hovered" }, changes: { ground: { borderColour: sea.buoyDark }, bell: { fill: sea.buoyDark } } },
+    ...(routeBell.looks ?? []),
     { when: { wiggle: "left" }, changes: { bell: { rotation: -14 } } },
     { when: { wiggle: "right" }, changes: { bell: { rotation: 12 } } },
     { when: { wiggle: "back" }, changes: { bell: { rotation: -7 } } },

@@ -3,10 +3,9 @@ import { backOf, rulesOf, ruleText } from "#core/behaviour";
 import { cascaded, cascadeOrders, compareTimes, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
 import type { LaneName } from "#core/motion";
+import { findPlaced } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { variantKey, variantName } from "#core/looks";
-import type { Placed } from "#core/layout";
-import type { Id } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";
@@ -21,16 +20,6 @@ import "./timing.scss";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = { first: "from the first", last: "from the last", middle: "from the middle", across: "from left to right", down: "from top to bottom" };
 
-/** Where a layer is within the piece at rest, px. */
-const placeOf = (root: Placed, layer: Id): { x: number; y: number } => {
-  const visit = (p: Placed, x: number, y: number): { x: number; y: number } | null => {
-    if (p.layer.id === layer) return { x: x + p.x, y: y + p.y };
-    for (const c of p.children) { const found = visit(c, x + p.x, y + p.y); if (found) return found; }
-    return null;
-  };
-  return visit(root, 0, 0) ?? { x: 0, y: 0 };
-};
-
 /** Layers set out one after another. */
 const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] }) => {
   const [interval, setInterval] = useState(60), [order, setOrder] = useState<CascadeOrder>("first");
@@ -38,7 +27,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
     <span className="timing-cascade" role="group" aria-label="Cascade">
       one every <NumberField label="Interval of the cascade in milliseconds" value={interval} min={0} max={5000} step={10} onChange={setInterval} /> ms
       <select className="word" aria-label="Order of the cascade" value={order} onChange={(e) => setOrder(e.target.value as CascadeOrder)}>{cascadeOrders.map((o) => <option key={o} value={o}>{orderWords[o]}</option>)}</select>
-      <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => timed.set(cascaded(timed.motion, names, interval, order, (id) => placeOf(timed.scenes.to, id)))}>Cascade</button>
+      <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => timed.set(cascaded(timed.motion, names, interval, order, (id) => findPlaced(timed.scenes.to, id) ?? { x: 0, y: 0 }))}>Cascade</button>
     </span>
   );
 };
