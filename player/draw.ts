@@ -27,17 +27,32 @@ const create = (paint: Paint, address: Address): Drawn => {
 };
 
 const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
-  const before = drawn.paint.attrs;
-  for (const [k, v] of Object.entries(next.attrs)) if (before[k] !== v) put(drawn.element, k, v, address);
-  for (const k of Object.keys(before)) if (!(k in next.attrs)) drawn.element.removeAttribute(k);
+  const before = drawn.paint.attrs, { attrs } = next;
+  if (before !== attrs) {
+    for (const k in attrs) if (before[k] !== attrs[k]) put(drawn.element, k, attrs[k] as string | number, address);
+    for (const k in before) if (!(k in attrs)) drawn.element.removeAttribute(k);
+  }
   if (next.text !== drawn.paint.text) drawn.element.textContent = next.text ?? "";
+};
+
+/** Whether the same children, by key and kind of element, lie in the same order: then they need not be put in order again. */
+const sameOrder = (a: readonly Paint[], b: readonly Paint[]): boolean => {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i] && (a[i]?.key !== b[i]?.key || a[i]?.tag !== b[i]?.tag)) return false;
+  return true;
 };
 
 /** Brings an element to a new paint; parts whose paint is the same object are not touched. */
 const update = (drawn: Drawn, next: Paint, address: Address): void => {
-  if (drawn.paint === next) return;
+  const { paint } = drawn;
+  if (paint === next) return;
   updateAttrs(drawn, next, address);
-  if (drawn.paint.children !== next.children) {
+  if (paint.children !== next.children && sameOrder(paint.children, next.children)) {
+    for (let i = 0; i < next.children.length; i++) {
+      const child = next.children[i] as Paint;
+      if (child !== paint.children[i]) update(drawn.children.get(child.key) as Drawn, child, address);
+    }
+  } else if (paint.children !== next.children) {
     const keep = new Set(next.children.map((c) => c.key));
     for (const [key, child] of drawn.children) {
       if (keep.has(key)) continue;

@@ -32,6 +32,9 @@ const pressing: readonly string[] = ["click", "double", "press", "release", "hol
 /** What a finger covers, for a pointer that stands for one. */
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
 
+/** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
+const keep = (element: SVGElement, key: string, value: string): void => { if (element.getAttribute(key) !== value) element.setAttribute(key, value); };
+
 /** How much time may pass in one frame; after a longer pause (a hidden tab) waits still fire at their own times. */
 const LONGEST_FRAME = 60_000;
 
@@ -242,7 +245,7 @@ export class Player {
     const scene = this.run.scene(), path = this.run.focus();
     // where only keys of the whole piece are listened for, the whole piece has the focus
     const spot = !scene || (!this.keyed && !this.run.filling()) ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
-    this.ring.setAttribute("visibility", spot ? "visible" : "hidden");
+    keep(this.ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     const far = 3;
     for (const [k, v] of Object.entries({ x: -far, y: -far, width: spot.width + 2 * far, height: spot.height + 2 * far, transform: `matrix(${spot.map.join(" ")})` })) this.ring.setAttribute(k, String(v));
@@ -262,13 +265,13 @@ export class Player {
     const scene = this.run.scene();
     const margin = this.options.margin ?? 0;
     const w = (scene?.width ?? 0) + 2 * margin, h = (scene?.height ?? 0) + 2 * margin;
-    this.svg.setAttribute("viewBox", `${-margin} ${-margin} ${w} ${h}`);
-    this.svg.setAttribute("width", String(w * this.scale));
-    this.svg.setAttribute("height", String(h * this.scale));
-    this.svg.setAttribute("aria-label", this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "");
+    keep(this.svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
+    keep(this.svg, "width", String(w * this.scale));
+    keep(this.svg, "height", String(h * this.scale));
+    keep(this.svg, "aria-label", this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "");
     this.drawing.draw(scene && paint(scene));
     this.showFocus();
-    this.svg.setAttribute("tabindex", this.run.usable() ? "0" : "-1");
+    keep(this.svg, "tabindex", this.run.usable() ? "0" : "-1");
     const { traits, screen } = this.run.inside;
     if (this.lastTraits !== traits || this.svg.dataset.screen !== screen) {
       this.lastTraits = traits;

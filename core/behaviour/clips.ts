@@ -38,7 +38,7 @@ export const withMoments = (scene: Placed, state: State): Placed => {
     const children = p.children.map((c) => visit(c, prefix)), nested = p.nested && visit(p.nested, `${path}/`);
     const same = nested === p.nested && children.every((c, i) => c === p.children[i]);
     if (!clip) return same ? p : { ...p, children, nested };
-    return { ...p, children, nested, values: { ...p.values, playedTo: Math.min(p.values.plays as number, momentOf(clip, state.now)) } };
+    return { ...p, children, nested, shapes: null, values: { ...p.values, playedTo: Math.min(p.values.plays as number, momentOf(clip, state.now)) } };
   };
   return visit(scene, "");
 };

@@ -21,6 +21,8 @@ export interface Placed {
   readonly nested: Placed | null;
   /** 0–1 while a layer appears or vanishes */
   readonly presence: number;
+  /** of a copy in motion: the values its own shapes are still made from, null while those change too; not there at rest */
+  readonly shapes?: Values | null | undefined;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
   readonly dissolve: { readonly from: Placed; readonly progress: number; /** it is not mixed but comes over the old one, pushes it away, or rises out of it; in a direction */ readonly way?: "slide" | "push" | "rise"; readonly to?: "left" | "right" | "up" | "down" } | null;
 }

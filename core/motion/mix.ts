@@ -22,8 +22,22 @@ const labOf = (colour: string): Lab => {
 const pairs = Array.from({ length: 256 }, (_, i) => i.toString(16).padStart(2, "0"));
 const hex = (n: number): string => pairs[Math.round(Math.min(1, Math.max(0, n)) * 255)] as string;
 
-/** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. */
+const MOST_KEPT = 500;
+const mixes = new Map<string, Mix<string>>();
+
+/** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. Many layers change alike: those share a mix, and what it gave last. */
 export const mixColour = (from: string, to: string): Mix<string> => {
+  const name = `${from} ${to}`, known = mixes.get(name);
+  if (known) return known;
+  const mix = newMix(from, to);
+  let at = NaN, last = from;
+  const made: Mix<string> = (t) => (t === at ? last : (last = mix(at = t)));
+  if (mixes.size >= MOST_KEPT) mixes.clear();
+  mixes.set(name, made);
+  return made;
+};
+
+const newMix = (from: string, to: string): Mix<string> => {
   const p = labOf(from), q = labOf(to);
   const same = p.l === q.l && p.a === q.a && p.b === q.b && p.alpha === q.alpha;
   return (t) => {

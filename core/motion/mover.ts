@@ -2,11 +2,11 @@ import type { Placed } from "../layout/types";
 import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Motion } from "../project/types";
-import type { Value } from "../properties/types";
+import type { Value, Values } from "../properties/types";
 import { Held } from "./held";
 import { isPosed, Pace } from "./pace";
 import { paired } from "./pairing";
-import { appearing, awayFrom, byId, equal, geometry, layerAt, mixableOf, mixLines, sameWords, shallow, visibleCorners } from "./placed";
+import { appearing, awayFrom, byId, equal, geometry, layerAt, mixableOf, mixLines, frozen, sameWords, visibleCorners } from "./placed";
 import type { Leaving } from "./placed";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
@@ -14,6 +14,7 @@ import type { Span } from "./span";
 import { Blend, Glide, numbersIn, Posed } from "./track";
 import type { Track } from "./track";
 import type { Line } from "../layout/text";
+import { placingKeys } from "../paint/placing";
 
 interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean; readonly way?: Motion["kind"]; readonly to?: Motion["to"] }
 
@@ -70,7 +71,7 @@ export class Mover {
     this.nextEnd = Math.min(this.nextEnd, pace.base.end);
     if (!old || !shown || (other && (cut || motion.kind !== "tween"))) {
       this.stop();
-      if (shown && !cut) this.dissolves.set(next.layer.id, { span: pace.base, from: shallow(shown), follows: false, ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}) });
+      if (shown && !cut) this.dissolves.set(next.layer.id, { span: pace.base, from: frozen(shown), follows: false, ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}) });
       return;
     }
     let seen = shown;
@@ -168,32 +169,36 @@ export class Mover {
       if (next !== c) (moved ??= p.children.slice())[i] = next;
     }
     if (moved) children = moved;
-    const restack = this.restacks.get(path);
+    const restack = this.restacks.size > 0 ? this.restacks.get(path) : undefined;
     if (restack && restack.span.progressAt(now) < restack.at) {
       const rank = (c: Placed) => { const i = restack.order.indexOf(c.layer.id); return i < 0 ? restack.order.length : i; };
       children = [...children].sort((a, b) => rank(a) - rank(b));
     }
-    const gone = this.leaving.get(path);
+    const gone = this.leaving.size > 0 ? this.leaving.get(path) : undefined;
     if (gone) children = [...children, ...gone.map((l) => awayFrom(l, now))].sort((a, b) => (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer));
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
-    const dissolve = this.dissolves.get(path);
+    const dissolve = this.dissolves.size > 0 ? this.dissolves.get(path) : undefined;
     if (!tracks && !dissolve && children === p.children && nested === p.nested) return p;
-    const out = { ...p, children, nested };
+    // written out, since this is what motion does most: a spread with a key more is several times slower
+    const out = { layer: p.layer, values: p.values, x: p.x, y: p.y, width: p.width, height: p.height, lines: p.lines, children, nested, presence: p.presence, dissolve: p.dissolve, shapes: p.values as Values | null };
     if (tracks) {
       let values: Record<string, Value> | null = null;
       for (const [key, t] of tracks) {
         const value = t.at(now);
         if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence") out[key] = value as number;
         else if (key === "lines") out.lines = value as readonly Line[];
-        else (values ??= { ...p.values })[key] = value as Value;
+        else {
+          (values ??= { ...p.values })[key] = value as Value;
+          if (!placingKeys.has(key)) out.shapes = null;
+        }
       }
       if (values) out.values = values;
     }
     if (dissolve) {
       const { from, follows, way, to } = dissolve;
       const slack = p.values.alignText === "centre" ? 0.5 : p.values.alignText === "end" ? 1 : 0;
-      const base = follows ? { ...from, x: out.x + (out.width - from.width) * slack, y: out.y } : from;
+      const base = follows ? { ...from, shapes: from.values, x: out.x + (out.width - from.width) * slack, y: out.y } : from;
       out.dissolve = { from: base, progress: dissolve.span.progressAt(now), ...(way ? { way: way as "slide", to: to ?? "left" } : {}) };
     }
     return out;
@@ -204,12 +209,12 @@ export class Mover {
     const path = parentPath + next.layer.id;
     let how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
     if (path === how.fading && !how.cut) {
-      this.dissolves.set(path, { span: how.pace.base, from: shallow(shown), follows: false });
+      this.dissolves.set(path, { span: how.pace.base, from: frozen(shown), follows: false });
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
       this.forget(path);
-      if (!how.cut) this.dissolves.set(path, { span: how.pace.span(how.lane), from: shallow(shown), follows: true });
+      if (!how.cut) this.dissolves.set(path, { span: how.pace.span(how.lane), from: frozen(shown), follows: true });
       this.geometry(old, next, shown, path, how, now);
       return;
     }
@@ -255,7 +260,7 @@ export class Mover {
     if (dissolves) {
       this.tracks.get(path)?.delete("lines");
       if (how.cut) this.dissolves.delete(path);
-      else this.dissolves.set(path, { span: how.pace.span(how.lane), from: { ...shallow(shown), children: [], nested: null }, follows: true });
+      else this.dissolves.set(path, { span: how.pace.span(how.lane), from: { ...frozen(shown), children: [], nested: null }, follows: true });
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
       this.track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
     }
@@ -278,7 +283,7 @@ export class Mover {
       const gone = prefix + child.layer.id;
       this.forget(gone);
       if (how.cut) continue;
-      const placed = seen.get(child.layer.id) ?? child, list = (this.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
+      const placed = frozen(seen.get(child.layer.id) ?? child), list = (this.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
       this.leaving.set(path, [...list, { placed, span: pace.span(pace.ofKey(gone, "presence") ?? pace.ofLayer(gone) ?? how.lane), by: appearing(pace.motion, placed) }]);
     }
   }

@@ -36,10 +36,16 @@ export const visibleCorners = (p: Placed): Value => {
 
 /** Rapidly interrupted dissolves stack up; older ones than this are dropped, being nearly invisible by then. */
 const DEEPEST = 4;
-export const shallow = (p: Placed, depth = DEEPEST): Placed => {
+const shallow = (p: Placed, depth = DEEPEST): Placed => {
   if (!p.dissolve) return p;
   return depth === 0 ? { ...p, dissolve: null } : { ...p, dissolve: { ...p.dissolve, from: shallow(p.dissolve.from, depth - 1) } };
 };
+
+const stilled = (p: Placed): Placed =>
+  p.shapes === undefined ? p : { ...p, shapes: undefined, children: p.children.map(stilled), nested: p.nested && stilled(p.nested) };
+
+/** A moment of what is on screen, to be kept: it moves no more, so it is painted once. */
+export const frozen = (p: Placed): Placed => stilled(shallow(p));
 
 export const byId = (list: readonly Placed[]): ReadonlyMap<string, Placed> => new Map(list.map((p) => [p.layer.id, p]));
 
@@ -48,7 +54,8 @@ export interface Leaving { readonly placed: Placed; readonly span: Span; readonl
 
 export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => {
   const t = span.progressAt(now);
-  return by ? { ...placed, x: placed.x + by[0] * t, y: placed.y + by[1] * t } : { ...placed, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
+  const shapes = placed.values;
+  return by ? { ...placed, shapes, x: placed.x + by[0] * t, y: placed.y + by[1] * t } : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
 };
 
 /** How far beyond the edge something waits that slides over others, px. */

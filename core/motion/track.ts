@@ -46,11 +46,12 @@ export class Glide implements Track {
   at(now: number): unknown {
     const t = this.span.progressAt(now), carry = this.speed.length ? this.span.carryAt(now) : 0;
     if (t === 1 && carry === 0) return this.end;
-    const { min, max } = this.limits, values = this.to.map((to, i) => {
-      const from = this.from[i] as number, value = from + (to - from) * t + (this.rest[i] ?? 0) * carry;
-      return value < min ? min : value > max ? max : value;
-    });
-    return typeof this.end === "number" ? values[0] : values;
+    return typeof this.end === "number" ? this.part(0, t, carry) : this.to.map((_, i) => this.part(i, t, carry));
+  }
+
+  private part(i: number, t: number, carry: number): number {
+    const { min, max } = this.limits, from = this.from[i] as number, value = from + ((this.to[i] as number) - from) * t + (carry === 0 ? 0 : (this.rest[i] as number) * carry);
+    return value < min ? min : value > max ? max : value;
   }
 
   velocityAt(now: number): readonly number[] | null { return now <= this.span.begin && this.speed.length ? this.speed : slowest(this, now); }

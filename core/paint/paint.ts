@@ -1,34 +1,14 @@
 import { clipsChildren } from "../layout/types";
 import type { Placed } from "../layout/types";
-import type { Pair } from "../properties/types";
+import type { Values } from "../properties/types";
 import { faded, isPlain, shifted } from "./flat";
 import type { Shift } from "./flat";
 import { named } from "./ink";
 import { outlinePath } from "./outline";
+import { placing, transformOf } from "./placing";
 import { iconPaint, shapePaint, textPaint } from "./shape";
 import { r } from "./types";
-import type { Attrs, Paint } from "./types";
-
-/** Where a layer lies in its parent: moved to its place, turned and scaled about its pivot. */
-const transformOf = (p: Placed, shift: Shift): string => {
-  const angle = p.values.rotation as number, [sx, sy] = p.values.scale as Pair, [px, py] = p.values.pivot as Pair;
-  const cx = r((p.width * px) / 100), cy = r((p.height * py) / 100);
-  const scaled = sx !== 1 || sy !== 1, x = r(p.x + (shift?.[0] ?? 0)), y = r(p.y + (shift?.[1] ?? 0));
-  return [
-    x || y ? `translate(${x} ${y})` : "",
-    angle ? `rotate(${r(angle)} ${cx} ${cy})` : "",
-    scaled ? `translate(${cx} ${cy}) scale(${r(sx)}${sx === sy ? "" : ` ${r(sy)}`}) translate(${-cx} ${-cy})` : "",
-  ].filter(Boolean).join(" ");
-};
-
-const placing = (p: Placed, transform: string, opacity: number): Attrs => {
-  const v = p.values;
-  const style = [(v.blur as number) > 0 ? `filter:blur(${r(v.blur as number)}px)` : "", v.mixing === "normal" ? "" : `mix-blend-mode:${String(v.mixing)}`].filter(Boolean).join(";");
-  return {
-    ...(transform ? { transform } : {}), ...(opacity < 1 ? { opacity: r(opacity) } : {}), ...(style ? { style } : {}),
-    ...(v.role === "none" ? {} : { role: v.role as string }), ...(v.label ? { "aria-label": v.label as string } : {}),
-  };
-};
+import type { Paint } from "./types";
 
 /** The children from back to front; one that masks shows those above it only where it is itself. */
 const stacked = (children: readonly Placed[], shift: Shift): Paint[] => {
@@ -49,13 +29,27 @@ const clipped = (p: Placed, inner: readonly Paint[]): Paint[] => {
   return [clip.paint, { tag: "g", key: "clip", attrs: { "clip-path": `url(#${clip.id})` }, children: inner }];
 };
 
-const ownPaint = (p: Placed): Paint[] => {
+const newPaint = (p: Placed): readonly Paint[] => {
   switch (p.layer.kind) {
     case "text": return textPaint(p);
     case "icon": return iconPaint(p);
     case "instance": return [];
     default: return shapePaint(p);
   }
+};
+
+interface Own { width: number; height: number; lines: Placed["lines"]; paint: readonly Paint[] }
+const kept = new WeakMap<Values, Own>();
+
+/** What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those of the frame before. */
+const ownPaint = (p: Placed): readonly Paint[] => {
+  const { shapes, width, height, lines } = p;
+  if (!shapes || p.layer.kind === "compound") return newPaint(p);
+  const known = kept.get(shapes);
+  if (known?.width === width && known.height === height && known.lines === lines) return known.paint;
+  const paint = newPaint(p);
+  if (known) Object.assign(known, { width, height, lines, paint }); else kept.set(shapes, { width, height, lines, paint });
+  return paint;
 };
 
 const keptDeep = new WeakMap<Placed, Paint>(), keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
@@ -70,11 +64,12 @@ const build = (p: Placed, shift: Shift): Paint => {
   const own = ownPaint(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
-  const below = p.layer.kind === "compound" ? [] : [...stacked(p.children, inner), ...(p.nested ? [painted(p.nested, inner)] : [])];
+  const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
+  if (p.nested) below.push(painted(p.nested, inner));
   const opacity = (p.values.opacity as number) * p.presence, [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
-  const node: Paint = { tag: "g", key: p.layer.id, attrs: { "data-layer": p.layer.id, ...attrs }, children: clipsChildren(p) && below.length ? [...drawn, ...clipped(p, below)] : [...drawn, ...below] };
+  const node: Paint = { tag: "g", key: p.layer.id, attrs, children: below.length === 0 ? drawn : [...drawn, ...(clipsChildren(p) ? clipped(p, below) : below)] };
   if (!p.dissolve) return node;
   if (p.dissolve.way) return passing(p, painted(p.dissolve.from, shift), node);
   // plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers
@@ -107,6 +102,8 @@ const passing = (p: Placed, old: Paint, node: Paint): Paint => {
 };
 
 const painted = (p: Placed, shift: Shift): Paint => {
+  // a copy in motion is another in every frame: nobody asks for its paint again
+  if (p.shapes !== undefined) return build(p, shift);
   const before = known(p, shift);
   if (before) return before;
   const node = build(p, shift);

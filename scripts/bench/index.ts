@@ -7,6 +7,7 @@ import { readFileSync } from "node:fs";
 import { root } from "../serve.ts";
 import { behaviour } from "./behaviour.ts";
 import { cards } from "./cards.ts";
+import { frames } from "./frames.ts";
 import { machine } from "./machine.ts";
 import { motion } from "./motion.ts";
 import { playerSize } from "./size.ts";
@@ -20,12 +21,16 @@ const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${
 // `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench motion` movement, `npm run bench behaviour` rules and checks
 const only = process.argv[2];
 if (only === "behaviour") behaviour(env, line);
-else if (only === "motion") motion(env, line);
+else if (only === "motion") {
+  motion(env, line);
+  await frames(env, line);
+}
 else if (only !== "stage" && only !== "map") {
   cards(env, line);
   machine(env, line);
   behaviour(env, line);
   motion(env, line);
+  await frames(env, line);
   gather(line);
   await playerSize(line);
   const home = mkdtempSync(join(tmpdir(), "nubble-bench-"));
