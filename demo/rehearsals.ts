@@ -74,7 +74,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   "cabin-climate": [{ name: "All eight combinations from three copies", steps: [click("air/track"), click("light/track"), rest, is("alerts", "on", "heating"), is("alerts", "on", "air"), is("alerts", "on", "light"), click("heating/track"), rest, is("alerts", "off", "heating"), is("alerts", "on", "air")] }],
   "welcome": [
     { name: "From blank, all fly in one after another", steps: [layer("title", "opacity", 0), wait(250), is("arrived", "yes"), wait(100), layer("line", "opacity", 0), layer("tabs", "opacity", 0), wait(160), layer("sun", "opacity", 1), layer("cards", "opacity", 0), wait(600), layer("tabs", "opacity", 1), rest, layer("title", "y", 120, 0.01), layer("dock", "y", 716, 0.01)] },
-    { name: "The waves never stop, and after ten minutes they are where they should be", steps: [wait(1150), layer("near", "x", -32.6, 0.2), wait(600_000), layer("near", "x", -WAVE * (((600_000 + 1150) % 4600) / (4600 * 0.998)), 0.2), layer("far", "x", -WAVE * (((600_000 + 1150) % 7000) / (7000 * 0.998)), 0.2)] },
+    { name: "The waves never stop, and after ten minutes they are where they should be", steps: [wait(1150), layer("near", "x", -32.5, 0.2), wait(600_000), layer("near", "x", -WAVE * (((600_000 + 1150) % 4600) / 4600), 0.2), layer("far", "x", -WAVE * (((600_000 + 1150) % 7000) / 7000), 0.2)] },
     { name: "Two tabs", steps: [wait(2500), reads("Saltholm and back", false), click("trips-tab"), wait(3000), reads("Saltholm and back"), layer("mark", "x", 195, 0.01), click("today-tab"), wait(3000), reads("Night boat")] },
   ],
   "saltholm-pier": [

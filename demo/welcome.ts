@@ -54,7 +54,7 @@ export const welcome: Source = {
       ...pieces.flatMap((id, i) => [lane(id, null, i * 110, 0, spring(620, 0.22)), lane(id, "opacity", i * 110, 260, "ease-out")]), lane("dock", null, 620, 0, spring(620, 0.18)),
     ] } },
     { id: "waves", trigger: { type: "delay", ms: 0 }, effects: [{ type: "stir" }], motion: { ...motion("tween", 100), lanes: [
-      lane("far", "x", 0, 7000, "linear", [{ at: 0.998, value: -WAVE, easing: "linear" }], 0), lane("near", "x", 0, 4600, "linear", [{ at: 0.998, value: -WAVE, easing: "linear" }], 0),
+      lane("far", "x", 0, 7000, "linear", [{ at: 1, value: -WAVE, easing: "linear" }], 0), lane("near", "x", 0, 4600, "linear", [{ at: 1, value: -WAVE, easing: "linear" }], 0),
     ] } },
     ...tabs.map(([id, name]) => ({ id: `show-${id}`, trigger: { type: "click" as const }, source: `${id}-tab`, effects: [becomes("tab", name)], motion: { ...motion("tween", 240, "ease-in-out"), lanes: [lane("mark", null, 0, 0, spring(420, 0.2))] } })),
   ],

@@ -85,7 +85,7 @@ export class Player {
     this.clock.restart();
     this.lastTraits = undefined;
     const run = new Run(this.options.env, this.project, this.options.piece, this.options.onHappening);
-    run.calm = this.calm;
+    run.setCalm(this.calm);
     return run;
   }
 
@@ -168,7 +168,12 @@ export class Player {
   }
 
   /** For people who asked for less motion (the media feature prefers-reduced-motion): changes only fade. */
-  setCalm(calm: boolean): void { this.calm = this.run.calm = calm; }
+  setCalm(calm: boolean): void {
+    this.tick();
+    this.calm = calm;
+    this.run.setCalm(calm);
+    this.show();
+  }
 
   /** Takes the pointer for a finger: nothing is hovered. */
   setTouch(touch: boolean): void {

@@ -57,7 +57,7 @@ describe("exports of the kit's motions, in Chromium", () => {
   const scenes = (id: string, ruleId: string) => {
     const kit = kelpwayKit(), piece = kit.pieces[id] as Piece, rule = rulesOf(kit, piece).find((r) => r.id === ruleId) as Rule, ends = endsOf(piece, rule, restingVariant(piece));
     const [from, to] = [ends.from, ends.to].map((v) => layout(env, new Resolver().tree(kit, id, v) as Resolved)) as [Placed, Placed];
-    return { from, to, rule, change: new Change(from, to, rule.motion), length: lastsFor(rule.motion) };
+    return { from, to, rule, change: new Change(from, [{ to: to, motion: rule.motion }]), length: lastsFor(rule.motion) };
   };
 
   it("a moving SVG shows at every moment what the player shows", async () => {

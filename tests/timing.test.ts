@@ -135,7 +135,7 @@ describe("the Timing drawer", () => {
     await me.click("button", "Save", ".modal");
     expect(await saved(1)).toEqual(["image/gif"]);
     const kit = kelpwayKit(), piece = kit.pieces["alert-switch"] as Piece, rule = rulesOf(kit, piece).find((r) => r.id === "flip") as Rule, ends = endsOf(piece, rule, restingVariant(piece)), env = await testEnv();
-    const [from, to] = [ends.from, ends.to].map((v) => layout(env, new Resolver().tree(kit, piece.id, v) as Resolved)) as [Placed, Placed], change = new Change(from, to, rule.motion), moments = momentsOf(lastsFor(rule.motion), 25);
+    const [from, to] = [ends.from, ends.to].map((v) => layout(env, new Resolver().tree(kit, piece.id, v) as Resolved)) as [Placed, Placed], change = new Change(from, [{ to: to, motion: rule.motion }]), moments = momentsOf(lastsFor(rule.motion), 25);
     const stills = moments.map((t) => svgDocument(change.frame(t), 24));
     const off = await me.page.evaluate(async (svgs) => {
       const decoder = new ImageDecoder({ data: await ((window as unknown as { saved_: Blob[] }).saved_[0] as Blob).arrayBuffer(), type: "image/gif" });

@@ -4,7 +4,7 @@ import type { StoreApi } from "zustand";
 import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
 import type { Gap, Guide, Wire } from "#core/edit";
 import type { LayoutEnv, Placed, Rect } from "#core/layout";
-import type { Condition, Id, Piece, Step, Variant } from "#core/project";
+import type { Condition, Id, Motion, Piece, Step, Variant } from "#core/project";
 import type { Inspection } from "../../workers/inspector";
 import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
@@ -46,6 +46,10 @@ export interface BenchState {
   readonly wiring: boolean;
   readonly wired: { readonly x: number; readonly y: number; readonly layers: readonly Id[]; readonly from: readonly Variant[]; readonly to: Wire } | null;
   readonly preview: Preview | null;
+  /** the effect of a rule whose own motion is timed */
+  readonly timedEffect: { readonly rule: Id; readonly effect: number } | null;
+  /** a way between two variants that is timed without a rule, while the same rule is chosen beside it */
+  readonly trial: { readonly beside: Id | undefined; readonly from: Variant; readonly to: Variant; readonly motion: Motion } | null;
   /** where the running copy is, and the rules it waits for */
   readonly running: { readonly variant: Variant; readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[]; /** when that was so, ms of the page */ readonly since: number; /** how fast its clock goes */ readonly rate: number } | null;
   /** a variant that Try shall show */
@@ -87,13 +91,13 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "preview" | "wanted" | "wiring" | "wired">>): void;
+  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "preview" | "timedEffect" | "trial" | "wanted" | "wiring" | "wired">>): void;
   restart(): void;
 }
 
 /** What of the bench one finds again when one comes back to a piece, for as long as the window is open. */
 const places = new Map<Id, Partial<BenchState>>();
-const keptParts = ["chosen", "variant", "also", "scope", "zoom", "tab", "onlyDifferences", "chosenRules", "rehearsal", "grid", "only"] as const;
+const keptParts = ["chosen", "variant", "also", "scope", "zoom", "tab", "onlyDifferences", "chosenRules", "timedEffect", "trial", "rehearsal", "grid", "only"] as const;
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => {
   const store = freshBench(pieceId);
@@ -103,7 +107,7 @@ export const createBench = (pieceId: Id): StoreApi<BenchState> => {
 };
 
 const freshBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, preview: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
+  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, preview: null, timedEffect: null, trial: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
   look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
   reach: (scope) => set({ scope }),
   choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),

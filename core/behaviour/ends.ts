@@ -26,3 +26,7 @@ export const backOf = (piece: Piece, rules: readonly Rule[], rule: Rule, ends: {
   const back = (r: Rule) => meets(r.when, ends.to) && variantKey(piece, ledTo(piece, r, ends.to)) === home;
   return back(rule) ? rule : (rules.find(back) ?? null);
 };
+
+/** The rules that lead from one variant straight to another. */
+export const between = (piece: Piece, rules: readonly Rule[], from: Variant, to: Variant): readonly Rule[] =>
+  rules.filter((r) => meets(r.when, from) && variantKey(piece, ledTo(piece, r, from)) === variantKey(piece, to));

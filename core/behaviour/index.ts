@@ -1,7 +1,9 @@
 export { DOUBLE } from "./contact";
 export { usualDrag } from "./drag";
 export { overlayStyle } from "./surface";
-export { backOf, endsOf, ledTo, startsOf } from "./ends";
+export { firing } from "./firing";
+export type { Shown } from "./firing";
+export { backOf, between, endsOf, ledTo, startsOf } from "./ends";
 export { focusStops, nextStop } from "./focus";
 export { advance, revise, start, step } from "./machine";
 export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf, settledMotion } from "./piece";

@@ -64,7 +64,7 @@ describe("a running piece", () => {
     expect([angle(run), run.variant()[lit.id]]).toEqual([0, lit.v.no]);
     b.rule({ source: knob, trigger: { type: "enter" }, effects: [{ type: "stir" }], motion: { ...tween(100), lanes: [turn] } });
     const other = new Run(env, b.project, id);
-    other.calm = true;
+    other.setCalm(true);
     other.pointer("move", 5, 5);
     other.advanceTo(50);
     // for people who asked for less motion nothing stirs

@@ -10,6 +10,7 @@ import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
 import { isEntry } from "./forms";
 import { advance, byHand, revise, shownVariant, start, step } from "./machine";
+import { movesOf } from "./moves";
 import { liveCopies, rulesOf } from "./piece";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
@@ -25,9 +26,6 @@ const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 const MOST_CALM = 150;
 const calmed = (m: Motion): Motion => (m.kind === "cut" ? m : { kind: "fade", duration: Math.min(MOST_CALM, lengthOf(m)), delay: m.delay, easing: "linear" });
 
-/** What a contact did goes back in the same time; the poses it went through on the way there are not gone through again. */
-const undone = (m: Motion): Motion => (m.lanes ? { ...m, lanes: m.lanes.map(({ poses: _poses, times: _times, turns: _turns, ...lane }) => lane) } : m);
-
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
  * Same project, same input at the same times: same scenes. All times are ms since the start.
@@ -37,8 +35,7 @@ export class Run {
   private readonly mover = new Mover();
   private scrolling: Motion | null = null;
   private readonly swipe = new Swipe();
-  /** true for people who asked for less motion */
-  calm = false;
+  private calm = false;
   private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
   /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
@@ -51,6 +48,12 @@ export class Run {
   get now(): number { return this.state.now; }
   get screen(): Id { return this.state.screen; }
   get history(): readonly Id[] { return this.state.history; }
+
+  /** For people who asked for less motion: changes only fade from now on, and what is moving, also for ever, stands still at its end. */
+  setCalm(calm: boolean): void {
+    this.calm = calm;
+    if (calm) this.mover.stop();
+  }
 
   /** The discrete state, for whoever wants to look closely. */
   get inside(): State { return this.state; }
@@ -195,14 +198,10 @@ export class Run {
     for (const h of result.happenings) {
       if (h.type === "dragging") this.follow(h);
       else if (h.type === "dropped") this.drop(h);
-      else if (h.type === "fired") for (const move of h.moves) this.aim(move.state, move.motion, h.at, move.path);
-      else if (h.type === "undone") this.aim(h.state, undone(h.motion), h.at, h.path);
-      else if (h.type === "went") this.aim(h.state, h.motion, h.at, h.path);
-      // what comes over others or goes from there appears or vanishes; the rest need not dissolve into itself
-      else if (h.type === "opened" || h.type === "closed") this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
       else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
       else if (h.type === "scrolled") this.aim(h.state, this.scrolling, h.at);
+      for (const move of movesOf(h)) this.aim(move.state, move.motion, h.at, move.path);
       this.happened(h);
       if (h.type === "scrollTo") {
         const target = this.target(this.state), to = target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));

@@ -15,7 +15,7 @@ export type { Wire, WireScope } from "./wiring";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
 export { acceptFinding, addRehearsal, removeRehearsal, renameRehearsal, setSteps, unacceptFinding } from "./rehearsals";
-export { cascaded, cascadeOrders, compareTimes, saveMotion, setMotions, withLane, withoutLane, withoutPose, withPose } from "./timing";
+export { cascaded, cascadeOrders, compareTimes, giveMotion, saveMotion, setEffectMotion, setMotions, withLane, withoutLane, withoutPose, withPose } from "./timing";
 export type { CascadeOrder } from "./timing";
 export { followMotion, motionGroups, motionsIn, motionUsesOf, unlike } from "./motions";
 export type { MotionGroup, MotionUse } from "./motions";

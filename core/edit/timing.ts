@@ -51,6 +51,16 @@ export const cascaded = (motion: Motion, names: readonly LaneName[], interval: n
 export const setMotions = (piece: Piece, rules: readonly Id[], motion: (rule: Rule) => Motion, label = "Change timing"): Change =>
   ({ label, ops: rules.flatMap((id) => { const rule = piece.rules[id]; return rule ? [set(["pieces", piece.id, "rules", id, "motion"], motion(rule))] : []; }) });
 
+/** Gives one effect of a rule a motion of its own. */
+export const setEffectMotion = (piece: Piece, rule: Id, effect: number, motion: Motion): Change => {
+  const effects = piece.rules[rule]?.effects.map((e, i) => (i === effect ? { ...e, motion } : e));
+  return { label: "Change timing", ops: effects ? [set(["pieces", piece.id, "rules", rule, "effects"], effects)] : [] };
+};
+
+/** Gives rules the time, kind and curve of a motion, and its lanes where they are wanted too; else each keeps its own lanes. */
+export const giveMotion = (piece: Piece, rules: readonly Id[], { lanes, ...motion }: Motion, withLanes: boolean): Change =>
+  setMotions(piece, rules, (r) => { const own = withLanes ? lanes : r.motion.lanes; return own?.length ? { ...motion, lanes: own } : motion; }, `Give a motion to ${rules.length === 1 ? "a rule" : `${rules.length} rules`}`);
+
 /** Keeps a motion's duration and curve as a token of the system. */
 export const saveMotion = (project: Project, { duration, easing }: MotionValue, name: string): Made => {
   const all = Object.values(project.tokens), id = newId();

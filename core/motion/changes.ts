@@ -36,26 +36,35 @@ export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[]
   return out;
 };
 
-/** A change that can be looked at at any moment, forwards and backwards. */
+/** One step of a change: to which scene, with which motion; in the copy at a path, on which screen. */
+export interface ChangeStep { readonly to: Placed; readonly motion: Motion; readonly within?: string; readonly subject?: string }
+
+/** Whether layers change places in depth on the way. */
+export const restacks = (from: Placed, to: Placed): boolean => {
+  const before = new Map([...layersOf(from)].map(([id], i) => [id, i])), order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
+  return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
+};
+
+/** A change that can be looked at at any moment, forwards and backwards. Its steps are all set off at once, in order. */
 export class Change {
   private mover: Mover | null = null;
   private at = 0;
-  constructor(private readonly from: Placed, private readonly to: Placed, private readonly motion: Motion) {}
+  constructor(private readonly from: Placed, private readonly steps: readonly ChangeStep[], /** the screen it begins on */ private readonly subject = "") {}
 
   /** What is on screen so long (ms) after it was set off. */
   frame(ms: number): Placed {
     if (!this.mover || ms < this.at) {
       this.mover = new Mover();
-      this.mover.retarget(this.from, cut, 0, "");
-      this.mover.retarget(this.to, this.motion, 0, "");
+      this.mover.retarget(this.from, cut, 0, this.subject);
+      for (const { to, motion, within, subject } of this.steps) this.mover.retarget(to, motion, 0, subject ?? this.subject, within);
     }
     this.at = ms;
-    return this.mover.sample(ms) ?? this.to;
+    return this.mover.sample(ms) ?? this.from;
   }
 
   /** The middle of a layer at even moments of a time, px of the piece: the path it takes. */
   path(layer: Id, until: number, moments: number): (readonly [number, number])[] {
-    const change = new Change(this.from, this.to, this.motion);
+    const change = new Change(this.from, this.steps, this.subject);
     return Array.from({ length: moments + 1 }, (_, i) => middleOf(change.frame((until * i) / moments), layer)).flatMap((p) => (p ? [p] : []));
   }
 }

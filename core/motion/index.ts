@@ -11,5 +11,5 @@ export { mixColour, mixOf } from "./mix";
 export type { Mix } from "./mix";
 export { Mover } from "./mover";
 export { numbersIn } from "./track";
-export { Change, laneLabel, laneValue, movingLayers } from "./changes";
-export type { Moving } from "./changes";
+export { Change, laneLabel, laneValue, movingLayers, restacks } from "./changes";
+export type { ChangeStep, Moving } from "./changes";

@@ -1,4 +1,4 @@
-import { copyRules, pasteRules, removeRules, setRules } from "#core/edit";
+import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Id, Motion, Piece } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
@@ -13,8 +13,8 @@ export const ChosenRules = ({ piece, ids, onClose }: { piece: Piece; ids: readon
   const put = useBench((s) => s.put);
   const rules = ids.flatMap((id) => piece.rules[id] ?? []), first = rules[0];
   if (!first) return null;
-  const all = (motion: Motion) => { session.edit(setRules(piece, ids, { motion }), `motion of ${ids.join()}`, PATIENCE); };
-  const on = rules.every((r) => r.on), alike = rules.every((r) => JSON.stringify(r.motion) === JSON.stringify(first.motion));
+  const all = (motion: Motion) => { session.edit(giveMotion(piece, ids, motion, false), `motion of ${ids.join()}`, PATIENCE); };
+  const on = rules.every((r) => r.on), alike = rules.every((r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)));
   const duplicate = () => { const made = pasteRules(piece, copyRules(piece, ids)); if (session.edit(made.change)) put({ chosenRules: made.ids }); };
   return (
     <div className="rule-chosen" role="group" aria-label="Chosen rules">

@@ -114,7 +114,7 @@ export const CurvePanel = ({ timed, name, names }: { timed: Timed; name: LaneNam
   return (
     <aside className="curve-panel" aria-label="Curve">
       <h3 className="caption">{all && all.length > 1 ? `${all.length} lanes` : title}</h3>
-      {name === null ? <MotionPart motion={timed.rule.motion} onChange={(m) => timed.set(m, "motion")} />
+      {name === null ? <MotionPart motion={timed.said} between={timed.away} onChange={(m) => timed.set(m, "motion")} />
         : <span className="effect">after <NumberField label="Delay of the lane in milliseconds" value={Math.round(lane?.delay ?? 0)} min={0} max={60_000} step={10} onChange={(delay) => set({ delay }, "delay")} /> ms,
           {isSpring(easing) ? <span className="mono quiet">{Math.round(lengthOf(now))}</span> : <NumberField label="Duration of the lane in milliseconds" value={Math.round(now.duration)} min={0} max={60_000} step={10} onChange={(duration) => set({ duration }, "duration")} />} ms
           <EasingPart label="Curve of the lane" easing={easing} onChange={(e) => set({ easing: e }, "easing")} /></span>}
@@ -130,6 +130,8 @@ export const CurvePanel = ({ timed, name, names }: { timed: Timed; name: LaneNam
           <select className="word" aria-label={`Curve of pose ${i + 1}`} value={typeof p.easing === "string" ? p.easing : "other"} onChange={(e) => timed.set(withPose(motion, name, { ...p, easing: e.target.value as Easing }))}>{typeof p.easing !== "string" && <option value="other">{easingText(p.easing)}</option>}{cssWords.map((w) => <option key={w} value={w}>{w}</option>)}</select>
           <button type="button" className="tool small" aria-label={`Remove pose ${i + 1}`} onClick={() => timed.set(withoutPose(motion, name, i))}><Icon name="close" size={11} /></button></li>
       ))}</ol>}
+      {name === null && motion.delay === 0 && motion.kind !== "cut" && <label className="small-text">begins after <NumberField label="Delay of the whole change in milliseconds" value={0} min={0} max={60_000} step={20} onChange={(delay) => timed.set({ ...timed.said, delay }, "delay")} /> ms</label>}
+      {name === null && (timed.restacks || motion.restacks) && <label className="small-text">layers change places <select className="word" aria-label="When layers change places" value={motion.restacks ?? "middle"} onChange={(e) => { const { restacks: _old, ...rest } = timed.said; timed.set(e.target.value === "middle" ? rest : { ...rest, restacks: e.target.value as "start" }); }}><option value="start">at the start</option><option value="middle">in the middle</option><option value="end">at the end</option></select></label>}
       <div className="effect small-text">
         {saving === null ? <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setSaving(easingText(easing))}>Keep as a motion token …</button>
           : <form onSubmit={(e) => { e.preventDefault(); keep(); }}><input className="word" autoFocus aria-label="Name of the motion token" value={saving} onChange={(e) => setSaving(e.target.value)} onFocus={(e) => e.target.select()} onBlur={keep} onKeyDown={(e) => { e.stopPropagation(); if (e.key === "Escape") setSaving(null); }} /></form>}

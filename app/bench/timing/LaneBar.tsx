@@ -8,17 +8,19 @@ import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
 type Ends = "whole" | "begin" | "end";
-interface Props { timed: Timed; name: LaneName | null; own: boolean; delay: number; length: number; goes: number; scale: number; spring: boolean; poses: readonly Pose[]; picked: boolean; onPick: (add: boolean) => void; onShift: (by: number, ends: Ends, gesture: string) => void }
+interface Props { timed: Timed; name: LaneName | null; own: boolean; delay: number; length: number; goes: number; scale: number; spring: boolean; poses: readonly Pose[]; picked: boolean; /** moments that others lie at, ms */ edges: () => readonly number[]; /** shows the moment it snaps to */ onGuide: (ms: number | null) => void; onPick: (add: boolean) => void; onShift: (by: number, ends: Ends, gesture: string) => void }
 
 /** Times snap to this, ms; with Alt they do not. */
 const SNAP = 10;
+/** from so near, px, a bar snaps to what others lie at */
+const NEAR = 6;
 /** px at the ends of a bar that change its length */
 const GRIP = 7;
 
 /** A value in the middle of a lane, as a buoy on its bar. */
 const Buoy = ({ timed, name, pose, index, left, length, scale }: { timed: Timed; name: LaneName; pose: Pose; index: number; left: number; length: number; scale: number }) => {
   const from = useRef<number | null>(null);
-  const move = (at: number) => { const next = Math.min(0.998, Math.max(0.002, Math.round(at * 1000) / 1000)); timed.set(withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }), `pose ${rowKey(name)} move`); };
+  const move = (at: number) => { const next = Math.min(1, Math.max(0.002, Math.round(at * 1000) / 1000)); timed.set(withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }), `pose ${rowKey(name)} move`); };
   return (
     <button type="button" className="buoy" style={{ left: left + pose.at * length * scale }} aria-label={`Pose ${index + 1}: ${typeof pose.value === "number" ? pose.value : ""} at ${Math.round(pose.at * length)} ms`} title={`${laneLabel(name.key ?? "")} ${typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : ""} at ${Math.round(pose.at * length)} ms. Drag it, or remove it with Delete.`}
       onPointerDown={(e) => { e.stopPropagation(); e.currentTarget.setPointerCapture(e.pointerId); from.current = e.clientX - pose.at * length * scale; }}
@@ -35,20 +37,27 @@ const Buoy = ({ timed, name, pose, index, left, length, scale }: { timed: Timed;
 };
 
 /** When a lane moves, as a bar that is dragged by its middle or its ends. */
-export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, poses, picked, onPick, onShift }: Props) => {
-  const drag = useRef<{ x: number; ends: Ends; done: number; id: number } | null>(null), count = useRef(0);
+export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, poses, picked, edges, onGuide, onPick, onShift }: Props) => {
+  const drag = useRef<{ x: number; ends: Ends; done: number; id: number; /** where its ends were and the others' are, ms */ begin: number; end: number; edges: readonly number[] } | null>(null), count = useRef(0);
   const left = delay * scale, width = Math.max(6, length * scale), label = name === null ? "the whole change" : `${timed.piece.layers[name.layer]?.name ?? ""}${name.key === null ? "" : ` ${laneLabel(name.key)}`}`;
   const down = (e: React.PointerEvent<HTMLButtonElement>) => {
     const box = e.currentTarget.getBoundingClientRect(), x = e.clientX - box.left;
     e.currentTarget.setPointerCapture(e.pointerId);
     // an end can be taken unless the bar is too short to tell them apart
-    drag.current = { x: e.clientX, ends: box.width < 3 * GRIP ? "whole" : x > box.width - GRIP && !spring ? "end" : x < GRIP && !spring ? "begin" : "whole", done: 0, id: ++count.current };
+    drag.current = { x: e.clientX, ends: box.width < 3 * GRIP ? "whole" : x > box.width - GRIP && !spring ? "end" : x < GRIP && !spring ? "begin" : "whole", done: 0, id: ++count.current, begin: delay, end: delay + length, edges: edges() };
     if (!picked || e.ctrlKey || e.metaKey) onPick(e.ctrlKey || e.metaKey || e.shiftKey);
+  };
+  /** By how much the bar must move so that an end of it lies where another lies; null when none is near. */
+  const snap = (d: NonNullable<typeof drag.current>, ms: number): { by: number; at: number } | null => {
+    const ends = [...(d.ends === "end" ? [] : [d.begin]), ...(d.ends === "begin" ? [] : [d.end])];
+    const [best] = ends.flatMap((end) => d.edges.map((at) => ({ at, by: Math.round(at - end), off: Math.abs(end + ms - at) * scale }))).filter((c) => c.off < NEAR).sort((a, b) => a.off - b.off);
+    return best ?? null;
   };
   const move = (e: React.PointerEvent) => {
     const d = drag.current;
     if (!d || e.buttons !== 1) return;
-    const ms = (e.clientX - d.x) / scale, whole = e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP, by = whole - d.done;
+    const ms = (e.clientX - d.x) / scale, snapped = e.altKey ? null : snap(d, ms), whole = snapped?.by ?? (e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP), by = whole - d.done;
+    onGuide(snapped?.at ?? null);
     if (by === 0) return;
     d.done = whole;
     onShift(by, d.ends, `drag ${rowKey(name)} ${d.id}`);
@@ -70,7 +79,7 @@ export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, 
       {goes > 1 && <span className="lane-goes" style={{ left: left + width, width: goes === Infinity ? "100%" : width * (goes - 1) }} title={goes === Infinity ? "for ever" : `${goes} times`} />}
       <button type="button" className={`lane-bar${own ? " own" : ""}${picked ? " picked" : ""}${spring ? " spring" : ""}`} style={{ left, width }} aria-pressed={picked} aria-label={`Timing of ${label}: begins after ${Math.round(delay)} ms, takes ${Math.round(length)} ms${own ? "" : ", as what is around it"}`}
         title={`${Math.round(delay)} – ${Math.round(delay + length)} ms. Drag to delay, drag an end to lengthen; arrow keys too, with Alt the length.${name?.key != null ? " Double-click adds a pose." : ""}`}
-        onPointerDown={down} onPointerMove={move} onPointerUp={() => { drag.current = null; }} onKeyDown={key} onDoubleClick={addPose}>
+        onPointerDown={down} onPointerMove={move} onPointerUp={() => { drag.current = null; onGuide(null); }} onKeyDown={key} onDoubleClick={addPose}>
         <span className="lane-length mono">{Math.round(length)}{goes === Infinity ? " ∞" : goes > 1 ? ` × ${goes}` : ""}</span>
       </button>
       {name !== null && name.key !== null && poses.map((p, i) => <Buoy key={i} timed={timed} name={name} pose={p} index={i} left={left} length={length} scale={scale} />)}

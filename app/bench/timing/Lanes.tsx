@@ -1,47 +1,35 @@
 import { useRef, useState } from "react";
-import { withLane, withPose } from "#core/edit";
+import { withLane } from "#core/edit";
 import type { LaneName } from "#core/motion";
-import { goesOf, isSpring, laneLabel, laneOf, laneValue, lengthOf, numbersIn, timingOf } from "#core/motion";
-import type { Lane } from "#core/project";
-import type { Value } from "#core/properties";
-import { property, registry } from "#core/properties";
+import { goesOf, isSpring, laneLabel, laneOf, lengthOf, timingOf } from "#core/motion";
+import type { Lane, Motion } from "#core/project";
+import { registry } from "#core/properties";
 import { Icon } from "../../common/Icon";
-import { NumberField } from "../../common/NumberField";
 import { useChosen } from "../state";
 import { LaneBar } from "./LaneBar";
 import type { useHead } from "./useHead";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { ValueAt } from "./ValueAt";
 
 type Head = ReturnType<typeof useHead>;
-interface Props { timed: Timed; picked: readonly (LaneName | null)[]; onPick: (name: LaneName | null, add: boolean) => void; head: Head }
+interface Props { timed: Timed; picked: readonly (LaneName | null)[]; onPick: (name: LaneName | null, add: boolean) => void; head: Head; /** whether the times of the way back are drawn, too */ withBack: boolean }
 
 /** Even steps of a ruler, ms. */
 const steps = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 30_000];
 /** px between two marks at least */
 const APART = 54;
 
-const two = (n: number): number => Math.round(n * 100) / 100;
-
-/** The value a row has at the playhead; numbers can be changed there, which makes a pose. */
-const ValueAt = ({ timed, name, head }: { timed: Timed; name: LaneName & { key: string }; head: Head }) => {
-  const at = head.at ?? 0, value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key), type = property(name.key)?.type;
-  if (typeof value === "string" && value.startsWith("#")) return <span className="lane-value"><span className="colour-dot" style={{ background: value }} title={value} /></span>;
-  const numbers = numbersIn(value);
-  if (!numbers) return null;
-  const lane = timingOf(timed.motion, name), share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)), inside = share > 0.001 && share < 0.999 && (type?.is === "number" || type?.is === "pair");
-  if (!inside) return <span className="lane-value mono quiet" title={type?.is === "number" || type?.is === "pair" ? "Move the playhead into the lane to change the value there" : undefined}>{numbers.map(two).join(" ")}</span>;
-  const set = (i: number, v: number) => {
-    const next = numbers.map((n, k) => (k === i ? v : two(n)));
-    timed.set(withPose(timed.motion, name, { at: Math.round(share * 1000) / 1000, value: (typeof value === "number" ? v : next) as Value, easing: "ease-in-out" }), `pose ${rowKey(name)} ${Math.round(share * 100)}`);
-  };
-  return <span className="lane-value" title={`At ${Math.round(at)} ms. Another value here makes a pose.`}>{numbers.map((n, i) => <NumberField key={i} label={`${laneLabel(name.key)}${numbers.length > 1 ? ` ${i === 0 ? "across" : "down"}` : ""} at the playhead`} value={two(n)} min={type.min} max={type.max} step={type.is === "number" ? type.step : 0.05} onChange={(v) => set(i, v)} />)}</span>;
-};
+/** The lanes' ends and poses that others may snap to, ms. */
+const edgesOf = (motion: Motion, names: readonly LaneName[]): number[] => names.flatMap((name) => {
+  const lane = timingOf(motion, name), begin = motion.delay + lane.delay, length = lengthOf(lane);
+  return [begin, begin + length, ...(lane.poses ?? []).map((p) => begin + p.at * length)];
+});
 
 /** Lanes of a change on a ruler of time. */
-export const Lanes = ({ timed, picked, onPick, head }: Props) => {
+export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
   const { motion, moving, piece } = timed;
-  const [open, setOpen] = useState<readonly string[]>([]), [zoom, setZoom] = useState(1), [width, setWidth] = useState(420);
+  const [open, setOpen] = useState<readonly string[]>([]), [zoom, setZoom] = useState(1), [width, setWidth] = useState(420), [guide, setGuide] = useState<number | null>(null);
   const chosen = useChosen();
   const room = useRef<ResizeObserver | null>(null);
   const measure = (el: HTMLDivElement | null) => {
@@ -66,6 +54,17 @@ export const Lanes = ({ timed, picked, onPick, head }: Props) => {
     e.stopPropagation();
     head.seek(e.key === "Home" ? 0 : e.key === "End" ? timed.length : (head.at ?? 0) + by * (e.shiftKey ? 50 : 5));
   };
+  const back = withBack && timed.back && timed.back !== "same" ? timed.back.motion : null;
+  const edgesBut = (moved: readonly (LaneName | null)[]): readonly number[] => {
+    const rows = moving.flatMap(({ layer, keys }): LaneName[] => [{ layer, key: null }, ...keys.filter((k) => laneOf(motion, { layer, key: k })).map((key) => ({ layer, key }))]);
+    const others = rows.filter((r) => !moved.some((m) => m === null || (m.layer === r.layer && (m.key === null || m.key === r.key))));
+    return [0, motion.delay, ...(moved.includes(null) ? [] : [motion.delay + lengthOf(motion)]), ...(head.at === null ? [] : [head.at]), ...edgesOf(motion, others)];
+  };
+  const backOfRow = (name: LaneName | null) => {
+    if (!back) return null;
+    const lane = name && timingOf(back, name), begin = back.delay + (lane?.delay ?? 0), long = lengthOf(lane ?? back);
+    return <span className="lane-back" style={{ left: begin * scale, width: Math.max(3, long * scale) }} title={`The way back: ${Math.round(begin)} – ${Math.round(begin + long)} ms`} />;
+  };
   const shift = (names: readonly (LaneName | null)[], change: (l: Lane) => Partial<Lane>, gesture: string) => timed.set(names.reduce((m, n) => {
     if (n !== null) return withLane(m, n, change(timingOf(motion, n)));
     const next = change({ layer: "", key: null, delay: m.delay, duration: m.duration, easing: m.easing });
@@ -78,7 +77,9 @@ export const Lanes = ({ timed, picked, onPick, head }: Props) => {
       <div key={rowKey(name)} className={`lane-row${isPicked(name) ? " picked" : ""}${name?.key != null ? " of-key" : ""}`} data-lane={rowKey(name)}>
         <div className="lane-name" onClick={(e) => onPick(name, e.ctrlKey || e.metaKey || e.shiftKey)}>{label}{value}</div>
         <div className="lane-track">
+          {backOfRow(name)}
           <LaneBar timed={timed} name={name} own={own} delay={delay} length={length} goes={goes} scale={scale} spring={isSpring(lane?.easing ?? motion.easing)} poses={lane?.poses ?? []} picked={isPicked(name)}
+            edges={() => edgesBut(isPicked(name) ? picked : [name])} onGuide={setGuide}
             onPick={(add) => onPick(name, add)} onShift={(by, ends, gesture) => {
               const names = isPicked(name) && picked.length > 1 ? picked : [name];
               shift(names, (l) => (ends === "end" ? { duration: Math.max(10, l.duration + by) } : ends === "begin" ? { delay: Math.max(0, l.delay + by), duration: Math.max(10, l.duration - by) } : { delay: Math.max(0, l.delay + by) }), gesture);
@@ -108,8 +109,9 @@ export const Lanes = ({ timed, picked, onPick, head }: Props) => {
             ...shown.map((key) => row({ layer, key }, <span className="lane-words">{laneLabel(key)}</span>, <ValueAt timed={timed} name={{ layer, key }} head={head} />)),
           ];
         })}
-        {moving.length === 0 && <p className="quiet px-3 py-2 m-0">No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way.</p>}
+        {moving.length === 0 && <p className="quiet px-3 py-2 m-0">{timed.away ? "Another screen comes: each of the two moves as a whole, as said on the right." : "No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way."}</p>}
         {addable && <div className="lane-row"><div className="lane-name wide"><select className="word" aria-label="New lane" value="" onChange={(e) => { const key = e.target.value; if (key) { timed.set(withLane(motion, { layer: addable.id, key }, {})); setOpen([...open, addable.id]); onPick({ layer: addable.id, key }, false); } }}><option value="">new lane of {addable.name} …</option>{others.filter((p) => !laneOf(motion, { layer: addable.id, key: p.key })).map((p) => <option key={p.key} value={p.key}>{p.label}</option>)}</select></div><div className="lane-track" /></div>}
+        {guide !== null && <div className="lane-guide" style={{ left: `calc(var(--lane-names) + ${guide * scale}px)` }} />}
         {head.at !== null && <div className="lane-head" style={{ left: `calc(var(--lane-names) + ${head.at * scale}px)` }}><span /></div>}
       </div>
     </div>

@@ -1,12 +1,10 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { ruleText } from "#core/behaviour";
 import { animatedSvg, cssKeyframes } from "#core/formats";
 import { paint } from "#core/paint";
 import { embedded } from "../../common/embed";
 import { Menu } from "../../common/Menu";
 import { saveText } from "../../common/save";
-import { useProject } from "../../store/session-context";
 import type { Filming } from "./film";
 import { FilmDialog } from "./FilmDialog";
 import type { Timed } from "./useTiming";
@@ -18,9 +16,9 @@ const LONGEST = 12_000;
 
 /** Saves the change one looks at for use elsewhere. */
 export const SaveMenu = ({ timed }: { timed: Timed }) => {
-  const project = useProject(), [busy, setBusy] = useState(false), [filming, setFilming] = useState<Filming["kind"] | null>(null), [trouble, setTrouble] = useState<string | null>(null);
-  const { piece, rule, change, scenes, motion } = timed, name = `${piece.name} ${timed.rules.indexOf(rule) + 1}`;
-  const css = () => saveText(`${name}.css`, "text/css", cssKeyframes(`${piece.name}: ${ruleText(project, piece, rule)}`, scenes.from, scenes.to, motion));
+  const [busy, setBusy] = useState(false), [filming, setFilming] = useState<Filming["kind"] | null>(null), [trouble, setTrouble] = useState<string | null>(null);
+  const { piece, change, scenes, motion, title: name } = timed;
+  const css = () => saveText(`${name}.css`, "text/css", cssKeyframes(`${piece.name}: ${timed.words}`, scenes.from, scenes.to, motion));
   const svg = async () => {
     setBusy(true);
     setTrouble(null);

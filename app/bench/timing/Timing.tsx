@@ -1,18 +1,19 @@
 import { useState } from "react";
-import { backOf, rulesOf, ruleText } from "#core/behaviour";
-import { cascaded, cascadeOrders, compareTimes, withoutLane } from "#core/edit";
+import { ruleText } from "#core/behaviour";
+import { cascaded, cascadeOrders, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
 import type { LaneName } from "#core/motion";
 import { findPlaced } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
-import { variantKey, variantName } from "#core/looks";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";
 import { useChosen } from "../state";
 import { CurvePanel } from "./CurvePanel";
+import { GiveMenu } from "./GiveMenu";
 import { Lanes } from "./Lanes";
 import { SaveMenu } from "./SaveMenu";
+import { BackPart, SubjectPart } from "./SubjectPart";
 import { useHead } from "./useHead";
 import { rowKey, useTiming } from "./useTiming";
 import type { Timed } from "./useTiming";
@@ -32,22 +33,25 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
   );
 };
 
-/** The way back from here, and how its time differs. */
-const Back = ({ timed }: { timed: Timed }) => {
-  const project = useProject(), rules = rulesOf(project, timed.piece), back = backOf(timed.piece, rules, timed.rule, timed);
-  if (!back) return null;
-  if (back.id === timed.rule.id) return <span className="quiet small-text text-nowrap">The same rule leads back.</span>;
-  return <button type="button" className="btn btn-sm btn-link small-text p-0 text-nowrap" title={ruleText(project, timed.piece, back)} onClick={() => timed.choose(back.id)}>{compareTimes(timed.motion, back.motion)}</button>;
+/** A way between two variants is only tried until it is a rule; where rules lead it, they are named. */
+const PairNote = ({ timed }: { timed: Timed }) => {
+  const project = useProject(), [led] = timed.leading;
+  return (
+    <div className="rule-chosen pair-note">
+      {led ? <><span>A rule leads this way:</span><button type="button" className="btn btn-sm btn-link p-0 text-truncate" onClick={() => timed.choose({ kind: "rule", rule: led.id, effect: null })}>{ruleText(project, timed.piece, led)}</button></>
+        : <span className="quiet">No rule leads this way. Its timing is only tried here until one does.</span>}
+      <button type="button" className="btn btn-sm btn-outline-primary ms-auto text-nowrap" disabled={timed.moving.length === 0} onClick={timed.make}>Make it a rule</button>
+    </div>
+  );
 };
 
 /** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
 export const Timing = ({ env }: { env: LayoutEnv }) => {
-  const project = useProject(), timed = useTiming(env), chosen = useChosen();
-  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]);
+  const timed = useTiming(env), chosen = useChosen();
+  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]), [withBack, setWithBack] = useState(false);
   const lanes = picked.filter((p): p is LaneName => p !== null), lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
   if (!timed) return <p className="drawer-empty">There is no rule yet whose timing could be looked at. Make one first, in Rules or by dragging a wire.</p>;
-  const { piece, rule } = timed;
   const pick = (name: LaneName | null, add: boolean) => setPicked((all) => (!add || name === null ? [name] : all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1 ? all.filter((p) => rowKey(p) !== rowKey(name)) : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name]));
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
@@ -64,13 +68,13 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
         <button type="button" className="tool" aria-label={head.playing ? "Halt" : "Play the change"} title={head.playing ? "Halt (space)" : "Play the change on its card (space)"} onClick={head.play}><Icon name={head.playing ? "pause" : "go"} size={14} /></button>
         <button type="button" className={`tool${head.loop ? " on" : ""}`} aria-pressed={head.loop} aria-label="Over and over" title="Over and over" onClick={() => head.setLoop(!head.loop)}><Icon name="restart" size={13} /></button>
         <select className="word" aria-label="Speed of playing" value={head.rate} onChange={(e) => head.setRate(Number(e.target.value))}><option value={1}>full speed</option><option value={0.5}>half speed</option><option value={0.25}>a quarter</option><option value={0.1}>a tenth</option></select>
-        <select className="word timing-rule" aria-label="Rule" value={rule.id} onChange={(e) => { timed.choose(e.target.value); setPicked([null]); head.seek(null); }}>{timed.rules.map((r, i) => <option key={r.id} value={r.id}>{i + 1}. {ruleText(project, piece, r)}</option>)}</select>
-        {timed.starts.length > 1 && <><span>from</span><select className="word timing-from" aria-label="From which variant" value={variantKey(piece, timed.from)} onChange={(e) => { const found = timed.starts.find((v) => variantKey(piece, v) === e.target.value); if (found) timed.setFrom(found); }}>{timed.starts.map((v) => <option key={variantKey(piece, v)} value={variantKey(piece, v)}>{variantName(piece, v)}</option>)}</select></>}
-        <span className="ms-auto d-inline-flex align-items-center gap-2"><Back timed={timed} /><SaveMenu timed={timed} /></span>
+        <SubjectPart timed={timed} onChange={() => { setPicked([null]); head.seek(null); }} />
+        <span className="ms-auto d-inline-flex align-items-center gap-2"><BackPart timed={timed} shown={withBack} onShow={setWithBack} /><GiveMenu timed={timed} /><SaveMenu timed={timed} /></span>
       </div>
+      {!timed.rule && <PairNote timed={timed} />}
       {lanes.length > 1 && <div className="rule-chosen"><b>{lanes.length} lanes:</b><Cascade timed={timed} names={lanes} /></div>}
       <div className="timing-body">
-        <Lanes timed={timed} picked={picked} onPick={pick} head={head} />
+        <Lanes timed={timed} picked={picked} onPick={pick} head={head} withBack={withBack} />
         <CurvePanel key={rowKey(lead)} timed={timed} name={lead} names={lanes} />
       </div>
     </div>

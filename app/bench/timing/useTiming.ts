@@ -1,68 +1,141 @@
 import { useMemo, useState } from "react";
-import { endsOf, settledMotion, startsOf } from "#core/behaviour";
-import { setMotions } from "#core/edit";
+import { backOf, between, endsOf, firing, rulesOf, ruleText, settledMotion, startsOf } from "#core/behaviour";
+import type { Shown } from "#core/behaviour";
+import { lastWiring, setEffectMotion, setMotions, wire, wireEffects, wireScopes } from "#core/edit";
 import type { LaneName } from "#core/motion";
 import { layout } from "#core/layout";
 import type { LayoutEnv, Placed } from "#core/layout";
-import { Resolver, variantKey } from "#core/looks";
-import { Change, lastsFor, movingLayers } from "#core/motion";
-import type { Moving } from "#core/motion";
+import { Resolver, restingVariant, variantFrom, variantKey, variantName } from "#core/looks";
+import { Change, lastsFor, movingLayers, restacks } from "#core/motion";
+import type { ChangeStep, Moving } from "#core/motion";
 import { inOrder, ROOT } from "#core/project";
-import type { Motion, Piece, Rule, Variant } from "#core/project";
+import type { Id, Motion, Piece, Project, Rule, Variant } from "#core/project";
 import { useProject, useSession } from "../../store/session-context";
 import { useActive, useBench, useChosen, usePiece } from "../state";
 
 /** The shortest stretch of time that is shown, ms. */
 const SHORTEST = 300;
 
-/** All one needs to look at and change the timing of one rule. */
+/** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
+export type Subject = { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null } | { readonly kind: "pair" };
+
+/** All one needs to look at and change the timing of one change. */
 export interface Timed {
   readonly piece: Piece;
   readonly rules: readonly Rule[];
-  readonly rule: Rule;
-  /** with what its token says */
+  /** what it is called, shortly and in a sentence */
+  readonly title: string;
+  readonly words: string;
+  /** null where two variants are looked at without a rule */
+  readonly rule: Rule | null;
+  readonly effect: number | null;
+  /** as it is said, and with what its token says */
+  readonly said: Motion;
   readonly motion: Motion;
   readonly from: Variant;
   readonly to: Variant;
   readonly starts: readonly Variant[];
   readonly change: Change;
+  /** before and after what this motion shows */
   readonly scenes: { readonly from: Placed; readonly to: Placed };
   readonly moving: readonly Moving[];
-  /** ms from the rule until all has come to rest, and how much is shown */
+  readonly restacks: boolean;
+  /** it leads to another screen, or over this one */
+  readonly away: boolean;
+  /** the way back from here; "same" where the rule itself leads back */
+  readonly back: { readonly rule: Rule; readonly motion: Motion } | "same" | null;
+  /** the rules that lead the way of a pair */
+  readonly leading: readonly Rule[];
+  /** ms from its begin until all has come to rest, and how much is shown */
   readonly length: number;
   readonly shown: number;
-  choose(rule: string): void;
+  choose(subject: Subject): void;
   setFrom(v: Variant): void;
+  setTo(v: Variant): void;
+  setPair(from: Variant, to: Variant): void;
   set(motion: Motion, gesture?: string): void;
+  /** makes the way of a pair a rule */
+  make(): void;
 }
 
 const moves = (r: Rule): boolean => r.motion.kind !== "cut";
 
-/** The rule whose timing is looked at: the one chosen, else one of the chosen layer, else the first that moves something. */
+interface Looked { readonly from: Placed; readonly moves: readonly ChangeStep[]; readonly scenes: { readonly from: Placed; readonly to: Placed }; readonly motion: Motion; readonly subject: string }
+
+const lookAt = (env: LayoutEnv, project: Project, piece: Piece, rule: Rule, effect: number | null, from: Variant, resolver: Resolver): Looked | null => {
+  const fired = firing(env, project, piece, rule, from, resolver);
+  if (!fired) return null;
+  const own = effect === null ? undefined : fired.rule.effects[effect]?.motion, motion = own ?? fired.rule.motion, at = fired.moves.findIndex((m: Shown) => m.said === motion);
+  const before = fired.moves[at - 1]?.to ?? fired.from, to = fired.moves[at]?.to ?? before;
+  return { from: fired.from, moves: fired.moves, scenes: { from: before, to }, motion, subject: piece.id };
+};
+
+/** What is timed: the pair one looks at, else the rule chosen, else one of the chosen layer, else the first that moves something. */
+const useSubject = () => {
+  const piece = usePiece(), [picked] = useBench((s) => s.chosenRules), effectOf = useBench((s) => s.timedEffect), trial = useBench((s) => s.trial), chosen = useChosen().find((id) => id !== ROOT);
+  return useMemo(() => {
+    const rules = inOrder(piece.rules), named = piece.rules[picked ?? ""] ?? rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ?? rules.find(moves) ?? rules[0];
+    const pair = trial && (trial.beside === picked || !named) ? trial : null, rule = pair ? null : (named ?? null);
+    const effect = rule && effectOf?.rule === rule.id && rule.effects[effectOf.effect]?.motion ? effectOf.effect : null;
+    return { rules, picked, pair, rule, effect, number: rule ? rules.indexOf(rule) + 1 : 0 };
+  }, [piece, picked, effectOf, trial, chosen]);
+};
+
+/** All about the timing of what is chosen; null while there is nothing to time. */
 export const useTiming = (env: LayoutEnv): Timed | null => {
-  const session = useSession(), project = useProject(), piece = usePiece(), { variant } = useActive();
-  const put = useBench((s) => s.put), [picked] = useBench((s) => s.chosenRules), chosen = useChosen().find((id) => id !== ROOT);
-  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(null);
-  const rules = inOrder(piece.rules), rule = piece.rules[picked ?? ""] ?? rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ?? rules.find(moves) ?? rules[0];
-  const [resolvers] = useState(() => [new Resolver(), new Resolver()] as const);
-  const motion = rule && settledMotion(project, rule.motion);
-  const ends = useMemo(() => rule && (start?.rule === rule.id ? endsOf(piece, rule, start.from) : endsOf(piece, rule, variant)), [piece, rule, start, variant]);
-  const scenes = useMemo(() => {
-    const [from, to] = ends ? [ends.from, ends.to].map((v, i) => { const tree = resolvers[i as 0 | 1].tree(project, piece.id, v); return tree && layout(env, tree); }) : [];
-    return from && to ? { from, to } : null;
-  }, [ends, resolvers, project, piece.id, env]);
-  const change = useMemo(() => scenes && motion && new Change(scenes.from, scenes.to, motion), [scenes, motion]);
-  const moving = useMemo(() => (scenes && motion ? movingLayers(scenes.from, scenes.to, motion) : []), [scenes, motion]);
-  if (!rule || !motion || !ends || !scenes || !change) return null;
-  const length = lastsFor(motion);
-  return {
-    piece, rules, rule, motion, ...ends, starts: startsOf(piece, rule), change, scenes, moving, length, shown: Math.max(SHORTEST, length * 1.12),
-    choose: (id) => put({ chosenRules: [id] }),
-    setFrom: (from) => setStart({ rule: rule.id, from }),
-    set: (next, gesture) => { const now = session.project.pieces[piece.id]; if (now) session.edit(setMotions(now, [rule.id], () => next), gesture ? `timing ${rule.id} ${gesture}` : null, 1500); },
+  const session = useSession(), project = useProject(), piece = usePiece(), { variant } = useActive(), put = useBench((s) => s.put);
+  const { rules, picked, pair, rule, effect, number } = useSubject();
+  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(null), [resolver] = useState(() => new Resolver());
+  const ends = useMemo(() => {
+    if (pair) return { from: variantFrom(piece, pair.from), to: variantFrom(piece, pair.to) };
+    return rule && endsOf(piece, rule, start?.rule === rule.id ? start.from : variant);
+  }, [piece, rule, pair, start, variant]);
+  const said = pair?.motion ?? (rule && (rule.effects[effect ?? -1]?.motion ?? rule.motion));
+  const looked = useMemo((): Looked | null => {
+    if (!ends || !said) return null;
+    const motion = settledMotion(project, said), fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
+    if (fired) return fired;
+    const [from, to] = [ends.from, ends.to].map((v) => { const tree = resolver.tree(project, piece.id, v); return tree && layout(env, tree); });
+    return from && to ? { from, moves: [{ to, motion }], scenes: { from, to }, motion, subject: "" } : null;
+  }, [ends, said, project, rule, effect, resolver, piece, env]);
+  const change = useMemo(() => looked && new Change(looked.from, looked.moves, looked.subject), [looked]);
+  const away = looked?.moves.some((m) => m.motion === looked.motion && m.subject !== undefined && m.subject !== piece.id) ?? false;
+  const moving = useMemo(() => (looked && !away ? movingLayers(looked.scenes.from, looked.scenes.to, looked.motion).filter((m) => piece.layers[m.layer]) : []), [looked, away, piece]);
+  const back = useMemo((): Timed["back"] => {
+    if (!ends) return null;
+    const working = rulesOf(project, piece), [direct] = rule ? [backOf(piece, working, rule, ends)] : between(piece, working, ends.to, ends.from);
+    return !direct ? null : direct.id === rule?.id ? "same" : { rule: direct, motion: direct.motion };
+  }, [ends, project, piece, rule]);
+  if (!said || !ends || !looked || !change) return null;
+  const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
+  const choose = (subject: Subject): void => {
+    if (subject.kind === "rule") put({ chosenRules: [subject.rule], trial: null, timedEffect: subject.effect === null ? null : { rule: subject.rule, effect: subject.effect } });
+    else put({ trial: { beside: picked, from: ends.from, to: ends.to, motion: said } });
   };
+  return {
+    piece, rules, rule, effect, said, title: `${piece.name} ${rule ? number : variantName(piece, ends.to)}`, words: rule ? ruleText(project, piece, rule) : `from ${variantName(piece, ends.from)} to ${variantName(piece, ends.to)}`, motion: looked.motion, ...ends, starts: rule ? startsOf(piece, rule) : [], change, scenes: looked.scenes, moving, restacks: restacks(looked.scenes.from, looked.scenes.to), away, back, length, shown: Math.max(SHORTEST, length * 1.12),
+    leading: pair ? between(piece, rulesOf(project, piece), ends.from, ends.to) : [],
+    choose,
+    setFrom: (from) => { if (rule) setStart({ rule: rule.id, from }); else if (pair) put({ trial: { ...pair, from } }); },
+    setTo: (to) => { if (pair) put({ trial: { ...pair, to } }); },
+    setPair: (from, to) => put({ trial: { beside: picked, from, to, motion: said } }),
+    set: (next, gesture) => {
+      const now = session.project.pieces[piece.id];
+      if (pair) put({ trial: { ...pair, motion: next } });
+      else if (now && rule) session.edit(effect === null ? setMotions(now, [rule.id], () => next) : setEffectMotion(now, rule.id, effect, next), gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null, 1500);
+    },
+    make: () => {
+      const scopes = wireScopes(piece, [ends.from], { variant: ends.to }), made = wire(piece, [ROOT], { trigger: lastWiring(piece).trigger, when: (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {}, effects: wireEffects(piece, [ends.from], { variant: ends.to }), motion: said, undo: false });
+      if (session.edit(made.change)) put({ trial: null, chosenRules: made.ids });
+    },
+  };
+};
+
+/** A pair of variants to begin with: the one looked at, and the next that differs from it. */
+export const somePair = (piece: Piece, looked: Variant, all: readonly Variant[]): { readonly from: Variant; readonly to: Variant } => {
+  const from = restingVariant(piece), key = variantKey(piece, from), to = variantKey(piece, looked) === key ? all.find((v) => variantKey(piece, v) !== key) : looked;
+  return { from, to: to ?? from };
 };
 
 /** What rows are called, to find them again. */
 export const rowKey = (name: LaneName | null): string => (name === null ? "" : `${name.layer} ${name.key ?? ""}`);
-export const sameVariant = (piece: Piece, a: Variant, b: Variant): boolean => variantKey(piece, a) === variantKey(piece, b);

@@ -15,6 +15,9 @@ const declarations: Readonly<Record<string, (v: Value) => string>> = {
 const num = (v: unknown): number => Math.round(Number(v) * 1000) / 1000;
 const slug = (name: string): string => name.toLowerCase().replaceAll(/[^a-z0-9]+/g, "-").replaceAll(/^-|-$/g, "") || "layer";
 
+/** A pose at the very end: of two keyframes at 100 % only one would count. */
+const LAST = 0.9999;
+
 /** What CSS can say of a value. */
 const sayable = (key: string, value: Value | undefined): value is Value => value !== undefined && !(key === "fill" && typeof value === "object");
 
@@ -35,7 +38,7 @@ export const cssKeyframes = (title: string, from: Placed, to: Placed, motion: Mo
       if (!say || !sayable(key, a) || !sayable(key, b)) { left.push(`${name}: ${key}`); continue; }
       const poses = lane.key === key ? (lane.poses ?? []) : [], goes = goesOf(lane);
       // in CSS a keyframe says how the stretch after it goes, a pose how the one before it does
-      const stops = [{ at: 0, value: a, next: poses[0]?.easing ?? lane.easing }, ...poses.map((p, i) => ({ at: p.at, value: p.value, next: poses[i + 1]?.easing ?? lane.easing })), { at: 1, value: b, next: null }];
+      const stops = [{ at: 0, value: a, next: poses[0]?.easing ?? lane.easing }, ...poses.map((p, i) => ({ at: Math.min(p.at, LAST), value: p.value, next: poses[i + 1]?.easing ?? lane.easing })), { at: 1, value: b, next: null }];
       rules.push(`@keyframes ${css}-${slug(key)} {\n${stops.map((s) => `  ${num(s.at * 100)}% { ${say(s.value)};${s.next ? ` animation-timing-function: ${curve({ easing: s.next })};` : ""} }`).join("\n")}\n}`);
       animations.push(`${css}-${slug(key)} ${num(lengthOf(lane))}ms ${num(motion.delay + lane.delay)}ms ${goes === Infinity ? "infinite" : num(goes)}${lane.turns ? " alternate" : ""} both`);
     }

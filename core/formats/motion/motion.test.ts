@@ -13,7 +13,7 @@ describe("a change as an animated SVG", () => {
     const still = place("quay", { width: 100 }, { fill: "#17495c" }), sign = (fill: never) => place("sign", {}, { fill });
     const from = stage(still, place("ship", { x: 0 }, { fill: "#1f6f5c" }), sign("#e3b341" as never));
     const to = stage(still, place("ship", { x: 80 }, { fill: "#1f6f5c", rotation: 20, opacity: 0.5 }), sign({ kind: "linear", angle: 90, stops: [{ at: 0, colour: "#e3b341" }, { at: 1, colour: "#b3402e" }] } as never));
-    const { frames, times } = framesOf(new Change(from, to, tween(200)), 200), svg = animatedSvg(frames, times, 100, 100, options);
+    const { frames, times } = framesOf(new Change(from, [{ to: to, motion: tween(200) }]), 200), svg = animatedSvg(frames, times, 100, 100, options);
     expect(svg.match(/data-layer="quay"/g)).toHaveLength(1);
     expect(svg.match(/data-layer="ship"/g)).toHaveLength(1);
     expect(svg).toMatch(/@keyframes a1\{0%\{[^}]*transform:none[^}]*\}.*translate\(80px, 0px\) translate\(5px, 5px\) rotate\(20deg\)/s);
@@ -23,7 +23,7 @@ describe("a change as an animated SVG", () => {
   });
 
   it("what appears or vanishes is there for its own time", () => {
-    const change = new Change(stage(place("a"), place("old"), place("z")), stage(place("a"), place("tick"), place("z")), tween(100)), { frames, times } = framesOf(change, 100);
+    const change = new Change(stage(place("a"), place("old"), place("z")), [{ to: stage(place("a"), place("tick"), place("z")), motion: tween(100) }]), { frames, times } = framesOf(change, 100);
     const svg = animatedSvg(frames, times, 100, 100, { ...options, pause: null });
     expect(svg).toContain("1 forwards");
     expect(svg).toMatch(/@keyframes a1\{0%\{visibility:visible\}90%\{visibility:visible\}100%\{visibility:hidden\}\}/);
@@ -32,7 +32,7 @@ describe("a change as an animated SVG", () => {
   });
 
   it("a change in which nothing moves is a picture", () => {
-    const scene = stage(place("ship")), { frames, times } = framesOf(new Change(scene, scene, tween(100)), 100);
+    const scene = stage(place("ship")), { frames, times } = framesOf(new Change(scene, [{ to: scene, motion: tween(100) }]), 100);
     expect(animatedSvg(frames, times, 100, 100, options)).toContain(markup(paint(scene)));
     expect(animatedSvg(frames, times, 100, 100, options)).not.toContain("@keyframes");
   });
