@@ -110,6 +110,93 @@ describe("the Timing drawer", () => {
     await me.until(async () => expect(await turned()).toContain("rotate(40"));
   });
 
+  it("a bar snaps to where another ends, and shows where", async () => {
+    await openTiming("send-ticket-button", "send");
+    const [whole, body] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane="body "] .lane-bar')], before = (await motionOf("send-ticket-button", "send"))?.lanes?.find((l) => l.layer === "body");
+    const gap = whole.x + whole.width - (body.x + body.width) - 3;
+    await me.page.mouse.move(body.x + body.width / 2, body.y + 9);
+    await me.page.mouse.down();
+    await me.page.mouse.move(body.x + body.width / 2 + gap + 22, body.y + 9, { steps: 5 });
+    expect(await me.page.$(".lane-guide")).toBeNull();
+    await me.page.mouse.move(body.x + body.width / 2 + gap, body.y + 9, { steps: 5 });
+    await me.page.waitForSelector(".lane-guide");
+    await me.page.mouse.up();
+    await me.until(async () => { if (await me.page.$(".lane-guide")) throw new Error("the guide stays"); });
+    const motion = await motionOf("send-ticket-button", "send"), lane = motion?.lanes?.find((l) => l.layer === "body");
+    expect((lane?.delay ?? 0) + (lane?.duration ?? 0)).toBe(motion?.duration);
+    expect(lane?.duration).toBe(before?.duration);
+  });
+
+  it("a colour picked at the playhead makes a pose, and the stage shows it", async () => {
+    await openTiming("bicycle-tick-box", "hover");
+    await me.click("button", "Properties of Label");
+    await seek(0.2);
+    await me.click("button", "fill at the playhead");
+    const field = await me.find("textbox", "Colour", ".panel");
+    await field.click({ clickCount: 3 });
+    await me.type("#d9622b");
+    await me.press("Enter");
+    const lane = (await motionOf("bicycle-tick-box", "hover"))?.lanes?.find((l) => l.key === "fill");
+    expect(lane?.poses).toMatchObject([{ value: "#d9622b" }]);
+    await me.until(async () => expect(await me.page.$eval('[data-variant="checked-no.contact-hovered"] [data-layer="label"] text', (t) => t.getAttribute("fill"))).toBe("#d9622b"));
+  });
+
+  it("the handles of a Bézier are dragged", async () => {
+    await openTiming("fare-panel", "other");
+    await me.page.select("select[aria-label=Easing]", await me.page.$eval("select[aria-label=Easing]", (s) => [...(s as HTMLSelectElement).options].find((o) => o.text === "bézier")?.value ?? ""));
+    await (await me.find("slider", "Handle at the start")).evaluate((e) => e.scrollIntoView({ block: "center" }));
+    const before = (await motionOf("fare-panel", "other"))?.easing as readonly number[];
+    const handle = await (await me.find("slider", "Handle at the start")).boundingBox();
+    await me.drag((handle?.x ?? 0) + 6, (handle?.y ?? 0) + 6, 40, -30);
+    const after = (await motionOf("fare-panel", "other"))?.easing as readonly number[];
+    expect([after.length, after[0] as number > (before[0] as number) + 0.1, after[1] as number > (before[1] as number) + 0.1, after.slice(2)]).toEqual([4, true, true, before.slice(2)]);
+    // one drag is one step of undo
+    await me.press("Control", "z");
+    expect((await motionOf("fare-panel", "other"))?.easing).toEqual(before);
+    await me.press("Control", "z");
+  });
+
+  it("a motion is given to other rules, each of which keeps its lanes", async () => {
+    await openTiming("send-ticket-button", "hover");
+    await me.click("button", "Give to …");
+    const boxes = await me.page.$$(".give-rule input");
+    for (const box of boxes) await box.click();
+    await me.click("button", `Give to ${boxes.length} rules`);
+    const [hover, send] = [await motionOf("send-ticket-button", "hover"), await motionOf("send-ticket-button", "send")];
+    expect([send?.duration, send?.easing]).toEqual([hover?.duration, hover?.easing]);
+    expect(send?.lanes?.length).toBeGreaterThan(1);
+  });
+
+  it("two variants are timed without a rule, then made one", async () => {
+    await openTiming("fare-panel", "two variants");
+    const rules = async () => Object.values(((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces["fare-panel"] as Piece).rules);
+    const before = (await rules()).length;
+    await me.pick("To which variant", "Single trip");
+    await me.pick("From which variant", "Season pass");
+    const field = await me.find("textbox", "Duration in milliseconds", ".curve-panel");
+    await field.click();
+    await me.type("1000");
+    await me.press("Enter");
+    await seek(0.45);
+    await me.until(async () => expect(await me.page.$eval('[data-variant="fare-single-trip"] .preview-time', (t) => parseInt(t.textContent ?? ""))).toBeGreaterThan(400));
+    expect(await rules()).toHaveLength(before);
+    await me.click("button", "Make it a rule");
+    await me.saved();
+    const made = (await rules()).at(-1);
+    expect(await rules()).toHaveLength(before + 1);
+    expect([made?.motion.duration, made?.effects.map((e) => e.type)]).toEqual([1000, ["set"]]);
+    await me.until(async () => expect(await me.page.$eval("select[aria-label=Rule]", (s) => (s as HTMLSelectElement).value)).toBe(made?.id));
+    await me.press("Control", "z");
+  });
+
+  it("the way back is drawn under the lanes", async () => {
+    await openTiming("deck-tabs", "show-saloon");
+    await (await me.find("checkbox", "Show the way back")).click();
+    const [bar, back] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane=""] .lane-back')];
+    expect([Math.round(back.x - bar.x), Math.abs(back.width - bar.width) < 2]).toEqual([0, true]);
+    expect(back.y).toBeGreaterThan(bar.y + bar.height - 2);
+  });
+
   it("a curve kept as a token is followed when the token changes", async () => {
     await openTiming("fare-panel", "other");
     await me.click("button", "Keep as a motion token …");

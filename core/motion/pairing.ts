@@ -1,7 +1,8 @@
 import type { Placed } from "../layout/types";
+import { ROOT } from "../project/types";
 
-/** Whether two layers of different screens are one and the same to whoever looks: the same component, or the same kind and name. */
-const same = (a: Placed, b: Placed): boolean => a.layer.kind === b.layer.kind && (a.layer.kind === "instance" ? a.values.component === b.values.component && a.layer.name === b.layer.name : a.layer.name === b.layer.name);
+/** Whether two layers of different screens are one and the same to whoever looks: the screens themselves, the same component, or the same kind and name. */
+const same = (a: Placed, b: Placed): boolean => a.layer.id === ROOT && b.layer.id === ROOT ? true : a.layer.kind === b.layer.kind && (a.layer.kind === "instance" ? a.values.component === b.values.component && a.layer.name === b.layer.name : a.layer.name === b.layer.name);
 /** Weaker: the same component, whatever its copy is called. */
 const alike = (a: Placed, b: Placed): boolean => a.layer.kind === "instance" && b.layer.kind === "instance" && a.values.component === b.values.component;
 
