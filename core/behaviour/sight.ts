@@ -1,5 +1,7 @@
 import { spotAt, spotBounds } from "../layout/bounds";
 import type { Rect } from "../layout/bounds";
+import { chainTo } from "../layout/chain";
+import type { Hit } from "../layout/hit";
 import { scrollRoom } from "../layout/place";
 import { clipsChildren } from "../layout/types";
 import type { Placed } from "../layout/types";
@@ -7,25 +9,10 @@ import type { Project } from "../project/types";
 import { liveCopies, rulesOf } from "./piece";
 import type { Path, State } from "./types";
 
-/** A layer on the way from a scene's root to another, with its path. */
-interface Stop { readonly path: Path; readonly placed: Placed }
-
-/** The layers from a scene's root to the one at a path, outermost first; empty when it is not there. */
-export const wayTo = (root: Placed, path: Path): Stop[] => {
-  const visit = (p: Placed, prefix: string): Stop[] | null => {
-    const here = prefix + p.layer.id, stop = { path: here, placed: p };
-    if (here === path) return [stop];
-    for (const c of p.children) { const found = visit(c, prefix); if (found) return [stop, ...found]; }
-    const inside = p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
-    return inside && [stop, ...inside];
-  };
-  return visit(root, "") ?? [];
-};
-
 /** A layer that scrolls, how far it is scrolled and how far it can be, px. */
 export interface Scroller { readonly path: Path; readonly by: number; readonly room: number; readonly across: boolean }
 
-const scrollerAt = ({ path, placed }: Stop): Scroller => {
+const scrollerAt = ({ path, placed }: Hit): Scroller => {
   const by = placed.values.scrolledBy as number, left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
   // children are already moved by what is shown of it
   const shown = left + by;
@@ -35,7 +22,7 @@ const scrolls = (p: Placed): boolean => p.values.scrolls !== undefined && p.valu
 
 /** The innermost layer around a path, itself included, that can be scrolled in a direction. */
 export const scrollerFor = (root: Placed, path: Path, across: boolean): Scroller | null => {
-  const found = wayTo(root, path).reverse().map((s) => (scrolls(s.placed) ? scrollerAt(s) : null)).find((s) => s !== null && s.across === across && s.room > 0);
+  const found = chainTo(root, path).reverse().map((s) => (scrolls(s.placed) ? scrollerAt(s) : null)).find((s) => s !== null && s.across === across && s.room > 0);
   return found ?? null;
 };
 
@@ -44,7 +31,7 @@ const BEFORE = 12;
 
 /** How far the innermost layer around another must be scrolled for that to be in sight at its beginning; null when none scrolls. */
 export const scrollTo = (root: Placed, path: Path): { path: Path; to: number } | null => {
-  const way = wayTo(root, path), at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed)), stop = way[at];
+  const way = chainTo(root, path), at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed)), stop = way[at];
   if (!stop) return null;
   const { by, room, across } = scrollerAt(stop), outer = spotAt(root, stop.path), inner = spotAt(root, path);
   if (!outer || !inner) return null;
@@ -62,7 +49,7 @@ export const inSight = (project: Project, state: State, root: Placed): Path[] =>
   const asked = new Set(rulesOf(project, piece).flatMap((r) => (r.trigger.type === "seen" && r.source !== null ? [r.source] : [])));
   return [...asked].map((id) => `${path}/${id}`.slice(state.screen.length + 1));
 }).filter((p) => {
-  const way = wayTo(root, p), spot = spotAt(root, p);
+  const way = chainTo(root, p), spot = spotAt(root, p);
   if (!spot) return false;
   const box = spotBounds(spot), area = box.width * box.height;
   const seen = way.slice(0, -1).filter((s, i) => i === 0 || clipsChildren(s.placed)).reduce((r, s) => { const around = spotAt(root, s.path); return around ? overlap(r, spotBounds(around)) : r; }, overlap(box, { x: 0, y: 0, width: root.width, height: root.height }));

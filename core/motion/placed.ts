@@ -67,14 +67,3 @@ export const appearing = (motion: Motion, it: Placed): readonly [number, number]
   const to = motion.kind === "rise" ? "up" : (motion.to ?? "up");
   return to === "left" ? [it.width + BEYOND, 0] : to === "right" ? [-it.width - BEYOND, 0] : to === "up" ? [0, it.height + BEYOND] : [0, -it.height - BEYOND];
 };
-
-/** The layer at a path of a placed tree; null when it is not there. */
-export const layerAt = (root: Placed, path: string): Placed | null => {
-  const visit = (p: Placed, prefix: string): Placed | null => {
-    const here = prefix + p.layer.id;
-    if (here === path) return p;
-    for (const c of p.children) { const found = visit(c, prefix); if (found) return found; }
-    return p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
-  };
-  return visit(root, "");
-};

@@ -1,7 +1,7 @@
 import { Run } from "../behaviour/run";
-import { wayTo } from "../behaviour/sight";
 import { nextDue } from "../behaviour/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
+import { placedAt } from "../layout/chain";
 import type { LayoutEnv } from "../layout/place";
 import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
@@ -15,9 +15,6 @@ export interface Failure { readonly step: number; readonly why: string; readonly
 const PATIENCE = 20_000;
 /** The time between the moves of a rehearsed drag, ms. */
 const FRAME = 16;
-
-/** A layer in a scene by its path through copies; null when it is not there. */
-export const placedAt = (scene: Placed, path: string): Placed | null => wayTo(scene, path).at(-1)?.placed ?? null;
 
 /** Every text that can be read in a scene, in the order of painting. */
 export const textsIn = (p: Placed): string[] => {
