@@ -56,6 +56,9 @@ export const welcome: Source = {
     { id: "waves", trigger: { type: "delay", ms: 0 }, effects: [{ type: "stir" }], motion: { ...motion("tween", 100), lanes: [
       lane("far", "x", 0, 7000, "linear", [{ at: 1, value: -WAVE, easing: "linear" }], 0), lane("near", "x", 0, 4600, "linear", [{ at: 1, value: -WAVE, easing: "linear" }], 0),
     ] } },
-    ...tabs.map(([id, name]) => ({ id: `show-${id}`, trigger: { type: "click" as const }, source: `${id}-tab`, effects: [becomes("tab", name)], motion: { ...motion("tween", 240, "ease-in-out"), lanes: [lane("mark", null, 0, 0, spring(420, 0.2))] } })),
+    ...tabs.map(([id, name]) => ({ id: `show-${id}`, trigger: { type: "click" as const }, source: `${id}-tab`, effects: [becomes("tab", name)], motion: { ...motion("tween", 240, "ease-in-out"), lanes: [
+      // what goes is gone before what comes can be read
+      lane("mark", null, 0, 0, spring(420, 0.2)), ...tabs.map(([other]) => lane(other, null, other === id ? 110 : 0, other === id ? 200 : 110, other === id ? "ease-out" : "ease-in")),
+    ] } })),
   ],
 };

@@ -51,6 +51,24 @@ describe("drag", () => {
     expect(happened.filter((h) => h.type === "fired").map((h) => h.type === "fired" && h.trigger)).toEqual(["drag"]);
   });
 
+  it("leads through the poses of lanes, and what is let go on the way goes through the rest of them by itself", () => {
+    const { b, id, plank } = gangway(), rule = Object.values(b.piece.rules)[0];
+    const lanes = [{ layer: plank, key: "y", delay: 300, duration: 20, easing: "linear", poses: [{ at: 0.5, value: 60, easing: "linear" }] }] as const;
+    b.do({ label: "x", ops: [{ op: "set", path: ["pieces", id, "rules", rule?.id ?? "", "motion"], value: { ...rule?.motion, lanes } }] });
+    const run = new Run(env, b.project, id), at = () => { const s = run.scene(), p = s && findPlaced(s, plank)?.placed; return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100); };
+    run.pointer("down", 20, 20);
+    for (let i = 1; i <= 40; i++) { run.advanceTo(run.now + 16); run.pointer("move", 20 + i, 20); }
+    expect(at()).toEqual([40, 48]);
+    for (let i = 41; i <= 75; i++) { run.advanceTo(run.now + 16); run.pointer("move", 20 + i, 20); }
+    expect(at()).toEqual([75, 30]);
+    run.advanceTo(run.now + 200);
+    run.pointer("up", 95, 20);
+    run.advanceTo(run.now + 50);
+    expect(at()).toEqual([87.5, 15]);
+    run.advanceTo(run.now + 50);
+    expect([at(), run.movesUntil()]).toEqual([[100, 0], 0]);
+  });
+
   it("too short and slow it goes back; short but fast it is done", () => {
     const slow = gangway();
     slow.pull(20, 50, 800);

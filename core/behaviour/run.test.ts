@@ -71,6 +71,23 @@ describe("a running piece", () => {
     expect(angle(other)).toBe(0);
   });
 
+  it("what a click began keeps its time when the press ends at that moment; what only the press changed goes back in its own", () => {
+    const { b, id, knob } = slider(tween(400)), pressed = b.trait("Pressed", "no", "yes");
+    b.look({ [pressed.id]: [pressed.v.yes as string] }, knob, { x: 20, opacity: 0.5 });
+    b.rule({ source: knob, trigger: { type: "press" }, undo: true, effects: [{ type: "set", trait: pressed.id, to: { value: pressed.v.yes as string } }], motion: tween(100) });
+    const run = new Run(env, b.project, id), opacity = () => { const scene = run.scene(); return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN; };
+    run.pointer("move", 5, 5);
+    run.pointer("down", 5, 5);
+    run.advanceTo(100);
+    expect([x(run, knob), opacity()]).toEqual([20, 0.5]);
+    run.pointer("up", 5, 5);
+    run.advanceTo(200);
+    // the click takes it from 20 to 100 in 400 ms, of which a quarter is over
+    expect([x(run, knob), opacity()]).toEqual([40, 1]);
+    run.advanceTo(500);
+    expect([x(run, knob), run.movesUntil()]).toEqual([100, 0]);
+  });
+
   it("a click lands on what is seen, not on where it will be", () => {
     const { b, id, knob } = slider(tween(1000));
     const rule = Object.keys(b.piece.rules)[0] as string;

@@ -201,7 +201,7 @@ export class Run {
       else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
       else if (h.type === "scrolled") this.aim(h.state, this.scrolling, h.at);
-      for (const move of movesOf(h)) this.aim(move.state, move.motion, h.at, move.path);
+      for (const move of movesOf(h, result.happenings)) this.aim(move.state, move.motion, h.at, move.path);
       this.happened(h);
       if (h.type === "scrollTo") {
         const target = this.target(this.state), to = target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
@@ -216,7 +216,7 @@ export class Run {
 
   private follow(h: Extract<Happening, { type: "dragging" }>): void {
     const target = this.target(h.state);
-    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`);
+    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`, h.path.slice(h.path.indexOf("/") + 1 || h.path.length));
   }
 
   private drop(h: Extract<Happening, { type: "dropped" }>): void {

@@ -11,6 +11,7 @@ import { mixOf } from "./mix";
 import type { Mix } from "./mix";
 import { Blend, Glide, numbersIn, Posed } from "./track";
 import { Traffic } from "./traffic";
+import type { Dissolving } from "./traffic";
 
 /** How a change goes on down the tree: whether it is at once, what of it dissolves, with which timings, and in which lane. */
 interface How { readonly cut: boolean; readonly fading: string | null; readonly pace: Pace; readonly lane: ReturnType<Pace["ofLayer"]> }
@@ -36,11 +37,11 @@ export class Mover {
    */
   retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void { this.turn(next, new Pace(motion, now, within), now, subject); }
 
-  /** A hand moves what is shown towards a target: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
-  drag(next: Placed, motion: Motion, now: number, progress: number, what: string): void {
+  /** A hand moves what is shown towards a target, through the poses of lanes if there are any: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
+  drag(next: Placed, motion: Motion, now: number, progress: number, what: string, within = ""): void {
     if (motion.kind === "cut") return;
     const span = this.held.take(what, now);
-    if (span) this.turn(next, new Pace({ ...motion, kind: "tween", duration: Infinity }, now, "", span), now, this.subject);
+    if (span) this.turn(next, new Pace({ ...motion, kind: "tween", duration: Infinity }, now, within, span), now, this.subject);
     this.held.move(progress, now);
   }
 
@@ -114,12 +115,12 @@ export class Mover {
     const path = parentPath + next.layer.id;
     let how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
     if (path === how.fading && !how.cut) {
-      this.traffic.dissolves.set(path, { span: how.pace.base, from: frozen(shown), follows: false });
+      this.dissolve(path, { span: how.pace.base, from: frozen(shown), follows: false }, how);
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
       this.traffic.forget(path);
-      if (!how.cut) this.traffic.dissolves.set(path, { span: how.pace.span(how.lane), from: frozen(shown), follows: true });
+      this.dissolve(path, { span: how.pace.span(how.lane), from: frozen(shown), follows: true }, how);
       this.geometry(old, next, shown, path, how, now);
       return;
     }
@@ -129,6 +130,13 @@ export class Mover {
       this.children(old, next, shown, path, parentPath, how, now);
     }
     if (old.nested && next.nested && shown.nested && old.nested !== next.nested) this.walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
+  }
+
+  /** What cannot be mixed gives way to what it is now. */
+  private dissolve(path: string, made: Dissolving, { cut }: How): void {
+    if (cut) { this.traffic.dissolves.delete(path); return; }
+    this.traffic.dissolves.set(path, made);
+    this.traffic.until(made.span.end);
   }
 
   /** One property sets out from what is shown, in the time of its lane; numbers take along the velocity they have. */
@@ -142,7 +150,7 @@ export class Mover {
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
     if (!layer) this.traffic.tracks.set(path, layer = new Map());
     this.traffic.until(span.end);
-    if (lane && lane.key === key && isPosed(lane)) layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0));
+    if (lane && lane.key === key && isPosed(lane)) layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0, pace.driven));
     else if (a && b && a.length === b.length) layer.set(key, new Glide(span, key, a, b, to, velocity.length === a.length && velocity.some((v) => v !== 0) ? velocity : []));
     else if (mix) layer.set(key, new Blend(span, mix));
   }
@@ -164,8 +172,7 @@ export class Mover {
     }
     if (dissolves) {
       this.traffic.tracks.get(path)?.delete("lines");
-      if (how.cut) this.traffic.dissolves.delete(path);
-      else this.traffic.dissolves.set(path, { span: how.pace.span(how.lane), from: { ...frozen(shown), children: [], nested: null }, follows: true });
+      this.dissolve(path, { span: how.pace.span(how.lane), from: { ...frozen(shown), children: [], nested: null }, follows: true, own: true }, how);
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
       this.track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
     }

@@ -8,12 +8,15 @@ export class Pace {
   readonly lanes: ReadonlyMap<string, Lane>;
   private readonly spans = new Map<Lane, Span>();
 
+  /** whether a hand says how far it is: then all goes together, also through poses */
+  readonly driven: boolean;
+
   constructor(readonly motion: Motion, private readonly now: number, readonly within: string, base?: Span) {
     const begin = now + motion.delay;
     this.base = base ?? new Span(now, begin, begin + lengthOf(motion), motion.easing);
-    const inside = within === "" ? "" : `${within}/`;
-    // while a hand moves it all goes together
-    this.lanes = new Map(base || motion.kind === "cut" ? [] : (motion.lanes ?? []).map((l) => [`${inside}${l.layer} ${l.key ?? ""}`, l]));
+    this.driven = base !== undefined;
+    const inside = within === "" ? "" : `${within}/`, lanes = (motion.lanes ?? []).filter((l) => !base || (isPosed(l) && goesOf(l) === 1));
+    this.lanes = new Map(motion.kind === "cut" ? [] : lanes.map((l) => [`${inside}${l.layer} ${l.key ?? ""}`, l]));
   }
 
   /** The lane of a layer as a whole; what is inside it goes along. */
@@ -22,7 +25,7 @@ export class Pace {
 
   /** The span of a lane, else of the whole motion. */
   span(lane: Lane | undefined): Span {
-    if (!lane) return this.base;
+    if (!lane || this.driven) return this.base;
     let span = this.spans.get(lane);
     if (!span) {
       const begin = this.base.begin + lane.delay;

@@ -58,6 +58,12 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => 
   return by ? { ...placed, shapes, x: placed.x + by[0] * t, y: placed.y + by[1] * t } : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
 };
 
+/** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
+export const alongside = (from: Placed, now: Placed): Placed => {
+  const sized = from.layer.kind === "icon" || from.layer.kind === "picture", slack = sized || now.values.alignText === undefined || now.values.alignText === "start" ? 0 : now.values.alignText === "end" ? 1 : 0.5;
+  return { ...from, shapes: from.values, x: now.x + (now.width - from.width) * slack, y: now.y, ...(sized ? { width: now.width, height: now.height } : {}) };
+};
+
 /** How far beyond the edge something waits that slides over others, px. */
 const BEYOND = 24;
 

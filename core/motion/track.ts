@@ -98,7 +98,7 @@ export class Posed implements Track {
   private readonly goes: number;
 
   /** `from` is what is on screen, `rest` what later goes begin with, `to` where all ends; `speed` per ms is kept at first. */
-  constructor(readonly span: Span, private readonly lane: Lane, key: string, from: unknown, rest: unknown, private readonly to: unknown, private readonly speed: number) {
+  constructor(readonly span: Span, private readonly lane: Lane, key: string, from: unknown, rest: unknown, private readonly to: unknown, private readonly speed: number, /** it is as far as its span is, not as its own time says */ private readonly driven = false) {
     this.length = Math.max(1, lengthOf(lane));
     this.goes = goesOf(lane);
     this.endless = this.goes === Infinity;
@@ -107,7 +107,7 @@ export class Posed implements Track {
   }
 
   at(now: number): unknown {
-    const gone = Math.max(0, now - this.span.begin) / this.length, go = Math.floor(gone);
+    const gone = this.driven ? Math.min(1, Math.max(0, this.span.progressAt(now))) : Math.max(0, now - this.span.begin) / this.length, go = Math.floor(gone);
     if (gone >= this.goes) return this.to;
     const back = this.lane.turns === true && go % 2 === 1, u = back ? 1 - (gone - go) : gone - go, stages = go === 0 ? this.first : this.later;
     const stage = stages.find((s) => u <= s.to) ?? (stages.at(-1) as Stage);

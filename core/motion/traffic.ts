@@ -4,13 +4,13 @@ import type { Placed } from "../layout/types";
 import { placingKeys } from "../paint/placing";
 import type { Motion } from "../project/types";
 import type { Value, Values } from "../properties/types";
-import { awayFrom } from "./placed";
+import { alongside, awayFrom } from "./placed";
 import type { Leaving } from "./placed";
 import type { Span } from "./span";
 import type { Track } from "./track";
 
 /** What a layer or a whole scene looked like before, while it gives way to what it is now. */
-export interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean; readonly way?: Motion["kind"]; readonly to?: Motion["to"] }
+export interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean; readonly own?: boolean; readonly way?: Motion["kind"]; readonly to?: Motion["to"] }
 
 /** All that is under way in a scene: by the paths of layers what moves, leaves, dissolves, and changes places in depth. */
 export class Traffic {
@@ -116,10 +116,8 @@ export class Traffic {
       if (values) out.values = values;
     }
     if (dissolve) {
-      const { from, follows, way, to } = dissolve;
-      const slack = p.values.alignText === "centre" ? 0.5 : p.values.alignText === "end" ? 1 : 0;
-      const base = follows ? { ...from, shapes: from.values, x: out.x + (out.width - from.width) * slack, y: out.y } : from;
-      out.dissolve = { from: base, progress: dissolve.span.progressAt(now), ...(way ? { way: way as "slide", to: to ?? "left" } : {}) };
+      const { from, follows, own, way, to } = dissolve;
+      out.dissolve = { from: follows ? alongside(from, out) : from, progress: dissolve.span.progressAt(now), ...(own ? { own } : {}), ...(way ? { way: way as "slide", to: to ?? "left" } : {}) };
     }
     return out;
   }

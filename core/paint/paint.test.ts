@@ -51,6 +51,17 @@ describe("painting", () => {
     expect(text).toContain("plus-lighter");
   });
 
+  it("what dissolves only itself keeps what is inside it: that is there at every moment", () => {
+    const word = layer("text", {}, { layer: { id: "word", kind: "text", name: "Word", parent: "knob", order: "a0" }, lines: [{ text: "Quay", x: 0, baseline: 12, width: 20 }] });
+    const from = layer("box", { fill: "#000000" }, { x: 2, y: 3, width: 30 }), now = layer("box", { fill: "#ffffff" }, { children: [word], dissolve: { from, progress: 0, own: true } });
+    const text = markup(paint(now));
+    expect(text.match(/Quay/g)).toHaveLength(1);
+    // beside the two that mix, not in the one that is not there yet
+    expect(text).toMatch(/<\/g><\/g><g data-layer="word"/);
+    expect(text).toContain('opacity="1" pointer-events="none" transform="translate(-2 -3)"><rect x="0" y="0" width="30"');
+    expect(text).toContain('opacity="0" style="mix-blend-mode:plus-lighter"');
+  });
+
   it("flat: upright layers say their places in their own numbers, down through what holds them", () => {
     const inner = layer("ellipse", { fill: "#1f6f5c", opacity: 0.5 }, { layer: { id: "dot", kind: "ellipse", name: "Dot", parent: "knob", order: "a0" } });
     const word = layer("text", { fill: "#20302e" }, { layer: { id: "word", kind: "text", name: "Word", parent: "knob", order: "a1" }, x: 10, y: 2, lines: [{ text: "Quay", x: 1, baseline: 12, width: 20 }] });

@@ -8,7 +8,7 @@ import { outlinePath } from "./outline";
 import { placing, transformOf } from "./placing";
 import { iconPaint, shapePaint, textPaint } from "./shape";
 import { r } from "./types";
-import type { Paint } from "./types";
+import type { Attrs, Paint } from "./types";
 
 /** The children from back to front; one that masks shows those above it only where it is itself. */
 const stacked = (children: readonly Placed[], shift: Shift): Paint[] => {
@@ -60,8 +60,23 @@ const known = (p: Placed, shift: Shift): Paint | undefined => {
   return kept?.x === shift[0] && kept.y === shift[1] ? kept.node : undefined;
 };
 
+/** Old over into new: plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers. */
+const dissolving = (key: string, old: readonly Paint[], is: readonly Paint[], progress: number, attrs: Attrs = {}): Paint => ({
+  tag: "g", key, attrs: { style: "isolation:isolate" },
+  children: [
+    { tag: "g", key: "from", attrs: { opacity: r(1 - progress), "pointer-events": "none", ...attrs }, children: old },
+    { tag: "g", key: "to", attrs: { opacity: r(progress), style: "mix-blend-mode:plus-lighter" }, children: is },
+  ],
+});
+
+/** The shapes of a layer that only dissolves itself, in its own px. */
+const ownDissolve = (p: Placed): readonly Paint[] => {
+  const { from, progress } = p.dissolve as NonNullable<Placed["dissolve"]>, x = r(from.x - p.x), y = r(from.y - p.y);
+  return [dissolving("own", ownPaint(from), ownPaint(p), progress, x || y ? { transform: `translate(${x} ${y})` } : {})];
+};
+
 const build = (p: Placed, shift: Shift): Paint => {
-  const own = ownPaint(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
+  const own = p.dissolve?.own ? ownDissolve(p) : ownPaint(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
   const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
@@ -70,18 +85,9 @@ const build = (p: Placed, shift: Shift): Paint => {
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
   const node: Paint = { tag: "g", key: p.layer.id, attrs, children: below.length === 0 ? drawn : [...drawn, ...(clipsChildren(p) ? clipped(p, below) : below)] };
-  if (!p.dissolve) return node;
+  if (!p.dissolve || p.dissolve.own) return node;
   if (p.dissolve.way) return passing(p, painted(p.dissolve.from, shift), node);
-  // plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers
-  const { from, progress } = p.dissolve;
-  const old: Paint = { ...painted(from, shift), key: "old" };
-  return {
-    tag: "g", key: p.layer.id, attrs: { style: "isolation:isolate" },
-    children: [
-      { tag: "g", key: "from", attrs: { opacity: r(1 - progress), "pointer-events": "none" }, children: [old] },
-      { tag: "g", key: "to", attrs: { opacity: r(progress), style: "mix-blend-mode:plus-lighter" }, children: [node] },
-    ],
-  };
+  return dissolving(p.layer.id, [{ ...painted(p.dissolve.from, shift), key: "old" }], [node], p.dissolve.progress);
 };
 
 /** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */

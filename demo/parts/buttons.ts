@@ -28,7 +28,8 @@ export const boardNowButton: Source = {
     ]),
   ],
   looks: [
-    { when: { contact: "hovered" }, changes: { halo: { opacity: 0.7, blur: 26 }, glow: { opacity: 0.75 }, shine: { x: 208 } } },
+    { when: { contact: "hovered" }, changes: { halo: { opacity: 0.7, blur: 26 }, glow: { opacity: 0.75 } } },
+    { when: { contact: ["hovered", "pressed"] }, changes: { shine: { x: 208 } } },
     { when: { contact: "pressed" }, changes: {
       halo: { opacity: 0.2 }, glow: { opacity: 0.15 }, label: { y: 19 },
       body: {
@@ -47,7 +48,7 @@ export const followCrossingButton: Source = {
   traits: [trait("following", "Following", ["no", "yes"]), trait("pressed", "Pressed", ["no", "yes"])],
   rules: [
     { id: "press", trigger: { type: "press" }, effects: [becomes("pressed", "yes")], undo: true, motion: motion("tween", 90) },
-    { id: "follow", trigger: { type: "click" }, effects: [steps("following", "opposite")], motion: { ...motion("tween", 0, spring(560, 0.3)), lanes: [lane("body", "fill", 0, 260, "ease-out"), lane("label", null, 60, 220, "ease-in-out")] } },
+    { id: "follow", trigger: { type: "click" }, effects: [steps("following", "opposite")], motion: { ...motion("tween", 0, spring(560, 0.3)), lanes: [lane("body", "borderColour", 0, 110, "ease-out"), lane("body", "borderWidth", 0, 110, "ease-out"), lane("body", "fill", 60, 260, "ease-in-out"), lane("label", null, 80, 220, "ease-in-out"), lane("sign", null, 80, 220, "ease-in-out")] } },
   ],
   inside: [
     box("body", "Body", { widthMode: "fit", height: 44, arrange: "row", gap: 8, align: "centre", padding: [0, 20, 0, 16], radius: full, fill: sea.tide }, [
@@ -110,7 +111,7 @@ export const sendTicketButton: Source = {
   looks: [
     { when: { contact: "hovered" }, changes: { fill: { x: 0 }, label: { fill: sea.foam } } },
     { when: { sent: "going" }, changes: { label: { opacity: 0 }, fill: { x: 0 }, body: { x: 86, width: 48 } } },
-    { when: { sent: "yes" }, changes: { label: { opacity: 0 }, body: { x: 110, width: 0, opacity: 0 }, disc: { y: 12 } } },
+    { when: { sent: "yes" }, changes: { label: { opacity: 0 }, fill: { x: 0 }, body: { x: 86, width: 48, scale: [0.5, 0.5], opacity: 0 }, disc: { y: 12 } } },
   ],
   unused: [{ sent: ["going", "yes"], contact: "hovered" }],
   accepted: [{ id: findingId("dead-end", "sent", valueId("sent", "yes")), reason: "A ticket is sent once; the screen around goes on from there." }],

@@ -51,8 +51,10 @@ export const harbourDockBar: Source = {
   values: { width: 358, height: 112 },
   traits: [trait("place", "Place", places.map(([, name]) => name))],
   rules: places.map(([id, name]) => ({ id: `to-${id}`, trigger: { type: "click" as const }, source: id, effects: [becomes("place", name)], motion: { ...motion("tween", 300, "ease-in-out"), lanes: [
-    lane("notch", null, 0, 0, spring(520, 0.2)), lane("disc", null, 20, 0, spring(520, 0.28)), lane("glow", null, 40, 0, spring(560, 0.2)),
-    ...places.map(([other]) => lane(`${other}-label`, null, other === id ? 160 : 0, 180, "ease-out")), lane(id, "y", 60, 0, spring(420, 0.35)),
+    // notch, disc and glow go as one; icons change colour as the disc leaves them and comes to them
+    ...["notch", "disc", "glow"].map((part) => lane(part, null, 0, 0, spring(520, 0.22))),
+    ...places.flatMap(([other]) => [lane(`${other}-label`, null, other === id ? 160 : 0, 180, "ease-out"), lane(other, "fill", other === id ? 150 : 0, 110, "ease-out")]),
+    ...places.map(([other]) => lane(other, "y", other === id ? 90 : 0, 0, spring(420, other === id ? 0.35 : 0.1))),
   ] } })),
   inside: [
     compound("bar", "Bar", { x: 0, y: 32, width: 358, height: 80, combine: "subtracted", fill: sea.tide, shadow: shade.float }, [
