@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { inOrder } from "#core/project";
 import type { Motion, Piece, Rule } from "#core/project";
-import { endsOf, rulesOf } from "#core/behaviour";
+import { endsOf, firing, rulesOf } from "#core/behaviour";
 import { layout } from "#core/layout";
 import type { Placed } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
@@ -267,6 +267,73 @@ describe("the Timing drawer", () => {
     await saveAs("CSS keyframes");
     await saveAs("Moving SVG");
     expect((await saved(4)).slice(2).sort()).toEqual(["image/svg+xml", "text/css"]);
+  });
+
+  it("stage, running piece and export show the same pictures at the same moments", async () => {
+    await openTiming("deck-tabs", "show-sun");
+    const kit = kelpwayKit(), piece = kit.pieces["deck-tabs"] as Piece, env = await testEnv(), rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule, fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
+    const change = new Change(fired?.from as Placed, fired?.moves ?? []), { width, height } = fired?.from as Placed;
+    await me.click("button", "Pause");
+    const tab = await me.box('.try-host [data-layer="sun-tab"]');
+    await me.page.mouse.click(tab.x + tab.width / 2, tab.y + tab.height / 2);
+    const head = await me.find("slider", "Playhead");
+    await head.focus();
+    await me.press("Home");
+    for (let at = 0; at < 3; at++) {
+      for (let i = 0; i < 3; i++) await me.click("button", "Step");
+      await head.focus();
+      await me.press("Shift", "ArrowRight");
+      const ms = 50 * (at + 1), wanted = svgDocument(change.frame(ms));
+      await me.until(async () => expect(await me.page.$eval('[data-variant="deck-sun"] .preview-time', (t) => t.textContent)).toBe(`${ms} ms`));
+      const off = await me.page.evaluate(async (svg, w, h) => {
+        const whole = (host: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="0 0 ${w} ${h}">${document.querySelector(`${host} svg [data-layer]`)?.outerHTML ?? ""}</svg>`;
+        const pixels = await Promise.all([svg, whole('[data-variant="deck-sun"]'), whole(".try-host")].map(async (text) => {
+          const picture = new Image(), canvas = document.createElement("canvas"), context = canvas.getContext("2d") as CanvasRenderingContext2D;
+          picture.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`;
+          await picture.decode();
+          canvas.width = w;
+          canvas.height = h;
+          context.drawImage(picture, 0, 0);
+          return context.getImageData(0, 0, w, h).data;
+        }));
+        const [a, ...others] = pixels as [Uint8ClampedArray, Uint8ClampedArray, Uint8ClampedArray];
+        return { painted: a.some((v) => v > 0), off: others.map((b) => { let sum = 0; for (let k = 0; k < a.length; k++) sum += Math.abs((a[k] as number) - (b[k] as number)); return sum / a.length / 255; }) };
+      }, wanted, width, height);
+      expect(off.painted).toBe(true);
+      expect(Math.max(...off.off)).toBeLessThan(0.002);
+    }
+    await me.click("button", "Go on");
+  });
+
+  it("the ruler is zoomed about where the wheel turns, and gone along", async () => {
+    await openTiming("send-ticket-button", "send");
+    const ruler = await me.box(".lane-track.time"), bar = () => me.box('[data-lane="body "] .lane-bar'), before = await bar(), at = before.x + before.width;
+    await me.page.mouse.move(at, ruler.y + 8);
+    await me.page.keyboard.down("Control");
+    await me.page.mouse.wheel({ deltaY: -300 });
+    await me.page.keyboard.up("Control");
+    await me.until(async () => expect((await bar()).width).toBeGreaterThan(before.width * 2));
+    const large = await bar();
+    expect(Math.abs(large.x + large.width - at)).toBeLessThan(3);
+    await me.page.keyboard.down("Shift");
+    await me.page.mouse.wheel({ deltaY: -60 });
+    await me.page.keyboard.up("Shift");
+    await me.until(async () => expect((await bar()).x).toBeGreaterThan(large.x + 30));
+  });
+
+  it("the timing sheet of one component lets its motions follow a token together", async () => {
+    await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
+    const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length), all = await me.until(rows);
+    await me.pick("Motions of", "Welcome");
+    await me.until(async () => expect(await rows()).toBeLessThan(all));
+    for (const box of await me.page.$$(".timing-sheet tbody input[type=checkbox]")) await box.click();
+    await me.pick("Let them follow", "Mooring");
+    await me.saved();
+    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project, token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id, welcome = project?.pieces.welcome as Piece;
+    expect(token).toBeDefined();
+    expect(Object.values(welcome.rules).map((r) => r.motion.token)).toEqual(Object.values(welcome.rules).map(() => token));
+    // lanes stay as they are
+    expect(welcome.rules.arrive?.motion.lanes?.length).toBeGreaterThan(5);
   });
 
   it("fits the window, plays with the space bar, and leaves the console quiet", async () => {

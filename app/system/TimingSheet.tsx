@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { easingText, motionText, ruleText } from "#core/behaviour";
-import { followMotion, motionGroups } from "#core/edit";
+import { followMotion, motionGroups, motionsIn } from "#core/edit";
 import type { MotionGroup } from "#core/edit";
 import { curveOf, lengthOf } from "#core/motion";
 import { inOrder } from "#core/project";
@@ -42,14 +42,15 @@ const Row = ({ group, longest, picked, onPick }: { group: MotionGroup; longest: 
 /** Every motion of the project by duration and curve, what is nearly a token of the system, and many replaced together. */
 export const TimingSheet = () => {
   const session = useSession(), project = useProject();
-  const [picked, setPicked] = useState<readonly string[]>([]);
-  const groups = motionGroups(project), tokens = inOrder(project.tokens).filter((t) => t.type === "motion"), longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
+  const [picked, setPicked] = useState<readonly string[]>([]), [of, setOf] = useState<string | null>(null), piece = of !== null && project.pieces[of] ? of : null;
+  const groups = motionGroups(project, piece), moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0), tokens = inOrder(project.tokens).filter((t) => t.type === "motion"), longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
   const chosen = groups.filter((g) => picked.includes(g.key)), uses = chosen.flatMap((g) => g.uses), outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
   const follow = (id: string) => { const token = project.tokens[id]; if (token && session.edit(followMotion(project, uses, token))) setPicked([]); };
-  if (groups.length === 0) return <p className="quiet small mb-0">No rule moves anything yet.</p>;
+  if (moving.length === 0) return <p className="quiet small mb-0">No rule moves anything yet.</p>;
   return (
     <>
       <div className="timing-tools">
+        <label>of <select className="word" aria-label="Motions of" value={piece ?? ""} onChange={(e) => { setOf(e.target.value || null); setPicked([]); }}><option value="">the whole project</option>{moving.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}</select></label>
         {chosen.length > 0 ? <><b>{uses.length} {uses.length === 1 ? "motion" : "motions"}:</b>
           <select className="word" aria-label="Let them follow" value="" onChange={(e) => follow(e.target.value)}><option value="">follow …</option>{tokens.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
           <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setPicked([])}>Choose none</button></>

@@ -44,11 +44,11 @@ export const unlike = (a: MotionValue, b: MotionValue): number => {
   return most;
 };
 
-/** All motions of a project by duration and curve, those used most first. */
-export const motionGroups = (project: Project): MotionGroup[] => {
+/** All motions of a project, or of one piece of it, by duration and curve, those used most first. */
+export const motionGroups = (project: Project, piece: Id | null = null): MotionGroup[] => {
   const tokens = inOrder(project.tokens).filter((t) => t.type === "motion").flatMap((token) => { const value = tokenValue(project.tokens, token.id) as MotionValue | undefined; return value ? [{ token, value }] : []; });
   const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
-  for (const use of motionsIn(inOrder(project.pieces))) {
+  for (const use of motionsIn(inOrder(project.pieces).filter((p) => piece === null || p.id === piece))) {
     const token = tokens.find((t) => t.token.id === use.motion.token), { duration, easing } = token?.value ?? use.motion;
     // a spring's duration says nothing
     const value: MotionValue = { duration: lengthOf({ duration, easing }), easing }, key = JSON.stringify([token?.token.id ?? null, value]);
