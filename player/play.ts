@@ -35,8 +35,8 @@ const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http:/
 /** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
 const keep = (element: SVGElement, key: string, value: string): void => { if (element.getAttribute(key) !== value) element.setAttribute(key, value); };
 
-/** How much time may pass in one frame; after a longer pause (a hidden tab) waits still fire at their own times. */
-const LONGEST_FRAME = 60_000;
+/** Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long catches up, and is drawn when it has. */
+const SLICE = 1000, WORK = 8;
 
 /**
  * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames for the clock.
@@ -184,7 +184,13 @@ export class Player {
     this.show();
   }
 
-  private tick(): void { this.run.advanceTo(Math.min(this.clock.now(), this.run.now + LONGEST_FRAME)); }
+  private tick(): void {
+    const enough = performance.now() + WORK;
+    do this.run.advanceTo(Math.min(this.clock.now(), this.run.now + SLICE)); while (this.late && performance.now() < enough);
+  }
+
+  /** Whether more time has passed than could be made up for yet. */
+  private get late(): boolean { return this.clock.now() - this.run.now >= SLICE; }
 
   private listen(): void {
     const signal = this.off.signal;
@@ -292,7 +298,7 @@ export class Player {
     const wake = this.run.wakesAt();
     const next = () => {
       this.tick();
-      this.show();
+      if (this.late) this.frame = requestAnimationFrame(next); else this.show();
     };
     if (this.clock.rate === 0) return;
     if (wake <= this.run.now) this.frame = requestAnimationFrame(next);

@@ -1,19 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { inOrder } from "#core/project";
-import type { Motion, Piece, Rule } from "#core/project";
-import { endsOf, firing, rulesOf } from "#core/behaviour";
-import { layout } from "#core/layout";
-import type { Placed } from "#core/layout";
-import { Resolver, restingVariant } from "#core/looks";
-import type { Resolved } from "#core/looks";
-import { Change, lastsFor } from "#core/motion";
-import { svgDocument } from "#core/paint";
+import type { Motion, Piece } from "#core/project";
 import { ProjectLog } from "#server";
-import { momentsOf } from "../app/bench/timing/film";
-import { kelpwayKit } from "../demo/index";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { testEnv } from "./support/env";
 import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
@@ -207,102 +197,6 @@ describe("the Timing drawer", () => {
     expect(token).toBeDefined();
     const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
     expect(inOrder(project?.tokens ?? {}).find((t) => t.id === token)).toMatchObject({ name: "Switch over", type: "motion", value: { duration: 220, easing: "ease-in-out" } });
-  });
-
-  it("is filmed as a GIF that shows each moment as the player does, as PNG pictures, and cancelled on the way", async () => {
-    await openTiming("alert-switch", "flip");
-    await me.page.evaluate(() => {
-      const w = window as unknown as { saved_: Blob[] }, make = URL.createObjectURL.bind(URL);
-      w.saved_ = [];
-      URL.createObjectURL = (b: Blob) => { w.saved_.push(b); return make(b); };
-    });
-    const saveAs = async (item: string) => { await me.click("button", "Save as …"); await me.click("button", item); };
-    const saved = (n: number) => me.until(async () => { const types = await me.page.evaluate(() => (window as unknown as { saved_: Blob[] }).saved_.map((b) => b.type)); if (types.length < n) throw new Error("nothing saved yet"); return types; }, 40_000);
-    await saveAs("Animated GIF …");
-    await me.click("button", "Save", ".modal");
-    expect(await saved(1)).toEqual(["image/gif"]);
-    const kit = kelpwayKit(), piece = kit.pieces["alert-switch"] as Piece, rule = rulesOf(kit, piece).find((r) => r.id === "flip") as Rule, ends = endsOf(piece, rule, restingVariant(piece)), env = await testEnv();
-    const [from, to] = [ends.from, ends.to].map((v) => layout(env, new Resolver().tree(kit, piece.id, v) as Resolved)) as [Placed, Placed], change = new Change(from, [{ to: to, motion: rule.motion }]), moments = momentsOf(lastsFor(rule.motion), 25);
-    const stills = moments.map((t) => svgDocument(change.frame(t), 24));
-    const off = await me.page.evaluate(async (svgs) => {
-      const decoder = new ImageDecoder({ data: await ((window as unknown as { saved_: Blob[] }).saved_[0] as Blob).arrayBuffer(), type: "image/gif" });
-      await decoder.tracks.ready;
-      const frames = decoder.tracks.selectedTrack?.frameCount ?? 0, out: number[] = [];
-      for (const [i, svg] of svgs.entries()) {
-        const { image } = await decoder.decode({ frameIndex: i }), wanted = new Image();
-        wanted.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
-        await wanted.decode();
-        const [a, b] = [image, wanted].map((source) => {
-          const canvas = document.createElement("canvas"), context = canvas.getContext("2d") as CanvasRenderingContext2D;
-          canvas.width = image.displayWidth;
-          canvas.height = image.displayHeight;
-          context.fillStyle = "#fff";
-          context.fillRect(0, 0, canvas.width, canvas.height);
-          context.drawImage(source as CanvasImageSource, 0, 0);
-          return context.getImageData(0, 0, 70, canvas.height).data;
-        }) as [Uint8ClampedArray, Uint8ClampedArray];
-        let sum = 0;
-        for (let k = 0; k < a.length; k++) sum += Math.abs((a[k] as number) - (b[k] as number));
-        out.push(sum / a.length / 255);
-      }
-      return { frames, out };
-    }, stills);
-    expect(off.frames).toBe(moments.length);
-    // a palette of 256 colours is all a GIF has
-    expect(Math.max(...off.out)).toBeLessThan(0.02);
-    await saveAs("PNG pictures …");
-    await me.click("button", "Save", ".modal");
-    expect(await saved(2)).toEqual(["image/gif", "application/zip"]);
-    const zip = await me.page.evaluate(async () => { const b = new Uint8Array(await ((window as unknown as { saved_: Blob[] }).saved_[1] as Blob).arrayBuffer()); return { begins: [...b.slice(0, 4)], pictures: new TextDecoder("latin1").decode(b).match(/\d{4}\.png/g)?.length }; });
-    expect(zip.begins).toEqual([0x50, 0x4b, 3, 4]);
-    expect(zip.pictures).toBe(2 * momentsOf(lastsFor(rule.motion), 30).length);
-    await saveAs("PNG pictures …");
-    await me.page.select("#film-size", "3");
-    await me.page.select("#film-rate", "60");
-    await me.click("button", "Save", ".modal");
-    await me.click("button", "Cancel", ".modal");
-    await me.find("button", "Save", ".modal");
-    expect(await saved(2)).toHaveLength(2);
-    await me.press("Escape");
-    await saveAs("CSS keyframes");
-    await saveAs("Moving SVG");
-    expect((await saved(4)).slice(2).sort()).toEqual(["image/svg+xml", "text/css"]);
-  });
-
-  it("stage, running piece and export show the same pictures at the same moments", async () => {
-    await openTiming("deck-tabs", "show-sun");
-    const kit = kelpwayKit(), piece = kit.pieces["deck-tabs"] as Piece, env = await testEnv(), rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule, fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
-    const change = new Change(fired?.from as Placed, fired?.moves ?? []), { width, height } = fired?.from as Placed;
-    await me.click("button", "Pause");
-    const tab = await me.box('.try-host [data-layer="sun-tab"]');
-    await me.page.mouse.click(tab.x + tab.width / 2, tab.y + tab.height / 2);
-    const head = await me.find("slider", "Playhead");
-    await head.focus();
-    await me.press("Home");
-    for (let at = 0; at < 3; at++) {
-      for (let i = 0; i < 3; i++) await me.click("button", "Step");
-      await head.focus();
-      await me.press("Shift", "ArrowRight");
-      const ms = 50 * (at + 1), wanted = svgDocument(change.frame(ms));
-      await me.until(async () => expect(await me.page.$eval('[data-variant="deck-sun"] .preview-time', (t) => t.textContent)).toBe(`${ms} ms`));
-      const off = await me.page.evaluate(async (svg, w, h) => {
-        const whole = (host: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="0 0 ${w} ${h}">${document.querySelector(`${host} svg [data-layer]`)?.outerHTML ?? ""}</svg>`;
-        const pixels = await Promise.all([svg, whole('[data-variant="deck-sun"]'), whole(".try-host")].map(async (text) => {
-          const picture = new Image(), canvas = document.createElement("canvas"), context = canvas.getContext("2d") as CanvasRenderingContext2D;
-          picture.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`;
-          await picture.decode();
-          canvas.width = w;
-          canvas.height = h;
-          context.drawImage(picture, 0, 0);
-          return context.getImageData(0, 0, w, h).data;
-        }));
-        const [a, ...others] = pixels as [Uint8ClampedArray, Uint8ClampedArray, Uint8ClampedArray];
-        return { painted: a.some((v) => v > 0), off: others.map((b) => { let sum = 0; for (let k = 0; k < a.length; k++) sum += Math.abs((a[k] as number) - (b[k] as number)); return sum / a.length / 255; }) };
-      }, wanted, width, height);
-      expect(off.painted).toBe(true);
-      expect(Math.max(...off.off)).toBeLessThan(0.002);
-    }
-    await me.click("button", "Go on");
   });
 
   it("the ruler is zoomed about where the wheel turns, and gone along", async () => {
