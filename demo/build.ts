@@ -1,7 +1,7 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
 import type { Acceptance, Condition, Effect, Lane, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Pose, Rule, Spring, Step, Trait } from "#core/project";
 import type { Said } from "#core/properties";
-import { springFrom } from "#core/motion";
+import { isSpring, springFrom } from "#core/motion";
 
 /** A layer of the demo source, with its values for all variants. */
 export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Said>; readonly inside: readonly Drawn[] }
@@ -102,9 +102,11 @@ export const spring = (swing: number, bounciness: number): Spring => { const s =
 export const settling = spring(300, 0.45);
 
 /** The kit's motion tokens: what moves just so follows them. */
-export const motionTokens = [{ id: "motion-quick", name: "Quick", duration: 120, easing: "ease-out" }, { id: "motion-calm", name: "Calm", duration: 260, easing: "ease-in-out" }] as const;
+export const motionTokens: readonly { readonly id: string; readonly name: string; readonly duration: number; readonly easing: Motion["easing"] }[] = [
+  { id: "motion-quick", name: "Quick", duration: 120, easing: "ease-out" }, { id: "motion-calm", name: "Calm", duration: 260, easing: "ease-in-out" }, { id: "motion-mooring", name: "Mooring", duration: 420, easing: spring(460, 0.16) },
+];
 
 export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => {
-  const token = kind === "cut" ? undefined : motionTokens.find((t) => t.duration === duration && t.easing === easing);
+  const token = kind === "cut" ? undefined : motionTokens.find((t) => JSON.stringify(t.easing) === JSON.stringify(easing) && (isSpring(easing) || t.duration === duration));
   return { kind, duration, delay: 0, easing, ...(token ? { token: token.id } : {}) };
 };

@@ -28,6 +28,5 @@ export const tokens = (): Readonly<Record<string, Token>> => {
   add("size-card", "number", "Card corner", 18, "Corners");
   add("size-control", "number", "Control corner", 12, "Corners");
   for (const { id, name, duration, easing } of motionTokens) add(id, "motion", name, { duration, easing });
-  add("motion-mooring", "motion", "Mooring", { duration: 420, easing: { kind: "spring", mass: 1, stiffness: 171.3, damping: 21.47 } });
   return Object.fromEntries(list.map((t) => [t.id, t]));
 };
