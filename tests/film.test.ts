@@ -22,17 +22,9 @@ beforeAll(async () => {
 });
 afterAll(() => desk.close());
 
-const openTiming = async (piece: string, rule: string) => {
-  await desk.go(piece);
-  await me.click("tab", "Timing");
-  await me.find("slider", "Playhead");
-  await me.page.select("select[aria-label=Rule]", rule);
-  await sleep(200);
-};
-
 describe("moments of a change", () => {
   it("are filmed as a GIF that shows each as the player does, as PNG pictures, and cancelled on the way", async () => {
-    await openTiming("alert-switch", "flip");
+    await desk.timing("alert-switch", "flip");
     await me.page.evaluate(() => {
       const w = window as unknown as { saved_: Blob[] }, make = URL.createObjectURL.bind(URL);
       w.saved_ = [];
@@ -92,7 +84,7 @@ describe("moments of a change", () => {
   });
 
   it("stage, running piece and export show the same pictures at the same moments", async () => {
-    await openTiming("deck-tabs", "show-sun");
+    await desk.timing("deck-tabs", "show-sun");
     const kit = kelpwayKit(), piece = kit.pieces["deck-tabs"] as Piece, env = await testEnv(), rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule, fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
     const change = new Change(fired?.from as Placed, fired?.moves ?? []), { width, height } = fired?.from as Placed;
     await me.click("button", "Pause");

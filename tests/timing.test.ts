@@ -18,13 +18,6 @@ const motionOf = async (piece: string, rule: string): Promise<Motion | undefined
   await me.saved();
   return ((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces[piece] as Piece).rules[rule]?.motion;
 };
-const openTiming = async (piece: string, rule: string) => {
-  await desk.go(piece);
-  await me.click("tab", "Timing");
-  await me.find("slider", "Playhead");
-  await me.page.select("select[aria-label=Rule]", rule);
-  await sleep(200);
-};
 /** Where a layer is on a card, px of the screen. */
 const on = (variant: string, layer: string) => me.box(`[data-variant="${variant}"] [data-layer="${layer}"]`);
 /** Puts the playhead to a share of the ruler. */
@@ -36,7 +29,7 @@ const seek = async (share: number) => {
 
 describe("the Timing drawer", () => {
   it("a spring is tuned by its numbers, and the stage and Try show it", async () => {
-    await openTiming("follow-crossing-button", "follow");
+    await desk.timing("follow-crossing-button", "follow");
     await seek(0.3);
     const before = (await on("following-yes.pressed-no", "body")).width;
     const field = await me.find("textbox", "Bounciness of the spring in per cent");
@@ -58,7 +51,7 @@ describe("the Timing drawer", () => {
   });
 
   it("lanes are cascaded in one go, and at the playhead the layers are where their turn is", async () => {
-    await openTiming("menu-button", "turn");
+    await desk.timing("menu-button", "turn");
     const lane = (layer: string) => me.page.$(`[data-lane="${layer} "] .lane-name`);
     for (const [i, layer] of ["body", "bars", "cross"].entries()) {
       if (i > 0) await me.page.keyboard.down("Control");
@@ -79,7 +72,7 @@ describe("the Timing drawer", () => {
   });
 
   it("a bar is dragged, a value at the playhead becomes a pose, and a rule that only stirs has lanes of its own", async () => {
-    await openTiming("route-bell", "wiggle");
+    await desk.timing("route-bell", "wiggle");
     const bar = await me.box('[data-lane="bell rotation"] .lane-bar');
     await me.page.mouse.move(bar.x + 25, bar.y + 9);
     await me.page.mouse.down();
@@ -101,7 +94,7 @@ describe("the Timing drawer", () => {
   });
 
   it("a bar snaps to where another ends, and shows where", async () => {
-    await openTiming("send-ticket-button", "send");
+    await desk.timing("send-ticket-button", "send");
     const [whole, body] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane="body "] .lane-bar')], before = (await motionOf("send-ticket-button", "send"))?.lanes?.find((l) => l.layer === "body");
     const gap = whole.x + whole.width - (body.x + body.width) - 3;
     await me.page.mouse.move(body.x + body.width / 2, body.y + 9);
@@ -118,7 +111,7 @@ describe("the Timing drawer", () => {
   });
 
   it("a colour picked at the playhead makes a pose, and the stage shows it", async () => {
-    await openTiming("bicycle-tick-box", "hover");
+    await desk.timing("bicycle-tick-box", "hover");
     await me.click("button", "Properties of Label");
     await seek(0.2);
     await me.click("button", "fill at the playhead");
@@ -132,7 +125,7 @@ describe("the Timing drawer", () => {
   });
 
   it("the handles of a Bézier are dragged", async () => {
-    await openTiming("fare-panel", "other");
+    await desk.timing("fare-panel", "other");
     await me.page.select("select[aria-label=Easing]", await me.page.$eval("select[aria-label=Easing]", (s) => [...(s as HTMLSelectElement).options].find((o) => o.text === "bézier")?.value ?? ""));
     await (await me.find("slider", "Handle at the start")).evaluate((e) => e.scrollIntoView({ block: "center" }));
     const before = (await motionOf("fare-panel", "other"))?.easing as readonly number[];
@@ -147,7 +140,7 @@ describe("the Timing drawer", () => {
   });
 
   it("a motion is given to other rules, each of which keeps its lanes", async () => {
-    await openTiming("send-ticket-button", "hover");
+    await desk.timing("send-ticket-button", "hover");
     await me.click("button", "Give to …");
     const boxes = await me.page.$$(".give-rule input");
     for (const box of boxes) await box.click();
@@ -158,7 +151,7 @@ describe("the Timing drawer", () => {
   });
 
   it("two variants are timed without a rule, then made one", async () => {
-    await openTiming("fare-panel", "two variants");
+    await desk.timing("fare-panel", "two variants");
     const rules = async () => Object.values(((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces["fare-panel"] as Piece).rules);
     const before = (await rules()).length;
     await me.pick("To which variant", "Single trip");
@@ -180,7 +173,7 @@ describe("the Timing drawer", () => {
   });
 
   it("the way back is drawn under the lanes", async () => {
-    await openTiming("deck-tabs", "show-saloon");
+    await desk.timing("deck-tabs", "show-saloon");
     await (await me.find("checkbox", "Show the way back")).click();
     const [bar, back] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane=""] .lane-back')];
     expect([Math.round(back.x - bar.x), Math.abs(back.width - bar.width) < 2]).toEqual([0, true]);
@@ -188,7 +181,7 @@ describe("the Timing drawer", () => {
   });
 
   it("a curve kept as a token is followed when the token changes", async () => {
-    await openTiming("fare-panel", "other");
+    await desk.timing("fare-panel", "other");
     await me.click("button", "Keep as a motion token …");
     await me.press("Control", "a");
     await me.type("Switch over");
@@ -200,7 +193,7 @@ describe("the Timing drawer", () => {
   });
 
   it("the ruler is zoomed about where the wheel turns, and gone along", async () => {
-    await openTiming("send-ticket-button", "send");
+    await desk.timing("send-ticket-button", "send");
     const ruler = await me.box(".lane-track.time"), bar = () => me.box('[data-lane="body "] .lane-bar'), before = await bar(), at = before.x + before.width;
     await me.page.mouse.move(at, ruler.y + 8);
     await me.page.keyboard.down("Control");
@@ -231,7 +224,7 @@ describe("the Timing drawer", () => {
   });
 
   it("fits the window, plays with the space bar, and leaves the console quiet", async () => {
-    await openTiming("board-now-button", "hover");
+    await desk.timing("board-now-button", "hover");
     for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {
       await me.page.setViewport({ width: w, height: h });
       await sleep(250);

@@ -6,11 +6,11 @@ import type { Piece, Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../../demo/index";
 import { bellOfVariants } from "./bell";
-import { launch } from "./browser";
+import { launch, sleep } from "./browser";
 import { Designer } from "./designer";
 
 /** A designer at a project of their own: the kit, or what is given. */
-export interface Desk { readonly me: Designer; readonly browser: Browser; readonly db: Sequelize; readonly id: string; readonly address: string; /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>; close(): Promise<void> }
+export interface Desk { readonly me: Designer; readonly browser: Browser; readonly db: Sequelize; readonly id: string; readonly address: string; /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>; /** opens it with the timing of a rule */ timing(piece: string, rule: string): Promise<void>; close(): Promise<void> }
 
 /** The kit with some parts as they look, without their behaviour. */
 export const kitWithout = (...ids: readonly string[]): Project => {
@@ -31,11 +31,19 @@ export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> =
   const { browser, close } = await launch(), db = openDatabase(inject("databaseUrl")), id = newId();
   await new ProjectLog(db).create(id, project);
   const me = new Designer(await browser.newPage()), address = `${inject("address")}/projects/${id}`;
+  const go = async (piece: string, who = me) => {
+    await who.page.goto(`${address}/pieces/${piece}`, { waitUntil: "load" });
+    await who.find("tree", "Layers");
+  };
   return {
     me, browser, db, id, address,
-    go: async (piece, who = me) => {
-      await who.page.goto(`${address}/pieces/${piece}`, { waitUntil: "load" });
-      await who.find("tree", "Layers");
+    go,
+    timing: async (piece, rule) => {
+      await go(piece);
+      await me.click("tab", "Timing");
+      await me.find("slider", "Playhead");
+      await me.page.select("select[aria-label=Rule]", rule);
+      await sleep(200);
     },
     close: async () => {
       await close();
