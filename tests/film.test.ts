@@ -79,8 +79,14 @@ describe("moments of a change", () => {
     expect(await saved(2)).toHaveLength(2);
     await me.press("Escape");
     await saveAs("CSS keyframes");
-    await saveAs("Moving SVG");
-    expect((await saved(4)).slice(2).sort()).toEqual(["image/svg+xml", "text/css"]);
+    await saveAs("Moving SVG …");
+    await me.page.select("#film-size", "2");
+    await me.pick("Ground", "paper", ".modal");
+    await me.click("button", "Save", ".modal");
+    expect((await saved(4)).slice(2)).toEqual(["text/css", "image/svg+xml"]);
+    const svg = await me.page.evaluate(() => (window as unknown as { saved_: Blob[] }).saved_[3]?.text());
+    expect(svg).toContain(`width="${2 * (from.width + 48)}"`);
+    expect(svg).toMatch(/fill="#f5f1e8".*@font-face|@font-face.*fill="#f5f1e8"/s);
   });
 
   it("stage, running piece and export show the same pictures at the same moments", async () => {

@@ -1,3 +1,6 @@
+import { animatedSvg } from "#core/formats";
+import type { AnimatedOptions } from "#core/formats";
+import type { Paint } from "#core/paint";
 import { expose } from "comlink";
 import { zipSync } from "fflate";
 import { applyPalette, GIFEncoder, quantize } from "gifenc";
@@ -22,6 +25,11 @@ const pictures = {
     const bytes = gif.writer.bytes();
     gif = null;
     return bytes;
+  },
+
+  /** A moving SVG of frames and their times (ms); `addresses` say where kept pictures are, by their hash. */
+  svg(frames: readonly Paint[], times: readonly number[], width: number, height: number, options: Omit<AnimatedOptions, "address">, addresses: ReadonlyMap<string, string>): Uint8Array {
+    return new TextEncoder().encode(animatedSvg(frames, times, width, height, { ...options, address: (hash) => addresses.get(hash) ?? "" }));
   },
 
   /** Files as one ZIP, as they are: pictures are packed already. */

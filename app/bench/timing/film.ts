@@ -7,12 +7,12 @@ import { embedded } from "../../common/embed";
 
 /** How a change is filmed. */
 export interface Filming {
-  readonly kind: "gif" | "png";
+  readonly kind: "gif" | "png" | "svg";
   /** px of the picture per px of the piece */
   readonly scale: number;
   /** frames per second */
   readonly rate: number;
-  /** a CSS colour behind the piece; null: clear (PNG only) */
+  /** a CSS colour behind the piece; null: clear (not of a GIF) */
   readonly ground: string | null;
   /** px of the piece around it */
   readonly margin: number;
@@ -43,26 +43,50 @@ const drawn = async (svg: string, canvas: HTMLCanvasElement, ground: string | nu
 
 const pngOf = (canvas: HTMLCanvasElement): Promise<Uint8Array> => new Promise((done, fail) => { canvas.toBlob((blob) => { if (blob) void blob.arrayBuffer().then((b) => done(new Uint8Array(b))); else fail(new Error("no picture")); }, "image/png"); });
 
+/** Work goes on for so long at a time, ms: then the page may answer. */
+const BREATH = 12;
+/** The part of the progress that painting the frames is. */
+const PAINTED = 0.3;
+
+const painted = async (frameAt: (ms: number) => Placed, moments: readonly number[], tell: (done: number) => void, cancelled: () => boolean): Promise<Paint[] | null> => {
+  const frames: Paint[] = [];
+  let since = performance.now();
+  for (const [i, moment] of moments.entries()) {
+    frames.push(paint(frameAt(moment)));
+    if (performance.now() - since < BREATH) continue;
+    tell((PAINTED * (i + 1)) / moments.length);
+    await new Promise((next) => setTimeout(next));
+    if (cancelled()) return null;
+    since = performance.now();
+  }
+  return frames;
+};
+
 /**
- * Films a change: each moment is painted as the player paints it, drawn by the browser, and put together in a worker. Tells how
- * far it is (0–1); null when it was cancelled.
+ * Films a change: each moment is painted as the player paints it, and put together in a worker, as pictures drawn by the browser
+ * or as one SVG that moves. Tells how far it is (0–1); null when it was cancelled.
  */
 export const film = async (frameAt: (ms: number) => Placed, size: { readonly width: number; readonly height: number }, length: number, how: Filming, tell: (done: number) => void, cancelled: () => boolean): Promise<Uint8Array | null> => {
-  const moments = momentsOf(length, how.rate), frames: Paint[] = moments.map((t) => paint(frameAt(t))), { style, address } = await embedded(frames);
-  const { margin, scale } = how, w = size.width + 2 * margin, h = size.height + 2 * margin, canvas = document.createElement("canvas");
-  canvas.width = Math.round(w * scale);
-  canvas.height = Math.round(h * scale);
+  const moments = momentsOf(length, how.rate), frames = await painted(frameAt, moments, tell, cancelled);
+  if (!frames) return null;
+  const { style, address, pictures: addresses } = await embedded(frames), { margin, scale, ground, pause } = how;
   const worker = new Worker(new URL("../../../workers/pictures.ts", import.meta.url), { type: "module" }), pictures = wrap<Pictures>(worker);
   try {
-    const files: Record<string, Uint8Array> = {};
+    if (how.kind === "svg") {
+      const bytes = await pictures.svg(frames, moments, size.width, size.height, { margin, scale, ground, pause, style }, addresses);
+      return cancelled() ? null : bytes;
+    }
+    const w = size.width + 2 * margin, h = size.height + 2 * margin, canvas = document.createElement("canvas"), files: Record<string, Uint8Array> = {};
+    canvas.width = Math.round(w * scale);
+    canvas.height = Math.round(h * scale);
     if (how.kind === "gif") await pictures.begin(canvas.width, canvas.height);
     for (const [i, frame] of frames.entries()) {
       if (cancelled()) return null;
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${canvas.width}" height="${canvas.height}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${style}</style>${markup(frame, address)}</svg>`;
-      const context = await drawn(svg, canvas, how.kind === "gif" ? (how.ground ?? "#ffffff") : how.ground);
-      if (how.kind === "gif") await pictures.add(context.getImageData(0, 0, canvas.width, canvas.height).data, i === frames.length - 1 ? how.pause : 1000 / how.rate);
+      const context = await drawn(svg, canvas, how.kind === "gif" ? (ground ?? "#ffffff") : ground);
+      if (how.kind === "gif") await pictures.add(context.getImageData(0, 0, canvas.width, canvas.height).data, i === frames.length - 1 ? pause : 1000 / how.rate);
       else files[`${String(i + 1).padStart(4, "0")}.png`] = await pngOf(canvas);
-      tell((i + 1) / frames.length);
+      tell(PAINTED + ((1 - PAINTED) * (i + 1)) / frames.length);
     }
     return how.kind === "gif" ? await pictures.end() : await pictures.zip(files);
   } finally {

@@ -5,6 +5,8 @@ import type { Attrs, Paint } from "../../paint/types";
 export interface AnimatedOptions {
   /** px of the picture around the piece on every side */
   readonly margin: number;
+  /** how many px of the file's own size stand for one of the piece; 1 when nothing is said */
+  readonly scale?: number;
   /** a CSS colour, or null for none */
   readonly ground: string | null;
   /** ms it stands still at the end before it begins again; null: it runs once */
@@ -105,10 +107,10 @@ class Writer {
  * 0). Between frames values go evenly, so that it is smooth at any size and rate. It stands still for people who asked for less motion.
  */
 export const animatedSvg = (frames: readonly Paint[], times: readonly number[], width: number, height: number, options: AnimatedOptions): string => {
-  const { margin, ground, pause, style } = options, w = width + 2 * margin, h = height + 2 * margin;
+  const { margin, scale = 1, ground, pause, style } = options, w = width + 2 * margin, h = height + 2 * margin;
   const writer = new Writer(times, Math.max(1, (times.at(-1) ?? 0) + (pause ?? 0)), options), inside = writer.write(frames);
   const css = `${style}${writer.rules.join("")}@media (prefers-reduced-motion:reduce){*{animation-delay:-1e6s!important;animation-iteration-count:1!important;animation-fill-mode:forwards!important}}`;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${css.replaceAll("<", "&lt;")}</style>${ground === null ? "" : `<rect x="${-margin}" y="${-margin}" width="${w}" height="${h}" fill="${ground}"/>`}${inside}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w * scale}" height="${h * scale}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${css.replaceAll("<", "&lt;")}</style>${ground === null ? "" : `<rect x="${-margin}" y="${-margin}" width="${w}" height="${h}" fill="${ground}"/>`}${inside}</svg>`;
 };
 
 /** The fonts and the kept pictures (by their hash) that painted trees need. */
