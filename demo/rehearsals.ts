@@ -39,19 +39,29 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
     { name: "Shows one deck at a time", steps: [click("saloon-tab"), rest, is("deck", "Saloon"), layer("saloon-page", "x", 0, 0.01), layer("car-page", "x", -342, 0.01), click("sun-tab"), click("car-tab"), rest, is("deck", "Car"), layer("car-page", "x", 0, 0.01)] },
     { name: "Arrow keys go round", steps: [tab, key("ArrowLeft"), is("deck", "Sun"), key("ArrowRight"), is("deck", "Car")] },
   ],
+  // where springs are at a moment follows from their closed solution: x = e^(−ζω₀t) (cos ω_d t + ζ/√(1−ζ²) sin ω_d t)
   "harbour-dock-bar": [
+    { name: "Notch, disc and glow are beside one another at every moment of the slide", steps: [click("ticket"), wait(100), layer("disc", "x", 88.46, 0.05), layer("notch", "x", 78.46, 0.05), layer("glow", "x", 84.46, 0.05), layer("ticket", "fill", "#9fd0d6"), wait(200), layer("disc", "x", 193.74, 0.05), layer("notch", "x", 183.74, 0.05), wait(100), layer("disc", "x", 200.44, 0.05), layer("ticket", "y", 15.92, 0.05), rest, layer("disc", "x", 197, 0.01), layer("ticket", "y", 18, 0.01)] },
     { name: "The notch and the disc slide together", steps: [click("ticket"), rest, is("place", "Tickets"), layer("disc", "x", 197, 0.01), layer("ticket-label", "opacity", 1), layer("home-label", "opacity", 0)] },
     { name: "A change of mind on the way goes straight to the new place", steps: [click("crew"), wait(120), click("map"), rest, is("place", "Map"), layer("disc", "x", 109, 0.01)] },
   ],
-  "board-now-button": [{ name: "Hovering shines, pressing sinks, both end", steps: [point("body"), is("contact", "hovered"), rest, press, is("contact", "pressed"), rest, layer("body", "y", 23, 0.01), point(null), is("contact", "pressed"), letGo, rest, is("contact", "none"), layer("body", "y", 20, 0.01)] }],
-  "follow-crossing-button": [{ name: "Released, it springs to Following", steps: [point("body"), press, wait(120), reads("Following", false), letGo, reads("Following"), rest, is("pressed", "no"), is("following", "yes")] }],
+  "board-now-button": [
+    { name: "Hovering shines, pressing sinks, both end", steps: [point("body"), is("contact", "hovered"), rest, press, is("contact", "pressed"), rest, layer("body", "y", 23, 0.01), point(null), is("contact", "pressed"), letGo, rest, is("contact", "none"), layer("body", "y", 20, 0.01)] },
+    { name: "The shine sets out late, crosses in 620 ms, and waits beyond the edge", steps: [point("body"), wait(40), layer("shine", "x", -64.33, 0.01), wait(310), layer("shine", "x", 151.3, 0.5), layer("glow", "opacity", 0.702, 0.01), wait(310), layer("shine", "x", 213.67, 0.01), press, wait(45), layer("shine", "x", 213.67, 0.01), letGo, rest, point(null), rest, layer("shine", "x", -64.33, 0.01)] },
+  ],
+  "follow-crossing-button": [
+    { name: "Released, it springs to Following", steps: [point("body"), press, wait(120), reads("Following", false), letGo, reads("Following"), rest, is("pressed", "no"), is("following", "yes")] },
+    { name: "It widens as its spring says, and darkness stays until the new word can be read", steps: [point("body"), press, wait(120), layer("body", "scale", "0.94 0.94", 0.001), letGo, layer("body", "width", 103.6, 0.1), wait(100), layer("body", "width", 121.2, 0.1), layer("body", "fill", "#1b3e4e"), layer("body", "scale", "1 1", 0.001), wait(200), layer("body", "width", 140.8, 0.1), wait(100), layer("body", "width", 141.9, 0.1), rest, layer("body", "width", 140.5, 0.1)] },
+  ],
   "menu-button": [{ name: "Hovered, focused and pressed give way to one another", steps: [point("body"), is("contact", "hovered"), press, is("contact", "pressed"), letGo, is("open", "yes"), is("contact", "hovered"), point(null), is("contact", "none"), tab, is("contact", "focused"), key("Enter"), is("open", "no")] }],
   "send-ticket-button": [
     { name: "The tick comes when the button has gone", steps: [click("body"), is("sent", "going"), wait(400), is("sent", "going"), wait(40), is("sent", "yes"), rest, layer("disc", "y", 12, 0.01)] },
+    { name: "First the label goes, then the button draws together, then the tick swings in past its place", steps: [point("body"), wait(300), click("body"), wait(70), layer("label", "opacity", 0.315, 0.01), layer("body", "width", 180), wait(185), layer("label", "opacity", 0), layer("body", "width", 81.4, 0.2), layer("disc", "y", 80), wait(166), layer("body", "width", 48, 0.1), wait(200), layer("body", "opacity", 0), layer("disc", "y", 33.6, 0.5), wait(100), layer("disc", "y", 7, 0.3), rest, layer("disc", "y", 12, 0.01)] },
     { name: "Clicking on while it goes sends it once", steps: [click("body"), wait(100), click("body"), wait(100), point(null), rest, is("sent", "yes"), is("contact", "none")] },
   ],
   "sailing-card-deck": [
     { name: "Dragged aside, the front card goes to the back, round for ever", steps: [drag("gull", 150, 300), rest, is("front", "Saltholm"), drag("salt", -150, 300), rest, is("front", "Night boat"), drag("night", 150, 300), rest, is("front", "Gull Isle"), drag("gull", 150, 300), is("front", "Saltholm")] },
+    { name: "Under the hand it goes aside, farthest half-way, and under the pile from there", steps: [drag("gull", 100, 320), layer("gull", "rotation", 9, 0.3), layer("gull", "x", 175.98, 0.3), rest, is("front", "Saltholm"), layer("gull", "x", 36.37, 0.01), layer("gull", "rotation", -6, 0.01)] },
     { name: "Let go too early and slowly, it comes back", steps: [drag("gull", 30, 600), rest, is("front", "Gull Isle"), layer("gull", "rotation", 0, 0.01)] },
     { name: "Arrow keys do it too", steps: [key("ArrowRight"), rest, is("front", "Saltholm"), key("ArrowLeft"), rest, is("front", "Gull Isle")] },
     { name: "A quick flick is enough", steps: [drag("gull", 40, 48), rest, is("front", "Saltholm")] },
@@ -64,7 +74,10 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
     { name: "When the harbour does not answer, what was written is kept", steps: [{ do: "answer", well: false }, click("what-hint"), key("H"), key("i"), key("Enter"), rest, is("sent", "failed"), reads("send it again"), reads("Hi"), { do: "answer", well: true }, click("send"), rest, is("sent", "yes")] },
   ],
   "crew-chat": [{ name: "The crew answers", steps: [reads("cargo bike", false), click("go"), rest, reads("cargo bike"), reads("lane 1")] }],
-  "pier-pin": [{ name: "The bubble snaps out and in again", steps: [click("pin"), is("bubble", "open"), rest, layer("bubble", "opacity", 1), click("pin"), rest, layer("bubble", "opacity", 0)] }],
+  "pier-pin": [
+    { name: "The bubble snaps out past its size, and the picture a little later", steps: [click("pin"), wait(60), layer("bubble", "scale", "0.255 0.255", 0.005), layer("bubble", "opacity", 0.378, 0.01), wait(60), layer("bubble", "scale", "0.654 0.654", 0.005), wait(120), layer("bubble", "scale", "1.044 1.044", 0.005), rest, layer("bubble", "scale", "1 1", 0.001)] },
+    { name: "The bubble snaps out and in again", steps: [click("pin"), is("bubble", "open"), rest, layer("bubble", "opacity", 1), click("pin"), rest, layer("bubble", "opacity", 0)] },
+  ],
   "trip-settings": [
     { name: "Three switches, each for itself", steps: [click("delays/track"), rest, is("alerts", "on", "delays"), is("alerts", "on", "dock"), is("alerts", "off", "weather"), click("dock/track"), rest, is("alerts", "off", "dock"), is("alerts", "on", "delays")] },
     { name: "The notice is closed by the cross inside its component", steps: [click("tell"), rest, { do: "screen", screen: "notice" }, reads("Ship"), click("~notice/form/close"), rest, { do: "screen", screen: "trip-settings" }, reads("Ship", false)] },

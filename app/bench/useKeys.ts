@@ -117,4 +117,5 @@ export const keys: readonly (readonly [string, string])[] = [
   ["N", "make a component"], ["Ctrl+F", "find and replace a value"], ["K", "lock, unlock"], ["Alt + drag", "drag a copy"], ["Shift + drag", "keep to one direction; on handles, the proportions"], ["Alt on handles", "about the middle; on a corner knob, that corner"],
   ["Ctrl + drag", "let nothing catch"], ["Alt + pointing", "show distances"], ["Ctrl + click", "choose the innermost layer"], ["Double click", "go further in; on a text, type; on a path, its points"], ["Enter", "edit the points of a path"],
   ["F2", "rename"], ["Alt+Up, Alt+Down", "in the tree: forward, back"], ["Shift+F", "fit all cards"], ["Esc", "back out, choose nothing"], ["R", "restart Try"], ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"], ["Enter, Delete", "in the sheet: edit a cell, inherit again"],
+  ["Space, Home, End", "in Timing: play, to the beginning, to the end"], ["Arrows on a lane", "delay it; with Alt lengthen it, with Shift by 50 ms"], ["Ctrl + wheel", "in Timing: zoom; with Shift go along the time"],
 ];
