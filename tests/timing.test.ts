@@ -163,6 +163,14 @@ describe("the Timing drawer", () => {
     await seek(0.45);
     await me.until(async () => expect(await me.page.$eval('[data-variant="fare-single-trip"] .preview-time', (t) => parseInt(t.textContent ?? ""))).toBeGreaterThan(400));
     expect(await rules()).toHaveLength(before);
+    // what is only tried is taken back like anything else
+    const takes = () => me.page.$eval("input[aria-label='Duration in milliseconds']", (f) => (f as HTMLInputElement).value);
+    await (await me.find("slider", "Playhead")).focus();
+    await me.press("Control", "z");
+    await me.until(async () => expect(await takes()).not.toBe("1000"));
+    await field.click();
+    await me.type("1000");
+    await me.press("Enter");
     await me.click("button", "Make it a rule");
     await me.saved();
     const made = (await rules()).at(-1);

@@ -49,7 +49,7 @@ export interface BenchState {
   /** the effect of a rule whose own motion is timed */
   readonly timedEffect: { readonly rule: Id; readonly effect: number } | null;
   /** a way between two variants that is timed without a rule, while the same rule is chosen beside it */
-  readonly trial: { readonly beside: Id | undefined; readonly from: Variant; readonly to: Variant; readonly motion: Motion } | null;
+  readonly trial: { readonly beside: Id | undefined; readonly from: Variant; readonly to: Variant; readonly motion: Motion; /** what the motion was before, and by which gesture it was changed last */ readonly past: readonly Motion[]; readonly gesture: string | null } | null;
   /** where the running copy is, and the rules it waits for */
   readonly running: { readonly variant: Variant; readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[]; /** when that was so, ms of the page */ readonly since: number; /** how fast its clock goes */ readonly rate: number } | null;
   /** a variant that Try shall show */

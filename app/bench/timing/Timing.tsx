@@ -56,7 +56,8 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
     if (typing) return;
-    if (e.key === " " && !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))) head.play();
+    if (timed.takeBack && e.key.toLowerCase() === "z" && (e.ctrlKey || e.metaKey) && !e.shiftKey) timed.takeBack();
+    else if (e.key === " " && !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))) head.play();
     else if ((e.key === "Delete" || e.key === "Backspace") && lanes.length) { timed.set(lanes.reduce(withoutLane, timed.motion)); setPicked([null]); }
     else return;
     e.preventDefault();

@@ -15,6 +15,7 @@ import { useActive, useBench, useChosen, usePiece } from "../state";
 
 /** The shortest stretch of time that is shown, ms. */
 const SHORTEST = 300;
+const MOST_PAST = 100;
 
 /** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
 export type Subject = { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null } | { readonly kind: "pair" };
@@ -54,6 +55,8 @@ export interface Timed {
   setTo(v: Variant): void;
   setPair(from: Variant, to: Variant): void;
   set(motion: Motion, gesture?: string): void;
+  /** takes back the last change of a motion that is only tried; null where there is none */
+  readonly takeBack: (() => void) | null;
   /** makes the way of a pair a rule */
   make(): void;
 }
@@ -110,7 +113,7 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
   const choose = (subject: Subject): void => {
     if (subject.kind === "rule") put({ chosenRules: [subject.rule], trial: null, timedEffect: subject.effect === null ? null : { rule: subject.rule, effect: subject.effect } });
-    else put({ trial: { beside: picked, from: ends.from, to: ends.to, motion: said } });
+    else put({ trial: { beside: picked, from: ends.from, to: ends.to, motion: said, past: [], gesture: null } });
   };
   return {
     piece, rules, rule, effect, said, title: `${piece.name} ${rule ? number : variantName(piece, ends.to)}`, words: rule ? ruleText(project, piece, rule) : `from ${variantName(piece, ends.from)} to ${variantName(piece, ends.to)}`, motion: looked.motion, ...ends, starts: rule ? startsOf(piece, rule) : [], change, scenes: looked.scenes, moving, restacks: restacks(looked.scenes.from, looked.scenes.to), away, back, length, shown: Math.max(SHORTEST, length * 1.12),
@@ -118,12 +121,13 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     choose,
     setFrom: (from) => { if (rule) setStart({ rule: rule.id, from }); else if (pair) put({ trial: { ...pair, from } }); },
     setTo: (to) => { if (pair) put({ trial: { ...pair, to } }); },
-    setPair: (from, to) => put({ trial: { beside: picked, from, to, motion: said } }),
+    setPair: (from, to) => put({ trial: { beside: picked, from, to, motion: said, past: pair?.past ?? [], gesture: null } }),
     set: (next, gesture) => {
       const now = session.project.pieces[piece.id];
-      if (pair) put({ trial: { ...pair, motion: next } });
+      if (pair) put({ trial: { ...pair, motion: next, gesture: gesture ?? null, past: gesture !== undefined && gesture === pair.gesture ? pair.past : [...pair.past, pair.motion].slice(-MOST_PAST) } });
       else if (now && rule) session.edit(effect === null ? setMotions(now, [rule.id], () => next) : setEffectMotion(now, rule.id, effect, next), gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null, 1500);
     },
+    takeBack: pair?.past.length ? () => put({ trial: { ...pair, motion: pair.past.at(-1) ?? pair.motion, past: pair.past.slice(0, -1), gesture: null } }) : null,
     make: () => {
       const scopes = wireScopes(piece, [ends.from], { variant: ends.to }), made = wire(piece, [ROOT], { trigger: lastWiring(piece).trigger, when: (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {}, effects: wireEffects(piece, [ends.from], { variant: ends.to }), motion: said, undo: false });
       if (session.edit(made.change)) put({ trial: null, chosenRules: made.ids });
