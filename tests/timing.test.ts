@@ -231,6 +231,21 @@ describe("the Timing drawer", () => {
     expect(welcome.rules.arrive?.motion.lanes?.length).toBeGreaterThan(5);
   });
 
+  it("the card a change leads to is brought into sight, and where it is not on the stage another one shows the change", async () => {
+    await desk.timing("send-ticket-button", "arrive");
+    await me.page.$eval(".stage-room", (r) => { r.scrollTop = 0; });
+    const foot = async () => { const [card, room] = [await me.box('[data-slot="sent-yes.contact-none"]'), await me.box(".stage-room")]; return room.y + room.height - (card.y + card.height); };
+    await seek(0.5);
+    await me.until(async () => expect(await foot()).toBeGreaterThanOrEqual(-1));
+    await me.page.waitForSelector('[data-variant="sent-yes.contact-none"] .preview-time');
+    // another card alone: it shows what would be seen on the missing one
+    await (await me.page.$('[data-variant="sent-no.contact-none"] .card-name'))?.click({ button: "right" });
+    await me.click("menuitem", "Show it alone, large");
+    await me.until(async () => expect(await me.page.$$eval("[data-variant]", (all) => all.length)).toBe(1));
+    await seek(0.6);
+    await me.page.waitForSelector('[data-variant="sent-no.contact-none"] .preview-time');
+  });
+
   it("fits the window, plays with the space bar, and leaves the console quiet", async () => {
     await desk.timing("board-now-button", "hover");
     for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {

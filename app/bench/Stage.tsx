@@ -58,7 +58,7 @@ const bestFit = (piece: Piece, view: GridView, size: { width: number; height: nu
 };
 
 /** A place for a card that is painted once it is near what one sees. */
-const Slot = ({ width, height, eager, children }: { width: number; height: number; eager: boolean; children: () => React.ReactNode }) => {
+const Slot = ({ of, width, height, eager, children }: { of: string; width: number; height: number; eager: boolean; children: () => React.ReactNode }) => {
   const slot = useRef<HTMLDivElement>(null);
   const [near, setNear] = useState(eager);
   useEffect(() => {
@@ -68,7 +68,7 @@ const Slot = ({ width, height, eager, children }: { width: number; height: numbe
     watch.observe(element);
     return () => watch.disconnect();
   }, []);
-  return <div ref={slot} className="card-slot" style={{ minWidth: width, minHeight: height }}>{near || eager ? children() : null}</div>;
+  return <div ref={slot} className="card-slot" data-slot={of} style={{ minWidth: width, minHeight: height }}>{near || eager ? children() : null}</div>;
 };
 
 /** Every variant as a live card, in rows and columns along the traits. */
@@ -171,7 +171,7 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
     if (!scene) return <div key={key} />;
     const own = variantKey(piece, cell), here = activeKey === own;
     return (
-      <Slot key={key} width={cardWidth} height={cardHeight} eager={here}>
+      <Slot key={key} of={scene.key} width={cardWidth} height={cardHeight} eager={here}>
         {() => <Card env={env} piece={here ? piece : (lagged.pieces[piece.id] ?? piece)} variant={scene.variant} placed={scene.placed} zoom={zoom} lit={reached(whens, cell)} several={several} active={here} picked={cards.length > 1 && pickedKeys.has(own)} pinned={pinned} tool={tool} onMenu={openMenu} />}
       </Slot>
     );

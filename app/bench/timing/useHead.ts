@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
-import { useBench } from "../state";
+import { useBench, useBenchStore } from "../state";
 import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */
@@ -33,11 +33,14 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [playing]);
-  const change = timed?.change, key = timed ? variantKey(timed.piece, timed.to) || "only" : "";
+  const store = useBenchStore(), change = timed?.change, keys = timed ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ") : "", shows = at !== null;
+  // on the card it leads to; where that is not on the stage, on the one it sets out from, else on the first there is
+  const cardFor = useCallback((): string => { const there = store.getState().scenes.current; return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? ""; }, [store, keys]);
+  useEffect(() => { if (shows) document.querySelector(`[data-slot="${CSS.escape(cardFor())}"]`)?.scrollIntoView({ block: "nearest", inline: "nearest" }); }, [shows, cardFor]);
   useEffect(() => {
     if (!change || at === null) { put({ preview: null }); return; }
-    put({ preview: { key, placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)) } });
-  }, [change, key, at, layer, put, timed?.length]);
+    put({ preview: { key: cardFor(), placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)) } });
+  }, [change, cardFor, at, layer, put, timed?.length]);
   useEffect(() => () => put({ preview: null }), [put]);
   return {
     at, playing, loop, rate, setLoop, setRate,
