@@ -1,6 +1,6 @@
 import { Run } from "#core/behaviour";
 import type { Happening } from "#core/behaviour";
-import { hitTest, spotAt } from "#core/layout";
+import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { paint } from "#core/paint";
 import type { Id, Project, Step } from "#core/project";
@@ -8,6 +8,7 @@ import type { Act } from "#core/rehearse";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
 import { listenToKeys } from "./keys";
+import { FocusRing, keep } from "./ring";
 import { Showing } from "./show";
 
 export interface PlayOptions {
@@ -32,9 +33,6 @@ const pressing: readonly string[] = ["click", "double", "press", "release", "hol
 /** What a finger covers, for a pointer that stands for one. */
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
 
-/** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
-const keep = (element: SVGElement, key: string, value: string): void => { if (element.getAttribute(key) !== value) element.setAttribute(key, value); };
-
 /** Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long catches up, and is drawn when it has. */
 const SLICE = 1000, WORK = 8;
 
@@ -47,7 +45,7 @@ export class Player {
   private readonly svg: SVGSVGElement;
   private readonly drawing: Drawing;
   /** around what the keyboard's focus is on, whatever the piece itself does to show it */
-  private readonly ring: SVGRectElement;
+  private readonly ring: FocusRing;
   private project: Project;
   private scale: number;
   private readonly clock = new Clock();
@@ -70,9 +68,7 @@ export class Player {
     this.svg.style.cssText = "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
     host.append(this.svg);
     this.drawing = new Drawing(this.svg);
-    this.ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
-    for (const [k, v] of Object.entries({ class: "focus-ring", fill: "none", stroke: "#1f6f5c", "stroke-width": "2", "pointer-events": "none", rx: "4", visibility: "hidden" })) this.ring.setAttribute(k, v);
-    this.svg.append(this.ring);
+    this.ring = new FocusRing(this.svg);
     this.run = this.begin();
     this.listen();
     this.show();
@@ -251,18 +247,6 @@ export class Player {
     return scene ? (hitTest(scene, x, y)?.path ?? null) : null;
   }
 
-  /** Draws the ring around the focused layer. */
-  private showFocus(): void {
-    const scene = this.run.scene(), path = this.run.focus();
-    // where only keys of the whole piece are listened for, the whole piece has the focus
-    const spot = !scene || (!this.keyed && !this.run.filling()) ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
-    keep(this.ring, "visibility", spot ? "visible" : "hidden");
-    if (!spot) return;
-    const far = 3;
-    for (const [k, v] of Object.entries({ x: -far, y: -far, width: spot.width + 2 * far, height: spot.height + 2 * far, transform: `matrix(${spot.map.join(" ")})` })) this.ring.setAttribute(k, String(v));
-    if (this.svg.lastChild !== this.ring) this.svg.append(this.ring);
-  }
-
   /** Whether a click here would be answered: the pointer says so, as browsers do for links. */
   private clickable(x: number, y: number): boolean {
     const scene = this.run.scene();
@@ -281,7 +265,7 @@ export class Player {
     keep(this.svg, "height", String(h * this.scale));
     keep(this.svg, "aria-label", this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "");
     this.drawing.draw(scene && paint(scene));
-    this.showFocus();
+    this.ring.show(scene, this.run, this.keyed);
     keep(this.svg, "tabindex", this.run.usable() ? "0" : "-1");
     const { traits, screen } = this.run.inside;
     if (this.lastTraits !== traits || this.svg.dataset.screen !== screen) {
