@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { addRule, cascaded, compareTimes, copyRules, followMotion, lastWiring, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setMotions, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
+import { addRule, cascaded, compareTimes, copyRules, followMotion, giveMotion, lastWiring, mergeTokens, motionGroups, motionUsesOf, pasteRules, removeToken, saveMotion, setEffectMotion, setMotions, tokenFindings, unlike, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
 import { laneOf, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { rulesOf } from "#core/behaviour";
@@ -8,6 +8,28 @@ import { Builder, goes } from "../../tests/support/pieces";
 
 const plain: Motion = { kind: "tween", duration: 200, delay: 0, easing: "linear" };
 const knob: LaneName = { layer: "knob", key: null }, turn: LaneName = { layer: "knob", key: "rotation" };
+
+describe("a motion for several rules", () => {
+  it("is given with its kind, time and curve; each rule keeps its own lanes unless those are given, too", () => {
+    const b = new Builder();
+    b.new("component", "Lamp");
+    const lit = b.trait("Lit", "no", "yes"), [one, two, three] = [plain, withLane(plain, knob, { delay: 40 }), plain].map((motion) => b.rule({ effects: [goes(lit.id, "opposite")], motion })) as [string, string, string];
+    const given: Motion = { kind: "fade", duration: 90, delay: 10, easing: "ease-out", lanes: [{ layer: "hood", key: null, delay: 5, duration: 50, easing: "linear" }] };
+    b.do(giveMotion(b.piece, [one, two], given, false));
+    expect([one, two, three].map((id) => b.piece.rules[id]?.motion)).toEqual([{ kind: "fade", duration: 90, delay: 10, easing: "ease-out" }, { kind: "fade", duration: 90, delay: 10, easing: "ease-out", lanes: [{ ...knob, delay: 40, duration: 200, easing: "linear" }] }, plain]);
+    b.do(giveMotion(b.piece, [two], given, true));
+    expect(b.piece.rules[two]?.motion).toEqual(given);
+  });
+
+  it("of one effect is changed without touching the others", () => {
+    const b = new Builder();
+    b.new("component", "Lamp");
+    const lit = b.trait("Lit", "no", "yes"), id = b.rule({ effects: [goes(lit.id, "opposite"), { ...goes(lit.id, "next"), motion: plain }], motion: plain });
+    b.do(setEffectMotion(b.piece, id, 1, { ...plain, duration: 700 }));
+    expect([b.piece.rules[id]?.motion, ...(b.piece.rules[id]?.effects.map((e) => e.motion) ?? [])]).toEqual([plain, undefined, { ...plain, duration: 700 }]);
+    expect(setEffectMotion(b.piece, "gone", 0, plain).ops).toEqual([]);
+  });
+});
 
 describe("lanes of a motion", () => {
   it("a layer or property goes with what is around it until it gets a lane, and again when that is taken away", () => {

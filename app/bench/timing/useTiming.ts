@@ -84,14 +84,12 @@ const useSubject = () => {
   }, [piece, picked, effectOf, trial, chosen]);
 };
 
-/** All about the timing of what is chosen; null while there is nothing to time. */
-export const useTiming = (env: LayoutEnv): Timed | null => {
-  const session = useSession(), project = useProject(), piece = usePiece(), { variant } = useActive(), put = useBench((s) => s.put);
-  const { rules, picked, pair, rule, effect, number } = useSubject();
-  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(null), [resolver] = useState(() => new Resolver());
+/** What the chosen change is in this project: its two ends, its scenes, and how it goes on between them. */
+const useLooked = (env: LayoutEnv, { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">, start: Variant | null) => {
+  const project = useProject(), piece = usePiece(), { variant } = useActive(), [resolver] = useState(() => new Resolver());
   const ends = useMemo(() => {
     if (pair) return { from: variantFrom(piece, pair.from), to: variantFrom(piece, pair.to) };
-    return rule && endsOf(piece, rule, start?.rule === rule.id ? start.from : variant);
+    return rule && endsOf(piece, rule, start ?? variant);
   }, [piece, rule, pair, start, variant]);
   const said = pair?.motion ?? (rule && (rule.effects[effect ?? -1]?.motion ?? rule.motion));
   const looked = useMemo((): Looked | null => {
@@ -109,19 +107,29 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     const working = rulesOf(project, piece), [direct] = rule ? [backOf(piece, working, rule, ends)] : between(piece, working, ends.to, ends.from);
     return !direct ? null : direct.id === rule?.id ? "same" : { rule: direct, motion: direct.motion };
   }, [ends, project, piece, rule]);
-  if (!said || !ends || !looked || !change) return null;
+  return said && ends && looked && change ? { said, ends, looked, change, away, moving, back } : null;
+};
+
+/** All about the timing of what is chosen; null while there is nothing to time. */
+export const useTiming = (env: LayoutEnv): Timed | null => {
+  const session = useSession(), project = useProject(), piece = usePiece(), put = useBench((s) => s.put), subject = useSubject();
+  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(null);
+  const { rules, picked, pair, rule, effect, number } = subject, seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
+  if (!seen) return null;
+  const { said, ends, looked, change, away, moving, back } = seen, { from, to } = ends;
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
-  const choose = (subject: Subject): void => {
-    if (subject.kind === "rule") put({ chosenRules: [subject.rule], trial: null, timedEffect: subject.effect === null ? null : { rule: subject.rule, effect: subject.effect } });
-    else put({ trial: { beside: picked, from: ends.from, to: ends.to, motion: said, past: [], gesture: null } });
-  };
+  const tried = (of: Variant, goes: Variant) => put({ trial: { beside: picked, from: of, to: goes, motion: said, past: pair?.past ?? [], gesture: null } });
   return {
-    piece, rules, rule, effect, said, title: `${piece.name} ${rule ? number : variantName(piece, ends.to)}`, words: rule ? ruleText(project, piece, rule) : `from ${variantName(piece, ends.from)} to ${variantName(piece, ends.to)}`, motion: looked.motion, ...ends, starts: rule ? startsOf(piece, rule) : [], change, scenes: looked.scenes, moving, restacks: restacks(looked.scenes.from, looked.scenes.to), away, back, length, shown: Math.max(SHORTEST, length * 1.12),
-    leading: pair ? between(piece, rulesOf(project, piece), ends.from, ends.to) : [],
-    choose,
-    setFrom: (from) => { if (rule) setStart({ rule: rule.id, from }); else if (pair) put({ trial: { ...pair, from } }); },
-    setTo: (to) => { if (pair) put({ trial: { ...pair, to } }); },
-    setPair: (from, to) => put({ trial: { beside: picked, from, to, motion: said, past: pair?.past ?? [], gesture: null } }),
+    piece, rules, rule, effect, said, motion: looked.motion, from, to, change, scenes: looked.scenes, moving, away, back, length, shown: Math.max(SHORTEST, length * 1.12),
+    title: `${piece.name} ${rule ? number : variantName(piece, to)}`, words: rule ? ruleText(project, piece, rule) : `from ${variantName(piece, from)} to ${variantName(piece, to)}`,
+    starts: rule ? startsOf(piece, rule) : [], restacks: restacks(looked.scenes.from, looked.scenes.to), leading: pair ? between(piece, rulesOf(project, piece), from, to) : [],
+    choose: (next) => {
+      if (next.kind === "pair") tried(from, to);
+      else put({ chosenRules: [next.rule], trial: null, timedEffect: next.effect === null ? null : { rule: next.rule, effect: next.effect } });
+    },
+    setFrom: (v) => { if (rule) setStart({ rule: rule.id, from: v }); else tried(v, to); },
+    setTo: (v) => { if (pair) tried(from, v); },
+    setPair: tried,
     set: (next, gesture) => {
       const now = session.project.pieces[piece.id];
       if (pair) put({ trial: { ...pair, motion: next, gesture: gesture ?? null, past: gesture !== undefined && gesture === pair.gesture ? pair.past : [...pair.past, pair.motion].slice(-MOST_PAST) } });
@@ -129,7 +137,8 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     },
     takeBack: pair?.past.length ? () => put({ trial: { ...pair, motion: pair.past.at(-1) ?? pair.motion, past: pair.past.slice(0, -1), gesture: null } }) : null,
     make: () => {
-      const scopes = wireScopes(piece, [ends.from], { variant: ends.to }), made = wire(piece, [ROOT], { trigger: lastWiring(piece).trigger, when: (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {}, effects: wireEffects(piece, [ends.from], { variant: ends.to }), motion: said, undo: false });
+      const scopes = wireScopes(piece, [from], { variant: to }), when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
+      const made = wire(piece, [ROOT], { trigger: lastWiring(piece).trigger, when, effects: wireEffects(piece, [from], { variant: to }), motion: said, undo: false });
       if (session.edit(made.change)) put({ trial: null, chosenRules: made.ids });
     },
   };
