@@ -108,9 +108,9 @@ export const saltholmPier: Source = {
   inside: [
     shape("island", "Island", { x: -30, y: 120, width: 300, height: 330, shape: "M30 0 C60 -6 80 14 88 40 C96 66 100 90 70 98 C40 106 4 94 0 60 C-4 30 8 4 30 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
     shape("isle", "Gull Isle", { x: 250, y: 420, width: 190, height: 190, shape: "M50 0 C84 0 100 24 96 56 C92 88 70 100 44 98 C14 96 0 70 6 42 C10 16 24 0 50 0 Z", fill: "#cfe0b8", borderColour: sea.sand, borderWidth: 10, borderAt: "outside" }),
-    shape("route", "Route", { x: 186, y: 300, width: 140, height: 190, shape: "M0 0 C20 60 70 40 100 100", borderColour: sea.foam, borderWidth: 4, borderStyle: "dashed" }),
+    shape("route", "Route", { x: 186, y: 300, width: 104, height: 190, shape: "M0 0 C20 60 70 40 100 100", borderColour: sea.foam, borderWidth: 4, borderStyle: "dashed" }),
     copy("saltholm", "Saltholm pin", { component: "pier-pin", x: 86, y: 174, [TRAIT + "bubble"]: valueId("bubble", "open") }),
-    copy("gull", "Gull Isle pin", { component: "pier-pin", x: 226, y: 376, [OPTION + "name"]: "Gull Isle", [OPTION + "note"]: "Four a day", [OPTION + "photo"]: { kind: "picture", picture: "picture-gull-isle", fit: "cover", focus: [30, 60] } }),
+    copy("gull", "Gull Isle pin", { component: "pier-pin", x: 190, y: 376, [OPTION + "name"]: "Gull Isle", [OPTION + "note"]: "Four a day", [OPTION + "photo"]: { kind: "picture", picture: "picture-gull-isle", fit: "cover", focus: [30, 60] } }),
     box("head", "Head", { x: 20, y: 48, width: 350, height: 56, radius: [18, 18, 18, 18], fill: sea.foam, shadow: shade.card, arrange: "row", align: "centre", justify: "between", padding: [0, 8, 0, 18] }, [
       text("title", "Title", { text: "Piers", style: style.heading, fill: sea.ink }),
       box("crew", "Crew button", { width: 40, height: 40, radius: [20, 20, 20, 20], fill: sea.tide, role: "button", label: "Talk to the crew" }, [icon("crew-icon", "Chat icon", { x: 10, y: 10, width: 20, height: 20, icon: "icon-chat-dots", fill: sea.foam })]),
