@@ -110,6 +110,22 @@ describe("the Timing drawer", () => {
     expect(lane?.duration).toBe(before?.duration);
   });
 
+  it("a pose snaps to where the playhead is", async () => {
+    await desk.timing("route-bell", "wiggle");
+    await seek(0.4);
+    const at = async () => Number(await (await me.find("slider", "Playhead")).evaluate((e) => e.getAttribute("aria-valuenow")));
+    const buoy = await me.box('[data-lane="bell rotation"] .buoy'), head = await me.box(".head-grip");
+    const x = buoy.x + buoy.width / 2, y = buoy.y + buoy.height / 2, to = head.x + head.width / 2;
+    await me.page.mouse.move(x, y);
+    await me.page.mouse.down();
+    await me.page.mouse.move(to - 3, y, { steps: 6 });
+    await me.page.waitForSelector(".lane-guide");
+    await me.page.mouse.up();
+    const lane = (await motionOf("route-bell", "wiggle"))?.lanes?.find((l) => l.key === "rotation"), times = (lane?.poses ?? []).map((p) => (lane?.delay ?? 0) + p.at * (lane?.duration ?? 0));
+    const playhead = await at();
+    expect(Math.min(...times.map((t) => Math.abs(t - playhead)))).toBeLessThan(1.5);
+  });
+
   it("a colour picked at the playhead makes a pose, and the stage shows it", async () => {
     await desk.timing("bicycle-tick-box", "hover");
     await me.click("button", "Properties of Label");

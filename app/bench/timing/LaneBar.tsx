@@ -1,7 +1,7 @@
 import { useRef } from "react";
 import { withoutPose, withPose } from "#core/edit";
 import type { LaneName } from "#core/motion";
-import { laneLabel, laneValue } from "#core/motion";
+import { laneLabel, laneValue, timingOf } from "#core/motion";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";
 import { rowKey } from "./useTiming";
@@ -14,18 +14,35 @@ interface Props { timed: Timed; name: LaneName | null; own: boolean; delay: numb
 const SNAP = 10;
 /** from so near, px, a bar snaps to what others lie at */
 const NEAR = 6;
+/** Poses are at least so far apart, as shares of their lane. */
+const APART = 0.005;
 /** px at the ends of a bar that change its length */
 const GRIP = 7;
 
+/** The nearest of some moments, if it is near on screen; ms. */
+const nearest = (edges: readonly number[], ms: number, scale: number): number | null => {
+  const [best] = edges.map((at) => ({ at, off: Math.abs(at - ms) * scale })).filter((e) => e.off < NEAR).sort((a, b) => a.off - b.off);
+  return best?.at ?? null;
+};
+
+interface BuoyProps { timed: Timed; name: LaneName; pose: Pose; index: number; /** ms */ begin: number; length: number; scale: number; edges: () => readonly number[]; onGuide: (ms: number | null) => void }
+
 /** A value in the middle of a lane, as a buoy on its bar. */
-const Buoy = ({ timed, name, pose, index, left, length, scale }: { timed: Timed; name: LaneName; pose: Pose; index: number; left: number; length: number; scale: number }) => {
+const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }: BuoyProps) => {
   const from = useRef<number | null>(null);
-  const move = (at: number) => { const next = Math.min(1, Math.max(0.002, Math.round(at * 1000) / 1000)); timed.set(withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }), `pose ${rowKey(name)} move`); };
+  // it stays between its neighbours: which pose a hand holds is told by its place among them
+  const poses = timingOf(timed.motion, name).poses ?? [], low = (poses[index - 1]?.at ?? 0) + APART, high = (poses[index + 1]?.at ?? 1 + APART) - APART;
+  const move = (at: number) => { const next = Math.min(high, Math.max(low, Math.round(at * 1000) / 1000)); timed.set(withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }), `pose ${rowKey(name)} move`); };
   return (
-    <button type="button" className="buoy" style={{ left: left + pose.at * length * scale }} aria-label={`Pose ${index + 1}: ${typeof pose.value === "number" ? pose.value : ""} at ${Math.round(pose.at * length)} ms`} title={`${laneLabel(name.key ?? "")} ${typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : ""} at ${Math.round(pose.at * length)} ms. Drag it, or remove it with Delete.`}
+    <button type="button" className="buoy" style={{ left: (begin + pose.at * length) * scale }} aria-label={`Pose ${index + 1}: ${typeof pose.value === "number" ? pose.value : ""} at ${Math.round(pose.at * length)} ms`} title={`${laneLabel(name.key ?? "")} ${typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : ""} at ${Math.round(pose.at * length)} ms. Drag it, or remove it with Delete.`}
       onPointerDown={(e) => { e.stopPropagation(); e.currentTarget.setPointerCapture(e.pointerId); from.current = e.clientX - pose.at * length * scale; }}
-      onPointerMove={(e) => { if (from.current !== null && e.buttons === 1) { const ms = (e.clientX - from.current) / scale; move((e.altKey ? ms : Math.round(ms / SNAP) * SNAP) / length); } }}
-      onPointerUp={() => { from.current = null; }}
+      onPointerMove={(e) => {
+        if (from.current === null || e.buttons !== 1) return;
+        const ms = (e.clientX - from.current) / scale, at = e.altKey ? null : nearest(edges(), begin + ms, scale);
+        onGuide(at);
+        move((at !== null ? at - begin : e.altKey ? ms : Math.round(ms / SNAP) * SNAP) / length);
+      }}
+      onPointerUp={() => { from.current = null; onGuide(null); }}
       onKeyDown={(e) => {
         if (e.key === "Delete" || e.key === "Backspace") timed.set(withoutPose(timed.motion, name, index));
         else if (e.key === "ArrowLeft" || e.key === "ArrowRight") move(pose.at + ((e.key === "ArrowRight" ? 1 : -1) * (e.shiftKey ? 50 : SNAP)) / length);
@@ -50,7 +67,7 @@ export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, 
   /** By how much the bar must move so that an end of it lies where another lies; null when none is near. */
   const snap = (d: NonNullable<typeof drag.current>, ms: number): { by: number; at: number } | null => {
     const ends = [...(d.ends === "end" ? [] : [d.begin]), ...(d.ends === "begin" ? [] : [d.end])];
-    const [best] = ends.flatMap((end) => d.edges.map((at) => ({ at, by: Math.round(at - end), off: Math.abs(end + ms - at) * scale }))).filter((c) => c.off < NEAR).sort((a, b) => a.off - b.off);
+    const [best] = ends.flatMap((end) => { const at = nearest(d.edges, end + ms, scale); return at === null ? [] : [{ at, by: Math.round(at - end), off: Math.abs(end + ms - at) }]; }).sort((a, b) => a.off - b.off);
     return best ?? null;
   };
   const move = (e: React.PointerEvent) => {
@@ -82,7 +99,7 @@ export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, 
         onPointerDown={down} onPointerMove={move} onPointerUp={() => { drag.current = null; onGuide(null); }} onKeyDown={key} onDoubleClick={addPose}>
         <span className="lane-length mono">{Math.round(length)}{goes === Infinity ? " ∞" : goes > 1 ? ` × ${goes}` : ""}</span>
       </button>
-      {name !== null && name.key !== null && poses.map((p, i) => <Buoy key={i} timed={timed} name={name} pose={p} index={i} left={left} length={length} scale={scale} />)}
+      {name !== null && name.key !== null && poses.map((p, i) => <Buoy key={i} timed={timed} name={name} pose={p} index={i} begin={delay} length={length} scale={scale} edges={edges} onGuide={onGuide} />)}
     </>
   );
 };
