@@ -1,4 +1,4 @@
-import { Run } from "#core/behaviour";
+import { Run, withinScreen } from "#core/behaviour";
 import type { Happening } from "#core/behaviour";
 import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
@@ -111,7 +111,7 @@ export class Player {
   /** Sets a trait from outside. `at` is a path as the run's copies have it. */
   set(at: string, trait: Id, value: Id): void {
     this.tick();
-    this.options.onAct?.({ type: "show", at: this.run.now, copy: at.slice(at.indexOf("/") + 1 || at.length), trait, value });
+    this.options.onAct?.({ type: "show", at: this.run.now, copy: withinScreen(at), trait, value });
     this.run.input({ type: "show", at, trait, value });
     this.show();
   }

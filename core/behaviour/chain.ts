@@ -13,6 +13,9 @@ export const split = (path: Path): { copy: Path; layer: Id } => {
   return { copy: path.slice(0, cut), layer: path.slice(cut + 1) };
 };
 
+/** A path without the shown screen it begins with: "" for that itself. */
+export const withinScreen = (path: Path): Path => path.slice(path.indexOf("/") + 1 || path.length);
+
 /** All layers an event at a layer concerns, innermost first, through the copies around it. What lies beneath an overlay gets none. */
 export const chainOf = (project: Project, state: State, layer: Path | null): Path[] => {
   if (layer === null || (state.overlays.length && !`${state.screen}/${layer}`.startsWith(`${frontPath(state)}/`))) return [];

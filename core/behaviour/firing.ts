@@ -3,6 +3,7 @@ import type { Placed } from "../layout/types";
 import type { Resolver } from "../looks/tree";
 import { ROOT } from "../project/types";
 import type { Motion, Piece, Project, Rule, Variant } from "../project/types";
+import { withinScreen } from "./chain";
 import { fireRule } from "./fire";
 import { start } from "./machine";
 import { movesOf } from "./moves";
@@ -27,7 +28,7 @@ export const firing = (env: LayoutEnv, project: Project, piece: Piece, rule: Rul
   const moves: Shown[] = [], happen = (h: Happening): void => {
     for (const move of movesOf(h)) {
       const to = bare(sceneOf(env, project, resolver, move.state));
-      if (to) moves.push({ to, motion: move.motion, said: "motion" in h && h.type !== "fired" ? h.motion : move.motion, within: move.path.slice(move.path.indexOf("/") + 1 || move.path.length), subject: move.state.screen });
+      if (to) moves.push({ to, motion: move.motion, said: "motion" in h && h.type !== "fired" ? h.motion : move.motion, within: withinScreen(move.path), subject: move.state.screen });
     }
   };
   fireRule(project, state, live, working, `${piece.id}/${working.source ?? ROOT}`, happen);

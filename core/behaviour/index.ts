@@ -1,3 +1,4 @@
+export { withinScreen } from "./chain";
 export { DOUBLE } from "./contact";
 export { usualDrag } from "./drag";
 export { overlayStyle } from "./surface";

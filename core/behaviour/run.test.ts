@@ -88,6 +88,22 @@ describe("a running piece", () => {
     expect([x(run, knob), run.movesUntil()]).toEqual([100, 0]);
   });
 
+  it("a text that is changed again while it dissolves goes on from what is seen, all three of them", () => {
+    const b = new Builder(), id = b.new("component", "Board"), words = b.layer("text", { text: "Gull" }), to = b.trait("To", "gull", "salt", "night");
+    b.look({ [to.id]: [to.v.salt as string] }, words, { text: "Salt" }).look({ [to.id]: [to.v.night as string] }, words, { text: "Night", x: 30 });
+    b.rule({ effects: [goes(to.id, "next")], motion: tween(100) });
+    const run = new Run(env, b.project, id), seen = () => [...picture(run).matchAll(/>(Gull|Salt|Night)</g)].map((m) => m[1]);
+    click(run);
+    run.advanceTo(50);
+    const before = seen();
+    click(run);
+    expect([before, seen()]).toEqual([["Gull", "Salt"], ["Gull", "Salt", "Night"]]);
+    // it has not moved yet, so neither has what is left of the others
+    expect(picture(run)).not.toMatch(/pointer-events="none" transform/);
+    run.advanceTo(150);
+    expect(seen()).toEqual(["Night"]);
+  });
+
   it("a click lands on what is seen, not on where it will be", () => {
     const { b, id, knob } = slider(tween(1000));
     const rule = Object.keys(b.piece.rules)[0] as string;

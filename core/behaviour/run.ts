@@ -5,6 +5,7 @@ import { Resolver } from "../looks/tree";
 import { Mover } from "../motion/mover";
 import { lengthOf } from "../motion/timing";
 import type { Id, Motion, Project, Variant } from "../project/types";
+import { withinScreen } from "./chain";
 import { withMoments } from "./clips";
 import { dragged } from "./drag";
 import { nextStop, usable } from "./focus";
@@ -216,7 +217,7 @@ export class Run {
 
   private follow(h: Extract<Happening, { type: "dragging" }>): void {
     const target = this.target(h.state);
-    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`, h.path.slice(h.path.indexOf("/") + 1 || h.path.length));
+    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`, withinScreen(h.path));
   }
 
   private drop(h: Extract<Happening, { type: "dropped" }>): void {
@@ -231,6 +232,6 @@ export class Run {
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {
     const target = this.target(state);
     if (!target) return;
-    this.mover.retarget(target, motion ? (this.calm ? calmed(motion) : motion) : cut, at, state.screen, path.slice(path.indexOf("/") + 1 || path.length));
+    this.mover.retarget(target, motion ? (this.calm ? calmed(motion) : motion) : cut, at, state.screen, withinScreen(path));
   }
 }

@@ -61,7 +61,9 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => 
 /** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
 export const alongside = (from: Placed, now: Placed): Placed => {
   const sized = from.layer.kind === "icon" || from.layer.kind === "picture", slack = sized || now.values.alignText === undefined || now.values.alignText === "start" ? 0 : now.values.alignText === "end" ? 1 : 0.5;
-  return { ...from, shapes: from.values, x: now.x + (now.width - from.width) * slack, y: now.y, ...(sized ? { width: now.width, height: now.height } : {}) };
+  const along: Placed = { ...from, shapes: from.values, x: now.x + (now.width - from.width) * slack, y: now.y, ...(sized ? { width: now.width, height: now.height } : {}) };
+  // what it was dissolving from itself goes along, too
+  return from.dissolve?.own ? { ...along, dissolve: { ...from.dissolve, from: alongside(from.dissolve.from, along) } } : along;
 };
 
 /** How far beyond the edge something waits that slides over others, px. */

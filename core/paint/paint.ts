@@ -69,14 +69,15 @@ const dissolving = (key: string, old: readonly Paint[], is: readonly Paint[], pr
   ],
 });
 
-/** The shapes of a layer that only dissolves itself, in its own px. */
-const ownDissolve = (p: Placed): readonly Paint[] => {
-  const { from, progress } = p.dissolve as NonNullable<Placed["dissolve"]>, x = r(from.x - p.x), y = r(from.y - p.y);
-  return [dissolving("own", ownPaint(from), ownPaint(p), progress, x || y ? { transform: `translate(${x} ${y})` } : {})];
+/** The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of what that dissolved from. */
+const ownShapes = (p: Placed): readonly Paint[] => {
+  if (!p.dissolve?.own) return ownPaint(p);
+  const { from, progress } = p.dissolve, x = r(from.x - p.x), y = r(from.y - p.y);
+  return [dissolving("own", ownShapes(from), ownPaint(p), progress, x || y ? { transform: `translate(${x} ${y})` } : {})];
 };
 
 const build = (p: Placed, shift: Shift): Paint => {
-  const own = p.dissolve?.own ? ownDissolve(p) : ownPaint(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
+  const own = ownShapes(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
   const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
