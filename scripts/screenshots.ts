@@ -103,6 +103,14 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
+    name: "timing-sheet", path: "/projects/kelpway-kit/system", act: async (page) => {
+      await sleep(300);
+      await page.$eval("#timing-sheet", (heading) => heading.scrollIntoView({ block: "start" }));
+      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>(".timing-sheet td button")][1]?.click());
+      await sleep(300);
+    },
+  },
+  {
     name: "bench-timing", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
       await tab(page, "Timing");
       await sleep(1500);
