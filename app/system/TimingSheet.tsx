@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { easingText, motionText, ruleText } from "#core/behaviour";
+import { easingText, effectText, motionText, ruleText } from "#core/behaviour";
 import { followMotion, motionGroups, motionsIn } from "#core/edit";
 import type { MotionGroup } from "#core/edit";
 import { curveOf, lengthOf } from "#core/motion";
@@ -34,7 +34,7 @@ const Row = ({ group, longest, picked, onPick }: { group: MotionGroup; longest: 
         <td><button type="button" className="btn btn-sm btn-link p-0" aria-expanded={open} onClick={() => setOpen(!open)}>{uses.length} {uses.length === 1 ? "motion" : "motions"} in {pieces.length === 1 ? pieces[0] : `${pieces.length} pieces`}</button></td>
         <td>{token ? <span className="follows">{token.name}</span> : !nearest ? <span className="quiet">no motion tokens yet</span> : off < ALIKE ? <span className="trouble">the same as {nearest.token.name}, but does not follow it</span> : off < NEAR ? <span className="trouble">nearly {nearest.token.name}</span> : <span className="quiet">of its own</span>}</td>
       </tr>
-      {open && <tr className="where"><td /><td colSpan={5}><ul>{uses.map((u) => { const p = project.pieces[u.piece], r = p?.rules[u.rule]; return p && r && <li key={`${u.piece} ${u.rule} ${u.effect}`}><Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>: {ruleText(project, p, r)}, {motionText(u.motion)}</li>; })}</ul></td></tr>}
+      {open && <tr className="where"><td /><td colSpan={5}><ul>{uses.map((u) => { const p = project.pieces[u.piece], r = p?.rules[u.rule], own = u.effect === null ? undefined : r?.effects[u.effect]; return p && r && <li key={`${u.piece} ${u.rule} ${u.effect}`}><Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>: {ruleText(project, p, r)}{own && `; of it, ${effectText(project, p, own)}: ${motionText(u.motion)}`}</li>; })}</ul></td></tr>}
     </>
   );
 };
