@@ -64,10 +64,12 @@ export const LaneBar = ({ timed, name, own, delay, length, goes, scale, spring, 
     drag.current = { x: e.clientX, ends: box.width < 3 * GRIP ? "whole" : x > box.width - GRIP && !spring ? "end" : x < GRIP && !spring ? "begin" : "whole", done: 0, id: ++count.current, begin: delay, end: delay + length, edges: edges() };
     if (!picked || e.ctrlKey || e.metaKey) onPick(e.ctrlKey || e.metaKey || e.shiftKey);
   };
-  /** By how much the bar must move so that an end of it lies where another lies; null when none is near. */
+  // nothing begins before the change it is part of
+  const earliest = name === null ? 0 : timed.motion.delay;
+  /** By how much the bar must move so that an end of it lies where another lies; null when none is near, or it cannot go there. */
   const snap = (d: NonNullable<typeof drag.current>, ms: number): { by: number; at: number } | null => {
     const ends = [...(d.ends === "end" ? [] : [d.begin]), ...(d.ends === "begin" ? [] : [d.end])];
-    const [best] = ends.flatMap((end) => { const at = nearest(d.edges, end + ms, scale); return at === null ? [] : [{ at, by: Math.round(at - end), off: Math.abs(end + ms - at) }]; }).sort((a, b) => a.off - b.off);
+    const [best] = ends.flatMap((end) => { const at = nearest(d.edges, end + ms, scale); return at === null || (d.ends !== "end" && d.begin + at - end < earliest) ? [] : [{ at, by: Math.round(at - end), off: Math.abs(end + ms - at) }]; }).sort((a, b) => a.off - b.off);
     return best ?? null;
   };
   const move = (e: React.PointerEvent) => {
