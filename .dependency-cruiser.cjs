@@ -13,7 +13,7 @@ module.exports = {
     room("demo-leans-on-core-only", "^demo/", "^(player|server|app|workers|scripts|tests)/"),
     room("app-does-not-need-demo", "^app/", "^(demo|scripts|tests)/"),
     { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
-    { name: "nothing-missing", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "(^#fonts|\\?url$|\\+types)" } },
+    { name: "nothing-missing", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "(^#fonts|^virtual:|\\?url$|\\+types)" } },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

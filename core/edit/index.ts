@@ -1,3 +1,5 @@
+export { changeRows, changeWords, placeWords, valueWords } from "./places";
+export type { ChangeRow } from "./places";
 export { addToken, aliasesOf, bindPlaces, mergeTokens, placesSaying, removeToken, repeatedValues, replaceAt, setToken, tokenFindings, tokenFrom, tokenTypeOf, usesOf } from "./tokens";
 export type { Place, Repeated } from "./tokens";
 export { takeFont, takeIcon, takePicture } from "./assets";

@@ -1,69 +1,138 @@
 import { apply } from "./change";
 import type { Change, Op } from "./change";
-import { brokenTree, issueText, layerChanges, pieceFields, pieceSchema, projectFields, projectTables, sayings, tables } from "./schema";
+import { tableEntry } from "./ids";
+import { limits } from "./limits";
+import {
+  brokenTree, issueText, layerChanges, overfull, pieceFields, pieceSchema, projectFields, projectTables, sayings, tables,
+} from "./schema";
+import { cleanChange, isCleanText } from "./text";
 import type { Piece, Project } from "./types";
 import type { z } from "zod";
 
-export type Accepted = { ok: true; project: Project; inverse: Op[] } | { ok: false; error: string };
+/** `change` is what was accepted: the proposed one with texts that can be kept. */
+export type Accepted =
+  | { ok: true; project: Project; change: Change; inverse: Op[] }
+  | { ok: false; error: string };
 
 const check = (schema: z.ZodType, value: unknown): string | null => {
   const result = schema.safeParse(value);
   return result.success ? null : issueText(result.error);
 };
 
-const checkPlace = (project: Project, path: readonly string[]): string | null => {
-  const [top, pieceId, field, recordId] = path;
-  if (top === undefined) return "a change must say where";
-  if (Object.hasOwn(projectTables, top)) {
-    if (pieceId === undefined) return `all ${top} cannot be replaced at once`;
-    const table = project[top as keyof typeof projectTables];
-    if (!Object.hasOwn(table, pieceId)) return null;
-    return table[pieceId]?.id === pieceId ? check(projectTables[top as keyof typeof projectTables], table[pieceId]) : "a record must be kept under its own id";
-  }
-  if (top !== "pieces") {
-    if (!Object.hasOwn(projectFields, top)) return `a project has no “${top}”`;
-    return check(projectFields[top as keyof typeof projectFields], project[top as keyof Project]);
-  }
-  if (pieceId === undefined) return "all pieces cannot be replaced at once";
-  const piece = Object.hasOwn(project.pieces, pieceId) ? project.pieces[pieceId] : undefined;
-  if (!piece) return null;
+const checkRecord = (schema: z.ZodType, table: Readonly<Record<string, { id: string }>>, id: string): string | null => {
+  const record = tableEntry(table, id);
+  if (!record) return null;
+  return record.id === id ? check(schema, record) : "a record must be kept under its own id";
+};
+
+const isKeyOf = <T extends object>(object: T, key: string): key is Extract<keyof T, string> => Object.hasOwn(object, key);
+
+const checkPiece = (piece: Piece, path: readonly string[]): string | null => {
+  const [, pieceId, field, recordId] = path;
   if (field === undefined) return piece.id === pieceId ? check(pieceSchema, piece) : "a piece must be kept under its own id";
-  if (Object.hasOwn(pieceFields, field)) return field === "id" ? "an id cannot change" : check(pieceFields[field as "name"], piece[field as "name"]);
-  if (!Object.hasOwn(tables, field)) return `a piece has no “${field}”`;
+  if (isKeyOf(pieceFields, field)) return field === "id" ? "an id cannot change" : check(pieceFields[field], piece[field]);
+  if (!isKeyOf(tables, field)) return `a piece has no “${field}”`;
   if (recordId === undefined) return `all ${field} cannot be replaced at once`;
-  const table = piece[field as keyof typeof tables];
-  if (!Object.hasOwn(table, recordId)) return null;
-  const record = table[recordId];
-  if (record?.id !== recordId) return "a record must be kept under its own id";
   if (field === "looks" && path[4] === "changes" && path[5] !== undefined) return checkSaid(piece, path);
-  return check(tables[field as keyof typeof tables], record);
+  return checkRecord(tables[field], piece[field], recordId);
+};
+
+const checkPlace = (project: Project, path: readonly string[]): string | null => {
+  const [top, id] = path;
+  if (top === undefined) return "a change must say where";
+  if (top === "pieces") {
+    if (id === undefined) return "all pieces cannot be replaced at once";
+    const piece = tableEntry(project.pieces, id);
+    return piece ? checkPiece(piece, path) : null;
+  }
+  if (isKeyOf(projectTables, top)) {
+    return id === undefined ? `all ${top} cannot be replaced at once` : checkRecord(projectTables[top], project[top], id);
+  }
+  if (!isKeyOf(projectFields, top)) return `a project has no “${top}”`;
+  return check(projectFields[top], project[top]);
 };
 
 /** A value a look says about a layer: only that is checked, since a drag says one many times a second. */
 const checkSaid = (piece: Piece, path: readonly string[]): string | null => {
-  const layer = path[5] as string, key = path[6];
-  const said = piece.looks[path[3] as string]?.changes[layer];
+  const [, , , lookId = "", , layer = "", key] = path;
+  const look = tableEntry(piece.looks, lookId);
+  const said = look && tableEntry(look.changes, layer);
   if (said === undefined) return null;
   if (key === undefined) return check(sayings, { [layer]: said });
-  return said[key] === undefined ? null : check(layerChanges, { [key]: said[key] });
+  const value = tableEntry(said, key);
+  return value === undefined ? null : check(layerChanges, { [key]: value });
+};
+
+/** The part of a path by which a place is checked: many steps inside one record check that record once. */
+const checkedPlace = (path: readonly string[]): readonly string[] => {
+  if (path[0] !== "pieces") return path.slice(0, 2);
+  return path[2] === "looks" && path[4] === "changes" ? path.slice(0, 7) : path.slice(0, 4);
+};
+
+const placesOf = (ops: readonly Op[]): (readonly string[])[] => {
+  const places = new Map<string, readonly string[]>();
+  for (const op of ops) {
+    const place = checkedPlace(op.path);
+    places.set(JSON.stringify(place), place);
+  }
+  return [...places.values()];
+};
+
+/** Whether a change as it is sent would be larger than one may be; a sentence, or null. Texts count as UTF-8. */
+const tooLarge = (change: Change): string | null => {
+  const mayBe = change.ops.length > 1000 || change.ops.some((o) => o.op === "set" && typeof o.value === "object");
+  if (!mayBe) return null;
+  const sent = change.ops.map((o) => (o.op === "set" && o.restores !== undefined ? { ...o, value: null } : o));
+  const bytes = new TextEncoder().encode(JSON.stringify(sent)).length;
+  if (bytes <= limits.change) return null;
+  const megabytes = (n: number): string => (n / 1e6).toFixed(1);
+  return `the change is too large: ${megabytes(bytes)} MB, and ${megabytes(limits.change)} MB is the most`;
+};
+
+const touchedPieces = (project: Project, ops: readonly Op[]): Set<Piece> => {
+  const touched = new Set<Piece>();
+  for (const { path } of ops) {
+    const piece = path[0] === "pieces" && path[1] !== undefined ? tableEntry(project.pieces, path[1]) : undefined;
+    if (piece && (path.length === 2 || path[2] === "layers")) touched.add(piece);
+  }
+  return touched;
+};
+
+/** Records that were added may be too many; what was only set again or inside a record cannot be. */
+const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
+  const pieces = new Set<Piece | undefined>();
+  for (const { op, path } of ops) {
+    if (op !== "set") continue;
+    if (path.length === 2) pieces.add(undefined);
+    if (path.length === 4 && path[0] === "pieces") pieces.add(tableEntry(project.pieces, path[1] ?? ""));
+  }
+  for (const piece of pieces) {
+    const full = overfull(project, piece);
+    if (full) return full;
+  }
+  return null;
 };
 
 /**
- * Applies a change if the project stays valid: every touched record against the schema, every touched piece's tree.
- * Refusals are sentences for the person who made the change; the project is never half changed.
+ * Applies a change if the project stays valid: every touched record against the schema, every touched piece's tree, and
+ * the limits. Texts are cleaned of what cannot be kept. Refusals are sentences for the person who made the change; the
+ * project is never half changed.
  */
-export const accept = (project: Project, change: Change): Accepted => {
+export const accept = (project: Project, proposed: Change): Accepted => {
+  const change = cleanChange(proposed);
+  const refuse = (error: string): Accepted => ({ ok: false, error });
+  if (change.ops.some((o) => !o.path.every(isCleanText))) return refuse("a place in the change has no proper name");
+  const large = tooLarge(change);
+  if (large) return refuse(large);
   const { doc, inverse } = apply(project, change.ops);
-  const touched = new Set<Piece>();
-  for (const op of change.ops) {
-    const error = checkPlace(doc, op.path);
-    if (error) return { ok: false, error };
-    const piece = op.path[0] === "pieces" && op.path[1] ? doc.pieces[op.path[1]] : undefined;
-    if (piece && (op.path.length === 2 || op.path[2] === "layers")) touched.add(piece);
+  for (const place of placesOf(change.ops)) {
+    const error = checkPlace(doc, place);
+    if (error) return refuse(error);
   }
-  for (const piece of touched) {
+  for (const piece of touchedPieces(doc, change.ops)) {
     const broken = brokenTree(piece);
-    if (broken) return { ok: false, error: broken };
+    if (broken) return refuse(broken);
   }
-  return { ok: true, project: doc, inverse };
+  const full = overfullBy(doc, change.ops);
+  return full ? refuse(full) : { ok: true, project: doc, change, inverse };
 };

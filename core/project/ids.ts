@@ -36,3 +36,17 @@ export const orderAt = (list: readonly Ordered[], index: number): string => {
   const after = sorted.slice(Math.max(0, index)).find((r) => before === null || r.order > before)?.order ?? null;
   return generateKeyBetween(before, after);
 };
+
+/** Whether a text is an order key that others can be put before and after. */
+export const isOrderKey = (text: string): boolean => {
+  try {
+    generateKeyBetween(text, null);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/** A record of a table by its id: never what every object has by itself, as `constructor`. */
+export const tableEntry = <T>(table: Readonly<Record<string, T>>, id: string): T | undefined =>
+  Object.hasOwn(table, id) ? table[id] : undefined;

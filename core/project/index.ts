@@ -1,7 +1,13 @@
 export * from "./types";
-export { byOrder, inOrder, newId, orderAfter, orderAt } from "./ids";
-export { apply, changeSchema, merge, remove, set } from "./change";
+export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
+export { apply, changeSchema, merge, related, remove, same, set } from "./change";
+export { limits } from "./limits";
+export { cleanChange, cleanText, cutText, isCleanText } from "./text";
 export type { Change, Op } from "./change";
 export { accept } from "./accept";
 export type { Accepted } from "./accept";
 export { brokenTree, issueText, readProject, upgrade } from "./schema";
+export { clashesOf, goneFrom, isThere, overwrittenBy, readPlace, restoredValue } from "./history";
+export type { Clash, LoggedChange } from "./history";
+export { judge, restoreKey, restoringOps } from "./judge";
+export type { Proposal, RestoringOp, Verdict } from "./judge";

@@ -1,18 +1,25 @@
 import { z } from "zod";
 import { property } from "../properties/registry";
+import { isReserved } from "./change";
+import { isOrderKey } from "./ids";
+import { limits } from "./limits";
 import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema, valueSchema } from "../properties/schema";
+import { tableEntry } from "./ids";
 import { directions, dragDirections, layerKinds, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -");
-const order = z.string().min(1).max(200);
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -").refine((s) => !isReserved(s), "this id is a word every object knows");
+const order = z.string().min(1).max(200).refine(isOrderKey, "not a place in an order");
 const name = z.string().trim().min(1, "a name cannot be empty").max(120, "a name can have at most 120 characters");
 const ms = z.number().min(0).max(600_000);
-const condition = z.record(id, z.array(id).max(100));
+/** A table with at most so many records. */
+const atMost = <T extends z.ZodType<Record<string, unknown>>>(schema: T, most: number, what: string) =>
+  schema.refine((t) => Object.keys(t).length <= most, `more than ${most} ${what} are not taken`);
+const condition = z.record(id, z.array(id).max(limits.values));
 
 const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nullable(), order, locked: z.boolean().optional() });
 const value = z.strictObject({ id, name, order });
-const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: z.record(id, value) });
+const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: atMost(z.record(id, value), limits.values, "values") });
 
 /** What a look says about one layer. */
 export const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
@@ -105,14 +112,15 @@ const acceptance = z.strictObject({ id, reason: z.string().trim().min(1, "say wh
 /** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
 export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, signals: signal, notes: note, rehearsals: rehearsal, accepted: acceptance } as const;
 
-const keyed = <T extends z.ZodType<{ id: string }>>(record: T) =>
-  z.record(id, record).refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
+const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeof limits) =>
+  atMost(z.record(id, record), limits[what], what)
+    .refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
 
 /** The parts of a piece that are not records. */
 export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable(), overlay: overlay.optional() } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
-  traits: keyed(trait), layers: keyed(layer), looks: keyed(look), rules: keyed(rule), options: keyed(option), signals: keyed(signal), notes: keyed(note), rehearsals: keyed(rehearsal), accepted: keyed(acceptance),
+  traits: keyed(trait, "traits"), layers: keyed(layer, "layers"), looks: keyed(look, "looks"), rules: keyed(rule, "rules"), options: keyed(option, "options"), signals: keyed(signal, "signals"), notes: keyed(note, "notes"), rehearsals: keyed(rehearsal, "rehearsals"), accepted: keyed(acceptance, "accepted"),
 });
 
 const tokenValues = {
@@ -139,7 +147,7 @@ const asset = z.discriminatedUnion("kind", [
 /** The record tables of a project beside its pieces. */
 export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
-export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema), tokens: keyed(token), assets: keyed(asset) });
+export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema, "pieces"), tokens: keyed(token, "tokens"), assets: keyed(asset, "assets") });
 
 /** A project as it is written today, from one that was kept before some of its tables existed. */
 export const upgrade = (project: Project): Project => {
@@ -149,17 +157,51 @@ export const upgrade = (project: Project): Project => {
   return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, signals: (p as Piece).signals ?? {}, rehearsals: (p as Piece).rehearsals ?? {}, accepted: (p as Piece).accepted ?? {}, reference: (p as Piece).reference ?? null }])) };
 };
 
-/** What the schema alone cannot say about a piece: one root, no layer inside itself. Returns a sentence, or null. */
+/** How deep a layer lies: 0 for the root; null when its parents lead back to itself. Notes what it found on the way. */
+const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number | null => {
+  const way: Layer[] = [];
+  const seen = new Set<string>();
+  let depth = -1;
+  for (let at: Layer | undefined = layer; at; at = at.parent === null ? undefined : tableEntry(piece.layers, at.parent)) {
+    const found = known.get(at.id);
+    if (found !== undefined) {
+      depth = found;
+      break;
+    }
+    if (seen.has(at.id)) return null;
+    seen.add(at.id);
+    way.push(at);
+  }
+  for (const passed of way.reverse()) known.set(passed.id, ++depth);
+  return depth;
+};
+
+/**
+ * What the schema alone cannot say about a piece: one root, no layer inside itself or too deep. Returns a sentence, or null.
+ * A layer whose parent is gone is no fault: somebody removed it meanwhile, and the layer comes back with it.
+ */
 export const brokenTree = (piece: Piece): string | null => {
-  const root = piece.layers[ROOT];
+  const root = tableEntry(piece.layers, ROOT);
   if (!root || root.parent !== null) return `“${piece.name}” has lost its root layer`;
+  const known = new Map<string, number>();
   for (const layer of Object.values(piece.layers)) {
     if (layer.id !== ROOT && layer.parent === null) return `“${layer.name}” has no place in the tree`;
-    const seen = new Set<string>();
-    for (let at: Layer | undefined = layer; at && at.parent !== null; at = piece.layers[at.parent]) {
-      if (seen.has(at.id)) return `“${layer.name}” would be inside itself`;
-      seen.add(at.id);
-    }
+    const depth = depthOf(piece, layer, known);
+    if (depth === null) return `“${layer.name}” would be inside itself`;
+    if (depth > limits.depth) return `“${layer.name}” would lie more than ${limits.depth} layers deep`;
+  }
+  return null;
+};
+
+/** What a table of records holds more of than a project may; a sentence, or null. */
+export const overfull = (project: Project, piece: Piece | undefined): string | null => {
+  const tooMany = (table: object, what: keyof typeof limits): string | null =>
+    Object.keys(table).length > limits[what] ? `more than ${limits[what]} ${what} are not taken` : null;
+  const ofProject = tooMany(project.pieces, "pieces") ?? tooMany(project.tokens, "tokens") ?? tooMany(project.assets, "assets");
+  if (ofProject || !piece) return ofProject;
+  for (const table of Object.keys(tables) as (keyof typeof tables)[]) {
+    const full = tooMany(piece[table], table);
+    if (full) return full;
   }
   return null;
 };

@@ -9,7 +9,7 @@ const finite = z.number().min(-1e6).max(1e6);
 export const colourSchema = z.string().regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, "a colour must be none, #rrggbb or #rrggbbaa");
 
 /** Path data in per cent of the layer's box: absolute M, L, C, Q and Z only. */
-export const pathSchema = z.string().max(20_000).regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
+export const pathSchema = z.string().max(60_000, "a path can have at most 60 000 characters").regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
 
 const shadowSchema = z.strictObject({ x: finite, y: finite, blur: finite.min(0), spread: finite, colour: colourSchema, inner: z.boolean().optional() });
 export const shadowsSchema = z.array(shadowSchema).max(12);

@@ -1,0 +1,82 @@
+import { readPlace, tableEntry } from "../project";
+import type { Change, Op, Piece, Project } from "../project";
+import { OPTION, property, TRAIT } from "../properties/registry";
+import { showValue } from "../properties/entry";
+import { isBound } from "../properties/types";
+import type { Said, Value } from "../properties/types";
+
+/** What the records of a piece's tables are called. */
+const nouns: Readonly<Record<string, string>> = {
+  traits: "trait", layers: "layer", looks: "look", rules: "rule", options: "option", signals: "signal", notes: "variant note",
+  rehearsals: "rehearsal", accepted: "accepted finding", tokens: "token", assets: "asset", pieces: "piece",
+};
+
+const nameOf = (record: unknown): string | null =>
+  typeof record === "object" && record !== null && "name" in record && typeof record.name === "string" ? record.name : null;
+
+const recordWords = (noun: string, record: unknown): string => {
+  const name = nameOf(record);
+  return name === null ? `a ${noun}` : `the ${noun} “${name}”`;
+};
+
+const propertyWords = (key: string): string => {
+  if (key.startsWith(TRAIT)) return "the start";
+  if (key.startsWith(OPTION)) return "an option";
+  return property(key)?.label ?? key;
+};
+
+const pieceWords = (piece: Piece, [table = "", id = "", , layer, key]: readonly string[]): string => {
+  if (table === "looks" && layer !== undefined) {
+    const name = tableEntry(piece.layers, layer)?.name ?? "a removed layer";
+    return key === undefined ? `what “${name}” looks like` : `${propertyWords(key)} of “${name}”`;
+  }
+  const records: unknown = piece[table as keyof Piece];
+  const record = typeof records === "object" && records !== null ? (records as Record<string, unknown>)[id] : undefined;
+  return nouns[table] ? recordWords(nouns[table], record) : `the ${table}`;
+};
+
+/** A place of a project in words: “Knob”, its width. What is gone is called by its kind. */
+export const placeWords = (project: Project, path: readonly string[]): string => {
+  const [table = "", id = "", ...rest] = path;
+  if (table !== "pieces") return nouns[table] ? recordWords(nouns[table], readPlace(project, [table, id])) : `the project's ${table}`;
+  const piece = tableEntry(project.pieces, id);
+  if (!piece) return "a piece that is not there any more";
+  return rest.length === 0 ? recordWords(piece.kind, piece) : `${pieceWords(piece, rest)} in “${piece.name}”`;
+};
+
+/** A change as the subject of a sentence, in the words of the undo menu. */
+export const changeWords = (change: Change): string => `“${change.label}”`;
+
+const LONGEST = 60;
+
+/** A value at a place in few words. */
+export const valueWords = (project: Project, value: unknown): string => {
+  if (value === undefined) return "nothing";
+  if (value === null) return "none";
+  const name = nameOf(value);
+  if (name !== null) return `“${name}”`;
+  if (typeof value === "object" && isBound(value as Said)) {
+    return tableEntry(project.tokens, (value as { token: string }).token)?.name ?? "a removed token";
+  }
+  const text = typeof value === "object" && !Array.isArray(value) ? "set" : showValue(value as Value);
+  return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
+};
+
+/** One place that a change would set: what is there now, and what the change would make of it. */
+export interface ChangeRow {
+  readonly path: readonly string[];
+  readonly place: string;
+  readonly now: string;
+  readonly then: string;
+}
+
+const valueOf = (op: Op): unknown => (op.op === "set" ? op.value : undefined);
+
+/** What a change would do to a project as it is now, place by place; places where it would change nothing are left out. */
+export const changeRows = (project: Project, change: Change): ChangeRow[] =>
+  change.ops.flatMap((op): ChangeRow[] => {
+    const now = readPlace(project, op.path);
+    const then = valueOf(op);
+    if (JSON.stringify(now) === JSON.stringify(then)) return [];
+    return [{ path: op.path, place: placeWords(project, op.path), now: valueWords(project, now), then: op.op === "remove" ? "removed" : valueWords(project, then) }];
+  });

@@ -1,0 +1,125 @@
+import { accept } from "./accept";
+import { apply, Places, related, same, set } from "./change";
+import type { Change, Op } from "./change";
+import type { Project } from "./types";
+
+/** An accepted change as the log has it and windows are sent it. */
+export interface LoggedChange {
+  readonly seq: number;
+  /** number of the newest change its maker had seen when it was made */
+  readonly base: number;
+  readonly changeId: string;
+  readonly clientId: string;
+  readonly label: string;
+  readonly ops: readonly Op[];
+}
+
+/** What somebody else did meanwhile to places that a late change would change. */
+export interface Clash {
+  readonly seq: number;
+  readonly label: string;
+  readonly paths: readonly (readonly string[])[];
+}
+
+/**
+ * What a change that comes late (made offline, or left behind by a closed window) would overwrite: the changes that others
+ * made since `base` to places it would still change. Empty when it is in nobody's way.
+ */
+export const clashesOf = (project: Project, change: Change, others: readonly LoggedChange[]): Clash[] => {
+  const places = new Places();
+  const steps = others.flatMap((other) => other.ops.map((op) => ({ other, op })));
+  steps.forEach(({ op }, i) => places.note(op.path, i));
+  const found = new Map<LoggedChange, (readonly string[])[]>();
+  for (const op of change.ops) {
+    const step = steps[places.related(op.path)];
+    if (!step || !changesSomething(project, op)) continue;
+    found.set(step.other, [...(found.get(step.other) ?? []), op.path]);
+  }
+  return [...found].map(([other, paths]) => ({ seq: other.seq, label: other.label, paths }));
+};
+
+const changesSomething = (project: Project, op: Op): boolean => {
+  const now = valueAt(project, op.path);
+  return op.op === "remove" ? now !== undefined : !same(now, op.value);
+};
+
+/** The records somebody removed that a change would set something in: it does nothing there until they come back. */
+export const goneFrom = (project: Project, ops: readonly Op[]): (readonly string[])[] => {
+  const { doc, lost } = apply(project, ops);
+  const gone = new Map<string, readonly string[]>();
+  for (const { path } of lost) {
+    const record = missingRecord(doc, path) ?? path;
+    gone.set(JSON.stringify(record), record);
+  }
+  return [...gone.values()];
+};
+
+/** The outermost record on the way to a place that is not there; null when the place can be reached. */
+const missingRecord = (project: Project, path: readonly string[]): readonly string[] | null => {
+  let node: unknown = project;
+  for (const [i, key] of path.slice(0, -1).entries()) {
+    if (typeof node !== "object" || node === null || !Object.hasOwn(node, key)) return path.slice(0, i + 1);
+    node = (node as Record<string, unknown>)[key];
+  }
+  return typeof node === "object" && node !== null ? null : path.slice(0, -1);
+};
+
+const valueAt = (project: Project, path: readonly string[]): unknown =>
+  path.reduce<unknown>((node, key) => (typeof node === "object" && node !== null && Object.hasOwn(node, key) ? (node as Record<string, unknown>)[key] : undefined), project);
+
+const isInside = (inner: readonly string[], outer: readonly string[]): boolean => inner.length > outer.length && related(inner, outer);
+
+/**
+ * A record that `removal` took away, as it would be now: what it was in `before` (the project the removal was made in), with
+ * everything that was changed inside it since, though it was not there. Undefined when the removal did not take it.
+ */
+export const restoredValue = (
+  path: readonly string[], before: Project, removal: Pick<Change, "ops">, since: readonly LoggedChange[], present: Project,
+): unknown => {
+  const taken = apply(before, removal.ops).inverse.find((op) => op.op === "set" && op.path.length === path.length && related(op.path, path));
+  if (taken?.op !== "set") return undefined;
+  let project = apply(present, [set(path, taken.value)]).doc;
+  for (const later of since) {
+    const ops = later.ops.filter((op) => isInside(op.path, path));
+    const result = ops.length > 0 ? accept(project, { label: later.label, ops }) : null;
+    // what no longer fits the record is left out; the log has it
+    if (result?.ok) project = result.project;
+  }
+  return valueAt(project, path);
+};
+
+/** Whether there is something at a place. */
+export const isThere = (project: Project, path: readonly string[]): boolean => valueAt(project, path) !== undefined;
+
+/** The value at a place of a project; undefined when there is none. */
+export const readPlace = valueAt;
+
+/**
+ * Of one's own earlier changes, the places that another's change overwrote although its maker had not seen them, and what
+ * takes one's own values back. Null when nothing of one's own was lost.
+ */
+export const overwrittenBy = (other: LoggedChange, own: readonly LoggedChange[], before: Project): readonly Op[] | null => {
+  const back: Op[] = [];
+  for (const mine of own) {
+    if (mine.seq <= other.base) continue;
+    for (const op of mine.ops) {
+      const hit = other.ops.find((o) => related(o.path, op.path));
+      if (!hit || sameStep(hit, op)) continue;
+      back.push(takingBack(hit, op, other, before));
+    }
+  }
+  const effective = apply(apply(before, other.ops).doc, back);
+  return effective.inverse.length === 0 ? null : back;
+};
+
+const sameStep = (a: Op, b: Op): boolean => {
+  if (a.path.length !== b.path.length || a.op !== b.op) return false;
+  return a.op === "remove" || (b.op === "set" && same(a.value, b.value));
+};
+
+/** A removed record comes back whole; of anything else one's own step is made again. */
+const takingBack = (hit: Op, mine: Op, other: LoggedChange, before: Project): Op => {
+  if (hit.op !== "remove" || hit.path.length > mine.path.length) return mine;
+  const value = valueAt(before, hit.path);
+  return value === undefined ? mine : { op: "set", path: hit.path, value, restores: other.changeId };
+};
