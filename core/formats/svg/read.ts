@@ -4,6 +4,8 @@ import type { LayerKind } from "../../project/types";
 import { at, boundsOf, cornersOf, growth, identity, length, mapPath, outlineOf, percentPath, readTransform, times, upright } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
 import { hrefId, idIn, opacityOf, paintOf } from "./paint";
+import { cleanText, cutText } from "../../project/text";
+import { soundDrafts } from "./sound";
 import { readTree } from "./tree";
 import type { Element } from "./tree";
 
@@ -17,13 +19,17 @@ export type ReadSvg = { readonly ok: true; readonly picture: Picture } | { reado
 
 /** Files with more elements than this are refused rather than made into layers nobody can work with. */
 const MOST = 5000;
+/** Groups inside one another that become groups; what lies deeper goes into the last of them. */
+const DEEPEST_GROUP = 60;
+/** Uses of uses that are followed: one may lead back to itself. */
+const MOST_USES = 20;
 
 const r2 = (n: number): number => Math.round(n * 1e3) / 1e3 || 0;
 const quiet = new Set(["defs", "style", "title", "desc", "metadata", "linearGradient", "radialGradient", "clipPath", "mask", "symbol", "filter", "pattern", "marker"]);
 const shapes = new Set(["path", "rect", "circle", "ellipse", "line", "polyline", "polygon"]);
 const words: Readonly<Record<string, string>> = { path: "Shape", rect: "Box", circle: "Circle", ellipse: "Ellipse", line: "Line", polyline: "Line", polygon: "Polygon", text: "Text", g: "Group", use: "Copy", svg: "Drawing" };
 
-interface Here { readonly matrix: Matrix; readonly room: { readonly width: number; readonly height: number }; readonly depth: number }
+interface Here { readonly matrix: Matrix; readonly room: { readonly width: number; readonly height: number }; readonly depth: number; readonly uses: number }
 
 class Reader {
   readonly lost = new Set<string>();
@@ -35,7 +41,8 @@ class Reader {
   nameOf(e: Element): string {
     const title = e.children.find((c) => c.tag === "title")?.text.trim();
     const label = title || e.attrs["aria-label"] || e.attrs["inkscape:label"] || e.attrs["data-name"] || e.attrs.id?.replace(/_x([0-9A-F]{2})_/gi, (_, h: string) => String.fromCharCode(Number.parseInt(h, 16)));
-    return (label || words[e.tag] || e.tag).replace(/\s+/g, " ").trim().slice(0, 100) || "Layer";
+    const name = cleanText(label || words[e.tag] || e.tag).replace(/\s+/g, " ").trim();
+    return cutText(name, 100).trim() || "Layer";
   }
 
   /** Opacity and blending of an element as a whole. */
@@ -62,10 +69,17 @@ class Reader {
   layers(list: readonly Element[], here: Here): Draft[] { return list.flatMap((e) => this.layer(e, here)); }
 
   private layer(e: Element, here: Here): Draft[] {
-    if (++this.count > MOST || here.depth > 60) { this.lose(`everything beyond ${MOST} elements`); return []; }
+    if (++this.count > MOST) {
+      this.lose(`everything beyond ${MOST} elements`);
+      return [];
+    }
     if (quiet.has(e.tag) || e.style.display === "none") return [];
     const matrix = times(here.matrix, readTransform(e.style.transform));
     const inner: Here = { ...here, matrix, depth: here.depth + 1 };
+    if (e.tag === "g" && here.depth >= DEEPEST_GROUP) {
+      this.lose(`groups more than ${DEEPEST_GROUP} deep (what is in “${this.nameOf(e)}” is taken without it)`);
+      return this.layers(e.children, { ...inner, depth: here.depth });
+    }
     if (e.tag === "g" || e.tag === "a" || e.tag === "switch") return this.group(e, this.layers(e.tag === "switch" ? e.children.slice(0, 1) : e.children, inner), inner);
     if (e.tag === "svg") {
       const view = viewOf(e, here.room);
@@ -82,8 +96,12 @@ class Reader {
   private use(e: Element, here: Here): Draft[] {
     const target = this.byId.get(hrefId(e));
     if (!target) { this.lose("a use of something that is not in the file"); return []; }
+    if (here.uses >= MOST_USES) {
+      this.lose(`a use inside itself (“${this.nameOf(e)}”)`);
+      return [];
+    }
     const moved = times(here.matrix, [1, 0, 0, 1, length(e.attrs.x, here.room.width), length(e.attrs.y, here.room.height)]);
-    const inside = { ...here, matrix: moved, depth: here.depth + 1 };
+    const inside = { ...here, matrix: moved, depth: here.depth + 1, uses: here.uses + 1 };
     // what it inherits comes from where it is used
     const dressed = (t: Element): Element => {
       const style = { ...t.style };
@@ -202,7 +220,7 @@ class Reader {
       const anchor = run.e.style["text-anchor"];
       // half a line above the baseline; the ascent of most faces is close to it
       return {
-        kind: "text", name: run.text.slice(0, 40), inside: [],
+        kind: "text", name: cutText(run.text, 40).trim(), inside: [],
         values: {
           x: r2(px), y: r2(py - size * 0.98), text: run.text, size: r2(size), lineHeight: 1.3, weight: /^[1-9]00$/.test(weight) ? weight : "400", fill,
           ...(family ? { font: family } : {}), ...(run.e.style["letter-spacing"] && run.e.style["letter-spacing"] !== "normal" ? { spacing: r2(length(run.e.style["letter-spacing"], size) * growth(here.matrix)) } : {}),
@@ -239,6 +257,9 @@ const viewOf = (e: Element, outer: { width: number; height: number }): { room: {
   return { room, size, matrix: [s, 0, 0, s, (size.width - bw * s) / 2 - bx * s, (size.height - bh * s) / 2 - by * s] };
 };
 
+const nothingWords = (lost: readonly string[]): string =>
+  `the file shows nothing that can become a layer${lost.length > 0 ? `: it has ${lost.slice(0, 3).join(", ")}` : ""}`;
+
 /**
  * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts, gradients, transforms,
  * clips, masks, opacity, `use`, style sheets. Scripts and anything unknown are never taken over; what is left out is named.
@@ -250,7 +271,8 @@ export const readSvg = (source: string): ReadSvg => {
   const reader = new Reader(tree.byId);
   for (const what of early) reader.lose(what);
   const view = viewOf(tree.root, { width: 300, height: 150 });
-  const layers = reader.layers(tree.root.children, { matrix: view.matrix, room: view.room, depth: 0 });
-  if (layers.length === 0) return { ok: false, error: "the file shows nothing that can become a layer" };
-  return { ok: true, picture: { width: r2(view.size.width), height: r2(view.size.height), layers, lost: [...reader.lost] } };
+  const layers = reader.layers(tree.root.children, { matrix: view.matrix, room: view.room, depth: 0, uses: 0 });
+  const sound = soundDrafts(layers, reader.lose);
+  if (sound.length === 0) return { ok: false, error: nothingWords([...reader.lost]) };
+  return { ok: true, picture: { width: r2(view.size.width), height: r2(view.size.height), layers: sound, lost: [...reader.lost] } };
 };

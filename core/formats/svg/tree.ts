@@ -1,4 +1,6 @@
 import { parse } from "svg-parser";
+import { cleanText } from "../../project/text";
+import { unescape } from "./text";
 
 /** An element of an SVG file with the presentation it ends up with; children inherit what SVG lets them inherit. */
 export interface Element {
@@ -49,27 +51,41 @@ const meets = (sheet: Sheet, tag: string, attrs: Readonly<Record<string, string>
 
 interface Raw { type: string; tagName?: string; properties?: Record<string, string | number>; children?: readonly (Raw | string)[]; value?: unknown }
 
-const entities: Readonly<Record<string, string>> = { "&lt;": "<", "&gt;": ">", "&quot;": '"', "&apos;": "'", "&amp;": "&" };
-const unescape = (t: string): string => t
-  .replace(/&#x([0-9a-f]+);/gi, (_, h: string) => String.fromCodePoint(Number.parseInt(h, 16)))
-  .replace(/&#(\d+);/g, (_, d: string) => String.fromCodePoint(Number(d)))
-  .replace(/&(lt|gt|quot|apos|amp);/g, (e) => entities[e] ?? e);
+const textOf = (raw: Raw, lost: (what: string) => void): string =>
+  unescape((raw.children ?? []).map((c) => (typeof c === "string" ? c : c.type === "text" ? String(c.value ?? "") : "")).join(""), lost);
 
-const textOf = (raw: Raw): string => unescape((raw.children ?? []).map((c) => (typeof c === "string" ? c : c.type === "text" ? String(c.value ?? "") : "")).join(""));
+/** Elements nested deeper than this are not read: they would be gone through by recursion. */
+const DEEPEST = 400;
+
+/** All elements of a file, without recursion: what is nested too deep is cut off there. */
+const trimmed = (top: Raw, lost: (what: string) => void): Raw => {
+  let level: Raw[] = [top];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth === DEEPEST) {
+      for (const raw of level) {
+        if ((raw.children ?? []).length > 0) lost(`what lies more than ${DEEPEST} groups deep`);
+        raw.children = [];
+      }
+    }
+    level = level.flatMap((raw) => (raw.children ?? []).filter((c): c is Raw => typeof c === "object"));
+  }
+  return top;
+};
 
 /** Reads a file into its root element; the error is a sentence. Comments, scripts and what is not SVG's own are gone already. */
 export const readTree = (source: string, lost: (what: string) => void): { ok: true; root: Element; byId: ReadonlyMap<string, Element> } | { ok: false; error: string } => {
   let file: Raw;
   try {
-    file = parse(source.replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, "")) as unknown as Raw;
+    file = parse(cleanText(source).replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, "")) as unknown as Raw;
   } catch (error) {
     return { ok: false, error: `the file is not well-formed XML (${error instanceof Error ? (error.message.split("\n")[0] ?? "") : "unreadable"})` };
   }
-  const top = (file.children ?? []).find((c): c is Raw => typeof c === "object" && c.type === "element" && c.tagName === "svg");
-  if (!top) return { ok: false, error: "the file has no <svg> element" };
+  const found = (file.children ?? []).find((c): c is Raw => typeof c === "object" && c.type === "element" && c.tagName === "svg");
+  if (!found) return { ok: false, error: "the file has no <svg> element" };
+  const top = trimmed(found, lost);
   const sheets: Sheet[] = [];
   const collect = (raw: Raw): void => {
-    if (raw.tagName === "style") sheets.push(...readSheet(textOf(raw), lost));
+    if (raw.tagName === "style") sheets.push(...readSheet(textOf(raw, lost), lost));
     for (const c of raw.children ?? []) if (typeof c === "object") collect(c);
   };
   collect(top);
@@ -78,7 +94,7 @@ export const readTree = (source: string, lost: (what: string) => void): { ok: tr
   const build = (raw: Raw, above: Readonly<Record<string, string>>): Element => {
     const tag = raw.tagName ?? "";
     const attrs: Record<string, string> = {};
-    for (const [key, value] of Object.entries(raw.properties ?? {})) attrs[key] = unescape(String(value));
+    for (const [key, value] of Object.entries(raw.properties ?? {})) attrs[key] = unescape(String(value), lost);
     const style: Record<string, string> = {};
     for (const key of inherited) if (above[key] !== undefined) style[key] = above[key];
     const say = (key: string, value: string) => { if (presentation.has(key) && value !== "inherit") style[key] = value; };
@@ -86,7 +102,7 @@ export const readTree = (source: string, lost: (what: string) => void): { ok: tr
     for (const sheet of sheets) if (meets(sheet, tag, attrs)) for (const [key, value] of Object.entries(sheet.rules)) say(key, value);
     for (const [key, value] of Object.entries(declarations(attrs.style ?? ""))) say(key, value);
     const children = (raw.children ?? []).filter((c): c is Raw => typeof c === "object" && c.type === "element").map((c) => build(c, style));
-    const element: Element = { tag, attrs, style, children, text: textOf(raw) };
+    const element: Element = { tag, attrs, style, children, text: textOf(raw, lost) };
     if (attrs.id !== undefined && !byId.has(attrs.id)) byId.set(attrs.id, element);
     return element;
   };
