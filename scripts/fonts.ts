@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync, writeFileSync, existsSync, statSync } from "no
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { readFace } from "../server/face.ts";
+import { readFont } from "../server/decoding/font.ts";
 import type { Face } from "../core/layout/fonts.ts";
 import { families } from "../core/properties/families.ts";
 
@@ -24,7 +24,7 @@ const rangesOf = (css: string, subset: string): (readonly [number, number])[] =>
 
 const book: Record<string, Face[]> = {};
 const css: string[] = [];
-const stamp = JSON.stringify({ families, version: 4, packages: Object.keys(families).map((f) => JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version) });
+const stamp = JSON.stringify({ families, version: 5, packages: Object.keys(families).map((f) => JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version) });
 const target = join(out, "fonts.json");
 const stampFile = join(out, "fonts.stamp");
 if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp) process.exit(0);
@@ -34,15 +34,16 @@ for (const [family, weights] of Object.entries(families)) {
   const home = dirname(require.resolve(`${packageOf(family)}/package.json`));
   for (const weight of weights) {
     const sheet = readFileSync(join(home, `${weight}.css`), "utf8");
-    book[`${family}/${weight}`] = subsets.flatMap((subset) => {
+    const faces = await Promise.all(subsets.map(async (subset): Promise<Face[]> => {
       const name = `${packageOf(family).slice("@fontsource/".length)}-${subset}-${weight}-normal.woff2`;
       const file = join(home, "files", name);
       if (!existsSync(file)) return [];
       const ranges = rangesOf(sheet, subset);
       const range = ranges.map(([a, b]) => `U+${a.toString(16)}${b === a ? "" : `-${b.toString(16)}`}`).join(",");
       css.push(`@font-face{font-family:"${family}";font-style:normal;font-weight:${weight};font-display:block;src:url("${packageOf(family)}/files/${name}") format("woff2");unicode-range:${range}}`);
-      return [readFace(readFileSync(file), ranges)];
-    });
+      return [(await readFont(readFileSync(file), ranges)).face];
+    }));
+    book[`${family}/${weight}`] = faces.flat();
   }
 }
 writeFileSync(target, JSON.stringify(book));

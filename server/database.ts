@@ -1,19 +1,25 @@
 import { DataTypes, Model, Sequelize } from "sequelize";
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from "sequelize";
 import type { Face } from "#core/layout";
-import type { Op, Project } from "#core/project";
+import type { Op } from "#core/project";
 
-/** A project: its newest snapshot, and the number of its newest change. */
+/** A project: its name and the number of its newest change. What is in it follows from snapshots and log. */
 export class ProjectRow extends Model<InferAttributes<ProjectRow>, InferCreationAttributes<ProjectRow>> {
   declare id: string;
   declare name: string;
   /** number of the newest change */
   declare seq: number;
-  /** the project as it was after change `snapshotSeq` */
-  declare snapshot: Project;
-  declare snapshotSeq: number;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
+}
+
+/** A project as it was after one of its changes; JSON text with the SHA-256 of its UTF-8. */
+export class SnapshotRow extends Model<InferAttributes<SnapshotRow>, InferCreationAttributes<SnapshotRow>> {
+  declare projectId: string;
+  declare seq: number;
+  declare body: string;
+  declare digest: string;
+  declare createdAt: CreationOptional<Date>;
 }
 
 /** One accepted change; rows are only ever added. */
@@ -25,6 +31,10 @@ export class ChangeRow extends Model<InferAttributes<ChangeRow>, InferCreationAt
   declare clientId: string;
   declare label: string;
   declare ops: Op[];
+  /** number of the newest change its maker had seen */
+  declare base: number;
+  /** size of the steps as JSON, bytes */
+  declare bytes: number;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -51,8 +61,6 @@ export const openDatabase = (url: string): Sequelize => {
     id: { type: DataTypes.STRING(40), primaryKey: true },
     name: { type: DataTypes.STRING(120), allowNull: false },
     seq: { type: DataTypes.INTEGER, allowNull: false },
-    snapshot: { type: DataTypes.JSONB, allowNull: false },
-    snapshotSeq: { type: DataTypes.INTEGER, allowNull: false, field: "snapshot_seq" },
     createdAt: { type: DataTypes.DATE, field: "created_at" },
     updatedAt: { type: DataTypes.DATE, field: "updated_at" },
   }, { sequelize, tableName: "projects" });
@@ -63,8 +71,17 @@ export const openDatabase = (url: string): Sequelize => {
     clientId: { type: DataTypes.STRING(40), allowNull: false, field: "client_id" },
     label: { type: DataTypes.STRING(200), allowNull: false },
     ops: { type: DataTypes.JSONB, allowNull: false },
+    base: { type: DataTypes.INTEGER, allowNull: false },
+    bytes: { type: DataTypes.INTEGER, allowNull: false },
     createdAt: { type: DataTypes.DATE, field: "created_at" },
   }, { sequelize, tableName: "changes", updatedAt: false });
+  SnapshotRow.init({
+    projectId: { type: DataTypes.STRING(40), primaryKey: true, field: "project_id" },
+    seq: { type: DataTypes.INTEGER, primaryKey: true },
+    body: { type: DataTypes.TEXT, allowNull: false },
+    digest: { type: DataTypes.STRING(64), allowNull: false },
+    createdAt: { type: DataTypes.DATE, field: "created_at" },
+  }, { sequelize, tableName: "snapshots", updatedAt: false });
   AssetRow.init({
     hash: { type: DataTypes.STRING(64), primaryKey: true },
     type: { type: DataTypes.STRING(40), allowNull: false },

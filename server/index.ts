@@ -3,11 +3,12 @@ import { ProjectLog } from "./log";
 
 export { openDatabase } from "./database";
 export { migrate } from "./migrations";
-export { ProjectLog } from "./log";
-export type { AppendResult, Logged, Snapshot } from "./log";
+export { ProjectDamaged, ProjectLog } from "./log";
+export type { AppendResult, Listed, Missed, Snapshot } from "./log";
+export { troubleOf } from "./trouble";
 export { LARGEST_FONT, LARGEST_PICTURE, readAsset, readAssetFace, storeAsset } from "./assets";
 export type { StoreAnswer } from "./assets";
-export { appendRequest, newProjectRequest } from "./requests";
+export { appendRequest, newProjectRequest, sinceRequest, watchRequest } from "./requests";
 
 let shared: ProjectLog | undefined;
 
@@ -20,3 +21,7 @@ export const projectLog = (): ProjectLog => {
   }
   return shared;
 };
+export { decodeApart } from "./decoding/apart";
+export { decodeHere } from "./decoding/decode";
+export { readProposal } from "./decoding/change";
+export { Unreadable } from "./decoding/bytes";

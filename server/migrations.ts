@@ -47,6 +47,38 @@ const steps: { name: string; up: (p: { context: QueryInterface }) => Promise<voi
     },
     down: async ({ context: q }) => { await q.dropTable("assets"); },
   },
+  {
+    name: "003-snapshots-with-digests",
+    up: async ({ context: q }) => {
+      await q.sequelize.transaction(async (transaction) => {
+        const run = (sql: string) => q.sequelize.query(sql, { transaction });
+        await q.createTable("snapshots", {
+          project_id: { type: DataTypes.STRING(40), primaryKey: true, references: { model: "projects", key: "id" }, onDelete: "CASCADE" },
+          seq: { type: DataTypes.INTEGER, primaryKey: true },
+          body: { type: DataTypes.TEXT, allowNull: false },
+          digest: { type: DataTypes.STRING(64), allowNull: false },
+          created_at: { type: DataTypes.DATE, allowNull: false },
+        }, { transaction });
+        await run(`insert into snapshots (project_id, seq, body, digest, created_at)
+          select id, snapshot_seq, snapshot::text, encode(sha256(convert_to(snapshot::text, 'UTF8')), 'hex'), updated_at from projects`);
+        await run("alter table projects drop column snapshot, drop column snapshot_seq");
+        await run("alter table changes add column base integer, add column bytes integer");
+        await run("update changes set base = seq - 1, bytes = octet_length(ops::text)");
+        await run("alter table changes alter column base set not null, alter column bytes set not null");
+      });
+    },
+    down: async ({ context: q }) => {
+      await q.sequelize.transaction(async (transaction) => {
+        const run = (sql: string) => q.sequelize.query(sql, { transaction });
+        await run("alter table projects add column snapshot jsonb, add column snapshot_seq integer");
+        await run(`update projects set (snapshot, snapshot_seq) =
+          (select body::jsonb, seq from snapshots where project_id = id order by seq desc limit 1)`);
+        await run("alter table projects alter column snapshot set not null, alter column snapshot_seq set not null");
+        await run("alter table changes drop column base, drop column bytes");
+        await q.dropTable("snapshots", { transaction });
+      });
+    },
+  },
 ];
 
 /** Brings the database to the newest shape; returns the names of the steps it took. */
