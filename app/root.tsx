@@ -1,5 +1,8 @@
+import "../workers/zod";
 import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
+import { use } from "react";
 import type { ReactNode } from "react";
+import { NonceContext } from "./common/nonce";
 import "../generated/fonts.css";
 import "./theme/theme.scss";
 import regular from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-400-normal.woff2?url";
@@ -10,21 +13,24 @@ export const links = () => [
   ...[regular, semibold].map((href) => ({ rel: "preload", href, as: "font", type: "font/woff2", crossOrigin: "anonymous" as const })),
 ];
 
-export const Layout = ({ children }: { children: ReactNode }) => (
-  <html lang="en">
-    <head>
-      <meta charSet="utf-8" />
-      <meta name="viewport" content="width=device-width, initial-scale=1" />
-      <Meta />
-      <Links />
-    </head>
-    <body>
-      {children}
-      <ScrollRestoration />
-      <Scripts />
-    </body>
-  </html>
-);
+export const Layout = ({ children }: { children: ReactNode }) => {
+  const nonce = use(NonceContext);
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
+      </body>
+    </html>
+  );
+};
 
 export default function Root() { return <Outlet />; }
 

@@ -14,6 +14,6 @@ export default [
   route("projects/:projectId/assets", "routes/assets.ts"),
   route("assets/:hash", "routes/asset.ts"),
   route("assets/:hash/face", "routes/face.ts"),
-  route("projects/:projectId/live", "routes/live.ts"),
+  route("projects/:projectId/snapshot", "routes/snapshot.ts"),
   route("*", "routes/nothing.tsx"),
 ] satisfies RouteConfig;

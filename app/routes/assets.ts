@@ -1,8 +1,7 @@
 import { data } from "react-router";
-import { LARGEST_PICTURE, projectLog, storeAsset } from "#server";
+import { LARGEST_PICTURE, projectLog, storeAsset, troubleOf } from "#server";
 import type { StoreAnswer } from "#server";
 import { readBody } from "../common/body";
-import { isAway } from "../common/trouble";
 import type { Route } from "./+types/assets";
 
 const refuse = (reason: string, status: number) => data<StoreAnswer>({ kind: "refused", reason }, { status });
@@ -18,7 +17,9 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     const answer = await storeAsset(bytes);
     return data<StoreAnswer>(answer, { status: answer.kind === "refused" ? 422 : 200 });
   } catch (error) {
-    if (!isAway(error)) console.error(error);
-    return refuse(isAway(error) ? "the database does not answer" : "the server ran into a fault", 503);
+    const trouble = troubleOf(error);
+    if (trouble) return refuse(trouble, 503);
+    console.error(error);
+    return refuse("the server ran into a fault of its own over it", 422);
   }
 };

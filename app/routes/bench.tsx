@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { tableEntry } from "#core/project";
 import { Bench } from "../bench/Bench";
 import { useEnv } from "../common/env";
 import { useProject, useSession } from "../store/session-context";
@@ -6,7 +7,7 @@ import type { Route } from "./+types/bench";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {
   const project = matches.find((m) => m?.id === "routes/project")?.loaderData as { project?: { name: string; pieces: Record<string, { name: string }> } } | undefined;
-  const name = project?.project?.pieces[params.pieceId]?.name;
+  const name = project?.project && tableEntry(project.project.pieces, params.pieceId)?.name;
   return [{ title: `${name ? `${name} · ` : ""}${project?.project?.name ?? "Project"} · Nubble` }];
 };
 
@@ -14,7 +15,7 @@ export default function BenchRoute({ params }: Route.ComponentProps) {
   const project = useProject();
   const session = useSession();
   const env = useEnv(project.assets);
-  if (!project.pieces[params.pieceId]) {
+  if (!tableEntry(project.pieces, params.pieceId)) {
     return (
       <main className="container py-5" style={{ maxWidth: 620 }}>
         <h1 className="h3">There is no such piece</h1>

@@ -1,44 +1,50 @@
 import { data } from "react-router";
-import { issueText } from "#core/project";
-import { appendRequest, projectLog } from "#server";
-import type { Logged } from "#server";
+import { limits } from "#core/project";
+import { decodeApart, decodeHere, ProjectDamaged, projectLog, sinceRequest, troubleOf } from "#server";
+import type { AppendResult, Missed } from "#server";
 import { readBody } from "../common/body";
-import { isAway } from "../common/trouble";
+import { withDatabase } from "../common/trouble";
 import type { Route } from "./+types/changes";
 
-/** Largest change accepted, bytes of JSON. */
-const LARGEST = 1_000_000;
+/** Larger ones are read in a thread of their own, so that nobody else waits, bytes. */
+const LARGE = 100_000;
+/** What may stand around a change in what is sent, bytes. */
+const ENVELOPE = 10_000;
 
 /** What a window is told about a change it sent. */
-export type SaveAnswer =
-  | { readonly kind: "kept"; readonly seq: number; readonly missed: readonly Logged[] }
-  | { readonly kind: "refused"; readonly reason: string }
-  | { readonly kind: "unknown" }
-  | { readonly kind: "away"; readonly reason: string };
+export type SaveAnswer = AppendResult | { readonly kind: "away"; readonly reason: string };
 
-const refuse = (reason: string, status: number) => data<SaveAnswer>({ kind: "refused", reason }, { status });
+const statuses: Readonly<Record<SaveAnswer["kind"], number>> = { kept: 200, conflict: 409, refused: 422, unknown: 404, away: 503 };
 
-const parse = (text: string): unknown => {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
+const answer = (result: SaveAnswer, status = statuses[result.kind]) => data<SaveAnswer>(result, { status });
+const refuse = (reason: string, status: number) => answer({ kind: "refused", reason }, status);
+
+/** Changes after a number, for a window that missed some; as many as may be sent at once. */
+export const loader = async ({ request, params }: Route.LoaderArgs) => {
+  const since = sinceRequest.safeParse(new URL(request.url).searchParams.get("since") ?? undefined);
+  if (!since.success) return data<Missed | null>(null, { status: 400 });
+  return withDatabase(async () => {
+    const log = projectLog();
+    if (!(await log.exists(params.projectId))) return data<Missed | null>(null, { status: 404 });
+    return data<Missed | null>(await log.since(params.projectId, since.data));
+  });
 };
 
 export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first, so it cannot change anything here
   if (!request.headers.get("content-type")?.startsWith("application/json")) return refuse("a change must be sent as application/json", 415);
-  const bytes = await readBody(request, LARGEST);
-  if (bytes === null) return refuse("the change is larger than 1 MB", 413);
-  const parsed = appendRequest.safeParse(parse(bytes.toString("utf8")));
-  if (!parsed.success) return refuse(`the change is malformed: ${issueText(parsed.error)}`, 400);
-  const { changeId, clientId, since, change } = parsed.data;
+  const bytes = await readBody(request, limits.change + ENVELOPE);
+  if (bytes === null) return refuse(`the change is larger than ${limits.change / 1e6} MB`, 413);
+  const decode = bytes.length > LARGE ? decodeApart : decodeHere;
+  const proposal = await decode("change", bytes);
+  if (!proposal.ok) return refuse(`the change is malformed: ${proposal.reason}`, 400);
   try {
-    const result = await projectLog().append(params.projectId, changeId, clientId, since, change);
-    return data<SaveAnswer>(result, { status: result.kind === "kept" ? 200 : result.kind === "refused" ? 422 : 404 });
+    return answer(await projectLog().append(params.projectId, proposal.facts));
   } catch (error) {
-    if (!isAway(error)) console.error(error);
-    return data<SaveAnswer>({ kind: "away", reason: isAway(error) ? "the database does not answer" : "the server ran into a fault" }, { status: 503 });
+    const trouble = troubleOf(error);
+    if (trouble) return answer({ kind: "away", reason: trouble });
+    console.error(error);
+    if (error instanceof ProjectDamaged) return answer({ kind: "away", reason: "the project cannot be read on the server" });
+    return refuse("the server ran into a fault of its own over it", 422);
   }
 };

@@ -1,25 +1,39 @@
 import { useState } from "react";
-import { Form, Link, redirect, useNavigation } from "react-router";
+import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { emptyProject, startScreen } from "#core/edit";
 import { inOrder, newId } from "#core/project";
 import { newProjectRequest, projectLog } from "#server";
+import type { Listed } from "#server";
+import { readBody } from "../common/body";
 import { Thumbnail } from "../common/Thumbnail";
 import { withDatabase } from "../common/trouble";
 import type { Route } from "./+types/home";
 
 export const meta: Route.MetaFunction = () => [{ title: "Projects · Nubble" }];
 
-export const loader = async () => ({
-  projects: (await withDatabase(() => projectLog().list())).map(({ id, name, changedAt, project }) => {
-    const count = (kind: string) => Object.values(project.pieces).filter((p) => p.kind === kind).length;
-    const first = inOrder(project.pieces).find((p) => p.kind === "component") ?? startScreen(project);
-    return { id, name, changedAt: changedAt.toISOString(), components: count("component"), screens: count("screen"), project, first: first?.id ?? null };
-  }),
-});
+/** The largest form that is read, bytes. */
+const LARGEST_FORM = 20_000;
+
+const tileOf = ({ id, name, changedAt, project, reason }: Listed) => {
+  const count = (kind: string) => Object.values(project?.pieces ?? {}).filter((p) => p.kind === kind).length;
+  const first = project && (inOrder(project.pieces).find((p) => p.kind === "component") ?? startScreen(project));
+  return { id, name, changedAt: changedAt.toISOString(), components: count("component"), screens: count("screen"), project, reason, first: first?.id ?? null };
+};
+
+export const loader = async () => ({ projects: (await withDatabase(() => projectLog().list())).map(tileOf) });
+
+/** The fields of a form as browsers send it by themselves; null when it is too large or of another kind. */
+const readForm = async (request: Request): Promise<Record<string, string> | null> => {
+  if (!request.headers.get("content-type")?.startsWith("application/x-www-form-urlencoded")) return null;
+  const bytes = await readBody(request, LARGEST_FORM);
+  return bytes && Object.fromEntries(new URLSearchParams(bytes.toString("utf8")));
+};
 
 export const action = async ({ request }: Route.ActionArgs) => {
-  const parsed = newProjectRequest.safeParse(Object.fromEntries(await request.formData()));
-  if (!parsed.success) return { error: parsed.error.issues[0]?.message ?? "Give the project a name." };
+  const form = await readForm(request);
+  if (!form) return data({ error: "The form could not be read." }, { status: 400 });
+  const parsed = newProjectRequest.safeParse(form);
+  if (!parsed.success) return data({ error: parsed.error.issues[0]?.message ?? "Give the project a name." }, { status: 422 });
   const id = newId();
   await withDatabase(() => projectLog().create(id, emptyProject(parsed.data.name)));
   return redirect(`/projects/${id}`);
@@ -27,6 +41,15 @@ export const action = async ({ request }: Route.ActionArgs) => {
 
 const number = (n: number, word: string) => `${n === 0 ? "no" : n} ${word}${n === 1 ? "" : "s"}`;
 const when = (iso: string) => new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short", timeZone: "UTC" }).format(new Date(iso));
+
+/** A project that cannot be read: it is not hidden, and nothing can be done to it that would make it worse. */
+const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
+  <div className="tile damaged">
+    <span className="tile-picture"><span className="quiet">cannot be read</span></span>
+    <span className="tile-name">{name}</span>
+    <span className="small-text text-danger">Damaged: {reason}. Nothing of it was changed.</span>
+  </div>
+);
 
 export default function Home({ loaderData, actionData }: Route.ComponentProps) {
   const [making, setMaking] = useState(false);
@@ -51,13 +74,13 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
         {loaderData.projects.length === 0 && <p className="quiet">No projects yet. Make one to draw your first component.</p>}
         <ul className="tiles">
           {loaderData.projects.map((p) => (
-            <li key={p.id}>
+            <li key={p.id}>{p.project === null ? <DamagedTile name={p.name} reason={p.reason ?? ""} /> : (
               <Link to={`/projects/${p.id}`} className="tile">
                 <span className="tile-picture">{p.first === null ? <span className="quiet">empty</span> : <Thumbnail project={p.project} piece={p.first} />}</span>
                 <span className="tile-name">{p.name}</span>
                 <span className="quiet small-text">{number(p.components, "component")}, {number(p.screens, "screen")} · changed {when(p.changedAt)}</span>
               </Link>
-            </li>
+            )}</li>
           ))}
         </ul>
       </main>

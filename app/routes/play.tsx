@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { piecesOf, startScreen } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
+import { tableEntry } from "#core/project";
 import type { Project } from "#core/project";
 import { Player } from "#player";
 import { useEnv } from "../common/env";
@@ -58,7 +59,7 @@ export default function Play({ params }: Route.ComponentProps) {
   const project = useProject();
   const session = useSession();
   const env = useEnv(project.assets);
-  const asked = params.pieceId === undefined ? startScreen(project) : project.pieces[params.pieceId];
+  const asked = params.pieceId === undefined ? startScreen(project) : tableEntry(project.pieces, params.pieceId);
   if (!asked || asked.kind !== "screen") {
     return (
       <main className="container py-5" style={{ maxWidth: 620 }}>

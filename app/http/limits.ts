@@ -1,0 +1,36 @@
+import type { Request, RequestHandler } from "express";
+import { rateLimit } from "express-rate-limit";
+
+/** The largest bodies that are read at all, bytes; each action has its own, smaller one. */
+const LARGEST_BODY = 9_000_000;
+
+const many = (count: number, seconds: number, applies: (req: Request) => boolean): RequestHandler =>
+  rateLimit({
+    windowMs: seconds * 1000,
+    limit: count,
+    standardHeaders: "draft-8",
+    legacyHeaders: false,
+    skip: (req) => !applies(req),
+    // the same form as other answers to a save, so that the window waits and tries again
+    handler: (_req, res) => { res.status(429).json({ kind: "away", reason: "too much was asked for at once" }); },
+  });
+
+const isPost = (req: Request): boolean => req.method !== "GET" && req.method !== "HEAD";
+
+/** How much one client may ask for. People at work stay far below; what runs wild is slowed down. */
+export const rateLimits: RequestHandler[] = [
+  many(20_000, 10, () => true),
+  many(6000, 10, isPost),
+  many(600, 60, (req) => isPost(req) && req.path.endsWith("/assets")),
+  many(120, 60, (req) => isPost(req) && !/\/(assets|changes)$/.test(req.path)),
+];
+
+/** Turns away bodies that say they are too large before they are sent. */
+export const bodyLimit: RequestHandler = (req, res, next) => {
+  if (Number(req.headers["content-length"] ?? 0) <= LARGEST_BODY) {
+    next();
+    return;
+  }
+  res.setHeader("Connection", "close");
+  res.status(413).json({ kind: "refused", reason: `more than ${LARGEST_BODY / 1e6} MB cannot be sent at once` });
+};

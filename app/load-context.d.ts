@@ -1,0 +1,8 @@
+import "react-router";
+
+declare module "react-router" {
+  interface AppLoadContext {
+    /** the number of this answer by which the page's own scripts are known */
+    readonly nonce: string;
+  }
+}
