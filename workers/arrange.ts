@@ -1,3 +1,4 @@
+import "./zod";
 import { Graph, layout } from "@dagrejs/dagre";
 import type { PieceMap } from "../core/checks/map";
 

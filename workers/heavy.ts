@@ -1,3 +1,4 @@
+import "./zod";
 import { expose } from "comlink";
 import { buildGathered } from "../core/gather/build";
 import { pairDrawings } from "../core/gather/pair";

@@ -1,3 +1,4 @@
+import "./zod";
 import { expose } from "comlink";
 import { check } from "../core/checks/check";
 import type { Checked } from "../core/checks/check";

@@ -1,3 +1,4 @@
+import "./zod";
 import { animatedSvg } from "#core/formats";
 import type { AnimatedOptions } from "#core/formats";
 import type { Paint } from "#core/paint";

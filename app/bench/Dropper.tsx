@@ -64,7 +64,7 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
       const v = valuesIn(session.project, piece, variant, layer), lined = layer.kind === "line" || (v.fill === "none" && (v.borderWidth as number) > 0);
       next[id] = lined ? { borderColour: colour } : { fill: colour };
     }
-    if (Object.keys(next).length) { edits.set(next); session.settle(); } else edits.note(`${colour} is among the recent colours now.`);
+    if (Object.keys(next).length) { edits.set(next); session.endGesture(); } else edits.note(`${colour} is among the recent colours now.`);
   };
   return (
     <div className="shaping pen dropper" role="application" aria-label="Dropper: press on the reference picture to pick a colour" onPointerDown={take} onPointerMove={look} onPointerLeave={() => setHere(null)}>

@@ -44,7 +44,7 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
   const up = () => {
     if (!drag.current) return;
     drag.current = null;
-    session.settle();
+    session.endGesture();
     store.getState().put({ editing: false });
   };
   return [0, 1, 2, 3].map((corner) => {

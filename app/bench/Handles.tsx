@@ -1,4 +1,5 @@
 import Moveable from "moveable";
+import { pageNonce } from "../common/nonce";
 import { useEffect, useLayoutEffect, useRef } from "react";
 import type { RefObject } from "react";
 import { snap } from "#core/edit";
@@ -54,6 +55,7 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     const ids = key.split(" "), [only] = ids.length === 1 ? ids : [];
     if (!target || !container) return;
     const handles = new Moveable(container, {
+      cspNonce: pageNonce() ?? "",
       target, resizable: true, draggable: false, origin: false, rotatable: only !== undefined && only !== ROOT, rotationPosition: "top",
       renderDirections: directionsFor(ids, target.offsetWidth, target.offsetHeight),
     });
@@ -70,7 +72,7 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     };
     const end = () => {
       start = null;
-      session.settle();
+      session.endGesture();
       store.getState().put({ editing: false, marks: null });
     };
     /** the guides of this moment are shown already */

@@ -87,7 +87,7 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
   };
   const up = () => {
     drag.current = null;
-    session.settle();
+    session.endGesture();
   };
   const add = (e: PointerEvent) => {
     const near = nearestLine(outlines, local(e));

@@ -16,7 +16,7 @@ export const TypeOver = ({ placed, id, zoom, onDone }: { placed: Placed; id: Id;
   if (!found) return null;
   const v = found.placed.values;
   const done = () => {
-    session.settle();
+    session.endGesture();
     onDone();
   };
   return (

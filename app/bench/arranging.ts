@@ -65,7 +65,7 @@ export class Arranging {
       next[id] = { ...(x ? { x: hundredths((v.x as number) + x) } : {}), ...(y ? { y: hundredths((v.y as number) + y) } : {}) };
     }
     if (Object.keys(next).length) this.edits.set(next);
-    this.session.settle();
+    this.session.endGesture();
   }
 
   align(how: Alignment): void {
@@ -108,7 +108,7 @@ export class Arranging {
   stackTo(end: "front" | "back"): void { const here = this.here(); if (here) this.done(restackTo(here.piece, here.ids, end)); }
   show(ids: readonly Id[], on: boolean): void {
     if (ids.length) this.edits.set(Object.fromEntries(ids.map((id) => [id, { visible: on }])));
-    this.session.settle();
+    this.session.endGesture();
   }
 
   /** Puts layers into a parent at a place among what it holds; they stay where they are shown. */
@@ -148,7 +148,7 @@ export class Arranging {
     const gesture = `flatten ${newId()}`;
     this.session.edit(flattenLayer(piece, id, base.shape), gesture);
     for (const m of made) if (m !== base) this.edits.setIn(m.variants, { [id]: { shape: m.shape } }, gesture);
-    this.session.settle();
+    this.session.endGesture();
   }
 
   copy(): string | null {
@@ -197,7 +197,7 @@ export class Arranging {
       next[id] = Object.fromEntries(Object.entries(held).filter(([k]) => has.has(k)));
     }
     this.edits.set(next);
-    this.session.settle();
+    this.session.endGesture();
   }
 
   copyVariant(variant: Variant): void {

@@ -75,7 +75,7 @@ export class BenchEdits {
       const active = this.active;
       if (active && active.piece.looks[look]?.changes[layer]?.[key] !== undefined) this.session.edit(clearValue(active.piece, look, layer, key), gesture);
     }
-    this.session.settle();
+    this.session.endGesture();
   }
 
   /** Tells something beside the scope, until it is closed or the next edit. */

@@ -1,9 +1,10 @@
 import { useMemo } from "react";
 import { addDrafts, addLayer } from "#core/edit";
-import { readSvg } from "#core/formats";
 import { childrenOf, valuesIn } from "#core/looks";
+import { cutText } from "#core/project";
 import type { Id, Layer, LayerKind } from "#core/project";
 import type { Value } from "#core/properties";
+import { readSvgApart } from "../common/svg";
 import { upload } from "../store/assets";
 import type { Session } from "../store/session";
 import { useSession } from "../store/session-context";
@@ -96,8 +97,8 @@ export class Inserter {
   }
 
   /** Makes layers of an SVG text; tells what could not be kept. */
-  svg(source: string, name: string, at?: { x: number; y: number }, corner = false): string | null {
-    const read = readSvg(source);
+  async svg(source: string, name: string, at?: { x: number; y: number }, corner = false): Promise<string | null> {
+    const read = await readSvgApart(source);
     if (!read.ok) return `“${name}” was not taken: ${read.error}.`;
     const { picture } = read;
     const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
@@ -108,7 +109,7 @@ export class Inserter {
     const inside = plain ? plain.inside.map((d) => ({ ...d, values: { ...d.values, x: (d.values.x as number) + (plain.values.x as number), y: (d.values.y as number) + (plain.values.y as number) } })) : picture.layers;
     const named = plain && name === "Drawing" ? plain.name : name;
     const group = { kind: "box" as const, name: named, values: { x: place.x, y: place.y, width: picture.width, height: picture.height }, inside };
-    const made = addDrafts(piece, [group], place.parent, `Insert ${name}`.slice(0, 200));
+    const made = addDrafts(piece, [group], place.parent, cutText(`Insert ${name}`, 200));
     if (!this.session.edit(made.change)) return null;
     this.store.getState().choose(made.ids);
     return picture.lost.length ? `“${name}” became layers, except for ${picture.lost.join(", ")}.` : null;

@@ -57,7 +57,7 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
   const tell = () => {
     const f = fast.current, began = performance.now();
     if (!f) return;
-    session.release();
+    session.resume();
     // runs when React has rendered what was told
     queueMicrotask(() => {
       const took = performance.now() - began;
@@ -130,7 +130,7 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
     if (d.frame) marks = { ...marks, readout: { text: `${hundredths(first.x + dx)}, ${hundredths(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
-    session.hold();
+    session.pause();
     edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: hundredths(p.x + lx), y: hundredths(p.y + ly) }]; })), d.gesture);
     store.getState().put({ marks });
     paintNow();
@@ -201,13 +201,13 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     window.clearTimeout(fast.current?.resting);
     fast.current = null;
     for (const scene of document.querySelectorAll(".scene.moving, .bench.hurried")) scene.classList.remove("moving", "hurried");
-    session.release();
+    session.resume();
   };
 
   const finish = () => {
     if (!drag.current) return;
     rest();
-    session.settle();
+    session.endGesture();
     store.getState().put({ editing: false, marks: null });
   };
 

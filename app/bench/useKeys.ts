@@ -1,11 +1,11 @@
 import { useEffect } from "react";
 import { readRules } from "#core/edit";
 import { childrenOf } from "#core/looks";
-import { ROOT } from "#core/project";
+import { cutText, ROOT } from "#core/project";
 import { useSession } from "../store/session-context";
 import { useArranging } from "./arranging";
 import { useEdits } from "./edits";
-import { fresh, useInserter } from "./insert";
+import { fresh, maxSvg, useInserter } from "./insert";
 import { useBenchStore } from "./state";
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.closest("input:not([type=checkbox]), textarea, select, [contenteditable], [role=menu], .modal") !== null;
@@ -91,9 +91,9 @@ export const useKeys = (onHelp: () => void): void => {
       if (rules) { edits.pasteRules(rules); return; }
       if (text === "" || arranging.paste(text, shift)) return;
       if (/^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*<svg[\s>]/i.test(text)) {
-        const note = insert.svg(text, "Drawing");
-        if (note !== null) edits.note(note);
-      } else insert.layer("text", { text: text.slice(0, 5000), size: 16 }, [60, 20]);
+        if (text.length > maxSvg) edits.note(`The drawing was not taken: it is larger than ${maxSvg / 1e6} MB.`);
+        else void insert.svg(text, "Drawing").then((note) => { if (note !== null) edits.note(note); });
+      } else insert.layer("text", { text: cutText(text, 5000), size: 16 }, [60, 20]);
     };
     window.addEventListener("keydown", onShift);
     window.addEventListener("keyup", onShift);

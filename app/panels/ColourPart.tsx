@@ -1,8 +1,13 @@
 import { useRef, useState } from "react";
-import { HexAlphaColorPicker } from "react-colorful";
+import { HexAlphaColorPicker, setNonce } from "react-colorful";
 import { colourText, notations, parseColour } from "#core/properties";
 import type { Notation } from "#core/properties";
 import { Icon } from "../common/Icon";
+import { pageNonce } from "../common/nonce";
+
+// its style sheet is added when it first shows
+const nonce = pageNonce();
+if (nonce) setNonce(nonce);
 
 const RECENT = "nubble.colours", MOST_RECENT = 14;
 

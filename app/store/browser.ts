@@ -1,21 +1,33 @@
-import { changeSchema, newId } from "#core/project";
-import type { Change } from "#core/project";
+import { newId } from "#core/project";
+import type { FromHub } from "../../workers/hub";
+import { openLive } from "./live";
+import { olderLeftovers } from "./older";
 import { Session } from "./session";
-import type { Arrived, Outside } from "./session";
+import type { Missed } from "./answer";
+import type { Outside, Snapshot } from "./outside";
+import { BrowserShelf } from "./shelf";
 
-const prefix = "nubble.unsaved.";
+/** A save that takes longer is tried again, ms. */
+const SAVE_PATIENCE = 20_000;
+const READ_PATIENCE = 30_000;
 
-const outsideOf = (projectId: string, clientId: string): Outside => ({
+const readJson = async (address: string): Promise<unknown> => {
+  const response = await fetch(address, { headers: { Accept: "application/json" }, signal: AbortSignal.timeout(READ_PATIENCE) });
+  if (response.status === 404) return null;
+  if (!response.ok) throw new Error(`the server answered ${response.status}`);
+  return response.json();
+};
+
+const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
+  shelf,
   send: async (body) => {
-    const response = await fetch(`/projects/${projectId}/changes`, { method: "POST", headers: { "Content-Type": "application/json", Accept: "application/json" }, body, signal: AbortSignal.timeout(20_000) });
+    const response = await fetch(`/projects/${projectId}/changes`, {
+      method: "POST", headers: { "Content-Type": "application/json", Accept: "application/json" }, body, signal: AbortSignal.timeout(SAVE_PATIENCE),
+    });
     return { status: response.status, answer: await response.json().catch(() => null) };
   },
-  keep: (name, text) => {
-    const key = `${prefix}${name}.${clientId}`;
-    try {
-      if (text === null) localStorage.removeItem(key); else localStorage.setItem(key, text);
-    } catch { /* the browser's store is full or closed: the edits still live in this window */ }
-  },
+  since: async (seq) => (await readJson(`/projects/${projectId}/changes?since=${seq}`)) as Missed | null,
+  snapshot: async () => (await readJson(`/projects/${projectId}/snapshot`)) as Snapshot | null,
   now: () => Date.now(),
   later: (ms, call) => {
     const timer = setTimeout(call, ms);
@@ -23,55 +35,112 @@ const outsideOf = (projectId: string, clientId: string): Outside => ({
   },
 });
 
-/** Unsaved edits left by windows of this project that are closed by now; a window holds a lock while it is open. */
-const leftBehind = async (projectId: string): Promise<{ changeId: string; change: Change }[]> => {
-  const open = new Set((await navigator.locks.query()).held?.map((l) => l.name));
-  const found: { changeId: string; change: Change }[] = [];
-  for (const key of Object.keys(localStorage).filter((k) => k.startsWith(`${prefix}${projectId}.`))) {
-    if (open.has(key)) continue;
-    try {
-      for (const item of JSON.parse(localStorage.getItem(key) ?? "[]") as { changeId: string; change: unknown }[]) {
-        const change = changeSchema.safeParse(item.change);
-        if (change.success) found.push({ changeId: item.changeId, change: change.data as Change });
-      }
-    } catch { /* not ours, or cut short: nothing to take up */ }
-    localStorage.removeItem(key);
+/** A window holds a lock of this name as long as it is open. */
+const lockOf = (projectId: string, clientId: string): string => `nubble.window.${projectId}.${clientId}`;
+
+/** Takes up what closed windows left behind, each as soon as its lock is free: it may still be closing. */
+class Leftovers {
+  private readonly waiting = new Set<string>();
+
+  constructor(private readonly session: Session, private readonly shelf: BrowserShelf) {}
+
+  async look(): Promise<void> {
+    for (const holder of await this.shelf.holders()) {
+      if (this.waiting.has(holder)) continue;
+      this.waiting.add(holder);
+      void navigator.locks.request(lockOf(this.session.id, holder), async () => {
+        this.session.adopt(await this.shelf.takeOver(holder));
+      }).catch(() => undefined).then(() => this.waiting.delete(holder));
+    }
   }
-  return found;
+}
+
+/** Other windows of this browser hear what becomes of changes that were set aside. */
+const shareAsides = (session: Session, shelf: BrowserShelf): (() => void) => {
+  const channel = new BroadcastChannel(`nubble.aside.${session.id}`);
+  let known = new Set(session.aside.map((a) => a.changeId));
+  channel.onmessage = ({ data }: MessageEvent<{ gone?: string }>) => {
+    if (typeof data.gone === "string") session.asideGone(data.gone);
+    else void shelf.asides().then((all) => session.recall(all));
+  };
+  const stop = session.subscribe(() => {
+    const now = new Set(session.aside.map((a) => a.changeId));
+    for (const id of known) if (!now.has(id)) channel.postMessage({ gone: id });
+    if ([...now].some((id) => !known.has(id))) channel.postMessage({});
+    known = now;
+  });
+  return () => {
+    stop();
+    channel.close();
+  };
 };
 
-/** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
-export const openSession = (id: string, start: { seq: number; project: Session["project"] }): { session: Session; close: () => void } => {
-  const clientId = newId();
-  const session = new Session(id, clientId, start, outsideOf(id, clientId));
-  let release = () => {};
-  void navigator.locks.request(`${prefix}${id}.${clientId}`, () => new Promise<void>((resolve) => { release = resolve; }));
-  void leftBehind(id).then((list) => { if (list.length) session.adopt(list); });
+const hearFor = (session: Session, leftovers: Leftovers) => (message: FromHub): void => {
+  switch (message.kind) {
+    case "change":
+      if (!session.arrive(message.change)) void session.catchUp();
+      break;
+    case "at":
+      if (message.seq === null || message.seq > session.seq) void session.catchUp();
+      break;
+    case "connected":
+      session.retry();
+      break;
+    case "left":
+      void leftovers.look().catch(() => undefined);
+      break;
+  }
+};
 
-  let source: EventSource | null = null;
-  const refresh = async () => {
-    const response = await fetch(`/projects/${id}.data`).catch(() => null);
-    if (response?.ok) window.location.reload();
+const askToStay = (session: Session) => (event: BeforeUnloadEvent): void => {
+  if (session.atRisk) event.preventDefault();
+};
+
+/** Asks the browser not to clear away what is not saved when it runs out of room. */
+const askForKeeping = (): void => void navigator.storage.persist().catch(() => false);
+
+/** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
+export const openSession = (id: string, start: Snapshot): { session: Session; close: () => void } => {
+  const clientId = newId();
+  const shelf = new BrowserShelf(id, clientId);
+  const session = new Session(id, clientId, start, outsideOf(id, shelf));
+  const leftovers = new Leftovers(session, shelf);
+  const live = openLive(hearFor(session, leftovers));
+  const lock = lockOf(id, clientId);
+  let release = () => {};
+  let closed = false;
+  void navigator.locks.request(lock, () => new Promise<void>((resolve) => {
+    release = resolve;
+    if (closed) resolve();
+    else live.watch(id, session.seq, lock);
+  }));
+  void shelf.ready().then(async () => {
+    askForKeeping();
+    for (const { holder, items, forget } of await olderLeftovers(id)) {
+      await shelf.bring(holder, items);
+      forget();
+    }
+    session.recall(await shelf.asides());
+    await leftovers.look();
+  }).catch(() => undefined);
+
+  const stopSharing = shareAsides(session, shelf);
+  const retry = () => session.retry();
+  const stay = askToStay(session);
+  window.addEventListener("online", retry);
+  window.addEventListener("beforeunload", stay);
+  const end = () => {
+    session.end();
+    stopSharing();
+    window.removeEventListener("beforeunload", stay);
+    release();
   };
-  const connect = () => {
-    source?.close();
-    source = new EventSource(`/projects/${id}/live?since=${session.seq}`);
-    source.onopen = () => session.retry();
-    source.onmessage = (event: MessageEvent<string>) => { if (!session.arrive(JSON.parse(event.data) as Arrived)) connect(); };
-    source.addEventListener("reload", () => void refresh());
-  };
-  connect();
-  const online = () => session.retry();
-  window.addEventListener("online", online);
   return {
     session,
     close: () => {
-      source?.close();
-      window.removeEventListener("online", online);
-      const end = () => {
-        session.end();
-        release();
-      };
+      closed = true;
+      live.close();
+      window.removeEventListener("online", retry);
       // what is on its way is still sent; what cannot be sent now is taken up by the next visit
       if (session.save.kind !== "saving") end();
       else session.subscribe(() => { if (session.save.kind !== "saving") end(); });

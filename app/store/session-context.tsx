@@ -1,15 +1,23 @@
-import { createContext, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
 import type { Project } from "#core/project";
 import { openSession } from "./browser";
 import { Session } from "./session";
+import type { Message } from "./outside";
 import { Notice } from "../common/Notice";
 
 const Context = createContext<Session | null>(null);
 
 /** A session that only shows: what the server renders, and the window before it is connected. */
 const idle = (id: string, seq: number, project: Project): Session =>
-  new Session(id, "server", { seq, project }, { send: () => Promise.reject(new Error("not connected")), keep: () => undefined, now: () => 0, later: () => () => undefined });
+  new Session(id, "server", { seq, project }, {
+    send: () => Promise.reject(new Error("not connected")),
+    since: () => Promise.resolve(null),
+    snapshot: () => Promise.resolve(null),
+    shelf: { write: () => Promise.reject(new Error("not connected")) },
+    now: () => 0,
+    later: () => () => undefined,
+  });
 
 /** Keeps one session open for the project's pages. */
 export const SessionProvider = ({ id, seq, project, children }: { id: string; seq: number; project: Project; children: ReactNode }) => {
@@ -25,9 +33,11 @@ export const SessionProvider = ({ id, seq, project, children }: { id: string; se
 };
 
 const Messages = ({ session }: { session: Session }) => {
-  const [text, setText] = useState<string | null>(null);
-  useEffect(() => session.onMessage(setText), [session]);
-  return text === null ? null : <Notice bad text={text} onClose={() => setText(null)} />;
+  const [message, setMessage] = useState<Message | null>(null);
+  useEffect(() => session.onMessage(setMessage), [session]);
+  const close = useCallback(() => setMessage(null), []);
+  if (message === null) return null;
+  return <Notice bad text={message.text} {...(message.action ? { action: message.action } : {})} onClose={close} />;
 };
 
 export const useSession = (): Session => {
@@ -44,12 +54,18 @@ const never = () => () => undefined;
 export const useProject = (): Project => {
   const session = useSession();
   const over = useContext(ProjectOverride);
-  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.told, () => over ?? session.told);
+  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.displayed, () => over ?? session.displayed);
 };
 
 export const useSave = () => {
   const session = useSession();
   return useSyncExternalStore(session.subscribe, () => session.save, () => session.save);
+};
+
+/** Changes that were set aside and wait for a choice. */
+export const useAside = () => {
+  const session = useSession();
+  return useSyncExternalStore(session.subscribe, () => session.aside, () => session.aside);
 };
 
 export const useUndo = (): { undo: string | null; redo: string | null } => {

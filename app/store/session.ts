@@ -1,36 +1,15 @@
-import { accept, apply, merge, newId } from "#core/project";
-import type { Change, Op, Project } from "#core/project";
-
-/**
- * A change that is not known to be kept yet. `after` is the project with it, while nothing else came in between. Once it was
- * `tried` the server may have it although no answer came, so it must stay what it is: what it knows it does not take again.
- */
-interface Pending { readonly changeId: string; readonly change: Change; readonly after: Project | null; readonly tried: boolean }
-
-/** A change as others' windows and the log have it. */
-export interface Arrived { readonly seq: number; readonly changeId: string; readonly clientId: string; readonly label: string; readonly ops: readonly Op[] }
-
-interface Step { readonly label: string; readonly ops: readonly Op[]; readonly inverse: readonly Op[]; readonly key: string | null; readonly at: number }
-
-export type SaveState =
-  | { readonly kind: "saved" }
-  | { readonly kind: "saving" }
-  | { readonly kind: "waiting"; readonly reason: string; readonly changes: number };
-
-/** What the session needs from outside, so that it can be tested without a browser. */
-export interface Outside {
-  send(body: string): Promise<{ status: number; answer: unknown }>;
-  /** keeps text under a name over a reload; null removes it */
-  keep(name: string, text: string | null): void;
-  now(): number;
-  later(ms: number, call: () => void): () => void;
-}
-
-type Answer =
-  | { kind: "kept"; seq: number; missed: Arrived[] }
-  | { kind: "refused"; reason: string }
-  | { kind: "unknown" }
-  | { kind: "away"; reason: string };
+import { accept, apply, cutText, merge, newId } from "#core/project";
+import { changeWords, placeWords } from "#core/edit";
+import type { Change, LoggedChange, Op, Project } from "#core/project";
+import { readAnswer } from "./answer";
+import type { Kept, SaveAnswer } from "./answer";
+import { Keeper } from "./keeper";
+import type { Message, Outside, SaveState, Snapshot } from "./outside";
+import { OwnChanges } from "./own";
+import { unsavedOf } from "./pending";
+import type { Aside, AsideReason, Pending, Unsaved } from "./pending";
+import { changeOf, restoring, UndoHistory } from "./undo";
+import type { Step } from "./undo";
 
 /** How long one may pause between key presses that shall still be one step of undo, ms. */
 export const PATIENCE = 1500;
@@ -38,41 +17,60 @@ export const PATIENCE = 1500;
 const PAUSE = 150;
 /** The longest wait between tries while the server is away, ms. */
 const LONGEST_WAIT = 6000;
+/** Pages of missed changes that are read before the whole project is the shorter way. */
+const MOST_PAGES = 12;
+
+const hasRestores = (change: Change): boolean => change.ops.some((op) => op.op === "set" && op.restores !== undefined);
+
+/** What is sent of a record that comes back: the server knows what it was. */
+const asSent = (change: Change): Change =>
+  hasRestores(change) ? { ...change, ops: change.ops.map((op) => (op.op === "set" && op.restores !== undefined ? { ...op, value: null } : op)) } : change;
 
 /**
  * One window's copy of a project: what is known to be kept, the edits made since, undo and redo, and saving.
  * Edits show at once; they are sent one after the other, kept in the browser until the server has them,
- * and laid again over what others did meanwhile.
+ * and laid again over what others did meanwhile. What cannot be saved as it is is set aside, and the rest goes on.
  */
 export class Session {
-  private confirmed: { seq: number; project: Project };
-  private queue: Pending[] = [];
-  private past: Step[] = [];
-  private future: Step[] = [];
+  private confirmed: Snapshot;
+  private queue: readonly Pending[] = [];
+  private setAside: readonly Aside[] = [];
+  private readonly own = new OwnChanges();
+  private readonly history = new UndoHistory();
+  private readonly keeper: Keeper;
   private sending = false;
+  private catching: Promise<void> | null = null;
   private failures = 0;
   private trouble: string | null = null;
+  private place = 0;
   private cancelSend: () => void = () => undefined;
   private openKey: string | null = null;
-  private held: Project | null = null;
+  private paused: Project | null = null;
   private ended = false;
   private readonly listeners = new Set<() => void>();
-  private readonly messages = new Set<(text: string) => void>();
+  private readonly messages = new Set<(message: Message) => void>();
   private present: Project;
   private state: SaveState = { kind: "saved" };
 
-  constructor(readonly id: string, readonly clientId: string, start: { seq: number; project: Project }, private readonly outside: Outside) {
+  constructor(readonly id: string, readonly clientId: string, start: Snapshot, private readonly outside: Outside) {
     this.confirmed = start;
     this.present = start.project;
+    this.keeper = new Keeper(outside.shelf, outside.later, () => this.tell());
   }
 
   get project(): Project { return this.present; }
   /** The project as listeners know it: the present one, unless edits are held back. */
-  get told(): Project { return this.held ?? this.present; }
+  get displayed(): Project { return this.paused ?? this.present; }
   get save(): SaveState { return this.state; }
   get seq(): number { return this.confirmed.seq; }
-  get undoLabel(): string | null { return this.past.at(-1)?.label ?? null; }
-  get redoLabel(): string | null { return this.future.at(-1)?.label ?? null; }
+  get undoLabel(): string | null { return this.history.undoable?.label ?? null; }
+  get redoLabel(): string | null { return this.history.redoable?.label ?? null; }
+  /** Changes that were set aside; whoever made them chooses what becomes of them. */
+  get aside(): readonly Aside[] { return this.setAside; }
+  /** Whether something would be lost if the window were closed now. */
+  get atRisk(): boolean { return this.keeper.atRisk; }
+  /** What is not known to be saved, in the order it will be sent. */
+  get unsaved(): readonly Unsaved[] { return this.queue; }
 
   /** Calls back after every change of the project or of how it is saved. */
   subscribe = (call: () => void): (() => void) => {
@@ -81,133 +79,214 @@ export class Session {
   };
 
   /** Calls back with sentences a person should read. */
-  onMessage = (call: (text: string) => void): (() => void) => {
+  onMessage = (call: (message: Message) => void): (() => void) => {
     this.messages.add(call);
     return () => this.messages.delete(call);
   };
 
   /**
-   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo, until `settle`,
+   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo, until `endGesture`,
    * or until nothing came for `patience` ms: a drag may rest as long as it likes, single key presses may not.
-   * Says why when the project would not be valid with it; nothing is changed then.
+   * Says why when the project would not be valid with it; nothing is changed then, and false is returned.
    */
-  edit(change: Change, gesture: string | null = null, patience = Infinity): boolean {
-    const result = accept(this.present, change);
+  edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
+    const result = accept(this.present, proposed);
     if (!result.ok) {
-      this.say(`Not done: ${result.error}.`);
+      this.say({ text: `Not done: ${result.error}.` });
       return false;
     }
     if (result.inverse.length === 0) return true;
-    const last = this.past.at(-1);
+    const { change, inverse } = result;
+    const last = this.history.undoable;
     const now = this.outside.now();
     const joins = gesture !== null && last?.key === gesture && this.openKey === gesture && now - last.at < patience;
-    const step: Step = { label: change.label, ops: change.ops, inverse: result.inverse, key: gesture, at: now };
-    this.past = joins ? [...this.past.slice(0, -1), { ...step, ops: merge(last.ops, step.ops), inverse: compact([...step.inverse, ...last.inverse]) }] : [...this.past, step].slice(-500);
+    if (!joins) this.own.beginGesture();
+    const changeId = this.push(change, result.project, joins);
+    this.history.note({ label: change.label, ops: change.ops, inverse: restoring(inverse, change.ops, changeId), changeIds: [changeId], key: gesture, at: now }, joins);
     this.openKey = gesture;
-    this.future = [];
-    this.push(change, result.project, joins);
+    this.tell();
     return true;
   }
 
-  /** Keeps quiet about edits until they are told, for a gesture that paints what it does by itself. */
-  hold(): void { this.held ??= this.present; }
+  /** Keeps quiet about edits until `resume`, for a gesture that paints what it does by itself. */
+  pause(): void { this.paused ??= this.present; }
 
   /** Tells what was held back, and everything from now on. */
-  release(): void {
-    if (!this.held) return;
-    this.held = null;
+  resume(): void {
+    if (!this.paused) return;
+    this.paused = null;
     this.tell();
   }
 
   /** Ends a gesture: what follows is a step of its own. */
-  settle(): void { this.openKey = null; }
+  endGesture(): void { this.openKey = null; }
 
   /** Takes a gesture back as if it had not begun; nothing happens when it changed nothing. */
   cancel(gesture: string): void {
-    if (this.past.at(-1)?.key === gesture) {
-      const { future } = this;
+    if (this.history.undoable?.key === gesture) {
+      const redoable = this.history.redoSteps;
       this.travel("past", "future", "Undo");
-      this.future = future;
+      this.history.redoSteps = redoable;
       this.tell();
     }
-    this.settle();
+    this.endGesture();
   }
 
   undo(): void { this.travel("past", "future", "Undo"); }
   redo(): void { this.travel("future", "past", "Redo"); }
 
-  private travel(from: "past" | "future", to: "past" | "future", word: string): void {
-    const step = this[from].at(-1);
+  private travel(from: "past" | "future", to: "past" | "future", word: "Undo" | "Redo"): void {
+    const step = this.history.take(from);
     if (!step) return;
     this.openKey = null;
-    this[from] = this[from].slice(0, -1);
-    const change: Change = { label: `${word}: ${step.label}`.slice(0, 200), ops: step.inverse };
-    const result = accept(this.present, change);
+    const { label, ops } = changeOf(step, word);
+    const result = accept(this.present, { label: cutText(label, 200), ops });
     // a gesture that came back to where it began has nothing to take back
-    if (result.ok && result.inverse.length === 0) {
-      this.tell();
-      return;
-    }
-    if (!result.ok) {
-      this.say(`“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: what it changed is gone.`);
-      this.tell();
-      return;
-    }
-    this[to] = [...this[to], { label: step.label, ops: step.inverse, inverse: result.inverse, key: null, at: 0 }];
-    this.push(change, result.project, false);
-  }
-
-  private push(change: Change, after: Project, joins: boolean): void {
-    const last = this.queue.at(-1);
-    this.present = after;
-    if (joins && last && !last.tried) {
-      this.queue = [...this.queue.slice(0, -1), { ...last, change: { label: change.label, ops: merge(last.change.ops, change.ops) }, after }];
-    } else this.queue = [...this.queue, { changeId: newId(), change, after, tried: false }];
-    this.keepQueue();
+    if (result.ok && result.inverse.length > 0) this.retrace(step, result, to);
+    else if (!result.ok) this.say({ text: `“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: ${result.error}.` });
     this.tell();
-    this.plan(PAUSE);
   }
 
-  /** Takes up changes that another visit could not save. */
-  adopt(list: readonly { changeId: string; change: Change }[]): void {
+  private retrace(step: Step, { change, inverse, project }: { change: Change; inverse: readonly Op[]; project: Project }, to: "past" | "future"): void {
+    const changeId = this.push(change, project, false);
+    this.history.put(to, { label: step.label, ops: step.inverse, inverse: restoring(inverse, change.ops, changeId), changeIds: [changeId], key: null, at: 0 });
+  }
+
+  /** Puts a change at the end of the queue, or into the last one; returns the id it is saved under. */
+  private push(change: Change, after: Project, joins: boolean): string {
+    const last = this.queue.at(-1);
+    const madeAt = this.outside.now();
+    const late = this.trouble !== null;
+    this.present = after;
+    let item: Pending;
+    if (joins && last && !last.tried) {
+      item = { ...last, change: { label: change.label, ops: merge(last.change.ops, change.ops) }, after, madeAt, late: last.late || late };
+      this.queue = [...this.queue.slice(0, -1), item];
+    } else {
+      item = { changeId: newId(), clientId: this.clientId, change, base: this.confirmed.seq, madeAt, late, place: this.place++, after, tried: false };
+      this.queue = [...this.queue, item];
+    }
+    this.keeper.keep(unsavedOf(item));
+    this.keeper.flush();
+    this.plan(PAUSE);
+    return item.changeId;
+  }
+
+  /**
+   * Takes up changes that a closed window could not save. They do not show before the server has them: what others changed
+   * since is newer, and may have to be chosen from.
+   */
+  adopt(list: readonly Unsaved[]): void {
     const known = new Set(this.queue.map((p) => p.changeId));
-    this.queue = [...this.queue, ...list.filter((p) => !known.has(p.changeId)).map((p) => ({ ...p, after: null, tried: true }))];
-    this.replay();
-    this.keepQueue();
+    const fresh = [...list].sort((a, b) => a.madeAt - b.madeAt || a.place - b.place).filter((p) => !known.has(p.changeId));
+    this.queue = [...this.queue, ...fresh.map((p): Pending => ({ ...p, late: true, after: null, tried: true }))];
     this.tell();
     this.plan(0);
   }
 
+  /** Shows changes that were set aside by an earlier visit or another window of this browser. */
+  recall(list: readonly Aside[]): void {
+    const known = new Set(this.setAside.map((a) => a.changeId));
+    this.setAside = [...this.setAside, ...list.filter((a) => !known.has(a.changeId))];
+    this.tell();
+  }
+
+  /** Notes that another window of this browser dealt with a change that was set aside. */
+  asideGone(changeId: string): void {
+    this.setAside = this.setAside.filter((a) => a.changeId !== changeId);
+    this.tell();
+  }
+
+  /** Makes a change that was set aside once more, over whatever is there now; false when it cannot be made. */
+  useAside(changeId: string): boolean {
+    const item = this.setAside.find((a) => a.changeId === changeId);
+    if (!item) return false;
+    const result = accept(this.present, item.change);
+    if (!result.ok) {
+      this.say({ text: `“${item.change.label}” still cannot be made: ${result.error}.` });
+      return false;
+    }
+    this.dropAside(changeId);
+    return this.edit(item.change);
+  }
+
+  /** Forgets a change that was set aside. */
+  dropAside(changeId: string): void {
+    this.keeper.forgetAside(changeId);
+    this.keeper.flush();
+    this.asideGone(changeId);
+  }
+
   /** Takes a change that arrived from the server; false when one before it is missing. */
-  arrive(change: Arrived): boolean {
+  arrive(change: LoggedChange): boolean {
     if (change.seq <= this.confirmed.seq) return true;
     if (change.seq > this.confirmed.seq + 1) return false;
-    const mine = this.queue[0]?.changeId === change.changeId ? this.queue[0] : null;
-    if (mine) this.queue = this.queue.slice(1);
-    const exact = mine?.after && this.aligned ? mine.after : null;
-    this.confirmed = { seq: change.seq, project: exact ?? apply(this.confirmed.project, change.ops).doc };
+    const mine = this.queue.find((p) => p.changeId === change.changeId);
+    const before = this.confirmed.project;
+    // the result is known where the queue was laid over exactly what is confirmed, and the change is kept as it was sent
+    const exact = mine && mine === this.queue[0] && !hasRestores(mine.change) && this.aligned ? mine.after : null;
+    this.confirmed = { seq: change.seq, project: exact ?? apply(before, change.ops).doc };
+    if (mine) this.settleOwn(mine, change);
+    else if (change.clientId !== this.clientId) this.noticeLoss(change, before);
     if (!exact) this.replay();
-    if (mine) this.keepQueue();
     this.tell();
     return true;
   }
 
-  /** Whether the queue was laid over exactly what is confirmed, so that its results are the truth once kept. */
+  private settleOwn(mine: Pending, change: LoggedChange): void {
+    this.queue = this.queue.filter((p) => p !== mine);
+    this.own.note(change);
+    this.keeper.forget(mine.changeId);
+    this.keeper.flush();
+  }
+
+  /** Says once a gesture that somebody overwrote what they had not seen, and offers one's own values. */
+  private noticeLoss(change: LoggedChange, before: Project): void {
+    const loss = this.own.lossTo(change, before);
+    if (!loss) return;
+    const more = loss.places > 1 ? ` and ${loss.places - 1} more` : "";
+    this.say({
+      text: `Another window changed ${placeWords(this.present, loss.path)}${more} at the same time as you (“${change.label}”).`,
+      action: { label: "Use mine", run: () => { this.edit({ label: cutText(`Use mine: ${change.label}`, 200), ops: loss.back }); } },
+    });
+  }
+
   private get aligned(): boolean { return this.queue.every((p) => p.after !== null); }
 
   private replay(): void {
     let project = this.confirmed.project;
-    this.queue = this.queue.map((p) => ({ ...p, after: (project = apply(project, p.change.ops).doc) }));
+    this.queue = this.queue.map((p) => {
+      // what was taken up from a closed window does not show before it is saved
+      if (p.clientId !== this.clientId) return p;
+      project = apply(project, p.change.ops).doc;
+      return { ...p, after: project };
+    });
     this.present = project;
   }
 
   /** Starts from a new snapshot, keeping the edits that are not saved yet. */
-  reset(start: { seq: number; project: Project }): void {
+  private restart(start: Snapshot): void {
     if (start.seq < this.confirmed.seq) return;
     this.confirmed = start;
     this.replay();
     this.tell();
-    this.plan(0);
+  }
+
+  /** Reads what others did meanwhile, when something is known to be missing. */
+  catchUp(): Promise<void> {
+    this.catching ??= this.readMissed().catch(() => undefined).then(() => { this.catching = null; });
+    return this.catching;
+  }
+
+  private async readMissed(): Promise<void> {
+    for (let page = 0; page < MOST_PAGES && !this.ended; page++) {
+      const missed = await this.outside.since(this.confirmed.seq);
+      if (!missed) return;
+      for (const change of missed.changes) this.arrive(change);
+      if (!missed.more) return;
+    }
+    const start = await this.outside.snapshot();
+    if (start && !this.ended) this.restart(start);
   }
 
   /** Tries to save at once, as when the connection is back. */
@@ -230,66 +309,97 @@ export class Session {
     if (!first || this.sending || this.ended) return;
     this.sending = true;
     this.queue = this.queue.map((p) => (p === first ? { ...p, tried: true } : p));
-    const body = JSON.stringify({ changeId: first.changeId, clientId: this.clientId, since: this.confirmed.seq, change: first.change });
-    let answer: Answer;
+    const answer = await this.ask(first);
     try {
-      const { status, answer: raw } = await this.outside.send(body);
-      answer = isAnswer(raw) ? raw : { kind: "away", reason: `the server answered ${status}` };
-    } catch {
-      answer = { kind: "away", reason: "the server does not answer" };
+      if (!this.ended) await this.take(first, answer);
+    } finally {
+      this.sending = false;
+      this.plan(answer.kind === "away" ? Math.min(LONGEST_WAIT, 500 * 2 ** Math.min(6, this.failures - 1)) : 0);
     }
-    this.sending = false;
-    if (!this.ended) this.take(first, answer);
   }
 
-  private take(first: Pending, answer: Answer): void {
+  private async ask({ changeId, clientId, base, late, change }: Pending): Promise<SaveAnswer> {
+    const body = JSON.stringify({ changeId, clientId, base, late, since: this.confirmed.seq, change: asSent(change) });
+    try {
+      return readAnswer(await this.outside.send(body));
+    } catch {
+      return { kind: "away", reason: "the server does not answer" };
+    }
+  }
+
+  private async take(first: Unsaved, answer: SaveAnswer): Promise<void> {
     if (answer.kind === "away") {
-      this.trouble = answer.reason;
-      this.failures++;
-      this.tell();
-      this.plan(Math.min(LONGEST_WAIT, 500 * 2 ** Math.min(6, this.failures - 1)));
+      this.goOffline(answer.reason);
       return;
     }
     this.failures = 0;
     this.trouble = null;
-    if (answer.kind === "kept") {
-      for (const change of answer.missed) this.arrive(change);
-      this.arrive({ seq: answer.seq, changeId: first.changeId, clientId: this.clientId, label: first.change.label, ops: first.change.ops });
-      if (this.queue[0] === first || this.queue.some((p) => p.changeId === first.changeId)) this.drop(first.changeId);
-    } else {
-      this.drop(first.changeId);
-      this.past = this.past.filter((s) => s.label !== first.change.label || s.ops !== first.change.ops);
-      this.say(answer.kind === "refused" ? `“${first.change.label}” was not kept: ${answer.reason}.` : "This project was removed; what you change here cannot be saved.");
+    switch (answer.kind) {
+      case "kept": await this.takeKept(first, answer); break;
+      case "conflict":
+        for (const change of answer.missed.changes) this.arrive(change);
+        this.putAside(first, { kind: "conflict", clashes: answer.clashes });
+        break;
+      case "refused": this.putAside(first, { kind: "refused", reason: answer.reason }); break;
+      case "unknown":
+        for (const item of this.queue) this.putAside(item, { kind: "refused", reason: "this project was removed" });
+        break;
     }
     this.tell();
-    this.plan(0);
   }
 
-  private drop(changeId: string): void {
-    this.queue = this.queue.filter((p) => p.changeId !== changeId);
+  /** From now on what waits is late: others may change the same before it arrives. */
+  private goOffline(reason: string): void {
+    this.trouble = reason;
+    this.failures++;
+    if (this.queue.some((p) => !p.late)) {
+      this.queue = this.queue.map((p) => ({ ...p, late: true }));
+      for (const item of this.queue) this.keeper.keep(unsavedOf(item));
+      this.keeper.flush();
+    }
+    this.tell();
+  }
+
+  private async takeKept(first: Unsaved, answer: Kept): Promise<void> {
+    for (const change of answer.missed.changes) this.arrive(change);
+    const { changeId, clientId, base, change } = first;
+    const logged: LoggedChange = { seq: answer.seq, base, changeId, clientId, label: change.label, ops: answer.ops ?? change.ops };
+    if (!this.arrive(logged)) await this.catchUp();
+    // a snapshot may have been read meanwhile that has it already
+    const left = this.queue.find((p) => p.changeId === changeId);
+    if (left && this.confirmed.seq >= answer.seq) {
+      this.settleOwn(left, logged);
+      this.replay();
+    }
+    if (answer.gone.length > 0) {
+      this.say({ text: `“${change.label}” is saved, but ${placeWords(this.present, answer.gone[0] ?? [])} was removed meanwhile. It will show when that is brought back.` });
+    }
+  }
+
+  private putAside(item: Unsaved, why: AsideReason): void {
+    const aside: Aside = { ...unsavedOf(item), why };
+    this.queue = this.queue.filter((p) => p.changeId !== item.changeId);
+    this.setAside = [...this.setAside, aside];
+    this.history.dropChange(item.changeId);
+    this.keeper.forget(item.changeId);
+    this.keeper.setAside(aside);
+    this.keeper.flush();
     this.replay();
-    this.keepQueue();
+    const because = why.kind === "refused" ? `it was not taken: ${why.reason}` : "others changed the same meanwhile";
+    this.say({ text: `${changeWords(item.change)} was set aside: ${because}.` });
   }
 
-  private keepQueue(): void {
-    this.outside.keep(this.id, this.queue.length ? JSON.stringify(this.queue.map(({ changeId, change }) => ({ changeId, change }))) : null);
-  }
+  private say(message: Message): void { for (const call of this.messages) call(message); }
 
-  private say(text: string): void { for (const call of this.messages) call(text); }
+  private saveState(): SaveState {
+    if (this.queue.length === 0) return { kind: "saved" };
+    if (this.trouble === null) return { kind: "saving" };
+    return { kind: "waiting", reason: this.trouble, changes: this.queue.length, kept: !this.keeper.atRisk };
+  }
 
   private tell(): void {
-    const next: SaveState = this.queue.length === 0 ? { kind: "saved" } : this.trouble !== null ? { kind: "waiting", reason: this.trouble, changes: this.queue.length } : { kind: "saving" };
+    const next = this.saveState();
     if (JSON.stringify(next) !== JSON.stringify(this.state)) this.state = next;
-    if (!this.held) for (const call of this.listeners) call();
+    if (!this.paused) for (const call of this.listeners) call();
   }
 }
-
-const isAnswer = (raw: unknown): raw is Answer =>
-  typeof raw === "object" && raw !== null && "kind" in raw && ["kept", "refused", "unknown", "away"].includes((raw as { kind: string }).kind);
-
-/** Of inverse steps for the same place the last one alone matters: it brings back the oldest value. */
-const compact = (ops: readonly Op[]): Op[] => {
-  if (ops.some((o) => o.op === "remove" || typeof o.value === "object")) return [...ops];
-  const last = new Map(ops.map((o, i) => [o.path.join("\n"), i]));
-  return ops.filter((o, i) => last.get(o.path.join("\n")) === i);
-};

@@ -55,7 +55,7 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
     ...(screens.length || effect.type === "go" || effect.type === "open" ? [{ value: "go", words: "go to" }, { value: "open", words: "open over it" }] : []), { value: "close", words: "close the overlay" },
     ...clips.flatMap((l) => [{ value: `clip ${l.id}`, words: `play or pause ${l.name}` }, { value: `seek ${l.id}`, words: `${l.name}: go to` }]),
     { value: "stir", words: "stir: only its lanes move" },
-    { value: "scroll", words: "scroll to" },
+    ...(Object.values(piece.layers).some((l) => l.parent !== null) ? [{ value: "scroll", words: "scroll to" }] : []),
     ...(forms ? [{ value: "empty", words: "empty the form" }] : []),
     { value: "back", words: "go back" }, { value: "raise", words: "say" }, { value: "address", words: "open the address" },
   ];
@@ -65,7 +65,7 @@ export const EffectPart = ({ piece, effect, motion, onChange, onRemove }: { piec
     if (kind === "scroll") { const first = Object.values(piece.layers).find((l) => l.parent !== null); if (first) onChange({ type: "scroll", layer: first.id }); }
     else if (kind === "clip" && a !== undefined) onChange({ type: "clip", layer: a, act: "turn" });
     else if (kind === "seek" && a !== undefined) onChange({ type: "seek", layer: a, ms: 0 });
-    else if (kind === "back" || kind === "close" || kind === "empty") onChange({ type: kind });
+    else if (kind === "back" || kind === "close" || kind === "empty" || kind === "stir") onChange({ type: kind });
     else if (kind === "address") onChange({ type: "address", to: "https://example.com" });
     else if (kind === "go" || kind === "open") { const screen = effect.type === "go" || effect.type === "open" ? effect.screen : screens[0]?.id; if (screen !== undefined) onChange({ type: kind, screen }); }
     else if (kind === "option") { const found = settable.find((s) => s.layer.id === a && s.option.id === b); if (found) onChange({ type: "option", layer: found.layer.id, option: found.option.id, value: usualOption(project, found.component, found.option) }); }

@@ -18,7 +18,8 @@ export type Way = "stay" | "down" | "right" | "left" | "away";
 interface Props {
   row: Row;
   cell: Cell;
-  start: string;
+  /** what was typed to open the cell; null when it was opened with all that it says */
+  start: string | null;
   onCommit: (text: string, by: Way) => boolean;
   /** sets a value at once while it is still being chosen */
   onLive: (said: Said) => void;
@@ -67,11 +68,11 @@ const ChoiceEditor = ({ row, said, start, onCommit, onCancel }: { row: Row; said
 export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: Props) => {
   const project = useProject();
   const field = useRef<HTMLInputElement>(null);
-  const [typed, setTyped] = useState<string | null>(start === cell.text ? null : start);
+  const [typed, setTyped] = useState<string | null>(start);
   const finished = useRef(false);
   // what was chosen in the panel shows as text, until one types
   const text = typed ?? wordsFor(project, row, cell.said);
-  const [whole] = useState(start === cell.text);
+  const [whole] = useState(start === null);
   useEffect(() => {
     field.current?.focus();
     if (whole) field.current?.select();
@@ -105,7 +106,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
     } else return;
     e.preventDefault();
   };
-  if (row.choices) return <ChoiceEditor row={row} said={cell.said} start={start === cell.text ? "" : start} onCommit={onCommit} onCancel={onCancel} />;
+  if (row.choices) return <ChoiceEditor row={row} said={cell.said} start={start ?? ""} onCommit={onCommit} onCancel={onCancel} />;
   const done = () => commit("stay");
   const panel = () => {
     switch (row.type.is) {

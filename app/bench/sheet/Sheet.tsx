@@ -123,7 +123,7 @@ const Grid = ({ piece, layer, rows, variants }: { piece: Piece; layer: Layer; ro
     else if (move) sheet.go(sheet.bound({ row: place.row + move[0] * (held ? 1000 : 1), column: place.column + move[1] * (held ? 1000 : 1) }));
     else if (e.key === "Home" || e.key === "End") sheet.go({ row: held ? (e.key === "Home" ? 0 : rows.length - 1) : place.row, column: e.key === "Home" ? 0 : variants.length - 1 });
     else if (held && e.key === "Enter") sheet.fill(sheet.chosenColumns.filter((c) => c !== place.column));
-    else if (e.key === "Enter" || e.key === "F2") { if (row.type.is === "flag") sheet.flip(row, cell); else sheet.begin(cell.text); }
+    else if (e.key === "Enter" || e.key === "F2") { if (row.type.is === "flag") sheet.flip(row, cell); else sheet.begin(null); }
     else if (e.key === "Delete" || e.key === "Backspace") sheet.clear();
     else if (e.key === "ContextMenu" || (e.shiftKey && e.key === "F10")) {
       const box = (e.target as HTMLElement).getBoundingClientRect();
@@ -170,10 +170,10 @@ const Grid = ({ piece, layer, rows, variants }: { piece: Piece; layer: Layer; ro
                 return (
                   <div key={variantKey(piece, v)} role="gridcell" aria-colindex={column + 2} aria-selected={inRange} className={classes} style={{ left: start }} tabIndex={here ? 0 : -1} data-cell={`${index}.${column}`} data-key={row.key} data-of={variantKey(piece, v)} title={cellTitle(piece, cell)}
                     onClick={(e) => { if (here && open) return; if (e.shiftKey) sheet.extend({ row: index, column }); else if (e.ctrlKey || e.metaKey) sheet.toggleColumn({ row: index, column }); else sheet.go({ row: index, column }); }}
-                    onDoubleClick={() => { if (!open) { if (row.type.is === "flag") sheet.flip(row, cell); else sheet.begin(cell.text); } }}
+                    onDoubleClick={() => { if (!open) { if (row.type.is === "flag") sheet.flip(row, cell); else sheet.begin(null); } }}
                     onContextMenu={(e) => { if (here && open) return; e.preventDefault(); if (!inRange) sheet.go({ row: index, column }); setMenu({ x: e.clientX, y: e.clientY, items: sheet.menuFor(row, cell) }); }}>
                     {here && open
-                      ? <CellEditor row={row} cell={cell} start={open.text} onCommit={(text, by) => sheet.commit(row, text, by)} onLive={(said) => sheet.show(row, said)} onKeep={sheet.keep} onCancel={sheet.cancel} />
+                      ? <CellEditor row={row} cell={cell} start={open.typed} onCommit={(text, by) => sheet.commit(row, text, by)} onLive={(said) => sheet.show(row, said)} onKeep={sheet.keep} onCancel={sheet.cancel} />
                       : <CellView piece={piece} row={row} cell={cell} layer={layer} variant={variantKey(piece, v)} />}
                     {here && !open && variants.length > 1 && (
                       <span className="fill-grip" title="Drag across to fill"

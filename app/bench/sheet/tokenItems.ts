@@ -20,7 +20,7 @@ export const tokenItems = ({ project, session, piece, chosen, row, cell, edits }
       const gesture = `token ${made.id}`;
       if (!session.edit(made.change, gesture)) return;
       edits.set(all({ token: made.id }), gesture);
-      session.settle();
+      session.endGesture();
       edits.note(`Made the token “${layer.name} ${row.label}” and bound this value to it. Rename it on the project’s System page.`);
     } });
   }

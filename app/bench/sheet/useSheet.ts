@@ -27,7 +27,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
   const look = useBench((s) => s.look);
   const [row, setRow] = useState(0);
   const [farRow, setFarRow] = useState(0);
-  const [open, setOpen] = useState<{ text: string; live: string | null } | null>(null);
+  const [open, setOpen] = useState<{ typed: string | null; live: string | null } | null>(null);
   const [focusing, setFocusing] = useState(0);
 
   const keys = useMemo(() => variants.map((v) => variantKey(piece, v)), [piece, variants]);
@@ -78,7 +78,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     return next;
   };
   const close = () => {
-    session.settle();
+    session.endGesture();
     setOpen(null);
     put({ editing: false, problem: null });
   };
@@ -98,7 +98,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
   /** Each further choice of one cell is part of the same step of undo. */
   const show = (r: Row, said: Said) => {
     const live = open?.live ?? `choose ${newId()}`;
-    if (!open?.live) setOpen({ text: open?.text ?? "", live });
+    if (!open?.live) setOpen({ typed: open?.typed ?? null, live });
     edits.set(Object.fromEntries(chosen.map((id) => [id, { [r.key]: said, ...(r.mode ? { [r.mode]: "fixed" } : {}) }])), live);
   };
   const cancel = (by?: Way) => {
@@ -121,11 +121,12 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     edits.set(next, gesture);
   };
   const settle = () => {
-    session.settle();
+    session.endGesture();
     put({ editing: false });
   };
-  const begin = (text: string) => {
-    setOpen({ text, live: null });
+  /** Opens a cell with what was typed, or with all that it says (null). */
+  const begin = (typed: string | null) => {
+    setOpen({ typed, live: null });
     put({ editing: true });
   };
   const flip = (r: Row, cell: Cell) => commit(r, cell.value === true ? "no" : "yes", "stay");
@@ -168,7 +169,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     }
     const gesture = `paste ${newId()}`;
     if (single) { const first = all[0]; if (first) edits.set(first.next, gesture); } else for (const { v, next } of all) edits.setIn([v], next, gesture);
-    session.settle();
+    session.endGesture();
   };
 
   /** Gives other columns the value of the cell one is at. */
@@ -185,7 +186,7 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
       }
     }
     edits.setIn(targets, next);
-    session.settle();
+    session.endGesture();
   };
 
   /** What can be done with a cell, for its menu. */

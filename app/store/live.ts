@@ -1,0 +1,44 @@
+import type { FromHub, ToHub } from "../../workers/hub";
+
+/** This window's end of what brings others' changes. */
+export interface Live {
+  watch(project: string, seq: number, lock: string): void;
+  close(): void;
+}
+
+interface Line {
+  post(message: ToHub): void;
+  close(): void;
+}
+
+/** A hub of this window's own, where the browser has no shared workers. */
+const ownLine = (hear: (message: FromHub) => void): Line => {
+  const port = { post: hear };
+  const hub = import("../../workers/stream").then(({ browserHub }) => browserHub());
+  return {
+    post: (message) => void hub.then((h) => h.take(port, message)),
+    close: () => undefined,
+  };
+};
+
+const sharedLine = (hear: (message: FromHub) => void): Line => {
+  const worker = new SharedWorker(new URL("../../workers/live.ts", import.meta.url), { type: "module", name: "nubble-live" });
+  worker.port.onmessage = ({ data }: MessageEvent<FromHub>) => hear(data);
+  worker.port.start();
+  return {
+    post: (message) => worker.port.postMessage(message),
+    close: () => worker.port.close(),
+  };
+};
+
+/** Opens the line over which changes of others arrive. All windows of this browser share one stream from the server. */
+export const openLive = (hear: (message: FromHub) => void): Live => {
+  const line = typeof SharedWorker === "undefined" ? ownLine(hear) : sharedLine(hear);
+  return {
+    watch: (project, seq, lock) => line.post({ kind: "watch", project, seq, lock }),
+    close: () => {
+      line.post({ kind: "leave" });
+      line.close();
+    },
+  };
+};

@@ -1,0 +1,59 @@
+import { z } from "zod";
+import { changeSchema } from "#core/project";
+import type { Change, Clash, Project } from "#core/project";
+
+/** A change of this browser that is not known to be on the server, as it is kept over a reload. */
+export interface Unsaved {
+  readonly changeId: string;
+  /** the window that made it */
+  readonly clientId: string;
+  readonly change: Change;
+  /** number of the newest change its maker had seen */
+  readonly base: number;
+  /** when its last edit was made, ms since 1970 */
+  readonly madeAt: number;
+  /** made offline, or taken up after its window was closed: it does not overwrite what others did since */
+  readonly late: boolean;
+  /** place in the order of its window's changes */
+  readonly place: number;
+}
+
+/**
+ * A change in the queue. `after` is the project with it, while nothing else came in between. Once it was `tried` the server
+ * may have it although no answer came, so it must stay what it is: what it knows it does not take again.
+ */
+export interface Pending extends Unsaved {
+  readonly after: Project | null;
+  readonly tried: boolean;
+}
+
+/** Why a change was set aside instead of being saved. */
+export type AsideReason =
+  | { readonly kind: "conflict"; readonly clashes: readonly Clash[] }
+  | { readonly kind: "refused"; readonly reason: string };
+
+/** A change that could not just be saved; its maker chooses what becomes of it. */
+export interface Aside extends Unsaved {
+  readonly why: AsideReason;
+}
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
+const count = z.number().int().min(0);
+
+/** The form in which changes are kept over a reload: what lies in a browser's storage may be anything. */
+export const unsavedSchema = z.object({
+  changeId: id, clientId: id, change: changeSchema, base: count, madeAt: z.number(), late: z.boolean(), place: count,
+});
+
+const clash = z.object({ seq: count, label: z.string(), paths: z.array(z.array(z.string())) });
+
+export const asideSchema = unsavedSchema.extend({
+  why: z.discriminatedUnion("kind", [
+    z.object({ kind: z.literal("conflict"), clashes: z.array(clash) }),
+    z.object({ kind: z.literal("refused"), reason: z.string() }),
+  ]),
+});
+
+/** What of a change in the queue is kept over a reload. */
+export const unsavedOf = ({ changeId, clientId, change, base, madeAt, late, place }: Unsaved): Unsaved =>
+  ({ changeId, clientId, change, base, madeAt, late, place });
