@@ -1,5 +1,5 @@
 import { Umzug, SequelizeStorage } from "umzug";
-import { migrate, openDatabase, ProjectLog, storeAsset } from "../server/index.ts";
+import { decodeHere, migrate, openDatabase, ProjectLog, storeAsset } from "../server/index.ts";
 import { kelpwayKit, pictureFiles } from "../demo/index.ts";
 
 const DEMO = "kelpway-kit";
@@ -12,7 +12,7 @@ export const prepareDatabase = async (url: string, reset = false): Promise<strin
     const log = new ProjectLog(db);
     const seed = async () => {
       await log.destroy(DEMO);
-      for (const { bytes } of pictureFiles()) await storeAsset(bytes);
+      for (const { bytes } of pictureFiles()) await storeAsset(bytes, decodeHere);
       await log.create(DEMO, kelpwayKit());
     };
     // noted where the migrations are, so that a demo project somebody removed stays removed

@@ -1,40 +1,60 @@
 import { spawn } from "node:child_process";
 import type { ChildProcess } from "node:child_process";
-import { createWriteStream } from "node:fs";
-import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { LogFile } from "./run/logs.ts";
+import { endProcess, waitUntil } from "./run/processes.ts";
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 
-export interface Served { readonly address: string; readonly child: ChildProcess; stop(signal?: NodeJS.Signals): Promise<void> }
+/** How long the server may take to answer, and to end when it is asked to, ms. */
+const START_PATIENCE = 40_000;
+const STOP_PATIENCE = 3000;
 
-/** Serves a build on loopback; its access log goes to a file. */
-export const serve = async (build: string, port: number, databaseUrl: string, logFile: string): Promise<Served> => {
-  const bin = createRequire(import.meta.url).resolve("@react-router/serve/package.json").replace("package.json", "bin.js");
-  const child = spawn(process.execPath, [bin, join(build, "server/index.js")], {
-    cwd: root, stdio: ["ignore", "pipe", "pipe"], detached: true,
-    env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(port), DATABASE_URL: databaseUrl },
-  });
-  const log = createWriteStream(logFile, { flags: "a" });
-  child.stdout?.pipe(log, { end: false });
-  child.stderr?.pipe(log, { end: false });
-  const address = `http://127.0.0.1:${port}`;
-  const exited = new Promise<void>((resolve) => child.once("exit", () => { log.end(); resolve(); }));
-  for (let i = 0; ; i++) {
-    const up = await fetch(`${address}/health`).then((r) => r.ok, () => false);
-    if (up) break;
-    if (child.exitCode !== null || i > 300) throw new Error(`the server did not start; its own words are in ${logFile}`);
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  return {
-    address, child,
-    stop: async (signal = "SIGTERM") => {
-      if (child.exitCode === null && child.signalCode === null) child.kill(signal);
-      // windows hold their streams open, and the server would wait for them; every change is a transaction, so it may be cut off
-      const patience = setTimeout(() => child.kill("SIGKILL"), 1500);
-      await exited;
-      clearTimeout(patience);
+export interface ServeOptions {
+  readonly build: string;
+  readonly port: number;
+  readonly databaseUrl: string;
+  readonly log: LogFile;
+  readonly host?: string;
+  /** hosts it may be reached under beside loopback: `name:port` */
+  readonly allowHosts?: readonly string[];
+  /** by which this run's processes are known */
+  readonly run?: string;
+}
+
+export interface Served {
+  readonly address: string;
+  readonly child: ChildProcess;
+  stop(signal?: NodeJS.Signals): Promise<void>;
+}
+
+/** Whether a server answers at an address. */
+export const answers = (address: string, ms = 3000): Promise<boolean> =>
+  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) }).then((response) => response.ok, () => false);
+
+/** Starts the built server. It ends by itself when this process is gone. */
+export const serve = async ({ build, port, databaseUrl, log, host = "127.0.0.1", allowHosts = [], run = "" }: ServeOptions): Promise<Served> => {
+  const child = spawn(process.execPath, [join(build, "server/index.js")], {
+    cwd: root, stdio: ["ignore", "pipe", "pipe", "ipc"], detached: true,
+    env: {
+      ...process.env, NODE_ENV: "production", HOST: host, PORT: String(port), DATABASE_URL: databaseUrl,
+      NUBBLE_ALLOW_HOSTS: allowHosts.join(","), NUBBLE_RUN: run,
     },
+  });
+  child.on("error", (error) => log.write(`${error.message}\n`));
+  log.follow(child.stdout);
+  log.follow(child.stderr);
+  const address = `http://127.0.0.1:${port}`;
+  const ended = () => child.exitCode !== null || child.signalCode !== null;
+  const stop = async (signal: NodeJS.Signals = "SIGTERM") => {
+    // windows hold their streams open; every change is a transaction, so they may be cut off
+    if (!ended() && child.pid !== undefined) await endProcess(child.pid, signal, STOP_PATIENCE);
   };
+  await waitUntil(async () => ended() || await answers(address), START_PATIENCE, 100);
+  if (ended() || !(await answers(address))) {
+    await stop("SIGKILL");
+    throw new Error(`the server did not start; its own words are in ${log.path}`);
+  }
+  return { address, child, stop };
 };

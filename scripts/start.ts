@@ -1,87 +1,190 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { mkdirSync } from "node:fs";
+import { randomBytes } from "node:crypto";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { build } from "./build.ts";
 import { prepareDatabase } from "./database.ts";
-import { databaseFolder, freePort, startPostgres } from "./postgres.ts";
-import type { Postgres } from "./postgres.ts";
-import { root, serve } from "./serve.ts";
+import { LogFile } from "./run/logs.ts";
+import { databaseFolder, freePort, startPostgres } from "./run/postgres.ts";
+import type { Postgres } from "./run/postgres.ts";
+import { isAlive, waitUntil } from "./run/processes.ts";
+import { endLeftServer, forgetRunState, readRunState, writeRunState } from "./run/state.ts";
+import { supervise } from "./run/supervise.ts";
+import type { Supervised } from "./run/supervise.ts";
+import { answers, root, serve } from "./serve.ts";
 import type { Served } from "./serve.ts";
 
-const say = (text: string) => console.log(`\x1b[1m· ${text}\x1b[0m`);
-const data = join(root, ".data");
-const runningFile = join(data, "running.json");
+// what listens may be gone (a closed terminal): that is no reason to stop
+for (const stream of [process.stdout, process.stderr]) stream.on("error", () => undefined);
 
-const readOptions = () => {
+const say = (text: string) => console.log(`\x1b[1m· ${text}\x1b[0m`);
+const data = process.env.NUBBLE_DATA ?? join(root, ".data");
+const runningFile = join(data, "running.json");
+/** How often the server is asked whether it still answers, and how often it may fail to, ms. */
+const HEALTH_EVERY = 5000;
+const MOST_SILENCE = 6;
+
+interface Options {
+  readonly port: number | undefined;
+  readonly reset: boolean;
+  readonly host: string;
+  readonly allowHosts: readonly string[];
+}
+
+const readOptions = (): Options => {
   try {
-    const { values } = parseArgs({ options: { port: { type: "string" }, reset: { type: "boolean", default: false } } });
+    const { values } = parseArgs({
+      options: {
+        port: { type: "string" }, reset: { type: "boolean", default: false },
+        host: { type: "string", default: "127.0.0.1" }, "allow-host": { type: "string", multiple: true, default: [] },
+      },
+    });
     const port = values.port === undefined ? undefined : Number(values.port);
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536)) throw new Error(`--port takes a port number, not “${values.port}”`);
-    return { port, reset: values.reset };
+    return { port, reset: values.reset, host: values.host, allowHosts: values["allow-host"] };
   } catch (error) {
     console.error(`nubble: ${(error as Error).message}`);
     process.exit(2);
   }
 };
 
-const alreadyRunning = (): string | null => {
-  if (!existsSync(runningFile)) return null;
-  try {
-    const { pid, address } = JSON.parse(readFileSync(runningFile, "utf8")) as { pid: number; address: string };
-    process.kill(pid, 0);
-    return address;
-  } catch {
-    return null;
-  }
+const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+
+const isFull = (reason: string): boolean => /ENOSPC|no space left/i.test(reason);
+
+/** Says once in a while that the disk is full: it is not the moment for many words. */
+const diskWarning = (): ((reason: string) => void) => {
+  let saidAt = 0;
+  return (reason) => {
+    if (Date.now() - saidAt < 60_000) return;
+    saidAt = Date.now();
+    console.error(isFull(reason)
+      ? "nubble: the disk is full. What was saved is safe; saving goes on by itself when there is room again."
+      : `nubble: a log cannot be written: ${reason}`);
+  };
 };
 
-const options = readOptions();
-mkdirSync(data, { recursive: true });
-const other = alreadyRunning();
-if (other && !process.env.DATABASE_URL) {
-  console.log(`Nubble is running already: ${other}  (stop it with Ctrl-C where it was started)`);
-  process.exit(0);
+/** Everything that runs, in the order in which it is started. */
+class Run {
+  private postgres: Postgres | undefined;
+  private served: Served | undefined;
+  private readonly watches: Supervised[] = [];
+  private readonly warn = diskWarning();
+  private readonly log = new LogFile(join(data, "server.log"), this.warn);
+  private readonly mark = randomBytes(12).toString("hex");
+  private stopping = false;
+
+  constructor(private readonly options: Options) {}
+
+  async start(): Promise<string> {
+    await this.mendEarlier();
+    say("Building");
+    console.log(build(join(root, "build")) ? "  built" : "  up to date");
+    const url = await this.startDatabase();
+    say("Preparing the database");
+    const did = await prepareDatabase(url, this.options.reset);
+    console.log(did.length ? did.map((d) => `  ${d}`).join("\n") : "  up to date");
+    const port = await this.choosePort();
+    say("Starting Nubble");
+    const startServer = async () => {
+      const { host } = this.options;
+      const allowHosts = this.options.allowHosts.map((name) => (name.includes(":") ? name : `${name}:${port}`));
+      this.served = await serve({ build: join(root, "build"), port, databaseUrl: url, log: this.log, host, allowHosts, run: this.mark });
+      const trouble = writeRunState(runningFile, { run: this.mark, address: this.served.address, serverPid: this.served.child.pid ?? 0 });
+      if (trouble) this.warn(trouble);
+    };
+    await startServer();
+    this.watches.push(supervise({ name: "The server", ended: () => this.serverEnded(), start: startServer, say: (text) => this.tell(text) }));
+    const { postgres } = this;
+    if (postgres) this.watches.push(supervise({ name: "PostgreSQL", ended: () => this.postgresEnded(postgres), start: () => postgres.restart(), say: (text) => this.tell(text) }));
+    return this.served?.address ?? "";
+  }
+
+  async stop(): Promise<void> {
+    if (this.stopping) return;
+    this.stopping = true;
+    for (const watch of this.watches) watch.release();
+    await this.served?.stop().catch(() => undefined);
+    await this.postgres?.stop().catch(() => undefined);
+    forgetRunState(runningFile);
+    await this.log.close();
+  }
+
+  private tell(text: string): void {
+    if (this.stopping) return;
+    console.error(`nubble: ${text}`);
+    this.log.write(`${new Date().toISOString()} ${text}\n`);
+  }
+
+  /** A start that was killed leaves its server behind; PostgreSQL is taken over as it is. */
+  private async mendEarlier(): Promise<void> {
+    const earlier = readRunState(runningFile);
+    if (!earlier) return;
+    if (await endLeftServer(earlier)) console.log("  an earlier start ended without stopping its server; it is stopped now");
+    forgetRunState(runningFile);
+  }
+
+  private async startDatabase(): Promise<string> {
+    if (process.env.DATABASE_URL) {
+      say("Using the database in DATABASE_URL");
+      return process.env.DATABASE_URL;
+    }
+    say("Starting PostgreSQL");
+    this.postgres = await startPostgres(databaseFolder(join(data, "postgres")), this.warn);
+    console.log(`  on 127.0.0.1:${this.postgres.port}`);
+    return this.postgres.url;
+  }
+
+  private async choosePort(): Promise<number> {
+    const { port } = this.options;
+    if (port === undefined) return freePort(4310);
+    return freePort(port, 0).catch(() => { throw new Error(`port ${port} is in use: choose another with --port`); });
+  }
+
+  /** Ends when the server did, or when it has not answered for long: then it is ended here. */
+  private async serverEnded(): Promise<string> {
+    const { served } = this;
+    if (!served) return "is not there";
+    const exited = new Promise<void>((resolve) => { served.child.once("exit", () => resolve()); });
+    let silent = 0;
+    for (;;) {
+      const { exitCode, signalCode } = served.child;
+      if (exitCode !== null || signalCode !== null) return `ended by itself (${signalCode ?? `code ${exitCode}`})`;
+      await Promise.race([sleep(HEALTH_EVERY), exited]);
+      silent = await answers(served.address) ? 0 : silent + 1;
+      if (silent < MOST_SILENCE) continue;
+      await served.stop("SIGKILL");
+      return "did not answer any more";
+    }
+  }
+
+  private async postgresEnded(postgres: Postgres): Promise<string> {
+    await waitUntil(() => !isAlive(postgres.pid()), Number.MAX_SAFE_INTEGER, 200);
+    return "ended by itself";
+  }
 }
 
-let postgres: Postgres | undefined, served: Served | undefined, stopping = false;
-const stop = async (code: number) => {
-  if (stopping) return;
-  stopping = true;
-  say("Stopping");
-  await served?.stop().catch(() => undefined);
-  await postgres?.stop().catch(() => undefined);
-  rmSync(runningFile, { force: true });
+const run = new Run(readOptions());
+const end = async (code: number) => {
+  await run.stop();
   process.exit(code);
 };
-process.on("SIGINT", () => void stop(0));
-process.on("SIGTERM", () => void stop(0));
-process.on("SIGHUP", () => void stop(0));
+for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const) process.on(signal, () => {
+  say("Stopping");
+  void end(0);
+});
+process.on("uncaughtException", (error) => {
+  console.error(`nubble: ${error.stack ?? error.message}`);
+  if (!isFull(error.message)) void end(1);
+});
 
 try {
-  say("Building");
-  console.log(build(join(root, "build")) ? "  built" : "  up to date");
-  let url = process.env.DATABASE_URL;
-  if (url) say("Using the database in DATABASE_URL");
-  else {
-    say("Starting PostgreSQL");
-    postgres = await startPostgres(databaseFolder(join(data, "postgres")));
-    url = postgres.url;
-    console.log(`  on 127.0.0.1:${postgres.port}`);
-  }
-  say("Preparing the database");
-  const did = await prepareDatabase(url, options.reset);
-  console.log(did.length ? did.map((d) => `  ${d}`).join("\n") : "  up to date");
-  const port = options.port === undefined ? await freePort(4310) : await freePort(options.port, 0).catch(() => { throw new Error(`port ${options.port} is in use: choose another with --port`); });
-  say("Starting Nubble");
-  served = await serve(join(root, "build"), port, url, join(data, "server.log"));
-  if (!process.env.DATABASE_URL) writeFileSync(runningFile, JSON.stringify({ pid: process.pid, address: served.address }));
-  served.child.once("exit", () => {
-    if (stopping) return;
-    console.error(`nubble: the server ended by itself; its own words are in ${join(data, "server.log")}`);
-    void stop(1);
-  });
-  console.log(`\nNubble is ready:  \x1b[1m${served.address}\x1b[0m\nCtrl-C stops it; everything is kept.`);
+  mkdirSync(data, { recursive: true, mode: 0o755 });
+  const address = await run.start();
+  console.log(`\nNubble is ready:  \x1b[1m${address}\x1b[0m\nCtrl-C stops it; everything is kept.`);
+  console.log("There are no accounts: whoever can reach this address can read and change everything (docs/security.md).");
 } catch (error) {
-  console.error(`nubble: ${(error as Error).message}`);
-  await stop(1);
+  const { message } = error as Error;
+  console.error(`nubble: ${isFull(message) ? `the disk is full (${message})` : message}`);
+  await end(1);
 }

@@ -2,7 +2,7 @@ import { newId, set } from "../../core/project/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { prepareDatabase } from "../database.ts";
-import { databaseFolder, startPostgres } from "../postgres.ts";
+import { databaseFolder, startPostgres } from "../run/postgres.ts";
 import { chmodSync } from "node:fs";
 import { join } from "node:path";
 import type { Line } from "./support.ts";
@@ -20,7 +20,8 @@ export const saving = async (home: string, line: Line): Promise<void> => {
     const times: number[] = [];
     for (let i = 0; i < 400; i++) {
       const begin = performance.now();
-      await log.append(id, newId(), "bench", i, { label: "Move", ops: [set(["pieces", "alert-switch", "looks", "base", "changes", "knob", "x"], i)] });
+      const change = { label: "Move", ops: [set(["pieces", "alert-switch", "looks", "base", "changes", "knob", "x"], i)] };
+      await log.append(id, { changeId: newId(), clientId: "bench", since: i, base: i, late: false, change });
       if (i >= 100) times.push(performance.now() - begin);
     }
     times.sort((a, b) => a - b);

@@ -1,0 +1,176 @@
+import { execFileSync, spawn, spawnSync } from "node:child_process";
+import { createHash, randomBytes } from "node:crypto";
+import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { LogFile } from "./logs.ts";
+import { commandOf, endProcess, isAlive, processesIn, waitUntil } from "./processes.ts";
+
+const HOST = "127.0.0.1";
+const isRoot = process.getuid?.() === 0;
+/** How long PostgreSQL may take to answer, ms: after a crash it first reads its own log. */
+const START_PATIENCE = 60_000;
+const STOP_PATIENCE = 20_000;
+
+interface Account { readonly uid?: number; readonly gid?: number }
+
+/** PostgreSQL refuses to run as root, so root lends it to the user Debian's package makes. */
+const account = (): Account => {
+  if (!isRoot) return {};
+  const id = (flag: string): number => Number(execFileSync("id", [flag, "postgres"], { encoding: "utf8" }));
+  return { uid: id("-u"), gid: id("-g") };
+};
+
+const binaries = (): string => {
+  const home = "/usr/lib/postgresql";
+  const versions = existsSync(home) ? readdirSync(home).filter((v) => existsSync(join(home, v, "bin/postgres"))) : [];
+  const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
+  if (!newest) throw new Error("PostgreSQL is not installed: apt-get install postgresql");
+  return join(home, newest, "bin");
+};
+
+const tryPort = (port: number): Promise<number | null> => new Promise((resolve) => {
+  const probe = createServer();
+  probe.once("error", () => resolve(null));
+  probe.listen(port, HOST, () => {
+    const address = probe.address();
+    probe.close(() => resolve(typeof address === "object" && address ? address.port : null));
+  });
+});
+
+/** A free port on loopback: the wanted one, or the next free one after it. */
+export const freePort = async (wanted = 0, tries = 30): Promise<number> => {
+  for (let port = wanted; port <= wanted + tries; port++) {
+    const found = await tryPort(port);
+    if (found !== null) return found;
+  }
+  throw new Error(`no free port from ${wanted} on`);
+};
+
+/** The folder the database may live in: the wanted one, unless its user cannot get there. */
+export const databaseFolder = (wanted: string): string => {
+  mkdirSync(wanted, { recursive: true });
+  if (!isRoot) return wanted;
+  const { uid = 0, gid = 0 } = account();
+  chownSync(wanted, uid, gid);
+  if (spawnSync("test", ["-w", wanted], { uid, gid }).status === 0) return wanted;
+  const other = join(tmpdir(), `nubble-${createHash("sha256").update(wanted).digest("hex").slice(0, 12)}`);
+  mkdirSync(other, { recursive: true });
+  chownSync(other, uid, gid);
+  console.log(`  the user postgres cannot reach the project's folder, so the data is kept in ${other}`);
+  return other;
+};
+
+export interface Postgres {
+  readonly url: string;
+  readonly port: number;
+  readonly pid: () => number;
+  /** Ends it as it should be: everything is written, connections are closed. */
+  stop(): Promise<void>;
+  /** Ends it as a crash would. */
+  kill(): Promise<void>;
+  /** Starts it again on the same port; nothing happens when it runs. */
+  restart(): Promise<void>;
+}
+
+const isReady = (bin: string, port: number): boolean =>
+  spawnSync(join(bin, "pg_isready"), ["-q", "-h", HOST, "-p", String(port)]).status === 0;
+
+const isOurs = (pid: number, data: string): boolean => {
+  const command = commandOf(pid);
+  return /postgres$/.test(command[0] ?? "") && command.includes(data);
+};
+
+/** The PostgreSQL that runs on a data folder, left by a start that could not stop it: its number and port. */
+const runningOn = (data: string): { pid: number; port: number } | null => {
+  const file = join(data, "postmaster.pid");
+  if (!existsSync(file)) return null;
+  const lines = readFileSync(file, "utf8").split("\n");
+  const pid = Number(lines[0]);
+  const port = Number(lines[3]);
+  return pid > 0 && port > 0 && isAlive(pid) && isOurs(pid, data) ? { pid, port } : null;
+};
+
+/**
+ * Takes away the mark of a PostgreSQL that is not there any more. Its number may belong to somebody else by now, and then
+ * PostgreSQL would refuse to start for ever. Nothing is taken away while any process still works in the folder.
+ */
+const clearStaleMark = async (data: string): Promise<void> => {
+  const file = join(data, "postmaster.pid");
+  if (!existsSync(file) || runningOn(data)) return;
+  if (!(await waitUntil(() => processesIn(data).length === 0, 15_000))) {
+    throw new Error(`processes of an earlier PostgreSQL still work in ${data}: ${processesIn(data).join(", ")}`);
+  }
+  rmSync(file, { force: true });
+};
+
+/** Makes a database cluster in one go: one that was made by half is never taken for whole. */
+const makeCluster = (bin: string, who: Account, folder: string, secret: string): void => {
+  const half = join(folder, "data.new");
+  rmSync(half, { recursive: true, force: true });
+  writeFileSync(secret, randomBytes(18).toString("base64url"), { mode: 0o600 });
+  if (who.uid !== undefined && who.gid !== undefined) chownSync(secret, who.uid, who.gid);
+  const made = spawnSync(
+    join(bin, "initdb"),
+    ["-D", half, "-U", "nubble", "--auth=scram-sha-256", `--pwfile=${secret}`, "-E", "UTF8", "--locale=C.UTF-8", "--no-instructions"],
+    { ...who, encoding: "utf8", cwd: "/" },
+  );
+  if (made.status !== 0) {
+    rmSync(half, { recursive: true, force: true });
+    throw new Error(`initdb failed: ${made.stderr || made.stdout}`);
+  }
+  renameSync(half, join(folder, "data"));
+};
+
+const settings = (port: number): string[] =>
+  [`listen_addresses=${HOST}`, "unix_socket_directories=", "logging_collector=off", "max_connections=60", "log_line_prefix=%m [%p] ", `port=${port}`]
+    .flatMap((setting) => ["-c", setting]);
+
+/** Starts a PostgreSQL of our own in a folder, on loopback only, with a password only the folder's owner can read. */
+export const startPostgres = async (folder: string, onTrouble?: (reason: string) => void): Promise<Postgres> => {
+  const bin = binaries();
+  const who = account();
+  const data = join(folder, "data");
+  const secret = join(folder, "password");
+  const log = new LogFile(join(folder, "postgres.log"), onTrouble);
+  if (!existsSync(join(data, "PG_VERSION"))) makeCluster(bin, who, folder, secret);
+  chmodSync(secret, 0o600);
+  const password = readFileSync(secret, "utf8");
+  let pid = 0;
+  let port = 0;
+  const launch = async () => {
+    await clearStaleMark(data);
+    const running = runningOn(data);
+    if (running) ({ pid, port } = running);
+    else {
+      port ||= await freePort(54_310);
+      const child = spawn(join(bin, "postgres"), ["-D", data, ...settings(port)], { ...who, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/" });
+      child.on("error", (error) => log.write(`${error.message}\n`));
+      log.follow(child.stderr);
+      child.unref();
+      pid = child.pid ?? 0;
+    }
+    await waitUntil(() => isReady(bin, port) || !isAlive(pid), START_PATIENCE, 100);
+    if (isAlive(pid) && isReady(bin, port)) return;
+    if (isAlive(pid)) await endProcess(pid, "SIGQUIT", STOP_PATIENCE);
+    throw new Error(`PostgreSQL did not start; its own words are in ${log.path}`);
+  };
+  await launch();
+  const env = { ...process.env, PGPASSWORD: password };
+  const psql = (sql: string) => spawnSync(join(bin, "psql"), ["-h", HOST, "-p", String(port), "-U", "nubble", "-d", "postgres", "-Atqc", sql], { env, encoding: "utf8" });
+  if (psql("select 1 from pg_database where datname = 'nubble'").stdout.trim() !== "1") {
+    const made = psql("create database nubble");
+    if (made.status !== 0) {
+      await endProcess(pid, "SIGINT", STOP_PATIENCE, "SIGQUIT");
+      throw new Error(`the database could not be made: ${made.stderr}`);
+    }
+  }
+  return {
+    url: `postgres://nubble:${password}@${HOST}:${port}/nubble`, port,
+    pid: () => pid,
+    stop: () => endProcess(pid, "SIGINT", STOP_PATIENCE, "SIGQUIT"),
+    kill: () => endProcess(pid, "SIGQUIT", STOP_PATIENCE),
+    restart: async () => { if (!isAlive(pid)) await launch(); },
+  };
+};
