@@ -112,7 +112,7 @@ describe("when the server dies in the middle of a save", () => {
     const change = () => ({ label: "x", ops: [set(["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "y"], ++value)] });
     const writer = (async () => {
       while (!over) {
-        const body = JSON.stringify({ changeId: newId(), clientId: "window", since: 0, change: change() });
+        const body = JSON.stringify({ changeId: newId(), clientId: "window", since: 0, base: 0, late: false, change: change() });
         const sent = value;
         const answer = await fetch(`${harbour.served.address}/projects/kelpway-kit/changes`, { method: "POST", headers: { "Content-Type": "application/json" }, body }).then((r) => r.json() as Promise<{ kind: string; seq?: number }>).catch(() => null);
         if (answer?.kind === "kept" && answer.seq !== undefined) acknowledged.push({ seq: answer.seq, value: sent });

@@ -16,7 +16,7 @@ afterAll(() => desk.close());
 
 const motionOf = async (piece: string, rule: string): Promise<Motion | undefined> => {
   await me.saved();
-  return ((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces[piece] as Piece).rules[rule]?.motion;
+  return ((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[piece] as Piece).rules[rule]?.motion;
 };
 /** Where a layer is on a card, px of the screen. */
 const on = (variant: string, layer: string) => me.box(`[data-variant="${variant}"] [data-layer="${layer}"]`);
@@ -168,7 +168,7 @@ describe("the Timing drawer", () => {
 
   it("two variants are timed without a rule, then made one", async () => {
     await desk.timing("fare-panel", "two variants");
-    const rules = async () => Object.values(((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces["fare-panel"] as Piece).rules);
+    const rules = async () => Object.values(((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces["fare-panel"] as Piece).rules);
     const before = (await rules()).length;
     await me.pick("To which variant", "Single trip");
     await me.pick("From which variant", "Season pass");

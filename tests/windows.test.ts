@@ -103,13 +103,13 @@ describe("bad input", () => {
     const me = await Person.open(browser, `${address()}/projects/${id}/pieces/alert-switch`);
     await me.find("treeitem", "Label");
     const refused = await me.page.evaluate(async (project) => {
-      const ops = Array.from({ length: 300 }, (_, i) => ({ op: "set", path: ["pieces", "alert-switch", "looks", "base", "changes", "label", "text"], value: `${i}`.padEnd(4500, "x") }));
-      const body = JSON.stringify({ changeId: "toolargechange", clientId: "window", since: 0, change: { label: "Paste", ops } });
+      const ops = Array.from({ length: 1500 }, (_, i) => ({ op: "set", path: ["pieces", "alert-switch", "looks", "base", "changes", "label", "text"], value: `${i}`.padEnd(4500, "x") }));
+      const body = JSON.stringify({ changeId: "toolargechange", clientId: "window", since: 0, base: 0, late: false, change: { label: "Paste", ops } });
       const response = await fetch(`/projects/${project}/changes`, { method: "POST", body, headers: { "Content-Type": "application/json" } });
       return { status: response.status, answer: (await response.json()) as { reason: string } };
     }, id);
     expect(refused.status).toBe(413);
-    expect(refused.answer.reason).toContain("larger than 1 MB");
+    expect(refused.answer.reason).toContain("larger than 6 MB");
     await me.click("treeitem", "Knob");
     await me.press("F2");
     await me.press("Control", "a");

@@ -41,7 +41,7 @@ const middle = async (layer: string) => {
   return [b.x + b.width / 2, b.y + b.height / 2] as const;
 };
 const shown = (trait: string) => me.page.$eval(`[aria-label="${trait} in Try"] [aria-checked=true]`, (e) => e.textContent);
-const piece = async (id: string): Promise<Piece> => (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project.pieces[id] as Piece;
+const piece = async (id: string): Promise<Piece> => (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[id] as Piece;
 const openTab = (begins: string) => me.until(async () => {
   for (const tab of await me.page.$$("[role=tab]")) if ((await tab.evaluate((t) => t.textContent ?? "")).startsWith(begins)) return tab.click();
   throw new Error(`no tab ${begins}`);

@@ -50,10 +50,20 @@ const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | n
 /** A person at a window: finds things by what they are called, uses mouse and keyboard, and notes what the console complains of. */
 export class Person {
   readonly complaints: string[] = [];
+  /** what the browser asked; always answered with yes */
+  readonly dialogs: string[] = [];
 
   constructor(readonly page: Page) {
     page.on("console", (m) => { if (["error", "warn"].includes(m.type())) this.complaints.push(m.text()); });
+    page.on("dialog", (dialog) => {
+      this.dialogs.push(dialog.type());
+      void dialog.accept();
+    });
     page.on("pageerror", (e) => this.complaints.push(String(e)));
+    // what the page's policy forbids is not always said on the console
+    void page.evaluateOnNewDocument(() => {
+      document.addEventListener("securitypolicyviolation", (e) => console.error(`forbidden: ${e.effectiveDirective} ${e.blockedURI} ${e.sample}`));
+    });
   }
 
   static async open(browser: Browser, url: string): Promise<Person> {

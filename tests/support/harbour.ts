@@ -1,8 +1,9 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
+import { LogFile } from "../../scripts/run/logs";
 import { prepareDatabase } from "../../scripts/database";
-import { databaseFolder, freePort, startPostgres } from "../../scripts/postgres";
-import type { Postgres } from "../../scripts/postgres";
+import { databaseFolder, freePort, startPostgres } from "../../scripts/run/postgres";
+import type { Postgres } from "../../scripts/run/postgres";
 import { serve } from "../../scripts/serve";
 import type { Served } from "../../scripts/serve";
 import { chmodSync } from "node:fs";
@@ -16,10 +17,10 @@ export const startHarbour = async (home: string, build: string): Promise<Harbour
   const postgres = await startPostgres(databaseFolder(join(home, "postgres")));
   await prepareDatabase(postgres.url);
   const port = await freePort(45_000 + Math.floor(Math.random() * 5000));
-  const log = join(home, "server.log");
+  const log = new LogFile(join(home, "server.log"));
   const harbour: Harbour = {
-    postgres, port, served: await serve(build, port, postgres.url, log),
-    serveAgain: async () => { harbour.served = await serve(build, port, postgres.url, log); },
+    postgres, port, served: await serve({ build, port, databaseUrl: postgres.url, log }),
+    serveAgain: async () => { harbour.served = await serve({ build, port, databaseUrl: postgres.url, log }); },
     stop: async () => {
       await harbour.served.stop();
       await postgres.stop();
