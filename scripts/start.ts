@@ -54,10 +54,10 @@ const isFull = (reason: string): boolean => /ENOSPC|no space left/i.test(reason)
 
 /** Says once in a while that the disk is full: it is not the moment for many words. */
 const diskWarning = (): ((reason: string) => void) => {
-  let saidAt = 0;
+  let saidAt = -60_000;
   return (reason) => {
-    if (Date.now() - saidAt < 60_000) return;
-    saidAt = Date.now();
+    if (performance.now() - saidAt < 60_000) return;
+    saidAt = performance.now();
     console.error(isFull(reason)
       ? "nubble: the disk is full. What was saved is safe; saving goes on by itself when there is room again."
       : `nubble: a log cannot be written: ${reason}`);

@@ -129,7 +129,7 @@ describe("what was made offline", () => {
     await me.until(async () => expect(await me.text(".aside-mark")).toMatch(/^\d edits? set aside$/));
     await (await me.page.$(".aside-mark"))?.click();
     const dialog = await me.text("[role=dialog]");
-    expect(dialog).toMatch(/Others changed the same since: “Set x of Porthole”/);
+    expect(dialog).toMatch(/Others changed it since: “Set x of Porthole”/);
     expect(dialog).toMatch(new RegExp(`x of “Porthole” in “Cabin climate”\\s+${before + 10}\\s+${before + 30}`));
     expect(await portholeX(id)).toBe(before + 10);
     await me.click("button", "Use mine: Set x of Porthole");

@@ -13,7 +13,7 @@ const whyWords = ({ why }: Aside): string => {
   if (why.kind === "refused") return `It was not taken: ${why.reason}.`;
   const labels = [...new Set(why.clashes.map((c) => `“${c.label}”`))];
   const first = labels.slice(0, 3).join(", ");
-  return `Others changed the same since: ${first}${labels.length > 3 ? ` and ${labels.length - 3} more` : ""}.`;
+  return `Others changed it since: ${first}${labels.length > 3 ? ` and ${labels.length - 3} more` : ""}.`;
 };
 
 /** Most places that are shown of one change. */

@@ -14,7 +14,7 @@ const ENVELOPE = 10_000;
 /** What a window is told about a change it sent. */
 export type SaveAnswer = AppendResult | { readonly kind: "away"; readonly reason: string };
 
-const statuses: Readonly<Record<SaveAnswer["kind"], number>> = { kept: 200, conflict: 409, refused: 422, unknown: 404, away: 503 };
+const statuses: Readonly<Record<SaveAnswer["kind"], number>> = { kept: 200, conflict: 200, refused: 422, unknown: 404, away: 503 };
 
 const answer = (result: SaveAnswer, status = statuses[result.kind]) => data<SaveAnswer>(result, { status });
 const refuse = (reason: string, status: number) => answer({ kind: "refused", reason }, status);

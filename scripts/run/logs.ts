@@ -15,7 +15,7 @@ const AGAIN = 5000;
  */
 export class LogFile {
   private stream: RotatingFileStream | null = null;
-  private brokenAt = 0;
+  private brokenAt = -AGAIN;
 
   constructor(readonly path: string, private readonly onTrouble: (reason: string) => void = () => undefined) {}
 
@@ -31,11 +31,11 @@ export class LogFile {
   }
 
   private open(): RotatingFileStream | null {
-    if (this.stream || Date.now() - this.brokenAt < AGAIN) return this.stream;
+    if (this.stream || performance.now() - this.brokenAt < AGAIN) return this.stream;
     if (existsSync(this.path)) chmodSync(this.path, 0o600);
     const stream = createStream(basename(this.path), { path: dirname(this.path), size: SIZE, rotate: KEPT, mode: 0o600 });
     stream.on("error", (error) => {
-      this.brokenAt = Date.now();
+      this.brokenAt = performance.now();
       this.stream = null;
       this.onTrouble(error.message);
     });

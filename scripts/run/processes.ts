@@ -40,10 +40,10 @@ export const processesIn = (folder: string): number[] =>
 
 /** Waits until something is so; false when it is not after `ms`. */
 export const waitUntil = async (holds: () => boolean | Promise<boolean>, ms: number, every = 50): Promise<boolean> => {
-  const end = Date.now() + ms;
+  const end = performance.now() + ms;
   for (;;) {
     if (await holds()) return true;
-    if (Date.now() > end) return false;
+    if (performance.now() > end) return false;
     await new Promise((resolve) => setTimeout(resolve, every));
   }
 };

@@ -2,7 +2,7 @@
 const FIRST_WAIT = 250;
 const LONGEST_WAIT = 10_000;
 /** What ran this long was not at fault from the beginning: the next wait is short again, ms. */
-const STEADY = 30_000;
+const STEADY = 1500;
 
 export interface Supervised {
   /** Stops watching; what runs goes on. */
@@ -25,10 +25,10 @@ export const supervise = ({ name, ended, start, say }: Watch): Supervised => {
   const watch = async () => {
     let wait = FIRST_WAIT;
     while (!released) {
-      const began = Date.now();
+      const began = performance.now();
       const reason = await ended();
       if (released) return;
-      if (Date.now() - began > STEADY) wait = FIRST_WAIT;
+      if (performance.now() - began > STEADY) wait = FIRST_WAIT;
       say(`${name} ${reason}; it is started again`);
       for (;;) {
         await sleep(wait);
