@@ -82,13 +82,16 @@ const placedBy = (piece: Piece): ReadonlySet<Id> => {
   return placed;
 };
 
-/** Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would never end. */
-export const contains = (project: Project, outer: Id, inner: Id, seen: ReadonlySet<Id> = new Set()): boolean => {
-  if (outer === inner) return true;
-  const piece = project.pieces[outer];
-  if (!piece || seen.has(outer)) return false;
-  const placed = placedBy(piece);
-  if (placed.size === 0) return false;
-  const next = new Set([...seen, outer]);
-  return [...placed].some((p) => contains(project, p, inner, next));
+/** Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would never end. Looks at each piece once. */
+export const contains = (project: Project, outer: Id, inner: Id): boolean => {
+  const seen = new Set<Id>();
+  const waiting: Id[] = [outer];
+  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
+    if (id === inner) return true;
+    const piece = project.pieces[id];
+    if (!piece || seen.has(id)) continue;
+    seen.add(id);
+    waiting.push(...placedBy(piece));
+  }
+  return false;
 };

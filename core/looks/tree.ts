@@ -139,6 +139,14 @@ const merged = (a: Overrides, b: Overrides): Overrides => {
   return both;
 };
 
+/**
+ * Layers of one tree, with those of everything placed in it. Pieces that place one another many times over would have more
+ * than any computer can hold: what lies beyond is not placed.
+ */
+const MOST_LAYERS = 30_000;
+/** Copies inside copies. */
+const DEEPEST_COPY = 40;
+
 const still: Running = { variant: () => undefined };
 
 interface Kept { layer: Layer; inputs: readonly Values[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
@@ -159,16 +167,20 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
 export class Resolver {
   private readonly kept = new Map<string, Kept>();
   private readonly before = new Map<string, Before>();
+  private left = MOST_LAYERS;
 
   /** The piece's tree in a variant; null for a piece that does not exist or has no root. `path` prefixes the nested paths. */
   tree(project: Project, pieceId: Id, variant: Variant, path = "", running: Running = still): Resolved | null {
+    this.left = MOST_LAYERS;
     return this.piece(project, pieceId, variant, path, none, running, []);
   }
 
   private piece(project: Project, pieceId: Id, variant: Variant, path: string, overrides: Overrides, at: Running, inside: readonly Id[]): Resolved | null {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
-    if (!piece || !root || inside.includes(pieceId)) return null;
+    if (!piece || !root || inside.includes(pieceId) || inside.length > DEEPEST_COPY) return null;
+    this.left -= Object.keys(piece.layers).length;
+    if (this.left < 0) return null;
     const said = at.says?.(path);
     if (said) overrides = merged(overrides, said);
     const looks = looksIn(piece, variant);
