@@ -20,6 +20,7 @@ for (const stream of [process.stdout, process.stderr]) stream.on("error", () => 
 const say = (text: string) => console.log(`\x1b[1m· ${text}\x1b[0m`);
 const data = process.env.NUBBLE_DATA ?? join(root, ".data");
 const runningFile = join(data, "running.json");
+const builtIn = process.env.NUBBLE_BUILD ?? join(root, "build");
 /** How often the server is asked whether it still answers, and how often it may fail to, ms. */
 const HEALTH_EVERY = 5000;
 const MOST_SILENCE = 6;
@@ -79,7 +80,7 @@ class Run {
   async start(): Promise<string> {
     await this.mendEarlier();
     say("Building");
-    console.log(build(join(root, "build")) ? "  built" : "  up to date");
+    console.log(build(builtIn) ? "  built" : "  up to date");
     const url = await this.startDatabase();
     say("Preparing the database");
     const did = await prepareDatabase(url, this.options.reset);
@@ -89,7 +90,7 @@ class Run {
     const startServer = async () => {
       const { host } = this.options;
       const allowHosts = this.options.allowHosts.map((name) => (name.includes(":") ? name : `${name}:${port}`));
-      this.served = await serve({ build: join(root, "build"), port, databaseUrl: url, log: this.log, host, allowHosts, run: this.mark });
+      this.served = await serve({ build: builtIn, port, databaseUrl: url, log: this.log, host, allowHosts, run: this.mark });
       const trouble = writeRunState(runningFile, { run: this.mark, address: this.served.address, serverPid: this.served.child.pid ?? 0 });
       if (trouble) this.warn(trouble);
     };
