@@ -50,6 +50,28 @@ const gatherSeats = async (page: Page): Promise<void> => {
   await sleep(1200);
 };
 
+/** Somebody moves the porthole while this window cannot reach the server and moves it, too. */
+const setAside = async (page: Page): Promise<void> => {
+  await page.setOfflineMode(true);
+  await choose(page, "porthole");
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  for (let i = 0; i < 3; i++) {
+    await page.keyboard.down("Shift");
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.up("Shift");
+  }
+  await sleep(1500);
+  const change = { label: "Move Porthole to the middle", ops: [{ op: "set", path: ["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"], value: 120 }] };
+  await fetch(new URL("/projects/kelpway-kit/changes", page.url()), {
+    method: "POST", headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ changeId: "portholemiddle", clientId: "elsewhere", since: 0, change }),
+  });
+  await page.setOfflineMode(false);
+  await page.waitForSelector(".aside-mark");
+  await page.click(".aside-mark");
+  await sleep(13_000);
+};
+
 const views: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
   { name: "projects", path: "/" },
   { name: "project", path: "/projects/kelpway-kit" },
@@ -161,6 +183,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   { name: "bench-screen", path: "/projects/kelpway-kit/pieces/cabin-climate", act: (page) => choose(page, "air") },
+  { name: "set-aside", path: "/projects/kelpway-kit/pieces/cabin-climate", act: setAside },
   {
     name: "play", path: "/projects/kelpway-kit/play", act: async (page) => {
       await press(page, '.play-host [data-layer="delays"] [data-layer="track"]');

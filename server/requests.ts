@@ -4,10 +4,10 @@ import { changeSchema, cleanText } from "#core/project";
 const id = z.string().regex(/^[A-Za-z0-9_-]{6,40}$/);
 const number = z.int().min(0).max(2_147_483_647);
 
-/** What a window sends to have a change kept. */
+/** What a window sends to have a change kept. Windows of an older build do not say what its maker had seen. */
 export const appendRequest = z.strictObject({
-  changeId: id, clientId: id, since: number, base: number, late: z.boolean(), change: changeSchema,
-});
+  changeId: id, clientId: id, since: number, base: number.optional(), late: z.boolean().default(false), change: changeSchema,
+}).transform((request) => ({ ...request, base: request.base ?? request.since }));
 
 /** Where a project stands that a window watches: "ID:NUMBER". */
 export const watchRequest = z.array(z.string().regex(/^[A-Za-z0-9_-]{1,40}:\d{1,10}$/)).min(1).max(60)
