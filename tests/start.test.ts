@@ -14,7 +14,7 @@ beforeAll(async () => {
   process.env.NUBBLE_BUILD = inject("build");
   home = mkdtempSync(join(tmpdir(), "nubble-start-"));
   chmodSync(home, 0o755);
-  nubble = new Instance(home, await freePort(49_000 + Math.floor(Math.random() * 900)));
+  nubble = new Instance(home, await freePort(29_000 + Math.floor(Math.random() * 2000)));
   await nubble.start();
 }, 120_000);
 afterAll(async () => {

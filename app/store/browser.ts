@@ -35,6 +35,9 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
   },
 });
 
+/** Web Locks are there where a page is secure: under loopback names, or behind TLS. Without them nothing is taken over from closed windows. */
+const locks = (): LockManager | undefined => navigator.locks as LockManager | undefined;
+
 /** A window holds a lock of this name as long as it is open. */
 const lockOf = (projectId: string, clientId: string): string => `nubble.window.${projectId}.${clientId}`;
 
@@ -48,7 +51,7 @@ class Leftovers {
     for (const holder of await this.shelf.holders()) {
       if (this.waiting.has(holder)) continue;
       this.waiting.add(holder);
-      void navigator.locks.request(lockOf(this.session.id, holder), async () => {
+      void locks()?.request(lockOf(this.session.id, holder), async () => {
         this.session.adopt(await this.shelf.takeOver(holder));
       }).catch(() => undefined).then(() => this.waiting.delete(holder));
     }
@@ -85,6 +88,8 @@ const hearFor = (session: Session, leftovers: Leftovers) => (message: FromHub): 
       break;
     case "connected":
       session.retry();
+      // what came while the server could not be asked for what was missing
+      void session.catchUp();
       break;
     case "left":
       void leftovers.look().catch(() => undefined);
@@ -97,7 +102,7 @@ const askToStay = (session: Session) => (event: BeforeUnloadEvent): void => {
 };
 
 /** Asks the browser not to clear away what is not saved when it runs out of room. */
-const askForKeeping = (): void => void navigator.storage.persist().catch(() => false);
+const askForKeeping = (): void => void (navigator.storage as StorageManager | undefined)?.persist().catch(() => false);
 
 /** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
 export const openSession = (id: string, start: Snapshot): { session: Session; close: () => void } => {
@@ -109,11 +114,13 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
   const lock = lockOf(id, clientId);
   let release = () => {};
   let closed = false;
-  void navigator.locks.request(lock, () => new Promise<void>((resolve) => {
+  const watch = () => { if (!closed) live.watch(id, session.seq, lock); };
+  const held = locks()?.request(lock, () => new Promise<void>((resolve) => {
     release = resolve;
     if (closed) resolve();
-    else live.watch(id, session.seq, lock);
+    else watch();
   }));
+  if (!held) watch();
   void shelf.ready().then(async () => {
     askForKeeping();
     for (const { holder, items, forget } of await olderLeftovers(id)) {
@@ -126,9 +133,11 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
 
   const stopSharing = shareAsides(session, shelf);
   const retry = () => session.retry();
+  const leave = () => live.close();
   const stay = askToStay(session);
   window.addEventListener("online", retry);
   window.addEventListener("beforeunload", stay);
+  if (!held) window.addEventListener("pagehide", leave);
   const end = () => {
     session.end();
     stopSharing();
@@ -141,6 +150,7 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
       closed = true;
       live.close();
       window.removeEventListener("online", retry);
+      window.removeEventListener("pagehide", leave);
       // what is on its way is still sent; what cannot be sent now is taken up by the next visit
       if (session.save.kind !== "saving") end();
       else session.subscribe(() => { if (session.save.kind !== "saving") end(); });

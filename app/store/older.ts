@@ -28,7 +28,9 @@ export const olderLeftovers = async (projectId: string): Promise<{ holder: strin
   const mine = `${prefix}${projectId}.`;
   const keys = Object.keys(localStorage).filter((key) => key.startsWith(mine));
   if (keys.length === 0) return [];
-  const open = new Set((await navigator.locks.query()).held?.map((lock) => lock.name));
+  const held = await (navigator.locks as LockManager | undefined)?.query();
+  if (!held) return [];
+  const open = new Set(held.held?.map((lock) => lock.name));
   return keys.filter((key) => !open.has(key)).map((key) => {
     const holder = key.slice(mine.length);
     return { holder, items: readOlder(localStorage.getItem(key), holder), forget: () => localStorage.removeItem(key) };

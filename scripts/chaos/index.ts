@@ -29,7 +29,7 @@ const home = mkdtempSync(join(tmpdir(), "nubble-chaos-"));
 chmodSync(home, 0o755);
 const disk = SmallDisk.make(join(home, "data"), 900);
 if (!disk) console.log("chaos: no disk of its own can be mounted here, so it is not filled");
-const port = await freePort(47_000 + Math.floor(Math.random() * 2000));
+const port = await freePort(26_000 + Math.floor(Math.random() * 2000));
 const nubble = new Instance(join(home, "data"), port);
 await nubble.start();
 

@@ -9,6 +9,13 @@ import { commandOf, endProcess, isAlive, processesIn, waitUntil } from "./proces
 
 const HOST = "127.0.0.1";
 const isRoot = process.getuid?.() === 0;
+/**
+ * Where its port is looked for: below those the system gives to connections (32768 and up on Linux), which could take it
+ * while it is being started again; somewhere in a wide range, so that two that start at once seldom choose the same.
+ */
+const FIRST_PORT = 16_000;
+const PORTS = 4000;
+const MOST_TRIES = 3;
 /** How long PostgreSQL may take to answer, ms: after a crash it first reads its own log. */
 const START_PATIENCE = 60_000;
 const STOP_PATIENCE = 20_000;
@@ -139,24 +146,33 @@ export const startPostgres = async (folder: string, onTrouble?: (reason: string)
   const password = readFileSync(secret, "utf8");
   let pid = 0;
   let port = 0;
-  const launch = async () => {
+  const begin = (at: number): number => {
+    const child = spawn(join(bin, "postgres"), ["-D", data, ...settings(at)], { ...who, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/" });
+    child.on("error", (error) => log.write(`${error.message}\n`));
+    log.follow(child.stderr);
+    child.unref();
+    return child.pid ?? 0;
+  };
+  const comesUp = async (): Promise<boolean> => {
+    await waitUntil(() => isReady(bin, port) || !isAlive(pid), START_PATIENCE, 100);
+    return isAlive(pid) && isReady(bin, port);
+  };
+  const launch = async (tries: number) => {
     await clearStaleMark(data);
     const running = runningOn(data);
     if (running) ({ pid, port } = running);
     else {
-      port ||= await freePort(54_310);
-      const child = spawn(join(bin, "postgres"), ["-D", data, ...settings(port)], { ...who, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/" });
-      child.on("error", (error) => log.write(`${error.message}\n`));
-      log.follow(child.stderr);
-      child.unref();
-      pid = child.pid ?? 0;
+      port ||= await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS));
+      pid = begin(port);
     }
-    await waitUntil(() => isReady(bin, port) || !isAlive(pid), START_PATIENCE, 100);
-    if (isAlive(pid) && isReady(bin, port)) return;
+    if (await comesUp()) return;
     if (isAlive(pid)) await endProcess(pid, "SIGQUIT", STOP_PATIENCE);
-    throw new Error(`PostgreSQL did not start; its own words are in ${log.path}`);
+    // somebody else may have taken the port between asking and starting
+    if (tries <= 1 || await tryPort(port) !== null) throw new Error(`PostgreSQL did not start; its own words are in ${log.path}`);
+    port = 0;
+    await launch(tries - 1);
   };
-  await launch();
+  await launch(MOST_TRIES);
   const env = { ...process.env, PGPASSWORD: password };
   const psql = (sql: string) => spawnSync(join(bin, "psql"), ["-h", HOST, "-p", String(port), "-U", "nubble", "-d", "postgres", "-Atqc", sql], { env, encoding: "utf8" });
   if (psql("select 1 from pg_database where datname = 'nubble'").stdout.trim() !== "1") {
@@ -171,6 +187,6 @@ export const startPostgres = async (folder: string, onTrouble?: (reason: string)
     pid: () => pid,
     stop: () => endProcess(pid, "SIGINT", STOP_PATIENCE, "SIGQUIT"),
     kill: () => endProcess(pid, "SIGQUIT", STOP_PATIENCE),
-    restart: async () => { if (!isAlive(pid)) await launch(); },
+    restart: async () => { if (!isAlive(pid)) await launch(1); },
   };
 };

@@ -16,7 +16,7 @@ export const startHarbour = async (home: string, build: string): Promise<Harbour
   chmodSync(home, 0o755);
   const postgres = await startPostgres(databaseFolder(join(home, "postgres")));
   await prepareDatabase(postgres.url);
-  const port = await freePort(45_000 + Math.floor(Math.random() * 5000));
+  const port = await freePort(21_000 + Math.floor(Math.random() * 4000));
   const log = new LogFile(join(home, "server.log"));
   const harbour: Harbour = {
     postgres, port, served: await serve({ build, port, databaseUrl: postgres.url, log }),
