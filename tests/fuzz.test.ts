@@ -8,7 +8,7 @@ import { launch, Person } from "./support/browser";
 import { requests } from "./support/hostile";
 import type { Asked } from "./support/hostile";
 
-const COUNT = Number(process.env.FUZZ_REQUESTS ?? 500);
+const COUNT = Number(process.env.FUZZ_REQUESTS ?? 300);
 const SEED = Number(process.env.FUZZ_SEED ?? 20_261);
 /** How many requests are under way at once. */
 const AT_ONCE = 8;
