@@ -126,7 +126,8 @@ describe("what was made offline", () => {
     await other.saved();
     await me.page.bringToFront();
     await cut(me.page, false);
-    await me.until(async () => expect(await me.text(".aside-mark")).toMatch(/^\d edits? set aside$/));
+    await me.until(async () => expect(await me.text(".aside-mark")).toBe("1 edit set aside"));
+    await me.saved();
     await (await me.page.$(".aside-mark"))?.click();
     const dialog = await me.text("[role=dialog]");
     expect(dialog).toMatch(/Others changed it since: “Set x of Porthole”/);

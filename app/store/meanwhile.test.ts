@@ -100,6 +100,22 @@ describe("what was made offline", () => {
     expect([keptX(), pane.session.aside, pane.store.aside.size]).toEqual([50, [], 0]);
   });
 
+  it("is one thing to choose about, though it was sent in several parts", async () => {
+    pane.mode = "closed";
+    for (const x of [30, 40, 50]) {
+      pane.move(x, null, "Nudge");
+      await pane.wait(300);
+    }
+    port.other({ ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }), label: "Theirs" });
+    pane.mode = "open";
+    await pane.wait(10_000);
+    expect(pane.session.aside.map((a) => a.change.label)).toEqual(["Nudge"]);
+    expect([pane.store.aside.size, pane.store.queue.size]).toEqual([1, 0]);
+    pane.session.useAside(pane.session.aside[0]?.changeId ?? "");
+    await pane.wait(500);
+    expect(keptX()).toBe(50);
+  });
+
   it("is saved as it is where nobody else changed the same", async () => {
     pane.mode = "closed";
     pane.move(50);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { changeSchema } from "#core/project";
+import { changeSchema, merge } from "#core/project";
 import type { Change, Clash, Project } from "#core/project";
 
 /** A change of this browser that is not known to be on the server, as it is kept over a reload. */
@@ -36,6 +36,22 @@ export type AsideReason =
 export interface Aside extends Unsaved {
   readonly why: AsideReason;
 }
+
+/**
+ * Two changes that were set aside as one, where the second goes on with what the first began: single key presses of one
+ * window, sent one by one, in somebody's way each. Null where they are two things to choose about.
+ */
+export const joinedAside = (first: Aside | undefined, next: Aside): Aside | null => {
+  if (first?.clientId !== next.clientId || first.change.label !== next.change.label) return null;
+  if (first.why.kind !== "conflict" || next.why.kind !== "conflict") return null;
+  const seen = new Set(first.why.clashes.map((c) => c.seq));
+  return {
+    ...first,
+    madeAt: next.madeAt,
+    change: { label: next.change.label, ops: merge(first.change.ops, next.change.ops) },
+    why: { kind: "conflict", clashes: [...first.why.clashes, ...next.why.clashes.filter((c) => !seen.has(c.seq))] },
+  };
+};
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
 const count = z.number().int().min(0);

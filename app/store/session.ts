@@ -6,7 +6,7 @@ import type { Kept, SaveAnswer } from "./answer";
 import { Keeper } from "./keeper";
 import type { Message, Outside, SaveState, Snapshot } from "./outside";
 import { OwnChanges } from "./own";
-import { unsavedOf } from "./pending";
+import { joinedAside, unsavedOf } from "./pending";
 import type { Aside, AsideReason, Pending, Unsaved } from "./pending";
 import { changeOf, restoring, UndoHistory } from "./undo";
 import type { Step } from "./undo";
@@ -377,9 +377,11 @@ export class Session {
   }
 
   private putAside(item: Unsaved, why: AsideReason): void {
-    const aside: Aside = { ...unsavedOf(item), why };
+    const alone: Aside = { ...unsavedOf(item), why };
+    const joined = joinedAside(this.setAside.at(-1), alone);
+    const aside = joined ?? alone;
     this.queue = this.queue.filter((p) => p.changeId !== item.changeId);
-    this.setAside = [...this.setAside, aside];
+    this.setAside = [...(joined ? this.setAside.slice(0, -1) : this.setAside), aside];
     this.history.dropChange(item.changeId);
     this.keeper.forget(item.changeId);
     this.keeper.setAside(aside);
