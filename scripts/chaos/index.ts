@@ -31,7 +31,19 @@ const disk = SmallDisk.make(join(home, "data"), 900);
 if (!disk) console.log("chaos: no disk of its own can be mounted here, so it is not filled");
 const port = await freePort(26_000 + Math.floor(Math.random() * 2000));
 const nubble = new Instance(join(home, "data"), port);
-await nubble.start();
+/** Leaves nothing behind, neither processes nor files. */
+const cleanUp = async (): Promise<void> => {
+  await nubble.stop();
+  nubble.killAll();
+  await sleep(500);
+  disk?.remove();
+  rmSync(home, { recursive: true, force: true });
+};
+
+await nubble.start().catch(async (error: unknown) => {
+  await cleanUp();
+  throw error;
+});
 
 /** The database as the supervisor runs it: taken over, not started again. */
 const databaseUrl = async (): Promise<string> => (await startPostgres(join(home, "data/postgres"))).url;
@@ -136,11 +148,7 @@ if (!failure) {
   for (const line of [...result.lost, ...result.doubled, ...result.gaps, ...result.wrong].slice(0, 20)) console.log(`  ${line}`);
   if (result.lost.length + result.doubled.length + result.gaps.length + result.wrong.length > 0) failure = new Error("not everything is as it was acknowledged");
 }
-await nubble.stop();
-nubble.killAll();
 proxy.close();
-await sleep(500);
-disk?.remove();
-rmSync(home, { recursive: true, force: true });
+await cleanUp();
 if (failure) console.error(failure);
 process.exit(failure ? 1 : 0);
