@@ -18,7 +18,7 @@ export interface Picture { readonly width: number; readonly height: number; read
 export type ReadSvg = { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly error: string };
 
 /** Files with more elements than this are refused rather than made into layers nobody can work with. */
-const MOST = 5000;
+const MOST = 4000;
 /** Groups inside one another that become groups; what lies deeper goes into the last of them. */
 const DEEPEST_GROUP = 60;
 /** Uses of uses that are followed: one may lead back to itself. */
