@@ -142,6 +142,28 @@ describe("what was made offline", () => {
     for (const p of [me, other]) await p.page.close();
   });
 
+  it("is left as others have it when that is chosen, and not asked about again", async () => {
+    const id = await fresh();
+    const me = await bench(id, "cabin-climate");
+    await me.find("treeitem", "Porthole");
+    await cut(me.page, true);
+    await nudge(me, 1);
+    await me.until(async () => expect(await me.text(".save")).toContain("Not saved yet"), 20_000);
+    const change = { label: "Align", ops: [set(["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"], 7)] };
+    await log.append(id, { changeId: newId(), clientId: "elsewhere", since: 0, base: 0, late: false, change });
+    await cut(me.page, false);
+    await me.until(async () => expect(await me.text(".aside-mark")).toBe("1 edit set aside"));
+    await (await me.page.$(".aside-mark"))?.click();
+    await me.click("button", "Keep what is there: Set x of Porthole");
+    await me.until(async () => expect(await me.text("[role=dialog]")).toContain("Nothing is set aside any more."));
+    await me.press("Escape");
+    await me.page.reload();
+    await me.find("treeitem", "Porthole");
+    expect(await me.page.$(".aside-mark")).toBeNull();
+    expect(await portholeX(id)).toBe(7);
+    await me.page.close();
+  });
+
   it("is told live, with one's own value to take back, where both worked at the same moment", async () => {
     const id = await fresh();
     const [me, other] = [await bench(id, "cabin-climate"), await bench(id, "cabin-climate")];
