@@ -1,13 +1,13 @@
 import { mkdirSync } from "node:fs";
 import { randomBytes } from "node:crypto";
 import { join } from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import { parseArgs } from "node:util";
 import { build } from "./build.ts";
 import { prepareDatabase } from "./database.ts";
 import { LogFile } from "./run/logs.ts";
-import { databaseFolder, freePort, startPostgres } from "./run/postgres.ts";
-import type { Postgres } from "./run/postgres.ts";
-import { isAlive, waitUntil } from "./run/processes.ts";
+import { databaseFolder, freePort, Postgres } from "./run/postgres.ts";
+import { waitUntil } from "./run/processes.ts";
 import { endLeftServer, forgetRunState, readRunState, writeRunState } from "./run/state.ts";
 import { supervise } from "./run/supervise.ts";
 import type { Supervised } from "./run/supervise.ts";
@@ -48,8 +48,6 @@ const readOptions = (): Options => {
     process.exit(2);
   }
 };
-
-const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
 
 const isFull = (reason: string): boolean => /ENOSPC|no space left/i.test(reason);
 
@@ -131,7 +129,7 @@ class Run {
       return process.env.DATABASE_URL;
     }
     say("Starting PostgreSQL");
-    this.postgres = await startPostgres(databaseFolder(join(data, "postgres")), this.warn);
+    this.postgres = await Postgres.start(databaseFolder(join(data, "postgres")), this.warn);
     console.log(`  on 127.0.0.1:${this.postgres.port}`);
     return this.postgres.url;
   }
@@ -160,7 +158,7 @@ class Run {
   }
 
   private async postgresEnded(postgres: Postgres): Promise<string> {
-    await waitUntil(() => !isAlive(postgres.pid()), Number.MAX_SAFE_INTEGER, 200);
+    await waitUntil(() => !postgres.isRunning, Number.MAX_SAFE_INTEGER, 200);
     return "ended by itself";
   }
 }

@@ -1,14 +1,17 @@
 import { openDatabase } from "./database";
 import { ProjectLog } from "./log";
 
-export { openDatabase } from "./database";
-export { migrate } from "./migrations";
-export { ProjectDamaged, ProjectLog } from "./log";
-export type { AppendResult, Listed, Missed, Snapshot } from "./log";
-export { troubleOf } from "./trouble";
 export { LARGEST_FONT, LARGEST_PICTURE, readAsset, readAssetFace, storeAsset } from "./assets";
 export type { StoreAnswer } from "./assets";
-export { appendRequest, newProjectRequest, sinceRequest, watchRequest } from "./requests";
+export type { Missed } from "./changes";
+export { openDatabase } from "./database";
+export { decodeApart } from "./decoding/apart";
+export { decodeHere } from "./decoding/decode";
+export { ProjectDamaged, ProjectLog } from "./log";
+export type { AppendResult, Listed, Snapshot } from "./log";
+export { migrate } from "./migrations";
+export { newProjectRequest, sinceRequest, watchRequest } from "./requests";
+export { troubleOf } from "./trouble";
 
 let shared: ProjectLog | undefined;
 
@@ -21,7 +24,3 @@ export const projectLog = (): ProjectLog => {
   }
   return shared;
 };
-export { decodeApart } from "./decoding/apart";
-export { decodeHere } from "./decoding/decode";
-export { readProposal } from "./decoding/change";
-export { Unreadable } from "./decoding/bytes";

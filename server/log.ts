@@ -1,18 +1,20 @@
 import { EventEmitter } from "node:events";
-import { Op as SqlOp, QueryTypes } from "sequelize";
 import type { Sequelize, Transaction } from "sequelize";
-import { apply, judge, restoredValue, restoreKey, restoringOps, upgrade } from "#core/project";
+import {
+  apply, isInside, judge, Places, restoredValue, restoreKey, restoringOps, touchesAny, upgrade,
+} from "#core/project";
 import type { Change, Clash, LoggedChange, Op, Project, Proposal } from "#core/project";
-import { ChangeRow, ProjectRow } from "./database";
+import { addChange, allOf, changeCalled, firstOf, newestBefore } from "./changes";
+import type { Missed, Range } from "./changes";
+import { ProjectRow } from "./database";
 import { readSnapshot, writeSnapshot } from "./snapshots";
 import { troubleOf } from "./trouble";
 import { Turns } from "./turns";
 
 /** A snapshot is written after this many changes. */
 const SNAPSHOT_EVERY = 50;
-/** The most that is sent of what a window missed at once: changes, and bytes of their steps. */
-const MOST_MISSED = 500;
-const MOST_MISSED_BYTES = 1_000_000;
+/** The largest number a change can have. */
+const LAST = 2_147_483_647;
 /** What others did this long ago a window in live editing has seen, unless something is wrong with it, ms. */
 const STALE_MS = 15_000;
 /** Projects whose present state is kept in memory; the others are read again when they are asked for. */
@@ -21,13 +23,6 @@ const MOST_STATES = 60;
 export interface Snapshot {
   readonly seq: number;
   readonly project: Project;
-}
-
-/** Changes one after the other, as many as may be sent at once. */
-export interface Missed {
-  readonly changes: readonly LoggedChange[];
-  /** more are there than were given */
-  readonly more: boolean;
 }
 
 export type AppendResult =
@@ -60,10 +55,6 @@ export interface Listed {
   readonly project: Project | null;
   readonly reason: string | null;
 }
-
-const logged = (row: ChangeRow): LoggedChange => ({
-  seq: row.seq, base: row.base, changeId: row.changeId, clientId: row.clientId, label: row.label, ops: row.ops,
-});
 
 /** Ids come from addresses: what is none is not asked for. */
 const isId = (id: string): boolean => /^[A-Za-z0-9_-]{1,40}$/.test(id);
@@ -126,24 +117,8 @@ export class ProjectLog {
   }
 
   /** The changes after a number, as many as may be sent at once. */
-  async since(id: string, seq: number, before?: number, transaction?: Transaction): Promise<Missed> {
-    const rows = await this.db.query<{ seq: number; total: string | number }>(
-      `select seq, sum(bytes) over (order by seq) as total from changes
-       where project_id = :id and seq > :seq and seq < :before order by seq limit :most`,
-      { replacements: { id, seq, before: before ?? 2_147_483_647, most: MOST_MISSED + 1 }, type: QueryTypes.SELECT, transaction: transaction ?? null },
-    );
-    // one change is always given, however large, or nobody would get past it
-    const fitting = rows.slice(0, MOST_MISSED).filter((row, i) => i === 0 || Number(row.total) <= MOST_MISSED_BYTES);
-    const last = fitting.at(-1);
-    if (!last) return { changes: [], more: false };
-    return { changes: await this.between(id, seq, last.seq, transaction), more: fitting.length < rows.length };
-  }
-
-  private async between(id: string, after: number, upTo: number, transaction?: Transaction): Promise<LoggedChange[]> {
-    const rows = await ChangeRow.findAll({
-      where: { projectId: id, seq: { [SqlOp.gt]: after, [SqlOp.lte]: upTo } }, order: [["seq", "ASC"]], transaction: transaction ?? null,
-    });
-    return rows.map(logged);
+  since(projectId: string, after: number): Promise<Missed> {
+    return firstOf(this.db, { projectId, after, upTo: LAST });
   }
 
   /**
@@ -163,52 +138,56 @@ export class ProjectLog {
     const result = await this.db.transaction(async (transaction): Promise<AppendResult> => {
       const row = await ProjectRow.findByPk(id, { lock: transaction.LOCK.UPDATE, transaction });
       if (!row) return { kind: "unknown" };
-      const missed = (upTo?: number) => this.since(id, since, upTo, transaction);
-      const before = await ChangeRow.findOne({ where: { projectId: id, changeId }, transaction });
-      if (before) return { kind: "kept", seq: before.seq, missed: await missed(before.seq), ops: before.ops, gone: [] };
+      const missed = (upTo: number) => firstOf(this.db, { projectId: id, after: since, upTo }, transaction);
+      const before = await changeCalled(id, changeId, transaction);
+      if (before) return { kind: "kept", seq: before.seq, missed: await missed(before.seq - 1), ops: before.ops, gone: [] };
       const present = await this.stateOf(row, transaction);
       const unseen = await this.unseen(id, proposal, row.seq, transaction);
       const verdict = judge(present.project, proposal, unseen, await this.restored(id, present, proposal.change, transaction));
       if (verdict.kind === "refused") return verdict;
-      if (verdict.kind === "conflict") return { ...verdict, missed: await missed() };
+      if (verdict.kind === "conflict") return { ...verdict, missed: await missed(row.seq) };
       const { project, change: { label, ops }, gone, altered } = verdict;
       const seq = row.seq + 1;
       fresh = { seq, base: Math.min(base, row.seq), changeId, clientId, label, ops };
       state = { seq, project };
-      await ChangeRow.create({ ...fresh, projectId: id, ops: [...ops], bytes: Buffer.byteLength(JSON.stringify(ops)) }, { transaction });
+      await addChange(id, fresh, transaction);
       await row.update({ seq, name: project.name }, { transaction });
       if (seq % SNAPSHOT_EVERY === 0) await writeSnapshot(id, seq, project, transaction);
-      return { kind: "kept", seq, missed: await missed(seq), gone, ...(altered ? { ops } : {}) };
+      return { kind: "kept", seq, missed: await missed(seq - 1), gone, ...(altered ? { ops } : {}) };
     });
     if (state) this.remember(id, state);
     if (fresh) this.bus.emit(id, fresh);
     return result;
   }
 
-  /** What a proposal must not overwrite: see `judge`. */
-  private async unseen(id: string, { clientId, since, base, late }: Proposal, seq: number, transaction: Transaction): Promise<LoggedChange[]> {
-    const after = late ? base : since;
-    if (after >= seq) return [];
-    const rows = await ChangeRow.findAll({
-      where: {
-        projectId: id, seq: { [SqlOp.gt]: after, [SqlOp.lte]: seq }, clientId: { [SqlOp.ne]: clientId },
-        ...(late ? {} : { createdAt: { [SqlOp.lt]: new Date(Date.now() - STALE_MS) } }),
-      },
-      order: [["seq", "ASC"]], transaction,
-    });
-    return rows.map(logged);
+  /** What a proposal must not overwrite: see `judge`. Of others' changes only those with its places are looked at. */
+  private async unseen(projectId: string, proposal: Proposal, seq: number, transaction: Transaction): Promise<LoggedChange[]> {
+    const { change, clientId, since, base, late } = proposal;
+    const range = { projectId, after: late ? base : since, upTo: seq };
+    if (range.after >= seq) return [];
+    const upTo = late ? seq : await newestBefore(range, new Date(Date.now() - STALE_MS), transaction);
+    const places = new Places();
+    change.ops.forEach((op, i) => places.note(op.path, i));
+    return this.those({ ...range, upTo }, (other) => other.clientId !== clientId && touchesAny(places, other.ops), transaction);
   }
 
   /** The records that a change brings back, as they would be now. */
-  private async restored(id: string, present: Snapshot, change: Change, transaction: Transaction): Promise<Map<string, unknown>> {
+  private async restored(projectId: string, present: Snapshot, change: Change, transaction: Transaction): Promise<Map<string, unknown>> {
     const found = new Map<string, unknown>();
     for (const op of restoringOps(present.project, change)) {
-      const removal = await ChangeRow.findOne({ where: { projectId: id, changeId: op.restores }, transaction });
+      const removal = await changeCalled(projectId, op.restores, transaction);
       if (!removal) continue;
-      const before = await this.stateAt(id, removal.seq - 1, transaction);
-      const since = await this.between(id, removal.seq, present.seq, transaction);
+      const before = await this.stateAt(projectId, removal.seq - 1, transaction);
+      const range = { projectId, after: removal.seq, upTo: present.seq };
+      const since = await this.those(range, (later) => later.ops.some(({ path }) => isInside(path, op.path)), transaction);
       found.set(restoreKey(op), restoredValue(op.path, before, removal, since, present.project));
     }
+    return found;
+  }
+
+  private async those(range: Range, wanted: (change: LoggedChange) => boolean, transaction: Transaction): Promise<LoggedChange[]> {
+    const found: LoggedChange[] = [];
+    for await (const change of allOf(this.db, range, transaction)) if (wanted(change)) found.push(change);
     return found;
   }
 
@@ -220,10 +199,15 @@ export class ProjectLog {
   }
 
   private async replay(id: string, base: Snapshot, seq: number, transaction?: Transaction): Promise<Project> {
-    const changes = await this.between(id, base.seq, seq, transaction);
-    if (changes.length !== seq - base.seq) throw new ProjectDamaged(id, `changes between ${base.seq} and ${seq} are missing from its log`);
-    if (!changes.every((c) => Array.isArray(c.ops))) throw new ProjectDamaged(id, "a change of its log is not what was written");
-    return upgrade(changes.reduce((project, c) => apply(project, c.ops).doc, base.project));
+    let { project, seq: at } = base;
+    for await (const change of allOf(this.db, { projectId: id, after: at, upTo: seq }, transaction)) {
+      if (change.seq !== at + 1) break;
+      if (!Array.isArray(change.ops)) throw new ProjectDamaged(id, "a change of its log is not what was written");
+      project = apply(project, change.ops).doc;
+      at = change.seq;
+    }
+    if (at < seq) throw new ProjectDamaged(id, `changes between ${at} and ${seq} are missing from its log`);
+    return upgrade(project);
   }
 
   private async stateOf(row: ProjectRow, transaction?: Transaction): Promise<Snapshot> {

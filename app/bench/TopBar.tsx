@@ -1,22 +1,11 @@
 import { memo, useState } from "react";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
-import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
 import { SaveMark } from "../common/SaveMark";
-import { useProject, useSession, useUndo } from "../store/session-context";
+import { UndoButtons } from "../common/UndoButtons";
+import { useProject, useSession } from "../store/session-context";
 import { usePiece } from "./state";
-
-export const UndoButtons = () => {
-  const session = useSession();
-  const { undo, redo } = useUndo();
-  return (
-    <span className="d-inline-flex gap-1">
-      <button type="button" className="tool framed" disabled={undo === null} title={undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl+Z)`} aria-label="Undo" onClick={() => session.undo()}><Icon name="undo" /></button>
-      <button type="button" className="tool framed" disabled={redo === null} title={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`} aria-label="Redo" onClick={() => session.redo()}><Icon name="redo" /></button>
-    </span>
-  );
-};
 
 export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {
   const session = useSession();

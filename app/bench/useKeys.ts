@@ -2,13 +2,12 @@ import { useEffect } from "react";
 import { readRules } from "#core/edit";
 import { childrenOf } from "#core/looks";
 import { cutText, ROOT } from "#core/project";
+import { isTyping } from "../common/typing";
 import { useSession } from "../store/session-context";
 import { useArranging } from "./arranging";
 import { useEdits } from "./edits";
 import { fresh, maxSvg, useInserter } from "./insert";
 import { useBenchStore } from "./state";
-
-const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.closest("input:not([type=checkbox]), textarea, select, [contenteditable], [role=menu], .modal") !== null;
 
 /** The key that inserts each kind of layer. */
 const kinds = Object.fromEntries(Object.entries(fresh).map(([kind, f]) => [f.key.toLowerCase(), kind as keyof typeof fresh]));
@@ -29,7 +28,7 @@ export const useKeys = (onHelp: () => void): void => {
       state.choose((piece && childrenOf(piece).get(lead?.parent ?? ROOT)?.filter((l) => !l.locked).map((l) => l.id)) ?? []);
     };
     const held: Readonly<Record<string, (shift: boolean) => void>> = {
-      z: (shift) => { if (shift) session.redo(); else session.undo(); }, y: () => session.redo(), a: chooseAll,
+      a: chooseAll,
       d: () => { edits.duplicate(store.getState().chosen); }, g: (shift) => { if (shift) arranging.unwrap(); else arranging.wrap("group"); },
       f: () => store.getState().put({ dialog: { kind: "replace" } }),
     };

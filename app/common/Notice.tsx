@@ -1,16 +1,44 @@
-import { useEffect } from "react";
+import { createContext, useContext } from "react";
+import { Button, Toast } from "react-bootstrap";
+import { createPortal } from "react-dom";
+
+/** Where notices of all parts of the page stand, one above the other. */
+export const NoticePlace = createContext<HTMLElement | null>(null);
+
+/** How long a notice stays, ms. */
+const STAYS = 6000;
+const BAD_NEWS_STAYS = 12_000;
+
+interface NoticeProps {
+  readonly text: string;
+  readonly bad?: boolean;
+  readonly action?: { readonly label: string; readonly run: () => void } | undefined;
+  readonly onClose: () => void;
+}
 
 /** A sentence at the foot of the page that goes away by itself; bad news stays longer. */
-export const Notice = ({ text, bad = false, action, onClose }: { text: string; bad?: boolean; action?: { label: string; run: () => void }; onClose: () => void }) => {
-  useEffect(() => {
-    const timer = setTimeout(onClose, bad ? 12_000 : 6000);
-    return () => clearTimeout(timer);
-  }, [text, bad, onClose]);
-  return (
-    <div className={`notice${bad ? " bad" : ""}`} role={bad ? "alert" : "status"}>
-      <span>{text}</span>
-      {action && <button type="button" onClick={() => { action.run(); onClose(); }}>{action.label}</button>}
-      <button type="button" onClick={onClose}>Close</button>
-    </div>
+export const Notice = ({ text, bad = false, action, onClose }: NoticeProps) => {
+  const place = useContext(NoticePlace);
+  if (!place) return null;
+  const act = () => {
+    action?.run();
+    onClose();
+  };
+  return createPortal(
+    <Toast
+      key={text}
+      className={`notice${bad ? " bad" : ""}`}
+      animation={false}
+      autohide
+      delay={bad ? BAD_NEWS_STAYS : STAYS}
+      onClose={onClose}
+    >
+      <Toast.Body>
+        <span>{text}</span>
+        {action && <Button variant="link" size="sm" onClick={act}>{action.label}</Button>}
+        <Button variant="link" size="sm" onClick={onClose}>Close</Button>
+      </Toast.Body>
+    </Toast>,
+    place,
   );
 };

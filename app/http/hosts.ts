@@ -1,4 +1,4 @@
-import type { RequestHandler } from "express";
+import type { Request, RequestHandler } from "express";
 
 /** Names under which a server on loopback is reached: RFC 6761 §6.3 keeps `localhost` for it. */
 const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
@@ -9,19 +9,25 @@ export const allowedHosts = (port: number, more: readonly string[]): ReadonlySet
 
 const isChange = (method: string): boolean => !["GET", "HEAD", "OPTIONS"].includes(method);
 
-const hostOf = (origin: string): string | null => {
-  try {
-    const { host, protocol, port } = new URL(origin);
-    const usual = protocol === "https:" ? "443" : "80";
-    return port ? host : `${host}:${usual}`;
-  } catch {
-    return null;
-  }
+/** A host as browsers write it: in small letters, without the usual port. */
+const spelled = (host: string): string => host.toLowerCase().replace(/:(80|443)$/, "");
+
+/** The host of an origin; null for one that has none, as `null`. */
+const hostOf = (origin: string): string | null => (URL.canParse(origin) ? spelled(new URL(origin).host) : null);
+
+/** Whether a page of ours asks: `none` is what a person typed in. Clients other than browsers do not say. */
+const isOurPage = (req: Request): boolean => {
+  const site = req.headers["sec-fetch-site"];
+  return site === undefined || site === "same-origin" || site === "none";
 };
 
-/** A host as a browser leaves out its usual port. */
-const spellings = (hosts: ReadonlySet<string>): ReadonlySet<string> =>
-  new Set([...hosts].flatMap((host) => [host, host.replace(/:(80|443)$/, "")]));
+/** Whether what changes something comes from a page of the very host it goes to. */
+const isOurOrigin = ({ headers: { origin, host } }: Request): boolean =>
+  origin === undefined || hostOf(origin) === spelled(host ?? "");
+
+/** Whether a page is opened by a link from elsewhere. */
+const followsLink = ({ method, headers }: Request): boolean =>
+  method === "GET" && headers["sec-fetch-mode"] === "navigate" && headers["sec-fetch-dest"] === "document";
 
 /**
  * Answers only requests that were meant for us. Without the check of `Host` a page of another site could have its name
@@ -29,19 +35,13 @@ const spellings = (hosts: ReadonlySet<string>): ReadonlySet<string> =>
  * Metadata) it could send forms and load files from here. What follows a link from elsewhere is let in.
  */
 export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
-  const known = spellings(hosts);
+  const known = new Set([...hosts].map(spelled));
   return (req, res, next) => {
-    const host = req.headers.host?.toLowerCase() ?? "";
-    if (!known.has(host)) {
+    if (!known.has(spelled(req.headers.host ?? ""))) {
       res.status(421).type("text/plain").send("Nubble is not reached under this name. Start it with --allow-host to let it be.");
       return;
     }
-    const { origin } = req.headers;
-    const site = req.headers["sec-fetch-site"];
-    const sameSite = site === undefined || site === "same-origin" || site === "none";
-    const sameOrigin = origin === undefined || (known.has(hostOf(origin) ?? "") && hostOf(origin)?.replace(/:(80|443)$/, "") === host.replace(/:(80|443)$/, ""));
-    const followsLink = req.method === "GET" && req.headers["sec-fetch-mode"] === "navigate" && req.headers["sec-fetch-dest"] === "document";
-    const allowed = isChange(req.method) ? sameSite && sameOrigin : sameSite || followsLink;
+    const allowed = isChange(req.method) ? isOurPage(req) && isOurOrigin(req) : isOurPage(req) || followsLink(req);
     if (!allowed) {
       res.status(403).type("text/plain").send("Pages of other sites cannot use Nubble.");
       return;

@@ -1,18 +1,16 @@
 import { data } from "react-router";
 import { limits } from "#core/project";
 import { decodeApart, decodeHere, ProjectDamaged, projectLog, sinceRequest, troubleOf } from "#server";
-import type { AppendResult, Missed } from "#server";
+import type { Missed } from "#server";
 import { readBody } from "../common/body";
 import { withDatabase } from "../common/trouble";
+import type { SaveAnswer } from "../store/answer";
 import type { Route } from "./+types/changes";
 
 /** Larger ones are read in a thread of their own, so that nobody else waits, bytes. */
 const LARGE = 100_000;
 /** What may stand around a change in what is sent, bytes. */
 const ENVELOPE = 10_000;
-
-/** What a window is told about a change it sent. */
-export type SaveAnswer = AppendResult | { readonly kind: "away"; readonly reason: string };
 
 const statuses: Readonly<Record<SaveAnswer["kind"], number>> = { kept: 200, conflict: 200, refused: 422, unknown: 404, away: 503 };
 

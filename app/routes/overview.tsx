@@ -5,7 +5,7 @@ import { addPiece, duplicatePiece, piecesOf, removePiece, removeRules, renamePie
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { variantsOf } from "#core/looks";
-import { UndoButtons } from "../bench/TopBar";
+import { UndoButtons } from "../common/UndoButtons";
 import { afterMenu } from "../common/afterMenu";
 import { NameField } from "../common/NameField";
 import { Notice } from "../common/Notice";

@@ -5,7 +5,7 @@ import { addToken, mergeTokens, motionUsesOf, removeToken, repeatedValues, setTo
 import { inOrder, orderAt, tokenTypes } from "#core/project";
 import type { FontAsset, Token, TokenType, TokenValue } from "#core/project";
 import { families, property, showValue } from "#core/properties";
-import { UndoButtons } from "../bench/TopBar";
+import { UndoButtons } from "../common/UndoButtons";
 import { useEnv } from "../common/env";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";

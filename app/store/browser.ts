@@ -1,6 +1,7 @@
 import { newId } from "#core/project";
 import type { FromHub } from "../../workers/hub";
 import { openLive } from "./live";
+import type { Live } from "./live";
 import { olderLeftovers } from "./older";
 import { Session } from "./session";
 import type { Missed } from "./answer";
@@ -97,12 +98,49 @@ const hearFor = (session: Session, leftovers: Leftovers) => (message: FromHub): 
   }
 };
 
-const askToStay = (session: Session) => (event: BeforeUnloadEvent): void => {
-  if (session.atRisk) event.preventDefault();
-};
-
 /** Asks the browser not to clear away what is not saved when it runs out of room. */
 const askForKeeping = (): void => void (navigator.storage as StorageManager | undefined)?.persist().catch(() => false);
+
+/** Gets ready to keep what cannot be saved, and takes up what earlier visits could not. */
+const takeUpEarlier = async (session: Session, shelf: BrowserShelf, leftovers: Leftovers): Promise<void> => {
+  await shelf.ready();
+  askForKeeping();
+  for (const { holder, items, forget } of await olderLeftovers(session.id)) {
+    await shelf.bring(holder, items);
+    forget();
+  }
+  session.recall(await shelf.asides());
+  await leftovers.look();
+};
+
+/** Holds a lock until what is returned is called; `whenHeld` is called once it is held, at once where there are no locks. */
+const holdLock = (name: string, whenHeld: () => void): (() => void) => {
+  let release = () => {};
+  const held = new Promise<void>((resolve) => { release = resolve; });
+  const manager = locks();
+  if (!manager) whenHeld();
+  void manager?.request(name, () => {
+    whenHeld();
+    return held;
+  });
+  return release;
+};
+
+/** Listens to what happens to the window itself; returns how to stop. */
+const watchWindow = (session: Session, live: Live): (() => void) => {
+  const retry = () => session.retry();
+  const stay = (event: BeforeUnloadEvent) => { if (session.atRisk) event.preventDefault(); };
+  // with locks the others notice by themselves that this window is gone
+  const leave = () => { if (!locks()) live.close(); };
+  window.addEventListener("online", retry);
+  window.addEventListener("beforeunload", stay);
+  window.addEventListener("pagehide", leave);
+  return () => {
+    window.removeEventListener("online", retry);
+    window.removeEventListener("beforeunload", stay);
+    window.removeEventListener("pagehide", leave);
+  };
+};
 
 /** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
 export const openSession = (id: string, start: Snapshot): { session: Session; close: () => void } => {
@@ -112,49 +150,26 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
   const leftovers = new Leftovers(session, shelf);
   const live = openLive(hearFor(session, leftovers));
   const lock = lockOf(id, clientId);
-  let release = () => {};
   let closed = false;
-  const watch = () => { if (!closed) live.watch(id, session.seq, lock); };
-  const held = locks()?.request(lock, () => new Promise<void>((resolve) => {
-    release = resolve;
-    if (closed) resolve();
-    else watch();
-  }));
-  if (!held) watch();
-  void shelf.ready().then(async () => {
-    askForKeeping();
-    for (const { holder, items, forget } of await olderLeftovers(id)) {
-      await shelf.bring(holder, items);
-      forget();
-    }
-    session.recall(await shelf.asides());
-    await leftovers.look();
-  }).catch(() => undefined);
-
+  const release = holdLock(lock, () => { if (!closed) live.watch(id, session.seq, lock); });
   const stopSharing = shareAsides(session, shelf);
-  const retry = () => session.retry();
-  const leave = () => live.close();
-  const stay = askToStay(session);
-  window.addEventListener("online", retry);
-  window.addEventListener("beforeunload", stay);
-  if (!held) window.addEventListener("pagehide", leave);
+  const stopWatching = watchWindow(session, live);
+  // a browser that keeps nothing is said to keep nothing: see Keeper
+  void takeUpEarlier(session, shelf, leftovers).catch(() => undefined);
+
   const end = () => {
     session.end();
     stopSharing();
-    window.removeEventListener("beforeunload", stay);
+    stopWatching();
     release();
   };
-  return {
-    session,
-    close: () => {
-      closed = true;
-      live.close();
-      window.removeEventListener("online", retry);
-      window.removeEventListener("pagehide", leave);
-      // what is on its way is still sent; what cannot be sent now is taken up by the next visit
-      if (session.save.kind !== "saving") end();
-      else session.subscribe(() => { if (session.save.kind !== "saving") end(); });
-      session.retry();
-    },
+  const close = () => {
+    closed = true;
+    live.close();
+    // what is on its way is still sent; what cannot be sent now is taken up by the next visit
+    if (session.save.kind !== "saving") end();
+    else session.subscribe(() => { if (session.save.kind !== "saving") end(); });
+    session.retry();
   };
+  return { session, close };
 };

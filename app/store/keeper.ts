@@ -17,15 +17,24 @@ const MOST_UNDER_WAY = 2;
 /** How long to wait before trying again what could not be written, ms. */
 const AGAIN = 3000;
 
+type Waiting<T> = Map<string, T | null>;
+
+/** What of an older write that failed still has to be written: nothing that a newer write has taken along. */
+const stillToWrite = <T>(failed: ReadonlyMap<string, T | null>, newer: readonly ReadonlyMap<string, T | null>[]): Waiting<T> =>
+  new Map([...failed].filter(([id]) => !newer.some((later) => later.has(id))));
+
+const holdsSomething = ({ queue, aside }: Batch): boolean =>
+  [...queue.values(), ...aside.values()].some((item) => item !== null);
+
 /**
  * Writes down what is not saved, and knows what of it is only in memory. A write for an edit begins in the task of the edit
  * unless two are under way already; then it begins as soon as one has ended, with the newest of each change.
  */
 export class Keeper {
-  private queue = new Map<string, Unsaved | null>();
-  private aside = new Map<string, Aside | null>();
-  private underWay = 0;
-  private failure: string | null = null;
+  private queue: Waiting<Unsaved> = new Map();
+  private aside: Waiting<Aside> = new Map();
+  /** oldest first */
+  private underWay: readonly Batch[] = [];
   private cancelAgain: () => void = () => undefined;
 
   constructor(
@@ -36,14 +45,8 @@ export class Keeper {
 
   /** Whether something is only in this window's memory. */
   get atRisk(): boolean {
-    const waiting = [...this.queue.values(), ...this.aside.values()].some((item) => item !== null);
-    return waiting || this.risky > 0;
+    return [{ queue: this.queue, aside: this.aside }, ...this.underWay].some(holdsSomething);
   }
-
-  /** Why the browser does not keep what it is given; null when it does. */
-  get trouble(): string | null { return this.failure; }
-
-  private risky = 0;
 
   keep(item: Unsaved): void { this.queue.set(item.changeId, item); }
   forget(changeId: string): void { this.queue.set(changeId, null); }
@@ -52,31 +55,29 @@ export class Keeper {
 
   /** Writes what was asked for since. */
   flush(): void {
-    if (this.underWay >= MOST_UNDER_WAY || (this.queue.size === 0 && this.aside.size === 0)) return;
+    const isNothing = this.queue.size === 0 && this.aside.size === 0;
+    if (this.underWay.length >= MOST_UNDER_WAY || isNothing) return;
     this.cancelAgain();
-    const batch = { queue: this.queue, aside: this.aside };
-    const holds = [...batch.queue.values(), ...batch.aside.values()].some((item) => item !== null);
+    const batch: Batch = { queue: this.queue, aside: this.aside };
     this.queue = new Map();
     this.aside = new Map();
-    this.underWay++;
-    if (holds) this.risky++;
-    const ended = (failure: string | null) => {
-      this.underWay--;
-      if (holds) this.risky--;
-      this.failure = failure;
-      if (failure === null) this.flush();
-      this.changed();
-    };
-    this.shelf.write(batch).then(() => ended(null), (error: unknown) => {
-      this.takeBack(batch);
-      ended(error instanceof Error ? error.message : "the browser refuses");
-      this.cancelAgain = this.later(AGAIN, () => this.flush());
-    });
+    this.underWay = [...this.underWay, batch];
+    this.shelf.write(batch).then(() => this.written(batch), () => this.failed(batch));
   }
 
-  /** What could not be written waits again, unless something newer of the same change does. */
-  private takeBack(batch: Batch): void {
-    this.queue = new Map([...batch.queue, ...this.queue]);
-    this.aside = new Map([...batch.aside, ...this.aside]);
+  private written(batch: Batch): void {
+    this.underWay = this.underWay.filter((other) => other !== batch);
+    this.flush();
+    this.changed();
+  }
+
+  /** What could not be written waits, and is tried again. */
+  private failed(batch: Batch): void {
+    const newer = this.underWay.slice(this.underWay.indexOf(batch) + 1);
+    this.underWay = this.underWay.filter((other) => other !== batch);
+    this.queue = new Map([...stillToWrite(batch.queue, newer.map((b) => b.queue)), ...this.queue]);
+    this.aside = new Map([...stillToWrite(batch.aside, newer.map((b) => b.aside)), ...this.aside]);
+    this.cancelAgain = this.later(AGAIN, () => this.flush());
+    this.changed();
   }
 }

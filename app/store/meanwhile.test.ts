@@ -92,12 +92,27 @@ describe("what was made offline", () => {
     expect(pane.store.aside.size).toBe(1);
   });
 
-  it("can be used after all, or dropped", async () => {
+  it("can be used after all, and is kept at every moment on the way", async () => {
     await offline();
+    const kept: number[] = [];
+    const write = pane.store.write.bind(pane.store);
+    pane.store.write = (holder, batch) => {
+      const done = write(holder, batch);
+      kept.push(pane.store.queue.size + pane.store.aside.size);
+      return done;
+    };
     const id = pane.session.aside[0]?.changeId ?? "";
-    pane.session.useAside(id);
+    expect(pane.session.useAside(id)).toBe(true);
+    expect(Math.min(...kept)).toBe(1);
     await pane.wait(500);
     expect([keptX(), pane.session.aside, pane.store.aside.size]).toEqual([50, [], 0]);
+  });
+
+  it("can be dropped", async () => {
+    await offline();
+    pane.session.dropAside(pane.session.aside[0]?.changeId ?? "");
+    await pane.wait(500);
+    expect([keptX(), pane.session.aside, pane.store.aside.size]).toEqual([60, [], 0]);
   });
 
   it("is one thing to choose about, though it was sent in several parts", async () => {

@@ -1,10 +1,11 @@
-import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import { createContext, useContext, useEffect, useState, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
+import { ToastContainer } from "react-bootstrap";
 import type { Project } from "#core/project";
 import { openSession } from "./browser";
 import { Session } from "./session";
 import type { Message } from "./outside";
-import { Notice } from "../common/Notice";
+import { Notice, NoticePlace } from "../common/Notice";
 
 const Context = createContext<Session | null>(null);
 
@@ -29,15 +30,31 @@ export const SessionProvider = ({ id, seq, project, children }: { id: string; se
     setSession(opened.session);
     return opened.close;
   }, [id, seq, project]);
-  return <Context.Provider value={session}>{children}<Messages session={session} /></Context.Provider>;
+  const [place, setPlace] = useState<HTMLElement | null>(null);
+  return (
+    <Context.Provider value={session}>
+      <NoticePlace.Provider value={place}>
+        {children}
+        <Messages session={session} />
+      </NoticePlace.Provider>
+      <ToastContainer className="notices" position="bottom-center" containerPosition="fixed" ref={setPlace} />
+    </Context.Provider>
+  );
 };
 
+/** Messages that are shown at once; older ones give way. */
+const MOST_MESSAGES = 3;
+
+/** The newest messages of the session, each until it was read: one must not take away what another offers. */
 const Messages = ({ session }: { session: Session }) => {
-  const [message, setMessage] = useState<Message | null>(null);
-  useEffect(() => session.onMessage(setMessage), [session]);
-  const close = useCallback(() => setMessage(null), []);
-  if (message === null) return null;
-  return <Notice bad text={message.text} {...(message.action ? { action: message.action } : {})} onClose={close} />;
+  const [messages, setMessages] = useState<readonly Message[]>([]);
+  useEffect(() => session.onMessage((message) => {
+    setMessages((shown) => [...shown.filter(({ text }) => text !== message.text), message].slice(-MOST_MESSAGES));
+  }), [session]);
+  const close = (message: Message) => setMessages((shown) => shown.filter((other) => other !== message));
+  return messages.map((message) => (
+    <Notice key={message.text} bad text={message.text} action={message.action} onClose={() => close(message)} />
+  ));
 };
 
 export const useSession = (): Session => {

@@ -1,4 +1,4 @@
-import { accept, apply, cutText, merge, newId } from "#core/project";
+import { accept, apply, cutText, isRestoring, merge, newId, sentOps } from "#core/project";
 import { changeWords, placeWords } from "#core/edit";
 import type { Change, LoggedChange, Op, Project } from "#core/project";
 import { readAnswer } from "./answer";
@@ -19,12 +19,6 @@ const PAUSE = 150;
 const LONGEST_WAIT = 6000;
 /** Pages of missed changes that are read before the whole project is the shorter way. */
 const MOST_PAGES = 12;
-
-const hasRestores = (change: Change): boolean => change.ops.some((op) => op.op === "set" && op.restores !== undefined);
-
-/** What is sent of a record that comes back: the server knows what it was. */
-const asSent = (change: Change): Change =>
-  hasRestores(change) ? { ...change, ops: change.ops.map((op) => (op.op === "set" && op.restores !== undefined ? { ...op, value: null } : op)) } : change;
 
 /**
  * One window's copy of a project: what is known to be kept, the edits made since, undo and redo, and saving.
@@ -139,6 +133,7 @@ export class Session {
     const step = this.history.take(from);
     if (!step) return;
     this.openKey = null;
+    this.own.beginGesture();
     const { label, ops } = changeOf(step, word);
     const result = accept(this.present, { label: cutText(label, 200), ops });
     // a gesture that came back to where it began has nothing to take back
@@ -206,8 +201,10 @@ export class Session {
       this.say({ text: `“${item.change.label}” still cannot be made: ${result.error}.` });
       return false;
     }
-    this.dropAside(changeId);
-    return this.edit(item.change);
+    // the edit is kept before what it was made from is forgotten
+    const done = this.edit(item.change);
+    if (done) this.dropAside(changeId);
+    return done;
   }
 
   /** Forgets a change that was set aside. */
@@ -224,7 +221,7 @@ export class Session {
     const mine = this.queue.find((p) => p.changeId === change.changeId);
     const before = this.confirmed.project;
     // the result is known where the queue was laid over exactly what is confirmed, and the change is kept as it was sent
-    const exact = mine && mine === this.queue[0] && !hasRestores(mine.change) && this.aligned ? mine.after : null;
+    const exact = mine && mine === this.queue[0] && !mine.change.ops.some(isRestoring) && this.aligned ? mine.after : null;
     this.confirmed = { seq: change.seq, project: exact ?? apply(before, change.ops).doc };
     if (mine) this.settleOwn(mine, change);
     else if (change.clientId !== this.clientId) this.noticeLoss(change, before);
@@ -319,7 +316,7 @@ export class Session {
   }
 
   private async ask({ changeId, clientId, base, late, change }: Pending): Promise<SaveAnswer> {
-    const body = JSON.stringify({ changeId, clientId, base, late, since: this.confirmed.seq, change: asSent(change) });
+    const body = JSON.stringify({ changeId, clientId, base, late, since: this.confirmed.seq, change: { ...change, ops: sentOps(change.ops) } });
     try {
       return readAnswer(await this.outside.send(body));
     } catch {

@@ -1,4 +1,4 @@
-import { readPlace, tableEntry } from "../project";
+import { valueAt, tableEntry } from "../project";
 import type { Change, Op, Piece, Project } from "../project";
 import { OPTION, property, TRAIT } from "../properties/registry";
 import { showValue } from "../properties/entry";
@@ -38,7 +38,7 @@ const pieceWords = (piece: Piece, [table = "", id = "", , layer, key]: readonly 
 /** A place of a project in words: “Knob”, its width. What is gone is called by its kind. */
 export const placeWords = (project: Project, path: readonly string[]): string => {
   const [table = "", id = "", ...rest] = path;
-  if (table !== "pieces") return nouns[table] ? recordWords(nouns[table], readPlace(project, [table, id])) : `the project's ${table}`;
+  if (table !== "pieces") return nouns[table] ? recordWords(nouns[table], valueAt(project, [table, id])) : `the project's ${table}`;
   const piece = tableEntry(project.pieces, id);
   if (!piece) return "a piece that is not there any more";
   return rest.length === 0 ? recordWords(piece.kind, piece) : `${pieceWords(piece, rest)} in “${piece.name}”`;
@@ -75,7 +75,7 @@ const valueOf = (op: Op): unknown => (op.op === "set" ? op.value : undefined);
 /** What a change would do to a project as it is now, place by place; places where it would change nothing are left out. */
 export const changeRows = (project: Project, change: Change): ChangeRow[] =>
   change.ops.flatMap((op): ChangeRow[] => {
-    const now = readPlace(project, op.path);
+    const now = valueAt(project, op.path);
     const then = valueOf(op);
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
     return [{ path: op.path, place: placeWords(project, op.path), now: valueWords(project, now), then: op.op === "remove" ? "removed" : valueWords(project, then) }];

@@ -1,4 +1,4 @@
-import { apply } from "./change";
+import { apply, sentOps } from "./change";
 import type { Change, Op } from "./change";
 import { tableEntry } from "./ids";
 import { limits } from "./limits";
@@ -82,8 +82,7 @@ const placesOf = (ops: readonly Op[]): (readonly string[])[] => {
 const tooLarge = (change: Change): string | null => {
   const mayBe = change.ops.length > 1000 || change.ops.some((o) => o.op === "set" && typeof o.value === "object");
   if (!mayBe) return null;
-  const sent = change.ops.map((o) => (o.op === "set" && o.restores !== undefined ? { ...o, value: null } : o));
-  const bytes = new TextEncoder().encode(JSON.stringify(sent)).length;
+  const bytes = new TextEncoder().encode(JSON.stringify(sentOps(change.ops))).length;
   if (bytes <= limits.change) return null;
   const megabytes = (n: number): string => (n / 1e6).toFixed(1);
   return `the change is too large: ${megabytes(bytes)} MB, and ${megabytes(limits.change)} MB is the most`;

@@ -19,6 +19,14 @@ export interface Change {
   readonly ops: readonly Op[];
 }
 
+/** A step that brings back what a change removed. */
+export type RestoringOp = Extract<Op, { op: "set" }> & { readonly restores: string };
+
+export const isRestoring = (op: Op): op is RestoringOp => op.op === "set" && op.restores !== undefined;
+
+/** Steps as they are sent: the server knows what the records were that come back. */
+export const sentOps = (ops: readonly Op[]): Op[] => ops.map((op) => (isRestoring(op) ? { ...op, value: null } : op));
+
 export const set = (path: readonly string[], value: unknown): Op => ({ op: "set", path, value });
 export const remove = (path: readonly string[]): Op => ({ op: "remove", path });
 

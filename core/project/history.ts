@@ -33,10 +33,15 @@ export const clashesOf = (project: Project, change: Change, others: readonly Log
   for (const op of change.ops) {
     const step = steps[places.related(op.path)];
     if (!step || !changesSomething(project, op)) continue;
-    found.set(step.other, [...(found.get(step.other) ?? []), op.path]);
+    const paths = found.get(step.other) ?? [];
+    paths.push(op.path);
+    found.set(step.other, paths);
   }
   return [...found].map(([other, paths]) => ({ seq: other.seq, label: other.label, paths }));
 };
+
+/** Whether steps have to do with any place in a set: with itself, with what holds it, or with what it holds. */
+export const touchesAny = (places: Places, ops: readonly Op[]): boolean => ops.some((op) => places.related(op.path) >= 0);
 
 const changesSomething = (project: Project, op: Op): boolean => {
   const now = valueAt(project, op.path);
@@ -64,10 +69,18 @@ const missingRecord = (project: Project, path: readonly string[]): readonly stri
   return typeof node === "object" && node !== null ? null : path.slice(0, -1);
 };
 
-const valueAt = (project: Project, path: readonly string[]): unknown =>
-  path.reduce<unknown>((node, key) => (typeof node === "object" && node !== null && Object.hasOwn(node, key) ? (node as Record<string, unknown>)[key] : undefined), project);
+/** What is at a place of a project; undefined when there is nothing. */
+export const valueAt = (project: Project, path: readonly string[]): unknown => {
+  let node: unknown = project;
+  for (const key of path) {
+    if (typeof node !== "object" || node === null || !Object.hasOwn(node, key)) return undefined;
+    node = (node as Record<string, unknown>)[key];
+  }
+  return node;
+};
 
-const isInside = (inner: readonly string[], outer: readonly string[]): boolean => inner.length > outer.length && related(inner, outer);
+/** Whether a place lies inside another one. */
+export const isInside = (inner: readonly string[], outer: readonly string[]): boolean => inner.length > outer.length && related(inner, outer);
 
 /**
  * A record that `removal` took away, as it would be now: what it was in `before` (the project the removal was made in), with
@@ -91,22 +104,19 @@ export const restoredValue = (
 /** Whether there is something at a place. */
 export const isThere = (project: Project, path: readonly string[]): boolean => valueAt(project, path) !== undefined;
 
-/** The value at a place of a project; undefined when there is none. */
-export const readPlace = valueAt;
-
 /**
  * Of one's own earlier changes, the places that another's change overwrote although its maker had not seen them, and what
  * takes one's own values back. Null when nothing of one's own was lost.
  */
 export const overwrittenBy = (other: LoggedChange, own: readonly LoggedChange[], before: Project): readonly Op[] | null => {
+  const unseen = own.filter((mine) => mine.seq > other.base);
+  if (unseen.length === 0) return null;
+  const places = new Places();
+  other.ops.forEach((op, i) => places.note(op.path, i));
   const back: Op[] = [];
-  for (const mine of own) {
-    if (mine.seq <= other.base) continue;
-    for (const op of mine.ops) {
-      const hit = other.ops.find((o) => related(o.path, op.path));
-      if (!hit || sameStep(hit, op)) continue;
-      back.push(takingBack(hit, op, other, before));
-    }
+  for (const op of unseen.flatMap((mine) => mine.ops)) {
+    const hit = other.ops[places.related(op.path)];
+    if (hit && !sameStep(hit, op)) back.push(takingBack(hit, op, other, before));
   }
   const effective = apply(apply(before, other.ops).doc, back);
   return effective.inverse.length === 0 ? null : back;

@@ -1,5 +1,6 @@
 import { accept } from "./accept";
-import type { Change, Op } from "./change";
+import { isRestoring } from "./change";
+import type { Change, Op, RestoringOp } from "./change";
 import { clashesOf, goneFrom, isThere } from "./history";
 import type { Clash, LoggedChange } from "./history";
 import type { Project } from "./types";
@@ -29,15 +30,6 @@ export type Verdict =
     }
   | { readonly kind: "conflict"; readonly clashes: readonly Clash[] }
   | { readonly kind: "refused"; readonly reason: string };
-
-type SetOp = Extract<Op, { op: "set" }>;
-
-/** A step that brings back what a change removed. */
-export interface RestoringOp extends SetOp {
-  readonly restores: string;
-}
-
-export const isRestoring = (op: Op): op is RestoringOp => op.op === "set" && op.restores !== undefined;
 
 /** The steps whose records must be looked up before a proposal can be judged: those that are not back already. */
 export const restoringOps = (project: Project, change: Change): RestoringOp[] =>

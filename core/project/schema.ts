@@ -1,10 +1,9 @@
 import { z } from "zod";
 import { property } from "../properties/registry";
 import { isReserved } from "./change";
-import { isOrderKey } from "./ids";
+import { isOrderKey, tableEntry } from "./ids";
 import { limits } from "./limits";
 import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema, valueSchema } from "../properties/schema";
-import { tableEntry } from "./ids";
 import { directions, dragDirections, layerKinds, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
 

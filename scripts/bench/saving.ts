@@ -2,7 +2,7 @@ import { newId, set } from "../../core/project/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { prepareDatabase } from "../database.ts";
-import { databaseFolder, startPostgres } from "../run/postgres.ts";
+import { databaseFolder, Postgres } from "../run/postgres.ts";
 import { chmodSync } from "node:fs";
 import { join } from "node:path";
 import type { Line } from "./support.ts";
@@ -10,7 +10,7 @@ import type { Line } from "./support.ts";
 /** How long it takes until a change is in the database for good. */
 export const saving = async (home: string, line: Line): Promise<void> => {
   chmodSync(home, 0o755);
-  const postgres = await startPostgres(databaseFolder(join(home, "postgres")));
+  const postgres = await Postgres.start(databaseFolder(join(home, "postgres")));
   try {
     await prepareDatabase(postgres.url);
     const db = openDatabase(postgres.url);

@@ -1,6 +1,6 @@
 import { request } from "node:http";
+import { setTimeout as sleep } from "node:timers/promises";
 import { newId } from "../../core/project/ids.ts";
-import { sleep } from "./random.ts";
 
 /** The host the server knows itself under, whatever port the way to it has. */
 const ask = (port: number, host: string, path: string, body?: string): Promise<{ status: number; text: string }> => new Promise((resolve, reject) => {

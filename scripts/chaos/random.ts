@@ -1,16 +1,16 @@
-/** Random numbers that are the same for the same seed (mulberry32). */
-export class Random {
-  constructor(private state: number) {}
+import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
+import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 
-  next(): number {
-    this.state = (this.state + 0x6d2b79f5) | 0;
-    let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+/** Random numbers that are the same for the same seed. */
+export class Random {
+  private readonly generator: ReturnType<typeof xoroshiro128plus>;
+
+  constructor(seed: number) {
+    this.generator = xoroshiro128plus(seed);
   }
 
+  /** From 0 to 1. */
+  next(): number { return uniformFloat64(this.generator); }
   between(from: number, to: number): number { return from + this.next() * (to - from); }
   one<T>(list: readonly T[]): T { return list[Math.floor(this.next() * list.length)] as T; }
 }
-
-export const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });

@@ -69,21 +69,6 @@ export const databaseFolder = (wanted: string): string => {
   return other;
 };
 
-export interface Postgres {
-  readonly url: string;
-  readonly port: number;
-  readonly pid: () => number;
-  /** Ends it as it should be: everything is written, connections are closed. */
-  stop(): Promise<void>;
-  /** Ends it as a crash would. */
-  kill(): Promise<void>;
-  /** Starts it again on the same port; nothing happens when it runs. */
-  restart(): Promise<void>;
-}
-
-const isReady = (bin: string, port: number): boolean =>
-  spawnSync(join(bin, "pg_isready"), ["-q", "-h", HOST, "-p", String(port)]).status === 0;
-
 const isOurs = (pid: number, data: string): boolean => {
   const command = commandOf(pid);
   return /postgres$/.test(command[0] ?? "") && command.includes(data);
@@ -130,63 +115,102 @@ const makeCluster = (bin: string, who: Account, folder: string, secret: string):
   renameSync(half, join(folder, "data"));
 };
 
-const settings = (port: number): string[] =>
-  [`listen_addresses=${HOST}`, "unix_socket_directories=", "logging_collector=off", "max_connections=60", "log_line_prefix=%m [%p] ", `port=${port}`]
-    .flatMap((setting) => ["-c", setting]);
+const settings = (port: number): string[] => {
+  const all = {
+    listen_addresses: HOST,
+    unix_socket_directories: "",
+    logging_collector: "off",
+    max_connections: 60,
+    log_line_prefix: "%m [%p] ",
+    port,
+  };
+  return Object.entries(all).flatMap(([name, value]) => ["-c", `${name}=${value}`]);
+};
 
-/** Starts a PostgreSQL of our own in a folder, on loopback only, with a password only the folder's owner can read. */
-export const startPostgres = async (folder: string, onTrouble?: (reason: string) => void): Promise<Postgres> => {
-  const bin = binaries();
-  const who = account();
-  const data = join(folder, "data");
-  const secret = join(folder, "password");
-  const log = new LogFile(join(folder, "postgres.log"), onTrouble);
-  if (!existsSync(join(data, "PG_VERSION"))) makeCluster(bin, who, folder, secret);
-  chmodSync(secret, 0o600);
-  const password = readFileSync(secret, "utf8");
-  let pid = 0;
-  let port = 0;
-  const begin = (at: number): number => {
-    const child = spawn(join(bin, "postgres"), ["-D", data, ...settings(at)], { ...who, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/" });
-    child.on("error", (error) => log.write(`${error.message}\n`));
-    log.follow(child.stderr);
+/** A PostgreSQL of our own in a folder, on loopback only, with a password only the folder's owner can read. */
+export class Postgres {
+  private readonly bin = binaries();
+  private readonly owner = account();
+  private readonly data: string;
+  private readonly log: LogFile;
+  private readonly password: string;
+  private pid = 0;
+  private boundPort = 0;
+
+  private constructor(folder: string, onTrouble?: (reason: string) => void) {
+    const secret = join(folder, "password");
+    this.data = join(folder, "data");
+    this.log = new LogFile(join(folder, "postgres.log"), onTrouble);
+    if (!existsSync(join(this.data, "PG_VERSION"))) makeCluster(this.bin, this.owner, folder, secret);
+    chmodSync(secret, 0o600);
+    this.password = readFileSync(secret, "utf8");
+  }
+
+  /** Starts the PostgreSQL of a folder, or takes over the one that runs there; makes its database if there is none. */
+  static async start(folder: string, onTrouble?: (reason: string) => void): Promise<Postgres> {
+    const postgres = new Postgres(folder, onTrouble);
+    await postgres.launch(MOST_TRIES);
+    await postgres.makeDatabase();
+    return postgres;
+  }
+
+  get port(): number { return this.boundPort; }
+  get url(): string { return `postgres://nubble:${this.password}@${HOST}:${this.port}/nubble`; }
+  get isRunning(): boolean { return isAlive(this.pid); }
+
+  /** Ends it as it should be: everything is written, connections are closed. */
+  stop(): Promise<void> { return endProcess(this.pid, "SIGINT", STOP_PATIENCE, "SIGQUIT"); }
+
+  /** Ends it as a crash would. */
+  kill(): Promise<void> { return endProcess(this.pid, "SIGQUIT", STOP_PATIENCE); }
+
+  /** Starts it again on the same port; nothing happens when it runs. */
+  async restart(): Promise<void> { if (!this.isRunning) await this.launch(1); }
+
+  private async launch(tries: number): Promise<void> {
+    await clearStaleMark(this.data);
+    const running = runningOn(this.data);
+    this.boundPort = running?.port ?? (this.port || await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS)));
+    this.pid = running?.pid ?? this.spawn();
+    if (await this.comesUp()) return;
+    if (this.isRunning) await this.kill();
+    // somebody else may have taken the port between asking and starting
+    const isTaken = await tryPort(this.port) === null;
+    if (tries <= 1 || !isTaken) throw new Error(`PostgreSQL did not start; its own words are in ${this.log.path}`);
+    this.boundPort = 0;
+    await this.launch(tries - 1);
+  }
+
+  private spawn(): number {
+    const child = spawn(join(this.bin, "postgres"), ["-D", this.data, ...settings(this.port)], {
+      ...this.owner, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/",
+    });
+    child.on("error", (error) => this.log.write(`${error.message}\n`));
+    this.log.follow(child.stderr);
     child.unref();
     return child.pid ?? 0;
-  };
-  const comesUp = async (): Promise<boolean> => {
-    await waitUntil(() => isReady(bin, port) || !isAlive(pid), START_PATIENCE, 100);
-    return isAlive(pid) && isReady(bin, port);
-  };
-  const launch = async (tries: number) => {
-    await clearStaleMark(data);
-    const running = runningOn(data);
-    if (running) ({ pid, port } = running);
-    else {
-      port ||= await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS));
-      pid = begin(port);
-    }
-    if (await comesUp()) return;
-    if (isAlive(pid)) await endProcess(pid, "SIGQUIT", STOP_PATIENCE);
-    // somebody else may have taken the port between asking and starting
-    if (tries <= 1 || await tryPort(port) !== null) throw new Error(`PostgreSQL did not start; its own words are in ${log.path}`);
-    port = 0;
-    await launch(tries - 1);
-  };
-  await launch(MOST_TRIES);
-  const env = { ...process.env, PGPASSWORD: password };
-  const psql = (sql: string) => spawnSync(join(bin, "psql"), ["-h", HOST, "-p", String(port), "-U", "nubble", "-d", "postgres", "-Atqc", sql], { env, encoding: "utf8" });
-  if (psql("select 1 from pg_database where datname = 'nubble'").stdout.trim() !== "1") {
-    const made = psql("create database nubble");
-    if (made.status !== 0) {
-      await endProcess(pid, "SIGINT", STOP_PATIENCE, "SIGQUIT");
-      throw new Error(`the database could not be made: ${made.stderr}`);
-    }
   }
-  return {
-    url: `postgres://nubble:${password}@${HOST}:${port}/nubble`, port,
-    pid: () => pid,
-    stop: () => endProcess(pid, "SIGINT", STOP_PATIENCE, "SIGQUIT"),
-    kill: () => endProcess(pid, "SIGQUIT", STOP_PATIENCE),
-    restart: async () => { if (!isAlive(pid)) await launch(1); },
-  };
-};
+
+  private async comesUp(): Promise<boolean> {
+    await waitUntil(() => this.isReady() || !this.isRunning, START_PATIENCE, 100);
+    return this.isRunning && this.isReady();
+  }
+
+  private isReady(): boolean {
+    return spawnSync(join(this.bin, "pg_isready"), ["-q", "-h", HOST, "-p", String(this.port)]).status === 0;
+  }
+
+  private async makeDatabase(): Promise<void> {
+    if (this.ask("select 1 from pg_database where datname = 'nubble'").stdout.trim() === "1") return;
+    const made = this.ask("create database nubble");
+    if (made.status === 0) return;
+    await this.stop();
+    throw new Error(`the database could not be made: ${made.stderr}`);
+  }
+
+  private ask(sql: string) {
+    const way = ["-h", HOST, "-p", String(this.port), "-U", "nubble", "-d", "postgres"];
+    const env = { ...process.env, PGPASSWORD: this.password };
+    return spawnSync(join(this.bin, "psql"), [...way, "-Atqc", sql], { env, encoding: "utf8" });
+  }
+}

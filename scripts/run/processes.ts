@@ -1,7 +1,10 @@
 import { readdirSync, readFileSync, readlinkSync } from "node:fs";
+import { setTimeout as sleep } from "node:timers/promises";
 
 /** Whether a process with this number is there, whoever it is. */
 export const isAlive = (pid: number): boolean => {
+  // 0 and below stand for whole groups of processes, also one's own
+  if (!(pid > 0)) return false;
   try {
     process.kill(pid, 0);
     // one that has ended and that nobody has asked for yet does nothing any more
@@ -44,7 +47,7 @@ export const waitUntil = async (holds: () => boolean | Promise<boolean>, ms: num
   for (;;) {
     if (await holds()) return true;
     if (performance.now() > end) return false;
-    await new Promise((resolve) => setTimeout(resolve, every));
+    await sleep(every);
   }
 };
 

@@ -1,3 +1,5 @@
+import { setTimeout as sleep } from "node:timers/promises";
+
 /** The first and the longest wait before something that ended is started again, ms. */
 const FIRST_WAIT = 250;
 const LONGEST_WAIT = 10_000;
@@ -16,8 +18,6 @@ interface Watch {
   readonly start: () => Promise<void>;
   readonly say: (text: string) => void;
 }
-
-const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
 
 /** Starts something again whenever it ends by itself, waiting longer each time it does not last. */
 export const supervise = ({ name, ended, start, say }: Watch): Supervised => {

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import puppeteer from "puppeteer-core";
 import type { Browser, ElementHandle, Page } from "puppeteer-core";
 import { expect } from "vitest";
@@ -21,7 +22,7 @@ export const launch = async (): Promise<{ browser: Browser; close: () => Promise
   };
 };
 
-export const sleep = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
+export { sleep };
 
 interface Box { x: number; y: number; width: number; height: number }
 

@@ -2,8 +2,7 @@ import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { LogFile } from "../../scripts/run/logs";
 import { prepareDatabase } from "../../scripts/database";
-import { databaseFolder, freePort, startPostgres } from "../../scripts/run/postgres";
-import type { Postgres } from "../../scripts/run/postgres";
+import { databaseFolder, freePort, Postgres } from "../../scripts/run/postgres";
 import { serve } from "../../scripts/serve";
 import type { Served } from "../../scripts/serve";
 import { chmodSync } from "node:fs";
@@ -14,7 +13,7 @@ export interface Harbour { readonly postgres: Postgres; served: Served; readonly
 export const startHarbour = async (home: string, build: string): Promise<Harbour> => {
   mkdirSync(home, { recursive: true });
   chmodSync(home, 0o755);
-  const postgres = await startPostgres(databaseFolder(join(home, "postgres")));
+  const postgres = await Postgres.start(databaseFolder(join(home, "postgres")));
   await prepareDatabase(postgres.url);
   const port = await freePort(21_000 + Math.floor(Math.random() * 4000));
   const log = new LogFile(join(home, "server.log"));
