@@ -1,28 +1,25 @@
 import { readFileSync } from "node:fs";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
 import { emptyProject } from "#core/edit";
-import { newId } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
 import { launch } from "./support/browser";
 import { Designer } from "./support/designer";
 import { fontFiles } from "./support/fonts";
+import { Projects } from "./support/projects";
 
 const picture = readFileSync(new URL("../demo/pictures/saloon.png", import.meta.url));
 const font = fontFiles.woff2;
 
-let me: Designer, close: () => Promise<void>, db: Sequelize, id: string;
+let me: Designer, close: () => Promise<void>, projects: Projects, id: string;
 beforeAll(async () => {
   const opened = await launch();
   close = opened.close;
-  db = openDatabase(inject("databaseUrl"));
-  id = newId();
-  await new ProjectLog(db).create(id, emptyProject("Harbour files"));
-  me = await Designer.at(opened.browser, `${inject("address")}/projects/${id}`);
+  projects = new Projects();
+  id = await projects.fresh(emptyProject("Harbour files"));
+  me = await Designer.at(opened.browser, projects.address(id));
 });
 afterAll(async () => {
   await close();
-  await db.close();
+  await projects.close();
 });
 
 const send = async (bytes: Uint8Array, type = "application/octet-stream", project = id) => {

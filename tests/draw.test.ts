@@ -1,25 +1,22 @@
 import type { Browser } from "puppeteer-core";
 import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
 import { emptyProject } from "#core/edit";
-import { newId } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
 import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
+import { Projects } from "./support/projects";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, db: Sequelize, id: string;
+let browser: Browser, me: Designer, close: () => Promise<void>, projects: Projects, id: string;
 beforeAll(async () => {
   ({ browser, close } = await launch());
-  db = openDatabase(inject("databaseUrl"));
-  id = newId();
-  await new ProjectLog(db).create(id, emptyProject("Harbour drawings"));
+  projects = new Projects();
+  id = await projects.fresh(emptyProject("Harbour drawings"));
 });
 afterEach(async ({ task }) => {
   if (task.result?.state === "fail" && process.env.NUBBLE_SHOT) await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
 });
 afterAll(async () => {
   await close();
-  await db.close();
+  await projects.close();
 });
 
 const painted = (variant: string, layer: string, selector: string, attribute: string) =>

@@ -2,18 +2,13 @@ import { request } from "node:http";
 import type { IncomingHttpHeaders, RequestOptions } from "node:http";
 import { connect } from "node:net";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
 import { newId, set } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
-import { kelpwayKit } from "../demo/index";
 import { sleep } from "./support/browser";
+import { Projects } from "./support/projects";
 
-let db: Sequelize, log: ProjectLog;
-beforeAll(() => {
-  db = openDatabase(inject("databaseUrl"));
-  log = new ProjectLog(db);
-});
-afterAll(() => db.close());
+let projects: Projects;
+beforeAll(() => { projects = new Projects(); });
+afterAll(() => projects.close());
 
 interface Answer { readonly status: number; readonly headers: IncomingHttpHeaders; readonly text: string }
 
@@ -40,8 +35,7 @@ describe("who is answered", () => {
   });
 
   it("pages of other sites change nothing and load nothing", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const host = `127.0.0.1:${port()}`;
     const json = { host, "content-type": "application/json" };
     const post = (headers: Record<string, string>) => ask(`/projects/${id}/changes`, { method: "POST", headers: { ...json, ...headers }, body: change() });
@@ -53,7 +47,7 @@ describe("who is answered", () => {
     expect((await ask("/", { method: "POST", headers: { host, origin: "https://evil.example", "content-type": "application/x-www-form-urlencoded" }, body: "name=Evil" })).status).toBe(403);
     expect((await ask(`/projects/${id}.data`, { headers: { host, "sec-fetch-site": "cross-site", "sec-fetch-mode": "no-cors", "sec-fetch-dest": "script" } })).status).toBe(403);
     expect((await ask(`/live?watch=${id}:0`, { headers: { host, "sec-fetch-site": "same-site", "sec-fetch-mode": "cors", "sec-fetch-dest": "empty" } })).status).toBe(403);
-    expect((await log.read(id))?.seq).toBe(0);
+    expect((await projects.log.read(id))?.seq).toBe(0);
     // a link that somebody follows is not a request of that page
     expect((await ask("/", { headers: { host, "sec-fetch-site": "cross-site", "sec-fetch-mode": "navigate", "sec-fetch-dest": "document" } })).status).toBe(200);
     expect((await post({ origin: `http://${host}`, "sec-fetch-site": "same-origin" })).status).toBe(200);
@@ -112,8 +106,7 @@ describe("streams", () => {
   });
 
   it("of several projects bring each one's changes in order, first what was missed", async () => {
-    const [a, b] = [newId(), newId()];
-    for (const id of [a, b]) await log.create(id, kelpwayKit());
+    const [a, b] = [await projects.fresh(), await projects.fresh()];
     const post = (id: string) => ask(`/projects/${id}/changes`, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify({ changeId: newId(), clientId: "window", since: 0, base: 0, late: false, change: { label: "Name", ops: [set(["name"], newId())] } }) });
     for (let i = 0; i < 3; i++) await post(a);
     const heard = read(`/live?watch=${a}:1&watch=${b}:0&watch=nowhere:0`, (text) => seqs(text).length >= 2 + 2 * 20, 15_000);
@@ -127,8 +120,7 @@ describe("streams", () => {
   });
 
   it("that nobody reads do not grow: they are told to read anew, and ended", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const socket = connect(Number(port()), "127.0.0.1");
     socket.write(`GET /live?watch=${id}:0 HTTP/1.1\r\nHost: 127.0.0.1:${port()}\r\n\r\n`);
     await sleep(200);
@@ -147,10 +139,12 @@ describe("streams", () => {
   });
 
   it("that are far behind are told to read anew instead of being sent everything", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const text = "x".repeat(4900);
-    for (let i = 0; i < 4; i++) await log.append(id, { changeId: newId(), clientId: "window", since: i, base: i, late: false, change: { label: "Text", ops: Array.from({ length: 90 }, () => set(["pieces", "alert-switch", "looks", "base", "changes", "label", "text"], text + newId())) } });
+    for (let i = 0; i < 4; i++) {
+      const ops = Array.from({ length: 90 }, () => set(["pieces", "alert-switch", "looks", "base", "changes", "label", "text"], text + newId()));
+      await projects.change(id, { label: "Text", ops }, i);
+    }
     const heard = await read(`/live?watch=${id}:0`, (t) => t.includes("reload"));
     expect(heard.text).toContain("event: reload");
     expect(heard.text.length).toBeLessThan(5000);

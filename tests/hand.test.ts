@@ -1,23 +1,18 @@
 import type { Browser } from "puppeteer-core";
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
-import { newId } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
-import { kelpwayKit } from "../demo/index";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
+import { Projects } from "./support/projects";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, db: Sequelize;
+let browser: Browser, me: Designer, close: () => Promise<void>, projects: Projects;
 beforeAll(async () => {
   ({ browser, close } = await launch());
-  db = openDatabase(inject("databaseUrl"));
-  const id = newId();
-  await new ProjectLog(db).create(id, kelpwayKit());
-  me = await Designer.at(browser, `${inject("address")}/projects/${id}/pieces/cabin-climate`);
+  projects = new Projects();
+  me = await Designer.at(browser, projects.address(await projects.fresh(), "cabin-climate"));
 });
 afterAll(async () => {
   await close();
-  await db.close();
+  await projects.close();
 });
 
 const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));

@@ -1,28 +1,23 @@
 import type { Browser } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import type { Sequelize } from "sequelize";
-import { newId } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
-import { kelpwayKit } from "../demo/index";
 import { becomes, Builder } from "./support/pieces";
 import { launch, Person, sleep } from "./support/browser";
+import { Projects } from "./support/projects";
 
-let browser: Browser, close: () => Promise<void>, db: Sequelize, log: ProjectLog;
+let browser: Browser, close: () => Promise<void>, projects: Projects;
 beforeAll(async () => {
   ({ browser, close } = await launch());
-  db = openDatabase(inject("databaseUrl"));
-  log = new ProjectLog(db);
+  projects = new Projects();
 });
 afterAll(async () => {
   await close();
-  await db.close();
+  await projects.close();
 });
 const address = () => inject("address");
 
 describe("two windows on one project", () => {
   it("each shows the other's edits soon after, and edits of both survive", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const url = `${address()}/projects/${id}/pieces/cabin-climate`;
     const [one, two] = [await Person.open(browser, url), await Person.open(browser, url)];
     for (const p of [one, two]) {
@@ -47,8 +42,7 @@ describe("two windows on one project", () => {
   });
 
   it("a rename shows in the other window's tree and title bar", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const [one, two] = [await Person.open(browser, `${address()}/projects/${id}/pieces/alert-switch`), await Person.open(browser, `${address()}/projects/${id}`)];
     await two.page.bringToFront();
     await two.click("button", "More for Alert switch");
@@ -82,8 +76,7 @@ describe("bad input", () => {
     b.rule({ source: lamp, effects: [becomes(lit.id, lit.v.yes as string)] });
     b.rule({ trigger: { type: "delay", ms: 0 }, when: { [lit.id]: [lit.v.yes as string] }, effects: [becomes(lit.id, lit.v.no as string)] });
     b.rule({ trigger: { type: "delay", ms: 0 }, when: { [lit.id]: [lit.v.no as string] }, effects: [becomes(lit.id, lit.v.yes as string)] });
-    const id = newId();
-    await log.create(id, b.project);
+    const id = await projects.fresh(b.project);
     const me = await Person.open(browser, `${address()}/projects/${id}/pieces/${piece}`);
     await me.until(async () => expect(await me.text(".log")).toContain("a loop without end, stopped"));
     await me.click("tab", "Rules 3");
@@ -98,8 +91,7 @@ describe("bad input", () => {
   });
 
   it("an over-large change is refused with the reason, and the editor stays usable", async () => {
-    const id = newId();
-    await log.create(id, kelpwayKit());
+    const id = await projects.fresh();
     const me = await Person.open(browser, `${address()}/projects/${id}/pieces/alert-switch`);
     await me.find("treeitem", "Label");
     const refused = await me.page.evaluate(async (project) => {
@@ -116,7 +108,7 @@ describe("bad input", () => {
     await me.type("Handle");
     await me.press("Enter");
     await me.saved();
-    expect((await log.read(id))?.project.pieces["alert-switch"]?.layers.knob?.name).toBe("Handle");
+    expect((await projects.kept(id))?.pieces["alert-switch"]?.layers.knob?.name).toBe("Handle");
     await me.page.close();
   });
 });

@@ -3,7 +3,9 @@ import type { LoggedChange } from "#core/project";
 /** What a window tells the hub. */
 export type ToHub =
   | { readonly kind: "watch"; readonly project: string; readonly seq: number; readonly lock: string }
-  | { readonly kind: "leave" };
+  | { readonly kind: "leave" }
+  /** the server answers again: there is no need to wait any longer */
+  | { readonly kind: "wake" };
 
 /** What the hub tells a window. */
 export type FromHub =
@@ -64,8 +66,18 @@ export class Hub {
   constructor(private readonly outside: HubOutside) {}
 
   take(port: Port, message: ToHub): void {
-    if (message.kind === "leave") this.leave(port);
-    else this.watch(port, message);
+    switch (message.kind) {
+      case "watch": this.watch(port, message); break;
+      case "leave": this.leave(port); break;
+      case "wake": this.wake(); break;
+    }
+  }
+
+  /** Opens a broken stream again at once. */
+  private wake(): void {
+    if (this.failures === 0) return;
+    this.failures = 0;
+    this.plan(0);
   }
 
   private watch(port: Port, { project, seq, lock }: Extract<ToHub, { kind: "watch" }>): void {

@@ -126,9 +126,22 @@ const holdLock = (name: string, whenHeld: () => void): (() => void) => {
   return release;
 };
 
+/** Wakes what brings others' changes as soon as saving goes on; returns how to stop. */
+const wakeWithSaving = (session: Session, live: Live): (() => void) => {
+  let waited = false;
+  return session.subscribe(() => {
+    const waits = session.save.kind === "waiting";
+    if (waited && !waits) live.wake();
+    waited = waits;
+  });
+};
+
 /** Listens to what happens to the window itself; returns how to stop. */
 const watchWindow = (session: Session, live: Live): (() => void) => {
-  const retry = () => session.retry();
+  const retry = () => {
+    live.wake();
+    session.retry();
+  };
   const stay = (event: BeforeUnloadEvent) => { if (session.atRisk) event.preventDefault(); };
   // with locks the others notice by themselves that this window is gone
   const leave = () => { if (!locks()) live.close(); };
@@ -154,6 +167,7 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
   const release = holdLock(lock, () => { if (!closed) live.watch(id, session.seq, lock); });
   const stopSharing = shareAsides(session, shelf);
   const stopWatching = watchWindow(session, live);
+  const stopWaking = wakeWithSaving(session, live);
   // a browser that keeps nothing is said to keep nothing: see Keeper
   void takeUpEarlier(session, shelf, leftovers).catch(() => undefined);
 
@@ -161,6 +175,7 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
     session.end();
     stopSharing();
     stopWatching();
+    stopWaking();
     release();
   };
   const close = () => {

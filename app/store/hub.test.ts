@@ -7,12 +7,14 @@ import { Clock } from "../../tests/support/world";
 class Wire {
   open: { watched: readonly Watched[]; events: StreamEvents }[] = [];
   opened = 0;
+  away = false;
 
   connect = (watched: readonly Watched[], events: StreamEvents): (() => void) => {
     const stream = { watched, events };
     this.open.push(stream);
     this.opened++;
-    events.opened();
+    if (this.away) events.failed();
+    else events.opened();
     return () => { this.open = this.open.filter((s) => s !== stream); };
   };
 }
@@ -72,6 +74,24 @@ describe("one stream for all windows of a browser", () => {
     await clock.wait(1000);
     expect([wire.open.length, wire.opened]).toEqual([1, 2]);
     expect(wire.open[0]?.watched).toEqual([{ project: "p", seq: 5 }]);
+  });
+
+  it("comes back at once when a window hears that the server answers again, and only then", async () => {
+    const { port } = windowOf("p", 5);
+    await clock.wait(100);
+    hub.take(port, { kind: "wake" });
+    await clock.wait(10);
+    expect(wire.opened).toBe(1);
+    wire.away = true;
+    wire.open[0]?.events.failed();
+    await clock.wait(60_000);
+    const tries = wire.opened;
+    wire.away = false;
+    await clock.wait(10);
+    expect(wire.opened).toBe(tries);
+    hub.take(port, { kind: "wake" });
+    await clock.wait(10);
+    expect(wire.opened).toBe(tries + 1);
   });
 
   it("tells the others when a window is gone, and ends with the last one", async () => {

@@ -3,6 +3,8 @@ import type { FromHub, ToHub } from "../../workers/hub";
 /** This window's end of what brings others' changes. */
 export interface Live {
   watch(project: string, seq: number, lock: string): void;
+  /** Says that the server answers again. */
+  wake(): void;
   close(): void;
 }
 
@@ -36,6 +38,7 @@ export const openLive = (hear: (message: FromHub) => void): Live => {
   const line = typeof SharedWorker === "undefined" ? ownLine(hear) : sharedLine(hear);
   return {
     watch: (project, seq, lock) => line.post({ kind: "watch", project, seq, lock }),
+    wake: () => line.post({ kind: "wake" }),
     close: () => {
       line.post({ kind: "leave" });
       line.close();

@@ -191,6 +191,21 @@ describe("refusals", () => {
   });
 });
 
+describe("a refusal", () => {
+  it("comes with what the window had not heard of, so that one sees why", async () => {
+    const other = another();
+    const into = (layer: string, parent: string): Change => ({ label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)] });
+    other.session.edit(into("knob", "track"));
+    await other.wait(300);
+    pane.session.edit(into("track", "knob"));
+    await pane.wait(300);
+    expect(pane.session.aside).toHaveLength(1);
+    expect(pane.session.project.pieces["alert-switch"]?.layers.knob?.parent).toBe("track");
+    pane.session.useAside(pane.session.aside[0]?.changeId ?? "");
+    expect(pane.words.at(-1)).toMatch(/still cannot be made: .*inside itself/);
+  });
+});
+
 describe("two windows", () => {
   it("edits of different properties both survive, of the same one the last wins, and both windows end alike", async () => {
     const other = another();

@@ -337,7 +337,11 @@ export class Session {
         for (const change of answer.missed.changes) this.arrive(change);
         this.putAside(first, { kind: "conflict", clashes: answer.clashes });
         break;
-      case "refused": this.putAside(first, { kind: "refused", reason: answer.reason }); break;
+      case "refused":
+        // it may only be refused for what this window has not heard of yet
+        await this.catchUp();
+        this.putAside(first, { kind: "refused", reason: answer.reason });
+        break;
       case "unknown":
         for (const item of this.queue) this.putAside(item, { kind: "refused", reason: "this project was removed" });
         break;

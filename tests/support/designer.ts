@@ -77,6 +77,13 @@ export class Designer extends Person {
     await this.page.keyboard.up("Control");
   }
 
+  /** Moves a layer on the stage by ten, by keys, as often as is said. */
+  async nudge(layer: string, times = 1): Promise<void> {
+    await this.click("treeitem", layer);
+    await this.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    for (let i = 0; i < times; i++) await this.press("Shift", "ArrowRight");
+  }
+
   /** Drags a line of the tree onto another: into it, or above or below. */
   async dragLine(name: string, onto: string, where: "into" | "above" | "below"): Promise<void> {
     const from = await (await this.find("treeitem", name)).boundingBox(), to = await (await this.find("treeitem", onto)).boundingBox();
