@@ -75,12 +75,18 @@ describe("a large piece", () => {
     const me = await Person.open(browser, projects.address(id));
     await me.click("button", "More for Wide sea");
     await me.click("button", "Remove");
+    await me.until(async () => expect(await me.text(".notices")).toContain("Wide sea was removed."));
     await me.saved();
     expect((await projects.kept(id))?.pieces.large).toBeUndefined();
     await me.click("button", "Undo", ".notice");
     await me.until(async () => expect(await me.text("main")).toContain("Wide sea"));
     await me.saved();
     expect((await projects.kept(id))?.pieces.large).toEqual(large);
+    expect(await me.page.$(".notice")).toBeNull();
+    await me.press("Control", "Shift", "z");
+    await me.until(async () => expect(await me.text("main")).not.toContain("Wide sea"));
+    await me.press("Control", "z");
+    await me.until(async () => expect(await me.text("main")).toContain("Wide sea"));
     await me.click("button", "More for Wide sea");
     await me.click("button", "Duplicate");
     await me.until(async () => expect(Object.values((await projects.kept(id))?.pieces ?? {}).map((p) => p.name)).toContain("Wide sea 2"));

@@ -6,6 +6,7 @@ import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { variantsOf } from "#core/looks";
 import { UndoButtons } from "../common/UndoButtons";
+import { UndoNotice } from "../common/UndoNotice";
 import { afterMenu } from "../common/afterMenu";
 import { NameField } from "../common/NameField";
 import { Notice } from "../common/Notice";
@@ -100,7 +101,7 @@ export default function Overview() {
         <AllRehearsals />
       </main>
       {duplicated && <Notice key={duplicated.id} text={duplicated.rules ? `${duplicated.of} was duplicated with its ${duplicated.rules === 1 ? "rule" : `${duplicated.rules} rules`}.` : `${duplicated.of} was duplicated.`} {...(duplicated.rules ? { action: { label: "Without them", run: () => withoutRules(duplicated) } } : {})} onClose={() => setDuplicated(null)} />}
-      {removed !== null && <Notice text={`${removed} was removed.`} action={{ label: "Undo", run: () => session.undo() }} onClose={() => setRemoved(null)} />}
+      {removed !== null && <UndoNotice key={removed} text={`${removed} was removed.`} onClose={() => setRemoved(null)} />}
     </>
   );
 }

@@ -5,11 +5,12 @@ import { addToken, mergeTokens, motionUsesOf, removeToken, repeatedValues, setTo
 import { inOrder, orderAt, tokenTypes } from "#core/project";
 import type { FontAsset, Token, TokenType, TokenValue } from "#core/project";
 import { families, property, showValue } from "#core/properties";
+import { Notice } from "../common/Notice";
 import { UndoButtons } from "../common/UndoButtons";
+import { UndoNotice } from "../common/UndoNotice";
 import { useEnv } from "../common/env";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
-import { Notice } from "../common/Notice";
 import { SaveMark } from "../common/SaveMark";
 import { SortItem, SortList } from "../common/SortList";
 import { upload } from "../store/assets";
@@ -126,12 +127,12 @@ const Findings = () => {
   );
 };
 
-const Fonts = ({ onNote }: { onNote: (text: string) => void }) => {
+const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   const session = useSession();
   const project = useProject();
   useEnv(project.assets);
   const own = Object.values(project.assets).filter((a): a is FontAsset => a.kind === "font");
-  const take = async (files: FileList | null) => { for (const file of files ?? []) { const result = await upload(session, file); if (!result.ok) onNote(result.reason); } };
+  const take = async (files: FileList | null) => { for (const file of files ?? []) { const result = await upload(session, file); if (!result.ok) onRefused(result.reason); } };
   return (
     <>
       <div className="page-head">
@@ -151,6 +152,7 @@ export default function System() {
   const session = useSession();
   const project = useProject();
   const [note, setNote] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
   return (
     <>
       <header className="bar">
@@ -164,9 +166,10 @@ export default function System() {
         <section aria-labelledby="tidy"><h2 className="h6" id="tidy"><Icon name="filter" size={14} /> To tidy</h2><Findings /></section>
         {tokenTypes.map((type) => <Section key={type} type={type} onNote={setNote} />)}
         <section aria-labelledby="timing-sheet"><h2 className="h6" id="timing-sheet">Timing sheet</h2><TimingSheet /></section>
-        <section aria-labelledby="fonts"><Fonts onNote={setNote} /></section>
+        <section aria-labelledby="fonts"><Fonts onRefused={setRefusal} /></section>
       </main>
-      {note !== null && <Notice text={note} action={{ label: "Undo", run: () => session.undo() }} onClose={() => setNote(null)} />}
+      {refusal !== null && <Notice bad text={refusal} onClose={() => setRefusal(null)} />}
+      {note !== null && <UndoNotice key={note} text={note} onClose={() => setNote(null)} />}
     </>
   );
 }
