@@ -66,6 +66,7 @@ describe("what every answer says", () => {
     expect(headers["referrer-policy"]).toBe("same-origin");
     expect(headers["permissions-policy"]).toContain("camera=()");
     expect(headers["x-powered-by"]).toBeUndefined();
+    expect(headers["access-control-allow-origin"]).toBeUndefined();
     expect(headers["cache-control"]).toBe(path === "/icon.svg" ? "public, max-age=3600" : "no-store");
   });
 

@@ -130,6 +130,12 @@ describe("a damaged project", () => {
     expect(list.find((p) => p.id === healthy.id)?.project).toEqual(kelpwayKit());
     const page = await fetch(`${inject("address")}/`).then((r) => r.text());
     expect(page).toContain("Damaged:");
+    // the reason is for people: nothing of the inside
+    const own = await fetch(`${inject("address")}/projects/${id}`);
+    const words = await own.text();
+    expect(own.status).toBe(500);
+    expect(words).toContain("This project cannot be read: none of its snapshots is what was written.");
+    expect(words).not.toMatch(/node_modules|\.ts:\d|\bat \w+ \(|ProjectDamaged/);
     await expect(new ProjectLog(db).append(id, proposal(1, move(2)))).rejects.toThrow("cannot be read");
     const [[row]] = await db.query("select body from snapshots where project_id = :id", { replacements: { id } }) as [{ body: string }[], unknown];
     expect(row?.body).toBe("{}");

@@ -1,4 +1,4 @@
-export { changeRows, changeWords, placeWords, valueWords } from "./places";
+export { changeRows, changeWords, placeWords } from "./places";
 export type { ChangeRow } from "./places";
 export { addToken, aliasesOf, bindPlaces, mergeTokens, placesSaying, removeToken, repeatedValues, replaceAt, setToken, tokenFindings, tokenFrom, tokenTypeOf, usesOf } from "./tokens";
 export type { Place, Repeated } from "./tokens";

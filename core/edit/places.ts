@@ -19,29 +19,43 @@ const recordWords = (noun: string, record: unknown): string => {
   return name === null ? `a ${noun}` : `the ${noun} “${name}”`;
 };
 
+/** What is said of one field of a record; of those that are not here the field's own name. */
+const fieldWords: Readonly<Record<string, string>> = {
+  name: "the name of", parent: "what holds", order: "the order of", locked: "the lock of", rest: "the start of", motion: "the motion of",
+};
+
+/** A record, or one field of it. */
+const inRecordWords = (noun: string, record: unknown, field: string | undefined): string => {
+  const words = recordWords(noun, record);
+  return field === undefined ? words : `${fieldWords[field] ?? `${field} of`} ${words}`;
+};
+
 const propertyWords = (key: string): string => {
   if (key.startsWith(TRAIT)) return "the start";
   if (key.startsWith(OPTION)) return "an option";
   return property(key)?.label ?? key;
 };
 
-const pieceWords = (piece: Piece, [table = "", id = "", , layer, key]: readonly string[]): string => {
+const pieceWords = (piece: Piece, [table = "", id = "", field, layer, key]: readonly string[]): string => {
   if (table === "looks" && layer !== undefined) {
     const name = tableEntry(piece.layers, layer)?.name ?? "a removed layer";
     return key === undefined ? `what “${name}” looks like` : `${propertyWords(key)} of “${name}”`;
   }
   const records: unknown = piece[table as keyof Piece];
   const record = typeof records === "object" && records !== null ? (records as Record<string, unknown>)[id] : undefined;
-  return nouns[table] ? recordWords(nouns[table], record) : `the ${table}`;
+  return nouns[table] ? inRecordWords(nouns[table], record, field) : `the ${table}`;
 };
 
 /** A place of a project in words: “Knob”, its width. What is gone is called by its kind. */
 export const placeWords = (project: Project, path: readonly string[]): string => {
   const [table = "", id = "", ...rest] = path;
-  if (table !== "pieces") return nouns[table] ? recordWords(nouns[table], valueAt(project, [table, id])) : `the project's ${table}`;
+  const noun = nouns[table];
+  if (!noun) return `the project's ${table}`;
+  if (table !== "pieces") return inRecordWords(noun, valueAt(project, [table, id]), rest[0]);
   const piece = tableEntry(project.pieces, id);
   if (!piece) return "a piece that is not there any more";
-  return rest.length === 0 ? recordWords(piece.kind, piece) : `${pieceWords(piece, rest)} in “${piece.name}”`;
+  if (rest.length < 2) return inRecordWords(piece.kind, piece, rest[0]);
+  return `${pieceWords(piece, rest)} in “${piece.name}”`;
 };
 
 /** A change as the subject of a sentence, in the words of the undo menu. */
@@ -49,8 +63,8 @@ export const changeWords = (change: Change): string => `“${change.label}”`;
 
 const LONGEST = 60;
 
-/** A value at a place in few words. */
-export const valueWords = (project: Project, value: unknown): string => {
+/** A value in few words. */
+const valueWords = (project: Project, value: unknown): string => {
   if (value === undefined) return "nothing";
   if (value === null) return "none";
   const name = nameOf(value);
@@ -60,6 +74,16 @@ export const valueWords = (project: Project, value: unknown): string => {
   }
   const text = typeof value === "object" && !Array.isArray(value) ? "set" : showValue(value as Value);
   return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
+};
+
+/** A value at a place in few words; what stands for something else is called by that. */
+const wordsAt = (project: Project, path: readonly string[], value: unknown): string => {
+  const [, pieceId = "", table, , field] = path;
+  if (field === "order" || (path.length === 3 && table === "order")) return "a place among others";
+  if (table === "layers" && field === "parent") {
+    return tableEntry(tableEntry(project.pieces, pieceId)?.layers ?? {}, String(value))?.name ?? "a removed layer";
+  }
+  return valueWords(project, value);
 };
 
 /** One place that a change would set: what is there now, and what the change would make of it. */
@@ -78,5 +102,9 @@ export const changeRows = (project: Project, change: Change): ChangeRow[] =>
     const now = valueAt(project, op.path);
     const then = valueOf(op);
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
-    return [{ path: op.path, place: placeWords(project, op.path), now: valueWords(project, now), then: op.op === "remove" ? "removed" : valueWords(project, then) }];
+    const place = placeWords(project, op.path);
+    if (op.op === "remove") return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: "removed" }];
+    const words = wordsAt(project, op.path, then);
+    const before = wordsAt(project, op.path, now);
+    return [{ path: op.path, place, now: before, then: words === before ? "another one" : words }];
   });
