@@ -1,28 +1,18 @@
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { Browser } from "puppeteer-core";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import { orderAfter, set } from "#core/project";
 import type { Layer, Project } from "#core/project";
 import { kelpwayKit } from "../demo/index";
-import { launch } from "./support/browser";
 import type { Person } from "./support/browser";
 import { Designer } from "./support/designer";
-import { Projects } from "./support/projects";
+import { givenBrowser } from "./support/given";
 
-let browser: Browser, close: () => Promise<void>, projects: Projects;
-beforeAll(async () => {
-  ({ browser, close } = await launch());
-  projects = new Projects();
-});
-afterAll(async () => {
-  await close();
-  await projects.close();
-});
+const given = givenBrowser();
 
 const bench = async (id: string): Promise<Designer> => {
-  const me = await Designer.at(browser, projects.address(id, "cabin-climate"));
+  const me = await Designer.at(given.browser, given.projects.address(id, "cabin-climate"));
   await me.find("treeitem", "Porthole");
   return me;
 };
@@ -30,7 +20,7 @@ const bench = async (id: string): Promise<Designer> => {
 const portholePlace = ["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"];
 const align = (x: number) => ({ label: "Align", ops: [set(portholePlace, x)] });
 const portholeX = async (id: string) =>
-  (await projects.kept(id))?.pieces["cabin-climate"]?.looks.base?.changes.porthole?.x;
+  (await given.projects.kept(id))?.pieces["cabin-climate"]?.looks.base?.changes.porthole?.x;
 
 const waits = (me: Person) => me.until(async () => expect(await me.text(".save")).toContain("Not saved yet"), 20_000);
 
@@ -53,7 +43,7 @@ const isSettled = async (me: Person) => {
 
 describe("what was made offline and others changed meanwhile", () => {
   it("is shown, with what it would change, and used when that is chosen", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id);
     const other = await bench(id);
     const before = (await portholeX(id)) as number;
@@ -81,12 +71,12 @@ describe("what was made offline and others changed meanwhile", () => {
   });
 
   it("is left as others have it when that is chosen, and not asked about again", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id);
     await me.page.setOfflineMode(true);
     await me.nudge("Porthole");
     await waits(me);
-    await projects.change(id, align(7));
+    await given.projects.change(id, align(7));
     await me.page.setOfflineMode(false);
     await openAside(me);
     await me.click("button", "Keep what is there: Set x of Porthole");
@@ -99,13 +89,13 @@ describe("what was made offline and others changed meanwhile", () => {
 
 describe("where both work at the same moment", () => {
   it("whoever is overwritten is told, and can take their own value back", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id);
     await me.nudge("Porthole");
     await me.saved();
     const mine = await portholeX(id);
     // somebody who has not heard of it yet
-    await projects.change(id, align(8));
+    await given.projects.change(id, align(8));
     const words = "Another window changed x of “Porthole” in “Cabin climate” at the same time as you (“Align”)";
     await me.until(async () => expect(await me.text(".notice")).toContain(words));
     expect(await portholeX(id)).toBe(8);
@@ -132,16 +122,16 @@ describe("an edit that cannot be made to what others made of the project", () =>
   };
   const put = (layer: string, into: string) =>
     ({ label: `Put ${layer} away`, ops: [set(["pieces", "cabin-climate", "layers", layer, "parent"], into)] });
-  const parentOf = async (id: string, layer: string) => (await projects.kept(id))?.pieces["cabin-climate"]?.layers[layer]?.parent;
+  const parentOf = async (id: string, layer: string) => (await given.projects.kept(id))?.pieces["cabin-climate"]?.layers[layer]?.parent;
 
   /** I put the crate into the barrel, while somebody else puts the barrel into the crate. */
   const refused = async (): Promise<{ id: string; me: Designer; label: string }> => {
-    const id = await projects.fresh(withCrates());
+    const id = await given.projects.fresh(withCrates());
     const me = await bench(id);
     await me.page.setOfflineMode(true);
     await me.dragLine("Crate", "Barrel", "into");
     await waits(me);
-    await projects.change(id, put("Barrel", "Crate"));
+    await given.projects.change(id, put("Barrel", "Crate"));
     await me.page.setOfflineMode(false);
     await openAside(me);
     const label = await me.text("[role=dialog] h3");
@@ -157,7 +147,7 @@ describe("an edit that cannot be made to what others made of the project", () =>
     await me.press("Escape");
     await me.nudge("Porthole");
     await me.saved();
-    await projects.change(id, put("Barrel", "root"), 2);
+    await given.projects.change(id, put("Barrel", "root"), 2);
     const levelOf = (name: string) => me.find("treeitem", name).then((line) => line.evaluate((e) => e.getAttribute("aria-level")));
     await me.until(async () => expect(await levelOf("Barrel")).toBe("2"), 20_000);
     await openAside(me);

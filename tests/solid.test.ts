@@ -1,28 +1,19 @@
-import type { Browser } from "puppeteer-core";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { Piece } from "#core/project";
 import { kelpwayKit } from "../demo/index";
-import { launch, Person, sleep } from "./support/browser";
+import { Person, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
-import { Projects } from "./support/projects";
+import { givenBrowser } from "./support/given";
 
-let browser: Browser, close: () => Promise<void>, projects: Projects;
-beforeAll(async () => {
-  ({ browser, close } = await launch());
-  projects = new Projects();
-});
-afterAll(async () => {
-  await close();
-  await projects.close();
-});
+const given = givenBrowser();
 
-const bench = (id: string, piece: string) => Designer.at(browser, projects.address(id, piece));
+const bench = (id: string, piece: string) => Designer.at(given.browser, given.projects.address(id, piece));
 
 describe("twenty windows of one browser", () => {
   it("load, save and hear of one another over one stream", async () => {
-    const ids = await Promise.all([0, 1, 2, 3].map(() => projects.fresh()));
+    const ids = await Promise.all([0, 1, 2, 3].map(() => given.projects.fresh()));
     const windows: Person[] = [];
-    for (let i = 0; i < 20; i++) windows.push(await Person.open(browser, projects.address(ids[i % 4] ?? "")));
+    for (let i = 0; i < 20; i++) windows.push(await Person.open(given.browser, given.projects.address(ids[i % 4] ?? "")));
     for (const [i, me] of windows.entries()) {
       await me.page.bringToFront();
       await me.box(".tile-item");
@@ -36,14 +27,14 @@ describe("twenty windows of one browser", () => {
       await me.until(async () => expect(await me.text("main")).toContain(`Switch ${16 + (i % 4)}`), 15_000);
       expect(me.complaints).toEqual([]);
     }
-    expect(browser.targets().filter((t) => t.type() === "shared_worker").length).toBe(1);
+    expect(given.browser.targets().filter((t) => t.type() === "shared_worker").length).toBe(1);
     for (const me of windows) await me.page.close();
   });
 });
 
 describe("text that no database keeps", () => {
   it("is cleaned, saved, and holds nothing up", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id, "alert-switch");
     await me.find("treeitem", "Knob");
     await me.pasteText("Boat \u0000 times \ud83d and \udc00 more");
@@ -53,7 +44,7 @@ describe("text that no database keeps", () => {
     await me.saved();
     await me.rename("Knob", "Handle");
     await me.saved();
-    const piece = (await projects.kept(id))?.pieces["alert-switch"] as Piece;
+    const piece = (await given.projects.kept(id))?.pieces["alert-switch"] as Piece;
     const texts = Object.values(piece.looks.base?.changes ?? {}).map((c) => c.text).filter(Boolean);
     expect(texts).toContain("Boat  times \ufffd and \ufffd more");
     expect(Object.values(piece.layers).map((l) => l.name)).toContain("Gull");
@@ -70,18 +61,18 @@ describe("a large piece", () => {
     const layers = Object.fromEntries(Array.from({ length: 2000 }, (_, i) => [`wave${i}`, { id: `wave${i}`, kind: "box" as const, name: `Wave ${i}`, parent: "root", order: "a1" }]));
     const changes = Object.fromEntries(Object.keys(layers).map((l, i) => [l, { x: i, y: i, width: 4, height: 4, fill: "#8fb5a9", label: "x".repeat(450) }]));
     const large: Piece = { ...base, id: "large", name: "Wide sea", layers: { ...base.layers, ...layers }, looks: { ...base.looks, base: { ...base.looks.base, id: "base", when: {}, order: "a0", changes: { ...base.looks.base?.changes, ...changes } } } };
-    const id = await projects.fresh({ ...kit, pieces: { ...kit.pieces, large } });
+    const id = await given.projects.fresh({ ...kit, pieces: { ...kit.pieces, large } });
     expect(JSON.stringify(large).length).toBeGreaterThan(1_200_000);
-    const me = await Person.open(browser, projects.address(id));
+    const me = await Person.open(given.browser, given.projects.address(id));
     await me.click("button", "More for Wide sea");
     await me.click("button", "Remove");
     await me.until(async () => expect(await me.text(".notices")).toContain("Wide sea was removed."));
     await me.saved();
-    expect((await projects.kept(id))?.pieces.large).toBeUndefined();
+    expect((await given.projects.kept(id))?.pieces.large).toBeUndefined();
     await me.click("button", "Undo", ".notice");
     await me.until(async () => expect(await me.text("main")).toContain("Wide sea"));
     await me.saved();
-    expect((await projects.kept(id))?.pieces.large).toEqual(large);
+    expect((await given.projects.kept(id))?.pieces.large).toEqual(large);
     expect(await me.page.$(".notice")).toBeNull();
     await me.press("Control", "Shift", "z");
     await me.until(async () => expect(await me.text("main")).not.toContain("Wide sea"));
@@ -89,7 +80,7 @@ describe("a large piece", () => {
     await me.until(async () => expect(await me.text("main")).toContain("Wide sea"));
     await me.click("button", "More for Wide sea");
     await me.click("button", "Duplicate");
-    await me.until(async () => expect(Object.values((await projects.kept(id))?.pieces ?? {}).map((p) => p.name)).toContain("Wide sea 2"));
+    await me.until(async () => expect(Object.values((await given.projects.kept(id))?.pieces ?? {}).map((p) => p.name)).toContain("Wide sea 2"));
     await me.saved();
     expect(await me.page.$$eval(".aside-mark, .notice.bad", (all) => all.length)).toBe(0);
     expect(me.complaints).toEqual([]);
@@ -99,10 +90,10 @@ describe("a large piece", () => {
 
 describe("a browser that keeps nothing", () => {
   it("is not said to keep: the mark says so, and the window asks before it is closed", async () => {
-    const id = await projects.fresh();
-    const me = new Designer(await browser.newPage());
+    const id = await given.projects.fresh();
+    const me = new Designer(await given.browser.newPage());
     await me.page.evaluateOnNewDocument(() => { IDBFactory.prototype.open = () => { throw new DOMException("no room", "QuotaExceededError"); }; });
-    await me.page.goto(projects.address(id, "cabin-climate"), { waitUntil: "load" });
+    await me.page.goto(given.projects.address(id, "cabin-climate"), { waitUntil: "load" });
     await me.find("treeitem", "Porthole");
     await me.page.setOfflineMode(true);
     await me.nudge("Porthole", 2);
@@ -120,7 +111,7 @@ describe("a browser that keeps nothing", () => {
 
 describe("every day", () => {
   it("the sheet keeps the first character that is typed, also when the cell shows just that", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id, "cabin-climate");
     await me.choose("Porthole");
     const first = async (value: string) => {
@@ -141,12 +132,12 @@ describe("every day", () => {
   });
 
   it("the effect in which only lanes move can be chosen", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const me = await bench(id, "alert-switch");
     await me.find("treeitem", "Knob");
     for (const tab of await me.page.$$("[role=tab]")) if ((await tab.evaluate((t) => t.textContent ?? "")).startsWith("Rules")) await tab.click();
     await me.pick("Effect", "stir: only its lanes move", ".rules .rule:nth-child(1)");
-    await me.until(async () => expect(Object.values((await projects.kept(id))?.pieces["alert-switch"]?.rules ?? {}).some((r) => r.effects.some((e) => e.type === "stir"))).toBe(true));
+    await me.until(async () => expect(Object.values((await given.projects.kept(id))?.pieces["alert-switch"]?.rules ?? {}).some((r) => r.effects.some((e) => e.type === "stir"))).toBe(true));
     await me.page.close();
   });
 });

@@ -1,25 +1,16 @@
-import type { Browser } from "puppeteer-core";
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { describe, expect, inject, it } from "vitest";
 import { becomes, Builder } from "./support/pieces";
-import { launch, Person, sleep } from "./support/browser";
-import { Projects } from "./support/projects";
+import { Person, sleep } from "./support/browser";
+import { givenBrowser } from "./support/given";
 
-let browser: Browser, close: () => Promise<void>, projects: Projects;
-beforeAll(async () => {
-  ({ browser, close } = await launch());
-  projects = new Projects();
-});
-afterAll(async () => {
-  await close();
-  await projects.close();
-});
+const given = givenBrowser();
 const address = () => inject("address");
 
 describe("two windows on one project", () => {
   it("each shows the other's edits soon after, and edits of both survive", async () => {
-    const id = await projects.fresh();
+    const id = await given.projects.fresh();
     const url = `${address()}/projects/${id}/pieces/cabin-climate`;
-    const [one, two] = [await Person.open(browser, url), await Person.open(browser, url)];
+    const [one, two] = [await Person.open(given.browser, url), await Person.open(given.browser, url)];
     for (const p of [one, two]) {
       await p.page.bringToFront();
       await p.click("treeitem", "Porthole");
@@ -42,8 +33,8 @@ describe("two windows on one project", () => {
   });
 
   it("a rename shows in the other window's tree and title bar", async () => {
-    const id = await projects.fresh();
-    const [one, two] = [await Person.open(browser, `${address()}/projects/${id}/pieces/alert-switch`), await Person.open(browser, `${address()}/projects/${id}`)];
+    const id = await given.projects.fresh();
+    const [one, two] = [await Person.open(given.browser, `${address()}/projects/${id}/pieces/alert-switch`), await Person.open(given.browser, `${address()}/projects/${id}`)];
     await two.page.bringToFront();
     await two.click("button", "More for Alert switch");
     await two.click("button", "Rename");
@@ -60,7 +51,7 @@ describe("two windows on one project", () => {
 describe("bad input", () => {
   it("unknown projects, pieces, screens and pages say so and lead back", async () => {
     for (const [path, words] of [["/projects/nowhere", "There is nothing here"], ["/projects/kelpway-kit/pieces/nowhere", "There is no such piece"], ["/projects/kelpway-kit/play/nowhere", "There is no such screen"], ["/nowhere/at/all", "There is nothing here"]] as const) {
-      const me = await Person.open(browser, address() + path);
+      const me = await Person.open(given.browser, address() + path);
       expect(await me.text("h1")).toBe(words);
       await me.page.click("main a.btn");
       await me.until(async () => expect(await me.text("h1")).toMatch(/Projects|Components/));
@@ -76,8 +67,8 @@ describe("bad input", () => {
     b.rule({ source: lamp, effects: [becomes(lit.id, lit.v.yes as string)] });
     b.rule({ trigger: { type: "delay", ms: 0 }, when: { [lit.id]: [lit.v.yes as string] }, effects: [becomes(lit.id, lit.v.no as string)] });
     b.rule({ trigger: { type: "delay", ms: 0 }, when: { [lit.id]: [lit.v.no as string] }, effects: [becomes(lit.id, lit.v.yes as string)] });
-    const id = await projects.fresh(b.project);
-    const me = await Person.open(browser, `${address()}/projects/${id}/pieces/${piece}`);
+    const id = await given.projects.fresh(b.project);
+    const me = await Person.open(given.browser, `${address()}/projects/${id}/pieces/${piece}`);
     await me.until(async () => expect(await me.text(".log")).toContain("a loop without end, stopped"));
     await me.click("tab", "Rules 3");
     expect(await me.page.$$eval(".rule.troubled", (r) => r.length)).toBe(0);
@@ -91,8 +82,8 @@ describe("bad input", () => {
   });
 
   it("an over-large change is refused with the reason, and the editor stays usable", async () => {
-    const id = await projects.fresh();
-    const me = await Person.open(browser, `${address()}/projects/${id}/pieces/alert-switch`);
+    const id = await given.projects.fresh();
+    const me = await Person.open(given.browser, `${address()}/projects/${id}/pieces/alert-switch`);
     await me.find("treeitem", "Label");
     const refused = await me.page.evaluate(async (project) => {
       const ops = Array.from({ length: 1500 }, (_, i) => ({ op: "set", path: ["pieces", "alert-switch", "looks", "base", "changes", "label", "text"], value: `${i}`.padEnd(4500, "x") }));
@@ -108,7 +99,7 @@ describe("bad input", () => {
     await me.type("Handle");
     await me.press("Enter");
     await me.saved();
-    expect((await projects.kept(id))?.pieces["alert-switch"]?.layers.knob?.name).toBe("Handle");
+    expect((await given.projects.kept(id))?.pieces["alert-switch"]?.layers.knob?.name).toBe("Handle");
     await me.page.close();
   });
 });
@@ -118,7 +109,7 @@ describe("every view", () => {
 
   it.each([[1280, 800], [1600, 1000]])("fits a window of %d × %d, cuts nothing off, and leaves the console quiet", async (width, height) => {
     for (const view of views) {
-      const me = await Person.open(browser, address() + view);
+      const me = await Person.open(given.browser, address() + view);
       await me.page.setViewport({ width, height });
       await sleep(500);
       if (view.includes("/pieces/")) {
@@ -133,7 +124,7 @@ describe("every view", () => {
   });
 
   it("the bench can be reached part by part with the Tab key, and the focus shows", async () => {
-    const me = await Person.open(browser, `${address()}/projects/kelpway-kit/pieces/alert-switch`);
+    const me = await Person.open(given.browser, `${address()}/projects/kelpway-kit/pieces/alert-switch`);
     await me.find("treeitem", "Knob");
     const reached = new Set<string>();
     for (let i = 0; i < 90; i++) {

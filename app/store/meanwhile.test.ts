@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { set } from "#core/project";
 import type { Change } from "#core/project";
 import { removePiece, setValues } from "#core/edit";
-import { Clock, knob, Pane, Port } from "../../tests/support/world";
+import { Clock, into, knob, Pane, Port } from "../../tests/support/world";
 
 let port: Port, pane: Pane;
 beforeEach(() => {
@@ -191,7 +191,6 @@ describe("a removal", () => {
 describe("one change that cannot be kept", () => {
   it("does not hold up what comes after, and its step of undo is gone, also of a gesture that was joined", async () => {
     const other = another();
-    const into = (layer: string, parent: string): Change => ({ label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)] });
     other.session.edit(into("knob", "track"));
     await other.wait(300);
     pane.session.edit(into("track", "root"), "drag");

@@ -1,8 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { set } from "#core/project";
-import type { Change } from "#core/project";
 import { setValues } from "#core/edit";
-import { Clock, knob, Pane, Port } from "../../tests/support/world";
+import { Clock, into, knob, Pane, Port } from "../../tests/support/world";
 
 let port: Port, pane: Pane;
 beforeEach(() => {
@@ -178,7 +177,6 @@ describe("refusals", () => {
 
   it("what the server refuses is taken back here, told, and what came after is kept", async () => {
     const other = another();
-    const into = (layer: string, parent: string): Change => ({ label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)] });
     other.session.edit(into("knob", "track"));
     await other.wait(300);
     pane.session.edit(into("track", "knob"));
@@ -194,7 +192,6 @@ describe("refusals", () => {
 describe("a refusal", () => {
   it("comes with what the window had not heard of, so that one sees why", async () => {
     const other = another();
-    const into = (layer: string, parent: string): Change => ({ label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)] });
     other.session.edit(into("knob", "track"));
     await other.wait(300);
     pane.session.edit(into("track", "knob"));

@@ -1,5 +1,5 @@
 import { setValues } from "#core/edit";
-import { judge, newId, restoredValue, restoreKey, restoringOps, apply } from "#core/project";
+import { apply, judge, newId, restoredValue, restoreKey, restoringOps, set } from "#core/project";
 import type { Change, LoggedChange, Project, Proposal } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import type { Batch } from "../../app/store/keeper";
@@ -163,3 +163,8 @@ export class Pane {
 
 /** What the base look says of the switch's knob. */
 export const knob = (project: Project) => project.pieces["alert-switch"]?.looks.base?.changes.knob;
+
+/** Puts a layer of the switch into another one. */
+export const into = (layer: string, parent: string): Change => ({
+  label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)],
+});
