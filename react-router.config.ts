@@ -1,3 +1,7 @@
 import type { Config } from "@react-router/dev/config";
 
-export default { appDirectory: "app", buildDirectory: process.env.NUBBLE_BUILD ?? "build", ssr: true } satisfies Config;
+export default {
+  appDirectory: "app",
+  buildDirectory: process.env.NUBBLE_BUILD ?? "build",
+  ssr: true,
+} satisfies Config;

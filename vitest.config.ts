@@ -3,8 +3,25 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "unit", include: ["{core,player,server,app,demo,scripts}/**/*.test.ts"], environment: "node", testTimeout: 30_000 } },
-      { test: { name: "whole", include: ["tests/**/*.test.ts"], environment: "node", testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false, globalSetup: "tests/setup.ts" } },
+      {
+        test: {
+          name: "unit",
+          include: ["{core,player,server,app,demo,scripts}/**/*.test.ts"],
+          environment: "node",
+          testTimeout: 30_000,
+        },
+      },
+      {
+        test: {
+          name: "whole",
+          include: ["tests/**/*.test.ts"],
+          environment: "node",
+          testTimeout: 120_000,
+          hookTimeout: 180_000,
+          fileParallelism: false,
+          globalSetup: "tests/setup.ts",
+        },
+      },
     ],
   },
 });

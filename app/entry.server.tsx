@@ -10,7 +10,11 @@ export const streamTimeout = 5000;
 
 /** Renders a page; its scripts carry the nonce that the answer's Content-Security-Policy names. */
 export default function handleRequest(
-  request: Request, status: number, headers: Headers, routerContext: EntryContext, { nonce }: AppLoadContext,
+  request: Request,
+  status: number,
+  headers: Headers,
+  routerContext: EntryContext,
+  { nonce }: AppLoadContext,
 ): Promise<Response> | Response {
   if (request.method === "HEAD") return new Response(null, { status, headers });
   return new Promise((resolve, reject) => {

@@ -1,5 +1,14 @@
 import "../workers/zod";
-import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
+import {
+  isRouteErrorResponse,
+  Link,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+} from "react-router";
 import { use } from "react";
 import type { ReactNode } from "react";
 import { NonceContext } from "./common/nonce";
@@ -10,7 +19,13 @@ import semibold from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-600-
 
 export const links = () => [
   { rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
-  ...[regular, semibold].map((href) => ({ rel: "preload", href, as: "font", type: "font/woff2", crossOrigin: "anonymous" as const })),
+  ...[regular, semibold].map((href) => ({
+    rel: "preload",
+    href,
+    as: "font",
+    type: "font/woff2",
+    crossOrigin: "anonymous" as const,
+  })),
 ];
 
 export const Layout = ({ children }: { children: ReactNode }) => {
@@ -32,27 +47,53 @@ export const Layout = ({ children }: { children: ReactNode }) => {
   );
 };
 
-export default function Root() { return <Outlet />; }
+export default function Root() {
+  return <Outlet />;
+}
 
 /** What went wrong, in words for the person who sees it. */
 const explain = (error: unknown): { title: string; text: string } => {
   if (isRouteErrorResponse(error)) {
-    const text = typeof error.data === "string" && error.data ? error.data : "The page could not be shown.";
-    return { title: error.status === 404 ? "There is nothing here" : error.status === 503 ? "The database cannot be reached" : "That did not work", text };
+    const text =
+      typeof error.data === "string" && error.data ? error.data : "The page could not be shown.";
+    return {
+      title:
+        error.status === 404
+          ? "There is nothing here"
+          : error.status === 503
+            ? "The database cannot be reached"
+            : "That did not work",
+      text,
+    };
   }
-  return { title: "Something broke", text: "Nubble ran into a fault of its own. What was saved is safe; what was not yet saved is kept in this browser and will be saved when the page is opened again." };
+  return {
+    title: "Something broke",
+    text: "Nubble ran into a fault of its own. What was saved is safe; what was not yet saved is kept in this browser and will be saved when the page is opened again.",
+  };
 };
 
 export function ErrorBoundary() {
   const { title, text } = explain(useRouteError());
   return (
     <main className="container py-5" style={{ maxWidth: 620 }}>
-      <p className="mb-4"><Link to="/" className="brand fw-bold fs-5">Nubble</Link></p>
+      <p className="mb-4">
+        <Link to="/" className="brand fw-bold fs-5">
+          Nubble
+        </Link>
+      </p>
       <h1 className="h3">{title}</h1>
       <p className="lead fs-6">{text}</p>
       <p className="d-flex gap-2">
-        <Link to="/" className="btn btn-primary">All projects</Link>
-        <button type="button" className="btn btn-outline-primary" onClick={() => window.location.reload()}>Try again</button>
+        <Link to="/" className="btn btn-primary">
+          All projects
+        </Link>
+        <button
+          type="button"
+          className="btn btn-outline-primary"
+          onClick={() => window.location.reload()}
+        >
+          Try again
+        </button>
       </p>
     </main>
   );

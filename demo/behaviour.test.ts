@@ -15,33 +15,67 @@ beforeAll(async () => {
 /** Someone who uses a running part with a pointer and keys; layers by their path. */
 const user = (piece: string) => {
   const told: string[] = [];
-  const run = new Run(env, kit, piece, (h) => { const text = happeningText(kit, h)?.text; if (text) told.push(text); });
+  const run = new Run(env, kit, piece, (h) => {
+    const text = happeningText(kit, h)?.text;
+    if (text) told.push(text);
+  });
   const at = (path: string): [number, number] => {
-    const scene = run.scene(), spot = scene && spotAt(scene, path);
+    const scene = run.scene(),
+      spot = scene && spotAt(scene, path);
     if (!spot) throw new Error(`${path} is not there`);
     const r = spotBounds(spot);
     return [r.x + r.width / 2, r.y + r.height / 2];
   };
   const me = {
-    run, told,
-    over: (path: string) => { run.pointer("move", ...at(path)); return me; },
-    off: () => { run.pointer("move", -500, -500); return me; },
-    down: (path: string) => { run.pointer("move", ...at(path)); run.pointer("down", ...at(path)); return me; },
-    up: (path: string) => { run.pointer("up", ...at(path)); return me; },
+    run,
+    told,
+    over: (path: string) => {
+      run.pointer("move", ...at(path));
+      return me;
+    },
+    off: () => {
+      run.pointer("move", -500, -500);
+      return me;
+    },
+    down: (path: string) => {
+      run.pointer("move", ...at(path));
+      run.pointer("down", ...at(path));
+      return me;
+    },
+    up: (path: string) => {
+      run.pointer("up", ...at(path));
+      return me;
+    },
     click: (path: string) => me.down(path).up(path),
-    wait: (ms: number) => { run.advanceTo(run.now + ms); return me; },
-    key: (k: string) => { run.key(k, "down"); run.key(k, "up"); return me; },
+    wait: (ms: number) => {
+      run.advanceTo(run.now + ms);
+      return me;
+    },
+    key: (k: string) => {
+      run.key(k, "down");
+      run.key(k, "up");
+      return me;
+    },
     /** values of the piece's traits, or of a copy's */
-    has: (copy = "") => Object.values(run.copies().find((c) => c.path === (copy ? `${piece}/${copy}` : piece))?.variant ?? {}).map((v) => v.slice(v.indexOf("-") + 1)).join(" "),
+    has: (copy = "") =>
+      Object.values(
+        run.copies().find((c) => c.path === (copy ? `${piece}/${copy}` : piece))?.variant ?? {},
+      )
+        .map((v) => v.slice(v.indexOf("-") + 1))
+        .join(" "),
   };
   return me;
 };
 
 describe("behaviour of the kit", () => {
   it("has no broken rule", () => {
-    const broken = Object.values(kit.pieces).flatMap((p) => Object.values(p.rules).flatMap((r) => brokenRule(kit, p, r) ?? []));
+    const broken = Object.values(kit.pieces).flatMap((p) =>
+      Object.values(p.rules).flatMap((r) => brokenRule(kit, p, r) ?? []),
+    );
     expect(broken).toEqual([]);
-    expect(Object.values(kit.pieces).reduce((n, p) => n + Object.keys(p.rules).length, 0)).toBeGreaterThan(25);
+    expect(
+      Object.values(kit.pieces).reduce((n, p) => n + Object.keys(p.rules).length, 0),
+    ).toBeGreaterThan(25);
   });
 
   it("Menu button: hovered, pressed and focused give way to one another and all end; a press moved off does not turn it", () => {
@@ -76,7 +110,12 @@ describe("behaviour of the kit", () => {
     const me = user("seat-plan");
     me.click("chooser/starboard").wait(600);
     expect([me.has(), me.has("chooser")]).toEqual(["starboard", "starboard"]);
-    expect(me.told).toEqual(expect.arrayContaining(["Side chooser: says starboard", "Side chooser says starboard → Side Starboard · tween 320 ms ease-in-out"]));
+    expect(me.told).toEqual(
+      expect.arrayContaining([
+        "Side chooser: says starboard",
+        "Side chooser says starboard → Side Starboard · tween 320 ms ease-in-out",
+      ]),
+    );
     expect([me.click("chooser/port").has(), me.has("chooser")]).toEqual(["port", "port"]);
   });
 
@@ -84,7 +123,9 @@ describe("behaviour of the kit", () => {
     const me = user("fare-panel");
     for (let i = 1; i <= 5; i++) {
       me.click("switch").wait(60);
-      expect([me.has(), me.has("switch")]).toEqual(i % 2 ? ["season-pass", "on no"] : ["single-trip", "off no"]);
+      expect([me.has(), me.has("switch")]).toEqual(
+        i % 2 ? ["season-pass", "on no"] : ["single-trip", "off no"],
+      );
     }
     // pressed and moved off, the panel stays as it is
     me.down("switch").off();
@@ -94,16 +135,23 @@ describe("behaviour of the kit", () => {
 
   it("Harbour dock bar: the disc goes to whatever icon is chosen, also when another is chosen on the way", () => {
     const me = user("harbour-dock-bar");
-    const disc = () => { const scene = me.run.scene(), spot = scene && spotAt(scene, "disc"); return spot ? spotBounds(spot).x : NaN; };
+    const disc = () => {
+      const scene = me.run.scene(),
+        spot = scene && spotAt(scene, "disc");
+      return spot ? spotBounds(spot).x : NaN;
+    };
     const from = disc();
     me.click("crew").wait(120);
     expect(disc()).toBeGreaterThan(from + 20);
     expect(me.click("map").wait(1000).has()).toBe("map");
     expect(disc()).toBeLessThan(from + 200);
     // a finger that is off by a thumb's width still finds the icon
-    const scene = me.run.scene(), home = scene && spotAt(scene, "home");
+    const scene = me.run.scene(),
+      home = scene && spotAt(scene, "home");
     if (!home) throw new Error("no home");
-    const r = spotBounds(home), x = r.x - 15, y = r.y + r.height + 15;
+    const r = spotBounds(home),
+      x = r.x - 15,
+      y = r.y + r.height + 15;
     for (const kind of ["move", "down", "up"] as const) me.run.pointer(kind, x, y);
     expect(me.wait(1000).has()).toBe("home");
     expect(disc()).toBeCloseTo(from, 1);

@@ -1,12 +1,42 @@
 import { BASE, orderAfter, ROOT } from "#core/project";
-import type { Acceptance, Condition, Effect, Lane, Layer, LayerChanges, LayerKind, Look, Motion, Option, Piece, Pose, Rule, Spring, Step, Trait } from "#core/project";
+import type {
+  Acceptance,
+  Condition,
+  Effect,
+  Lane,
+  Layer,
+  LayerChanges,
+  LayerKind,
+  Look,
+  Motion,
+  Option,
+  Piece,
+  Pose,
+  Rule,
+  Spring,
+  Step,
+  Trait,
+} from "#core/project";
 import type { Said } from "#core/properties";
 import { isSpring, springFrom } from "#core/motion";
 
 /** A layer of the demo source, with its values for all variants. */
-export interface Drawn { readonly id: string; readonly kind: LayerKind; readonly name: string; readonly values: Record<string, Said>; readonly inside: readonly Drawn[] }
+export interface Drawn {
+  readonly id: string;
+  readonly kind: LayerKind;
+  readonly name: string;
+  readonly values: Record<string, Said>;
+  readonly inside: readonly Drawn[];
+}
 
-const drawn = (kind: LayerKind) => (id: string, name: string, values: Record<string, Said>, inside: readonly Drawn[] = []): Drawn => ({ id, kind, name, values, inside });
+const drawn =
+  (kind: LayerKind) =>
+  (
+    id: string,
+    name: string,
+    values: Record<string, Said>,
+    inside: readonly Drawn[] = [],
+  ): Drawn => ({ id, kind, name, values, inside });
 export const box = drawn("box");
 export const ellipse = drawn("ellipse");
 export const shape = drawn("path");
@@ -22,17 +52,30 @@ export const copy = drawn("instance");
 /** Numbers every item of a list in order. */
 const ordered = <T extends object>(items: readonly T[]): (T & { order: string })[] => {
   const out: (T & { order: string; id: string })[] = [];
-  for (const [i, item] of items.entries()) out.push({ ...item, id: String(i), order: orderAfter(out) });
+  for (const [i, item] of items.entries())
+    out.push({ ...item, id: String(i), order: orderAfter(out) });
   return out.map((o, i) => ({ ...(items[i] as T), order: o.order }));
 };
-const table = <T extends { id: string }>(items: readonly T[]): Record<string, T> => Object.fromEntries(items.map((i) => [i.id, i]));
+const table = <T extends { id: string }>(items: readonly T[]): Record<string, T> =>
+  Object.fromEntries(items.map((i) => [i.id, i]));
 
 /** "checked-yes" for the value yes of the trait checked: ids of demo values can be read. */
-export const valueId = (trait: string, value: string): string => `${trait}-${value.toLowerCase().replaceAll(" ", "-")}`;
-const condition = (when: Readonly<Record<string, string | readonly string[]>>): Condition => Object.fromEntries(Object.entries(when).map(([t, v]) => [t, (typeof v === "string" ? [v] : v).map((x) => valueId(t, x))]));
+export const valueId = (trait: string, value: string): string =>
+  `${trait}-${value.toLowerCase().replaceAll(" ", "-")}`;
+const condition = (when: Readonly<Record<string, string | readonly string[]>>): Condition =>
+  Object.fromEntries(
+    Object.entries(when).map(([t, v]) => [
+      t,
+      (typeof v === "string" ? [v] : v).map((x) => valueId(t, x)),
+    ]),
+  );
 
 /** A trait by id: its name and its values. */
-export const trait = (id: string, name: string, values: readonly string[]) => ({ id, name, values });
+export const trait = (id: string, name: string, values: readonly string[]) => ({
+  id,
+  name,
+  values,
+});
 
 export interface Source {
   readonly id: string;
@@ -41,8 +84,16 @@ export interface Source {
   readonly values: Record<string, Said>;
   readonly inside: readonly Drawn[];
   readonly traits?: readonly { id: string; name: string; values: readonly string[] }[];
-  readonly looks?: readonly { when: Readonly<Record<string, string | readonly string[]>>; changes: Readonly<Record<string, LayerChanges>> }[];
-  readonly rules?: readonly (Pick<Rule, "id" | "trigger" | "effects"> & { source?: string; when?: Readonly<Record<string, string>>; undo?: boolean; motion: Motion })[];
+  readonly looks?: readonly {
+    when: Readonly<Record<string, string | readonly string[]>>;
+    changes: Readonly<Record<string, LayerChanges>>;
+  }[];
+  readonly rules?: readonly (Pick<Rule, "id" | "trigger" | "effects"> & {
+    source?: string;
+    when?: Readonly<Record<string, string>>;
+    undo?: boolean;
+    motion: Motion;
+  })[];
   readonly options?: readonly Omit<Option, "order">[];
   readonly signals?: readonly { id: string; name: string }[];
   /** combinations that are not used */
@@ -54,10 +105,18 @@ export interface Source {
   readonly overlay?: Piece["overlay"];
   readonly unused?: readonly Readonly<Record<string, string | readonly string[]>>[];
   /** names of variants, by all their values */
-  readonly named?: readonly { readonly name: string; readonly when: Readonly<Record<string, string>> }[];
+  readonly named?: readonly {
+    readonly name: string;
+    readonly when: Readonly<Record<string, string>>;
+  }[];
 }
 
-const flatten = (list: readonly Drawn[], parent: string, layers: Layer[], base: Record<string, LayerChanges>): void => {
+const flatten = (
+  list: readonly Drawn[],
+  parent: string,
+  layers: Layer[],
+  base: Record<string, LayerChanges>,
+): void => {
   for (const item of ordered(list)) {
     layers.push({ id: item.id, kind: item.kind, name: item.name, parent, order: item.order });
     base[item.id] = item.values;
@@ -71,42 +130,154 @@ export const piece = (source: Source, order: string): Piece => {
   const base: Record<string, LayerChanges> = { [ROOT]: source.values };
   flatten(source.inside, ROOT, layers, base);
   const traits = ordered(source.traits ?? []).map((t, pattern): Trait => ({
-    id: t.id, name: t.name, order: t.order, pattern, rest: null,
+    id: t.id,
+    name: t.name,
+    order: t.order,
+    pattern,
+    rest: null,
     values: table(ordered(t.values.map((name) => ({ id: valueId(t.id, name), name })))),
   }));
-  const looks: Look[] = ordered([{ when: {} as Record<string, string | readonly string[]>, changes: base as Record<string, LayerChanges> }, ...(source.looks ?? [])]).map((l, i) => ({
-    id: i === 0 ? BASE : ["look", ...Object.entries(l.when).map(([t, v]) => valueId(t, typeof v === "string" ? v : v.join("-")))].join("-"), when: condition(l.when), order: l.order, changes: l.changes,
+  const looks: Look[] = ordered([
+    {
+      when: {} as Record<string, string | readonly string[]>,
+      changes: base as Record<string, LayerChanges>,
+    },
+    ...(source.looks ?? []),
+  ]).map((l, i) => ({
+    id:
+      i === 0
+        ? BASE
+        : [
+            "look",
+            ...Object.entries(l.when).map(([t, v]) =>
+              valueId(t, typeof v === "string" ? v : v.join("-")),
+            ),
+          ].join("-"),
+    when: condition(l.when),
+    order: l.order,
+    changes: l.changes,
   }));
   const rules = ordered(source.rules ?? []).map((r): Rule => ({
-    id: r.id, order: r.order, on: true, trigger: r.trigger, source: r.source ?? null, when: condition(r.when ?? {}), effects: r.effects, undo: r.undo ?? false, motion: r.motion,
+    id: r.id,
+    order: r.order,
+    on: true,
+    trigger: r.trigger,
+    source: r.source ?? null,
+    when: condition(r.when ?? {}),
+    effects: r.effects,
+    undo: r.undo ?? false,
+    motion: r.motion,
   }));
   return {
-    id: source.id, kind: source.kind, name: source.name, order, traits: table(traits), layers: table(layers), looks: table(looks),
-    rules: table(rules), options: table(ordered(source.options ?? [])), signals: table(ordered(source.signals ?? [])), notes: table(ordered([...(source.unused ?? []).map((when, i) => ({ id: `unused-${i}`, when: condition(when), name: null, unused: true })), ...(source.named ?? []).map((n, i) => ({ id: `name-${i}`, when: condition(n.when), name: n.name, unused: false }))])), reference: null,
-    rehearsals: table(ordered((source.rehearsals ?? []).map((r) => ({ ...r, id: r.name.toLowerCase().replaceAll(/[^a-z0-9]+/g, "-").slice(0, 40) })))),
+    id: source.id,
+    kind: source.kind,
+    name: source.name,
+    order,
+    traits: table(traits),
+    layers: table(layers),
+    looks: table(looks),
+    rules: table(rules),
+    options: table(ordered(source.options ?? [])),
+    signals: table(ordered(source.signals ?? [])),
+    notes: table(
+      ordered([
+        ...(source.unused ?? []).map((when, i) => ({
+          id: `unused-${i}`,
+          when: condition(when),
+          name: null,
+          unused: true,
+        })),
+        ...(source.named ?? []).map((n, i) => ({
+          id: `name-${i}`,
+          when: condition(n.when),
+          name: n.name,
+          unused: false,
+        })),
+      ]),
+    ),
+    reference: null,
+    rehearsals: table(
+      ordered(
+        (source.rehearsals ?? []).map((r) => ({
+          ...r,
+          id: r.name
+            .toLowerCase()
+            .replaceAll(/[^a-z0-9]+/g, "-")
+            .slice(0, 40),
+        })),
+      ),
+    ),
     accepted: Object.fromEntries((source.accepted ?? []).map((a) => [a.id, a])),
     ...(source.overlay ? { overlay: source.overlay } : {}),
   };
 };
 
 /** A trait becomes a value, or steps on. */
-export const becomes = (id: string, to: string): Effect => ({ type: "set", trait: id, to: { value: valueId(id, to) } });
-export const steps = (id: string, step: "next" | "previous" | "opposite"): Effect => ({ type: "set", trait: id, to: { step } });
+export const becomes = (id: string, to: string): Effect => ({
+  type: "set",
+  trait: id,
+  to: { value: valueId(id, to) },
+});
+export const steps = (id: string, step: "next" | "previous" | "opposite"): Effect => ({
+  type: "set",
+  trait: id,
+  to: { step },
+});
 
 /** A layer or one of its properties with a time of its own; a spring takes the time it needs. */
-export const lane = (layer: string, key: string | null, delay: number, duration: number, easing: Motion["easing"] = "ease-in-out", poses: readonly Pose[] = [], times?: number): Lane =>
-  ({ layer, key, delay, duration, easing, ...(poses.length ? { poses } : {}), ...(times === undefined ? {} : { times }) });
+export const lane = (
+  layer: string,
+  key: string | null,
+  delay: number,
+  duration: number,
+  easing: Motion["easing"] = "ease-in-out",
+  poses: readonly Pose[] = [],
+  times?: number,
+): Lane => ({
+  layer,
+  key,
+  delay,
+  duration,
+  easing,
+  ...(poses.length ? { poses } : {}),
+  ...(times === undefined ? {} : { times }),
+});
 /** A spring by the time of a swing (ms) and its bounciness, in numbers one can read. */
-export const spring = (swing: number, bounciness: number): Spring => { const s = springFrom({ swing, bounciness }); return { ...s, stiffness: Math.round(s.stiffness * 10) / 10, damping: Math.round(s.damping * 100) / 100 }; };
+export const spring = (swing: number, bounciness: number): Spring => {
+  const s = springFrom({ swing, bounciness });
+  return {
+    ...s,
+    stiffness: Math.round(s.stiffness * 10) / 10,
+    damping: Math.round(s.damping * 100) / 100,
+  };
+};
 /** Swings a little into place. */
 export const settling = spring(300, 0.45);
 
 /** The kit's motion tokens: what moves just so follows them. */
-export const motionTokens: readonly { readonly id: string; readonly name: string; readonly duration: number; readonly easing: Motion["easing"] }[] = [
-  { id: "motion-quick", name: "Quick", duration: 120, easing: "ease-out" }, { id: "motion-calm", name: "Calm", duration: 260, easing: "ease-in-out" }, { id: "motion-mooring", name: "Mooring", duration: 420, easing: spring(460, 0.16) },
+export const motionTokens: readonly {
+  readonly id: string;
+  readonly name: string;
+  readonly duration: number;
+  readonly easing: Motion["easing"];
+}[] = [
+  { id: "motion-quick", name: "Quick", duration: 120, easing: "ease-out" },
+  { id: "motion-calm", name: "Calm", duration: 260, easing: "ease-in-out" },
+  { id: "motion-mooring", name: "Mooring", duration: 420, easing: spring(460, 0.16) },
 ];
 
-export const motion = (kind: Motion["kind"], duration: number, easing: Motion["easing"] = "ease-out"): Motion => {
-  const token = kind === "cut" ? undefined : motionTokens.find((t) => JSON.stringify(t.easing) === JSON.stringify(easing) && (isSpring(easing) || t.duration === duration));
+export const motion = (
+  kind: Motion["kind"],
+  duration: number,
+  easing: Motion["easing"] = "ease-out",
+): Motion => {
+  const token =
+    kind === "cut"
+      ? undefined
+      : motionTokens.find(
+          (t) =>
+            JSON.stringify(t.easing) === JSON.stringify(easing) &&
+            (isSpring(easing) || t.duration === duration),
+        );
   return { kind, duration, delay: 0, easing, ...(token ? { token: token.id } : {}) };
 };

@@ -7,7 +7,9 @@ import { kelpwayKit } from "./index";
 import { testEnv } from "../tests/support/env";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 
 const knobX = (run: Run): number => {
   const scene = run.scene();
@@ -26,7 +28,8 @@ describe("the demo project", () => {
     const scene = run.scene();
     expect(scene?.width).toBeGreaterThan(150);
     const toggle = scene && findPlaced(scene, "toggle");
-    const x = (toggle?.x ?? 0) + 10, y = (toggle?.y ?? 0) + 10;
+    const x = (toggle?.x ?? 0) + 10,
+      y = (toggle?.y ?? 0) + 10;
     run.pointer("move", x, y);
     run.pointer("down", x, y);
     expect(run.variant()).toEqual({ alerts: "alerts-off", pressed: "pressed-yes" });
@@ -47,16 +50,31 @@ describe("the demo project", () => {
   it("Cabin climate: all eight combinations from three placed switches", () => {
     const run = new Run(env, kelpwayKit(), "cabin-climate");
     const seen = new Set<string>();
-    const tap = (y: number) => { run.pointer("move", 320, y); run.pointer("down", 320, y); run.pointer("up", 320, y); };
-    const state = () => ["heating", "air", "light"].map((id) => run.copies().find((c) => c.path.endsWith(`/${id}`))?.variant.alerts).join(" ");
+    const tap = (y: number) => {
+      run.pointer("move", 320, y);
+      run.pointer("down", 320, y);
+      run.pointer("up", 320, y);
+    };
+    const state = () =>
+      ["heating", "air", "light"]
+        .map((id) => run.copies().find((c) => c.path.endsWith(`/${id}`))?.variant.alerts)
+        .join(" ");
     seen.add(state());
-    for (const y of [380, 476, 380, 572, 380, 476, 380]) { tap(y); seen.add(state()); }
+    for (const y of [380, 476, 380, 572, 380, 476, 380]) {
+      tap(y);
+      seen.add(state());
+    }
     expect(seen.size).toBe(8);
   });
 
   it("goes to the cabin and back, and the settings are as they were left", () => {
     const run = new Run(env, kelpwayKit(), "trip-settings");
-    const tap = (x: number, y: number) => { run.pointer("move", x, y); run.pointer("down", x, y); run.pointer("up", x, y); run.advanceTo(run.now + 500); };
+    const tap = (x: number, y: number) => {
+      run.pointer("move", x, y);
+      run.pointer("down", x, y);
+      run.pointer("up", x, y);
+      run.advanceTo(run.now + 500);
+    };
     tap(320, 320);
     const delays = () => run.inside.traits["trip-settings/delays"]?.alerts;
     expect(delays()).toBe("alerts-on");

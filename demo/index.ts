@@ -2,7 +2,12 @@ import { orderAfter } from "#core/project";
 import type { Piece, Project } from "#core/project";
 import { assets } from "./assets";
 import { piece } from "./build";
-import { boardNowButton, followCrossingButton, menuButton, sendTicketButton } from "./parts/buttons";
+import {
+  boardNowButton,
+  followCrossingButton,
+  menuButton,
+  sendTicketButton,
+} from "./parts/buttons";
 import { farePanel, sailingCard, sailingCardDeck } from "./parts/cards";
 import { crewChat, serviceNotice } from "./parts/overlays";
 import { harbourDockBar, pierPin, routeBell } from "./parts/pins";
@@ -16,13 +21,42 @@ import { welcome } from "./welcome";
 export { pictureFiles } from "./assets";
 
 const sources = [
-  alertSwitch, bicycleTickBox, routeBell, deckTabs, harbourDockBar, boardNowButton, followCrossingButton, menuButton, sendTicketButton, sailingCard, sailingCardDeck, farePanel,
-  seatSideChooser, seatPlan, serviceNotice, crewChat, pierPin, tripSettings, cabinClimate, ticketScreen, saltholmPier, noticeScreen, welcome,
+  alertSwitch,
+  bicycleTickBox,
+  routeBell,
+  deckTabs,
+  harbourDockBar,
+  boardNowButton,
+  followCrossingButton,
+  menuButton,
+  sendTicketButton,
+  sailingCard,
+  sailingCardDeck,
+  farePanel,
+  seatSideChooser,
+  seatPlan,
+  serviceNotice,
+  crewChat,
+  pierPin,
+  tripSettings,
+  cabinClimate,
+  ticketScreen,
+  saltholmPier,
+  noticeScreen,
+  welcome,
 ];
 
 /** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
-  for (const source of sources) pieces.push(piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces)));
-  return { format: 1, name: "Kelpway kit", start: "trip-settings", pieces: Object.fromEntries(pieces.map((p) => [p.id, p])), tokens: tokens(), assets: assets() };
+  for (const source of sources)
+    pieces.push(piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces)));
+  return {
+    format: 1,
+    name: "Kelpway kit",
+    start: "trip-settings",
+    pieces: Object.fromEntries(pieces.map((p) => [p.id, p])),
+    tokens: tokens(),
+    assets: assets(),
+  };
 };

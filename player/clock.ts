@@ -4,12 +4,18 @@ export class Clock {
   private since: number;
   private speed = 1;
 
-  constructor(private readonly world: () => number = () => performance.now()) { this.since = world(); }
+  constructor(private readonly world: () => number = () => performance.now()) {
+    this.since = world();
+  }
 
   /** ms of this clock in a ms of the world */
-  get rate(): number { return this.speed; }
+  get rate(): number {
+    return this.speed;
+  }
 
-  now(): number { return this.base + (this.world() - this.since) * this.speed; }
+  now(): number {
+    return this.base + (this.world() - this.since) * this.speed;
+  }
 
   restart(): void {
     this.base = 0;
@@ -23,8 +29,12 @@ export class Clock {
   }
 
   /** Moves on by itself, ms. */
-  skip(ms: number): void { this.base += ms; }
+  skip(ms: number): void {
+    this.base += ms;
+  }
 
   /** How long it takes in the world until a moment of this clock, ms; Infinity while it stands still. */
-  until(moment: number): number { return this.speed === 0 ? Infinity : Math.max(0, (moment - this.now()) / this.speed); }
+  until(moment: number): number {
+    return this.speed === 0 ? Infinity : Math.max(0, (moment - this.now()) / this.speed);
+  }
 }

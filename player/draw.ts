@@ -6,11 +6,18 @@ const SVG = "http://www.w3.org/2000/svg";
 export type Address = (hash: string) => string;
 const ownServer: Address = (hash) => `/assets/${hash}`;
 
-interface Drawn { paint: Paint; element: SVGElement; children: Map<string, Drawn> }
+interface Drawn {
+  paint: Paint;
+  element: SVGElement;
+  children: Map<string, Drawn>;
+}
 
 const put = (element: SVGElement, key: string, value: string | number, address: Address): void => {
   const text = String(value);
-  element.setAttribute(key, key === "href" && text.startsWith("asset:") ? address(text.slice(6)) : text);
+  element.setAttribute(
+    key,
+    key === "href" && text.startsWith("asset:") ? address(text.slice(6)) : text,
+  );
 };
 
 const create = (paint: Paint, address: Address): Drawn => {
@@ -27,9 +34,11 @@ const create = (paint: Paint, address: Address): Drawn => {
 };
 
 const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
-  const before = drawn.paint.attrs, { attrs } = next;
+  const before = drawn.paint.attrs,
+    { attrs } = next;
   if (before !== attrs) {
-    for (const k in attrs) if (before[k] !== attrs[k]) put(drawn.element, k, attrs[k] as string | number, address);
+    for (const k in attrs)
+      if (before[k] !== attrs[k]) put(drawn.element, k, attrs[k] as string | number, address);
     for (const k in before) if (!(k in attrs)) drawn.element.removeAttribute(k);
   }
   if (next.text !== drawn.paint.text) drawn.element.textContent = next.text ?? "";
@@ -38,7 +47,8 @@ const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
 /** Whether the same children, by key and kind of element, lie in the same order: then they need not be put in order again. */
 const sameOrder = (a: readonly Paint[], b: readonly Paint[]): boolean => {
   if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i] && (a[i]?.key !== b[i]?.key || a[i]?.tag !== b[i]?.tag)) return false;
+  for (let i = 0; i < a.length; i++)
+    if (a[i] !== b[i] && (a[i]?.key !== b[i]?.key || a[i]?.tag !== b[i]?.tag)) return false;
   return true;
 };
 
@@ -50,7 +60,8 @@ const update = (drawn: Drawn, next: Paint, address: Address): void => {
   if (paint.children !== next.children && sameOrder(paint.children, next.children)) {
     for (let i = 0; i < next.children.length; i++) {
       const child = next.children[i] as Paint;
-      if (child !== paint.children[i]) update(drawn.children.get(child.key) as Drawn, child, address);
+      if (child !== paint.children[i])
+        update(drawn.children.get(child.key) as Drawn, child, address);
     }
   } else if (paint.children !== next.children) {
     const keep = new Set(next.children.map((c) => c.key));
@@ -81,10 +92,14 @@ const update = (drawn: Drawn, next: Paint, address: Address): void => {
 export class Drawing {
   private drawn: Drawn | null = null;
 
-  constructor(private readonly host: SVGElement, private readonly address: Address = ownServer) {}
+  constructor(
+    private readonly host: SVGElement,
+    private readonly address: Address = ownServer,
+  ) {}
 
   draw(paint: Paint | null): void {
-    if (paint && this.drawn && this.drawn.paint.tag === paint.tag) update(this.drawn, paint, this.address);
+    if (paint && this.drawn && this.drawn.paint.tag === paint.tag)
+      update(this.drawn, paint, this.address);
     else {
       this.drawn?.element.remove();
       this.drawn = paint && create(paint, this.address);

@@ -15,33 +15,57 @@ export interface Keyed {
 
 /** The Tab key goes through what can be used, and on into the page; other keys go to the piece first. */
 export const listenToKeys = (svg: SVGSVGElement, signal: AbortSignal, it: Keyed): void => {
-  svg.addEventListener("focus", (e) => {
-    // only a focus that came by the keyboard shows where it is, from the side it came from
-    if (it.pointing()) return;
-    it.keyed(true);
-    const from = e.relatedTarget, back = from instanceof Node && (svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
-    it.did(() => it.run().tab(back ? -1 : 1));
-  }, { signal });
-  svg.addEventListener("blur", () => {
-    it.keyed(false);
-    it.did(() => it.run().input({ type: "focus", layer: null }));
-  }, { signal });
-  svg.addEventListener("keydown", (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey) return;
-    if (e.key === "Tab") {
-      it.told({ type: "tab", at: it.run().now, back: e.shiftKey });
+  svg.addEventListener(
+    "focus",
+    (e) => {
+      // only a focus that came by the keyboard shows where it is, from the side it came from
+      if (it.pointing()) return;
       it.keyed(true);
-      let moved = false;
-      it.did(() => { moved = it.run().tab(e.shiftKey ? -1 : 1); });
-      if (moved) e.preventDefault();
-      return;
-    }
-    let taken = false;
-    if (!e.repeat) it.told({ type: "key", at: it.run().now, key: e.key });
-    if (!e.repeat) it.did(() => { taken = it.run().key(e.key, "down"); });
-    if (!taken && !(e.repeat && it.run().focus() !== null && (e.key === " " || e.key === "Enter"))) return;
-    e.preventDefault();
-    e.stopPropagation();
-  }, { signal });
+      const from = e.relatedTarget,
+        back =
+          from instanceof Node &&
+          (svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+      it.did(() => it.run().tab(back ? -1 : 1));
+    },
+    { signal },
+  );
+  svg.addEventListener(
+    "blur",
+    () => {
+      it.keyed(false);
+      it.did(() => it.run().input({ type: "focus", layer: null }));
+    },
+    { signal },
+  );
+  svg.addEventListener(
+    "keydown",
+    (e) => {
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "Tab") {
+        it.told({ type: "tab", at: it.run().now, back: e.shiftKey });
+        it.keyed(true);
+        let moved = false;
+        it.did(() => {
+          moved = it.run().tab(e.shiftKey ? -1 : 1);
+        });
+        if (moved) e.preventDefault();
+        return;
+      }
+      let taken = false;
+      if (!e.repeat) it.told({ type: "key", at: it.run().now, key: e.key });
+      if (!e.repeat)
+        it.did(() => {
+          taken = it.run().key(e.key, "down");
+        });
+      if (
+        !taken &&
+        !(e.repeat && it.run().focus() !== null && (e.key === " " || e.key === "Enter"))
+      )
+        return;
+      e.preventDefault();
+      e.stopPropagation();
+    },
+    { signal },
+  );
   svg.addEventListener("keyup", (e) => it.did(() => it.run().key(e.key, "up")), { signal });
 };

@@ -34,7 +34,8 @@ const pressing: readonly string[] = ["click", "double", "press", "release", "hol
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
 
 /** Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long catches up, and is drawn when it has. */
-const SLICE = 1000, WORK = 8;
+const SLICE = 1000,
+  WORK = 8;
 
 /**
  * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames for the clock.
@@ -60,12 +61,16 @@ export class Player {
   private lastTraits: unknown;
   private readonly off = new AbortController();
 
-  constructor(host: HTMLElement, private readonly options: PlayOptions) {
+  constructor(
+    host: HTMLElement,
+    private readonly options: PlayOptions,
+  ) {
     this.project = options.project;
     this.scale = options.scale ?? 1;
     this.svg = document.createElementNS("http://www.w3.org/2000/svg", "svg");
     this.svg.setAttribute("role", "img");
-    this.svg.style.cssText = "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
+    this.svg.style.cssText =
+      "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
     host.append(this.svg);
     this.drawing = new Drawing(this.svg);
     this.ring = new FocusRing(this.svg);
@@ -75,12 +80,19 @@ export class Player {
   }
 
   /** The running machine, to be read. */
-  get machine(): Run { return this.run; }
+  get machine(): Run {
+    return this.run;
+  }
 
   private begin(): Run {
     this.clock.restart();
     this.lastTraits = undefined;
-    const run = new Run(this.options.env, this.project, this.options.piece, this.options.onHappening);
+    const run = new Run(
+      this.options.env,
+      this.project,
+      this.options.piece,
+      this.options.onHappening,
+    );
     run.setCalm(this.calm);
     return run;
   }
@@ -117,7 +129,9 @@ export class Player {
   }
 
   /** Tells what stands for the receiver of forms whether they succeed. */
-  answer(well: boolean): void { this.run.input({ type: "answer", well }); }
+  answer(well: boolean): void {
+    this.run.input({ type: "answer", well });
+  }
 
   goTo(screen: Id): void {
     this.tick();
@@ -129,15 +143,27 @@ export class Player {
    * Shows steps being done: time stands still while the hand goes from one to the next, so that one sees each and all happen
    * at their own times. Answers with the step that failed and why, null when all went well; restarting or another showing ends it.
    */
-  async demonstrate(steps: readonly Step[], onStep?: (step: number) => void): Promise<{ step: number; why: string } | null> {
+  async demonstrate(
+    steps: readonly Step[],
+    onStep?: (step: number) => void,
+  ): Promise<{ step: number; why: string } | null> {
     this.restart();
-    const showing = this.showing = new Showing(this.run, this.project, this.svg, {
-      pass: (ms) => { this.clock.skip(ms); this.tick(); this.show(); }, show: () => this.show(), ...(onStep ? { onStep } : {}),
-    });
+    const showing = (this.showing = new Showing(this.run, this.project, this.svg, {
+      pass: (ms) => {
+        this.clock.skip(ms);
+        this.tick();
+        this.show();
+      },
+      show: () => this.show(),
+      ...(onStep ? { onStep } : {}),
+    }));
     const rate = this.clock.rate;
     this.setRate(0);
     const failed = await showing.play(steps);
-    if (this.showing === showing) { this.showing = null; this.setRate(rate || 1); }
+    if (this.showing === showing) {
+      this.showing = null;
+      this.setRate(rate || 1);
+    }
     return failed;
   }
 
@@ -182,21 +208,28 @@ export class Player {
 
   private tick(): void {
     const enough = performance.now() + WORK;
-    do this.run.advanceTo(Math.min(this.clock.now(), this.run.now + SLICE)); while (this.late && performance.now() < enough);
+    do this.run.advanceTo(Math.min(this.clock.now(), this.run.now + SLICE));
+    while (this.late && performance.now() < enough);
   }
 
   /** Whether more time has passed than could be made up for yet. */
-  private get late(): boolean { return this.clock.now() - this.run.now >= SLICE; }
+  private get late(): boolean {
+    return this.clock.now() - this.run.now >= SLICE;
+  }
 
   private listen(): void {
     const signal = this.off.signal;
     const place = (e: MouseEvent): [number, number] => {
       const box = this.svg.getBoundingClientRect();
       const margin = this.options.margin ?? 0;
-      return [(e.clientX - box.left) / this.scale - margin, (e.clientY - box.top) / this.scale - margin];
+      return [
+        (e.clientX - box.left) / this.scale - margin,
+        (e.clientY - box.top) / this.scale - margin,
+      ];
     };
     const feed = (kind: "move" | "down" | "up" | "cancel") => (e: PointerEvent) => {
-      if (!e.isPrimary || (kind === "down" && e.button !== 0) || (kind === "up" && e.button !== 0)) return;
+      if (!e.isPrimary || (kind === "down" && e.button !== 0) || (kind === "up" && e.button !== 0))
+        return;
       if (kind === "down") {
         this.pointing = true;
         this.keyed = false;
@@ -205,38 +238,72 @@ export class Player {
       if (this.showing) return;
       this.tick();
       const byTouch = this.touch || e.pointerType === "touch";
-      const act = this.actOf(kind, ...place(e), byTouch), swiped = this.run.pointer(kind, ...place(e), byTouch);
+      const act = this.actOf(kind, ...place(e), byTouch),
+        swiped = this.run.pointer(kind, ...place(e), byTouch);
       const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
       if (did) this.options.onAct?.(did);
       this.show();
-      this.svg.style.cursor = this.touch ? finger : this.clickable(...place(e)) ? "pointer" : "default";
+      this.svg.style.cursor = this.touch
+        ? finger
+        : this.clickable(...place(e))
+          ? "pointer"
+          : "default";
     };
     this.svg.addEventListener("pointermove", feed("move"), { signal });
     this.svg.addEventListener("pointerdown", feed("down"), { signal });
     this.svg.addEventListener("pointerup", feed("up"), { signal });
     this.svg.addEventListener("pointercancel", feed("cancel"), { signal });
     listenToKeys(this.svg, signal, {
-      run: () => this.run, did: (act) => { this.tick(); act(); this.show(); }, told: (act) => this.options.onAct?.(act),
-      pointing: () => this.pointing, keyed: (keyed) => { this.keyed = keyed; if (!keyed) this.pointing = false; },
+      run: () => this.run,
+      did: (act) => {
+        this.tick();
+        act();
+        this.show();
+      },
+      told: (act) => this.options.onAct?.(act),
+      pointing: () => this.pointing,
+      keyed: (keyed) => {
+        this.keyed = keyed;
+        if (!keyed) this.pointing = false;
+      },
     });
-    this.svg.addEventListener("wheel", (e) => {
-      if (e.ctrlKey || e.metaKey || this.showing) return;
-      this.tick();
-      const at = this.under(...place(e));
-      if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) {
-        e.preventDefault();
-        if (at !== null) this.options.onAct?.({ type: "scroll", at: this.run.now, layer: at, by: e.deltaY || e.deltaX });
-      }
-      this.show();
-    }, { signal, passive: false });
-    this.svg.addEventListener("pointerleave", () => {
-      this.tick();
-      this.run.input({ type: "over", layer: null });
-      this.show();
-    }, { signal });
+    this.svg.addEventListener(
+      "wheel",
+      (e) => {
+        if (e.ctrlKey || e.metaKey || this.showing) return;
+        this.tick();
+        const at = this.under(...place(e));
+        if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) {
+          e.preventDefault();
+          if (at !== null)
+            this.options.onAct?.({
+              type: "scroll",
+              at: this.run.now,
+              layer: at,
+              by: e.deltaY || e.deltaX,
+            });
+        }
+        this.show();
+      },
+      { signal, passive: false },
+    );
+    this.svg.addEventListener(
+      "pointerleave",
+      () => {
+        this.tick();
+        this.run.input({ type: "over", layer: null });
+        this.show();
+      },
+      { signal },
+    );
   }
 
-  private actOf(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch: boolean): Act | null {
+  private actOf(
+    kind: "move" | "down" | "up" | "cancel",
+    x: number,
+    y: number,
+    touch: boolean,
+  ): Act | null {
     if (!this.options.onAct || kind === "cancel" || (touch && kind === "move")) return null;
     return { type: kind, at: this.run.now, layer: this.under(x, y), x, y, touch };
   }
@@ -253,17 +320,29 @@ export class Player {
     const hit = scene && hitTest(scene, x, y);
     if (!hit) return false;
     const over = new Set(this.run.inside.over);
-    return this.run.copies().some(({ path, piece }) => Object.values(piece.rules).some((r) => r.on && pressing.includes(r.trigger.type) && over.has(`${path}/${r.source ?? "root"}`)));
+    return this.run
+      .copies()
+      .some(({ path, piece }) =>
+        Object.values(piece.rules).some(
+          (r) =>
+            r.on && pressing.includes(r.trigger.type) && over.has(`${path}/${r.source ?? "root"}`),
+        ),
+      );
   }
 
   private show(): void {
     const scene = this.run.scene();
     const margin = this.options.margin ?? 0;
-    const w = (scene?.width ?? 0) + 2 * margin, h = (scene?.height ?? 0) + 2 * margin;
+    const w = (scene?.width ?? 0) + 2 * margin,
+      h = (scene?.height ?? 0) + 2 * margin;
     keep(this.svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
     keep(this.svg, "width", String(w * this.scale));
     keep(this.svg, "height", String(h * this.scale));
-    keep(this.svg, "aria-label", this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "");
+    keep(
+      this.svg,
+      "aria-label",
+      this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "",
+    );
     this.drawing.draw(scene && paint(scene));
     this.ring.show(scene, this.run, this.keyed);
     keep(this.svg, "tabindex", this.run.usable() ? "0" : "-1");
@@ -282,10 +361,12 @@ export class Player {
     const wake = this.run.wakesAt();
     const next = () => {
       this.tick();
-      if (this.late) this.frame = requestAnimationFrame(next); else this.show();
+      if (this.late) this.frame = requestAnimationFrame(next);
+      else this.show();
     };
     if (this.clock.rate === 0) return;
     if (wake <= this.run.now) this.frame = requestAnimationFrame(next);
-    else if (wake < Infinity) this.timeout = window.setTimeout(next, Math.min(this.clock.until(wake), 2 ** 30));
+    else if (wake < Infinity)
+      this.timeout = window.setTimeout(next, Math.min(this.clock.until(wake), 2 ** 30));
   }
 }

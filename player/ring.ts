@@ -3,7 +3,9 @@ import { spotAt } from "#core/layout";
 import type { Placed } from "#core/layout";
 
 /** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
-export const keep = (element: SVGElement, key: string, value: string): void => { if (element.getAttribute(key) !== value) element.setAttribute(key, value); };
+export const keep = (element: SVGElement, key: string, value: string): void => {
+  if (element.getAttribute(key) !== value) element.setAttribute(key, value);
+};
 
 /** How far the ring is from what it is around, px. */
 const FAR = 3;
@@ -13,17 +15,38 @@ export class FocusRing {
   private readonly ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
 
   constructor(private readonly svg: SVGSVGElement) {
-    for (const [k, v] of Object.entries({ class: "focus-ring", fill: "none", stroke: "#1f6f5c", "stroke-width": "2", "pointer-events": "none", rx: "4", visibility: "hidden" })) this.ring.setAttribute(k, v);
+    for (const [k, v] of Object.entries({
+      class: "focus-ring",
+      fill: "none",
+      stroke: "#1f6f5c",
+      "stroke-width": "2",
+      "pointer-events": "none",
+      rx: "4",
+      visibility: "hidden",
+    }))
+      this.ring.setAttribute(k, v);
     svg.append(this.ring);
   }
 
   /** Puts it around the focused layer; where only keys of the whole piece are listened for, the whole piece has the focus. */
   show(scene: Placed | null, run: Run, keyed: boolean): void {
     const path = run.focus();
-    const spot = !scene || (!keyed && !run.filling()) ? undefined : path !== null ? spotAt(scene, path) : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
+    const spot =
+      !scene || (!keyed && !run.filling())
+        ? undefined
+        : path !== null
+          ? spotAt(scene, path)
+          : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
     keep(this.ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
-    for (const [k, v] of Object.entries({ x: -FAR, y: -FAR, width: spot.width + 2 * FAR, height: spot.height + 2 * FAR, transform: `matrix(${spot.map.join(" ")})` })) keep(this.ring, k, String(v));
+    for (const [k, v] of Object.entries({
+      x: -FAR,
+      y: -FAR,
+      width: spot.width + 2 * FAR,
+      height: spot.height + 2 * FAR,
+      transform: `matrix(${spot.map.join(" ")})`,
+    }))
+      keep(this.ring, k, String(v));
     if (this.svg.lastChild !== this.ring) this.svg.append(this.ring);
   }
 }

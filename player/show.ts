@@ -2,7 +2,11 @@ import type { Run } from "#core/behaviour";
 import type { Project, Step } from "#core/project";
 import { Rehearser } from "#core/rehearse";
 
-interface Stage { /** lets time of the piece pass and shows it */ pass(ms: number): void; show(): void; onStep?: (step: number) => void }
+interface Stage {
+  /** lets time of the piece pass and shows it */ pass(ms: number): void;
+  show(): void;
+  onStep?: (step: number) => void;
+}
 
 /** How long the hand takes from one thing to the next, ms of the world. */
 const REACH = 320;
@@ -15,12 +19,18 @@ export class Showing {
   private at: readonly [number, number] = [-20, -20];
   private readonly it: Rehearser;
 
-  constructor(private readonly run: Run, project: Project, private readonly svg: SVGSVGElement, private readonly stage: Stage) {
+  constructor(
+    private readonly run: Run,
+    project: Project,
+    private readonly svg: SVGSVGElement,
+    private readonly stage: Stage,
+  ) {
     this.it = new Rehearser(run, project);
     this.hand = document.createElementNS("http://www.w3.org/2000/svg", "g");
     this.hand.setAttribute("class", "showing-hand");
     this.hand.setAttribute("pointer-events", "none");
-    this.hand.innerHTML = '<circle r="11" fill="#d9622b2e" stroke="#d9622b" stroke-width="2"/><circle r="2.5" fill="#d9622b"/>';
+    this.hand.innerHTML =
+      '<circle r="11" fill="#d9622b2e" stroke="#d9622b" stroke-width="2"/><circle r="2.5" fill="#d9622b"/>';
     svg.append(this.hand);
     this.put(this.at);
   }
@@ -37,7 +47,10 @@ export class Showing {
       this.stage.onStep?.(i);
       const why = await this.one(step);
       this.stage.show();
-      if (why !== null && !this.stopped) { this.stop(); return { step: i, why }; }
+      if (why !== null && !this.stopped) {
+        this.stop();
+        return { step: i, why };
+      }
     }
     await this.pause(REACH);
     if (!this.stopped) this.stop();
@@ -45,9 +58,19 @@ export class Showing {
   }
 
   private async one(step: Step): Promise<string | null> {
-    if (step.do === "wait") { await this.pass(step.ms); return null; }
+    if (step.do === "wait") {
+      await this.pass(step.ms);
+      return null;
+    }
     if (step.do === "settle") {
-      for (let i = 0; i < 1200 && !this.stopped && (this.run.movesUntil() > this.run.now || this.run.inside.timers.length > 0); i++) await this.pass(FRAME);
+      for (
+        let i = 0;
+        i < 1200 &&
+        !this.stopped &&
+        (this.run.movesUntil() > this.run.now || this.run.inside.timers.length > 0);
+        i++
+      )
+        await this.pass(FRAME);
       return null;
     }
     const aim = this.it.aim(step);
@@ -55,19 +78,27 @@ export class Showing {
     else if (step.do === "point" && step.layer === null) await this.go([-20, -20]);
     else await this.pause(REACH / 2);
     if (this.stopped) return null;
-    if (step.do === "drag") return aim ? this.drag(aim, step.by, step.ms) : "the layer is not there";
+    if (step.do === "drag")
+      return aim ? this.drag(aim, step.by, step.ms) : "the layer is not there";
     return this.it.step(step);
   }
 
   /** A drag takes its own time, seen all the way. */
-  private async drag(from: readonly [number, number], by: readonly [number, number], ms: number): Promise<null> {
+  private async drag(
+    from: readonly [number, number],
+    by: readonly [number, number],
+    ms: number,
+  ): Promise<null> {
     this.run.pointer("move", ...from);
     this.run.pointer("down", ...from);
     for (let t = 0; t < ms && !this.stopped;) {
       const part = Math.min(FRAME, ms - t);
       await this.pass(part);
       t += part;
-      const to: readonly [number, number] = [from[0] + (by[0] * t) / ms, from[1] + (by[1] * t) / ms];
+      const to: readonly [number, number] = [
+        from[0] + (by[0] * t) / ms,
+        from[1] + (by[1] * t) / ms,
+      ];
       this.run.pointer("move", ...to);
       this.put(to);
       this.stage.show();
@@ -79,7 +110,8 @@ export class Showing {
 
   /** The hand glides; the piece's time stands still. */
   private async go(to: readonly [number, number]): Promise<void> {
-    const from = this.at, began = performance.now();
+    const from = this.at,
+      began = performance.now();
     for (let t = 0; t < 1 && !this.stopped;) {
       await this.frame();
       t = Math.min(1, (performance.now() - began) / REACH);
@@ -104,6 +136,10 @@ export class Showing {
     if (this.svg.lastChild !== this.hand) this.svg.append(this.hand);
   }
 
-  private frame(): Promise<void> { return new Promise((r) => requestAnimationFrame(() => r())); }
-  private pause(ms: number): Promise<void> { return new Promise((r) => setTimeout(r, ms)); }
+  private frame(): Promise<void> {
+    return new Promise((r) => requestAnimationFrame(() => r()));
+  }
+  private pause(ms: number): Promise<void> {
+    return new Promise((r) => setTimeout(r, ms));
+  }
 }

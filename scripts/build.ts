@@ -4,15 +4,35 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from "
 import { join } from "node:path";
 import { root } from "./serve.ts";
 
-const sources = ["core", "player", "server", "app", "demo", "workers", "scripts/fonts.ts", "scripts/icons.ts", "package-lock.json", "package.json", "vite.config.ts", "react-router.config.ts"];
+const sources = [
+  "core",
+  "player",
+  "server",
+  "app",
+  "demo",
+  "workers",
+  "scripts/fonts.ts",
+  "scripts/icons.ts",
+  "package-lock.json",
+  "package.json",
+  "vite.config.ts",
+  "react-router.config.ts",
+];
 
 const filesIn = (path: string): string[] =>
-  !existsSync(path) ? [] : statSync(path).isDirectory() ? readdirSync(path).sort().flatMap((f) => filesIn(join(path, f))) : [path];
+  !existsSync(path)
+    ? []
+    : statSync(path).isDirectory()
+      ? readdirSync(path)
+          .sort()
+          .flatMap((f) => filesIn(join(path, f)))
+      : [path];
 
 /** A fingerprint of everything the build is made from. */
 const fingerprint = (): string => {
   const hash = createHash("sha256");
-  for (const file of sources.flatMap((s) => filesIn(join(root, s)))) hash.update(file).update(readFileSync(file));
+  for (const file of sources.flatMap((s) => filesIn(join(root, s))))
+    hash.update(file).update(readFileSync(file));
   return hash.digest("hex");
 };
 
@@ -21,7 +41,11 @@ export const build = (folder: string): boolean => {
   const stamp = join(folder, "stamp");
   const print = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === print) return false;
-  const done = spawnSync("npm", ["run", "build", "--silent"], { cwd: root, env: { ...process.env, NUBBLE_BUILD: folder, NODE_ENV: "production" }, encoding: "utf8" });
+  const done = spawnSync("npm", ["run", "build", "--silent"], {
+    cwd: root,
+    env: { ...process.env, NUBBLE_BUILD: folder, NODE_ENV: "production" },
+    encoding: "utf8",
+  });
   if (done.status !== 0) throw new Error(`the build failed\n${done.stdout}\n${done.stderr}`);
   writeFileSync(stamp, print);
   return true;

@@ -16,7 +16,11 @@ export const prepareDatabase = async (url: string, reset = false): Promise<strin
       await log.create(DEMO, kelpwayKit());
     };
     // noted where the migrations are, so that a demo project somebody removed stays removed
-    const once = new Umzug({ migrations: [{ name: "demo-kelpway-kit", up: seed }], storage: new SequelizeStorage({ sequelize: db }), logger: undefined });
+    const once = new Umzug({
+      migrations: [{ name: "demo-kelpway-kit", up: seed }],
+      storage: new SequelizeStorage({ sequelize: db }),
+      logger: undefined,
+    });
     const seeded = (await once.up()).map((m) => m.name);
     if (reset && seeded.length === 0) {
       await seed();

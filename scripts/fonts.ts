@@ -14,7 +14,9 @@ const packageOf = (family: string) => `@fontsource/${family.toLowerCase().replac
 const subsets = ["latin", "latin-ext"];
 
 const rangesOf = (css: string, subset: string): (readonly [number, number])[] => {
-  const block = css.split("@font-face").find((b) => new RegExp(`url\\([^)]*-${subset}-\\d`).test(b));
+  const block = css
+    .split("@font-face")
+    .find((b) => new RegExp(`url\\([^)]*-${subset}-\\d`).test(b));
   const list = /unicode-range:\s*([^;]+);/.exec(block ?? "")?.[1] ?? "U+0000-10FFFF";
   return list.split(",").map((part) => {
     const [from = "0", to = from] = part.trim().replace("U+", "").split("-");
@@ -24,29 +26,45 @@ const rangesOf = (css: string, subset: string): (readonly [number, number])[] =>
 
 const book: Record<string, Face[]> = {};
 const css: string[] = [];
-const stamp = JSON.stringify({ families, version: 5, packages: Object.keys(families).map((f) => JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version) });
+const stamp = JSON.stringify({
+  families,
+  version: 5,
+  packages: Object.keys(families).map(
+    (f) =>
+      JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version,
+  ),
+});
 const target = join(out, "fonts.json");
 const stampFile = join(out, "fonts.stamp");
-if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp) process.exit(0);
+if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp)
+  process.exit(0);
 
 mkdirSync(out, { recursive: true });
 for (const [family, weights] of Object.entries(families)) {
   const home = dirname(require.resolve(`${packageOf(family)}/package.json`));
   for (const weight of weights) {
     const sheet = readFileSync(join(home, `${weight}.css`), "utf8");
-    const faces = await Promise.all(subsets.map(async (subset): Promise<Face[]> => {
-      const name = `${packageOf(family).slice("@fontsource/".length)}-${subset}-${weight}-normal.woff2`;
-      const file = join(home, "files", name);
-      if (!existsSync(file)) return [];
-      const ranges = rangesOf(sheet, subset);
-      const range = ranges.map(([a, b]) => `U+${a.toString(16)}${b === a ? "" : `-${b.toString(16)}`}`).join(",");
-      css.push(`@font-face{font-family:"${family}";font-style:normal;font-weight:${weight};font-display:block;src:url("${packageOf(family)}/files/${name}") format("woff2");unicode-range:${range}}`);
-      return [(await readFont(readFileSync(file), ranges)).face];
-    }));
+    const faces = await Promise.all(
+      subsets.map(async (subset): Promise<Face[]> => {
+        const name = `${packageOf(family).slice("@fontsource/".length)}-${subset}-${weight}-normal.woff2`;
+        const file = join(home, "files", name);
+        if (!existsSync(file)) return [];
+        const ranges = rangesOf(sheet, subset);
+        const range = ranges
+          .map(([a, b]) => `U+${a.toString(16)}${b === a ? "" : `-${b.toString(16)}`}`)
+          .join(",");
+        css.push(
+          `@font-face{font-family:"${family}";font-style:normal;font-weight:${weight};font-display:block;src:url("${packageOf(family)}/files/${name}") format("woff2");unicode-range:${range}}`,
+        );
+        return [(await readFont(readFileSync(file), ranges)).face];
+      }),
+    );
     book[`${family}/${weight}`] = faces.flat();
   }
 }
 writeFileSync(target, JSON.stringify(book));
 writeFileSync(join(out, "fonts.css"), css.join("\n"));
 writeFileSync(stampFile, stamp);
-console.log(`fonts: ${Object.keys(book).length} weights measured, ${Math.round(statSync(target).size / 1024)} kB`);
+console.log(
+  `fonts: ${Object.keys(book).length} weights measured, ${Math.round(statSync(target).size / 1024)} kB`,
+);

@@ -7,9 +7,11 @@ import { readIcon } from "../core/formats/index.ts";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const home = dirname(createRequire(import.meta.url).resolve("bootstrap-icons/package.json"));
-const target = join(root, "generated/icons.json"), stampFile = join(root, "generated/icons.stamp");
+const target = join(root, "generated/icons.json"),
+  stampFile = join(root, "generated/icons.stamp");
 const stamp = `3 ${(JSON.parse(readFileSync(join(home, "package.json"), "utf8")) as { version: string }).version}`;
-if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp) process.exit(0);
+if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp)
+  process.exit(0);
 
 const icons: unknown[] = [];
 const refused: string[] = [];
@@ -22,4 +24,6 @@ for (const file of readdirSync(join(home, "icons")).sort()) {
 mkdirSync(join(root, "generated"), { recursive: true });
 writeFileSync(target, JSON.stringify(icons));
 writeFileSync(stampFile, stamp);
-console.log(`icons: ${icons.length} in the catalogue, ${Math.round(statSync(target).size / 1024)} kB${refused.length ? `, ${refused.length} left out: ${refused.join("; ")}` : ""}`);
+console.log(
+  `icons: ${icons.length} in the catalogue, ${Math.round(statSync(target).size / 1024)} kB${refused.length ? `, ${refused.length} left out: ${refused.join("; ")}` : ""}`,
+);

@@ -13,7 +13,10 @@ try {
     const [, width = "480", height = "320"] = /width="(\d+)" height="(\d+)"/.exec(svg) ?? [];
     await page.setViewport({ width: Number(width), height: Number(height) });
     await page.setContent(`<style>body{margin:0}svg{display:block}</style>${svg}`);
-    writeFileSync(join(folder, file.replace(".svg", ".png")), await page.screenshot({ type: "png" }));
+    writeFileSync(
+      join(folder, file.replace(".svg", ".png")),
+      await page.screenshot({ type: "png" }),
+    );
     console.log(file);
   }
 } finally {

@@ -3,13 +3,25 @@ import { spawnSync } from "node:child_process";
 import { root } from "./serve.ts";
 
 const proofs: [string, Record<string, string>, string[]][] = [
-  ["Two windows, a third person, and whatever breaks", { PROOF_RUNS: "20000" }, ["npx", "vitest", "run", "--project", "unit", "app/store/interleaving"]],
-  ["5000 requests that nobody means well by", { FUZZ_REQUESTS: "5000" }, ["npx", "vitest", "run", "--project", "whole", "tests/fuzz.test.ts"]],
+  [
+    "Two windows, a third person, and whatever breaks",
+    { PROOF_RUNS: "20000" },
+    ["npx", "vitest", "run", "--project", "unit", "app/store/interleaving"],
+  ],
+  [
+    "5000 requests that nobody means well by",
+    { FUZZ_REQUESTS: "5000" },
+    ["npx", "vitest", "run", "--project", "whole", "tests/fuzz.test.ts"],
+  ],
   ["1000 kills", {}, ["npm", "run", "--silent", "chaos"]],
 ];
 
 for (const [title, env, [program = "", ...args]] of proofs) {
   console.log(`\x1b[1m· ${title}\x1b[0m`);
-  const done = spawnSync(program, args, { cwd: root, env: { ...process.env, ...env }, stdio: "inherit" });
+  const done = spawnSync(program, args, {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: "inherit",
+  });
   if (done.status !== 0) process.exit(1);
 }

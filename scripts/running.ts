@@ -4,5 +4,11 @@ import { answers, root } from "./serve.ts";
 
 /** What is said when another start holds the lock. */
 const state = readRunState(join(process.env.NUBBLE_DATA ?? join(root, ".data"), "running.json"));
-if (state && await answers(state.address)) console.log(`Nubble is running already: ${state.address}  (stop it with Ctrl-C where it was started)`);
-else console.log("Another ./nubble start is just starting or stopping here. Wait a moment, then try again.");
+if (state && (await answers(state.address)))
+  console.log(
+    `Nubble is running already: ${state.address}  (stop it with Ctrl-C where it was started)`,
+  );
+else
+  console.log(
+    "Another ./nubble start is just starting or stopping here. Wait a moment, then try again.",
+  );

@@ -9,9 +9,24 @@ import { build } from "./build.ts";
 import { root } from "./serve.ts";
 
 const out = join(root, "docs/screenshots");
-const choose = (page: Page, layer: string) => page.evaluate((l) => (document.querySelector(`[data-line="${l}"]`) as HTMLElement).click(), layer);
-const look = (page: Page, variant: string) => page.evaluate((v) => (document.querySelector(`[data-variant="${v}"] .card-name`) as HTMLElement).click(), variant);
-const tab = (page: Page, name: string) => page.evaluate((n) => [...document.querySelectorAll<HTMLElement>(".drawer-tabs [role=tab]")].find((t) => t.textContent?.startsWith(n))?.click(), name);
+const choose = (page: Page, layer: string) =>
+  page.evaluate(
+    (l) => (document.querySelector(`[data-line="${l}"]`) as HTMLElement).click(),
+    layer,
+  );
+const look = (page: Page, variant: string) =>
+  page.evaluate(
+    (v) => (document.querySelector(`[data-variant="${v}"] .card-name`) as HTMLElement).click(),
+    variant,
+  );
+const tab = (page: Page, name: string) =>
+  page.evaluate(
+    (n) =>
+      [...document.querySelectorAll<HTMLElement>(".drawer-tabs [role=tab]")]
+        .find((t) => t.textContent?.startsWith(n))
+        ?.click(),
+    name,
+  );
 const press = async (page: Page, selector: string) => {
   const box = await (await page.$(selector))?.boundingBox();
   if (!box) throw new Error(`nothing at ${selector}`);
@@ -23,14 +38,23 @@ const press = async (page: Page, selector: string) => {
 
 /** Four drawings of a berth light, pasted and gathered. */
 const gatherSeats = async (page: Page): Promise<void> => {
-  const drawing = (on: boolean, pressed: boolean) => `<svg xmlns="http://www.w3.org/2000/svg" width="100" height="50"><rect id="Track" x="8" y="7" width="64" height="36" rx="18" fill="${on ? "#2c9a70" : "#c9c3b4"}"/><circle id="Knob" cx="${on ? 54 : 26}" cy="25" r="${pressed ? 16 : 14}" fill="#ffffff"/>${pressed ? '<circle id="Glow" cx="86" cy="25" r="6" fill="#f0c04e"/>' : ""}</svg>`;
-  const names = ["Berth light off", "Berth light on", "Berth light off pressed", "Berth light on pressed"];
+  const drawing = (on: boolean, pressed: boolean) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="100" height="50"><rect id="Track" x="8" y="7" width="64" height="36" rx="18" fill="${on ? "#2c9a70" : "#c9c3b4"}"/><circle id="Knob" cx="${on ? 54 : 26}" cy="25" r="${pressed ? 16 : 14}" fill="#ffffff"/>${pressed ? '<circle id="Glow" cx="86" cy="25" r="6" fill="#f0c04e"/>' : ""}</svg>`;
+  const names = [
+    "Berth light off",
+    "Berth light on",
+    "Berth light off pressed",
+    "Berth light on pressed",
+  ];
   for (const [i, name] of names.entries()) {
-    await page.evaluate((t) => {
-      const data = new DataTransfer();
-      data.setData("text/plain", t);
-      window.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true }));
-    }, drawing(i % 2 === 1, i > 1));
+    await page.evaluate(
+      (t) => {
+        const data = new DataTransfer();
+        data.setData("text/plain", t);
+        window.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true }));
+      },
+      drawing(i % 2 === 1, i > 1),
+    );
     await sleep(250);
     await page.keyboard.press("F2");
     await page.keyboard.type(name);
@@ -46,7 +70,11 @@ const gatherSeats = async (page: Page): Promise<void> => {
   await page.keyboard.up("Control");
   await (await line(names[3] as string))?.click({ button: "right" });
   await sleep(250);
-  await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("[role=menuitem]")].find((m) => m.textContent?.startsWith("Gather"))?.click());
+  await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>("[role=menuitem]")]
+      .find((m) => m.textContent?.startsWith("Gather"))
+      ?.click(),
+  );
   await sleep(1200);
 };
 
@@ -61,9 +89,19 @@ const setAside = async (page: Page): Promise<void> => {
     await page.keyboard.up("Shift");
   }
   await sleep(1500);
-  const change = { label: "Move Porthole to the middle", ops: [{ op: "set", path: ["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"], value: 120 }] };
+  const change = {
+    label: "Move Porthole to the middle",
+    ops: [
+      {
+        op: "set",
+        path: ["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"],
+        value: 120,
+      },
+    ],
+  };
   await fetch(new URL("/projects/kelpway-kit/changes", page.url()), {
-    method: "POST", headers: { "Content-Type": "application/json" },
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
     body: JSON.stringify({ changeId: "portholemiddle", clientId: "elsewhere", since: 0, change }),
   });
   await page.setOfflineMode(false);
@@ -76,7 +114,9 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   { name: "projects", path: "/" },
   { name: "project", path: "/projects/kelpway-kit" },
   {
-    name: "bench-sheet", path: "/projects/kelpway-kit/pieces/alert-switch", act: async (page) => {
+    name: "bench-sheet",
+    path: "/projects/kelpway-kit/pieces/alert-switch",
+    act: async (page) => {
       await look(page, "alerts-on.pressed-no");
       await choose(page, "knob");
       await press(page, '.try-host [data-layer="track"]');
@@ -84,7 +124,9 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
-    name: "bench-rules", path: "/projects/kelpway-kit/pieces/bicycle-tick-box", act: async (page) => {
+    name: "bench-rules",
+    path: "/projects/kelpway-kit/pieces/bicycle-tick-box",
+    act: async (page) => {
       await choose(page, "square");
       await tab(page, "Rules");
       await press(page, '.try-host [data-layer="square"]');
@@ -92,14 +134,18 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
-    name: "bench-stage", path: "/projects/kelpway-kit/pieces/menu-button", act: async (page) => {
+    name: "bench-stage",
+    path: "/projects/kelpway-kit/pieces/menu-button",
+    act: async (page) => {
       await choose(page, "body");
       await look(page, "open-yes.contact-hovered");
       await sleep(200);
     },
   },
   {
-    name: "bench-points", path: "/projects/kelpway-kit/pieces/saltholm-pier", act: async (page) => {
+    name: "bench-points",
+    path: "/projects/kelpway-kit/pieces/saltholm-pier",
+    act: async (page) => {
       await choose(page, "island");
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await page.keyboard.press("Enter");
@@ -110,70 +156,105 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
-    name: "compare", path: "/projects/kelpway-kit/pieces/board-now-button", act: async (page) => {
-      await page.evaluate(() => document.querySelector<HTMLElement>('[aria-label="More for variant pressed"]')?.click());
+    name: "compare",
+    path: "/projects/kelpway-kit/pieces/board-now-button",
+    act: async (page) => {
+      await page.evaluate(() =>
+        document.querySelector<HTMLElement>('[aria-label="More for variant pressed"]')?.click(),
+      );
       await sleep(200);
-      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("[role=menuitem]")].find((m) => m.textContent?.startsWith("Compare"))?.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>("[role=menuitem]")]
+          .find((m) => m.textContent?.startsWith("Compare"))
+          ?.click(),
+      );
       await sleep(600);
     },
   },
   { name: "gather", path: "/projects/kelpway-kit/pieces/seat-plan", act: gatherSeats },
   {
-    name: "system", path: "/projects/kelpway-kit/system", act: async (page) => {
-      await page.evaluate(() => document.querySelector<HTMLElement>('[aria-label="Edit Kelp"]')?.click());
+    name: "system",
+    path: "/projects/kelpway-kit/system",
+    act: async (page) => {
+      await page.evaluate(() =>
+        document.querySelector<HTMLElement>('[aria-label="Edit Kelp"]')?.click(),
+      );
       await sleep(300);
     },
   },
   {
-    name: "timing-sheet", path: "/projects/kelpway-kit/system", act: async (page) => {
+    name: "timing-sheet",
+    path: "/projects/kelpway-kit/system",
+    act: async (page) => {
       await sleep(300);
       await page.$eval("#timing-sheet", (heading) => heading.scrollIntoView({ block: "start" }));
-      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>(".timing-sheet td button")][1]?.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>(".timing-sheet td button")][1]?.click(),
+      );
       await sleep(300);
     },
   },
   {
-    name: "bench-timing", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
+    name: "bench-timing",
+    path: "/projects/kelpway-kit/pieces/route-bell",
+    act: async (page) => {
       await tab(page, "Timing");
       await sleep(1500);
       await page.select("select[aria-label=Rule]", "fill");
       await sleep(300);
       const ruler = await (await page.$(".lane-track.time"))?.boundingBox();
       if (ruler) await page.mouse.click(ruler.x + ruler.width * 0.27, ruler.y + 12);
-      await page.evaluate(() => document.querySelector<HTMLElement>(".lane-row.of-key .lane-name")?.click());
+      await page.evaluate(() =>
+        document.querySelector<HTMLElement>(".lane-row.of-key .lane-name")?.click(),
+      );
       await sleep(300);
     },
   },
   {
-    name: "bench-map", path: "/projects/kelpway-kit/pieces/route-bell", act: async (page) => {
+    name: "bench-map",
+    path: "/projects/kelpway-kit/pieces/route-bell",
+    act: async (page) => {
       await tab(page, "Map");
       await sleep(2500);
     },
   },
   {
-    name: "bench-checks", path: "/projects/kelpway-kit/pieces/harbour-dock-bar", act: async (page) => {
+    name: "bench-checks",
+    path: "/projects/kelpway-kit/pieces/harbour-dock-bar",
+    act: async (page) => {
       await tab(page, "Rules");
       await sleep(200);
       // one place can no longer be gone to
-      await page.evaluate(() => document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[0]?.click());
+      await page.evaluate(() =>
+        document.querySelectorAll<HTMLInputElement>(".rule .form-check-input")[0]?.click(),
+      );
       await sleep(2500);
       await tab(page, "Checks");
       await sleep(300);
     },
   },
   {
-    name: "bench-rehearsals", path: "/projects/kelpway-kit/pieces/sailing-card-deck", act: async (page) => {
+    name: "bench-rehearsals",
+    path: "/projects/kelpway-kit/pieces/sailing-card-deck",
+    act: async (page) => {
       await tab(page, "Rehearsals");
       await sleep(2000);
-      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>("button")].find((b) => b.textContent === "Show me in Try")?.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>("button")]
+          .find((b) => b.textContent === "Show me in Try")
+          ?.click(),
+      );
       await sleep(620);
     },
   },
   {
-    name: "bench-wiring", path: "/projects/kelpway-kit/pieces/deck-tabs", act: async (page) => {
+    name: "bench-wiring",
+    path: "/projects/kelpway-kit/pieces/deck-tabs",
+    act: async (page) => {
       await choose(page, "sun-tab");
       await sleep(300);
-      const socket = await (await page.$(".socket"))?.boundingBox(), to = await (await page.$('[data-variant="deck-sun"]'))?.boundingBox();
+      const socket = await (await page.$(".socket"))?.boundingBox(),
+        to = await (await page.$('[data-variant="deck-sun"]'))?.boundingBox();
       if (!socket || !to) throw new Error("no socket");
       await page.mouse.move(socket.x + 9, socket.y + 9);
       await page.mouse.down();
@@ -182,10 +263,16 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(300);
     },
   },
-  { name: "bench-screen", path: "/projects/kelpway-kit/pieces/cabin-climate", act: (page) => choose(page, "air") },
+  {
+    name: "bench-screen",
+    path: "/projects/kelpway-kit/pieces/cabin-climate",
+    act: (page) => choose(page, "air"),
+  },
   { name: "set-aside", path: "/projects/kelpway-kit/pieces/cabin-climate", act: setAside },
   {
-    name: "play", path: "/projects/kelpway-kit/play", act: async (page) => {
+    name: "play",
+    path: "/projects/kelpway-kit/play",
+    act: async (page) => {
       await press(page, '.play-host [data-layer="delays"] [data-layer="track"]');
       await sleep(400);
     },
@@ -200,7 +287,9 @@ const { browser, close } = await launch();
 try {
   mkdirSync(out, { recursive: true });
   // all, or those named
-  for (const view of views.filter((v) => process.argv.length < 3 || process.argv.includes(v.name))) {
+  for (const view of views.filter(
+    (v) => process.argv.length < 3 || process.argv.includes(v.name),
+  )) {
     const page = await browser.newPage();
     // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
     await page.evaluateOnNewDocument("globalThis.__name ??= (f) => f");

@@ -31,15 +31,33 @@ export interface Served {
 
 /** Whether a server answers at an address. */
 export const answers = (address: string, ms = 3000): Promise<boolean> =>
-  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) }).then((response) => response.ok, () => false);
+  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) }).then(
+    (response) => response.ok,
+    () => false,
+  );
 
 /** Starts the built server. It ends by itself when this process is gone. */
-export const serve = async ({ build, port, databaseUrl, log, host = "127.0.0.1", allowHosts = [], run = "" }: ServeOptions): Promise<Served> => {
+export const serve = async ({
+  build,
+  port,
+  databaseUrl,
+  log,
+  host = "127.0.0.1",
+  allowHosts = [],
+  run = "",
+}: ServeOptions): Promise<Served> => {
   const child = spawn(process.execPath, [join(build, "server/index.js")], {
-    cwd: root, stdio: ["ignore", "pipe", "pipe", "ipc"], detached: true,
+    cwd: root,
+    stdio: ["ignore", "pipe", "pipe", "ipc"],
+    detached: true,
     env: {
-      ...process.env, NODE_ENV: "production", HOST: host, PORT: String(port), DATABASE_URL: databaseUrl,
-      NUBBLE_ALLOW_HOSTS: allowHosts.join(","), NUBBLE_RUN: run,
+      ...process.env,
+      NODE_ENV: "production",
+      HOST: host,
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      NUBBLE_ALLOW_HOSTS: allowHosts.join(","),
+      NUBBLE_RUN: run,
     },
   });
   child.on("error", (error) => log.write(`${error.message}\n`));
@@ -51,7 +69,7 @@ export const serve = async ({ build, port, databaseUrl, log, host = "127.0.0.1",
     // windows hold their streams open; every change is a transaction, so they may be cut off
     if (!ended() && child.pid !== undefined) await endProcess(child.pid, signal, STOP_PATIENCE);
   };
-  await waitUntil(async () => ended() || await answers(address), START_PATIENCE, 100);
+  await waitUntil(async () => ended() || (await answers(address)), START_PATIENCE, 100);
   if (ended() || !(await answers(address))) {
     await stop("SIGKILL");
     throw new Error(`the server did not start; its own words are in ${log.path}`);

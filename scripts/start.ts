@@ -36,12 +36,15 @@ const readOptions = (): Options => {
   try {
     const { values } = parseArgs({
       options: {
-        port: { type: "string" }, reset: { type: "boolean", default: false },
-        host: { type: "string", default: "127.0.0.1" }, "allow-host": { type: "string", multiple: true, default: [] },
+        port: { type: "string" },
+        reset: { type: "boolean", default: false },
+        host: { type: "string", default: "127.0.0.1" },
+        "allow-host": { type: "string", multiple: true, default: [] },
       },
     });
     const port = values.port === undefined ? undefined : Number(values.port);
-    if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536)) throw new Error(`--port takes a port number, not “${values.port}”`);
+    if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536))
+      throw new Error(`--port takes a port number, not “${values.port}”`);
     return { port, reset: values.reset, host: values.host, allowHosts: values["allow-host"] };
   } catch (error) {
     console.error(`nubble: ${(error as Error).message}`);
@@ -57,9 +60,11 @@ const diskWarning = (): ((reason: string) => void) => {
   return (reason) => {
     if (performance.now() - saidAt < 60_000) return;
     saidAt = performance.now();
-    console.error(isFull(reason)
-      ? "nubble: the disk is full. What was saved is safe; saving goes on by itself when there is room again."
-      : `nubble: a log cannot be written: ${reason}`);
+    console.error(
+      isFull(reason)
+        ? "nubble: the disk is full. What was saved is safe; saving goes on by itself when there is room again."
+        : `nubble: a log cannot be written: ${reason}`,
+    );
   };
 };
 
@@ -87,15 +92,44 @@ class Run {
     say("Starting Nubble");
     const startServer = async () => {
       const { host } = this.options;
-      const allowHosts = this.options.allowHosts.map((name) => (name.includes(":") ? name : `${name}:${port}`));
-      this.served = await serve({ build: builtIn, port, databaseUrl: url, log: this.log, host, allowHosts, run: this.mark });
-      const trouble = writeRunState(runningFile, { run: this.mark, address: this.served.address, serverPid: this.served.child.pid ?? 0 });
+      const allowHosts = this.options.allowHosts.map((name) =>
+        name.includes(":") ? name : `${name}:${port}`,
+      );
+      this.served = await serve({
+        build: builtIn,
+        port,
+        databaseUrl: url,
+        log: this.log,
+        host,
+        allowHosts,
+        run: this.mark,
+      });
+      const trouble = writeRunState(runningFile, {
+        run: this.mark,
+        address: this.served.address,
+        serverPid: this.served.child.pid ?? 0,
+      });
       if (trouble) this.warn(trouble);
     };
     await startServer();
-    this.watches.push(supervise({ name: "The server", ended: () => this.serverEnded(), start: startServer, say: (text) => this.tell(text) }));
+    this.watches.push(
+      supervise({
+        name: "The server",
+        ended: () => this.serverEnded(),
+        start: startServer,
+        say: (text) => this.tell(text),
+      }),
+    );
     const { postgres } = this;
-    if (postgres) this.watches.push(supervise({ name: "PostgreSQL", ended: () => this.postgresEnded(postgres), start: () => postgres.restart(), say: (text) => this.tell(text) }));
+    if (postgres)
+      this.watches.push(
+        supervise({
+          name: "PostgreSQL",
+          ended: () => this.postgresEnded(postgres),
+          start: () => postgres.restart(),
+          say: (text) => this.tell(text),
+        }),
+      );
     return this.served?.address ?? "";
   }
 
@@ -119,7 +153,8 @@ class Run {
   private async mendEarlier(): Promise<void> {
     const earlier = readRunState(runningFile);
     if (!earlier) return;
-    if (await endLeftServer(earlier)) console.log("  an earlier start ended without stopping its server; it is stopped now");
+    if (await endLeftServer(earlier))
+      console.log("  an earlier start ended without stopping its server; it is stopped now");
     forgetRunState(runningFile);
   }
 
@@ -137,20 +172,25 @@ class Run {
   private async choosePort(): Promise<number> {
     const { port } = this.options;
     if (port === undefined) return freePort(4310);
-    return freePort(port, 0).catch(() => { throw new Error(`port ${port} is in use: choose another with --port`); });
+    return freePort(port, 0).catch(() => {
+      throw new Error(`port ${port} is in use: choose another with --port`);
+    });
   }
 
   /** Ends when the server did, or when it has not answered for long: then it is ended here. */
   private async serverEnded(): Promise<string> {
     const { served } = this;
     if (!served) return "is not there";
-    const exited = new Promise<void>((resolve) => { served.child.once("exit", () => resolve()); });
+    const exited = new Promise<void>((resolve) => {
+      served.child.once("exit", () => resolve());
+    });
     let silent = 0;
     for (;;) {
       const { exitCode, signalCode } = served.child;
-      if (exitCode !== null || signalCode !== null) return `ended by itself (${signalCode ?? `code ${exitCode}`})`;
+      if (exitCode !== null || signalCode !== null)
+        return `ended by itself (${signalCode ?? `code ${exitCode}`})`;
       await Promise.race([sleep(HEALTH_EVERY), exited]);
-      silent = await answers(served.address) ? 0 : silent + 1;
+      silent = (await answers(served.address)) ? 0 : silent + 1;
       if (silent < MOST_SILENCE) continue;
       await served.stop("SIGKILL");
       return "did not answer any more";
@@ -168,10 +208,11 @@ const end = async (code: number) => {
   await run.stop();
   process.exit(code);
 };
-for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const) process.on(signal, () => {
-  say("Stopping");
-  void end(0);
-});
+for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const)
+  process.on(signal, () => {
+    say("Stopping");
+    void end(0);
+  });
 process.on("uncaughtException", (error) => {
   console.error(`nubble: ${error.stack ?? error.message}`);
   if (!isFull(error.message)) void end(1);
@@ -181,7 +222,9 @@ try {
   mkdirSync(data, { recursive: true, mode: 0o755 });
   const address = await run.start();
   console.log(`\nNubble is ready:  \x1b[1m${address}\x1b[0m\nCtrl-C stops it; everything is kept.`);
-  console.log("There are no accounts: whoever can reach this address can read and change everything (docs/security.md).");
+  console.log(
+    "There are no accounts: whoever can reach this address can read and change everything (docs/security.md).",
+  );
 } catch (error) {
   const { message } = error as Error;
   console.error(`nubble: ${isFull(message) ? `the disk is full (${message})` : message}`);

@@ -20,7 +20,12 @@ for (const [title, [program = "", ...args]] of steps) {
   console.log(`\x1b[1m· ${title}\x1b[0m`);
   const env = { ...process.env, NUBBLE_BUILD: folder, FORCE_COLOR: "0" };
   const quiet = title === "Build";
-  const done = spawnSync(program, args, { cwd: root, env, stdio: quiet ? "pipe" : "inherit", encoding: "utf8" });
+  const done = spawnSync(program, args, {
+    cwd: root,
+    env,
+    stdio: quiet ? "pipe" : "inherit",
+    encoding: "utf8",
+  });
   if (done.status !== 0) {
     if (quiet) console.error(done.stdout, done.stderr);
     console.error(`nubble: “${title}” failed`);
@@ -29,5 +34,9 @@ for (const [title, [program = "", ...args]] of steps) {
   }
 }
 rmSync(folder, { recursive: true, force: true });
-console.log(code === 0 ? `\x1b[1m· All tests passed in ${Math.round((Date.now() - began) / 1000)} s\x1b[0m` : "");
+console.log(
+  code === 0
+    ? `\x1b[1m· All tests passed in ${Math.round((Date.now() - began) / 1000)} s\x1b[0m`
+    : "",
+);
 process.exit(code);

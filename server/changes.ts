@@ -22,18 +22,33 @@ export interface Range {
 }
 
 const logged = ({ seq, base, changeId, clientId, label, ops }: ChangeRow): LoggedChange => ({
-  seq, base, changeId, clientId, label, ops,
+  seq,
+  base,
+  changeId,
+  clientId,
+  label,
+  ops,
 });
 
 /** The first changes of a range, as many as may be read at once. */
-export const firstOf = async (db: Sequelize, { projectId, after, upTo }: Range, transaction: Transaction | null = null): Promise<Missed> => {
+export const firstOf = async (
+  db: Sequelize,
+  { projectId, after, upTo }: Range,
+  transaction: Transaction | null = null,
+): Promise<Missed> => {
   const rows = await db.query<{ seq: number; total: string | number }>(
     `select seq, sum(bytes) over (order by seq) as total from changes
      where project_id = :projectId and seq > :after and seq <= :upTo order by seq limit :most`,
-    { replacements: { projectId, after, upTo, most: MOST_AT_ONCE + 1 }, type: QueryTypes.SELECT, transaction },
+    {
+      replacements: { projectId, after, upTo, most: MOST_AT_ONCE + 1 },
+      type: QueryTypes.SELECT,
+      transaction,
+    },
   );
   // one change is always given, however large, or nobody would get past it
-  const fitting = rows.slice(0, MOST_AT_ONCE).filter((row, i) => i === 0 || Number(row.total) <= MOST_BYTES_AT_ONCE);
+  const fitting = rows
+    .slice(0, MOST_AT_ONCE)
+    .filter((row, i) => i === 0 || Number(row.total) <= MOST_BYTES_AT_ONCE);
   const last = fitting.at(-1);
   if (!last) return { changes: [], more: false };
   const found = await ChangeRow.findAll({
@@ -45,7 +60,11 @@ export const firstOf = async (db: Sequelize, { projectId, after, upTo }: Range, 
 };
 
 /** All changes of a range in order; a long range is read part by part, so that others get a turn between. */
-export async function* allOf(db: Sequelize, range: Range, transaction: Transaction | null = null): AsyncGenerator<LoggedChange> {
+export async function* allOf(
+  db: Sequelize,
+  range: Range,
+  transaction: Transaction | null = null,
+): AsyncGenerator<LoggedChange> {
   let { after } = range;
   while (after < range.upTo) {
     const { changes } = await firstOf(db, { ...range, after }, transaction);
@@ -57,19 +76,38 @@ export async function* allOf(db: Sequelize, range: Range, transaction: Transacti
 }
 
 /** The number of the newest change of a range that was made before a moment; `after` when none was. */
-export const newestBefore = async ({ projectId, after, upTo }: Range, moment: Date, transaction: Transaction): Promise<number> => {
-  const where = { projectId, seq: { [SqlOp.gt]: after, [SqlOp.lte]: upTo }, createdAt: { [SqlOp.lt]: moment } };
+export const newestBefore = async (
+  { projectId, after, upTo }: Range,
+  moment: Date,
+  transaction: Transaction,
+): Promise<number> => {
+  const where = {
+    projectId,
+    seq: { [SqlOp.gt]: after, [SqlOp.lte]: upTo },
+    createdAt: { [SqlOp.lt]: moment },
+  };
   return (await ChangeRow.max<number | null, ChangeRow>("seq", { where, transaction })) ?? after;
 };
 
 /** The change with an id; null when the project has none. */
-export const changeCalled = async (projectId: string, changeId: string, transaction: Transaction): Promise<LoggedChange | null> => {
+export const changeCalled = async (
+  projectId: string,
+  changeId: string,
+  transaction: Transaction,
+): Promise<LoggedChange | null> => {
   const row = await ChangeRow.findOne({ where: { projectId, changeId }, transaction });
   return row && logged(row);
 };
 
 /** Adds a change at the end of its project's log. */
-export const addChange = async (projectId: string, change: LoggedChange, transaction: Transaction): Promise<void> => {
+export const addChange = async (
+  projectId: string,
+  change: LoggedChange,
+  transaction: Transaction,
+): Promise<void> => {
   const ops = [...change.ops];
-  await ChangeRow.create({ ...change, projectId, ops, bytes: Buffer.byteLength(JSON.stringify(ops)) }, { transaction });
+  await ChangeRow.create(
+    { ...change, projectId, ops, bytes: Buffer.byteLength(JSON.stringify(ops)) },
+    { transaction },
+  );
 };

@@ -1,7 +1,15 @@
 import { EventEmitter } from "node:events";
 import type { Sequelize, Transaction } from "sequelize";
 import {
-  apply, isInside, judge, Places, restoredValue, restoreKey, restoringOps, touchesAny, upgrade,
+  apply,
+  isInside,
+  judge,
+  Places,
+  restoredValue,
+  restoreKey,
+  restoringOps,
+  touchesAny,
+  upgrade,
 } from "#core/project";
 import type { Change, Clash, LoggedChange, Op, Project, Proposal } from "#core/project";
 import { addChange, allOf, changeCalled, firstOf, newestBefore } from "./changes";
@@ -41,7 +49,10 @@ export type AppendResult =
 
 /** A project of which neither snapshots nor log can be read. */
 export class ProjectDamaged extends Error {
-  constructor(readonly projectId: string, readonly reason: string) {
+  constructor(
+    readonly projectId: string,
+    readonly reason: string,
+  ) {
     super(`project ${projectId} cannot be read: ${reason}`);
     this.name = "ProjectDamaged";
   }
@@ -78,7 +89,12 @@ export class ProjectLog {
 
   /** All projects, the newest first. One that cannot be read is listed as such. */
   async list(): Promise<Listed[]> {
-    const rows = await ProjectRow.findAll({ order: [["updatedAt", "DESC"], ["id", "ASC"]] });
+    const rows = await ProjectRow.findAll({
+      order: [
+        ["updatedAt", "DESC"],
+        ["id", "ASC"],
+      ],
+    });
     const listed: Listed[] = [];
     for (const row of rows) listed.push(await this.listRow(row));
     return listed;
@@ -92,7 +108,13 @@ export class ProjectLog {
     } catch (error) {
       if (troubleOf(error)) throw error;
       console.error(error);
-      return { id, name, changedAt, project: null, reason: error instanceof ProjectDamaged ? error.reason : "it cannot be read" };
+      return {
+        id,
+        name,
+        changedAt,
+        project: null,
+        reason: error instanceof ProjectDamaged ? error.reason : "it cannot be read",
+      };
     }
   }
 
@@ -103,7 +125,9 @@ export class ProjectLog {
     });
   }
 
-  async exists(id: string): Promise<boolean> { return isId(id) && (await ProjectRow.count({ where: { id } })) > 0; }
+  async exists(id: string): Promise<boolean> {
+    return isId(id) && (await ProjectRow.count({ where: { id } })) > 0;
+  }
 
   async destroy(id: string): Promise<void> {
     await ProjectRow.destroy({ where: { id } });
@@ -138,22 +162,46 @@ export class ProjectLog {
     const result = await this.db.transaction(async (transaction): Promise<AppendResult> => {
       const row = await ProjectRow.findByPk(id, { lock: transaction.LOCK.UPDATE, transaction });
       if (!row) return { kind: "unknown" };
-      const missed = (upTo: number) => firstOf(this.db, { projectId: id, after: since, upTo }, transaction);
+      const missed = (upTo: number) =>
+        firstOf(this.db, { projectId: id, after: since, upTo }, transaction);
       const before = await changeCalled(id, changeId, transaction);
-      if (before) return { kind: "kept", seq: before.seq, missed: await missed(before.seq - 1), ops: before.ops, gone: [] };
+      if (before)
+        return {
+          kind: "kept",
+          seq: before.seq,
+          missed: await missed(before.seq - 1),
+          ops: before.ops,
+          gone: [],
+        };
       const present = await this.stateOf(row, transaction);
       const unseen = await this.unseen(id, proposal, row.seq, transaction);
-      const verdict = judge(present.project, proposal, unseen, await this.restored(id, present, proposal.change, transaction));
+      const verdict = judge(
+        present.project,
+        proposal,
+        unseen,
+        await this.restored(id, present, proposal.change, transaction),
+      );
       if (verdict.kind === "refused") return verdict;
       if (verdict.kind === "conflict") return { ...verdict, missed: await missed(row.seq) };
-      const { project, change: { label, ops }, gone, altered } = verdict;
+      const {
+        project,
+        change: { label, ops },
+        gone,
+        altered,
+      } = verdict;
       const seq = row.seq + 1;
       fresh = { seq, base: Math.min(base, row.seq), changeId, clientId, label, ops };
       state = { seq, project };
       await addChange(id, fresh, transaction);
       await row.update({ seq, name: project.name }, { transaction });
       if (seq % SNAPSHOT_EVERY === 0) await writeSnapshot(id, seq, project, transaction);
-      return { kind: "kept", seq, missed: await missed(seq - 1), gone, ...(altered ? { ops } : {}) };
+      return {
+        kind: "kept",
+        seq,
+        missed: await missed(seq - 1),
+        gone,
+        ...(altered ? { ops } : {}),
+      };
     });
     if (state) this.remember(id, state);
     if (fresh) this.bus.emit(id, fresh);
@@ -161,33 +209,58 @@ export class ProjectLog {
   }
 
   /** What a proposal must not overwrite: see `judge`. Of others' changes only those with its places are looked at. */
-  private async unseen(projectId: string, proposal: Proposal, seq: number, transaction: Transaction): Promise<LoggedChange[]> {
+  private async unseen(
+    projectId: string,
+    proposal: Proposal,
+    seq: number,
+    transaction: Transaction,
+  ): Promise<LoggedChange[]> {
     const { change, clientId, since, base, late } = proposal;
     const range = { projectId, after: late ? base : since, upTo: seq };
     if (range.after >= seq) return [];
-    const upTo = late ? seq : await newestBefore(range, new Date(Date.now() - STALE_MS), transaction);
+    const upTo = late
+      ? seq
+      : await newestBefore(range, new Date(Date.now() - STALE_MS), transaction);
     const places = new Places();
     change.ops.forEach((op, i) => places.note(op.path, i));
-    return this.those({ ...range, upTo }, (other) => other.clientId !== clientId && touchesAny(places, other.ops), transaction);
+    return this.those(
+      { ...range, upTo },
+      (other) => other.clientId !== clientId && touchesAny(places, other.ops),
+      transaction,
+    );
   }
 
   /** The records that a change brings back, as they would be now. */
-  private async restored(projectId: string, present: Snapshot, change: Change, transaction: Transaction): Promise<Map<string, unknown>> {
+  private async restored(
+    projectId: string,
+    present: Snapshot,
+    change: Change,
+    transaction: Transaction,
+  ): Promise<Map<string, unknown>> {
     const found = new Map<string, unknown>();
     for (const op of restoringOps(present.project, change)) {
       const removal = await changeCalled(projectId, op.restores, transaction);
       if (!removal) continue;
       const before = await this.stateAt(projectId, removal.seq - 1, transaction);
       const range = { projectId, after: removal.seq, upTo: present.seq };
-      const since = await this.those(range, (later) => later.ops.some(({ path }) => isInside(path, op.path)), transaction);
+      const since = await this.those(
+        range,
+        (later) => later.ops.some(({ path }) => isInside(path, op.path)),
+        transaction,
+      );
       found.set(restoreKey(op), restoredValue(op.path, before, removal, since, present.project));
     }
     return found;
   }
 
-  private async those(range: Range, wanted: (change: LoggedChange) => boolean, transaction: Transaction): Promise<LoggedChange[]> {
+  private async those(
+    range: Range,
+    wanted: (change: LoggedChange) => boolean,
+    transaction: Transaction,
+  ): Promise<LoggedChange[]> {
     const found: LoggedChange[] = [];
-    for await (const change of allOf(this.db, range, transaction)) if (wanted(change)) found.push(change);
+    for await (const change of allOf(this.db, range, transaction))
+      if (wanted(change)) found.push(change);
     return found;
   }
 
@@ -198,24 +271,36 @@ export class ProjectLog {
     return this.replay(id, base, seq, transaction);
   }
 
-  private async replay(id: string, base: Snapshot, seq: number, transaction?: Transaction): Promise<Project> {
+  private async replay(
+    id: string,
+    base: Snapshot,
+    seq: number,
+    transaction?: Transaction,
+  ): Promise<Project> {
     let { project, seq: at } = base;
-    for await (const change of allOf(this.db, { projectId: id, after: at, upTo: seq }, transaction)) {
+    for await (const change of allOf(
+      this.db,
+      { projectId: id, after: at, upTo: seq },
+      transaction,
+    )) {
       if (change.seq !== at + 1) break;
-      if (!Array.isArray(change.ops)) throw new ProjectDamaged(id, "a change of its log is not what was written");
+      if (!Array.isArray(change.ops))
+        throw new ProjectDamaged(id, "a change of its log is not what was written");
       project = apply(project, change.ops).doc;
       at = change.seq;
     }
-    if (at < seq) throw new ProjectDamaged(id, `changes between ${at} and ${seq} are missing from its log`);
+    if (at < seq)
+      throw new ProjectDamaged(id, `changes between ${at} and ${seq} are missing from its log`);
     return upgrade(project);
   }
 
   private async stateOf(row: ProjectRow, transaction?: Transaction): Promise<Snapshot> {
     const known = this.states.get(row.id);
     if (known?.seq === row.seq) return known;
-    const project = known && known.seq < row.seq
-      ? await this.replay(row.id, known, row.seq, transaction)
-      : await this.stateAt(row.id, row.seq, transaction);
+    const project =
+      known && known.seq < row.seq
+        ? await this.replay(row.id, known, row.seq, transaction)
+        : await this.stateAt(row.id, row.seq, transaction);
     const state = { seq: row.seq, project };
     // what was read under a lock is committed already: this transaction's own change comes after it
     this.remember(row.id, state);

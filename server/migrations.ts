@@ -3,30 +3,52 @@ import type { QueryInterface, Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 
 /** Every step of the database's shape, in order; never changed once it has landed. */
-const steps: { name: string; up: (p: { context: QueryInterface }) => Promise<void>; down: (p: { context: QueryInterface }) => Promise<void> }[] = [
+const steps: {
+  name: string;
+  up: (p: { context: QueryInterface }) => Promise<void>;
+  down: (p: { context: QueryInterface }) => Promise<void>;
+}[] = [
   {
     name: "001-projects-and-changes",
     up: async ({ context: q }) => {
       await q.sequelize.transaction(async (transaction) => {
         const date = { type: DataTypes.DATE, allowNull: false };
-        await q.createTable("projects", {
-          id: { type: DataTypes.STRING(40), primaryKey: true },
-          name: { type: DataTypes.STRING(120), allowNull: false },
-          seq: { type: DataTypes.INTEGER, allowNull: false },
-          snapshot: { type: DataTypes.JSONB, allowNull: false },
-          snapshot_seq: { type: DataTypes.INTEGER, allowNull: false },
-          created_at: date, updated_at: date,
-        }, { transaction });
-        await q.createTable("changes", {
-          project_id: { type: DataTypes.STRING(40), primaryKey: true, references: { model: "projects", key: "id" }, onDelete: "CASCADE" },
-          seq: { type: DataTypes.INTEGER, primaryKey: true },
-          change_id: { type: DataTypes.STRING(40), allowNull: false },
-          client_id: { type: DataTypes.STRING(40), allowNull: false },
-          label: { type: DataTypes.STRING(200), allowNull: false },
-          ops: { type: DataTypes.JSONB, allowNull: false },
-          created_at: date,
-        }, { transaction });
-        await q.addIndex("changes", ["project_id", "change_id"], { unique: true, name: "changes_once", transaction });
+        await q.createTable(
+          "projects",
+          {
+            id: { type: DataTypes.STRING(40), primaryKey: true },
+            name: { type: DataTypes.STRING(120), allowNull: false },
+            seq: { type: DataTypes.INTEGER, allowNull: false },
+            snapshot: { type: DataTypes.JSONB, allowNull: false },
+            snapshot_seq: { type: DataTypes.INTEGER, allowNull: false },
+            created_at: date,
+            updated_at: date,
+          },
+          { transaction },
+        );
+        await q.createTable(
+          "changes",
+          {
+            project_id: {
+              type: DataTypes.STRING(40),
+              primaryKey: true,
+              references: { model: "projects", key: "id" },
+              onDelete: "CASCADE",
+            },
+            seq: { type: DataTypes.INTEGER, primaryKey: true },
+            change_id: { type: DataTypes.STRING(40), allowNull: false },
+            client_id: { type: DataTypes.STRING(40), allowNull: false },
+            label: { type: DataTypes.STRING(200), allowNull: false },
+            ops: { type: DataTypes.JSONB, allowNull: false },
+            created_at: date,
+          },
+          { transaction },
+        );
+        await q.addIndex("changes", ["project_id", "change_id"], {
+          unique: true,
+          name: "changes_once",
+          transaction,
+        });
       });
     },
     down: async ({ context: q }) => {
@@ -45,35 +67,52 @@ const steps: { name: string; up: (p: { context: QueryInterface }) => Promise<voi
         created_at: { type: DataTypes.DATE, allowNull: false },
       });
     },
-    down: async ({ context: q }) => { await q.dropTable("assets"); },
+    down: async ({ context: q }) => {
+      await q.dropTable("assets");
+    },
   },
   {
     name: "003-snapshots-with-digests",
     up: async ({ context: q }) => {
       await q.sequelize.transaction(async (transaction) => {
         const run = (sql: string) => q.sequelize.query(sql, { transaction });
-        await q.createTable("snapshots", {
-          project_id: { type: DataTypes.STRING(40), primaryKey: true, references: { model: "projects", key: "id" }, onDelete: "CASCADE" },
-          seq: { type: DataTypes.INTEGER, primaryKey: true },
-          body: { type: DataTypes.TEXT, allowNull: false },
-          digest: { type: DataTypes.STRING(64), allowNull: false },
-          created_at: { type: DataTypes.DATE, allowNull: false },
-        }, { transaction });
+        await q.createTable(
+          "snapshots",
+          {
+            project_id: {
+              type: DataTypes.STRING(40),
+              primaryKey: true,
+              references: { model: "projects", key: "id" },
+              onDelete: "CASCADE",
+            },
+            seq: { type: DataTypes.INTEGER, primaryKey: true },
+            body: { type: DataTypes.TEXT, allowNull: false },
+            digest: { type: DataTypes.STRING(64), allowNull: false },
+            created_at: { type: DataTypes.DATE, allowNull: false },
+          },
+          { transaction },
+        );
         await run(`insert into snapshots (project_id, seq, body, digest, created_at)
           select id, snapshot_seq, snapshot::text, encode(sha256(convert_to(snapshot::text, 'UTF8')), 'hex'), updated_at from projects`);
         await run("alter table projects drop column snapshot, drop column snapshot_seq");
         await run("alter table changes add column base integer, add column bytes integer");
         await run("update changes set base = seq - 1, bytes = octet_length(ops::text)");
-        await run("alter table changes alter column base set not null, alter column bytes set not null");
+        await run(
+          "alter table changes alter column base set not null, alter column bytes set not null",
+        );
       });
     },
     down: async ({ context: q }) => {
       await q.sequelize.transaction(async (transaction) => {
         const run = (sql: string) => q.sequelize.query(sql, { transaction });
-        await run("alter table projects add column snapshot jsonb, add column snapshot_seq integer");
+        await run(
+          "alter table projects add column snapshot jsonb, add column snapshot_seq integer",
+        );
         await run(`update projects set (snapshot, snapshot_seq) =
           (select body::jsonb, seq from snapshots where project_id = id order by seq desc limit 1)`);
-        await run("alter table projects alter column snapshot set not null, alter column snapshot_seq set not null");
+        await run(
+          "alter table projects alter column snapshot set not null, alter column snapshot_seq set not null",
+        );
         await run("alter table changes drop column base, drop column bytes");
         await q.dropTable("snapshots", { transaction });
       });
@@ -83,6 +122,11 @@ const steps: { name: string; up: (p: { context: QueryInterface }) => Promise<voi
 
 /** Brings the database to the newest shape; returns the names of the steps it took. */
 export const migrate = async (sequelize: Sequelize): Promise<string[]> => {
-  const umzug = new Umzug({ migrations: steps, context: sequelize.getQueryInterface(), storage: new SequelizeStorage({ sequelize }), logger: undefined });
+  const umzug = new Umzug({
+    migrations: steps,
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
   return (await umzug.up()).map((m) => m.name);
 };

@@ -10,7 +10,8 @@ const KEPT = 3;
 
 const digestOf = (body: string): string => createHash("sha256").update(body, "utf8").digest("hex");
 
-const isTable = (value: unknown): boolean => typeof value === "object" && value !== null && !Array.isArray(value);
+const isTable = (value: unknown): boolean =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
 
 const looksLikeProject = (value: unknown): value is Project => {
   if (!isTable(value)) return false;
@@ -30,13 +31,26 @@ const readBody = (row: SnapshotRow): Project | null => {
 };
 
 /** Keeps a project as it was after change `seq`, with a digest by which it is known to be what was written. */
-export const writeSnapshot = async (projectId: string, seq: number, project: Project, transaction?: Transaction): Promise<void> => {
+export const writeSnapshot = async (
+  projectId: string,
+  seq: number,
+  project: Project,
+  transaction?: Transaction,
+): Promise<void> => {
   const body = JSON.stringify(project);
   const within = { transaction: transaction ?? null };
   await SnapshotRow.upsert({ projectId, seq, body, digest: digestOf(body) }, within);
-  const rows = await SnapshotRow.findAll({ where: { projectId, seq: { [SqlOp.gt]: 0 } }, attributes: ["seq"], order: [["seq", "DESC"]], ...within });
+  const rows = await SnapshotRow.findAll({
+    where: { projectId, seq: { [SqlOp.gt]: 0 } },
+    attributes: ["seq"],
+    order: [["seq", "DESC"]],
+    ...within,
+  });
   const old = rows.slice(KEPT).map((r) => r.seq);
-  const first = await SnapshotRow.min<number, SnapshotRow>("seq", { where: { projectId }, ...within });
+  const first = await SnapshotRow.min<number, SnapshotRow>("seq", {
+    where: { projectId },
+    ...within,
+  });
   const gone = old.filter((s) => s !== first);
   if (gone.length > 0) await SnapshotRow.destroy({ where: { projectId, seq: gone }, ...within });
 };
@@ -45,15 +59,27 @@ export const writeSnapshot = async (projectId: string, seq: number, project: Pro
  * The newest snapshot that is what was written, at most of change `seq`; null when none is. Damaged ones are passed over
  * and named in the server's log: the changes after an older one make the same project.
  */
-export const readSnapshot = async (projectId: string, seq: number, transaction?: Transaction): Promise<{ seq: number; project: Project } | null> => {
+export const readSnapshot = async (
+  projectId: string,
+  seq: number,
+  transaction?: Transaction,
+): Promise<{ seq: number; project: Project } | null> => {
   const rows = await SnapshotRow.findAll({
-    where: { projectId, seq: { [SqlOp.lte]: seq } }, attributes: ["seq"], order: [["seq", "DESC"]], transaction: transaction ?? null,
+    where: { projectId, seq: { [SqlOp.lte]: seq } },
+    attributes: ["seq"],
+    order: [["seq", "DESC"]],
+    transaction: transaction ?? null,
   });
   for (const { seq: at } of rows) {
-    const row = await SnapshotRow.findOne({ where: { projectId, seq: at }, transaction: transaction ?? null });
+    const row = await SnapshotRow.findOne({
+      where: { projectId, seq: at },
+      transaction: transaction ?? null,
+    });
     const project = row && readBody(row);
     if (project) return { seq: at, project };
-    console.error(`snapshot ${at} of project ${projectId} is damaged; an older one and the log are used`);
+    console.error(
+      `snapshot ${at} of project ${projectId} is damaged; an older one and the log are used`,
+    );
   }
   return null;
 };

@@ -3,7 +3,15 @@ export type Trouble = "the database does not answer" | "the disk is full";
 
 /** Classes of SQLSTATE (PostgreSQL, appendix A) that are about the server and not about what it was asked. */
 const passing = ["08", "40", "53", "55", "57", "58"];
-const networkCodes = ["ECONNREFUSED", "ECONNRESET", "EPIPE", "ETIMEDOUT", "EHOSTUNREACH", "ENOTFOUND", "EAI_AGAIN"];
+const networkCodes = [
+  "ECONNREFUSED",
+  "ECONNRESET",
+  "EPIPE",
+  "ETIMEDOUT",
+  "EHOSTUNREACH",
+  "ENOTFOUND",
+  "EAI_AGAIN",
+];
 
 const codesOf = (error: unknown): string[] => {
   const codes: string[] = [];
@@ -20,9 +28,17 @@ export const troubleOf = (error: unknown): Trouble | null => {
   if (!(error instanceof Error)) return null;
   const codes = codesOf(error);
   if (codes.includes("53100") || codes.includes("ENOSPC")) return "the disk is full";
-  const isPassing = codes.some((code) => networkCodes.includes(code) || (/^[0-9A-Z]{5}$/.test(code) && passing.includes(code.slice(0, 2))));
-  const isConnection = /^Sequelize(Connection|HostNotFound|HostNotReachable|AccessDenied|Timeout)/.test(error.name);
+  const isPassing = codes.some(
+    (code) =>
+      networkCodes.includes(code) ||
+      (/^[0-9A-Z]{5}$/.test(code) && passing.includes(code.slice(0, 2))),
+  );
+  const isConnection =
+    /^Sequelize(Connection|HostNotFound|HostNotReachable|AccessDenied|Timeout)/.test(error.name);
   // pg's own errors about its connection carry no code
-  const isCut = /^(Connection terminated|Client has encountered a connection error|Query read timeout|timeout exceeded)/i.test(error.message);
+  const isCut =
+    /^(Connection terminated|Client has encountered a connection error|Query read timeout|timeout exceeded)/i.test(
+      error.message,
+    );
   return isPassing || isConnection || isCut ? "the database does not answer" : null;
 };

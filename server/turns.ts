@@ -5,9 +5,11 @@ export class Turns {
   run<T>(key: string, work: () => Promise<T>): Promise<T> {
     const before = this.last.get(key) ?? Promise.resolve();
     const mine = before.then(work, work);
-    const settled = mine.catch(() => undefined).then(() => {
-      if (this.last.get(key) === settled) this.last.delete(key);
-    });
+    const settled = mine
+      .catch(() => undefined)
+      .then(() => {
+        if (this.last.get(key) === settled) this.last.delete(key);
+      });
     this.last.set(key, settled);
     return mine;
   }

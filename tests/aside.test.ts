@@ -22,7 +22,8 @@ const align = (x: number) => ({ label: "Align", ops: [set(portholePlace, x)] });
 const portholeX = async (id: string) =>
   (await given.projects.kept(id))?.pieces["cabin-climate"]?.looks.base?.changes.porthole?.x;
 
-const waits = (me: Person) => me.until(async () => expect(await me.text(".save")).toContain("Not saved yet"), 20_000);
+const waits = (me: Person) =>
+  me.until(async () => expect(await me.text(".save")).toContain("Not saved yet"), 20_000);
 
 const openAside = async (me: Person) => {
   await me.until(async () => expect(await me.text(".aside-mark")).toBe("1 edit set aside"));
@@ -50,7 +51,10 @@ describe("what was made offline and others changed meanwhile", () => {
     await me.page.bringToFront();
     await me.page.setOfflineMode(true);
     await me.nudge("Porthole", 3);
-    await me.until(async () => expect(await me.text(".save")).toMatch(/Not saved yet: .*kept in this browser/), 20_000);
+    await me.until(
+      async () => expect(await me.text(".save")).toMatch(/Not saved yet: .*kept in this browser/),
+      20_000,
+    );
     await other.page.bringToFront();
     await other.nudge("Porthole");
     await other.saved();
@@ -59,13 +63,17 @@ describe("what was made offline and others changed meanwhile", () => {
     await openAside(me);
     const dialog = await me.text("[role=dialog]");
     expect(dialog).toMatch(/Others changed it since: “Set x of Porthole”/);
-    expect(dialog).toMatch(new RegExp(`x of “Porthole” in “Cabin climate”\\s+${before + 10}\\s+${before + 30}`));
+    expect(dialog).toMatch(
+      new RegExp(`x of “Porthole” in “Cabin climate”\\s+${before + 10}\\s+${before + 30}`),
+    );
     expect(await portholeX(id)).toBe(before + 10);
     await me.click("button", "Use mine: Set x of Porthole");
     await me.until(async () => expect(await portholeX(id)).toBe(before + 30));
     await isSettled(me);
     await other.page.bringToFront();
-    await other.until(async () => expect((await other.cell("x", "only variant"))?.text).toBe(String(before + 30)));
+    await other.until(async () =>
+      expect((await other.cell("x", "only variant"))?.text).toBe(String(before + 30)),
+    );
     await me.page.close();
     await other.page.close();
   });
@@ -80,7 +88,9 @@ describe("what was made offline and others changed meanwhile", () => {
     await me.page.setOfflineMode(false);
     await openAside(me);
     await me.click("button", "Keep what is there: Set x of Porthole");
-    await me.until(async () => expect(await me.text("[role=dialog]")).toContain("Nothing is set aside any more."));
+    await me.until(async () =>
+      expect(await me.text("[role=dialog]")).toContain("Nothing is set aside any more."),
+    );
     await isSettled(me);
     expect(await portholeX(id)).toBe(7);
     await me.page.close();
@@ -96,7 +106,8 @@ describe("where both work at the same moment", () => {
     const mine = await portholeX(id);
     // somebody who has not heard of it yet
     await given.projects.change(id, align(8));
-    const words = "Another window changed x of “Porthole” in “Cabin climate” at the same time as you (“Align”)";
+    const words =
+      "Another window changed x of “Porthole” in “Cabin climate” at the same time as you (“Align”)";
     await me.until(async () => expect(await me.text(".notice")).toContain(words));
     expect(await portholeX(id)).toBe(8);
     await me.click("button", "Use mine");
@@ -107,7 +118,13 @@ describe("where both work at the same moment", () => {
 });
 
 describe("an edit that cannot be made to what others made of the project", () => {
-  const crate = (id: string, order: string): Layer => ({ id, kind: "box", name: id, parent: "root", order });
+  const crate = (id: string, order: string): Layer => ({
+    id,
+    kind: "box",
+    name: id,
+    parent: "root",
+    order,
+  });
 
   /** The kit with two boxes that can be put into one another. */
   const withCrates = (): Project => {
@@ -120,9 +137,12 @@ describe("an edit that cannot be made to what others made of the project", () =>
     const layers = { ...piece.layers, Crate: first, Barrel: second };
     return { ...kit, pieces: { ...kit.pieces, [piece.id]: { ...piece, layers } } };
   };
-  const put = (layer: string, into: string) =>
-    ({ label: `Put ${layer} away`, ops: [set(["pieces", "cabin-climate", "layers", layer, "parent"], into)] });
-  const parentOf = async (id: string, layer: string) => (await given.projects.kept(id))?.pieces["cabin-climate"]?.layers[layer]?.parent;
+  const put = (layer: string, into: string) => ({
+    label: `Put ${layer} away`,
+    ops: [set(["pieces", "cabin-climate", "layers", layer, "parent"], into)],
+  });
+  const parentOf = async (id: string, layer: string) =>
+    (await given.projects.kept(id))?.pieces["cabin-climate"]?.layers[layer]?.parent;
 
   /** I put the crate into the barrel, while somebody else puts the barrel into the crate. */
   const refused = async (): Promise<{ id: string; me: Designer; label: string }> => {
@@ -142,13 +162,16 @@ describe("an edit that cannot be made to what others made of the project", () =>
   it("does not hold up later ones, says why, and can be tried again until it fits", async () => {
     const { id, me, label } = await refused();
     await me.click("button", `Try again: ${label}`);
-    await me.until(async () => expect(await me.text(".notices")).toMatch(/still cannot be made: .*inside itself/));
+    await me.until(async () =>
+      expect(await me.text(".notices")).toMatch(/still cannot be made: .*inside itself/),
+    );
     expect(await parentOf(id, "Crate")).toBe("root");
     await me.press("Escape");
     await me.nudge("Porthole");
     await me.saved();
     await given.projects.change(id, put("Barrel", "root"), 2);
-    const levelOf = (name: string) => me.find("treeitem", name).then((line) => line.evaluate((e) => e.getAttribute("aria-level")));
+    const levelOf = (name: string) =>
+      me.find("treeitem", name).then((line) => line.evaluate((e) => e.getAttribute("aria-level")));
     await me.until(async () => expect(await levelOf("Barrel")).toBe("2"), 20_000);
     await openAside(me);
     await me.click("button", `Try again: ${label}`);
@@ -176,7 +199,13 @@ describe("an edit that cannot be made to what others made of the project", () =>
       expect(name).toMatch(/\.json$/);
       return JSON.parse(readFileSync(join(folder, name), "utf8")) as unknown;
     });
-    expect(file).toMatchObject({ change: { label, ops: expect.arrayContaining([expect.objectContaining({ op: "set" })]) as unknown }, why: { kind: "refused" } });
+    expect(file).toMatchObject({
+      change: {
+        label,
+        ops: expect.arrayContaining([expect.objectContaining({ op: "set" })]) as unknown,
+      },
+      why: { kind: "refused" },
+    });
     expect(await me.text(".aside-mark")).toBe("1 edit set aside");
     rmSync(folder, { recursive: true });
     await me.page.close();

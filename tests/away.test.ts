@@ -22,7 +22,8 @@ afterAll(async () => {
   rmSync(home, { recursive: true, force: true });
 });
 
-const bench = () => Person.open(browser, `${harbour.served.address}/projects/kelpway-kit/pieces/cabin-climate`);
+const bench = () =>
+  Person.open(browser, `${harbour.served.address}/projects/kelpway-kit/pieces/cabin-climate`);
 /** What the database has, read by somebody who was not there. */
 const kept = async (): Promise<Project> => {
   const db = openDatabase(harbour.postgres.url);
@@ -46,9 +47,15 @@ describe("when the database dies in the middle of editing", () => {
     await me.click("treeitem", "Porthole");
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await nudgeOnStage(me, 3);
-    await me.until(async () => expect(await me.text(".save")).toContain("Not saved yet: the database does not answer"), 15_000);
+    await me.until(
+      async () =>
+        expect(await me.text(".save")).toContain("Not saved yet: the database does not answer"),
+      15_000,
+    );
     await nudgeOnStage(me, 2);
-    expect(await me.page.$eval(".sheet [data-key=x] .cell-text", (e) => e.textContent)).toBe(String(before + 50));
+    expect(await me.page.$eval(".sheet [data-key=x] .cell-text", (e) => e.textContent)).toBe(
+      String(before + 50),
+    );
     await harbour.postgres.restart();
     await me.until(async () => expect(await me.text(".save")).toBe("Saved"), 20_000);
     expect(x(await kept())).toBe(before + 50);
@@ -84,7 +91,10 @@ describe("when the server dies in the middle of a save", () => {
     await sleep(155);
     await harbour.served.stop("SIGKILL");
     await nudgeOnStage(me, 3);
-    await me.until(async () => expect(await me.text(".save")).toContain("the server does not answer"), 15_000);
+    await me.until(
+      async () => expect(await me.text(".save")).toContain("the server does not answer"),
+      15_000,
+    );
     await harbour.serveAgain();
     await me.until(async () => expect(await me.text(".save")).toBe("Saved"), 20_000);
     expect(x(await kept())).toBe(before + 50);
@@ -98,7 +108,10 @@ describe("when the server dies in the middle of a save", () => {
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await harbour.served.stop("SIGKILL");
     await nudgeOnStage(me, 4);
-    await me.until(async () => expect(await me.text(".save")).toContain("kept in this browser"), 15_000);
+    await me.until(
+      async () => expect(await me.text(".save")).toContain("kept in this browser"),
+      15_000,
+    );
     await me.page.close();
     await harbour.serveAgain();
     const again = await bench();
@@ -108,14 +121,32 @@ describe("when the server dies in the middle of a save", () => {
 
   it("whatever was acknowledged is there, however often server and database are killed", async () => {
     const acknowledged: { seq: number; value: number }[] = [];
-    let value = 5000, over = false;
-    const change = () => ({ label: "x", ops: [set(["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "y"], ++value)] });
+    let value = 5000,
+      over = false;
+    const change = () => ({
+      label: "x",
+      ops: [set(["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "y"], ++value)],
+    });
     const writer = (async () => {
       while (!over) {
-        const body = JSON.stringify({ changeId: newId(), clientId: "window", since: 0, base: 0, late: false, change: change() });
+        const body = JSON.stringify({
+          changeId: newId(),
+          clientId: "window",
+          since: 0,
+          base: 0,
+          late: false,
+          change: change(),
+        });
         const sent = value;
-        const answer = await fetch(`${harbour.served.address}/projects/kelpway-kit/changes`, { method: "POST", headers: { "Content-Type": "application/json" }, body }).then((r) => r.json() as Promise<{ kind: string; seq?: number }>).catch(() => null);
-        if (answer?.kind === "kept" && answer.seq !== undefined) acknowledged.push({ seq: answer.seq, value: sent });
+        const answer = await fetch(`${harbour.served.address}/projects/kelpway-kit/changes`, {
+          method: "POST",
+          headers: { "Content-Type": "application/json" },
+          body,
+        })
+          .then((r) => r.json() as Promise<{ kind: string; seq?: number }>)
+          .catch(() => null);
+        if (answer?.kind === "kept" && answer.seq !== undefined)
+          acknowledged.push({ seq: answer.seq, value: sent });
         else await sleep(20);
       }
     })();
@@ -132,7 +163,9 @@ describe("when the server dies in the middle of a save", () => {
     await writer;
     expect(acknowledged.length).toBeGreaterThan(30);
     const db = openDatabase(harbour.postgres.url);
-    const [rows] = await db.query("select seq, ops from changes where project_id = 'kelpway-kit'") as [{ seq: number; ops: { value: number }[] }[], unknown];
+    const [rows] = (await db.query(
+      "select seq, ops from changes where project_id = 'kelpway-kit'",
+    )) as [{ seq: number; ops: { value: number }[] }[], unknown];
     await db.close();
     const bySeq = new Map(rows.map((r) => [r.seq, r.ops[0]?.value]));
     expect(acknowledged.filter((a) => bySeq.get(a.seq) !== a.value)).toEqual([]);

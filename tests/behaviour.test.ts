@@ -55,8 +55,14 @@ describe("wiring", () => {
     await me.click("treeitem", before[0] ?? "");
     await me.click("tab", "Rules");
     await me.click("button", "Make …");
-    const item = await me.until(async () => { const i = await me.page.$(".make-item"); if (!i) throw new Error("no maker"); return i; });
-    expect(await item.evaluate((i) => i.textContent)).toContain("A new trait Contact: none, hovered, focused, pressed");
+    const item = await me.until(async () => {
+      const i = await me.page.$(".make-item");
+      if (!i) throw new Error("no maker");
+      return i;
+    });
+    expect(await item.evaluate((i) => i.textContent)).toContain(
+      "A new trait Contact: none, hovered, focused, pressed",
+    );
     await item.click();
     await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(3));
     await me.press("Control", "z");
@@ -68,8 +74,20 @@ describe("wiring", () => {
     await me.pick("Trigger", "is entered", rule(3));
     await me.pick("New value of Checked", "yes", rule(3));
     await me.click("button", "Add the way back", rule(3));
-    await me.until(async () => expect(await me.page.$$eval(".rules .rule", (all) => (all[3] as HTMLElement | undefined)?.querySelector<HTMLSelectElement>('[aria-label="Trigger"]')?.selectedOptions[0]?.text)).toBe("is left"));
-    expect(await (await me.find("button", "While", rule(4))).evaluate((b) => b.textContent)).toBe("while Checked is yes");
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval(
+          ".rules .rule",
+          (all) =>
+            (all[3] as HTMLElement | undefined)?.querySelector<HTMLSelectElement>(
+              '[aria-label="Trigger"]',
+            )?.selectedOptions[0]?.text,
+        ),
+      ).toBe("is left"),
+    );
+    expect(await (await me.find("button", "While", rule(4))).evaluate((b) => b.textContent)).toBe(
+      "while Checked is yes",
+    );
     await me.click("button", "Remove rule", rule(4));
     await me.click("button", "Remove rule", rule(3));
     await me.saved();
@@ -81,7 +99,12 @@ describe("wiring", () => {
     const shown = () => me.page.$$eval(".rules .rule", (all) => all.length);
     expect(await shown()).toBe(4);
     await me.pick("Order of the rules", "by trigger");
-    expect(await me.page.$$eval(".rule-group", (all) => all.map((h) => h.textContent))).toEqual(["Is hovered", "Is focused", "Is pressed", "Is clicked"]);
+    expect(await me.page.$$eval(".rule-group", (all) => all.map((h) => h.textContent))).toEqual([
+      "Is hovered",
+      "Is focused",
+      "Is pressed",
+      "Is clicked",
+    ]);
     await me.pick("Order of the rules", "in their order");
     await me.click("treeitem", "Cross");
     await me.click("checkbox", "of what is chosen");
@@ -95,7 +118,11 @@ describe("wiring", () => {
     await desk.go("seat-side-chooser");
     await me.click("tab", "Rules 4");
     await me.click("button", "Remove signal port");
-    await me.until(async () => expect(await me.text(".rule.troubled .trouble")).toContain("the signal it raises was removed"));
+    await me.until(async () =>
+      expect(await me.text(".rule.troubled .trouble")).toContain(
+        "the signal it raises was removed",
+      ),
+    );
     await blur();
     await me.press("Control", "z");
     await me.until(async () => expect(await me.page.$(".rule.troubled")).toBeNull());
@@ -108,7 +135,11 @@ describe("wiring", () => {
     for (let i = 0; i < 2; i++) await me.click("button", "New rule on Title");
     await me.pick("Trigger", "gets a key", rule(2));
     await me.press("h");
-    await me.until(async () => expect(await (await me.find("button", "Key", rule(2))).evaluate((b) => b.textContent)).toBe("H"));
+    await me.until(async () =>
+      expect(await (await me.find("button", "Key", rule(2))).evaluate((b) => b.textContent)).toBe(
+        "H",
+      ),
+    );
     await me.pick("Source", "the whole piece", rule(2));
     await me.pick("Effect", "Heating: Alerts", rule(2));
     await me.pick("New value of Alerts", "the opposite", rule(2));
@@ -118,7 +149,13 @@ describe("wiring", () => {
     await field.click({ count: 3 });
     await me.type("kelpway.example/cabins");
     await me.press("Enter");
-    await me.until(async () => expect(await (await me.find("textbox", "Web address", rule(3))).evaluate((i) => (i as HTMLInputElement).value)).toBe("https://kelpway.example/cabins"));
+    await me.until(async () =>
+      expect(
+        await (
+          await me.find("textbox", "Web address", rule(3))
+        ).evaluate((i) => (i as HTMLInputElement).value),
+      ).toBe("https://kelpway.example/cabins"),
+    );
     await me.saved();
     const [x, y] = await middle("title");
     await me.page.mouse.move(x, y);
@@ -134,7 +171,11 @@ describe("Try", () => {
   it("goes by keyboard alone: Tab to what can be used, a ring around it, Enter and Space, and out again", async () => {
     await desk.go("trip-settings");
     await me.click("button", "Restart");
-    const ring = () => me.page.$eval(".try-host .focus-ring", (r) => ({ shown: r.getAttribute("visibility"), y: Math.round(r.getBoundingClientRect().y) }));
+    const ring = () =>
+      me.page.$eval(".try-host .focus-ring", (r) => ({
+        shown: r.getAttribute("visibility"),
+        y: Math.round(r.getBoundingClientRect().y),
+      }));
     await (await me.find("button", "Less motion")).focus();
     await me.press("Tab");
     await me.until(async () => expect((await ring()).shown).toBe("visible"));
@@ -147,13 +188,19 @@ describe("Try", () => {
     await me.until(async () => expect((await ring()).y).toBe(first));
     for (let i = 0; i < 12 && (await ring()).shown === "visible"; i++) await me.press("Tab");
     expect((await ring()).shown).toBe("hidden");
-    expect(await me.page.evaluate(() => document.activeElement?.closest(".try-host") === null)).toBe(true);
+    expect(
+      await me.page.evaluate(() => document.activeElement?.closest(".try-host") === null),
+    ).toBe(true);
   });
 
   it("is slowed down, paused in mid-motion, moved on by single steps, and goes on", async () => {
     await desk.go("alert-switch");
     const knob = () => me.layer(".try-host", "knob").then((k) => k?.x ?? NaN);
-    const still = async () => { const a = await knob(); await new Promise((r) => setTimeout(r, 250)); return Math.abs((await knob()) - a) < 0.01; };
+    const still = async () => {
+      const a = await knob();
+      await new Promise((r) => setTimeout(r, 250));
+      return Math.abs((await knob()) - a) < 0.01;
+    };
     const from = await knob();
     await me.click("button", "Pause");
     const [x, y] = await middle("track");
@@ -185,7 +232,9 @@ describe("Try", () => {
     await me.page.mouse.click(x, y);
     await hears("click → Checked yes");
     await me.pick("Ground", "on night");
-    expect(await me.page.$eval(".try-room", (r) => getComputedStyle(r).backgroundColor)).toBe("rgb(22, 33, 31)");
+    expect(await me.page.$eval(".try-room", (r) => getComputedStyle(r).backgroundColor)).toBe(
+      "rgb(22, 33, 31)",
+    );
   });
 
   it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));

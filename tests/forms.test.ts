@@ -17,12 +17,19 @@ const click = async (id: string) => {
   const b = await me.box(layer(id));
   await me.page.mouse.click(b.x + b.width / 2, b.y + b.height / 2);
 };
-const reads = (words: string) => me.until(async () => expect(await me.page.$$eval(`${host} text`, (all) => all.map((t) => t.textContent).join(" "))).toContain(words));
+const reads = (words: string) =>
+  me.until(async () =>
+    expect(
+      await me.page.$$eval(`${host} text`, (all) => all.map((t) => t.textContent).join(" ")),
+    ).toContain(words),
+  );
 
 describe("an overlay with a form, in Play", () => {
   it("opens over the screen, takes what is typed, is sent and thanks", async () => {
     await me.page.goto(`${desk.address}/play/trip-settings`, { waitUntil: "load" });
-    await me.until(async () => { if (!(await me.page.$(layer("tell")))) throw new Error("not there yet"); });
+    await me.until(async () => {
+      if (!(await me.page.$(layer("tell")))) throw new Error("not there yet");
+    });
     await click("tell");
     await reads("Ship");
     await sleep(300);
@@ -30,7 +37,9 @@ describe("an overlay with a form, in Play", () => {
     await me.type("MS Eider");
     await reads("MS Eider");
     // where one types shows
-    expect(await me.page.$eval(`${host} .focus-ring`, (r) => r.getAttribute("visibility"))).toBe("visible");
+    expect(await me.page.$eval(`${host} .focus-ring`, (r) => r.getAttribute("visibility"))).toBe(
+      "visible",
+    );
     await me.press("Enter");
     await reads("Sending");
     await reads("Thank you");
@@ -62,17 +71,25 @@ describe("in Try", () => {
     const send = await me.box('.try-host [data-layer="send"]');
     await me.page.mouse.click(send.x + send.width / 2, send.y + send.height / 2);
     await me.until(async () => expect(await me.text(".log")).toContain("failed → Sent failed"));
-    await me.until(async () => expect(await me.page.$$eval(".try-host text", (all) => all.map((t) => t.textContent).join(" "))).toContain("Send again"));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval(".try-host text", (all) => all.map((t) => t.textContent).join(" ")),
+      ).toContain("Send again"),
+    );
   });
 
   it("a deck is dragged: the card follows the hand and comes back when it is let go too early", async () => {
     await desk.go("sailing-card-deck");
-    const front = () => me.page.$eval('[aria-label="Front in Try"] [aria-checked=true]', (e) => e.textContent);
+    const front = () =>
+      me.page.$eval('[aria-label="Front in Try"] [aria-checked=true]', (e) => e.textContent);
     const card = await me.box('.try-host [data-layer="gull"]');
     const pull = async (by: number, slow: boolean) => {
       await me.page.mouse.move(card.x + 80, card.y + 90);
       await me.page.mouse.down();
-      for (let i = 1; i <= 8; i++) { await me.page.mouse.move(card.x + 80 + (by * i) / 8, card.y + 90); if (slow) await sleep(40); }
+      for (let i = 1; i <= 8; i++) {
+        await me.page.mouse.move(card.x + 80 + (by * i) / 8, card.y + 90);
+        if (slow) await sleep(40);
+      }
       if (slow) await sleep(150);
       await me.page.mouse.up();
     };

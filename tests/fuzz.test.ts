@@ -23,7 +23,13 @@ beforeAll(() => {
 afterAll(() => db.close());
 
 const answerTo = async ({ method, path, headers, body }: Asked): Promise<number> => {
-  const response = await fetch(`${inject("address")}${path}`, { method, headers, body: body as BodyInit | null, signal: AbortSignal.timeout(20_000), redirect: "manual" });
+  const response = await fetch(`${inject("address")}${path}`, {
+    method,
+    headers,
+    body: body as BodyInit | null,
+    signal: AbortSignal.timeout(20_000),
+    redirect: "manual",
+  });
   await response.arrayBuffer();
   return response.status;
 };
@@ -34,8 +40,13 @@ const send = async (list: readonly Asked[]): Promise<string[]> => {
   const waiting = [...list];
   const one = async () => {
     for (let asked = waiting.pop(); asked; asked = waiting.pop()) {
-      const status = await answerTo(asked).catch((error: unknown) => `no answer (${String(error)})`);
-      if (typeof status === "string" || status >= 500) wrong.push(`${status}: ${asked.method} ${asked.path.slice(0, 80)} ${typeof asked.body === "string" ? asked.body.slice(0, 300) : ""}`);
+      const status = await answerTo(asked).catch(
+        (error: unknown) => `no answer (${String(error)})`,
+      );
+      if (typeof status === "string" || status >= 500)
+        wrong.push(
+          `${status}: ${asked.method} ${asked.path.slice(0, 80)} ${typeof asked.body === "string" ? asked.body.slice(0, 300) : ""}`,
+        );
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, one));
@@ -49,14 +60,20 @@ describe(`${COUNT} requests that nobody means well by`, () => {
       const id = newId();
       await log.create(id, kelpwayKit());
       ids.push(id);
-      const list = fc.sample(requests(id), { numRuns: Math.min(PER_PROJECT, COUNT - n), seed: SEED + n });
+      const list = fc.sample(requests(id), {
+        numRuns: Math.min(PER_PROJECT, COUNT - n),
+        seed: SEED + n,
+      });
       expect(await send(list)).toEqual([]);
     }
     let kept = 0;
     const { browser, close } = await launch();
     try {
       for (const id of ids) {
-        const [rows] = await db.query("select seq from changes where project_id = :id order by seq", { replacements: { id } }) as [{ seq: number }[], unknown];
+        const [rows] = (await db.query(
+          "select seq from changes where project_id = :id order by seq",
+          { replacements: { id } },
+        )) as [{ seq: number }[], unknown];
         expect(rows.map((r) => r.seq)).toEqual(rows.map((_, i) => i + 1));
         kept += rows.length;
         const state = await new ProjectLog(db).read(id);
@@ -65,13 +82,22 @@ describe(`${COUNT} requests that nobody means well by`, () => {
         const read = readProject(state?.project);
         expect(read.ok ? "" : read.error).toBe("");
         const pieces = Object.keys(state?.project.pieces ?? {});
-        const views = ["", "/system", "/play", "/pieces/alert-switch", `/pieces/${pieces.find((p) => p !== "alert-switch") ?? ""}`];
+        const views = [
+          "",
+          "/system",
+          "/play",
+          "/pieces/alert-switch",
+          `/pieces/${pieces.find((p) => p !== "alert-switch") ?? ""}`,
+        ];
         for (const view of views) {
           const me = await Person.open(browser, `${inject("address")}/projects/${id}${view}`);
           await me.until(async () => expect(await me.text("body")).not.toBe(""));
           const text = await me.text("body");
           expect(text, view).not.toMatch(/Something broke|cannot be read/);
-          expect(me.complaints.filter((c) => !/404|status of 4/.test(c)), view).toEqual([]);
+          expect(
+            me.complaints.filter((c) => !/404|status of 4/.test(c)),
+            view,
+          ).toEqual([]);
           await me.page.close();
         }
       }

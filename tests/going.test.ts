@@ -7,25 +7,46 @@ import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 import { Builder } from "./support/pieces";
 
-const SIZE = 400, LONG = 700;
+const SIZE = 400,
+  LONG = 700;
 const ways: Readonly<Record<string, Motion>> = {
-  slide: { kind: "slide", to: "left", duration: LONG, delay: 0, easing: "linear" }, push: { kind: "push", to: "left", duration: LONG, delay: 0, easing: "linear" },
-  rise: { kind: "rise", duration: LONG, delay: 0, easing: "linear" }, tween: { kind: "tween", duration: LONG, delay: 0, easing: "linear" },
+  slide: { kind: "slide", to: "left", duration: LONG, delay: 0, easing: "linear" },
+  push: { kind: "push", to: "left", duration: LONG, delay: 0, easing: "linear" },
+  rise: { kind: "rise", duration: LONG, delay: 0, easing: "linear" },
+  tween: { kind: "tween", duration: LONG, delay: 0, easing: "linear" },
 };
 
 /** Two screens: on the first a button for each way of going to the second; a boat lies on both, a buoy on each. */
 const twoScreens = () => {
-  const b = new Builder(), quay = b.new("screen", "Quay");
+  const b = new Builder(),
+    quay = b.new("screen", "Quay");
   b.look({}, "root", { width: SIZE, height: SIZE, fill: "#e9f3f1" });
-  const boat = b.layer("box", { x: 20, y: 300, width: 40, height: 40, fill: "#d9622b" }), buoy = b.layer("ellipse", { x: 100, y: 200, width: 20, height: 20, fill: "#1f6f5c" });
-  const buttons = Object.keys(ways).map((_, i) => b.layer("box", { x: 10 + i * 90, y: 10, width: 80, height: 30, fill: "#20302e" }));
-  b.do({ label: "name", ops: [{ op: "set", path: ["pieces", quay, "layers", boat, "name"], value: "Boat" }] });
+  const boat = b.layer("box", { x: 20, y: 300, width: 40, height: 40, fill: "#d9622b" }),
+    buoy = b.layer("ellipse", { x: 100, y: 200, width: 20, height: 20, fill: "#1f6f5c" });
+  const buttons = Object.keys(ways).map((_, i) =>
+    b.layer("box", { x: 10 + i * 90, y: 10, width: 80, height: 30, fill: "#20302e" }),
+  );
+  b.do({
+    label: "name",
+    ops: [{ op: "set", path: ["pieces", quay, "layers", boat, "name"], value: "Boat" }],
+  });
   const sea = b.new("screen", "Sea");
   b.look({}, "root", { width: SIZE, height: SIZE, fill: "#c9d8d2" });
-  const away = b.layer("box", { x: 300, y: 100, width: 80, height: 80, fill: "#e3b341" }), flag = b.layer("ellipse", { x: 200, y: 200, width: 20, height: 20, fill: "#b3402e" });
-  b.do({ label: "name", ops: [{ op: "set", path: ["pieces", sea, "layers", away, "name"], value: "Boat" }] });
+  const away = b.layer("box", { x: 300, y: 100, width: 80, height: 80, fill: "#e3b341" }),
+    flag = b.layer("ellipse", { x: 200, y: 200, width: 20, height: 20, fill: "#b3402e" });
+  b.do({
+    label: "name",
+    ops: [{ op: "set", path: ["pieces", sea, "layers", away, "name"], value: "Boat" }],
+  });
   b.on(quay);
-  Object.values(ways).forEach((motion, i) => b.rule({ source: buttons[i] as string, trigger: { type: "click" }, effects: [{ type: "go", screen: sea }], motion }));
+  Object.values(ways).forEach((motion, i) =>
+    b.rule({
+      source: buttons[i] as string,
+      trigger: { type: "click" },
+      effects: [{ type: "go", screen: sea }],
+      motion,
+    }),
+  );
   b.do(setStart(b.project, quay));
   return { project: b.project, boat, buoy, away, flag };
 };
@@ -41,16 +62,36 @@ afterAll(() => desk.close());
 /** Goes to the other screen one way, and tells where layers were in each frame, from the piece's corner. */
 const going = async (way: string) => {
   await me.page.goto(`${desk.address}/play`, { waitUntil: "load" });
-  const host = await me.until(async () => { const svg = await me.page.$(".play-host svg"); if (!svg) throw new Error("nothing plays"); return svg.boundingBox(); });
-  const x = host?.x ?? 0, y = host?.y ?? 0, end = await me.film(".play-host", [made.buoy, made.flag, made.boat, made.away]);
+  const host = await me.until(async () => {
+    const svg = await me.page.$(".play-host svg");
+    if (!svg) throw new Error("nothing plays");
+    return svg.boundingBox();
+  });
+  const x = host?.x ?? 0,
+    y = host?.y ?? 0,
+    end = await me.film(".play-host", [made.buoy, made.flag, made.boat, made.away]);
   await me.page.mouse.click(x + 50 + Object.keys(ways).indexOf(way) * 90, y + 25);
   await sleep(LONG + 300);
-  const film = await end(), places = (i: number, key: "x" | "y") => film.flatMap((f) => { const l = f[i]; return l ? [Math.round((l[key] - (key === "x" ? x : y)) * 10) / 10] : []; });
-  return { buoy: places(0, "x"), flag: places(1, "x"), flagY: places(1, "y"), boat: places(2, "x"), away: places(3, "x"), frames: film };
+  const film = await end(),
+    places = (i: number, key: "x" | "y") =>
+      film.flatMap((f) => {
+        const l = f[i];
+        return l ? [Math.round((l[key] - (key === "x" ? x : y)) * 10) / 10] : [];
+      });
+  return {
+    buoy: places(0, "x"),
+    flag: places(1, "x"),
+    flagY: places(1, "y"),
+    boat: places(2, "x"),
+    away: places(3, "x"),
+    frames: film,
+  };
 };
-const least = (list: readonly number[]) => Math.min(...list), most = (list: readonly number[]) => Math.max(...list);
+const least = (list: readonly number[]) => Math.min(...list),
+  most = (list: readonly number[]) => Math.max(...list);
 /** Whether a list has values strictly between two. */
-const passes = (list: readonly number[], a: number, b: number) => list.filter((v) => v > Math.min(a, b) + 5 && v < Math.max(a, b) - 5).length > 4;
+const passes = (list: readonly number[], a: number, b: number) =>
+  list.filter((v) => v > Math.min(a, b) + 5 && v < Math.max(a, b) - 5).length > 4;
 
 describe("going to another screen in Play", () => {
   it("slides over the old one, which gives way a little", async () => {
@@ -62,7 +103,11 @@ describe("going to another screen in Play", () => {
 
   it("pushes the old one out", async () => {
     const { buoy, flag, frames } = await going("push");
-    expect([passes(flag, 200, 600), passes(buoy, 100, -300), flag.at(-1)]).toEqual([true, true, 200]);
+    expect([passes(flag, 200, 600), passes(buoy, 100, -300), flag.at(-1)]).toEqual([
+      true,
+      true,
+      200,
+    ]);
     // both go as one: they stay as far apart as they lie beside one another
     const both = frames.flatMap((f) => (f[0] && f[1] && f[0].x < 1e4 ? [f[1].x - f[0].x] : []));
     expect(most(both.filter((d) => d > 300)) - least(both.filter((d) => d > 300))).toBeLessThan(1);
@@ -70,7 +115,13 @@ describe("going to another screen in Play", () => {
 
   it("rises out of it", async () => {
     const { flagY, flag, buoy } = await going("rise");
-    expect([passes(flagY, 200, 256), flagY.at(-1), least(flag), most(flag), new Set(buoy).size]).toEqual([true, 200, 200, 200, 1]);
+    expect([
+      passes(flagY, 200, 256),
+      flagY.at(-1),
+      least(flag),
+      most(flag),
+      new Set(buoy).size,
+    ]).toEqual([true, 200, 200, 200, 1]);
   });
 
   it("moves what both screens have, and lets the rest come and go", async () => {
@@ -85,7 +136,9 @@ describe("going to another screen in Play", () => {
     await me.page.emulateMediaFeatures([{ name: "prefers-reduced-motion", value: "reduce" }]);
     const { flag, buoy } = await going("push");
     expect([[...new Set(flag)], [...new Set(buoy)]]).toEqual([[200], [100]]);
-    await me.page.emulateMediaFeatures([{ name: "prefers-reduced-motion", value: "no-preference" }]);
+    await me.page.emulateMediaFeatures([
+      { name: "prefers-reduced-motion", value: "no-preference" },
+    ]);
     expect(passes((await going("push")).flag, 200, 600)).toBe(true);
     expect(me.complaints).toEqual([]);
   });

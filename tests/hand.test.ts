@@ -43,7 +43,9 @@ describe("working on a card by hand", () => {
     expect((await texts()).filter((t) => t === "Cabin 214")).toHaveLength(2);
     await me.press("Control", "z");
     await me.press("Control", "z");
-    await me.until(async () => expect((await names()).filter((n) => n?.startsWith("Title"))).toEqual(["Title"]));
+    await me.until(async () =>
+      expect((await names()).filter((n) => n?.startsWith("Title"))).toEqual(["Title"]),
+    );
   });
 
   it("Shift keeps a drag to one direction, several layers move together, and Esc chooses nothing", async () => {
@@ -93,7 +95,10 @@ describe("working on a card by hand", () => {
     await me.click("tab", "Colour");
     const field = await me.box(".panel .react-colorful__saturation");
     await me.page.mouse.click(field.x + field.width - 8, field.y + 8);
-    const fill = () => me.page.$eval('[aria-label="Variant off"] [data-layer="track"] rect', (r) => r.getAttribute("fill"));
+    const fill = () =>
+      me.page.$eval('[aria-label="Variant off"] [data-layer="track"] rect', (r) =>
+        r.getAttribute("fill"),
+      );
     await me.until(async () => expect(await fill()).not.toBe("#c9c3b4"));
     await me.press("Escape");
     await me.until(async () => expect(await fill()).toBe("#c9c3b4"));

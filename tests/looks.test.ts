@@ -11,13 +11,32 @@ const buoy = () => {
   const b = new Builder();
   const piece = b.new("component", "Buoy");
   const foam = addToken(b.project, "colour", "Foam", "#ffffff");
-  b.do(foam.change).do(setValues(b.piece, {}, { root: { width: 160, height: 90, fill: { token: foam.id } } }));
-  const port = b.layer("box", { x: 10, y: 10, width: 40, height: 40, fill: "#b3402e" }), star = b.layer("ellipse", { x: 30, y: 20, width: 40, height: 40, fill: "#1f6f5c" });
-  for (const [id, name] of [[port, "Port"], [star, "Star"]] as const) b.do({ label: "x", ops: [{ op: "set", path: ["pieces", piece, "layers", id, "name"], value: name }] });
-  const lit = b.trait("Lit", "no", "yes"), fog = b.trait("Fog", "none", "thin", "thick");
+  b.do(foam.change).do(
+    setValues(b.piece, {}, { root: { width: 160, height: 90, fill: { token: foam.id } } }),
+  );
+  const port = b.layer("box", { x: 10, y: 10, width: 40, height: 40, fill: "#b3402e" }),
+    star = b.layer("ellipse", { x: 30, y: 20, width: 40, height: 40, fill: "#1f6f5c" });
+  for (const [id, name] of [
+    [port, "Port"],
+    [star, "Star"],
+  ] as const)
+    b.do({
+      label: "x",
+      ops: [{ op: "set", path: ["pieces", piece, "layers", id, "name"], value: name }],
+    });
+  const lit = b.trait("Lit", "no", "yes"),
+    fog = b.trait("Fog", "none", "thin", "thick");
   b.look({ [lit.id]: [lit.v.yes as string] }, star, { x: 80 });
-  b.rule({ source: port, trigger: { type: "press" }, effects: [becomes(lit.id, lit.v.yes as string)] });
-  b.rule({ source: port, trigger: { type: "leave" }, effects: [becomes(fog.id, fog.v.thin as string)] });
+  b.rule({
+    source: port,
+    trigger: { type: "press" },
+    effects: [becomes(lit.id, lit.v.yes as string)],
+  });
+  b.rule({
+    source: port,
+    trigger: { type: "leave" },
+    effects: [becomes(fog.id, fog.v.thin as string)],
+  });
   return { b, piece, port, star };
 };
 const made = buoy();
@@ -30,10 +49,12 @@ beforeAll(async () => {
 });
 afterAll(() => desk.close());
 
-const blur = (who = me) => who.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+const blur = (who = me) =>
+  who.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
 const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
 const chosen = () => me.page.$eval(".bench-chosen", (e) => (e as HTMLElement).dataset.chosen ?? "");
-const scene = (variant: string, who = me) => who.box(`section[aria-label="Variant ${variant}"] .scene`);
+const scene = (variant: string, who = me) =>
+  who.box(`section[aria-label="Variant ${variant}"] .scene`);
 const rest = "at rest";
 
 describe("drawing", () => {
@@ -41,7 +62,9 @@ describe("drawing", () => {
     await me.click("treeitem", "Buoy");
     await blur();
     await me.press("p");
-    const z = await me.zoom(), s = await scene(rest), at = (x: number, y: number) => [s.x + x * z, s.y + y * z] as const;
+    const z = await me.zoom(),
+      s = await scene(rest),
+      at = (x: number, y: number) => [s.x + x * z, s.y + y * z] as const;
     await me.page.mouse.move(...at(51.4, 31.2));
     expect(await me.page.$$eval(".pen .guide", (all) => all.length)).toBe(2);
     await me.page.mouse.click(...at(51.4, 31.2));
@@ -52,7 +75,10 @@ describe("drawing", () => {
     await me.page.keyboard.up("Control");
     await me.press("Enter");
     await me.find("treeitem", "Shape");
-    expect([(await me.cell("x", rest))?.text, (await me.cell("y", rest))?.text]).toEqual(["50", "10"]);
+    expect([(await me.cell("x", rest))?.text, (await me.cell("y", rest))?.text]).toEqual([
+      "50",
+      "10",
+    ]);
     expect(Number((await me.cell("width", rest))?.text)).toBeCloseTo(70.5, 0);
     await blur();
     await me.press("Control", "z");
@@ -61,8 +87,14 @@ describe("drawing", () => {
 
   it("a reference picture is dimmed by a slider, and its true colours are picked from under the dimming", async () => {
     await me.click("button", "Reference picture");
-    const input = await me.until(async () => { const i = await me.page.$(".reference-menu input[type=file]"); if (!i) throw new Error("no field"); return i; });
-    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile("demo/pictures/saloon.png");
+    const input = await me.until(async () => {
+      const i = await me.page.$(".reference-menu input[type=file]");
+      if (!i) throw new Error("no field");
+      return i;
+    });
+    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile(
+      "demo/pictures/saloon.png",
+    );
     const strength = () => me.page.$eval(".reference", (i) => getComputedStyle(i).opacity);
     await me.until(async () => expect(await strength()).toBe("0.4"));
     // it begins as wide as the piece; here at its own size
@@ -79,7 +111,8 @@ describe("drawing", () => {
     await me.click("treeitem", "Star");
     await blur();
     await me.press("q");
-    const z = await me.zoom(), s = await scene(rest);
+    const z = await me.zoom(),
+      s = await scene(rest);
     await me.page.mouse.move(s.x + 140 * z, s.y + 70 * z);
     const said = await me.until(() => me.text(".dropper-mark"));
     await me.page.mouse.click(s.x + 140 * z, s.y + 70 * z);
@@ -88,9 +121,14 @@ describe("drawing", () => {
       const image = new Image();
       image.src = `data:image/png;base64,${data}`;
       await image.decode();
-      const context = new OffscreenCanvas(image.width, image.height).getContext("2d") as OffscreenCanvasRenderingContext2D;
+      const context = new OffscreenCanvas(image.width, image.height).getContext(
+        "2d",
+      ) as OffscreenCanvasRenderingContext2D;
       context.drawImage(image, 0, 0);
-      return `#${[...context.getImageData(140, 70, 1, 1).data].slice(0, 3).map((n) => n.toString(16).padStart(2, "0")).join("")}`;
+      return `#${[...context.getImageData(140, 70, 1, 1).data]
+        .slice(0, 3)
+        .map((n) => n.toString(16).padStart(2, "0"))
+        .join("")}`;
     }, bytes);
     expect(said).toBe(true_);
     await me.until(async () => expect((await me.cell("fill", rest))?.text).toBe(true_));
@@ -149,11 +187,17 @@ describe("drawing", () => {
 });
 
 describe("many cards", () => {
-  const cards = () => me.page.$$eval(".card-variant", (all) => all.map((c) => c.getAttribute("aria-label")));
+  const cards = () =>
+    me.page.$$eval(".card-variant", (all) => all.map((c) => c.getAttribute("aria-label")));
   /** the width of what is painted for a layer on a card, px of the piece */
   const painted = async (variant: string, layer: string) => {
-    const id = await me.layerId(layer), z = await me.zoom();
-    return me.page.$eval(`section[aria-label="Variant ${variant}"] [data-layer="${id}"] path`, (e, zoom) => Math.round(e.getBoundingClientRect().width / zoom), z);
+    const id = await me.layerId(layer),
+      z = await me.zoom();
+    return me.page.$eval(
+      `section[aria-label="Variant ${variant}"] [data-layer="${id}"] path`,
+      (e, zoom) => Math.round(e.getBoundingClientRect().width / zoom),
+      z,
+    );
   };
 
   it("those filtered off the stage are reached by flattening as well", async () => {
@@ -178,13 +222,18 @@ describe("many cards", () => {
   });
 
   it("are laid out as one likes, and the columns of the sheet follow", async () => {
-    const columns = () => me.page.$$eval(".sheet [data-variant-head]", (all) => all.map((h) => h.textContent));
-    await me.until(async () => expect((await columns()).slice(0, 4)).toEqual([rest, "thin", "thick", "lit"]));
+    const columns = () =>
+      me.page.$$eval(".sheet [data-variant-head]", (all) => all.map((h) => h.textContent));
+    await me.until(async () =>
+      expect((await columns()).slice(0, 4)).toEqual([rest, "thin", "thick", "lit"]),
+    );
     await me.click("button", "Which cards are shown");
     await me.click("radio", "down", '[aria-label="Fog goes"]');
     await me.click("radio", "across", '[aria-label="Lit goes"]');
     await me.press("Escape");
-    await me.until(async () => expect((await columns()).slice(0, 4)).toEqual([rest, "lit", "thin", "lit, thin"]));
+    await me.until(async () =>
+      expect((await columns()).slice(0, 4)).toEqual([rest, "lit", "thin", "lit, thin"]),
+    );
     expect(await cards()).toEqual((await columns()).map((c) => `Variant ${c ?? ""}`));
     // and the keys of the sheet go along the columns as they lie
     await me.click("treeitem", "Star");
@@ -193,7 +242,9 @@ describe("many cards", () => {
     await me.press("ArrowRight");
     await me.type("0.5");
     await me.press("Enter");
-    await me.until(async () => expect(await me.cell("opacity", "lit")).toMatchObject({ text: "0.5", own: true }));
+    await me.until(async () =>
+      expect(await me.cell("opacity", "lit")).toMatchObject({ text: "0.5", own: true }),
+    );
     expect((await me.cell("opacity", "thin"))?.text).toBe("1");
   });
 });
@@ -209,24 +260,41 @@ describe("two windows at the same work", () => {
     await me.page.bringToFront();
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(4));
     await me.click("treeitem", "Port");
-    await me.until(async () => expect(await me.cell("y", "thin")).toMatchObject({ text: "40", own: true }));
+    await me.until(async () =>
+      expect(await me.cell("y", "thin")).toMatchObject({ text: "40", own: true }),
+    );
     await me.write("y", "lit", "5");
     await me.write("fill", "lit", "#e3b341");
     await me.saved();
     await you.page.bringToFront();
-    await you.until(async () => expect([(await you.cell("y", "thin"))?.text, (await you.cell("y", "lit"))?.text, (await you.cell("fill", "lit"))?.text]).toEqual(["40", "5", "#e3b341"]));
+    await you.until(async () =>
+      expect([
+        (await you.cell("y", "thin"))?.text,
+        (await you.cell("y", "lit"))?.text,
+        (await you.cell("fill", "lit"))?.text,
+      ]).toEqual(["40", "5", "#e3b341"]),
+    );
     // one undoes only what one did oneself
     await blur(you);
     await you.press("Control", "z");
     await you.until(async () => expect(await you.cell("y", "thin")).toMatchObject({ own: false }));
     expect((await you.cell("y", "lit"))?.text).toBe("5");
     await you.page.goto(`${desk.address}/system`, { waitUntil: "load" });
-    await you.until(async () => { await you.click("button", "Edit Foam"); await you.find("textbox", "Colour"); });
+    await you.until(async () => {
+      await you.click("button", "Edit Foam");
+      await you.find("textbox", "Colour");
+    });
     await (await you.find("textbox", "Colour")).click({ count: 3 });
     await you.type("#dff3ee");
     await you.saved();
     await me.page.bringToFront();
-    await me.until(async () => expect(await me.page.$$eval('.card-variant [data-layer="root"] > rect', (all) => all.map((r) => r.getAttribute("fill")))).toEqual(Array.from({ length: 4 }, () => "#dff3ee")));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval('.card-variant [data-layer="root"] > rect', (all) =>
+          all.map((r) => r.getAttribute("fill")),
+        ),
+      ).toEqual(Array.from({ length: 4 }, () => "#dff3ee")),
+    );
     await you.page.close();
     expect(you.complaints).toEqual([]);
   });

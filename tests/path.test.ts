@@ -17,7 +17,8 @@ beforeAll(async () => {
 });
 afterEach(async ({ task }) => {
   // a picture of what went wrong, where one is asked for
-  if (task.result?.state === "fail" && process.env.NUBBLE_SHOT) await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
+  if (task.result?.state === "fail" && process.env.NUBBLE_SHOT)
+    await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
 });
 afterAll(async () => {
   await close();
@@ -28,7 +29,8 @@ afterAll(async () => {
 const card = (name: string) => `section[aria-label="Variant ${name}"]`;
 
 describe("from an empty project to a played prototype, with mouse and keyboard alone", () => {
-  let knob = "", track = "";
+  let knob = "",
+    track = "";
 
   it("1. makes a new project", async () => {
     await me.find("heading", "Projects");
@@ -99,9 +101,24 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
   it("2b. sets exact values in the sheet, with arithmetic and errors that help", async () => {
     await me.click("treeitem", "Track");
-    for (const [key, text] of [["x", "20"], ["y", "30"], ["width", "64"], ["height", "36"], ["radius", "18"], ["fill", "#c9c3b4"]] as const) await me.write(key, "only variant", text);
+    for (const [key, text] of [
+      ["x", "20"],
+      ["y", "30"],
+      ["width", "64"],
+      ["height", "36"],
+      ["radius", "18"],
+      ["fill", "#c9c3b4"],
+    ] as const)
+      await me.write(key, "only variant", text);
     await me.click("treeitem", "Knob");
-    for (const [key, text] of [["x", "20+4"], ["y", "34"], ["width", "56/2"], ["height", "28"], ["fill", "white"]] as const) await me.write(key, "only variant", text);
+    for (const [key, text] of [
+      ["x", "20+4"],
+      ["y", "34"],
+      ["width", "56/2"],
+      ["height", "28"],
+      ["fill", "white"],
+    ] as const)
+      await me.write(key, "only variant", text);
     expect((await me.cell("x", "only variant"))?.text).toBe("24");
     expect((await me.cell("width", "only variant"))?.text).toBe("28");
     expect((await me.cell("fill", "only variant"))?.text).toBe("#ffffff");
@@ -115,14 +132,21 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await me.press("Enter");
     for (let i = 0; i < 3; i++) await me.press("ArrowUp");
-    expect(await shown() - before).toBeCloseTo(3 * (await me.zoom()), 1);
+    expect((await shown()) - before).toBeCloseTo(3 * (await me.zoom()), 1);
     await me.press("Escape");
     expect(await shown()).toBeCloseTo(before, 3);
     await me.click("button", "Insert text");
     await me.rename("Text", "Label");
-    for (const [key, text] of [["x", "100"], ["y", "36"], ["text", "Dock alerts"]] as const) await me.write(key, "only variant", text);
+    for (const [key, text] of [
+      ["x", "100"],
+      ["y", "36"],
+      ["text", "Dock alerts"],
+    ] as const)
+      await me.write(key, "only variant", text);
     await me.page.click(".sheet [data-row=text] .option-mark");
-    await me.until(async () => expect(await me.page.$$eval(".option-mark.on", (a) => a.length)).toBe(1));
+    await me.until(async () =>
+      expect(await me.page.$$eval(".option-mark.on", (a) => a.length)).toBe(1),
+    );
   });
 
   it("3. declares traits, sees the variants as cards, and edits in a visible scope", async () => {
@@ -136,32 +160,52 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.find("textbox", "Trait name");
     await me.type("Pressed");
     await me.press("Enter");
-    await me.until(async () => expect(await me.page.$$eval(".card-variant", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant off", "Variant off, pressed", "Variant on", "Variant on, pressed"]));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval(".card-variant", (c) => c.map((x) => x.getAttribute("aria-label"))),
+      ).toEqual(["Variant off", "Variant off, pressed", "Variant on", "Variant on, pressed"]),
+    );
 
     await me.page.click(`${card("on")} .card-name`);
     expect((await me.chips()).find((c) => c.on)?.text).toBe("where Alerts is on 2");
-    expect(await me.page.$$eval(".card-variant.lit", (c) => c.map((x) => x.getAttribute("aria-label")))).toEqual(["Variant on", "Variant on, pressed"]);
+    expect(
+      await me.page.$$eval(".card-variant.lit", (c) => c.map((x) => x.getAttribute("aria-label"))),
+    ).toEqual(["Variant on", "Variant on, pressed"]);
     await me.click("treeitem", "Track");
     await me.write("fill", "on", "#2c9a70");
     await me.click("treeitem", "Knob");
     await me.write("x", "on", "52");
     expect(await me.cell("x", "on")).toMatchObject({ text: "52", own: true });
-    expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" });
+    expect(await me.cell("x", "on, pressed")).toMatchObject({
+      text: "52",
+      own: false,
+      from: "← on",
+    });
     expect(await me.cell("x", "off")).toMatchObject({ text: "24" });
 
     await me.page.click(`${card("off, pressed")} .card-name`);
     await me.write("width", "off, pressed", "33");
-    expect(await me.cell("width", "on, pressed")).toMatchObject({ text: "33", own: false, from: "← pressed" });
+    expect(await me.cell("width", "on, pressed")).toMatchObject({
+      text: "33",
+      own: false,
+      from: "← pressed",
+    });
     await me.page.click(`${card("on, pressed")} .card-name`);
     expect((await me.chips()).find((c) => c.on)?.text).toBe("only this one");
     await me.write("x", "on, pressed", "47");
     expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true });
 
     await me.page.click(`${card("on, pressed")} .card-name`);
-    await me.page.evaluate(() => [...document.querySelectorAll<HTMLElement>(".scope-chip")].find((c) => c.innerText.startsWith("all"))?.click());
+    await me.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>(".scope-chip")]
+        .find((c) => c.innerText.startsWith("all"))
+        ?.click(),
+    );
     expect(await me.page.$$eval(".card-variant.lit", (c) => c.length)).toBe(4);
     await me.write("x", "on, pressed", "24");
-    expect(await me.text(".scope-hint")).toContain("still shows its own x, said where Alerts is on and Pressed is yes");
+    expect(await me.text(".scope-hint")).toContain(
+      "still shows its own x, said where Alerts is on and Pressed is yes",
+    );
     await me.click("treeitem", "Label");
     await me.write("size", "on, pressed", "17");
     expect(await me.cell("size", "off")).toMatchObject({ text: "17" });
@@ -173,9 +217,17 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await sleep(60);
     await me.press("Delete");
-    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "52", own: false, from: "← on" }));
+    await me.until(async () =>
+      expect(await me.cell("x", "on, pressed")).toMatchObject({
+        text: "52",
+        own: false,
+        from: "← on",
+      }),
+    );
     await me.press("Control", "z");
-    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+    await me.until(async () =>
+      expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }),
+    );
   });
 
   it("4. writes rules as sentences", async () => {
@@ -207,7 +259,9 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.press("Escape");
     await me.pick("Effect", "Alerts", rule(3));
     await me.pick("New value of Alerts", "off", rule(3));
-    expect(await me.page.$eval(`${rule(3)} [aria-label=While]`, (e) => e.textContent)).toBe("while Alerts is on");
+    expect(await me.page.$eval(`${rule(3)} [aria-label=While]`, (e) => e.textContent)).toBe(
+      "while Alerts is on",
+    );
     expect(await me.page.$$eval(".rule.troubled", (r) => r.length)).toBe(0);
     await me.saved();
   });
@@ -228,18 +282,26 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     for (let i = 0; i < 4 && !middle; i++) {
       if (i > 0) {
         await me.click("radio", "off", "[aria-label='Alerts in Try']");
-        await me.until(async () => expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1));
+        await me.until(async () =>
+          expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1),
+        );
         await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
       }
       await me.page.mouse.down();
-      await me.until(async () => expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0));
+      await me.until(async () =>
+        expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0),
+      );
       const film = await me.film(".try-host", [knob, track]);
       await me.page.mouse.up();
-      await me.until(async () => expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70"));
+      await me.until(async () =>
+        expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70"),
+      );
       const frames = await film();
       const seen = frames.map(([k]) => (k?.x ?? NaN) - trackBox.x);
       expect([...seen].sort((a, b) => a - b)).toEqual(seen);
-      middle = seen.some((x) => x > 6 && x < 30) && frames.some(([, t]) => t?.fill !== "#c9c3b4" && t?.fill !== "#2c9a70");
+      middle =
+        seen.some((x) => x > 6 && x < 30) &&
+        frames.some(([, t]) => t?.fill !== "#c9c3b4" && t?.fill !== "#2c9a70");
     }
     expect(middle).toBe(true);
     expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 32, 1);
@@ -254,9 +316,13 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.mouse.down();
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 200);
     await me.page.mouse.up();
-    await me.until(async () => expect(await me.text(".log")).toContain("no release: the pointer had left"));
+    await me.until(async () =>
+      expect(await me.text(".log")).toContain("no release: the pointer had left"),
+    );
     await me.click("radio", "off", "[aria-label='Alerts in Try']");
-    await me.until(async () => expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1));
+    await me.until(async () =>
+      expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1),
+    );
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
     await me.press("r");
     await me.until(async () => expect(await me.text(".log")).toContain("Use it as people will"));
@@ -278,14 +344,26 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
       await me.page.click(".stage-room", { offset: { x: 500, y: 200 } });
     }
     await me.click("treeitem", "Alert switch 2");
-    const start = await me.page.evaluate(() => [...document.querySelectorAll(".sheet [data-row]")].find((r) => r.textContent?.startsWith("starts with Alerts"))?.getAttribute("data-row") ?? "");
+    const start = await me.page.evaluate(
+      () =>
+        [...document.querySelectorAll(".sheet [data-row]")]
+          .find((r) => r.textContent?.startsWith("starts with Alerts"))
+          ?.getAttribute("data-row") ?? "",
+    );
     const box = await me.cellBox(start, "only variant");
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await me.press("Enter");
     await me.pick("starts with Alerts", "on");
-    await me.until(async () => expect(await me.cell(start, "only variant")).toMatchObject({ text: "on", own: true }));
+    await me.until(async () =>
+      expect(await me.cell(start, "only variant")).toMatchObject({ text: "on", own: true }),
+    );
     await me.click("treeitem", "Alert switch 3");
-    const words = await me.page.evaluate(() => [...document.querySelectorAll(".sheet [data-row]")].find((r) => r.textContent?.startsWith("Label"))?.getAttribute("data-row") ?? "");
+    const words = await me.page.evaluate(
+      () =>
+        [...document.querySelectorAll(".sheet [data-row]")]
+          .find((r) => r.textContent?.startsWith("Label"))
+          ?.getAttribute("data-row") ?? "",
+    );
     const wordsBox = await me.cellBox(words, "only variant");
     await me.page.mouse.click(wordsBox.x + 20, wordsBox.y + wordsBox.height / 2);
     await sleep(60);
@@ -312,7 +390,9 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("treeitem", "Next");
     await me.click("tab", "Rules");
     await me.click("button", "New rule on Next");
-    expect(await me.page.$eval(".rule [aria-label=Effect]", (e) => (e as HTMLInputElement).value)).toBe("go to");
+    expect(
+      await me.page.$eval(".rule [aria-label=Effect]", (e) => (e as HTMLInputElement).value),
+    ).toBe("go to");
     await me.pick("Screen", "Screen 2", ".rule");
     await me.saved();
   });
@@ -322,14 +402,21 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("link", "Play");
     const stage = await me.box(".play-host svg");
     expect([stage.width, stage.height]).toEqual([390, 844]);
-    const tracks = () => me.page.$$eval(`.play-host [data-layer="${track}"] rect`, (all) => all.map((r) => r.getAttribute("fill")));
+    const tracks = () =>
+      me.page.$$eval(`.play-host [data-layer="${track}"] rect`, (all) =>
+        all.map((r) => r.getAttribute("fill")),
+      );
     expect(await tracks()).toEqual(["#c9c3b4", "#2c9a70", "#c9c3b4"]);
     await me.page.mouse.click(stage.x + 40 + 50, stage.y + 300 + 48);
     await me.until(async () => expect(await tracks()).toEqual(["#c9c3b4", "#2c9a70", "#2c9a70"]));
     const box = await me.box(`.play-host [data-layer="${next}"]`);
     await me.page.mouse.click(box.x + 10, box.y + 10);
     await me.until(async () => expect(await me.text(".play-host")).toContain("All set"));
-    await me.until(async () => expect(await me.page.$eval(".play-list [aria-current]", (e) => e.textContent)).toBe("Screen 2"));
+    await me.until(async () =>
+      expect(await me.page.$eval(".play-list [aria-current]", (e) => e.textContent)).toBe(
+        "Screen 2",
+      ),
+    );
   });
 
   it("7. everything is still there after a reload, and after the server and the database were stopped and started", async () => {
@@ -345,12 +432,18 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await harbour.serveAgain();
     me = await Designer.at(browser, address);
     await me.find("treeitem", "Next");
-    expect(await me.page.$$eval(".card-variant text", (t) => t.map((x) => x.textContent))).toEqual(["Dock alerts", "Dock alerts", "Delay alerts"]);
+    expect(await me.page.$$eval(".card-variant text", (t) => t.map((x) => x.textContent))).toEqual([
+      "Dock alerts",
+      "Dock alerts",
+      "Delay alerts",
+    ]);
     await me.click("link", "Harbour app");
     await me.click("link", "Open Alert switch");
     await me.find("treeitem", "Knob");
     await me.click("treeitem", "Knob");
-    await me.until(async () => expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }));
+    await me.until(async () =>
+      expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true }),
+    );
   });
 
   it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));

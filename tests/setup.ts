@@ -7,7 +7,11 @@ import { build } from "../scripts/build";
 import { root } from "../scripts/serve";
 
 declare module "vitest" {
-  export interface ProvidedContext { address: string; databaseUrl: string; build: string }
+  export interface ProvidedContext {
+    address: string;
+    databaseUrl: string;
+    build: string;
+  }
 }
 
 /** One throwaway database and server for all tests of the whole; those that break things start their own. */

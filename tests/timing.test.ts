@@ -16,10 +16,15 @@ afterAll(() => desk.close());
 
 const motionOf = async (piece: string, rule: string): Promise<Motion | undefined> => {
   await me.saved();
-  return ((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[piece] as Piece).rules[rule]?.motion;
+  return (
+    (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[
+      piece
+    ] as Piece
+  ).rules[rule]?.motion;
 };
 /** Where a layer is on a card, px of the screen. */
-const on = (variant: string, layer: string) => me.box(`[data-variant="${variant}"] [data-layer="${layer}"]`);
+const on = (variant: string, layer: string) =>
+  me.box(`[data-variant="${variant}"] [data-layer="${layer}"]`);
 /** Puts the playhead to a share of the ruler. */
 const seek = async (share: number) => {
   const ruler = await me.box(".lane-track.time");
@@ -38,15 +43,29 @@ describe("the Timing drawer", () => {
     await me.press("Enter");
     const easing = (await motionOf("follow-crossing-button", "follow"))?.easing;
     expect(easing).toMatchObject({ kind: "spring" });
-    const { stiffness, damping, mass } = easing as { stiffness: number; damping: number; mass: number };
+    const { stiffness, damping, mass } = easing as {
+      stiffness: number;
+      damping: number;
+      mass: number;
+    };
     expect(damping / (2 * Math.sqrt(stiffness * mass))).toBeCloseTo(0.3, 2);
-    await me.until(async () => expect(Math.abs((await on("following-yes.pressed-no", "body")).width - before)).toBeGreaterThan(2));
-    await me.until(async () => expect(await me.page.$eval(".spring-part p", (p) => p.textContent)).toMatch(/goes 37(\.\d)? % past the mark/));
+    await me.until(async () =>
+      expect(
+        Math.abs((await on("following-yes.pressed-no", "body")).width - before),
+      ).toBeGreaterThan(2),
+    );
+    await me.until(async () =>
+      expect(await me.page.$eval(".spring-part p", (p) => p.textContent)).toMatch(
+        /goes 37(\.\d)? % past the mark/,
+      ),
+    );
     // and what runs in Try swings past its width now
-    const end = await me.film(".try-host", ["body"]), b = await me.box(".try-host [data-layer=body]");
+    const end = await me.film(".try-host", ["body"]),
+      b = await me.box(".try-host [data-layer=body]");
     await me.page.mouse.click(b.x + b.width / 2, b.y + b.height / 2);
     await sleep(1800);
-    const widths = (await end()).flatMap((f) => (f[0] ? [f[0].width] : [])), last = widths.at(-1) ?? 0;
+    const widths = (await end()).flatMap((f) => (f[0] ? [f[0].width] : [])),
+      last = widths.at(-1) ?? 0;
     expect(Math.max(...widths)).toBeGreaterThan(last * 1.04);
   });
 
@@ -63,10 +82,23 @@ describe("the Timing drawer", () => {
     await me.type("120");
     await me.press("Enter");
     await me.click("button", "Cascade");
-    expect((await motionOf("menu-button", "turn"))?.lanes?.map((l) => [l.layer, l.delay])).toEqual([["body", 0], ["bars", 120], ["cross", 240]]);
+    expect((await motionOf("menu-button", "turn"))?.lanes?.map((l) => [l.layer, l.delay])).toEqual([
+      ["body", 0],
+      ["bars", 120],
+      ["cross", 240],
+    ]);
     await seek(0.42);
-    const shown = (layer: string) => me.page.$eval(`[data-variant="open-yes.contact-none"] [data-layer="${layer}"]`, (g) => Number(g.getAttribute("opacity") ?? 1));
-    await me.until(async () => expect([await shown("cross"), (await shown("bars")) < 1, (await shown("bars")) > 0]).toEqual([0, true, true]));
+    const shown = (layer: string) =>
+      me.page.$eval(`[data-variant="open-yes.contact-none"] [data-layer="${layer}"]`, (g) =>
+        Number(g.getAttribute("opacity") ?? 1),
+      );
+    await me.until(async () =>
+      expect([await shown("cross"), (await shown("bars")) < 1, (await shown("bars")) > 0]).toEqual([
+        0,
+        true,
+        true,
+      ]),
+    );
     await me.press("Control", "z");
     expect((await motionOf("menu-button", "turn"))?.lanes).toBeUndefined();
   });
@@ -89,13 +121,23 @@ describe("the Timing drawer", () => {
     const poses = (await motionOf("route-bell", "wiggle"))?.lanes?.[0]?.poses ?? [];
     expect(poses).toHaveLength(5);
     expect(poses.map((p) => p.value)).toContain(40);
-    const turned = () => me.page.$eval('[data-variant="rings-no.contact-none"] [data-layer="bell"]', (g) => g.getAttribute("transform") ?? "");
+    const turned = () =>
+      me.page.$eval(
+        '[data-variant="rings-no.contact-none"] [data-layer="bell"]',
+        (g) => g.getAttribute("transform") ?? "",
+      );
     await me.until(async () => expect(await turned()).toContain("rotate(40"));
   });
 
   it("a bar snaps to where another ends, and shows where", async () => {
     await desk.timing("send-ticket-button", "send");
-    const [whole, body] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane="body "] .lane-bar')], before = (await motionOf("send-ticket-button", "send"))?.lanes?.find((l) => l.layer === "body");
+    const [whole, body] = [
+        await me.box('[data-lane=""] .lane-bar'),
+        await me.box('[data-lane="body "] .lane-bar'),
+      ],
+      before = (await motionOf("send-ticket-button", "send"))?.lanes?.find(
+        (l) => l.layer === "body",
+      );
     const gap = whole.x + whole.width - (body.x + body.width) - 3;
     await me.page.mouse.move(body.x + body.width / 2, body.y + 9);
     await me.page.mouse.down();
@@ -104,8 +146,11 @@ describe("the Timing drawer", () => {
     await me.page.mouse.move(body.x + body.width / 2 + gap, body.y + 9, { steps: 5 });
     await me.page.waitForSelector(".lane-guide");
     await me.page.mouse.up();
-    await me.until(async () => { if (await me.page.$(".lane-guide")) throw new Error("the guide stays"); });
-    const motion = await motionOf("send-ticket-button", "send"), lane = motion?.lanes?.find((l) => l.layer === "body");
+    await me.until(async () => {
+      if (await me.page.$(".lane-guide")) throw new Error("the guide stays");
+    });
+    const motion = await motionOf("send-ticket-button", "send"),
+      lane = motion?.lanes?.find((l) => l.layer === "body");
     expect((lane?.delay ?? 0) + (lane?.duration ?? 0)).toBe(motion?.duration);
     expect(lane?.duration).toBe(before?.duration);
   });
@@ -113,15 +158,24 @@ describe("the Timing drawer", () => {
   it("a pose snaps to where the playhead is", async () => {
     await desk.timing("route-bell", "wiggle");
     await seek(0.4);
-    const at = async () => Number(await (await me.find("slider", "Playhead")).evaluate((e) => e.getAttribute("aria-valuenow")));
-    const buoy = await me.box('[data-lane="bell rotation"] .buoy'), head = await me.box(".head-grip");
-    const x = buoy.x + buoy.width / 2, y = buoy.y + buoy.height / 2, to = head.x + head.width / 2;
+    const at = async () =>
+      Number(
+        await (
+          await me.find("slider", "Playhead")
+        ).evaluate((e) => e.getAttribute("aria-valuenow")),
+      );
+    const buoy = await me.box('[data-lane="bell rotation"] .buoy'),
+      head = await me.box(".head-grip");
+    const x = buoy.x + buoy.width / 2,
+      y = buoy.y + buoy.height / 2,
+      to = head.x + head.width / 2;
     await me.page.mouse.move(x, y);
     await me.page.mouse.down();
     await me.page.mouse.move(to - 3, y, { steps: 6 });
     await me.page.waitForSelector(".lane-guide");
     await me.page.mouse.up();
-    const lane = (await motionOf("route-bell", "wiggle"))?.lanes?.find((l) => l.key === "rotation"), times = (lane?.poses ?? []).map((p) => (lane?.delay ?? 0) + p.at * (lane?.duration ?? 0));
+    const lane = (await motionOf("route-bell", "wiggle"))?.lanes?.find((l) => l.key === "rotation"),
+      times = (lane?.poses ?? []).map((p) => (lane?.delay ?? 0) + p.at * (lane?.duration ?? 0));
     const playhead = await at();
     expect(Math.min(...times.map((t) => Math.abs(t - playhead)))).toBeLessThan(1.5);
   });
@@ -135,20 +189,42 @@ describe("the Timing drawer", () => {
     await field.click({ clickCount: 3 });
     await me.type("#d9622b");
     await me.press("Enter");
-    const lane = (await motionOf("bicycle-tick-box", "hover"))?.lanes?.find((l) => l.key === "fill");
+    const lane = (await motionOf("bicycle-tick-box", "hover"))?.lanes?.find(
+      (l) => l.key === "fill",
+    );
     expect(lane?.poses).toMatchObject([{ value: "#d9622b" }]);
-    await me.until(async () => expect(await me.page.$eval('[data-variant="checked-no.contact-hovered"] [data-layer="label"] text', (t) => t.getAttribute("fill"))).toBe("#d9622b"));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval(
+          '[data-variant="checked-no.contact-hovered"] [data-layer="label"] text',
+          (t) => t.getAttribute("fill"),
+        ),
+      ).toBe("#d9622b"),
+    );
   });
 
   it("the handles of a Bézier are dragged", async () => {
     await desk.timing("fare-panel", "other");
-    await me.page.select("select[aria-label=Easing]", await me.page.$eval("select[aria-label=Easing]", (s) => [...(s as HTMLSelectElement).options].find((o) => o.text === "bézier")?.value ?? ""));
-    await (await me.find("slider", "Handle at the start")).evaluate((e) => e.scrollIntoView({ block: "center" }));
+    await me.page.select(
+      "select[aria-label=Easing]",
+      await me.page.$eval(
+        "select[aria-label=Easing]",
+        (s) => [...(s as HTMLSelectElement).options].find((o) => o.text === "bézier")?.value ?? "",
+      ),
+    );
+    await (
+      await me.find("slider", "Handle at the start")
+    ).evaluate((e) => e.scrollIntoView({ block: "center" }));
     const before = (await motionOf("fare-panel", "other"))?.easing as readonly number[];
     const handle = await (await me.find("slider", "Handle at the start")).boundingBox();
     await me.drag((handle?.x ?? 0) + 6, (handle?.y ?? 0) + 6, 40, -30);
     const after = (await motionOf("fare-panel", "other"))?.easing as readonly number[];
-    expect([after.length, after[0] as number > (before[0] as number) + 0.1, after[1] as number > (before[1] as number) + 0.1, after.slice(2)]).toEqual([4, true, true, before.slice(2)]);
+    expect([
+      after.length,
+      (after[0] as number) > (before[0] as number) + 0.1,
+      (after[1] as number) > (before[1] as number) + 0.1,
+      after.slice(2),
+    ]).toEqual([4, true, true, before.slice(2)]);
     // one drag is one step of undo
     await me.press("Control", "z");
     expect((await motionOf("fare-panel", "other"))?.easing).toEqual(before);
@@ -161,14 +237,24 @@ describe("the Timing drawer", () => {
     const boxes = await me.page.$$(".give-rule input");
     for (const box of boxes) await box.click();
     await me.click("button", `Give to ${boxes.length} rules`);
-    const [hover, send] = [await motionOf("send-ticket-button", "hover"), await motionOf("send-ticket-button", "send")];
+    const [hover, send] = [
+      await motionOf("send-ticket-button", "hover"),
+      await motionOf("send-ticket-button", "send"),
+    ];
     expect([send?.duration, send?.easing]).toEqual([hover?.duration, hover?.easing]);
     expect(send?.lanes?.length).toBeGreaterThan(1);
   });
 
   it("two variants are timed without a rule, then made one", async () => {
     await desk.timing("fare-panel", "two variants");
-    const rules = async () => Object.values(((await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces["fare-panel"] as Piece).rules);
+    const rules = async () =>
+      Object.values(
+        (
+          (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[
+            "fare-panel"
+          ] as Piece
+        ).rules,
+      );
     const before = (await rules()).length;
     await me.pick("To which variant", "Single trip");
     await me.pick("From which variant", "Season pass");
@@ -177,10 +263,20 @@ describe("the Timing drawer", () => {
     await me.type("1000");
     await me.press("Enter");
     await seek(0.45);
-    await me.until(async () => expect(await me.page.$eval('[data-variant="fare-single-trip"] .preview-time', (t) => parseInt(t.textContent ?? ""))).toBeGreaterThan(400));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval('[data-variant="fare-single-trip"] .preview-time', (t) =>
+          parseInt(t.textContent ?? ""),
+        ),
+      ).toBeGreaterThan(400),
+    );
     expect(await rules()).toHaveLength(before);
     // what is only tried is taken back like anything else
-    const takes = () => me.page.$eval("input[aria-label='Duration in milliseconds']", (f) => (f as HTMLInputElement).value);
+    const takes = () =>
+      me.page.$eval(
+        "input[aria-label='Duration in milliseconds']",
+        (f) => (f as HTMLInputElement).value,
+      );
     await (await me.find("slider", "Playhead")).focus();
     await me.press("Control", "z");
     await me.until(async () => expect(await takes()).not.toBe("1000"));
@@ -192,14 +288,21 @@ describe("the Timing drawer", () => {
     const made = (await rules()).at(-1);
     expect(await rules()).toHaveLength(before + 1);
     expect([made?.motion.duration, made?.effects.map((e) => e.type)]).toEqual([1000, ["set"]]);
-    await me.until(async () => expect(await me.page.$eval("select[aria-label=Rule]", (s) => (s as HTMLSelectElement).value)).toBe(made?.id));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval("select[aria-label=Rule]", (s) => (s as HTMLSelectElement).value),
+      ).toBe(made?.id),
+    );
     await me.press("Control", "z");
   });
 
   it("the way back is drawn under the lanes", async () => {
     await desk.timing("deck-tabs", "show-saloon");
     await (await me.find("checkbox", "Show the way back")).click();
-    const [bar, back] = [await me.box('[data-lane=""] .lane-bar'), await me.box('[data-lane=""] .lane-back')];
+    const [bar, back] = [
+      await me.box('[data-lane=""] .lane-bar'),
+      await me.box('[data-lane=""] .lane-back'),
+    ];
     expect([Math.round(back.x - bar.x), Math.abs(back.width - bar.width) < 2]).toEqual([0, true]);
     expect(back.y).toBeGreaterThan(bar.y + bar.height - 2);
   });
@@ -213,12 +316,19 @@ describe("the Timing drawer", () => {
     const token = (await motionOf("fare-panel", "other"))?.token;
     expect(token).toBeDefined();
     const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
-    expect(inOrder(project?.tokens ?? {}).find((t) => t.id === token)).toMatchObject({ name: "Switch over", type: "motion", value: { duration: 220, easing: "ease-in-out" } });
+    expect(inOrder(project?.tokens ?? {}).find((t) => t.id === token)).toMatchObject({
+      name: "Switch over",
+      type: "motion",
+      value: { duration: 220, easing: "ease-in-out" },
+    });
   });
 
   it("the ruler is zoomed about where the wheel turns, and gone along", async () => {
     await desk.timing("send-ticket-button", "send");
-    const ruler = await me.box(".lane-track.time"), bar = () => me.box('[data-lane="body "] .lane-bar'), before = await bar(), at = before.x + before.width;
+    const ruler = await me.box(".lane-track.time"),
+      bar = () => me.box('[data-lane="body "] .lane-bar'),
+      before = await bar(),
+      at = before.x + before.width;
     await me.page.mouse.move(at, ruler.y + 8);
     await me.page.keyboard.down("Control");
     await me.page.mouse.wheel({ deltaY: -300 });
@@ -234,37 +344,58 @@ describe("the Timing drawer", () => {
 
   it("the timing sheet of one component lets its motions follow a token together", async () => {
     await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
-    const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length), all = await me.until(rows);
+    const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length),
+      all = await me.until(rows);
     await me.pick("Motions of", "Welcome");
     await me.until(async () => expect(await rows()).toBeLessThan(all));
-    for (const box of await me.page.$$(".timing-sheet tbody input[type=checkbox]")) await box.click();
+    for (const box of await me.page.$$(".timing-sheet tbody input[type=checkbox]"))
+      await box.click();
     await me.pick("Let them follow", "Mooring");
     await me.saved();
-    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project, token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id, welcome = project?.pieces.welcome as Piece;
+    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project,
+      token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id,
+      welcome = project?.pieces.welcome as Piece;
     expect(token).toBeDefined();
-    expect(Object.values(welcome.rules).map((r) => r.motion.token)).toEqual(Object.values(welcome.rules).map(() => token));
+    expect(Object.values(welcome.rules).map((r) => r.motion.token)).toEqual(
+      Object.values(welcome.rules).map(() => token),
+    );
     // lanes stay as they are
     expect(welcome.rules.arrive?.motion.lanes?.length).toBeGreaterThan(5);
   });
 
   it("the card a change leads to is brought into sight, and where it is not on the stage another one shows the change", async () => {
     await desk.timing("send-ticket-button", "arrive");
-    await me.page.$eval(".stage-room", (r) => { r.scrollTop = 0; });
-    const foot = async () => { const [card, room] = [await me.box('[data-slot="sent-yes.contact-none"]'), await me.box(".stage-room")]; return room.y + room.height - (card.y + card.height); };
+    await me.page.$eval(".stage-room", (r) => {
+      r.scrollTop = 0;
+    });
+    const foot = async () => {
+      const [card, room] = [
+        await me.box('[data-slot="sent-yes.contact-none"]'),
+        await me.box(".stage-room"),
+      ];
+      return room.y + room.height - (card.y + card.height);
+    };
     await seek(0.5);
     await me.until(async () => expect(await foot()).toBeGreaterThanOrEqual(-1));
     await me.page.waitForSelector('[data-variant="sent-yes.contact-none"] .preview-time');
     // another card alone: it shows what would be seen on the missing one
-    await (await me.page.$('[data-variant="sent-no.contact-none"] .card-name'))?.click({ button: "right" });
+    await (
+      await me.page.$('[data-variant="sent-no.contact-none"] .card-name')
+    )?.click({ button: "right" });
     await me.click("menuitem", "Show it alone, large");
-    await me.until(async () => expect(await me.page.$$eval("[data-variant]", (all) => all.length)).toBe(1));
+    await me.until(async () =>
+      expect(await me.page.$$eval("[data-variant]", (all) => all.length)).toBe(1),
+    );
     await seek(0.6);
     await me.page.waitForSelector('[data-variant="sent-no.contact-none"] .preview-time');
   });
 
   it("fits the window, plays with the space bar, and leaves the console quiet", async () => {
     await desk.timing("board-now-button", "hover");
-    for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {
+    for (const [w, h] of [
+      [1280, 800],
+      [1600, 1000],
+    ] as const) {
       await me.page.setViewport({ width: w, height: h });
       await sleep(250);
       expect(await me.overflow()).toEqual([]);
@@ -272,7 +403,11 @@ describe("the Timing drawer", () => {
     await (await me.find("slider", "Playhead")).focus();
     await me.press("Home");
     await me.press(" ");
-    await me.until(async () => expect(await me.page.$eval(".preview-time", (t) => parseInt(t.textContent ?? "0"))).toBeGreaterThan(300));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval(".preview-time", (t) => parseInt(t.textContent ?? "0")),
+      ).toBeGreaterThan(300),
+    );
     expect(me.complaints).toEqual([]);
   });
 });

@@ -12,7 +12,8 @@ beforeAll(async () => {
 afterAll(() => desk.close());
 
 const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
-const number = async (key: string, variant = "only variant") => Number((await me.cell(key, variant))?.text);
+const number = async (key: string, variant = "only variant") =>
+  Number((await me.cell(key, variant))?.text);
 const blur = () => me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
 
 describe("drawing by hand", () => {
@@ -21,7 +22,8 @@ describe("drawing by hand", () => {
     await me.click("treeitem", "Sailing card");
     await blur();
     await me.press("p");
-    const scene = await me.box(".scene"), at = (x: number, y: number) => [scene.x + x, scene.y + y] as const;
+    const scene = await me.box(".scene"),
+      at = (x: number, y: number) => [scene.x + x, scene.y + y] as const;
     await me.page.mouse.click(...at(20, 20));
     await me.page.mouse.click(...at(120, 20));
     await me.page.mouse.move(...at(120, 90));
@@ -38,7 +40,8 @@ describe("drawing by hand", () => {
   it("points are moved, added on the line, made smooth and removed; the box follows", async () => {
     await blur();
     await me.press("Enter");
-    const knots = () => me.page.$$eval("[data-knot]", (all) => all.map((k) => k.getAttribute("data-knot")));
+    const knots = () =>
+      me.page.$$eval("[data-knot]", (all) => all.map((k) => k.getAttribute("data-knot")));
     expect(await knots()).toHaveLength(3);
     const width = await number("width");
     const knot = await me.box('[data-knot="0.1"]');
@@ -60,7 +63,8 @@ describe("drawing by hand", () => {
   it("edges catch and say so; Esc takes a drag back", async () => {
     await go("cabin-climate");
     await me.click("treeitem", "Title");
-    const x = await number("x"), y = await number("y");
+    const x = await number("x"),
+      y = await number("y");
     const f = await me.box(".card-variant.active .frame");
     await me.page.mouse.move(f.x + f.width / 2, f.y + f.height / 2);
     await me.page.mouse.down();
@@ -68,7 +72,7 @@ describe("drawing by hand", () => {
     await me.page.mouse.move(f.x + f.width / 2 + 1, f.y + f.height / 2 + 60, { steps: 8 });
     expect((await me.page.$$(".marks line")).length).toBeGreaterThan(0);
     // the sheet follows when the hand rests
-    await me.until(async () => expect(Math.abs(await number("x") - 24)).toBeLessThan(3));
+    await me.until(async () => expect(Math.abs((await number("x")) - 24)).toBeLessThan(3));
     await me.press("Escape");
     await me.page.mouse.up();
     await me.until(async () => expect([await number("x"), await number("y")]).toEqual([x, y]));
@@ -89,7 +93,9 @@ describe("drawing by hand", () => {
     expect(await names()).toEqual(["Route bell", "Group", "Dot", "Bell", "Ground"]);
     await blur();
     await me.press("Control", "Shift", "g");
-    await me.until(async () => expect(await names()).toEqual(["Route bell", "Dot", "Bell", "Ground"]));
+    await me.until(async () =>
+      expect(await names()).toEqual(["Route bell", "Dot", "Bell", "Ground"]),
+    );
   });
 
   it("a corner knob rounds, to the full; a locked layer is not picked; a hidden one is told in the tree", async () => {
@@ -103,7 +109,9 @@ describe("drawing by hand", () => {
     await me.click("button", "Lock Body");
     await me.click("treeitem", "Near glow");
     await me.page.mouse.click(frame.x + 12, frame.y + frame.height / 2);
-    expect(await me.page.$eval(".bench-chosen", (b) => (b as HTMLElement).dataset.chosen)).not.toContain("body");
+    expect(
+      await me.page.$eval(".bench-chosen", (b) => (b as HTMLElement).dataset.chosen),
+    ).not.toContain("body");
     await me.click("button", "Unlock Body");
     await me.click("button", "Hide Near glow");
     await me.find("button", "Show Near glow");
@@ -125,7 +133,8 @@ describe("drawing by hand", () => {
     await me.press("Control", "z");
     await me.until(async () => expect(await number("width", "Port")).toBe(97));
     await me.click("treeitem", "Pill");
-    const x = await number("x", "Port"), pill = await me.box(".card-variant.active .frame");
+    const x = await number("x", "Port"),
+      pill = await me.box(".card-variant.active .frame");
     await me.page.keyboard.down("Alt");
     await me.page.keyboard.down("Control");
     await me.drag(pill.x + pill.width, pill.y + pill.height / 2, 12, 0);
@@ -150,7 +159,8 @@ describe("drawing by hand", () => {
     expect((await me.cell("radius", "only variant"))?.text).toBe("full");
     await blur();
     await me.press("m");
-    const scene = await me.box(".scene"), z = await me.zoom();
+    const scene = await me.box(".scene"),
+      z = await me.zoom();
     await me.page.mouse.move(scene.x + 10 * z, scene.y + 10 * z);
     await me.page.mouse.down();
     await me.page.mouse.move(scene.x + 40 * z, scene.y + 50 * z, { steps: 4 });
@@ -161,16 +171,29 @@ describe("drawing by hand", () => {
 
   it("a reference picture lies under the cards, can be placed and dimmed, and is no layer", async () => {
     await go("route-bell");
-    const before = await names(), z = await me.zoom();
+    const before = await names(),
+      z = await me.zoom();
     await me.click("button", "Reference picture");
-    const input = await me.until(async () => { const i = await me.page.$(".reference-menu input[type=file]"); if (!i) throw new Error("no field"); return i; });
-    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile("demo/pictures/saloon.png");
-    await me.until(async () => expect(await me.page.$$eval(".reference", (all) => all.length)).toBe(4));
+    const input = await me.until(async () => {
+      const i = await me.page.$(".reference-menu input[type=file]");
+      if (!i) throw new Error("no field");
+      return i;
+    });
+    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile(
+      "demo/pictures/saloon.png",
+    );
+    await me.until(async () =>
+      expect(await me.page.$$eval(".reference", (all) => all.length)).toBe(4),
+    );
     const width = await me.find("textbox", "Reference width");
     await width.click({ count: 3 });
     await me.type("72");
     await me.press("Enter");
-    await me.until(async () => expect(await me.page.$eval(".reference", (i) => Math.round(i.getBoundingClientRect().width))).toBe(Math.round(72 * z)));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval(".reference", (i) => Math.round(i.getBoundingClientRect().width)),
+      ).toBe(Math.round(72 * z)),
+    );
     expect(await names()).toEqual(before);
     await me.click("button", "Take the reference picture away");
     await me.until(async () => expect(await me.page.$(".reference")).toBeNull());
@@ -198,7 +221,9 @@ describe("drawing by hand", () => {
     await rest.evaluate((b) => (b as HTMLElement).click());
     await me.click("menuitem", "Make it look like “rings”");
     await me.click("treeitem", "Bell");
-    await me.until(async () => expect(await me.cell("icon", "hovered")).toMatchObject({ text: "bell-fill", own: true }));
+    await me.until(async () =>
+      expect(await me.cell("icon", "hovered")).toMatchObject({ text: "bell-fill", own: true }),
+    );
   });
 });
 
@@ -229,7 +254,9 @@ describe("variants", () => {
     await pick("focused", "Show it alone, large");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(1));
     await me.click("button", "All cards");
-    await me.until(async () => expect((await me.page.$$(".card-variant")).length).toBeGreaterThan(6));
+    await me.until(async () =>
+      expect((await me.page.$$(".card-variant")).length).toBeGreaterThan(6),
+    );
   });
 
   it("several cards chosen are edited at once, and an edit that is hidden says so and can clear what hides it", async () => {
@@ -252,7 +279,9 @@ describe("variants", () => {
   it("traits are typed as a list, reordered, given another swatch; a removed value says what went and comes back", async () => {
     await go("deck-tabs");
     await me.click("button", "Remove value Sun");
-    expect(await me.text(".scope-hint")).toMatch(/Sun was removed, and with it 1 variant and \d+ values/);
+    expect(await me.text(".scope-hint")).toMatch(
+      /Sun was removed, and with it 1 variant and \d+ values/,
+    );
     await me.click("button", "Undo", ".scope-hint");
     await me.find("button", "Remove value Sun");
     await me.click("button", "New trait");
@@ -270,7 +299,13 @@ describe("variants", () => {
     await me.press("ArrowUp");
     await sleep(150);
     await me.press("Space");
-    await me.until(async () => expect(await me.page.$$eval('[aria-label="Values of Season"] .plain-name', (all) => all.map((v) => v.textContent))).toEqual(["winter", "summer"]));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval('[aria-label="Values of Season"] .plain-name', (all) =>
+          all.map((v) => v.textContent),
+        ),
+      ).toEqual(["winter", "summer"]),
+    );
   });
 
   it("a value is found and replaced wherever it is said", async () => {
@@ -282,22 +317,31 @@ describe("variants", () => {
     await (await me.find("textbox", "Say instead")).click();
     await me.type("30");
     await me.press("Enter");
-    await me.until(async () => expect(await me.text(".replace-form")).toMatch(/Replaced in \d places?/));
+    await me.until(async () =>
+      expect(await me.text(".replace-form")).toMatch(/Replaced in \d places?/),
+    );
   });
 });
 
 describe("components and the system", () => {
   it("layers become a component and a copy becomes layers again, looking the same", async () => {
     await go("alert-switch");
-    const before = await me.page.$$eval(".card-variant .scene > svg", (all) => all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()));
+    const before = await me.page.$$eval(".card-variant .scene > svg", (all) =>
+      all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()),
+    );
     await me.click("treeitem", "Toggle");
     await blur();
     await me.press("n");
     await me.until(async () => expect(await names()).toEqual(["Alert switch", "Toggle", "Label"]));
-    const shown = () => me.page.$$eval(".card-variant .scene > svg", (all) => all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()));
+    const shown = () =>
+      me.page.$$eval(".card-variant .scene > svg", (all) =>
+        all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()),
+      );
     expect(await shown()).toEqual(before);
     await me.menu("Toggle", "Make plain layers of it");
-    await me.until(async () => expect(await names()).toEqual(["Alert switch", "Toggle", "Knob", "Track", "Label"]));
+    await me.until(async () =>
+      expect(await names()).toEqual(["Alert switch", "Toggle", "Knob", "Track", "Label"]),
+    );
     expect(await shown()).toEqual(before);
   });
 
@@ -305,24 +349,44 @@ describe("components and the system", () => {
     await go("seat-plan");
     await me.click("treeitem", "Side chooser");
     await me.cellBox("trait:side", "Port");
-    await me.page.evaluate(() => document.querySelector<HTMLElement>('[data-row="trait:side"] .option-mark')?.click());
-    await me.until(async () => expect(await me.page.$eval('[data-row="trait:side"] .option-mark', (b) => b.textContent)).toBe("option"));
+    await me.page.evaluate(() =>
+      document.querySelector<HTMLElement>('[data-row="trait:side"] .option-mark')?.click(),
+    );
+    await me.until(async () =>
+      expect(
+        await me.page.$eval('[data-row="trait:side"] .option-mark', (b) => b.textContent),
+      ).toBe("option"),
+    );
     await me.saved();
     await go("ticket");
     await me.click("treeitem", "Seats");
-    await me.until(async () => expect(await me.page.$$eval(".sheet .row-name", (all) => all.map((r) => r.textContent))).toContain("Side chooser Side"));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval(".sheet .row-name", (all) => all.map((r) => r.textContent)),
+      ).toContain("Side chooser Side"),
+    );
   });
 
   it("a token that changes changes everywhere, and equal values become one", async () => {
     await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
-    await me.until(async () => { await me.click("button", "Edit Kelp"); await me.find("textbox", "Colour"); });
+    await me.until(async () => {
+      await me.click("button", "Edit Kelp");
+      await me.find("textbox", "Colour");
+    });
     const field = await me.find("textbox", "Colour");
     await field.click({ count: 3 });
     await me.type("#0055aa");
     expect(await me.text(".token-uses")).toContain("Alert switch");
     await me.saved();
     await go("bicycle-tick-box");
-    await me.until(async () => expect(await me.page.$eval('section[aria-label="Variant checked"] [data-layer="square"] rect', (r) => r.getAttribute("fill"))).toBe("#0055aa"));
+    await me.until(async () =>
+      expect(
+        await me.page.$eval(
+          'section[aria-label="Variant checked"] [data-layer="square"] rect',
+          (r) => r.getAttribute("fill"),
+        ),
+      ).toBe("#0055aa"),
+    );
     await me.click("treeitem", "Label");
     await me.cellBox("fill", "checked");
     expect(await me.page.$$eval(".contrast", (all) => all.length)).toBeGreaterThan(0);

@@ -9,9 +9,15 @@ import { kitWithBellOfVariants, openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
 /** The kit with the looks of two parts, and no behaviour in them. */
-const looksOnly = () => { const kit = kitWithBellOfVariants(), tabs = kit.pieces["deck-tabs"] as Piece; return { ...kit, pieces: { ...kit.pieces, "deck-tabs": { ...tabs, rules: {}, rehearsals: {} } } }; };
+const looksOnly = () => {
+  const kit = kitWithBellOfVariants(),
+    tabs = kit.pieces["deck-tabs"] as Piece;
+  return { ...kit, pieces: { ...kit.pieces, "deck-tabs": { ...tabs, rules: {}, rehearsals: {} } } };
+};
 
-let desk: Desk, me: Designer, actions = 0;
+let desk: Desk,
+  me: Designer,
+  actions = 0;
 beforeAll(async () => {
   desk = await openDesk(looksOnly());
   me = desk.me;
@@ -20,16 +26,23 @@ beforeAll(async () => {
 afterAll(() => desk.close());
 
 /** One thing a person does with mouse or keyboard, counted. */
-const act = async (what: () => Promise<unknown>): Promise<void> => { actions++; await what(); await sleep(60); };
+const act = async (what: () => Promise<unknown>): Promise<void> => {
+  actions++;
+  await what();
+  await sleep(60);
+};
 const rule = (n: number) => `.rules .rule[data-rule]:nth-child(${n})`;
-const make = (words: string) => me.until(async () => {
-  for (const item of await me.page.$$(".make-item")) if ((await item.evaluate((i) => i.textContent ?? "")).startsWith(words)) return item.click();
-  throw new Error(`no maker ${words}`);
-});
+const make = (words: string) =>
+  me.until(async () => {
+    for (const item of await me.page.$$(".make-item"))
+      if ((await item.evaluate((i) => i.textContent ?? "")).startsWith(words)) return item.click();
+    throw new Error(`no maker ${words}`);
+  });
 const card = (variant: string) => me.box(`[data-variant="${variant}"]`);
 /** Draws a wire from the socket to a card. */
 const wireTo = async (variant: string) => {
-  const socket = await me.box(".card-variant.active .socket"), to = await card(variant);
+  const socket = await me.box(".card-variant.active .socket"),
+    to = await card(variant);
   await me.page.mouse.move(socket.x + 8, socket.y + 8);
   await me.page.mouse.down();
   await me.page.mouse.move(to.x + to.width / 2, to.y + 40, { steps: 6 });
@@ -40,12 +53,18 @@ const middle = async (layer: string) => {
   const b = await me.box(`.try-host [data-layer="${layer}"]`);
   return [b.x + b.width / 2, b.y + b.height / 2] as const;
 };
-const shown = (trait: string) => me.page.$eval(`[aria-label="${trait} in Try"] [aria-checked=true]`, (e) => e.textContent);
-const piece = async (id: string): Promise<Piece> => (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[id] as Piece;
-const openTab = (begins: string) => me.until(async () => {
-  for (const tab of await me.page.$$("[role=tab]")) if ((await tab.evaluate((t) => t.textContent ?? "")).startsWith(begins)) return tab.click();
-  throw new Error(`no tab ${begins}`);
-});
+const shown = (trait: string) =>
+  me.page.$eval(`[aria-label="${trait} in Try"] [aria-checked=true]`, (e) => e.textContent);
+const piece = async (id: string): Promise<Piece> =>
+  (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[
+    id
+  ] as Piece;
+const openTab = (begins: string) =>
+  me.until(async () => {
+    for (const tab of await me.page.$$("[role=tab]"))
+      if ((await tab.evaluate((t) => t.textContent ?? "")).startsWith(begins)) return tab.click();
+    throw new Error(`no tab ${begins}`);
+  });
 
 describe("wiring parts from their looks", () => {
   it("Deck tabs, in no more than twelve actions", async () => {
@@ -60,7 +79,11 @@ describe("wiring parts from their looks", () => {
     await act(() => me.click("button", "Make …"));
     await act(() => make("Pick one of these: Deck"));
     expect(actions).toBeLessThanOrEqual(12);
-    for (const [tab, deck] of [["sun-tab", "Sun"], ["saloon-tab", "Saloon"], ["car-tab", "Car"]] as const) {
+    for (const [tab, deck] of [
+      ["sun-tab", "Sun"],
+      ["saloon-tab", "Saloon"],
+      ["car-tab", "Car"],
+    ] as const) {
       await me.page.mouse.click(...(await middle(tab)));
       await me.until(async () => expect(await shown("Deck")).toBe(deck));
     }
@@ -70,7 +93,10 @@ describe("wiring parts from their looks", () => {
     await desk.go("route-bell");
     await sleep(500);
     actions = 0;
-    const still = "wiggle-still", rest = `rings-no.contact-none.${still}.swell-no`, full = `rings-yes.contact-none.${still}.swell-no`, swollen = `rings-yes.contact-none.${still}.swell-yes`;
+    const still = "wiggle-still",
+      rest = `rings-no.contact-none.${still}.swell-no`,
+      full = `rings-yes.contact-none.${still}.swell-no`,
+      swollen = `rings-yes.contact-none.${still}.swell-yes`;
     await act(() => me.click("tab", "Rules"));
     await act(() => me.click("button", "Make …"));
     await act(() => make("Contact"));
@@ -82,7 +108,11 @@ describe("wiring parts from their looks", () => {
     await me.page.keyboard.down("Shift");
     await act(() => me.click("button", "Rule 5"));
     await me.page.keyboard.up("Shift");
-    await act(async () => { await (await me.find("textbox", "Wait of all, in milliseconds")).click(); await me.type("80"); await me.press("Enter"); });
+    await act(async () => {
+      await (await me.find("textbox", "Wait of all, in milliseconds")).click();
+      await me.type("80");
+      await me.press("Enter");
+    });
     await act(() => me.page.mouse.click(1300, 900));
     // filled with a swell, which settles; and emptied again
     await act(() => me.page.click(`[data-variant="${rest}"] .card-name`));
@@ -107,7 +137,9 @@ describe("wiring parts from their looks", () => {
     await me.page.mouse.move(x, y);
     await me.until(async () => expect(await me.text(".log")).toContain("Wiggle back"));
     await me.page.mouse.click(x, y);
-    await me.until(async () => expect([await shown("Rings"), await shown("Swell")]).toEqual(["yes", "no"]));
+    await me.until(async () =>
+      expect([await shown("Rings"), await shown("Swell")]).toEqual(["yes", "no"]),
+    );
     await me.page.mouse.click(x, y);
     await me.until(async () => expect(await shown("Rings")).toBe("no"));
     await sleep(400);
@@ -123,15 +155,29 @@ describe("checks and rehearsals on the bench", () => {
     await me.page.mouse.click(x, y);
     await sleep(300);
     await me.click("button", "Stop");
-    const steps = await me.until(async () => { const all = await me.page.$$eval(".steps .step-words", (s) => s.map((e) => e.textContent)); if (all.length < 2) throw new Error("no steps"); return all; });
+    const steps = await me.until(async () => {
+      const all = await me.page.$$eval(".steps .step-words", (s) => s.map((e) => e.textContent));
+      if (all.length < 2) throw new Error("no steps");
+      return all;
+    });
     expect(steps.join("; ")).toContain("click");
     expect(steps.at(-1)).toContain("expect that Alerts");
-    await me.until(async () => expect(await me.page.$$eval(".rehearsal-list .result.passed", (a) => a.length)).toBe(6));
+    await me.until(async () =>
+      expect(await me.page.$$eval(".rehearsal-list .result.passed", (a) => a.length)).toBe(6),
+    );
     await me.click("tab", "Rules 2");
     await (await me.page.$$(".rule .form-check-input"))[1]?.click();
-    await me.until(async () => expect(await me.page.$$eval("[role=tab]", (t) => t.map((e) => e.textContent).join(" "))).toMatch(/Rehearsals \d of 6/));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval("[role=tab]", (t) => t.map((e) => e.textContent).join(" ")),
+      ).toMatch(/Rehearsals \d of 6/),
+    );
     await me.press("Control", "z");
-    await me.until(async () => expect(await me.page.$$eval("[role=tab]", (t) => t.map((e) => e.textContent).join(" "))).toMatch(/Rehearsals 6/));
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval("[role=tab]", (t) => t.map((e) => e.textContent).join(" ")),
+      ).toMatch(/Rehearsals 6/),
+    );
   });
 
   it("a forgotten way is found in words, shown in Try, accepted with a reason or mended", async () => {
@@ -139,13 +185,17 @@ describe("checks and rehearsals on the bench", () => {
     await me.click("tab", "Rules 3");
     await (await me.page.$$(".rule .form-check-input"))[0]?.click();
     await openTab("Checks");
-    await me.until(async () => expect(await me.text(".checks")).toContain("there is no way back to Car"));
+    await me.until(async () =>
+      expect(await me.text(".checks")).toContain("there is no way back to Car"),
+    );
     await me.click("button", "Show me");
     await me.until(async () => expect(await shown("Deck")).not.toBe("Car"));
     await me.click("button", "Accept …");
     await me.type("Cars come first and once");
     await me.press("Enter");
-    await me.until(async () => expect(await me.text(".checks")).toContain("Cars come first and once"));
+    await me.until(async () =>
+      expect(await me.text(".checks")).toContain("Cars come first and once"),
+    );
     await me.click("button", "Take that back");
     await me.press("Control", "z");
     await me.press("Control", "z");
@@ -156,15 +206,26 @@ describe("checks and rehearsals on the bench", () => {
   it("the map is live: it lights where the running copy is, shows a variant at a click and opens the rule of a way", async () => {
     await desk.go("menu-button");
     await me.click("tab", "Map");
-    const place = (name: string) => me.until(async () => {
-      for (const p of await me.page.$$(".place")) if ((await p.evaluate((e) => (e.querySelector(".place-name") ?? e).textContent)) === name) return p;
-      throw new Error(`no place ${name}`);
-    });
+    const place = (name: string) =>
+      me.until(async () => {
+        for (const p of await me.page.$$(".place"))
+          if ((await p.evaluate((e) => (e.querySelector(".place-name") ?? e).textContent)) === name)
+            return p;
+        throw new Error(`no place ${name}`);
+      });
     await (await place("open, hovered")).click();
-    await me.until(async () => expect(await (await place("open, hovered")).evaluate((e) => e.className)).toContain("now"));
+    await me.until(async () =>
+      expect(await (await place("open, hovered")).evaluate((e) => e.className)).toContain("now"),
+    );
     expect([await shown("Open"), await shown("Contact")]).toEqual(["yes", "hovered"]);
-    await me.page.evaluate(() => (document.querySelector(".react-flow__edge.way:not(.undone)") as SVGElement).dispatchEvent(new MouseEvent("click", { bubbles: true })));
-    await me.until(async () => expect(await me.page.$$eval(".rule.chosen", (r) => r.length)).toBeGreaterThan(0));
+    await me.page.evaluate(() =>
+      (document.querySelector(".react-flow__edge.way:not(.undone)") as SVGElement).dispatchEvent(
+        new MouseEvent("click", { bubbles: true }),
+      ),
+    );
+    await me.until(async () =>
+      expect(await me.page.$$eval(".rule.chosen", (r) => r.length)).toBeGreaterThan(0),
+    );
   });
 
   it("rehearsals run at once, those of a piece and those of the whole project, with what came of them by piece", async () => {
@@ -173,11 +234,25 @@ describe("checks and rehearsals on the bench", () => {
     await me.click("button", "Run");
     await me.until(async () => expect(await me.text(".rehearsals")).toMatch(/Passed, in \d+ ms/));
     await me.click("button", "Run all");
-    await me.until(async () => expect(await me.text(".rehearsals")).toMatch(/All passed, in \d+ ms/));
+    await me.until(async () =>
+      expect(await me.text(".rehearsals")).toMatch(/All passed, in \d+ ms/),
+    );
     await me.page.goto(desk.address, { waitUntil: "load" });
-    await me.until(async () => expect(await me.page.$$eval("button", (all) => { const b = all.find((x) => x.textContent?.startsWith("Run all")); b?.click(); return b !== undefined; })).toBe(true));
-    await me.until(async () => expect(await me.text("section[aria-labelledby=rehearsals-title]")).toMatch(/All \d+ pass\./));
-    expect(await me.page.$$eval(".rehearsal-results .result.passed", (all) => all.length)).toBeGreaterThan(12);
+    await me.until(async () =>
+      expect(
+        await me.page.$$eval("button", (all) => {
+          const b = all.find((x) => x.textContent?.startsWith("Run all"));
+          b?.click();
+          return b !== undefined;
+        }),
+      ).toBe(true),
+    );
+    await me.until(async () =>
+      expect(await me.text("section[aria-labelledby=rehearsals-title]")).toMatch(/All \d+ pass\./),
+    );
+    expect(
+      await me.page.$$eval(".rehearsal-results .result.passed", (all) => all.length),
+    ).toBeGreaterThan(12);
     await desk.go("alert-switch");
   });
 
@@ -189,9 +264,15 @@ describe("checks and rehearsals on the bench", () => {
     expect(await source.evaluate((e) => e.tagName)).toBe("INPUT");
     await source.click();
     await me.type("menu op");
-    await me.until(async () => expect(await me.page.$$eval("[role=option]", (all) => all.map((o) => o.textContent))).toEqual(["Menu: Open"]));
+    await me.until(async () =>
+      expect(await me.page.$$eval("[role=option]", (all) => all.map((o) => o.textContent))).toEqual(
+        ["Menu: Open"],
+      ),
+    );
     await me.press("Enter");
-    await me.until(async () => expect(await source.evaluate((e) => (e as HTMLInputElement).value)).toBe("Menu: Open"));
+    await me.until(async () =>
+      expect(await source.evaluate((e) => (e as HTMLInputElement).value)).toBe("Menu: Open"),
+    );
     await source.click();
     await me.type("zzz");
     await me.press("Escape");
@@ -199,7 +280,10 @@ describe("checks and rehearsals on the bench", () => {
   });
 
   it("fits the window and leaves the console quiet", async () => {
-    for (const [w, h] of [[1280, 800], [1600, 1000]] as const) {
+    for (const [w, h] of [
+      [1280, 800],
+      [1600, 1000],
+    ] as const) {
       await me.page.setViewport({ width: w, height: h });
       for (const tab of ["Rules", "Map", "Checks", "Rehearsals"]) {
         await openTab(tab);

@@ -2,7 +2,12 @@ import type { LoggedChange } from "#core/project";
 
 /** What a window tells the hub. */
 export type ToHub =
-  | { readonly kind: "watch"; readonly project: string; readonly seq: number; readonly lock: string }
+  | {
+      readonly kind: "watch";
+      readonly project: string;
+      readonly seq: number;
+      readonly lock: string;
+    }
   | { readonly kind: "leave" }
   /** the server answers again: there is no need to wait any longer */
   | { readonly kind: "wake" };
@@ -67,9 +72,15 @@ export class Hub {
 
   take(port: Port, message: ToHub): void {
     switch (message.kind) {
-      case "watch": this.watch(port, message); break;
-      case "leave": this.leave(port); break;
-      case "wake": this.wake(); break;
+      case "watch":
+        this.watch(port, message);
+        break;
+      case "leave":
+        this.leave(port);
+        break;
+      case "wake":
+        this.wake();
+        break;
     }
   }
 
@@ -117,13 +128,20 @@ export class Hub {
     for (const project of this.heads.keys()) if (!wanted.has(project)) this.heads.delete(project);
     this.streamed = wanted;
     let current = true;
-    const whileCurrent = <A extends unknown[]>(call: (...args: A) => void) => (...args: A) => { if (current) call(...args); };
-    const close = this.outside.open([...wanted].map((project) => ({ project, seq: this.heads.get(project) ?? 0 })), {
-      opened: whileCurrent(() => this.opened()),
-      changed: whileCurrent((project, change) => this.changed(project, change)),
-      fellBehind: whileCurrent((project) => this.broadcast(project, { kind: "at", seq: null })),
-      failed: whileCurrent(() => this.failed()),
-    });
+    const whileCurrent =
+      <A extends unknown[]>(call: (...args: A) => void) =>
+      (...args: A) => {
+        if (current) call(...args);
+      };
+    const close = this.outside.open(
+      [...wanted].map((project) => ({ project, seq: this.heads.get(project) ?? 0 })),
+      {
+        opened: whileCurrent(() => this.opened()),
+        changed: whileCurrent((project, change) => this.changed(project, change)),
+        fellBehind: whileCurrent((project) => this.broadcast(project, { kind: "at", seq: null })),
+        failed: whileCurrent(() => this.failed()),
+      },
+    );
     this.close = () => {
       current = false;
       close();

@@ -10,9 +10,13 @@ import { rehearse } from "../core/rehearse/rehearse";
 import type { Failure } from "../core/rehearse/rehearse";
 
 /** What looking through a piece came to: findings, and how each rehearsal went (null: well). */
-export interface Inspection extends Checked { readonly rehearsals: Readonly<Record<Id, Failure | null>> }
+export interface Inspection extends Checked {
+  readonly rehearsals: Readonly<Record<Id, Failure | null>>;
+}
 
-let env: LayoutEnv | null = null, ticket = 0, tour = 0;
+let env: LayoutEnv | null = null,
+  ticket = 0,
+  tour = 0;
 /** How long the worker goes on before it looks whether there is something newer to do, ms. */
 const SLICE = 12;
 const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
@@ -21,26 +25,37 @@ const inspector = {
   arrangeMap,
 
   /** The measures of fonts, sent once. */
-  equip(given: LayoutEnv): void { env = given; },
+  equip(given: LayoutEnv): void {
+    env = given;
+  },
 
   /** Runs the rehearsals of one piece after another, or only one, and tells how each went; true when it came to the end. */
-  async rehearseAll(project: Project, pieces: readonly Id[], tell: (piece: Id, rehearsal: Id, failure: Failure | null) => void | Promise<void>, only: Id | null = null): Promise<boolean> {
+  async rehearseAll(
+    project: Project,
+    pieces: readonly Id[],
+    tell: (piece: Id, rehearsal: Id, failure: Failure | null) => void | Promise<void>,
+    only: Id | null = null,
+  ): Promise<boolean> {
     const mine = ++tour;
-    for (const piece of pieces) for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
-      if (mine !== tour || !env) return false;
-      if (only !== null && r.id !== only) continue;
-      await tell(piece, r.id, rehearse(env, project, piece, r.steps));
-      await breathe();
-    }
+    for (const piece of pieces)
+      for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
+        if (mine !== tour || !env) return false;
+        if (only !== null && r.id !== only) continue;
+        await tell(piece, r.id, rehearse(env, project, piece, r.steps));
+        await breathe();
+      }
     return true;
   },
 
   /** Ends what rehearseAll is at. */
-  stopRehearsing(): void { tour++; },
+  stopRehearsing(): void {
+    tour++;
+  },
 
   /** Rehearses and checks a piece; null when a newer call has come meanwhile. */
   async inspect(project: Project, piece: Id): Promise<Inspection | null> {
-    const mine = ++ticket, rehearsals: Record<Id, Failure | null> = {};
+    const mine = ++ticket,
+      rehearsals: Record<Id, Failure | null> = {};
     for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
       if (env) rehearsals[r.id] = rehearse(env, project, piece, r.steps);
       await breathe();

@@ -6,7 +6,8 @@ import { browserHub } from "./stream";
 const hub = browserHub();
 
 /** Notices that a window is gone, however it went: it held a lock as long as it was there. */
-const noticeEnd = (lock: string, port: Port): void => void (navigator.locks as LockManager | undefined)?.request(lock, () => hub.leave(port));
+const noticeEnd = (lock: string, port: Port): void =>
+  void (navigator.locks as LockManager | undefined)?.request(lock, () => hub.leave(port));
 
 self.addEventListener("connect", (event) => {
   const channel = (event as MessageEvent).ports[0];

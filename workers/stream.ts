@@ -4,7 +4,9 @@ import type { HubOutside } from "./hub";
 
 const outside: HubOutside = {
   open: (watched, events) => {
-    const query = watched.map(({ project, seq }) => `watch=${encodeURIComponent(`${project}:${seq}`)}`).join("&");
+    const query = watched
+      .map(({ project, seq }) => `watch=${encodeURIComponent(`${project}:${seq}`)}`)
+      .join("&");
     const source = new EventSource(`/live?${query}`);
     source.addEventListener("open", () => events.opened());
     // it would try again by itself, with the numbers of the beginning
@@ -13,7 +15,9 @@ const outside: HubOutside = {
       const { project, change } = JSON.parse(data) as { project: string; change: LoggedChange };
       events.changed(project, change);
     });
-    source.addEventListener("reload", ({ data }: MessageEvent<string>) => events.fellBehind((JSON.parse(data) as { project: string }).project));
+    source.addEventListener("reload", ({ data }: MessageEvent<string>) =>
+      events.fellBehind((JSON.parse(data) as { project: string }).project),
+    );
     return () => source.close();
   },
   later: (ms, call) => {

@@ -35,30 +35,130 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
   const only = useBench((s) => s.onlyDifferences);
   const problem = useBench((s) => s.problem);
   const put = useBench((s) => s.put);
-  const rules = inOrder(piece.rules).length, rehearsals = Object.keys(piece.rehearsals).length;
+  const rules = inOrder(piece.rules).length,
+    rehearsals = Object.keys(piece.rehearsals).length;
   const inspection = useBench((s) => s.inspection);
-  const open = inspection?.findings.filter((f) => !piece.accepted[f.id]).length ?? 0, failing = Object.values(inspection?.rehearsals ?? {}).filter((f) => f !== null).length;
+  const open = inspection?.findings.filter((f) => !piece.accepted[f.id]).length ?? 0,
+    failing = Object.values(inspection?.rehearsals ?? {}).filter((f) => f !== null).length;
   return (
     <div className="drawer">
       <div className="drawer-head">
         <div role="tablist" aria-label="Drawer" className="drawer-tabs">
-          <button type="button" role="tab" aria-selected={tab === "sheet"} onClick={() => put({ tab: "sheet" })}>Sheet</button>
-          <button type="button" role="tab" aria-selected={tab === "rules"} onClick={() => put({ tab: "rules" })}>Rules{rules > 0 && <span className="count"> {rules}</span>}</button>
-          <button type="button" role="tab" aria-selected={tab === "timing"} onClick={() => put({ tab: "timing" })}>Timing</button>
-          <button type="button" role="tab" aria-selected={tab === "map"} onClick={() => put({ tab: "map" })}>Map</button>
-          <button type="button" role="tab" aria-selected={tab === "checks"} onClick={() => put({ tab: "checks" })}>Checks{open > 0 && <span className="count found"> {open}</span>}</button>
-          <button type="button" role="tab" aria-selected={tab === "rehearsals"} onClick={() => put({ tab: "rehearsals" })}>Rehearsals{rehearsals > 0 && <span className={`count${failing ? " found" : ""}`}> {failing ? `${failing} of ${rehearsals}` : rehearsals}</span>}</button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "sheet"}
+            onClick={() => put({ tab: "sheet" })}
+          >
+            Sheet
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "rules"}
+            onClick={() => put({ tab: "rules" })}
+          >
+            Rules{rules > 0 && <span className="count"> {rules}</span>}
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "timing"}
+            onClick={() => put({ tab: "timing" })}
+          >
+            Timing
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "map"}
+            onClick={() => put({ tab: "map" })}
+          >
+            Map
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "checks"}
+            onClick={() => put({ tab: "checks" })}
+          >
+            Checks{open > 0 && <span className="count found"> {open}</span>}
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={tab === "rehearsals"}
+            onClick={() => put({ tab: "rehearsals" })}
+          >
+            Rehearsals
+            {rehearsals > 0 && (
+              <span className={`count${failing ? " found" : ""}`}>
+                {" "}
+                {failing ? `${failing} of ${rehearsals}` : rehearsals}
+              </span>
+            )}
+          </button>
         </div>
-        {tab === "sheet" && problem !== null && <p className="sheet-problem" role="alert">{problem}</p>}
-        {tab === "sheet" && <button type="button" className="tool ms-auto me-3" title="Find and replace a value (Ctrl+F)" onClick={() => put({ dialog: { kind: "replace" } })}>Find and replace</button>}
-        {tab === "sheet" && <label className="only"><input type="checkbox" className="form-check-input" checked={only} onChange={(e) => put({ onlyDifferences: e.target.checked })} /> only differences</label>}
+        {tab === "sheet" && problem !== null && (
+          <p className="sheet-problem" role="alert">
+            {problem}
+          </p>
+        )}
+        {tab === "sheet" && (
+          <button
+            type="button"
+            className="tool ms-auto me-3"
+            title="Find and replace a value (Ctrl+F)"
+            onClick={() => put({ dialog: { kind: "replace" } })}
+          >
+            Find and replace
+          </button>
+        )}
+        {tab === "sheet" && (
+          <label className="only">
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={only}
+              onChange={(e) => put({ onlyDifferences: e.target.checked })}
+            />{" "}
+            only differences
+          </label>
+        )}
       </div>
-      <div className="drawer-body" role="tabpanel">{tab === "sheet" ? <Sheet /> : tab === "rules" ? <Rules /> : tab === "timing" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><Timing env={env} /></Suspense> : tab === "map" ? <Suspense fallback={<p className="drawer-empty">Drawing …</p>}><MapView env={env} /></Suspense> : tab === "checks" ? <Checks /> : <Rehearsals env={env} />}</div>
+      <div className="drawer-body" role="tabpanel">
+        {tab === "sheet" ? (
+          <Sheet />
+        ) : tab === "rules" ? (
+          <Rules />
+        ) : tab === "timing" ? (
+          <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
+            <Timing env={env} />
+          </Suspense>
+        ) : tab === "map" ? (
+          <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
+            <MapView env={env} />
+          </Suspense>
+        ) : tab === "checks" ? (
+          <Checks />
+        ) : (
+          <Rehearsals env={env} />
+        )}
+      </div>
     </div>
   );
 });
 
-const Left = memo(function Left() { return <div className="bench-left"><Insert /><Layers /><Traits /><OverOthers /></div>; });
+const Left = memo(function Left() {
+  return (
+    <div className="bench-left">
+      <Insert />
+      <Layers />
+      <Traits />
+      <OverOthers />
+    </div>
+  );
+});
 
 /** Keeps looking the piece through; apart, so that the bench around it does not render with every edit. */
 const Inspecting = ({ env }: { env: LayoutEnv }) => {
@@ -67,7 +167,9 @@ const Inspecting = ({ env }: { env: LayoutEnv }) => {
 };
 
 /** What is chosen, for styles and tests; apart, so that the bench around it does not render with every edit. */
-const ChosenMark = () => <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />;
+const ChosenMark = () => (
+  <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />
+);
 
 const Body = ({ env }: { env: LayoutEnv }) => {
   const [help, setHelp] = useState(false);
@@ -81,27 +183,56 @@ const Body = ({ env }: { env: LayoutEnv }) => {
   return (
     <div className="bench">
       <ChosenMark />
-      <Later><Inspecting env={env} /></Later>
+      <Later>
+        <Inspecting env={env} />
+      </Later>
       <TopBar onHelp={openHelp} />
       <Group orientation="horizontal" className="bench-groups" {...outer}>
-        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}><Later><Left /></Later></Panel>
+        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}>
+          <Later>
+            <Left />
+          </Later>
+        </Panel>
         <Separator className="sep vertical" aria-label="Width of the layers" />
         <Panel id="main" minSize={420}>
           <Group orientation="vertical" {...main}>
-            <Panel id="stage" minSize={220} defaultSize="60"><Stage env={env} /></Panel>
+            <Panel id="stage" minSize={220} defaultSize="60">
+              <Stage env={env} />
+            </Panel>
             <Separator className="sep horizontal" aria-label="Height of the drawer" />
-            <Panel id="drawer" minSize={90} defaultSize="40"><Later><Drawer env={env} /></Later></Panel>
+            <Panel id="drawer" minSize={90} defaultSize="40">
+              <Later>
+                <Drawer env={env} />
+              </Later>
+            </Panel>
           </Group>
         </Panel>
         <Separator className="sep vertical" aria-label="Width of Try" />
-        <Panel id="try" minSize={220} defaultSize={306} maxSize={640}><Later><Try env={env} /></Later></Panel>
+        <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>
+          <Later>
+            <Try env={env} />
+          </Later>
+        </Panel>
       </Group>
       {dialog?.kind === "compare" && <Compare env={env} a={dialog.a} b={dialog.b} />}
       {dialog?.kind === "gather" && <Gather />}
       {dialog?.kind === "replace" && <Replace />}
       <Modal show={help} onHide={() => setHelp(false)} size="lg" aria-labelledby="keys-title">
-        <Modal.Header closeButton><Modal.Title as="h2" className="h5" id="keys-title">Keys</Modal.Title></Modal.Header>
-        <Modal.Body><dl className="keys">{keys.map(([k, what]) => <div key={k}><dt className="mono">{k}</dt><dd>{what}</dd></div>)}</dl></Modal.Body>
+        <Modal.Header closeButton>
+          <Modal.Title as="h2" className="h5" id="keys-title">
+            Keys
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <dl className="keys">
+            {keys.map(([k, what]) => (
+              <div key={k}>
+                <dt className="mono">{k}</dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal.Body>
       </Modal>
     </div>
   );
@@ -110,5 +241,9 @@ const Body = ({ env }: { env: LayoutEnv }) => {
 /** Where a piece is built: stage, sheet, rules and the running piece at the same time. */
 export const Bench = ({ env, pieceId }: { env: LayoutEnv; pieceId: Id }) => {
   const store = useMemo(() => createBench(pieceId), [pieceId]);
-  return <BenchContext value={store}><Body env={env} /></BenchContext>;
+  return (
+    <BenchContext value={store}>
+      <Body env={env} />
+    </BenchContext>
+  );
 };

@@ -4,7 +4,19 @@ import { paint } from "#core/paint";
 import { Drawing } from "#player";
 
 /** A placed tree, really painted, `margin` px of room around it; only what changed is touched. */
-export const Canvas = ({ placed, zoom, margin = 0, live }: { placed: Placed | null; zoom: number; margin?: number; /** is given what draws another scene at once, until the next */ live?: (draw: (placed: Placed) => void) => void }) => {
+export const Canvas = ({
+  placed,
+  zoom,
+  margin = 0,
+  live,
+}: {
+  placed: Placed | null;
+  zoom: number;
+  margin?: number;
+  /** is given what draws another scene at once, until the next */ live?: (
+    draw: (placed: Placed) => void,
+  ) => void;
+}) => {
   const host = useRef<SVGSVGElement>(null);
   const drawing = useRef<Drawing>(null);
   useLayoutEffect(() => {
@@ -13,6 +25,16 @@ export const Canvas = ({ placed, zoom, margin = 0, live }: { placed: Placed | nu
     drawing.current.draw(placed && paint(placed, true));
     live?.((p) => drawing.current?.draw(paint(p, true)));
   }, [placed, live]);
-  const w = (placed?.width ?? 0) + 2 * margin, h = (placed?.height ?? 0) + 2 * margin;
-  return <svg ref={host} width={w * zoom} height={h * zoom} viewBox={`${-margin} ${-margin} ${w} ${h}`} style={{ display: "block", overflow: "visible" }} aria-hidden="true" />;
+  const w = (placed?.width ?? 0) + 2 * margin,
+    h = (placed?.height ?? 0) + 2 * margin;
+  return (
+    <svg
+      ref={host}
+      width={w * zoom}
+      height={h * zoom}
+      viewBox={`${-margin} ${-margin} ${w} ${h}`}
+      style={{ display: "block", overflow: "visible" }}
+      aria-hidden="true"
+    />
+  );
 };

@@ -16,16 +16,28 @@ import { useEdits } from "./edits";
 import { activeOf, noMarks, useBenchStore } from "./state";
 import { neighbours } from "./useDragging";
 
-interface Props { frame: RefObject<HTMLDivElement | null>; layers: readonly Id[]; zoom: number; placed: Placed }
+interface Props {
+  frame: RefObject<HTMLDivElement | null>;
+  layers: readonly Id[];
+  zoom: number;
+  placed: Placed;
+}
 
 /** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
 const directionsFor = (layers: readonly Id[], width: number, height: number): string[] => {
   if (layers[0] === ROOT) return ["e", "s", "se"];
-  const wide = width >= 44, high = height >= 44;
-  return [...(wide && high ? ["nw", "ne", "sw"] : []), "se", ...(high && width >= 22 ? ["e", "w"] : []), ...(width >= 64 && height >= 22 ? ["n", "s"] : [])];
+  const wide = width >= 44,
+    high = height >= 44;
+  return [
+    ...(wide && high ? ["nw", "ne", "sw"] : []),
+    "se",
+    ...(high && width >= 22 ? ["e", "w"] : []),
+    ...(width >= 64 && height >= 22 ? ["n", "s"] : []),
+  ];
 };
 
-const CATCH = 6, QUARTERS = 3;
+const CATCH = 6,
+  QUARTERS = 3;
 
 /** What a turn comes to: whole degrees; with Shift steps of 15, else the quarters catch. */
 const turned = (degrees: number, steps: boolean): number => {
@@ -34,7 +46,14 @@ const turned = (degrees: number, steps: boolean): number => {
   return Math.abs(degrees - quarter) < QUARTERS ? quarter : Math.round(degrees);
 };
 
-interface Start { readonly placed: Placed; readonly bounds: ReadonlyMap<Id, Rect>; readonly frame: Rect; readonly values: ReadonlyMap<Id, Readonly<Record<string, Value>>>; readonly others: readonly Rect[]; readonly gesture: string }
+interface Start {
+  readonly placed: Placed;
+  readonly bounds: ReadonlyMap<Id, Rect>;
+  readonly frame: Rect;
+  readonly values: ReadonlyMap<Id, Readonly<Record<string, Value>>>;
+  readonly others: readonly Rect[];
+  readonly gesture: string;
+}
 
 /**
  * Handles to resize and turn what is chosen on the card one looks at. Shift keeps the proportions or turns in steps of
@@ -46,28 +65,53 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   const edits = useEdits();
   const moveable = useRef<Moveable>(null);
   const latest = useRef({ placed, zoom });
-  useEffect(() => { latest.current = { placed, zoom }; });
+  useEffect(() => {
+    latest.current = { placed, zoom };
+  });
   const key = layers.join(" ");
 
   useEffect(() => {
     const target = frame.current;
     const container = target?.closest<HTMLElement>(".scene");
-    const ids = key.split(" "), [only] = ids.length === 1 ? ids : [];
+    const ids = key.split(" "),
+      [only] = ids.length === 1 ? ids : [];
     if (!target || !container) return;
     const handles = new Moveable(container, {
       cspNonce: pageNonce() ?? "",
-      target, resizable: true, draggable: false, origin: false, rotatable: only !== undefined && only !== ROOT, rotationPosition: "top",
+      target,
+      resizable: true,
+      draggable: false,
+      origin: false,
+      rotatable: only !== undefined && only !== ROOT,
+      rotationPosition: "top",
       renderDirections: directionsFor(ids, target.offsetWidth, target.offsetHeight),
     });
     moveable.current = handles;
     let start: Start | null = null;
 
     const begin = (word: string) => {
-      const { piece, variant } = activeOf(session.project.pieces[store.getState().pieceId] as never, store.getState());
-      const now = latest.current.placed, bounds = boundsIn(now);
-      const values = new Map(ids.flatMap((id) => { const l = piece.layers[id]; return l ? [[id, valuesIn(session.project, piece, variant, l)] as const] : []; }));
+      const { piece, variant } = activeOf(
+        session.project.pieces[store.getState().pieceId] as never,
+        store.getState(),
+      );
+      const now = latest.current.placed,
+        bounds = boundsIn(now);
+      const values = new Map(
+        ids.flatMap((id) => {
+          const l = piece.layers[id];
+          return l ? [[id, valuesIn(session.project, piece, variant, l)] as const] : [];
+        }),
+      );
       const box = unite(ids.flatMap((id) => bounds.get(id) ?? []));
-      if (box) start = { placed: now, bounds, frame: box, values, others: neighbours(piece, bounds, ids), gesture: `${word} ${Date.now()}` };
+      if (box)
+        start = {
+          placed: now,
+          bounds,
+          frame: box,
+          values,
+          others: neighbours(piece, bounds, ids),
+          gesture: `${word} ${Date.now()}`,
+        };
       store.getState().put({ editing: true });
     };
     const end = () => {
@@ -76,49 +120,95 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       store.getState().put({ editing: false, marks: null });
     };
     /** the guides of this moment are shown already */
-    const say = (readout: string, box: Rect) => store.getState().put({ marks: { ...(store.getState().marks ?? noMarks), readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height } } });
+    const say = (readout: string, box: Rect) =>
+      store
+        .getState()
+        .put({
+          marks: {
+            ...(store.getState().marks ?? noMarks),
+            readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height },
+          },
+        });
 
     /** How far the pulled edges have to go on to meet others, as growth. */
-    const caught = (s: Start, direction: readonly number[], growth: readonly [number, number], centred: boolean): [number, number] => {
-      const times = centred ? 2 : 1, [dx = 0, dy = 0] = direction;
-      const width = s.frame.width + growth[0] * times, height = s.frame.height + growth[1] * times;
-      const x = centred ? s.frame.x - growth[0] : dx < 0 ? s.frame.x - growth[0] : s.frame.x, y = centred ? s.frame.y - growth[1] : dy < 0 ? s.frame.y - growth[1] : s.frame.y;
-      const edges: Edges = { x: dx === 0 ? [] : [dx < 0 ? "from" : "to"], y: dy === 0 ? [] : [dy < 0 ? "from" : "to"] };
+    const caught = (
+      s: Start,
+      direction: readonly number[],
+      growth: readonly [number, number],
+      centred: boolean,
+    ): [number, number] => {
+      const times = centred ? 2 : 1,
+        [dx = 0, dy = 0] = direction;
+      const width = s.frame.width + growth[0] * times,
+        height = s.frame.height + growth[1] * times;
+      const x = centred ? s.frame.x - growth[0] : dx < 0 ? s.frame.x - growth[0] : s.frame.x,
+        y = centred ? s.frame.y - growth[1] : dy < 0 ? s.frame.y - growth[1] : s.frame.y;
+      const edges: Edges = {
+        x: dx === 0 ? [] : [dx < 0 ? "from" : "to"],
+        y: dy === 0 ? [] : [dy < 0 ? "from" : "to"],
+      };
       const found = snap({ x, y, width, height }, s.others, CATCH / latest.current.zoom, edges);
       store.getState().put({ marks: { ...noMarks, guides: found.guides } });
       return [growth[0] + found.dx * dx, growth[1] + found.dy * dy];
     };
 
-    const resizeOne = (s: Start, id: Id, direction: readonly [number, number], growth: [number, number], how: { ratio: boolean; centred: boolean }) => {
-      const own = findPlaced(s.placed, id)?.placed, v = s.values.get(id);
+    const resizeOne = (
+      s: Start,
+      id: Id,
+      direction: readonly [number, number],
+      growth: [number, number],
+      how: { ratio: boolean; centred: boolean },
+    ) => {
+      const own = findPlaced(s.placed, id)?.placed,
+        v = s.values.get(id);
       if (!own || !v) return;
       const next = resized(own, direction, growth, how);
       const values: Record<string, Value> = {};
-      if (direction[0] !== 0 || how.ratio) Object.assign(values, { width: next.width, widthMode: "fixed" });
-      if (direction[1] !== 0 || how.ratio) Object.assign(values, { height: next.height, heightMode: "fixed" });
+      if (direction[0] !== 0 || how.ratio)
+        Object.assign(values, { width: next.width, widthMode: "fixed" });
+      if (direction[1] !== 0 || how.ratio)
+        Object.assign(values, { height: next.height, heightMode: "fixed" });
       if (id !== ROOT && next.x !== own.x) values.x = hundredths((v.x as number) + next.x - own.x);
       if (id !== ROOT && next.y !== own.y) values.y = hundredths((v.y as number) + next.y - own.y);
       edits.set({ [id]: values }, s.gesture);
-      say(`${hundredths(next.width)} × ${hundredths(next.height)}`, boundsIn(latest.current.placed).get(id) ?? s.frame);
+      say(
+        `${hundredths(next.width)} × ${hundredths(next.height)}`,
+        boundsIn(latest.current.placed).get(id) ?? s.frame,
+      );
     };
 
     /** Several at once keep their places and sizes in the frame around them. */
-    const resizeAll = (s: Start, direction: readonly [number, number], growth: [number, number], how: { ratio: boolean; centred: boolean }) => {
-      const times = how.centred ? 2 : 1, f = s.frame;
-      let sx = f.width ? Math.max(0.01, (f.width + growth[0] * times) / f.width) : 1, sy = f.height ? Math.max(0.01, (f.height + growth[1] * times) / f.height) : 1;
+    const resizeAll = (
+      s: Start,
+      direction: readonly [number, number],
+      growth: [number, number],
+      how: { ratio: boolean; centred: boolean },
+    ) => {
+      const times = how.centred ? 2 : 1,
+        f = s.frame;
+      let sx = f.width ? Math.max(0.01, (f.width + growth[0] * times) / f.width) : 1,
+        sy = f.height ? Math.max(0.01, (f.height + growth[1] * times) / f.height) : 1;
       if (how.ratio) sx = sy = direction[0] === 0 ? sy : direction[1] === 0 ? sx : Math.max(sx, sy);
-      const fixed = (at: number, size: number, side: number) => (how.centred || side === 0 ? at + size / 2 : side > 0 ? at : at + size);
-      const px = fixed(f.x, f.width, direction[0]), py = fixed(f.y, f.height, direction[1]);
+      const fixed = (at: number, size: number, side: number) =>
+        how.centred || side === 0 ? at + size / 2 : side > 0 ? at : at + size;
+      const px = fixed(f.x, f.width, direction[0]),
+        py = fixed(f.y, f.height, direction[1]);
       const next: Record<Id, Record<string, Value>> = {};
       for (const id of ids) {
-        const b = s.bounds.get(id), v = s.values.get(id), own = findPlaced(s.placed, id)?.placed;
+        const b = s.bounds.get(id),
+          v = s.values.get(id),
+          own = findPlaced(s.placed, id)?.placed;
         if (!b || !v || !own) continue;
         const turn = (v.rotation as number) % 180 !== 0;
-        const scalable = v.widthMode === "fixed" && v.heightMode === "fixed" && (!turn || how.ratio);
-        const w = scalable ? Math.round(own.width * sx) : own.width, h = scalable ? Math.round(own.height * sy) : own.height;
-        const cx = px + (b.x + b.width / 2 - px) * sx, cy = py + (b.y + b.height / 2 - py) * sy;
+        const scalable =
+          v.widthMode === "fixed" && v.heightMode === "fixed" && (!turn || how.ratio);
+        const w = scalable ? Math.round(own.width * sx) : own.width,
+          h = scalable ? Math.round(own.height * sy) : own.height;
+        const cx = px + (b.x + b.width / 2 - px) * sx,
+          cy = py + (b.y + b.height / 2 - py) * sy;
         next[id] = {
-          x: hundredths((v.x as number) + cx - w / 2 - (b.x + b.width / 2 - own.width / 2)), y: hundredths((v.y as number) + cy - h / 2 - (b.y + b.height / 2 - own.height / 2)),
+          x: hundredths((v.x as number) + cx - w / 2 - (b.x + b.width / 2 - own.width / 2)),
+          y: hundredths((v.y as number) + cy - h / 2 - (b.y + b.height / 2 - own.height / 2)),
           ...(scalable ? { width: w, height: h } : {}),
         };
       }
@@ -129,15 +219,18 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     handles.on("resizeStart", () => begin("resize"));
     handles.on("resize", (e) => {
       if (!start) return;
-      const z = latest.current.zoom, input = e.inputEvent as MouseEvent;
+      const z = latest.current.zoom,
+        input = e.inputEvent as MouseEvent;
       const direction = [e.direction[0] ?? 0, e.direction[1] ?? 0] as const;
       // the layer is resized by the edit, not by the handles, so only the way of the pointer counts
       let growth: [number, number] = [(e.dist[0] ?? 0) / z, (e.dist[1] ?? 0) / z];
       const how = { ratio: input.shiftKey, centred: input.altKey && only !== ROOT };
       const straight = only === undefined || (start.values.get(only)?.rotation ?? 0) === 0;
       store.getState().put({ marks: noMarks });
-      if (straight && !how.ratio && !(input.ctrlKey || input.metaKey)) growth = caught(start, direction, growth, how.centred);
-      if (only !== undefined) resizeOne(start, only, direction, growth, how); else resizeAll(start, direction, growth, how);
+      if (straight && !how.ratio && !(input.ctrlKey || input.metaKey))
+        growth = caught(start, direction, growth, how.centred);
+      if (only !== undefined) resizeOne(start, only, direction, growth, how);
+      else resizeAll(start, direction, growth, how);
     });
     handles.on("resizeEnd", end);
     handles.on("rotateStart", () => begin("turn"));
@@ -173,7 +266,12 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     const shown = requestAnimationFrame(() => {
       timer = window.setTimeout(() => {
         if (!frame.current || moveable.current !== handles) return;
-        if (!handles.isDragging()) handles.renderDirections = directionsFor(layers, frame.current.offsetWidth, frame.current.offsetHeight);
+        if (!handles.isDragging())
+          handles.renderDirections = directionsFor(
+            layers,
+            frame.current.offsetWidth,
+            frame.current.offsetHeight,
+          );
         handles.updateRect();
       });
     });

@@ -12,7 +12,8 @@ import { useSession } from "../store/session-context";
 import { parentForNew, useBenchStore } from "./state";
 
 /** px on screen within which a press closes the path, and within which a point catches the edges of layers and other points */
-const CLOSE = 8, REACH = 6;
+const CLOSE = 8,
+  REACH = 6;
 const single = { x: ["from"], y: ["from"] } as const;
 
 /**
@@ -30,12 +31,18 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
   const edges = useMemo(() => [...boundsIn(placed).values()], [placed]);
   /** Where a point would be set: on the edges and middles of layers and in line with other points, else on whole px; Ctrl leaves it free. */
   const place = (e: PointerEvent): { x: number; y: number; guides: readonly Guide[] } => {
-    const box = host.current?.getBoundingClientRect(), free = e.ctrlKey || e.metaKey;
+    const box = host.current?.getBoundingClientRect(),
+      free = e.ctrlKey || e.metaKey;
     const p = { x: (e.clientX - (box?.left ?? 0)) / zoom, y: (e.clientY - (box?.top ?? 0)) / zoom };
     let guides: readonly Guide[] = [];
     if (!free) {
       const points = knots.map((k) => ({ x: k.x, y: k.y, width: 0, height: 0 }));
-      const caught = snap({ ...p, width: 0, height: 0 }, [...edges, ...points], REACH / zoom, single);
+      const caught = snap(
+        { ...p, width: 0, height: 0 },
+        [...edges, ...points],
+        REACH / zoom,
+        single,
+      );
       guides = caught.guides;
       const on = (axis: "x" | "y") => guides.some((g) => g.axis === axis);
       p.x = on("x") ? p.x + caught.dx : Math.round(p.x);
@@ -44,22 +51,53 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
     const last = knots.at(-1);
     if (e.shiftKey && last) {
       const level = Math.abs(p.x - last.x) > Math.abs(p.y - last.y);
-      if (level) p.y = last.y; else p.x = last.x;
+      if (level) p.y = last.y;
+      else p.x = last.x;
       guides = guides.filter((g) => g.axis === (level ? "x" : "y"));
     }
     return { x: thousandths(p.x), y: thousandths(p.y), guides };
   };
   const finish = (closed: boolean, list: readonly Knot[] = knots) => {
     setKnots([]);
-    const state = store.getState(), piece = session.project.pieces[state.pieceId];
-    if (list.length < 2 || !piece) { state.put({ tool: "choose" }); return; }
-    const parent = parentForNew(piece, state.chosen), around = spotsIn(placed).get(parent)?.map ?? [1, 0, 0, 1, 0, 0] as const;
-    const into = (p: { x: number; y: number }) => { const [x, y] = wayInto(around, p.x - around[4], p.y - around[5]); return { x, y }; };
-    const outline: Outline = { closed, knots: list.map((k) => ({ ...into(k), before: k.before && into(k.before), after: k.after && into(k.after) })) };
-    const box = boundsOfOutlines([outline]), width = thousandths(box.width), height = thousandths(box.height);
-    const shape = writeOutlines([{ ...outline, knots: outline.knots.map((k) => moveKnot(k, -box.x, -box.y)) }], (width || 1) / 100, (height || 1) / 100);
-    const look: Record<string, Value> = closed ? { fill: "#a9c6bd" } : { borderColour: "#20302e", borderWidth: 2 };
-    const made = addLayer(piece, "path", parent, { x: thousandths(box.x), y: thousandths(box.y), width, height, shape, ...look });
+    const state = store.getState(),
+      piece = session.project.pieces[state.pieceId];
+    if (list.length < 2 || !piece) {
+      state.put({ tool: "choose" });
+      return;
+    }
+    const parent = parentForNew(piece, state.chosen),
+      around = spotsIn(placed).get(parent)?.map ?? ([1, 0, 0, 1, 0, 0] as const);
+    const into = (p: { x: number; y: number }) => {
+      const [x, y] = wayInto(around, p.x - around[4], p.y - around[5]);
+      return { x, y };
+    };
+    const outline: Outline = {
+      closed,
+      knots: list.map((k) => ({
+        ...into(k),
+        before: k.before && into(k.before),
+        after: k.after && into(k.after),
+      })),
+    };
+    const box = boundsOfOutlines([outline]),
+      width = thousandths(box.width),
+      height = thousandths(box.height);
+    const shape = writeOutlines(
+      [{ ...outline, knots: outline.knots.map((k) => moveKnot(k, -box.x, -box.y)) }],
+      (width || 1) / 100,
+      (height || 1) / 100,
+    );
+    const look: Record<string, Value> = closed
+      ? { fill: "#a9c6bd" }
+      : { borderColour: "#20302e", borderWidth: 2 };
+    const made = addLayer(piece, "path", parent, {
+      x: thousandths(box.x),
+      y: thousandths(box.y),
+      width,
+      height,
+      shape,
+      ...look,
+    });
     if (session.edit(made.change)) state.choose([made.id]);
     state.put({ tool: "choose" });
   };
@@ -80,9 +118,16 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
   const down = (e: PointerEvent<SVGSVGElement>) => {
     e.stopPropagation();
     if (e.button !== 0) return;
-    const { guides: _shown, ...p } = place(e), first = knots[0];
-    if (e.detail > 1 && knots.length > 1) { finish(false); return; }
-    if (first && knots.length > 1 && Math.hypot(first.x - p.x, first.y - p.y) * zoom < CLOSE) { finish(true); return; }
+    const { guides: _shown, ...p } = place(e),
+      first = knots[0];
+    if (e.detail > 1 && knots.length > 1) {
+      finish(false);
+      return;
+    }
+    if (first && knots.length > 1 && Math.hypot(first.x - p.x, first.y - p.y) * zoom < CLOSE) {
+      finish(true);
+      return;
+    }
     e.currentTarget.setPointerCapture(e.pointerId);
     setPulling(true);
     setKnots([...knots, { ...p, before: null, after: null }]);
@@ -92,16 +137,63 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
     setAt(p);
     const last = knots.at(-1);
     if (!pulling || !last || Math.hypot(p.x - last.x, p.y - last.y) * zoom < 3) return;
-    setKnots([...knots.slice(0, -1), { ...last, after: { x: p.x, y: p.y }, before: { x: 2 * last.x - p.x, y: 2 * last.y - p.y } }]);
+    setKnots([
+      ...knots.slice(0, -1),
+      { ...last, after: { x: p.x, y: p.y }, before: { x: 2 * last.x - p.x, y: 2 * last.y - p.y } },
+    ]);
   };
-  const scaled = (list: readonly Knot[]): Knot[] => list.map((k) => { const s = (p: { x: number; y: number }) => ({ x: p.x * zoom, y: p.y * zoom }); return { ...s(k), before: k.before && s(k.before), after: k.after && s(k.after) }; });
-  const preview = at && knots.length && !pulling ? [...knots, { x: at.x, y: at.y, before: null, after: null }] : knots;
+  const scaled = (list: readonly Knot[]): Knot[] =>
+    list.map((k) => {
+      const s = (p: { x: number; y: number }) => ({ x: p.x * zoom, y: p.y * zoom });
+      return { ...s(k), before: k.before && s(k.before), after: k.after && s(k.after) };
+    });
+  const preview =
+    at && knots.length && !pulling
+      ? [...knots, { x: at.x, y: at.y, before: null, after: null }]
+      : knots;
   const root = findPlaced(placed, "root")?.placed;
   return (
-    <svg ref={host} className="shaping pen" role="application" aria-label={`Pen on ${root?.layer.name ?? "the piece"}`} onPointerDown={down} onPointerMove={move} onPointerUp={() => setPulling(false)} onPointerLeave={() => setAt(null)}>
-      {at?.guides.map((g, i) => <line key={`g${i}`} className="guide" {...(g.axis === "x" ? { x1: g.at * zoom, x2: g.at * zoom, y1: g.from * zoom, y2: g.to * zoom } : { y1: g.at * zoom, y2: g.at * zoom, x1: g.from * zoom, x2: g.to * zoom })} />)}
-      {preview.length > 1 && <path d={writeOutlines([{ knots: scaled(preview), closed: false }])} className="shaping-line" />}
-      {scaled(knots).map((k, i) => <g key={i}>{(["before", "after"] as const).map((part) => k[part] && <line key={part} x1={k.x} y1={k.y} x2={k[part].x} y2={k[part].y} />)}<rect x={k.x - 4} y={k.y - 4} width={8} height={8} rx={k.after ? 4 : 1} className={`knot${i === 0 ? " first" : ""}`} /></g>)}
+    <svg
+      ref={host}
+      className="shaping pen"
+      role="application"
+      aria-label={`Pen on ${root?.layer.name ?? "the piece"}`}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={() => setPulling(false)}
+      onPointerLeave={() => setAt(null)}
+    >
+      {at?.guides.map((g, i) => (
+        <line
+          key={`g${i}`}
+          className="guide"
+          {...(g.axis === "x"
+            ? { x1: g.at * zoom, x2: g.at * zoom, y1: g.from * zoom, y2: g.to * zoom }
+            : { y1: g.at * zoom, y2: g.at * zoom, x1: g.from * zoom, x2: g.to * zoom })}
+        />
+      ))}
+      {preview.length > 1 && (
+        <path
+          d={writeOutlines([{ knots: scaled(preview), closed: false }])}
+          className="shaping-line"
+        />
+      )}
+      {scaled(knots).map((k, i) => (
+        <g key={i}>
+          {(["before", "after"] as const).map(
+            (part) =>
+              k[part] && <line key={part} x1={k.x} y1={k.y} x2={k[part].x} y2={k[part].y} />,
+          )}
+          <rect
+            x={k.x - 4}
+            y={k.y - 4}
+            width={8}
+            height={8}
+            rx={k.after ? 4 : 1}
+            className={`knot${i === 0 ? " first" : ""}`}
+          />
+        </g>
+      ))}
     </svg>
   );
 };

@@ -8,7 +8,9 @@ import { useProject, useSession } from "../store/session-context";
 import { tokenWords } from "../common/tokens";
 import { useBench, usePiece } from "./state";
 
-const keysWithText = registry.filter((p) => !["reference", "style", "asset", "path"].includes(p.type.is));
+const keysWithText = registry.filter(
+  (p) => !["reference", "style", "asset", "path"].includes(p.type.is),
+);
 
 /** Find a value said anywhere in the piece or the project, and say another one there instead. */
 export const Replace = () => {
@@ -22,7 +24,12 @@ export const Replace = () => {
   const [next, setNext] = useState("");
   const [where, setWhere] = useState<"layers" | "piece" | "project">("piece");
   const [done, setDone] = useState<string | null>(null);
-  const words = (p: Place): string => isBound(p.said) ? (project.tokens[p.said.token] ? tokenWords(project.tokens[p.said.token] as never) : "a removed token") : showValue(p.said);
+  const words = (p: Place): string =>
+    isBound(p.said)
+      ? project.tokens[p.said.token]
+        ? tokenWords(project.tokens[p.said.token] as never)
+        : "a removed token"
+      : showValue(p.said);
   const places = useMemo(() => {
     const text = find.trim().toLowerCase();
     if (text === "") return [];
@@ -36,40 +43,148 @@ export const Replace = () => {
       const typed = parseValue(entry.type, text, p.said as never);
       return typed.ok && JSON.stringify(typed.value) === JSON.stringify(p.said);
     });
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- words only reads the project
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- words only reads the project
   }, [project, piece, find, key, where, chosen]);
-  const token = Object.values(project.tokens).find((t) => tokenWords(t).toLowerCase() === next.trim().toLowerCase());
+  const token = Object.values(project.tokens).find(
+    (t) => tokenWords(t).toLowerCase() === next.trim().toLowerCase(),
+  );
   const changed = places.map((p) => {
     const entry = property(p.key);
     if (!entry || next.trim() === "") return null;
     if (token) return { place: p, said: { token: token.id } };
-    if (p.key === "text" && typeof p.said === "string") return { place: p, said: p.said.replace(new RegExp(find.trim().replace(/[.*+?^${}()|[\]\\]/g, "\\$&"), "gi"), () => next) };
+    if (p.key === "text" && typeof p.said === "string")
+      return {
+        place: p,
+        said: p.said.replace(
+          new RegExp(find.trim().replace(/[.*+?^${}()|[\]\\]/g, "\\$&"), "gi"),
+          () => next,
+        ),
+      };
     const typed = parseValue(entry.type, next, p.said as never);
     return typed.ok ? { place: p, said: typed.value } : null;
   });
   const good = changed.filter((c) => c !== null);
-  const problem = next.trim() !== "" && places.length > 0 && good.length === 0 ? "The new value does not suit these properties." : null;
+  const problem =
+    next.trim() !== "" && places.length > 0 && good.length === 0
+      ? "The new value does not suit these properties."
+      : null;
   const run = () => {
     const groups = new Map<string, { places: Place[]; said: (typeof good)[number]["said"] }>();
-    for (const c of good) { const k = JSON.stringify(c.said); const g = groups.get(k) ?? { places: [], said: c.said }; g.places.push(c.place); groups.set(k, g); }
+    for (const c of good) {
+      const k = JSON.stringify(c.said);
+      const g = groups.get(k) ?? { places: [], said: c.said };
+      g.places.push(c.place);
+      groups.set(k, g);
+    }
     const ops = [...groups.values()].flatMap((g) => replaceAt(g.places, g.said).ops);
-    if (session.edit({ label: `Replace ${find} by ${next} in ${good.length} places`.slice(0, 200), ops })) setDone(`Replaced in ${good.length} place${good.length === 1 ? "" : "s"}. Undo takes it back.`);
+    if (
+      session.edit({
+        label: `Replace ${find} by ${next} in ${good.length} places`.slice(0, 200),
+        ops,
+      })
+    )
+      setDone(
+        `Replaced in ${good.length} place${good.length === 1 ? "" : "s"}. Undo takes it back.`,
+      );
   };
   return (
     <Modal show onHide={() => put({ dialog: null })} aria-labelledby="replace-title">
-      <Modal.Header closeButton><Modal.Title as="h2" className="h5" id="replace-title">Find and replace a value</Modal.Title></Modal.Header>
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" className="h5" id="replace-title">
+          Find and replace a value
+        </Modal.Title>
+      </Modal.Header>
       <Modal.Body>
-        <form className="replace-form" onSubmit={(e) => { e.preventDefault(); if (good.length) run(); }}>
-          <label>Property <select className="form-select form-select-sm" value={key} onChange={(e) => setKey(e.target.value)}><option value="any">any</option>{keysWithText.map((p) => <option key={p.key} value={p.key}>{p.label}</option>)}</select></label>
-          <label>Find <input className="form-control form-control-sm" autoFocus value={find} onChange={(e) => { setFind(e.target.value); setDone(null); }} placeholder="#c9c3b4, 16, Dock …" /></label>
-          <label>Say instead <input className="form-control form-control-sm" value={next} onChange={(e) => { setNext(e.target.value); setDone(null); }} placeholder="a value or the name of a token" /></label>
-          <label>In <select className="form-select form-select-sm" value={where} onChange={(e) => setWhere(e.target.value as typeof where)}><option value="layers">the chosen layers</option><option value="piece">{piece.name}</option><option value="project">the whole project</option></select></label>
-          <ul className="replace-list" aria-label="Places">{places.slice(0, 60).map((p) => {
-            const home = project.pieces[p.piece], look = home?.looks[p.look];
-            return <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}><b>{home?.layers[p.layer]?.name}</b> {property(p.key)?.label} <span className="mono">{words(p)}</span><span className="quiet"> {look && home && Object.keys(look.when).length ? `where ${conditionText(home, look.when)}` : ""}{where === "project" ? ` in ${home?.name ?? ""}` : ""}</span></li>;
-          })}</ul>
-          <p className="small mb-0" role="status">{done ?? problem ?? (find.trim() === "" ? "Type a value as the sheet shows it." : `${places.length} place${places.length === 1 ? "" : "s"}`)}</p>
-          <div className="text-end"><button type="submit" className="btn btn-primary btn-sm" disabled={good.length === 0}>Replace in {good.length}</button></div>
+        <form
+          className="replace-form"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (good.length) run();
+          }}
+        >
+          <label>
+            Property{" "}
+            <select
+              className="form-select form-select-sm"
+              value={key}
+              onChange={(e) => setKey(e.target.value)}
+            >
+              <option value="any">any</option>
+              {keysWithText.map((p) => (
+                <option key={p.key} value={p.key}>
+                  {p.label}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            Find{" "}
+            <input
+              className="form-control form-control-sm"
+              autoFocus
+              value={find}
+              onChange={(e) => {
+                setFind(e.target.value);
+                setDone(null);
+              }}
+              placeholder="#c9c3b4, 16, Dock …"
+            />
+          </label>
+          <label>
+            Say instead{" "}
+            <input
+              className="form-control form-control-sm"
+              value={next}
+              onChange={(e) => {
+                setNext(e.target.value);
+                setDone(null);
+              }}
+              placeholder="a value or the name of a token"
+            />
+          </label>
+          <label>
+            In{" "}
+            <select
+              className="form-select form-select-sm"
+              value={where}
+              onChange={(e) => setWhere(e.target.value as typeof where)}
+            >
+              <option value="layers">the chosen layers</option>
+              <option value="piece">{piece.name}</option>
+              <option value="project">the whole project</option>
+            </select>
+          </label>
+          <ul className="replace-list" aria-label="Places">
+            {places.slice(0, 60).map((p) => {
+              const home = project.pieces[p.piece],
+                look = home?.looks[p.look];
+              return (
+                <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
+                  <b>{home?.layers[p.layer]?.name}</b> {property(p.key)?.label}{" "}
+                  <span className="mono">{words(p)}</span>
+                  <span className="quiet">
+                    {" "}
+                    {look && home && Object.keys(look.when).length
+                      ? `where ${conditionText(home, look.when)}`
+                      : ""}
+                    {where === "project" ? ` in ${home?.name ?? ""}` : ""}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+          <p className="small mb-0" role="status">
+            {done ??
+              problem ??
+              (find.trim() === ""
+                ? "Type a value as the sheet shows it."
+                : `${places.length} place${places.length === 1 ? "" : "s"}`)}
+          </p>
+          <div className="text-end">
+            <button type="submit" className="btn btn-primary btn-sm" disabled={good.length === 0}>
+              Replace in {good.length}
+            </button>
+          </div>
         </form>
       </Modal.Body>
     </Modal>

@@ -1,7 +1,12 @@
 import { useRef, useState } from "react";
 import type { PointerEvent } from "react";
 
-interface Way { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
+interface Way {
+  readonly x1: number;
+  readonly y1: number;
+  readonly x2: number;
+  readonly y2: number;
+}
 
 /** Measuring by hand on a card, as on a reference picture: drag from one place to another; Shift keeps it straight. */
 export const Ruler = ({ zoom }: { zoom: number }) => {
@@ -10,24 +15,53 @@ export const Ruler = ({ zoom }: { zoom: number }) => {
   const [pulling, setPulling] = useState(false);
   const at = (e: PointerEvent): [number, number] => {
     const box = host.current?.getBoundingClientRect();
-    return [Math.round(((e.clientX - (box?.left ?? 0)) / zoom) * 2) / 2, Math.round(((e.clientY - (box?.top ?? 0)) / zoom) * 2) / 2];
+    return [
+      Math.round(((e.clientX - (box?.left ?? 0)) / zoom) * 2) / 2,
+      Math.round(((e.clientY - (box?.top ?? 0)) / zoom) * 2) / 2,
+    ];
   };
   const move = (e: PointerEvent) => {
     if (!pulling || !way) return;
     let [x2, y2] = at(e);
-    if (e.shiftKey) { if (Math.abs(x2 - way.x1) > Math.abs(y2 - way.y1)) y2 = way.y1; else x2 = way.x1; }
+    if (e.shiftKey) {
+      if (Math.abs(x2 - way.x1) > Math.abs(y2 - way.y1)) y2 = way.y1;
+      else x2 = way.x1;
+    }
     setWay({ ...way, x2, y2 });
   };
-  const text = way ? `${Math.abs(way.x2 - way.x1)} × ${Math.abs(way.y2 - way.y1)}, ${Math.round(Math.hypot(way.x2 - way.x1, way.y2 - way.y1) * 10) / 10}` : "";
+  const text = way
+    ? `${Math.abs(way.x2 - way.x1)} × ${Math.abs(way.y2 - way.y1)}, ${Math.round(Math.hypot(way.x2 - way.x1, way.y2 - way.y1) * 10) / 10}`
+    : "";
   return (
-    <svg ref={host} className="shaping pen ruler" role="application" aria-label="Ruler: drag to measure"
-      onPointerDown={(e) => { e.stopPropagation(); e.currentTarget.setPointerCapture(e.pointerId); const [x, y] = at(e); setPulling(true); setWay({ x1: x, y1: y, x2: x, y2: y }); }}
-      onPointerMove={move} onPointerUp={() => setPulling(false)} onDoubleClick={(e) => e.stopPropagation()}>
+    <svg
+      ref={host}
+      className="shaping pen ruler"
+      role="application"
+      aria-label="Ruler: drag to measure"
+      onPointerDown={(e) => {
+        e.stopPropagation();
+        e.currentTarget.setPointerCapture(e.pointerId);
+        const [x, y] = at(e);
+        setPulling(true);
+        setWay({ x1: x, y1: y, x2: x, y2: y });
+      }}
+      onPointerMove={move}
+      onPointerUp={() => setPulling(false)}
+      onDoubleClick={(e) => e.stopPropagation()}
+    >
       {way && (
         <>
           <line x1={way.x1 * zoom} y1={way.y1 * zoom} x2={way.x2 * zoom} y2={way.y2 * zoom} />
-          <rect x={way.x2 * zoom + 10} y={way.y2 * zoom - 22} width={text.length * 7 + 12} height={18} rx={5} />
-          <text x={way.x2 * zoom + 16} y={way.y2 * zoom - 9}>{text}</text>
+          <rect
+            x={way.x2 * zoom + 10}
+            y={way.y2 * zoom - 22}
+            width={text.length * 7 + 12}
+            height={18}
+            rx={5}
+          />
+          <text x={way.x2 * zoom + 16} y={way.y2 * zoom - 9}>
+            {text}
+          </text>
         </>
       )}
     </svg>

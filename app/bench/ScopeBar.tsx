@@ -20,13 +20,23 @@ export const ScopeBar = () => {
   return (
     <div className="scope-bar">
       <div className="scope-line" role="radiogroup" aria-label="Changes reach">
-        <span className="scope-lead" aria-hidden="true">Changes reach</span>
+        <span className="scope-lead" aria-hidden="true">
+          Changes reach
+        </span>
         {reaches.map((r) => {
           const on = sameConditions(r.whens, whens);
           return (
-            <button key={JSON.stringify(r.whens)} type="button" role="radio" aria-checked={on} className={`scope-chip${on ? " on" : ""}`}
-              title={`Reaches ${r.reach} of ${all} variants${r.suggested ? (variants.length > 1 ? "; exactly the chosen ones or the fewest around them" : "; what sets this variant apart") : ""}`} onClick={() => reach(r.whens)}>
-              {words(r)}{r.reach > 1 && r.reach !== all && <span className="scope-count"> {r.reach}</span>}
+            <button
+              key={JSON.stringify(r.whens)}
+              type="button"
+              role="radio"
+              aria-checked={on}
+              className={`scope-chip${on ? " on" : ""}`}
+              title={`Reaches ${r.reach} of ${all} variants${r.suggested ? (variants.length > 1 ? "; exactly the chosen ones or the fewest around them" : "; what sets this variant apart") : ""}`}
+              onClick={() => reach(r.whens)}
+            >
+              {words(r)}
+              {r.reach > 1 && r.reach !== all && <span className="scope-count"> {r.reach}</span>}
             </button>
           );
         })}
@@ -35,8 +45,25 @@ export const ScopeBar = () => {
       {hint !== null && (
         <div className="scope-hint" role="status">
           <span>{hint}</span>
-          {offer && <button type="button" className="btn btn-link btn-sm p-0" onClick={() => { put({ hint: null, offer: null }); offer.run(); }}>{offer.label}</button>}
-          <button type="button" className="btn btn-link btn-sm p-0" onClick={() => put({ hint: null, offer: null })}>Close</button>
+          {offer && (
+            <button
+              type="button"
+              className="btn btn-link btn-sm p-0"
+              onClick={() => {
+                put({ hint: null, offer: null });
+                offer.run();
+              }}
+            >
+              {offer.label}
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-link btn-sm p-0"
+            onClick={() => put({ hint: null, offer: null })}
+          >
+            Close
+          </button>
         </div>
       )}
     </div>

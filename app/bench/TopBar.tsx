@@ -14,19 +14,44 @@ export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {
   const [renaming, setRenaming] = useState(false);
   return (
     <header className="bar">
-      <Link to="/" className="brand">Nubble</Link>
+      <Link to="/" className="brand">
+        Nubble
+      </Link>
       <nav className="crumbs" aria-label="Where you are">
         <Link to={`/projects/${session.id}`}>{project.name}</Link>
         <span className="quiet">/</span>
-        {renaming
-          ? <NameField value={piece.name} label="Name of the piece" onDone={(name) => { setRenaming(false); if (name) session.edit(renamePiece(piece.id, name)); }} />
-          : <button type="button" className="plain-name strong" title="Rename" onClick={() => setRenaming(true)}>{piece.name}</button>}
+        {renaming ? (
+          <NameField
+            value={piece.name}
+            label="Name of the piece"
+            onDone={(name) => {
+              setRenaming(false);
+              if (name) session.edit(renamePiece(piece.id, name));
+            }}
+          />
+        ) : (
+          <button
+            type="button"
+            className="plain-name strong"
+            title="Rename"
+            onClick={() => setRenaming(true)}
+          >
+            {piece.name}
+          </button>
+        )}
       </nav>
       <UndoButtons />
       <SaveMark />
       <span className="flex-grow-1" />
-      <button type="button" className="tool" onClick={onHelp} title="Keys (?)">Keys</button>
-      <Link className="btn btn-primary btn-sm px-3" to={`/projects/${session.id}/play${piece.kind === "screen" ? `/${piece.id}` : ""}`}>Play</Link>
+      <button type="button" className="tool" onClick={onHelp} title="Keys (?)">
+        Keys
+      </button>
+      <Link
+        className="btn btn-primary btn-sm px-3"
+        to={`/projects/${session.id}/play${piece.kind === "screen" ? `/${piece.id}` : ""}`}
+      >
+        Play
+      </Link>
     </header>
   );
 });

@@ -6,7 +6,17 @@ import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 
 /** Typing right where the text stands. Esc or a click elsewhere ends it. */
-export const TypeOver = ({ placed, id, zoom, onDone }: { placed: Placed; id: Id; zoom: number; onDone: () => void }) => {
+export const TypeOver = ({
+  placed,
+  id,
+  zoom,
+  onDone,
+}: {
+  placed: Placed;
+  id: Id;
+  zoom: number;
+  onDone: () => void;
+}) => {
   const edits = useEdits();
   const session = useSession();
   const field = useRef<HTMLTextAreaElement>(null);
@@ -21,10 +31,22 @@ export const TypeOver = ({ placed, id, zoom, onDone }: { placed: Placed; id: Id;
   };
   return (
     <textarea
-      ref={field} className="type-over" value={text} aria-label="Text of the layer" spellCheck={false} autoFocus
+      ref={field}
+      className="type-over"
+      value={text}
+      aria-label="Text of the layer"
+      spellCheck={false}
+      autoFocus
       style={{
-        left: found.x * zoom, top: found.y * zoom, width: Math.max(40, (found.placed.width + 24) * zoom), height: Math.max(found.placed.height, 20) * zoom + 4,
-        fontFamily: `"${String(v.font)}"`, fontWeight: Number(v.weight), fontSize: (v.size as number) * zoom, lineHeight: String(v.lineHeight), letterSpacing: (v.spacing as number) * zoom,
+        left: found.x * zoom,
+        top: found.y * zoom,
+        width: Math.max(40, (found.placed.width + 24) * zoom),
+        height: Math.max(found.placed.height, 20) * zoom + 4,
+        fontFamily: `"${String(v.font)}"`,
+        fontWeight: Number(v.weight),
+        fontSize: (v.size as number) * zoom,
+        lineHeight: String(v.lineHeight),
+        letterSpacing: (v.spacing as number) * zoom,
       }}
       onPointerDown={(e) => e.stopPropagation()}
       onDoubleClick={(e) => e.stopPropagation()}

@@ -15,14 +15,17 @@ import { Scenes } from "./scenes";
 import { activeOf, parentForNew } from "./state";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 const project = kelpwayKit();
 const piece = (id: string): Piece => {
   const found = project.pieces[id];
   if (!found) throw new Error(id);
   return found;
 };
-const placed = (id: string): Placed => layout(env, new Resolver().tree(project, id, restingVariant(piece(id))) as never);
+const placed = (id: string): Placed =>
+  layout(env, new Resolver().tree(project, id, restingVariant(piece(id))) as never);
 
 describe("the stage's lines", () => {
   it("are rows × columns along the traits, each variant exactly once, headings where they change", () => {
@@ -31,18 +34,26 @@ describe("the stage's lines", () => {
     for (const name of ["A", "B", "C"]) b.trait(name, "one", "two");
     const grid = gridOf(b.piece);
     expect([grid.rows.length, grid.columns.length]).toEqual([2, 4]);
-    const keys = grid.rows.flatMap((r) => grid.columns.map((c) => variantKey(b.piece, variantOf(r, c))));
+    const keys = grid.rows.flatMap((r) =>
+      grid.columns.map((c) => variantKey(b.piece, variantOf(r, c))),
+    );
     expect(new Set(keys)).toEqual(new Set(variantsOf(b.piece).map((v) => variantKey(b.piece, v))));
-    expect(grid.columns.map((_, i) => headings(grid.columns, i).map((h) => `${h.trait.name} ${h.name}`))).toEqual([["B one", "C one"], ["C two"], ["B two", "C one"], ["C two"]]);
+    expect(
+      grid.columns.map((_, i) => headings(grid.columns, i).map((h) => `${h.trait.name} ${h.name}`)),
+    ).toEqual([["B one", "C one"], ["C two"], ["B two", "C one"], ["C two"]]);
     const plain = new Builder();
     plain.new("component", "Plain");
-    expect(gridOf(plain.piece)).toEqual({ rows: [{ key: "", values: [] }], columns: [{ key: "", values: [] }] });
+    expect(gridOf(plain.piece)).toEqual({
+      rows: [{ key: "", values: [] }],
+      columns: [{ key: "", values: [] }],
+    });
   });
 });
 
 describe("picking a layer", () => {
   it("takes the outermost first, then stays at the level one has gone in to", () => {
-    const p = piece("alert-switch"), scene = placed("alert-switch");
+    const p = piece("alert-switch"),
+      scene = placed("alert-switch");
     const toggle = scene.children.find((c) => c.layer.id === "toggle") as Placed;
     const [px, py] = [toggle.x + 12, toggle.y + 12];
     expect(pickLayer(p, scene, px, py, [])).toBe("toggle");
@@ -55,12 +66,17 @@ describe("picking a layer", () => {
   });
 
   it("takes a copy as a whole", () => {
-    expect(pickLayer(piece("trip-settings"), placed("trip-settings"), 300, 245, [], "deep")).toBe("dock");
+    expect(pickLayer(piece("trip-settings"), placed("trip-settings"), 300, 245, [], "deep")).toBe(
+      "dock",
+    );
   });
 });
 
 describe("the sheet's rows", () => {
-  const rows = (id: string, layer: string) => rowsFor(project, piece(id), piece(id).layers[layer] as never, variantsOf(piece(id)), [piece("alert-switch")]);
+  const rows = (id: string, layer: string) =>
+    rowsFor(project, piece(id), piece(id).layers[layer] as never, variantsOf(piece(id)), [
+      piece("alert-switch"),
+    ]);
 
   it("leave out what means nothing for a layer", () => {
     const keys = rows("alert-switch", "knob").map((r) => r.key);
@@ -73,15 +89,29 @@ describe("the sheet's rows", () => {
 
   it("show a copy's start and options with the component's own values as what is inherent", () => {
     const all = rows("trip-settings", "bicycle");
-    expect(all.slice(0, 4).map((r) => r.label)).toEqual(["component", "starts with Checked", "starts with Contact", "Label"]);
+    expect(all.slice(0, 4).map((r) => r.label)).toEqual([
+      "component",
+      "starts with Checked",
+      "starts with Contact",
+      "Label",
+    ]);
     const start = all.find((r) => r.key === `${TRAIT}checked`);
     const words = all.find((r) => r.key === `${OPTION}words`);
     if (!start || !words) throw new Error("rows missing");
     const layer = piece("trip-settings").layers.bicycle as never;
-    expect(cellOf(project, piece("trip-settings"), layer, start, {})).toMatchObject({ text: "no", origin: { own: false } });
+    expect(cellOf(project, piece("trip-settings"), layer, start, {})).toMatchObject({
+      text: "no",
+      origin: { own: false },
+    });
     expect(cellOf(project, piece("trip-settings"), layer, words, {}).text).toBe("Bring a bicycle");
-    expect(readCell(project, start, "YES", undefined)).toEqual({ ok: true, values: { [`${TRAIT}checked`]: "checked-yes" } });
-    expect(readCell(project, start, "perhaps", undefined)).toMatchObject({ ok: false, error: "one of no, yes" });
+    expect(readCell(project, start, "YES", undefined)).toEqual({
+      ok: true,
+      values: { [`${TRAIT}checked`]: "checked-yes" },
+    });
+    expect(readCell(project, start, "perhaps", undefined)).toMatchObject({
+      ok: false,
+      error: "one of no, yes",
+    });
   });
 
   it("a size is a number or a word, and a number makes it fixed", () => {
@@ -90,8 +120,14 @@ describe("the sheet's rows", () => {
     const p = piece("alert-switch");
     expect(cellOf(project, p, p.layers.label as never, width, restingVariant(p)).text).toBe("fit");
     expect(readCell(project, width, "fi", 100)).toEqual({ ok: true, values: { widthMode: "fit" } });
-    expect(readCell(project, width, "120+8", 100)).toEqual({ ok: true, values: { width: 128, widthMode: "fixed" } });
-    expect(readCell(project, width, "wide", 100)).toMatchObject({ ok: false, error: expect.stringContaining("or fit, or stretch") as string });
+    expect(readCell(project, width, "120+8", 100)).toEqual({
+      ok: true,
+      values: { width: 128, widthMode: "fixed" },
+    });
+    expect(readCell(project, width, "wide", 100)).toMatchObject({
+      ok: false,
+      error: expect.stringContaining("or fit, or stretch") as string,
+    });
     expect(cellOf(project, p, p.layers.knob as never, width, restingVariant(p)).text).toBe("28");
   });
 
@@ -107,10 +143,20 @@ describe("where edits go", () => {
   it("a chosen scope holds only for cards it reaches, else the suggested one is taken", () => {
     const p = piece("alert-switch");
     const on = { alerts: "alerts-on" };
-    expect(activeOf(p, { variant: on, also: [], scope: null })).toMatchObject({ whens: [{ alerts: ["alerts-on"] }], suggested: true });
-    expect(activeOf(p, { variant: on, also: [], scope: [{}] })).toMatchObject({ whens: [{}], suggested: false });
-    expect(activeOf(p, { variant: on, also: [], scope: [{ alerts: ["alerts-off"] }] })).toMatchObject({ whens: [{ alerts: ["alerts-on"] }] });
-    expect(activeOf(p, { variant: { alerts: "gone" }, also: [], scope: null }).variant).toEqual(restingVariant(p));
+    expect(activeOf(p, { variant: on, also: [], scope: null })).toMatchObject({
+      whens: [{ alerts: ["alerts-on"] }],
+      suggested: true,
+    });
+    expect(activeOf(p, { variant: on, also: [], scope: [{}] })).toMatchObject({
+      whens: [{}],
+      suggested: false,
+    });
+    expect(
+      activeOf(p, { variant: on, also: [], scope: [{ alerts: ["alerts-off"] }] }),
+    ).toMatchObject({ whens: [{ alerts: ["alerts-on"] }] });
+    expect(activeOf(p, { variant: { alerts: "gone" }, also: [], scope: null }).variant).toEqual(
+      restingVariant(p),
+    );
   });
 
   it("new layers go into a box that holds layers, else beside what is chosen", () => {

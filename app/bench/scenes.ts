@@ -5,7 +5,11 @@ import { Resolver, variantKey } from "#core/looks";
 import type { Piece, Project, Variant } from "#core/project";
 
 /** A card: one variant and how it looks. */
-export interface Scene { readonly key: string; readonly variant: Variant; readonly placed: Placed | null }
+export interface Scene {
+  readonly key: string;
+  readonly variant: Variant;
+  readonly placed: Placed | null;
+}
 
 /** Resolves and lays out variants, keeping for each what did not change since the last time. */
 export class Scenes {
@@ -17,7 +21,7 @@ export class Scenes {
       const key = variantKey(piece, variant) || "only";
       keys.add(key);
       let resolver = this.resolvers.get(key);
-      if (!resolver) this.resolvers.set(key, resolver = new Resolver());
+      if (!resolver) this.resolvers.set(key, (resolver = new Resolver()));
       const tree = resolver.tree(project, piece.id, variant);
       return { key, variant, placed: tree && layout(env, tree) };
     });
@@ -26,7 +30,15 @@ export class Scenes {
   }
 }
 
-export const useScenes = (env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] => {
+export const useScenes = (
+  env: LayoutEnv,
+  project: Project,
+  piece: Piece,
+  variants: readonly Variant[],
+): Scene[] => {
   const [scenes] = useState(() => new Scenes());
-  return useMemo(() => scenes.of(env, project, piece, variants), [scenes, env, project, piece, variants]);
+  return useMemo(
+    () => scenes.of(env, project, piece, variants),
+    [scenes, env, project, piece, variants],
+  );
 };

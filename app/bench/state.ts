@@ -1,7 +1,14 @@
 import { createContext, useContext, useMemo } from "react";
 import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
-import { exactly, reached, sameConditions, suggestedScope, variantFrom, variantKey } from "#core/looks";
+import {
+  exactly,
+  reached,
+  sameConditions,
+  suggestedScope,
+  variantFrom,
+  variantKey,
+} from "#core/looks";
 import type { Gap, Guide, Wire } from "#core/edit";
 import type { LayoutEnv, Placed, Rect } from "#core/layout";
 import type { Condition, Id, Motion, Piece, Step, Variant } from "#core/project";
@@ -10,22 +17,42 @@ import { ROOT } from "#core/project";
 import { useProject } from "../store/session-context";
 
 /** Lines and numbers drawn over the card one works on. */
-export interface Marks { readonly guides: readonly Guide[]; readonly gaps: readonly Gap[]; readonly marquee: Rect | null; readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null }
+export interface Marks {
+  readonly guides: readonly Guide[];
+  readonly gaps: readonly Gap[];
+  readonly marquee: Rect | null;
+  readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null;
+}
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
 /** A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer goes meanwhile, px of the piece. */
-export interface Preview { readonly key: string; readonly placed: Placed; /** ms */ readonly at: number; readonly path: readonly (readonly [number, number])[] }
+export interface Preview {
+  readonly key: string;
+  readonly placed: Placed;
+  /** ms */ readonly at: number;
+  readonly path: readonly (readonly [number, number])[];
+}
 
 export type DrawerTab = "sheet" | "rules" | "timing" | "map" | "checks" | "rehearsals";
 
 /** Steps to be shown in Try; whose, when they are a rehearsal's. */
-export interface Showing { readonly steps: readonly Step[]; readonly rehearsal: Id | null }
+export interface Showing {
+  readonly steps: readonly Step[];
+  readonly rehearsal: Id | null;
+}
 
 /** A window over the bench for a larger task. */
-export type Dialog = { readonly kind: "compare"; readonly a: Variant; readonly b: Variant } | { readonly kind: "gather" } | { readonly kind: "replace" };
+export type Dialog =
+  | { readonly kind: "compare"; readonly a: Variant; readonly b: Variant }
+  | { readonly kind: "gather" }
+  | { readonly kind: "replace" };
 
 /** What of the grid of cards is shown: which traits go down, which values are left out, which cards always stay. */
-export interface GridView { readonly down: readonly Id[] | null; readonly hidden: Readonly<Record<Id, readonly Id[]>>; readonly pinned: readonly Variant[] }
+export interface GridView {
+  readonly down: readonly Id[] | null;
+  readonly hidden: Readonly<Record<Id, readonly Id[]>>;
+  readonly pinned: readonly Variant[];
+}
 export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
 
 /** What one sees and has chosen on the bench; none of it is part of the project. */
@@ -44,14 +71,32 @@ export interface BenchState {
   readonly showing: Showing | null;
   /** true while a wire is being drawn; then what it was drawn from and to, until it is made a rule */
   readonly wiring: boolean;
-  readonly wired: { readonly x: number; readonly y: number; readonly layers: readonly Id[]; readonly from: readonly Variant[]; readonly to: Wire } | null;
+  readonly wired: {
+    readonly x: number;
+    readonly y: number;
+    readonly layers: readonly Id[];
+    readonly from: readonly Variant[];
+    readonly to: Wire;
+  } | null;
   readonly preview: Preview | null;
   /** the effect of a rule whose own motion is timed */
   readonly timedEffect: { readonly rule: Id; readonly effect: number } | null;
   /** a way between two variants that is timed without a rule, while the same rule is chosen beside it */
-  readonly trial: { readonly beside: Id | undefined; readonly from: Variant; readonly to: Variant; readonly motion: Motion; /** what the motion was before, and by which gesture it was changed last */ readonly past: readonly Motion[]; readonly gesture: string | null } | null;
+  readonly trial: {
+    readonly beside: Id | undefined;
+    readonly from: Variant;
+    readonly to: Variant;
+    readonly motion: Motion;
+    /** what the motion was before, and by which gesture it was changed last */ readonly past: readonly Motion[];
+    readonly gesture: string | null;
+  } | null;
   /** where the running copy is, and the rules it waits for */
-  readonly running: { readonly variant: Variant; readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[]; /** when that was so, ms of the page */ readonly since: number; /** how fast its clock goes */ readonly rate: number } | null;
+  readonly running: {
+    readonly variant: Variant;
+    readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[];
+    /** when that was so, ms of the page */ readonly since: number;
+    /** how fast its clock goes */ readonly rate: number;
+  } | null;
   /** a variant that Try shall show */
   readonly wanted: Variant | null;
   /** the step being shown, counted from 0 */
@@ -91,13 +136,61 @@ export interface BenchState {
   look(variant: Variant, also?: readonly Variant[]): void;
   reach(scope: readonly Condition[] | null): void;
   choose(layers: readonly Id[]): void;
-  put(part: Partial<Pick<BenchState, "zoom" | "tab" | "onlyDifferences" | "editing" | "hint" | "offer" | "problem" | "renaming" | "marks" | "tool" | "shaping" | "dialog" | "grid" | "only" | "sceneCount" | "chosenRules" | "inspection" | "inspecting" | "rehearsal" | "showing" | "shownStep" | "running" | "preview" | "timedEffect" | "trial" | "wanted" | "wiring" | "wired">>): void;
+  put(
+    part: Partial<
+      Pick<
+        BenchState,
+        | "zoom"
+        | "tab"
+        | "onlyDifferences"
+        | "editing"
+        | "hint"
+        | "offer"
+        | "problem"
+        | "renaming"
+        | "marks"
+        | "tool"
+        | "shaping"
+        | "dialog"
+        | "grid"
+        | "only"
+        | "sceneCount"
+        | "chosenRules"
+        | "inspection"
+        | "inspecting"
+        | "rehearsal"
+        | "showing"
+        | "shownStep"
+        | "running"
+        | "preview"
+        | "timedEffect"
+        | "trial"
+        | "wanted"
+        | "wiring"
+        | "wired"
+      >
+    >,
+  ): void;
   restart(): void;
 }
 
 /** What of the bench one finds again when one comes back to a piece, for as long as the window is open. */
 const places = new Map<Id, Partial<BenchState>>();
-const keptParts = ["chosen", "variant", "also", "scope", "zoom", "tab", "onlyDifferences", "chosenRules", "timedEffect", "trial", "rehearsal", "grid", "only"] as const;
+const keptParts = [
+  "chosen",
+  "variant",
+  "also",
+  "scope",
+  "zoom",
+  "tab",
+  "onlyDifferences",
+  "chosenRules",
+  "timedEffect",
+  "trial",
+  "rehearsal",
+  "grid",
+  "only",
+] as const;
 
 export const createBench = (pieceId: Id): StoreApi<BenchState> => {
   const store = freshBench(pieceId);
@@ -106,14 +199,61 @@ export const createBench = (pieceId: Id): StoreApi<BenchState> => {
   return store;
 };
 
-const freshBench = (pieceId: Id): StoreApi<BenchState> => createStore<BenchState>((set) => ({
-  pieceId, chosen: [], chosenRules: [], inspection: null, inspecting: true, rehearsal: null, showing: null, shownStep: 0, running: null, preview: null, timedEffect: null, trial: null, wanted: null, wiring: false, wired: null, variant: {}, also: [], scope: null, zoom: "fit", tab: "sheet", onlyDifferences: false, editing: false, hint: null, offer: null, problem: null, restarts: 0, renaming: null, marks: null, tool: "choose", shaping: null, dialog: null, grid: wholeGrid, only: null, sceneCount: 0, scenes: { current: new Map(), env: null },
-  look: (variant, also = []) => set((s) => (JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also]) ? s : { variant, also, scope: null })),
-  reach: (scope) => set({ scope }),
-  choose: (chosen) => set((s) => ({ chosen, renaming: null, problem: null, shaping: s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null })),
-  put: (part) => set(part),
-  restart: () => set((s) => ({ restarts: s.restarts + 1 })),
-}));
+const freshBench = (pieceId: Id): StoreApi<BenchState> =>
+  createStore<BenchState>((set) => ({
+    pieceId,
+    chosen: [],
+    chosenRules: [],
+    inspection: null,
+    inspecting: true,
+    rehearsal: null,
+    showing: null,
+    shownStep: 0,
+    running: null,
+    preview: null,
+    timedEffect: null,
+    trial: null,
+    wanted: null,
+    wiring: false,
+    wired: null,
+    variant: {},
+    also: [],
+    scope: null,
+    zoom: "fit",
+    tab: "sheet",
+    onlyDifferences: false,
+    editing: false,
+    hint: null,
+    offer: null,
+    problem: null,
+    restarts: 0,
+    renaming: null,
+    marks: null,
+    tool: "choose",
+    shaping: null,
+    dialog: null,
+    grid: wholeGrid,
+    only: null,
+    sceneCount: 0,
+    scenes: { current: new Map(), env: null },
+    look: (variant, also = []) =>
+      set((s) =>
+        JSON.stringify([s.variant, s.also]) === JSON.stringify([variant, also])
+          ? s
+          : { variant, also, scope: null },
+      ),
+    reach: (scope) => set({ scope }),
+    choose: (chosen) =>
+      set((s) => ({
+        chosen,
+        renaming: null,
+        problem: null,
+        shaping:
+          s.shaping !== null && chosen.length === 1 && chosen[0] === s.shaping ? s.shaping : null,
+      })),
+    put: (part) => set(part),
+    restart: () => set((s) => ({ restarts: s.restarts + 1 })),
+  }));
 
 export const BenchContext = createContext<StoreApi<BenchState> | null>(null);
 
@@ -146,14 +286,22 @@ export interface Active {
 }
 
 /** The cards chosen and the scope the next edit has there. */
-export const activeOf = (piece: Piece, state: Pick<BenchState, "variant" | "scope" | "also">): Active => {
+export const activeOf = (
+  piece: Piece,
+  state: Pick<BenchState, "variant" | "scope" | "also">,
+): Active => {
   const variant = variantFrom(piece, state.variant);
   const keys = new Set([variantKey(piece, variant)]);
-  const others = state.also.map((v) => variantFrom(piece, v)).filter((v) => !keys.has(variantKey(piece, v)) && keys.add(variantKey(piece, v)));
+  const others = state.also
+    .map((v) => variantFrom(piece, v))
+    .filter((v) => !keys.has(variantKey(piece, v)) && keys.add(variantKey(piece, v)));
   const variants = [variant, ...others];
   const usual = variants.length > 1 ? exactly(piece, variants) : [suggestedScope(piece, variant)];
   const { scope } = state;
-  const holds = scope !== null && variants.every((v) => reached(scope, v)) && scope.every((c) => Object.keys(c).every((t) => piece.traits[t]));
+  const holds =
+    scope !== null &&
+    variants.every((v) => reached(scope, v)) &&
+    scope.every((c) => Object.keys(c).every((t) => piece.traits[t]));
   const whens = holds ? scope : usual;
   return { piece, variant, variants, whens, suggested: sameConditions(whens, usual) };
 };
@@ -167,8 +315,16 @@ export const useActive = (): Active => {
 };
 
 /** Chooses cards: one alone, or one more or less beside those already chosen. */
-export const chooseCard = (piece: Piece, state: BenchState, variant: Variant, add: boolean): void => {
-  if (!add) { state.look(variant); return; }
+export const chooseCard = (
+  piece: Piece,
+  state: BenchState,
+  variant: Variant,
+  add: boolean,
+): void => {
+  if (!add) {
+    state.look(variant);
+    return;
+  }
   const { variants } = activeOf(piece, state);
   const key = variantKey(piece, variant);
   const rest = variants.filter((v) => variantKey(piece, v) !== key);
@@ -177,7 +333,8 @@ export const chooseCard = (piece: Piece, state: BenchState, variant: Variant, ad
 };
 
 /** How the card looked at looks, laid out; null before it was. */
-export const activeScene = (active: Active, state: BenchState): Placed | null => state.scenes.current.get(variantKey(active.piece, active.variant) || "only") ?? null;
+export const activeScene = (active: Active, state: BenchState): Placed | null =>
+  state.scenes.current.get(variantKey(active.piece, active.variant) || "only") ?? null;
 
 /** The chosen layers that still exist. */
 export const useChosen = (): Id[] => {
@@ -189,5 +346,8 @@ export const useChosen = (): Id[] => {
 export const parentForNew = (piece: Piece, chosen: readonly Id[]): Id => {
   const first = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];
   if (!first) return ROOT;
-  return first.kind === "box" && (first.id === ROOT || Object.values(piece.layers).some((l) => l.parent === first.id)) ? first.id : (first.parent ?? ROOT);
+  return first.kind === "box" &&
+    (first.id === ROOT || Object.values(piece.layers).some((l) => l.parent === first.id))
+    ? first.id
+    : (first.parent ?? ROOT);
 };

@@ -27,24 +27,39 @@ interface Drag {
 }
 
 /** px on screen before a press becomes a drag, and within which edges catch one another */
-const SLACK = 3, REACH = 6;
+const SLACK = 3,
+  REACH = 6;
 /** How long the hand must rest before a drag is told to the other cards and panels in any case, ms. */
 const REST = 120;
 /** A render that takes less than this is made with every move, ms; else the pause after it is so many times as long. */
-const CHEAP = 4, PAUSES = 16;
+const CHEAP = 4,
+  PAUSES = 16;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
-export const neighbours = (piece: Piece, bounds: ReadonlyMap<Id, Rect>, ids: readonly Id[]): Rect[] => {
+export const neighbours = (
+  piece: Piece,
+  bounds: ReadonlyMap<Id, Rect>,
+  ids: readonly Id[],
+): Rect[] => {
   const parent = piece.layers[ids[0] ?? ""]?.parent;
   if (parent == null) return [];
-  return [parent, ...(childrenOf(piece).get(parent) ?? []).map((l) => l.id).filter((id) => !ids.includes(id))].flatMap((id) => bounds.get(id) ?? []);
+  return [
+    parent,
+    ...(childrenOf(piece).get(parent) ?? []).map((l) => l.id).filter((id) => !ids.includes(id)),
+  ].flatMap((id) => bounds.get(id) ?? []);
 };
 
 /**
  * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to one direction, Ctrl
  * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a drag back.
  */
-export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | null, zoom: number, canvas: RefObject<((p: Placed) => void) | null>) => {
+export const useDragging = (
+  env: LayoutEnv,
+  variant: Variant,
+  placed: Placed | null,
+  zoom: number,
+  canvas: RefObject<((p: Placed) => void) | null>,
+) => {
   const session = useSession();
   const store = useBenchStore();
   const edits = useEdits();
@@ -55,7 +70,8 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
    */
   const fast = useRef<{ readonly resolver: Resolver; resting: number; next: number } | null>(null);
   const tell = () => {
-    const f = fast.current, began = performance.now();
+    const f = fast.current,
+      began = performance.now();
     if (!f) return;
     session.resume();
     // runs when React has rendered what was told
@@ -65,7 +81,8 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     });
   };
   const paintNow = () => {
-    const f = fast.current, piece = session.project.pieces[store.getState().pieceId];
+    const f = fast.current,
+      piece = session.project.pieces[store.getState().pieceId];
     const tree = f && piece && f.resolver.tree(session.project, piece.id, variant);
     if (!f || !tree) return;
     canvas.current?.(layout(env, tree));
@@ -84,7 +101,11 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     if (d.marquee) return;
     scene.classList.add("moving");
     const whole = session.project.pieces[store.getState().pieceId];
-    fast.current = { resolver: new Resolver(), resting: 0, next: isHeavy(whole, whole ? variantsOf(whole).length : 1) ? Infinity : 0 };
+    fast.current = {
+      resolver: new Resolver(),
+      resting: 0,
+      next: isHeavy(whole, whole ? variantsOf(whole).length : 1) ? Infinity : 0,
+    };
     scene.closest(".bench")?.classList.add("hurried");
     if (alt) d.ids = edits.duplicate(d.ids, 0);
     const state = store.getState();
@@ -96,9 +117,12 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
       const layer = piece.layers[id];
       const parent = layer?.parent == null ? undefined : piece.layers[layer.parent];
       if (!layer || !parent) continue;
-      const v = valuesIn(session.project, piece, active.variant, layer), around = valuesIn(session.project, piece, active.variant, parent);
+      const v = valuesIn(session.project, piece, active.variant, layer),
+        around = valuesIn(session.project, piece, active.variant, parent);
       if (parent.kind === "box" && around.arrange !== "free" && !v.floats) {
-        state.put({ hint: `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.` });
+        state.put({
+          hint: `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.`,
+        });
         continue;
       }
       // a copy made by this very drag is not on the card yet; it lies in what its original lies in
@@ -114,8 +138,15 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     state.put({ editing: d.from.size > 0 });
   };
 
-  const moveTo = (d: Drag, wantX: number, wantY: number, free: boolean, along: "x" | "y" | null) => {
-    let dx = wantX, dy = wantY;
+  const moveTo = (
+    d: Drag,
+    wantX: number,
+    wantY: number,
+    free: boolean,
+    along: "x" | "y" | null,
+  ) => {
+    let dx = wantX,
+      dy = wantY;
     let marks = noMarks;
     const first = d.from.values().next().value;
     if (!first) return;
@@ -123,54 +154,131 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     dx = whole(first.x, dx);
     dy = whole(first.y, dy);
     if (d.frame && !free) {
-      const caught = snap({ ...d.frame, x: d.frame.x + wantX, y: d.frame.y + wantY }, d.others, REACH / zoom);
-      const caughtOn = (axis: "x" | "y") => caught.guides.some((g) => g.axis === axis) || caught.gaps.some((g) => g.axis === axis);
+      const caught = snap(
+        { ...d.frame, x: d.frame.x + wantX, y: d.frame.y + wantY },
+        d.others,
+        REACH / zoom,
+      );
+      const caughtOn = (axis: "x" | "y") =>
+        caught.guides.some((g) => g.axis === axis) || caught.gaps.some((g) => g.axis === axis);
       if (along !== "y" && caughtOn("x")) dx = wantX + caught.dx;
       if (along !== "x" && caughtOn("y")) dy = wantY + caught.dy;
       marks = { ...noMarks, guides: caught.guides, gaps: caught.gaps };
     }
-    if (d.frame) marks = { ...marks, readout: { text: `${hundredths(first.x + dx)}, ${hundredths(first.y + dy)}`, x: d.frame.x + dx + d.frame.width / 2, y: d.frame.y + dy + d.frame.height } };
+    if (d.frame)
+      marks = {
+        ...marks,
+        readout: {
+          text: `${hundredths(first.x + dx)}, ${hundredths(first.y + dy)}`,
+          x: d.frame.x + dx + d.frame.width / 2,
+          y: d.frame.y + dy + d.frame.height,
+        },
+      };
     session.pause();
-    edits.set(Object.fromEntries([...d.from].map(([id, p]) => { const [lx, ly] = wayInto(p.around, dx, dy); return [id, { x: hundredths(p.x + lx), y: hundredths(p.y + ly) }]; })), d.gesture);
+    edits.set(
+      Object.fromEntries(
+        [...d.from].map(([id, p]) => {
+          const [lx, ly] = wayInto(p.around, dx, dy);
+          return [id, { x: hundredths(p.x + lx), y: hundredths(p.y + ly) }];
+        }),
+      ),
+      d.gesture,
+    );
     store.getState().put({ marks });
     paintNow();
   };
 
   const goRound = (d: Drag, e: PointerEvent<HTMLElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
-    const [x1, y1, x2, y2] = [(d.x - box.left) / zoom, (d.y - box.top) / zoom, (e.clientX - box.left) / zoom, (e.clientY - box.top) / zoom];
-    const marquee = { x: Math.min(x1, x2), y: Math.min(y1, y2), width: Math.abs(x2 - x1), height: Math.abs(y2 - y1) };
-    const state = store.getState(), piece = session.project.pieces[state.pieceId];
+    const [x1, y1, x2, y2] = [
+      (d.x - box.left) / zoom,
+      (d.y - box.top) / zoom,
+      (e.clientX - box.left) / zoom,
+      (e.clientY - box.top) / zoom,
+    ];
+    const marquee = {
+      x: Math.min(x1, x2),
+      y: Math.min(y1, y2),
+      width: Math.abs(x2 - x1),
+      height: Math.abs(y2 - y1),
+    };
+    const state = store.getState(),
+      piece = session.project.pieces[state.pieceId];
     if (!piece || !placed) return;
     const bounds = boundsIn(placed);
-    const inside = (childrenOf(piece).get(ROOT) ?? []).filter((l) => {
-      const r = bounds.get(l.id);
-      return !l.locked && r && r.x < marquee.x + marquee.width && marquee.x < r.x + r.width && r.y < marquee.y + marquee.height && marquee.y < r.y + r.height;
-    }).map((l) => l.id);
+    const inside = (childrenOf(piece).get(ROOT) ?? [])
+      .filter((l) => {
+        const r = bounds.get(l.id);
+        return (
+          !l.locked &&
+          r &&
+          r.x < marquee.x + marquee.width &&
+          marquee.x < r.x + r.width &&
+          r.y < marquee.y + marquee.height &&
+          marquee.y < r.y + r.height
+        );
+      })
+      .map((l) => l.id);
     if (inside.join() !== state.chosen.join()) state.choose(inside);
     state.put({ marks: { ...noMarks, marquee } });
   };
 
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
     // the handles lie on the scene and look after themselves
-    if (e.button !== 0 || !placed || (e.target as Element).closest(".moveable-control-box, .corner-knob")) return;
+    if (
+      e.button !== 0 ||
+      !placed ||
+      (e.target as Element).closest(".moveable-control-box, .corner-knob")
+    )
+      return;
     const state = store.getState();
     const piece = session.project.pieces[state.pieceId];
     if (!piece) return;
-    if (!activeOf(piece, state).variants.some((v) => variantKey(piece, v) === variantKey(piece, variant))) chooseCard(piece, state, variant, false);
+    if (
+      !activeOf(piece, state).variants.some(
+        (v) => variantKey(piece, v) === variantKey(piece, variant),
+      )
+    )
+      chooseCard(piece, state, variant, false);
     const [x, y] = at(e);
-    const picked = pickLayer(piece, placed, x, y, state.chosen, e.ctrlKey || e.metaKey ? "deep" : "level");
+    const picked = pickLayer(
+      piece,
+      placed,
+      x,
+      y,
+      state.chosen,
+      e.ctrlKey || e.metaKey ? "deep" : "level",
+    );
     const ground = picked === null || picked === ROOT;
-    if (e.shiftKey && picked !== null && !ground) state.choose(state.chosen.includes(picked) ? state.chosen.filter((id) => id !== picked) : [...state.chosen, picked]);
+    if (e.shiftKey && picked !== null && !ground)
+      state.choose(
+        state.chosen.includes(picked)
+          ? state.chosen.filter((id) => id !== picked)
+          : [...state.chosen, picked],
+      );
     else if (picked === null) state.choose([]);
     else if (!state.chosen.includes(picked)) state.choose([picked]);
     e.currentTarget.setPointerCapture(e.pointerId);
-    drag.current = { x: e.clientX, y: e.clientY, gesture: `drag ${Date.now()}`, marquee: ground, ids: store.getState().chosen, from: new Map(), frame: null, others: [], moving: false };
+    drag.current = {
+      x: e.clientX,
+      y: e.clientY,
+      gesture: `drag ${Date.now()}`,
+      marquee: ground,
+      ids: store.getState().chosen,
+      from: new Map(),
+      frame: null,
+      others: [],
+      moving: false,
+    };
   };
 
   const measure = (e: PointerEvent<HTMLElement>) => {
-    const state = store.getState(), piece = session.project.pieces[state.pieceId];
-    if (!e.altKey || !piece || !placed) { if (state.marks) state.put({ marks: null }); return; }
+    const state = store.getState(),
+      piece = session.project.pieces[state.pieceId];
+    if (!e.altKey || !piece || !placed) {
+      if (state.marks) state.put({ marks: null });
+      return;
+    }
     const [x, y] = at(e);
     const bounds = boundsIn(placed);
     const from = unite(state.chosen.flatMap((id) => bounds.get(id) ?? []));
@@ -180,16 +288,23 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
 
   const onPointerMove = (e: PointerEvent<HTMLElement>) => {
     const d = drag.current;
-    if (!d) { measure(e); return; }
+    if (!d) {
+      measure(e);
+      return;
+    }
     // the movable edges between the parts of the bench need not look whether the hand is near them
     e.preventDefault();
     if (!d.moving) {
       if (Math.hypot(e.clientX - d.x, e.clientY - d.y) < SLACK) return;
       begin(d, e.altKey, e.currentTarget);
     }
-    if (d.marquee) { goRound(d, e); return; }
+    if (d.marquee) {
+      goRound(d, e);
+      return;
+    }
     if (d.from.size === 0) return;
-    let dx = (e.clientX - d.x) / zoom, dy = (e.clientY - d.y) / zoom;
+    let dx = (e.clientX - d.x) / zoom,
+      dy = (e.clientY - d.y) / zoom;
     const along = !e.shiftKey ? null : Math.abs(dx) > Math.abs(dy) ? "x" : "y";
     if (along === "x") dy = 0;
     if (along === "y") dx = 0;
@@ -200,7 +315,8 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     drag.current = null;
     window.clearTimeout(fast.current?.resting);
     fast.current = null;
-    for (const scene of document.querySelectorAll(".scene.moving, .bench.hurried")) scene.classList.remove("moving", "hurried");
+    for (const scene of document.querySelectorAll(".scene.moving, .bench.hurried"))
+      scene.classList.remove("moving", "hurried");
     session.resume();
   };
 
@@ -235,7 +351,16 @@ export const useDragging = (env: LayoutEnv, variant: Variant, placed: Placed | n
     return picked;
   };
 
-  const onPointerLeave = () => { if (!drag.current && store.getState().marks) store.getState().put({ marks: null }); };
+  const onPointerLeave = () => {
+    if (!drag.current && store.getState().marks) store.getState().put({ marks: null });
+  };
 
-  return { onPointerDown, onPointerMove, onPointerUp: finish, onPointerCancel: finish, onPointerLeave, onDoubleClick };
+  return {
+    onPointerDown,
+    onPointerMove,
+    onPointerUp: finish,
+    onPointerCancel: finish,
+    onPointerLeave,
+    onDoubleClick,
+  };
 };

@@ -35,8 +35,14 @@ export const Notice = ({ text, bad = false, action, onClose }: NoticeProps) => {
     >
       <Toast.Body>
         <span>{text}</span>
-        {action && <Button variant="link" size="sm" onClick={act}>{action.label}</Button>}
-        <Button variant="link" size="sm" onClick={onClose}>Close</Button>
+        {action && (
+          <Button variant="link" size="sm" onClick={act}>
+            {action.label}
+          </Button>
+        )}
+        <Button variant="link" size="sm" onClick={onClose}>
+          Close
+        </Button>
       </Toast.Body>
     </Toast>,
     place,

@@ -1,7 +1,15 @@
 import { useState } from "react";
 import { parseNumber } from "#core/properties";
 
-interface Props { label: string; title?: string; value: number; min: number; max: number; step: number; onChange: (n: number) => void }
+interface Props {
+  label: string;
+  title?: string;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  onChange: (n: number) => void;
+}
 
 /** A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What cannot be read is put back. */
 export const NumberField = ({ label, title, value, min, max, step, onChange }: Props) => {
@@ -13,8 +21,16 @@ export const NumberField = ({ label, title, value, min, max, step, onChange }: P
     if (n !== null && clamp(n) !== value) onChange(clamp(n));
   };
   return (
-    <input className="word number mono" aria-label={label} title={title} inputMode="decimal" value={text ?? String(value)} size={Math.max(2, (text ?? String(value)).length)}
-      onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onBlur={keep}
+    <input
+      className="word number mono"
+      aria-label={label}
+      title={title}
+      inputMode="decimal"
+      value={text ?? String(value)}
+      size={Math.max(2, (text ?? String(value)).length)}
+      onFocus={(e) => e.target.select()}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={keep}
       onKeyDown={(e) => {
         if (e.key === "Enter") keep();
         else if (e.key === "Escape") setText(null);
@@ -23,6 +39,7 @@ export const NumberField = ({ label, title, value, min, max, step, onChange }: P
           setText(null);
           onChange(clamp(value + (e.key === "ArrowUp" ? 1 : -1) * step * (e.shiftKey ? 10 : 1)));
         }
-      }} />
+      }}
+    />
   );
 };

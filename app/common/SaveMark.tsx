@@ -11,8 +11,11 @@ const Waiting = ({ save }: { save: Extract<SaveState, { kind: "waiting" }> }) =>
   const where = save.kept ? "kept in this browser" : "only in this window: leave it open";
   return (
     <span className="save waiting" role="status">
-      <span className="dot" />Not saved yet: {save.reason}. {count(save.changes)} {where}.
-      <Button variant="link" size="sm" className="p-0 ms-2" onClick={() => session.retry()}>Try now</Button>
+      <span className="dot" />
+      Not saved yet: {save.reason}. {count(save.changes)} {where}.
+      <Button variant="link" size="sm" className="p-0 ms-2" onClick={() => session.retry()}>
+        Try now
+      </Button>
     </span>
   );
 };
@@ -23,7 +26,12 @@ const AsideMark = () => {
   return (
     <>
       {aside.length > 0 && (
-        <Button variant="outline-danger" size="sm" className="aside-mark" onClick={() => setOpen(true)}>
+        <Button
+          variant="outline-danger"
+          size="sm"
+          className="aside-mark"
+          onClick={() => setOpen(true)}
+        >
           {aside.length === 1 ? "1 edit set aside" : `${aside.length} edits set aside`}
         </Button>
       )}
@@ -37,9 +45,14 @@ export const SaveMark = () => {
   const save = useSave();
   return (
     <>
-      {save.kind === "waiting"
-        ? <Waiting save={save} />
-        : <span className={`save ${save.kind}`} role="status"><span className="dot" />{save.kind === "saved" ? "Saved" : "Saving…"}</span>}
+      {save.kind === "waiting" ? (
+        <Waiting save={save} />
+      ) : (
+        <span className={`save ${save.kind}`} role="status">
+          <span className="dot" />
+          {save.kind === "saved" ? "Saved" : "Saving…"}
+        </span>
+      )}
       <AsideMark />
     </>
   );

@@ -7,7 +7,11 @@ import { useAside, useProject, useSession } from "../store/session-context";
 import { saveText } from "./save";
 
 const when = (ms: number): string =>
-  ms === 0 ? "earlier" : new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(new Date(ms));
+  ms === 0
+    ? "earlier"
+    : new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(
+        new Date(ms),
+      );
 
 const whyWords = ({ why }: Aside): string => {
   if (why.kind === "refused") return `It was not taken: ${why.reason}.`;
@@ -24,12 +28,28 @@ const Rows = ({ item, project }: { item: Aside; project: Project }) => {
   if (rows.length === 0) return <p className="quiet">It would change nothing any more.</p>;
   return (
     <Table size="sm" className="aside-table">
-      <thead><tr><th scope="col">Where</th><th scope="col">Now</th><th scope="col">Yours</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Where</th>
+          <th scope="col">Now</th>
+          <th scope="col">Yours</th>
+        </tr>
+      </thead>
       <tbody>
         {rows.slice(0, MOST_ROWS).map((row) => (
-          <tr key={row.path.join("/")}><td>{row.place}</td><td>{row.now}</td><td>{row.then}</td></tr>
+          <tr key={row.path.join("/")}>
+            <td>{row.place}</td>
+            <td>{row.now}</td>
+            <td>{row.then}</td>
+          </tr>
         ))}
-        {rows.length > MOST_ROWS && <tr><td colSpan={3} className="quiet">and {rows.length - MOST_ROWS} more places</td></tr>}
+        {rows.length > MOST_ROWS && (
+          <tr>
+            <td colSpan={3} className="quiet">
+              and {rows.length - MOST_ROWS} more places
+            </td>
+          </tr>
+        )}
       </tbody>
     </Table>
   );
@@ -40,16 +60,39 @@ const AsideItem = ({ item }: { item: Aside }) => {
   const project = useProject();
   const conflict = item.why.kind === "conflict";
   const { label } = item.change;
-  const download = () => saveText(`${label}.json`, "application/json", JSON.stringify(item, null, 2));
+  const download = () =>
+    saveText(`${label}.json`, "application/json", JSON.stringify(item, null, 2));
   return (
     <li className="aside-item">
       <h3 className="h6">{label}</h3>
-      <p className="small">Made {when(item.madeAt)}. {whyWords(item)}</p>
+      <p className="small">
+        Made {when(item.madeAt)}. {whyWords(item)}
+      </p>
       <Rows item={item} project={project} />
       <div className="aside-buttons">
-        <Button size="sm" onClick={() => session.useAside(item.changeId)} aria-label={`${conflict ? "Use mine" : "Try again"}: ${label}`}>{conflict ? "Use mine" : "Try again"}</Button>
-        <Button size="sm" variant="outline-primary" onClick={() => session.dropAside(item.changeId)} aria-label={`${conflict ? "Keep what is there" : "Discard"}: ${label}`}>{conflict ? "Keep what is there" : "Discard"}</Button>
-        <Button size="sm" variant="outline-secondary" onClick={download} aria-label={`Download: ${label}`}>Download</Button>
+        <Button
+          size="sm"
+          onClick={() => session.useAside(item.changeId)}
+          aria-label={`${conflict ? "Use mine" : "Try again"}: ${label}`}
+        >
+          {conflict ? "Use mine" : "Try again"}
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={() => session.dropAside(item.changeId)}
+          aria-label={`${conflict ? "Keep what is there" : "Discard"}: ${label}`}
+        >
+          {conflict ? "Keep what is there" : "Discard"}
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          onClick={download}
+          aria-label={`Download: ${label}`}
+        >
+          Download
+        </Button>
       </div>
     </li>
   );
@@ -60,12 +103,22 @@ export const SetAside = ({ onClose }: { onClose: () => void }) => {
   const aside = useAside();
   return (
     <Modal show onHide={onClose} size="lg" aria-labelledby="aside-title">
-      <Modal.Header closeButton><Modal.Title as="h2" className="h5" id="aside-title">Edits set aside</Modal.Title></Modal.Header>
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" className="h5" id="aside-title">
+          Edits set aside
+        </Modal.Title>
+      </Modal.Header>
       <Modal.Body>
-        {aside.length === 0
-          ? <p className="quiet">Nothing is set aside any more.</p>
-          : <p>These edits are not in the project. They are kept in this browser until you choose.</p>}
-        <ul className="aside-list">{aside.map((item) => <AsideItem key={item.changeId} item={item} />)}</ul>
+        {aside.length === 0 ? (
+          <p className="quiet">Nothing is set aside any more.</p>
+        ) : (
+          <p>These edits are not in the project. They are kept in this browser until you choose.</p>
+        )}
+        <ul className="aside-list">
+          {aside.map((item) => (
+            <AsideItem key={item.changeId} item={item} />
+          ))}
+        </ul>
       </Modal.Body>
     </Modal>
   );

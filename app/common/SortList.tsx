@@ -1,29 +1,101 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import type { DragEndEvent } from "@dnd-kit/core";
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
 import { useId } from "react";
 import type { ReactNode } from "react";
 import { Icon } from "./Icon";
 
-const byPointer = { activationConstraint: { distance: 4 } }, byKeys = { coordinateGetter: sortableKeyboardCoordinates };
+const byPointer = { activationConstraint: { distance: 4 } },
+  byKeys = { coordinateGetter: sortableKeyboardCoordinates };
 
 /** A list whose items are dragged into another order; `onMove` tells where one was put, counted without it. */
-export const SortList = ({ ids, onMove, children }: { ids: readonly string[]; onMove: (id: string, index: number) => void; children: ReactNode }) => {
-  const sensors = useSensors(useSensor(PointerSensor, byPointer), useSensor(KeyboardSensor, byKeys));
+export const SortList = ({
+  ids,
+  onMove,
+  children,
+}: {
+  ids: readonly string[];
+  onMove: (id: string, index: number) => void;
+  children: ReactNode;
+}) => {
+  const sensors = useSensors(
+    useSensor(PointerSensor, byPointer),
+    useSensor(KeyboardSensor, byKeys),
+  );
   // without an id of its own the server and the browser would count differently
   const id = useId();
   const end = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) onMove(String(active.id), ids.indexOf(String(over.id)));
   };
-  return <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}><SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>{children}</SortableContext></DndContext>;
+  return (
+    <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
+    </DndContext>
+  );
 };
 
 /** An item of such a list: its grip is dragged, or moved with Space and the arrow keys. */
-export const SortItem = ({ id, name, as: Tag = "div", className, children }: { id: string; name: string; as?: "div" | "li"; className?: string; children: (grip: ReactNode) => ReactNode }) => {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
-  const grip = <button type="button" ref={setActivatorNodeRef} className="grip" {...attributes} {...listeners} aria-label={`Reorder ${name}`} title="Drag to reorder; or Space, then the arrow keys"><Icon name="grip" size={13} /></button>;
+export const SortItem = ({
+  id,
+  name,
+  as: Tag = "div",
+  className,
+  children,
+}: {
+  id: string;
+  name: string;
+  as?: "div" | "li";
+  className?: string;
+  children: (grip: ReactNode) => ReactNode;
+}) => {
+  const {
+    attributes,
+    listeners,
+    setNodeRef,
+    setActivatorNodeRef,
+    transform,
+    transition,
+    isDragging,
+  } = useSortable({ id });
+  const grip = (
+    <button
+      type="button"
+      ref={setActivatorNodeRef}
+      className="grip"
+      {...attributes}
+      {...listeners}
+      aria-label={`Reorder ${name}`}
+      title="Drag to reorder; or Space, then the arrow keys"
+    >
+      <Icon name="grip" size={13} />
+    </button>
+  );
   return (
-    <Tag ref={setNodeRef as never} className={className} style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition, position: "relative", zIndex: isDragging ? 5 : undefined, opacity: isDragging ? 0.8 : undefined }}>
+    <Tag
+      ref={setNodeRef as never}
+      className={className}
+      style={{
+        transform: transform ? `translateY(${transform.y}px)` : undefined,
+        transition,
+        position: "relative",
+        zIndex: isDragging ? 5 : undefined,
+        opacity: isDragging ? 0.8 : undefined,
+      }}
+    >
       {children(grip)}
     </Tag>
   );

@@ -16,7 +16,15 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
   useEffect(() => {
     if (!host.current) return;
     // hundreds of pieces are not painted before one comes near them
-    const watch = new IntersectionObserver((entries) => { if (entries.some((e) => e.isIntersecting)) { setNear(true); watch.disconnect(); } }, { rootMargin: "200px" });
+    const watch = new IntersectionObserver(
+      (entries) => {
+        if (entries.some((e) => e.isIntersecting)) {
+          setNear(true);
+          watch.disconnect();
+        }
+      },
+      { rootMargin: "200px" },
+    );
     watch.observe(host.current);
     return () => watch.disconnect();
   }, []);
@@ -31,6 +39,14 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
     drawing.current ??= new Drawing(host.current);
     drawing.current.draw(placed && paint(placed, true));
   }, [placed]);
-  const w = placed?.width ?? 1, h = placed?.height ?? 1;
-  return <svg ref={host} viewBox={`0 0 ${w} ${h}`} style={{ width: "100%", height: "100%", maxWidth: w, maxHeight: h, overflow: "visible" }} aria-hidden="true" />;
+  const w = placed?.width ?? 1,
+    h = placed?.height ?? 1;
+  return (
+    <svg
+      ref={host}
+      viewBox={`0 0 ${w} ${h}`}
+      style={{ width: "100%", height: "100%", maxWidth: w, maxHeight: h, overflow: "visible" }}
+      aria-hidden="true"
+    />
+  );
 };

@@ -31,10 +31,24 @@ export const UndoButtons = () => {
   const redoTitle = redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`;
   return (
     <span className="undo-buttons">
-      <Button bsPrefix="tool" className="framed" disabled={undo === null} title={undoTitle} aria-label="Undo" onClick={() => session.undo()}>
+      <Button
+        bsPrefix="tool"
+        className="framed"
+        disabled={undo === null}
+        title={undoTitle}
+        aria-label="Undo"
+        onClick={() => session.undo()}
+      >
         <Icon name="undo" />
       </Button>
-      <Button bsPrefix="tool" className="framed" disabled={redo === null} title={redoTitle} aria-label="Redo" onClick={() => session.redo()}>
+      <Button
+        bsPrefix="tool"
+        className="framed"
+        disabled={redo === null}
+        title={redoTitle}
+        aria-label="Redo"
+        onClick={() => session.redo()}
+      >
         <Icon name="redo" />
       </Button>
     </span>

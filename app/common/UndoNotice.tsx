@@ -12,5 +12,7 @@ export const UndoNotice = ({ text, onClose }: { text: string; onClose: () => voi
     if (isOver) onClose();
   }, [isOver, onClose]);
   if (isOver) return null;
-  return <Notice text={text} action={{ label: "Undo", run: () => session.undo() }} onClose={onClose} />;
+  return (
+    <Notice text={text} action={{ label: "Undo", run: () => session.undo() }} onClose={onClose} />
+  );
 };

@@ -12,15 +12,41 @@ const dataAddress = async (url: string): Promise<string> => {
 };
 
 /** The font faces of the page, as their rules say. */
-const faces = (): CSSFontFaceRule[] => [...document.styleSheets].flatMap((sheet) => { try { return [...sheet.cssRules].filter((r) => r instanceof CSSFontFaceRule); } catch { return []; } });
+const faces = (): CSSFontFaceRule[] =>
+  [...document.styleSheets].flatMap((sheet) => {
+    try {
+      return [...sheet.cssRules].filter((r) => r instanceof CSSFontFaceRule);
+    } catch {
+      return [];
+    }
+  });
 
 /** What a picture needs to be a file of its own: its fonts as CSS, and its pictures as data addresses by their hash. */
-export const embedded = async (frames: readonly Paint[]): Promise<{ style: string; pictures: ReadonlyMap<string, string>; address: (hash: string) => string }> => {
+export const embedded = async (
+  frames: readonly Paint[],
+): Promise<{
+  style: string;
+  pictures: ReadonlyMap<string, string>;
+  address: (hash: string) => string;
+}> => {
   const { families, hashes } = hashesIn(frames);
-  const rules = await Promise.all(faces().filter((f) => families.has(f.style.getPropertyValue("font-family").replaceAll(/["']/g, ""))).map(async (f) => {
-    const url = /url\(["']?([^"')]+)["']?\)/.exec(f.cssText)?.[1];
-    return url ? f.cssText.replace(url, await dataAddress(new URL(url, f.parentStyleSheet?.href ?? document.baseURI).href)) : "";
-  }));
-  const pictures = new Map(await Promise.all([...hashes].map(async (h) => [h, await dataAddress(`/assets/${h}`)] as const)));
+  const rules = await Promise.all(
+    faces()
+      .filter((f) => families.has(f.style.getPropertyValue("font-family").replaceAll(/["']/g, "")))
+      .map(async (f) => {
+        const url = /url\(["']?([^"')]+)["']?\)/.exec(f.cssText)?.[1];
+        return url
+          ? f.cssText.replace(
+              url,
+              await dataAddress(new URL(url, f.parentStyleSheet?.href ?? document.baseURI).href),
+            )
+          : "";
+      }),
+  );
+  const pictures = new Map(
+    await Promise.all(
+      [...hashes].map(async (h) => [h, await dataAddress(`/assets/${h}`)] as const),
+    ),
+  );
   return { style: rules.join(""), pictures, address: (hash) => pictures.get(hash) ?? "" };
 };

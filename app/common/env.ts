@@ -23,9 +23,18 @@ const faces = new Map<string, Promise<Face | null>>();
 const faceOf = (font: FontAsset): Promise<Face | null> => {
   let face = faces.get(font.id);
   if (!face) {
-    const measured = fetch(`/assets/${font.hash}/face`).then((r) => (r.ok ? (r.json() as Promise<Face>) : null));
-    const drawn = new FontFace(font.family, `url(/assets/${font.hash})`, { weight: font.weight }).load().then((f) => { document.fonts.add(f); });
-    face = Promise.all([measured, drawn]).then(([m]) => m, () => null);
+    const measured = fetch(`/assets/${font.hash}/face`).then((r) =>
+      r.ok ? (r.json() as Promise<Face>) : null,
+    );
+    const drawn = new FontFace(font.family, `url(/assets/${font.hash})`, { weight: font.weight })
+      .load()
+      .then((f) => {
+        document.fonts.add(f);
+      });
+    face = Promise.all([measured, drawn]).then(
+      ([m]) => m,
+      () => null,
+    );
     faces.set(font.id, face);
   }
   return face;
@@ -39,9 +48,20 @@ const noFonts: readonly FontAsset[] = [];
  * assets of a project its own fonts are added as they arrive.
  */
 export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {
-  const base = useSyncExternalStore(subscribe, () => env, () => null);
-  const fonts = useMemo(() => (assets ? Object.values(assets).filter((a): a is FontAsset => a.kind === "font") : noFonts), [assets]);
-  const key = fonts.map((f) => f.id).sort().join();
+  const base = useSyncExternalStore(
+    subscribe,
+    () => env,
+    () => null,
+  );
+  const fonts = useMemo(
+    () =>
+      assets ? Object.values(assets).filter((a): a is FontAsset => a.kind === "font") : noFonts,
+    [assets],
+  );
+  const key = fonts
+    .map((f) => f.id)
+    .sort()
+    .join();
   const [, arrive] = useState(0);
   useEffect(() => {
     if (!base || key === "" || books.has(key)) return;
@@ -52,7 +72,9 @@ export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {
       books.set(key, { ...base, fonts: book as FontBook });
       if (!stale) arrive((n) => n + 1);
     });
-    return () => { stale = true; };
+    return () => {
+      stale = true;
+    };
   }, [base, key, fonts]);
   return key === "" ? base : (books.get(key) ?? base);
 };

@@ -7,7 +7,12 @@ let worker: { inspector: Remote<Inspector>; env: LayoutEnv | null } | null = nul
 
 /** The worker that looks pieces through, with the measures of fonts it needs; started when first asked for. */
 export const inspector = async (env: LayoutEnv): Promise<Remote<Inspector>> => {
-  worker ??= { inspector: wrap<Inspector>(new Worker(new URL("../../workers/inspector.ts", import.meta.url), { type: "module" })), env: null };
+  worker ??= {
+    inspector: wrap<Inspector>(
+      new Worker(new URL("../../workers/inspector.ts", import.meta.url), { type: "module" }),
+    ),
+    env: null,
+  };
   if (worker.env !== env) {
     worker.env = env;
     await worker.inspector.equip(env);

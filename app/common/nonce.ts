@@ -5,4 +5,6 @@ export const NonceContext = createContext<string | undefined>(undefined);
 
 /** For parts that add style elements in the browser: the nonce the page's own scripts came with. */
 export const pageNonce = (): string | undefined =>
-  typeof document === "undefined" ? undefined : document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce || undefined;
+  typeof document === "undefined"
+    ? undefined
+    : document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce || undefined;

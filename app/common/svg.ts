@@ -6,16 +6,25 @@ import type { SvgReader } from "../../workers/svg";
 const PATIENCE = 20_000;
 
 const outOfPatience = (): Promise<ReadSvg> =>
-  new Promise((resolve) => { setTimeout(() => resolve({ ok: false, error: `it takes longer than ${PATIENCE / 1000} s to read` }), PATIENCE); });
+  new Promise((resolve) => {
+    setTimeout(
+      () => resolve({ ok: false, error: `it takes longer than ${PATIENCE / 1000} s to read` }),
+      PATIENCE,
+    );
+  });
 
 const broken = (worker: Worker): Promise<ReadSvg> =>
-  new Promise((resolve) => { worker.onerror = () => resolve({ ok: false, error: "it cannot be read" }); });
+  new Promise((resolve) => {
+    worker.onerror = () => resolve({ ok: false, error: "it cannot be read" });
+  });
 
 /** Reads an SVG text in a worker of its own, which is ended when it takes too long: files come from anywhere. */
 export const readSvgApart = async (source: string): Promise<ReadSvg> => {
   const worker = new Worker(new URL("../../workers/svg.ts", import.meta.url), { type: "module" });
   try {
-    const read = wrap<SvgReader>(worker).readSvg(source).catch((): ReadSvg => ({ ok: false, error: "it cannot be read" }));
+    const read = wrap<SvgReader>(worker)
+      .readSvg(source)
+      .catch((): ReadSvg => ({ ok: false, error: "it cannot be read" }));
     return await Promise.race([read, broken(worker), outOfPatience()]);
   } finally {
     worker.terminate();

@@ -1,4 +1,6 @@
-const fields = "input:not([type=checkbox]), textarea, select, [contenteditable], [role=menu], .modal";
+const fields =
+  "input:not([type=checkbox]), textarea, select, [contenteditable], [role=menu], .modal";
 
 /** Whether keys pressed at a target belong to it: to a field, a menu or a dialog. */
-export const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.closest(fields) !== null;
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest(fields) !== null;

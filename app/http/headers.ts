@@ -9,7 +9,8 @@ export const giveNonce: RequestHandler = (_req, res, next) => {
   next();
 };
 
-const nonceOf = (_req: unknown, res: unknown): string => `'nonce-${(res as { locals: { nonce: string } }).locals.nonce}'`;
+const nonceOf = (_req: unknown, res: unknown): string =>
+  `'nonce-${(res as { locals: { nonce: string } }).locals.nonce}'`;
 
 /**
  * What a page of ours may load and run: its own files. Painted layers have style attributes, and outlines are computed by
@@ -39,7 +40,17 @@ const policy = helmet({
   xFrameOptions: { action: "deny" },
 });
 
-const unused = ["camera", "microphone", "geolocation", "payment", "usb", "serial", "midi", "hid", "display-capture"];
+const unused = [
+  "camera",
+  "microphone",
+  "geolocation",
+  "payment",
+  "usb",
+  "serial",
+  "midi",
+  "hid",
+  "display-capture",
+];
 
 const permissions: RequestHandler = (_req, res, next) => {
   res.setHeader("Permissions-Policy", unused.map((feature) => `${feature}=()`).join(", "));
@@ -48,9 +59,16 @@ const permissions: RequestHandler = (_req, res, next) => {
 
 /** Pages and data are asked for anew each time, unless an answer says otherwise itself. */
 const fresh: RequestHandler = (_req, res, next) => {
-  onHeaders(res, () => { if (!res.hasHeader("Cache-Control")) res.setHeader("Cache-Control", "no-store"); });
+  onHeaders(res, () => {
+    if (!res.hasHeader("Cache-Control")) res.setHeader("Cache-Control", "no-store");
+  });
   next();
 };
 
 /** The headers of every answer. */
-export const securityHeaders: RequestHandler[] = [giveNonce, policy as RequestHandler, permissions, fresh];
+export const securityHeaders: RequestHandler[] = [
+  giveNonce,
+  policy as RequestHandler,
+  permissions,
+  fresh,
+];

@@ -5,7 +5,10 @@ const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
 
 /** Which hosts are answered: loopback with our port, and what the start command allows (`name` or `name:port`). */
 export const allowedHosts = (port: number, more: readonly string[]): ReadonlySet<string> =>
-  new Set([...LOOPBACK.map((name) => `${name}:${port}`), ...more.map((host) => host.toLowerCase())]);
+  new Set([
+    ...LOOPBACK.map((name) => `${name}:${port}`),
+    ...more.map((host) => host.toLowerCase()),
+  ]);
 
 const isChange = (method: string): boolean => !["GET", "HEAD", "OPTIONS"].includes(method);
 
@@ -13,7 +16,8 @@ const isChange = (method: string): boolean => !["GET", "HEAD", "OPTIONS"].includ
 const spelled = (host: string): string => host.toLowerCase().replace(/:(80|443)$/, "");
 
 /** The host of an origin; null for one that has none, as `null`. */
-const hostOf = (origin: string): string | null => (URL.canParse(origin) ? spelled(new URL(origin).host) : null);
+const hostOf = (origin: string): string | null =>
+  URL.canParse(origin) ? spelled(new URL(origin).host) : null;
 
 /** Whether a page of ours asks: `none` is what a person typed in. Clients other than browsers do not say. */
 const isOurPage = (req: Request): boolean => {
@@ -27,7 +31,9 @@ const isOurOrigin = ({ headers: { origin, host } }: Request): boolean =>
 
 /** Whether a page is opened by a link from elsewhere. */
 const followsLink = ({ method, headers }: Request): boolean =>
-  method === "GET" && headers["sec-fetch-mode"] === "navigate" && headers["sec-fetch-dest"] === "document";
+  method === "GET" &&
+  headers["sec-fetch-mode"] === "navigate" &&
+  headers["sec-fetch-dest"] === "document";
 
 /**
  * Answers only requests that were meant for us. Without the check of `Host` a page of another site could have its name
@@ -38,10 +44,15 @@ export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
   const known = new Set([...hosts].map(spelled));
   return (req, res, next) => {
     if (!known.has(spelled(req.headers.host ?? ""))) {
-      res.status(421).type("text/plain").send("Nubble is not reached under this name. Start it with --allow-host to let it be.");
+      res
+        .status(421)
+        .type("text/plain")
+        .send("Nubble is not reached under this name. Start it with --allow-host to let it be.");
       return;
     }
-    const allowed = isChange(req.method) ? isOurPage(req) && isOurOrigin(req) : isOurPage(req) || followsLink(req);
+    const allowed = isChange(req.method)
+      ? isOurPage(req) && isOurOrigin(req)
+      : isOurPage(req) || followsLink(req);
     if (!allowed) {
       res.status(403).type("text/plain").send("Pages of other sites cannot use Nubble.");
       return;
@@ -54,7 +65,8 @@ export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
 export const guardAddress: RequestHandler = (req, res, next) => {
   try {
     const { pathname } = new URL(req.url, "http://localhost");
-    if (/%00/.test(pathname) || decodeURIComponent(pathname).includes("\0")) throw new URIError("NUL");
+    if (/%00/.test(pathname) || decodeURIComponent(pathname).includes("\0"))
+      throw new URIError("NUL");
     next();
   } catch {
     res.status(400).type("text/plain").send("This address cannot be read.");

@@ -12,7 +12,9 @@ const many = (count: number, seconds: number, applies: (req: Request) => boolean
     legacyHeaders: false,
     skip: (req) => !applies(req),
     // the same form as other answers to a save, so that the window waits and tries again
-    handler: (_req, res) => { res.status(429).json({ kind: "away", reason: "too much was asked for at once" }); },
+    handler: (_req, res) => {
+      res.status(429).json({ kind: "away", reason: "too much was asked for at once" });
+    },
   });
 
 const isPost = (req: Request): boolean => req.method !== "GET" && req.method !== "HEAD";
@@ -32,5 +34,7 @@ export const bodyLimit: RequestHandler = (req, res, next) => {
     return;
   }
   res.setHeader("Connection", "close");
-  res.status(413).json({ kind: "refused", reason: `more than ${LARGEST_BODY / 1e6} MB cannot be sent at once` });
+  res
+    .status(413)
+    .json({ kind: "refused", reason: `more than ${LARGEST_BODY / 1e6} MB cannot be sent at once` });
 };

@@ -28,8 +28,17 @@ class LiveStream {
   private readonly beat: NodeJS.Timeout;
   private ended = false;
 
-  constructor(private readonly log: ProjectLog, private readonly res: Response) {
-    res.status(200).set({ "Content-Type": "text/event-stream", "Cache-Control": "no-cache, no-transform", "X-Accel-Buffering": "no" });
+  constructor(
+    private readonly log: ProjectLog,
+    private readonly res: Response,
+  ) {
+    res
+      .status(200)
+      .set({
+        "Content-Type": "text/event-stream",
+        "Cache-Control": "no-cache, no-transform",
+        "X-Accel-Buffering": "no",
+      });
     res.flushHeaders();
     this.beat = setInterval(() => this.write(": still here\n\n"), HEARTBEAT_MS);
     res.on("close", () => this.close());
@@ -43,7 +52,9 @@ class LiveStream {
     this.fill(watch);
   }
 
-  say(event: string, data: object): void { this.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`); }
+  say(event: string, data: object): void {
+    this.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  }
 
   private pass(watch: Watch, change: LoggedChange): void {
     if (change.seq <= watch.sent) return;
@@ -62,10 +73,15 @@ class LiveStream {
   /** Reads what is missing from the log, once more if something came meanwhile. */
   private fill(watch: Watch): void {
     const before = watch.filling ?? Promise.resolve();
-    const now = before.then(() => this.readOn(watch)).catch((error: unknown) => {
-      if (!troubleOf(error)) console.error(error);
-      this.end();
-    }).then(() => { if (watch.filling === now) watch.filling = null; });
+    const now = before
+      .then(() => this.readOn(watch))
+      .catch((error: unknown) => {
+        if (!troubleOf(error)) console.error(error);
+        this.end();
+      })
+      .then(() => {
+        if (watch.filling === now) watch.filling = null;
+      });
     watch.filling = now;
   }
 
@@ -85,7 +101,8 @@ class LiveStream {
     if (this.ended) return;
     this.res.write(text);
     if (this.res.writableLength <= MOST_WAITING) return;
-    for (const { projectId } of this.watches) this.res.write(`event: reload\ndata: ${JSON.stringify({ project: projectId })}\n\n`);
+    for (const { projectId } of this.watches)
+      this.res.write(`event: reload\ndata: ${JSON.stringify({ project: projectId })}\n\n`);
     this.end();
   }
 
@@ -136,17 +153,26 @@ export const liveRoute = (log: ProjectLog): RequestHandler => {
   return (req, res, next) => {
     const asked = watchRequest.safeParse(watchesOf(req));
     if (!asked.success) {
-      res.status(400).type("text/plain").send("watch must name projects and numbers: PROJECT:NUMBER");
+      res
+        .status(400)
+        .type("text/plain")
+        .send("watch must name projects and numbers: PROJECT:NUMBER");
       return;
     }
     const open = async () => {
-      const found = await Promise.all(asked.data.map(async (w) => ({ ...w, exists: await log.exists(w.projectId) })));
+      const found = await Promise.all(
+        asked.data.map(async (w) => ({ ...w, exists: await log.exists(w.projectId) })),
+      );
       if (!found.some((w) => w.exists)) {
         res.status(404).type("text/plain").send("there is no such project");
         return;
       }
       if (!streams.enter(req, res)) {
-        res.status(429).set("Retry-After", "10").type("text/plain").send("too many streams are open");
+        res
+          .status(429)
+          .set("Retry-After", "10")
+          .type("text/plain")
+          .send("too many streams are open");
         return;
       }
       const stream = new LiveStream(log, res);

@@ -23,13 +23,20 @@ const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next) => {
   }
   const status = error instanceof URIError ? 400 : 500;
   if (status === 500) console.error(error);
-  res.status(status).type("text/plain").send(status === 400 ? "This address cannot be read." : "Nubble ran into a fault of its own.");
+  res
+    .status(status)
+    .type("text/plain")
+    .send(status === 400 ? "This address cannot be read." : "Nubble ran into a fault of its own.");
 };
 
 const app = express();
 app.disable("x-powered-by");
 app.set("query parser", "simple");
-app.use(morgan(":date[iso] :remote-addr :method :url :status :res[content-length] :response-time ms “:user-agent”"));
+app.use(
+  morgan(
+    ":date[iso] :remote-addr :method :url :status :res[content-length] :response-time ms “:user-agent”",
+  ),
+);
 app.use(...securityHeaders);
 app.use(guardOrigin(allowedHosts(port, NUBBLE_ALLOW_HOSTS.split(",").filter(Boolean))));
 app.use(guardAddress, ...rateLimits, bodyLimit);
@@ -37,11 +44,14 @@ app.get("/live", liveRoute(projectLog()));
 app.use(compression());
 app.use("/assets", express.static(join(client, "assets"), immutable));
 app.use(express.static(client, { maxAge: "1h" }));
-app.all("*", createRequestHandler({
-  build: () => import("virtual:react-router/server-build"),
-  mode: process.env.NODE_ENV ?? "production",
-  getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string }),
-}));
+app.all(
+  "*",
+  createRequestHandler({
+    build: () => import("virtual:react-router/server-build"),
+    mode: process.env.NODE_ENV ?? "production",
+    getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string }),
+  }),
+);
 app.use(answerFault);
 
 const server = app.listen(port, HOST, () => console.log(`listening on ${HOST}:${port}`));

@@ -9,24 +9,36 @@ import { pageNonce } from "../common/nonce";
 const nonce = pageNonce();
 if (nonce) setNonce(nonce);
 
-const RECENT = "nubble.colours", MOST_RECENT = 14;
+const RECENT = "nubble.colours",
+  MOST_RECENT = 14;
 
 const readRecent = (): string[] => {
   try {
     const list = JSON.parse(localStorage.getItem(RECENT) ?? "[]") as unknown;
-    return Array.isArray(list) ? list.filter((c): c is string => typeof c === "string" && parseColour(c) === c) : [];
-  } catch { return []; }
+    return Array.isArray(list)
+      ? list.filter((c): c is string => typeof c === "string" && parseColour(c) === c)
+      : [];
+  } catch {
+    return [];
+  }
 };
 
 /** Remembers a colour that was kept, newest first. */
 export const remember = (colour: string): void => {
   if (colour === "none") return;
   try {
-    localStorage.setItem(RECENT, JSON.stringify([colour, ...readRecent().filter((c) => c !== colour)].slice(0, MOST_RECENT)));
-  } catch { /* the browser's store is closed: there are no recent colours then */ }
+    localStorage.setItem(
+      RECENT,
+      JSON.stringify([colour, ...readRecent().filter((c) => c !== colour)].slice(0, MOST_RECENT)),
+    );
+  } catch {
+    /* the browser's store is closed: there are no recent colours then */
+  }
 };
 
-interface Dropper { open(): Promise<{ sRGBHex: string }> }
+interface Dropper {
+  open(): Promise<{ sRGBHex: string }>;
+}
 const dropperOf = (): Dropper | null => {
   const make = (window as unknown as { EyeDropper?: new () => Dropper }).EyeDropper;
   return make ? new make() : null;
@@ -43,21 +55,86 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
     const c = parseColour(text);
     if (c !== null) onPick(c);
   };
-  const hand = () => { picking.current = true; };
+  const hand = () => {
+    picking.current = true;
+  };
   return (
     <div className="colour-part">
       <div onPointerDownCapture={hand} onKeyDownCapture={hand}>
-        <HexAlphaColorPicker color={colour === "none" ? "#ffffff00" : colour} onChange={(c) => { if (picking.current) take(c); }} />
+        <HexAlphaColorPicker
+          color={colour === "none" ? "#ffffff00" : colour}
+          onChange={(c) => {
+            if (picking.current) take(c);
+          }}
+        />
       </div>
       <div className="colour-line">
-        <select aria-label="Notation" value={notation} onChange={(e) => { setNotation(e.target.value as Notation); setTyped(null); }}>{notations.map((n) => <option key={n}>{n}</option>)}</select>
-        <input className="mono" aria-label="Colour" spellCheck={false} value={typed ?? colourText(colour, notation)} onChange={(e) => { setTyped(e.target.value); take(e.target.value); }} onBlur={() => setTyped(null)} />
+        <select
+          aria-label="Notation"
+          value={notation}
+          onChange={(e) => {
+            setNotation(e.target.value as Notation);
+            setTyped(null);
+          }}
+        >
+          {notations.map((n) => (
+            <option key={n}>{n}</option>
+          ))}
+        </select>
+        <input
+          className="mono"
+          aria-label="Colour"
+          spellCheck={false}
+          value={typed ?? colourText(colour, notation)}
+          onChange={(e) => {
+            setTyped(e.target.value);
+            take(e.target.value);
+          }}
+          onBlur={() => setTyped(null)}
+        />
         {typeof window !== "undefined" && "EyeDropper" in window && (
-          <button type="button" className="tool framed" title="Pick from the screen" aria-label="Pick from the screen" onClick={() => void dropperOf()?.open().then((c) => take(c.sRGBHex), () => undefined)}><Icon name="dropper" /></button>
+          <button
+            type="button"
+            className="tool framed"
+            title="Pick from the screen"
+            aria-label="Pick from the screen"
+            onClick={() =>
+              void dropperOf()
+                ?.open()
+                .then(
+                  (c) => take(c.sRGBHex),
+                  () => undefined,
+                )
+            }
+          >
+            <Icon name="dropper" />
+          </button>
         )}
-        <button type="button" className="tool framed" title="No colour" aria-label="No colour" onClick={() => onPick("none")}><span className="chip none" /></button>
+        <button
+          type="button"
+          className="tool framed"
+          title="No colour"
+          aria-label="No colour"
+          onClick={() => onPick("none")}
+        >
+          <span className="chip none" />
+        </button>
       </div>
-      {recent.length > 0 && <div className="swatches" role="group" aria-label="Recent colours">{recent.map((c) => <button key={c} type="button" className="chip" title={c} aria-label={c} style={{ background: c }} onClick={() => onPick(c)} />)}</div>}
+      {recent.length > 0 && (
+        <div className="swatches" role="group" aria-label="Recent colours">
+          {recent.map((c) => (
+            <button
+              key={c}
+              type="button"
+              className="chip"
+              title={c}
+              aria-label={c}
+              style={{ background: c }}
+              onClick={() => onPick(c)}
+            />
+          ))}
+        </div>
+      )}
     </div>
   );
 };

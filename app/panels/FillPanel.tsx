@@ -9,13 +9,27 @@ import { Panel } from "./Panel";
 import { TokenPart } from "./TokenPart";
 
 type Kind = "colour" | "linear" | "radial" | "picture" | "token";
-const words: Readonly<Record<Kind, string>> = { colour: "Colour", linear: "Linear", radial: "Radial", picture: "Picture", token: "Token" };
+const words: Readonly<Record<Kind, string>> = {
+  colour: "Colour",
+  linear: "Linear",
+  radial: "Radial",
+  picture: "Picture",
+  token: "Token",
+};
 
-const colourOf = (fill: Fill): string => typeof fill === "string" ? fill : fill.kind === "picture" ? "#c9d8d2" : (fill.stops[0]?.colour ?? "#c9d8d2");
+const colourOf = (fill: Fill): string =>
+  typeof fill === "string"
+    ? fill
+    : fill.kind === "picture"
+      ? "#c9d8d2"
+      : (fill.stops[0]?.colour ?? "#c9d8d2");
 const stopsOf = (fill: Fill): readonly Stop[] => {
   if (typeof fill === "object" && fill.kind !== "picture") return fill.stops;
   const colour = colourOf(fill) === "none" ? "#1f6f5c" : colourOf(fill);
-  return [{ at: 0, colour }, { at: 1, colour: `${colour.slice(0, 7)}00` }];
+  return [
+    { at: 0, colour },
+    { at: 1, colour: `${colour.slice(0, 7)}00` },
+  ];
 };
 const kindOf = (fill: Fill): Kind => (typeof fill === "string" ? "colour" : fill.kind);
 
@@ -23,36 +37,94 @@ const kindOf = (fill: Fill): Kind => (typeof fill === "string" ? "colour" : fill
 const turned = (fill: Fill, kind: Kind): Fill => {
   if (kind === "colour") return colourOf(fill);
   if (kind === "linear") return { kind, angle: 180, stops: stopsOf(fill) };
-  if (kind === "radial") return { kind, centre: [0.5, 0.5], radii: [0.5, 0.5], stops: stopsOf(fill) };
+  if (kind === "radial")
+    return { kind, centre: [0.5, 0.5], radii: [0.5, 0.5], stops: stopsOf(fill) };
   return { kind: "picture", picture: "", fit: "cover", focus: [50, 50] };
 };
 
-interface Props { type: ValueType; said: Said | undefined; fill: Fill; onLive: (said: Said) => void; onDone: () => void; onKeyDown: (e: KeyboardEvent) => void }
+interface Props {
+  type: ValueType;
+  said: Said | undefined;
+  fill: Fill;
+  onLive: (said: Said) => void;
+  onDone: () => void;
+  onKeyDown: (e: KeyboardEvent) => void;
+}
 
 /** What fills a layer: a colour, a gradient, a picture, or a token. */
 export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props) => {
   const [kind, setKind] = useState<Kind>(isBound(said) ? "token" : kindOf(fill));
-  const kinds: Kind[] = type.is === "fill" ? ["colour", "linear", "radial", "picture", "token"] : ["colour", "token"];
+  const kinds: Kind[] =
+    type.is === "fill" ? ["colour", "linear", "radial", "picture", "token"] : ["colour", "token"];
   const go = (next: Kind) => {
     setKind(next);
-    if (next !== "token" && (isBound(said) || kindOf(fill) !== next) && next !== "picture") onLive(turned(fill, next));
+    if (next !== "token" && (isBound(said) || kindOf(fill) !== next) && next !== "picture")
+      onLive(turned(fill, next));
   };
-  const picture: PictureFill = typeof fill === "object" && fill.kind === "picture" ? fill : (turned(fill, "picture") as PictureFill);
+  const picture: PictureFill =
+    typeof fill === "object" && fill.kind === "picture"
+      ? fill
+      : (turned(fill, "picture") as PictureFill);
   return (
-    <Panel label="Fill" width={292} height={kind === "linear" || kind === "radial" ? 440 : 356} onKeyDown={onKeyDown}>
+    <Panel
+      label="Fill"
+      width={292}
+      height={kind === "linear" || kind === "radial" ? 440 : 356}
+      onKeyDown={onKeyDown}
+    >
       <div className="panel-tabs" role="tablist">
-        {kinds.map((k) => <button key={k} type="button" role="tab" aria-selected={k === kind} onClick={() => go(k)}>{words[k]}</button>)}
+        {kinds.map((k) => (
+          <button key={k} type="button" role="tab" aria-selected={k === kind} onClick={() => go(k)}>
+            {words[k]}
+          </button>
+        ))}
       </div>
       <div className="panel-body">
         {kind === "colour" && <ColourPart colour={colourOf(fill)} onPick={onLive} />}
-        {(kind === "linear" || kind === "radial") && typeof fill === "object" && fill.kind === kind && <GradientPart gradient={fill as Gradient} onChange={onLive} />}
-        {kind === "picture" && <>
-          <AssetPart of="picture" chosen={typeof picture.picture === "string" ? picture.picture : picture.picture.id} onPick={(id) => onLive({ ...picture, picture: id })} />
-          <label className="gradient-line">fit to<select value={picture.fit} onChange={(e) => onLive({ ...picture, fit: e.target.value as PictureFill["fit"] })}>{fits.map((f) => <option key={f}>{f}</option>)}</select></label>
-        </>}
-        {kind === "token" && <><TokenPart type={type} said={said} onPick={onLive} /><p className="quiet small mb-0 mt-2">Tokens are made on the project’s System page, or from a value with its menu.</p></>}
+        {(kind === "linear" || kind === "radial") &&
+          typeof fill === "object" &&
+          fill.kind === kind && <GradientPart gradient={fill as Gradient} onChange={onLive} />}
+        {kind === "picture" && (
+          <>
+            <AssetPart
+              of="picture"
+              chosen={typeof picture.picture === "string" ? picture.picture : picture.picture.id}
+              onPick={(id) => onLive({ ...picture, picture: id })}
+            />
+            <label className="gradient-line">
+              fit to
+              <select
+                value={picture.fit}
+                onChange={(e) => onLive({ ...picture, fit: e.target.value as PictureFill["fit"] })}
+              >
+                {fits.map((f) => (
+                  <option key={f}>{f}</option>
+                ))}
+              </select>
+            </label>
+          </>
+        )}
+        {kind === "token" && (
+          <>
+            <TokenPart type={type} said={said} onPick={onLive} />
+            <p className="quiet small mb-0 mt-2">
+              Tokens are made on the project’s System page, or from a value with its menu.
+            </p>
+          </>
+        )}
       </div>
-      <div className="panel-foot"><button type="button" className="btn btn-sm btn-primary" onClick={() => { if (typeof fill === "string") remember(fill); onDone(); }}>Done</button></div>
+      <div className="panel-foot">
+        <button
+          type="button"
+          className="btn btn-sm btn-primary"
+          onClick={() => {
+            if (typeof fill === "string") remember(fill);
+            onDone();
+          }}
+        >
+          Done
+        </button>
+      </div>
     </Panel>
   );
 };

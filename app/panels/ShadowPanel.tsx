@@ -9,30 +9,107 @@ import { Panel } from "./Panel";
 import { TokenPart } from "./TokenPart";
 
 const fresh: Shadow = { x: 0, y: 4, blur: 12, spread: 0, colour: "#20302e40" };
-const fields = [["x", "across"], ["y", "down"], ["blur", "blur"], ["spread", "spread"]] as const;
+const fields = [
+  ["x", "across"],
+  ["y", "down"],
+  ["blur", "blur"],
+  ["spread", "spread"],
+] as const;
 
 /** Shadows one after the other, the first on top, and the colour of the chosen one. */
-export const ShadowList = ({ shadows, onLive }: { shadows: readonly Shadow[]; onLive: (s: readonly Shadow[]) => void }) => {
+export const ShadowList = ({
+  shadows,
+  onLive,
+}: {
+  shadows: readonly Shadow[];
+  onLive: (s: readonly Shadow[]) => void;
+}) => {
   const [open, setOpen] = useState(0);
-  const change = (i: number, part: Partial<Shadow>) => onLive(shadows.map((s, k) => (k === i ? { ...s, ...part } : s)));
+  const change = (i: number, part: Partial<Shadow>) =>
+    onLive(shadows.map((s, k) => (k === i ? { ...s, ...part } : s)));
   const chosen = shadows[open];
   return (
     <div>
       {shadows.map((s, i) => (
         <div key={i} className={`shadow-line${i === open ? " on" : ""}`}>
-          <button type="button" className="chip" style={{ background: s.colour === "none" ? undefined : s.colour }} aria-label={`Colour of shadow ${i + 1}`} aria-pressed={i === open} onClick={() => setOpen(i)} />
-          {fields.map(([key, label]) => <NumberField key={key} label={`${label} of shadow ${i + 1}`} title={label} value={s[key]} min={key === "blur" ? 0 : -500} max={500} step={1} onChange={(n) => change(i, { [key]: n })} />)}
-          <label title="Inside the layer"><input type="checkbox" className="form-check-input" checked={s.inner ?? false} onChange={(e) => { const { inner: _, ...rest } = s; onLive(shadows.map((o, k) => (k === i ? (e.target.checked ? { ...rest, inner: true } : rest) : o))); }} /> inner</label>
-          <button type="button" className="tool small" aria-label={`Remove shadow ${i + 1}`} onClick={() => onLive(shadows.filter((_, k) => k !== i))}><Icon name="close" size={12} /></button>
+          <button
+            type="button"
+            className="chip"
+            style={{ background: s.colour === "none" ? undefined : s.colour }}
+            aria-label={`Colour of shadow ${i + 1}`}
+            aria-pressed={i === open}
+            onClick={() => setOpen(i)}
+          />
+          {fields.map(([key, label]) => (
+            <NumberField
+              key={key}
+              label={`${label} of shadow ${i + 1}`}
+              title={label}
+              value={s[key]}
+              min={key === "blur" ? 0 : -500}
+              max={500}
+              step={1}
+              onChange={(n) => change(i, { [key]: n })}
+            />
+          ))}
+          <label title="Inside the layer">
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={s.inner ?? false}
+              onChange={(e) => {
+                const { inner: _, ...rest } = s;
+                onLive(
+                  shadows.map((o, k) =>
+                    k === i ? (e.target.checked ? { ...rest, inner: true } : rest) : o,
+                  ),
+                );
+              }}
+            />{" "}
+            inner
+          </label>
+          <button
+            type="button"
+            className="tool small"
+            aria-label={`Remove shadow ${i + 1}`}
+            onClick={() => onLive(shadows.filter((_, k) => k !== i))}
+          >
+            <Icon name="close" size={12} />
+          </button>
         </div>
       ))}
-      <div className="gradient-line"><button type="button" className="btn btn-sm btn-outline-primary" disabled={shadows.length >= 12} onClick={() => { onLive([...shadows, fresh]); setOpen(shadows.length); }}>Add a shadow</button></div>
-      {chosen && <ColourPart key={open} colour={chosen.colour} onPick={(colour) => change(open, { colour })} />}
+      <div className="gradient-line">
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-primary"
+          disabled={shadows.length >= 12}
+          onClick={() => {
+            onLive([...shadows, fresh]);
+            setOpen(shadows.length);
+          }}
+        >
+          Add a shadow
+        </button>
+      </div>
+      {chosen && (
+        <ColourPart
+          key={open}
+          colour={chosen.colour}
+          onPick={(colour) => change(open, { colour })}
+        />
+      )}
     </div>
   );
 };
 
-interface Props { type: ValueType; said: Said | undefined; shadows: readonly Shadow[]; onLive: (said: Said) => void; onDone: () => void; onKeyDown: (e: KeyboardEvent) => void }
+interface Props {
+  type: ValueType;
+  said: Said | undefined;
+  shadows: readonly Shadow[];
+  onLive: (said: Said) => void;
+  onDone: () => void;
+  onKeyDown: (e: KeyboardEvent) => void;
+}
 
 /** A layer's shadows: outer and inner ones, each with its colour; or a token. */
 export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: Props) => {
@@ -40,13 +117,25 @@ export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: 
   return (
     <Panel label="Shadows" width={300} height={430} onKeyDown={onKeyDown}>
       <div className="panel-tabs" role="tablist">
-        <button type="button" role="tab" aria-selected={!token} onClick={() => setToken(false)}>Shadows</button>
-        <button type="button" role="tab" aria-selected={token} onClick={() => setToken(true)}>Token</button>
+        <button type="button" role="tab" aria-selected={!token} onClick={() => setToken(false)}>
+          Shadows
+        </button>
+        <button type="button" role="tab" aria-selected={token} onClick={() => setToken(true)}>
+          Token
+        </button>
       </div>
       <div className="panel-body">
-        {token ? <TokenPart type={type} said={said} onPick={onLive} /> : <ShadowList shadows={shadows} onLive={onLive} />}
+        {token ? (
+          <TokenPart type={type} said={said} onPick={onLive} />
+        ) : (
+          <ShadowList shadows={shadows} onLive={onLive} />
+        )}
       </div>
-      <div className="panel-foot"><button type="button" className="btn btn-sm btn-primary" onClick={onDone}>Done</button></div>
+      <div className="panel-foot">
+        <button type="button" className="btn btn-sm btn-primary" onClick={onDone}>
+          Done
+        </button>
+      </div>
     </Panel>
   );
 };

@@ -10,13 +10,27 @@ import { tokenWords } from "../common/tokens";
 export const TokenMark = ({ token }: { token: Token }) => {
   const { tokens } = useProject();
   const value = tokenValue(tokens, token.id);
-  if (token.type === "number" || token.type === "duration") return <span className="token-number mono">{String(value ?? "?")}</span>;
-  const background = token.type === "colour" && value !== "none" ? String(value) : token.type === "gradient" && value !== undefined ? gradientText(value as Gradient) : undefined;
+  if (token.type === "number" || token.type === "duration")
+    return <span className="token-number mono">{String(value ?? "?")}</span>;
+  const background =
+    token.type === "colour" && value !== "none"
+      ? String(value)
+      : token.type === "gradient" && value !== undefined
+        ? gradientText(value as Gradient)
+        : undefined;
   return <span className={`chip${background ? "" : " none"}`} style={{ background }} />;
 };
 
 /** The project's tokens that suit a property; a click binds to one. */
-export const TokenPart = ({ type, said, onPick }: { type: ValueType; said: Said | undefined; onPick: (said: Said) => void }) => {
+export const TokenPart = ({
+  type,
+  said,
+  onPick,
+}: {
+  type: ValueType;
+  said: Said | undefined;
+  onPick: (said: Said) => void;
+}) => {
   const { tokens } = useProject();
   const suited = inOrder(tokens).filter((t) => tokensFor(type).includes(t.type));
   if (suited.length === 0) return null;
@@ -25,8 +39,16 @@ export const TokenPart = ({ type, said, onPick }: { type: ValueType; said: Said 
       {suited.map((t) => {
         const on = isBound(said) && said.token === t.id;
         return (
-          <button key={t.id} type="button" role="option" aria-selected={on} className={`token-line${on ? " on" : ""}`} onClick={() => onPick({ token: t.id })}>
-            <TokenMark token={t} /><span className="token-name">{tokenWords(t)}</span>
+          <button
+            key={t.id}
+            type="button"
+            role="option"
+            aria-selected={on}
+            className={`token-line${on ? " on" : ""}`}
+            onClick={() => onPick({ token: t.id })}
+          >
+            <TokenMark token={t} />
+            <span className="token-name">{tokenWords(t)}</span>
           </button>
         );
       })}

@@ -14,15 +14,54 @@ import "./rehearsals.scss";
 type Results = Readonly<Record<Id, Readonly<Record<Id, Failure | null>>>>;
 type Going = "no" | "runs" | "done" | "stopped";
 
-const Line = ({ piece, results }: { piece: Piece; results: Readonly<Record<Id, Failure | null>> | undefined }) => {
+const Line = ({
+  piece,
+  results,
+}: {
+  piece: Piece;
+  results: Readonly<Record<Id, Failure | null>> | undefined;
+}) => {
   const session = useSession();
-  const all = inOrder(piece.rehearsals), run = all.filter((r) => results && r.id in results), failed = run.filter((r) => results?.[r.id]);
+  const all = inOrder(piece.rehearsals),
+    run = all.filter((r) => results && r.id in results),
+    failed = run.filter((r) => results?.[r.id]);
   return (
     <li className={failed.length ? "failing" : ""}>
-      <span className={`result ${failed.length ? "failed" : run.length === all.length ? "passed" : ""}`} role="img" aria-label={failed.length ? "fails" : run.length === all.length ? "passes" : "not run yet"}><Icon name={failed.length ? "close" : run.length === all.length ? "tick" : "time"} size={13} /></span>
+      <span
+        className={`result ${failed.length ? "failed" : run.length === all.length ? "passed" : ""}`}
+        role="img"
+        aria-label={failed.length ? "fails" : run.length === all.length ? "passes" : "not run yet"}
+      >
+        <Icon
+          name={failed.length ? "close" : run.length === all.length ? "tick" : "time"}
+          size={13}
+        />
+      </span>
       <Link to={`/projects/${session.id}/pieces/${piece.id}`}>{piece.name}</Link>
-      <span className="quiet small-text">{run.length === 0 ? `${all.length} to run` : failed.length ? `${failed.length} of ${all.length} fail` : run.length < all.length ? `${run.length} of ${all.length}` : `all ${all.length} pass`}</span>
-      {failed.length > 0 && <ul className="why">{failed.map((r) => { const f = results?.[r.id]; return f && <li key={r.id}><strong>{r.name}</strong>: step {f.step + 1}, after {Math.round(f.at)} ms: {f.why}.</li>; })}</ul>}
+      <span className="quiet small-text">
+        {run.length === 0
+          ? `${all.length} to run`
+          : failed.length
+            ? `${failed.length} of ${all.length} fail`
+            : run.length < all.length
+              ? `${run.length} of ${all.length}`
+              : `all ${all.length} pass`}
+      </span>
+      {failed.length > 0 && (
+        <ul className="why">
+          {failed.map((r) => {
+            const f = results?.[r.id];
+            return (
+              f && (
+                <li key={r.id}>
+                  <strong>{r.name}</strong>: step {f.step + 1}, after {Math.round(f.at)} ms: {f.why}
+                  .
+                </li>
+              )
+            );
+          })}
+        </ul>
+      )}
     </li>
   );
 };
@@ -31,32 +70,75 @@ const Line = ({ piece, results }: { piece: Piece; results: Readonly<Record<Id, F
 export const AllRehearsals = () => {
   const project = useProject();
   const env = useEnv(project.assets);
-  const [results, setResults] = useState<Results>({}), [going, setGoing] = useState<Going>("no");
+  const [results, setResults] = useState<Results>({}),
+    [going, setGoing] = useState<Going>("no");
   const pieces = inOrder(project.pieces).filter((p) => Object.keys(p.rehearsals).length > 0);
   const total = pieces.reduce((n, p) => n + Object.keys(p.rehearsals).length, 0);
-  const all = pieces.flatMap((p) => Object.keys(p.rehearsals).flatMap((r) => { const f = results[p.id]?.[r]; return f === undefined ? [] : [f]; })), failed = all.filter((f) => f !== null).length;
+  const all = pieces.flatMap((p) =>
+      Object.keys(p.rehearsals).flatMap((r) => {
+        const f = results[p.id]?.[r];
+        return f === undefined ? [] : [f];
+      }),
+    ),
+    failed = all.filter((f) => f !== null).length;
   const run = async () => {
     if (!env) return;
     setResults({});
     setGoing("runs");
     const got: Record<Id, Record<Id, Failure | null>> = {};
-    const done = await (await inspector(env)).rehearseAll(project, pieces.map((p) => p.id), proxy((piece: Id, rehearsal: Id, failure: Failure | null) => {
-      (got[piece] ??= {})[rehearsal] = failure;
-      setResults(Object.fromEntries(Object.entries(got).map(([id, r]) => [id, { ...r }])));
-    }));
+    const done = await (
+      await inspector(env)
+    ).rehearseAll(
+      project,
+      pieces.map((p) => p.id),
+      proxy((piece: Id, rehearsal: Id, failure: Failure | null) => {
+        (got[piece] ??= {})[rehearsal] = failure;
+        setResults(Object.fromEntries(Object.entries(got).map(([id, r]) => [id, { ...r }])));
+      }),
+    );
     setGoing(done ? "done" : "stopped");
   };
-  const stop = async () => { if (env) await (await inspector(env)).stopRehearsing(); };
+  const stop = async () => {
+    if (env) await (await inspector(env)).stopRehearsing();
+  };
   if (total === 0) return null;
   return (
     <section aria-labelledby="rehearsals-title">
       <div className="page-head">
-        <h1 className="h5 m-0" id="rehearsals-title">Rehearsals</h1>
-        <span role="status" className={`me-auto ${failed ? "trouble" : "quiet"}`}>{going === "no" ? "" : going === "runs" ? `${all.length} of ${total} …` : `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}</span>
-        {going === "runs" ? <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => void stop()}>Stop</button>
-          : <button type="button" className="btn btn-sm btn-outline-primary" disabled={!env} onClick={() => void run()}>Run all {total}</button>}
+        <h1 className="h5 m-0" id="rehearsals-title">
+          Rehearsals
+        </h1>
+        <span role="status" className={`me-auto ${failed ? "trouble" : "quiet"}`}>
+          {going === "no"
+            ? ""
+            : going === "runs"
+              ? `${all.length} of ${total} …`
+              : `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}
+        </span>
+        {going === "runs" ? (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-primary"
+            onClick={() => void stop()}
+          >
+            Stop
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-primary"
+            disabled={!env}
+            onClick={() => void run()}
+          >
+            Run all {total}
+          </button>
+        )}
       </div>
-      <ul className="rehearsal-results">{pieces.map((p) => <Line key={p.id} piece={p} results={results[p.id]} />)}</ul>
+      <ul className="rehearsal-results">
+        {pieces.map((p) => (
+          <Line key={p.id} piece={p} results={results[p.id]} />
+        ))}
+      </ul>
     </section>
   );
 };

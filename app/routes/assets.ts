@@ -4,14 +4,17 @@ import type { StoreAnswer } from "#server";
 import { readBody } from "../common/body";
 import type { Route } from "./+types/assets";
 
-const refuse = (reason: string, status: number) => data<StoreAnswer>({ kind: "refused", reason }, { status });
+const refuse = (reason: string, status: number) =>
+  data<StoreAnswer>({ kind: "refused", reason }, { status });
 
 /** Takes one picture or font file for a project. The change that uses it follows from the window. */
 export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first
-  if (request.headers.get("content-type") !== "application/octet-stream") return refuse("a file must be sent as application/octet-stream", 415);
+  if (request.headers.get("content-type") !== "application/octet-stream")
+    return refuse("a file must be sent as application/octet-stream", 415);
   try {
-    if (!(await projectLog().exists(params.projectId))) return refuse("there is no such project", 404);
+    if (!(await projectLog().exists(params.projectId)))
+      return refuse("there is no such project", 404);
     const bytes = await readBody(request, LARGEST_PICTURE);
     if (bytes === null) return refuse(`the file is larger than ${LARGEST_PICTURE / 1e6} MB`, 413);
     const answer = await storeAsset(bytes);

@@ -1,6 +1,13 @@
 import { data } from "react-router";
 import { limits } from "#core/project";
-import { decodeApart, decodeHere, ProjectDamaged, projectLog, sinceRequest, troubleOf } from "#server";
+import {
+  decodeApart,
+  decodeHere,
+  ProjectDamaged,
+  projectLog,
+  sinceRequest,
+  troubleOf,
+} from "#server";
 import type { Missed } from "#server";
 import { readBody } from "../common/body";
 import { withDatabase } from "../common/trouble";
@@ -12,9 +19,16 @@ const LARGE = 100_000;
 /** What may stand around a change in what is sent, bytes. */
 const ENVELOPE = 10_000;
 
-const statuses: Readonly<Record<SaveAnswer["kind"], number>> = { kept: 200, conflict: 200, refused: 422, unknown: 404, away: 503 };
+const statuses: Readonly<Record<SaveAnswer["kind"], number>> = {
+  kept: 200,
+  conflict: 200,
+  refused: 422,
+  unknown: 404,
+  away: 503,
+};
 
-const answer = (result: SaveAnswer, status = statuses[result.kind]) => data<SaveAnswer>(result, { status });
+const answer = (result: SaveAnswer, status = statuses[result.kind]) =>
+  data<SaveAnswer>(result, { status });
 const refuse = (reason: string, status: number) => answer({ kind: "refused", reason }, status);
 
 /** Changes after a number, for a window that missed some; as many as may be sent at once. */
@@ -30,7 +44,8 @@ export const loader = async ({ request, params }: Route.LoaderArgs) => {
 
 export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first, so it cannot change anything here
-  if (!request.headers.get("content-type")?.startsWith("application/json")) return refuse("a change must be sent as application/json", 415);
+  if (!request.headers.get("content-type")?.startsWith("application/json"))
+    return refuse("a change must be sent as application/json", 415);
   const bytes = await readBody(request, limits.change + ENVELOPE);
   if (bytes === null) return refuse(`the change is larger than ${limits.change / 1e6} MB`, 413);
   const decode = bytes.length > LARGE ? decodeApart : decodeHere;
@@ -42,7 +57,8 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     const trouble = troubleOf(error);
     if (trouble) return answer({ kind: "away", reason: trouble });
     console.error(error);
-    if (error instanceof ProjectDamaged) return answer({ kind: "away", reason: "the project cannot be read on the server" });
+    if (error instanceof ProjectDamaged)
+      return answer({ kind: "away", reason: "the project cannot be read on the server" });
     return refuse("the server ran into a fault of its own over it", 422);
   }
 };

@@ -15,16 +15,31 @@ export const meta: Route.MetaFunction = () => [{ title: "Projects · Nubble" }];
 const LARGEST_FORM = 20_000;
 
 const tileOf = ({ id, name, changedAt, project, reason }: Listed) => {
-  const count = (kind: string) => Object.values(project?.pieces ?? {}).filter((p) => p.kind === kind).length;
-  const first = project && (inOrder(project.pieces).find((p) => p.kind === "component") ?? startScreen(project));
-  return { id, name, changedAt: changedAt.toISOString(), components: count("component"), screens: count("screen"), project, reason, first: first?.id ?? null };
+  const count = (kind: string) =>
+    Object.values(project?.pieces ?? {}).filter((p) => p.kind === kind).length;
+  const first =
+    project &&
+    (inOrder(project.pieces).find((p) => p.kind === "component") ?? startScreen(project));
+  return {
+    id,
+    name,
+    changedAt: changedAt.toISOString(),
+    components: count("component"),
+    screens: count("screen"),
+    project,
+    reason,
+    first: first?.id ?? null,
+  };
 };
 
-export const loader = async () => ({ projects: (await withDatabase(() => projectLog().list())).map(tileOf) });
+export const loader = async () => ({
+  projects: (await withDatabase(() => projectLog().list())).map(tileOf),
+});
 
 /** The fields of a form as browsers send it by themselves; null when it is too large or of another kind. */
 const readForm = async (request: Request): Promise<Record<string, string> | null> => {
-  if (!request.headers.get("content-type")?.startsWith("application/x-www-form-urlencoded")) return null;
+  if (!request.headers.get("content-type")?.startsWith("application/x-www-form-urlencoded"))
+    return null;
   const bytes = await readBody(request, LARGEST_FORM);
   return bytes && Object.fromEntries(new URLSearchParams(bytes.toString("utf8")));
 };
@@ -33,19 +48,30 @@ export const action = async ({ request }: Route.ActionArgs) => {
   const form = await readForm(request);
   if (!form) return data({ error: "The form could not be read." }, { status: 400 });
   const parsed = newProjectRequest.safeParse(form);
-  if (!parsed.success) return data({ error: parsed.error.issues[0]?.message ?? "Give the project a name." }, { status: 422 });
+  if (!parsed.success)
+    return data(
+      { error: parsed.error.issues[0]?.message ?? "Give the project a name." },
+      { status: 422 },
+    );
   const id = newId();
   await withDatabase(() => projectLog().create(id, emptyProject(parsed.data.name)));
   return redirect(`/projects/${id}`);
 };
 
 const number = (n: number, word: string) => `${n === 0 ? "no" : n} ${word}${n === 1 ? "" : "s"}`;
-const when = (iso: string) => new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short", timeZone: "UTC" }).format(new Date(iso));
+const when = (iso: string) =>
+  new Intl.DateTimeFormat("en-GB", {
+    dateStyle: "medium",
+    timeStyle: "short",
+    timeZone: "UTC",
+  }).format(new Date(iso));
 
 /** A project that cannot be read: it is not hidden, and nothing can be done to it that would make it worse. */
 const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
   <div className="tile damaged">
-    <span className="tile-picture"><span className="quiet">cannot be read</span></span>
+    <span className="tile-picture">
+      <span className="quiet">cannot be read</span>
+    </span>
     <span className="tile-name">{name}</span>
     <span className="small-text text-danger">Damaged: {reason}. Nothing of it was changed.</span>
   </div>
@@ -56,31 +82,75 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== "idle";
   return (
     <>
-      <header className="bar"><span className="brand">Nubble</span></header>
+      <header className="bar">
+        <span className="brand">Nubble</span>
+      </header>
       <main className="page">
         <div className="page-head">
           <h1 className="h4 m-0">Projects</h1>
-          {!making && <button type="button" className="btn btn-primary btn-sm" onClick={() => setMaking(true)}>New project</button>}
+          {!making && (
+            <button
+              type="button"
+              className="btn btn-primary btn-sm"
+              onClick={() => setMaking(true)}
+            >
+              New project
+            </button>
+          )}
         </div>
         {making && (
           <Form method="post" className="new-line">
             <label htmlFor="project-name">Name</label>
-            <input id="project-name" name="name" className="form-control" autoFocus maxLength={120} placeholder="Harbour app" aria-invalid={actionData?.error ? true : undefined} aria-describedby="project-error" />
-            <button type="submit" className="btn btn-primary" disabled={busy}>Make it</button>
-            <button type="button" className="btn btn-outline-secondary" onClick={() => setMaking(false)}>Not now</button>
-            <span id="project-error" className="text-danger" role="alert">{actionData?.error}</span>
+            <input
+              id="project-name"
+              name="name"
+              className="form-control"
+              autoFocus
+              maxLength={120}
+              placeholder="Harbour app"
+              aria-invalid={actionData?.error ? true : undefined}
+              aria-describedby="project-error"
+            />
+            <button type="submit" className="btn btn-primary" disabled={busy}>
+              Make it
+            </button>
+            <button
+              type="button"
+              className="btn btn-outline-secondary"
+              onClick={() => setMaking(false)}
+            >
+              Not now
+            </button>
+            <span id="project-error" className="text-danger" role="alert">
+              {actionData?.error}
+            </span>
           </Form>
         )}
-        {loaderData.projects.length === 0 && <p className="quiet">No projects yet. Make one to draw your first component.</p>}
+        {loaderData.projects.length === 0 && (
+          <p className="quiet">No projects yet. Make one to draw your first component.</p>
+        )}
         <ul className="tiles">
           {loaderData.projects.map((p) => (
-            <li key={p.id}>{p.project === null ? <DamagedTile name={p.name} reason={p.reason ?? ""} /> : (
-              <Link to={`/projects/${p.id}`} className="tile">
-                <span className="tile-picture">{p.first === null ? <span className="quiet">empty</span> : <Thumbnail project={p.project} piece={p.first} />}</span>
-                <span className="tile-name">{p.name}</span>
-                <span className="quiet small-text">{number(p.components, "component")}, {number(p.screens, "screen")} · changed {when(p.changedAt)}</span>
-              </Link>
-            )}</li>
+            <li key={p.id}>
+              {p.project === null ? (
+                <DamagedTile name={p.name} reason={p.reason ?? ""} />
+              ) : (
+                <Link to={`/projects/${p.id}`} className="tile">
+                  <span className="tile-picture">
+                    {p.first === null ? (
+                      <span className="quiet">empty</span>
+                    ) : (
+                      <Thumbnail project={p.project} piece={p.first} />
+                    )}
+                  </span>
+                  <span className="tile-name">{p.name}</span>
+                  <span className="quiet small-text">
+                    {number(p.components, "component")}, {number(p.screens, "screen")} · changed{" "}
+                    {when(p.changedAt)}
+                  </span>
+                </Link>
+              )}
+            </li>
           ))}
         </ul>
       </main>

@@ -18,13 +18,22 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   const [screen, setScreen] = useState(first);
   useEffect(() => {
     if (!host.current) return;
-    const made = new Player(host.current, { env, project: latest.current, piece: first, onChange: (run) => setScreen(run.screen) });
+    const made = new Player(host.current, {
+      env,
+      project: latest.current,
+      piece: first,
+      onChange: (run) => setScreen(run.screen),
+    });
     player.current = made;
     // as the viewer's system says, and when that changes
-    const less = window.matchMedia("(prefers-reduced-motion: reduce)"), heed = () => made.setCalm(less.matches);
+    const less = window.matchMedia("(prefers-reduced-motion: reduce)"),
+      heed = () => made.setCalm(less.matches);
     heed();
     less.addEventListener("change", heed);
-    return () => { less.removeEventListener("change", heed); made.destroy(); };
+    return () => {
+      less.removeEventListener("change", heed);
+      made.destroy();
+    };
   }, [env, first]);
   useEffect(() => {
     latest.current = project;
@@ -32,7 +41,8 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   }, [project]);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.key.toLowerCase() === "r" && !e.ctrlKey && !e.metaKey && !e.altKey) player.current?.restart();
+      if (e.key.toLowerCase() === "r" && !e.ctrlKey && !e.metaKey && !e.altKey)
+        player.current?.restart();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
@@ -40,16 +50,36 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   return (
     <div className="play">
       <nav className="play-list" aria-label="Screens">
-        <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">← {project.pieces[screen]?.name ?? "Back"}</Link>
+        <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">
+          ← {project.pieces[screen]?.name ?? "Back"}
+        </Link>
         <h1 className="caption">Screens</h1>
         <ul>
           {piecesOf(project, "screen").map((s) => (
-            <li key={s.id}><button type="button" aria-current={s.id === screen ? "true" : undefined} onClick={() => player.current?.goTo(s.id)}>{s.name}</button></li>
+            <li key={s.id}>
+              <button
+                type="button"
+                aria-current={s.id === screen ? "true" : undefined}
+                onClick={() => player.current?.goTo(s.id)}
+              >
+                {s.name}
+              </button>
+            </li>
           ))}
         </ul>
-        <button type="button" className="tool framed" title="Restart (R)" onClick={() => player.current?.restart()}><Icon name="restart" size={14} />Start again</button>
+        <button
+          type="button"
+          className="tool framed"
+          title="Restart (R)"
+          onClick={() => player.current?.restart()}
+        >
+          <Icon name="restart" size={14} />
+          Start again
+        </button>
       </nav>
-      <main className="play-stage"><div ref={host} className="play-host" /></main>
+      <main className="play-stage">
+        <div ref={host} className="play-host" />
+      </main>
     </div>
   );
 };
@@ -59,15 +89,32 @@ export default function Play({ params }: Route.ComponentProps) {
   const project = useProject();
   const session = useSession();
   const env = useEnv(project.assets);
-  const asked = params.pieceId === undefined ? startScreen(project) : tableEntry(project.pieces, params.pieceId);
+  const asked =
+    params.pieceId === undefined
+      ? startScreen(project)
+      : tableEntry(project.pieces, params.pieceId);
   if (!asked || asked.kind !== "screen") {
     return (
       <main className="container py-5" style={{ maxWidth: 620 }}>
-        <h1 className="h3">{params.pieceId === undefined ? "There is nothing to play yet" : "There is no such screen"}</h1>
-        <p>{params.pieceId === undefined ? "A prototype starts on a screen. Make one and place a component on it." : "The screen may have been removed."}</p>
-        <Link className="btn btn-primary" to={`/projects/${session.id}`}>Back to {project.name}</Link>
+        <h1 className="h3">
+          {params.pieceId === undefined
+            ? "There is nothing to play yet"
+            : "There is no such screen"}
+        </h1>
+        <p>
+          {params.pieceId === undefined
+            ? "A prototype starts on a screen. Make one and place a component on it."
+            : "The screen may have been removed."}
+        </p>
+        <Link className="btn btn-primary" to={`/projects/${session.id}`}>
+          Back to {project.name}
+        </Link>
       </main>
     );
   }
-  return env ? <Theatre key={asked.id} env={env} project={project} first={asked.id} /> : <div className="play" />;
+  return env ? (
+    <Theatre key={asked.id} env={env} project={project} first={asked.id} />
+  ) : (
+    <div className="play" />
+  );
 }

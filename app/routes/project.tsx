@@ -6,19 +6,32 @@ import type { Route } from "./+types/project";
 
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const snapshot = await withDatabase(() => projectLog().read(params.projectId));
-  if (!snapshot) throw data("There is no project at this address. It may have been removed.", { status: 404 });
+  if (!snapshot)
+    throw data("There is no project at this address. It may have been removed.", { status: 404 });
   return { ...snapshot, id: params.projectId };
 };
 
 /** The window keeps the project up to date by itself once it has it. */
-export const shouldRevalidate = ({ currentParams, nextParams }: { currentParams: Record<string, string | undefined>; nextParams: Record<string, string | undefined> }) =>
-  currentParams.projectId !== nextParams.projectId;
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+}: {
+  currentParams: Record<string, string | undefined>;
+  nextParams: Record<string, string | undefined>;
+}) => currentParams.projectId !== nextParams.projectId;
 
-export const meta: Route.MetaFunction = ({ data: loaded }) => [{ title: loaded ? `${loaded.project.name} · Nubble` : "Nubble" }];
+export const meta: Route.MetaFunction = ({ data: loaded }) => [
+  { title: loaded ? `${loaded.project.name} · Nubble` : "Nubble" },
+];
 
 export default function ProjectRoute({ loaderData }: Route.ComponentProps) {
   return (
-    <SessionProvider key={loaderData.id} id={loaderData.id} seq={loaderData.seq} project={loaderData.project}>
+    <SessionProvider
+      key={loaderData.id}
+      id={loaderData.id}
+      seq={loaderData.seq}
+      project={loaderData.project}
+    >
       <Outlet />
     </SessionProvider>
   );

@@ -1,7 +1,17 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
-import { addToken, mergeTokens, motionUsesOf, removeToken, repeatedValues, setToken, tokenFindings, tokenFrom, usesOf } from "#core/edit";
+import {
+  addToken,
+  mergeTokens,
+  motionUsesOf,
+  removeToken,
+  repeatedValues,
+  setToken,
+  tokenFindings,
+  tokenFrom,
+  usesOf,
+} from "#core/edit";
 import { inOrder, orderAt, tokenTypes } from "#core/project";
 import type { FontAsset, Token, TokenType, TokenValue } from "#core/project";
 import { families, property, showValue } from "#core/properties";
@@ -23,51 +33,186 @@ import "../system/system.scss";
 
 const words: Readonly<Record<TokenType, { one: string; many: string; fresh: TokenValue }>> = {
   colour: { one: "colour", many: "Colours", fresh: "#1f6f5c" },
-  gradient: { one: "gradient", many: "Gradients", fresh: { kind: "linear", angle: 180, stops: [{ at: 0, colour: "#2c9a70" }, { at: 1, colour: "#17495c" }] } },
-  style: { one: "text style", many: "Text styles", fresh: { font: "Hanken Grotesk", weight: "600", size: 18 } },
-  shadow: { one: "shadow", many: "Shadows", fresh: [{ x: 0, y: 2, blur: 8, spread: 0, colour: "#20302e33" }] },
+  gradient: {
+    one: "gradient",
+    many: "Gradients",
+    fresh: {
+      kind: "linear",
+      angle: 180,
+      stops: [
+        { at: 0, colour: "#2c9a70" },
+        { at: 1, colour: "#17495c" },
+      ],
+    },
+  },
+  style: {
+    one: "text style",
+    many: "Text styles",
+    fresh: { font: "Hanken Grotesk", weight: "600", size: 18 },
+  },
+  shadow: {
+    one: "shadow",
+    many: "Shadows",
+    fresh: [{ x: 0, y: 2, blur: 8, spread: 0, colour: "#20302e33" }],
+  },
   number: { one: "size", many: "Sizes", fresh: 16 },
   duration: { one: "duration", many: "Durations", fresh: 200 },
   curve: { one: "curve", many: "Curves", fresh: "ease-out" },
   motion: { one: "motion", many: "Motions", fresh: { duration: 240, easing: "ease-out" } },
 };
 
-const Tile = ({ token, open, onOpen, onNote }: { token: Token; open: boolean; onOpen: () => void; onNote: (text: string) => void }) => {
+const Tile = ({
+  token,
+  open,
+  onOpen,
+  onNote,
+}: {
+  token: Token;
+  open: boolean;
+  onOpen: () => void;
+  onNote: (text: string) => void;
+}) => {
   const session = useSession();
   const project = useProject();
   const [naming, setNaming] = useState<"name" | "group" | null>(null);
-  const uses = usesOf(project, token.id), moved = token.type === "motion" ? motionUsesOf(project, token.id) : [], count = uses.length + moved.length;
+  const uses = usesOf(project, token.id),
+    moved = token.type === "motion" ? motionUsesOf(project, token.id) : [],
+    count = uses.length + moved.length;
   const places = [...new Set([...uses, ...moved].map((u) => project.pieces[u.piece]?.name))];
   const alias = typeof token.value === "object" && "alias" in token.value;
   return (
-    <SortItem id={token.id} name={token.name} as="li" className={`token-tile${open ? " open" : ""}`}>
-      {(grip) => <>
-        <div className="token-top">
-          {grip}
-          <button type="button" className="sample-button" aria-label={`Edit ${token.name}`} aria-expanded={open} onClick={onOpen}><Sample token={token} /></button>
-          <span className="token-words">
-            {naming === "name"
-              ? <NameField value={token.name} label="Name of the token" onDone={(name) => { setNaming(null); if (name) session.edit(setToken(token, { name })); }} />
-              : <button type="button" className="plain-name strong" title="Rename" onClick={() => setNaming("name")}>{token.name}</button>}
-            <span className="quiet small-text" title={places.join(", ")}>{alias ? "alias · " : ""}{count === 0 ? "not used" : `${count} place${count === 1 ? "" : "s"} in ${places.length} piece${places.length === 1 ? "" : "s"}`}</span>
-          </span>
-          <Dropdown align="end">
-            <Dropdown.Toggle as="button" type="button" className="tool small" aria-label={`More for ${token.name}`}>…</Dropdown.Toggle>
-            <Dropdown.Menu>
-              <Dropdown.Item as="button" type="button" onClick={() => setTimeout(() => setNaming("group"))}>Put into a group …</Dropdown.Item>
-              <Dropdown.Item as="button" type="button" onClick={() => { session.edit(addToken(project, token.type, `${token.name} alias`, { alias: token.id } as never, token.group).change); }}>New alias of it</Dropdown.Item>
-              <Dropdown.Item as="button" type="button" onClick={() => { if (session.edit(removeToken(project, token))) onNote(`${token.name} was removed; what was bound to it keeps its value.`); }}>Remove</Dropdown.Item>
-            </Dropdown.Menu>
-          </Dropdown>
-        </div>
-        {naming === "group" && <label className="group-field small-text">Group <NameField value={token.group || "Group"} label="Group of the token" onDone={(group) => { setNaming(null); if (group !== null) session.edit(setToken(token, { group })); }} /></label>}
-        {open && (
-          <>
-            <TokenEditor token={token} onChange={(value) => { const now = session.project.tokens[token.id]; if (now) session.edit(setToken(now, { value }), `token ${token.id}`, 1500); }} />
-            {uses.length > 0 && <ul className="token-uses" aria-label="Where it is used">{uses.slice(0, 12).map((u) => <li key={`${u.piece} ${u.look} ${u.layer} ${u.key}`}><Link to={`/projects/${session.id}/pieces/${u.piece}`}>{project.pieces[u.piece]?.name}</Link>: {project.pieces[u.piece]?.layers[u.layer]?.name}, {property(u.key)?.label}</li>)}{uses.length > 12 && <li className="quiet">and {uses.length - 12} more</li>}</ul>}
-          </>
-        )}
-      </>}
+    <SortItem
+      id={token.id}
+      name={token.name}
+      as="li"
+      className={`token-tile${open ? " open" : ""}`}
+    >
+      {(grip) => (
+        <>
+          <div className="token-top">
+            {grip}
+            <button
+              type="button"
+              className="sample-button"
+              aria-label={`Edit ${token.name}`}
+              aria-expanded={open}
+              onClick={onOpen}
+            >
+              <Sample token={token} />
+            </button>
+            <span className="token-words">
+              {naming === "name" ? (
+                <NameField
+                  value={token.name}
+                  label="Name of the token"
+                  onDone={(name) => {
+                    setNaming(null);
+                    if (name) session.edit(setToken(token, { name }));
+                  }}
+                />
+              ) : (
+                <button
+                  type="button"
+                  className="plain-name strong"
+                  title="Rename"
+                  onClick={() => setNaming("name")}
+                >
+                  {token.name}
+                </button>
+              )}
+              <span className="quiet small-text" title={places.join(", ")}>
+                {alias ? "alias · " : ""}
+                {count === 0
+                  ? "not used"
+                  : `${count} place${count === 1 ? "" : "s"} in ${places.length} piece${places.length === 1 ? "" : "s"}`}
+              </span>
+            </span>
+            <Dropdown align="end">
+              <Dropdown.Toggle
+                as="button"
+                type="button"
+                className="tool small"
+                aria-label={`More for ${token.name}`}
+              >
+                …
+              </Dropdown.Toggle>
+              <Dropdown.Menu>
+                <Dropdown.Item
+                  as="button"
+                  type="button"
+                  onClick={() => setTimeout(() => setNaming("group"))}
+                >
+                  Put into a group …
+                </Dropdown.Item>
+                <Dropdown.Item
+                  as="button"
+                  type="button"
+                  onClick={() => {
+                    session.edit(
+                      addToken(
+                        project,
+                        token.type,
+                        `${token.name} alias`,
+                        { alias: token.id } as never,
+                        token.group,
+                      ).change,
+                    );
+                  }}
+                >
+                  New alias of it
+                </Dropdown.Item>
+                <Dropdown.Item
+                  as="button"
+                  type="button"
+                  onClick={() => {
+                    if (session.edit(removeToken(project, token)))
+                      onNote(`${token.name} was removed; what was bound to it keeps its value.`);
+                  }}
+                >
+                  Remove
+                </Dropdown.Item>
+              </Dropdown.Menu>
+            </Dropdown>
+          </div>
+          {naming === "group" && (
+            <label className="group-field small-text">
+              Group{" "}
+              <NameField
+                value={token.group || "Group"}
+                label="Group of the token"
+                onDone={(group) => {
+                  setNaming(null);
+                  if (group !== null) session.edit(setToken(token, { group }));
+                }}
+              />
+            </label>
+          )}
+          {open && (
+            <>
+              <TokenEditor
+                token={token}
+                onChange={(value) => {
+                  const now = session.project.tokens[token.id];
+                  if (now) session.edit(setToken(now, { value }), `token ${token.id}`, 1500);
+                }}
+              />
+              {uses.length > 0 && (
+                <ul className="token-uses" aria-label="Where it is used">
+                  {uses.slice(0, 12).map((u) => (
+                    <li key={`${u.piece} ${u.look} ${u.layer} ${u.key}`}>
+                      <Link to={`/projects/${session.id}/pieces/${u.piece}`}>
+                        {project.pieces[u.piece]?.name}
+                      </Link>
+                      : {project.pieces[u.piece]?.layers[u.layer]?.name}, {property(u.key)?.label}
+                    </li>
+                  ))}
+                  {uses.length > 12 && <li className="quiet">and {uses.length - 12} more</li>}
+                </ul>
+              )}
+            </>
+          )}
+        </>
+      )}
     </SortItem>
   );
 };
@@ -77,7 +222,9 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
   const { tokens } = useProject();
   const [open, setOpen] = useState<string | null>(null);
   const own = inOrder(tokens).filter((t) => t.type === type);
-  const groups = [...new Set(own.map((t) => t.group))].sort((a, b) => (a === "" ? -1 : b === "" ? 1 : a < b ? -1 : 1));
+  const groups = [...new Set(own.map((t) => t.group))].sort((a, b) =>
+    a === "" ? -1 : b === "" ? 1 : a < b ? -1 : 1,
+  );
   const w = words[type];
   const add = () => {
     const made = addToken(session.project, type, w.one[0]?.toUpperCase() + w.one.slice(1), w.fresh);
@@ -85,13 +232,25 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
   };
   const move = (list: readonly Token[]) => (id: string, index: number) => {
     const token = tokens[id];
-    if (token) session.edit(setToken(token, { order: orderAt(list.filter((t) => t.id !== id), index) }));
+    if (token)
+      session.edit(
+        setToken(token, {
+          order: orderAt(
+            list.filter((t) => t.id !== id),
+            index,
+          ),
+        }),
+      );
   };
   return (
     <section aria-labelledby={`tokens-${type}`}>
       <div className="page-head">
-        <h2 className="h6 m-0" id={`tokens-${type}`}>{w.many}</h2>
-        <button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>New {w.one}</button>
+        <h2 className="h6 m-0" id={`tokens-${type}`}>
+          {w.many}
+        </h2>
+        <button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>
+          New {w.one}
+        </button>
       </div>
       {own.length === 0 && <p className="quiet small mb-0">None yet.</p>}
       {groups.map((group) => {
@@ -99,7 +258,19 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
         return (
           <div key={group}>
             {group !== "" && <h3 className="caption mt-3">{group}</h3>}
-            <ul className="token-tiles"><SortList ids={list.map((t) => t.id)} onMove={move(list)}>{list.map((t) => <Tile key={t.id} token={t} open={open === t.id} onOpen={() => setOpen(open === t.id ? null : t.id)} onNote={onNote} />)}</SortList></ul>
+            <ul className="token-tiles">
+              <SortList ids={list.map((t) => t.id)} onMove={move(list)}>
+                {list.map((t) => (
+                  <Tile
+                    key={t.id}
+                    token={t}
+                    open={open === t.id}
+                    onOpen={() => setOpen(open === t.id ? null : t.id)}
+                    onNote={onNote}
+                  />
+                ))}
+              </SortList>
+            </ul>
           </div>
         );
       })}
@@ -111,18 +282,64 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
 const Findings = () => {
   const session = useSession();
   const project = useProject();
-  const repeated = repeatedValues(project).filter((r) => r.places.length > 2).slice(0, 8);
+  const repeated = repeatedValues(project)
+    .filter((r) => r.places.length > 2)
+    .slice(0, 8);
   const { unused, equal } = tokenFindings(project);
-  if (repeated.length + unused.length + equal.length === 0) return <p className="quiet small mb-0">Nothing to tidy: no value repeats that could be a token, and every token is used and different.</p>;
+  if (repeated.length + unused.length + equal.length === 0)
+    return (
+      <p className="quiet small mb-0">
+        Nothing to tidy: no value repeats that could be a token, and every token is used and
+        different.
+      </p>
+    );
   return (
     <ul className="findings">
       {repeated.map((r) => {
         const value = showValue(r.value as never);
-        return <li key={`${r.type} ${value}`}><span className="sample tiny" style={r.type === "colour" ? { background: value } : {}} /><span><span className="mono">{value}</span> is said in {r.places.length} places</span>
-          <button type="button" className="btn btn-sm btn-link p-0" onClick={() => { session.edit(tokenFrom(session.project, r, r.type === "colour" ? value : words[r.type].one).change); }}>Make it a token</button></li>;
+        return (
+          <li key={`${r.type} ${value}`}>
+            <span
+              className="sample tiny"
+              style={r.type === "colour" ? { background: value } : {}}
+            />
+            <span>
+              <span className="mono">{value}</span> is said in {r.places.length} places
+            </span>
+            <button
+              type="button"
+              className="btn btn-sm btn-link p-0"
+              onClick={() => {
+                session.edit(
+                  tokenFrom(session.project, r, r.type === "colour" ? value : words[r.type].one)
+                    .change,
+                );
+              }}
+            >
+              Make it a token
+            </button>
+          </li>
+        );
       })}
-      {equal.map((group) => <li key={group[0]?.id}><span>{group.map((t) => t.name).join(", ")} have the same value</span><button type="button" className="btn btn-sm btn-link p-0" onClick={() => { session.edit(mergeTokens(session.project, group)); }}>Make them one</button></li>)}
-      {unused.length > 0 && <li><span>Not used: {unused.map((t) => t.name).join(", ")}</span></li>}
+      {equal.map((group) => (
+        <li key={group[0]?.id}>
+          <span>{group.map((t) => t.name).join(", ")} have the same value</span>
+          <button
+            type="button"
+            className="btn btn-sm btn-link p-0"
+            onClick={() => {
+              session.edit(mergeTokens(session.project, group));
+            }}
+          >
+            Make them one
+          </button>
+        </li>
+      ))}
+      {unused.length > 0 && (
+        <li>
+          <span>Not used: {unused.map((t) => t.name).join(", ")}</span>
+        </li>
+      )}
     </ul>
   );
 };
@@ -132,16 +349,46 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   const project = useProject();
   useEnv(project.assets);
   const own = Object.values(project.assets).filter((a): a is FontAsset => a.kind === "font");
-  const take = async (files: FileList | null) => { for (const file of files ?? []) { const result = await upload(session, file); if (!result.ok) onRefused(result.reason); } };
+  const take = async (files: FileList | null) => {
+    for (const file of files ?? []) {
+      const result = await upload(session, file);
+      if (!result.ok) onRefused(result.reason);
+    }
+  };
   return (
     <>
       <div className="page-head">
-        <h2 className="h6 m-0" id="fonts">Fonts</h2>
-        <label className="btn btn-sm btn-outline-primary file-button">Add font files …<input type="file" multiple accept=".ttf,.otf,.woff,.woff2" onChange={(e) => { void take(e.target.files); e.target.value = ""; }} /></label>
+        <h2 className="h6 m-0" id="fonts">
+          Fonts
+        </h2>
+        <label className="btn btn-sm btn-outline-primary file-button">
+          Add font files …
+          <input
+            type="file"
+            multiple
+            accept=".ttf,.otf,.woff,.woff2"
+            onChange={(e) => {
+              void take(e.target.files);
+              e.target.value = "";
+            }}
+          />
+        </label>
       </div>
       <ul className="font-list">
-        {own.map((f) => <li key={f.id}><span style={{ fontFamily: `"${f.family}"`, fontWeight: Number(f.weight) }}>{f.family}</span><span className="quiet small-text">weight {f.weight}, of this project</span></li>)}
-        {Object.entries(families).map(([family, list]) => <li key={family}><span style={{ fontFamily: `"${family}"` }}>{family}</span><span className="quiet small-text">{list.join(", ")}</span></li>)}
+        {own.map((f) => (
+          <li key={f.id}>
+            <span style={{ fontFamily: `"${f.family}"`, fontWeight: Number(f.weight) }}>
+              {f.family}
+            </span>
+            <span className="quiet small-text">weight {f.weight}, of this project</span>
+          </li>
+        ))}
+        {Object.entries(families).map(([family, list]) => (
+          <li key={family}>
+            <span style={{ fontFamily: `"${family}"` }}>{family}</span>
+            <span className="quiet small-text">{list.join(", ")}</span>
+          </li>
+        ))}
       </ul>
     </>
   );
@@ -156,17 +403,37 @@ export default function System() {
   return (
     <>
       <header className="bar">
-        <Link to="/" className="brand">Nubble</Link>
-        <nav className="crumbs" aria-label="Where you are"><Link to={`/projects/${session.id}`}>{project.name}</Link><span className="quiet">/</span><span className="strong">System</span></nav>
+        <Link to="/" className="brand">
+          Nubble
+        </Link>
+        <nav className="crumbs" aria-label="Where you are">
+          <Link to={`/projects/${session.id}`}>{project.name}</Link>
+          <span className="quiet">/</span>
+          <span className="strong">System</span>
+        </nav>
         <UndoButtons />
         <SaveMark />
       </header>
       <main className="page system">
         <h1 className="h4 mb-3">Tokens of {project.name}</h1>
-        <section aria-labelledby="tidy"><h2 className="h6" id="tidy"><Icon name="filter" size={14} /> To tidy</h2><Findings /></section>
-        {tokenTypes.map((type) => <Section key={type} type={type} onNote={setNote} />)}
-        <section aria-labelledby="timing-sheet"><h2 className="h6" id="timing-sheet">Timing sheet</h2><TimingSheet /></section>
-        <section aria-labelledby="fonts"><Fonts onRefused={setRefusal} /></section>
+        <section aria-labelledby="tidy">
+          <h2 className="h6" id="tidy">
+            <Icon name="filter" size={14} /> To tidy
+          </h2>
+          <Findings />
+        </section>
+        {tokenTypes.map((type) => (
+          <Section key={type} type={type} onNote={setNote} />
+        ))}
+        <section aria-labelledby="timing-sheet">
+          <h2 className="h6" id="timing-sheet">
+            Timing sheet
+          </h2>
+          <TimingSheet />
+        </section>
+        <section aria-labelledby="fonts">
+          <Fonts onRefused={setRefusal} />
+        </section>
       </main>
       {refusal !== null && <Notice bad text={refusal} onClose={() => setRefusal(null)} />}
       {note !== null && <UndoNotice key={note} text={note} onClose={() => setNote(null)} />}

@@ -9,7 +9,11 @@ export type Kept = Extract<SaveAnswer, { kind: "kept" }>;
 const kinds = ["kept", "conflict", "refused", "unknown", "away"];
 
 const isAnswer = (raw: unknown): raw is SaveAnswer =>
-  typeof raw === "object" && raw !== null && "kind" in raw && typeof raw.kind === "string" && kinds.includes(raw.kind);
+  typeof raw === "object" &&
+  raw !== null &&
+  "kind" in raw &&
+  typeof raw.kind === "string" &&
+  kinds.includes(raw.kind);
 
 /** Statuses that will not be another one when the same is sent again. */
 const final = [400, 413, 415, 422];

@@ -13,7 +13,10 @@ const SAVE_PATIENCE = 20_000;
 const READ_PATIENCE = 30_000;
 
 const readJson = async (address: string): Promise<unknown> => {
-  const response = await fetch(address, { headers: { Accept: "application/json" }, signal: AbortSignal.timeout(READ_PATIENCE) });
+  const response = await fetch(address, {
+    headers: { Accept: "application/json" },
+    signal: AbortSignal.timeout(READ_PATIENCE),
+  });
   if (response.status === 404) return null;
   if (!response.ok) throw new Error(`the server answered ${response.status}`);
   return response.json();
@@ -23,11 +26,15 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
   shelf,
   send: async (body) => {
     const response = await fetch(`/projects/${projectId}/changes`, {
-      method: "POST", headers: { "Content-Type": "application/json", Accept: "application/json" }, body, signal: AbortSignal.timeout(SAVE_PATIENCE),
+      method: "POST",
+      headers: { "Content-Type": "application/json", Accept: "application/json" },
+      body,
+      signal: AbortSignal.timeout(SAVE_PATIENCE),
     });
     return { status: response.status, answer: await response.json().catch(() => null) };
   },
-  since: async (seq) => (await readJson(`/projects/${projectId}/changes?since=${seq}`)) as Missed | null,
+  since: async (seq) =>
+    (await readJson(`/projects/${projectId}/changes?since=${seq}`)) as Missed | null,
   snapshot: async () => (await readJson(`/projects/${projectId}/snapshot`)) as Snapshot | null,
   now: () => Date.now(),
   later: (ms, call) => {
@@ -40,21 +47,28 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
 const locks = (): LockManager | undefined => navigator.locks as LockManager | undefined;
 
 /** A window holds a lock of this name as long as it is open. */
-const lockOf = (projectId: string, clientId: string): string => `nubble.window.${projectId}.${clientId}`;
+const lockOf = (projectId: string, clientId: string): string =>
+  `nubble.window.${projectId}.${clientId}`;
 
 /** Takes up what closed windows left behind, each as soon as its lock is free: it may still be closing. */
 class Leftovers {
   private readonly waiting = new Set<string>();
 
-  constructor(private readonly session: Session, private readonly shelf: BrowserShelf) {}
+  constructor(
+    private readonly session: Session,
+    private readonly shelf: BrowserShelf,
+  ) {}
 
   async look(): Promise<void> {
     for (const holder of await this.shelf.holders()) {
       if (this.waiting.has(holder)) continue;
       this.waiting.add(holder);
-      void locks()?.request(lockOf(this.session.id, holder), async () => {
-        this.session.adopt(await this.shelf.takeOver(holder));
-      }).catch(() => undefined).then(() => this.waiting.delete(holder));
+      void locks()
+        ?.request(lockOf(this.session.id, holder), async () => {
+          this.session.adopt(await this.shelf.takeOver(holder));
+        })
+        .catch(() => undefined)
+        .then(() => this.waiting.delete(holder));
     }
   }
 }
@@ -79,30 +93,37 @@ const shareAsides = (session: Session, shelf: BrowserShelf): (() => void) => {
   };
 };
 
-const hearFor = (session: Session, leftovers: Leftovers) => (message: FromHub): void => {
-  switch (message.kind) {
-    case "change":
-      if (!session.arrive(message.change)) void session.catchUp();
-      break;
-    case "at":
-      if (message.seq === null || message.seq > session.seq) void session.catchUp();
-      break;
-    case "connected":
-      session.retry();
-      // what came while the server could not be asked for what was missing
-      void session.catchUp();
-      break;
-    case "left":
-      void leftovers.look().catch(() => undefined);
-      break;
-  }
-};
+const hearFor =
+  (session: Session, leftovers: Leftovers) =>
+  (message: FromHub): void => {
+    switch (message.kind) {
+      case "change":
+        if (!session.arrive(message.change)) void session.catchUp();
+        break;
+      case "at":
+        if (message.seq === null || message.seq > session.seq) void session.catchUp();
+        break;
+      case "connected":
+        session.retry();
+        // what came while the server could not be asked for what was missing
+        void session.catchUp();
+        break;
+      case "left":
+        void leftovers.look().catch(() => undefined);
+        break;
+    }
+  };
 
 /** Asks the browser not to clear away what is not saved when it runs out of room. */
-const askForKeeping = (): void => void (navigator.storage as StorageManager | undefined)?.persist().catch(() => false);
+const askForKeeping = (): void =>
+  void (navigator.storage as StorageManager | undefined)?.persist().catch(() => false);
 
 /** Gets ready to keep what cannot be saved, and takes up what earlier visits could not. */
-const takeUpEarlier = async (session: Session, shelf: BrowserShelf, leftovers: Leftovers): Promise<void> => {
+const takeUpEarlier = async (
+  session: Session,
+  shelf: BrowserShelf,
+  leftovers: Leftovers,
+): Promise<void> => {
   await shelf.ready();
   askForKeeping();
   for (const { holder, items, forget } of await olderLeftovers(session.id)) {
@@ -116,7 +137,9 @@ const takeUpEarlier = async (session: Session, shelf: BrowserShelf, leftovers: L
 /** Holds a lock until what is returned is called; `whenHeld` is called once it is held, at once where there are no locks. */
 const holdLock = (name: string, whenHeld: () => void): (() => void) => {
   let release = () => {};
-  const held = new Promise<void>((resolve) => { release = resolve; });
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
   const manager = locks();
   if (!manager) whenHeld();
   void manager?.request(name, () => {
@@ -142,9 +165,13 @@ const watchWindow = (session: Session, live: Live): (() => void) => {
     live.wake();
     session.retry();
   };
-  const stay = (event: BeforeUnloadEvent) => { if (session.atRisk) event.preventDefault(); };
+  const stay = (event: BeforeUnloadEvent) => {
+    if (session.atRisk) event.preventDefault();
+  };
   // with locks the others notice by themselves that this window is gone
-  const leave = () => { if (!locks()) live.close(); };
+  const leave = () => {
+    if (!locks()) live.close();
+  };
   window.addEventListener("online", retry);
   window.addEventListener("beforeunload", stay);
   window.addEventListener("pagehide", leave);
@@ -156,7 +183,10 @@ const watchWindow = (session: Session, live: Live): (() => void) => {
 };
 
 /** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
-export const openSession = (id: string, start: Snapshot): { session: Session; close: () => void } => {
+export const openSession = (
+  id: string,
+  start: Snapshot,
+): { session: Session; close: () => void } => {
   const clientId = newId();
   const shelf = new BrowserShelf(id, clientId);
   const session = new Session(id, clientId, start, outsideOf(id, shelf));
@@ -164,7 +194,9 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
   const live = openLive(hearFor(session, leftovers));
   const lock = lockOf(id, clientId);
   let closed = false;
-  const release = holdLock(lock, () => { if (!closed) live.watch(id, session.seq, lock); });
+  const release = holdLock(lock, () => {
+    if (!closed) live.watch(id, session.seq, lock);
+  });
   const stopSharing = shareAsides(session, shelf);
   const stopWatching = watchWindow(session, live);
   const stopWaking = wakeWithSaving(session, live);
@@ -183,7 +215,10 @@ export const openSession = (id: string, start: Snapshot): { session: Session; cl
     live.close();
     // what is on its way is still sent; what cannot be sent now is taken up by the next visit
     if (session.save.kind !== "saving") end();
-    else session.subscribe(() => { if (session.save.kind !== "saving") end(); });
+    else
+      session.subscribe(() => {
+        if (session.save.kind !== "saving") end();
+      });
     session.retry();
   };
   return { session, close };

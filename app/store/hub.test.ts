@@ -15,11 +15,20 @@ class Wire {
     this.opened++;
     if (this.away) events.failed();
     else events.opened();
-    return () => { this.open = this.open.filter((s) => s !== stream); };
+    return () => {
+      this.open = this.open.filter((s) => s !== stream);
+    };
   };
 }
 
-const change = (seq: number) => ({ seq, base: seq - 1, changeId: `change${seq}`, clientId: "other", label: "x", ops: [] });
+const change = (seq: number) => ({
+  seq,
+  base: seq - 1,
+  changeId: `change${seq}`,
+  clientId: "other",
+  label: "x",
+  ops: [],
+});
 
 let clock: Clock, wire: Wire, hub: Hub;
 beforeEach(() => {
@@ -61,7 +70,12 @@ describe("one stream for all windows of a browser", () => {
     wire.open[0]?.events.changed("p", change(6));
     windowOf("q", 2);
     await clock.wait(100);
-    expect(wire.open.map((s) => s.watched)).toEqual([[{ project: "p", seq: 6 }, { project: "q", seq: 2 }]]);
+    expect(wire.open.map((s) => s.watched)).toEqual([
+      [
+        { project: "p", seq: 6 },
+        { project: "q", seq: 2 },
+      ],
+    ]);
   });
 
   it("comes back after it broke, waiting longer each time, and what it says when it is closed is not heard", async () => {

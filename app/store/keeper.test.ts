@@ -31,7 +31,13 @@ class SlowShelf {
 }
 
 const edit = (changeId: string, label: string): Unsaved => ({
-  changeId, clientId: "window1", change: { label, ops: [set(["name"], label)] }, base: 0, madeAt: 0, late: false, place: 0,
+  changeId,
+  clientId: "window1",
+  change: { label, ops: [set(["name"], label)] },
+  base: 0,
+  madeAt: 0,
+  late: false,
+  place: 0,
 });
 
 let clock: Clock, shelf: SlowShelf, keeper: Keeper;
@@ -57,7 +63,11 @@ describe("what a browser is given to keep", () => {
     shelf.end();
     shelf.end();
     await clock.wait(0);
-    expect([shelf.kept.get("a"), shelf.underWay.length, keeper.atRisk]).toEqual(["fourth", 0, false]);
+    expect([shelf.kept.get("a"), shelf.underWay.length, keeper.atRisk]).toEqual([
+      "fourth",
+      0,
+      false,
+    ]);
   });
 
   it("is not overwritten by an older write that failed and is made again", async () => {

@@ -20,8 +20,10 @@ const AGAIN = 3000;
 type Waiting<T> = Map<string, T | null>;
 
 /** What of an older write that failed still has to be written: nothing that a newer write has taken along. */
-const stillToWrite = <T>(failed: ReadonlyMap<string, T | null>, newer: readonly ReadonlyMap<string, T | null>[]): Waiting<T> =>
-  new Map([...failed].filter(([id]) => !newer.some((later) => later.has(id))));
+const stillToWrite = <T>(
+  failed: ReadonlyMap<string, T | null>,
+  newer: readonly ReadonlyMap<string, T | null>[],
+): Waiting<T> => new Map([...failed].filter(([id]) => !newer.some((later) => later.has(id))));
 
 const holdsSomething = ({ queue, aside }: Batch): boolean =>
   [...queue.values(), ...aside.values()].some((item) => item !== null);
@@ -48,10 +50,18 @@ export class Keeper {
     return [{ queue: this.queue, aside: this.aside }, ...this.underWay].some(holdsSomething);
   }
 
-  keep(item: Unsaved): void { this.queue.set(item.changeId, item); }
-  forget(changeId: string): void { this.queue.set(changeId, null); }
-  setAside(item: Aside): void { this.aside.set(item.changeId, item); }
-  forgetAside(changeId: string): void { this.aside.set(changeId, null); }
+  keep(item: Unsaved): void {
+    this.queue.set(item.changeId, item);
+  }
+  forget(changeId: string): void {
+    this.queue.set(changeId, null);
+  }
+  setAside(item: Aside): void {
+    this.aside.set(item.changeId, item);
+  }
+  forgetAside(changeId: string): void {
+    this.aside.set(changeId, null);
+  }
 
   /** Writes what was asked for since. */
   flush(): void {
@@ -62,7 +72,10 @@ export class Keeper {
     this.queue = new Map();
     this.aside = new Map();
     this.underWay = [...this.underWay, batch];
-    this.shelf.write(batch).then(() => this.written(batch), () => this.failed(batch));
+    this.shelf.write(batch).then(
+      () => this.written(batch),
+      () => this.failed(batch),
+    );
   }
 
   private written(batch: Batch): void {
@@ -75,8 +88,20 @@ export class Keeper {
   private failed(batch: Batch): void {
     const newer = this.underWay.slice(this.underWay.indexOf(batch) + 1);
     this.underWay = this.underWay.filter((other) => other !== batch);
-    this.queue = new Map([...stillToWrite(batch.queue, newer.map((b) => b.queue)), ...this.queue]);
-    this.aside = new Map([...stillToWrite(batch.aside, newer.map((b) => b.aside)), ...this.aside]);
+    this.queue = new Map([
+      ...stillToWrite(
+        batch.queue,
+        newer.map((b) => b.queue),
+      ),
+      ...this.queue,
+    ]);
+    this.aside = new Map([
+      ...stillToWrite(
+        batch.aside,
+        newer.map((b) => b.aside),
+      ),
+      ...this.aside,
+    ]);
     this.cancelAgain = this.later(AGAIN, () => this.flush());
     this.changed();
   }

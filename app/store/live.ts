@@ -24,7 +24,10 @@ const ownLine = (hear: (message: FromHub) => void): Line => {
 };
 
 const sharedLine = (hear: (message: FromHub) => void): Line => {
-  const worker = new SharedWorker(new URL("../../workers/live.ts", import.meta.url), { type: "module", name: "nubble-live" });
+  const worker = new SharedWorker(new URL("../../workers/live.ts", import.meta.url), {
+    type: "module",
+    name: "nubble-live",
+  });
   worker.port.onmessage = ({ data }: MessageEvent<FromHub>) => hear(data);
   worker.port.start();
   return {

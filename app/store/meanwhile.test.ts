@@ -12,7 +12,10 @@ beforeEach(() => {
 const keptX = () => knob(port.project)?.x;
 const another = () => new Pane(port, "window2");
 
-const movedY = (by: Pane, y: number, label: string): Change => ({ ...setValues(by.session.project.pieces["alert-switch"] as never, {}, { knob: { y } }), label });
+const movedY = (by: Pane, y: number, label: string): Change => ({
+  ...setValues(by.session.project.pieces["alert-switch"] as never, {}, { knob: { y } }),
+  label,
+});
 
 describe("somebody else changes the same at the same moment", () => {
   it("the last one wins, and the other is told once a gesture and can take theirs back", async () => {
@@ -25,7 +28,11 @@ describe("somebody else changes the same at the same moment", () => {
     other.move(61, "drag", "Drag knob");
     await pane.wait(200);
     await pane.listen();
-    expect(pane.words).toEqual([expect.stringMatching(/Another window changed x of “Knob” in “Alert switch” at the same time as you \(“Drag knob”\)/)]);
+    expect(pane.words).toEqual([
+      expect.stringMatching(
+        /Another window changed x of “Knob” in “Alert switch” at the same time as you \(“Drag knob”\)/,
+      ),
+    ]);
     expect([pane.x, keptX(), other.words]).toEqual([61, 61, []]);
     pane.said[0]?.action?.run();
     await pane.wait(200);
@@ -50,7 +57,9 @@ describe("somebody else changes the same at the same moment", () => {
     await other.wait(200);
     pane.move(50, null, "Nudge");
     await pane.wait(200);
-    expect(pane.words).toEqual([expect.stringMatching(/“Nudge” is saved, but .* was removed meanwhile/)]);
+    expect(pane.words).toEqual([
+      expect.stringMatching(/“Nudge” is saved, but .* was removed meanwhile/),
+    ]);
     expect(pane.session.project.pieces["alert-switch"]).toBeUndefined();
     await other.listen();
     other.session.undo();
@@ -78,7 +87,10 @@ describe("what was made offline", () => {
     pane.mode = "closed";
     pane.move(50, null, "Mine");
     await pane.wait(500);
-    port.other({ ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }), label: "Theirs" });
+    port.other({
+      ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }),
+      label: "Theirs",
+    });
     pane.mode = "open";
     await pane.wait(10_000);
     return pane;
@@ -87,7 +99,9 @@ describe("what was made offline", () => {
   it("does not overwrite what is newer: it is set aside, and says by what", async () => {
     await offline();
     expect([keptX(), pane.x, pane.session.save.kind]).toEqual([60, 60, "saved"]);
-    expect(pane.session.aside).toMatchObject([{ change: { label: "Mine" }, why: { kind: "conflict", clashes: [{ label: "Theirs" }] } }]);
+    expect(pane.session.aside).toMatchObject([
+      { change: { label: "Mine" }, why: { kind: "conflict", clashes: [{ label: "Theirs" }] } },
+    ]);
     expect(pane.words).toEqual(["“Mine” was set aside: others changed the same meanwhile."]);
     expect(pane.store.aside.size).toBe(1);
   });
@@ -121,7 +135,10 @@ describe("what was made offline", () => {
       pane.move(x, null, "Nudge");
       await pane.wait(300);
     }
-    port.other({ ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }), label: "Theirs" });
+    port.other({
+      ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }),
+      label: "Theirs",
+    });
     pane.mode = "open";
     await pane.wait(10_000);
     expect(pane.session.aside.map((a) => a.change.label)).toEqual(["Nudge"]);
@@ -147,7 +164,10 @@ describe("what was made offline", () => {
     pane.move(50, null, "Left");
     await pane.wait(500);
     pane.session.end();
-    port.other({ ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }), label: "Newer" });
+    port.other({
+      ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }),
+      label: "Newer",
+    });
     const next = new Pane(port, "window2", port.clock, pane.store);
     next.takeOver("window1");
     expect(next.x).toBe(60);
@@ -158,7 +178,10 @@ describe("what was made offline", () => {
   });
 
   it("an edit on top of what the window has not heard of for long is not taken for live", async () => {
-    port.other({ ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }), label: "Theirs" });
+    port.other({
+      ...setValues(port.project.pieces["alert-switch"] as never, {}, { knob: { x: 60 } }),
+      label: "Theirs",
+    });
     await pane.wait(60_000);
     pane.move(50, null, "After sleep");
     await pane.wait(500);
@@ -171,7 +194,10 @@ describe("a removal", () => {
   it("is undone by its number: the record does not travel", async () => {
     const bodies: string[] = [];
     const receive = port.receive.bind(port);
-    port.receive = (body) => { bodies.push(body); return receive(body); };
+    port.receive = (body) => {
+      bodies.push(body);
+      return receive(body);
+    };
     const before = pane.session.project;
     pane.session.edit(removePiece(before, "alert-switch"));
     await pane.wait(300);
@@ -204,7 +230,10 @@ describe("one change that cannot be kept", () => {
   });
 
   it("texts that no database keeps are cleaned before anything is made of them", async () => {
-    pane.session.edit({ label: "Name\ud83d", ops: [set(["name"], "Kelp\u0000way \udc00 kit\ud83d")] });
+    pane.session.edit({
+      label: "Name\ud83d",
+      ops: [set(["name"], "Kelp\u0000way \udc00 kit\ud83d")],
+    });
     await pane.wait(300);
     expect(port.project.name).toBe("Kelpway \ufffd kit");
     expect(port.log[0]?.label).toBe("Name");

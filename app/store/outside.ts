@@ -6,7 +6,12 @@ export type SaveState =
   | { readonly kind: "saved" }
   | { readonly kind: "saving" }
   /** `kept`: all of it is on this computer's disk and outlives the window */
-  | { readonly kind: "waiting"; readonly reason: string; readonly changes: number; readonly kept: boolean };
+  | {
+      readonly kind: "waiting";
+      readonly reason: string;
+      readonly changes: number;
+      readonly kept: boolean;
+    };
 
 /** A sentence for the person at the window, and what can be done about it. */
 export interface Message {

@@ -16,10 +16,14 @@ export class OwnChanges {
   private list: readonly LoggedChange[] = [];
   private readonly told = new Set<string>();
 
-  note(change: LoggedChange): void { this.list = [...this.list, change].slice(-REMEMBERED); }
+  note(change: LoggedChange): void {
+    this.list = [...this.list, change].slice(-REMEMBERED);
+  }
 
   /** From now on what was told already is told again. */
-  beginGesture(): void { this.told.clear(); }
+  beginGesture(): void {
+    this.told.clear();
+  }
 
   /** What another's change takes from one's own, once a gesture; `before` is the project it was made to. */
   lossTo(change: LoggedChange, before: Project): Loss | null {

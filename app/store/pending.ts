@@ -49,7 +49,10 @@ export const joinedAside = (first: Aside | undefined, next: Aside): Aside | null
     ...first,
     madeAt: next.madeAt,
     change: { label: next.change.label, ops: merge(first.change.ops, next.change.ops) },
-    why: { kind: "conflict", clashes: [...first.why.clashes, ...next.why.clashes.filter((c) => !seen.has(c.seq))] },
+    why: {
+      kind: "conflict",
+      clashes: [...first.why.clashes, ...next.why.clashes.filter((c) => !seen.has(c.seq))],
+    },
   };
 };
 
@@ -58,7 +61,13 @@ const count = z.number().int().min(0);
 
 /** The form in which changes are kept over a reload: what lies in a browser's storage may be anything. */
 export const unsavedSchema = z.object({
-  changeId: id, clientId: id, change: changeSchema, base: count, madeAt: z.number(), late: z.boolean(), place: count,
+  changeId: id,
+  clientId: id,
+  change: changeSchema,
+  base: count,
+  madeAt: z.number(),
+  late: z.boolean(),
+  place: count,
 });
 
 const clash = z.object({ seq: count, label: z.string(), paths: z.array(z.array(z.string())) });
@@ -71,5 +80,12 @@ export const asideSchema = unsavedSchema.extend({
 });
 
 /** What of a change in the queue is kept over a reload. */
-export const unsavedOf = ({ changeId, clientId, change, base, madeAt, late, place }: Unsaved): Unsaved =>
-  ({ changeId, clientId, change, base, madeAt, late, place });
+export const unsavedOf = ({
+  changeId,
+  clientId,
+  change,
+  base,
+  madeAt,
+  late,
+  place,
+}: Unsaved): Unsaved => ({ changeId, clientId, change, base, madeAt, late, place });

@@ -11,17 +11,32 @@ const Context = createContext<Session | null>(null);
 
 /** A session that only shows: what the server renders, and the window before it is connected. */
 const idle = (id: string, seq: number, project: Project): Session =>
-  new Session(id, "server", { seq, project }, {
-    send: () => Promise.reject(new Error("not connected")),
-    since: () => Promise.resolve(null),
-    snapshot: () => Promise.resolve(null),
-    shelf: { write: () => Promise.reject(new Error("not connected")) },
-    now: () => 0,
-    later: () => () => undefined,
-  });
+  new Session(
+    id,
+    "server",
+    { seq, project },
+    {
+      send: () => Promise.reject(new Error("not connected")),
+      since: () => Promise.resolve(null),
+      snapshot: () => Promise.resolve(null),
+      shelf: { write: () => Promise.reject(new Error("not connected")) },
+      now: () => 0,
+      later: () => () => undefined,
+    },
+  );
 
 /** Keeps one session open for the project's pages. */
-export const SessionProvider = ({ id, seq, project, children }: { id: string; seq: number; project: Project; children: ReactNode }) => {
+export const SessionProvider = ({
+  id,
+  seq,
+  project,
+  children,
+}: {
+  id: string;
+  seq: number;
+  project: Project;
+  children: ReactNode;
+}) => {
   const [session, setSession] = useState(() => idle(id, seq, project));
   useEffect(() => {
     const opened = openSession(id, { seq, project });
@@ -37,7 +52,12 @@ export const SessionProvider = ({ id, seq, project, children }: { id: string; se
         {children}
         <Messages session={session} />
       </NoticePlace.Provider>
-      <ToastContainer className="notices" position="bottom-center" containerPosition="fixed" ref={setPlace} />
+      <ToastContainer
+        className="notices"
+        position="bottom-center"
+        containerPosition="fixed"
+        ref={setPlace}
+      />
     </Context.Provider>
   );
 };
@@ -48,12 +68,25 @@ const MOST_MESSAGES = 3;
 /** The newest messages of the session, each until it was read: one must not take away what another offers. */
 const Messages = ({ session }: { session: Session }) => {
   const [messages, setMessages] = useState<readonly Message[]>([]);
-  useEffect(() => session.onMessage((message) => {
-    setMessages((shown) => [...shown.filter(({ text }) => text !== message.text), message].slice(-MOST_MESSAGES));
-  }), [session]);
-  const close = (message: Message) => setMessages((shown) => shown.filter((other) => other !== message));
+  useEffect(
+    () =>
+      session.onMessage((message) => {
+        setMessages((shown) =>
+          [...shown.filter(({ text }) => text !== message.text), message].slice(-MOST_MESSAGES),
+        );
+      }),
+    [session],
+  );
+  const close = (message: Message) =>
+    setMessages((shown) => shown.filter((other) => other !== message));
   return messages.map((message) => (
-    <Notice key={message.text} bad text={message.text} action={message.action} onClose={() => close(message)} />
+    <Notice
+      key={message.text}
+      bad
+      text={message.text}
+      action={message.action}
+      onClose={() => close(message)}
+    />
   ));
 };
 
@@ -71,23 +104,43 @@ const never = () => () => undefined;
 export const useProject = (): Project => {
   const session = useSession();
   const over = useContext(ProjectOverride);
-  return useSyncExternalStore(over ? never : session.subscribe, () => over ?? session.displayed, () => over ?? session.displayed);
+  return useSyncExternalStore(
+    over ? never : session.subscribe,
+    () => over ?? session.displayed,
+    () => over ?? session.displayed,
+  );
 };
 
 export const useSave = () => {
   const session = useSession();
-  return useSyncExternalStore(session.subscribe, () => session.save, () => session.save);
+  return useSyncExternalStore(
+    session.subscribe,
+    () => session.save,
+    () => session.save,
+  );
 };
 
 /** Changes that were set aside and wait for a choice. */
 export const useAside = () => {
   const session = useSession();
-  return useSyncExternalStore(session.subscribe, () => session.aside, () => session.aside);
+  return useSyncExternalStore(
+    session.subscribe,
+    () => session.aside,
+    () => session.aside,
+  );
 };
 
 export const useUndo = (): { undo: string | null; redo: string | null } => {
   const session = useSession();
-  const undo = useSyncExternalStore(session.subscribe, () => session.undoLabel, () => null);
-  const redo = useSyncExternalStore(session.subscribe, () => session.redoLabel, () => null);
+  const undo = useSyncExternalStore(
+    session.subscribe,
+    () => session.undoLabel,
+    () => null,
+  );
+  const redo = useSyncExternalStore(
+    session.subscribe,
+    () => session.redoLabel,
+    () => null,
+  );
   return { undo, redo };
 };

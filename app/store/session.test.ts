@@ -43,7 +43,9 @@ describe("saving", () => {
 
   it("held back, edits are made and saved but told to nobody until they are released", async () => {
     let told = 0;
-    pane.session.subscribe(() => { told++; });
+    pane.session.subscribe(() => {
+      told++;
+    });
     const before = pane.session.project;
     pane.session.pause();
     pane.move(10, "drag");
@@ -52,14 +54,19 @@ describe("saving", () => {
     expect([told, pane.x, pane.session.displayed === before]).toEqual([0, 20, true]);
     // what another window does meanwhile waits as well
     const other = another();
-    other.session.edit(setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7 } }));
+    other.session.edit(
+      setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7 } }),
+    );
     await other.wait(300);
     await pane.listen();
     await pane.wait(300);
     expect([told, keptX(), pane.session.displayed === before]).toEqual([0, 20, true]);
     pane.session.resume();
     expect([told, pane.session.displayed === pane.session.project]).toEqual([1, true]);
-    expect(pane.session.displayed.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({ x: 20, y: 7 });
+    expect(pane.session.displayed.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({
+      x: 20,
+      y: 7,
+    });
     pane.session.resume();
     expect(told).toBe(1);
     pane.session.undo();
@@ -120,7 +127,12 @@ describe("saving", () => {
     await pane.wait(300);
     pane.move(10);
     await pane.wait(5000);
-    expect(pane.session.save).toEqual({ kind: "waiting", reason: "the server does not answer", changes: 2, kept: true });
+    expect(pane.session.save).toEqual({
+      kind: "waiting",
+      reason: "the server does not answer",
+      changes: 2,
+      kept: true,
+    });
     expect(pane.store.queue.size).toBe(2);
     pane.mode = "open";
     await pane.wait(10_000);
@@ -170,7 +182,12 @@ describe("saving", () => {
 
 describe("refusals", () => {
   it("an edit that would break the project is not made, and says why", () => {
-    expect(pane.session.edit({ label: "Break", ops: [set(["pieces", "alert-switch", "layers", "toggle", "parent"], "knob")] })).toBe(false);
+    expect(
+      pane.session.edit({
+        label: "Break",
+        ops: [set(["pieces", "alert-switch", "layers", "toggle", "parent"], "knob")],
+      }),
+    ).toBe(false);
     expect(pane.words[0]).toContain("inside itself");
     expect(pane.session.save.kind).toBe("saved");
   });
@@ -183,7 +200,9 @@ describe("refusals", () => {
     pane.move(11);
     await pane.wait(1000);
     expect(pane.words[0]).toMatch(/Move track.*set aside.*inside itself/);
-    expect(pane.session.aside).toMatchObject([{ change: { label: "Move track" }, why: { kind: "refused" } }]);
+    expect(pane.session.aside).toMatchObject([
+      { change: { label: "Move track" }, why: { kind: "refused" } },
+    ]);
     expect(pane.x).toBe(11);
     expect(pane.session.project).toEqual(port.project);
   });
@@ -207,12 +226,21 @@ describe("two windows", () => {
   it("edits of different properties both survive, of the same one the last wins, and both windows end alike", async () => {
     const other = another();
     pane.move(50);
-    other.session.edit(setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7, x: 60 } }));
+    other.session.edit(
+      setValues(
+        other.session.project.pieces["alert-switch"] as never,
+        {},
+        { knob: { y: 7, x: 60 } },
+      ),
+    );
     await pane.wait(300);
     await other.wait(300);
     await pane.listen();
     await other.listen();
-    expect(port.project.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({ x: 60, y: 7 });
+    expect(port.project.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({
+      x: 60,
+      y: 7,
+    });
     expect(pane.session.project).toEqual(port.project);
     expect(other.session.project).toEqual(port.project);
   });
@@ -222,15 +250,22 @@ describe("two windows", () => {
     pane.move(50);
     await pane.wait(300);
     await other.listen();
-    other.session.edit(setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7 } }));
+    other.session.edit(
+      setValues(other.session.project.pieces["alert-switch"] as never, {}, { knob: { y: 7 } }),
+    );
     await other.wait(300);
     await pane.listen();
     pane.session.undo();
     await pane.wait(300);
-    expect(port.project.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({ x: 4, y: 7 });
+    expect(port.project.pieces["alert-switch"]?.looks.base?.changes.knob).toMatchObject({
+      x: 4,
+      y: 7,
+    });
   });
 
   it("a gap in what arrives is noticed", () => {
-    expect(pane.session.arrive({ seq: 5, base: 0, changeId: "x", clientId: "y", label: "x", ops: [] })).toBe(false);
+    expect(
+      pane.session.arrive({ seq: 5, base: 0, changeId: "x", clientId: "y", label: "x", ops: [] }),
+    ).toBe(false);
   });
 });

@@ -46,25 +46,48 @@ export class Session {
   private present: Project;
   private state: SaveState = { kind: "saved" };
 
-  constructor(readonly id: string, readonly clientId: string, start: Snapshot, private readonly outside: Outside) {
+  constructor(
+    readonly id: string,
+    readonly clientId: string,
+    start: Snapshot,
+    private readonly outside: Outside,
+  ) {
     this.confirmed = start;
     this.present = start.project;
     this.keeper = new Keeper(outside.shelf, outside.later, () => this.tell());
   }
 
-  get project(): Project { return this.present; }
+  get project(): Project {
+    return this.present;
+  }
   /** The project as listeners know it: the present one, unless edits are held back. */
-  get displayed(): Project { return this.paused ?? this.present; }
-  get save(): SaveState { return this.state; }
-  get seq(): number { return this.confirmed.seq; }
-  get undoLabel(): string | null { return this.history.undoable?.label ?? null; }
-  get redoLabel(): string | null { return this.history.redoable?.label ?? null; }
+  get displayed(): Project {
+    return this.paused ?? this.present;
+  }
+  get save(): SaveState {
+    return this.state;
+  }
+  get seq(): number {
+    return this.confirmed.seq;
+  }
+  get undoLabel(): string | null {
+    return this.history.undoable?.label ?? null;
+  }
+  get redoLabel(): string | null {
+    return this.history.redoable?.label ?? null;
+  }
   /** Changes that were set aside; whoever made them chooses what becomes of them. */
-  get aside(): readonly Aside[] { return this.setAside; }
+  get aside(): readonly Aside[] {
+    return this.setAside;
+  }
   /** Whether something would be lost if the window were closed now. */
-  get atRisk(): boolean { return this.keeper.atRisk; }
+  get atRisk(): boolean {
+    return this.keeper.atRisk;
+  }
   /** What is not known to be saved, in the order it will be sent. */
-  get unsaved(): readonly Unsaved[] { return this.queue; }
+  get unsaved(): readonly Unsaved[] {
+    return this.queue;
+  }
 
   /** Calls back after every change of the project or of how it is saved. */
   subscribe = (call: () => void): (() => void) => {
@@ -93,17 +116,33 @@ export class Session {
     const { change, inverse } = result;
     const last = this.history.undoable;
     const now = this.outside.now();
-    const joins = gesture !== null && last?.key === gesture && this.openKey === gesture && now - last.at < patience;
+    const joins =
+      gesture !== null &&
+      last?.key === gesture &&
+      this.openKey === gesture &&
+      now - last.at < patience;
     if (!joins) this.own.beginGesture();
     const changeId = this.push(change, result.project, joins);
-    this.history.note({ label: change.label, ops: change.ops, inverse: restoring(inverse, change.ops, changeId), changeIds: [changeId], key: gesture, at: now }, joins);
+    this.history.note(
+      {
+        label: change.label,
+        ops: change.ops,
+        inverse: restoring(inverse, change.ops, changeId),
+        changeIds: [changeId],
+        key: gesture,
+        at: now,
+      },
+      joins,
+    );
     this.openKey = gesture;
     this.tell();
     return true;
   }
 
   /** Keeps quiet about edits until `resume`, for a gesture that paints what it does by itself. */
-  pause(): void { this.paused ??= this.present; }
+  pause(): void {
+    this.paused ??= this.present;
+  }
 
   /** Tells what was held back, and everything from now on. */
   resume(): void {
@@ -113,7 +152,9 @@ export class Session {
   }
 
   /** Ends a gesture: what follows is a step of its own. */
-  endGesture(): void { this.openKey = null; }
+  endGesture(): void {
+    this.openKey = null;
+  }
 
   /** Takes a gesture back as if it had not begun; nothing happens when it changed nothing. */
   cancel(gesture: string): void {
@@ -126,8 +167,12 @@ export class Session {
     this.endGesture();
   }
 
-  undo(): void { this.travel("past", "future", "Undo"); }
-  redo(): void { this.travel("future", "past", "Redo"); }
+  undo(): void {
+    this.travel("past", "future", "Undo");
+  }
+  redo(): void {
+    this.travel("future", "past", "Redo");
+  }
 
   private travel(from: "past" | "future", to: "past" | "future", word: "Undo" | "Redo"): void {
     const step = this.history.take(from);
@@ -138,13 +183,27 @@ export class Session {
     const result = accept(this.present, { label: cutText(label, 200), ops });
     // a gesture that came back to where it began has nothing to take back
     if (result.ok && result.inverse.length > 0) this.retrace(step, result, to);
-    else if (!result.ok) this.say({ text: `“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: ${result.error}.` });
+    else if (!result.ok)
+      this.say({
+        text: `“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: ${result.error}.`,
+      });
     this.tell();
   }
 
-  private retrace(step: Step, { change, inverse, project }: { change: Change; inverse: readonly Op[]; project: Project }, to: "past" | "future"): void {
+  private retrace(
+    step: Step,
+    { change, inverse, project }: { change: Change; inverse: readonly Op[]; project: Project },
+    to: "past" | "future",
+  ): void {
     const changeId = this.push(change, project, false);
-    this.history.put(to, { label: step.label, ops: step.inverse, inverse: restoring(inverse, change.ops, changeId), changeIds: [changeId], key: null, at: 0 });
+    this.history.put(to, {
+      label: step.label,
+      ops: step.inverse,
+      inverse: restoring(inverse, change.ops, changeId),
+      changeIds: [changeId],
+      key: null,
+      at: 0,
+    });
   }
 
   /** Puts a change at the end of the queue, or into the last one; returns the id it is saved under. */
@@ -155,10 +214,26 @@ export class Session {
     this.present = after;
     let item: Pending;
     if (joins && last && !last.tried) {
-      item = { ...last, change: { label: change.label, ops: merge(last.change.ops, change.ops) }, after, madeAt, late: last.late || late };
+      item = {
+        ...last,
+        change: { label: change.label, ops: merge(last.change.ops, change.ops) },
+        after,
+        madeAt,
+        late: last.late || late,
+      };
       this.queue = [...this.queue.slice(0, -1), item];
     } else {
-      item = { changeId: newId(), clientId: this.clientId, change, base: this.confirmed.seq, madeAt, late, place: this.place++, after, tried: false };
+      item = {
+        changeId: newId(),
+        clientId: this.clientId,
+        change,
+        base: this.confirmed.seq,
+        madeAt,
+        late,
+        place: this.place++,
+        after,
+        tried: false,
+      };
       this.queue = [...this.queue, item];
     }
     this.keeper.keep(unsavedOf(item));
@@ -173,8 +248,13 @@ export class Session {
    */
   adopt(list: readonly Unsaved[]): void {
     const known = new Set(this.queue.map((p) => p.changeId));
-    const fresh = [...list].sort((a, b) => a.madeAt - b.madeAt || a.place - b.place).filter((p) => !known.has(p.changeId));
-    this.queue = [...this.queue, ...fresh.map((p): Pending => ({ ...p, late: true, after: null, tried: true }))];
+    const fresh = [...list]
+      .sort((a, b) => a.madeAt - b.madeAt || a.place - b.place)
+      .filter((p) => !known.has(p.changeId));
+    this.queue = [
+      ...this.queue,
+      ...fresh.map((p): Pending => ({ ...p, late: true, after: null, tried: true })),
+    ];
     this.tell();
     this.plan(0);
   }
@@ -221,7 +301,10 @@ export class Session {
     const mine = this.queue.find((p) => p.changeId === change.changeId);
     const before = this.confirmed.project;
     // the result is known where the queue was laid over exactly what is confirmed, and the change is kept as it was sent
-    const exact = mine && mine === this.queue[0] && !mine.change.ops.some(isRestoring) && this.aligned ? mine.after : null;
+    const exact =
+      mine && mine === this.queue[0] && !mine.change.ops.some(isRestoring) && this.aligned
+        ? mine.after
+        : null;
     this.confirmed = { seq: change.seq, project: exact ?? apply(before, change.ops).doc };
     if (mine) this.settleOwn(mine, change);
     else if (change.clientId !== this.clientId) this.noticeLoss(change, before);
@@ -244,11 +327,18 @@ export class Session {
     const more = loss.places > 1 ? ` and ${loss.places - 1} more` : "";
     this.say({
       text: `Another window changed ${placeWords(this.present, loss.path)}${more} at the same time as you (“${change.label}”).`,
-      action: { label: "Use mine", run: () => { this.edit({ label: cutText(`Use mine: ${change.label}`, 200), ops: loss.back }); } },
+      action: {
+        label: "Use mine",
+        run: () => {
+          this.edit({ label: cutText(`Use mine: ${change.label}`, 200), ops: loss.back });
+        },
+      },
     });
   }
 
-  private get aligned(): boolean { return this.queue.every((p) => p.after !== null); }
+  private get aligned(): boolean {
+    return this.queue.every((p) => p.after !== null);
+  }
 
   private replay(): void {
     let project = this.confirmed.project;
@@ -271,7 +361,11 @@ export class Session {
 
   /** Reads what others did meanwhile, when something is known to be missing. */
   catchUp(): Promise<void> {
-    this.catching ??= this.readMissed().catch(() => undefined).then(() => { this.catching = null; });
+    this.catching ??= this.readMissed()
+      .catch(() => undefined)
+      .then(() => {
+        this.catching = null;
+      });
     return this.catching;
   }
 
@@ -287,7 +381,9 @@ export class Session {
   }
 
   /** Tries to save at once, as when the connection is back. */
-  retry(): void { this.plan(0); }
+  retry(): void {
+    this.plan(0);
+  }
 
   /** Stops saving; what is not saved stays kept in the browser. */
   end(): void {
@@ -311,12 +407,23 @@ export class Session {
       if (!this.ended) await this.take(first, answer);
     } finally {
       this.sending = false;
-      this.plan(answer.kind === "away" ? Math.min(LONGEST_WAIT, 500 * 2 ** Math.min(6, this.failures - 1)) : 0);
+      this.plan(
+        answer.kind === "away"
+          ? Math.min(LONGEST_WAIT, 500 * 2 ** Math.min(6, this.failures - 1))
+          : 0,
+      );
     }
   }
 
   private async ask({ changeId, clientId, base, late, change }: Pending): Promise<SaveAnswer> {
-    const body = JSON.stringify({ changeId, clientId, base, late, since: this.confirmed.seq, change: { ...change, ops: sentOps(change.ops) } });
+    const body = JSON.stringify({
+      changeId,
+      clientId,
+      base,
+      late,
+      since: this.confirmed.seq,
+      change: { ...change, ops: sentOps(change.ops) },
+    });
     try {
       return readAnswer(await this.outside.send(body));
     } catch {
@@ -332,7 +439,9 @@ export class Session {
     this.failures = 0;
     this.trouble = null;
     switch (answer.kind) {
-      case "kept": await this.takeKept(first, answer); break;
+      case "kept":
+        await this.takeKept(first, answer);
+        break;
       case "conflict":
         for (const change of answer.missed.changes) this.arrive(change);
         this.putAside(first, { kind: "conflict", clashes: answer.clashes });
@@ -343,7 +452,8 @@ export class Session {
         this.putAside(first, { kind: "refused", reason: answer.reason });
         break;
       case "unknown":
-        for (const item of this.queue) this.putAside(item, { kind: "refused", reason: "this project was removed" });
+        for (const item of this.queue)
+          this.putAside(item, { kind: "refused", reason: "this project was removed" });
         break;
     }
     this.tell();
@@ -364,7 +474,14 @@ export class Session {
   private async takeKept(first: Unsaved, answer: Kept): Promise<void> {
     for (const change of answer.missed.changes) this.arrive(change);
     const { changeId, clientId, base, change } = first;
-    const logged: LoggedChange = { seq: answer.seq, base, changeId, clientId, label: change.label, ops: answer.ops ?? change.ops };
+    const logged: LoggedChange = {
+      seq: answer.seq,
+      base,
+      changeId,
+      clientId,
+      label: change.label,
+      ops: answer.ops ?? change.ops,
+    };
     if (!this.arrive(logged)) await this.catchUp();
     // a snapshot may have been read meanwhile that has it already
     const left = this.queue.find((p) => p.changeId === changeId);
@@ -373,7 +490,9 @@ export class Session {
       this.replay();
     }
     if (answer.gone.length > 0) {
-      this.say({ text: `“${change.label}” is saved, but ${placeWords(this.present, answer.gone[0] ?? [])} was removed meanwhile. It will show when that is brought back.` });
+      this.say({
+        text: `“${change.label}” is saved, but ${placeWords(this.present, answer.gone[0] ?? [])} was removed meanwhile. It will show when that is brought back.`,
+      });
     }
   }
 
@@ -388,16 +507,26 @@ export class Session {
     this.keeper.setAside(aside);
     this.keeper.flush();
     this.replay();
-    const because = why.kind === "refused" ? `it was not taken: ${why.reason}` : "others changed the same meanwhile";
+    const because =
+      why.kind === "refused"
+        ? `it was not taken: ${why.reason}`
+        : "others changed the same meanwhile";
     this.say({ text: `${changeWords(item.change)} was set aside: ${because}.` });
   }
 
-  private say(message: Message): void { for (const call of this.messages) call(message); }
+  private say(message: Message): void {
+    for (const call of this.messages) call(message);
+  }
 
   private saveState(): SaveState {
     if (this.queue.length === 0) return { kind: "saved" };
     if (this.trouble === null) return { kind: "saving" };
-    return { kind: "waiting", reason: this.trouble, changes: this.queue.length, kept: !this.keeper.atRisk };
+    return {
+      kind: "waiting",
+      reason: this.trouble,
+      changes: this.queue.length,
+      kept: !this.keeper.atRisk,
+    };
   }
 
   private tell(): void {

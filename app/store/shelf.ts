@@ -5,7 +5,10 @@ import { asideSchema, unsavedSchema } from "./pending";
 import type { Aside, Unsaved } from "./pending";
 
 /** A change as this browser keeps it: of which project, and which window answers for it. */
-interface Shelved { readonly projectId: string; readonly holder: string }
+interface Shelved {
+  readonly projectId: string;
+  readonly holder: string;
+}
 
 interface Layout extends DBSchema {
   queue: { key: string; value: Unsaved & Shelved; indexes: { project: string } };
@@ -18,7 +21,8 @@ const VERSION = 1;
 const open = (onClosed: () => void): Promise<IDBPDatabase<Layout>> =>
   openDB<Layout>(NAME, VERSION, {
     upgrade: (db) => {
-      for (const store of ["queue", "aside"] as const) db.createObjectStore(store, { keyPath: "changeId" }).createIndex("project", "projectId");
+      for (const store of ["queue", "aside"] as const)
+        db.createObjectStore(store, { keyPath: "changeId" }).createIndex("project", "projectId");
     },
     // a newer Nubble in another window wants to change the layout: it shall not have to wait for this one
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
@@ -33,20 +37,27 @@ export class BrowserShelf implements Shelf {
   private db: IDBPDatabase<Layout> | null = null;
   private opening: Promise<IDBPDatabase<Layout>> | null = null;
 
-  constructor(private readonly projectId: string, private readonly holder: string) {}
+  constructor(
+    private readonly projectId: string,
+    private readonly holder: string,
+  ) {}
 
   /** Opens the database, so that later writes begin at once; rejects when this browser keeps nothing. */
-  async ready(): Promise<void> { await this.database(); }
+  async ready(): Promise<void> {
+    await this.database();
+  }
 
   async write(batch: Batch): Promise<void> {
-    const db = this.db ?? await this.database();
+    const db = this.db ?? (await this.database());
     const transaction = db.transaction(["queue", "aside"], "readwrite", { durability: "strict" });
     const shelved = { projectId: this.projectId, holder: this.holder };
     const queue = transaction.objectStore("queue");
     const aside = transaction.objectStore("aside");
     const asked: Promise<unknown>[] = [transaction.done];
-    for (const [id, item] of batch.queue) asked.push(item ? queue.put({ ...item, ...shelved }) : queue.delete(id));
-    for (const [id, item] of batch.aside) asked.push(item ? aside.put({ ...item, ...shelved }) : aside.delete(id));
+    for (const [id, item] of batch.queue)
+      asked.push(item ? queue.put({ ...item, ...shelved }) : queue.delete(id));
+    for (const [id, item] of batch.aside)
+      asked.push(item ? aside.put({ ...item, ...shelved }) : aside.delete(id));
     await Promise.all(asked);
   }
 
@@ -77,7 +88,8 @@ export class BrowserShelf implements Shelf {
   async bring(holder: string, items: readonly Unsaved[]): Promise<void> {
     const db = await this.database();
     const transaction = db.transaction("queue", "readwrite", { durability: "strict" });
-    for (const item of items) void transaction.store.put({ ...item, projectId: this.projectId, holder });
+    for (const item of items)
+      void transaction.store.put({ ...item, projectId: this.projectId, holder });
     await transaction.done;
   }
 

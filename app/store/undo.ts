@@ -32,12 +32,19 @@ const joined = (first: Step, next: Step): Step => ({
 });
 
 /** Steps with `changeId` among what they were saved as are told apart from the others. */
-const without = (steps: readonly Step[], changeId: string): readonly Step[] => steps.filter((s) => !s.changeIds.includes(changeId));
+const without = (steps: readonly Step[], changeId: string): readonly Step[] =>
+  steps.filter((s) => !s.changeIds.includes(changeId));
 
 /** What bringing back a removed record looks like in `ops`: it names the change that removed it. */
-export const restoring = (inverse: readonly Op[], done: readonly Op[], changeId: string): readonly Op[] => {
+export const restoring = (
+  inverse: readonly Op[],
+  done: readonly Op[],
+  changeId: string,
+): readonly Op[] => {
   const removed = new Set(done.filter((op) => op.op === "remove").map((op) => op.path.join("\n")));
-  return inverse.map((op) => (op.op === "set" && removed.has(op.path.join("\n")) ? { ...op, restores: changeId } : op));
+  return inverse.map((op) =>
+    op.op === "set" && removed.has(op.path.join("\n")) ? { ...op, restores: changeId } : op,
+  );
 };
 
 /** Undo and redo of one window: lists of steps, never of states. */
@@ -45,13 +52,20 @@ export class UndoHistory {
   private past: readonly Step[] = [];
   private future: readonly Step[] = [];
 
-  get undoable(): Step | undefined { return this.past.at(-1); }
-  get redoable(): Step | undefined { return this.future.at(-1); }
+  get undoable(): Step | undefined {
+    return this.past.at(-1);
+  }
+  get redoable(): Step | undefined {
+    return this.future.at(-1);
+  }
 
   /** Notes a step; with `joins` it becomes one with the last. What could be redone cannot any more. */
   note(step: Step, joins: boolean): void {
     const last = this.undoable;
-    this.past = joins && last ? [...this.past.slice(0, -1), joined(last, step)] : [...this.past, step].slice(-MOST_STEPS);
+    this.past =
+      joins && last
+        ? [...this.past.slice(0, -1), joined(last, step)]
+        : [...this.past, step].slice(-MOST_STEPS);
     this.future = [];
   }
 
@@ -62,20 +76,30 @@ export class UndoHistory {
     return step;
   }
 
-  put(side: "past" | "future", step: Step): void { this[side] = [...this[side], step]; }
+  put(side: "past" | "future", step: Step): void {
+    this[side] = [...this[side], step];
+  }
 
   /** What can be redone, to be put back after something that must not cost it. */
-  get redoSteps(): readonly Step[] { return this.future; }
-  set redoSteps(steps: readonly Step[]) { this.future = steps; }
+  get redoSteps(): readonly Step[] {
+    return this.future;
+  }
+  set redoSteps(steps: readonly Step[]) {
+    this.future = steps;
+  }
 
   /** Forgets the steps of a change that was not saved. One that was only taken back with it can be taken back again. */
   dropChange(changeId: string): void {
     const undone = this.future.find((s) => s.changeIds.includes(changeId));
     this.past = without(this.past, changeId);
     this.future = without(this.future, changeId);
-    if (undone) this.put("past", { ...undone, ops: undone.inverse, inverse: undone.ops, changeIds: [] });
+    if (undone)
+      this.put("past", { ...undone, ops: undone.inverse, inverse: undone.ops, changeIds: [] });
   }
 }
 
 /** The change that takes a step back or up again. */
-export const changeOf = (step: Step, word: "Undo" | "Redo"): Change => ({ label: `${word}: ${step.label}`, ops: step.inverse });
+export const changeOf = (step: Step, word: "Undo" | "Redo"): Change => ({
+  label: `${word}: ${step.label}`,
+  ops: step.inverse,
+});

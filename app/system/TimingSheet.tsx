@@ -9,56 +9,236 @@ import type { MotionValue } from "#core/project";
 import { useProject, useSession } from "../store/session-context";
 
 /** Less unlike than this nobody sees the difference; more than that it is meant to be another motion. */
-const ALIKE = 0.02, NEAR = 0.14;
+const ALIKE = 0.02,
+  NEAR = 0.14;
 
 const FINE = 40;
 
 /** The curve over its own time, on a ruler all rows share. */
 const Trace = ({ value, longest }: { value: MotionValue; longest: number }) => {
-  const width = 150, length = lengthOf(value), curve = curveOf(value.easing), x = (length / longest) * (width - 2);
-  const d = Array.from({ length: FINE + 1 }, (_, i) => `${i === 0 ? "M" : "L"}${(1 + (x * i) / FINE).toFixed(1)} ${(24 - curve(i / FINE) * 17).toFixed(1)}`).join("");
-  return <svg width={width} height={30} viewBox={`0 0 ${width} 30`} aria-hidden="true"><path d={`M0 24H${width}M0 7H${width}`} stroke="#e9e3d5" /><path d={d} fill="none" stroke="#1f6f5c" strokeWidth="1.8" /><path d={`M${1 + x} 5V26`} stroke="#b9c4bd" /></svg>;
+  const width = 150,
+    length = lengthOf(value),
+    curve = curveOf(value.easing),
+    x = (length / longest) * (width - 2);
+  const d = Array.from(
+    { length: FINE + 1 },
+    (_, i) =>
+      `${i === 0 ? "M" : "L"}${(1 + (x * i) / FINE).toFixed(1)} ${(24 - curve(i / FINE) * 17).toFixed(1)}`,
+  ).join("");
+  return (
+    <svg width={width} height={30} viewBox={`0 0 ${width} 30`} aria-hidden="true">
+      <path d={`M0 24H${width}M0 7H${width}`} stroke="#e9e3d5" />
+      <path d={d} fill="none" stroke="#1f6f5c" strokeWidth="1.8" />
+      <path d={`M${1 + x} 5V26`} stroke="#b9c4bd" />
+    </svg>
+  );
 };
 
-const Row = ({ group, longest, picked, onPick }: { group: MotionGroup; longest: number; picked: boolean; onPick: () => void }) => {
-  const session = useSession(), project = useProject(), [open, setOpen] = useState(false);
-  const { value, token, uses, nearest } = group, off = nearest?.off ?? 1, outlier = !token && nearest !== null && off < NEAR;
+const Row = ({
+  group,
+  longest,
+  picked,
+  onPick,
+}: {
+  group: MotionGroup;
+  longest: number;
+  picked: boolean;
+  onPick: () => void;
+}) => {
+  const session = useSession(),
+    project = useProject(),
+    [open, setOpen] = useState(false);
+  const { value, token, uses, nearest } = group,
+    off = nearest?.off ?? 1,
+    outlier = !token && nearest !== null && off < NEAR;
   const pieces = [...new Set(uses.map((u) => project.pieces[u.piece]?.name ?? ""))];
   return (
     <>
       <tr className={outlier ? "outlier" : ""}>
-        <td>{!token && <input type="checkbox" className="form-check-input" aria-label={`Choose ${Math.round(lengthOf(value))} ms ${easingText(value.easing)}`} checked={picked} onChange={onPick} />}</td>
+        <td>
+          {!token && (
+            <input
+              type="checkbox"
+              className="form-check-input"
+              aria-label={`Choose ${Math.round(lengthOf(value))} ms ${easingText(value.easing)}`}
+              checked={picked}
+              onChange={onPick}
+            />
+          )}
+        </td>
         <td className="mono number">{Math.round(lengthOf(value))} ms</td>
-        <td><Trace value={value} longest={longest} /></td>
+        <td>
+          <Trace value={value} longest={longest} />
+        </td>
         <td>{easingText(value.easing)}</td>
-        <td><button type="button" className="btn btn-sm btn-link p-0" aria-expanded={open} onClick={() => setOpen(!open)}>{uses.length} {uses.length === 1 ? "motion" : "motions"} in {pieces.length === 1 ? pieces[0] : `${pieces.length} pieces`}</button></td>
-        <td>{token ? <span className="follows">{token.name}</span> : !nearest ? <span className="quiet">no motion tokens yet</span> : off < ALIKE ? <span className="trouble">the same as {nearest.token.name}, but does not follow it</span> : off < NEAR ? <span className="trouble">nearly {nearest.token.name}</span> : <span className="quiet">of its own</span>}</td>
+        <td>
+          <button
+            type="button"
+            className="btn btn-sm btn-link p-0"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+          >
+            {uses.length} {uses.length === 1 ? "motion" : "motions"} in{" "}
+            {pieces.length === 1 ? pieces[0] : `${pieces.length} pieces`}
+          </button>
+        </td>
+        <td>
+          {token ? (
+            <span className="follows">{token.name}</span>
+          ) : !nearest ? (
+            <span className="quiet">no motion tokens yet</span>
+          ) : off < ALIKE ? (
+            <span className="trouble">
+              the same as {nearest.token.name}, but does not follow it
+            </span>
+          ) : off < NEAR ? (
+            <span className="trouble">nearly {nearest.token.name}</span>
+          ) : (
+            <span className="quiet">of its own</span>
+          )}
+        </td>
       </tr>
-      {open && <tr className="where"><td /><td colSpan={5}><ul>{uses.map((u) => { const p = project.pieces[u.piece], r = p?.rules[u.rule], own = u.effect === null ? undefined : r?.effects[u.effect]; return p && r && <li key={`${u.piece} ${u.rule} ${u.effect}`}><Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>: {ruleText(project, p, r)}{own && `; of it, ${effectText(project, p, own)}: ${motionText(u.motion)}`}</li>; })}</ul></td></tr>}
+      {open && (
+        <tr className="where">
+          <td />
+          <td colSpan={5}>
+            <ul>
+              {uses.map((u) => {
+                const p = project.pieces[u.piece],
+                  r = p?.rules[u.rule],
+                  own = u.effect === null ? undefined : r?.effects[u.effect];
+                return (
+                  p &&
+                  r && (
+                    <li key={`${u.piece} ${u.rule} ${u.effect}`}>
+                      <Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>:{" "}
+                      {ruleText(project, p, r)}
+                      {own && `; of it, ${effectText(project, p, own)}: ${motionText(u.motion)}`}
+                    </li>
+                  )
+                );
+              })}
+            </ul>
+          </td>
+        </tr>
+      )}
     </>
   );
 };
 
 /** Every motion of the project by duration and curve, what is nearly a token of the system, and many replaced together. */
 export const TimingSheet = () => {
-  const session = useSession(), project = useProject();
-  const [picked, setPicked] = useState<readonly string[]>([]), [of, setOf] = useState<string | null>(null), piece = of !== null && project.pieces[of] ? of : null;
-  const groups = motionGroups(project, piece), moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0), tokens = inOrder(project.tokens).filter((t) => t.type === "motion"), longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
-  const chosen = groups.filter((g) => picked.includes(g.key)), uses = chosen.flatMap((g) => g.uses), outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
-  const follow = (id: string) => { const token = project.tokens[id]; if (token && session.edit(followMotion(project, uses, token))) setPicked([]); };
+  const session = useSession(),
+    project = useProject();
+  const [picked, setPicked] = useState<readonly string[]>([]),
+    [of, setOf] = useState<string | null>(null),
+    piece = of !== null && project.pieces[of] ? of : null;
+  const groups = motionGroups(project, piece),
+    moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0),
+    tokens = inOrder(project.tokens).filter((t) => t.type === "motion"),
+    longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
+  const chosen = groups.filter((g) => picked.includes(g.key)),
+    uses = chosen.flatMap((g) => g.uses),
+    outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
+  const follow = (id: string) => {
+    const token = project.tokens[id];
+    if (token && session.edit(followMotion(project, uses, token))) setPicked([]);
+  };
   if (moving.length === 0) return <p className="quiet small mb-0">No rule moves anything yet.</p>;
   return (
     <>
       <div className="timing-tools">
-        <label>of <select className="word" aria-label="Motions of" value={piece ?? ""} onChange={(e) => { setOf(e.target.value || null); setPicked([]); }}><option value="">the whole project</option>{moving.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}</select></label>
-        {chosen.length > 0 ? <><b>{uses.length} {uses.length === 1 ? "motion" : "motions"}:</b>
-          <select className="word" aria-label="Let them follow" value="" onChange={(e) => follow(e.target.value)}><option value="">follow …</option>{tokens.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
-          <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setPicked([])}>Choose none</button></>
-          : <span className="quiet small-text">{groups.length} different motions, {groups.filter((g) => g.token).length} of them tokens. {tokens.length === 0 ? "Make a motion token to let rules follow it." : outliers.length ? `${outliers.length} are nearly a token.` : ""}</span>}
-        {outliers.length > 0 && chosen.length === 0 && <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setPicked(outliers.map((g) => g.key))}>Choose these</button>}
+        <label>
+          of{" "}
+          <select
+            className="word"
+            aria-label="Motions of"
+            value={piece ?? ""}
+            onChange={(e) => {
+              setOf(e.target.value || null);
+              setPicked([]);
+            }}
+          >
+            <option value="">the whole project</option>
+            {moving.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {chosen.length > 0 ? (
+          <>
+            <b>
+              {uses.length} {uses.length === 1 ? "motion" : "motions"}:
+            </b>
+            <select
+              className="word"
+              aria-label="Let them follow"
+              value=""
+              onChange={(e) => follow(e.target.value)}
+            >
+              <option value="">follow …</option>
+              {tokens.map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.name}
+                </option>
+              ))}
+            </select>
+            <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setPicked([])}>
+              Choose none
+            </button>
+          </>
+        ) : (
+          <span className="quiet small-text">
+            {groups.length} different motions, {groups.filter((g) => g.token).length} of them
+            tokens.{" "}
+            {tokens.length === 0
+              ? "Make a motion token to let rules follow it."
+              : outliers.length
+                ? `${outliers.length} are nearly a token.`
+                : ""}
+          </span>
+        )}
+        {outliers.length > 0 && chosen.length === 0 && (
+          <button
+            type="button"
+            className="btn btn-sm btn-link p-0"
+            onClick={() => setPicked(outliers.map((g) => g.key))}
+          >
+            Choose these
+          </button>
+        )}
       </div>
-      <table className="timing-sheet"><thead><tr><th><span className="visually-hidden">Chosen</span></th><th>Takes</th><th>Course</th><th>Curve</th><th>Where</th><th>In the system</th></tr></thead>
-        <tbody>{groups.map((g) => <Row key={g.key} group={g} longest={longest} picked={picked.includes(g.key)} onPick={() => setPicked(picked.includes(g.key) ? picked.filter((k) => k !== g.key) : [...picked, g.key])} />)}</tbody></table>
+      <table className="timing-sheet">
+        <thead>
+          <tr>
+            <th>
+              <span className="visually-hidden">Chosen</span>
+            </th>
+            <th>Takes</th>
+            <th>Course</th>
+            <th>Curve</th>
+            <th>Where</th>
+            <th>In the system</th>
+          </tr>
+        </thead>
+        <tbody>
+          {groups.map((g) => (
+            <Row
+              key={g.key}
+              group={g}
+              longest={longest}
+              picked={picked.includes(g.key)}
+              onPick={() =>
+                setPicked(
+                  picked.includes(g.key) ? picked.filter((k) => k !== g.key) : [...picked, g.key],
+                )
+              }
+            />
+          ))}
+        </tbody>
+      </table>
     </>
   );
 };

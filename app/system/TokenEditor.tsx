@@ -13,25 +13,83 @@ import { GradientPart } from "../panels/GradientPart";
 import { ShadowList } from "../panels/ShadowPanel";
 import { useProject } from "../store/session-context";
 
-const StylePart = ({ value, onChange }: { value: StyleValue; onChange: (v: StyleValue) => void }) => {
+const StylePart = ({
+  value,
+  onChange,
+}: {
+  value: StyleValue;
+  onChange: (v: StyleValue) => void;
+}) => {
   const project = useProject();
   const base = defaultsOf("text");
   const now = (key: string): Value => value[key] ?? (base[key] as Value);
   const field = (key: string): ReactNode => {
     const type = property(key)?.type;
     const set = (v: Value) => onChange({ ...value, [key]: v });
-    if (key === "font") return <select className="word" aria-label="family" value={String(now(key))} onChange={(e) => set(e.target.value)}>{familiesOf(project).map((f) => <option key={f}>{f}</option>)}</select>;
-    if (type?.is === "choice") return <select className="word" aria-label={property(key)?.label} value={String(now(key))} onChange={(e) => set(e.target.value)}>{type.of.map((o) => <option key={o}>{o}</option>)}</select>;
-    if (type?.is === "number") return <NumberField label={property(key)?.label ?? key} value={now(key) as number} min={type.min} max={type.max} step={type.step} onChange={set} />;
+    if (key === "font")
+      return (
+        <select
+          className="word"
+          aria-label="family"
+          value={String(now(key))}
+          onChange={(e) => set(e.target.value)}
+        >
+          {familiesOf(project).map((f) => (
+            <option key={f}>{f}</option>
+          ))}
+        </select>
+      );
+    if (type?.is === "choice")
+      return (
+        <select
+          className="word"
+          aria-label={property(key)?.label}
+          value={String(now(key))}
+          onChange={(e) => set(e.target.value)}
+        >
+          {type.of.map((o) => (
+            <option key={o}>{o}</option>
+          ))}
+        </select>
+      );
+    if (type?.is === "number")
+      return (
+        <NumberField
+          label={property(key)?.label ?? key}
+          value={now(key) as number}
+          min={type.min}
+          max={type.max}
+          step={type.step}
+          onChange={set}
+        />
+      );
     return null;
   };
-  return <div className="style-part">{styleKeys.map((key) => <label key={key}><span>{property(key)?.label}</span>{field(key)}</label>)}</div>;
+  return (
+    <div className="style-part">
+      {styleKeys.map((key) => (
+        <label key={key}>
+          <span>{property(key)?.label}</span>
+          {field(key)}
+        </label>
+      ))}
+    </div>
+  );
 };
 
 /** Editing a token's value, or which other token's value it takes. What is changed shows everywhere at once. */
-export const TokenEditor = ({ token, onChange }: { token: Token; onChange: (v: Token["value"]) => void }) => {
+export const TokenEditor = ({
+  token,
+  onChange,
+}: {
+  token: Token;
+  onChange: (v: Token["value"]) => void;
+}) => {
   const { tokens } = useProject();
-  const alias = typeof token.value === "object" && "alias" in token.value ? (token.value as { alias: string }).alias : null;
+  const alias =
+    typeof token.value === "object" && "alias" in token.value
+      ? (token.value as { alias: string }).alias
+      : null;
   const value = tokenValue(tokens, token.id);
   const leadsBack = (id: string): boolean => {
     for (let at: string | null = id, n = 0; at !== null && n < 100; n++) {
@@ -43,29 +101,91 @@ export const TokenEditor = ({ token, onChange }: { token: Token; onChange: (v: T
   };
   const others = inOrder(tokens).filter((t) => t.type === token.type && !leadsBack(t.id));
   const part = (): ReactNode => {
-    if (value === undefined) return <p className="text-danger small">What it takes its value from is gone. Choose another token, or a value of its own.</p>;
+    if (value === undefined)
+      return (
+        <p className="text-danger small">
+          What it takes its value from is gone. Choose another token, or a value of its own.
+        </p>
+      );
     switch (token.type) {
-      case "colour": return <ColourPart colour={value as string} onPick={onChange} />;
-      case "gradient": return <GradientPart gradient={value as Gradient} onChange={onChange} />;
-      case "shadow": return <ShadowList shadows={value as readonly Shadow[]} onLive={onChange} />;
-      case "style": return <StylePart value={value as StyleValue} onChange={onChange} />;
-      case "curve": return <span className="curve-part"><EasingPart label="Curve" easing={value as Easing} onChange={onChange} /></span>;
+      case "colour":
+        return <ColourPart colour={value as string} onPick={onChange} />;
+      case "gradient":
+        return <GradientPart gradient={value as Gradient} onChange={onChange} />;
+      case "shadow":
+        return <ShadowList shadows={value as readonly Shadow[]} onLive={onChange} />;
+      case "style":
+        return <StylePart value={value as StyleValue} onChange={onChange} />;
+      case "curve":
+        return (
+          <span className="curve-part">
+            <EasingPart label="Curve" easing={value as Easing} onChange={onChange} />
+          </span>
+        );
       case "motion": {
         const m = value as MotionValue;
-        return <span className="curve-part">{!isSpring(m.easing) && <><NumberField label="Duration in milliseconds" value={m.duration} min={0} max={60_000} step={20} onChange={(duration) => onChange({ ...m, duration })} /> ms</>}<EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} /></span>;
+        return (
+          <span className="curve-part">
+            {!isSpring(m.easing) && (
+              <>
+                <NumberField
+                  label="Duration in milliseconds"
+                  value={m.duration}
+                  min={0}
+                  max={60_000}
+                  step={20}
+                  onChange={(duration) => onChange({ ...m, duration })}
+                />{" "}
+                ms
+              </>
+            )}
+            <EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} />
+          </span>
+        );
       }
-      default: return <span className="curve-part"><NumberField label="Value" value={value as number} min={token.type === "duration" ? 0 : -1e5} max={token.type === "duration" ? 600_000 : 1e5} step={token.type === "duration" ? 20 : 1} onChange={onChange} />{token.type === "duration" ? "ms" : "px"}</span>;
+      default:
+        return (
+          <span className="curve-part">
+            <NumberField
+              label="Value"
+              value={value as number}
+              min={token.type === "duration" ? 0 : -1e5}
+              max={token.type === "duration" ? 600_000 : 1e5}
+              step={token.type === "duration" ? 20 : 1}
+              onChange={onChange}
+            />
+            {token.type === "duration" ? "ms" : "px"}
+          </span>
+        );
     }
   };
   return (
     <div className="token-editor">
-      <label className="token-alias"><span>takes its value from</span>
-        <select className="word" value={alias ?? ""} onChange={(e) => { if (e.target.value) onChange({ alias: e.target.value }); else if (value !== undefined) onChange(value); }}>
+      <label className="token-alias">
+        <span>takes its value from</span>
+        <select
+          className="word"
+          value={alias ?? ""}
+          onChange={(e) => {
+            if (e.target.value) onChange({ alias: e.target.value });
+            else if (value !== undefined) onChange(value);
+          }}
+        >
           <option value="">itself</option>
-          {others.map((t) => <option key={t.id} value={t.id}>{tokenWords(t)}</option>)}
+          {others.map((t) => (
+            <option key={t.id} value={t.id}>
+              {tokenWords(t)}
+            </option>
+          ))}
         </select>
       </label>
-      {alias === null ? part() : <p className="quiet small mb-0">Change it there, or let it have a value of its own again.</p>}
+      {alias === null ? (
+        part()
+      ) : (
+        <p className="quiet small mb-0">
+          Change it there, or let it have a value of its own again.
+        </p>
+      )}
     </div>
   );
 };

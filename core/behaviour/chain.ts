@@ -5,7 +5,8 @@ import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
 /** The copy at a path, while it is part of the scene. */
-export const liveAt = (project: Project, state: State, path: Path): Live | undefined => liveCopies(project, state).find((l) => l.path === path);
+export const liveAt = (project: Project, state: State, path: Path): Live | undefined =>
+  liveCopies(project, state).find((l) => l.path === path);
 
 /** A path of a layer as the copy it is in, and the layer. */
 export const split = (path: Path): { copy: Path; layer: Id } => {
@@ -18,7 +19,11 @@ export const withinScreen = (path: Path): Path => path.slice(path.indexOf("/") +
 
 /** All layers an event at a layer concerns, innermost first, through the copies around it. What lies beneath an overlay gets none. */
 export const chainOf = (project: Project, state: State, layer: Path | null): Path[] => {
-  if (layer === null || (state.overlays.length && !`${state.screen}/${layer}`.startsWith(`${frontPath(state)}/`))) return [];
+  if (
+    layer === null ||
+    (state.overlays.length && !`${state.screen}/${layer}`.startsWith(`${frontPath(state)}/`))
+  )
+    return [];
   const parts = layer.split("/");
   const pieces: (Piece | undefined)[] = [project.pieces[state.screen]];
   const paths = [state.screen];
@@ -38,11 +43,16 @@ export const chainOf = (project: Project, state: State, layer: Path | null): Pat
 };
 
 /** The pieces an event passes through, from the innermost copy outwards, each with the layers it may land on, innermost first. */
-export const passage = (project: Project, state: State, chain: readonly Path[]): { live: Live; layers: Id[] }[] => {
+export const passage = (
+  project: Project,
+  state: State,
+  chain: readonly Path[],
+): { live: Live; layers: Id[] }[] => {
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
   const out: { live: Live; layers: Id[] }[] = [];
   for (const path of chain) {
-    const { copy, layer } = split(path), live = byPath.get(copy);
+    const { copy, layer } = split(path),
+      live = byPath.get(copy);
     if (!live) continue;
     const last = out.at(-1);
     if (last && last.live.path === live.path) last.layers.push(layer);

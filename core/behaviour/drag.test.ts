@@ -7,28 +7,56 @@ import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 
 /** A gangway that can be drawn to the right and back to the left. */
 const gangway = () => {
-  const b = new Builder(), id = b.new("component", "Gangway");
+  const b = new Builder(),
+    id = b.new("component", "Gangway");
   const plank = b.layer("box", { x: 0, y: 0, width: 60, height: 40 });
-  const out = b.trait("Out", "no", "yes"), clicks = b.trait("Clicks", "none", "one");
+  const out = b.trait("Out", "no", "yes"),
+    clicks = b.trait("Clicks", "none", "one");
   b.look({ [out.id]: [out.v.yes as string] }, plank, { x: 100 });
   const motion = { kind: "tween", duration: 400, delay: 0, easing: "linear" } as const;
-  const no = { [out.id]: [out.v.no as string] }, yes = { [out.id]: [out.v.yes as string] };
-  b.rule({ source: plank, when: no, trigger: { type: "drag", direction: "right", travel: 100 }, effects: [becomes(out.id, out.v.yes as string)], motion });
-  b.rule({ source: plank, when: yes, trigger: { type: "drag", direction: "left", travel: 100 }, effects: [becomes(out.id, out.v.no as string)], motion });
+  const no = { [out.id]: [out.v.no as string] },
+    yes = { [out.id]: [out.v.yes as string] };
+  b.rule({
+    source: plank,
+    when: no,
+    trigger: { type: "drag", direction: "right", travel: 100 },
+    effects: [becomes(out.id, out.v.yes as string)],
+    motion,
+  });
+  b.rule({
+    source: plank,
+    when: yes,
+    trigger: { type: "drag", direction: "left", travel: 100 },
+    effects: [becomes(out.id, out.v.no as string)],
+    motion,
+  });
   b.rule({ source: plank, effects: [goes(clicks.id, "next")] });
-  const told: string[] = [], happened: Happening[] = [];
-  const run = new Run(env, b.project, id, (h) => { happened.push(h); const t = happeningText(b.project, h)?.text; if (t) told.push(t); });
-  const x = () => { const s = run.scene(); return s ? (findPlaced(s, plank)?.placed.x ?? NaN) : NaN; };
+  const told: string[] = [],
+    happened: Happening[] = [];
+  const run = new Run(env, b.project, id, (h) => {
+    happened.push(h);
+    const t = happeningText(b.project, h)?.text;
+    if (t) told.push(t);
+  });
+  const x = () => {
+    const s = run.scene();
+    return s ? (findPlaced(s, plank)?.placed.x ?? NaN) : NaN;
+  };
   const is = () => Object.entries(out.v).find(([, v]) => v === run.variant()[out.id])?.[0];
   /** moves in steps of 16 ms */
   const pull = (from: number, to: number, ms = 320, y = 20) => {
     run.pointer("move", from, y);
     run.pointer("down", from, y);
-    for (let t = 16; t <= ms; t += 16) { run.advanceTo(run.now + 16); run.pointer("move", from + ((to - from) * t) / ms, y); }
+    for (let t = 16; t <= ms; t += 16) {
+      run.advanceTo(run.now + 16);
+      run.pointer("move", from + ((to - from) * t) / ms, y);
+    }
   };
   return { b, id, plank, run, x, is, pull, told, happened, clicks };
 };
@@ -48,18 +76,50 @@ describe("drag", () => {
     expect(x()).toBeCloseTo(80, 5);
     run.advanceTo(run.now + 80);
     expect([x(), run.movesUntil()]).toEqual([100, 0]);
-    expect(happened.filter((h) => h.type === "fired").map((h) => h.type === "fired" && h.trigger)).toEqual(["drag"]);
+    expect(
+      happened.filter((h) => h.type === "fired").map((h) => h.type === "fired" && h.trigger),
+    ).toEqual(["drag"]);
   });
 
   it("leads through the poses of lanes, and what is let go on the way goes through the rest of them by itself", () => {
-    const { b, id, plank } = gangway(), rule = Object.values(b.piece.rules)[0];
-    const lanes = [{ layer: plank, key: "y", delay: 300, duration: 20, easing: "linear", poses: [{ at: 0.5, value: 60, easing: "linear" }] }] as const;
-    b.do({ label: "x", ops: [{ op: "set", path: ["pieces", id, "rules", rule?.id ?? "", "motion"], value: { ...rule?.motion, lanes } }] });
-    const run = new Run(env, b.project, id), at = () => { const s = run.scene(), p = s && findPlaced(s, plank)?.placed; return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100); };
+    const { b, id, plank } = gangway(),
+      rule = Object.values(b.piece.rules)[0];
+    const lanes = [
+      {
+        layer: plank,
+        key: "y",
+        delay: 300,
+        duration: 20,
+        easing: "linear",
+        poses: [{ at: 0.5, value: 60, easing: "linear" }],
+      },
+    ] as const;
+    b.do({
+      label: "x",
+      ops: [
+        {
+          op: "set",
+          path: ["pieces", id, "rules", rule?.id ?? "", "motion"],
+          value: { ...rule?.motion, lanes },
+        },
+      ],
+    });
+    const run = new Run(env, b.project, id),
+      at = () => {
+        const s = run.scene(),
+          p = s && findPlaced(s, plank)?.placed;
+        return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100);
+      };
     run.pointer("down", 20, 20);
-    for (let i = 1; i <= 40; i++) { run.advanceTo(run.now + 16); run.pointer("move", 20 + i, 20); }
+    for (let i = 1; i <= 40; i++) {
+      run.advanceTo(run.now + 16);
+      run.pointer("move", 20 + i, 20);
+    }
     expect(at()).toEqual([40, 48]);
-    for (let i = 41; i <= 75; i++) { run.advanceTo(run.now + 16); run.pointer("move", 20 + i, 20); }
+    for (let i = 41; i <= 75; i++) {
+      run.advanceTo(run.now + 16);
+      run.pointer("move", 20 + i, 20);
+    }
     expect(at()).toEqual([75, 30]);
     run.advanceTo(run.now + 200);
     run.pointer("up", 95, 20);
@@ -131,7 +191,8 @@ describe("drag", () => {
     for (const cancel of ["pointer", "key"] as const) {
       const { run, x, is, pull } = gangway();
       pull(20, 100);
-      if (cancel === "pointer") run.pointer("cancel", 0, 0); else run.key("Escape", "down");
+      if (cancel === "pointer") run.pointer("cancel", 0, 0);
+      else run.key("Escape", "down");
       expect(x()).toBeCloseTo(80, 5);
       run.pointer("up", 100, 20);
       run.advanceTo(run.now + 400);
@@ -151,7 +212,13 @@ describe("drag", () => {
   it("an edit that takes the rule away lets go of it", () => {
     const { b, run, x, is, pull } = gangway();
     pull(20, 70);
-    b.do({ label: "x", ops: Object.keys(b.piece.rules).map((r) => ({ op: "remove" as const, path: ["pieces", b.at, "rules", r] })) });
+    b.do({
+      label: "x",
+      ops: Object.keys(b.piece.rules).map((r) => ({
+        op: "remove" as const,
+        path: ["pieces", b.at, "rules", r],
+      })),
+    });
     run.update(b.project);
     run.pointer("up", 70, 20);
     run.advanceTo(run.now + 1000);
@@ -162,7 +229,13 @@ describe("drag", () => {
     const { b, id, plank } = gangway();
     const play = (): State => {
       let s = start(b.project, id);
-      for (const input of [{ type: "move", x: 10, y: 10 }, { type: "over", layer: plank }, { type: "down" }, { type: "move", x: 35, y: 12 }] as const) s = step(b.project, advance(b.project, s, s.now + 10).state, input).state;
+      for (const input of [
+        { type: "move", x: 10, y: 10 },
+        { type: "over", layer: plank },
+        { type: "down" },
+        { type: "move", x: 35, y: 12 },
+      ] as const)
+        s = step(b.project, advance(b.project, s, s.now + 10).state, input).state;
       return s;
     };
     expect(play().drag?.progress).toBeCloseTo(0.25);

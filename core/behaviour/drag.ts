@@ -14,24 +14,40 @@ const LOOK_BACK = 80;
 
 /** What a drag trigger says when it leaves something out: px, share of the travel, px/s. */
 export const usualDrag = { direction: "right", travel: 120, part: 0.5, speed: 500 } as const;
-const saidBy = (t: Trigger) => ({ direction: t.direction ?? usualDrag.direction, travel: Math.max(1, t.travel ?? usualDrag.travel), part: t.part ?? usualDrag.part, speed: t.speed ?? usualDrag.speed });
+const saidBy = (t: Trigger) => ({
+  direction: t.direction ?? usualDrag.direction,
+  travel: Math.max(1, t.travel ?? usualDrag.travel),
+  part: t.part ?? usualDrag.part,
+  speed: t.speed ?? usualDrag.speed,
+});
 
 /** How far something lies along a drag's direction, px; negative on the other side. */
 const along = (t: Trigger, [x, y]: Point): number => {
   switch (saidBy(t).direction) {
-    case "left": return -x;
-    case "right": return x;
-    case "up": return -y;
-    case "down": return y;
-    case "any": return Math.hypot(x, y);
+    case "left":
+      return -x;
+    case "right":
+      return x;
+    case "up":
+      return -y;
+    case "down":
+      return y;
+    case "any":
+      return Math.hypot(x, y);
   }
 };
 
 /** Whether a way mostly goes where a drag's direction says. */
-const heads = (t: Trigger, way: Point): boolean => along(t, way) >= SLOP && along(t, way) >= Math.hypot(...way) * Math.SQRT1_2 - 1e-9;
+const heads = (t: Trigger, way: Point): boolean =>
+  along(t, way) >= SLOP && along(t, way) >= Math.hypot(...way) * Math.SQRT1_2 - 1e-9;
 
 /** The drag that a way from where it was pressed begins: in the innermost copy that listens, its innermost layer that does. */
-const beginning = (project: Project, state: State, chain: readonly Path[], way: Point): Omit<Drag, "progress"> | null => {
+const beginning = (
+  project: Project,
+  state: State,
+  chain: readonly Path[],
+  way: Point,
+): Omit<Drag, "progress"> | null => {
   for (const { live, layers } of passage(project, state, chain)) {
     for (const layer of layers) {
       const rules = enabledOn(project, state, live, layer, asks("drag"));
@@ -46,31 +62,47 @@ const beginning = (project: Project, state: State, chain: readonly Path[], way: 
 const ruleAt = (project: Project, state: State, drag: { at: Path; rule: Id }): Rule | undefined => {
   const live = liveAt(project, state, drag.at);
   const rule = live && rulesOf(project, live.piece).find((r) => r.id === drag.rule);
-  return rule && live && meets(rule.when, state.traits[live.path] ?? live.variant) ? rule : undefined;
+  return rule && live && meets(rule.when, state.traits[live.path] ?? live.variant)
+    ? rule
+    : undefined;
 };
 
 /** A drag goes on as long as there is its rule. */
-export const keepDrag = (project: Project, state: State): State => (state.drag && !ruleAt(project, state, state.drag) ? { ...state, drag: null } : state);
+export const keepDrag = (project: Project, state: State): State =>
+  state.drag && !ruleAt(project, state, state.drag) ? { ...state, drag: null } : state;
 
 /** The state as it will be when the drag under way is let go past its threshold: what the hand moves towards. */
 export const dragged = (project: Project, state: State): State => {
-  const live = state.drag && liveAt(project, state, state.drag.at), rule = state.drag && ruleAt(project, state, state.drag);
+  const live = state.drag && liveAt(project, state, state.drag.at),
+    rule = state.drag && ruleAt(project, state, state.drag);
   return live && rule ? written(project, state, live, rule) : state;
 };
 
 /** The pointer has moved: a press that wanders becomes a drag, and a drag follows. px of the shown piece. */
 export const moveTo = (project: Project, state: State, to: Point, happen: Happen): State => {
-  const trail = [...state.trail.filter((t) => state.now - t.at <= LOOK_BACK), { at: state.now, point: to }];
-  if (!state.pressed || state.byKey !== null || !state.grip) return state.pressed ? { ...state, trail } : { ...state, trail: [{ at: state.now, point: to }] };
+  const trail = [
+    ...state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
+    { at: state.now, point: to },
+  ];
+  if (!state.pressed || state.byKey !== null || !state.grip)
+    return state.pressed
+      ? { ...state, trail }
+      : { ...state, trail: [{ at: state.now, point: to }] };
   const way: Point = [to[0] - state.grip[0], to[1] - state.grip[1]];
   const moved = { ...state, trail };
   const now = state.drag && ruleAt(project, moved, state.drag);
-  if (now && (along(now.trigger, way) > 0 || state.drag?.progress !== 0)) return follow(moved, now, way, happen);
+  if (now && (along(now.trigger, way) > 0 || state.drag?.progress !== 0))
+    return follow(moved, now, way, happen);
   const began = beginning(project, moved, state.pressed, way);
   if (!began) return moved;
   const rule = ruleAt(project, moved, began) as Rule;
   // what is dragged is no click and is not held, in any copy
-  const next: State = { ...moved, drag: { ...began, progress: 0 }, heldIn: passage(project, moved, state.pressed).map((p) => p.live.path), timers: moved.timers.filter((t) => t.source === undefined) };
+  const next: State = {
+    ...moved,
+    drag: { ...began, progress: 0 },
+    heldIn: passage(project, moved, state.pressed).map((p) => p.live.path),
+    timers: moved.timers.filter((t) => t.source === undefined),
+  };
   return follow(next, rule, way, happen);
 };
 
@@ -78,13 +110,23 @@ const follow = (state: State, rule: Rule, way: Point, happen: Happen): State => 
   if (!state.drag) return state;
   const progress = Math.min(1, Math.max(0, along(rule.trigger, way) / saidBy(rule.trigger).travel));
   const next: State = { ...state, drag: { ...state.drag, progress } };
-  happen({ type: "dragging", at: state.now, state: next, path: state.drag.at, rule: rule.id, progress, motion: rule.motion });
+  happen({
+    type: "dragging",
+    at: state.now,
+    state: next,
+    path: state.drag.at,
+    rule: rule.id,
+    progress,
+    motion: rule.motion,
+  });
   return next;
 };
 
 /** How fast the pointer goes along a direction, px/s, over the last moments. */
 const speedOf = (state: State, trigger: Trigger): number => {
-  const recent = state.trail.filter((t) => state.now - t.at <= LOOK_BACK), first = recent[0], last = recent.at(-1);
+  const recent = state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
+    first = recent[0],
+    last = recent.at(-1);
   if (!first || !last || last.at <= first.at) return 0;
   const way: Point = [last.point[0] - first.point[0], last.point[1] - first.point[1]];
   return (along(trigger, way) / (state.now - first.at)) * 1000;
@@ -94,15 +136,43 @@ const speedOf = (state: State, trigger: Trigger): number => {
 export const drop = (project: Project, state: State, cancelled: boolean, happen: Happen): State => {
   const { drag } = state;
   if (!drag) return state;
-  const free: State = { ...state, drag: null }, live = liveAt(project, free, drag.at), rule = ruleAt(project, free, drag);
+  const free: State = { ...state, drag: null },
+    live = liveAt(project, free, drag.at),
+    rule = ruleAt(project, free, drag);
   if (!live || !rule) return free;
-  const said = saidBy(rule.trigger), done = !cancelled && (drag.progress >= said.part || (drag.progress > 0 && speedOf(state, rule.trigger) >= said.speed));
+  const said = saidBy(rule.trigger),
+    done =
+      !cancelled &&
+      (drag.progress >= said.part ||
+        (drag.progress > 0 && speedOf(state, rule.trigger) >= said.speed));
   const left = done ? 1 - drag.progress : drag.progress;
-  const { lanes: _all, ...plain } = rule.motion, motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
-  happen({ type: "dropped", at: state.now, state: free, path: drag.at, rule: rule.id, done, motion });
+  const { lanes: _all, ...plain } = rule.motion,
+    motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
+  happen({
+    type: "dropped",
+    at: state.now,
+    state: free,
+    path: drag.at,
+    rule: rule.id,
+    done,
+    motion,
+  });
   if (!done) return free;
   const { layer } = split(drag.source);
-  const others = enabledOn(project, free, live, layer, (r) => r.trigger.type === "drag" && saidBy(r.trigger).direction === said.direction);
-  const next = fireAll(project, free, live, others.map((r) => (r.id === rule.id ? { ...r, motion } : r)), () => drag.source, happen);
+  const others = enabledOn(
+    project,
+    free,
+    live,
+    layer,
+    (r) => r.trigger.type === "drag" && saidBy(r.trigger).direction === said.direction,
+  );
+  const next = fireAll(
+    project,
+    free,
+    live,
+    others.map((r) => (r.id === rule.id ? { ...r, motion } : r)),
+    () => drag.source,
+    happen,
+  );
   return sameSurface(next, state) ? next : { ...next, drag: null };
 };

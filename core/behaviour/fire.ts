@@ -16,26 +16,47 @@ import type { Happening, Hold, Move, Path, State, TraitSet } from "./types";
 export type Happen = (h: Happening) => void;
 /** Whether a rule answers what happens. */
 export type Asks = (rule: Rule) => boolean;
-export const asks = (...types: readonly TriggerType[]): Asks => (rule) => types.includes(rule.trigger.type);
+export const asks =
+  (...types: readonly TriggerType[]): Asks =>
+  (rule) =>
+    types.includes(rule.trigger.type);
 
 /** Which contact a rule's doing ends with, when it is marked so. */
-const causes: Partial<Record<TriggerType, Hold["cause"]>> = { hover: "hover", press: "press", hold: "press", focus: "focus" };
+const causes: Partial<Record<TriggerType, Hold["cause"]>> = {
+  hover: "hover",
+  press: "press",
+  hold: "press",
+  focus: "focus",
+};
 
 /** What a rule sets in one copy with one motion; traits by their id, options by "option:" and theirs. */
-interface Writing { readonly live: Live; readonly motion: Motion; readonly sets: Record<Id, Id>; readonly options: Record<Id, Said> }
+interface Writing {
+  readonly live: Live;
+  readonly motion: Motion;
+  readonly sets: Record<Id, Id>;
+  readonly options: Record<Id, Said>;
+}
 
 /** What a rule sets, in effects' order, each seeing what those before it did. */
 const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writing[] => {
   const out: Writing[] = [{ live, motion: rule.motion, sets: {}, options: {} }];
   for (const effect of rule.effects) {
     if (effect.type !== "set" && effect.type !== "nested" && effect.type !== "option") continue;
-    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`, motion = effect.motion ?? rule.motion;
+    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`,
+      motion = effect.motion ?? rule.motion;
     const target = effect.type === "set" ? live : liveAt(project, state, path);
     if (!target) continue;
     let entry = out.find((o) => o.live.path === path && o.motion === motion);
-    if (!entry) out.push(entry = { live: target, motion, sets: {}, options: {} });
-    if (effect.type === "option") { entry.options[OPTION + effect.option] = effect.value; continue; }
-    const sofar = Object.assign({}, state.traits[path] ?? target.variant, ...out.filter((o) => o.live.path === path).map((o) => o.sets)) as Record<Id, Id>;
+    if (!entry) out.push((entry = { live: target, motion, sets: {}, options: {} }));
+    if (effect.type === "option") {
+      entry.options[OPTION + effect.option] = effect.value;
+      continue;
+    }
+    const sofar = Object.assign(
+      {},
+      state.traits[path] ?? target.variant,
+      ...out.filter((o) => o.live.path === path).map((o) => o.sets),
+    ) as Record<Id, Id>;
     const value = targetValue(target.piece, sofar, effect.trait, effect.to);
     if (value !== null) entry.sets[effect.trait] = value;
   }
@@ -44,71 +65,165 @@ const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writi
 
 /** What a copy was before something is set in it, and who had set that. */
 const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
-  const { path } = live, variant = state.traits[path] ?? live.variant, writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
+  const { path } = live,
+    variant = state.traits[path] ?? live.variant,
+    writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
   return {
-    ...Object.fromEntries(Object.keys(sets).map((t) => [t, { value: variant[t] ?? "", writer: writer(t) }])),
-    ...Object.fromEntries(Object.keys(options).map((o) => [o, { value: state.options[path]?.[o.slice(OPTION.length)], writer: writer(o) }])),
+    ...Object.fromEntries(
+      Object.keys(sets).map((t) => [t, { value: variant[t] ?? "", writer: writer(t) }]),
+    ),
+    ...Object.fromEntries(
+      Object.keys(options).map((o) => [
+        o,
+        { value: state.options[path]?.[o.slice(OPTION.length)], writer: writer(o) },
+      ]),
+    ),
   };
 };
 
 /** The state with what a rule sets, and nothing else of what it does. */
 export const written = (project: Project, state: State, live: Live, rule: Rule): State =>
-  writesOf(project, state, live, rule).reduce((s, { live: target, sets, options }) => writeOptions(writeTraits(project, s, target, sets, s.serial).state, target.path, options, s.serial), state);
+  writesOf(project, state, live, rule).reduce(
+    (s, { live: target, sets, options }) =>
+      writeOptions(
+        writeTraits(project, s, target, sets, s.serial).state,
+        target.path,
+        options,
+        s.serial,
+      ),
+    state,
+  );
 
 /** Does what a rule says. `source` is the path of the layer it happened on. */
-export const fireRule = (project: Project, state: State, live: Live, rule: Rule, source: Path, happen: Happen): State => {
-  const serial = state.serial + 1, cause = rule.undo ? causes[rule.trigger.type] : undefined;
+export const fireRule = (
+  project: Project,
+  state: State,
+  live: Live,
+  rule: Rule,
+  source: Path,
+  happen: Happen,
+): State => {
+  const serial = state.serial + 1,
+    cause = rule.undo ? causes[rule.trigger.type] : undefined;
   let next: State = { ...state, serial };
-  const done = new Map<Path, TraitSet[]>([[live.path, []]]), moves: Move[] = [];
-  const writings = writesOf(project, next, live, rule), [first] = writings;
+  const done = new Map<Path, TraitSet[]>([[live.path, []]]),
+    moves: Move[] = [];
+  const writings = writesOf(project, next, live, rule),
+    [first] = writings;
   for (const writing of writings) {
-    const { live: target, motion, sets, options } = writing, { path } = target, was = wasIn(next, writing), before = next;
+    const { live: target, motion, sets, options } = writing,
+      { path } = target,
+      was = wasIn(next, writing),
+      before = next;
     const written = writeTraits(project, next, target, sets, serial);
     next = writeOptions(written.state, path, options, serial);
     if (written.sets.length) next = setOut(project, next, path, motion);
     done.set(path, [...(done.get(path) ?? []), ...written.sets]);
     const stirs = writing === first && rule.effects.some((e) => e.type === "stir");
     if (stirs) next = setOut(project, next, path, motion);
-    if (stirs || next.traits !== before.traits || next.options !== before.options) moves.push({ state: next, path, motion });
-    if (cause && Object.keys(was).length) next = { ...next, holds: [...next.holds, { at: path, rule: rule.id, source, cause, serial, was, motion }] };
+    if (stirs || next.traits !== before.traits || next.options !== before.options)
+      moves.push({ state: next, path, motion });
+    if (cause && Object.keys(was).length)
+      next = {
+        ...next,
+        holds: [...next.holds, { at: path, rule: rule.id, source, cause, serial, was, motion }],
+      };
   }
   const [own, ...inner] = [...done].map(([path, sets]) => ({ path, sets }));
-  happen({ type: "fired", at: state.now, state: next, path: live.path, rule: rule.id, trigger: rule.trigger.type, sets: own?.sets ?? [], inner, moves, motion: rule.motion });
-  return arm(project, rule.effects.reduce((s, effect) => follow(project, s, live, rule, effect, happen), next));
+  happen({
+    type: "fired",
+    at: state.now,
+    state: next,
+    path: live.path,
+    rule: rule.id,
+    trigger: rule.trigger.type,
+    sets: own?.sets ?? [],
+    inner,
+    moves,
+    motion: rule.motion,
+  });
+  return arm(
+    project,
+    rule.effects.reduce((s, effect) => follow(project, s, live, rule, effect, happen), next),
+  );
 };
 
 /** What an effect does beyond setting traits and options. */
-const follow = (project: Project, state: State, { path }: Live, rule: Rule, effect: Effect, happen: Happen): State => {
-  const motion = effect.motion ?? rule.motion, cause = { path, rule: rule.id };
+const follow = (
+  project: Project,
+  state: State,
+  { path }: Live,
+  rule: Rule,
+  effect: Effect,
+  happen: Happen,
+): State => {
+  const motion = effect.motion ?? rule.motion,
+    cause = { path, rule: rule.id };
   switch (effect.type) {
-    case "go": return goTo(project, state, effect.screen, motion, cause, happen);
-    case "back": return goBack(project, state, motion, cause, happen);
-    case "open": return openOverlay(project, state, effect.screen, motion, cause, happen);
+    case "go":
+      return goTo(project, state, effect.screen, motion, cause, happen);
+    case "back":
+      return goBack(project, state, motion, cause, happen);
+    case "open":
+      return openOverlay(project, state, effect.screen, motion, cause, happen);
     case "close": {
       const meant = overlayMeant(state, path);
       return meant === null ? state : closeOverlay(project, state, meant, motion, cause, happen);
     }
-    case "clip": case "seek": return turnClip(project, state, path, effect, happen);
-    case "scroll": happen({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion }); return state;
-    case "empty": return emptied(state, path);
-    case "raise": return raise(project, state, path, effect.signal, happen);
-    case "address": happen({ type: "address", at: state.now, state, path, to: effect.to }); return state;
-    default: return state;
+    case "clip":
+    case "seek":
+      return turnClip(project, state, path, effect, happen);
+    case "scroll":
+      happen({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion });
+      return state;
+    case "empty":
+      return emptied(state, path);
+    case "raise":
+      return raise(project, state, path, effect.signal, happen);
+    case "address":
+      happen({ type: "address", at: state.now, state, path, to: effect.to });
+      return state;
+    default:
+      return state;
   }
 };
 
 /** Empties what has been filled in in a copy. */
 const emptied = (state: State, copy: Path): State => {
   const own = Object.keys(state.entries).filter((p) => split(p).copy === copy);
-  return own.length ? { ...state, entries: own.reduce((e, p) => without(e, p), state.entries) } : state;
+  return own.length
+    ? { ...state, entries: own.reduce((e, p) => without(e, p), state.entries) }
+    : state;
 };
 
 /** Plays, halts or turns a clip, or goes to a moment of it; the clip tells so itself. */
-const turnClip = (project: Project, state: State, path: Path, effect: Extract<Effect, { type: "clip" | "seek" }>, happen: Happen): State => {
-  const live = liveAt(project, state, path), at = live && clipAt(project, state, live, effect.layer);
+const turnClip = (
+  project: Project,
+  state: State,
+  path: Path,
+  effect: Extract<Effect, { type: "clip" | "seek" }>,
+  happen: Happen,
+): State => {
+  const live = liveAt(project, state, path),
+    at = live && clipAt(project, state, live, effect.layer);
   if (!live || !at) return state;
-  const moment = Math.min(at.length, momentOf(at.clip, state.now)), plays = effect.type === "seek" ? at.clip.playing : effect.act === "turn" ? !at.clip.playing : effect.act === "play";
-  const clip = { playing: plays, since: state.now, moment: effect.type === "seek" ? Math.min(at.length, effect.ms) : plays && moment >= at.length ? 0 : moment };
+  const moment = Math.min(at.length, momentOf(at.clip, state.now)),
+    plays =
+      effect.type === "seek"
+        ? at.clip.playing
+        : effect.act === "turn"
+          ? !at.clip.playing
+          : effect.act === "play";
+  const clip = {
+    playing: plays,
+    since: state.now,
+    moment:
+      effect.type === "seek"
+        ? Math.min(at.length, effect.ms)
+        : plays && moment >= at.length
+          ? 0
+          : moment,
+  };
   const next: State = { ...state, clips: { ...state.clips, [`${path}/${effect.layer}`]: clip } };
   if (plays === at.clip.playing) return arm(project, next);
   const what = plays ? "played" : "paused";
@@ -119,49 +234,101 @@ const turnClip = (project: Project, state: State, path: Path, effect: Extract<Ef
 /** Tells the piece around a copy something; who listens for that on the copy answers. */
 const raise = (project: Project, state: State, path: Path, signal: Id, happen: Happen): State => {
   happen({ type: "raised", at: state.now, state, path, signal });
-  const { copy, layer } = split(path), around = liveAt(project, state, copy);
+  const { copy, layer } = split(path),
+    around = liveAt(project, state, copy);
   if (!path.includes("/") || !around) return state;
-  return fireOn(project, state, around, layer, (r) => r.trigger.type === "signal" && r.trigger.signal === signal, happen).state;
+  return fireOn(
+    project,
+    state,
+    around,
+    layer,
+    (r) => r.trigger.type === "signal" && r.trigger.signal === signal,
+    happen,
+  ).state;
 };
 
 /** Lets rules of one copy compete and fires those that win; losers are told. */
-export const fireAll = (project: Project, state: State, live: Live, rules: readonly Rule[], source: (rule: Rule) => Path, happen: Happen): State => {
+export const fireAll = (
+  project: Project,
+  state: State,
+  live: Live,
+  rules: readonly Rule[],
+  source: (rule: Rule) => Path,
+  happen: Happen,
+): State => {
   const { wins, losses } = contest(rules);
   let next = state;
   for (const rule of wins) next = fireRule(project, next, live, rule, source(rule), happen);
-  for (const { rule, to } of losses) happen({ type: "lost", at: state.now, state: next, path: live.path, rule: rule.id, to: to.id });
+  for (const { rule, to } of losses)
+    happen({ type: "lost", at: state.now, state: next, path: live.path, rule: rule.id, to: to.id });
   return next;
 };
 
 /** The rules of one layer that answer and may. */
-export const enabledOn = (project: Project, state: State, live: Live, layer: Id, asked: Asks): Rule[] => {
+export const enabledOn = (
+  project: Project,
+  state: State,
+  live: Live,
+  layer: Id,
+  asked: Asks,
+): Rule[] => {
   const variant = state.traits[live.path] ?? live.variant;
-  return rulesOf(project, live.piece).filter((r) => asked(r) && (r.source ?? ROOT) === layer && meets(r.when, variant));
+  return rulesOf(project, live.piece).filter(
+    (r) => asked(r) && (r.source ?? ROOT) === layer && meets(r.when, variant),
+  );
 };
 
 /** Lets the rules of one layer that answer compete and fire; says whether there was any. */
-export const fireOn = (project: Project, state: State, live: Live, layer: Id, asked: Asks, happen: Happen): { state: State; any: boolean } => {
+export const fireOn = (
+  project: Project,
+  state: State,
+  live: Live,
+  layer: Id,
+  asked: Asks,
+  happen: Happen,
+): { state: State; any: boolean } => {
   const enabled = enabledOn(project, state, live, layer, asked);
-  return { state: fireAll(project, state, live, enabled, () => `${live.path}/${layer}`, happen), any: enabled.length > 0 };
+  return {
+    state: fireAll(project, state, live, enabled, () => `${live.path}/${layer}`, happen),
+    any: enabled.length > 0,
+  };
 };
 
 /** In each piece on the way out, the innermost layer with an enabled rule takes the event; `skip` are copies that do not get it. */
-export const dispatch = (project: Project, state: State, asked: Asks, chain: readonly Path[], happen: Happen, skip: readonly Path[] = []): { state: State; any: boolean } => {
-  let next = state, any = false;
+export const dispatch = (
+  project: Project,
+  state: State,
+  asked: Asks,
+  chain: readonly Path[],
+  happen: Happen,
+  skip: readonly Path[] = [],
+): { state: State; any: boolean } => {
+  let next = state,
+    any = false;
   for (const { live, layers } of passage(project, state, chain)) {
     if (!sameSurface(next, state)) break;
     if (skip.includes(live.path)) continue;
     for (const layer of layers) {
       const result = fireOn(project, next, live, layer, asked, happen);
       next = result.state;
-      if (result.any) { any = true; break; }
+      if (result.any) {
+        any = true;
+        break;
+      }
     }
   }
   return { state: next, any };
 };
 
 /** For one layer; what happens there does not climb. */
-export const onLayer = (project: Project, state: State, path: Path, asked: Asks, happen: Happen): State => {
-  const { copy, layer } = split(path), live = liveAt(project, state, copy);
+export const onLayer = (
+  project: Project,
+  state: State,
+  path: Path,
+  asked: Asks,
+  happen: Happen,
+): State => {
+  const { copy, layer } = split(path),
+    live = liveAt(project, state, copy);
   return live ? fireOn(project, state, live, layer, asked, happen).state : state;
 };

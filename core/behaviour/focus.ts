@@ -8,7 +8,15 @@ import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
 /** What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard itself. */
-const reached: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "key", "focus"];
+const reached: readonly TriggerType[] = [
+  "click",
+  "double",
+  "press",
+  "release",
+  "hold",
+  "key",
+  "focus",
+];
 
 /**
  * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose component has stops of its
@@ -20,16 +28,42 @@ export const focusStops = (project: Project, state: State): Path[] => {
   /** what of a copy is filled in or sends */
   const fields = (live: Live): Set<Id> => {
     let set = known.get(live.path);
-    if (!set) known.set(live.path, set = new Set([...layersWith(project, live, "entry"), ...layersWith(project, live, "sends")].map((f) => f.layer.id)));
+    if (!set)
+      known.set(
+        live.path,
+        (set = new Set(
+          [...layersWith(project, live, "entry"), ...layersWith(project, live, "sends")].map(
+            (f) => f.layer.id,
+          ),
+        )),
+      );
     return set;
   };
   const visit = (live: Live, id: Id): Path[] => {
-    const layer = live.piece.layers[id], top = id === ROOT;
+    const layer = live.piece.layers[id],
+      top = id === ROOT;
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
-    const path = `${live.path}/${id}`, nested = layer.kind === "instance" ? byPath.get(path) : undefined;
-    const inside = [...(nested ? visit(nested, ROOT) : []), ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id))];
-    const used = layer.kind === "text" || layer.kind === "box" || layer.kind === "icon" || layer.kind === "picture" ? fields(live).has(id) : false;
-    const own = used || rulesOf(project, live.piece).some((r) => reached.includes(r.trigger.type) && (r.source ?? ROOT) === id && !(top && live.path === frontPath(state) && r.trigger.type === "key"));
+    const path = `${live.path}/${id}`,
+      nested = layer.kind === "instance" ? byPath.get(path) : undefined;
+    const inside = [
+      ...(nested ? visit(nested, ROOT) : []),
+      ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id)),
+    ];
+    const used =
+      layer.kind === "text" ||
+      layer.kind === "box" ||
+      layer.kind === "icon" ||
+      layer.kind === "picture"
+        ? fields(live).has(id)
+        : false;
+    const own =
+      used ||
+      rulesOf(project, live.piece).some(
+        (r) =>
+          reached.includes(r.trigger.type) &&
+          (r.source ?? ROOT) === id &&
+          !(top && live.path === frontPath(state) && r.trigger.type === "key"),
+      );
     return own && !(nested && inside.length) ? [path, ...inside] : inside;
   };
   const whole = byPath.get(frontPath(state));
@@ -38,7 +72,8 @@ export const focusStops = (project: Project, state: State): Path[] => {
 
 /** The stop after or before the focused one; null past either end. */
 export const nextStop = (project: Project, state: State, by: 1 | -1): Path | null => {
-  const stops = focusStops(project, state), now = state.focused[0]?.slice(state.screen.length + 1);
+  const stops = focusStops(project, state),
+    now = state.focused[0]?.slice(state.screen.length + 1);
   const at = now === undefined ? -1 : stops.indexOf(now);
   return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
 };
@@ -50,7 +85,9 @@ export const usable = (project: Project, state: State): boolean => {
   const before = known.get(state.traits);
   if (before?.project === project && before.front === frontPath(state)) return before.usable;
   const piece = project.pieces[state.overlays.at(-1)?.screen ?? state.screen];
-  const is = focusStops(project, state).length > 0 || (piece !== undefined && rulesOf(project, piece).some((r) => r.trigger.type === "key"));
+  const is =
+    focusStops(project, state).length > 0 ||
+    (piece !== undefined && rulesOf(project, piece).some((r) => r.trigger.type === "key"));
   known.set(state.traits, { project, front: frontPath(state), usable: is });
   return is;
 };

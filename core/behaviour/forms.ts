@@ -13,60 +13,132 @@ export const ANSWERS_AFTER = 600;
 const LONGEST = 500;
 
 /** How a layer is filled in; null when it is not. */
-const entryAt = (project: Project, state: State, path: Path | undefined): { live: Live; layer: Id; by: "typing" | "choosing"; choices: string[] } | null => {
+const entryAt = (
+  project: Project,
+  state: State,
+  path: Path | undefined,
+): { live: Live; layer: Id; by: "typing" | "choosing"; choices: string[] } | null => {
   if (path === undefined) return null;
-  const { copy, layer } = split(path), live = liveAt(project, state, copy), found = live && layersWith(project, live, "entry").find((e) => e.layer.id === layer);
-  return found ? { live, layer, by: found.values.entry as "typing" | "choosing", choices: (found.values.choices as string).split(",").map((c) => c.trim()).filter(Boolean) } : null;
+  const { copy, layer } = split(path),
+    live = liveAt(project, state, copy),
+    found = live && layersWith(project, live, "entry").find((e) => e.layer.id === layer);
+  return found
+    ? {
+        live,
+        layer,
+        by: found.values.entry as "typing" | "choosing",
+        choices: (found.values.choices as string)
+          .split(",")
+          .map((c) => c.trim())
+          .filter(Boolean),
+      }
+    : null;
 };
 
-export const isEntry = (project: Project, state: State, path: Path | undefined): boolean => entryAt(project, state, path) !== null;
+export const isEntry = (project: Project, state: State, path: Path | undefined): boolean =>
+  entryAt(project, state, path) !== null;
 
 const fill = (project: Project, state: State, path: Path, text: string, happen: Happen): State => {
-  const { copy, layer } = split(path), next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
+  const { copy, layer } = split(path),
+    next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
   happen({ type: "filled", at: state.now, state: next, path: copy, layer, text });
   return onLayer(project, next, path, asks("typed"), happen);
 };
 
-const chooseNext = (project: Project, state: State, path: Path, choices: readonly string[], by: number, happen: Happen): State => {
-  const at = choices.indexOf(state.entries[path] ?? ""), n = choices.length;
-  return n === 0 ? state : fill(project, state, path, choices[at < 0 ? (by > 0 ? 0 : n - 1) : (at + by + n) % n] ?? "", happen);
+const chooseNext = (
+  project: Project,
+  state: State,
+  path: Path,
+  choices: readonly string[],
+  by: number,
+  happen: Happen,
+): State => {
+  const at = choices.indexOf(state.entries[path] ?? ""),
+    n = choices.length;
+  return n === 0
+    ? state
+    : fill(
+        project,
+        state,
+        path,
+        choices[at < 0 ? (by > 0 ? 0 : n - 1) : (at + by + n) % n] ?? "",
+        happen,
+      );
 };
 
 /** A key for what is filled in and has the focus: letters are added, the last is taken back, choices go on, Enter sends. Null: it is not for an entry. */
-export const typeKey = (project: Project, state: State, key: string, happen: Happen): State | null => {
-  const [path] = state.focused, entry = entryAt(project, state, path);
+export const typeKey = (
+  project: Project,
+  state: State,
+  key: string,
+  happen: Happen,
+): State | null => {
+  const [path] = state.focused,
+    entry = entryAt(project, state, path);
   if (!entry || path === undefined) return null;
-  if (entry.by === "choosing") return key === "ArrowDown" || key === " " ? chooseNext(project, state, path, entry.choices, 1, happen) : key === "ArrowUp" ? chooseNext(project, state, path, entry.choices, -1, happen) : null;
+  if (entry.by === "choosing")
+    return key === "ArrowDown" || key === " "
+      ? chooseNext(project, state, path, entry.choices, 1, happen)
+      : key === "ArrowUp"
+        ? chooseNext(project, state, path, entry.choices, -1, happen)
+        : null;
   const now = state.entries[path] ?? "";
   if ([...key].length === 1) return fill(project, state, path, now + key, happen);
-  if (key === "Backspace") return fill(project, state, path, [...now].slice(0, -1).join(""), happen);
+  if (key === "Backspace")
+    return fill(project, state, path, [...now].slice(0, -1).join(""), happen);
   if (key !== "Enter") return null;
-  const [sender] = inTreeOrder(entry.live, layersWith(project, entry.live, "sends").map((s) => s.layer.id));
-  return sender === undefined ? state : send(project, state, `${entry.live.path}/${sender}`, happen);
+  const [sender] = inTreeOrder(
+    entry.live,
+    layersWith(project, entry.live, "sends").map((s) => s.layer.id),
+  );
+  return sender === undefined
+    ? state
+    : send(project, state, `${entry.live.path}/${sender}`, happen);
 };
 
 /** Ids of layers in the order of the tree. */
 const inTreeOrder = (live: Live, ids: readonly Id[]): Id[] => {
-  const out: Id[] = [], visit = (id: Id): void => { if (ids.includes(id)) out.push(id); for (const c of childrenOf(live.piece).get(id) ?? []) visit(c.id); };
+  const out: Id[] = [],
+    visit = (id: Id): void => {
+      if (ids.includes(id)) out.push(id);
+      for (const c of childrenOf(live.piece).get(id) ?? []) visit(c.id);
+    };
   visit(ROOT);
   return out;
 };
 
 /** A form is sent by a layer; its answer comes a little later. One that is on its way is not sent again. */
 const send = (project: Project, state: State, source: Path, happen: Happen): State => {
-  const { copy } = split(source), live = liveAt(project, state, copy);
+  const { copy } = split(source),
+    live = liveAt(project, state, copy);
   if (!live || state.sending[copy]) return state;
-  const fields = inTreeOrder(live, layersWith(project, live, "entry").map((e) => e.layer.id)).map((layer) => ({ layer, text: state.entries[`${copy}/${layer}`] ?? "" }));
-  const next: State = { ...state, sending: { ...state.sending, [copy]: { source, due: state.now + ANSWERS_AFTER } } };
+  const fields = inTreeOrder(
+    live,
+    layersWith(project, live, "entry").map((e) => e.layer.id),
+  ).map((layer) => ({ layer, text: state.entries[`${copy}/${layer}`] ?? "" }));
+  const next: State = {
+    ...state,
+    sending: { ...state.sending, [copy]: { source, due: state.now + ANSWERS_AFTER } },
+  };
   happen({ type: "sending", at: state.now, state: next, path: copy, fields });
   return onLayer(project, next, source, asks("sent"), happen);
 };
 
 /** What a click does beside rules: the innermost layer clicked chooses on, or sends. */
-export const clickedInForm = (project: Project, state: State, chain: readonly Path[], happen: Happen): State => {
+export const clickedInForm = (
+  project: Project,
+  state: State,
+  chain: readonly Path[],
+  happen: Happen,
+): State => {
   const entry = entryAt(project, state, chain[0]);
-  if (entry?.by === "choosing") return chooseNext(project, state, chain[0] as Path, entry.choices, 1, happen);
-  const sender = chain.find((p) => { const { copy, layer } = split(p), live = liveAt(project, state, copy); return live && layersWith(project, live, "sends").some((s) => s.layer.id === layer); });
+  if (entry?.by === "choosing")
+    return chooseNext(project, state, chain[0] as Path, entry.choices, 1, happen);
+  const sender = chain.find((p) => {
+    const { copy, layer } = split(p),
+      live = liveAt(project, state, copy);
+    return live && layersWith(project, live, "sends").some((s) => s.layer.id === layer);
+  });
   return sender === undefined ? state : send(project, state, sender, happen);
 };
 
@@ -75,6 +147,9 @@ export const answerCome = (project: Project, state: State, copy: Path, happen: H
   const { [copy]: form, ...sending } = state.sending;
   const next = { ...state, sending };
   if (!form || !liveAt(project, next, copy)) return next;
-  const chain = chainOf(project, next, form.source.slice(next.screen.length + 1)).filter((p) => split(p).copy === copy);
-  return dispatch(project, next, asks(next.answersWell ? "succeeded" : "failed"), chain, happen).state;
+  const chain = chainOf(project, next, form.source.slice(next.screen.length + 1)).filter(
+    (p) => split(p).copy === copy,
+  );
+  return dispatch(project, next, asks(next.answersWell ? "succeeded" : "failed"), chain, happen)
+    .state;
 };

@@ -8,22 +8,32 @@ import type { Happening, Hold, State } from "./types";
 /** A hold further up the pile that rests on the ended one now rests on what was before it. */
 const relay = (holds: readonly Hold[], ended: Hold, trait: Id): readonly Hold[] =>
   holds.map((h) => {
-    const mine = h.was[trait], before = ended.was[trait];
-    return h.at === ended.at && mine && before && mine.writer === ended.serial ? { ...h, was: { ...h.was, [trait]: before } } : h;
+    const mine = h.was[trait],
+      before = ended.was[trait];
+    return h.at === ended.at && mine && before && mine.writer === ended.serial
+      ? { ...h, was: { ...h.was, [trait]: before } }
+      : h;
   });
 
 const defined = (table: Readonly<Record<Id, Said | undefined>>): Readonly<Record<Id, Said>> =>
   Object.fromEntries(Object.entries(table).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
 
 /** Ends one hold: its traits go back, unless another rule has set them since. */
-const endHold = (project: Project, state: State, hold: Hold, happen: (h: Happening) => void): State => {
+const endHold = (
+  project: Project,
+  state: State,
+  hold: Hold,
+  happen: (h: Happening) => void,
+): State => {
   let next: State = { ...state, holds: state.holds.filter((h) => h !== hold) };
-  const back: Record<Id, Id> = {}, options: Record<Id, Said | undefined> = {};
+  const back: Record<Id, Id> = {},
+    options: Record<Id, Said | undefined> = {};
   const writers: Record<string, number> = {};
   for (const [trait, was] of Object.entries(hold.was)) {
     const key = writerKey(hold.at, trait);
     if (next.writers[key] === hold.serial) {
-      if (trait.startsWith(OPTION)) options[trait.slice(OPTION.length)] = was.value; else back[trait] = was.value as Id;
+      if (trait.startsWith(OPTION)) options[trait.slice(OPTION.length)] = was.value;
+      else back[trait] = was.value as Id;
       writers[key] = was.writer;
     } else next = { ...next, holds: relay(next.holds, hold, trait) };
   }
@@ -32,14 +42,35 @@ const endHold = (project: Project, state: State, hold: Hold, happen: (h: Happeni
   const written = writeTraits(project, next, live, back, 0);
   next = { ...written.state, writers: { ...written.state.writers, ...writers } };
   const given = Object.keys(options).length > 0;
-  if (given) next = { ...next, options: { ...next.options, [hold.at]: defined({ ...next.options[hold.at], ...options }) } };
-  if (written.sets.length || given) happen({ type: "undone", at: state.now, state: next, path: hold.at, rule: hold.rule, sets: written.sets, motion: hold.motion });
+  if (given)
+    next = {
+      ...next,
+      options: { ...next.options, [hold.at]: defined({ ...next.options[hold.at], ...options }) },
+    };
+  if (written.sets.length || given)
+    happen({
+      type: "undone",
+      at: state.now,
+      state: next,
+      path: hold.at,
+      rule: hold.rule,
+      sets: written.sets,
+      motion: hold.motion,
+    });
   return next;
 };
 
 /** Ends all holds that match, the latest first. */
-export const endHolds = (project: Project, state: State, match: (h: Hold) => boolean, happen: (h: Happening) => void): State =>
-  state.holds.filter(match).reverse().reduce((s, hold) => {
-    const present = s.holds.find((h) => h.serial === hold.serial && h.at === hold.at);
-    return present ? endHold(project, s, present, happen) : s;
-  }, state);
+export const endHolds = (
+  project: Project,
+  state: State,
+  match: (h: Hold) => boolean,
+  happen: (h: Happening) => void,
+): State =>
+  state.holds
+    .filter(match)
+    .reverse()
+    .reduce((s, hold) => {
+      const present = s.holds.find((h) => h.serial === hold.serial && h.at === hold.at);
+      return present ? endHold(project, s, present, happen) : s;
+    }, state);

@@ -12,5 +12,15 @@ export type { Live } from "./piece";
 export { Run } from "./run";
 export { MOST_STEPS, nextDue } from "./wait";
 export type { Happening, Hold, Input, Path, State, Timer, TraitSet } from "./types";
-export { easingText, effectText, happeningText, keyName, listenText, motionText, ruleText, ruleTrouble, triggerText } from "./words";
+export {
+  easingText,
+  effectText,
+  happeningText,
+  keyName,
+  listenText,
+  motionText,
+  ruleText,
+  ruleTrouble,
+  triggerText,
+} from "./words";
 export type { LogLine } from "./words";

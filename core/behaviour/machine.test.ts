@@ -9,7 +9,11 @@ import { kelpwayKit } from "../../demo/index";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 /** Feeds inputs and pauses (numbers, ms) to a machine, keeping what happened. */
-const play = (project: Project, piece: string, ...script: (Input | number)[]): { state: State; happenings: Happening[] } => {
+const play = (
+  project: Project,
+  piece: string,
+  ...script: (Input | number)[]
+): { state: State; happenings: Happening[] } => {
   let state = start(project, piece);
   const happenings: Happening[] = [];
   const take = (r: { state: State; happenings: Happening[] }) => {
@@ -17,20 +21,26 @@ const play = (project: Project, piece: string, ...script: (Input | number)[]): {
     happenings.push(...r.happenings);
   };
   take(advance(project, state, 0));
-  for (const s of script) take(typeof s === "number" ? advance(project, state, state.now + s) : step(project, state, s));
+  for (const s of script)
+    take(typeof s === "number" ? advance(project, state, state.now + s) : step(project, state, s));
   return { state, happenings };
 };
 const over = (layer: string | null): Input => ({ type: "over", layer });
-const down: Input = { type: "down" }, up: Input = { type: "up" }, cancel: Input = { type: "cancel" };
+const down: Input = { type: "down" },
+  up: Input = { type: "up" },
+  cancel: Input = { type: "cancel" };
 const click = (layer: string): Input[] => [over(layer), down, up];
-const fired = (h: readonly Happening[]) => h.filter((x) => x.type === "fired").map((x) => x.trigger);
+const fired = (h: readonly Happening[]) =>
+  h.filter((x) => x.type === "fired").map((x) => x.trigger);
 
 const button = () => {
   const b = new Builder();
   const id = b.new("component", "Button");
-  const box = b.layer("box"), inner = b.layer("box", {}, box);
+  const box = b.layer("box"),
+    inner = b.layer("box", {}, box);
   const t = b.trait("Step", "one", "two", "three");
-  const now = (state: State) => Object.entries(t.v).find(([, v]) => v === (state.traits[id]?.[t.id] ?? t.v.one))?.[0];
+  const now = (state: State) =>
+    Object.entries(t.v).find(([, v]) => v === (state.traits[id]?.[t.id] ?? t.v.one))?.[0];
   return { b, id, box, inner, t, v: t.v as { one: string; two: string; three: string }, now };
 };
 
@@ -47,7 +57,9 @@ describe("pointers", () => {
     b.rule({ trigger: { type: "click" }, source: box, effects: [goes(t.id, "next")] });
     b.rule({ trigger: { type: "release" }, source: box, effects: [goes(t.id, "next")], on: false });
     const names: Record<string, string> = { box, inner, root: "root" };
-    const inputs = script.map((i) => (i.type === "over" && i.layer ? { ...i, layer: names[i.layer] ?? null } : i));
+    const inputs = script.map((i) =>
+      i.type === "over" && i.layer ? { ...i, layer: names[i.layer] ?? null } : i,
+    );
     expect(fired(play(b.project, id, ...inputs).happenings)).toHaveLength(times);
   });
 
@@ -67,7 +79,9 @@ describe("pointers", () => {
     const { state, happenings } = play(b.project, id, ...click("root"));
     expect(now(state)).toBe("three");
     expect(happenings.filter((h) => h.type === "lost")).toMatchObject([{ rule: wide, to: narrow }]);
-    expect(happeningText(b.project, happenings.find((h) => h.type === "lost") as Happening)).toMatchObject({ tone: "warn" });
+    expect(
+      happeningText(b.project, happenings.find((h) => h.type === "lost") as Happening),
+    ).toMatchObject({ tone: "warn" });
   });
 
   it("rules of one click that set different traits all fire", () => {
@@ -75,13 +89,20 @@ describe("pointers", () => {
     const other = b.trait("Seen", "no", "yes");
     b.rule({ effects: [becomes(t.id, v.two)] });
     b.rule({ effects: [becomes(other.id, other.v.yes as string)] });
-    expect(play(b.project, id, ...click("root")).state.traits[id]).toEqual({ [t.id]: v.two, [other.id]: other.v.yes });
+    expect(play(b.project, id, ...click("root")).state.traits[id]).toEqual({
+      [t.id]: v.two,
+      [other.id]: other.v.yes,
+    });
   });
 
   it("next and previous go round, opposite mirrors", () => {
     const { b, id, t, now } = button();
     b.rule({ effects: [goes(t.id, "next")] });
-    expect([1, 2, 3, 4].map((n) => now(play(b.project, id, ...Array.from({ length: n }, () => click("root")).flat()).state))).toEqual(["two", "three", "one", "two"]);
+    expect(
+      [1, 2, 3, 4].map((n) =>
+        now(play(b.project, id, ...Array.from({ length: n }, () => click("root")).flat()).state),
+      ),
+    ).toEqual(["two", "three", "one", "two"]);
     b.rule({ trigger: { type: "press" }, effects: [goes(t.id, "opposite")] });
     expect(now(play(b.project, id, over("root"), down).state)).toBe("three");
   });
@@ -95,7 +116,10 @@ describe("undo when it ends", () => {
     const v = t.v as { none: string; hover: string; pressed: string };
     b.rule({ trigger: { type: "hover" }, undo: true, effects: [becomes(t.id, v.hover)] });
     b.rule({ trigger: { type: "press" }, undo: true, effects: [becomes(t.id, v.pressed)] });
-    const now = (...script: (Input | number)[]) => Object.entries(v).find(([, x]) => x === (play(b.project, id, ...script).state.traits[id]?.[t.id] ?? v.none))?.[0];
+    const now = (...script: (Input | number)[]) =>
+      Object.entries(v).find(
+        ([, x]) => x === (play(b.project, id, ...script).state.traits[id]?.[t.id] ?? v.none),
+      )?.[0];
     return { b, id, t, v, now };
   };
 
@@ -121,32 +145,51 @@ describe("undo when it ends", () => {
   it("any storm of pointer events leaves nothing behind once the pointer is up and away", () => {
     const { b, id, t, v } = contact();
     const input = fc.constantFrom<Input>(over("root"), over(null), down, up, cancel);
-    fc.assert(fc.property(fc.array(input, { maxLength: 40 }), (storm) => {
-      const { state } = play(b.project, id, ...storm, up, over(null));
-      expect(state.traits[id]?.[t.id] ?? v.none).toBe(v.none);
-      expect(state.holds).toEqual([]);
-    }));
+    fc.assert(
+      fc.property(fc.array(input, { maxLength: 40 }), (storm) => {
+        const { state } = play(b.project, id, ...storm, up, over(null));
+        expect(state.traits[id]?.[t.id] ?? v.none).toBe(v.none);
+        expect(state.holds).toEqual([]);
+      }),
+    );
   });
 });
 
 describe("waiting", () => {
   it("starts when the condition becomes true, is dropped when it stops, fires once, at its very moment", () => {
     const { b, id, t, v, now } = button();
-    b.rule({ trigger: { type: "delay", ms: 300 }, when: { [t.id]: [v.two] }, effects: [becomes(t.id, v.three)] });
+    b.rule({
+      trigger: { type: "delay", ms: 300 },
+      when: { [t.id]: [v.two] },
+      effects: [becomes(t.id, v.three)],
+    });
     b.rule({ effects: [goes(t.id, "next")] });
     expect(now(play(b.project, id, 1000).state)).toBe("one");
     expect(now(play(b.project, id, ...click("root"), 299).state)).toBe("two");
     const late = play(b.project, id, ...click("root"), 5000);
     expect(now(late.state)).toBe("three");
     expect(late.happenings.at(-1)?.at).toBe(300);
-    expect(now(play(b.project, id, ...click("root"), 200, ...click("root"), 5000).state)).toBe("three");
-    expect(play(b.project, id, ...click("root"), 200, ...click("root"), 5000).happenings).toHaveLength(2);
+    expect(now(play(b.project, id, ...click("root"), 200, ...click("root"), 5000).state)).toBe(
+      "three",
+    );
+    expect(
+      play(b.project, id, ...click("root"), 200, ...click("root"), 5000).happenings,
+    ).toHaveLength(2);
   });
 
   it("a loop through waits does not drift, however rarely time is told", () => {
     const { b, id, t, v } = button();
-    const steps: [string, string][] = [[v.one, v.two], [v.two, v.three], [v.three, v.one]];
-    for (const [from, to] of steps) b.rule({ trigger: { type: "delay", ms: 100 }, when: { [t.id]: [from] }, effects: [becomes(t.id, to)] });
+    const steps: [string, string][] = [
+      [v.one, v.two],
+      [v.two, v.three],
+      [v.three, v.one],
+    ];
+    for (const [from, to] of steps)
+      b.rule({
+        trigger: { type: "delay", ms: 100 },
+        when: { [t.id]: [from] },
+        effects: [becomes(t.id, to)],
+      });
     const often = play(b.project, id, ...Array.from({ length: 999 }, () => 17));
     const once = play(b.project, id, 999 * 17);
     expect(once.happenings.map((h) => h.at)).toEqual(often.happenings.map((h) => h.at));
@@ -157,11 +200,23 @@ describe("waiting", () => {
   it("a loop without time passing is stopped and reported, and the rest goes on working", () => {
     const { b, id, t, v, now } = button();
     const rules = [
-      b.rule({ trigger: { type: "delay", ms: 0 }, when: { [t.id]: [v.two] }, effects: [becomes(t.id, v.three)] }),
-      b.rule({ trigger: { type: "delay", ms: 0 }, when: { [t.id]: [v.three] }, effects: [becomes(t.id, v.two)] }),
+      b.rule({
+        trigger: { type: "delay", ms: 0 },
+        when: { [t.id]: [v.two] },
+        effects: [becomes(t.id, v.three)],
+      }),
+      b.rule({
+        trigger: { type: "delay", ms: 0 },
+        when: { [t.id]: [v.three] },
+        effects: [becomes(t.id, v.two)],
+      }),
     ];
     b.rule({ when: { [t.id]: [v.one] }, effects: [becomes(t.id, v.two)] });
-    b.rule({ trigger: { type: "press" }, when: { [t.id]: [v.two, v.three] }, effects: [becomes(t.id, v.one)] });
+    b.rule({
+      trigger: { type: "press" },
+      when: { [t.id]: [v.two, v.three] },
+      effects: [becomes(t.id, v.one)],
+    });
     const { state, happenings } = play(b.project, id, ...click("root"), 100);
     const loops = happenings.filter((h) => h.type === "loop");
     expect(loops).toHaveLength(1);
@@ -182,7 +237,9 @@ describe("broken rules", () => {
     expect(ruleTrouble(b.project, b.piece, record(rule))).toContain("layer was removed");
     expect(ruleTrouble(b.project, b.piece, record(go))).toContain("screen");
     expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed layer");
-    expect(fired(play(b.project, id, ...click("root"), over(box), down, up).happenings)).toEqual([]);
+    expect(fired(play(b.project, id, ...click("root"), over(box), down, up).happenings)).toEqual(
+      [],
+    );
     b.do(removeTrait(b.piece, b.piece.traits[t.id] as never));
     expect(ruleTrouble(b.project, b.piece, record(rule))).not.toBeNull();
     expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed trait");
@@ -197,14 +254,22 @@ describe("nested copies", () => {
     const alerts = b.trait("Alerts", "off", "on");
     b.rule({ effects: [goes(alerts.id, "opposite")] });
     const outer = b.new("component", "Panel");
-    const one = b.layer("instance", { component }), two = b.layer("instance", { component, [TRAIT + alerts.id]: alerts.v.on as string });
+    const one = b.layer("instance", { component }),
+      two = b.layer("instance", { component, [TRAIT + alerts.id]: alerts.v.on as string });
     const touched = b.trait("Touched", "no", "yes");
     b.rule({ source: one, effects: [becomes(touched.id, touched.v.yes as string)] });
     const { state, happenings } = play(b.project, outer, ...click(`${one}/${knob}`));
     expect(state.traits[`${outer}/${one}`]?.[alerts.id]).toBe(alerts.v.on);
     expect(state.traits[outer]?.[touched.id]).toBe(touched.v.yes);
-    expect(happenings.map((h) => happeningText(b.project, h)?.text)).toEqual(["Copy: click → Alerts on · cut", "Copy click → Touched yes · cut"]);
-    expect(play(b.project, outer, ...click(`${two}/${knob}`)).state.traits[`${outer}/${two}`]?.[alerts.id]).toBe(alerts.v.off);
+    expect(happenings.map((h) => happeningText(b.project, h)?.text)).toEqual([
+      "Copy: click → Alerts on · cut",
+      "Copy click → Touched yes · cut",
+    ]);
+    expect(
+      play(b.project, outer, ...click(`${two}/${knob}`)).state.traits[`${outer}/${two}`]?.[
+        alerts.id
+      ],
+    ).toBe(alerts.v.off);
   });
 
   it("follow when a variant of the piece around says another trait, and hidden ones do not wait", () => {
@@ -213,9 +278,12 @@ describe("nested copies", () => {
     const season = b.trait("Season", "no", "yes");
     b.rule({ trigger: { type: "delay", ms: 100 }, effects: [goes(season.id, "opposite")] });
     const outer = b.new("component", "Panel");
-    const copy = b.layer("instance", { component }), hidden = b.layer("instance", { component, visible: false });
+    const copy = b.layer("instance", { component }),
+      hidden = b.layer("instance", { component, visible: false });
     const pass = b.trait("Pass", "no", "yes");
-    b.look({ [pass.id]: [pass.v.yes as string] }, copy, { [TRAIT + season.id]: season.v.yes as string });
+    b.look({ [pass.id]: [pass.v.yes as string] }, copy, {
+      [TRAIT + season.id]: season.v.yes as string,
+    });
     b.rule({ effects: [goes(pass.id, "opposite")] });
     const { state } = play(b.project, outer, ...click(copy));
     expect(state.traits[`${outer}/${copy}`]?.[season.id]).toBe(season.v.yes);
@@ -228,10 +296,28 @@ describe("nested copies", () => {
 describe("replaying", () => {
   it("the same input gives the same run, always", () => {
     const project = kelpwayKit();
-    const layers = ["dock/knob", "delays/track", "bicycle/square", "cabin", "root", "back", "heating/knob", null];
-    const input = fc.oneof(fc.constantFrom(...layers).map((l) => over(l)), fc.constantFrom<Input>(down, up, cancel), fc.integer({ min: 1, max: 400 }));
-    fc.assert(fc.property(fc.array(input, { maxLength: 60 }), (script) => {
-      expect(play(project, "trip-settings", ...script)).toEqual(play(project, "trip-settings", ...script));
-    }), { numRuns: 60 });
+    const layers = [
+      "dock/knob",
+      "delays/track",
+      "bicycle/square",
+      "cabin",
+      "root",
+      "back",
+      "heating/knob",
+      null,
+    ];
+    const input = fc.oneof(
+      fc.constantFrom(...layers).map((l) => over(l)),
+      fc.constantFrom<Input>(down, up, cancel),
+      fc.integer({ min: 1, max: 400 }),
+    );
+    fc.assert(
+      fc.property(fc.array(input, { maxLength: 60 }), (script) => {
+        expect(play(project, "trip-settings", ...script)).toEqual(
+          play(project, "trip-settings", ...script),
+        );
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -16,33 +16,89 @@ const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: "ease-out" };
 
 /** The state a piece starts in, with the waits that begin at once. */
-export const start = (project: Project, piece: Id, now = 0): State => arm(project, {
-  now, screen: piece, history: [], overlays: [], traits: {}, options: {}, writers: {}, serial: 1, timers: [], armed: {}, holds: [], over: [], pressed: null, grip: null, trail: [], drag: null, byKey: null, heldIn: [], clicked: null, focused: [], refocus: null, clips: {}, scrolled: {}, seen: [], entries: {}, sending: {}, answersWell: true, settling: {}, stopped: {},
-});
+export const start = (project: Project, piece: Id, now = 0): State =>
+  arm(project, {
+    now,
+    screen: piece,
+    history: [],
+    overlays: [],
+    traits: {},
+    options: {},
+    writers: {},
+    serial: 1,
+    timers: [],
+    armed: {},
+    holds: [],
+    over: [],
+    pressed: null,
+    grip: null,
+    trail: [],
+    drag: null,
+    byKey: null,
+    heldIn: [],
+    clicked: null,
+    focused: [],
+    refocus: null,
+    clips: {},
+    scrolled: {},
+    seen: [],
+    entries: {},
+    sending: {},
+    answersWell: true,
+    settling: {},
+    stopped: {},
+  });
 
 const take = (project: Project, state: State, input: Input, happen: Happen): State => {
   switch (input.type) {
-    case "over": return moveOver(project, state, input.layer, happen);
-    case "move": return moveTo(project, state, [input.x, input.y], happen);
-    case "down": return press(project, state, state.over, null, happen);
-    case "up": return state.byKey === null ? lift(project, state, happen) : state;
-    case "cancel": return cancel(project, state, happen);
-    case "focus": return moveFocus(project, state, input.layer, happen);
-    case "key": return input.phase === "down" ? keyDown(project, state, input.key, happen) : keyUp(project, state, input.key, happen);
+    case "over":
+      return moveOver(project, state, input.layer, happen);
+    case "move":
+      return moveTo(project, state, [input.x, input.y], happen);
+    case "down":
+      return press(project, state, state.over, null, happen);
+    case "up":
+      return state.byKey === null ? lift(project, state, happen) : state;
+    case "cancel":
+      return cancel(project, state, happen);
+    case "focus":
+      return moveFocus(project, state, input.layer, happen);
+    case "key":
+      return input.phase === "down"
+        ? keyDown(project, state, input.key, happen)
+        : keyUp(project, state, input.key, happen);
     case "scroll": {
-      const next = { ...state, scrolled: { ...state.scrolled, [`${state.screen}/${input.layer}`]: Math.max(0, input.to) } };
+      const next = {
+        ...state,
+        scrolled: { ...state.scrolled, [`${state.screen}/${input.layer}`]: Math.max(0, input.to) },
+      };
       happen({ type: "scrolled", at: state.now, state: next, path: state.screen });
       return next;
     }
-    case "seen": return see(project, state, input.layers.map((l) => `${state.screen}/${l}`), happen);
-    case "answer": return { ...state, answersWell: input.well };
-    case "show": return showTrait(project, state, input.at, input.trait, input.value, happen);
-    case "screen": return input.screen === state.screen ? state : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, happen);
+    case "seen":
+      return see(
+        project,
+        state,
+        input.layers.map((l) => `${state.screen}/${l}`),
+        happen,
+      );
+    case "answer":
+      return { ...state, answersWell: input.well };
+    case "show":
+      return showTrait(project, state, input.at, input.trait, input.value, happen);
+    case "screen":
+      return input.screen === state.screen
+        ? state
+        : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, happen);
   }
 };
 
 /** Feeds one input. Same state and input give the same result, always. */
-export const step = (project: Project, state: State, input: Input): { state: State; happenings: Happening[] } => {
+export const step = (
+  project: Project,
+  state: State,
+  input: Input,
+): { state: State; happenings: Happening[] } => {
   const happenings: Happening[] = [];
   const happen: Happen = (h) => happenings.push(h);
   const taken = refocus(project, take(project, state, input, happen), happen);
@@ -51,25 +107,41 @@ export const step = (project: Project, state: State, input: Input): { state: Sta
 
 /** Layers have come into sight, others out of it; those that come are told so. */
 const see = (project: Project, state: State, seen: readonly Path[], happen: Happen): State =>
-  seen.filter((p) => !state.seen.includes(p)).reduce((s, p) => onLayer(project, s, p, asks("seen"), happen), { ...state, seen });
+  seen
+    .filter((p) => !state.seen.includes(p))
+    .reduce((s, p) => onLayer(project, s, p, asks("seen"), happen), { ...state, seen });
 
 /** The keyboard's focus goes back to where it was before an overlay. */
 const refocus = (project: Project, state: State, happen: Happen): State =>
-  state.refocus === null ? state : moveFocus(project, { ...state, refocus: null }, state.refocus, happen);
+  state.refocus === null
+    ? state
+    : moveFocus(project, { ...state, refocus: null }, state.refocus, happen);
 
-const showTrait = (project: Project, state: State, at: Path, trait: Id, value: Id, happen: Happen): State => {
+const showTrait = (
+  project: Project,
+  state: State,
+  at: Path,
+  trait: Id,
+  value: Id,
+  happen: Happen,
+): State => {
   const live = liveAt(project, state, at);
   if (!live?.piece.traits[trait]?.values[value]) return state;
   const serial = state.serial + 1;
   const written = writeTraits(project, { ...state, serial }, live, { [trait]: value }, serial);
   const moving = written.sets.length ? setOut(project, written.state, at, byHand) : written.state;
   const next = arm(project, moving);
-  if (written.sets.length) happen({ type: "shown", at: state.now, state: next, path: at, sets: written.sets });
+  if (written.sets.length)
+    happen({ type: "shown", at: state.now, state: next, path: at, sets: written.sets });
   return next;
 };
 
 /** Lets time pass until `until` (ms), firing waits at the very moment they are due. */
-export const advance = (project: Project, state: State, until: number): { state: State; happenings: Happening[] } => {
+export const advance = (
+  project: Project,
+  state: State,
+  until: number,
+): { state: State; happenings: Happening[] } => {
   const happenings: Happening[] = [];
   const happen: Happen = (h) => happenings.push(h);
   const next = refocus(project, runDue(project, state, Math.max(until, state.now), happen), happen);
@@ -84,7 +156,11 @@ export const shownVariant = (project: Project, state: State) => {
 
 /** After an edit: what no longer exists is let go, waits are looked at afresh. */
 export const revise = (project: Project, state: State): State => {
-  const screen = project.pieces[state.screen] ? state.screen : (state.history.findLast((s) => project.pieces[s]) ?? state.screen);
-  const overlays = state.overlays.every((o) => project.pieces[o.screen]) ? state.overlays : state.overlays.filter((o) => project.pieces[o.screen]);
+  const screen = project.pieces[state.screen]
+    ? state.screen
+    : (state.history.findLast((s) => project.pieces[s]) ?? state.screen);
+  const overlays = state.overlays.every((o) => project.pieces[o.screen])
+    ? state.overlays
+    : state.overlays.filter((o) => project.pieces[o.screen]);
   return arm(project, keepDrag(project, { ...state, screen, overlays, stopped: {} }));
 };

@@ -6,34 +6,132 @@ import { overlayOf, overlayPart, without } from "./surface";
 import type { Path, State } from "./types";
 
 /** Which rule leads elsewhere; null when it was done from outside. */
-export interface Cause { readonly path: Path; readonly rule: Id | null }
+export interface Cause {
+  readonly path: Path;
+  readonly rule: Id | null;
+}
 
-const atRest = { over: [], pressed: null, grip: null, drag: null, byKey: null, heldIn: [], clicked: null, focused: [] } as const;
+const atRest = {
+  over: [],
+  pressed: null,
+  grip: null,
+  drag: null,
+  byKey: null,
+  heldIn: [],
+  clicked: null,
+  focused: [],
+} as const;
 
-const enterScreen = (project: Project, state: State, screen: Id, history: readonly Id[], motion: Motion, cause: Cause, happen: Happen): State => {
+const enterScreen = (
+  project: Project,
+  state: State,
+  screen: Id,
+  history: readonly Id[],
+  motion: Motion,
+  cause: Cause,
+  happen: Happen,
+): State => {
   // what was held or waited for on the screen left behind ends with it, as do its overlays
-  const left = closeAll(endHolds(project, state, () => true, () => undefined));
-  const next = arm(project, { ...left, ...atRest, screen, history, timers: [], armed: {}, settling: {}, clips: {}, seen: [], sending: {} });
-  happen({ type: "went", at: state.now, state: next, path: cause.path, rule: cause.rule, from: state.screen, to: screen, motion });
+  const left = closeAll(
+    endHolds(
+      project,
+      state,
+      () => true,
+      () => undefined,
+    ),
+  );
+  const next = arm(project, {
+    ...left,
+    ...atRest,
+    screen,
+    history,
+    timers: [],
+    armed: {},
+    settling: {},
+    clips: {},
+    seen: [],
+    sending: {},
+  });
+  happen({
+    type: "went",
+    at: state.now,
+    state: next,
+    path: cause.path,
+    rule: cause.rule,
+    from: state.screen,
+    to: screen,
+    motion,
+  });
   return next;
 };
 
 /** Overlays begin anew each time they are opened: what they were goes when they do. */
-const forget = (state: State, path: Path): State =>
-  ({ ...state, traits: without(state.traits, path), options: without(state.options, path), writers: without(state.writers, path), settling: without(state.settling, path), entries: without(state.entries, path), scrolled: without(state.scrolled, path), sending: without(state.sending, path), clips: without(state.clips, path), stopped: without(state.stopped, path) });
+const forget = (state: State, path: Path): State => ({
+  ...state,
+  traits: without(state.traits, path),
+  options: without(state.options, path),
+  writers: without(state.writers, path),
+  settling: without(state.settling, path),
+  entries: without(state.entries, path),
+  scrolled: without(state.scrolled, path),
+  sending: without(state.sending, path),
+  clips: without(state.clips, path),
+  stopped: without(state.stopped, path),
+});
 
 const closeAll = (state: State): State =>
-  state.overlays.length === 0 ? state : { ...state.overlays.reduce((s, o) => forget(s, `${state.screen}/${overlayPart(o.screen)}`), state), overlays: [] };
+  state.overlays.length === 0
+    ? state
+    : {
+        ...state.overlays.reduce(
+          (s, o) => forget(s, `${state.screen}/${overlayPart(o.screen)}`),
+          state,
+        ),
+        overlays: [],
+      };
 
-export const goTo = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State =>
-  screen === state.screen || !project.pieces[screen] ? state : enterScreen(project, state, screen, [...state.history, state.screen].slice(-100), motion, cause, happen);
+export const goTo = (
+  project: Project,
+  state: State,
+  screen: Id,
+  motion: Motion,
+  cause: Cause,
+  happen: Happen,
+): State =>
+  screen === state.screen || !project.pieces[screen]
+    ? state
+    : enterScreen(
+        project,
+        state,
+        screen,
+        [...state.history, state.screen].slice(-100),
+        motion,
+        cause,
+        happen,
+      );
 
 /** Back is out of the front overlay, else to the screen before. */
-export const goBack = (project: Project, state: State, motion: Motion, cause: Cause, happen: Happen): State => {
+export const goBack = (
+  project: Project,
+  state: State,
+  motion: Motion,
+  cause: Cause,
+  happen: Happen,
+): State => {
   const front = state.overlays.at(-1);
   if (front) return closeOverlay(project, state, front.screen, motion, cause, happen);
   const to = state.history.findLast((s) => project.pieces[s]);
-  return to === undefined ? state : enterScreen(project, state, to, state.history.slice(0, state.history.lastIndexOf(to)), motion, cause, happen);
+  return to === undefined
+    ? state
+    : enterScreen(
+        project,
+        state,
+        to,
+        state.history.slice(0, state.history.lastIndexOf(to)),
+        motion,
+        cause,
+        happen,
+      );
 };
 
 /** What is pressed, hovered and focused is let go, seen by all; waits go on. */
@@ -43,22 +141,59 @@ const letGo = (project: Project, state: State, happen: Happen): State => {
 };
 
 /** Shows a screen over what is there; one that lies there already comes to the front and begins anew. */
-export const openOverlay = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State => {
+export const openOverlay = (
+  project: Project,
+  state: State,
+  screen: Id,
+  motion: Motion,
+  cause: Cause,
+  happen: Happen,
+): State => {
   if (project.pieces[screen]?.kind !== "screen" || screen === state.screen) return state;
   const returnTo = state.focused[0]?.slice(state.screen.length + 1) ?? null;
   const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
-  const next = arm(project, { ...free, overlays: [...free.overlays.filter((o) => o.screen !== screen), { screen, returnTo, motion }] });
-  happen({ type: "opened", at: state.now, state: next, path: cause.path, rule: cause.rule, screen, motion });
+  const next = arm(project, {
+    ...free,
+    overlays: [...free.overlays.filter((o) => o.screen !== screen), { screen, returnTo, motion }],
+  });
+  happen({
+    type: "opened",
+    at: state.now,
+    state: next,
+    path: cause.path,
+    rule: cause.rule,
+    screen,
+    motion,
+  });
   return next;
 };
 
 /** Takes an overlay away; the keyboard's focus goes back to where it was when it was opened. */
-export const closeOverlay = (project: Project, state: State, screen: Id, motion: Motion, cause: Cause, happen: Happen): State => {
+export const closeOverlay = (
+  project: Project,
+  state: State,
+  screen: Id,
+  motion: Motion,
+  cause: Cause,
+  happen: Happen,
+): State => {
   const overlay = state.overlays.find((o) => o.screen === screen);
   if (!overlay) return state;
   const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
-  const next = arm(project, { ...free, overlays: free.overlays.filter((o) => o !== overlay), refocus: overlay.returnTo });
-  happen({ type: "closed", at: state.now, state: next, path: cause.path, rule: cause.rule, screen, motion });
+  const next = arm(project, {
+    ...free,
+    overlays: free.overlays.filter((o) => o !== overlay),
+    refocus: overlay.returnTo,
+  });
+  happen({
+    type: "closed",
+    at: state.now,
+    state: next,
+    path: cause.path,
+    rule: cause.rule,
+    screen,
+    motion,
+  });
   return next;
 };
 

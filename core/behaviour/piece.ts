@@ -5,7 +5,18 @@ import { tokenValue } from "../looks/tokens";
 import { restingVariant, traitsOf } from "../looks/variants";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Effect, Id, Layer, Motion, MotionValue, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
+import type {
+  Effect,
+  Id,
+  Layer,
+  Motion,
+  MotionValue,
+  Piece,
+  Project,
+  Rule,
+  TraitTarget,
+  Variant,
+} from "../project/types";
 import { defaultsOf, TRAIT } from "../properties/registry";
 import type { Values } from "../properties/types";
 import { overlayPart } from "./surface";
@@ -17,7 +28,8 @@ export const brokenRule = (project: Project, piece: Piece, rule: Rule): string |
   for (const [trait, values] of Object.entries(rule.when)) {
     const known = piece.traits[trait];
     if (!known) return "its condition names a removed trait";
-    if (!values.some((v) => known.values[v])) return `its condition names a removed value of ${known.name}`;
+    if (!values.some((v) => known.values[v]))
+      return `its condition names a removed value of ${known.name}`;
   }
   const listening = brokenTrigger(project, piece, rule);
   if (listening) return listening;
@@ -31,43 +43,71 @@ export const brokenRule = (project: Project, piece: Piece, rule: Rule): string |
 
 /** The components an instance layer can show, in whatever variant. */
 export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
-  const ids = new Set(Object.values(piece.looks).map((l) => l.changes[layer]?.component).filter((c) => typeof c === "string"));
+  const ids = new Set(
+    Object.values(piece.looks)
+      .map((l) => l.changes[layer]?.component)
+      .filter((c) => typeof c === "string"),
+  );
   return [...ids].flatMap((c) => project.pieces[c] ?? []);
 };
 
 const brokenTarget = (piece: Piece, id: Id, to: TraitTarget): string | null => {
   const trait = piece.traits[id];
   if (!trait) return "the trait it sets was removed";
-  return "value" in to && !trait.values[to.value] ? `the value it gives ${trait.name} was removed` : null;
+  return "value" in to && !trait.values[to.value]
+    ? `the value it gives ${trait.name} was removed`
+    : null;
 };
 
-const brokenScreen = (project: Project, id: Id, what: string): string | null => (project.pieces[id]?.kind === "screen" ? null : `the screen it ${what} was removed`);
+const brokenScreen = (project: Project, id: Id, what: string): string | null =>
+  project.pieces[id]?.kind === "screen" ? null : `the screen it ${what} was removed`;
 
 const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
   switch (effect.type) {
-    case "go": return brokenScreen(project, effect.screen, "goes to");
-    case "clip": case "seek": return piece.layers[effect.layer]?.kind === "picture" ? null : "the clip it turns was removed";
-    case "scroll": return piece.layers[effect.layer] ? null : "the layer it scrolls to was removed";
-    case "open": return brokenScreen(project, effect.screen, "opens");
+    case "go":
+      return brokenScreen(project, effect.screen, "goes to");
+    case "clip":
+    case "seek":
+      return piece.layers[effect.layer]?.kind === "picture"
+        ? null
+        : "the clip it turns was removed";
+    case "scroll":
+      return piece.layers[effect.layer] ? null : "the layer it scrolls to was removed";
+    case "open":
+      return brokenScreen(project, effect.screen, "opens");
     case "option":
       if (!piece.layers[effect.layer]) return "the copy it sets was removed";
-      return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option]) ? null : "the copy it sets has no such option any more";
-    case "set": return brokenTarget(piece, effect.trait, effect.to);
+      return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option])
+        ? null
+        : "the copy it sets has no such option any more";
+    case "set":
+      return brokenTarget(piece, effect.trait, effect.to);
     case "nested": {
       const inside = componentsAt(project, piece, effect.layer).find((c) => c.traits[effect.trait]);
       if (!piece.layers[effect.layer]) return "the copy it sets was removed";
-      return inside ? brokenTarget(inside, effect.trait, effect.to) : "the copy it sets has no such trait any more";
+      return inside
+        ? brokenTarget(inside, effect.trait, effect.to)
+        : "the copy it sets has no such trait any more";
     }
-    case "raise": return piece.signals[effect.signal] ? null : "the signal it raises was removed";
-    default: return null;
+    case "raise":
+      return piece.signals[effect.signal] ? null : "the signal it raises was removed";
+    default:
+      return null;
   }
 };
 
-const brokenTrigger = (project: Project, piece: Piece, { trigger, source }: Rule): string | null => {
+const brokenTrigger = (
+  project: Project,
+  piece: Piece,
+  { trigger, source }: Rule,
+): string | null => {
   if (trigger.type === "key" && !trigger.key) return "no key is chosen yet";
   if (trigger.type !== "signal") return null;
-  if (source === null || piece.layers[source]?.kind !== "instance") return "only a placed copy raises signals";
-  return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""]) ? null : "the copy has no such signal";
+  if (source === null || piece.layers[source]?.kind !== "instance")
+    return "only a placed copy raises signals";
+  return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""])
+    ? null
+    : "the copy has no such signal";
 };
 
 /** A motion with what its token says; as it stands when that was removed. */
@@ -79,8 +119,15 @@ export const settledMotion = (project: Project, motion: Motion): Motion => {
 };
 
 const withTokens = (project: Project, rule: Rule): Rule => {
-  if (rule.motion.token === undefined && rule.effects.every((e) => e.motion?.token === undefined)) return rule;
-  return { ...rule, motion: settledMotion(project, rule.motion), effects: rule.effects.map((e) => (e.motion ? { ...e, motion: settledMotion(project, e.motion) } : e)) };
+  if (rule.motion.token === undefined && rule.effects.every((e) => e.motion?.token === undefined))
+    return rule;
+  return {
+    ...rule,
+    motion: settledMotion(project, rule.motion),
+    effects: rule.effects.map((e) =>
+      e.motion ? { ...e, motion: settledMotion(project, e.motion) } : e,
+    ),
+  };
 };
 
 const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] }>();
@@ -89,7 +136,9 @@ const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] 
 export const rulesOf = (project: Project, piece: Piece): readonly Rule[] => {
   const known = ruleCache.get(piece);
   if (known && known.project === project) return known.rules;
-  const rules = inOrder(piece.rules).filter((r) => r.on && brokenRule(project, piece, r) === null).map((r) => withTokens(project, r));
+  const rules = inOrder(piece.rules)
+    .filter((r) => r.on && brokenRule(project, piece, r) === null)
+    .map((r) => withTokens(project, r));
   ruleCache.set(piece, { project, rules });
   return rules;
 };
@@ -97,46 +146,99 @@ export const rulesOf = (project: Project, piece: Piece): readonly Rule[] => {
 /** A layer and the layers around it within one piece, innermost first. */
 export const ancestry = (piece: Piece, layer: Id): Id[] => {
   const out: Id[] = [];
-  for (let at: Layer | undefined = piece.layers[layer]; at && out.length < 1000; at = at.parent === null ? undefined : piece.layers[at.parent]) out.push(at.id);
+  for (
+    let at: Layer | undefined = piece.layers[layer];
+    at && out.length < 1000;
+    at = at.parent === null ? undefined : piece.layers[at.parent]
+  )
+    out.push(at.id);
   return out;
 };
 
 /** A placed copy that is part of the scene. */
-export interface Live { readonly path: Path; readonly piece: Piece; readonly variant: Variant }
+export interface Live {
+  readonly path: Path;
+  readonly piece: Piece;
+  readonly variant: Variant;
+}
 
 const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
-  Object.assign({}, defaultsOf("instance"), ...changesIn(looksIn(piece, variant), layer.id)) as Values;
+  Object.assign(
+    {},
+    defaultsOf("instance"),
+    ...changesIn(looksIn(piece, variant), layer.id),
+  ) as Values;
 
 /** The component an instance shows, that component's start, and the traits the instance itself gives it. */
-interface PlacedCopy { readonly component: Piece; readonly start: Variant; readonly said: Variant; /** all the instance says */ readonly values: Values; /** what its options say inside it */ readonly sets: Overrides }
+interface PlacedCopy {
+  readonly component: Piece;
+  readonly start: Variant;
+  readonly said: Variant;
+  /** all the instance says */ readonly values: Values;
+  /** what its options say inside it */ readonly sets: Overrides;
+}
 
-const placedCache = new WeakMap<Variant, { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }>();
+const placedCache = new WeakMap<
+  Variant,
+  { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }
+>();
 
 /** What an instance layer says in its piece's variant; kept for as long as piece and variant are the same. */
-export const instanceIn = (project: Project, piece: Piece, variant: Variant, layer: Layer): PlacedCopy | null => {
+export const instanceIn = (
+  project: Project,
+  piece: Piece,
+  variant: Variant,
+  layer: Layer,
+): PlacedCopy | null => {
   let known = placedCache.get(variant);
-  if (!known || known.project !== project || known.piece !== piece) placedCache.set(variant, known = { project, piece, copies: new Map() });
+  if (!known || known.project !== project || known.piece !== piece)
+    placedCache.set(variant, (known = { project, piece, copies: new Map() }));
   let copy = known.copies.get(layer.id);
-  if (copy === undefined) known.copies.set(layer.id, copy = findCopy(project, piece, variant, layer));
+  if (copy === undefined)
+    known.copies.set(layer.id, (copy = findCopy(project, piece, variant, layer)));
   return copy;
 };
 
-const findCopy = (project: Project, piece: Piece, variant: Variant, layer: Layer, over?: Overrides): PlacedCopy | null => {
+const findCopy = (
+  project: Project,
+  piece: Piece,
+  variant: Variant,
+  layer: Layer,
+  over?: Overrides,
+): PlacedCopy | null => {
   if (hiddenIn(piece, variant, layer, over)) return null;
-  const values: Values = { ...instanceValues(piece, variant, layer), ...over?.get(layer.id) } as Values;
+  const values: Values = {
+    ...instanceValues(piece, variant, layer),
+    ...over?.get(layer.id),
+  } as Values;
   const component = project.pieces[values.component as string];
   if (!component) return null;
-  const said = Object.fromEntries(traitsOf(component).flatMap((t) => {
-    const v = values[TRAIT + t.id];
-    return typeof v === "string" && t.values[v] ? [[t.id, v]] : [];
-  }));
-  return { component, start: startOf(component, values), said, values, sets: overridesFrom(component, values) };
+  const said = Object.fromEntries(
+    traitsOf(component).flatMap((t) => {
+      const v = values[TRAIT + t.id];
+      return typeof v === "string" && t.values[v] ? [[t.id, v]] : [];
+    }),
+  );
+  return {
+    component,
+    start: startOf(component, values),
+    said,
+    values,
+    sets: overridesFrom(component, values),
+  };
 };
 
-export const hiddenIn = (piece: Piece, variant: Variant, layer: Layer, over?: Overrides): boolean => {
+export const hiddenIn = (
+  piece: Piece,
+  variant: Variant,
+  layer: Layer,
+  over?: Overrides,
+): boolean => {
   const looks = looksIn(piece, variant);
   return ancestry(piece, layer.id).some((id) => {
-    const visible = over?.get(id)?.visible ?? changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;
+    const visible =
+      over?.get(id)?.visible ??
+      changesIn(looks, id).findLast((c) => c.visible !== undefined)?.visible;
     return visible === false;
   });
 };
@@ -159,15 +261,26 @@ const instancesOf = (piece: Piece): readonly Layer[] => {
 };
 
 /** The traits at a path, as far as they are known: set by something, else where the copy starts. */
-export const variantAt = (state: State, path: Path, start: Variant): Variant => state.traits[path] ?? start;
+export const variantAt = (state: State, path: Path, start: Variant): Variant =>
+  state.traits[path] ?? start;
 
-const liveCache = new WeakMap<object, Pick<State, "screen" | "overlays" | "options"> & { project: Project; live: readonly Live[] }>();
+const liveCache = new WeakMap<
+  object,
+  Pick<State, "screen" | "overlays" | "options"> & { project: Project; live: readonly Live[] }
+>();
 
 /** The shown piece and every visible placed copy in it, outermost first, then overlays with theirs. */
 export const liveCopies = (project: Project, state: State): readonly Live[] => {
   const known = liveCache.get(state.traits);
   const { screen, overlays, options } = state;
-  if (known && known.project === project && known.screen === screen && known.overlays === overlays && known.options === options) return known.live;
+  if (
+    known &&
+    known.project === project &&
+    known.screen === screen &&
+    known.overlays === overlays &&
+    known.options === options
+  )
+    return known.live;
   const live = findLive(project, state);
   liveCache.set(state.traits, { project, screen, overlays, options, live });
   return live;
@@ -175,15 +288,30 @@ export const liveCopies = (project: Project, state: State): readonly Live[] => {
 
 const findLive = (project: Project, state: State): Live[] => {
   const out: Live[] = [];
-  const visit = (path: Path, piece: Piece, start: Variant, inside: readonly Id[], over?: Overrides) => {
+  const visit = (
+    path: Path,
+    piece: Piece,
+    start: Variant,
+    inside: readonly Id[],
+    over?: Overrides,
+  ) => {
     const variant = variantAt(state, path, start);
     out.push({ path, piece, variant });
     for (const layer of instancesOf(piece)) {
       // what a copy's options say goes before what is kept for every copy
-      const placed = over?.size ? findCopy(project, piece, variant, layer, over) : instanceIn(project, piece, variant, layer);
+      const placed = over?.size
+        ? findCopy(project, piece, variant, layer, over)
+        : instanceIn(project, piece, variant, layer);
       if (!placed || inside.includes(placed.component.id)) continue;
-      const at = `${path}/${layer.id}`, given = state.options[at];
-      visit(at, placed.component, placed.start, [...inside, placed.component.id], given ? overridesFrom(placed.component, withOptions(placed.values, given)) : placed.sets);
+      const at = `${path}/${layer.id}`,
+        given = state.options[at];
+      visit(
+        at,
+        placed.component,
+        placed.start,
+        [...inside, placed.component.id],
+        given ? overridesFrom(placed.component, withOptions(placed.values, given)) : placed.sets,
+      );
     }
   };
   const screen = project.pieces[state.screen];
@@ -201,9 +329,13 @@ const steeredCache = new WeakMap<Piece, readonly Layer[]>();
 /** The instance layers of a piece that some look gives traits to. */
 export const steeredInstances = (piece: Piece): readonly Layer[] => {
   let list = steeredCache.get(piece);
-  if (!list) steeredCache.set(piece, list = findSteered(piece));
+  if (!list) steeredCache.set(piece, (list = findSteered(piece)));
   return list;
 };
 
 const findSteered = (piece: Piece): Layer[] =>
-  instancesOf(piece).filter((l) => Object.values(piece.looks).some((look) => Object.keys(look.changes[l.id] ?? {}).some((k) => k.startsWith(TRAIT))));
+  instancesOf(piece).filter((l) =>
+    Object.values(piece.looks).some((look) =>
+      Object.keys(look.changes[l.id] ?? {}).some((k) => k.startsWith(TRAIT)),
+    ),
+  );

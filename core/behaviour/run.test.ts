@@ -12,10 +12,20 @@ import { becomes, Builder, goes } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 
-const tween = (duration: number): Motion => ({ kind: "tween", duration, delay: 0, easing: "linear" });
-const picture = (run: Run): string => { const scene = run.scene(); return scene ? markup(paint(scene)) : ""; };
+const tween = (duration: number): Motion => ({
+  kind: "tween",
+  duration,
+  delay: 0,
+  easing: "linear",
+});
+const picture = (run: Run): string => {
+  const scene = run.scene();
+  return scene ? markup(paint(scene)) : "";
+};
 
 const slider = (motion: Motion) => {
   const b = new Builder();
@@ -26,8 +36,15 @@ const slider = (motion: Motion) => {
   b.rule({ effects: [goes(t.id, "opposite")], motion });
   return { b, id, knob, t };
 };
-const x = (run: Run, id: string) => { const scene = run.scene(); return scene ? (findPlaced(scene, id)?.placed.x ?? NaN) : NaN; };
-const click = (run: Run, px = 5, py = 5) => { run.pointer("move", px, py); run.pointer("down", px, py); run.pointer("up", px, py); };
+const x = (run: Run, id: string) => {
+  const scene = run.scene();
+  return scene ? (findPlaced(scene, id)?.placed.x ?? NaN) : NaN;
+};
+const click = (run: Run, px = 5, py = 5) => {
+  run.pointer("move", px, py);
+  run.pointer("down", px, py);
+  run.pointer("up", px, py);
+};
 
 describe("a running piece", () => {
   it("rests, moves, and ends where its variant says", () => {
@@ -51,9 +68,27 @@ describe("a running piece", () => {
   });
 
   it("what a contact did goes back in the same time, without the poses of the way there; an entered one only stirs", () => {
-    const { b, id, knob } = slider(tween(100)), turn = { layer: knob, key: "rotation", delay: 0, duration: 100, easing: "linear", poses: [{ at: 0.5, value: 30, easing: "linear" }] } as const;
-    const lit = b.trait("Lit", "no", "yes"), angle = (run: Run) => { const scene = run.scene(); return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN; };
-    b.rule({ source: knob, trigger: { type: "hover" }, undo: true, effects: [{ type: "set", trait: lit.id, to: { value: lit.v.yes as string } }], motion: { ...tween(100), lanes: [turn] } });
+    const { b, id, knob } = slider(tween(100)),
+      turn = {
+        layer: knob,
+        key: "rotation",
+        delay: 0,
+        duration: 100,
+        easing: "linear",
+        poses: [{ at: 0.5, value: 30, easing: "linear" }],
+      } as const;
+    const lit = b.trait("Lit", "no", "yes"),
+      angle = (run: Run) => {
+        const scene = run.scene();
+        return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN;
+      };
+    b.rule({
+      source: knob,
+      trigger: { type: "hover" },
+      undo: true,
+      effects: [{ type: "set", trait: lit.id, to: { value: lit.v.yes as string } }],
+      motion: { ...tween(100), lanes: [turn] },
+    });
     const run = new Run(env, b.project, id);
     run.pointer("move", 5, 5);
     run.advanceTo(50);
@@ -62,7 +97,12 @@ describe("a running piece", () => {
     run.pointer("move", 5, 90);
     run.advanceTo(250);
     expect([angle(run), run.variant()[lit.id]]).toEqual([0, lit.v.no]);
-    b.rule({ source: knob, trigger: { type: "enter" }, effects: [{ type: "stir" }], motion: { ...tween(100), lanes: [turn] } });
+    b.rule({
+      source: knob,
+      trigger: { type: "enter" },
+      effects: [{ type: "stir" }],
+      motion: { ...tween(100), lanes: [turn] },
+    });
     const other = new Run(env, b.project, id);
     other.setCalm(true);
     other.pointer("move", 5, 5);
@@ -72,10 +112,21 @@ describe("a running piece", () => {
   });
 
   it("what a click began keeps its time when the press ends at that moment; what only the press changed goes back in its own", () => {
-    const { b, id, knob } = slider(tween(400)), pressed = b.trait("Pressed", "no", "yes");
+    const { b, id, knob } = slider(tween(400)),
+      pressed = b.trait("Pressed", "no", "yes");
     b.look({ [pressed.id]: [pressed.v.yes as string] }, knob, { x: 20, opacity: 0.5 });
-    b.rule({ source: knob, trigger: { type: "press" }, undo: true, effects: [{ type: "set", trait: pressed.id, to: { value: pressed.v.yes as string } }], motion: tween(100) });
-    const run = new Run(env, b.project, id), opacity = () => { const scene = run.scene(); return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN; };
+    b.rule({
+      source: knob,
+      trigger: { type: "press" },
+      undo: true,
+      effects: [{ type: "set", trait: pressed.id, to: { value: pressed.v.yes as string } }],
+      motion: tween(100),
+    });
+    const run = new Run(env, b.project, id),
+      opacity = () => {
+        const scene = run.scene();
+        return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN;
+      };
     run.pointer("move", 5, 5);
     run.pointer("down", 5, 5);
     run.advanceTo(100);
@@ -89,15 +140,26 @@ describe("a running piece", () => {
   });
 
   it("a text that is changed again while it dissolves goes on from what is seen, all three of them", () => {
-    const b = new Builder(), id = b.new("component", "Board"), words = b.layer("text", { text: "Gull" }), to = b.trait("To", "gull", "salt", "night");
-    b.look({ [to.id]: [to.v.salt as string] }, words, { text: "Salt" }).look({ [to.id]: [to.v.night as string] }, words, { text: "Night", x: 30 });
+    const b = new Builder(),
+      id = b.new("component", "Board"),
+      words = b.layer("text", { text: "Gull" }),
+      to = b.trait("To", "gull", "salt", "night");
+    b.look({ [to.id]: [to.v.salt as string] }, words, { text: "Salt" }).look(
+      { [to.id]: [to.v.night as string] },
+      words,
+      { text: "Night", x: 30 },
+    );
     b.rule({ effects: [goes(to.id, "next")], motion: tween(100) });
-    const run = new Run(env, b.project, id), seen = () => [...picture(run).matchAll(/>(Gull|Salt|Night)</g)].map((m) => m[1]);
+    const run = new Run(env, b.project, id),
+      seen = () => [...picture(run).matchAll(/>(Gull|Salt|Night)</g)].map((m) => m[1]);
     click(run);
     run.advanceTo(50);
     const before = seen();
     click(run);
-    expect([before, seen()]).toEqual([["Gull", "Salt"], ["Gull", "Salt", "Night"]]);
+    expect([before, seen()]).toEqual([
+      ["Gull", "Salt"],
+      ["Gull", "Salt", "Night"],
+    ]);
     // it has not moved yet, so neither has what is left of the others
     expect(picture(run)).not.toMatch(/pointer-events="none" transform/);
     run.advanceTo(150);
@@ -107,7 +169,10 @@ describe("a running piece", () => {
   it("a click lands on what is seen, not on where it will be", () => {
     const { b, id, knob } = slider(tween(1000));
     const rule = Object.keys(b.piece.rules)[0] as string;
-    b.do({ label: "x", ops: [{ op: "set", path: ["pieces", id, "rules", rule, "source"], value: knob }] });
+    b.do({
+      label: "x",
+      ops: [{ op: "set", path: ["pieces", id, "rules", rule, "source"], value: knob }],
+    });
     const run = new Run(env, b.project, id);
     click(run);
     run.advanceTo(500);
@@ -133,29 +198,55 @@ describe("a running piece", () => {
 
   it("the same input at the same times paints the same pictures", () => {
     const project = kelpwayKit();
-    const act = fc.tuple(fc.constantFrom("move", "down", "up", "cancel") as fc.Arbitrary<"move">, fc.nat({ max: 390 }), fc.nat({ max: 844 }), fc.nat({ max: 200 }));
-    fc.assert(fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
-      const [one, two] = [new Run(env, project, "trip-settings"), new Run(env, project, "trip-settings")];
-      let now = 0;
-      for (const [kind, px, py, wait] of acts) {
-        now += wait;
-        for (const run of [one, two]) { run.advanceTo(now); run.pointer(kind, px, py); }
-        expect(picture(one)).toBe(picture(two));
-      }
-    }), { numRuns: 25 });
+    const act = fc.tuple(
+      fc.constantFrom("move", "down", "up", "cancel") as fc.Arbitrary<"move">,
+      fc.nat({ max: 390 }),
+      fc.nat({ max: 844 }),
+      fc.nat({ max: 200 }),
+    );
+    fc.assert(
+      fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
+        const [one, two] = [
+          new Run(env, project, "trip-settings"),
+          new Run(env, project, "trip-settings"),
+        ];
+        let now = 0;
+        for (const [kind, px, py, wait] of acts) {
+          now += wait;
+          for (const run of [one, two]) {
+            run.advanceTo(now);
+            run.pointer(kind, px, py);
+          }
+          expect(picture(one)).toBe(picture(two));
+        }
+      }),
+      { numRuns: 25 },
+    );
   });
 
   it("once everything has ended, the scene is exactly that of the variant, whatever happened before", () => {
     const project = kelpwayKit();
-    fc.assert(fc.property(fc.array(fc.tuple(fc.nat({ max: 170 }), fc.nat({ max: 50 }), fc.nat({ max: 150 })), { maxLength: 20 }), (taps) => {
-      const run = new Run(env, project, "alert-switch");
-      for (const [px, py, wait] of taps) { click(run, px, py); run.advanceTo(run.now + wait); }
-      run.advanceTo(run.now + 1000);
-      const fresh = new Run(env, project, "alert-switch");
-      for (const [trait, value] of Object.entries(run.variant())) fresh.input({ type: "show", at: "alert-switch", trait, value });
-      fresh.advanceTo(1000);
-      expect(picture(run)).toBe(picture(fresh));
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat({ max: 170 }), fc.nat({ max: 50 }), fc.nat({ max: 150 })), {
+          maxLength: 20,
+        }),
+        (taps) => {
+          const run = new Run(env, project, "alert-switch");
+          for (const [px, py, wait] of taps) {
+            click(run, px, py);
+            run.advanceTo(run.now + wait);
+          }
+          run.advanceTo(run.now + 1000);
+          const fresh = new Run(env, project, "alert-switch");
+          for (const [trait, value] of Object.entries(run.variant()))
+            fresh.input({ type: "show", at: "alert-switch", trait, value });
+          fresh.advanceTo(1000);
+          expect(picture(run)).toBe(picture(fresh));
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 
   it("a touch has no hover: it enters when it presses and leaves when it lifts", () => {
@@ -198,7 +289,10 @@ describe("a running piece", () => {
     expect(picture(run)).toContain("plus-lighter");
     run.advanceTo(600);
     expect(picture(run)).not.toContain("plus-lighter");
-    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual(["Cabin link click → go to Cabin climate · fade 260 ms ease-in-out", "now on Cabin climate"]);
+    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual([
+      "Cabin link click → go to Cabin climate · fade 260 ms ease-in-out",
+      "now on Cabin climate",
+    ]);
     click(run, 60, 60);
     expect(run.screen).toBe("trip-settings");
     expect(run.history).toEqual([]);
@@ -210,9 +304,15 @@ describe("words", () => {
     const project = kelpwayKit();
     const piece = project.pieces["alert-switch"];
     if (!piece) throw new Error("no demo");
-    expect(ruleText(project, piece, piece.rules.press as never)).toBe("When the whole piece is pressed → Pressed becomes yes, undone when it ends, tween 120 ms ease-out");
+    expect(ruleText(project, piece, piece.rules.press as never)).toBe(
+      "When the whole piece is pressed → Pressed becomes yes, undone when it ends, tween 120 ms ease-out",
+    );
     const screen = project.pieces["trip-settings"];
-    expect(screen && ruleText(project, screen, screen.rules["to-cabin"] as never)).toBe("When Cabin link is clicked → go to Cabin climate, fade 260 ms ease-in-out");
-    expect(motionText({ kind: "tween", duration: 200, delay: 50, easing: [0.3, 0, 0.2, 1] })).toBe("tween 200 ms bézier 0.3 0 0.2 1 after 50 ms");
+    expect(screen && ruleText(project, screen, screen.rules["to-cabin"] as never)).toBe(
+      "When Cabin link is clicked → go to Cabin climate, fade 260 ms ease-in-out",
+    );
+    expect(motionText({ kind: "tween", duration: 200, delay: 50, easing: [0.3, 0, 0.2, 1] })).toBe(
+      "tween 200 ms bézier 0.3 0 0.2 1 after 50 ms",
+    );
   });
 });

@@ -25,7 +25,15 @@ const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 
 /** What a change becomes for people who asked for less motion: a short fade at most, nothing that travels or goes on. */
 const MOST_CALM = 150;
-const calmed = (m: Motion): Motion => (m.kind === "cut" ? m : { kind: "fade", duration: Math.min(MOST_CALM, lengthOf(m)), delay: m.delay, easing: "linear" });
+const calmed = (m: Motion): Motion =>
+  m.kind === "cut"
+    ? m
+    : {
+        kind: "fade",
+        duration: Math.min(MOST_CALM, lengthOf(m)),
+        delay: m.delay,
+        easing: "linear",
+      };
 
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
@@ -40,15 +48,27 @@ export class Run {
   private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
   /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
-  constructor(private readonly env: LayoutEnv, private project: Project, readonly piece: Id, private readonly happened: (h: Happening) => void = () => undefined, private readonly resolver = new Resolver()) {
+  constructor(
+    private readonly env: LayoutEnv,
+    private project: Project,
+    readonly piece: Id,
+    private readonly happened: (h: Happening) => void = () => undefined,
+    private readonly resolver = new Resolver(),
+  ) {
     this.state = start(project, piece);
     this.aim(this.state, null, 0);
     this.advanceTo(0);
   }
 
-  get now(): number { return this.state.now; }
-  get screen(): Id { return this.state.screen; }
-  get history(): readonly Id[] { return this.state.history; }
+  get now(): number {
+    return this.state.now;
+  }
+  get screen(): Id {
+    return this.state.screen;
+  }
+  get history(): readonly Id[] {
+    return this.state.history;
+  }
 
   /** For people who asked for less motion: changes only fade from now on, and what is moving, also for ever, stands still at its end. */
   setCalm(calm: boolean): void {
@@ -57,13 +77,19 @@ export class Run {
   }
 
   /** The discrete state, for whoever wants to look closely. */
-  get inside(): State { return this.state; }
+  get inside(): State {
+    return this.state;
+  }
 
   /** The traits of the shown piece. */
-  variant(): Variant { return shownVariant(this.project, this.state); }
+  variant(): Variant {
+    return shownVariant(this.project, this.state);
+  }
 
   /** The shown piece and its visible copies with their traits. */
-  copies(): readonly Live[] { return liveCopies(this.project, this.state); }
+  copies(): readonly Live[] {
+    return liveCopies(this.project, this.state);
+  }
 
   /** The scene now; null when the shown piece does not exist. */
   scene(): Placed | null {
@@ -73,12 +99,18 @@ export class Run {
 
   /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
   wakesAt(): number {
-    if (this.mover.movesAfter(this.state.now) || Object.values(this.state.clips).some((c) => c.playing)) return this.state.now;
+    if (
+      this.mover.movesAfter(this.state.now) ||
+      Object.values(this.state.clips).some((c) => c.playing)
+    )
+      return this.state.now;
     return nextDue(this.state);
   }
 
   /** Until when something is in motion. */
-  movesUntil(): number { return this.mover.endsAt(); }
+  movesUntil(): number {
+    return this.mover.endsAt();
+  }
 
   /** Lets time pass; never goes back. */
   advanceTo(now: number): void {
@@ -86,13 +118,20 @@ export class Run {
     this.take(result);
   }
 
-  input(input: Input): void { this.take(step(this.project, this.state, input)); }
+  input(input: Input): void {
+    this.take(step(this.project, this.state, input));
+  }
 
   /**
    * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts.
    * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it scrolled in all is told.
    */
-  pointer(kind: "move" | "down" | "up" | "cancel", x: number, y: number, touch = false): Swiped | null {
+  pointer(
+    kind: "move" | "down" | "up" | "cancel",
+    x: number,
+    y: number,
+    touch = false,
+  ): Swiped | null {
     if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
     // a second finger presses nothing while the first one does
     if (kind === "down" && this.state.pressed) return null;
@@ -107,7 +146,8 @@ export class Run {
     if (touch && kind !== "move" && kind !== "down") this.input({ type: "over", layer: null });
     // a screen that has just come up lies under a pointer that has not moved
     else if (!touch && kind === "up") this.over(x, y);
-    const scene = touch && kind === "move" && this.state.pressed && !this.state.drag ? this.scene() : null;
+    const scene =
+      touch && kind === "move" && this.state.pressed && !this.state.drag ? this.scene() : null;
     if (!scene || !this.swipe.begins(scene, [x, y], this.now)) return null;
     this.input({ type: "cancel" });
     this.input({ type: "over", layer: null });
@@ -136,20 +176,27 @@ export class Run {
   }
 
   /** Whether the keyboard has anything to do here: something to stop at, or keys of the whole piece. */
-  usable(): boolean { return usable(this.project, this.state); }
+  usable(): boolean {
+    return usable(this.project, this.state);
+  }
 
   /** A key; says whether the piece took it, so that the page around knows what is left for it. */
   key(key: string, phase: "down" | "up"): boolean {
-    const before = this.state, result = step(this.project, before, { type: "key", key, phase });
+    const before = this.state,
+      result = step(this.project, before, { type: "key", key, phase });
     this.take(result);
     return result.happenings.length > 0 || this.state.pressed !== before.pressed;
   }
 
   /** Whether what is focused is being filled in: then one must see where, however the focus came. */
-  filling(): boolean { return isEntry(this.project, this.state, this.state.focused[0]); }
+  filling(): boolean {
+    return isEntry(this.project, this.state, this.state.focused[0]);
+  }
 
   /** The focused layer within the shown piece, where it is on screen; null when nothing is focused. */
-  focus(): string | null { return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null; }
+  focus(): string | null {
+    return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null;
+  }
 
   private over(x: number, y: number): void {
     const scene = this.scene();
@@ -172,11 +219,16 @@ export class Run {
 
   /** Scrolls what is under a place; true when there was something to scroll. px */
   wheel(x: number, y: number, dx: number, dy: number): boolean {
-    const scene = this.scene(), hit = scene && hitTest(scene, x, y);
+    const scene = this.scene(),
+      hit = scene && hitTest(scene, x, y);
     if (!scene || !hit) return false;
     let did = false;
-    for (const [across, by] of [[false, dy], [true, dx]] as const) {
-      const s = by === 0 ? null : scrollerFor(scene, hit.path, across), to = s && Math.min(s.room, Math.max(0, s.by + by));
+    for (const [across, by] of [
+      [false, dy],
+      [true, dx],
+    ] as const) {
+      const s = by === 0 ? null : scrollerFor(scene, hit.path, across),
+        to = s && Math.min(s.room, Math.max(0, s.by + by));
       if (!s || to === null || to === s.by) continue;
       this.input({ type: "scroll", layer: s.path, to });
       did = true;
@@ -187,11 +239,21 @@ export class Run {
 
   /** Tells the machine which layers that listen for it are in sight, when what is shown has changed. */
   private look(): void {
-    const { traits, scrolled, screen, options } = this.state, before = this.looked;
-    if (before && before.traits === traits && before.scrolled === scrolled && before.screen === screen && before.options === options) return;
+    const { traits, scrolled, screen, options } = this.state,
+      before = this.looked;
+    if (
+      before &&
+      before.traits === traits &&
+      before.scrolled === scrolled &&
+      before.screen === screen &&
+      before.options === options
+    )
+      return;
     this.looked = { traits, scrolled, screen, options };
-    const target = this.target(this.state), seen = target ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`) : [];
-    if (seen.length !== this.state.seen.length || seen.some((p) => !this.state.seen.includes(p))) this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
+    const target = this.target(this.state),
+      seen = target ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`) : [];
+    if (seen.length !== this.state.seen.length || seen.some((p) => !this.state.seen.includes(p)))
+      this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
   }
 
   private take(result: { state: State; happenings: Happening[] }): void {
@@ -202,10 +264,13 @@ export class Run {
       else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
       else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
       else if (h.type === "scrolled") this.aim(h.state, this.scrolling, h.at);
-      for (const move of movesOf(h, result.happenings)) this.aim(move.state, move.motion, h.at, move.path);
+      for (const move of movesOf(h, result.happenings))
+        this.aim(move.state, move.motion, h.at, move.path);
       this.happened(h);
       if (h.type === "scrollTo") {
-        const target = this.target(this.state), to = target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
+        const target = this.target(this.state),
+          to =
+            target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
         this.scrollAs(to && { layer: to.path, to: to.to, motion: h.motion });
       }
     }
@@ -213,16 +278,29 @@ export class Run {
   }
 
   /** Whether any rule of the project listens for layers that come into sight: most do not, and then nobody looks. */
-  private get listens(): boolean { return liveCopies(this.project, this.state).some((l) => rulesOf(this.project, l.piece).some((r) => r.trigger.type === "seen")); }
+  private get listens(): boolean {
+    return liveCopies(this.project, this.state).some((l) =>
+      rulesOf(this.project, l.piece).some((r) => r.trigger.type === "seen"),
+    );
+  }
 
   private follow(h: Extract<Happening, { type: "dragging" }>): void {
     const target = this.target(h.state);
-    if (target) this.mover.drag(target, h.motion, h.at, h.progress, `${h.path} ${h.rule}`, withinScreen(h.path));
+    if (target)
+      this.mover.drag(
+        target,
+        h.motion,
+        h.at,
+        h.progress,
+        `${h.path} ${h.rule}`,
+        withinScreen(h.path),
+      );
   }
 
   private drop(h: Extract<Happening, { type: "dropped" }>): void {
     this.mover.letGo(h.motion, h.at);
-    if (!h.done) this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
+    if (!h.done)
+      this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
   }
 
   private target(now: State): Placed | null {
@@ -232,6 +310,12 @@ export class Run {
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {
     const target = this.target(state);
     if (!target) return;
-    this.mover.retarget(target, motion ? (this.calm ? calmed(motion) : motion) : cut, at, state.screen, withinScreen(path));
+    this.mover.retarget(
+      target,
+      motion ? (this.calm ? calmed(motion) : motion) : cut,
+      at,
+      state.screen,
+      withinScreen(path),
+    );
   }
 }

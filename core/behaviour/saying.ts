@@ -11,21 +11,42 @@ const saying = new WeakMap<Piece["looks"], Map<string, readonly Id[]>>();
 /** The layers about which any look says a property: most pieces say nothing of clips and forms. */
 const layersSaying = (piece: Piece, key: string): readonly Id[] => {
   let known = saying.get(piece.looks);
-  if (!known) saying.set(piece.looks, known = new Map());
+  if (!known) saying.set(piece.looks, (known = new Map()));
   let list = known.get(key);
-  if (!list) known.set(key, list = [...new Set(looksOf(piece).flatMap((l) => Object.keys(l.changes).filter((id) => l.changes[id]?.[key] !== undefined)))]);
+  if (!list)
+    known.set(
+      key,
+      (list = [
+        ...new Set(
+          looksOf(piece).flatMap((l) =>
+            Object.keys(l.changes).filter((id) => l.changes[id]?.[key] !== undefined),
+          ),
+        ),
+      ]),
+    );
   return list;
 };
 
 /** Visible layers of a copy that say something, with all their values. */
-export const layersWith = (project: Project, live: Live, key: "plays" | "entry" | "sends"): { layer: Layer; values: Values }[] => layersSaying(live.piece, key).flatMap((id) => {
-  const layer = live.piece.layers[id];
-  if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
-  const values = valuesIn(project, live.piece, live.variant, layer), said = values[key];
-  return said === undefined || said === 0 || said === false || said === "nobody" ? [] : [{ layer, values }];
-});
+export const layersWith = (
+  project: Project,
+  live: Live,
+  key: "plays" | "entry" | "sends",
+): { layer: Layer; values: Values }[] =>
+  layersSaying(live.piece, key).flatMap((id) => {
+    const layer = live.piece.layers[id];
+    if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
+    const values = valuesIn(project, live.piece, live.variant, layer),
+      said = values[key];
+    return said === undefined || said === 0 || said === false || said === "nobody"
+      ? []
+      : [{ layer, values }];
+  });
 
-const kept = new WeakMap<State["entries"], { scrolled: State["scrolled"]; said: ReadonlyMap<Path, Overrides> }>();
+const kept = new WeakMap<
+  State["entries"],
+  { scrolled: State["scrolled"]; said: ReadonlyMap<Path, Overrides> }
+>();
 
 /** What is filled in and how far layers are scrolled, by the copy they are in. Equal states give the same object. */
 export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | undefined => {
@@ -33,14 +54,16 @@ export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | un
   if (known?.scrolled !== scrolled) {
     const said = new Map<Path, Map<Id, LayerChanges>>();
     const say = (path: Path, changes: LayerChanges) => {
-      const cut = path.lastIndexOf("/"), at = path.slice(0, cut), id = path.slice(cut + 1);
+      const cut = path.lastIndexOf("/"),
+        at = path.slice(0, cut),
+        id = path.slice(cut + 1);
       let layers = said.get(at);
-      if (!layers) said.set(at, layers = new Map());
+      if (!layers) said.set(at, (layers = new Map()));
       layers.set(id, { ...layers.get(id), ...changes });
     };
     for (const [path, text] of Object.entries(entries)) say(path, { text });
     for (const [path, scrolledBy] of Object.entries(scrolled)) say(path, { scrolledBy });
-    kept.set(entries, known = { scrolled, said });
+    kept.set(entries, (known = { scrolled, said }));
   }
   return known?.said.get(copy);
 };

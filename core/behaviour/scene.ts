@@ -14,41 +14,110 @@ export const WHOLE = "~";
 const INK = "#20302e";
 
 /** A screen as it lies over others. */
-interface Over { readonly screen: string; readonly placed: Placed; readonly style: OverlayStyle }
+interface Over {
+  readonly screen: string;
+  readonly placed: Placed;
+  readonly style: OverlayStyle;
+}
 
-const box = (id: string, order: string, width: number, height: number, values: Readonly<Record<string, unknown>>): Placed => ({
-  layer: { id, kind: "box", name: "", parent: null, order }, values: { ...defaultsOf("box"), width, height, ...values } as Placed["values"],
-  x: 0, y: 0, width, height, lines: [], children: [], nested: null, presence: 1, dissolve: null,
+const box = (
+  id: string,
+  order: string,
+  width: number,
+  height: number,
+  values: Readonly<Record<string, unknown>>,
+): Placed => ({
+  layer: { id, kind: "box", name: "", parent: null, order },
+  values: { ...defaultsOf("box"), width, height, ...values } as Placed["values"],
+  x: 0,
+  y: 0,
+  width,
+  height,
+  lines: [],
+  children: [],
+  nested: null,
+  presence: 1,
+  dissolve: null,
 });
 
-const placeIn = (place: OverlayStyle["place"], room: { width: number; height: number }, it: Placed): { x: number; y: number } => {
-  const x = place === "start" ? 0 : place === "end" ? room.width - it.width : (room.width - it.width) / 2;
-  const y = place === "top" ? 0 : place === "bottom" ? room.height - it.height : (room.height - it.height) / 2;
+const placeIn = (
+  place: OverlayStyle["place"],
+  room: { width: number; height: number },
+  it: Placed,
+): { x: number; y: number } => {
+  const x =
+    place === "start" ? 0 : place === "end" ? room.width - it.width : (room.width - it.width) / 2;
+  const y =
+    place === "top"
+      ? 0
+      : place === "bottom"
+        ? room.height - it.height
+        : (room.height - it.height) / 2;
   return { x, y };
 };
 
 /** The shown piece with the screens that lie over it, each above what dims the rest; px. */
 const composed = (base: Placed, overlays: readonly Over[]): Placed => {
-  const width = Math.max(base.width, ...overlays.map((o) => o.placed.width)), height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
-  const room = overlays.length && (width > base.width || height > base.height) ? { width, height } : base;
+  const width = Math.max(base.width, ...overlays.map((o) => o.placed.width)),
+    height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
+  const room =
+    overlays.length && (width > base.width || height > base.height) ? { width, height } : base;
   const above = overlays.flatMap(({ screen, placed, style }, i): Placed[] => {
-    const part = overlayPart(screen), at = placeIn(style.place, room, placed);
-    const dim = box(`${part}-dim`, `b${String(i).padStart(3, "0")}a`, room.width, room.height, { fill: INK, opacity: style.dim });
-    const shown: Placed = { ...box(part, `b${String(i).padStart(3, "0")}b`, placed.width, placed.height, {}), ...at, nested: placed };
+    const part = overlayPart(screen),
+      at = placeIn(style.place, room, placed);
+    const dim = box(`${part}-dim`, `b${String(i).padStart(3, "0")}a`, room.width, room.height, {
+      fill: INK,
+      opacity: style.dim,
+    });
+    const shown: Placed = {
+      ...box(part, `b${String(i).padStart(3, "0")}b`, placed.width, placed.height, {}),
+      ...at,
+      nested: placed,
+    };
     return [dim, shown];
   });
   return { ...box(WHOLE, "a0", room.width, room.height, {}), children: [base, ...above] };
 };
 
 /** What a state looks like when nothing moves: the shown piece, laid out, with what lies over it; null when it does not exist. */
-export const sceneOf = (env: LayoutEnv, project: Project, resolver: Resolver, state: State): Placed | null => {
+export const sceneOf = (
+  env: LayoutEnv,
+  project: Project,
+  resolver: Resolver,
+  state: State,
+): Placed | null => {
   const piece = project.pieces[state.screen];
   if (!piece) return null;
-  const running: Running = { variant: (path) => state.traits[`${state.screen}/${path}`], options: (path) => state.options[`${state.screen}/${path}`], says: (path) => saidIn(state, path === "" ? state.screen : `${state.screen}/${path}`) };
-  const tree = resolver.tree(project, piece.id, variantFrom(piece, state.traits[state.screen] ?? {}), "", running);
-  return tree && composed(layout(env, tree), state.overlays.flatMap(({ screen }): Over[] => {
-    const over = project.pieces[screen], part = overlayPart(screen);
-    const inside = over && resolver.tree(project, screen, variantFrom(over, running.variant(part) ?? {}), part, running);
-    return inside ? [{ screen, placed: layout(env, inside), style: overlayStyle(over) }] : [];
-  }));
+  const running: Running = {
+    variant: (path) => state.traits[`${state.screen}/${path}`],
+    options: (path) => state.options[`${state.screen}/${path}`],
+    says: (path) => saidIn(state, path === "" ? state.screen : `${state.screen}/${path}`),
+  };
+  const tree = resolver.tree(
+    project,
+    piece.id,
+    variantFrom(piece, state.traits[state.screen] ?? {}),
+    "",
+    running,
+  );
+  return (
+    tree &&
+    composed(
+      layout(env, tree),
+      state.overlays.flatMap(({ screen }): Over[] => {
+        const over = project.pieces[screen],
+          part = overlayPart(screen);
+        const inside =
+          over &&
+          resolver.tree(
+            project,
+            screen,
+            variantFrom(over, running.variant(part) ?? {}),
+            part,
+            running,
+          );
+        return inside ? [{ screen, placed: layout(env, inside), style: overlayStyle(over) }] : [];
+      }),
+    )
+  );
 };

@@ -10,10 +10,16 @@ import { liveCopies, rulesOf } from "./piece";
 import type { Path, State } from "./types";
 
 /** A layer that scrolls, how far it is scrolled and how far it can be, px. */
-export interface Scroller { readonly path: Path; readonly by: number; readonly room: number; readonly across: boolean }
+export interface Scroller {
+  readonly path: Path;
+  readonly by: number;
+  readonly room: number;
+  readonly across: boolean;
+}
 
 const scrollerAt = ({ path, placed }: Hit): Scroller => {
-  const by = placed.values.scrolledBy as number, left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
+  const by = placed.values.scrolledBy as number,
+    left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
   // children are already moved by what is shown of it
   const shown = left + by;
   return { path, by: Math.min(by, shown), room: shown, across: placed.values.scrolls === "across" };
@@ -22,7 +28,10 @@ const scrolls = (p: Placed): boolean => p.values.scrolls !== undefined && p.valu
 
 /** The innermost layer around a path, itself included, that can be scrolled in a direction. */
 export const scrollerFor = (root: Placed, path: Path, across: boolean): Scroller | null => {
-  const found = chainTo(root, path).reverse().map((s) => (scrolls(s.placed) ? scrollerAt(s) : null)).find((s) => s !== null && s.across === across && s.room > 0);
+  const found = chainTo(root, path)
+    .reverse()
+    .map((s) => (scrolls(s.placed) ? scrollerAt(s) : null))
+    .find((s) => s !== null && s.across === across && s.room > 0);
   return found ?? null;
 };
 
@@ -31,27 +40,57 @@ const BEFORE = 12;
 
 /** How far the innermost layer around another must be scrolled for that to be in sight at its beginning; null when none scrolls. */
 export const scrollTo = (root: Placed, path: Path): { path: Path; to: number } | null => {
-  const way = chainTo(root, path), at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed)), stop = way[at];
+  const way = chainTo(root, path),
+    at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed)),
+    stop = way[at];
   if (!stop) return null;
-  const { by, room, across } = scrollerAt(stop), outer = spotAt(root, stop.path), inner = spotAt(root, path);
+  const { by, room, across } = scrollerAt(stop),
+    outer = spotAt(root, stop.path),
+    inner = spotAt(root, path);
   if (!outer || !inner) return null;
-  const a = spotBounds(outer), b = spotBounds(inner), off = across ? b.x - a.x : b.y - a.y;
+  const a = spotBounds(outer),
+    b = spotBounds(inner),
+    off = across ? b.x - a.x : b.y - a.y;
   return { path: stop.path, to: Math.min(room, Math.max(0, by + off - BEFORE)) };
 };
 
 const overlap = (a: Rect, b: Rect): Rect => {
-  const x = Math.max(a.x, b.x), y = Math.max(a.y, b.y);
-  return { x, y, width: Math.max(0, Math.min(a.x + a.width, b.x + b.width) - x), height: Math.max(0, Math.min(a.y + a.height, b.y + b.height) - y) };
+  const x = Math.max(a.x, b.x),
+    y = Math.max(a.y, b.y);
+  return {
+    x,
+    y,
+    width: Math.max(0, Math.min(a.x + a.width, b.x + b.width) - x),
+    height: Math.max(0, Math.min(a.y + a.height, b.y + b.height) - y),
+  };
 };
 
 /** Layers whose coming into sight rules listen for and of which half can be seen now, as paths within the shown piece. */
-export const inSight = (project: Project, state: State, root: Placed): Path[] => liveCopies(project, state).flatMap(({ path, piece }) => {
-  const asked = new Set(rulesOf(project, piece).flatMap((r) => (r.trigger.type === "seen" && r.source !== null ? [r.source] : [])));
-  return [...asked].map((id) => `${path}/${id}`.slice(state.screen.length + 1));
-}).filter((p) => {
-  const way = chainTo(root, p), spot = spotAt(root, p);
-  if (!spot) return false;
-  const box = spotBounds(spot), area = box.width * box.height;
-  const seen = way.slice(0, -1).filter((s, i) => i === 0 || clipsChildren(s.placed)).reduce((r, s) => { const around = spotAt(root, s.path); return around ? overlap(r, spotBounds(around)) : r; }, overlap(box, { x: 0, y: 0, width: root.width, height: root.height }));
-  return area > 0 && seen.width * seen.height >= area / 2;
-});
+export const inSight = (project: Project, state: State, root: Placed): Path[] =>
+  liveCopies(project, state)
+    .flatMap(({ path, piece }) => {
+      const asked = new Set(
+        rulesOf(project, piece).flatMap((r) =>
+          r.trigger.type === "seen" && r.source !== null ? [r.source] : [],
+        ),
+      );
+      return [...asked].map((id) => `${path}/${id}`.slice(state.screen.length + 1));
+    })
+    .filter((p) => {
+      const way = chainTo(root, p),
+        spot = spotAt(root, p);
+      if (!spot) return false;
+      const box = spotBounds(spot),
+        area = box.width * box.height;
+      const seen = way
+        .slice(0, -1)
+        .filter((s, i) => i === 0 || clipsChildren(s.placed))
+        .reduce(
+          (r, s) => {
+            const around = spotAt(root, s.path);
+            return around ? overlap(r, spotBounds(around)) : r;
+          },
+          overlap(box, { x: 0, y: 0, width: root.width, height: root.height }),
+        );
+      return area > 0 && seen.width * seen.height >= area / 2;
+    });

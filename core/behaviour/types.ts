@@ -29,19 +29,41 @@ export type Input =
 export type Point = readonly [x: number, y: number];
 
 /** A drag under way: whose rule, on which layer, and how far of the way (0–1). */
-export interface Drag { readonly at: Path; readonly rule: Id; readonly source: Path; readonly progress: number }
+export interface Drag {
+  readonly at: Path;
+  readonly rule: Id;
+  readonly source: Path;
+  readonly progress: number;
+}
 
 /** A wait that is running. `source` is the layer that is being held, for `hold` alone; `clip` the layer whose clip gets somewhere (no rule: to its end). */
-export interface Timer { readonly at: Path; readonly rule: Id; readonly due: number; readonly source?: Path; readonly clip?: Path }
+export interface Timer {
+  readonly at: Path;
+  readonly rule: Id;
+  readonly due: number;
+  readonly source?: Path;
+  readonly clip?: Path;
+}
 
 /** Where a clip is: at a moment (ms) since a time of the machine, going on from there while it plays. */
-export interface ClipState { readonly playing: boolean; readonly moment: number; readonly since: number }
+export interface ClipState {
+  readonly playing: boolean;
+  readonly moment: number;
+  readonly since: number;
+}
 
 /** A form on its way: by which layer it was sent, and when the answer comes. */
-export interface Sending { readonly source: Path; readonly due: number }
+export interface Sending {
+  readonly source: Path;
+  readonly due: number;
+}
 
 /** A screen that lies over others; `returnTo` is what was focused when it opened. */
-export interface Overlay { readonly screen: Id; readonly returnTo: Path | null; /** how it came; it goes alike when nothing else is said */ readonly motion: Motion }
+export interface Overlay {
+  readonly screen: Id;
+  readonly returnTo: Path | null;
+  /** how it came; it goes alike when nothing else is said */ readonly motion: Motion;
+}
 
 /** Traits that go back when a contact ends. */
 export interface Hold {
@@ -109,28 +131,94 @@ export interface State {
 
 /** What a step did, for the log and for motion. `state` is the state right after it. */
 export type Happening = { readonly at: number; readonly state: State } & (
-  | { readonly type: "fired"; readonly path: Path; readonly rule: Id; readonly trigger: TriggerType; readonly sets: readonly TraitSet[]; /** what it set in copies inside */ readonly inner: readonly { readonly path: Path; readonly sets: readonly TraitSet[] }[]; /** what was said with one motion, in order */ readonly moves: readonly Move[]; readonly motion: Motion }
+  | {
+      readonly type: "fired";
+      readonly path: Path;
+      readonly rule: Id;
+      readonly trigger: TriggerType;
+      readonly sets: readonly TraitSet[];
+      /** what it set in copies inside */ readonly inner: readonly {
+        readonly path: Path;
+        readonly sets: readonly TraitSet[];
+      }[];
+      /** what was said with one motion, in order */ readonly moves: readonly Move[];
+      readonly motion: Motion;
+    }
   | { readonly type: "lost"; readonly path: Path; readonly rule: Id; readonly to: Id }
-  | { readonly type: "undone"; readonly path: Path; readonly rule: Id; readonly sets: readonly TraitSet[]; readonly motion: Motion }
+  | {
+      readonly type: "undone";
+      readonly path: Path;
+      readonly rule: Id;
+      readonly sets: readonly TraitSet[];
+      readonly motion: Motion;
+    }
   | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
-  | { readonly type: "went"; readonly path: Path; readonly rule: Id | null; readonly from: Id; readonly to: Id; readonly motion: Motion }
-  | { readonly type: "opened"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
-  | { readonly type: "closed"; readonly path: Path; readonly rule: Id | null; readonly screen: Id; readonly motion: Motion }
-  | { readonly type: "dragging"; readonly path: Path; readonly rule: Id; readonly progress: number; readonly motion: Motion }
-  | { readonly type: "dropped"; readonly path: Path; readonly rule: Id; readonly done: boolean; readonly motion: Motion }
+  | {
+      readonly type: "went";
+      readonly path: Path;
+      readonly rule: Id | null;
+      readonly from: Id;
+      readonly to: Id;
+      readonly motion: Motion;
+    }
+  | {
+      readonly type: "opened";
+      readonly path: Path;
+      readonly rule: Id | null;
+      readonly screen: Id;
+      readonly motion: Motion;
+    }
+  | {
+      readonly type: "closed";
+      readonly path: Path;
+      readonly rule: Id | null;
+      readonly screen: Id;
+      readonly motion: Motion;
+    }
+  | {
+      readonly type: "dragging";
+      readonly path: Path;
+      readonly rule: Id;
+      readonly progress: number;
+      readonly motion: Motion;
+    }
+  | {
+      readonly type: "dropped";
+      readonly path: Path;
+      readonly rule: Id;
+      readonly done: boolean;
+      readonly motion: Motion;
+    }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }
   | { readonly type: "scrolled"; readonly path: Path }
   | { readonly type: "scrollTo"; readonly path: Path; readonly layer: Id; readonly motion: Motion }
   | { readonly type: "filled"; readonly path: Path; readonly layer: Id; readonly text: string }
-  | { readonly type: "sending"; readonly path: Path; readonly fields: readonly { readonly layer: Id; readonly text: string }[] }
-  | { readonly type: "clip"; readonly path: Path; readonly layer: Id; readonly what: "played" | "paused" | "reached" | "ended" }
+  | {
+      readonly type: "sending";
+      readonly path: Path;
+      readonly fields: readonly { readonly layer: Id; readonly text: string }[];
+    }
+  | {
+      readonly type: "clip";
+      readonly path: Path;
+      readonly layer: Id;
+      readonly what: "played" | "paused" | "reached" | "ended";
+    }
   | { readonly type: "missed"; readonly layer: Path }
   | { readonly type: "leftPressed"; readonly layer: Path }
 );
 
 /** A copy as it is after a part of a rule's effects, and how it gets there. */
-export interface Move { readonly state: State; readonly path: Path; readonly motion: Motion }
+export interface Move {
+  readonly state: State;
+  readonly path: Path;
+  readonly motion: Motion;
+}
 
-export interface TraitSet { readonly trait: Id; readonly from: Id; readonly to: Id }
+export interface TraitSet {
+  readonly trait: Id;
+  readonly from: Id;
+  readonly to: Id;
+}

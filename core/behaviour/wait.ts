@@ -17,25 +17,64 @@ export const MOST_STEPS = 64;
 
 /** The waits of one copy that are due together. */
 const fireTimers = (project: Project, state: State, first: Timer, happen: Happen): State => {
-  const together = state.timers.filter((t) => t.due === first.due && t.at === first.at && (t.source === undefined) === (first.source === undefined) && t.clip === undefined);
-  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) }, live = liveAt(project, next, first.at);
+  const together = state.timers.filter(
+    (t) =>
+      t.due === first.due &&
+      t.at === first.at &&
+      (t.source === undefined) === (first.source === undefined) &&
+      t.clip === undefined,
+  );
+  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) },
+    live = liveAt(project, next, first.at);
   if (!live) return next;
   const sources = new Map(together.map((t) => [t.rule, t.source ?? `${live.path}/${ROOT}`]));
-  const held = first.source !== undefined, variant = next.traits[live.path] ?? live.variant;
-  const rules = rulesOf(project, live.piece).filter((r) => sources.has(r.id) && (!held || meets(r.when, variant)));
+  const held = first.source !== undefined,
+    variant = next.traits[live.path] ?? live.variant;
+  const rules = rulesOf(project, live.piece).filter(
+    (r) => sources.has(r.id) && (!held || meets(r.when, variant)),
+  );
   if (held && (!holdsNow(next, first) || rules.length === 0)) return next;
-  return fireAll(project, held ? { ...next, heldIn: [...next.heldIn, live.path] } : next, live, rules, (r) => sources.get(r.id) as Path, happen);
+  return fireAll(
+    project,
+    held ? { ...next, heldIn: [...next.heldIn, live.path] } : next,
+    live,
+    rules,
+    (r) => sources.get(r.id) as Path,
+    happen,
+  );
 };
 
 /** A clip has got to a moment that rules listen for, or to its end; one that repeats begins again. */
-const fireClip = (project: Project, state: State, first: Timer & { readonly clip: Path }, happen: Happen): State => {
-  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due), { layer } = split(first.clip);
-  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) }, live = liveAt(project, next, first.at), at = live && clipAt(project, next, live, layer);
+const fireClip = (
+  project: Project,
+  state: State,
+  first: Timer & { readonly clip: Path },
+  happen: Happen,
+): State => {
+  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due),
+    { layer } = split(first.clip);
+  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) },
+    live = liveAt(project, next, first.at),
+    at = live && clipAt(project, next, live, layer);
   if (!live || !at) return next;
-  const ends = together.some((t) => t.rule === ""), reached = rulesOf(project, live.piece).filter((r) => together.some((t) => t.rule === r.id));
-  const clip = ends ? { playing: at.repeats, moment: at.repeats ? 0 : at.length, since: next.now } : { playing: true, moment: Math.max(...reached.map((r) => r.trigger.ms ?? 0)), since: next.now };
+  const ends = together.some((t) => t.rule === ""),
+    reached = rulesOf(project, live.piece).filter((r) => together.some((t) => t.rule === r.id));
+  const clip = ends
+    ? { playing: at.repeats, moment: at.repeats ? 0 : at.length, since: next.now }
+    : {
+        playing: true,
+        moment: Math.max(...reached.map((r) => r.trigger.ms ?? 0)),
+        since: next.now,
+      };
   const moved = arm(project, { ...next, clips: { ...next.clips, [first.clip]: clip } });
-  happen({ type: "clip", at: next.now, state: moved, path: first.at, layer, what: ends ? "ended" : "reached" });
+  happen({
+    type: "clip",
+    at: next.now,
+    state: moved,
+    path: first.at,
+    layer,
+    what: ends ? "ended" : "reached",
+  });
   const told = fireAll(project, moved, live, reached, () => first.clip, happen);
   return ends ? fireOn(project, told, live, layer, asks("ended"), happen).state : told;
 };
@@ -43,31 +82,59 @@ const fireClip = (project: Project, state: State, first: Timer & { readonly clip
 /** The motions of a copy have ended. */
 const fireSettled = (project: Project, state: State, path: Path, happen: Happen): State => {
   const { [path]: _due, ...settling } = state.settling;
-  const next = { ...state, settling }, live = liveAt(project, next, path);
+  const next = { ...state, settling },
+    live = liveAt(project, next, path);
   if (!live) return next;
   const variant = next.traits[path] ?? live.variant;
-  const rules = rulesOf(project, live.piece).filter((r) => asks("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant));
+  const rules = rulesOf(project, live.piece).filter(
+    (r) => asks("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant),
+  );
   return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, happen);
 };
 
 /** When something will happen by itself, ms; Infinity when nothing will. */
-export const nextDue = (state: State): number => Math.min(...state.timers.map((t) => t.due), ...Object.values(state.settling), ...Object.values(state.sending).map((s) => s.due));
+export const nextDue = (state: State): number =>
+  Math.min(
+    ...state.timers.map((t) => t.due),
+    ...Object.values(state.settling),
+    ...Object.values(state.sending).map((s) => s.due),
+  );
 
 /** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
 export const runDue = (project: Project, from: State, until: number, happen: Happen): State => {
-  let state = from, moment = -Infinity, steps = 0;
+  let state = from,
+    moment = -Infinity,
+    steps = 0;
   let recent: { path: Path; rule: Id }[] = [];
   const note: Happen = (h: Happening) => {
-    if (h.type === "fired") { recent.push({ path: h.path, rule: h.rule }); steps++; }
+    if (h.type === "fired") {
+      recent.push({ path: h.path, rule: h.rule });
+      steps++;
+    }
     happen(h);
   };
   for (;;) {
     const due = nextDue(state);
     if (!(due <= until)) return state;
-    if (due > moment) { moment = due; steps = 0; recent = []; }
+    if (due > moment) {
+      moment = due;
+      steps = 0;
+      recent = [];
+    }
     state = { ...state, now: Math.max(state.now, due) };
-    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due), timer = state.timers.find((t) => t.due === due), answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
-    state = settled !== undefined ? fireSettled(project, state, settled, note) : timer ? (timer.clip === undefined ? fireTimers(project, state, timer, note) : fireClip(project, state, { ...timer, clip: timer.clip }, note)) : answered !== undefined ? arm(project, answerCome(project, state, answered, note)) : state;
+    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due),
+      timer = state.timers.find((t) => t.due === due),
+      answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
+    state =
+      settled !== undefined
+        ? fireSettled(project, state, settled, note)
+        : timer
+          ? timer.clip === undefined
+            ? fireTimers(project, state, timer, note)
+            : fireClip(project, state, { ...timer, clip: timer.clip }, note)
+          : answered !== undefined
+            ? arm(project, answerCome(project, state, answered, note))
+            : state;
     if (steps > MOST_STEPS) {
       state = stopLoop(state, recent, happen);
       steps = 0;
@@ -75,11 +142,18 @@ export const runDue = (project: Project, from: State, until: number, happen: Hap
   }
 };
 
-const stopLoop = (state: State, recent: readonly { path: Path; rule: Id }[], happen: Happen): State => {
+const stopLoop = (
+  state: State,
+  recent: readonly { path: Path; rule: Id }[],
+  happen: Happen,
+): State => {
   const keys = new Map(recent.map((r) => [`${r.path} ${r.rule}`, r]));
   const next: State = {
     ...state,
-    stopped: { ...state.stopped, ...Object.fromEntries([...keys.keys()].map((k) => [k, true as const])) },
+    stopped: {
+      ...state.stopped,
+      ...Object.fromEntries([...keys.keys()].map((k) => [k, true as const])),
+    },
     timers: state.timers.filter((t) => !keys.has(`${t.at} ${t.rule}`)),
   };
   happen({ type: "loop", at: state.now, state: next, rules: [...keys.values()] });

@@ -32,13 +32,41 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
  * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs it can stop it when the
  * piece has changed meanwhile. What needs all situations is left out where there are more than `most`.
  */
-export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = MOST_NODES): Generator<void, Checked> {
+export function* check(
+  env: LayoutEnv | null,
+  all: Project,
+  pieceId: Id,
+  most = MOST_NODES,
+): Generator<void, Checked> {
   const piece = all.pieces[pieceId];
-  if (!piece) return { findings: [], situations: 0, whole: true, variants: null, unseenByTouch: [], maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } } };
+  if (!piece)
+    return {
+      findings: [],
+      situations: 0,
+      whole: true,
+      variants: null,
+      unseenByTouch: [],
+      maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } },
+    };
   const project = reduced(all, piece);
-  const space = yield* explore(env, project, piece, most), subject = { project, piece, space };
+  const space = yield* explore(env, project, piece, most),
+    subject = { project, piece, space };
   const findings: Finding[] = [];
-  for (const each of [broken, missing, loops, rivals, neverFires, unreachable, oneWay, gaps, leftOut, dragOnly, wayBackTimes, emptyLooks, unpaired]) {
+  for (const each of [
+    broken,
+    missing,
+    loops,
+    rivals,
+    neverFires,
+    unreachable,
+    oneWay,
+    gaps,
+    leftOut,
+    dragOnly,
+    wayBackTimes,
+    emptyLooks,
+    unpaired,
+  ]) {
     findings.push(...each(subject));
     yield;
   }
@@ -47,11 +75,26 @@ export function* check(env: LayoutEnv | null, all: Project, pieceId: Id, most = 
   if (traits) findings.push(...byTraits(project, piece, traits));
   yield;
   if (env) findings.push(...(yield* surface(env, subject)));
-  return { findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]), situations: space.nodes.length, whole: space.whole, variants: traits?.count ?? null, unseenByTouch: unseenByTouch(subject), maps: { byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null, byTrait: traitMap(project, piece, space) } };
+  return {
+    findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]),
+    situations: space.nodes.length,
+    whole: space.whole,
+    variants: traits?.count ?? null,
+    unseenByTouch: unseenByTouch(subject),
+    maps: {
+      byVariant: variantsOf(piece).length <= MOST_ON_MAP ? variantMap(piece, space) : null,
+      byTrait: traitMap(project, piece, space),
+    },
+  };
 }
 
 /** Runs the checks of a piece to their end. */
-export const checked = (env: LayoutEnv | null, project: Project, pieceId: Id, most?: number): Checked => {
+export const checked = (
+  env: LayoutEnv | null,
+  project: Project,
+  pieceId: Id,
+  most?: number,
+): Checked => {
   const run = check(env, project, pieceId, most);
   for (;;) {
     const { done, value } = run.next();

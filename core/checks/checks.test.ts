@@ -14,117 +14,377 @@ import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 
-const tween = (duration: number): Motion => ({ kind: "tween", duration, delay: 0, easing: "linear" });
+const tween = (duration: number): Motion => ({
+  kind: "tween",
+  duration,
+  delay: 0,
+  easing: "linear",
+});
 type Trait = ReturnType<Builder["trait"]>;
 const at = (t: Trait, ...values: string[]) => ({ [t.id]: values.map((v) => t.v[v] as string) });
 const to = (t: Trait, value: string) => becomes(t.id, t.v[value] as string);
 
 /** A buoy: a body of 60 px with a lamp on it, and what a case adds. */
-const buoy = (make: (b: Builder, body: Id, lamp: Id) => void): { b: Builder; findings: readonly Finding[] } => {
+const buoy = (
+  make: (b: Builder, body: Id, lamp: Id) => void,
+): { b: Builder; findings: readonly Finding[] } => {
   const b = new Builder();
   b.new("component", "Buoy");
-  const body = b.layer("box", { x: 0, y: 0, width: 60, height: 60, fill: "#1f6f5c" }), lamp = b.layer("box", { x: 15, y: 15, width: 30, height: 30, fill: "#e3b341" }, body);
+  const body = b.layer("box", { x: 0, y: 0, width: 60, height: 60, fill: "#1f6f5c" }),
+    lamp = b.layer("box", { x: 15, y: 15, width: 30, height: 30, fill: "#e3b341" }, body);
   make(b, body, lamp);
   return { b, findings: checked(env, b.project, b.at).findings };
 };
-const kinds = (findings: readonly Finding[]): CheckKind[] => [...new Set(findings.map((f) => f.kind))];
+const kinds = (findings: readonly Finding[]): CheckKind[] => [
+  ...new Set(findings.map((f) => f.kind)),
+];
 /** A look for each value but the first, so that no look and no value is idle. */
-const shows = (b: Builder, t: Trait, layer: Id) => Object.entries(t.v).slice(1).forEach(([, v], i) => b.look({ [t.id]: [v] }, layer, { rotation: 10 + i }));
+const shows = (b: Builder, t: Trait, layer: Id) =>
+  Object.entries(t.v)
+    .slice(1)
+    .forEach(([, v], i) => b.look({ [t.id]: [v] }, layer, { rotation: 10 + i }));
 
 /** Each kind of finding: a component that has it, and one that is alike but sound. */
-const cases: Record<CheckKind, { faulty: (b: Builder, body: Id, lamp: Id) => void; sound: (b: Builder, body: Id, lamp: Id) => void; says: string }> = {
+const cases: Record<
+  CheckKind,
+  {
+    faulty: (b: Builder, body: Id, lamp: Id) => void;
+    sound: (b: Builder, body: Id, lamp: Id) => void;
+    says: string;
+  }
+> = {
   broken: {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, effects: [goes(t.id, "next")] }); b.rule({ source: body, trigger: { type: "press" }, effects: [becomes("gone", "x")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, effects: [goes(t.id, "next")] }); b.rule({ on: false, source: body, trigger: { type: "press" }, effects: [becomes("gone", "x")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.rule({ source: body, trigger: { type: "press" }, effects: [becomes("gone", "x")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.rule({
+        on: false,
+        source: body,
+        trigger: { type: "press" },
+        effects: [becomes("gone", "x")],
+      });
+    },
     says: "the trait it sets was removed",
   },
   unreachable: {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "dim", "bright"); shows(b, t, body); b.rule({ source: body, when: at(t, "no"), effects: [to(t, "bright")] }); b.rule({ source: body, when: at(t, "bright"), effects: [to(t, "no")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "dim", "bright"); shows(b, t, body); b.rule({ source: body, effects: [goes(t.id, "next")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "dim", "bright");
+      shows(b, t, body);
+      b.rule({ source: body, when: at(t, "no"), effects: [to(t, "bright")] });
+      b.rule({ source: body, when: at(t, "bright"), effects: [to(t, "no")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "dim", "bright");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
     says: "Lit dim is never reached",
   },
   "dead-end": {
-    faulty: (b, body) => { const t = b.trait("Sent", "no", "yes"); shows(b, t, body); b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")] }); },
-    sound: (b, body) => { const t = b.trait("Sent", "no", "yes"); shows(b, t, body); b.rule({ source: body, effects: [to(t, "yes")] }); b.rule({ trigger: { type: "delay", ms: 900 }, when: at(t, "yes"), effects: [to(t, "no")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Sent", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Sent", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [to(t, "yes")] });
+      b.rule({ trigger: { type: "delay", ms: 900 }, when: at(t, "yes"), effects: [to(t, "no")] });
+    },
     says: "Once Sent is yes, nothing answers any more",
   },
   "no-way-back": {
-    faulty: (b, body) => { const t = b.trait("Sent", "no", "yes"), lit = b.trait("Lit", "no", "yes"); shows(b, t, body); b.look(at(lit, "yes"), body, { opacity: 0.9 }); b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")] }); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(lit, "yes")] }); },
-    sound: (b, body) => { const t = b.trait("Sent", "no", "yes"), lit = b.trait("Lit", "no", "yes"); shows(b, t, body); b.look(at(lit, "yes"), body, { opacity: 0.9 }); b.rule({ source: body, effects: [goes(t.id, "next")] }); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(lit, "yes")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Sent", "no", "yes"),
+        lit = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.look(at(lit, "yes"), body, { opacity: 0.9 });
+      b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")] });
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(lit, "yes")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Sent", "no", "yes"),
+        lit = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.look(at(lit, "yes"), body, { opacity: 0.9 });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(lit, "yes")] });
+    },
     says: "Once Sent is yes, there is no way back to no",
   },
   "way-back-time": {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")], motion: tween(300) }); b.rule({ source: body, when: at(t, "yes"), effects: [to(t, "no")], motion: tween(180) }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")], motion: tween(300) }); b.rule({ source: body, when: at(t, "yes"), effects: [to(t, "no")], motion: tween(300) }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")], motion: tween(300) });
+      b.rule({ source: body, when: at(t, "yes"), effects: [to(t, "no")], motion: tween(180) });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")], motion: tween(300) });
+      b.rule({ source: body, when: at(t, "yes"), effects: [to(t, "no")], motion: tween(300) });
+    },
     says: "Lit becomes yes in 300 ms, and no again in 180 ms",
   },
   rivals: {
-    faulty: (b, _body, lamp) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, lamp); b.rule({ source: lamp, effects: [goes(t.id, "next")] }); b.rule({ effects: [goes(t.id, "next")] }); },
+    faulty: (b, _body, lamp) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, lamp);
+      b.rule({ source: lamp, effects: [goes(t.id, "next")] });
+      b.rule({ effects: [goes(t.id, "next")] });
+    },
     // the more specific one is meant to win
-    sound: (b, _body, lamp) => { const t = b.trait("Lit", "no", "dim", "yes"); shows(b, t, lamp); b.rule({ effects: [goes(t.id, "next")] }); b.rule({ when: at(t, "dim"), effects: [to(t, "no")] }); b.rule({ trigger: { type: "key", key: "a" }, effects: [to(t, "yes")] }); },
+    sound: (b, _body, lamp) => {
+      const t = b.trait("Lit", "no", "dim", "yes");
+      shows(b, t, lamp);
+      b.rule({ effects: [goes(t.id, "next")] });
+      b.rule({ when: at(t, "dim"), effects: [to(t, "no")] });
+      b.rule({ trigger: { type: "key", key: "a" }, effects: [to(t, "yes")] });
+    },
     says: "seems dead",
   },
   "never-fires": {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, effects: [goes(t.id, "next")] }); const away = b.layer("box", { x: 5, y: 5, width: 30, height: 30 }, b.layer("box", { visible: false })); b.rule({ source: away, trigger: { type: "press" }, effects: [to(t, "no")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, effects: [goes(t.id, "next")] }); const beside = b.layer("box", { x: 70, y: 5, width: 30, height: 30 }); b.rule({ source: beside, trigger: { type: "press" }, effects: [to(t, "no")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      const away = b.layer(
+        "box",
+        { x: 5, y: 5, width: 30, height: 30 },
+        b.layer("box", { visible: false }),
+      );
+      b.rule({ source: away, trigger: { type: "press" }, effects: [to(t, "no")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      const beside = b.layer("box", { x: 70, y: 5, width: 30, height: 30 });
+      b.rule({ source: beside, trigger: { type: "press" }, effects: [to(t, "no")] });
+    },
     says: "can never happen",
   },
   gap: {
-    faulty: (b, body) => { const t = b.trait("Step", "one", "two", "three"); shows(b, t, body); b.rule({ source: body, trigger: { type: "click" }, when: at(t, "one"), effects: [to(t, "two")] }); b.rule({ trigger: { type: "delay", ms: 80 }, when: at(t, "two"), effects: [to(t, "three")] }); b.rule({ source: body, when: at(t, "three"), effects: [to(t, "one")] }); },
-    sound: (b, body) => { const t = b.trait("Step", "one", "two", "three"); shows(b, t, body); b.rule({ source: body, trigger: { type: "click" }, when: at(t, "one"), effects: [to(t, "two")] }); b.rule({ trigger: { type: "delay", ms: 80 }, when: at(t, "two"), effects: [to(t, "three")] }); b.rule({ source: body, when: at(t, "two", "three"), effects: [to(t, "one")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Step", "one", "two", "three");
+      shows(b, t, body);
+      b.rule({
+        source: body,
+        trigger: { type: "click" },
+        when: at(t, "one"),
+        effects: [to(t, "two")],
+      });
+      b.rule({ trigger: { type: "delay", ms: 80 }, when: at(t, "two"), effects: [to(t, "three")] });
+      b.rule({ source: body, when: at(t, "three"), effects: [to(t, "one")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Step", "one", "two", "three");
+      shows(b, t, body);
+      b.rule({
+        source: body,
+        trigger: { type: "click" },
+        when: at(t, "one"),
+        effects: [to(t, "two")],
+      });
+      b.rule({ trigger: { type: "delay", ms: 80 }, when: at(t, "two"), effects: [to(t, "three")] });
+      b.rule({ source: body, when: at(t, "two", "three"), effects: [to(t, "one")] });
+    },
     says: "While Step is two, nothing happens when Box is clicked",
   },
   restarts: {
-    faulty: (b, body) => { const t = b.trait("Contact", "none", "hovered"); b.look(at(t, "hovered"), body, { y: 12 }); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(t, "hovered")] }); },
-    sound: (b, body) => { const t = b.trait("Contact", "none", "hovered"); b.look(at(t, "hovered"), body, { y: -6, height: 72 }); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(t, "hovered")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Contact", "none", "hovered");
+      b.look(at(t, "hovered"), body, { y: 12 });
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(t, "hovered")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Contact", "none", "hovered");
+      b.look(at(t, "hovered"), body, { y: -6, height: 72 });
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(t, "hovered")] });
+    },
     says: "away from under the pointer",
   },
   loop: {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ trigger: { type: "delay", ms: 0 }, when: at(t, "yes"), effects: [to(t, "no")] }); b.rule({ trigger: { type: "delay", ms: 0 }, when: at(t, "no"), effects: [to(t, "yes")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ trigger: { type: "delay", ms: 200 }, when: at(t, "yes"), effects: [to(t, "no")] }); b.rule({ trigger: { type: "delay", ms: 200 }, when: at(t, "no"), effects: [to(t, "yes")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ trigger: { type: "delay", ms: 0 }, when: at(t, "yes"), effects: [to(t, "no")] });
+      b.rule({ trigger: { type: "delay", ms: 0 }, when: at(t, "no"), effects: [to(t, "yes")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ trigger: { type: "delay", ms: 200 }, when: at(t, "yes"), effects: [to(t, "no")] });
+      b.rule({ trigger: { type: "delay", ms: 200 }, when: at(t, "no"), effects: [to(t, "yes")] });
+    },
     says: "without any time passing",
   },
   "hover-only": {
     // the lamp is only there while the body is hovered: a finger can never press it
-    faulty: (b, body, lamp) => { const c = b.trait("Contact", "none", "hovered"), t = b.trait("Lit", "no", "yes"); b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true }); shows(b, t, body); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] }); b.rule({ source: lamp, effects: [goes(t.id, "next")] }); },
-    sound: (b, body, lamp) => { const c = b.trait("Contact", "none", "hovered"), t = b.trait("Lit", "no", "yes"); b.look(at(c, "hovered"), lamp, { opacity: 0.8 }); shows(b, t, body); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] }); b.rule({ source: lamp, effects: [goes(t.id, "next")] }); },
+    faulty: (b, body, lamp) => {
+      const c = b.trait("Contact", "none", "hovered"),
+        t = b.trait("Lit", "no", "yes");
+      b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
+      shows(b, t, body);
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] });
+      b.rule({ source: lamp, effects: [goes(t.id, "next")] });
+    },
+    sound: (b, body, lamp) => {
+      const c = b.trait("Contact", "none", "hovered"),
+        t = b.trait("Lit", "no", "yes");
+      b.look(at(c, "hovered"), lamp, { opacity: 0.8 });
+      shows(b, t, body);
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] });
+      b.rule({ source: lamp, effects: [goes(t.id, "next")] });
+    },
     says: "never comes about with a finger",
   },
   "no-keyboard": {
-    faulty: (b, body, lamp) => { const c = b.trait("Contact", "none", "hovered"), t = b.trait("Lit", "no", "yes"); b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true }); shows(b, t, body); b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] }); b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] }); },
-    sound: (b, body, lamp) => { const c = b.trait("Contact", "none", "hovered"), t = b.trait("Lit", "no", "yes"); b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true }); shows(b, t, body); b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] }); b.rule({ source: body, trigger: { type: "focus" }, effects: [to(c, "hovered")] }); b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] }); },
+    faulty: (b, body, lamp) => {
+      const c = b.trait("Contact", "none", "hovered"),
+        t = b.trait("Lit", "no", "yes");
+      b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
+      shows(b, t, body);
+      b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] });
+      b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] });
+    },
+    sound: (b, body, lamp) => {
+      const c = b.trait("Contact", "none", "hovered"),
+        t = b.trait("Lit", "no", "yes");
+      b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
+      shows(b, t, body);
+      b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] });
+      b.rule({ source: body, trigger: { type: "focus" }, effects: [to(c, "hovered")] });
+      b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] });
+    },
     says: "cannot be done by keyboard",
   },
   "drag-only": {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, trigger: { type: "drag", direction: "right" }, effects: [goes(t.id, "next")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); shows(b, t, body); b.rule({ source: body, trigger: { type: "drag", direction: "right" }, effects: [goes(t.id, "next")] }); b.rule({ trigger: { type: "key", key: "ArrowRight" }, effects: [goes(t.id, "next")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({
+        source: body,
+        trigger: { type: "drag", direction: "right" },
+        effects: [goes(t.id, "next")],
+      });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({
+        source: body,
+        trigger: { type: "drag", direction: "right" },
+        effects: [goes(t.id, "next")],
+      });
+      b.rule({ trigger: { type: "key", key: "ArrowRight" }, effects: [goes(t.id, "next")] });
+    },
     says: "can be done in no other way",
   },
   contrast: {
-    faulty: (b, body) => { b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#2f8a72" }, body); },
-    sound: (b, body) => { b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#ffffff" }, body); },
+    faulty: (b, body) => {
+      b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#2f8a72" }, body);
+    },
+    sound: (b, body) => {
+      b.layer("text", { text: "Berth 4", x: 4, y: 4, fill: "#ffffff" }, body);
+    },
     says: "is hard to read",
   },
   small: {
-    faulty: (b) => { const t = b.trait("Lit", "no", "yes"), dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20 }); shows(b, t, dot); b.rule({ source: dot, effects: [goes(t.id, "next")] }); },
-    sound: (b) => { const t = b.trait("Lit", "no", "yes"), dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20, touch: 6 }); shows(b, t, dot); b.rule({ source: dot, effects: [goes(t.id, "next")] }); },
+    faulty: (b) => {
+      const t = b.trait("Lit", "no", "yes"),
+        dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20 });
+      shows(b, t, dot);
+      b.rule({ source: dot, effects: [goes(t.id, "next")] });
+    },
+    sound: (b) => {
+      const t = b.trait("Lit", "no", "yes"),
+        dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20, touch: 6 });
+      shows(b, t, dot);
+      b.rule({ source: dot, effects: [goes(t.id, "next")] });
+    },
     says: "px to the finger",
   },
   unpaired: {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"), one = b.layer("ellipse", { x: 70 }), two = b.layer("ellipse", { x: 90, visible: false }); b.look(at(t, "yes"), one, { visible: false }).look(at(t, "yes"), two, { visible: true }); b.rule({ source: body, effects: [goes(t.id, "next")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"), one = b.layer("ellipse", { x: 70 }); b.layer("ellipse", { x: 90 }); b.look(at(t, "yes"), one, { visible: false }); b.rule({ source: body, effects: [goes(t.id, "next")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes"),
+        one = b.layer("ellipse", { x: 70 }),
+        two = b.layer("ellipse", { x: 90, visible: false });
+      b.look(at(t, "yes"), one, { visible: false }).look(at(t, "yes"), two, { visible: true });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes"),
+        one = b.layer("ellipse", { x: 70 });
+      b.layer("ellipse", { x: 90 });
+      b.look(at(t, "yes"), one, { visible: false });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
     says: "take turns and are never seen together",
   },
   "empty-look": {
-    faulty: (b, body) => { const t = b.trait("Lit", "no", "yes"); b.look(at(t, "yes"), body, { fill: "#1f6f5c" }); b.rule({ source: body, effects: [goes(t.id, "next")] }); },
-    sound: (b, body) => { const t = b.trait("Lit", "no", "yes"); b.look(at(t, "yes"), body, { fill: "#1f6f5d" }); b.rule({ source: body, effects: [goes(t.id, "next")] }); },
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      b.look(at(t, "yes"), body, { fill: "#1f6f5c" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      b.look(at(t, "yes"), body, { fill: "#1f6f5d" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
     says: "changes nothing",
   },
   missing: {
-    faulty: (b, body) => { b.do({ label: "x", ops: [{ op: "set", path: ["pieces", b.at, "looks", "base", "changes", body, "fill"], value: { token: "gone" } }] }); },
-    sound: (b, body) => { b.do({ label: "x", ops: [{ op: "set", path: ["tokens", "kelp"], value: { id: "kelp", type: "colour", name: "Kelp", group: "", order: "a0", value: "#1f6f5c" } }, { op: "set", path: ["pieces", b.at, "looks", "base", "changes", body, "fill"], value: { token: "kelp" } }] }); },
+    faulty: (b, body) => {
+      b.do({
+        label: "x",
+        ops: [
+          {
+            op: "set",
+            path: ["pieces", b.at, "looks", "base", "changes", body, "fill"],
+            value: { token: "gone" },
+          },
+        ],
+      });
+    },
+    sound: (b, body) => {
+      b.do({
+        label: "x",
+        ops: [
+          {
+            op: "set",
+            path: ["tokens", "kelp"],
+            value: {
+              id: "kelp",
+              type: "colour",
+              name: "Kelp",
+              group: "",
+              order: "a0",
+              value: "#1f6f5c",
+            },
+          },
+          {
+            op: "set",
+            path: ["pieces", b.at, "looks", "base", "changes", body, "fill"],
+            value: { token: "kelp" },
+          },
+        ],
+      });
+    },
     says: "uses a removed token as its fill",
   },
 };
@@ -159,7 +419,15 @@ describe("each check", () => {
       for (const f of findings) {
         if (!f.way) continue;
         expect(rehearse(env, b.project, b.at, f.way)).toBeNull();
-        if (f.kind === "dead-end" || f.kind === "no-way-back") expect(rehearse(env, b.project, b.at, [...f.way, ...Object.entries(f.variant ?? {}).map(([trait, value]) => ({ do: "trait", at: "", trait, value }) as const)])).toBeNull();
+        if (f.kind === "dead-end" || f.kind === "no-way-back")
+          expect(
+            rehearse(env, b.project, b.at, [
+              ...f.way,
+              ...Object.entries(f.variant ?? {}).map(
+                ([trait, value]) => ({ do: "trait", at: "", trait, value }) as const,
+              ),
+            ]),
+          ).toBeNull();
         shown++;
       }
     }
@@ -170,60 +438,179 @@ describe("each check", () => {
 describe("the space of situations", () => {
   const whole = (project: Project, piece: Piece, most = MOST_NODES): Explored => {
     const run = explore(env, project, piece, most);
-    for (;;) { const r = run.next(); if (r.done) return r.value; }
+    for (;;) {
+      const r = run.next();
+      if (r.done) return r.value;
+    }
   };
-  const trigger = fc.constantFrom("click", "press", "release", "enter", "leave", "hover", "focus", "blur", "key", "settled", "delay", "double");
-  const rules = fc.array(fc.record({ trigger, on: fc.nat(2), undo: fc.boolean(), trait: fc.nat(1), step: fc.constantFrom("next", "opposite", "first"), ms: fc.integer({ min: 1, max: 300 }), when: fc.option(fc.nat(2)) }), { maxLength: 5 });
-  const input = fc.oneof(fc.constantFrom("down", "up", "off", "blur", "Enter", "a"), fc.nat(2), fc.integer({ min: 10, max: 600 }).map((ms) => ({ ms })));
+  const trigger = fc.constantFrom(
+    "click",
+    "press",
+    "release",
+    "enter",
+    "leave",
+    "hover",
+    "focus",
+    "blur",
+    "key",
+    "settled",
+    "delay",
+    "double",
+  );
+  const rules = fc.array(
+    fc.record({
+      trigger,
+      on: fc.nat(2),
+      undo: fc.boolean(),
+      trait: fc.nat(1),
+      step: fc.constantFrom("next", "opposite", "first"),
+      ms: fc.integer({ min: 1, max: 300 }),
+      when: fc.option(fc.nat(2)),
+    }),
+    { maxLength: 5 },
+  );
+  const input = fc.oneof(
+    fc.constantFrom("down", "up", "off", "blur", "Enter", "a"),
+    fc.nat(2),
+    fc.integer({ min: 10, max: 600 }).map((ms) => ({ ms })),
+  );
 
   it("holds everything that a mouse, or a keyboard, can bring about at whatever pace", () => {
-    fc.assert(fc.property(rules, fc.array(input, { maxLength: 24 }), fc.boolean(), (list, script, mouse) => {
-      const b = new Builder(), id = b.new("component", "Buoy"), body = b.layer("box", { width: 80, height: 80 }), lamp = b.layer("box", { width: 30, height: 30 }, body);
-      const s = b.trait("Step", "one", "two", "three"), lit = b.trait("Lit", "no", "yes"), layers = [body, lamp, "root"];
-      for (const r of list) b.rule({ source: r.on === 2 ? null : (layers[r.on] as string), trigger: { type: r.trigger as "click", ms: r.ms, key: "a" }, when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] }, undo: r.undo && ["hover", "press", "focus"].includes(r.trigger), effects: [{ type: "set", trait: r.trait ? s.id : lit.id, to: { step: r.step as "next" } }], motion: tween(r.ms) });
-      const space = whole(b.project, b.piece);
-      const seen = new Set(space.nodes.map((n) => variantKey(b.piece, n.variant)));
-      let state = start(b.project, id);
-      const feed = (i: Input) => { state = step(b.project, state, i).state; };
-      for (const x of script) {
-        if (typeof x === "object") state = advance(b.project, state, state.now + x.ms).state;
-        else if (typeof x === "number") { const stops = focusStops(b.project, state); feed(mouse ? { type: "over", layer: layers[x] as string } : { type: "focus", layer: stops[x % stops.length] ?? null }); }
-        else if (x === "down" || x === "up") { if (mouse) feed({ type: x }); }
-        else if (x === "off" || x === "blur") feed(mouse ? { type: "over", layer: null } : { type: "focus", layer: null });
-        else if (!mouse) { feed({ type: "key", key: x, phase: "down" }); feed({ type: "key", key: x, phase: "up" }); }
-        const there = variantKey(b.piece, variantFrom(b.piece, state.traits[id] ?? {}));
-        // layers without rules are no place of their own: hovering the lamp is hovering the body
-        if (space.whole) expect(seen.has(there)).toBe(true);
-      }
-    }), { numRuns: 250 });
+    fc.assert(
+      fc.property(
+        rules,
+        fc.array(input, { maxLength: 24 }),
+        fc.boolean(),
+        (list, script, mouse) => {
+          const b = new Builder(),
+            id = b.new("component", "Buoy"),
+            body = b.layer("box", { width: 80, height: 80 }),
+            lamp = b.layer("box", { width: 30, height: 30 }, body);
+          const s = b.trait("Step", "one", "two", "three"),
+            lit = b.trait("Lit", "no", "yes"),
+            layers = [body, lamp, "root"];
+          for (const r of list)
+            b.rule({
+              source: r.on === 2 ? null : (layers[r.on] as string),
+              trigger: { type: r.trigger as "click", ms: r.ms, key: "a" },
+              when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] },
+              undo: r.undo && ["hover", "press", "focus"].includes(r.trigger),
+              effects: [
+                { type: "set", trait: r.trait ? s.id : lit.id, to: { step: r.step as "next" } },
+              ],
+              motion: tween(r.ms),
+            });
+          const space = whole(b.project, b.piece);
+          const seen = new Set(space.nodes.map((n) => variantKey(b.piece, n.variant)));
+          let state = start(b.project, id);
+          const feed = (i: Input) => {
+            state = step(b.project, state, i).state;
+          };
+          for (const x of script) {
+            if (typeof x === "object") state = advance(b.project, state, state.now + x.ms).state;
+            else if (typeof x === "number") {
+              const stops = focusStops(b.project, state);
+              feed(
+                mouse
+                  ? { type: "over", layer: layers[x] as string }
+                  : { type: "focus", layer: stops[x % stops.length] ?? null },
+              );
+            } else if (x === "down" || x === "up") {
+              if (mouse) feed({ type: x });
+            } else if (x === "off" || x === "blur")
+              feed(mouse ? { type: "over", layer: null } : { type: "focus", layer: null });
+            else if (!mouse) {
+              feed({ type: "key", key: x, phase: "down" });
+              feed({ type: "key", key: x, phase: "up" });
+            }
+            const there = variantKey(b.piece, variantFrom(b.piece, state.traits[id] ?? {}));
+            // layers without rules are no place of their own: hovering the lamp is hovering the body
+            if (space.whole) expect(seen.has(there)).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 250 },
+    );
   });
 
   it("tells what only a hovering pointer ever shows", () => {
-    const touch = (make: (b: Builder, body: Id, lamp: Id) => void) => { const { b } = buoy(make), found = checked(env, b.project, b.at).unseenByTouch; return found.map((f) => b.piece.traits[f.trait]?.values[f.value]?.name); };
-    const contact = (press: boolean) => (b: Builder, body: Id) => { const c = b.trait("Contact", "none", "hovered", "pressed"); shows(b, c, body); b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] }); if (press) b.rule({ source: body, trigger: { type: "press" }, undo: true, effects: [to(c, "pressed")] }); };
+    const touch = (make: (b: Builder, body: Id, lamp: Id) => void) => {
+      const { b } = buoy(make),
+        found = checked(env, b.project, b.at).unseenByTouch;
+      return found.map((f) => b.piece.traits[f.trait]?.values[f.value]?.name);
+    };
+    const contact = (press: boolean) => (b: Builder, body: Id) => {
+      const c = b.trait("Contact", "none", "hovered", "pressed");
+      shows(b, c, body);
+      b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] });
+      if (press)
+        b.rule({
+          source: body,
+          trigger: { type: "press" },
+          undo: true,
+          effects: [to(c, "pressed")],
+        });
+    };
     // a finger hovers too, but only while it presses
     expect(touch(contact(true))).toEqual(["hovered"]);
     expect(touch(contact(false))).toEqual([]);
   });
 
   it("of too many situations, all variants are looked at by their traits alone: nothing that can be reached is missed", () => {
-    fc.assert(fc.property(rules, (list) => {
-      const b = new Builder();
-      b.new("component", "Buoy");
-      const body = b.layer("box", { width: 80, height: 80 }), lamp = b.layer("box", { width: 30, height: 30 }, body), s = b.trait("Step", "one", "two", "three"), lit = b.trait("Lit", "no", "yes"), layers = [body, lamp];
-      for (const r of list) b.rule({ source: layers[r.on] ?? null, trigger: { type: r.trigger as "click", ms: r.ms, key: "a" }, when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] }, undo: r.undo && ["hover", "press", "focus"].includes(r.trigger), effects: [{ type: "set", trait: r.trait ? s.id : lit.id, to: { step: r.step as "next" } }], motion: tween(r.ms) });
-      const traits = traitSpace(b.project, b.piece), exact = whole(b.project, b.piece);
-      if (!traits) throw new Error("too much");
-      const index = (v: Variant) => Object.values(s.v).indexOf(v[s.id] as string) + 3 * Object.values(lit.v).indexOf(v[lit.id] as string);
-      for (const n of exact.nodes) expect(traits.reached[index(n.variant)]).toBe(1);
-      for (const e of exact.edges) for (const h of e.happenings) if (h.type === "fired") expect(traits.fired.has(h.rule)).toBe(true);
-    }), { numRuns: 120 });
+    fc.assert(
+      fc.property(rules, (list) => {
+        const b = new Builder();
+        b.new("component", "Buoy");
+        const body = b.layer("box", { width: 80, height: 80 }),
+          lamp = b.layer("box", { width: 30, height: 30 }, body),
+          s = b.trait("Step", "one", "two", "three"),
+          lit = b.trait("Lit", "no", "yes"),
+          layers = [body, lamp];
+        for (const r of list)
+          b.rule({
+            source: layers[r.on] ?? null,
+            trigger: { type: r.trigger as "click", ms: r.ms, key: "a" },
+            when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] },
+            undo: r.undo && ["hover", "press", "focus"].includes(r.trigger),
+            effects: [
+              { type: "set", trait: r.trait ? s.id : lit.id, to: { step: r.step as "next" } },
+            ],
+            motion: tween(r.ms),
+          });
+        const traits = traitSpace(b.project, b.piece),
+          exact = whole(b.project, b.piece);
+        if (!traits) throw new Error("too much");
+        const index = (v: Variant) =>
+          Object.values(s.v).indexOf(v[s.id] as string) +
+          3 * Object.values(lit.v).indexOf(v[lit.id] as string);
+        for (const n of exact.nodes) expect(traits.reached[index(n.variant)]).toBe(1);
+        for (const e of exact.edges)
+          for (const h of e.happenings)
+            if (h.type === "fired") expect(traits.fired.has(h.rule)).toBe(true);
+      }),
+      { numRuns: 120 },
+    );
   });
 
   it("and what they tell is found there too: a value never reached, a rule that cannot be, a way without a return", () => {
-    const b = new Builder(), id = b.new("component", "Board");
-    for (let i = 0; i < 10; i++) { const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }), t = b.trait(`Lamp ${i}`, "off", "on", "broken"); shows(b, t, lamp); b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] }); if (i > 0) b.rule({ source: lamp, when: at(t, "on"), effects: [to(t, "off")] }); if (i === 1) b.rule({ source: lamp, trigger: { type: "press" }, when: at(t, "broken"), effects: [to(t, "off")] }); }
-    const found = checked(null, b.project, id, 500), texts = found.findings.map((f) => f.text);
+    const b = new Builder(),
+      id = b.new("component", "Board");
+    for (let i = 0; i < 10; i++) {
+      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }),
+        t = b.trait(`Lamp ${i}`, "off", "on", "broken");
+      shows(b, t, lamp);
+      b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] });
+      if (i > 0) b.rule({ source: lamp, when: at(t, "on"), effects: [to(t, "off")] });
+      if (i === 1)
+        b.rule({
+          source: lamp,
+          trigger: { type: "press" },
+          when: at(t, "broken"),
+          effects: [to(t, "off")],
+        });
+    }
+    const found = checked(null, b.project, id, 500),
+      texts = found.findings.map((f) => f.text);
     expect(found.whole).toBe(false);
     expect(found.variants).toBe(1024);
     expect(texts).toContain("Lamp 3 broken is never reached: no rule leads there.");
@@ -233,15 +620,29 @@ describe("the space of situations", () => {
   });
 
   it("says when there is more than it looks at, and then claims nothing that would need it all", () => {
-    const b = new Builder(), id = b.new("component", "Board");
-    for (let i = 0; i < 4; i++) { const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }), t = b.trait(`Lamp ${i}`, "off", "on"); shows(b, t, lamp); b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] }); }
+    const b = new Builder(),
+      id = b.new("component", "Board");
+    for (let i = 0; i < 4; i++) {
+      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }),
+        t = b.trait(`Lamp ${i}`, "off", "on");
+      shows(b, t, lamp);
+      b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] });
+    }
     const part = checked(env, b.project, id, 100);
-    expect([part.whole, part.situations, part.findings.filter((f) => ["dead-end", "unreachable", "never-fires"].includes(f.kind))]).toEqual([false, 100, []]);
+    expect([
+      part.whole,
+      part.situations,
+      part.findings.filter((f) => ["dead-end", "unreachable", "never-fires"].includes(f.kind)),
+    ]).toEqual([false, 100, []]);
     expect(checked(env, b.project, id).whole).toBe(true);
   });
 
   it("a value that only placed copies give is reached there, and copies that tell nothing do not multiply the situations", () => {
-    const b = new Builder(), lamp = b.new("component", "Lamp"), bulb = b.layer("box", { width: 40, height: 40 }), size = b.trait("Size", "small", "large"), lit = b.trait("Lit", "no", "yes");
+    const b = new Builder(),
+      lamp = b.new("component", "Lamp"),
+      bulb = b.layer("box", { width: 40, height: 40 }),
+      size = b.trait("Size", "small", "large"),
+      lit = b.trait("Lit", "no", "yes");
     shows(b, size, bulb);
     b.look(at(lit, "yes"), bulb, { opacity: 0.8 });
     b.rule({ source: bulb, effects: [goes(lit.id, "next")] });
@@ -249,6 +650,10 @@ describe("the space of situations", () => {
     expect(checked(env, b.project, lamp).findings).toEqual([]);
     const pier = b.new("screen", "Pier");
     for (let i = 0; i < 9; i++) b.layer("instance", { component: lamp, x: 0, y: i * 60 });
-    expect(checked(env, b.project, pier)).toMatchObject({ findings: [], whole: true, situations: 1 });
+    expect(checked(env, b.project, pier)).toMatchObject({
+      findings: [],
+      whole: true,
+      situations: 1,
+    });
   });
 });

@@ -14,65 +14,141 @@ import type { Finding, Subject } from "./types";
 
 /** More variants than this are looked at in part. */
 const MOST = 512;
-const used = (piece: Piece) => variantsOf(piece).slice(0, MOST).filter((v) => !isUnused(piece, v));
+const used = (piece: Piece) =>
+  variantsOf(piece)
+    .slice(0, MOST)
+    .filter((v) => !isUnused(piece, v));
 
 /** Looks without which every variant would look just the same. */
 export const emptyLooks = ({ piece }: Subject): Finding[] => {
   const variants = used(piece);
-  return Object.values(piece.looks).filter((look) => look.id !== BASE).flatMap((look): Finding[] => {
-    const tells = variants.some((v) => {
-      if (!meets(look.when, v)) return false;
-      const list = looksIn(piece, v), at = list.indexOf(look);
-      return Object.entries(look.changes).some(([id, changes]) => piece.layers[id] && Object.entries(changes).some(([key, said]) => {
-        if (list.slice(at + 1).some((l) => l.changes[id]?.[key] !== undefined)) return false;
-        const beneath = list.slice(0, at).findLast((l) => l.changes[id]?.[key] !== undefined)?.changes[id]?.[key] ?? defaultsOf((piece.layers[id] as Layer).kind)[key];
-        return JSON.stringify(beneath) !== JSON.stringify(said);
-      }));
+  return Object.values(piece.looks)
+    .filter((look) => look.id !== BASE)
+    .flatMap((look): Finding[] => {
+      const tells = variants.some((v) => {
+        if (!meets(look.when, v)) return false;
+        const list = looksIn(piece, v),
+          at = list.indexOf(look);
+        return Object.entries(look.changes).some(
+          ([id, changes]) =>
+            piece.layers[id] &&
+            Object.entries(changes).some(([key, said]) => {
+              if (list.slice(at + 1).some((l) => l.changes[id]?.[key] !== undefined)) return false;
+              const beneath =
+                list.slice(0, at).findLast((l) => l.changes[id]?.[key] !== undefined)?.changes[
+                  id
+                ]?.[key] ?? defaultsOf((piece.layers[id] as Layer).kind)[key];
+              return JSON.stringify(beneath) !== JSON.stringify(said);
+            }),
+        );
+      });
+      if (tells || variants.length === MOST) return [];
+      const words = conditionText(piece, look.when) || "nowhere";
+      return [
+        {
+          id: findingId("empty-look", look.id),
+          kind: "empty-look",
+          severity: "note",
+          layers: Object.keys(look.changes).filter((id) => piece.layers[id]),
+          rules: [],
+          text: `What is said where ${words} changes nothing: it would look the same without.`,
+          fix: {
+            label: "Take it away",
+            change: {
+              label: "Remove a look that changes nothing",
+              ops: [remove(["pieces", piece.id, "looks", look.id])],
+            },
+          },
+        },
+      ];
     });
-    if (tells || variants.length === MOST) return [];
-    const words = conditionText(piece, look.when) || "nowhere";
-    return [{ id: findingId("empty-look", look.id), kind: "empty-look", severity: "note", layers: Object.keys(look.changes).filter((id) => piece.layers[id]), rules: [], text: `What is said where ${words} changes nothing: it would look the same without.`, fix: { label: "Take it away", change: { label: "Remove a look that changes nothing", ops: [remove(["pieces", piece.id, "looks", look.id])] } } }];
-  });
 };
 
 /** What a saying names and is not there. */
 const missingIn = ({ project }: Subject, key: string, said: Said): string | null => {
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
-  const entry = property(key), kind = entry?.type.is;
-  const fill = typeof said === "object" && "fit" in said ? (said as Extract<Fill, { kind: "picture" }>) : null;
-  if (fill) return typeof fill.picture !== "string" || fill.picture === "" || project.assets[fill.picture] ? null : "a removed picture";
+  const entry = property(key),
+    kind = entry?.type.is;
+  const fill =
+    typeof said === "object" && "fit" in said ? (said as Extract<Fill, { kind: "picture" }>) : null;
+  if (fill)
+    return typeof fill.picture !== "string" || fill.picture === "" || project.assets[fill.picture]
+      ? null
+      : "a removed picture";
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
-  if (kind === "asset") return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
+  if (kind === "asset")
+    return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
   if (kind === "reference") return project.pieces[said] ? null : "a removed component";
-  if (kind === "family") return families[said] || Object.values(project.assets).some((a) => a.kind === "font" && a.family === said) ? null : `the font ${said}, which is not here`;
+  if (kind === "family")
+    return families[said] ||
+      Object.values(project.assets).some((a) => a.kind === "font" && a.family === said)
+      ? null
+      : `the font ${said}, which is not here`;
   return null;
 };
 
 export const missing = (subject: Subject): Finding[] => {
-  const { piece } = subject, out = new Map<string, Finding>();
-  for (const look of Object.values(piece.looks)) for (const [id, changes] of Object.entries(look.changes)) for (const [key, said] of Object.entries(changes)) {
-    const layer = piece.layers[id], what = layer && missingIn(subject, key, said);
-    if (!layer || !what) continue;
-    const f = findingId("missing", id, key, what);
-    out.set(f, { id: f, kind: "missing", severity: "error", layers: [id], rules: [], text: `${layer.name} uses ${what} as its ${property(key)?.label ?? key}.`, fix: { label: "Take that back", change: { label: `Clear ${property(key)?.label ?? key}`, ops: [remove(["pieces", piece.id, "looks", look.id, "changes", id, key])] } } });
-  }
+  const { piece } = subject,
+    out = new Map<string, Finding>();
+  for (const look of Object.values(piece.looks))
+    for (const [id, changes] of Object.entries(look.changes))
+      for (const [key, said] of Object.entries(changes)) {
+        const layer = piece.layers[id],
+          what = layer && missingIn(subject, key, said);
+        if (!layer || !what) continue;
+        const f = findingId("missing", id, key, what);
+        out.set(f, {
+          id: f,
+          kind: "missing",
+          severity: "error",
+          layers: [id],
+          rules: [],
+          text: `${layer.name} uses ${what} as its ${property(key)?.label ?? key}.`,
+          fix: {
+            label: "Take that back",
+            change: {
+              label: `Clear ${property(key)?.label ?? key}`,
+              ops: [remove(["pieces", piece.id, "looks", look.id, "changes", id, key])],
+            },
+          },
+        });
+      }
   return [...out.values()];
 };
 
 /** "Knob", "Knob 2" and "knob copy" are one name. */
-const plainName = (name: string): string => name.toLowerCase().replace(/\b(copy|kopie)\b/g, "").replace(/[\s_-]*\d+$/, "").trim();
+const plainName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/\b(copy|kopie)\b/g, "")
+    .replace(/[\s_-]*\d+$/, "")
+    .trim();
 
 /** Layers that take turns and might be one: the same kind, name and place in the tree, never seen together. They fade where one would move. */
 export const unpaired = ({ piece }: Subject): Finding[] => {
-  const variants = used(piece), out: Finding[] = [];
+  const variants = used(piece),
+    out: Finding[] = [];
   if (variants.length < 2) return out;
   const layers = Object.values(piece.layers).filter((l) => l.parent !== null);
-  const seen = new Map<Id, string>(layers.map((l) => [l.id, variants.map((v) => (hiddenIn(piece, v, l) ? "-" : "+")).join("")]));
-  for (const [i, a] of layers.entries()) for (const b of layers.slice(i + 1)) {
-    if (a.kind !== b.kind || a.parent !== b.parent || plainName(a.name) !== plainName(b.name)) continue;
-    const [x, y] = [seen.get(a.id) ?? "", seen.get(b.id) ?? ""];
-    if (!x.includes("+") || !y.includes("+") || [...x].some((c, k) => c === "+" && y[k] === "+")) continue;
-    out.push({ id: findingId("unpaired", a.id, b.id), kind: "unpaired", severity: "note", layers: [a.id, b.id], rules: [], text: `${a.name} and ${b.name} take turns and are never seen together: as one layer it would move instead of fading.`, fix: { label: `Remove ${b.name}`, change: removeLayers(piece, [b.id]) } });
-  }
+  const seen = new Map<Id, string>(
+    layers.map((l) => [l.id, variants.map((v) => (hiddenIn(piece, v, l) ? "-" : "+")).join("")]),
+  );
+  for (const [i, a] of layers.entries())
+    for (const b of layers.slice(i + 1)) {
+      if (a.kind !== b.kind || a.parent !== b.parent || plainName(a.name) !== plainName(b.name))
+        continue;
+      const [x, y] = [seen.get(a.id) ?? "", seen.get(b.id) ?? ""];
+      if (!x.includes("+") || !y.includes("+") || [...x].some((c, k) => c === "+" && y[k] === "+"))
+        continue;
+      out.push({
+        id: findingId("unpaired", a.id, b.id),
+        kind: "unpaired",
+        severity: "note",
+        layers: [a.id, b.id],
+        rules: [],
+        text: `${a.name} and ${b.name} take turns and are never seen together: as one layer it would move instead of fading.`,
+        fix: { label: `Remove ${b.name}`, change: removeLayers(piece, [b.id]) },
+      });
+    }
   return out;
 };

@@ -10,10 +10,32 @@ import type { Project, TriggerType } from "../project/types";
 import { ROOT } from "../project/types";
 
 /** Triggers that need a pointer at a layer. */
-const pointed: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "drag"];
+const pointed: readonly TriggerType[] = [
+  "click",
+  "double",
+  "press",
+  "release",
+  "hold",
+  "enter",
+  "leave",
+  "hover",
+  "drag",
+];
 
 /** Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of its size. */
-const tries: readonly (readonly [number, number])[] = [[0.5, 0.5], [0.15, 0.5], [0.85, 0.5], [0.5, 0.15], [0.5, 0.85], [0.06, 0.06], [0.94, 0.06], [0.06, 0.94], [0.94, 0.94], [0.3, 0.3], [0.7, 0.7]];
+const tries: readonly (readonly [number, number])[] = [
+  [0.5, 0.5],
+  [0.15, 0.5],
+  [0.85, 0.5],
+  [0.5, 0.15],
+  [0.5, 0.85],
+  [0.06, 0.06],
+  [0.94, 0.06],
+  [0.06, 0.94],
+  [0.94, 0.94],
+  [0.3, 0.3],
+  [0.7, 0.7],
+];
 
 /** Places a pointer can be at: what it hits there, by the layers with rules that it then is over. */
 export interface Places {
@@ -24,38 +46,65 @@ export interface Places {
 }
 
 /** Layers with rules for a pointer, as paths within the shown piece, the innermost copies last. */
-const listening = (project: Project, state: State): Path[] => liveCopies(project, state).flatMap(({ path, piece, variant }) => {
-  const sources = new Set(rulesOf(project, piece).filter((r) => pointed.includes(r.trigger.type)).map((r) => r.source ?? ROOT));
-  return [...sources].filter((id) => { const layer = piece.layers[id]; return layer && !hiddenIn(piece, variant, layer); }).map((id) => `${path}/${id}`);
-}).map((p) => p.slice(state.screen.length + 1));
+const listening = (project: Project, state: State): Path[] =>
+  liveCopies(project, state)
+    .flatMap(({ path, piece, variant }) => {
+      const sources = new Set(
+        rulesOf(project, piece)
+          .filter((r) => pointed.includes(r.trigger.type))
+          .map((r) => r.source ?? ROOT),
+      );
+      return [...sources]
+        .filter((id) => {
+          const layer = piece.layers[id];
+          return layer && !hiddenIn(piece, variant, layer);
+        })
+        .map((id) => `${path}/${id}`);
+    })
+    .map((p) => p.slice(state.screen.length + 1));
 
 /** Finds out, by laying the piece out and pointing at it, where a pointer can be. Answers are kept by what is shown. */
 export class Surveyor {
   private readonly resolver = new Resolver();
   private readonly kept = new Map<string, Places>();
 
-  constructor(private readonly env: LayoutEnv | null, private readonly project: Project) {}
+  constructor(
+    private readonly env: LayoutEnv | null,
+    private readonly project: Project,
+  ) {}
 
   places(state: State, shown: string): Places {
     let known = this.kept.get(shown);
-    if (!known) this.kept.set(shown, known = this.survey(state));
+    if (!known) this.kept.set(shown, (known = this.survey(state)));
     return known;
   }
 
   private survey(state: State): Places {
-    const { project } = this, wanted = listening(project, state), scene = this.env && sceneOf(this.env, project, this.resolver, state);
-    const asked = new Set(wanted.map((p) => `${state.screen}/${p}`)), byRules = new Map<string, Path>(), covered = new Map<Path, Path | null>();
+    const { project } = this,
+      wanted = listening(project, state),
+      scene = this.env && sceneOf(this.env, project, this.resolver, state);
+    const asked = new Set(wanted.map((p) => `${state.screen}/${p}`)),
+      byRules = new Map<string, Path>(),
+      covered = new Map<Path, Path | null>();
     const note = (hit: Path): boolean => {
-      const rules = chainOf(project, state, hit).filter((p) => asked.has(p)).join(" ");
+      const rules = chainOf(project, state, hit)
+        .filter((p) => asked.has(p))
+        .join(" ");
       if (rules && !byRules.has(rules)) byRules.set(rules, hit);
       return rules !== "";
     };
     for (const path of wanted) {
-      if (!scene) { note(path); continue; }
+      if (!scene) {
+        note(path);
+        continue;
+      }
       const spot = spotAt(scene, path);
-      let reached = false, instead: Path | null = null;
+      let reached = false,
+        instead: Path | null = null;
       for (const [sx, sy] of spot ? tries : []) {
-        const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0], x = (spot?.width ?? 0) * sx, y = (spot?.height ?? 0) * sy;
+        const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0],
+          x = (spot?.width ?? 0) * sx,
+          y = (spot?.height ?? 0) * sy;
         const hit = hitTest(scene, a * x + c * y + e, b * x + d * y + f)?.path;
         if (hit === undefined) continue;
         const there = chainOf(project, state, hit).includes(`${state.screen}/${path}`);

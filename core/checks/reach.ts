@@ -1,7 +1,16 @@
 import { ruleText, triggerText } from "../behaviour/words";
 import { markUnused } from "../edit/notes";
 import { removeRule } from "../edit/rules";
-import { isUnused, meets, MOST_VARIANTS, restOf, traitsOf, valuesOf, variantKey, variantsOf } from "../looks/variants";
+import {
+  isUnused,
+  meets,
+  MOST_VARIANTS,
+  restOf,
+  traitsOf,
+  valuesOf,
+  variantKey,
+  variantsOf,
+} from "../looks/variants";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Condition, Id, Rule, TriggerType } from "../project/types";
@@ -12,82 +21,168 @@ import { findingId } from "./types";
 import type { Finding, Subject } from "./types";
 
 /** Everything within reach from some situations by some edges. */
-export const reachable = (from: readonly Node[], edges: readonly Edge[], back = false): Set<Node> => {
+export const reachable = (
+  from: readonly Node[],
+  edges: readonly Edge[],
+  back = false,
+): Set<Node> => {
   const next = new Map<Node, Node[]>();
-  for (const e of edges) { const [a, b] = back ? [e.to, e.from] : [e.from, e.to]; const list = next.get(a); if (list) list.push(b); else next.set(a, [b]); }
-  const seen = new Set(from), queue = [...from];
-  for (let at = queue.pop(); at; at = queue.pop()) for (const n of next.get(at) ?? []) if (!seen.has(n)) { seen.add(n); queue.push(n); }
+  for (const e of edges) {
+    const [a, b] = back ? [e.to, e.from] : [e.from, e.to];
+    const list = next.get(a);
+    if (list) list.push(b);
+    else next.set(a, [b]);
+  }
+  const seen = new Set(from),
+    queue = [...from];
+  for (let at = queue.pop(); at; at = queue.pop())
+    for (const n of next.get(at) ?? [])
+      if (!seen.has(n)) {
+        seen.add(n);
+        queue.push(n);
+      }
   return seen;
 };
 
 /** The rules of the piece itself that fire somewhere, with where first. */
-const firings = ({ edges }: Explored, path: string, allowed: (e: Edge) => boolean = () => true): Map<Id, Edge> => {
+const firings = (
+  { edges }: Explored,
+  path: string,
+  allowed: (e: Edge) => boolean = () => true,
+): Map<Id, Edge> => {
   const out = new Map<Id, Edge>();
-  for (const e of edges) if (allowed(e)) for (const h of e.happenings) if (h.type === "fired" && h.path === path && !out.has(h.rule)) out.set(h.rule, e);
+  for (const e of edges)
+    if (allowed(e))
+      for (const h of e.happenings)
+        if (h.type === "fired" && h.path === path && !out.has(h.rule)) out.set(h.rule, e);
   return out;
 };
 
 /** Variants that nothing leads to: said of the widest condition that holds only there. */
 export const unreachable = ({ piece, space }: Subject): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
-  const traits = traitsOf(piece), all = variantsOf(piece);
+  const traits = traitsOf(piece),
+    all = variantsOf(piece);
   if (all.length === 0 || all.length >= MOST_VARIANTS) return [];
   const seen = new Set(space.nodes.map((n) => variantKey(piece, n.variant)));
   const lost = all.filter((v) => !isUnused(piece, v) && !seen.has(variantKey(piece, v)));
-  const singles: Condition[] = traits.flatMap((t) => valuesOf(t).map((v): Condition => ({ [t.id]: [v.id] })));
-  const pairs = singles.flatMap((a, i) => singles.slice(i + 1).filter((b) => Object.keys(a)[0] !== Object.keys(b)[0]).map((b): Condition => ({ ...a, ...b })));
+  const singles: Condition[] = traits.flatMap((t) =>
+    valuesOf(t).map((v): Condition => ({ [t.id]: [v.id] })),
+  );
+  const pairs = singles.flatMap((a, i) =>
+    singles
+      .slice(i + 1)
+      .filter((b) => Object.keys(a)[0] !== Object.keys(b)[0])
+      .map((b): Condition => ({ ...a, ...b })),
+  );
   const out: Condition[] = [];
   const told = (v: (typeof lost)[number]) => out.some((c) => meets(c, v));
   for (const when of [...singles, ...pairs]) {
     const covered = all.filter((v) => meets(when, v) && !isUnused(piece, v));
-    if (covered.length && covered.every((v) => lost.includes(v)) && !covered.every(told)) out.push(when);
+    if (covered.length && covered.every((v) => lost.includes(v)) && !covered.every(told))
+      out.push(when);
   }
-  for (const v of lost) if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [v[t.id] as string]])));
+  for (const v of lost)
+    if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [v[t.id] as string]])));
   return out.map((when): Finding => {
-    const variant = lost.find((v) => meets(when, v)), names = Object.entries(when).map(([t, [v]]) => `${piece.traits[t]?.name ?? ""} ${piece.traits[t]?.values[v ?? ""]?.name ?? ""}`).join(" with ");
-    return { id: findingId("unreachable", names), kind: "unreachable", severity: "warning", text: `${names} is never reached: no rule leads there.`, layers: [], rules: [], ...(variant ? { variant } : {}), fix: { label: "Mark as not used", change: markUnused(piece, when) } };
+    const variant = lost.find((v) => meets(when, v)),
+      names = Object.entries(when)
+        .map(
+          ([t, [v]]) =>
+            `${piece.traits[t]?.name ?? ""} ${piece.traits[t]?.values[v ?? ""]?.name ?? ""}`,
+        )
+        .join(" with ");
+    return {
+      id: findingId("unreachable", names),
+      kind: "unreachable",
+      severity: "warning",
+      text: `${names} is never reached: no rule leads there.`,
+      layers: [],
+      rules: [],
+      ...(variant ? { variant } : {}),
+      fix: { label: "Mark as not used", change: markUnused(piece, when) },
+    };
   });
 };
 
 /** Values one gets into and never out of again, and situations where nothing can be done at all. */
 export const oneWay = ({ project, piece, space }: Subject): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
-  const out: Finding[] = [], first = space.nodes[0];
+  const out: Finding[] = [],
+    first = space.nodes[0];
   const own = space.edges.filter((e) => e.does.do !== "show");
   for (const trait of traitsOf(piece)) {
-    const rest = restOf(trait), home = space.nodes.filter((n) => n.variant[trait.id] === rest);
+    const rest = restOf(trait),
+      home = space.nodes.filter((n) => n.variant[trait.id] === rest);
     if (first?.variant[trait.id] !== rest) continue;
     // only what the piece's own rules change can be expected to come back
-    if (!own.some((e) => e.from.variant[trait.id] === rest && e.to.variant[trait.id] !== rest)) continue;
+    if (!own.some((e) => e.from.variant[trait.id] === rest && e.to.variant[trait.id] !== rest))
+      continue;
     const back = reachable(home, own, true);
     for (const value of valuesOf(trait)) {
-      const stuck = space.nodes.find((n) => n.variant[trait.id] === value.id && n.mode === "rest" && !back.has(n)) ?? space.nodes.find((n) => n.variant[trait.id] === value.id && !back.has(n));
+      const stuck =
+        space.nodes.find(
+          (n) => n.variant[trait.id] === value.id && n.mode === "rest" && !back.has(n),
+        ) ?? space.nodes.find((n) => n.variant[trait.id] === value.id && !back.has(n));
       if (!stuck) continue;
-      const onward = reachable([stuck], own), ends = !own.some((e) => onward.has(e.from) && e.happenings.some((h) => h.type === "fired" || h.type === "undone"));
-      const kind = ends ? "dead-end" : "no-way-back", restName = trait.values[rest]?.name ?? "";
+      const onward = reachable([stuck], own),
+        ends = !own.some(
+          (e) =>
+            onward.has(e.from) &&
+            e.happenings.some((h) => h.type === "fired" || h.type === "undone"),
+        );
+      const kind = ends ? "dead-end" : "no-way-back",
+        restName = trait.values[rest]?.name ?? "";
       // on the way to another value that is told of, it need not be told twice
-      if (!ends && own.some((e) => e.from.variant[trait.id] === value.id && e.to.variant[trait.id] !== value.id && !back.has(e.to) && e.by === "rest")) continue;
+      if (
+        !ends &&
+        own.some(
+          (e) =>
+            e.from.variant[trait.id] === value.id &&
+            e.to.variant[trait.id] !== value.id &&
+            !back.has(e.to) &&
+            e.by === "rest",
+        )
+      )
+        continue;
       out.push({
-        id: findingId(kind, trait.id, value.id), kind, severity: "note", layers: [], rules: [], variant: stuck.variant, way: wayTo(project, piece, stuck),
-        text: ends ? `Once ${trait.name} is ${value.name}, nothing answers any more: a dead end.` : `Once ${trait.name} is ${value.name}, there is no way back to ${restName}.`,
+        id: findingId(kind, trait.id, value.id),
+        kind,
+        severity: "note",
+        layers: [],
+        rules: [],
+        variant: stuck.variant,
+        way: wayTo(project, piece, stuck),
+        text: ends
+          ? `Once ${trait.name} is ${value.name}, nothing answers any more: a dead end.`
+          : `Once ${trait.name} is ${value.name}, there is no way back to ${restName}.`,
       });
     }
   }
   return out;
 };
 
-const layerName = (subject: Subject, id: Id | null): string => (id === null || id === ROOT ? "the whole piece" : (subject.piece.layers[id]?.name ?? "a removed layer"));
+const layerName = (subject: Subject, id: Id | null): string =>
+  id === null || id === ROOT
+    ? "the whole piece"
+    : (subject.piece.layers[id]?.name ?? "a removed layer");
 
 /** Why a rule never fires, in words. */
 const whyNever = (subject: Subject, rule: Rule): string => {
-  const { piece, space } = subject, source = rule.source ?? ROOT;
+  const { piece, space } = subject,
+    source = rule.source ?? ROOT;
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
-  for (const e of space.edges) for (const h of e.happenings) if (h.type === "lost" && h.path === piece.id && h.rule === rule.id) return `it always loses to “${piece.rules[h.to] ? ruleText(subject.project, piece, piece.rules[h.to] as Rule) : "another rule"}”`;
+  for (const e of space.edges)
+    for (const h of e.happenings)
+      if (h.type === "lost" && h.path === piece.id && h.rule === rule.id)
+        return `it always loses to “${piece.rules[h.to] ? ruleText(subject.project, piece, piece.rules[h.to] as Rule) : "another rule"}”`;
   for (const n of space.nodes) {
     const covered = space.surveyor.places(n.state, keyShown(n)).covered;
     if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
     const instead = covered.get(source)?.split("/")[0];
-    return instead && instead !== source && piece.layers[instead] ? `${layerName(subject, source)} lies beneath ${layerName(subject, instead)} wherever one presses` : `${layerName(subject, source)} has no place where it could be pressed`;
+    return instead && instead !== source && piece.layers[instead]
+      ? `${layerName(subject, source)} lies beneath ${layerName(subject, instead)} wherever one presses`
+      : `${layerName(subject, source)} has no place where it could be pressed`;
   }
   return "nothing leads to it";
 };
@@ -97,43 +192,99 @@ export const neverFires = (subject: Subject): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
   const fired = firings(space, piece.id);
-  return rulesOf(project, piece).filter((r) => !fired.has(r.id)).map((rule): Finding => ({
-    id: findingId("never-fires", rule.id), kind: "never-fires", severity: "warning", layers: rule.source ? [rule.source] : [], rules: [rule.id],
-    text: `“${ruleText(project, piece, rule)}” can never happen: ${whyNever(subject, rule)}.`, fix: { label: "Remove the rule", change: removeRule(piece, rule.id) },
-  }));
+  return rulesOf(project, piece)
+    .filter((r) => !fired.has(r.id))
+    .map((rule): Finding => ({
+      id: findingId("never-fires", rule.id),
+      kind: "never-fires",
+      severity: "warning",
+      layers: rule.source ? [rule.source] : [],
+      rules: [rule.id],
+      text: `“${ruleText(project, piece, rule)}” can never happen: ${whyNever(subject, rule)}.`,
+      fix: { label: "Remove the rule", change: removeRule(piece, rule.id) },
+    }));
 };
 
 /** Values that are seen with a mouse and never with a finger. */
 export const unseenByTouch = ({ piece, space }: Subject): { trait: Id; value: Id }[] => {
   const [first] = space.nodes;
   if (!space.whole || !first) return [];
-  const touched = reachable([first], space.edges.filter((e) => e.by === "touch" || e.by === "rest")), moused = reachable([first], space.edges.filter((e) => e.by === "mouse" || e.by === "rest"));
-  const has = (nodes: ReadonlySet<Node>, trait: Id, value: Id) => [...nodes].some((n) => n.variant[trait] === value);
-  return traitsOf(piece).flatMap((t) => valuesOf(t).filter((v) => has(moused, t.id, v.id) && !has(touched, t.id, v.id)).map((v) => ({ trait: t.id, value: v.id })));
+  const touched = reachable(
+      [first],
+      space.edges.filter((e) => e.by === "touch" || e.by === "rest"),
+    ),
+    moused = reachable(
+      [first],
+      space.edges.filter((e) => e.by === "mouse" || e.by === "rest"),
+    );
+  const has = (nodes: ReadonlySet<Node>, trait: Id, value: Id) =>
+    [...nodes].some((n) => n.variant[trait] === value);
+  return traitsOf(piece).flatMap((t) =>
+    valuesOf(t)
+      .filter((v) => has(moused, t.id, v.id) && !has(touched, t.id, v.id))
+      .map((v) => ({ trait: t.id, value: v.id })),
+  );
 };
 
 /** Triggers a finger or a key can make as well as a mouse. */
-const plain: readonly TriggerType[] = ["click", "press", "release", "hold", "signal", "delay", "settled"];
+const plain: readonly TriggerType[] = [
+  "click",
+  "press",
+  "release",
+  "hold",
+  "signal",
+  "delay",
+  "settled",
+];
 const pressing: readonly TriggerType[] = ["click", "press", "release", "hold"];
 
 /** What only happens with a pointer that hovers, and what the keyboard cannot do. */
 export const leftOut = (subject: Subject): Finding[] => {
-  const { project, piece, space } = subject, [first] = space.nodes;
+  const { project, piece, space } = subject,
+    [first] = space.nodes;
   if (!space.whole || !first) return [];
   const by = (...modes: readonly Mode[]) => {
-    const edges = space.edges.filter((e) => modes.includes(e.by)), seen = reachable([first], edges);
+    const edges = space.edges.filter((e) => modes.includes(e.by)),
+      seen = reachable([first], edges);
     return firings(space, piece.id, (e) => modes.includes(e.by) && seen.has(e.from));
   };
-  const fired = firings(space, piece.id), touch = by("touch", "rest"), keys = by("keys", "rest");
-  const missing = (types: readonly TriggerType[], done: ReadonlyMap<Id, Edge>) => inOrder(piece.rules).flatMap((rule) => { const edge = fired.get(rule.id); return edge && types.includes(rule.trigger.type) && !done.has(rule.id) ? [{ rule, edge }] : []; });
+  const fired = firings(space, piece.id),
+    touch = by("touch", "rest"),
+    keys = by("keys", "rest");
+  const missing = (types: readonly TriggerType[], done: ReadonlyMap<Id, Edge>) =>
+    inOrder(piece.rules).flatMap((rule) => {
+      const edge = fired.get(rule.id);
+      return edge && types.includes(rule.trigger.type) && !done.has(rule.id)
+        ? [{ rule, edge }]
+        : [];
+    });
   // rules of one layer and trigger are one thing that cannot be done
-  const once = (list: { rule: Rule; edge: Edge }[]) => list.filter((a, i) => list.findIndex((b) => b.rule.source === a.rule.source && b.rule.trigger.type === a.rule.trigger.type) === i);
-  const finding = (kind: "hover-only" | "no-keyboard", text: string) => ({ rule, edge }: { rule: Rule; edge: Edge }): Finding => ({
-    id: findingId(kind, rule.source, rule.trigger.type, rule.id), kind, severity: "warning", layers: rule.source ? [rule.source] : [], rules: [rule.id], variant: edge.from.variant, way: wayTo(project, piece, edge.from, edge.does),
-    text: `That ${layerName(subject, rule.source)} ${triggerText(rule.trigger.type)} ${text}`,
-  });
+  const once = (list: { rule: Rule; edge: Edge }[]) =>
+    list.filter(
+      (a, i) =>
+        list.findIndex(
+          (b) => b.rule.source === a.rule.source && b.rule.trigger.type === a.rule.trigger.type,
+        ) === i,
+    );
+  const finding =
+    (kind: "hover-only" | "no-keyboard", text: string) =>
+    ({ rule, edge }: { rule: Rule; edge: Edge }): Finding => ({
+      id: findingId(kind, rule.source, rule.trigger.type, rule.id),
+      kind,
+      severity: "warning",
+      layers: rule.source ? [rule.source] : [],
+      rules: [rule.id],
+      variant: edge.from.variant,
+      way: wayTo(project, piece, edge.from, edge.does),
+      text: `That ${layerName(subject, rule.source)} ${triggerText(rule.trigger.type)} ${text}`,
+    });
   return [
-    ...once(missing(plain, touch)).map(finding("hover-only", "never comes about with a finger: it needs a pointer that hovers first.")),
+    ...once(missing(plain, touch)).map(
+      finding(
+        "hover-only",
+        "never comes about with a finger: it needs a pointer that hovers first.",
+      ),
+    ),
     ...once(missing(pressing, keys)).map(finding("no-keyboard", "cannot be done by keyboard.")),
   ];
 };
@@ -142,20 +293,39 @@ export const leftOut = (subject: Subject): Finding[] => {
 export const dragOnly = (subject: Subject): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
-  const drags = (e: Edge) => e.happenings.some((h) => h.type === "fired" && h.path === piece.id && h.trigger === "drag");
-  const others = space.edges.filter((e) => !drags(e)), pressed = firings(space, piece.id, (e) => !drags(e)), told = new Set<Id | null>();
+  const drags = (e: Edge) =>
+    e.happenings.some((h) => h.type === "fired" && h.path === piece.id && h.trigger === "drag");
+  const others = space.edges.filter((e) => !drags(e)),
+    pressed = firings(space, piece.id, (e) => !drags(e)),
+    told = new Set<Id | null>();
   return [...firings(space, piece.id, drags)].flatMap(([id, edge]): Finding[] => {
     const rule = piece.rules[id];
     if (rule?.trigger.type !== "drag" || told.has(rule.source)) return [];
     const traits = rule.effects.flatMap((e) => (e.type === "set" ? [e.trait] : []));
-    const alike = traits.length > 0
-      ? [...reachable([edge.from], others)].some((n) => traits.every((t) => n.variant[t] === edge.to.variant[t]))
-      : inOrder(piece.rules).some((r) => r.id !== id && pressed.has(r.id) && JSON.stringify(r.effects) === JSON.stringify(rule.effects));
+    const alike =
+      traits.length > 0
+        ? [...reachable([edge.from], others)].some((n) =>
+            traits.every((t) => n.variant[t] === edge.to.variant[t]),
+          )
+        : inOrder(piece.rules).some(
+            (r) =>
+              r.id !== id &&
+              pressed.has(r.id) &&
+              JSON.stringify(r.effects) === JSON.stringify(rule.effects),
+          );
     if (alike) return [];
     told.add(rule.source);
-    return [{
-      id: findingId("drag-only", rule.source), kind: "drag-only", severity: "warning", layers: rule.source ? [rule.source] : [], rules: [id], variant: edge.from.variant, way: wayTo(project, piece, edge.from, edge.does),
-      text: `What dragging ${layerName(subject, rule.source)} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
-    }];
+    return [
+      {
+        id: findingId("drag-only", rule.source),
+        kind: "drag-only",
+        severity: "warning",
+        layers: rule.source ? [rule.source] : [],
+        rules: [id],
+        variant: edge.from.variant,
+        way: wayTo(project, piece, edge.from, edge.does),
+        text: `What dragging ${layerName(subject, rule.source)} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
+      },
+    ];
   });
 };

@@ -21,12 +21,17 @@ export const SMALLEST = 24;
 const CREEP = 1;
 
 const pressed: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "drag"];
-const name = ({ piece }: Subject, id: Id): string => (id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer"));
+const name = ({ piece }: Subject, id: Id): string =>
+  id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
 const byVariant = ({ piece, space }: Subject): Map<string, Node> => {
   const out = new Map<string, Node>();
-  for (const n of space.nodes) { const key = variantKey(piece, n.variant); if (n.state.screen === piece.id && n.state.overlays.length === 0 && !out.has(key)) out.set(key, n); }
+  for (const n of space.nodes) {
+    const key = variantKey(piece, n.variant);
+    if (n.state.screen === piece.id && n.state.overlays.length === 0 && !out.has(key))
+      out.set(key, n);
+  }
   return out;
 };
 
@@ -34,15 +39,26 @@ const byVariant = ({ piece, space }: Subject): Map<string, Node> => {
 const opacityOf = (p: Placed, id: Id): number => {
   const own = p.values.opacity as number;
   if (p.layer.id === id) return own;
-  for (const c of p.children) { const inner = opacityOf(c, id); if (inner > 0) return inner * own; }
+  for (const c of p.children) {
+    const inner = opacityOf(c, id);
+    if (inner > 0) return inner * own;
+  }
   return 0;
 };
 
 /** What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from under the pointer. Yields now and then. */
 export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Finding[]> {
-  const { project, piece, space } = subject, resolver = new Resolver(), out = new Map<string, Finding>();
-  const add = (f: Finding) => { if (!out.has(f.id)) out.set(f.id, f); };
-  const sources = new Set(rulesOf(project, piece).filter((r) => pressed.includes(r.trigger.type)).map((r) => r.source ?? ROOT));
+  const { project, piece, space } = subject,
+    resolver = new Resolver(),
+    out = new Map<string, Finding>();
+  const add = (f: Finding) => {
+    if (!out.has(f.id)) out.set(f.id, f);
+  };
+  const sources = new Set(
+    rulesOf(project, piece)
+      .filter((r) => pressed.includes(r.trigger.type))
+      .map((r) => r.source ?? ROOT),
+  );
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
   for (const node of byVariant(subject).values()) {
     const scene = sceneOf(env, project, resolver, node.state);
@@ -50,33 +66,90 @@ export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Find
     for (const text of texts) {
       if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) continue;
       const c = contrastOf(scene, text.id);
-      if (c && c.ratio < c.needed - 0.005) add({ id: findingId("contrast", text.id), kind: "contrast", severity: "warning", layers: [text.id], rules: [], variant: node.variant, way: wayTo(project, piece, node), text: `${text.name} is hard to read in ${variantName(piece, node.variant) || "the only variant"}: contrast ${c.ratio.toFixed(1)} : 1 against ${c.ground}, WCAG AA asks for ${c.needed} : 1.` });
+      if (c && c.ratio < c.needed - 0.005)
+        add({
+          id: findingId("contrast", text.id),
+          kind: "contrast",
+          severity: "warning",
+          layers: [text.id],
+          rules: [],
+          variant: node.variant,
+          way: wayTo(project, piece, node),
+          text: `${text.name} is hard to read in ${variantName(piece, node.variant) || "the only variant"}: contrast ${c.ratio.toFixed(1)} : 1 against ${c.ground}, WCAG AA asks for ${c.needed} : 1.`,
+        });
     }
     for (const id of sources) {
-      const spot = spotAt(scene, id), placed = findPlaced(scene, id)?.placed, layer = piece.layers[id];
+      const spot = spotAt(scene, id),
+        placed = findPlaced(scene, id)?.placed,
+        layer = piece.layers[id];
       if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) continue;
-      const box = spotBounds(spot), touch = placed.values.touch as number, w = box.width + 2 * touch, h = box.height + 2 * touch;
+      const box = spotBounds(spot),
+        touch = placed.values.touch as number,
+        w = box.width + 2 * touch,
+        h = box.height + 2 * touch;
       // what is drawn together to nothing is on its way out, not a target
       if (box.width < 1 || box.height < 1 || Math.min(w, h) >= SMALLEST) continue;
       const more = Math.ceil((SMALLEST - Math.min(box.width, box.height)) / 2);
-      add({ id: findingId("small", id), kind: "small", severity: "warning", layers: [id], rules: [], variant: node.variant, text: `${name(subject, id)} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${SMALLEST} × ${SMALLEST}.`, fix: { label: `Widen its touch area by ${more} px`, change: setValues(piece, [{}], { [id]: { touch: more } }) } });
+      add({
+        id: findingId("small", id),
+        kind: "small",
+        severity: "warning",
+        layers: [id],
+        rules: [],
+        variant: node.variant,
+        text: `${name(subject, id)} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${SMALLEST} × ${SMALLEST}.`,
+        fix: {
+          label: `Widen its touch area by ${more} px`,
+          change: setValues(piece, [{}], { [id]: { touch: more } }),
+        },
+      });
     }
     yield;
   }
-  for (const edge of space.edges) for (const h of edge.happenings) {
-    if (h.type !== "fired" || h.path !== piece.id || (h.trigger !== "hover" && h.trigger !== "enter")) continue;
-    const rule = piece.rules[h.rule], id = rule?.source ?? ROOT;
-    if (!rule || !comesBack(subject, rule.source, rule.undo) || out.has(findingId("restarts", rule.id))) continue;
-    const before = sceneOf(env, project, resolver, edge.from.state), after = sceneOf(env, project, resolver, edge.to.state);
-    const was = before && spotAt(before, id), is = after && spotAt(after, id);
-    if (!was || !is) continue;
-    const a = spotBounds(was), b = spotBounds(is), far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
-    const away = b.x > a.x + far || b.y > a.y + far || b.x + b.width < a.x + a.width - far || b.y + b.height < a.y + a.height - far;
-    if (away) add({ id: findingId("restarts", rule.id), kind: "restarts", severity: "warning", layers: rule.source ? [rule.source] : [], rules: [rule.id], variant: edge.to.variant, way: wayTo(project, piece, edge.from, edge.does), text: `Hovering moves ${name(subject, id)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.` });
-  }
+  for (const edge of space.edges)
+    for (const h of edge.happenings) {
+      if (
+        h.type !== "fired" ||
+        h.path !== piece.id ||
+        (h.trigger !== "hover" && h.trigger !== "enter")
+      )
+        continue;
+      const rule = piece.rules[h.rule],
+        id = rule?.source ?? ROOT;
+      if (
+        !rule ||
+        !comesBack(subject, rule.source, rule.undo) ||
+        out.has(findingId("restarts", rule.id))
+      )
+        continue;
+      const before = sceneOf(env, project, resolver, edge.from.state),
+        after = sceneOf(env, project, resolver, edge.to.state);
+      const was = before && spotAt(before, id),
+        is = after && spotAt(after, id);
+      if (!was || !is) continue;
+      const a = spotBounds(was),
+        b = spotBounds(is),
+        far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
+      const away =
+        b.x > a.x + far ||
+        b.y > a.y + far ||
+        b.x + b.width < a.x + a.width - far ||
+        b.y + b.height < a.y + a.height - far;
+      if (away)
+        add({
+          id: findingId("restarts", rule.id),
+          kind: "restarts",
+          severity: "warning",
+          layers: rule.source ? [rule.source] : [],
+          rules: [rule.id],
+          variant: edge.to.variant,
+          way: wayTo(project, piece, edge.from, edge.does),
+          text: `Hovering moves ${name(subject, id)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+        });
+    }
   return [...out.values()];
 }
 
 /** Whether leaving a layer takes back what entering it did. */
-const comesBack = ({ project, piece }: Subject, source: Id | null, undo: boolean): boolean => undo || rulesOf(project, piece).some((r) => r.trigger.type === "leave" && r.source === source);
-
+const comesBack = ({ project, piece }: Subject, source: Id | null, undo: boolean): boolean =>
+  undo || rulesOf(project, piece).some((r) => r.trigger.type === "leave" && r.source === source);

@@ -3,7 +3,24 @@ import type { Id, Piece, Project, Step, Variant } from "../project/types";
 import type { Explored } from "./explore";
 
 export const checkKinds = [
-  "broken", "unreachable", "dead-end", "no-way-back", "way-back-time", "rivals", "never-fires", "gap", "restarts", "loop", "hover-only", "no-keyboard", "drag-only", "contrast", "small", "unpaired", "empty-look", "missing",
+  "broken",
+  "unreachable",
+  "dead-end",
+  "no-way-back",
+  "way-back-time",
+  "rivals",
+  "never-fires",
+  "gap",
+  "restarts",
+  "loop",
+  "hover-only",
+  "no-keyboard",
+  "drag-only",
+  "contrast",
+  "small",
+  "unpaired",
+  "empty-look",
+  "missing",
 ] as const;
 export type CheckKind = (typeof checkKinds)[number];
 
@@ -25,11 +42,19 @@ export interface Finding {
 }
 
 /** What a check gets to look at. */
-export interface Subject { readonly project: Project; readonly piece: Piece; readonly space: Explored }
+export interface Subject {
+  readonly project: Project;
+  readonly piece: Piece;
+  readonly space: Explored;
+}
 
 /** A short name for what makes a finding itself (FNV-1a, 32 bits twice): fit for an id. */
 export const findingId = (kind: CheckKind, ...about: readonly (string | null)[]): Id => {
   const text = about.join("|");
-  const hash = (seed: number) => { let h = seed; for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193); return (h >>> 0).toString(36); };
+  const hash = (seed: number) => {
+    let h = seed;
+    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
+    return (h >>> 0).toString(36);
+  };
   return `${kind}-${hash(0x811c9dc5)}${hash(0x2f0b4c47)}`;
 };

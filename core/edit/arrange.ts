@@ -20,8 +20,22 @@ export const align = (boxes: ReadonlyMap<Id, Rect>, how: Alignment, around: Rect
   const out = new Map<Id, { dx: number; dy: number }>();
   if (!frame) return out;
   for (const [id, r] of boxes) {
-    const dx = how === "left" ? frame.x - r.x : how === "centre" ? frame.x + frame.width / 2 - r.x - r.width / 2 : how === "right" ? frame.x + frame.width - r.x - r.width : 0;
-    const dy = how === "top" ? frame.y - r.y : how === "middle" ? frame.y + frame.height / 2 - r.y - r.height / 2 : how === "bottom" ? frame.y + frame.height - r.y - r.height : 0;
+    const dx =
+      how === "left"
+        ? frame.x - r.x
+        : how === "centre"
+          ? frame.x + frame.width / 2 - r.x - r.width / 2
+          : how === "right"
+            ? frame.x + frame.width - r.x - r.width
+            : 0;
+    const dy =
+      how === "top"
+        ? frame.y - r.y
+        : how === "middle"
+          ? frame.y + frame.height / 2 - r.y - r.height / 2
+          : how === "bottom"
+            ? frame.y + frame.height - r.y - r.height
+            : 0;
     out.set(id, { dx, dy });
   }
   return out;
@@ -29,12 +43,16 @@ export const align = (boxes: ReadonlyMap<Id, Rect>, how: Alignment, around: Rect
 
 /** Gives boxes equal gaps between the outermost two; fewer than three stay. */
 export const distribute = (boxes: ReadonlyMap<Id, Rect>, axis: "x" | "y"): Moves => {
-  const size = (r: Rect) => (axis === "x" ? r.width : r.height), at = (r: Rect) => r[axis];
+  const size = (r: Rect) => (axis === "x" ? r.width : r.height),
+    at = (r: Rect) => r[axis];
   const list = [...boxes].sort((a, b) => at(a[1]) - at(b[1]));
   const out = new Map<Id, { dx: number; dy: number }>();
-  const first = list[0]?.[1], last = list.at(-1)?.[1];
+  const first = list[0]?.[1],
+    last = list.at(-1)?.[1];
   if (!first || !last || list.length < 3) return out;
-  const gap = (at(last) + size(last) - at(first) - list.reduce((sum, [, r]) => sum + size(r), 0)) / (list.length - 1);
+  const gap =
+    (at(last) + size(last) - at(first) - list.reduce((sum, [, r]) => sum + size(r), 0)) /
+    (list.length - 1);
   let next = at(first);
   for (const [id, r] of list) {
     const by = next - at(r);
@@ -46,54 +64,103 @@ export const distribute = (boxes: ReadonlyMap<Id, Rect>, axis: "x" | "y"): Moves
 
 /** Layers that share one parent, in their order from back to front; null when they do not. */
 const together = (piece: Piece, ids: readonly Id[]): { parent: Id; layers: Layer[] } | null => {
-  const layers = topmost(piece, ids).map((id) => piece.layers[id] as Layer).sort(byOrder);
+  const layers = topmost(piece, ids)
+    .map((id) => piece.layers[id] as Layer)
+    .sort(byOrder);
   const parent = layers[0]?.parent;
   return parent != null && layers.every((l) => l.parent === parent) ? { parent, layers } : null;
 };
 
-export interface Grouped { readonly change: Change; readonly id: Id }
+export interface Grouped {
+  readonly change: Change;
+  readonly id: Id;
+}
 
 /**
  * Puts layers into a new container where they are: a group as large as what it holds, a compound of shapes, or a row or
  * column in the order they stand in, with their mean gap. `boxes` are their places in their parent. Null when they have
  * different parents.
  */
-export const wrap = (piece: Piece, ids: readonly Id[], how: "group" | "compound" | "row" | "column", boxes: ReadonlyMap<Id, Rect>): Grouped | null => {
+export const wrap = (
+  piece: Piece,
+  ids: readonly Id[],
+  how: "group" | "compound" | "row" | "column",
+  boxes: ReadonlyMap<Id, Rect>,
+): Grouped | null => {
   const found = together(piece, ids);
   const frame = unite([...boxes.values()]);
   if (!found || !frame) return null;
   const { parent, layers } = found;
-  const id = newId(), at = ["pieces", piece.id];
+  const id = newId(),
+    at = ["pieces", piece.id];
   const words = { group: "Group", compound: "Compound", row: "Row", column: "Column" }[how];
   const top = layers.at(-1) as Layer;
   const rest = (childrenOf(piece).get(parent) ?? []).filter((l) => !layers.includes(l));
   const order = orderAt(rest, rest.filter((l) => byOrder(l, top) < 0).length);
-  const box: Layer = { id, kind: how === "compound" ? "compound" : "box", name: freeName(words, Object.values(piece.layers).map((l) => l.name)), parent, order };
-  const arranged = how === "row" || how === "column";
-  const axis = how === "column" ? "y" : "x", sizeOf = (r: Rect) => (axis === "x" ? r.width : r.height);
-  const sorted = arranged ? [...layers].sort((a, b) => (boxes.get(a.id)?.[axis] ?? 0) - (boxes.get(b.id)?.[axis] ?? 0)) : layers;
-  const gaps = sorted.slice(1).map((l, i) => { const a = boxes.get((sorted[i] as Layer).id), b = boxes.get(l.id); return a && b ? b[axis] - a[axis] - sizeOf(a) : 0; });
-  const gap = gaps.length ? Math.max(0, Math.round(gaps.reduce((a, b) => a + b, 0) / gaps.length)) : 8;
-  const values: Record<string, Value> = {
-    x: frame.x, y: frame.y,
-    ...(how === "compound" ? { width: frame.width, height: frame.height, fill: "#8fb5a9" } : { widthMode: "fit", heightMode: "fit" }),
-    ...(arranged ? { arrange: how, gap, align: "centre", padding: [0, 0, 0, 0] satisfies Four } : {}),
+  const box: Layer = {
+    id,
+    kind: how === "compound" ? "compound" : "box",
+    name: freeName(
+      words,
+      Object.values(piece.layers).map((l) => l.name),
+    ),
+    parent,
+    order,
   };
-  const ops: Op[] = [set([...at, "layers", id], box), set([...at, "looks", BASE, "changes", id], values)];
+  const arranged = how === "row" || how === "column";
+  const axis = how === "column" ? "y" : "x",
+    sizeOf = (r: Rect) => (axis === "x" ? r.width : r.height);
+  const sorted = arranged
+    ? [...layers].sort((a, b) => (boxes.get(a.id)?.[axis] ?? 0) - (boxes.get(b.id)?.[axis] ?? 0))
+    : layers;
+  const gaps = sorted.slice(1).map((l, i) => {
+    const a = boxes.get((sorted[i] as Layer).id),
+      b = boxes.get(l.id);
+    return a && b ? b[axis] - a[axis] - sizeOf(a) : 0;
+  });
+  const gap = gaps.length
+    ? Math.max(0, Math.round(gaps.reduce((a, b) => a + b, 0) / gaps.length))
+    : 8;
+  const values: Record<string, Value> = {
+    x: frame.x,
+    y: frame.y,
+    ...(how === "compound"
+      ? { width: frame.width, height: frame.height, fill: "#8fb5a9" }
+      : { widthMode: "fit", heightMode: "fit" }),
+    ...(arranged
+      ? { arrange: how, gap, align: "centre", padding: [0, 0, 0, 0] satisfies Four }
+      : {}),
+  };
+  const ops: Op[] = [
+    set([...at, "layers", id], box),
+    set([...at, "looks", BASE, "changes", id], values),
+  ];
   const placed: Layer[] = [];
   for (const layer of sorted) {
     const next = orderAt(placed, placed.length);
     placed.push({ ...layer, order: next });
-    ops.push(set([...at, "layers", layer.id, "parent"], id), set([...at, "layers", layer.id, "order"], next));
+    ops.push(
+      set([...at, "layers", layer.id, "parent"], id),
+      set([...at, "layers", layer.id, "order"], next),
+    );
     ops.push(...shift(piece, layer.id, -frame.x, -frame.y));
   }
-  return { id, change: { label: how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`, ops } };
+  return {
+    id,
+    change: { label: how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`, ops },
+  };
 };
 
 /** Takes a container away and leaves what it holds where it is; null for a layer that holds nothing, and for the root.
  * `at` is its place in its parent; `places` those of what it holds, where it arranged them. */
-export const unwrap = (piece: Piece, id: Id, at: { readonly x: number; readonly y: number }, places: ReadonlyMap<Id, { readonly x: number; readonly y: number }> | null = null): { change: Change; ids: Id[] } | null => {
-  const box = piece.layers[id], children = childrenOf(piece).get(id) ?? [];
+export const unwrap = (
+  piece: Piece,
+  id: Id,
+  at: { readonly x: number; readonly y: number },
+  places: ReadonlyMap<Id, { readonly x: number; readonly y: number }> | null = null,
+): { change: Change; ids: Id[] } | null => {
+  const box = piece.layers[id],
+    children = childrenOf(piece).get(id) ?? [];
   if (!box || id === ROOT || box.parent === null || children.length === 0) return null;
   const base = ["pieces", piece.id];
   const siblings: Layer[] = (childrenOf(piece).get(box.parent) ?? []).filter((l) => l.id !== id);
@@ -102,26 +169,55 @@ export const unwrap = (piece: Piece, id: Id, at: { readonly x: number; readonly 
   for (const child of children) {
     const order = orderAt(siblings, index);
     siblings.splice(index++, 0, { ...child, order });
-    ops.push(set([...base, "layers", child.id, "parent"], box.parent), set([...base, "layers", child.id, "order"], order), ...(places ? ["x", "y"].map((key) => set([...base, "looks", BASE, "changes", child.id, key], (places.get(child.id)?.[key as "x"] ?? 0) + at[key as "x"])) : shift(piece, child.id, at.x, at.y)));
+    ops.push(
+      set([...base, "layers", child.id, "parent"], box.parent),
+      set([...base, "layers", child.id, "order"], order),
+      ...(places
+        ? ["x", "y"].map((key) =>
+            set(
+              [...base, "looks", BASE, "changes", child.id, key],
+              (places.get(child.id)?.[key as "x"] ?? 0) + at[key as "x"],
+            ),
+          )
+        : shift(piece, child.id, at.x, at.y)),
+    );
   }
-  for (const look of Object.values(piece.looks)) if (look.changes[id]) ops.push(remove([...base, "looks", look.id, "changes", id]));
-  for (const option of Object.values(piece.options)) if (option.layer === id) ops.push(remove([...base, "options", option.id]));
-  return { ids: children.map((c) => c.id), change: { label: `Ungroup ${box.name}`, ops: [...ops, remove([...base, "layers", id])] } };
+  for (const look of Object.values(piece.looks))
+    if (look.changes[id]) ops.push(remove([...base, "looks", look.id, "changes", id]));
+  for (const option of Object.values(piece.options))
+    if (option.layer === id) ops.push(remove([...base, "options", option.id]));
+  return {
+    ids: children.map((c) => c.id),
+    change: { label: `Ungroup ${box.name}`, ops: [...ops, remove([...base, "layers", id])] },
+  };
 };
 
 /** Locks layers, so that they cannot be chosen or moved on the stage, or frees them. */
 export const lock = (piece: Piece, ids: readonly Id[], locked: boolean): Change => ({
-  label: locked ? "Lock" : "Unlock", ops: ids.filter((id) => id !== ROOT && piece.layers[id]).map((id) => (locked ? set(["pieces", piece.id, "layers", id, "locked"], true) : remove(["pieces", piece.id, "layers", id, "locked"]))),
+  label: locked ? "Lock" : "Unlock",
+  ops: ids
+    .filter((id) => id !== ROOT && piece.layers[id])
+    .map((id) =>
+      locked
+        ? set(["pieces", piece.id, "layers", id, "locked"], true)
+        : remove(["pieces", piece.id, "layers", id, "locked"]),
+    ),
 });
 
 /** Puts layers in front of all their siblings, or behind them. */
 export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back"): Change => {
   const ops: Op[] = [];
-  const moved = topmost(piece, ids).map((id) => piece.layers[id] as Layer).sort(byOrder);
+  const moved = topmost(piece, ids)
+    .map((id) => piece.layers[id] as Layer)
+    .sort(byOrder);
   const lists = new Map<Id, Layer[]>();
   for (const layer of moved) {
     const parent = layer.parent ?? ROOT;
-    if (!lists.has(parent)) lists.set(parent, (childrenOf(piece).get(parent) ?? []).filter((l) => !moved.includes(l)));
+    if (!lists.has(parent))
+      lists.set(
+        parent,
+        (childrenOf(piece).get(parent) ?? []).filter((l) => !moved.includes(l)),
+      );
   }
   for (const layer of end === "front" ? moved : [...moved].reverse()) {
     const list = lists.get(layer.parent ?? ROOT) as Layer[];
@@ -134,10 +230,19 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
 
 /** Turns a compound into a path with the outline its shapes make; the shapes go. Fill, border and shadows stay. */
 export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
-  const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id), at = ["pieces", piece.id];
-  const cleared = Object.values(piece.looks).filter((l) => l.changes[id]?.combine !== undefined).map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));
+  const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id),
+    at = ["pieces", piece.id];
+  const cleared = Object.values(piece.looks)
+    .filter((l) => l.changes[id]?.combine !== undefined)
+    .map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));
   return {
     label: `Flatten ${piece.layers[id]?.name ?? "compound"}`,
-    ops: [...removeLayers(piece, inside).ops, ...cleared, set([...at, "layers", id, "kind"], "path"), set([...at, "looks", BASE, "changes", id, "shape"], shape), set([...at, "looks", BASE, "changes", id, "overlaps"], "holes")],
+    ops: [
+      ...removeLayers(piece, inside).ops,
+      ...cleared,
+      set([...at, "layers", id, "kind"], "path"),
+      set([...at, "looks", BASE, "changes", id, "shape"], shape),
+      set([...at, "looks", BASE, "changes", id, "overlaps"], "holes"),
+    ],
   };
 };

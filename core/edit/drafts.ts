@@ -31,7 +31,12 @@ const lastOrder = (piece: Piece, parent: Id): string | null =>
   inOrder(piece.layers).findLast((layer) => layer.parent === parent)?.order ?? null;
 
 /** Puts drafts of layers on top of a parent's children; they look the same in all variants. Takes time in proportion to them. */
-export const addDrafts = (piece: Piece, drafts: readonly Draft[], parent: Id, label: string): { change: Change; ids: Id[] } => {
+export const addDrafts = (
+  piece: Piece,
+  drafts: readonly Draft[],
+  parent: Id,
+  label: string,
+): { change: Change; ids: Id[] } => {
   const at = ["pieces", piece.id];
   const ops: Op[] = [];
   const ids: Id[] = [];
@@ -41,8 +46,17 @@ export const addDrafts = (piece: Piece, drafts: readonly Draft[], parent: Id, la
     for (const draft of list) {
       const id = newId();
       order = generateKeyBetween(order, null);
-      const layer: Layer = { id, kind: draft.kind, name: names.take(draft.name), parent: into, order };
-      ops.push(set([...at, "layers", id], layer), set([...at, "looks", BASE, "changes", id], draft.values));
+      const layer: Layer = {
+        id,
+        kind: draft.kind,
+        name: names.take(draft.name),
+        parent: into,
+        order,
+      };
+      ops.push(
+        set([...at, "layers", id], layer),
+        set([...at, "looks", BASE, "changes", id], draft.values),
+      );
       if (into === parent) ids.push(id);
       place(draft.inside, id, null);
     }

@@ -1,17 +1,42 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { addPiece, addTrait, addTraitValue, contains, duplicateLayers, duplicateRule, freeName, moveInto, moveRule, removeLayers, removePiece, removeTrait, removeTraitValue, renameLayer, restack, setRest, setRule, setValues, startScreen, subtree, topmost } from "#core/edit";
+import {
+  addPiece,
+  addTrait,
+  addTraitValue,
+  contains,
+  duplicateLayers,
+  duplicateRule,
+  freeName,
+  moveInto,
+  moveRule,
+  removeLayers,
+  removePiece,
+  removeTrait,
+  removeTraitValue,
+  renameLayer,
+  restack,
+  setRest,
+  setRule,
+  setValues,
+  startScreen,
+  subtree,
+  topmost,
+} from "#core/edit";
 import { accept, apply, inOrder, ROOT } from "#core/project";
 import type { Change, Piece, Project } from "#core/project";
 import { childrenOf, restOf, variantsOf } from "#core/looks";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
 
-const order = (b: Builder, parent = ROOT) => (childrenOf(b.piece).get(parent) ?? []).map((l) => l.id);
+const order = (b: Builder, parent = ROOT) =>
+  (childrenOf(b.piece).get(parent) ?? []).map((l) => l.id);
 const tree = () => {
   const b = new Builder();
   b.new("component", "Part");
-  const a = b.layer("box"), c = b.layer("box"), d = b.layer("text");
+  const a = b.layer("box"),
+    c = b.layer("box"),
+    d = b.layer("text");
   const inner = b.layer("ellipse", {}, a);
   return { b, a, c, d, inner };
 };
@@ -72,9 +97,13 @@ describe("traits", () => {
   it("removing one keeps the looks of its resting value and drops the others", () => {
     const { b, a } = tree();
     const t = b.trait("Alerts", "off", "on");
-    b.look({ [t.id]: [t.v.on as string] }, a, { x: 1 }).look({ [t.id]: [t.v.off as string] }, a, { y: 2 });
+    b.look({ [t.id]: [t.v.on as string] }, a, { x: 1 }).look({ [t.id]: [t.v.off as string] }, a, {
+      y: 2,
+    });
     b.do(removeTrait(b.piece, b.piece.traits[t.id] as never));
-    const said = Object.values(b.piece.looks).filter((l) => l.id !== "base").map((l) => [l.when, l.changes[a]]);
+    const said = Object.values(b.piece.looks)
+      .filter((l) => l.id !== "base")
+      .map((l) => [l.when, l.changes[a]]);
     expect(said).toEqual([[{}, { y: 2 }]]);
     expect(variantsOf(b.piece)).toEqual([{}]);
   });
@@ -82,12 +111,20 @@ describe("traits", () => {
   it("removing a value drops what holds for it alone, and a marked rest falls back to the first", () => {
     const { b, a } = tree();
     const t = b.trait("Step", "one", "two", "three");
-    b.look({ [t.id]: [t.v.two as string] }, a, { x: 1 }).look({ [t.id]: [t.v.two as string, t.v.three as string] }, a, { y: 2 });
+    b.look({ [t.id]: [t.v.two as string] }, a, { x: 1 }).look(
+      { [t.id]: [t.v.two as string, t.v.three as string] },
+      a,
+      { y: 2 },
+    );
     b.do(setRest(b.piece, t.id, t.v.two as string));
     expect(restOf(b.piece.traits[t.id] as never)).toBe(t.v.two);
     b.do(removeTraitValue(b.piece, b.piece.traits[t.id] as never, t.v.two as string) as Change);
     expect(restOf(b.piece.traits[t.id] as never)).toBe(t.v.one);
-    expect(Object.values(b.piece.looks).filter((l) => l.id !== "base").map((l) => l.when)).toEqual([{ [t.id]: [t.v.three] }]);
+    expect(
+      Object.values(b.piece.looks)
+        .filter((l) => l.id !== "base")
+        .map((l) => l.when),
+    ).toEqual([{ [t.id]: [t.v.three] }]);
     b.do(removeTraitValue(b.piece, b.piece.traits[t.id] as never, t.v.three as string) as Change);
     expect(removeTraitValue(b.piece, b.piece.traits[t.id] as never, t.v.one as string)).toBeNull();
   });
@@ -95,18 +132,25 @@ describe("traits", () => {
   it("new names do not repeat", () => {
     expect(freeName("Box", ["box", "Box 2"])).toBe("Box 3");
     const { b } = tree();
-    b.do(addTrait(b.piece, "Contact", ["none"]).change).do(addTrait(b.piece, "Contact", ["none"]).change);
+    b.do(addTrait(b.piece, "Contact", ["none"]).change).do(
+      addTrait(b.piece, "Contact", ["none"]).change,
+    );
     expect(inOrder(b.piece.traits).map((t) => t.name)).toEqual(["Contact", "Contact 2"]);
     const trait = inOrder(b.piece.traits)[0] as never;
     b.do(addTraitValue(b.piece, trait, "none").change);
-    expect(Object.values(inOrder(b.piece.traits)[0]?.values ?? {}).map((v) => v.name).sort()).toEqual(["none", "none 2"]);
+    expect(
+      Object.values(inOrder(b.piece.traits)[0]?.values ?? {})
+        .map((v) => v.name)
+        .sort(),
+    ).toEqual(["none", "none 2"]);
   });
 });
 
 describe("rules", () => {
   it("move, are copied behind the original, and lose their undo where no contact ends", () => {
     const { b, a } = tree();
-    const one = b.rule({ trigger: { type: "press" }, source: a, undo: true }), two = b.rule({});
+    const one = b.rule({ trigger: { type: "press" }, source: a, undo: true }),
+      two = b.rule({});
     const copy = duplicateRule(b.piece, b.piece.rules[one] as never);
     b.do(copy.change);
     expect(inOrder(b.piece.rules).map((r) => r.id)).toEqual([one, copy.id, two]);
@@ -143,35 +187,57 @@ describe("any sequence of edits", () => {
 
   const commandFor = (project: Project, kind: number, m: number, n: number): Change | null => {
     const piece = pick(Object.values(project.pieces), m);
-    const layer = pick(Object.keys(piece.layers), n), traits = Object.values(piece.traits), variants = variantsOf(piece);
+    const layer = pick(Object.keys(piece.layers), n),
+      traits = Object.values(piece.traits),
+      variants = variantsOf(piece);
     switch (kind) {
-      case 0: return addPiece(project, "component", "New").change;
-      case 1: return removeLayers(piece, [layer]);
-      case 2: return restack(piece, layer, n % 2 ? 1 : -1);
-      case 3: return duplicateLayers(piece, [layer], { dx: 5, dy: 5 }).change;
-      case 4: return traits.length ? removeTrait(piece, pick(traits, n)) : addTrait(piece, "Open", ["no", "yes"]).change;
-      case 5: return traits.length ? removeTraitValue(piece, pick(traits, n), pick(Object.keys(pick(traits, n).values), m)) : null;
-      case 6: return setValues(piece, Object.fromEntries(Object.entries(pick(variants, m)).map(([t, v]) => [t, [v]])), { [layer]: { x: n } });
-      case 7: return moveInto(piece, [layer], pick(Object.keys(piece.layers), m), 0);
-      default: return renameLayer(piece, layer, `Name ${n}`);
+      case 0:
+        return addPiece(project, "component", "New").change;
+      case 1:
+        return removeLayers(piece, [layer]);
+      case 2:
+        return restack(piece, layer, n % 2 ? 1 : -1);
+      case 3:
+        return duplicateLayers(piece, [layer], { dx: 5, dy: 5 }).change;
+      case 4:
+        return traits.length
+          ? removeTrait(piece, pick(traits, n))
+          : addTrait(piece, "Open", ["no", "yes"]).change;
+      case 5:
+        return traits.length
+          ? removeTraitValue(piece, pick(traits, n), pick(Object.keys(pick(traits, n).values), m))
+          : null;
+      case 6:
+        return setValues(
+          piece,
+          Object.fromEntries(Object.entries(pick(variants, m)).map(([t, v]) => [t, [v]])),
+          { [layer]: { x: n } },
+        );
+      case 7:
+        return moveInto(piece, [layer], pick(Object.keys(piece.layers), m), 0);
+      default:
+        return renameLayer(piece, layer, `Name ${n}`);
     }
   };
 
   it("stays valid, and taking all inverses back gives the project one began with", () => {
-    fc.assert(fc.property(fc.array(edit, { maxLength: 25 }), (edits) => {
-      let project = kelpwayKit();
-      const before = project;
-      const inverses: Change[] = [];
-      for (const [kind, m, n] of edits) {
-        const change = commandFor(project, kind, m, n);
-        if (!change || change.ops.length === 0) continue;
-        const result = accept(project, change);
-        if (!result.ok) throw new Error(`${change.label}: ${result.error}`);
-        project = result.project;
-        inverses.push({ label: "back", ops: result.inverse });
-      }
-      for (const inverse of inverses.reverse()) project = apply(project, inverse.ops).doc;
-      expect(project).toEqual(before);
-    }), { numRuns: 150 });
+    fc.assert(
+      fc.property(fc.array(edit, { maxLength: 25 }), (edits) => {
+        let project = kelpwayKit();
+        const before = project;
+        const inverses: Change[] = [];
+        for (const [kind, m, n] of edits) {
+          const change = commandFor(project, kind, m, n);
+          if (!change || change.ops.length === 0) continue;
+          const result = accept(project, change);
+          if (!result.ok) throw new Error(`${change.label}: ${result.error}`);
+          project = result.project;
+          inverses.push({ label: "back", ops: result.inverse });
+        }
+        for (const inverse of inverses.reverse()) project = apply(project, inverse.ops).doc;
+        expect(project).toEqual(before);
+      }),
+      { numRuns: 150 },
+    );
   });
 });

@@ -1,28 +1,128 @@
 export { changeRows, changeWords, placeWords } from "./places";
 export type { ChangeRow } from "./places";
-export { addToken, aliasesOf, bindPlaces, mergeTokens, placesSaying, removeToken, repeatedValues, replaceAt, setToken, tokenFindings, tokenFrom, tokenTypeOf, usesOf } from "./tokens";
+export {
+  addToken,
+  aliasesOf,
+  bindPlaces,
+  mergeTokens,
+  placesSaying,
+  removeToken,
+  repeatedValues,
+  replaceAt,
+  setToken,
+  tokenFindings,
+  tokenFrom,
+  tokenTypeOf,
+  usesOf,
+} from "./tokens";
 export type { Place, Repeated } from "./tokens";
 export { takeFont, takeIcon, takePicture } from "./assets";
 export { addDrafts } from "./drafts";
-export { addLayer, duplicateLayers, holds, moveInto, removeLayers, renameLayer, restack, subtree, topmost } from "./layers";
-export { carryVariant, clearValue, moveSaying, ownLooks, resetVariant, setValues, styleOf } from "./looks";
+export {
+  addLayer,
+  duplicateLayers,
+  holds,
+  moveInto,
+  removeLayers,
+  renameLayer,
+  restack,
+  subtree,
+  topmost,
+} from "./layers";
+export {
+  carryVariant,
+  clearValue,
+  moveSaying,
+  ownLooks,
+  resetVariant,
+  setValues,
+  styleOf,
+} from "./looks";
 export type { Edits } from "./looks";
-export { addPiece, contains, devices, duplicatePiece, emptyProject, freeName, newPiece, piecesOf, removePiece, renamePiece, setOverlay, setStart, startScreen } from "./pieces";
+export {
+  addPiece,
+  contains,
+  devices,
+  duplicatePiece,
+  emptyProject,
+  freeName,
+  newPiece,
+  piecesOf,
+  removePiece,
+  renamePiece,
+  setOverlay,
+  setStart,
+  startScreen,
+} from "./pieces";
 export type { Made } from "./pieces";
-export { addOption, addRule, contacts, duplicateRule, moveRule, removeOption, removeRule, repeatable, setRule, usualMotion } from "./rules";
-export { copyRules, pasteRules, readRules, removeRules, rulesAbout, rulesAlong, rulesForValue, setRules, settableOptions } from "./rulebook";
+export {
+  addOption,
+  addRule,
+  contacts,
+  duplicateRule,
+  moveRule,
+  removeOption,
+  removeRule,
+  repeatable,
+  setRule,
+  usualMotion,
+} from "./rules";
+export {
+  copyRules,
+  pasteRules,
+  readRules,
+  removeRules,
+  rulesAbout,
+  rulesAlong,
+  rulesForValue,
+  setRules,
+  settableOptions,
+} from "./rulebook";
 export type { RuleClip } from "./rulebook";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
 export type { Wire, WireScope } from "./wiring";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
-export { acceptFinding, addRehearsal, removeRehearsal, renameRehearsal, setSteps, unacceptFinding } from "./rehearsals";
-export { cascaded, cascadeOrders, compareTimes, giveMotion, saveMotion, setEffectMotion, setMotions, withLane, withoutLane, withoutPose, withPose } from "./timing";
+export {
+  acceptFinding,
+  addRehearsal,
+  removeRehearsal,
+  renameRehearsal,
+  setSteps,
+  unacceptFinding,
+} from "./rehearsals";
+export {
+  cascaded,
+  cascadeOrders,
+  compareTimes,
+  giveMotion,
+  saveMotion,
+  setEffectMotion,
+  setMotions,
+  withLane,
+  withoutLane,
+  withoutPose,
+  withPose,
+} from "./timing";
 export type { CascadeOrder } from "./timing";
 export { followMotion, motionGroups, motionsIn, motionUsesOf, unlike } from "./motions";
 export type { MotionGroup, MotionUse } from "./motions";
 export { addSignal, removeSignal, renameSignal } from "./signals";
-export { addTrait, addTraitValue, duplicateTraitValue, lostWith, moveTrait, moveTraitValue, removeTrait, removeTraitValue, renameTrait, renameTraitValue, setPattern, setRest, variantsWith } from "./traits";
+export {
+  addTrait,
+  addTraitValue,
+  duplicateTraitValue,
+  lostWith,
+  moveTrait,
+  moveTraitValue,
+  removeTrait,
+  removeTraitValue,
+  renameTrait,
+  renameTraitValue,
+  setPattern,
+  setRest,
+  variantsWith,
+} from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export { detach, extract, replaceBy } from "./extract";
 export type { Extracted } from "./extract";

@@ -32,29 +32,68 @@ const unstyled = (changes: LayerChanges, values: Readonly<Record<string, Said>>)
  * shows, it goes behind them all; what they hid of it, and so was nowhere to be seen, goes.
  */
 const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
-  const variant = Object.fromEntries(Object.entries(look.when).map(([t, values]) => [t, values[0] as Id]));
-  if (Object.keys(piece.traits).length !== specificity(look.when) || Object.values(look.when).some((v) => v.length !== 1)) return [];
-  const rivals = Object.values(piece.looks).filter((l) => l !== look && specificity(l.when) === specificity(look.when) && meets(l.when, variant) && byOrder(l, look) > 0);
-  const hides = (layer: Id, key: string) => rivals.some((l) => {
-    const said = l.changes[layer];
-    return said && (key in said || ("style" in said && (styleKeys as readonly string[]).includes(key)));
-  });
-  if (!Object.entries(edits).some(([layer, values]) => Object.keys(values).some((key) => hides(layer, key)))) return [];
-  const dead = Object.entries(look.changes).flatMap(([layer, values]) => Object.keys(values).filter((key) => hides(layer, key) && edits[layer]?.[key] === undefined).map((key) => remove([...lookPath(piece, look.id), "changes", layer, key])));
-  return [set([...lookPath(piece, look.id), "order"], orderAfter(Object.values(piece.looks))), ...dead];
+  const variant = Object.fromEntries(
+    Object.entries(look.when).map(([t, values]) => [t, values[0] as Id]),
+  );
+  if (
+    Object.keys(piece.traits).length !== specificity(look.when) ||
+    Object.values(look.when).some((v) => v.length !== 1)
+  )
+    return [];
+  const rivals = Object.values(piece.looks).filter(
+    (l) =>
+      l !== look &&
+      specificity(l.when) === specificity(look.when) &&
+      meets(l.when, variant) &&
+      byOrder(l, look) > 0,
+  );
+  const hides = (layer: Id, key: string) =>
+    rivals.some((l) => {
+      const said = l.changes[layer];
+      return (
+        said && (key in said || ("style" in said && (styleKeys as readonly string[]).includes(key)))
+      );
+    });
+  if (
+    !Object.entries(edits).some(([layer, values]) =>
+      Object.keys(values).some((key) => hides(layer, key)),
+    )
+  )
+    return [];
+  const dead = Object.entries(look.changes).flatMap(([layer, values]) =>
+    Object.keys(values)
+      .filter((key) => hides(layer, key) && edits[layer]?.[key] === undefined)
+      .map((key) => remove([...lookPath(piece, look.id), "changes", layer, key])),
+  );
+  return [
+    set([...lookPath(piece, look.id), "order"], orderAfter(Object.values(piece.looks))),
+    ...dead,
+  ];
 };
 
 /**
  * Says values in scopes: in the look that has exactly each condition, which is made if there is none.
  * Several conditions are several looks with the same edits.
  */
-export const setValues = (piece: Piece, when: Condition | readonly Condition[], edits: Edits, label?: string): Change => {
+export const setValues = (
+  piece: Piece,
+  when: Condition | readonly Condition[],
+  edits: Edits,
+  label?: string,
+): Change => {
   const ops: Op[] = [];
   const made: Look[] = [];
-  for (const condition of Array.isArray(when) ? (when as readonly Condition[]) : [when as Condition]) {
+  for (const condition of Array.isArray(when)
+    ? (when as readonly Condition[])
+    : [when as Condition]) {
     const look = lookFor(piece, condition);
     if (!look) {
-      const next: Look = { id: newId(), when: condition, order: orderAfter([...Object.values(piece.looks), ...made]), changes: edits };
+      const next: Look = {
+        id: newId(),
+        when: condition,
+        order: orderAfter([...Object.values(piece.looks), ...made]),
+        changes: edits,
+      };
       made.push(next);
       ops.push(set(lookPath(piece, next.id), next));
       continue;
@@ -63,7 +102,10 @@ export const setValues = (piece: Piece, when: Condition | readonly Condition[], 
     for (const [layer, values] of Object.entries(edits)) {
       const at = [...lookPath(piece, look.id), "changes", layer];
       const before = look.changes[layer];
-      if (!before) { ops.push(set(at, values)); continue; }
+      if (!before) {
+        ops.push(set(at, values));
+        continue;
+      }
       for (const key of unstyled(before, values)) ops.push(remove([...at, key]));
       for (const [key, value] of Object.entries(values)) ops.push(set([...at, key], value));
     }
@@ -76,7 +118,8 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
   const ops: Op[] = [];
   let left = 0;
   for (const [layer, changes] of Object.entries(look.changes)) {
-    const keys = Object.keys(changes), cleared = keys.filter((k) => gone(layer, k));
+    const keys = Object.keys(changes),
+      cleared = keys.filter((k) => gone(layer, k));
     left += keys.length - cleared.length;
     const at = [...lookPath(piece, look.id), "changes", layer];
     if (cleared.length === keys.length) ops.push(remove(at));
@@ -88,62 +131,110 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
 /** Takes back what a look says about a property, so that the layer inherits it again. */
 export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Change => {
   const record = piece.looks[look];
-  return { label: `Inherit ${property(key)?.label ?? "value"} again`, ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [] };
+  return {
+    label: `Inherit ${property(key)?.label ?? "value"} again`,
+    ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [],
+  };
 };
 
 /** The looks that are a variant's own: those that hold for what sets it apart, or for it alone. Never the base look. */
 export const ownLooks = (piece: Piece, variant: Variant): Look[] =>
-  Object.values(piece.looks).filter((l) => Object.keys(l.when).length > 0 && (sameCondition(l.when, suggestedScope(piece, variant)) || sameCondition(l.when, onlyScope(piece, variant))));
+  Object.values(piece.looks).filter(
+    (l) =>
+      Object.keys(l.when).length > 0 &&
+      (sameCondition(l.when, suggestedScope(piece, variant)) ||
+        sameCondition(l.when, onlyScope(piece, variant))),
+  );
 
 /** Takes back all a variant says for itself, about some layers or about all; null when it says nothing. */
-export const resetVariant = (piece: Piece, variant: Variant, layers?: readonly Id[]): Change | null => {
-  const ops = ownLooks(piece, variant).flatMap((look) => clearOps(piece, look, (l) => !layers || layers.includes(l)));
-  return ops.length ? { label: layers ? "Reset layers in this variant" : "Reset the variant", ops } : null;
+export const resetVariant = (
+  piece: Piece,
+  variant: Variant,
+  layers?: readonly Id[],
+): Change | null => {
+  const ops = ownLooks(piece, variant).flatMap((look) =>
+    clearOps(piece, look, (l) => !layers || layers.includes(l)),
+  );
+  return ops.length
+    ? { label: layers ? "Reset layers in this variant" : "Reset the variant", ops }
+    : null;
 };
 
 /** Says something in another scope instead: wider, so that more variants share it, or narrower. Null when the look does not say it. */
-export const moveSaying = (piece: Piece, look: Id, layers: readonly Id[], keys: readonly string[], to: Condition): Change | null => {
+export const moveSaying = (
+  piece: Piece,
+  look: Id,
+  layers: readonly Id[],
+  keys: readonly string[],
+  to: Condition,
+): Change | null => {
   const from = piece.looks[look];
   if (!from || sameCondition(from.when, to)) return null;
   const edits: Record<Id, Record<string, Said>> = {};
-  for (const layer of layers) for (const key of keys) {
-    const said = from.changes[layer]?.[key];
-    if (said !== undefined) (edits[layer] ??= {})[key] = said;
-  }
+  for (const layer of layers)
+    for (const key of keys) {
+      const said = from.changes[layer]?.[key];
+      if (said !== undefined) (edits[layer] ??= {})[key] = said;
+    }
   if (Object.keys(edits).length === 0) return null;
   const where = Object.keys(to).length ? `where ${conditionText(piece, to)}` : "for all variants";
   // a base look that stops saying something would leave nothing to show, so it keeps it
   const cleared = look === BASE ? [] : clearOps(piece, from, (l, k) => edits[l]?.[k] !== undefined);
-  return { label: `Say it ${where}`.slice(0, 200), ops: [...cleared, ...setValues(piece, to, edits).ops] };
+  return {
+    label: `Say it ${where}`.slice(0, 200),
+    ops: [...cleared, ...setValues(piece, to, edits).ops],
+  };
 };
 
 /**
  * Makes a variant look like another one, in all its layers or some: what differs is said in the variant's own scope, or for
  * it alone where something more specific would hide it. Null when nothing differs.
  */
-export const carryVariant = (named: Named, piece: Piece, from: Variant, to: Variant, layers?: readonly Id[]): Change | null => {
-  const own = suggestedScope(piece, to), only = onlyScope(piece, to);
+export const carryVariant = (
+  named: Named,
+  piece: Piece,
+  from: Variant,
+  to: Variant,
+  layers?: readonly Id[],
+): Change | null => {
+  const own = suggestedScope(piece, to),
+    only = onlyScope(piece, to);
   // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
   const usual = Object.keys(own).length ? own : only;
-  const wide: Record<Id, Record<string, Said>> = {}, narrow: Record<Id, Record<string, Said>> = {};
+  const wide: Record<Id, Record<string, Said>> = {},
+    narrow: Record<Id, Record<string, Said>> = {};
   for (const layer of Object.values(piece.layers)) {
     if (layers && !layers.includes(layer.id)) continue;
-    const keys = new Set(Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[layer.id] ?? {})));
+    const keys = new Set(
+      Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[layer.id] ?? {})),
+    );
     for (const key of keys) {
-      const wanted = originOf(named, piece, from, layer, key).value, now = originOf(named, piece, to, layer, key);
+      const wanted = originOf(named, piece, from, layer, key).value,
+        now = originOf(named, piece, to, layer, key);
       if (wanted === undefined || JSON.stringify(wanted) === JSON.stringify(now.value)) continue;
       const winner = piece.looks[now.from ?? ""];
-      const hidden = winner && !sameCondition(winner.when, usual) && specificity(winner.when) >= specificity(usual);
+      const hidden =
+        winner &&
+        !sameCondition(winner.when, usual) &&
+        specificity(winner.when) >= specificity(usual);
       ((hidden ? narrow : wide)[layer.id] ??= {})[key] = wanted;
     }
   }
   if (Object.keys(wide).length + Object.keys(narrow).length === 0) return null;
   const apart = !sameCondition(usual, only);
   const ops = apart ? [wide, narrow] : [merged(wide, narrow)];
-  return { label: "Take over a look", ops: ops.flatMap((edits, i) => (Object.keys(edits).length ? setValues(piece, i === 0 ? usual : only, edits).ops : [])) };
+  return {
+    label: "Take over a look",
+    ops: ops.flatMap((edits, i) =>
+      Object.keys(edits).length ? setValues(piece, i === 0 ? usual : only, edits).ops : [],
+    ),
+  };
 };
 
-const merged = (a: Edits, b: Edits): Edits => Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((id) => [id, { ...a[id], ...b[id] }]));
+const merged = (a: Edits, b: Edits): Edits =>
+  Object.fromEntries(
+    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((id) => [id, { ...a[id], ...b[id] }]),
+  );
 
 const styleGroups = new Set(["paint", "border", "text"]);
 const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
@@ -152,7 +243,12 @@ const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
  * The style of a layer as its looks say it, tokens and all, without what it holds or where it lies: what can be carried over
  * to another layer. What comes with a text style is left to that style.
  */
-export const styleOf = (named: Named, piece: Piece, variant: Variant, layer: Layer): LayerChanges => {
+export const styleOf = (
+  named: Named,
+  piece: Piece,
+  variant: Variant,
+  layer: Layer,
+): LayerChanges => {
   const out: Record<string, Said> = {};
   for (const { key, group } of propertiesOf(layer.kind)) {
     if (!styleGroups.has(group) || contents.has(key)) continue;

@@ -4,24 +4,48 @@ import { lengthOf } from "../motion/timing";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { inOrder } from "../project/ids";
-import type { Effect, Id, Motion, MotionValue, Piece, Project, Rule, Token } from "../project/types";
+import type {
+  Effect,
+  Id,
+  Motion,
+  MotionValue,
+  Piece,
+  Project,
+  Rule,
+  Token,
+} from "../project/types";
 
 /** A motion in use: a rule's own, or that of one of its effects. */
-export interface MotionUse { readonly piece: Id; readonly rule: Id; /** null: the rule's own */ readonly effect: number | null; readonly motion: Motion }
+export interface MotionUse {
+  readonly piece: Id;
+  readonly rule: Id;
+  /** null: the rule's own */ readonly effect: number | null;
+  readonly motion: Motion;
+}
 
 const usesIn = (piece: Piece, rule: Rule): MotionUse[] => [
   { piece: piece.id, rule: rule.id, effect: null, motion: rule.motion },
-  ...rule.effects.flatMap((e, effect): MotionUse[] => (e.motion ? [{ piece: piece.id, rule: rule.id, effect, motion: e.motion }] : [])),
+  ...rule.effects.flatMap((e, effect): MotionUse[] =>
+    e.motion ? [{ piece: piece.id, rule: rule.id, effect, motion: e.motion }] : [],
+  ),
 ];
 
 /** Effects that show nothing over time. */
 const silent: readonly Effect["type"][] = ["raise", "address"];
 
 /** Every motion by which something is shown over time. */
-export const motionsIn = (pieces: readonly Piece[]): MotionUse[] => pieces.flatMap((p) => inOrder(p.rules).flatMap((r) => (r.effects.every((e) => silent.includes(e.type)) ? [] : usesIn(p, r)))).filter((u) => u.motion.kind !== "cut");
+export const motionsIn = (pieces: readonly Piece[]): MotionUse[] =>
+  pieces
+    .flatMap((p) =>
+      inOrder(p.rules).flatMap((r) =>
+        r.effects.every((e) => silent.includes(e.type)) ? [] : usesIn(p, r),
+      ),
+    )
+    .filter((u) => u.motion.kind !== "cut");
 
 /** Rules and effects that follow a motion token. */
-export const motionUsesOf = (project: Project, token: Id): MotionUse[] => motionsIn(Object.values(project.pieces)).filter((u) => u.motion.token === token);
+export const motionUsesOf = (project: Project, token: Id): MotionUse[] =>
+  motionsIn(Object.values(project.pieces)).filter((u) => u.motion.token === token);
 
 /** Motions of the same duration and curve, told together. */
 export interface MotionGroup {
@@ -38,50 +62,97 @@ const MOMENTS = 40;
 
 /** How unlike two motions are: how far apart they are at their farthest, as a share of the way, with their own durations. */
 export const unlike = (a: MotionValue, b: MotionValue): number => {
-  const [la, lb] = [lengthOf(a), lengthOf(b)], whole = Math.max(la, lb, 1), [ca, cb] = [curveOf(a.easing), curveOf(b.easing)];
+  const [la, lb] = [lengthOf(a), lengthOf(b)],
+    whole = Math.max(la, lb, 1),
+    [ca, cb] = [curveOf(a.easing), curveOf(b.easing)];
   let most = 0;
-  for (let i = 0; i <= MOMENTS; i++) { const ms = (whole * i) / MOMENTS; most = Math.max(most, Math.abs((ms >= la ? 1 : ca(ms / la)) - (ms >= lb ? 1 : cb(ms / lb)))); }
+  for (let i = 0; i <= MOMENTS; i++) {
+    const ms = (whole * i) / MOMENTS;
+    most = Math.max(most, Math.abs((ms >= la ? 1 : ca(ms / la)) - (ms >= lb ? 1 : cb(ms / lb))));
+  }
   return most;
 };
 
 /** All motions of a project, or of one piece of it, by duration and curve, those used most first. */
 export const motionGroups = (project: Project, piece: Id | null = null): MotionGroup[] => {
-  const tokens = inOrder(project.tokens).filter((t) => t.type === "motion").flatMap((token) => { const value = tokenValue(project.tokens, token.id) as MotionValue | undefined; return value ? [{ token, value }] : []; });
+  const tokens = inOrder(project.tokens)
+    .filter((t) => t.type === "motion")
+    .flatMap((token) => {
+      const value = tokenValue(project.tokens, token.id) as MotionValue | undefined;
+      return value ? [{ token, value }] : [];
+    });
   const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
-  for (const use of motionsIn(inOrder(project.pieces).filter((p) => piece === null || p.id === piece))) {
-    const token = tokens.find((t) => t.token.id === use.motion.token), { duration, easing } = token?.value ?? use.motion;
+  for (const use of motionsIn(
+    inOrder(project.pieces).filter((p) => piece === null || p.id === piece),
+  )) {
+    const token = tokens.find((t) => t.token.id === use.motion.token),
+      { duration, easing } = token?.value ?? use.motion;
     // a spring's duration says nothing
-    const value: MotionValue = { duration: lengthOf({ duration, easing }), easing }, key = JSON.stringify([token?.token.id ?? null, value]);
-    const group = groups.get(key) ?? { value: { duration, easing }, token: token?.token ?? null, uses: [] };
+    const value: MotionValue = { duration: lengthOf({ duration, easing }), easing },
+      key = JSON.stringify([token?.token.id ?? null, value]);
+    const group = groups.get(key) ?? {
+      value: { duration, easing },
+      token: token?.token ?? null,
+      uses: [],
+    };
     group.uses.push(use);
     groups.set(key, group);
   }
-  return [...groups].map(([key, g]): MotionGroup => {
-    const near = g.token ? [] : tokens.map((t) => ({ token: t.token, off: unlike(g.value, t.value) })).sort((a, b) => a.off - b.off);
-    return { key, ...g, nearest: near[0] ?? null };
-  }).sort((a, b) => b.uses.length - a.uses.length);
+  return [...groups]
+    .map(([key, g]): MotionGroup => {
+      const near = g.token
+        ? []
+        : tokens
+            .map((t) => ({ token: t.token, off: unlike(g.value, t.value) }))
+            .sort((a, b) => a.off - b.off);
+      return { key, ...g, nearest: near[0] ?? null };
+    })
+    .sort((a, b) => b.uses.length - a.uses.length);
 };
 
-const writing = (project: Project, uses: readonly MotionUse[], motion: (m: Motion) => Motion): Op[] => {
-  const effects = new Map<string, readonly Effect[]>(), ops: Op[] = [];
+const writing = (
+  project: Project,
+  uses: readonly MotionUse[],
+  motion: (m: Motion) => Motion,
+): Op[] => {
+  const effects = new Map<string, readonly Effect[]>(),
+    ops: Op[] = [];
   for (const { piece, rule, effect } of uses) {
-    const now = project.pieces[piece]?.rules[rule], at = ["pieces", piece, "rules", rule];
+    const now = project.pieces[piece]?.rules[rule],
+      at = ["pieces", piece, "rules", rule];
     if (!now) continue;
-    if (effect === null) { ops.push(set([...at, "motion"], motion(now.motion))); continue; }
-    const key = at.join("/"), list = effects.get(key) ?? now.effects;
-    effects.set(key, list.map((e, i) => (i === effect && e.motion ? { ...e, motion: motion(e.motion) } : e)));
+    if (effect === null) {
+      ops.push(set([...at, "motion"], motion(now.motion)));
+      continue;
+    }
+    const key = at.join("/"),
+      list = effects.get(key) ?? now.effects;
+    effects.set(
+      key,
+      list.map((e, i) => (i === effect && e.motion ? { ...e, motion: motion(e.motion) } : e)),
+    );
   }
   return [...ops, ...[...effects].map(([key, list]) => set([...key.split("/"), "effects"], list))];
 };
 
 /** Lets motions follow a token, as one step of undo; lanes stay as they are. */
-export const followMotion = (project: Project, uses: readonly MotionUse[], token: Token): Change => {
+export const followMotion = (
+  project: Project,
+  uses: readonly MotionUse[],
+  token: Token,
+): Change => {
   const value = tokenValue(project.tokens, token.id) as MotionValue | undefined;
-  return { label: `Use ${token.name}`, ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [] };
+  return {
+    label: `Use ${token.name}`,
+    ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [],
+  };
 };
 
 /** What follows a motion token keeps its present value instead: when the token goes. */
 export const keepMotion = (project: Project, token: Id): Op[] => {
   const value = tokenValue(project.tokens, token) as MotionValue | undefined;
-  return writing(project, motionUsesOf(project, token), ({ token: _gone, ...m }) => ({ ...m, ...value }));
+  return writing(project, motionUsesOf(project, token), ({ token: _gone, ...m }) => ({
+    ...m,
+    ...value,
+  }));
 };

@@ -7,20 +7,36 @@ import type { Condition, Id, Piece, Reference, Variant, VariantNote } from "../p
 
 const at = (piece: Piece, id: Id): string[] => ["pieces", piece.id, "notes", id];
 
-const add = (piece: Piece, part: Pick<VariantNote, "when" | "name" | "unused">, label: string): Change => {
+const add = (
+  piece: Piece,
+  part: Pick<VariantNote, "when" | "name" | "unused">,
+  label: string,
+): Change => {
   const note: VariantNote = { id: newId(), order: orderAfter(Object.values(piece.notes)), ...part };
   return { label, ops: [set(at(piece, note.id), note)] };
 };
 
 /** Gives a variant a name of its own; an empty one takes it back, so that it is called by its values again. */
 export const nameVariant = (piece: Piece, variant: Variant, name: string): Change => {
-  const known = nameNote(piece, variant), text = name.trim();
-  if (known) return { label: text ? `Name variant ${text}` : "Take the variant's name back", ops: [text ? set([...at(piece, known.id), "name"], text) : remove(at(piece, known.id))] };
-  return text ? add(piece, { when: onlyScope(piece, variant), name: text, unused: false }, `Name variant ${text}`) : { label: "Name variant", ops: [] };
+  const known = nameNote(piece, variant),
+    text = name.trim();
+  if (known)
+    return {
+      label: text ? `Name variant ${text}` : "Take the variant's name back",
+      ops: [text ? set([...at(piece, known.id), "name"], text) : remove(at(piece, known.id))],
+    };
+  return text
+    ? add(
+        piece,
+        { when: onlyScope(piece, variant), name: text, unused: false },
+        `Name variant ${text}`,
+      )
+    : { label: "Name variant", ops: [] };
 };
 
 /** Marks all variants where a condition holds as not used: they are neither shown nor reached by edits. What looks say about them is kept. */
-export const markUnused = (piece: Piece, when: Condition): Change => add(piece, { when, name: null, unused: true }, "Mark as unused");
+export const markUnused = (piece: Piece, when: Condition): Change =>
+  add(piece, { when, name: null, unused: true }, "Mark as unused");
 
 /** Uses variants again that were marked as unused together with the given one. */
 export const usedAgain = (piece: Piece, variant: Variant): Change => {
@@ -29,4 +45,7 @@ export const usedAgain = (piece: Piece, variant: Variant): Change => {
 };
 
 /** Lays a picture under the stage to measure and trace, or takes it away. */
-export const setReference = (piece: Piece, reference: Reference | null): Change => ({ label: reference ? "Reference picture" : "Take the reference picture away", ops: [set(["pieces", piece.id, "reference"], reference)] });
+export const setReference = (piece: Piece, reference: Reference | null): Change => ({
+  label: reference ? "Reference picture" : "Take the reference picture away",
+  ops: [set(["pieces", piece.id, "reference"], reference)],
+});

@@ -6,7 +6,10 @@ import type { Id, OverlayStyle, Piece, Project } from "../project/types";
 import type { Value } from "../properties/types";
 
 /** A change that makes something, and the id of what it makes. */
-export interface Made { readonly change: Change; readonly id: Id }
+export interface Made {
+  readonly change: Change;
+  readonly id: Id;
+}
 
 /** Device sizes offered for screens; px. */
 export const devices = [
@@ -17,13 +20,39 @@ export const devices = [
 ] as const;
 
 /** An empty project. */
-export const emptyProject = (name: string): Project => ({ format: 1, name, start: null, pieces: {}, tokens: {}, assets: {} });
+export const emptyProject = (name: string): Project => ({
+  format: 1,
+  name,
+  start: null,
+  pieces: {},
+  tokens: {},
+  assets: {},
+});
 
 /** A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat paper. */
-export const newPiece = (kind: Piece["kind"], name: string, order: string, id: Id = newId()): Piece => {
-  const base: Record<string, Value> = kind === "screen" ? { width: devices[0].width, height: devices[0].height, fill: "#ffffff", clip: true } : { width: 240, height: 96 };
+export const newPiece = (
+  kind: Piece["kind"],
+  name: string,
+  order: string,
+  id: Id = newId(),
+): Piece => {
+  const base: Record<string, Value> =
+    kind === "screen"
+      ? { width: devices[0].width, height: devices[0].height, fill: "#ffffff", clip: true }
+      : { width: 240, height: 96 };
   return {
-    id, kind, name, order, traits: {}, rules: {}, options: {}, signals: {}, notes: {}, rehearsals: {}, accepted: {}, reference: null,
+    id,
+    kind,
+    name,
+    order,
+    traits: {},
+    rules: {},
+    options: {},
+    signals: {},
+    notes: {},
+    rehearsals: {},
+    accepted: {},
+    reference: null,
     layers: { [ROOT]: { id: ROOT, kind: "box", name, parent: null, order: "a0" } },
     looks: { [BASE]: { id: BASE, when: {}, order: "a0", changes: { [ROOT]: base } } },
   };
@@ -39,30 +68,65 @@ export const freeName = (wanted: string, taken: readonly string[]): string => {
 
 export const addPiece = (project: Project, kind: Piece["kind"], name: string): Made => {
   const pieces = Object.values(project.pieces);
-  const piece = newPiece(kind, freeName(name, pieces.map((p) => p.name)), orderAfter(pieces));
-  return { id: piece.id, change: { label: `New ${kind} ${piece.name}`, ops: [set(["pieces", piece.id], piece)] } };
+  const piece = newPiece(
+    kind,
+    freeName(
+      name,
+      pieces.map((p) => p.name),
+    ),
+    orderAfter(pieces),
+  );
+  return {
+    id: piece.id,
+    change: { label: `New ${kind} ${piece.name}`, ops: [set(["pieces", piece.id], piece)] },
+  };
 };
 
 /** A copy of a piece after the others, with its rules and rehearsals or with its looks alone. */
 export const duplicatePiece = (project: Project, piece: Piece, withRules: boolean): Made => {
-  const all = Object.values(project.pieces), name = freeName(piece.name, all.map((p) => p.name)), id = newId(), root = piece.layers[ROOT];
-  const twin: Piece = { ...piece, id, name, order: orderAfter(all), layers: root ? { ...piece.layers, [ROOT]: { ...root, name } } : piece.layers, ...(withRules ? {} : { rules: {}, rehearsals: {}, accepted: {} }) };
+  const all = Object.values(project.pieces),
+    name = freeName(
+      piece.name,
+      all.map((p) => p.name),
+    ),
+    id = newId(),
+    root = piece.layers[ROOT];
+  const twin: Piece = {
+    ...piece,
+    id,
+    name,
+    order: orderAfter(all),
+    layers: root ? { ...piece.layers, [ROOT]: { ...root, name } } : piece.layers,
+    ...(withRules ? {} : { rules: {}, rehearsals: {}, accepted: {} }),
+  };
   return { id, change: { label: `Duplicate ${piece.name}`, ops: [set(["pieces", id], twin)] } };
 };
 
-export const removePiece = (project: Project, id: Id): Change => ({ label: `Remove ${project.pieces[id]?.name ?? "piece"}`, ops: [remove(["pieces", id])] });
+export const removePiece = (project: Project, id: Id): Change => ({
+  label: `Remove ${project.pieces[id]?.name ?? "piece"}`,
+  ops: [remove(["pieces", id])],
+});
 
 /** Renames a piece and its root layer, which stands for it. */
-export const renamePiece = (id: Id, name: string): Change =>
-  ({ label: `Rename to ${name}`, ops: [set(["pieces", id, "name"], name), set(["pieces", id, "layers", ROOT, "name"], name)] });
+export const renamePiece = (id: Id, name: string): Change => ({
+  label: `Rename to ${name}`,
+  ops: [set(["pieces", id, "name"], name), set(["pieces", id, "layers", ROOT, "name"], name)],
+});
 
-export const setStart = (project: Project, screen: Id): Change => ({ label: `Start on ${project.pieces[screen]?.name ?? "screen"}`, ops: [set(["start"], screen)] });
+export const setStart = (project: Project, screen: Id): Change => ({
+  label: `Start on ${project.pieces[screen]?.name ?? "screen"}`,
+  ops: [set(["start"], screen)],
+});
 
 /** How a screen lies over others when it is opened there. */
-export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({ label: "How it lies over others", ops: [set(["pieces", piece.id, "overlay"], overlay)] });
+export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({
+  label: "How it lies over others",
+  ops: [set(["pieces", piece.id, "overlay"], overlay)],
+});
 
 /** The pieces of a kind in order. */
-export const piecesOf = (project: Project, kind: Piece["kind"]): Piece[] => inOrder(project.pieces).filter((p) => p.kind === kind);
+export const piecesOf = (project: Project, kind: Piece["kind"]): Piece[] =>
+  inOrder(project.pieces).filter((p) => p.kind === kind);
 
 /** The screen a prototype starts on: the chosen one, else the first; null without screens. */
 export const startScreen = (project: Project): Piece | null => {
@@ -77,7 +141,9 @@ const placedBy = (piece: Piece): ReadonlySet<Id> => {
   const known = placedIn.get(piece.looks);
   if (known) return known;
   const placed = new Set<Id>();
-  for (const look of Object.values(piece.looks)) for (const c of Object.values(look.changes)) if (typeof c.component === "string") placed.add(c.component);
+  for (const look of Object.values(piece.looks))
+    for (const c of Object.values(look.changes))
+      if (typeof c.component === "string") placed.add(c.component);
   placedIn.set(piece.looks, placed);
   return placed;
 };

@@ -6,7 +6,8 @@ import { changeRows, placeWords } from "./places";
 
 const kit = kelpwayKit();
 const alert = (...rest: string[]): string[] => ["pieces", "alert-switch", ...rest];
-const rowsOf = (...ops: Op[]) => changeRows(kit, { label: "Edit", ops }).map(({ place, now, then }) => [place, now, then]);
+const rowsOf = (...ops: Op[]) =>
+  changeRows(kit, { label: "Edit", ops }).map(({ place, now, then }) => [place, now, then]);
 
 describe("a place in words", () => {
   it.each([
@@ -28,14 +29,24 @@ describe("a place in words", () => {
 
 describe("what a change would do", () => {
   it("is told place by place, with what is there and what would be", () => {
-    expect(rowsOf(set(alert("looks", "base", "changes", "knob", "x"), 30), set(alert("name"), "Bell switch"))).toEqual([
+    expect(
+      rowsOf(
+        set(alert("looks", "base", "changes", "knob", "x"), 30),
+        set(alert("name"), "Bell switch"),
+      ),
+    ).toEqual([
       ["x of “Knob” in “Alert switch”", "4", "30"],
       ["the name of the component “Alert switch”", "Alert switch", "Bell switch"],
     ]);
   });
 
   it("calls what holds a layer by its name, and an order by what it is", () => {
-    expect(rowsOf(set(alert("layers", "knob", "parent"), "root"), set(alert("layers", "knob", "order"), "b1"))).toEqual([
+    expect(
+      rowsOf(
+        set(alert("layers", "knob", "parent"), "root"),
+        set(alert("layers", "knob", "order"), "b1"),
+      ),
+    ).toEqual([
       ["what holds the layer “Knob” in “Alert switch”", "Toggle", "Alert switch"],
       ["the order of the layer “Knob” in “Alert switch”", "a place among others", "another one"],
     ]);

@@ -7,12 +7,27 @@ import type { Said, Value } from "../properties/types";
 
 /** What the records of a piece's tables are called. */
 const nouns: Readonly<Record<string, string>> = {
-  traits: "trait", layers: "layer", looks: "look", rules: "rule", options: "option", signals: "signal", notes: "variant note",
-  rehearsals: "rehearsal", accepted: "accepted finding", tokens: "token", assets: "asset", pieces: "piece",
+  traits: "trait",
+  layers: "layer",
+  looks: "look",
+  rules: "rule",
+  options: "option",
+  signals: "signal",
+  notes: "variant note",
+  rehearsals: "rehearsal",
+  accepted: "accepted finding",
+  tokens: "token",
+  assets: "asset",
+  pieces: "piece",
 };
 
 const nameOf = (record: unknown): string | null =>
-  typeof record === "object" && record !== null && "name" in record && typeof record.name === "string" ? record.name : null;
+  typeof record === "object" &&
+  record !== null &&
+  "name" in record &&
+  typeof record.name === "string"
+    ? record.name
+    : null;
 
 const recordWords = (noun: string, record: unknown): string => {
   const name = nameOf(record);
@@ -21,7 +36,12 @@ const recordWords = (noun: string, record: unknown): string => {
 
 /** What is said of one field of a record; of those that are not here the field's own name. */
 const fieldWords: Readonly<Record<string, string>> = {
-  name: "the name of", parent: "what holds", order: "the order of", locked: "the lock of", rest: "the start of", motion: "the motion of",
+  name: "the name of",
+  parent: "what holds",
+  order: "the order of",
+  locked: "the lock of",
+  rest: "the start of",
+  motion: "the motion of",
 };
 
 /** A record, or one field of it. */
@@ -36,13 +56,19 @@ const propertyWords = (key: string): string => {
   return property(key)?.label ?? key;
 };
 
-const pieceWords = (piece: Piece, [table = "", id = "", field, layer, key]: readonly string[]): string => {
+const pieceWords = (
+  piece: Piece,
+  [table = "", id = "", field, layer, key]: readonly string[],
+): string => {
   if (table === "looks" && layer !== undefined) {
     const name = tableEntry(piece.layers, layer)?.name ?? "a removed layer";
     return key === undefined ? `what “${name}” looks like` : `${propertyWords(key)} of “${name}”`;
   }
   const records: unknown = piece[table as keyof Piece];
-  const record = typeof records === "object" && records !== null ? (records as Record<string, unknown>)[id] : undefined;
+  const record =
+    typeof records === "object" && records !== null
+      ? (records as Record<string, unknown>)[id]
+      : undefined;
   return nouns[table] ? inRecordWords(nouns[table], record, field) : `the ${table}`;
 };
 
@@ -70,9 +96,12 @@ const valueWords = (project: Project, value: unknown): string => {
   const name = nameOf(value);
   if (name !== null) return `“${name}”`;
   if (typeof value === "object" && isBound(value as Said)) {
-    return tableEntry(project.tokens, (value as { token: string }).token)?.name ?? "a removed token";
+    return (
+      tableEntry(project.tokens, (value as { token: string }).token)?.name ?? "a removed token"
+    );
   }
-  const text = typeof value === "object" && !Array.isArray(value) ? "set" : showValue(value as Value);
+  const text =
+    typeof value === "object" && !Array.isArray(value) ? "set" : showValue(value as Value);
   return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
 };
 
@@ -81,7 +110,10 @@ const wordsAt = (project: Project, path: readonly string[], value: unknown): str
   const [, pieceId = "", table, , field] = path;
   if (field === "order" || (path.length === 3 && table === "order")) return "a place among others";
   if (table === "layers" && field === "parent") {
-    return tableEntry(tableEntry(project.pieces, pieceId)?.layers ?? {}, String(value))?.name ?? "a removed layer";
+    return (
+      tableEntry(tableEntry(project.pieces, pieceId)?.layers ?? {}, String(value))?.name ??
+      "a removed layer"
+    );
   }
   return valueWords(project, value);
 };
@@ -103,7 +135,8 @@ export const changeRows = (project: Project, change: Change): ChangeRow[] =>
     const then = valueOf(op);
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
     const place = placeWords(project, op.path);
-    if (op.op === "remove") return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: "removed" }];
+    if (op.op === "remove")
+      return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: "removed" }];
     const words = wordsAt(project, op.path, then);
     const before = wordsAt(project, op.path, now);
     return [{ path: op.path, place, now: before, then: words === before ? "another one" : words }];

@@ -10,14 +10,43 @@ const at = (piece: Piece, id: Id): string[] => ["pieces", piece.id, "rehearsals"
 /** A new rehearsal after the others. */
 export const addRehearsal = (piece: Piece, steps: readonly Step[], name = "Rehearsal"): Made => {
   const all = Object.values(piece.rehearsals);
-  const rehearsal: Rehearsal = { id: newId(), name: freeName(name, all.map((r) => r.name)), order: orderAfter(all), steps };
-  return { id: rehearsal.id, change: { label: `New rehearsal ${rehearsal.name}`.slice(0, 200), ops: [set(at(piece, rehearsal.id), rehearsal)] } };
+  const rehearsal: Rehearsal = {
+    id: newId(),
+    name: freeName(
+      name,
+      all.map((r) => r.name),
+    ),
+    order: orderAfter(all),
+    steps,
+  };
+  return {
+    id: rehearsal.id,
+    change: {
+      label: `New rehearsal ${rehearsal.name}`.slice(0, 200),
+      ops: [set(at(piece, rehearsal.id), rehearsal)],
+    },
+  };
 };
 
-export const setSteps = (piece: Piece, id: Id, steps: readonly Step[]): Change => ({ label: "Change a rehearsal", ops: [set([...at(piece, id), "steps"], steps)] });
-export const renameRehearsal = (piece: Piece, id: Id, name: string): Change => ({ label: `Rename rehearsal to ${name}`.slice(0, 200), ops: [set([...at(piece, id), "name"], name)] });
-export const removeRehearsal = (piece: Piece, id: Id): Change => ({ label: `Remove rehearsal ${piece.rehearsals[id]?.name ?? ""}`.slice(0, 200), ops: [remove(at(piece, id))] });
+export const setSteps = (piece: Piece, id: Id, steps: readonly Step[]): Change => ({
+  label: "Change a rehearsal",
+  ops: [set([...at(piece, id), "steps"], steps)],
+});
+export const renameRehearsal = (piece: Piece, id: Id, name: string): Change => ({
+  label: `Rename rehearsal to ${name}`.slice(0, 200),
+  ops: [set([...at(piece, id), "name"], name)],
+});
+export const removeRehearsal = (piece: Piece, id: Id): Change => ({
+  label: `Remove rehearsal ${piece.rehearsals[id]?.name ?? ""}`.slice(0, 200),
+  ops: [remove(at(piece, id))],
+});
 
 /** Says of a finding that it is as it should be, and why. */
-export const acceptFinding = (piece: Piece, id: Id, reason: string): Change => ({ label: "Accept a finding", ops: [set(["pieces", piece.id, "accepted", id], { id, reason })] });
-export const unacceptFinding = (piece: Piece, id: Id): Change => ({ label: "Take an acceptance back", ops: [remove(["pieces", piece.id, "accepted", id])] });
+export const acceptFinding = (piece: Piece, id: Id, reason: string): Change => ({
+  label: "Accept a finding",
+  ops: [set(["pieces", piece.id, "accepted", id], { id, reason })],
+});
+export const unacceptFinding = (piece: Piece, id: Id): Change => ({
+  label: "Take an acceptance back",
+  ops: [remove(["pieces", piece.id, "accepted", id])],
+});

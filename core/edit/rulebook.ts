@@ -14,46 +14,85 @@ export interface RuleClip {
   readonly names: Readonly<Record<Id, string>>;
 }
 
-const clipSchema = z.strictObject({ kind: z.literal("nubble-rules"), piece: z.string().max(60), rules: z.array(tables.rules).min(1).max(500), names: z.record(z.string(), z.string()) });
+const clipSchema = z.strictObject({
+  kind: z.literal("nubble-rules"),
+  piece: z.string().max(60),
+  rules: z.array(tables.rules).min(1).max(500),
+  names: z.record(z.string(), z.string()),
+});
 
 /** What rules may name of their piece: layers, traits, values and signals. */
 const namesIn = (piece: Piece): Record<Id, string> => ({
   ...Object.fromEntries(Object.values(piece.layers).map((l) => [l.id, l.name])),
   ...Object.fromEntries(Object.values(piece.signals).map((s) => [s.id, s.name])),
-  ...Object.fromEntries(Object.values(piece.traits).flatMap((t) => [[t.id, t.name], ...Object.values(t.values).map((v) => [v.id, v.name])])),
+  ...Object.fromEntries(
+    Object.values(piece.traits).flatMap((t) => [
+      [t.id, t.name],
+      ...Object.values(t.values).map((v) => [v.id, v.name]),
+    ]),
+  ),
 });
 
-export const copyRules = (piece: Piece, ids: readonly Id[]): RuleClip => ({ kind: "nubble-rules", piece: piece.id, rules: inOrder(piece.rules).filter((r) => ids.includes(r.id)), names: namesIn(piece) });
+export const copyRules = (piece: Piece, ids: readonly Id[]): RuleClip => ({
+  kind: "nubble-rules",
+  piece: piece.id,
+  rules: inOrder(piece.rules).filter((r) => ids.includes(r.id)),
+  names: namesIn(piece),
+});
 
 /** Reads copied rules from text; null when it holds none. */
 export const readRules = (text: string): RuleClip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
     return read.success ? (read.data as unknown as RuleClip) : null;
-  } catch { return null; }
+  } catch {
+    return null;
+  }
 };
 
 type Twin = (id: Id) => Id;
 
-const conditionFor = (when: Condition, twin: Twin): Condition => Object.fromEntries(Object.entries(when).map(([t, values]) => [twin(t), values.map(twin)]));
+const conditionFor = (when: Condition, twin: Twin): Condition =>
+  Object.fromEntries(Object.entries(when).map(([t, values]) => [twin(t), values.map(twin)]));
 
 /** An effect of the piece itself with its ids exchanged; what it says about copies inside keeps the copies' own traits and options. */
 const effectFor = (effect: Effect, twin: Twin): Effect => {
   switch (effect.type) {
-    case "set": return { ...effect, trait: twin(effect.trait), to: "value" in effect.to ? { value: twin(effect.to.value) } : effect.to };
-    case "nested": case "option": case "clip": case "seek": case "scroll": return { ...effect, layer: twin(effect.layer) };
-    case "raise": return { ...effect, signal: twin(effect.signal) };
-    default: return effect;
+    case "set":
+      return {
+        ...effect,
+        trait: twin(effect.trait),
+        to: "value" in effect.to ? { value: twin(effect.to.value) } : effect.to,
+      };
+    case "nested":
+    case "option":
+    case "clip":
+    case "seek":
+    case "scroll":
+      return { ...effect, layer: twin(effect.layer) };
+    case "raise":
+      return { ...effect, signal: twin(effect.signal) };
+    default:
+      return effect;
   }
 };
 
 /** A rule with the layers, traits and values it names exchanged for others. */
 export const translated = (rule: Rule, twin: Twin): Rule => ({
-  ...rule, source: rule.source === null ? null : twin(rule.source), when: conditionFor(rule.when, twin), motion: motionFor(rule.motion, twin),
-  effects: rule.effects.map((e) => { const made = effectFor(e, twin); return made.motion ? { ...made, motion: motionFor(made.motion, twin) } : made; }),
+  ...rule,
+  source: rule.source === null ? null : twin(rule.source),
+  when: conditionFor(rule.when, twin),
+  motion: motionFor(rule.motion, twin),
+  effects: rule.effects.map((e) => {
+    const made = effectFor(e, twin);
+    return made.motion ? { ...made, motion: motionFor(made.motion, twin) } : made;
+  }),
 });
 
-const motionFor = (motion: Motion, twin: Twin): Motion => (motion.lanes ? { ...motion, lanes: motion.lanes.map((l) => ({ ...l, layer: twin(l.layer) })) } : motion);
+const motionFor = (motion: Motion, twin: Twin): Motion =>
+  motion.lanes
+    ? { ...motion, lanes: motion.lanes.map((l) => ({ ...l, layer: twin(l.layer) })) }
+    : motion;
 
 const numbered = (piece: Piece, rules: readonly Rule[]): Rule[] => {
   const all: { id: Id; order: string }[] = Object.values(piece.rules);
@@ -64,66 +103,149 @@ const numbered = (piece: Piece, rules: readonly Rule[]): Rule[] => {
   });
 };
 
-const adding = (piece: Piece, label: string, rules: readonly Rule[]): { change: Change; ids: Id[] } => {
+const adding = (
+  piece: Piece,
+  label: string,
+  rules: readonly Rule[],
+): { change: Change; ids: Id[] } => {
   const made = numbered(piece, rules);
-  return { ids: made.map((r) => r.id), change: { label, ops: made.map((r) => set(["pieces", piece.id, "rules", r.id], r)) } };
+  return {
+    ids: made.map((r) => r.id),
+    change: { label, ops: made.map((r) => set(["pieces", piece.id, "rules", r.id], r)) },
+  };
 };
-const counted = (n: number, verb: string): string => (n === 1 ? `${verb} a rule` : `${verb} ${n} rules`);
+const counted = (n: number, verb: string): string =>
+  n === 1 ? `${verb} a rule` : `${verb} ${n} rules`;
 
 /**
  * Adds copied rules after the others. In another piece, what they name is looked for by its name; what is not there stays as
  * it was and shows as broken, to be pointed at something by hand. With `source` they all listen on that layer.
  */
-export const pasteRules = (piece: Piece, clip: RuleClip, source?: Id | null): { change: Change; ids: Id[] } => {
-  const here = namesIn(piece), byName = new Map(Object.entries(here).reverse().map(([id, name]) => [name.toLowerCase(), id]));
-  const values = (from: Id, to: Id | undefined): Map<string, Id> => new Map(Object.values(piece.traits[to ?? from]?.values ?? {}).map((v) => [v.name.toLowerCase(), v.id]));
-  const twin: Twin = (id) => (id in here ? id : (byName.get(clip.names[id]?.toLowerCase() ?? "") ?? id));
+export const pasteRules = (
+  piece: Piece,
+  clip: RuleClip,
+  source?: Id | null,
+): { change: Change; ids: Id[] } => {
+  const here = namesIn(piece),
+    byName = new Map(
+      Object.entries(here)
+        .reverse()
+        .map(([id, name]) => [name.toLowerCase(), id]),
+    );
+  const values = (from: Id, to: Id | undefined): Map<string, Id> =>
+    new Map(
+      Object.values(piece.traits[to ?? from]?.values ?? {}).map((v) => [
+        v.name.toLowerCase(),
+        v.id,
+      ]),
+    );
+  const twin: Twin = (id) =>
+    id in here ? id : (byName.get(clip.names[id]?.toLowerCase() ?? "") ?? id);
   const placed = clip.rules.map((rule) => {
     // a value is looked for within its own trait, since values of several traits share names
-    const own = (trait: Id) => (v: Id): Id => (v in here ? v : (values(trait, twin(trait)).get(clip.names[v]?.toLowerCase() ?? "") ?? v));
+    const own =
+      (trait: Id) =>
+      (v: Id): Id =>
+        v in here ? v : (values(trait, twin(trait)).get(clip.names[v]?.toLowerCase() ?? "") ?? v);
     const next = translated(rule, (id) => (piece.id === clip.piece ? id : twin(id)));
-    const exact: Rule = piece.id === clip.piece ? next : {
-      ...next, when: Object.fromEntries(Object.entries(rule.when).map(([t, vs]) => [twin(t), vs.map(own(t))])),
-      effects: next.effects.map((e, i) => { const was = rule.effects[i]; return e.type === "set" && was?.type === "set" && "value" in was.to ? { ...e, to: { value: own(was.trait)(was.to.value) } } : e; }),
-    };
+    const exact: Rule =
+      piece.id === clip.piece
+        ? next
+        : {
+            ...next,
+            when: Object.fromEntries(
+              Object.entries(rule.when).map(([t, vs]) => [twin(t), vs.map(own(t))]),
+            ),
+            effects: next.effects.map((e, i) => {
+              const was = rule.effects[i];
+              return e.type === "set" && was?.type === "set" && "value" in was.to
+                ? { ...e, to: { value: own(was.trait)(was.to.value) } }
+                : e;
+            }),
+          };
     return source === undefined ? exact : { ...exact, source };
   });
   return adding(piece, counted(placed.length, "Paste"), placed);
 };
 
 /** Changes the same part of several rules at once, as one step of undo. */
-export const setRules = (piece: Piece, ids: readonly Id[], parts: Partial<Pick<Rule, "on" | "motion" | "source" | "when" | "trigger">>): Change => {
-  const ops: Op[] = ids.flatMap((id) => (piece.rules[id] ? Object.entries(parts).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)) : []));
+export const setRules = (
+  piece: Piece,
+  ids: readonly Id[],
+  parts: Partial<Pick<Rule, "on" | "motion" | "source" | "when" | "trigger">>,
+): Change => {
+  const ops: Op[] = ids.flatMap((id) =>
+    piece.rules[id]
+      ? Object.entries(parts).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v))
+      : [],
+  );
   return { label: counted(ids.length, "Change"), ops };
 };
 
-export const removeRules = (piece: Piece, ids: readonly Id[]): Change => ({ label: counted(ids.length, "Remove"), ops: ids.filter((id) => piece.rules[id]).map((id) => remove(["pieces", piece.id, "rules", id])) });
+export const removeRules = (piece: Piece, ids: readonly Id[]): Change => ({
+  label: counted(ids.length, "Remove"),
+  ops: ids.filter((id) => piece.rules[id]).map((id) => remove(["pieces", piece.id, "rules", id])),
+});
 
 /** The rules that listen on layers, or set something in copies among them. */
 export const rulesAbout = (piece: Piece, layers: readonly Id[]): Rule[] =>
-  inOrder(piece.rules).filter((r) => (r.source !== null && layers.includes(r.source)) || r.effects.some((e) => (e.type === "nested" || e.type === "option") && layers.includes(e.layer)));
+  inOrder(piece.rules).filter(
+    (r) =>
+      (r.source !== null && layers.includes(r.source)) ||
+      r.effects.some(
+        (e) => (e.type === "nested" || e.type === "option") && layers.includes(e.layer),
+      ),
+  );
 
 /** The rules about some layers, for their duplicates: `twins` says which layer has become which. */
-export const rulesAlong = (piece: Piece, twins: ReadonlyMap<Id, Id>): { change: Change; ids: Id[] } => {
-  const rules = rulesAbout(piece, [...twins.keys()]).map((r) => translated(r, (id) => twins.get(id) ?? id));
+export const rulesAlong = (
+  piece: Piece,
+  twins: ReadonlyMap<Id, Id>,
+): { change: Change; ids: Id[] } => {
+  const rules = rulesAbout(piece, [...twins.keys()]).map((r) =>
+    translated(r, (id) => twins.get(id) ?? id),
+  );
   return adding(piece, counted(rules.length, "Bring"), rules);
 };
 
 /** The rules that may fire in one value of a trait alone, for a value that was made from it. */
-export const rulesForValue = (piece: Piece, trait: Id, from: Id, to: Id): { change: Change; ids: Id[] } => {
-  const ops: Op[] = [], rules: Rule[] = [];
+export const rulesForValue = (
+  piece: Piece,
+  trait: Id,
+  from: Id,
+  to: Id,
+): { change: Change; ids: Id[] } => {
+  const ops: Op[] = [],
+    rules: Rule[] = [];
   for (const rule of inOrder(piece.rules)) {
     const said = rule.when[trait];
     if (!said?.includes(from)) continue;
     const leads = rule.effects.some((e) => e.type === "set" && e.trait === trait);
     // a rule that leads somewhere else from this value gets a twin; one that says the same in several values says it in one more
     if (leads) rules.push({ ...rule, when: { ...rule.when, [trait]: [to] } });
-    else if (!said.includes(to)) ops.push(set(["pieces", piece.id, "rules", rule.id, "when", trait], [...said, to]));
+    else if (!said.includes(to))
+      ops.push(set(["pieces", piece.id, "rules", rule.id, "when", trait], [...said, to]));
   }
   const added = adding(piece, "", rules);
-  return { ids: added.ids, change: { label: counted(added.ids.length + ops.length, "Bring"), ops: [...ops, ...added.change.ops] } };
+  return {
+    ids: added.ids,
+    change: {
+      label: counted(added.ids.length + ops.length, "Bring"),
+      ops: [...ops, ...added.change.ops],
+    },
+  };
 };
 
 /** Options of the copies in a piece that a rule can set. */
-export const settableOptions = (project: Project, piece: Piece) => Object.values(piece.layers).filter((l) => l.kind === "instance").flatMap((layer) =>
-  componentsAt(project, piece, layer.id).flatMap((c) => inOrder(c.options).filter((o) => ["text", "visible", "fill", "component", "icon", "picture"].includes(o.key)).map((option) => ({ layer, component: c, option }))));
+export const settableOptions = (project: Project, piece: Piece) =>
+  Object.values(piece.layers)
+    .filter((l) => l.kind === "instance")
+    .flatMap((layer) =>
+      componentsAt(project, piece, layer.id).flatMap((c) =>
+        inOrder(c.options)
+          .filter((o) =>
+            ["text", "visible", "fill", "component", "icon", "picture"].includes(o.key),
+          )
+          .map((option) => ({ layer, component: c, option })),
+      ),
+    );

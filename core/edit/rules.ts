@@ -6,19 +6,38 @@ import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 
 /** The motion a first rule gets; later ones repeat the last used. */
-export const usualMotion: Motion = { kind: "tween", duration: 200, delay: 0, easing: "ease-in-out" };
+export const usualMotion: Motion = {
+  kind: "tween",
+  duration: 200,
+  delay: 0,
+  easing: "ease-in-out",
+};
 
 /** A motion as another rule may take it over: lanes are of the layers it was made for. */
-export const repeatable = (motion: Motion): Motion => { const { lanes: _own, ...rest } = motion; return rest; };
+export const repeatable = (motion: Motion): Motion => {
+  const { lanes: _own, ...rest } = motion;
+  return rest;
+};
 
 /** A new rule after the others: on click of a source, with no effect yet unless given. */
 export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>): Made => {
   const last = inOrder(piece.rules).at(-1);
   const rule: Rule = {
-    on: true, trigger: { type: "click" }, source: null, when: {}, effects: [], undo: false, motion: last ? repeatable(last.motion) : usualMotion,
-    ...given, id: newId(), order: orderAfter(Object.values(piece.rules)),
+    on: true,
+    trigger: { type: "click" },
+    source: null,
+    when: {},
+    effects: [],
+    undo: false,
+    motion: last ? repeatable(last.motion) : usualMotion,
+    ...given,
+    id: newId(),
+    order: orderAfter(Object.values(piece.rules)),
   };
-  return { id: rule.id, change: { label: "New rule", ops: [set(["pieces", piece.id, "rules", rule.id], rule)] } };
+  return {
+    id: rule.id,
+    change: { label: "New rule", ops: [set(["pieces", piece.id, "rules", rule.id], rule)] },
+  };
 };
 
 /** Triggers that are contacts: they last, and what they did can be undone when they end. */
@@ -28,18 +47,38 @@ export const contacts = ["hover", "press", "hold", "focus"] as const;
 export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>): Change => {
   const rule = piece.rules[id];
   const type = parts.trigger?.type ?? rule?.trigger.type;
-  const fixed = rule?.undo && !(contacts as readonly string[]).includes(type ?? "") ? { ...parts, undo: false } : parts;
-  return { label: "Change rule", ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)) };
+  const fixed =
+    rule?.undo && !(contacts as readonly string[]).includes(type ?? "")
+      ? { ...parts, undo: false }
+      : parts;
+  return {
+    label: "Change rule",
+    ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)),
+  };
 };
 
-export const removeRule = (piece: Piece, id: Id): Change => ({ label: "Remove rule", ops: [remove(["pieces", piece.id, "rules", id])] });
+export const removeRule = (piece: Piece, id: Id): Change => ({
+  label: "Remove rule",
+  ops: [remove(["pieces", piece.id, "rules", id])],
+});
 
 /** Moves a rule up (-1) or down (+1); null at the end of the list. */
 export const moveRule = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
   const list = inOrder(piece.rules);
   const at = list.findIndex((r) => r.id === id) + by;
   if (at < 0 || at >= list.length) return null;
-  return { label: "Move rule", ops: [set(["pieces", piece.id, "rules", id, "order"], orderAt(list.filter((r) => r.id !== id), at))] };
+  return {
+    label: "Move rule",
+    ops: [
+      set(
+        ["pieces", piece.id, "rules", id, "order"],
+        orderAt(
+          list.filter((r) => r.id !== id),
+          at,
+        ),
+      ),
+    ],
+  };
 };
 
 /** Copies a rule right after the original. */
@@ -47,18 +86,43 @@ export const duplicateRule = (piece: Piece, rule: Rule): Made => {
   const list = inOrder(piece.rules);
   const id = newId();
   const order = orderAt(list, list.findIndex((r) => r.id === rule.id) + 1);
-  return { id, change: { label: "Duplicate rule", ops: [set(["pieces", piece.id, "rules", id], { ...rule, id, order })] } };
+  return {
+    id,
+    change: {
+      label: "Duplicate rule",
+      ops: [set(["pieces", piece.id, "rules", id], { ...rule, id, order })],
+    },
+  };
 };
 
-const optionWords: Readonly<Record<string, string>> = { text: "", visible: " shown", picture: " picture", icon: " icon", fill: " colour", component: " slot" };
+const optionWords: Readonly<Record<string, string>> = {
+  text: "",
+  visible: " shown",
+  picture: " picture",
+  icon: " icon",
+  fill: " colour",
+  component: " slot",
+};
 
 /** Lets placed copies set something of a layer; `words` name what of a nested copy is shown to the outside. */
 export const addOption = (piece: Piece, layer: Id, key: Option["key"], words?: string): Made => {
   const all = Object.values(piece.options);
   const base = piece.layers[layer]?.name ?? "Layer";
-  const name = freeName(words === undefined ? base + (optionWords[key] ?? "") : `${base} ${words}`, all.map((o) => o.name));
+  const name = freeName(
+    words === undefined ? base + (optionWords[key] ?? "") : `${base} ${words}`,
+    all.map((o) => o.name),
+  );
   const option: Option = { id: newId(), name, order: orderAfter(all), layer, key };
-  return { id: option.id, change: { label: `New option ${option.name}`, ops: [set(["pieces", piece.id, "options", option.id], option)] } };
+  return {
+    id: option.id,
+    change: {
+      label: `New option ${option.name}`,
+      ops: [set(["pieces", piece.id, "options", option.id], option)],
+    },
+  };
 };
 
-export const removeOption = (piece: Piece, id: Id): Change => ({ label: `Remove option ${piece.options[id]?.name ?? ""}`, ops: [remove(["pieces", piece.id, "options", id])] });
+export const removeOption = (piece: Piece, id: Id): Change => ({
+  label: `Remove option ${piece.options[id]?.name ?? ""}`,
+  ops: [remove(["pieces", piece.id, "options", id])],
+});

@@ -8,11 +8,30 @@ import { freeName } from "./pieces";
 /** A new signal, by which a piece can tell what contains it something. */
 export const addSignal = (piece: Piece, name: string): Made => {
   const all = Object.values(piece.signals);
-  const signal: Signal = { id: newId(), name: freeName(name, all.map((s) => s.name)), order: orderAfter(all) };
-  return { id: signal.id, change: { label: `New signal ${signal.name}`, ops: [set(["pieces", piece.id, "signals", signal.id], signal)] } };
+  const signal: Signal = {
+    id: newId(),
+    name: freeName(
+      name,
+      all.map((s) => s.name),
+    ),
+    order: orderAfter(all),
+  };
+  return {
+    id: signal.id,
+    change: {
+      label: `New signal ${signal.name}`,
+      ops: [set(["pieces", piece.id, "signals", signal.id], signal)],
+    },
+  };
 };
 
-export const renameSignal = (piece: Piece, id: Id, name: string): Change => ({ label: `Rename signal to ${name}`.slice(0, 200), ops: [set(["pieces", piece.id, "signals", id, "name"], name)] });
+export const renameSignal = (piece: Piece, id: Id, name: string): Change => ({
+  label: `Rename signal to ${name}`.slice(0, 200),
+  ops: [set(["pieces", piece.id, "signals", id, "name"], name)],
+});
 
 /** Takes a signal away; rules that raise it or listen for it are shown as broken. */
-export const removeSignal = (piece: Piece, id: Id): Change => ({ label: `Remove signal ${piece.signals[id]?.name ?? ""}`, ops: [remove(["pieces", piece.id, "signals", id])] });
+export const removeSignal = (piece: Piece, id: Id): Change => ({
+  label: `Remove signal ${piece.signals[id]?.name ?? ""}`,
+  ops: [remove(["pieces", piece.id, "signals", id])],
+});

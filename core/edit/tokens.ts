@@ -11,32 +11,79 @@ import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 
 /** A new token after the others of its type. */
-export const addToken = (project: Project, type: TokenType, name: string, value: TokenValue, group = ""): Made => {
+export const addToken = (
+  project: Project,
+  type: TokenType,
+  name: string,
+  value: TokenValue,
+  group = "",
+): Made => {
   const same = Object.values(project.tokens).filter((t) => t.type === type && t.group === group);
-  const token: Token = { id: newId(), type, name: freeName(name, same.map((t) => t.name)), group, order: orderAfter(Object.values(project.tokens)), value };
-  return { id: token.id, change: { label: `New token ${token.name}`, ops: [set(["tokens", token.id], token)] } };
+  const token: Token = {
+    id: newId(),
+    type,
+    name: freeName(
+      name,
+      same.map((t) => t.name),
+    ),
+    group,
+    order: orderAfter(Object.values(project.tokens)),
+    value,
+  };
+  return {
+    id: token.id,
+    change: { label: `New token ${token.name}`, ops: [set(["tokens", token.id], token)] },
+  };
 };
 
-export const setToken = (token: Token, part: Partial<Pick<Token, "name" | "group" | "value" | "order">>): Change => ({
-  label: `Change token ${token.name}`, ops: Object.entries(part).map(([key, value]) => set(["tokens", token.id, key], value)),
+export const setToken = (
+  token: Token,
+  part: Partial<Pick<Token, "name" | "group" | "value" | "order">>,
+): Change => ({
+  label: `Change token ${token.name}`,
+  ops: Object.entries(part).map(([key, value]) => set(["tokens", token.id, key], value)),
 });
 
 /** Where a look says a property: a place a token can be bound at. */
-export interface Place { readonly piece: Id; readonly look: Id; readonly layer: Id; readonly key: string; readonly said: Said }
+export interface Place {
+  readonly piece: Id;
+  readonly look: Id;
+  readonly layer: Id;
+  readonly key: string;
+  readonly said: Said;
+}
 
-const places = function* (project: Project, pieces: readonly Piece[] = Object.values(project.pieces)): Generator<Place> {
-  for (const piece of pieces) for (const look of Object.values(piece.looks)) for (const [layer, changes] of Object.entries(look.changes)) {
-    for (const [key, said] of Object.entries(changes)) yield { piece: piece.id, look: look.id, layer, key, said };
-  }
+const places = function* (
+  project: Project,
+  pieces: readonly Piece[] = Object.values(project.pieces),
+): Generator<Place> {
+  for (const piece of pieces)
+    for (const look of Object.values(piece.looks))
+      for (const [layer, changes] of Object.entries(look.changes)) {
+        for (const [key, said] of Object.entries(changes))
+          yield { piece: piece.id, look: look.id, layer, key, said };
+      }
 };
 
-const pathOf = (p: Place): string[] => ["pieces", p.piece, "looks", p.look, "changes", p.layer, p.key];
+const pathOf = (p: Place): string[] => [
+  "pieces",
+  p.piece,
+  "looks",
+  p.look,
+  "changes",
+  p.layer,
+  p.key,
+];
 
 /** The places where a token is bound, in all pieces. */
-export const usesOf = (project: Project, token: Id): Place[] => [...places(project)].filter((p) => isBound(p.said) && p.said.token === token);
+export const usesOf = (project: Project, token: Id): Place[] =>
+  [...places(project)].filter((p) => isBound(p.said) && p.said.token === token);
 
 /** The tokens that take a token's value. */
-export const aliasesOf = (project: Project, token: Id): Token[] => Object.values(project.tokens).filter((t) => typeof t.value === "object" && "alias" in t.value && t.value.alias === token);
+export const aliasesOf = (project: Project, token: Id): Token[] =>
+  Object.values(project.tokens).filter(
+    (t) => typeof t.value === "object" && "alias" in t.value && t.value.alias === token,
+  );
 
 /** Removes a token; what was bound to it, or an alias of it, keeps the value it has. */
 export const removeToken = (project: Project, token: Token): Change => {
@@ -44,34 +91,56 @@ export const removeToken = (project: Project, token: Token): Change => {
   for (const place of usesOf(project, token.id)) {
     const entry = property(place.key);
     const value = entry && boundValue(project.tokens, entry.type, place.said);
-    const style = place.key === "style" && token.type === "style" ? tokenValue(project.tokens, token.id) : undefined;
+    const style =
+      place.key === "style" && token.type === "style"
+        ? tokenValue(project.tokens, token.id)
+        : undefined;
     if (style) {
-      const at = pathOf(place).slice(0, -1), says = project.pieces[place.piece]?.looks[place.look]?.changes[place.layer] ?? {};
-      for (const [key, v] of Object.entries(style)) if (says[key] === undefined) ops.push(set([...at, key], v));
+      const at = pathOf(place).slice(0, -1),
+        says = project.pieces[place.piece]?.looks[place.look]?.changes[place.layer] ?? {};
+      for (const [key, v] of Object.entries(style))
+        if (says[key] === undefined) ops.push(set([...at, key], v));
       ops.push(remove(pathOf(place)));
     } else ops.push(value === undefined ? remove(pathOf(place)) : set(pathOf(place), value));
   }
   if (token.type === "motion") ops.push(...keepMotion(project, token.id));
   const own = tokenValue(project.tokens, token.id);
-  for (const alias of aliasesOf(project, token.id)) if (own !== undefined) ops.push(set(["tokens", alias.id, "value"], own));
+  for (const alias of aliasesOf(project, token.id))
+    if (own !== undefined) ops.push(set(["tokens", alias.id, "value"], own));
   return { label: `Remove token ${token.name}`, ops: [...ops, remove(["tokens", token.id])] };
 };
 
 const typeFor = (type: ValueType, value: Said): TokenType | null => {
   const suited = tokensFor(type);
-  if (type.is === "fill") return typeof value === "string" ? "colour" : typeof value === "object" && "stops" in value ? "gradient" : null;
+  if (type.is === "fill")
+    return typeof value === "string"
+      ? "colour"
+      : typeof value === "object" && "stops" in value
+        ? "gradient"
+        : null;
   return suited[0] ?? null;
 };
 
 /** The type of token a property's present value could become; null when it is not the kind of value tokens have. */
 export const tokenTypeOf = (key: string, value: Said | undefined): TokenType | null => {
   const entry = property(key);
-  if (!entry || value === undefined || isBound(value) || value === "none" || (Array.isArray(value) && (value.length === 0 || entry.type.is !== "shadows"))) return null;
+  if (
+    !entry ||
+    value === undefined ||
+    isBound(value) ||
+    value === "none" ||
+    (Array.isArray(value) && (value.length === 0 || entry.type.is !== "shadows"))
+  )
+    return null;
   return typeFor(entry.type, value);
 };
 
 /** Equal plain values said in several places that could be one token; the most used first. */
-export interface Repeated { readonly type: TokenType; readonly value: TokenValue; readonly places: readonly Place[] }
+export interface Repeated {
+  readonly type: TokenType;
+  readonly value: TokenValue;
+  readonly places: readonly Place[];
+}
 
 /** Colours, gradients and shadows said more than once and bound to nothing. Numbers repeat by chance, so they are not counted. */
 export const repeatedValues = (project: Project): Repeated[] => {
@@ -84,31 +153,47 @@ export const repeatedValues = (project: Project): Repeated[] => {
     entry.places.push(place);
     found.set(key, entry);
   }
-  return [...found.values()].filter((r) => r.places.length > 1).sort((a, b) => b.places.length - a.places.length);
+  return [...found.values()]
+    .filter((r) => r.places.length > 1)
+    .sort((a, b) => b.places.length - a.places.length);
 };
 
 /** Binds places to a token. */
-export const bindPlaces = (list: readonly Place[], token: Id, label: string): Change => ({ label, ops: list.map((p) => set(pathOf(p), { token })) });
+export const bindPlaces = (list: readonly Place[], token: Id, label: string): Change => ({
+  label,
+  ops: list.map((p) => set(pathOf(p), { token })),
+});
 
 /** Makes one token of equal values and binds them all to it. */
 export const tokenFrom = (project: Project, repeated: Repeated, name: string): Made => {
   const made = addToken(project, repeated.type, name, repeated.value);
-  return { id: made.id, change: { label: `Make token ${name} of ${repeated.places.length} equal values`.slice(0, 200), ops: [...made.change.ops, ...bindPlaces(repeated.places, made.id, "").ops] } };
+  return {
+    id: made.id,
+    change: {
+      label: `Make token ${name} of ${repeated.places.length} equal values`.slice(0, 200),
+      ops: [...made.change.ops, ...bindPlaces(repeated.places, made.id, "").ops],
+    },
+  };
 };
 
 /** Tokens that nothing uses, and tokens of one type with the same value. */
 export const tokenFindings = (project: Project): { unused: Token[]; equal: Token[][] } => {
   const used = new Set<Id>();
   for (const place of places(project)) if (isBound(place.said)) used.add(place.said.token);
-  for (const t of Object.values(project.tokens)) if (typeof t.value === "object" && "alias" in t.value) used.add(t.value.alias as Id);
-  for (const { motion } of motionsIn(Object.values(project.pieces))) if (motion.token !== undefined) used.add(motion.token);
+  for (const t of Object.values(project.tokens))
+    if (typeof t.value === "object" && "alias" in t.value) used.add(t.value.alias as Id);
+  for (const { motion } of motionsIn(Object.values(project.pieces)))
+    if (motion.token !== undefined) used.add(motion.token);
   const groups = new Map<string, Token[]>();
   for (const t of Object.values(project.tokens)) {
     if (typeof t.value === "object" && "alias" in t.value) continue;
     const key = `${t.type} ${JSON.stringify(t.value)}`;
     groups.set(key, [...(groups.get(key) ?? []), t]);
   }
-  return { unused: Object.values(project.tokens).filter((t) => !used.has(t.id)), equal: [...groups.values()].filter((g) => g.length > 1) };
+  return {
+    unused: Object.values(project.tokens).filter((t) => !used.has(t.id)),
+    equal: [...groups.values()].filter((g) => g.length > 1),
+  };
 };
 
 /** Makes one token of several: what was bound to the others is bound to the first, and the others go. */
@@ -117,16 +202,36 @@ export const mergeTokens = (project: Project, tokens: readonly Token[]): Change 
   const ops: Op[] = [];
   for (const other of first ? others : []) {
     ops.push(...bindPlaces(usesOf(project, other.id), (first as Token).id, "").ops);
-    if (other.type === "motion") ops.push(...followMotion(project, motionUsesOf(project, other.id), first as Token).ops);
-    for (const alias of aliasesOf(project, other.id)) ops.push(alias.id === first?.id ? set(["tokens", alias.id, "value"], tokenValue(project.tokens, alias.id)) : set(["tokens", alias.id, "value"], { alias: (first as Token).id }));
+    if (other.type === "motion")
+      ops.push(...followMotion(project, motionUsesOf(project, other.id), first as Token).ops);
+    for (const alias of aliasesOf(project, other.id))
+      ops.push(
+        alias.id === first?.id
+          ? set(["tokens", alias.id, "value"], tokenValue(project.tokens, alias.id))
+          : set(["tokens", alias.id, "value"], { alias: (first as Token).id }),
+      );
     ops.push(remove(["tokens", other.id]));
   }
   return { label: `Make ${tokens.length} tokens one`, ops };
 };
 
 /** The places of one piece, or of all, where a value is said that equals the given one. */
-export const placesSaying = (project: Project, piece: Id | null, same: (place: Place) => boolean): Place[] =>
-  [...places(project, piece === null ? undefined : [project.pieces[piece]].filter((p): p is Piece => p !== undefined))].filter(same);
+export const placesSaying = (
+  project: Project,
+  piece: Id | null,
+  same: (place: Place) => boolean,
+): Place[] =>
+  [
+    ...places(
+      project,
+      piece === null
+        ? undefined
+        : [project.pieces[piece]].filter((p): p is Piece => p !== undefined),
+    ),
+  ].filter(same);
 
 /** Says another value in all the given places. */
-export const replaceAt = (list: readonly Place[], said: Said): Change => ({ label: `Replace in ${list.length} place${list.length === 1 ? "" : "s"}`, ops: list.map((p) => set(pathOf(p), said)) });
+export const replaceAt = (list: readonly Place[], said: Said): Change => ({
+  label: `Replace in ${list.length} place${list.length === 1 ? "" : "s"}`,
+  ops: list.map((p) => set(pathOf(p), said)),
+});

@@ -10,47 +10,88 @@ import type { Condition, Id, Piece, Project, Rule, Trait, TriggerType } from "..
  * state for each value; a rule is a transition in the region of every trait it sets, its condition is said with In(). What the
  * events are called, and what lies outside of the file, is written down in docs/scxml.md.
  */
-export const writeScxml = (project: Project, piece: Piece): string => new Chart(project, piece).text();
+export const writeScxml = (project: Project, piece: Piece): string =>
+  new Chart(project, piece).text();
 
 /** The event that something happens on a layer of a piece; keys are named after their characters. */
-export const scxmlEvent = (trigger: TriggerType | "letgo" | "due", layer: Id, detail = ""): string =>
-  [trigger, ...(detail ? [token(detail)] : []), ...(layer ? [layer] : [])].join(".");
-const token = (text: string): string => text.replaceAll(/[^A-Za-z0-9-]/g, (c) => `_${(c.codePointAt(0) ?? 0).toString(16)}`);
+export const scxmlEvent = (
+  trigger: TriggerType | "letgo" | "due",
+  layer: Id,
+  detail = "",
+): string => [trigger, ...(detail ? [token(detail)] : []), ...(layer ? [layer] : [])].join(".");
+const token = (text: string): string =>
+  text.replaceAll(/[^A-Za-z0-9-]/g, (c) => `_${(c.codePointAt(0) ?? 0).toString(16)}`);
 
 /** Triggers an event of which goes to the innermost layer with an enabled rule. */
-const climbing: readonly TriggerType[] = ["click", "double", "press", "release", "key", "succeeded", "failed"];
+const climbing: readonly TriggerType[] = [
+  "click",
+  "double",
+  "press",
+  "release",
+  "key",
+  "succeeded",
+  "failed",
+];
 /** The event with which what a contact did goes back. */
-const ending: Partial<Record<TriggerType, TriggerType | "letgo">> = { hover: "leave", focus: "blur", press: "letgo", hold: "letgo" };
+const ending: Partial<Record<TriggerType, TriggerType | "letgo">> = {
+  hover: "leave",
+  focus: "blur",
+  press: "letgo",
+  hold: "letgo",
+};
 
 /** A name as the attribute wants it, an NMTOKEN; and one that may stand in programs too. */
 const nameToken = (name: string): string => `piece_${name.replaceAll(/[^A-Za-z0-9]+/g, "_")}`;
-const escape = (text: string): string => text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");
-const quote = (text: string): string => `'${text.replaceAll("\\", "\\\\").replaceAll("'", "\\'").replaceAll("\n", "\\n")}'`;
+const escape = (text: string): string =>
+  text
+    .replaceAll("&", "&amp;")
+    .replaceAll("<", "&lt;")
+    .replaceAll(">", "&gt;")
+    .replaceAll('"', "&quot;");
+const quote = (text: string): string =>
+  `'${text.replaceAll("\\", "\\\\").replaceAll("'", "\\'").replaceAll("\n", "\\n")}'`;
 const stateId = (trait: Id, value: Id): string => `V_${trait}.${value}`;
-const all = (parts: readonly string[]): string => parts.filter((p) => p !== "true").join(" && ") || "true";
+const all = (parts: readonly string[]): string =>
+  parts.filter((p) => p !== "true").join(" && ") || "true";
 
 /** A rule that answers an event, and the expression of when it does. */
-interface Answer { readonly rule: Rule; readonly event: string; readonly when: string; /** the layer whose contact it is */ readonly layer: Id }
+interface Answer {
+  readonly rule: Rule;
+  readonly event: string;
+  readonly when: string;
+  /** the layer whose contact it is */ readonly layer: Id;
+}
 
 class Chart {
   private readonly rules: readonly Rule[];
   private readonly traits: readonly Trait[];
   private readonly answers: readonly Answer[];
 
-  constructor(private readonly project: Project, private readonly piece: Piece) {
+  constructor(
+    private readonly project: Project,
+    private readonly piece: Piece,
+  ) {
     this.rules = rulesOf(project, piece).filter((r) => r.trigger.type !== "drag");
     this.traits = traitsOf(piece);
     this.answers = this.events().flatMap(({ event, takers }) => this.taken(event, takers));
   }
 
   text(): string {
-    const regions = [...this.traits.map((t) => this.region(t)), ...this.rules.filter((r) => r.trigger.type === "delay").map((r) => this.wait(r)), this.doing()];
+    const regions = [
+      ...this.traits.map((t) => this.region(t)),
+      ...this.rules.filter((r) => r.trigger.type === "delay").map((r) => this.wait(r)),
+      this.doing(),
+    ];
     return [
       '<?xml version="1.0" encoding="UTF-8"?>',
       `<!-- ${escape(this.piece.name).replaceAll("--", "- -")}: made by Nubble. The events are described in docs/scxml.md. -->`,
       `<scxml xmlns="http://www.w3.org/2005/07/scxml" version="1.0" datamodel="ecmascript" initial="piece" name="${nameToken(this.piece.name)}">`,
       `<script>${escape(books)}</script>`,
-      '<parallel id="piece">', ...regions, "</parallel>", "</scxml>", "",
+      '<parallel id="piece">',
+      ...regions,
+      "</parallel>",
+      "</scxml>",
+      "",
     ].join("\n");
   }
 
@@ -59,20 +100,56 @@ class Chart {
     const out = new Map<string, { event: string; takers: { layer: Id; rules: Rule[] }[] }>();
     const layers = sourcesOf(this.rules);
     const groups = new Map<string, Rule[]>();
-    for (const r of this.rules) { const key = kindOf(r); const list = groups.get(key); if (list) list.push(r); else groups.set(key, [r]); }
+    for (const r of this.rules) {
+      const key = kindOf(r);
+      const list = groups.get(key);
+      if (list) list.push(r);
+      else groups.set(key, [r]);
+    }
     for (const list of groups.values()) {
       const { trigger } = list[0] as Rule;
-      if (trigger.type === "delay") { for (const r of list) out.set(r.id, { event: `due.${r.id}`, takers: [{ layer: ROOT, rules: [r] }] }); continue; }
-      if (trigger.type === "hold") { for (const r of list) out.set(r.id, { event: `held.${r.id}`, takers: [{ layer: r.source ?? ROOT, rules: [r] }] }); continue; }
-      if (trigger.type === "settled") { out.set("settled", { event: "settled", takers: [{ layer: ROOT, rules: list }] }); continue; }
-      const at = (layer: Id) => ({ layer, rules: list.filter((r) => (r.source ?? ROOT) === layer) });
+      if (trigger.type === "delay") {
+        for (const r of list)
+          out.set(r.id, { event: `due.${r.id}`, takers: [{ layer: ROOT, rules: [r] }] });
+        continue;
+      }
+      if (trigger.type === "hold") {
+        for (const r of list)
+          out.set(r.id, {
+            event: `held.${r.id}`,
+            takers: [{ layer: r.source ?? ROOT, rules: [r] }],
+          });
+        continue;
+      }
+      if (trigger.type === "settled") {
+        out.set("settled", { event: "settled", takers: [{ layer: ROOT, rules: list }] });
+        continue;
+      }
+      const at = (layer: Id) => ({
+        layer,
+        rules: list.filter((r) => (r.source ?? ROOT) === layer),
+      });
       for (const layer of climbing.includes(trigger.type) ? layers : sourcesOf(list)) {
-        const takers = (climbing.includes(trigger.type) ? ancestry(this.piece, layer) : [layer]).map(at).filter((t) => t.rules.length);
+        const takers = (climbing.includes(trigger.type) ? ancestry(this.piece, layer) : [layer])
+          .map(at)
+          .filter((t) => t.rules.length);
         // entering comes with hovering, and both answer to one event
         const event = eventOf(list[0] as Rule, layer);
         const known = out.get(event);
         if (!takers.length) continue;
-        if (known) out.set(event, { event, takers: [{ layer, rules: [...known.takers.flatMap((t) => t.rules), ...takers.flatMap((t) => t.rules)].sort((a, b) => this.rules.indexOf(a) - this.rules.indexOf(b)) }] });
+        if (known)
+          out.set(event, {
+            event,
+            takers: [
+              {
+                layer,
+                rules: [
+                  ...known.takers.flatMap((t) => t.rules),
+                  ...takers.flatMap((t) => t.rules),
+                ].sort((a, b) => this.rules.indexOf(a) - this.rules.indexOf(b)),
+              },
+            ],
+          });
         else out.set(event, { event, takers });
       }
     }
@@ -81,10 +158,15 @@ class Chart {
 
   /** When each rule answers an event: no layer further in takes it, and no better rule wants the same. */
   private taken(event: string, takers: readonly { layer: Id; rules: readonly Rule[] }[]): Answer[] {
-    const out: Answer[] = [], inner: string[] = [];
+    const out: Answer[] = [],
+      inner: string[] = [];
     for (const { layer, rules } of takers) {
       for (const rule of rules) {
-        const own = all([...inner.map((e) => `!(${e})`), this.wins(rule, rules), ...(rule.trigger.type === "click" || rule.trigger.type === "release" ? ["!held"] : [])]);
+        const own = all([
+          ...inner.map((e) => `!(${e})`),
+          this.wins(rule, rules),
+          ...(rule.trigger.type === "click" || rule.trigger.type === "release" ? ["!held"] : []),
+        ]);
         out.push({ rule, event, when: own, layer });
       }
       inner.push(`(${rules.map((r) => this.condition(r.when)).join(" || ")})`);
@@ -93,14 +175,27 @@ class Chart {
   }
 
   private condition(when: Condition): string {
-    return all(Object.entries(when).map(([t, values]) => (values.length === 0 ? "false" : `(${values.map((v) => `In(${quote(stateId(t, v))})`).join(" || ")})`)));
+    return all(
+      Object.entries(when).map(([t, values]) =>
+        values.length === 0
+          ? "false"
+          : `(${values.map((v) => `In(${quote(stateId(t, v))})`).join(" || ")})`,
+      ),
+    );
   }
 
   /** A rule wins when it may and none that is ranked before it, and wants something of the same, does. */
   private wins(rule: Rule, rules: readonly Rule[]): string {
-    const before = (a: Rule, b: Rule) => specificity(b.when) - specificity(a.when) || rules.indexOf(a) - rules.indexOf(b);
+    const before = (a: Rule, b: Rule) =>
+      specificity(b.when) - specificity(a.when) || rules.indexOf(a) - rules.indexOf(b);
     const wanted = new Set(rule.effects.map(touches));
-    const better = rules.filter((r) => r !== rule && before(r, rule) < 0 && contest([r, rule]).losses.length > 0 && r.effects.some((e) => wanted.has(touches(e))));
+    const better = rules.filter(
+      (r) =>
+        r !== rule &&
+        before(r, rule) < 0 &&
+        contest([r, rule]).losses.length > 0 &&
+        r.effects.some((e) => wanted.has(touches(e))),
+    );
     return all([this.condition(rule.when), ...better.map((r) => `!(${this.wins(r, rules)})`)]);
   }
 
@@ -116,29 +211,45 @@ class Chart {
   private goings(trait: Trait, value: Id): string[] {
     return this.answers.flatMap(({ rule, event, when, layer }) => {
       let to: Id | null = null;
-      for (const e of rule.effects) if (e.type === "set" && e.trait === trait.id) to = targetValue(this.piece, { [trait.id]: to ?? value }, trait.id, e.to);
+      for (const e of rule.effects)
+        if (e.type === "set" && e.trait === trait.id)
+          to = targetValue(this.piece, { [trait.id]: to ?? value }, trait.id, e.to);
       if (to === null) return [];
       const cause = rule.undo ? ending[rule.trigger.type] : undefined;
-      const keep = cause ? `hold(${quote(trait.id)}, ${quote(value)}, ${quote(cause === "letgo" ? "letgo" : `${cause}.${layer}`)})` : `write(${quote(trait.id)})`;
-      return [`<transition event="${event}" cond="${escape(when)}"${to === value ? "" : ` target="${stateId(trait.id, to)}"`}><script>${keep}</script></transition>`];
+      const keep = cause
+        ? `hold(${quote(trait.id)}, ${quote(value)}, ${quote(cause === "letgo" ? "letgo" : `${cause}.${layer}`)})`
+        : `write(${quote(trait.id)})`;
+      return [
+        `<transition event="${event}" cond="${escape(when)}"${to === value ? "" : ` target="${stateId(trait.id, to)}"`}><script>${keep}</script></transition>`,
+      ];
     });
   }
 
   /** What goes back when a contact ends. */
   private returns(trait: Trait, value: Id): string[] {
-    const ends = new Set(this.answers.flatMap(({ rule, layer }) => {
-      const end = rule.undo ? ending[rule.trigger.type] : undefined;
-      return end && rule.effects.some((e) => e.type === "set" && e.trait === trait.id) ? [end === "letgo" ? "letgo" : `${end}.${layer}`] : [];
-    }));
+    const ends = new Set(
+      this.answers.flatMap(({ rule, layer }) => {
+        const end = rule.undo ? ending[rule.trigger.type] : undefined;
+        return end && rule.effects.some((e) => e.type === "set" && e.trait === trait.id)
+          ? [end === "letgo" ? "letgo" : `${end}.${layer}`]
+          : [];
+      }),
+    );
     return [...ends].flatMap((event) => [
-      ...valuesOf(trait).filter((v) => v.id !== value).map((v) => `<transition event="${event}" cond="back(${quote(trait.id)}, ${quote(event)}) === ${quote(v.id)}" target="${stateId(trait.id, v.id)}"><script>end(${quote(trait.id)}, ${quote(event)})</script></transition>`),
+      ...valuesOf(trait)
+        .filter((v) => v.id !== value)
+        .map(
+          (v) =>
+            `<transition event="${event}" cond="back(${quote(trait.id)}, ${quote(event)}) === ${quote(v.id)}" target="${stateId(trait.id, v.id)}"><script>end(${quote(trait.id)}, ${quote(event)})</script></transition>`,
+        ),
       `<transition event="${event}"><script>end(${quote(trait.id)}, ${quote(event)})</script></transition>`,
     ]);
   }
 
   /** A wait: it begins when its condition becomes true, is dropped when it stops being true, and ends once each time. */
   private wait(rule: Rule): string {
-    const when = escape(this.condition(rule.when)), id = `W_${rule.id}`;
+    const when = escape(this.condition(rule.when)),
+      id = `W_${rule.id}`;
     return `  <state id="${id}" initial="${id}.idle"><!-- ${escape(ruleText(this.project, this.piece, rule)).replaceAll("--", "- -")} -->
     <state id="${id}.idle"><transition cond="${when}" target="${id}.waiting"/></state>
     <state id="${id}.waiting">
@@ -155,33 +266,69 @@ class Chart {
   private doing(): string {
     const out: string[] = [];
     for (const { rule, event, when } of this.answers) {
-      const does = rule.effects.flatMap((e) => (e.type === "set" || e.type === "stir" ? [] : e.type === "raise" ? [`<send event="signal.${e.signal}" target="#_parent"/>`] : [`<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`]));
+      const does = rule.effects.flatMap((e) =>
+        e.type === "set" || e.type === "stir"
+          ? []
+          : e.type === "raise"
+            ? [`<send event="signal.${e.signal}" target="#_parent"/>`]
+            : [
+                `<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`,
+              ],
+      );
       if (rule.trigger.type === "hold") does.unshift("<script>held = true</script>");
-      if (does.length) out.push(`<transition event="${event}" cond="${escape(when)}">${does.join("")}</transition>`);
+      if (does.length)
+        out.push(
+          `<transition event="${event}" cond="${escape(when)}">${does.join("")}</transition>`,
+        );
     }
     // the layer is left before what listens for that hears of it, and what a contact did has then gone back
-    for (const layer of sourcesOf(this.rules)) for (const end of ["leave", "blur"]) if (this.rules.some((r) => r.trigger.type === end && (r.source ?? ROOT) === layer)) out.push(`<transition event="${end}.${layer}"><raise event="${end === "leave" ? "left" : "blurred"}.${layer}"/></transition>`);
-    for (const r of this.rules) if (r.trigger.type === "hold") out.push(`<transition event="press.${r.source ?? ROOT}" cond="${escape(this.condition(r.when))}"><send event="held.${r.id}" delay="${r.trigger.ms ?? 0}ms" id="H_${r.id}"/></transition>`);
-    const cancels = this.rules.filter((r) => r.trigger.type === "hold").map((r) => `<cancel sendid="H_${r.id}"/>`).join("");
+    for (const layer of sourcesOf(this.rules))
+      for (const end of ["leave", "blur"])
+        if (this.rules.some((r) => r.trigger.type === end && (r.source ?? ROOT) === layer))
+          out.push(
+            `<transition event="${end}.${layer}"><raise event="${end === "leave" ? "left" : "blurred"}.${layer}"/></transition>`,
+          );
+    for (const r of this.rules)
+      if (r.trigger.type === "hold")
+        out.push(
+          `<transition event="press.${r.source ?? ROOT}" cond="${escape(this.condition(r.when))}"><send event="held.${r.id}" delay="${r.trigger.ms ?? 0}ms" id="H_${r.id}"/></transition>`,
+        );
+    const cancels = this.rules
+      .filter((r) => r.trigger.type === "hold")
+      .map((r) => `<cancel sendid="H_${r.id}"/>`)
+      .join("");
     out.push(`<transition event="letgo"><script>held = false</script>${cancels}</transition>`);
     return `  <state id="does">\n${out.map((t) => `    ${t}`).join("\n")}\n  </state>`;
   }
 }
 
 /** Layers with rules; events name the innermost of them. */
-export const sourcesOf = (rules: readonly Rule[]): Id[] => [...new Set(rules.map((r) => r.source ?? ROOT))];
+export const sourcesOf = (rules: readonly Rule[]): Id[] => [
+  ...new Set(rules.map((r) => r.source ?? ROOT)),
+];
 
 /** Rules of one kind answer the same events. */
-const kindOf = ({ trigger }: Rule): string => (trigger.type === "key" ? `key ${trigger.key}` : trigger.type === "signal" ? `signal ${trigger.signal}` : trigger.type);
+const kindOf = ({ trigger }: Rule): string =>
+  trigger.type === "key"
+    ? `key ${trigger.key}`
+    : trigger.type === "signal"
+      ? `signal ${trigger.signal}`
+      : trigger.type;
 
 const eventOf = ({ trigger }: Rule, layer: Id): string => {
   switch (trigger.type) {
-    case "hover": return `enter.${layer}`;
-    case "leave": return `left.${layer}`;
-    case "blur": return `blurred.${layer}`;
-    case "signal": return `signal.${layer}.${trigger.signal ?? ""}`;
-    case "key": return scxmlEvent("key", layer, trigger.key ?? "");
-    default: return `${trigger.type}.${layer}`;
+    case "hover":
+      return `enter.${layer}`;
+    case "leave":
+      return `left.${layer}`;
+    case "blur":
+      return `blurred.${layer}`;
+    case "signal":
+      return `signal.${layer}.${trigger.signal ?? ""}`;
+    case "key":
+      return scxmlEvent("key", layer, trigger.key ?? "");
+    default:
+      return `${trigger.type}.${layer}`;
   }
 };
 

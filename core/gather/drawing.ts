@@ -11,7 +11,17 @@ export const drawingOf = (name: string, group: Placed, said: (id: Id) => LayerCh
   const layers: DrawnLayer[] = [];
   const visit = (p: Placed, parent: Id | null, x: number, y: number) => {
     const values = said(p.layer.id) as Readonly<Record<string, Said>>;
-    layers.push({ id: p.layer.id, kind: p.layer.kind, name: p.layer.name, parent, x, y, width: p.width, height: p.height, values });
+    layers.push({
+      id: p.layer.id,
+      kind: p.layer.kind,
+      name: p.layer.name,
+      parent,
+      x,
+      y,
+      width: p.width,
+      height: p.height,
+      values,
+    });
     for (const child of p.children) visit(child, p.layer.id, x + child.x, y + child.y);
   };
   visit(group, null, 0, 0);

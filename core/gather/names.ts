@@ -1,10 +1,38 @@
 /** A trait proposed from names, and what each drawing has of it. */
-export interface NamedTrait { readonly name: string; readonly values: readonly string[] }
+export interface NamedTrait {
+  readonly name: string;
+  readonly values: readonly string[];
+}
 /** What the drawings' names say: how the component is called, its traits, and for each drawing one value per trait. */
-export interface NamePlan { readonly component: string; readonly traits: readonly NamedTrait[]; readonly rows: readonly (readonly string[])[] }
+export interface NamePlan {
+  readonly component: string;
+  readonly traits: readonly NamedTrait[];
+  readonly rows: readonly (readonly string[])[];
+}
 
 const known: readonly { readonly name: string; readonly words: readonly string[] }[] = [
-  { name: "Contact", words: ["none", "default", "normal", "rest", "resting", "idle", "enabled", "hover", "hovered", "over", "press", "pressed", "active", "down", "focus", "focused", "touched"] },
+  {
+    name: "Contact",
+    words: [
+      "none",
+      "default",
+      "normal",
+      "rest",
+      "resting",
+      "idle",
+      "enabled",
+      "hover",
+      "hovered",
+      "over",
+      "press",
+      "pressed",
+      "active",
+      "down",
+      "focus",
+      "focused",
+      "touched",
+    ],
+  },
   { name: "Checked", words: ["checked", "unchecked", "ticked", "unticked"] },
   { name: "Chosen", words: ["selected", "unselected", "chosen", "current"] },
   { name: "Usable", words: ["enabled", "disabled"] },
@@ -18,13 +46,24 @@ const known: readonly { readonly name: string; readonly words: readonly string[]
 const fold = (s: string): string => s.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "");
 const strong = /\s*[/|;,\u00b7\u2013\u2014]\s*|\s+[-:]\s+/u;
 /** Words within a name: spaces, dashes, dots, underscores and a change of case part them. */
-const wordsOf = (s: string): string[] => s.replace(/(\p{Ll}|\p{N})(\p{Lu})/gu, "$1 $2").split(/[\s_\-.:()[\]{}/|;,\u00b7\u2013\u2014]+/u).filter(Boolean);
-const sentence = (words: readonly string[]): string => { const text = words.join(" ").trim(); return text === "" ? "" : text[0]?.toUpperCase() + text.slice(1); };
+const wordsOf = (s: string): string[] =>
+  s
+    .replace(/(\p{Ll}|\p{N})(\p{Lu})/gu, "$1 $2")
+    .split(/[\s_\-.:()[\]{}/|;,\u00b7\u2013\u2014]+/u)
+    .filter(Boolean);
+const sentence = (words: readonly string[]): string => {
+  const text = words.join(" ").trim();
+  return text === "" ? "" : text[0]?.toUpperCase() + text.slice(1);
+};
 
 /** The usual name of a trait with such values. */
 export const traitNameFor = (values: readonly string[], taken: readonly string[]): string => {
   const low = values.map(fold);
-  const found = known.find((k) => low.every((v) => k.words.includes(v) || v === "none") && low.some((v) => k.words.includes(v) && v !== "none"));
+  const found = known.find(
+    (k) =>
+      low.every((v) => k.words.includes(v) || v === "none") &&
+      low.some((v) => k.words.includes(v) && v !== "none"),
+  );
   const base = found?.name ?? "Choice";
   for (let i = 1; ; i++) {
     const name = i === 1 ? base : `${base} ${i}`;
@@ -34,24 +73,39 @@ export const traitNameFor = (values: readonly string[], taken: readonly string[]
 
 /** How many leading parts all lists share. */
 const shared = (lists: readonly (readonly string[])[], from: "start" | "end"): number => {
-  const at = (l: readonly string[], i: number) => fold((from === "start" ? l[i] : l[l.length - 1 - i]) ?? "");
+  const at = (l: readonly string[], i: number) =>
+    fold((from === "start" ? l[i] : l[l.length - 1 - i]) ?? "");
   const most = Math.min(...lists.map((l) => l.length));
   let n = 0;
   while (n < most && lists.every((l) => at(l, n) === at(lists[0] as readonly string[], n))) n++;
   return n;
 };
 
-const distinct = (list: readonly string[]): string[] => { const seen = new Map<string, string>(); for (const v of list) if (!seen.has(fold(v))) seen.set(fold(v), v); return [...seen.values()]; };
-const pick = (values: readonly string[], v: string): string => values.find((x) => fold(x) === fold(v)) ?? v;
+const distinct = (list: readonly string[]): string[] => {
+  const seen = new Map<string, string>();
+  for (const v of list) if (!seen.has(fold(v))) seen.set(fold(v), v);
+  return [...seen.values()];
+};
+const pick = (values: readonly string[], v: string): string =>
+  values.find((x) => fold(x) === fold(v)) ?? v;
 
 /** Every column that varies is a trait. */
-const byColumns = (component: string, columns: readonly (readonly string[])[], heads: readonly (string | null)[]): NamePlan => {
-  const traits: NamedTrait[] = [], rows: string[][] = Array.from({ length: columns[0]?.length ?? 0 }, () => []);
+const byColumns = (
+  component: string,
+  columns: readonly (readonly string[])[],
+  heads: readonly (string | null)[],
+): NamePlan => {
+  const traits: NamedTrait[] = [],
+    rows: string[][] = Array.from({ length: columns[0]?.length ?? 0 }, () => []);
   columns.forEach((column, c) => {
     const values = distinct(column);
     if (values.length < 2) return;
-    const taken = traits.map((t) => t.name), head = heads[c];
-    traits.push({ name: head && !taken.includes(head) ? head : traitNameFor(values, taken), values });
+    const taken = traits.map((t) => t.name),
+      head = heads[c];
+    traits.push({
+      name: head && !taken.includes(head) ? head : traitNameFor(values, taken),
+      values,
+    });
     column.forEach((v, i) => rows[i]?.push(pick(values, v)));
   });
   return { component, traits, rows };
@@ -59,25 +113,41 @@ const byColumns = (component: string, columns: readonly (readonly string[])[], h
 
 /** Names of the form “Size=large, Contact=none”. */
 const byPairs = (names: readonly string[]): NamePlan | null => {
-  const lists = names.map((n) => [...n.matchAll(/([^=,/|;]+)=([^=,/|;]+)/g)].map((m) => [(m[1] ?? "").trim(), (m[2] ?? "").trim()] as const));
+  const lists = names.map((n) =>
+    [...n.matchAll(/([^=,/|;]+)=([^=,/|;]+)/g)].map(
+      (m) => [(m[1] ?? "").trim(), (m[2] ?? "").trim()] as const,
+    ),
+  );
   if (lists.some((l) => l.length === 0)) return null;
   const keys = distinct(lists.flatMap((l) => l.map(([k]) => k)));
   const heads = names.map((n) => n.slice(0, n.search(/[^,/|;]+=/)).replace(/[\s,/|;:-]+$/, ""));
-  const columns = keys.map((k) => lists.map((l) => l.find(([key]) => fold(key) === fold(k))?.[1] ?? "none"));
-  return byColumns(sentence(wordsOf(heads[0] ?? "")), columns, keys.map((k) => sentence([k])));
+  const columns = keys.map((k) =>
+    lists.map((l) => l.find(([key]) => fold(key) === fold(k))?.[1] ?? "none"),
+  );
+  return byColumns(
+    sentence(wordsOf(heads[0] ?? "")),
+    columns,
+    keys.map((k) => sentence([k])),
+  );
 };
 
 /** Words that come and go: those that never stand together are values of one trait, others a yes or no each. */
 const byWords = (component: string, lists: readonly (readonly string[])[]): NamePlan => {
-  const words = distinct(lists.flat()), has = (l: readonly string[], w: string) => l.some((x) => fold(x) === fold(w));
+  const words = distinct(lists.flat()),
+    has = (l: readonly string[], w: string) => l.some((x) => fold(x) === fold(w));
   const groups: string[][] = [];
   for (const word of words) {
-    const fits = groups.find((g) => g.every((other) => !lists.some((l) => has(l, word) && has(l, other))));
-    if (fits) fits.push(word); else groups.push([word]);
+    const fits = groups.find((g) =>
+      g.every((other) => !lists.some((l) => has(l, word) && has(l, other))),
+    );
+    if (fits) fits.push(word);
+    else groups.push([word]);
   }
-  const traits: NamedTrait[] = [], rows: string[][] = lists.map(() => []);
+  const traits: NamedTrait[] = [],
+    rows: string[][] = lists.map(() => []);
   for (const group of groups) {
-    const taken = traits.map((t) => t.name), [only] = group;
+    const taken = traits.map((t) => t.name),
+      [only] = group;
     if (group.length === 1 && only !== undefined) {
       traits.push({ name: sentence([only]), values: ["no", "yes"] });
       lists.forEach((l, i) => rows[i]?.push(has(l, only) ? "yes" : "no"));
@@ -99,18 +169,37 @@ export const planFromNames = (names: readonly string[]): NamePlan => {
   const given = names.map((n) => n.trim().replace(/\.svg$/i, ""));
   const pairs = byPairs(given);
   if (pairs && pairs.traits.length) return { ...pairs, component: pairs.component || "Component" };
-  const strongly = given.map((n) => n.split(strong).map((p) => p.trim()).filter(Boolean));
-  for (const [lists, whole] of [[strongly, true], [given.map(wordsOf), false]] as const) {
+  const strongly = given.map((n) =>
+    n
+      .split(strong)
+      .map((p) => p.trim())
+      .filter(Boolean),
+  );
+  for (const [lists, whole] of [
+    [strongly, true],
+    [given.map(wordsOf), false],
+  ] as const) {
     const count = lists[0]?.length ?? 0;
     if (whole && (count < 2 || lists.some((l) => l.length !== count))) continue;
     const lead = Math.min(shared(lists, "start"), whole ? count : Infinity);
     // a shared end belongs to the component too, unless it would leave nothing of a name
-    const tail = Math.min(shared(lists, "end"), Math.max(0, Math.min(...lists.map((l) => l.length)) - lead));
-    const component = sentence([...(lists[0]?.slice(0, lead) ?? []), ...(tail ? (lists[0]?.slice(-tail) ?? []) : [])]) || "Component";
+    const tail = Math.min(
+      shared(lists, "end"),
+      Math.max(0, Math.min(...lists.map((l) => l.length)) - lead),
+    );
+    const component =
+      sentence([
+        ...(lists[0]?.slice(0, lead) ?? []),
+        ...(tail ? (lists[0]?.slice(-tail) ?? []) : []),
+      ]) || "Component";
     const middles = lists.map((l) => l.slice(lead, tail ? l.length - tail : undefined));
     const size = middles[0]?.length ?? 0;
     if (size > 0 && middles.every((m) => m.length === size)) {
-      const plan = byColumns(component, Array.from({ length: size }, (_, c) => middles.map((m) => m[c] as string)), []);
+      const plan = byColumns(
+        component,
+        Array.from({ length: size }, (_, c) => middles.map((m) => m[c] as string)),
+        [],
+      );
       if (new Set(plan.rows.map((r) => r.join("\n"))).size === names.length) return plan;
     }
     if (!whole) return byWords(component, middles);
@@ -122,12 +211,15 @@ export const planFromNames = (names: readonly string[]): NamePlan => {
 export const planProblems = (plan: NamePlan): { row: number; text: string }[] => {
   const out: { row: number; text: string }[] = [];
   if (plan.component.trim() === "") out.push({ row: -1, text: "The component needs a name." });
-  if (plan.traits.some((t) => t.name.trim() === "")) out.push({ row: -1, text: "Every trait needs a name." });
+  if (plan.traits.some((t) => t.name.trim() === ""))
+    out.push({ row: -1, text: "Every trait needs a name." });
   const seen = new Map<string, number>();
   plan.rows.forEach((row, i) => {
-    const key = row.map(fold).join("\n"), before = seen.get(key);
+    const key = row.map(fold).join("\n"),
+      before = seen.get(key);
     if (row.some((v) => v.trim() === "")) out.push({ row: i, text: "A value is missing." });
-    else if (before !== undefined) out.push({ row: i, text: `Drawing ${i + 1} has the same values as drawing ${before + 1}.` });
+    else if (before !== undefined)
+      out.push({ row: i, text: `Drawing ${i + 1} has the same values as drawing ${before + 1}.` });
     else seen.set(key, i);
   });
   return out;

@@ -5,23 +5,42 @@ import { findPlaced, toParent } from "./hit";
 import type { Placed } from "./types";
 
 /** An upright box; px. */
-export interface Rect { readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+export interface Rect {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
 
 /** The smallest upright box around some; null around none. */
 export const unite = (rects: readonly Rect[]): Rect | null => {
   if (rects.length === 0) return null;
-  const x = Math.min(...rects.map((r) => r.x)), y = Math.min(...rects.map((r) => r.y));
-  return { x, y, width: Math.max(...rects.map((r) => r.x + r.width)) - x, height: Math.max(...rects.map((r) => r.y + r.height)) - y };
+  const x = Math.min(...rects.map((r) => r.x)),
+    y = Math.min(...rects.map((r) => r.y));
+  return {
+    x,
+    y,
+    width: Math.max(...rects.map((r) => r.x + r.width)) - x,
+    height: Math.max(...rects.map((r) => r.y + r.height)) - y,
+  };
 };
 
 /** An affine map as SVG's matrix(a b c d e f). */
 export type Affine = readonly [number, number, number, number, number, number];
 
 /** A layer where it is shown: its size, and the map from its own coordinates to the piece's; px. */
-export interface Spot { readonly width: number; readonly height: number; readonly map: Affine; readonly parent: Affine }
+export interface Spot {
+  readonly width: number;
+  readonly height: number;
+  readonly map: Affine;
+  readonly parent: Affine;
+}
 
 const upright: Affine = [1, 0, 0, 1, 0, 0];
-export const mapPoint = (m: Affine, x: number, y: number): Pair => [m[0] * x + m[2] * y + m[4], m[1] * x + m[3] * y + m[5]];
+export const mapPoint = (m: Affine, x: number, y: number): Pair => [
+  m[0] * x + m[2] * y + m[4],
+  m[1] * x + m[3] * y + m[5],
+];
 /** A way in the piece as a way inside what a map leads out of. */
 export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
   const det = m[0] * m[3] - m[1] * m[2] || 1e-9;
@@ -32,7 +51,9 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
 export const mapOf = (p: Placed, parent: Affine = upright): Affine => {
   const place = toParent(p);
   const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
-  const [ox, oy] = at(0, 0), [ax, ay] = at(1, 0), [bx, by] = at(0, 1);
+  const [ox, oy] = at(0, 0),
+    [ax, ay] = at(1, 0),
+    [bx, by] = at(0, 1);
   return [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
 };
 
@@ -52,10 +73,17 @@ export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
 export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | undefined => {
   const way = (p: Placed): Placed[] | null => {
     if (p.layer.id === id) return [p];
-    for (const child of p.children) { const inner = way(child); if (inner) { inner.push(p); return inner; } }
+    for (const child of p.children) {
+      const inner = way(child);
+      if (inner) {
+        inner.push(p);
+        return inner;
+      }
+    }
     return null;
   };
-  let parent = around, spot: Spot | undefined;
+  let parent = around,
+    spot: Spot | undefined;
   for (const p of (way(root) ?? []).reverse()) {
     spot = { width: p.width, height: p.height, map: mapOf(p, parent), parent };
     parent = spot.map;
@@ -65,7 +93,8 @@ export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | u
 
 /** Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer, joined by "/". */
 export const spotAt = (root: Placed, path: string): Spot | undefined => {
-  let scene: Placed | null = root, spot: Spot | undefined;
+  let scene: Placed | null = root,
+    spot: Spot | undefined;
   for (const id of path.split("/")) {
     if (!scene) return undefined;
     spot = spotOf(scene, id, spot?.map ?? upright);
@@ -76,9 +105,16 @@ export const spotAt = (root: Placed, path: string): Spot | undefined => {
 
 /** The upright box around a layer, however it is turned and scaled. */
 export const spotBounds = ({ width, height, map }: Omit<Spot, "parent">): Rect => {
-  const corners = [mapPoint(map, 0, 0), mapPoint(map, width, 0), mapPoint(map, width, height), mapPoint(map, 0, height)];
-  const xs = corners.map((c) => c[0]), ys = corners.map((c) => c[1]);
-  const x = Math.min(...xs), y = Math.min(...ys);
+  const corners = [
+    mapPoint(map, 0, 0),
+    mapPoint(map, width, 0),
+    mapPoint(map, width, height),
+    mapPoint(map, 0, height),
+  ];
+  const xs = corners.map((c) => c[0]),
+    ys = corners.map((c) => c[1]);
+  const x = Math.min(...xs),
+    y = Math.min(...ys);
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };
 
@@ -87,11 +123,20 @@ const kept = new WeakMap<Placed, ReadonlyMap<Id, Rect>>();
 /** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
 export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => {
   let bounds = kept.get(root);
-  if (!bounds) kept.set(root, bounds = new Map([...spotsIn(root)].map(([id, spot]) => [id, spotBounds(spot)])));
+  if (!bounds)
+    kept.set(
+      root,
+      (bounds = new Map([...spotsIn(root)].map(([id, spot]) => [id, spotBounds(spot)]))),
+    );
   return bounds;
 };
 
-export interface Resize { readonly width: number; readonly height: number; readonly x: number; readonly y: number }
+export interface Resize {
+  readonly width: number;
+  readonly height: number;
+  readonly x: number;
+  readonly y: number;
+}
 
 /**
  * A layer after one of its edges was pulled: `growth` is by how much it grew in its own
@@ -99,18 +144,36 @@ export interface Resize { readonly width: number; readonly height: number; reado
  * The opposite edge stays where it is shown, or with `centred` the middle does; `ratio` keeps the proportions.
  * Sizes are whole px; the answer is the layer's new size and its new place in its parent.
  */
-export const resized = (p: Placed, direction: Pair, growth: Pair, how: { readonly ratio: boolean; readonly centred: boolean }): Resize => {
+export const resized = (
+  p: Placed,
+  direction: Pair,
+  growth: Pair,
+  how: { readonly ratio: boolean; readonly centred: boolean },
+): Resize => {
   const times = how.centred ? 2 : 1;
-  let width = Math.max(0, Math.round(p.width + growth[0] * times)), height = Math.max(0, Math.round(p.height + growth[1] * times));
+  let width = Math.max(0, Math.round(p.width + growth[0] * times)),
+    height = Math.max(0, Math.round(p.height + growth[1] * times));
   if (direction[0] === 0) width = p.width;
   if (direction[1] === 0) height = p.height;
   if (how.ratio && p.width > 0 && p.height > 0) {
-    const by = direction[0] === 0 ? height / p.height : direction[1] === 0 ? width / p.width : Math.max(width / p.width, height / p.height);
+    const by =
+      direction[0] === 0
+        ? height / p.height
+        : direction[1] === 0
+          ? width / p.width
+          : Math.max(width / p.width, height / p.height);
     width = Math.round(p.width * by);
     height = Math.round(p.height * by);
   }
   const anchor = (side: number) => (how.centred || side === 0 ? 0.5 : side > 0 ? 0 : 1);
-  const ax = anchor(direction[0]), ay = anchor(direction[1]);
-  const before = toParent(p)(p.width * ax, p.height * ay), after = toParent({ ...p, width, height })(width * ax, height * ay);
-  return { width, height, x: thousandths(p.x + before[0] - after[0]), y: thousandths(p.y + before[1] - after[1]) };
+  const ax = anchor(direction[0]),
+    ay = anchor(direction[1]);
+  const before = toParent(p)(p.width * ax, p.height * ay),
+    after = toParent({ ...p, width, height })(width * ax, height * ay);
+  return {
+    width,
+    height,
+    x: thousandths(p.x + before[0] - after[0]),
+    y: thousandths(p.y + before[1] - after[1]),
+  };
 };

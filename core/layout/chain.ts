@@ -4,9 +4,13 @@ import type { Placed } from "./types";
 /** The layers from a scene's root to the one at a path (copies, then the layer, joined by "/"), outermost first; empty when it is not there. */
 export const chainTo = (root: Placed, path: string): Hit[] => {
   const visit = (p: Placed, prefix: string): Hit[] | null => {
-    const here = prefix + p.layer.id, stop = { path: here, placed: p };
+    const here = prefix + p.layer.id,
+      stop = { path: here, placed: p };
     if (here === path) return [stop];
-    for (const c of p.children) { const found = visit(c, prefix); if (found) return [stop, ...found]; }
+    for (const c of p.children) {
+      const found = visit(c, prefix);
+      if (found) return [stop, ...found];
+    }
     const inside = p.nested && path.startsWith(`${here}/`) ? visit(p.nested, `${here}/`) : null;
     return inside && [stop, ...inside];
   };
@@ -14,4 +18,5 @@ export const chainTo = (root: Placed, path: string): Hit[] => {
 };
 
 /** The layer at a path of a scene; null when it is not there. */
-export const placedAt = (root: Placed, path: string): Placed | null => chainTo(root, path).at(-1)?.placed ?? null;
+export const placedAt = (root: Placed, path: string): Placed | null =>
+  chainTo(root, path).at(-1)?.placed ?? null;

@@ -6,18 +6,35 @@ import type { Four, Values } from "../properties/types";
  * Size of a layer at a width and height; px, undefined where the layer decides (then it is as large as its contents).
  * `raw` leaves its own limits out.
  */
-export type Measure = (node: Resolved, width: number | undefined, height: number | undefined, raw?: boolean) => { readonly width: number; readonly height: number };
+export type Measure = (
+  node: Resolved,
+  width: number | undefined,
+  height: number | undefined,
+  raw?: boolean,
+) => { readonly width: number; readonly height: number };
 
 /** A child in its place, with the size it has there; px. */
-export interface FlexChild { readonly node: Resolved; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
-export interface FlexResult { readonly width: number; readonly height: number; readonly children: readonly FlexChild[] }
+export interface FlexChild {
+  readonly node: Resolved;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+export interface FlexResult {
+  readonly width: number;
+  readonly height: number;
+  readonly children: readonly FlexChild[];
+}
 
 /** Whether a layer lays its children out in a row or column. */
-export const isArranged = (node: Resolved): boolean => node.layer.kind === "box" && node.values.arrange !== "free";
+export const isArranged = (node: Resolved): boolean =>
+  node.layer.kind === "box" && node.values.arrange !== "free";
 
 type Axis = "Width" | "Height";
 const modeOf = (v: Values, axis: Axis): unknown => v[axis === "Width" ? "widthMode" : "heightMode"];
-const sizeOf = (v: Values, axis: Axis): number => v[axis === "Width" ? "width" : "height"] as number;
+const sizeOf = (v: Values, axis: Axis): number =>
+  v[axis === "Width" ? "width" : "height"] as number;
 
 /** What padding takes up at the least. */
 export const padded = (node: Resolved, axis: Axis): number => {
@@ -29,10 +46,15 @@ export const padded = (node: Resolved, axis: Axis): number => {
 /** A size within a layer's own limits; the least wins over the most, and what is arranged is never smaller than its padding. */
 export const limited = (node: Resolved, axis: Axis, size: number): number => {
   const v = node.values;
-  return Math.max(v[`min${axis}`] as number, padded(node, axis), Math.min(v[`max${axis}`] as number, size));
+  return Math.max(
+    v[`min${axis}`] as number,
+    padded(node, axis),
+    Math.min(v[`max${axis}`] as number, size),
+  );
 };
 
-const limits = (node: Resolved, axis: Axis): boolean => node.values[`min${axis}`] !== 0 || (node.values[`max${axis}`] as number) < ENDLESS;
+const limits = (node: Resolved, axis: Axis): boolean =>
+  node.values[`min${axis}`] !== 0 || (node.values[`max${axis}`] as number) < ENDLESS;
 
 interface Item {
   readonly node: Resolved;
@@ -46,13 +68,29 @@ interface Item {
   cross: number;
 }
 
-interface Frame { readonly row: boolean; readonly mainAxis: Axis; readonly crossAxis: Axis; readonly gap: number; readonly before: number; readonly after: number; readonly crossBefore: number; readonly crossAfter: number }
+interface Frame {
+  readonly row: boolean;
+  readonly mainAxis: Axis;
+  readonly crossAxis: Axis;
+  readonly gap: number;
+  readonly before: number;
+  readonly after: number;
+  readonly crossBefore: number;
+  readonly crossAfter: number;
+}
 
 const frameOf = (v: Values): Frame => {
-  const row = v.arrange === "row", [top, right, bottom, left] = v.padding as Four;
+  const row = v.arrange === "row",
+    [top, right, bottom, left] = v.padding as Four;
   return {
-    row, mainAxis: row ? "Width" : "Height", crossAxis: row ? "Height" : "Width", gap: v.gap as number,
-    before: row ? left : top, after: row ? right : bottom, crossBefore: row ? top : left, crossAfter: row ? bottom : right,
+    row,
+    mainAxis: row ? "Width" : "Height",
+    crossAxis: row ? "Height" : "Width",
+    gap: v.gap as number,
+    before: row ? left : top,
+    after: row ? right : bottom,
+    crossBefore: row ? top : left,
+    crossAfter: row ? bottom : right,
   };
 };
 
@@ -60,14 +98,24 @@ const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)
 const gaps = (f: Frame, n: number): number => f.gap * Math.max(0, n - 1);
 
 /** Breaks items into lines that do not overflow (§9.3). */
-const linesOf = (items: readonly Item[], f: Frame, room: number | undefined, wraps: boolean): Item[][] => {
+const linesOf = (
+  items: readonly Item[],
+  f: Frame,
+  room: number | undefined,
+  wraps: boolean,
+): Item[][] => {
   if (!wraps || room === undefined) return items.length ? [[...items]] : [];
   const lines: Item[][] = [];
   let used = 0;
   for (const item of items) {
     const line = lines.at(-1);
-    if (!line || used + f.gap + item.wanted > room + 1e-6) { lines.push([item]); used = item.wanted; }
-    else { line.push(item); used += f.gap + item.wanted; }
+    if (!line || used + f.gap + item.wanted > room + 1e-6) {
+      lines.push([item]);
+      used = item.wanted;
+    } else {
+      line.push(item);
+      used += f.gap + item.wanted;
+    }
   }
   return lines;
 };
@@ -78,15 +126,22 @@ const grow = (line: readonly Item[], f: Frame, room: number): void => {
   if (sum(line.map((i) => i.wanted)) + gaps(f, line.length) >= room) return;
   let open = line.filter((i) => i.grow > 0 && i.base <= i.wanted);
   for (const item of open) item.main = item.base;
-  const initial = room - gaps(f, line.length) - sum(line.map((i) => (open.includes(i) ? i.base : i.wanted)));
+  const initial =
+    room - gaps(f, line.length) - sum(line.map((i) => (open.includes(i) ? i.base : i.wanted)));
   while (open.length) {
     const factors = sum(open.map((i) => i.grow));
-    let free = room - gaps(f, line.length) - sum(line.map((i) => (open.includes(i) ? i.base : i.main)));
+    let free =
+      room - gaps(f, line.length) - sum(line.map((i) => (open.includes(i) ? i.base : i.main)));
     if (factors < 1 && Math.abs(initial * factors) < Math.abs(free)) free = initial * factors;
-    const tries = open.map((item) => { const size = item.base + (free * item.grow) / factors; return { item, size, fits: limited(item.node, f.mainAxis, size) }; });
+    const tries = open.map((item) => {
+      const size = item.base + (free * item.grow) / factors;
+      return { item, size, fits: limited(item.node, f.mainAxis, size) };
+    });
     for (const t of tries) t.item.main = t.fits;
     const total = sum(tries.map((t) => t.fits - t.size));
-    const met = tries.filter((t) => (Math.abs(total) < 1e-9 ? true : total > 0 ? t.fits > t.size : t.fits < t.size));
+    const met = tries.filter((t) =>
+      Math.abs(total) < 1e-9 ? true : total > 0 ? t.fits > t.size : t.fits < t.size,
+    );
     open = open.filter((i) => !met.some((t) => t.item === i));
     if (Math.abs(total) < 1e-9) return;
   }
@@ -95,12 +150,20 @@ const grow = (line: readonly Item[], f: Frame, room: number): void => {
 /** Where a run of items begins and how far apart they lie beyond their gap (§9.5, CSS Box Alignment 3). */
 const spread = (justify: unknown, free: number, n: number): { start: number; between: number } => {
   switch (justify) {
-    case "centre": return { start: free / 2, between: 0 };
-    case "end": return { start: free, between: 0 };
-    case "between": return { start: 0, between: n > 1 && free > 0 ? free / (n - 1) : 0 };
-    case "around": return free > 0 ? { start: free / n / 2, between: free / n } : { start: 0, between: 0 };
-    case "evenly": return free > 0 ? { start: free / (n + 1), between: free / (n + 1) } : { start: 0, between: 0 };
-    default: return { start: 0, between: 0 };
+    case "centre":
+      return { start: free / 2, between: 0 };
+    case "end":
+      return { start: free, between: 0 };
+    case "between":
+      return { start: 0, between: n > 1 && free > 0 ? free / (n - 1) : 0 };
+    case "around":
+      return free > 0 ? { start: free / n / 2, between: free / n } : { start: 0, between: 0 };
+    case "evenly":
+      return free > 0
+        ? { start: free / (n + 1), between: free / (n + 1) }
+        : { start: 0, between: 0 };
+    default:
+      return { start: 0, between: 0 };
   }
 };
 
@@ -110,52 +173,122 @@ const spread = (justify: unknown, free: number, n: number): { start: number; bet
  * fixed, max-content or filling (basis 0 along, align-self: stretch across). Nothing is rounded to whole pixels.
  * `width` and `height` fix the outer size, undefined leaves it to the contents.
  */
-export const arrange = (node: Resolved, width: number | undefined, height: number | undefined, measure: Measure): FlexResult => {
-  const v = node.values, f = frameOf(v);
-  const outerMain = f.row ? width : height, outerCross = f.row ? height : width;
+export const arrange = (
+  node: Resolved,
+  width: number | undefined,
+  height: number | undefined,
+  measure: Measure,
+): FlexResult => {
+  const v = node.values,
+    f = frameOf(v);
+  const outerMain = f.row ? width : height,
+    outerCross = f.row ? height : width;
   const room = outerMain === undefined ? undefined : Math.max(0, outerMain - f.before - f.after);
-  const roomAcross = outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
+  const roomAcross =
+    outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
   const wraps = v.wrap as boolean;
   const shown = node.children.filter((c) => c.values.visible);
-  const size = (child: Resolved, main: number | undefined, cross: number | undefined) => { const raw = main === undefined && limits(child, f.mainAxis), s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw); return f.row ? { main: s.width, cross: s.height } : { main: s.height, cross: s.width }; };
+  const size = (child: Resolved, main: number | undefined, cross: number | undefined) => {
+    const raw = main === undefined && limits(child, f.mainAxis),
+      s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
+    return f.row ? { main: s.width, cross: s.height } : { main: s.height, cross: s.width };
+  };
 
-  const items = shown.filter((c) => !c.values.floats).map((child): Item => {
-    const c = child.values, along = modeOf(c, f.mainAxis), across = modeOf(c, f.crossAxis);
-    const fills = across === "stretch" || (v.align === "stretch" && across === "fit");
-    const cross = across === "fixed" ? limited(child, f.crossAxis, sizeOf(c, f.crossAxis)) : fills && !wraps && roomAcross !== undefined ? limited(child, f.crossAxis, roomAcross) : undefined;
-    // where the row fits its contents a filling child is as large as its own; columns of unknown height count it as nothing, as in CSS
-    const free = along === "stretch" && modeOf(v, f.mainAxis) !== "fit" && (room !== undefined || !f.row);
-    const base = Math.max(padded(child, f.mainAxis), along === "fixed" ? sizeOf(c, f.mainAxis) : free ? 0 : size(child, undefined, cross).main);
-    return { node: child, grow: along === "stretch" ? Math.max(1, c.grow as number) : (c.grow as number), fills, base, wanted: limited(child, f.mainAxis, base), main: 0, cross: cross ?? NaN };
-  });
+  const items = shown
+    .filter((c) => !c.values.floats)
+    .map((child): Item => {
+      const c = child.values,
+        along = modeOf(c, f.mainAxis),
+        across = modeOf(c, f.crossAxis);
+      const fills = across === "stretch" || (v.align === "stretch" && across === "fit");
+      const cross =
+        across === "fixed"
+          ? limited(child, f.crossAxis, sizeOf(c, f.crossAxis))
+          : fills && !wraps && roomAcross !== undefined
+            ? limited(child, f.crossAxis, roomAcross)
+            : undefined;
+      // where the row fits its contents a filling child is as large as its own; columns of unknown height count it as nothing, as in CSS
+      const free =
+        along === "stretch" && modeOf(v, f.mainAxis) !== "fit" && (room !== undefined || !f.row);
+      const base = Math.max(
+        padded(child, f.mainAxis),
+        along === "fixed" ? sizeOf(c, f.mainAxis) : free ? 0 : size(child, undefined, cross).main,
+      );
+      return {
+        node: child,
+        grow: along === "stretch" ? Math.max(1, c.grow as number) : (c.grow as number),
+        fills,
+        base,
+        wanted: limited(child, f.mainAxis, base),
+        main: 0,
+        cross: cross ?? NaN,
+      };
+    });
 
   const lines = linesOf(items, f, room, wraps);
-  const main = room ?? Math.max(0, ...lines.map((l) => sum(l.map((i) => i.wanted)) + gaps(f, l.length)));
+  const main =
+    room ?? Math.max(0, ...lines.map((l) => sum(l.map((i) => i.wanted)) + gaps(f, l.length)));
   for (const line of lines) grow(line, f, main);
-  for (const item of items) if (Number.isNaN(item.cross)) item.cross = limited(item.node, f.crossAxis, size(item.node, item.main, undefined).cross);
-  const heights = lines.map((line) => (lines.length === 1 && !wraps && roomAcross !== undefined ? roomAcross : Math.max(0, ...line.map((i) => i.cross))));
-  for (const [l, line] of lines.entries()) for (const item of line) if (item.fills) item.cross = limited(item.node, f.crossAxis, heights[l] as number);
+  for (const item of items)
+    if (Number.isNaN(item.cross))
+      item.cross = limited(item.node, f.crossAxis, size(item.node, item.main, undefined).cross);
+  const heights = lines.map((line) =>
+    lines.length === 1 && !wraps && roomAcross !== undefined
+      ? roomAcross
+      : Math.max(0, ...line.map((i) => i.cross)),
+  );
+  for (const [l, line] of lines.entries())
+    for (const item of line)
+      if (item.fills) item.cross = limited(item.node, f.crossAxis, heights[l] as number);
 
   const places = new Map<Resolved, FlexChild>();
   let down = f.crossBefore;
   for (const [l, line] of lines.entries()) {
     const tall = heights[l] as number;
-    const { start, between } = spread(v.justify, main - sum(line.map((i) => i.main)) - gaps(f, line.length), line.length);
+    const { start, between } = spread(
+      v.justify,
+      main - sum(line.map((i) => i.main)) - gaps(f, line.length),
+      line.length,
+    );
     let at = f.before + start;
     for (const item of line) {
-      const slack = tall - item.cross, off = item.fills ? 0 : v.align === "centre" ? slack / 2 : v.align === "end" ? slack : 0;
+      const slack = tall - item.cross,
+        off = item.fills ? 0 : v.align === "centre" ? slack / 2 : v.align === "end" ? slack : 0;
       const cross = down + off;
-      places.set(item.node, f.row ? { node: item.node, x: at, y: cross, width: item.main, height: item.cross } : { node: item.node, x: cross, y: at, width: item.cross, height: item.main });
+      places.set(
+        item.node,
+        f.row
+          ? { node: item.node, x: at, y: cross, width: item.main, height: item.cross }
+          : { node: item.node, x: cross, y: at, width: item.cross, height: item.main },
+      );
       at += item.main + f.gap + between;
     }
     down += tall + (l < lines.length - 1 ? f.gap : 0);
   }
-  const fullMain = outerMain ?? main + f.before + f.after, fullCross = outerCross ?? down + f.crossAfter;
+  const fullMain = outerMain ?? main + f.before + f.after,
+    fullCross = outerCross ?? down + f.crossAfter;
   const full = { width: f.row ? fullMain : fullCross, height: f.row ? fullCross : fullMain };
-  for (const child of shown) if (child.values.floats) {
-    const c = child.values, own = (axis: Axis): number | undefined => { const mode = modeOf(c, axis); return mode === "fixed" ? limited(child, axis, sizeOf(c, axis)) : mode === "stretch" ? (axis === "Width" ? full.width : full.height) : undefined; };
-    const s = measure(child, own("Width"), own("Height"));
-    places.set(child, { node: child, x: c.x as number, y: c.y as number, width: limited(child, "Width", s.width), height: limited(child, "Height", s.height) });
-  }
+  for (const child of shown)
+    if (child.values.floats) {
+      const c = child.values,
+        own = (axis: Axis): number | undefined => {
+          const mode = modeOf(c, axis);
+          return mode === "fixed"
+            ? limited(child, axis, sizeOf(c, axis))
+            : mode === "stretch"
+              ? axis === "Width"
+                ? full.width
+                : full.height
+              : undefined;
+        };
+      const s = measure(child, own("Width"), own("Height"));
+      places.set(child, {
+        node: child,
+        x: c.x as number,
+        y: c.y as number,
+        width: limited(child, "Width", s.width),
+        height: limited(child, "Height", s.height),
+      });
+    }
   return { ...full, children: shown.map((c) => places.get(c) as FlexChild) };
 };

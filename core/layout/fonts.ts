@@ -26,24 +26,41 @@ export const facesFor = (book: FontBook, family: string, weight: string): readon
   const exact = book[`${family}/${weight}`];
   if (exact) return exact;
   const wanted = Number(weight);
-  const weights = Object.keys(book).filter((k) => k.startsWith(`${family}/`)).map((k) => Number(k.slice(family.length + 1))).sort((a, b) => a - b);
-  const nearest = wanted > 500 ? (weights.find((w) => w >= wanted) ?? weights.at(-1)) : (weights.findLast((w) => w <= wanted) ?? weights[0]);
+  const weights = Object.keys(book)
+    .filter((k) => k.startsWith(`${family}/`))
+    .map((k) => Number(k.slice(family.length + 1)))
+    .sort((a, b) => a - b);
+  const nearest =
+    wanted > 500
+      ? (weights.find((w) => w >= wanted) ?? weights.at(-1))
+      : (weights.findLast((w) => w <= wanted) ?? weights[0]);
   if (nearest === undefined) return Object.values(book)[0] ?? [];
   return book[`${family}/${nearest}`] ?? [];
 };
 
-const serves = (face: Face, code: number): boolean => face.ranges.some(([from, to]) => code >= from && code <= to);
+const serves = (face: Face, code: number): boolean =>
+  face.ranges.some(([from, to]) => code >= from && code <= to);
 
 /** Wide scripts and pictographs take one em, everything else unknown six tenths: an estimate, since no shipped file has them. */
-const guess = (code: number): number => (code >= 0x1100 && (code <= 0x115f || (code >= 0x2e80 && code <= 0xffdc) || code >= 0x1f000) ? 1 : 0.6);
+const guess = (code: number): number =>
+  code >= 0x1100 && (code <= 0x115f || (code >= 0x2e80 && code <= 0xffdc) || code >= 0x1f000)
+    ? 1
+    : 0.6;
 
 /**
  * Width in px of a text on one line, as Chromium sets it with ligatures off, kerning on and geometric precision:
  * advances and pair kerning within each font file, letter spacing after every character.
  */
-export const widthOf = (faces: readonly Face[], text: string, size: number, spacing: number): number => {
-  let width = 0, count = 0;
-  let lastFace: Face | undefined, last = "";
+export const widthOf = (
+  faces: readonly Face[],
+  text: string,
+  size: number,
+  spacing: number,
+): number => {
+  let width = 0,
+    count = 0;
+  let lastFace: Face | undefined,
+    last = "";
   for (const char of text) {
     const code = char.codePointAt(0) ?? 0;
     const face = faces.find((f) => serves(f, code) && f.advances[char] !== undefined);
@@ -52,7 +69,8 @@ export const widthOf = (faces: readonly Face[], text: string, size: number, spac
       const scale = size / face.upm;
       width += (face.advances[char] ?? 0) * scale;
       if (face === lastFace) {
-        const l = face.left[last], r = face.right[char];
+        const l = face.left[last],
+          r = face.right[char];
         if (l !== undefined && r !== undefined) width += (face.kern[l]?.[r] ?? 0) * scale;
       }
     }

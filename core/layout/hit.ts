@@ -15,26 +15,37 @@ const pivotOf = (p: Placed): Pair => {
 
 /** A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its place. */
 export const toParent = (p: Placed): ((x: number, y: number) => [number, number]) => {
-  const [sx, sy] = p.values.scale as Pair, [cx, cy] = pivotOf(p);
+  const [sx, sy] = p.values.scale as Pair,
+    [cx, cy] = pivotOf(p);
   const angle = ((p.values.rotation as number) * Math.PI) / 180;
-  const cos = Math.cos(angle), sin = Math.sin(angle);
+  const cos = Math.cos(angle),
+    sin = Math.sin(angle);
   return (x, y) => {
-    const dx = (x - cx) * sx, dy = (y - cy) * sy;
+    const dx = (x - cx) * sx,
+      dy = (y - cy) * sy;
     return [p.x + cx + dx * cos - dy * sin, p.y + cy + dx * sin + dy * cos];
   };
 };
 
 /** A point seen from inside a layer: relative to its top left, with its rotation and scale about its pivot undone. */
 export const toLocal = (p: Placed, x: number, y: number): { x: number; y: number } => {
-  const lx = x - p.x, ly = y - p.y;
-  const angle = p.values.rotation as number, [sx, sy] = p.values.scale as Pair;
+  const lx = x - p.x,
+    ly = y - p.y;
+  const angle = p.values.rotation as number,
+    [sx, sy] = p.values.scale as Pair;
   if (!angle && sx === 1 && sy === 1) return { x: lx, y: ly };
-  const r = (-angle * Math.PI) / 180, [cx, cy] = pivotOf(p);
-  const dx = lx - cx, dy = ly - cy;
-  return { x: cx + (dx * Math.cos(r) - dy * Math.sin(r)) / (sx || 1e-9), y: cy + (dx * Math.sin(r) + dy * Math.cos(r)) / (sy || 1e-9) };
+  const r = (-angle * Math.PI) / 180,
+    [cx, cy] = pivotOf(p);
+  const dx = lx - cx,
+    dy = ly - cy;
+  return {
+    x: cx + (dx * Math.cos(r) - dy * Math.sin(r)) / (sx || 1e-9),
+    y: cy + (dx * Math.sin(r) + dy * Math.cos(r)) / (sy || 1e-9),
+  };
 };
 
-const inEllipse = (x: number, y: number, w: number, h: number): boolean => ((x - w / 2) / (w / 2)) ** 2 + ((y - h / 2) / (h / 2)) ** 2 <= 1;
+const inEllipse = (x: number, y: number, w: number, h: number): boolean =>
+  ((x - w / 2) / (w / 2)) ** 2 + ((y - h / 2) / (h / 2)) ** 2 <= 1;
 
 const inRounded = (x: number, y: number, w: number, h: number, radius: Four): boolean => {
   if (x < 0 || y < 0 || x > w || y > h) return false;
@@ -54,8 +65,14 @@ const onSelf = (p: Placed, x: number, y: number): boolean => {
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
   if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
   // a line is thin: the pointer may miss it a little
-  if (p.layer.kind === "line") return x >= -3 && x <= p.width + 3 && Math.abs(y - p.height / 2) <= Math.max(4, (p.values.borderWidth as number) / 2 + 2);
-  if (p.layer.kind === "box" || p.layer.kind === "picture") return inRounded(x, y, p.width, p.height, p.values.radius as Four);
+  if (p.layer.kind === "line")
+    return (
+      x >= -3 &&
+      x <= p.width + 3 &&
+      Math.abs(y - p.height / 2) <= Math.max(4, (p.values.borderWidth as number) / 2 + 2)
+    );
+  if (p.layer.kind === "box" || p.layer.kind === "picture")
+    return inRounded(x, y, p.width, p.height, p.values.radius as Four);
   return x >= 0 && y >= 0 && x <= p.width && y <= p.height;
 };
 
@@ -63,7 +80,13 @@ const onSelf = (p: Placed, x: number, y: number): boolean => {
  * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not hit.
  * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen through.
  */
-export const hitTest = (root: Placed, x: number, y: number, prefix = "", skip?: (id: string) => boolean): Hit | null => {
+export const hitTest = (
+  root: Placed,
+  x: number,
+  y: number,
+  prefix = "",
+  skip?: (id: string) => boolean,
+): Hit | null => {
   if (root.presence === 0 || (prefix === "" && skip?.(root.layer.id))) return null;
   const local = toLocal(root, x, y);
   const path = prefix + root.layer.id;
@@ -81,7 +104,12 @@ export const hitTest = (root: Placed, x: number, y: number, prefix = "", skip?: 
 };
 
 /** The placed layer with an id in one piece's tree (not inside instances), and its place relative to the root; px. */
-export const findPlaced = (root: Placed, id: string, x = 0, y = 0): { placed: Placed; x: number; y: number } | null => {
+export const findPlaced = (
+  root: Placed,
+  id: string,
+  x = 0,
+  y = 0,
+): { placed: Placed; x: number; y: number } | null => {
   const at = { placed: root, x: x + root.x, y: y + root.y };
   if (root.layer.id === id) return at;
   for (const child of root.children) {

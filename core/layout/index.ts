@@ -1,4 +1,15 @@
-export { boundsIn, mapOf, mapPoint, resized, spotAt, spotBounds, spotOf, spotsIn, unite, wayInto } from "./bounds";
+export {
+  boundsIn,
+  mapOf,
+  mapPoint,
+  resized,
+  spotAt,
+  spotBounds,
+  spotOf,
+  spotsIn,
+  unite,
+  wayInto,
+} from "./bounds";
 export type { Affine, Rect, Resize, Spot } from "./bounds";
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";

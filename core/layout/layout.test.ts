@@ -11,7 +11,9 @@ import { Builder } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
 
 let env: LayoutEnv;
-beforeAll(async () => { env = await testEnv(); });
+beforeAll(async () => {
+  env = await testEnv();
+});
 
 const placed = (b: Builder): Placed => {
   const tree = new Resolver().tree(b.project, b.at, {});
@@ -20,7 +22,12 @@ const placed = (b: Builder): Placed => {
 };
 const box = (p: Placed, id: string) => {
   const found = findPlaced(p, id);
-  return found && [found.x, found.y, found.placed.width, found.placed.height].map((n) => Math.round(n * 100) / 100);
+  return (
+    found &&
+    [found.x, found.y, found.placed.width, found.placed.height].map(
+      (n) => Math.round(n * 100) / 100,
+    )
+  );
 };
 const piece = (values: Record<string, Value>) => {
   const b = new Builder();
@@ -48,23 +55,39 @@ describe("free arrangement", () => {
   it("children follow the edges they are tied to when a copy is larger than drawn", () => {
     const b = piece({ width: 100, height: 40 });
     const component = b.at;
-    const ids = ["start", "end", "centre", "both", "scale"].map((followX) => b.layer("box", { x: 10, y: 0, width: 20, height: 10, followX }));
+    const ids = ["start", "end", "centre", "both", "scale"].map((followX) =>
+      b.layer("box", { x: 10, y: 0, width: 20, height: 10, followX }),
+    );
     b.new("component", "Around");
     const copy = b.layer("instance", { component, width: 200, widthMode: "fixed" });
     const root = findPlaced(placed(b), copy)?.placed.nested as Placed;
-    expect(ids.map((id) => box(root, id)?.slice(0, 3))).toEqual([[10, 0, 20], [110, 0, 20], [60, 0, 20], [10, 0, 120], [20, 0, 40]]);
+    expect(ids.map((id) => box(root, id)?.slice(0, 3))).toEqual([
+      [10, 0, 20],
+      [110, 0, 20],
+      [60, 0, 20],
+      [10, 0, 120],
+      [20, 0, 40],
+    ]);
   });
 
   it("raised layers are painted later, whatever their place in the tree", () => {
     const b = piece({});
-    const one = b.layer("box", { stack: 1 }), two = b.layer("box");
+    const one = b.layer("box", { stack: 1 }),
+      two = b.layer("box");
     expect(placed(b).children.map((c) => c.layer.id)).toEqual([two, one]);
   });
 });
 
 describe("rows and columns", () => {
   it("follow CSS flexbox: gap, padding, alignment, filling, floating", () => {
-    const b = piece({ width: 300, height: 80, arrange: "row", gap: 10, padding: [5, 20, 5, 20], align: "centre" });
+    const b = piece({
+      width: 300,
+      height: 80,
+      arrange: "row",
+      gap: 10,
+      padding: [5, 20, 5, 20],
+      align: "centre",
+    });
     const a = b.layer("box", { width: 50, height: 20 });
     const fill = b.layer("box", { widthMode: "stretch", height: 40 });
     const tall = b.layer("box", { width: 30, heightMode: "stretch" });
@@ -77,9 +100,20 @@ describe("rows and columns", () => {
   });
 
   it("a fitting row grows with its text, and a nested column is laid out inside", () => {
-    const b = piece({ widthMode: "fit", heightMode: "fit", arrange: "row", gap: 8, padding: [4, 4, 4, 4] });
+    const b = piece({
+      widthMode: "fit",
+      heightMode: "fit",
+      arrange: "row",
+      gap: 8,
+      padding: [4, 4, 4, 4],
+    });
     const text = b.layer("text", { text: "Boarding now", size: 20 });
-    const column = b.layer("box", { widthMode: "fit", heightMode: "fit", arrange: "column", gap: 2 });
+    const column = b.layer("box", {
+      widthMode: "fit",
+      heightMode: "fit",
+      arrange: "column",
+      gap: 2,
+    });
     b.layer("box", { width: 10, height: 10 }, column);
     const last = b.layer("box", { width: 16, height: 12 }, column);
     const p = placed(b);
@@ -108,25 +142,43 @@ describe("text", () => {
     const long = setText(env.fonts, values({ text: "Saltholmsundferry" }), 60);
     expect(long.lines.length).toBeGreaterThan(1);
     expect(long.lines.map((l) => l.text).join("")).toBe("Saltholmsundferry");
-    expect(setText(env.fonts, values({ text: "one\n\ntwo" }), undefined).lines.map((l) => l.text)).toEqual(["one", "", "two"]);
+    expect(
+      setText(env.fonts, values({ text: "one\n\ntwo" }), undefined).lines.map((l) => l.text),
+    ).toEqual(["one", "", "two"]);
   });
 
   it("no line is wider than the room, and no word is lost", () => {
     const word = fc.stringMatching(/^[a-zA-Z]{1,9}$/);
-    fc.assert(fc.property(fc.array(word, { minLength: 1, maxLength: 12 }), fc.integer({ min: 30, max: 300 }), (words, width) => {
-      const set = setText(env.fonts, values({ text: words.join(" ") }), width);
-      for (const line of set.lines) expect(line.text.length === 1 || line.width <= width + 0.02).toBe(true);
-      expect(set.lines.map((l) => l.text).join("").replaceAll(" ", "")).toBe(words.join(""));
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(word, { minLength: 1, maxLength: 12 }),
+        fc.integer({ min: 30, max: 300 }),
+        (words, width) => {
+          const set = setText(env.fonts, values({ text: words.join(" ") }), width);
+          for (const line of set.lines)
+            expect(line.text.length === 1 || line.width <= width + 0.02).toBe(true);
+          expect(
+            set.lines
+              .map((l) => l.text)
+              .join("")
+              .replaceAll(" ", ""),
+          ).toBe(words.join(""));
+        },
+      ),
+    );
   });
 
   it("aligns lines, kerns pairs, adds letter spacing", () => {
     const centred = setText(env.fonts, values({ text: "Ferry", alignText: "centre" }), 200);
     expect(centred.lines[0]?.x).toBeCloseTo((200 - (centred.lines[0]?.width ?? 0)) / 2, 6);
     const faces = facesFor(env.fonts, "Hanken Grotesk", "400");
-    expect(widthOf(faces, "AV", 100, 0)).toBeLessThan(widthOf(faces, "A", 100, 0) + widthOf(faces, "V", 100, 0));
+    expect(widthOf(faces, "AV", 100, 0)).toBeLessThan(
+      widthOf(faces, "A", 100, 0) + widthOf(faces, "V", 100, 0),
+    );
     expect(widthOf(faces, "dock", 16, 2)).toBeCloseTo(widthOf(faces, "dock", 16, 0) + 8, 6);
-    expect(facesFor(env.fonts, "Source Serif 4", "700")).toBe(facesFor(env.fonts, "Source Serif 4", "600"));
+    expect(facesFor(env.fonts, "Source Serif 4", "700")).toBe(
+      facesFor(env.fonts, "Source Serif 4", "600"),
+    );
   });
 });
 

@@ -39,16 +39,28 @@ const breakLines = (paragraph: string, limit: number, measure: (t: string) => nu
 };
 
 const cased: Readonly<Record<string, (t: string) => string>> = {
-  capitals: (t) => t.toUpperCase(), small: (t) => t.toLowerCase(),
-  "each word": (t) => t.replace(/(^|[\s\u00a0([{"'“‘-])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase()),
+  capitals: (t) => t.toUpperCase(),
+  small: (t) => t.toLowerCase(),
+  "each word": (t) =>
+    t.replace(
+      /(^|[\s\u00a0([{"'“‘-])(\p{L})/gu,
+      (_, before: string, letter: string) => before + letter.toUpperCase(),
+    ),
 };
 
 /** Cuts lines that are more than fit, and ends the last with an ellipsis; a text of one line does not wrap at all. */
-const cutLines = (rows: readonly string[], paragraphs: readonly string[], most: number, limit: number, measure: (t: string) => number): readonly string[] => {
+const cutLines = (
+  rows: readonly string[],
+  paragraphs: readonly string[],
+  most: number,
+  limit: number,
+  measure: (t: string) => number,
+): readonly string[] => {
   if (rows.length <= most) return rows;
   const kept = rows.slice(0, most);
   let last = most === 1 ? (paragraphs[0] ?? "") : `${kept[most - 1] ?? ""} ${rows[most] ?? ""}`;
-  while (last !== "" && measure(`${last.trimEnd()}…`) > limit + 0.01) last = [...last].slice(0, -1).join("");
+  while (last !== "" && measure(`${last.trimEnd()}…`) > limit + 0.01)
+    last = [...last].slice(0, -1).join("");
   return [...kept.slice(0, -1), `${last.trimEnd()}…`];
 };
 
@@ -56,25 +68,46 @@ const cutLines = (rows: readonly string[], paragraphs: readonly string[], most: 
  * Sets a text layer's text in a width (undefined: as wide as it wants) and a height (undefined: as high as it wants).
  * A fit layer breaks only at line feeds, others wrap, or end in an ellipsis where their lines are too many. Line boxes are size × line height high, the baseline placed as CSS does (half leading above).
  */
-export const setText = (book: FontBook, values: Values, width: number | undefined, height?: number): SetText => {
-  const size = values.size as number, spacing = values.spacing as number;
+export const setText = (
+  book: FontBook,
+  values: Values,
+  width: number | undefined,
+  height?: number,
+): SetText => {
+  const size = values.size as number,
+    spacing = values.spacing as number;
   const faces = facesFor(book, values.font as string, values.weight as string);
   const measure = (t: string) => widthOf(faces, t, size, spacing);
   const text = values.text as string;
   const paragraphs = (cased[values.letters as string]?.(text) ?? text).split("\n");
   const step = size * (values.lineHeight as number);
-  const wrapped = width === undefined ? paragraphs : paragraphs.flatMap((p) => breakLines(p, width + 0.01, measure));
+  const wrapped =
+    width === undefined
+      ? paragraphs
+      : paragraphs.flatMap((p) => breakLines(p, width + 0.01, measure));
   const most = height === undefined ? 1 : Math.max(1, Math.floor((height + 0.01) / step));
-  const rows = width === undefined || values.tooLong !== "ellipsis" ? wrapped : cutLines(wrapped, paragraphs, most, width, measure);
+  const rows =
+    width === undefined || values.tooLong !== "ellipsis"
+      ? wrapped
+      : cutLines(wrapped, paragraphs, most, width, measure);
   const widths = rows.map(measure);
   const box = width ?? Math.max(0, ...widths);
   const face = faces[0];
   const ascent = face ? (face.ascent / face.upm) * size : size * 0.8;
   const descent = face ? (-face.descent / face.upm) * size : size * 0.2;
   const total = step * rows.length;
-  const down = height === undefined ? 0 : (height - total) * (values.alignDown === "middle" ? 0.5 : values.alignDown === "bottom" ? 1 : 0);
+  const down =
+    height === undefined
+      ? 0
+      : (height - total) *
+        (values.alignDown === "middle" ? 0.5 : values.alignDown === "bottom" ? 1 : 0);
   const first = down + (step - ascent - descent) / 2 + ascent;
   const slack = values.alignText === "centre" ? 0.5 : values.alignText === "end" ? 1 : 0;
-  const lines = rows.map((text, i): Line => ({ text, width: widths[i] ?? 0, x: (box - (widths[i] ?? 0)) * slack, baseline: first + i * step }));
+  const lines = rows.map((text, i): Line => ({
+    text,
+    width: widths[i] ?? 0,
+    x: (box - (widths[i] ?? 0)) * slack,
+    baseline: first + i * step,
+  }));
   return { lines, width: box, height: total };
 };

@@ -24,11 +24,19 @@ export interface Placed {
   /** of a copy in motion: the values its own shapes are still made from, null while those change too; not there at rest */
   readonly shapes?: Values | null | undefined;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
-  readonly dissolve: { readonly from: Placed; readonly progress: number; /** only its own shapes dissolve: what is inside it is there all the time */ readonly own?: boolean; /** it is not mixed but comes over the old one, pushes it away, or rises out of it; in a direction */ readonly way?: "slide" | "push" | "rise"; readonly to?: "left" | "right" | "up" | "down" } | null;
+  readonly dissolve: {
+    readonly from: Placed;
+    readonly progress: number;
+    /** only its own shapes dissolve: what is inside it is there all the time */ readonly own?: boolean;
+    /** it is not mixed but comes over the old one, pushes it away, or rises out of it; in a direction */ readonly way?:
+      "slide" | "push" | "rise";
+    readonly to?: "left" | "right" | "up" | "down";
+  } | null;
 }
 
 /** Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them. */
-export const clipsChildren = (p: Placed): boolean => p.values.clip === true || (p.values.scrolls !== undefined && p.values.scrolls !== "no");
+export const clipsChildren = (p: Placed): boolean =>
+  p.values.clip === true || (p.values.scrolls !== undefined && p.values.scrolls !== "no");
 
 /** The insides of a layer at a size. */
 export interface Box {

@@ -13,13 +13,16 @@ const sorted = new WeakMap<object, readonly Look[]>();
 export const looksOf = (piece: Piece): readonly Look[] => {
   const known = sorted.get(piece.looks);
   if (known) return known;
-  const list = Object.values(piece.looks).sort((a, b) => specificity(a.when) - specificity(b.when) || byOrder(a, b));
+  const list = Object.values(piece.looks).sort(
+    (a, b) => specificity(a.when) - specificity(b.when) || byOrder(a, b),
+  );
   sorted.set(piece.looks, list);
   return list;
 };
 
 /** The looks that hold in a variant, weakest first. */
-export const looksIn = (piece: Piece, variant: Variant): Look[] => looksOf(piece).filter((l) => meets(l.when, variant));
+export const looksIn = (piece: Piece, variant: Variant): Look[] =>
+  looksOf(piece).filter((l) => meets(l.when, variant));
 
 /** What the looks say about one layer, weakest first. Equal inputs give equal object identities, so results can be kept. */
 export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => {
@@ -32,11 +35,15 @@ export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => 
 };
 
 /** The values of every property of a layer, from its kind's defaults and the given changes, weakest first. */
-export const cascade = (layer: Layer, changes: readonly Values[]): Values => Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
+export const cascade = (layer: Layer, changes: readonly Values[]): Values =>
+  Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
 
 /** All values of one layer in one variant, tokens and assets put in. */
 export const valuesIn = (named: Named, piece: Piece, variant: Variant, layer: Layer): Values =>
-  cascade(layer, changesIn(looksIn(piece, variant), layer.id).map((c) => settle(named, c)));
+  cascade(
+    layer,
+    changesIn(looksIn(piece, variant), layer.id).map((c) => settle(named, c)),
+  );
 
 /** A value, or the token it is bound to, and where it comes from. */
 export interface Origin {
@@ -52,23 +59,48 @@ export interface Origin {
 }
 
 /** What one look says about a property of a layer, itself or by a text style. */
-const saidBy = (named: Named, look: Look, layer: Id, key: string): { said: Said | undefined; styled: boolean } => {
+const saidBy = (
+  named: Named,
+  look: Look,
+  layer: Id,
+  key: string,
+): { said: Said | undefined; styled: boolean } => {
   const changes = look.changes[layer];
   const said = changes?.[key];
-  if (said !== undefined || changes?.style === undefined || !(styleKeys as readonly string[]).includes(key)) return { said, styled: false };
+  if (
+    said !== undefined ||
+    changes?.style === undefined ||
+    !(styleKeys as readonly string[]).includes(key)
+  )
+    return { said, styled: false };
   return { said: settle(named, changes)[key], styled: true };
 };
 
 /** Resolves one property with its origin: which look won, which said something else and lost. */
-export const originOf = (named: Named, piece: Piece, variant: Variant, layer: Layer, key: string): Origin => {
-  const saying = looksIn(piece, variant).map((look) => ({ look, ...saidBy(named, look, layer.id, key) })).filter((s) => s.said !== undefined).reverse();
+export const originOf = (
+  named: Named,
+  piece: Piece,
+  variant: Variant,
+  layer: Layer,
+  key: string,
+): Origin => {
+  const saying = looksIn(piece, variant)
+    .map((look) => ({ look, ...saidBy(named, look, layer.id, key) }))
+    .filter((s) => s.said !== undefined)
+    .reverse();
   const winner = saying[0];
-  const fallback = key.startsWith(TRAIT) || key.startsWith(OPTION) ? undefined : (defaultsOf(layer.kind)[key] ?? property(key)?.fallback);
+  const fallback =
+    key.startsWith(TRAIT) || key.startsWith(OPTION)
+      ? undefined
+      : (defaultsOf(layer.kind)[key] ?? property(key)?.fallback);
   return {
     value: winner ? winner.said : fallback,
     from: winner?.look.id ?? null,
     styled: winner?.styled ?? false,
     hidden: saying.slice(1).map((s) => s.look.id),
-    own: winner !== undefined && (sameCondition(winner.look.when, suggestedScope(piece, variant)) || sameCondition(winner.look.when, onlyScope(piece, variant))),
+    own:
+      winner !== undefined &&
+      (sameCondition(winner.look.when, suggestedScope(piece, variant)) ||
+        sameCondition(winner.look.when, onlyScope(piece, variant))),
   };
 };

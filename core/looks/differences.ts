@@ -9,17 +9,30 @@ import { ROOT } from "../project/types";
 import type { Id, Layer, Piece, Project, Variant } from "../project/types";
 
 /** A property in which a layer differs between two variants. */
-export interface Difference { readonly layer: Layer; readonly key: string; readonly from: Said | undefined; readonly to: Said | undefined }
+export interface Difference {
+  readonly layer: Layer;
+  readonly key: string;
+  readonly from: Said | undefined;
+  readonly to: Said | undefined;
+}
 
 /** In what two variants differ, in the order of the tree from front to back, then of the registry. */
-export const differencesBetween = (named: Named, piece: Piece, a: Variant, b: Variant): Difference[] => {
+export const differencesBetween = (
+  named: Named,
+  piece: Piece,
+  a: Variant,
+  b: Variant,
+): Difference[] => {
   const out: Difference[] = [];
   const visit = (id: Id) => {
     const layer = piece.layers[id];
     if (!layer) return;
-    const keys = new Set(Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[id] ?? {})));
+    const keys = new Set(
+      Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[id] ?? {})),
+    );
     for (const key of keys) {
-      const from = originOf(named, piece, a, layer, key).value, to = originOf(named, piece, b, layer, key).value;
+      const from = originOf(named, piece, a, layer, key).value,
+        to = originOf(named, piece, b, layer, key).value;
       if (JSON.stringify(from) !== JSON.stringify(to)) out.push({ layer, key, from, to });
     }
     for (const child of [...(childrenOf(piece).get(id) ?? [])].reverse()) visit(child.id);
@@ -32,15 +45,18 @@ export const differencesBetween = (named: Named, piece: Piece, a: Variant, b: Va
 const words = (project: Project, key: string, said: Said | undefined): string => {
   if (said === undefined) return "nothing of its own";
   if (isBound(said)) return project.tokens[said.token]?.name ?? "a removed token";
-  if (typeof said === "string" && (key === "icon" || key === "picture")) return project.assets[said]?.name ?? "none";
+  if (typeof said === "string" && (key === "icon" || key === "picture"))
+    return project.assets[said]?.name ?? "none";
   if (typeof said === "string" && key === "text") return `“${said}”`;
   return showValue(said);
 };
 
 /** A difference as a sentence part: "Knob: x from 4 to 32". What has no words of its own is called changed. */
 export const differenceText = (project: Project, d: Difference): string => {
-  if (d.key === "visible") return `${d.layer.name} is ${d.to === false ? "not shown any more" : "shown"}`;
+  if (d.key === "visible")
+    return `${d.layer.name} is ${d.to === false ? "not shown any more" : "shown"}`;
   if (d.key === "shape") return `${d.layer.name}: another shape`;
-  if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION)) return `${d.layer.name}: set differently`;
+  if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION))
+    return `${d.layer.name}: set differently`;
   return `${d.layer.name}: ${property(d.key)?.label ?? d.key} from ${words(project, d.key, d.from)} to ${words(project, d.key, d.to)}`;
 };

@@ -12,17 +12,28 @@ const nested = (depth: number, copies: number): Project => {
     const layers: Record<string, Layer> = { ...piece.layers };
     const changes: Record<string, Record<string, string>> = {};
     for (let c = 0; c < copies && d < depth - 1; c++) {
-      layers[`copy${c}`] = { id: `copy${c}`, kind: "instance", name: `Copy ${c}`, parent: "root", order: "a1" };
+      layers[`copy${c}`] = {
+        id: `copy${c}`,
+        kind: "instance",
+        name: `Copy ${c}`,
+        parent: "root",
+        order: "a1",
+      };
       changes[`copy${c}`] = { component: `hull${d + 1}` };
     }
     const base = piece.looks.base;
     if (!base) continue;
-    pieces[piece.id] = { ...piece, layers, looks: { base: { ...base, changes: { ...base.changes, ...changes } } } };
+    pieces[piece.id] = {
+      ...piece,
+      layers,
+      looks: { base: { ...base, changes: { ...base.changes, ...changes } } },
+    };
   }
   return { ...emptyProject("Shipyard"), pieces };
 };
 
-const count = (node: Resolved | null): number => (node ? 1 + node.children.reduce((n, c) => n + count(c), 0) + count(node.nested) : 0);
+const count = (node: Resolved | null): number =>
+  node ? 1 + node.children.reduce((n, c) => n + count(c), 0) + count(node.nested) : 0;
 
 describe("pieces that place one another many times over", () => {
   it("are resolved as far as a computer can hold them, the same each time", () => {

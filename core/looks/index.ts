@@ -1,10 +1,39 @@
 export { changesIn, looksIn, looksOf, originOf, valuesIn } from "./cascade";
 export type { Origin } from "./cascade";
-export { around, exactly, lookFor, onlyScope, reached, reachesFor, reachOf, sameConditions, scopesFor, suggestedScope } from "./scope";
+export {
+  around,
+  exactly,
+  lookFor,
+  onlyScope,
+  reached,
+  reachesFor,
+  reachOf,
+  sameConditions,
+  scopesFor,
+  suggestedScope,
+} from "./scope";
 export type { Reach, Scope } from "./scope";
 export { childrenOf, overridesFrom, Resolver, startOf } from "./tree";
 export type { Resolved, Running } from "./tree";
-export { conditionShort, conditionText, isUnused, meets, MOST_VARIANTS, nameNote, restingVariant, restOf, sameCondition, specificity, traitsOf, unusedBy, valuesOf, variantFrom, variantKey, variantName, variantsOf } from "./variants";
+export {
+  conditionShort,
+  conditionText,
+  isUnused,
+  meets,
+  MOST_VARIANTS,
+  nameNote,
+  restingVariant,
+  restOf,
+  sameCondition,
+  specificity,
+  traitsOf,
+  unusedBy,
+  valuesOf,
+  variantFrom,
+  variantKey,
+  variantName,
+  variantsOf,
+} from "./variants";
 export { boundValue, settle, tokensFor, tokenValue } from "./tokens";
 export type { Named } from "./tokens";
 export { differencesBetween, differenceText } from "./differences";

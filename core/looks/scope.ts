@@ -10,7 +10,8 @@ export interface Scope {
 }
 
 /** The variants a condition covers. */
-export const reachOf = (piece: Piece, when: Condition): Variant[] => variantsOf(piece).filter((v) => meets(when, v));
+export const reachOf = (piece: Piece, when: Condition): Variant[] =>
+  variantsOf(piece).filter((v) => meets(when, v));
 
 /**
  * The scope suggested for an edit made while looking at a variant: the trait values in which it differs from
@@ -18,7 +19,11 @@ export const reachOf = (piece: Piece, when: Condition): Variant[] => variantsOf(
  */
 export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
   const rest = restingVariant(piece);
-  return Object.fromEntries(traitsOf(piece).filter((t) => variant[t.id] !== rest[t.id]).map((t) => [t.id, [variant[t.id] as string]]));
+  return Object.fromEntries(
+    traitsOf(piece)
+      .filter((t) => variant[t.id] !== rest[t.id])
+      .map((t) => [t.id, [variant[t.id] as string]]),
+  );
 };
 
 /** The condition that holds in one variant only. */
@@ -37,27 +42,39 @@ export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
     if (!conditions.some((c) => sameCondition(c, when))) conditions.push(when);
   }
   return conditions
-    .map((when) => ({ when, reach: reachOf(piece, when).length, suggested: sameCondition(when, suggested) }))
+    .map((when) => ({
+      when,
+      reach: reachOf(piece, when).length,
+      suggested: sameCondition(when, suggested),
+    }))
     .sort((a, b) => b.reach - a.reach);
 };
 
 /** The look that holds exactly under a condition, if there is one. */
-export const lookFor = (piece: Piece, when: Condition): Look | undefined => Object.values(piece.looks).find((l) => sameCondition(l.when, when));
+export const lookFor = (piece: Piece, when: Condition): Look | undefined =>
+  Object.values(piece.looks).find((l) => sameCondition(l.when, when));
 
 /** The narrowest condition that all the given variants meet: for each trait, the values they have. */
 export const around = (piece: Piece, variants: readonly Variant[]): Condition => {
   const out: Record<string, string[]> = {};
   for (const trait of traitsOf(piece)) {
-    const has = valuesOf(trait).map((v) => v.id).filter((id) => variants.some((v) => v[trait.id] === id));
+    const has = valuesOf(trait)
+      .map((v) => v.id)
+      .filter((id) => variants.some((v) => v[trait.id] === id));
     if (has.length < valuesOf(trait).length) out[trait.id] = has;
   }
   return out;
 };
 
 /** Conditions an edit is made in at once, and the variants they reach together. */
-export interface Reach { readonly whens: readonly Condition[]; readonly reach: number; readonly suggested: boolean }
+export interface Reach {
+  readonly whens: readonly Condition[];
+  readonly reach: number;
+  readonly suggested: boolean;
+}
 
-const reachOfAll = (piece: Piece, whens: readonly Condition[]): number => variantsOf(piece).filter((v) => whens.some((w) => meets(w, v))).length;
+const reachOfAll = (piece: Piece, whens: readonly Condition[]): number =>
+  variantsOf(piece).filter((v) => whens.some((w) => meets(w, v))).length;
 
 /**
  * What can be offered for an edit of several chosen variants, from wide to narrow: everything; the narrowest condition
@@ -66,22 +83,40 @@ const reachOfAll = (piece: Piece, whens: readonly Condition[]): number => varian
 export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] => {
   const [only] = variants;
   if (!only) return [];
-  if (variants.length === 1) return scopesFor(piece, only).map((s) => ({ whens: [s.when], reach: s.reach, suggested: s.suggested }));
-  const box = around(piece, variants), exact = reachOf(piece, box).length === variants.length;
+  if (variants.length === 1)
+    return scopesFor(piece, only).map((s) => ({
+      whens: [s.when],
+      reach: s.reach,
+      suggested: s.suggested,
+    }));
+  const box = around(piece, variants),
+    exact = reachOf(piece, box).length === variants.length;
   const sets: Condition[][] = [[{}], [box]];
   if (!exact) sets.push(variants.map((v) => onlyScope(piece, v)));
-  const fresh = sets.filter((set, i) => sets.findIndex((other) => sameConditions(other, set)) === i);
-  return fresh.map((whens, i) => ({ whens, reach: reachOfAll(piece, whens), suggested: i === fresh.length - 1 })).sort((a, b) => b.reach - a.reach);
+  const fresh = sets.filter(
+    (set, i) => sets.findIndex((other) => sameConditions(other, set)) === i,
+  );
+  return fresh
+    .map((whens, i) => ({
+      whens,
+      reach: reachOfAll(piece, whens),
+      suggested: i === fresh.length - 1,
+    }))
+    .sort((a, b) => b.reach - a.reach);
 };
 
 /** The conditions that reach exactly the given variants: one around them if there is such a one, else one for each. */
 export const exactly = (piece: Piece, variants: readonly Variant[]): readonly Condition[] => {
   const box = around(piece, variants);
-  return reachOf(piece, box).length === variants.length ? [box] : variants.map((v) => onlyScope(piece, v));
+  return reachOf(piece, box).length === variants.length
+    ? [box]
+    : variants.map((v) => onlyScope(piece, v));
 };
 
 /** Whether two runs of conditions say the same in the same order. */
-export const sameConditions = (a: readonly Condition[], b: readonly Condition[]): boolean => a.length === b.length && a.every((c, i) => sameCondition(c, b[i] as Condition));
+export const sameConditions = (a: readonly Condition[], b: readonly Condition[]): boolean =>
+  a.length === b.length && a.every((c, i) => sameCondition(c, b[i] as Condition));
 
 /** Whether a variant is reached by any of the conditions. */
-export const reached = (whens: readonly Condition[], variant: Variant): boolean => whens.some((w) => meets(w, variant));
+export const reached = (whens: readonly Condition[], variant: Variant): boolean =>
+  whens.some((w) => meets(w, variant));

@@ -1,7 +1,15 @@
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
 import type { Four, PictureFill, Said, Value, ValueType, Values } from "../properties/types";
-import type { Asset, Id, LayerChanges, Project, StyleValue, Token, TokenValue } from "../project/types";
+import type {
+  Asset,
+  Id,
+  LayerChanges,
+  Project,
+  StyleValue,
+  Token,
+  TokenValue,
+} from "../project/types";
 
 /** What a project's values may refer to. */
 export type Named = Pick<Project, "tokens" | "assets">;
@@ -23,27 +31,41 @@ export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenVa
 /** Which types of token a property can be bound to. */
 export const tokensFor = (type: ValueType): readonly Token["type"][] => {
   switch (type.is) {
-    case "colour": return ["colour"];
-    case "fill": return ["colour", "gradient"];
-    case "number": case "four": case "pair": return ["number"];
-    case "shadows": return ["shadow"];
-    case "style": return ["style"];
-    default: return [];
+    case "colour":
+      return ["colour"];
+    case "fill":
+      return ["colour", "gradient"];
+    case "number":
+    case "four":
+    case "pair":
+      return ["number"];
+    case "shadows":
+      return ["shadow"];
+    case "style":
+      return ["style"];
+    default:
+      return [];
   }
 };
 
 /** A token's value as a property takes it: a number for all four corners, say; undefined when it is of another kind. */
 const fitting = (type: ValueType, token: Token, value: TokenValue): Value | undefined => {
   if (!tokensFor(type).includes(token.type)) return undefined;
-  if (type.is === "four" && typeof value === "number") return [value, value, value, value] satisfies Four;
+  if (type.is === "four" && typeof value === "number")
+    return [value, value, value, value] satisfies Four;
   if (type.is === "pair" && typeof value === "number") return [value, value];
   return value as Value;
 };
 
 /** What a binding stands for; undefined when its token is gone or does not suit the property. */
-export const boundValue = (tokens: Named["tokens"], type: ValueType, said: Said): Value | undefined => {
+export const boundValue = (
+  tokens: Named["tokens"],
+  type: ValueType,
+  said: Said,
+): Value | undefined => {
   if (!isBound(said)) return said;
-  const token = tokens[said.token], value = tokenValue(tokens, said.token);
+  const token = tokens[said.token],
+    value = tokenValue(tokens, said.token);
   return token && value !== undefined ? fitting(type, token, value) : undefined;
 };
 
@@ -54,7 +76,12 @@ const assetOf = (assets: Named["assets"], id: unknown, kind: Asset["kind"]): Ass
 
 const withAssets = (assets: Named["assets"], type: ValueType, value: Value): Value | undefined => {
   if (type.is === "asset") return assetOf(assets, value, type.of) as Value | undefined;
-  if (type.is === "fill" && typeof value === "object" && "fit" in value && typeof value.picture === "string") {
+  if (
+    type.is === "fill" &&
+    typeof value === "object" &&
+    "fit" in value &&
+    typeof value.picture === "string"
+  ) {
     const picture = assetOf(assets, value.picture, "picture");
     return picture ? ({ ...value, picture } as PictureFill) : "none";
   }
@@ -62,7 +89,12 @@ const withAssets = (assets: Named["assets"], type: ValueType, value: Value): Val
 };
 
 /** A property of this type may refer to something. */
-const refers = (key: string, said: Said): boolean => key === "style" || key === "icon" || key === "picture" || isBound(said) || (typeof said === "object" && "fit" in said);
+const refers = (key: string, said: Said): boolean =>
+  key === "style" ||
+  key === "icon" ||
+  key === "picture" ||
+  isBound(said) ||
+  (typeof said === "object" && "fit" in said);
 
 const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>();
 
@@ -73,22 +105,29 @@ const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>
 export const settle = (named: Named, changes: LayerChanges): Values => {
   if (!Object.entries(changes).some(([key, said]) => refers(key, said))) return changes as Values;
   let byAssets = kept.get(named.tokens);
-  if (!byAssets) kept.set(named.tokens, byAssets = new WeakMap());
+  if (!byAssets) kept.set(named.tokens, (byAssets = new WeakMap()));
   let byChanges = byAssets.get(named.assets);
-  if (!byChanges) byAssets.set(named.assets, byChanges = new WeakMap());
+  if (!byChanges) byAssets.set(named.assets, (byChanges = new WeakMap()));
   const known = byChanges.get(changes);
   if (known) return known;
   const out: Record<string, Value> = {};
   const style = changes.style;
-  const styled = isBound(style) && named.tokens[style.token]?.type === "style" ? tokenValue(named.tokens, style.token) : undefined;
-  if (styled) for (const [key, value] of Object.entries(styled as StyleValue)) {
-    const entry = property(key);
-    const said = entry && boundValue(named.tokens, entry.type, value as Said);
-    if (said !== undefined) out[key] = said;
-  }
+  const styled =
+    isBound(style) && named.tokens[style.token]?.type === "style"
+      ? tokenValue(named.tokens, style.token)
+      : undefined;
+  if (styled)
+    for (const [key, value] of Object.entries(styled as StyleValue)) {
+      const entry = property(key);
+      const said = entry && boundValue(named.tokens, entry.type, value as Said);
+      if (said !== undefined) out[key] = said;
+    }
   for (const [key, said] of Object.entries(changes)) {
     const entry = property(key);
-    if (!entry) { if (!isBound(said)) out[key] = said; continue; }
+    if (!entry) {
+      if (!isBound(said)) out[key] = said;
+      continue;
+    }
     if (key === "style") continue;
     const value = boundValue(named.tokens, entry.type, said);
     const whole = value === undefined ? undefined : withAssets(named.assets, entry.type, value);

@@ -1,6 +1,15 @@
 import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Id, Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } from "../project/types";
+import type {
+  Id,
+  Layer,
+  LayerChanges,
+  Look,
+  OptionKey,
+  Piece,
+  Project,
+  Variant,
+} from "../project/types";
 import { OPTION, TRAIT } from "../properties/registry";
 import type { Said, Values } from "../properties/types";
 import { cascade, changesIn, looksIn } from "./cascade";
@@ -26,7 +35,8 @@ export const childrenOf = (piece: Piece): ReadonlyMap<Id, readonly Layer[]> => {
   for (const layer of Object.values(piece.layers).sort(byOrder)) {
     if (layer.parent === null) continue;
     const list = table.get(layer.parent);
-    if (list) list.push(layer); else table.set(layer.parent, [layer]);
+    if (list) list.push(layer);
+    else table.set(layer.parent, [layer]);
   }
   childTable.set(piece.layers, table);
   return table;
@@ -34,10 +44,12 @@ export const childrenOf = (piece: Piece): ReadonlyMap<Id, readonly Layer[]> => {
 
 /** The variant a placed copy starts in: what the instance says, the component's rest for the others. */
 export const startOf = (component: Piece, values: Values): Variant =>
-  Object.fromEntries(traitsOf(component).map((t) => {
-    const wanted = values[TRAIT + t.id];
-    return [t.id, typeof wanted === "string" && t.values[wanted] ? wanted : restOf(t)];
-  }));
+  Object.fromEntries(
+    traitsOf(component).map((t) => {
+      const wanted = values[TRAIT + t.id];
+      return [t.id, typeof wanted === "string" && t.values[wanted] ? wanted : restOf(t)];
+    }),
+  );
 
 /** Layer values set by an instance's options: layer id → property → value. */
 export type Overrides = ReadonlyMap<Id, LayerChanges>;
@@ -60,15 +72,28 @@ const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
 /** An instance's values with options that were set while running; kept, so that equal questions have one answer. */
 export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): Values => {
   let known = givenCache.get(values);
-  if (!known) givenCache.set(values, known = new WeakMap());
+  if (!known) givenCache.set(values, (known = new WeakMap()));
   let merged = known.get(given);
-  if (!merged) known.set(given, merged = { ...values, ...Object.fromEntries(Object.entries(given).map(([k, v]) => [OPTION + k, v])) } as Values);
+  if (!merged)
+    known.set(
+      given,
+      (merged = {
+        ...values,
+        ...Object.fromEntries(Object.entries(given).map(([k, v]) => [OPTION + k, v])),
+      } as Values),
+    );
   return merged;
 };
 
 /** Whether a copy's value is of the kind its option sets: the option may have changed since. */
 const suits = (key: OptionKey, value: Said): boolean =>
-  key.startsWith(OPTION) ? true : key === "visible" ? typeof value === "boolean" : key === "fill" ? typeof value === "string" || typeof value === "object" : typeof value === "string";
+  key.startsWith(OPTION)
+    ? true
+    : key === "visible"
+      ? typeof value === "boolean"
+      : key === "fill"
+        ? typeof value === "string" || typeof value === "object"
+        : typeof value === "string";
 
 const findOverrides = (component: Piece, values: Values): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;
@@ -86,13 +111,28 @@ const holderCache = new WeakMap<object, ReadonlySet<Id>>();
 /** Layers that are an instance or hold one: what they show may change without an edit of their own piece. */
 const holdersOf = (piece: Piece): ReadonlySet<Id> => {
   let holders = holderCache.get(piece.layers);
-  if (!holders) holderCache.set(piece.layers, holders = withAncestors(piece, Object.values(piece.layers).filter((l) => l.kind === "instance").map((l) => l.id)));
+  if (!holders)
+    holderCache.set(
+      piece.layers,
+      (holders = withAncestors(
+        piece,
+        Object.values(piece.layers)
+          .filter((l) => l.kind === "instance")
+          .map((l) => l.id),
+      )),
+    );
   return holders;
 };
 
 const withAncestors = (piece: Piece, ids: Iterable<Id>): Set<Id> => {
   const out = new Set<Id>();
-  for (const id of ids) for (let at = piece.layers[id]; at && !out.has(at.id); at = at.parent === null ? undefined : piece.layers[at.parent]) out.add(at.id);
+  for (const id of ids)
+    for (
+      let at = piece.layers[id];
+      at && !out.has(at.id);
+      at = at.parent === null ? undefined : piece.layers[at.parent]
+    )
+      out.add(at.id);
   return out;
 };
 
@@ -101,7 +141,8 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
   if (before.length !== after.length) return null;
   const out: Id[] = [];
   for (let i = 0; i < after.length; i++) {
-    const a = before[i] as Look, b = after[i] as Look;
+    const a = before[i] as Look,
+      b = after[i] as Look;
     if (a === b) continue;
     if (a.id !== b.id) return null;
     for (const id in b.changes) if (a.changes[id] !== b.changes[id]) out.push(id);
@@ -111,10 +152,22 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
 };
 
 /** What a running machine says of a copy: its traits, and options that were set. */
-export interface Running { readonly variant: (path: string) => Variant | undefined; readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined; /** what it says about layers of a copy, "" for the piece itself */ readonly says?: (path: string) => Overrides | undefined }
+export interface Running {
+  readonly variant: (path: string) => Variant | undefined;
+  readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined;
+  /** what it says about layers of a copy, "" for the piece itself */ readonly says?: (
+    path: string,
+  ) => Overrides | undefined;
+}
 
 /** How a piece was resolved at a place the last time. */
-interface Before { readonly tokens: Project["tokens"]; readonly assets: Project["assets"]; readonly layers: Piece["layers"]; readonly looks: readonly Look[]; readonly overrides: Overrides }
+interface Before {
+  readonly tokens: Project["tokens"];
+  readonly assets: Project["assets"];
+  readonly layers: Piece["layers"];
+  readonly looks: readonly Look[];
+  readonly overrides: Overrides;
+}
 
 interface Context {
   readonly project: Project;
@@ -133,9 +186,16 @@ const mergedCache = new WeakMap<Overrides, WeakMap<Overrides, Overrides>>();
 /** What options and a running machine say together, the machine last; kept, so that equal questions have one answer. */
 const merged = (a: Overrides, b: Overrides): Overrides => {
   let known = mergedCache.get(a);
-  if (!known) mergedCache.set(a, known = new WeakMap());
+  if (!known) mergedCache.set(a, (known = new WeakMap()));
   let both = known.get(b);
-  if (!both) known.set(b, both = new Map([...a, ...[...b].map(([id, changes]) => [id, { ...a.get(id), ...changes }] as const)]));
+  if (!both)
+    known.set(
+      b,
+      (both = new Map([
+        ...a,
+        ...[...b].map(([id, changes]) => [id, { ...a.get(id), ...changes }] as const),
+      ])),
+    );
   return both;
 };
 
@@ -149,10 +209,20 @@ const DEEPEST_COPY = 40;
 
 const still: Running = { variant: () => undefined };
 
-interface Kept { layer: Layer; inputs: readonly Values[]; override: LayerChanges | undefined; values: Values; node: Resolved | null }
+interface Kept {
+  layer: Layer;
+  inputs: readonly Values[];
+  override: LayerChanges | undefined;
+  values: Values;
+  node: Resolved | null;
+}
 
 const sameChanges = (a: LayerChanges | undefined, b: LayerChanges | undefined): boolean =>
-  a === b || (a !== undefined && b !== undefined && Object.keys(a).length === Object.keys(b).length && Object.keys(a).every((k) => a[k] === b[k]));
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    Object.keys(a).length === Object.keys(b).length &&
+    Object.keys(a).every((k) => a[k] === b[k]));
 
 const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
   if (a.length !== b.length) return false;
@@ -170,12 +240,26 @@ export class Resolver {
   private left = MOST_LAYERS;
 
   /** The piece's tree in a variant; null for a piece that does not exist or has no root. `path` prefixes the nested paths. */
-  tree(project: Project, pieceId: Id, variant: Variant, path = "", running: Running = still): Resolved | null {
+  tree(
+    project: Project,
+    pieceId: Id,
+    variant: Variant,
+    path = "",
+    running: Running = still,
+  ): Resolved | null {
     this.left = MOST_LAYERS;
     return this.piece(project, pieceId, variant, path, none, running, []);
   }
 
-  private piece(project: Project, pieceId: Id, variant: Variant, path: string, overrides: Overrides, at: Running, inside: readonly Id[]): Resolved | null {
+  private piece(
+    project: Project,
+    pieceId: Id,
+    variant: Variant,
+    path: string,
+    overrides: Overrides,
+    at: Running,
+    inside: readonly Id[],
+  ): Resolved | null {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId) || inside.length > DEEPEST_COPY) return null;
@@ -186,10 +270,29 @@ export class Resolver {
     const looks = looksIn(piece, variant);
     const before = this.before.get(path);
     const { tokens, assets } = project;
-    const ids = before && before.tokens === tokens && before.assets === assets && before.layers === piece.layers && before.overrides === overrides ? differing(before.looks, looks) : null;
+    const ids =
+      before &&
+      before.tokens === tokens &&
+      before.assets === assets &&
+      before.layers === piece.layers &&
+      before.overrides === overrides
+        ? differing(before.looks, looks)
+        : null;
     this.before.set(path, { tokens, assets, layers: piece.layers, looks, overrides });
     const touched = ids && withAncestors(piece, ids);
-    return this.layer({ project, piece, looks, path: path && `${path}/`, overrides, at, inside: [...inside, pieceId], touched }, root);
+    return this.layer(
+      {
+        project,
+        piece,
+        looks,
+        path: path && `${path}/`,
+        overrides,
+        at,
+        inside: [...inside, pieceId],
+        touched,
+      },
+      root,
+    );
   }
 
   private layer(c: Context, layer: Layer): Resolved {
@@ -201,8 +304,14 @@ export class Resolver {
     const inputs = changesIn(c.looks, layer.id).map((changes) => settle(c.project, changes));
     const override = c.overrides.get(layer.id);
     const before = this.kept.get(key);
-    const fresh = !before || before.layer !== layer || !sameItems(before.inputs, inputs) || !sameChanges(before.override, override);
-    const values = fresh ? cascade(layer, override ? [...inputs, settle(c.project, override)] : inputs) : before.values;
+    const fresh =
+      !before ||
+      before.layer !== layer ||
+      !sameItems(before.inputs, inputs) ||
+      !sameChanges(before.override, override);
+    const values = fresh
+      ? cascade(layer, override ? [...inputs, settle(c.project, override)] : inputs)
+      : before.values;
 
     const layers = childrenOf(c.piece).get(layer.id);
     const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
@@ -210,9 +319,18 @@ export class Resolver {
     if (layer.kind === "instance") {
       const component = c.project.pieces[values.component as string];
       if (component) {
-        const wanted = c.at.variant(key), given = c.at.options?.(key);
+        const wanted = c.at.variant(key),
+          given = c.at.options?.(key);
         const variant = wanted ? variantFrom(component, wanted) : startOf(component, values);
-        nested = this.piece(c.project, component.id, variant, key, overridesFrom(component, given ? withOptions(values, given) : values), c.at, c.inside);
+        nested = this.piece(
+          c.project,
+          component.id,
+          variant,
+          key,
+          overridesFrom(component, given ? withOptions(values, given) : values),
+          c.at,
+          c.inside,
+        );
       }
     }
     const node = before?.node;

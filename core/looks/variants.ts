@@ -36,16 +36,22 @@ const restCache = new WeakMap<object, Variant>();
 /** The variant with every trait at rest; the same object as long as the traits are. */
 export const restingVariant = (piece: Piece): Variant => {
   let rest = restCache.get(piece.traits);
-  if (!rest) restCache.set(piece.traits, rest = Object.freeze(Object.fromEntries(traitsOf(piece).map((t) => [t.id, restOf(t)]))));
+  if (!rest)
+    restCache.set(
+      piece.traits,
+      (rest = Object.freeze(Object.fromEntries(traitsOf(piece).map((t) => [t.id, restOf(t)])))),
+    );
   return rest;
 };
 
 /** Completes and corrects a partial variant: unknown traits and values are dropped, missing ones rest. */
 export const variantFrom = (piece: Piece, partial: Variant): Variant =>
-  Object.fromEntries(traitsOf(piece).map((t) => {
-    const wanted = partial[t.id];
-    return [t.id, wanted !== undefined && t.values[wanted] ? wanted : restOf(t)];
-  }));
+  Object.fromEntries(
+    traitsOf(piece).map((t) => {
+      const wanted = partial[t.id];
+      return [t.id, wanted !== undefined && t.values[wanted] ? wanted : restOf(t)];
+    }),
+  );
 
 const listed = new WeakMap<object, { notes: object; list: readonly Variant[] }>();
 
@@ -55,7 +61,9 @@ export const variantsOf = (piece: Piece): readonly Variant[] => {
   if (known?.notes === piece.notes) return known.list;
   let list: Variant[] = [{}];
   for (const trait of traitsOf(piece)) {
-    list = list.flatMap((v) => valuesOf(trait).map((value) => ({ ...v, [trait.id]: value.id }))).slice(0, MOST_VARIANTS);
+    list = list
+      .flatMap((v) => valuesOf(trait).map((value) => ({ ...v, [trait.id]: value.id })))
+      .slice(0, MOST_VARIANTS);
   }
   const used = list.filter((v) => !isUnused(piece, v));
   listed.set(piece.traits, { notes: piece.notes, list: used });
@@ -68,13 +76,25 @@ export const unusedBy = (piece: Piece, variant: Variant): VariantNote | undefine
   if (Object.keys(rest).every((t) => rest[t] === variant[t])) return undefined;
   return Object.values(piece.notes).find((n) => n.unused && meets(n.when, variant));
 };
-export const isUnused = (piece: Piece, variant: Variant): boolean => unusedBy(piece, variant) !== undefined;
+export const isUnused = (piece: Piece, variant: Variant): boolean =>
+  unusedBy(piece, variant) !== undefined;
 
 /** The note that names exactly this variant. */
-export const nameNote = (piece: Piece, variant: Variant): VariantNote | undefined => Object.values(piece.notes).find((n) => n.name !== null && traitsOf(piece).every((t) => n.when[t.id]?.length === 1 && n.when[t.id]?.[0] === variant[t.id]) && Object.keys(n.when).length === traitsOf(piece).length);
+export const nameNote = (piece: Piece, variant: Variant): VariantNote | undefined =>
+  Object.values(piece.notes).find(
+    (n) =>
+      n.name !== null &&
+      traitsOf(piece).every(
+        (t) => n.when[t.id]?.length === 1 && n.when[t.id]?.[0] === variant[t.id],
+      ) &&
+      Object.keys(n.when).length === traitsOf(piece).length,
+  );
 
 /** A text that is equal for equal variants of one piece. */
-export const variantKey = (piece: Piece, variant: Variant): string => traitsOf(piece).map((t) => variant[t.id] ?? "").join(".");
+export const variantKey = (piece: Piece, variant: Variant): string =>
+  traitsOf(piece)
+    .map((t) => variant[t.id] ?? "")
+    .join(".");
 
 /** Values that say that nothing is the matter; names leave them out. */
 const blank = new Set(["no", "none", "false"]);
@@ -92,7 +112,9 @@ export const variantName = (piece: Piece, variant: Variant): string => {
     return blank.has(low) ? [] : [name];
   });
   if (words.length) return words.join(", ");
-  return variantKey(piece, variant) === variantKey(piece, restingVariant(piece)) ? "at rest" : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
+  return variantKey(piece, variant) === variantKey(piece, restingVariant(piece))
+    ? "at rest"
+    : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
 
 /** Whether a variant meets a condition. Traits and values that no longer exist are never met. */
@@ -110,28 +132,42 @@ export const specificity = (condition: Condition): number => Object.keys(conditi
 /** Whether two conditions say the same, whatever the order of their parts. */
 export const sameCondition = (a: Condition, b: Condition): boolean => {
   const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((k) => {
-    const x = a[k] ?? [], y = b[k];
-    return y !== undefined && x.length === y.length && x.every((v) => y.includes(v));
-  });
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((k) => {
+      const x = a[k] ?? [],
+        y = b[k];
+      return y !== undefined && x.length === y.length && x.every((v) => y.includes(v));
+    })
+  );
 };
 
 /** The condition in words: "Alerts is on and Pressed is yes"; empty text for the empty condition. */
 export const conditionText = (piece: Piece, condition: Condition): string =>
-  Object.entries(condition).map(([traitId, ids]) => {
-    const trait = piece.traits[traitId];
-    if (!trait) return "a removed trait";
-    return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? "a removed value").join(" or ")}`;
-  }).join(" and ");
+  Object.entries(condition)
+    .map(([traitId, ids]) => {
+      const trait = piece.traits[traitId];
+      if (!trait) return "a removed trait";
+      return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? "a removed value").join(" or ")}`;
+    })
+    .join(" and ");
 
 /** A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the empty one. */
 export const conditionShort = (piece: Piece, condition: Condition): string =>
-  Object.entries(condition).map(([traitId, ids]) => {
-    const trait = piece.traits[traitId];
-    if (!trait) return "?";
-    return ids.map((id) => {
-      const name = trait.values[id]?.name ?? "?";
-      const low = name.toLowerCase();
-      return low === "yes" || low === "true" ? trait.name.toLowerCase() : low === "no" || low === "false" ? `not ${trait.name.toLowerCase()}` : name;
-    }).join("/");
-  }).join(" + ") || "all";
+  Object.entries(condition)
+    .map(([traitId, ids]) => {
+      const trait = piece.traits[traitId];
+      if (!trait) return "?";
+      return ids
+        .map((id) => {
+          const name = trait.values[id]?.name ?? "?";
+          const low = name.toLowerCase();
+          return low === "yes" || low === "true"
+            ? trait.name.toLowerCase()
+            : low === "no" || low === "false"
+              ? `not ${trait.name.toLowerCase()}`
+              : name;
+        })
+        .join("/");
+    })
+    .join(" + ") || "all";

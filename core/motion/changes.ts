@@ -7,41 +7,66 @@ import { equal, geometry, mixableOf, sameWords } from "./placed";
 import { Mover } from "./mover";
 
 /** A layer of a piece that a change moves, and by which of its properties; "presence" where it appears or vanishes. */
-export interface Moving { readonly layer: Id; readonly name: string; readonly keys: readonly string[] }
+export interface Moving {
+  readonly layer: Id;
+  readonly name: string;
+  readonly keys: readonly string[];
+}
 
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 
 const layersOf = (root: Placed): Map<Id, Placed> => {
   const out = new Map<Id, Placed>();
-  const visit = (p: Placed) => { out.set(p.layer.id, p); p.children.forEach(visit); };
+  const visit = (p: Placed) => {
+    out.set(p.layer.id, p);
+    p.children.forEach(visit);
+  };
   visit(root);
   return out;
 };
 
 const changedKeys = (a: Placed, b: Placed): string[] => [
   ...geometry.filter((k) => a[k] !== b[k]),
-  ...mixableOf(b).filter(({ key }) => !equal(a.values[key], b.values[key])).map((m) => m.key),
-  ...(a.values.component !== b.values.component ? ["component"] : !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text) ? ["text"] : []),
+  ...mixableOf(b)
+    .filter(({ key }) => !equal(a.values[key], b.values[key]))
+    .map((m) => m.key),
+  ...(a.values.component !== b.values.component
+    ? ["component"]
+    : !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text)
+      ? ["text"]
+      : []),
   ...(a.nested !== b.nested && a.values.component === b.values.component ? ["inside"] : []),
 ];
 
 /** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */
 export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[] => {
-  const before = layersOf(from), after = layersOf(to), out: Moving[] = [];
+  const before = layersOf(from),
+    after = layersOf(to),
+    out: Moving[] = [];
   for (const [layer, p] of [...new Map([...before, ...after])].reverse()) {
-    const a = before.get(layer), b = after.get(layer), said = (motion.lanes ?? []).filter((l) => l.layer === layer);
-    const keys = a && b ? changedKeys(a, b) : ["presence"], extra = said.flatMap((l) => (l.key !== null && !keys.includes(l.key) ? [l.key] : []));
-    if (keys.length + said.length > 0) out.push({ layer, name: p.layer.name, keys: [...keys, ...extra] });
+    const a = before.get(layer),
+      b = after.get(layer),
+      said = (motion.lanes ?? []).filter((l) => l.layer === layer);
+    const keys = a && b ? changedKeys(a, b) : ["presence"],
+      extra = said.flatMap((l) => (l.key !== null && !keys.includes(l.key) ? [l.key] : []));
+    if (keys.length + said.length > 0)
+      out.push({ layer, name: p.layer.name, keys: [...keys, ...extra] });
   }
   return out;
 };
 
 /** One step of a change: to which scene, with which motion; in the copy at a path, on which screen. */
-export interface ChangeStep { readonly to: Placed; readonly motion: Motion; readonly within?: string; readonly subject?: string }
+export interface ChangeStep {
+  readonly to: Placed;
+  readonly motion: Motion;
+  readonly within?: string;
+  readonly subject?: string;
+}
 
 /** Whether layers change places in depth on the way. */
 export const restacks = (from: Placed, to: Placed): boolean => {
-  const before = new Map([...layersOf(from)].map(([id], i) => [id, i])), order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
+  const before = new Map([...layersOf(from)].map(([id], i) => [id, i])),
+    order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
   return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
 };
 
@@ -49,14 +74,19 @@ export const restacks = (from: Placed, to: Placed): boolean => {
 export class Change {
   private mover: Mover | null = null;
   private at = 0;
-  constructor(private readonly from: Placed, private readonly steps: readonly ChangeStep[], /** the screen it begins on */ private readonly subject = "") {}
+  constructor(
+    private readonly from: Placed,
+    private readonly steps: readonly ChangeStep[],
+    /** the screen it begins on */ private readonly subject = "",
+  ) {}
 
   /** What is on screen so long (ms) after it was set off. */
   frame(ms: number): Placed {
     if (!this.mover || ms < this.at) {
       this.mover = new Mover();
       this.mover.retarget(this.from, cut, 0, this.subject);
-      for (const { to, motion, within, subject } of this.steps) this.mover.retarget(to, motion, 0, subject ?? this.subject, within);
+      for (const { to, motion, within, subject } of this.steps)
+        this.mover.retarget(to, motion, 0, subject ?? this.subject, within);
     }
     this.at = ms;
     return this.mover.sample(ms) ?? this.from;
@@ -65,20 +95,31 @@ export class Change {
   /** The middle of a layer at even moments of a time, px of the piece: the path it takes. */
   path(layer: Id, until: number, moments: number): (readonly [number, number])[] {
     const change = new Change(this.from, this.steps, this.subject);
-    return Array.from({ length: moments + 1 }, (_, i) => middleOf(change.frame((until * i) / moments), layer)).flatMap((p) => (p ? [p] : []));
+    return Array.from({ length: moments + 1 }, (_, i) =>
+      middleOf(change.frame((until * i) / moments), layer),
+    ).flatMap((p) => (p ? [p] : []));
   }
 }
 
 const middleOf = (root: Placed, layer: Id): readonly [number, number] | null => {
   const found = findPlaced(root, layer);
-  return found && [found.x - root.x + found.placed.width / 2, found.y - root.y + found.placed.height / 2];
+  return (
+    found && [found.x - root.x + found.placed.width / 2, found.y - root.y + found.placed.height / 2]
+  );
 };
 
 /** The value a layer has for a lane's key in a scene; undefined where it is not there. */
 export const laneValue = (scene: Placed, layer: Id, key: string): Value | undefined => {
   const found = findPlaced(scene, layer)?.placed;
-  return !found ? undefined : (geometry as readonly string[]).includes(key) ? found[key as "x"] : key === "presence" ? found.presence : found.values[key];
+  return !found
+    ? undefined
+    : (geometry as readonly string[]).includes(key)
+      ? found[key as "x"]
+      : key === "presence"
+        ? found.presence
+        : found.values[key];
 };
 
 /** What a lane's key is called. */
-export const laneLabel = (key: string): string => (key === "presence" ? "appears" : key === "inside" ? "inside it" : (property(key)?.label ?? key));
+export const laneLabel = (key: string): string =>
+  key === "presence" ? "appears" : key === "inside" ? "inside it" : (property(key)?.label ?? key);

@@ -7,7 +7,11 @@ const LOOK_BACK = 80;
 
 /** What a hand is moving: how far, and how fast. */
 export class Held {
-  private now: { readonly what: string; readonly span: Span; trail: { readonly at: number; readonly progress: number }[] } | null = null;
+  private now: {
+    readonly what: string;
+    readonly span: Span;
+    trail: { readonly at: number; readonly progress: number }[];
+  } | null = null;
 
   /** A drag begins: its span, to be used by what shall follow the hand; null when it is the one under way. */
   take(what: string, now: number): Span | null {
@@ -20,17 +24,30 @@ export class Held {
   move(progress: number, now: number): void {
     if (!this.now) return;
     this.now.span.hand = progress;
-    this.now.trail = [...this.now.trail.filter((t) => now - t.at <= LOOK_BACK), { at: now, progress }];
+    this.now.trail = [
+      ...this.now.trail.filter((t) => now - t.at <= LOOK_BACK),
+      { at: now, progress },
+    ];
   }
 
   /** What was held goes on by itself; when that will have ended, null when nothing was held. */
   letGo(motion: Motion, now: number): number | null {
     if (!this.now) return null;
-    const { span, trail } = this.now, recent = trail.filter((t) => now - t.at <= LOOK_BACK), first = recent[0], last = recent.at(-1);
+    const { span, trail } = this.now,
+      recent = trail.filter((t) => now - t.at <= LOOK_BACK),
+      first = recent[0],
+      last = recent.at(-1);
     this.now = null;
-    span.letGo(now, lengthOf(motion), motion.easing, first && last && now > first.at ? (last.progress - first.progress) / (now - first.at) : 0);
+    span.letGo(
+      now,
+      lengthOf(motion),
+      motion.easing,
+      first && last && now > first.at ? (last.progress - first.progress) / (now - first.at) : 0,
+    );
     return span.end;
   }
 
-  drop(): void { this.now = null; }
+  drop(): void {
+    this.now = null;
+  }
 }

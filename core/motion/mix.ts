@@ -8,7 +8,12 @@ export type Mix<V = Value> = (t: number) => V;
 
 const lerp = (a: number, b: number, t: number): number => a + (b - a) * t;
 
-interface Lab { l: number; a: number; b: number; alpha: number }
+interface Lab {
+  l: number;
+  a: number;
+  b: number;
+  alpha: number;
+}
 const clear: Lab = { l: 0, a: 0, b: 0, alpha: 0 };
 
 const labOf = (colour: string): Lab => {
@@ -27,18 +32,21 @@ const mixes = new Map<string, Mix<string>>();
 
 /** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. Many layers change alike: those share a mix, and what it gave last. */
 export const mixColour = (from: string, to: string): Mix<string> => {
-  const name = `${from} ${to}`, known = mixes.get(name);
+  const name = `${from} ${to}`,
+    known = mixes.get(name);
   if (known) return known;
   const mix = newMix(from, to);
-  let at = NaN, last = from;
-  const made: Mix<string> = (t) => (t === at ? last : (last = mix(at = t)));
+  let at = NaN,
+    last = from;
+  const made: Mix<string> = (t) => (t === at ? last : (last = mix((at = t))));
   if (mixes.size >= MOST_KEPT) mixes.clear();
   mixes.set(name, made);
   return made;
 };
 
 const newMix = (from: string, to: string): Mix<string> => {
-  const p = labOf(from), q = labOf(to);
+  const p = labOf(from),
+    q = labOf(to);
   const same = p.l === q.l && p.a === q.a && p.b === q.b && p.alpha === q.alpha;
   return (t) => {
     if (t === 1 || same) return to;
@@ -46,59 +54,105 @@ const newMix = (from: string, to: string): Mix<string> => {
     const alpha = Math.min(1, Math.max(0, lerp(p.alpha, q.alpha, t)));
     if (alpha === 0) return "none";
     const part = (x: number, y: number) => lerp(x * p.alpha, y * q.alpha, t) / alpha;
-    const { r, g, b } = convertOklabToRgb({ l: part(p.l, q.l), a: part(p.a, q.a), b: part(p.b, q.b) });
+    const { r, g, b } = convertOklabToRgb({
+      l: part(p.l, q.l),
+      a: part(p.a, q.a),
+      b: part(p.b, q.b),
+    });
     const solid = `#${hex(r)}${hex(g)}${hex(b)}`;
     return alpha < 1 ? solid + hex(alpha) : solid;
   };
 };
 
-const mixFour = (a: Four, b: Four): Mix<Four> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t), lerp(a[3], b[3], t)];
+const mixFour =
+  (a: Four, b: Four): Mix<Four> =>
+  (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t), lerp(a[3], b[3], t)];
 
 /** A colour seen as the gradient it turns into or comes from: the same stops, all of that colour. */
-const flat = (colour: string, like: Gradient): Gradient => ({ ...like, stops: like.stops.map((s) => ({ ...s, colour })) });
+const flat = (colour: string, like: Gradient): Gradient => ({
+  ...like,
+  stops: like.stops.map((s) => ({ ...s, colour })),
+});
 
 /** The colour a gradient has at a place, as browsers paint it: sRGB between stops, premultiplied (CSS Images 3 §3.4.2). */
 const colourAt = (stops: readonly Stop[], at: number): string => {
-  const i = stops.findIndex((s) => s.at >= at), next = stops[i], before = stops[i - 1];
+  const i = stops.findIndex((s) => s.at >= at),
+    next = stops[i],
+    before = stops[i - 1];
   if (!next) return stops.at(-1)?.colour ?? "none";
   if (!before || next.at === before.at) return next.colour;
-  const t = (at - before.at) / (next.at - before.at), [p, q] = [before, next].map((s) => (s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) })) as [Rgba, Rgba];
-  const alpha = lerp(p.alpha, q.alpha, t), part = (k: "r" | "g" | "b") => hex(alpha === 0 ? 0 : lerp(p[k] * p.alpha, q[k] * q.alpha, t) / alpha);
+  const t = (at - before.at) / (next.at - before.at),
+    [p, q] = [before, next].map((s) =>
+      s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) },
+    ) as [Rgba, Rgba];
+  const alpha = lerp(p.alpha, q.alpha, t),
+    part = (k: "r" | "g" | "b") =>
+      hex(alpha === 0 ? 0 : lerp(p[k] * p.alpha, q[k] * q.alpha, t) / alpha);
   return `#${part("r")}${part("g")}${part("b")}${alpha < 1 ? hex(alpha) : ""}`;
 };
-interface Rgba { readonly r: number; readonly g: number; readonly b: number; readonly alpha: number }
+interface Rgba {
+  readonly r: number;
+  readonly g: number;
+  readonly b: number;
+  readonly alpha: number;
+}
 
 /** A gradient's stops with further ones in between that change nothing of its look. */
 const withStopsAt = (stops: readonly Stop[], places: readonly number[]): Stop[] => {
   const own = [...stops].sort((a, b) => a.at - b.at);
-  return [...own, ...places.filter((at) => !own.some((s) => s.at === at)).map((at) => ({ at, colour: colourAt(own, at) }))].sort((a, b) => a.at - b.at);
+  return [
+    ...own,
+    ...places
+      .filter((at) => !own.some((s) => s.at === at))
+      .map((at) => ({ at, colour: colourAt(own, at) })),
+  ].sort((a, b) => a.at - b.at);
 };
 
 /** Gradients of different numbers of stops get those of the other, too. */
-const sameStops = (a: readonly Stop[], b: readonly Stop[]): readonly [readonly Stop[], readonly Stop[]] => {
+const sameStops = (
+  a: readonly Stop[],
+  b: readonly Stop[],
+): readonly [readonly Stop[], readonly Stop[]] => {
   if (a.length === b.length) return [a, b];
-  const p = withStopsAt(a, b.map((s) => s.at)), q = withStopsAt(b, a.map((s) => s.at));
+  const p = withStopsAt(
+      a,
+      b.map((s) => s.at),
+    ),
+    q = withStopsAt(
+      b,
+      a.map((s) => s.at),
+    );
   return p.length === q.length ? [p, q] : [a, b];
 };
 
 const mixStops = (a: readonly Stop[], b: readonly Stop[]): Mix<Stop[]> => {
   const colours = b.map((s, i) => mixColour(a[i]?.colour ?? s.colour, s.colour));
-  return (t) => b.map((s, i) => ({ at: lerp(a[i]?.at ?? s.at, s.at, t), colour: colours[i]?.(t) ?? s.colour }));
+  return (t) =>
+    b.map((s, i) => ({ at: lerp(a[i]?.at ?? s.at, s.at, t), colour: colours[i]?.(t) ?? s.colour }));
 };
 
-const mixPair = (a: Pair, b: Pair): Mix<Pair> => (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t)];
+const mixPair =
+  (a: Pair, b: Pair): Mix<Pair> =>
+  (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t)];
 
 /** Colours mix with colours and with gradients, gradients of one kind stop by stop, also with different numbers of them; pictures and unlike gradients dissolve. */
 const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
   if (typeof from === "string" && typeof to === "string") return mixColour(from, to);
-  if (typeof from === "object" && from.kind === "picture" || typeof to === "object" && to.kind === "picture") return null;
-  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient), b = typeof to === "string" ? flat(to, a) : (to as Gradient);
+  if (
+    (typeof from === "object" && from.kind === "picture") ||
+    (typeof to === "object" && to.kind === "picture")
+  )
+    return null;
+  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient),
+    b = typeof to === "string" ? flat(to, a) : (to as Gradient);
   const [p, q] = sameStops(a.stops, b.stops);
   if (a.kind !== b.kind || p.length !== q.length) return null;
   const stops = mixStops(p, q);
-  if (a.kind === "linear" && b.kind === "linear") return (t) => ({ kind: "linear", angle: lerp(a.angle, b.angle, t), stops: stops(t) });
+  if (a.kind === "linear" && b.kind === "linear")
+    return (t) => ({ kind: "linear", angle: lerp(a.angle, b.angle, t), stops: stops(t) });
   if (a.kind === "radial" && b.kind === "radial") {
-    const centre = mixPair(a.centre, b.centre), radii = mixPair(a.radii, b.radii);
+    const centre = mixPair(a.centre, b.centre),
+      radii = mixPair(a.radii, b.radii);
     return (t) => ({ kind: "radial", centre: centre(t), radii: radii(t), stops: stops(t) });
   }
   return null;
@@ -112,31 +166,55 @@ const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Sh
     const to = b[i] ?? { ...(a[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
     return { from, to, colour: mixColour(from.colour, to.colour) };
   });
-  return (t) => pairs.map(({ from, to, colour }) => ({
-    ...(to.inner ? { inner: true } : {}), x: lerp(from.x, to.x, t), y: lerp(from.y, to.y, t), blur: Math.max(0, lerp(from.blur, to.blur, t)), spread: lerp(from.spread, to.spread, t), colour: colour(t),
-  })).filter((s) => s.colour !== "none");
+  return (t) =>
+    pairs
+      .map(({ from, to, colour }) => ({
+        ...(to.inner ? { inner: true } : {}),
+        x: lerp(from.x, to.x, t),
+        y: lerp(from.y, to.y, t),
+        blur: Math.max(0, lerp(from.blur, to.blur, t)),
+        spread: lerp(from.spread, to.spread, t),
+        colour: colour(t),
+      }))
+      .filter((s) => s.colour !== "none");
 };
 
 /** Paths with the same commands mix number by number; others are turned into one another as outlines of cubics. */
 const mixPath = (a: string, b: string): Mix<string> | null => {
-  const p = readPath(a), q = readPath(b);
+  const p = readPath(a),
+    q = readPath(b);
   if (p.length !== q.length || p.some((s, i) => s.command !== q[i]?.command)) return morph(a, b);
-  return (t) => p.map((s, i) => s.command + s.numbers.map((n, k) => lerp(n, q[i]?.numbers[k] ?? n, t)).join(" ")).join("");
+  return (t) =>
+    p
+      .map(
+        (s, i) => s.command + s.numbers.map((n, k) => lerp(n, q[i]?.numbers[k] ?? n, t)).join(" "),
+      )
+      .join("");
 };
 
 /** How to get from one value to another; null when the two cannot be mixed and the layer must dissolve. Ends are exact. */
 export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
   const inner = ((): Mix | null => {
     switch (mixing) {
-      case "number": return (t) => lerp(from as number, to as number, t);
-      case "colour": return mixColour(from as string, to as string);
-      case "pair": return mixPair(from as Pair, to as Pair);
-      case "fill": return mixFill(from as Fill, to as Fill) as Mix | null;
-      case "four": case "corners": return mixFour(from as Four, to as Four);
-      case "shadows": return mixShadows(from as readonly Shadow[], to as readonly Shadow[]);
-      case "path": return mixPath(from as string, to as string);
-      case "dissolve": return null;
-      default: return () => to;
+      case "number":
+        return (t) => lerp(from as number, to as number, t);
+      case "colour":
+        return mixColour(from as string, to as string);
+      case "pair":
+        return mixPair(from as Pair, to as Pair);
+      case "fill":
+        return mixFill(from as Fill, to as Fill) as Mix | null;
+      case "four":
+      case "corners":
+        return mixFour(from as Four, to as Four);
+      case "shadows":
+        return mixShadows(from as readonly Shadow[], to as readonly Shadow[]);
+      case "path":
+        return mixPath(from as string, to as string);
+      case "dissolve":
+        return null;
+      default:
+        return () => to;
     }
   })();
   return inner && ((t) => (t === 0 ? from : t === 1 ? to : inner(t)));

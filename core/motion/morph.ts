@@ -3,9 +3,16 @@ import { readPath } from "../paint/path";
 type Point = readonly [number, number];
 /** A cubic Bézier from where the last one ended: two handles and its end. */
 type Cubic = readonly [Point, Point, Point];
-interface Outline { readonly start: Point; readonly cubics: readonly Cubic[]; readonly closed: boolean }
+interface Outline {
+  readonly start: Point;
+  readonly cubics: readonly Cubic[];
+  readonly closed: boolean;
+}
 
-const between = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
+const between = (a: Point, b: Point, t: number): Point => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+];
 const straight = (a: Point, b: Point): Cubic => [between(a, b, 1 / 3), between(a, b, 2 / 3), b];
 const far = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
@@ -14,11 +21,26 @@ const outlinesOf = (data: string): Outline[] => {
   const out: { start: Point; cubics: Cubic[]; closed: boolean }[] = [];
   let at: Point = [0, 0];
   for (const { command, numbers: n } of readPath(data)) {
-    const last = out.at(-1), p = (i: number): Point => [n[i] ?? 0, n[i + 1] ?? 0];
-    if (command === "M") { at = p(0); out.push({ start: at, cubics: [], closed: false }); continue; }
+    const last = out.at(-1),
+      p = (i: number): Point => [n[i] ?? 0, n[i + 1] ?? 0];
+    if (command === "M") {
+      at = p(0);
+      out.push({ start: at, cubics: [], closed: false });
+      continue;
+    }
     if (!last) continue;
-    if (command === "Z") { if (far(at, last.start) > 1e-6) last.cubics.push(straight(at, last.start)); last.closed = true; at = last.start; continue; }
-    const cubic: Cubic = command === "C" ? [p(0), p(2), p(4)] : command === "Q" ? [between(at, p(0), 2 / 3), between(p(2), p(0), 2 / 3), p(2)] : straight(at, p(0));
+    if (command === "Z") {
+      if (far(at, last.start) > 1e-6) last.cubics.push(straight(at, last.start));
+      last.closed = true;
+      at = last.start;
+      continue;
+    }
+    const cubic: Cubic =
+      command === "C"
+        ? [p(0), p(2), p(4)]
+        : command === "Q"
+          ? [between(at, p(0), 2 / 3), between(p(2), p(0), 2 / 3), p(2)]
+          : straight(at, p(0));
     last.cubics.push(cubic);
     at = cubic[2];
   }
@@ -27,15 +49,28 @@ const outlinesOf = (data: string): Outline[] => {
 
 const ends = (o: Outline): Point[] => o.cubics.map((c) => c[2]);
 /** Twice the signed area of the polygon of an outline's ends (the shoelace formula): its sign is the way it goes round. */
-const area = (o: Outline): number => ends(o).reduce((sum, p, i, all) => { const q = all[(i + 1) % all.length] as Point; return sum + p[0] * q[1] - q[0] * p[1]; }, 0);
+const area = (o: Outline): number =>
+  ends(o).reduce((sum, p, i, all) => {
+    const q = all[(i + 1) % all.length] as Point;
+    return sum + p[0] * q[1] - q[0] * p[1];
+  }, 0);
 
 /** Halves the longest stretches until there are so many (de Casteljau). */
 const divided = (o: Outline, count: number): Outline => {
   const cubics = [...o.cubics];
   while (cubics.length < count) {
-    const starts = [o.start, ...cubics.map((c) => c[2])], lengths = cubics.map((c, i) => far(starts[i] as Point, c[0]) + far(c[0], c[1]) + far(c[1], c[2]));
-    const i = lengths.indexOf(Math.max(...lengths)), [b, c, d] = cubics[i] as Cubic, a = starts[i] as Point;
-    const ab = between(a, b, 0.5), bc = between(b, c, 0.5), cd = between(c, d, 0.5), abc = between(ab, bc, 0.5), bcd = between(bc, cd, 0.5);
+    const starts = [o.start, ...cubics.map((c) => c[2])],
+      lengths = cubics.map(
+        (c, i) => far(starts[i] as Point, c[0]) + far(c[0], c[1]) + far(c[1], c[2]),
+      );
+    const i = lengths.indexOf(Math.max(...lengths)),
+      [b, c, d] = cubics[i] as Cubic,
+      a = starts[i] as Point;
+    const ab = between(a, b, 0.5),
+      bc = between(b, c, 0.5),
+      cd = between(c, d, 0.5),
+      abc = between(ab, bc, 0.5),
+      bcd = between(bc, cd, 0.5);
     cubics.splice(i, 1, [ab, abc, between(abc, bcd, 0.5)], [bcd, cd, d]);
   }
   return { ...o, cubics };
@@ -43,31 +78,62 @@ const divided = (o: Outline, count: number): Outline => {
 
 const reversed = (o: Outline): Outline => {
   const starts = [o.start, ...ends(o)];
-  return { ...o, start: starts.at(-1) as Point, cubics: o.cubics.map((c, i): Cubic => [c[1], c[0], starts[i] as Point]).reverse() };
+  return {
+    ...o,
+    start: starts.at(-1) as Point,
+    cubics: o.cubics.map((c, i): Cubic => [c[1], c[0], starts[i] as Point]).reverse(),
+  };
 };
 
 /** A closed outline begun at another of its ends. */
-const begunAt = (o: Outline, i: number): Outline => (i === 0 ? o : { ...o, start: (o.cubics[i - 1] as Cubic)[2], cubics: [...o.cubics.slice(i), ...o.cubics.slice(0, i)] });
+const begunAt = (o: Outline, i: number): Outline =>
+  i === 0
+    ? o
+    : {
+        ...o,
+        start: (o.cubics[i - 1] as Cubic)[2],
+        cubics: [...o.cubics.slice(i), ...o.cubics.slice(0, i)],
+      };
 
 /** The second outline, begun and turned so that its ends lie as near as can be to those of the first. */
 const aligned = (a: Outline, b: Outline): Outline => {
   if (!a.closed || !b.closed) {
-    const off = (o: Outline) => far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point), back = reversed(b);
+    const off = (o: Outline) =>
+        far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point),
+      back = reversed(b);
     return off(back) < off(b) - 1e-9 ? back : b;
   }
-  const same = area(a) * area(b) < 0 ? reversed(b) : b, from = ends(a), to = ends(same), n = from.length;
-  let best = 0, least = Infinity;
+  const same = area(a) * area(b) < 0 ? reversed(b) : b,
+    from = ends(a),
+    to = ends(same),
+    n = from.length;
+  let best = 0,
+    least = Infinity;
   for (let i = 0; i < n; i++) {
-    const sum = from.reduce((s, p, k) => { const q = to[(k + i) % n] as Point; return s + (p[0] - q[0]) ** 2 + (p[1] - q[1]) ** 2; }, 0);
-    if (sum < least - 1e-9) { least = sum; best = i; }
+    const sum = from.reduce((s, p, k) => {
+      const q = to[(k + i) % n] as Point;
+      return s + (p[0] - q[0]) ** 2 + (p[1] - q[1]) ** 2;
+    }, 0);
+    if (sum < least - 1e-9) {
+      least = sum;
+      best = i;
+    }
   }
   return begunAt(same, best);
 };
 
 /** What an outline grows out of or shrinks to when it has no partner: a point in its middle. */
 const point = (o: Outline): Outline => {
-  const all = ends(o), middle: Point = [all.reduce((s, p) => s + p[0], 0) / all.length, all.reduce((s, p) => s + p[1], 0) / all.length];
-  return { start: middle, cubics: o.cubics.map((): Cubic => [middle, middle, middle]), closed: o.closed };
+  const all = ends(o),
+    middle: Point = [
+      all.reduce((s, p) => s + p[0], 0) / all.length,
+      all.reduce((s, p) => s + p[1], 0) / all.length,
+    ];
+  return {
+    start: middle,
+    cubics: o.cubics.map((): Cubic => [middle, middle, middle]),
+    closed: o.closed,
+  };
 };
 
 const MOST_STRETCHES = 400;
@@ -77,14 +143,31 @@ const MOST_STRETCHES = 400;
  * so that its points have the shortest ways. Null where there is nothing to turn, or far too much.
  */
 export const morph = (from: string, to: string): ((t: number) => string) | null => {
-  const a = outlinesOf(from), b = outlinesOf(to);
-  if (a.length === 0 || b.length === 0 || a.concat(b).some((o) => o.cubics.length > MOST_STRETCHES)) return null;
-  const bySize = (list: Outline[]) => [...list].sort((p, q) => Math.abs(area(q)) - Math.abs(area(p))), left = bySize(a), right = bySize(b);
-  const pairs = Array.from({ length: Math.max(left.length, right.length) }, (_, i): readonly [Outline, Outline] => {
-    const p = left[i] ?? point(right[i] as Outline), q = right[i] ?? point(left[i] as Outline), n = Math.max(p.cubics.length, q.cubics.length);
-    const first = divided(p, n);
-    return [first, aligned(first, divided(q, n))];
-  });
-  const r = (n: number) => Math.round(n * 1000) / 1000, say = (p: Point) => `${r(p[0])} ${r(p[1])}`;
-  return (t) => pairs.map(([p, q]) => `M${say(between(p.start, q.start, t))}${p.cubics.map((c, i) => `C${c.map((h, k) => say(between(h, (q.cubics[i] as Cubic)[k] as Point, t))).join(" ")}`).join("")}${p.closed && q.closed ? "Z" : ""}`).join("");
+  const a = outlinesOf(from),
+    b = outlinesOf(to);
+  if (a.length === 0 || b.length === 0 || a.concat(b).some((o) => o.cubics.length > MOST_STRETCHES))
+    return null;
+  const bySize = (list: Outline[]) =>
+      [...list].sort((p, q) => Math.abs(area(q)) - Math.abs(area(p))),
+    left = bySize(a),
+    right = bySize(b);
+  const pairs = Array.from(
+    { length: Math.max(left.length, right.length) },
+    (_, i): readonly [Outline, Outline] => {
+      const p = left[i] ?? point(right[i] as Outline),
+        q = right[i] ?? point(left[i] as Outline),
+        n = Math.max(p.cubics.length, q.cubics.length);
+      const first = divided(p, n);
+      return [first, aligned(first, divided(q, n))];
+    },
+  );
+  const r = (n: number) => Math.round(n * 1000) / 1000,
+    say = (p: Point) => `${r(p[0])} ${r(p[1])}`;
+  return (t) =>
+    pairs
+      .map(
+        ([p, q]) =>
+          `M${say(between(p.start, q.start, t))}${p.cubics.map((c, i) => `C${c.map((h, k) => say(between(h, (q.cubics[i] as Cubic)[k] as Point, t))).join(" ")}`).join("")}${p.closed && q.closed ? "Z" : ""}`,
+      )
+      .join("");
 };

@@ -10,16 +10,23 @@ describe("easings", () => {
       const curve = curveOf(easing as Motion["easing"]);
       expect(curve(0)).toBe(0);
       expect(curve(1)).toBe(1);
-      for (let i = 1; i <= 100; i++) expect(curve(i / 100)).toBeGreaterThanOrEqual(curve((i - 1) / 100) - 1e-9);
+      for (let i = 1; i <= 100; i++)
+        expect(curve(i / 100)).toBeGreaterThanOrEqual(curve((i - 1) / 100) - 1e-9);
     }
   });
 
   it("ease is CSS's cubic-bezier(0.25, 0.1, 0.25, 1)", () => {
     // solved with 200 halvings of x(s) = t
-    const bezier = (a: number, b: number, s: number) => 3 * a * s * (1 - s) ** 2 + 3 * b * s * s * (1 - s) + s ** 3;
+    const bezier = (a: number, b: number, s: number) =>
+      3 * a * s * (1 - s) ** 2 + 3 * b * s * s * (1 - s) + s ** 3;
     for (let i = 1; i < 20; i++) {
-      let lo = 0, hi = 1;
-      for (let k = 0; k < 200; k++) { const mid = (lo + hi) / 2; if (bezier(0.25, 0.25, mid) < i / 20) lo = mid; else hi = mid; }
+      let lo = 0,
+        hi = 1;
+      for (let k = 0; k < 200; k++) {
+        const mid = (lo + hi) / 2;
+        if (bezier(0.25, 0.25, mid) < i / 20) lo = mid;
+        else hi = mid;
+      }
       expect(curveOf("ease")(i / 20)).toBeCloseTo(bezier(0.1, 1, lo), 4);
     }
   });
@@ -41,20 +48,45 @@ describe("mixing", () => {
   });
 
   it("gradients with different numbers of stops mix, and look as they are at either end", () => {
-    const two = { kind: "linear", angle: 90, stops: [{ at: 0, colour: "#000000" }, { at: 1, colour: "#ffffff" }] } as const, three = { kind: "linear", angle: 0, stops: [{ at: 0, colour: "#ff0000" }, { at: 0.25, colour: "none" }, { at: 1, colour: "#0000ff" }] } as const;
-    const mix = mixOf("fill", two, three), half = mix?.(0.5) as typeof three, begun = mix?.(1e-9) as typeof three;
+    const two = {
+        kind: "linear",
+        angle: 90,
+        stops: [
+          { at: 0, colour: "#000000" },
+          { at: 1, colour: "#ffffff" },
+        ],
+      } as const,
+      three = {
+        kind: "linear",
+        angle: 0,
+        stops: [
+          { at: 0, colour: "#ff0000" },
+          { at: 0.25, colour: "none" },
+          { at: 1, colour: "#0000ff" },
+        ],
+      } as const;
+    const mix = mixOf("fill", two, three),
+      half = mix?.(0.5) as typeof three,
+      begun = mix?.(1e-9) as typeof three;
     expect([mix?.(0), mix?.(1)]).toEqual([two, three]);
     expect(half.angle).toBe(45);
     expect(half.stops.map((s) => s.at)).toEqual([0, 0.25, 1]);
     // the stop that came in between has the colour the gradient has there
     expect(begun.stops[1]?.colour).toMatch(/^#404040/);
-    expect(mixOf("fill", two, { kind: "radial", centre: [0.5, 0.5], radii: [1, 1], stops: two.stops })).toBeNull();
+    expect(
+      mixOf("fill", two, { kind: "radial", centre: [0.5, 0.5], radii: [1, 1], stops: two.stops }),
+    ).toBeNull();
   });
 
   it("any path is turned into any other: its points go the shortest ways round, what has no partner shrinks to a point", () => {
     expect(mixOf("path", "M0 0 L10 0", "M10 10 L20 10")?.(0.5)).toBe("M5 5L15 5");
-    const box = "M0 0 L100 0 L100 100 L0 100 Z", turned = "M100 100 L0 100 L0 0 L100 0 Z", other = "M100 0 C100 0 100 100 100 100 L0 100 L0 0 Z";
-    const numbers = (d: unknown) => String(d).match(/-?[\d.]+/g)?.map(Number) ?? [];
+    const box = "M0 0 L100 0 L100 100 L0 100 Z",
+      turned = "M100 100 L0 100 L0 0 L100 0 Z",
+      other = "M100 0 C100 0 100 100 100 100 L0 100 L0 0 Z";
+    const numbers = (d: unknown) =>
+      String(d)
+        .match(/-?[\d.]+/g)
+        ?.map(Number) ?? [];
     // the same square drawn with other commands and from another corner does not move at all
     const still = mixOf("path", turned, other)?.(0.5);
     expect(Math.min(...numbers(still))).toBe(0);
@@ -62,8 +94,10 @@ describe("mixing", () => {
     expect(String(still)).not.toMatch(/ 50 50C/);
     const cross = mixOf("path", box, "M50 0 L60 40 L100 50 L60 60 L50 100 L40 60 L0 50 L40 40 Z");
     expect(String(cross?.(0.5)).match(/C/g)).toHaveLength(8);
-    for (const t of [0.1, 0.5, 0.9]) expect(numbers(cross?.(t)).every((n) => n >= 0 && n <= 100)).toBe(true);
-    const hole = `${box} M40 40 L60 40 L60 60 L40 60 Z`, opened = mixOf("path", box.replace("L100 0", "L50 0 L100 0"), hole)?.(0.5);
+    for (const t of [0.1, 0.5, 0.9])
+      expect(numbers(cross?.(t)).every((n) => n >= 0 && n <= 100)).toBe(true);
+    const hole = `${box} M40 40 L60 40 L60 60 L40 60 Z`,
+      opened = mixOf("path", box.replace("L100 0", "L50 0 L100 0"), hole)?.(0.5);
     expect(String(opened).match(/M/g)).toHaveLength(2);
     expect(mixOf("path", "M0 0", "M0 0 L5 5")).toBeNull();
     expect(mixOf("dissolve", "on", "off")).toBeNull();
@@ -86,23 +120,30 @@ describe("the mover", () => {
   });
 
   it("whatever interrupts it, a tween ends on its target and nothing jumps at the interruption", () => {
-    const at = fc.record({ x: fc.integer({ min: -200, max: 200 }), opacity: fc.double({ min: 0, max: 1, noNaN: true }), wait: fc.integer({ min: 1, max: 300 }), duration: fc.integer({ min: 1, max: 400 }) });
-    fc.assert(fc.property(fc.array(at, { minLength: 1, maxLength: 12 }), (steps) => {
-      const mover = new Mover();
-      mover.retarget(stage(place("knob")), cut, 0, "s");
-      let now = 0;
-      let last = stage(place("knob"));
-      for (const s of steps) {
-        now += s.wait;
-        const seen = child(mover.sample(now));
-        last = stage(place("knob", { x: s.x }, { opacity: s.opacity }));
-        mover.retarget(last, tween(s.duration, "ease-in-out"), now, "s");
-        const then = child(mover.sample(now));
-        expect(then?.x).toBeCloseTo(seen?.x ?? NaN, 9);
-        expect(then?.values.opacity as number).toBeCloseTo(seen?.values.opacity as number, 9);
-      }
-      expect(mover.sample(mover.endsAt() + 1)).toBe(last);
-    }));
+    const at = fc.record({
+      x: fc.integer({ min: -200, max: 200 }),
+      opacity: fc.double({ min: 0, max: 1, noNaN: true }),
+      wait: fc.integer({ min: 1, max: 300 }),
+      duration: fc.integer({ min: 1, max: 400 }),
+    });
+    fc.assert(
+      fc.property(fc.array(at, { minLength: 1, maxLength: 12 }), (steps) => {
+        const mover = new Mover();
+        mover.retarget(stage(place("knob")), cut, 0, "s");
+        let now = 0;
+        let last = stage(place("knob"));
+        for (const s of steps) {
+          now += s.wait;
+          const seen = child(mover.sample(now));
+          last = stage(place("knob", { x: s.x }, { opacity: s.opacity }));
+          mover.retarget(last, tween(s.duration, "ease-in-out"), now, "s");
+          const then = child(mover.sample(now));
+          expect(then?.x).toBeCloseTo(seen?.x ?? NaN, 9);
+          expect(then?.values.opacity as number).toBeCloseTo(seen?.values.opacity as number, 9);
+        }
+        expect(mover.sample(mover.endsAt() + 1)).toBe(last);
+      }),
+    );
   });
 
   it("changes of different traits compose: each property keeps its own timing", () => {
@@ -155,7 +196,8 @@ describe("the mover", () => {
 
   it("interrupting dissolves again and again does not pile up old pictures", () => {
     const mover = new Mover();
-    for (let i = 0; i < 100; i++) mover.retarget(stage(place("knob", { x: i })), { ...tween(1000), kind: "fade" }, i, "s");
+    for (let i = 0; i < 100; i++)
+      mover.retarget(stage(place("knob", { x: i })), { ...tween(1000), kind: "fade" }, i, "s");
     let depth = 0;
     for (let p = mover.sample(100); p?.dissolve; p = p.dissolve.from) depth++;
     expect(depth).toBeLessThan(8);

@@ -6,7 +6,17 @@ import type { Value } from "../properties/types";
 import { Held } from "./held";
 import { isPosed, Pace } from "./pace";
 import { paired } from "./pairing";
-import { appearing, byId, equal, frozen, geometry, mixableOf, mixLines, sameWords, visibleCorners } from "./placed";
+import {
+  appearing,
+  byId,
+  equal,
+  frozen,
+  geometry,
+  mixableOf,
+  mixLines,
+  sameWords,
+  visibleCorners,
+} from "./placed";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
 import { Blend, Glide, numbersIn, Posed } from "./track";
@@ -14,7 +24,12 @@ import { Traffic } from "./traffic";
 import type { Dissolving } from "./traffic";
 
 /** How a change goes on down the tree: whether it is at once, what of it dissolves, with which timings, and in which lane. */
-interface How { readonly cut: boolean; readonly fading: string | null; readonly pace: Pace; readonly lane: ReturnType<Pace["ofLayer"]> }
+interface How {
+  readonly cut: boolean;
+  readonly fading: string | null;
+  readonly pace: Pace;
+  readonly lane: ReturnType<Pace["ofLayer"]>;
+}
 
 const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
 
@@ -35,13 +50,28 @@ export class Mover {
    * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade dissolves that part, lanes are
    * of its layers, and layers around it that are pushed aside move there in the same time.
    */
-  retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void { this.turn(next, new Pace(motion, now, within), now, subject); }
+  retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void {
+    this.turn(next, new Pace(motion, now, within), now, subject);
+  }
 
   /** A hand moves what is shown towards a target, through the poses of lanes if there are any: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
-  drag(next: Placed, motion: Motion, now: number, progress: number, what: string, within = ""): void {
+  drag(
+    next: Placed,
+    motion: Motion,
+    now: number,
+    progress: number,
+    what: string,
+    within = "",
+  ): void {
     if (motion.kind === "cut") return;
     const span = this.held.take(what, now);
-    if (span) this.turn(next, new Pace({ ...motion, kind: "tween", duration: Infinity }, now, within, span), now, this.subject);
+    if (span)
+      this.turn(
+        next,
+        new Pace({ ...motion, kind: "tween", duration: Infinity }, now, within, span),
+        now,
+        this.subject,
+      );
     this.held.move(progress, now);
   }
 
@@ -52,15 +82,25 @@ export class Mover {
   }
 
   private turn(next: Placed, pace: Pace, now: number, subject: string): void {
-    const { motion, within } = pace, shown = this.sample(now), other = this.subject !== subject;
-    const cut = motion.kind === "cut" || (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !pace.base.springs);
+    const { motion, within } = pace,
+      shown = this.sample(now),
+      other = this.subject !== subject;
+    const cut =
+      motion.kind === "cut" ||
+      (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !pace.base.springs);
     let old = this.target;
     this.target = next;
     this.subject = subject;
     this.traffic.until(pace.base.end);
     if (!old || !shown || (other && (cut || motion.kind !== "tween"))) {
       this.stop();
-      if (shown && !cut) this.traffic.dissolves.set(next.layer.id, { span: pace.base, from: frozen(shown), follows: false, ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}) });
+      if (shown && !cut)
+        this.traffic.dissolves.set(next.layer.id, {
+          span: pace.base,
+          from: frozen(shown),
+          follows: false,
+          ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}),
+        });
       return;
     }
     let seen = shown;
@@ -79,12 +119,29 @@ export class Mover {
   private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number): void {
     for (const [name, lane] of pace.lanes) {
       if (lane.key === null || !isPosed(lane)) continue;
-      const path = name.slice(0, name.length - lane.key.length - 1), span = pace.span(lane);
+      const path = name.slice(0, name.length - lane.key.length - 1),
+        span = pace.span(lane);
       if (this.traffic.tracks.get(path)?.get(lane.key)?.span === span) continue;
-      const [is, was, seen] = [next, old, shown].map((tree) => placedAt(tree, path)) as [Placed | null, Placed | null, Placed | null];
+      const [is, was, seen] = [next, old, shown].map((tree) => placedAt(tree, path)) as [
+        Placed | null,
+        Placed | null,
+        Placed | null,
+      ];
       if (!is || !seen) continue;
-      const read = (p: Placed): unknown => ((geometry as readonly string[]).includes(lane.key as string) ? p[lane.key as "x"] : p.values[lane.key as string]);
-      this.track(path, lane.key, { pace, lane: undefined, cut: false }, now, read(seen), read(is), read(was ?? is), null);
+      const read = (p: Placed): unknown =>
+        (geometry as readonly string[]).includes(lane.key as string)
+          ? p[lane.key as "x"]
+          : p.values[lane.key as string];
+      this.track(
+        path,
+        lane.key,
+        { pace, lane: undefined, cut: false },
+        now,
+        read(seen),
+        read(is),
+        read(was ?? is),
+        null,
+      );
     }
   }
 
@@ -102,15 +159,28 @@ export class Mover {
   }
 
   /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
-  endsAt(): number { return this.traffic.endsAt(); }
+  endsAt(): number {
+    return this.traffic.endsAt();
+  }
 
   /** Whether what is shown changes by itself after a time. */
-  movesAfter(now: number): boolean { return this.traffic.movesAfter(now); }
+  movesAfter(now: number): boolean {
+    return this.traffic.movesAfter(now);
+  }
 
   /** What is on screen at a time; null before the first target. The target itself (same identity) when nothing moves. */
-  sample(now: number): Placed | null { return this.target && this.traffic.sample(this.target, now); }
+  sample(now: number): Placed | null {
+    return this.target && this.traffic.sample(this.target, now);
+  }
 
-  private walk(old: Placed, next: Placed, shown: Placed, parentPath: string, around: How, now: number): void {
+  private walk(
+    old: Placed,
+    next: Placed,
+    shown: Placed,
+    parentPath: string,
+    around: How,
+    now: number,
+  ): void {
     if (old === next && shown === next) return;
     const path = parentPath + next.layer.id;
     let how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
@@ -120,7 +190,11 @@ export class Mover {
     }
     if (old.values.component !== next.values.component) {
       this.traffic.forget(path);
-      this.dissolve(path, { span: how.pace.span(how.lane), from: frozen(shown), follows: true }, how);
+      this.dissolve(
+        path,
+        { span: how.pace.span(how.lane), from: frozen(shown), follows: true },
+        how,
+      );
       this.geometry(old, next, shown, path, how, now);
       return;
     }
@@ -129,42 +203,90 @@ export class Mover {
       this.values(old, next, shown, path, how, now);
       this.children(old, next, shown, path, parentPath, how, now);
     }
-    if (old.nested && next.nested && shown.nested && old.nested !== next.nested) this.walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
+    if (old.nested && next.nested && shown.nested && old.nested !== next.nested)
+      this.walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
   }
 
   /** What cannot be mixed gives way to what it is now. */
   private dissolve(path: string, made: Dissolving, { cut }: How): void {
-    if (cut) { this.traffic.dissolves.delete(path); return; }
+    if (cut) {
+      this.traffic.dissolves.delete(path);
+      return;
+    }
     this.traffic.dissolves.set(path, made);
     this.traffic.until(made.span.end);
   }
 
   /** One property sets out from what is shown, in the time of its lane; numbers take along the velocity they have. */
-  private track(path: string, key: string, how: Omit<How, "fading">, now: number, from: unknown, to: unknown, rest: unknown, mix: Mix<unknown> | null): void {
+  private track(
+    path: string,
+    key: string,
+    how: Omit<How, "fading">,
+    now: number,
+    from: unknown,
+    to: unknown,
+    rest: unknown,
+    mix: Mix<unknown> | null,
+  ): void {
     let layer = this.traffic.tracks.get(path);
     if (how.cut) {
       layer?.delete(key);
       return;
     }
-    const { pace } = how, lane = pace.ofKey(path, key) ?? how.lane, span = pace.span(lane), a = numbersIn(from), b = numbersIn(to);
+    const { pace } = how,
+      lane = pace.ofKey(path, key) ?? how.lane,
+      span = pace.span(lane),
+      a = numbersIn(from),
+      b = numbersIn(to);
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
-    if (!layer) this.traffic.tracks.set(path, layer = new Map());
+    if (!layer) this.traffic.tracks.set(path, (layer = new Map()));
     this.traffic.until(span.end);
-    if (lane && lane.key === key && isPosed(lane)) layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0, pace.driven));
-    else if (a && b && a.length === b.length) layer.set(key, new Glide(span, key, a, b, to, velocity.length === a.length && velocity.some((v) => v !== 0) ? velocity : []));
+    if (lane && lane.key === key && isPosed(lane))
+      layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0, pace.driven));
+    else if (a && b && a.length === b.length)
+      layer.set(
+        key,
+        new Glide(
+          span,
+          key,
+          a,
+          b,
+          to,
+          velocity.length === a.length && velocity.some((v) => v !== 0) ? velocity : [],
+        ),
+      );
     else if (mix) layer.set(key, new Blend(span, mix));
   }
 
-  private geometry(old: Placed, next: Placed, shown: Placed, path: string, how: How, now: number): void {
-    for (const key of geometry) if (old[key] !== next[key]) this.track(path, key, how, now, shown[key], next[key], old[key], null);
+  private geometry(
+    old: Placed,
+    next: Placed,
+    shown: Placed,
+    path: string,
+    how: How,
+    now: number,
+  ): void {
+    for (const key of geometry)
+      if (old[key] !== next[key])
+        this.track(path, key, how, now, shown[key], next[key], old[key], null);
   }
 
-  private values(old: Placed, next: Placed, shown: Placed, path: string, how: How, now: number): void {
+  private values(
+    old: Placed,
+    next: Placed,
+    shown: Placed,
+    path: string,
+    how: How,
+    now: number,
+  ): void {
     let dissolves = !sameWords(old.lines, next.lines);
     for (const { key, mixing } of old.values === next.values ? [] : mixableOf(next)) {
       const to = next.values[key] as Value;
       if (equal(old.values[key], to)) continue;
-      const [a, b] = mixing === "corners" ? [visibleCorners(shown), visibleCorners(next)] : [shown.values[key] as Value, to];
+      const [a, b] =
+        mixing === "corners"
+          ? [visibleCorners(shown), visibleCorners(next)]
+          : [shown.values[key] as Value, to];
       const mix = mixOf(mixing, a, b);
       if (!mix) dissolves = true;
       else if (mixing === "corners") this.track(path, key, how, now, null, null, null, mix);
@@ -172,21 +294,49 @@ export class Mover {
     }
     if (dissolves) {
       this.traffic.tracks.get(path)?.delete("lines");
-      this.dissolve(path, { span: how.pace.span(how.lane), from: { ...frozen(shown), children: [], nested: null }, follows: true, own: true }, how);
+      this.dissolve(
+        path,
+        {
+          span: how.pace.span(how.lane),
+          from: { ...frozen(shown), children: [], nested: null },
+          follows: true,
+          own: true,
+        },
+        how,
+      );
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
       this.track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
     }
   }
 
-  private children(old: Placed, next: Placed, shown: Placed, path: string, prefix: string, how: How, now: number): void {
+  private children(
+    old: Placed,
+    next: Placed,
+    shown: Placed,
+    path: string,
+    prefix: string,
+    how: How,
+    now: number,
+  ): void {
     if (old.children === next.children) return;
-    const before = byId(old.children), after = byId(next.children), seen = byId(shown.children), { pace } = how;
-    const common = (list: readonly Placed[]) => list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
+    const before = byId(old.children),
+      after = byId(next.children),
+      seen = byId(shown.children),
+      { pace } = how;
+    const common = (list: readonly Placed[]) =>
+      list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
     const at = { start: 0, middle: 0.5, end: 1 }[pace.motion.restacks ?? "middle"];
-    if (common(old.children).join() === common(next.children).join() || how.cut || at === 0) this.traffic.restacks.delete(path);
-    else this.traffic.restacks.set(path, { span: pace.span(how.lane), order: shown.children.map((c) => c.layer.id), at });
+    if (common(old.children).join() === common(next.children).join() || how.cut || at === 0)
+      this.traffic.restacks.delete(path);
+    else
+      this.traffic.restacks.set(path, {
+        span: pace.span(how.lane),
+        order: shown.children.map((c) => c.layer.id),
+        at,
+      });
     for (const child of next.children) {
-      const was = before.get(child.layer.id), ghost = seen.get(child.layer.id);
+      const was = before.get(child.layer.id),
+        ghost = seen.get(child.layer.id);
       if (was) this.walk(was, child, ghost ?? was, prefix, how, now);
       else this.appear(child, ghost, path, prefix, how, now);
     }
@@ -195,15 +345,35 @@ export class Mover {
       const gone = prefix + child.layer.id;
       this.traffic.forget(gone);
       if (how.cut) continue;
-      const placed = frozen(seen.get(child.layer.id) ?? child), list = (this.traffic.leaving.get(path) ?? []).filter((l) => l.placed.layer.id !== child.layer.id);
-      this.traffic.leaving.set(path, [...list, { placed, span: pace.span(pace.ofKey(gone, "presence") ?? pace.ofLayer(gone) ?? how.lane), by: appearing(pace.motion, placed) }]);
+      const placed = frozen(seen.get(child.layer.id) ?? child),
+        list = (this.traffic.leaving.get(path) ?? []).filter(
+          (l) => l.placed.layer.id !== child.layer.id,
+        );
+      this.traffic.leaving.set(path, [
+        ...list,
+        {
+          placed,
+          span: pace.span(pace.ofKey(gone, "presence") ?? pace.ofLayer(gone) ?? how.lane),
+          by: appearing(pace.motion, placed),
+        },
+      ]);
     }
   }
 
   /** A layer that comes back while it is still on its way out goes on from where it is. */
-  private appear(child: Placed, ghost: Placed | undefined, parent: string, prefix: string, around: How, now: number): void {
-    const path = prefix + child.layer.id, how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
-    const list = this.traffic.leaving.get(parent)?.filter((l) => l.placed.layer.id !== child.layer.id);
+  private appear(
+    child: Placed,
+    ghost: Placed | undefined,
+    parent: string,
+    prefix: string,
+    around: How,
+    now: number,
+  ): void {
+    const path = prefix + child.layer.id,
+      how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
+    const list = this.traffic.leaving
+      .get(parent)
+      ?.filter((l) => l.placed.layer.id !== child.layer.id);
     if (list) this.traffic.leaving.set(parent, list);
     if (how.cut) return;
     if (ghost) this.geometry(ghost, child, ghost, path, how, now);

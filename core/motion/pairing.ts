@@ -2,9 +2,18 @@ import type { Placed } from "../layout/types";
 import { ROOT } from "../project/types";
 
 /** Whether two layers of different screens are one and the same to whoever looks: the screens themselves, the same component, or the same kind and name. */
-const same = (a: Placed, b: Placed): boolean => a.layer.id === ROOT && b.layer.id === ROOT ? true : a.layer.kind === b.layer.kind && (a.layer.kind === "instance" ? a.values.component === b.values.component && a.layer.name === b.layer.name : a.layer.name === b.layer.name);
+const same = (a: Placed, b: Placed): boolean =>
+  a.layer.id === ROOT && b.layer.id === ROOT
+    ? true
+    : a.layer.kind === b.layer.kind &&
+      (a.layer.kind === "instance"
+        ? a.values.component === b.values.component && a.layer.name === b.layer.name
+        : a.layer.name === b.layer.name);
 /** Weaker: the same component, whatever its copy is called. */
-const alike = (a: Placed, b: Placed): boolean => a.layer.kind === "instance" && b.layer.kind === "instance" && a.values.component === b.values.component;
+const alike = (a: Placed, b: Placed): boolean =>
+  a.layer.kind === "instance" &&
+  b.layer.kind === "instance" &&
+  a.values.component === b.values.component;
 
 /** What is left of a scene whose layers have no counterpart: named so that nothing takes it for one. */
 const foreign = (p: Placed): Placed => ({ ...p, layer: { ...p.layer, id: `was-${p.layer.id}` } });
@@ -14,13 +23,26 @@ const foreign = (p: Placed): Placed => ({ ...p, layer: { ...p.layer, id: `was-${
  * of the two trees, so that they move over instead of fading. The rest keeps ids that the other scene does not have.
  */
 export const paired = (was: Placed, is: Placed): Placed => {
-  const free = new Set(is.children), matches = new Map<Placed, Placed>();
-  for (const test of [same, alike]) for (const a of was.children) {
-    if (matches.has(a)) continue;
-    const b = [...free].find((c) => test(a, c));
-    if (b) { free.delete(b); matches.set(a, b); }
-  }
-  const children = was.children.map((a) => { const b = matches.get(a); return b ? paired(a, b) : foreign(a); });
-  const nested = was.nested && is.nested ? (was.values.component === is.values.component ? was.nested : null) : was.nested;
+  const free = new Set(is.children),
+    matches = new Map<Placed, Placed>();
+  for (const test of [same, alike])
+    for (const a of was.children) {
+      if (matches.has(a)) continue;
+      const b = [...free].find((c) => test(a, c));
+      if (b) {
+        free.delete(b);
+        matches.set(a, b);
+      }
+    }
+  const children = was.children.map((a) => {
+    const b = matches.get(a);
+    return b ? paired(a, b) : foreign(a);
+  });
+  const nested =
+    was.nested && is.nested
+      ? was.values.component === is.values.component
+        ? was.nested
+        : null
+      : was.nested;
   return { ...was, layer: { ...was.layer, id: is.layer.id }, children, nested };
 };

@@ -13,20 +13,38 @@ const mixable = new Map<string, readonly { key: string; mixing: Mixing }[]>();
 /** The properties of a layer's kind that are mixed by their values, not by the boxes layout makes of them. */
 export const mixableOf = (p: Placed): readonly { key: string; mixing: Mixing }[] => {
   let list = mixable.get(p.layer.kind);
-  if (!list) mixable.set(p.layer.kind, list = propertiesOf(p.layer.kind).filter((e) => e.mixing !== "layout" && e.mixing !== "step"));
+  if (!list)
+    mixable.set(
+      p.layer.kind,
+      (list = propertiesOf(p.layer.kind).filter(
+        (e) => e.mixing !== "layout" && e.mixing !== "step",
+      )),
+    );
   return list;
 };
 
-export const equal = (a: unknown, b: unknown): boolean => a === b || (typeof a === "object" && typeof b === "object" && JSON.stringify(a) === JSON.stringify(b));
+export const equal = (a: unknown, b: unknown): boolean =>
+  a === b ||
+  (typeof a === "object" && typeof b === "object" && JSON.stringify(a) === JSON.stringify(b));
 
-export const sameWords = (a: readonly Line[], b: readonly Line[]): boolean => a.length === b.length && a.every((l, i) => l.text === b[i]?.text);
+export const sameWords = (a: readonly Line[], b: readonly Line[]): boolean =>
+  a.length === b.length && a.every((l, i) => l.text === b[i]?.text);
 
-export const mixLines = (a: readonly Line[], b: readonly Line[]): Mix<readonly Line[]> => (t) =>
-  t === 1 ? b : b.map((to, i) => {
-    const from = a[i] ?? to;
-    const part = (x: number, y: number) => x + (y - x) * t;
-    return { text: to.text, x: part(from.x, to.x), baseline: part(from.baseline, to.baseline), width: part(from.width, to.width) };
-  });
+export const mixLines =
+  (a: readonly Line[], b: readonly Line[]): Mix<readonly Line[]> =>
+  (t) =>
+    t === 1
+      ? b
+      : b.map((to, i) => {
+          const from = a[i] ?? to;
+          const part = (x: number, y: number) => x + (y - x) * t;
+          return {
+            text: to.text,
+            x: part(from.x, to.x),
+            baseline: part(from.baseline, to.baseline),
+            width: part(from.width, to.width),
+          };
+        });
 
 /** Corners as far as the box can show them: one that is round at any size does not begin at a radius nobody sees. */
 export const visibleCorners = (p: Placed): Value => {
@@ -38,32 +56,62 @@ export const visibleCorners = (p: Placed): Value => {
 const DEEPEST = 4;
 const shallow = (p: Placed, depth = DEEPEST): Placed => {
   if (!p.dissolve) return p;
-  return depth === 0 ? { ...p, dissolve: null } : { ...p, dissolve: { ...p.dissolve, from: shallow(p.dissolve.from, depth - 1) } };
+  return depth === 0
+    ? { ...p, dissolve: null }
+    : { ...p, dissolve: { ...p.dissolve, from: shallow(p.dissolve.from, depth - 1) } };
 };
 
 const stilled = (p: Placed): Placed =>
-  p.shapes === undefined ? p : { ...p, shapes: undefined, children: p.children.map(stilled), nested: p.nested && stilled(p.nested) };
+  p.shapes === undefined
+    ? p
+    : {
+        ...p,
+        shapes: undefined,
+        children: p.children.map(stilled),
+        nested: p.nested && stilled(p.nested),
+      };
 
 /** A moment of what is on screen, to be kept: it moves no more, so it is painted once. */
 export const frozen = (p: Placed): Placed => stilled(shallow(p));
 
-export const byId = (list: readonly Placed[]): ReadonlyMap<string, Placed> => new Map(list.map((p) => [p.layer.id, p]));
+export const byId = (list: readonly Placed[]): ReadonlyMap<string, Placed> =>
+  new Map(list.map((p) => [p.layer.id, p]));
 
 /** A layer on its way out: it fades, or goes the way it came. */
-export interface Leaving { readonly placed: Placed; readonly span: Span; readonly by: readonly [number, number] | null }
+export interface Leaving {
+  readonly placed: Placed;
+  readonly span: Span;
+  readonly by: readonly [number, number] | null;
+}
 
 export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => {
   const t = span.progressAt(now);
   const shapes = placed.values;
-  return by ? { ...placed, shapes, x: placed.x + by[0] * t, y: placed.y + by[1] * t } : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
+  return by
+    ? { ...placed, shapes, x: placed.x + by[0] * t, y: placed.y + by[1] * t }
+    : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
 };
 
 /** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
 export const alongside = (from: Placed, now: Placed): Placed => {
-  const sized = from.layer.kind === "icon" || from.layer.kind === "picture", slack = sized || now.values.alignText === undefined || now.values.alignText === "start" ? 0 : now.values.alignText === "end" ? 1 : 0.5;
-  const along: Placed = { ...from, shapes: from.values, x: now.x + (now.width - from.width) * slack, y: now.y, ...(sized ? { width: now.width, height: now.height } : {}) };
+  const sized = from.layer.kind === "icon" || from.layer.kind === "picture",
+    slack =
+      sized || now.values.alignText === undefined || now.values.alignText === "start"
+        ? 0
+        : now.values.alignText === "end"
+          ? 1
+          : 0.5;
+  const along: Placed = {
+    ...from,
+    shapes: from.values,
+    x: now.x + (now.width - from.width) * slack,
+    y: now.y,
+    ...(sized ? { width: now.width, height: now.height } : {}),
+  };
   // what it was dissolving from itself goes along, too
-  return from.dissolve?.own ? { ...along, dissolve: { ...from.dissolve, from: alongside(from.dissolve.from, along) } } : along;
+  return from.dissolve?.own
+    ? { ...along, dissolve: { ...from.dissolve, from: alongside(from.dissolve.from, along) } }
+    : along;
 };
 
 /** How far beyond the edge something waits that slides over others, px. */
@@ -71,7 +119,18 @@ const BEYOND = 24;
 
 /** From where an overlay comes when its motion slides it in, and to where it goes; px from its place. Null: it fades. */
 export const appearing = (motion: Motion, it: Placed): readonly [number, number] | null => {
-  if ((motion.kind !== "slide" && motion.kind !== "push" && motion.kind !== "rise") || !it.layer.id.startsWith("~") || it.layer.id.endsWith("-dim")) return null;
+  if (
+    (motion.kind !== "slide" && motion.kind !== "push" && motion.kind !== "rise") ||
+    !it.layer.id.startsWith("~") ||
+    it.layer.id.endsWith("-dim")
+  )
+    return null;
   const to = motion.kind === "rise" ? "up" : (motion.to ?? "up");
-  return to === "left" ? [it.width + BEYOND, 0] : to === "right" ? [-it.width - BEYOND, 0] : to === "up" ? [0, it.height + BEYOND] : [0, -it.height - BEYOND];
+  return to === "left"
+    ? [it.width + BEYOND, 0]
+    : to === "right"
+      ? [-it.width - BEYOND, 0]
+      : to === "up"
+        ? [0, it.height + BEYOND]
+        : [0, -it.height - BEYOND];
 };

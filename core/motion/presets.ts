@@ -2,12 +2,22 @@ import type { Easing } from "../project/types";
 import { springFrom } from "./spring";
 
 /** A curve with a name of its own. */
-export interface Preset { readonly name: string; readonly easing: Easing }
+export interface Preset {
+  readonly name: string;
+  readonly easing: Easing;
+}
 
 /** The CSS words. */
 export const cssWords = ["linear", "ease", "ease-in", "ease-out", "ease-in-out"] as const;
 
-const whole = (e: Easing): Easing => (typeof e === "object" && "kind" in e && e.kind === "spring" ? { ...e, stiffness: Math.round(e.stiffness * 10) / 10, damping: Math.round(e.damping * 100) / 100 } : e);
+const whole = (e: Easing): Easing =>
+  typeof e === "object" && "kind" in e && e.kind === "spring"
+    ? {
+        ...e,
+        stiffness: Math.round(e.stiffness * 10) / 10,
+        damping: Math.round(e.damping * 100) / 100,
+      }
+    : e;
 
 /** Curves that are often wanted and have no CSS word. */
 export const presets: readonly Preset[] = [

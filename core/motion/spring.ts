@@ -13,18 +13,37 @@ const CRITICAL = 1e-6;
  * How far from rest a damped spring still is `ms` after it was let go at a distance of `x` with a velocity of `v` (per s):
  * the closed solution of m x″ + c x′ + k x = 0, and its derivative (per s).
  */
-export const springAt = (spring: Spring, ms: number, x = 1, v = 0): { readonly x: number; readonly v: number } => {
-  const { omega, zeta } = nature(spring), t = ms / 1000;
+export const springAt = (
+  spring: Spring,
+  ms: number,
+  x = 1,
+  v = 0,
+): { readonly x: number; readonly v: number } => {
+  const { omega, zeta } = nature(spring),
+    t = ms / 1000;
   if (Math.abs(zeta - 1) < CRITICAL) {
-    const b = v + omega * x, e = Math.exp(-omega * t);
+    const b = v + omega * x,
+      e = Math.exp(-omega * t);
     return { x: (x + b * t) * e, v: (b - omega * (x + b * t)) * e };
   }
   if (zeta < 1) {
-    const d = omega * Math.sqrt(1 - zeta * zeta), b = (v + zeta * omega * x) / d, e = Math.exp(-zeta * omega * t), cos = Math.cos(d * t), sin = Math.sin(d * t);
-    return { x: e * (x * cos + b * sin), v: e * ((b * d - zeta * omega * x) * cos - (x * d + zeta * omega * b) * sin) };
+    const d = omega * Math.sqrt(1 - zeta * zeta),
+      b = (v + zeta * omega * x) / d,
+      e = Math.exp(-zeta * omega * t),
+      cos = Math.cos(d * t),
+      sin = Math.sin(d * t);
+    return {
+      x: e * (x * cos + b * sin),
+      v: e * ((b * d - zeta * omega * x) * cos - (x * d + zeta * omega * b) * sin),
+    };
   }
-  const root = Math.sqrt(zeta * zeta - 1), slow = -omega * (zeta - root), fast = -omega * (zeta + root);
-  const a = (v - fast * x) / (slow - fast), b = x - a, es = Math.exp(slow * t), ef = Math.exp(fast * t);
+  const root = Math.sqrt(zeta * zeta - 1),
+    slow = -omega * (zeta - root),
+    fast = -omega * (zeta + root);
+  const a = (v - fast * x) / (slow - fast),
+    b = x - a,
+    es = Math.exp(slow * t),
+    ef = Math.exp(fast * t);
   return { x: a * es + b * ef, v: a * slow * es + b * fast * ef };
 };
 
@@ -39,22 +58,27 @@ const settled = new Map<string, number>();
 export const settlingTime = (spring: Spring, v = 0): number => {
   const key = `${spring.mass} ${spring.stiffness} ${spring.damping} ${v}`;
   let ms = settled.get(key);
-  if (ms === undefined) settled.set(key, ms = lastOutside(spring, v) + 1);
+  if (ms === undefined) settled.set(key, (ms = lastOutside(spring, v) + 1));
   return ms;
 };
 
 /** The last whole ms at which the spring is still out of `REST`. */
 const lastOutside = (spring: Spring, v: number): number => {
-  const { omega, zeta } = nature(spring), rate = omega * (zeta < 1 ? zeta : zeta - Math.sqrt(Math.max(0, zeta * zeta - 1)));
+  const { omega, zeta } = nature(spring),
+    rate = omega * (zeta < 1 ? zeta : zeta - Math.sqrt(Math.max(0, zeta * zeta - 1)));
   // nothing leaves this envelope, so there is nothing to find beyond it
-  const beyond = rate > 0 ? (Math.log((4 + Math.abs(v) / omega) / REST) * 2 * 1000) / rate : LONGEST_SPRING;
+  const beyond =
+    rate > 0 ? (Math.log((4 + Math.abs(v) / omega) / REST) * 2 * 1000) / rate : LONGEST_SPRING;
   let ms = Math.min(LONGEST_SPRING, Math.ceil(beyond));
   while (ms > 0 && Math.abs(springAt(spring, ms, 1, v).x) <= REST) ms--;
   return ms;
 };
 
 /** The other view of a spring: how long a swing takes (ms), and how bouncy it is (0: not at all, towards 1: for ever; below 0: sluggish). */
-export interface Swing { readonly swing: number; readonly bounciness: number }
+export interface Swing {
+  readonly swing: number;
+  readonly bounciness: number;
+}
 
 /** 2π/ω₀ and 1 − ζ; beyond critical damping 1/ζ − 1. */
 export const swingOf = (spring: Spring): Swing => {
@@ -64,8 +88,14 @@ export const swingOf = (spring: Spring): Swing => {
 
 /** The spring of a given mass with that swing. */
 export const springFrom = ({ swing, bounciness }: Swing, mass = 1): Spring => {
-  const omega = (2 * Math.PI * 1000) / swing, zeta = bounciness >= 0 ? 1 - bounciness : 1 / (1 + bounciness);
-  return { kind: "spring", mass, stiffness: omega * omega * mass, damping: 2 * zeta * omega * mass };
+  const omega = (2 * Math.PI * 1000) / swing,
+    zeta = bounciness >= 0 ? 1 - bounciness : 1 / (1 + bounciness);
+  return {
+    kind: "spring",
+    mass,
+    stiffness: omega * omega * mass,
+    damping: 2 * zeta * omega * mass,
+  };
 };
 
 /** How far a spring goes past its end at most, as a share of its way; 0 when it does not swing. */

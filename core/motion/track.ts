@@ -20,11 +20,22 @@ export interface Track {
 
 /** A value as the numbers it is made of; null when it is none. */
 export const numbersIn = (value: unknown): readonly number[] | null =>
-  typeof value === "number" ? [value] : Array.isArray(value) && value.length > 0 && value.every((n) => typeof n === "number") ? (value as number[]) : null;
+  typeof value === "number"
+    ? [value]
+    : Array.isArray(value) && value.length > 0 && value.every((n) => typeof n === "number")
+      ? (value as number[])
+      : null;
 
-interface Limits { readonly min: number; readonly max: number }
+interface Limits {
+  readonly min: number;
+  readonly max: number;
+}
 const free: Limits = { min: -Infinity, max: Infinity };
-const own: Readonly<Record<string, Limits>> = { width: { min: 0, max: Infinity }, height: { min: 0, max: Infinity }, presence: { min: 0, max: 1 } };
+const own: Readonly<Record<string, Limits>> = {
+  width: { min: 0, max: Infinity },
+  height: { min: 0, max: Infinity },
+  presence: { min: 0, max: 1 },
+};
 
 /** What values a property can have: what overshoots stops there. */
 const limitsOf = (key: string): Limits => {
@@ -37,52 +48,97 @@ export class Glide implements Track {
   private readonly limits: Limits;
   private readonly rest: readonly number[];
 
-  constructor(readonly span: Span, key: string, private readonly from: readonly number[], private readonly to: readonly number[], private readonly end: unknown, private readonly speed: readonly number[]) {
+  constructor(
+    readonly span: Span,
+    key: string,
+    private readonly from: readonly number[],
+    private readonly to: readonly number[],
+    private readonly end: unknown,
+    private readonly speed: readonly number[],
+  ) {
     this.limits = limitsOf(key);
-    this.rest = speed.map((v, i) => (v === 0 ? 0 : v - (span.springs ? 0 : span.setOut(v, (to[i] as number) - (from[i] as number)))));
-    if (span.springs) speed.forEach((v, i) => { if (v !== 0) span.stretch((v * 1000) / Math.max(1, Math.abs((to[i] as number) - (from[i] as number)))); });
+    this.rest = speed.map((v, i) =>
+      v === 0
+        ? 0
+        : v - (span.springs ? 0 : span.setOut(v, (to[i] as number) - (from[i] as number))),
+    );
+    if (span.springs)
+      speed.forEach((v, i) => {
+        if (v !== 0)
+          span.stretch((v * 1000) / Math.max(1, Math.abs((to[i] as number) - (from[i] as number))));
+      });
   }
 
   at(now: number): unknown {
-    const t = this.span.progressAt(now), carry = this.speed.length ? this.span.carryAt(now) : 0;
+    const t = this.span.progressAt(now),
+      carry = this.speed.length ? this.span.carryAt(now) : 0;
     if (t === 1 && carry === 0) return this.end;
-    return typeof this.end === "number" ? this.part(0, t, carry) : this.to.map((_, i) => this.part(i, t, carry));
+    return typeof this.end === "number"
+      ? this.part(0, t, carry)
+      : this.to.map((_, i) => this.part(i, t, carry));
   }
 
   private part(i: number, t: number, carry: number): number {
-    const { min, max } = this.limits, from = this.from[i] as number, value = from + ((this.to[i] as number) - from) * t + (carry === 0 ? 0 : (this.rest[i] as number) * carry);
+    const { min, max } = this.limits,
+      from = this.from[i] as number,
+      value =
+        from +
+        ((this.to[i] as number) - from) * t +
+        (carry === 0 ? 0 : (this.rest[i] as number) * carry);
     return value < min ? min : value > max ? max : value;
   }
 
-  velocityAt(now: number): readonly number[] | null { return now <= this.span.begin && this.speed.length ? this.speed : slowest(this, now); }
+  velocityAt(now: number): readonly number[] | null {
+    return now <= this.span.begin && this.speed.length ? this.speed : slowest(this, now);
+  }
 }
 
 const STEP = 0.5;
 /** Per ms, looking back a moment. */
 const slowest = (track: Track, now: number): readonly number[] | null => {
-  const a = numbersIn(track.at(now - STEP)), b = numbersIn(track.at(now));
+  const a = numbersIn(track.at(now - STEP)),
+    b = numbersIn(track.at(now));
   return a && b && a.length === b.length ? b.map((n, i) => (n - (a[i] as number)) / STEP) : null;
 };
 
 /** Any values that can be mixed. */
 export class Blend implements Track {
-  constructor(readonly span: Span, private readonly mix: Mix<unknown>) {}
-  at(now: number): unknown { return this.mix(this.span.progressAt(now)); }
-  velocityAt(): null { return null; }
+  constructor(
+    readonly span: Span,
+    private readonly mix: Mix<unknown>,
+  ) {}
+  at(now: number): unknown {
+    return this.mix(this.span.progressAt(now));
+  }
+  velocityAt(): null {
+    return null;
+  }
 }
 
-interface Stage { readonly from: number; readonly to: number; readonly curve: Curve; readonly mix: Mix<unknown> }
+interface Stage {
+  readonly from: number;
+  readonly to: number;
+  readonly curve: Curve;
+  readonly mix: Mix<unknown>;
+}
 
 const mixing = (key: string, a: unknown, b: unknown): Mix<unknown> => {
-  const kind = property(key)?.mixing, how = kind === undefined || kind === "layout" ? "number" : kind;
+  const kind = property(key)?.mixing,
+    how = kind === undefined || kind === "layout" ? "number" : kind;
   return mixOf(how, a as Value, b as Value) ?? ((t) => (t < 1 ? a : b));
 };
 
 const stagesOf = (lane: Lane, key: string, from: unknown, to: unknown): Stage[] => {
   const stops = [...(lane.poses ?? []), { at: 1, value: to, easing: lane.easing }];
-  let at = 0, value = from;
+  let at = 0,
+    value = from;
   return stops.map((stop) => {
-    const stage = { from: at, to: Math.max(at, stop.at), curve: curveOf(stop.easing), mix: mixing(key, value, stop.value) };
+    const stage = {
+      from: at,
+      to: Math.max(at, stop.at),
+      curve: curveOf(stop.easing),
+      mix: mixing(key, value, stop.value),
+    };
     at = stage.to;
     value = stop.value;
     return stage;
@@ -98,7 +154,16 @@ export class Posed implements Track {
   private readonly goes: number;
 
   /** `from` is what is on screen, `rest` what later goes begin with, `to` where all ends; `speed` per ms is kept at first. */
-  constructor(readonly span: Span, private readonly lane: Lane, key: string, from: unknown, rest: unknown, private readonly to: unknown, private readonly speed: number, /** it is as far as its span is, not as its own time says */ private readonly driven = false) {
+  constructor(
+    readonly span: Span,
+    private readonly lane: Lane,
+    key: string,
+    from: unknown,
+    rest: unknown,
+    private readonly to: unknown,
+    private readonly speed: number,
+    /** it is as far as its span is, not as its own time says */ private readonly driven = false,
+  ) {
     this.length = Math.max(1, lengthOf(lane));
     this.goes = goesOf(lane);
     this.endless = this.goes === Infinity;
@@ -107,13 +172,24 @@ export class Posed implements Track {
   }
 
   at(now: number): unknown {
-    const gone = this.driven ? Math.min(1, Math.max(0, this.span.progressAt(now))) : Math.max(0, now - this.span.begin) / this.length, go = Math.floor(gone);
+    const gone = this.driven
+        ? Math.min(1, Math.max(0, this.span.progressAt(now)))
+        : Math.max(0, now - this.span.begin) / this.length,
+      go = Math.floor(gone);
     if (gone >= this.goes) return this.to;
-    const back = this.lane.turns === true && go % 2 === 1, u = back ? 1 - (gone - go) : gone - go, stages = go === 0 ? this.first : this.later;
+    const back = this.lane.turns === true && go % 2 === 1,
+      u = back ? 1 - (gone - go) : gone - go,
+      stages = go === 0 ? this.first : this.later;
     const stage = stages.find((s) => u <= s.to) ?? (stages.at(-1) as Stage);
-    const value = stage.mix(stage.to > stage.from ? stage.curve((u - stage.from) / (stage.to - stage.from)) : 1);
-    return this.speed !== 0 && typeof value === "number" ? value + this.speed * this.span.carryAt(now) : value;
+    const value = stage.mix(
+      stage.to > stage.from ? stage.curve((u - stage.from) / (stage.to - stage.from)) : 1,
+    );
+    return this.speed !== 0 && typeof value === "number"
+      ? value + this.speed * this.span.carryAt(now)
+      : value;
   }
 
-  velocityAt(now: number): readonly number[] | null { return now <= this.span.begin && this.speed !== 0 ? [this.speed] : slowest(this, now); }
+  velocityAt(now: number): readonly number[] | null {
+    return now <= this.span.begin && this.speed !== 0 ? [this.speed] : slowest(this, now);
+  }
 }

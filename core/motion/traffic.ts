@@ -10,7 +10,14 @@ import type { Span } from "./span";
 import type { Track } from "./track";
 
 /** What a layer or a whole scene looked like before, while it gives way to what it is now. */
-export interface Dissolving { readonly span: Span; readonly from: Placed; readonly follows: boolean; readonly own?: boolean; readonly way?: Motion["kind"]; readonly to?: Motion["to"] }
+export interface Dissolving {
+  readonly span: Span;
+  readonly from: Placed;
+  readonly follows: boolean;
+  readonly own?: boolean;
+  readonly way?: Motion["kind"];
+  readonly to?: Motion["to"];
+}
 
 /** All that is under way in a scene: by the paths of layers what moves, leaves, dissolves, and changes places in depth. */
 export class Traffic {
@@ -18,14 +25,25 @@ export class Traffic {
   readonly leaving = new Map<string, Leaving[]>();
   readonly dissolves = new Map<string, Dissolving>();
   /** children that lie in another order than before */
-  readonly restacks = new Map<string, { readonly span: Span; readonly order: readonly string[]; /** how far the motion is when they change places */ readonly at: number }>();
+  readonly restacks = new Map<
+    string,
+    {
+      readonly span: Span;
+      readonly order: readonly string[];
+      /** how far the motion is when they change places */ readonly at: number;
+    }
+  >();
   /** before this nothing has come to its end */
   private nextEnd = Infinity;
 
   /** Tells when something that was added will end, ms. */
-  until(end: number): void { this.nextEnd = Math.min(this.nextEnd, end); }
+  until(end: number): void {
+    this.nextEnd = Math.min(this.nextEnd, end);
+  }
 
-  clear(): void { for (const map of [this.tracks, this.leaving, this.dissolves, this.restacks]) map.clear(); }
+  clear(): void {
+    for (const map of [this.tracks, this.leaving, this.dissolves, this.restacks]) map.clear();
+  }
 
   /** Drops what a layer does, and what does whatever is inside it. */
   forget(path: string): void {
@@ -44,7 +62,8 @@ export class Traffic {
   /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
   endsAt(): number {
     let end = 0;
-    for (const { span, endless } of this.spans()) if (span.hand === null && !endless) end = Math.max(end, span.end);
+    for (const { span, endless } of this.spans())
+      if (span.hand === null && !endless) end = Math.max(end, span.end);
     return end;
   }
 
@@ -57,7 +76,9 @@ export class Traffic {
   /** A scene at a time, as it is while this goes on; the scene itself (same identity) when nothing does. */
   sample(scene: Placed, now: number): Placed {
     this.prune(now);
-    return this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0 ? scene : this.at(scene, scene.layer.id, now);
+    return this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0
+      ? scene
+      : this.at(scene, scene.layer.id, now);
   }
 
   private prune(now: number): void {
@@ -74,9 +95,11 @@ export class Traffic {
     }
     for (const [path, list] of this.leaving) {
       const rest = list.filter((l) => !done(l.span));
-      if (rest.length) this.leaving.set(path, rest); else this.leaving.delete(path);
+      if (rest.length) this.leaving.set(path, rest);
+      else this.leaving.delete(path);
     }
-    for (const map of [this.restacks, this.dissolves]) for (const [path, d] of map) if (done(d.span)) map.delete(path);
+    for (const map of [this.restacks, this.dissolves])
+      for (const [path, d] of map) if (done(d.span)) map.delete(path);
   }
 
   private at(p: Placed, path: string, now: number): Placed {
@@ -91,22 +114,43 @@ export class Traffic {
     if (moved) children = moved;
     const restack = this.restacks.size > 0 ? this.restacks.get(path) : undefined;
     if (restack && restack.span.progressAt(now) < restack.at) {
-      const rank = (c: Placed) => { const i = restack.order.indexOf(c.layer.id); return i < 0 ? restack.order.length : i; };
+      const rank = (c: Placed) => {
+        const i = restack.order.indexOf(c.layer.id);
+        return i < 0 ? restack.order.length : i;
+      };
       children = [...children].sort((a, b) => rank(a) - rank(b));
     }
     const gone = this.leaving.size > 0 ? this.leaving.get(path) : undefined;
-    if (gone) children = [...children, ...gone.map((l) => awayFrom(l, now))].sort((a, b) => (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer));
+    if (gone)
+      children = [...children, ...gone.map((l) => awayFrom(l, now))].sort(
+        (a, b) =>
+          (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer),
+      );
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
     const dissolve = this.dissolves.size > 0 ? this.dissolves.get(path) : undefined;
     if (!tracks && !dissolve && children === p.children && nested === p.nested) return p;
     // written out, since this is what motion does most: a spread with a key more is several times slower
-    const out = { layer: p.layer, values: p.values, x: p.x, y: p.y, width: p.width, height: p.height, lines: p.lines, children, nested, presence: p.presence, dissolve: p.dissolve, shapes: p.values as Values | null };
+    const out = {
+      layer: p.layer,
+      values: p.values,
+      x: p.x,
+      y: p.y,
+      width: p.width,
+      height: p.height,
+      lines: p.lines,
+      children,
+      nested,
+      presence: p.presence,
+      dissolve: p.dissolve,
+      shapes: p.values as Values | null,
+    };
     if (tracks) {
       let values: Record<string, Value> | null = null;
       for (const [key, t] of tracks) {
         const value = t.at(now);
-        if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence") out[key] = value as number;
+        if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence")
+          out[key] = value as number;
         else if (key === "lines") out.lines = value as readonly Line[];
         else {
           (values ??= { ...p.values })[key] = value as Value;
@@ -117,7 +161,12 @@ export class Traffic {
     }
     if (dissolve) {
       const { from, follows, own, way, to } = dissolve;
-      out.dissolve = { from: follows ? alongside(from, out) : from, progress: dissolve.span.progressAt(now), ...(own ? { own } : {}), ...(way ? { way: way as "slide", to: to ?? "left" } : {}) };
+      out.dissolve = {
+        from: follows ? alongside(from, out) : from,
+        progress: dissolve.span.progressAt(now),
+        ...(own ? { own } : {}),
+        ...(way ? { way: way as "slide", to: to ?? "left" } : {}),
+      };
     }
     return out;
   }

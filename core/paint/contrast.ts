@@ -5,14 +5,20 @@ import { mixColour } from "../motion/mix";
 import type { Fill, Gradient, Stop } from "../properties/types";
 
 /** How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs for AA. */
-export interface Contrast { readonly ratio: number; readonly needed: number; readonly ground: string }
+export interface Contrast {
+  readonly ratio: number;
+  readonly needed: number;
+  readonly ground: string;
+}
 
 for (const mode of [modeRgb, modeLrgb]) useMode(mode as typeof modeRgb);
 
 const faded = (colour: string, opacity: number): string => {
   if (colour === "none" || opacity >= 1) return colour;
   const own = colour.length === 9 ? Number.parseInt(colour.slice(7), 16) / 255 : 1;
-  return `${colour.slice(0, 7)}${Math.round(own * opacity * 255).toString(16).padStart(2, "0")}`;
+  return `${colour.slice(0, 7)}${Math.round(own * opacity * 255)
+    .toString(16)
+    .padStart(2, "0")}`;
 };
 
 /** The colour a gradient has at a point of its box, 0–1 across and down. */
@@ -20,25 +26,37 @@ const gradientAt = (g: Gradient, x: number, y: number, w: number, h: number): st
   const stops = [...g.stops].sort((a, b) => a.at - b.at);
   let t: number;
   if (g.kind === "linear") {
-    const a = (g.angle * Math.PI) / 180, dx = Math.sin(a), dy = -Math.cos(a), half = (Math.abs(w * dx) + Math.abs(h * dy)) / 2 || 1;
+    const a = (g.angle * Math.PI) / 180,
+      dx = Math.sin(a),
+      dy = -Math.cos(a),
+      half = (Math.abs(w * dx) + Math.abs(h * dy)) / 2 || 1;
     t = ((x - 0.5) * w * dx + (y - 0.5) * h * dy) / (2 * half) + 0.5;
-  } else t = Math.hypot((x - g.centre[0]) / (g.radii[0] || 1), (y - g.centre[1]) / (g.radii[1] || 1));
-  const after = stops.find((s) => s.at >= t), before = stops.findLast((s) => s.at <= t);
+  } else
+    t = Math.hypot((x - g.centre[0]) / (g.radii[0] || 1), (y - g.centre[1]) / (g.radii[1] || 1));
+  const after = stops.find((s) => s.at >= t),
+    before = stops.findLast((s) => s.at <= t);
   if (!after || !before) return ((after ?? before) as Stop).colour;
-  return after.at === before.at ? after.colour : mixColour(before.colour, after.colour)((t - before.at) / (after.at - before.at));
+  return after.at === before.at
+    ? after.colour
+    : mixColour(before.colour, after.colour)((t - before.at) / (after.at - before.at));
 };
 
 const fillAt = (p: Placed, x: number, y: number): string | null => {
   const fill = p.values.fill as Fill | undefined;
   if (fill === undefined) return p.layer.kind === "picture" ? null : "none";
   if (typeof fill === "string") return fill;
-  return fill.kind === "picture" ? null : gradientAt(fill, x / (p.width || 1), y / (p.height || 1), p.width, p.height);
+  return fill.kind === "picture"
+    ? null
+    : gradientAt(fill, x / (p.width || 1), y / (p.height || 1), p.width, p.height);
 };
 
 const over = (ground: string, colour: string): string => {
   if (colour === "none") return ground;
   const mixed = blend([ground, colour], "normal", "rgb");
-  const hex = (n: number | undefined) => Math.round(Math.max(0, Math.min(1, n ?? 0)) * 255).toString(16).padStart(2, "0");
+  const hex = (n: number | undefined) =>
+    Math.round(Math.max(0, Math.min(1, n ?? 0)) * 255)
+      .toString(16)
+      .padStart(2, "0");
   return `#${hex(mixed.r)}${hex(mixed.g)}${hex(mixed.b)}`;
 };
 
@@ -47,34 +65,55 @@ const over = (ground: string, colour: string): string => {
  * picture lies behind it, since that has no one colour, and for layers that are not texts.
  */
 export const contrastOf = (root: Placed, id: string): Contrast | null => {
-  let ground: string | null = "#ffffff", result: Contrast | null = null;
+  let ground: string | null = "#ffffff",
+    result: Contrast | null = null;
   // found first, so that only what is painted before it counts
   const path = (p: Placed): Placed[] | null => {
     if (p.layer.id === id) return [p];
-    for (const c of p.children) { const inner = path(c); if (inner) return [p, ...inner]; }
+    for (const c of p.children) {
+      const inner = path(c);
+      if (inner) return [p, ...inner];
+    }
     return null;
   };
-  const way = path(root), text = way?.at(-1);
+  const way = path(root),
+    text = way?.at(-1);
   if (!way || text?.layer.kind !== "text") return null;
-  let x = text.width / 2, y = text.height / 2;
-  for (const p of [...way].reverse()) { x += p.x; y += p.y; }
+  let x = text.width / 2,
+    y = text.height / 2;
+  for (const p of [...way].reverse()) {
+    x += p.x;
+    y += p.y;
+  }
   const visit = (p: Placed, px: number, py: number, opacity: number): boolean => {
-    const at = toLocal(p, px, py), through = opacity * (p.values.opacity as number);
+    const at = toLocal(p, px, py),
+      through = opacity * (p.values.opacity as number);
     if (p === text) {
       const ink = fillAt(p, at.x, at.y);
       if (ground !== null && ink !== null && ink !== "none") {
-        const size = p.values.size as number, large = size >= 24 || (size >= 18.66 && Number(p.values.weight) >= 700);
-        result = { ratio: wcagContrast(over(ground, faded(ink, through)), ground), needed: large ? 3 : 4.5, ground };
+        const size = p.values.size as number,
+          large = size >= 24 || (size >= 18.66 && Number(p.values.weight) >= 700);
+        result = {
+          ratio: wcagContrast(over(ground, faded(ink, through)), ground),
+          needed: large ? 3 : 4.5,
+          ground,
+        };
       }
       return true;
     }
     const inside = at.x >= 0 && at.y >= 0 && at.x <= p.width && at.y <= p.height;
     if (inside && p.layer.kind !== "text") {
       const fill = fillAt(p, at.x, at.y);
-      ground = fill === null ? null : ground === null && (fill === "none" || fill.length === 9) ? null : over(ground ?? "#ffffff", faded(fill, through));
+      ground =
+        fill === null
+          ? null
+          : ground === null && (fill === "none" || fill.length === 9)
+            ? null
+            : over(ground ?? "#ffffff", faded(fill, through));
     }
     // the shapes inside a compound are not painted themselves
-    for (const child of p.layer.kind === "compound" ? [] : p.children) if (visit(child, at.x, at.y, through)) return true;
+    for (const child of p.layer.kind === "compound" ? [] : p.children)
+      if (visit(child, at.x, at.y, through)) return true;
     if (p.nested) visit(p.nested, at.x, at.y, through);
     return false;
   };

@@ -15,15 +15,25 @@ const rounded = (x: number, y: number, w: number, h: number, [tl, tr, br, bl]: F
 type Point = readonly [number, number];
 
 /** Corners of a regular polygon or star stretched over a box; inset (per cent) draws every second point inwards. */
-export const polygonPoints = (sides: number, inset: number, width: number, height: number): Point[] => {
-  const n = Math.max(3, Math.round(sides)), star = inset > 0;
+export const polygonPoints = (
+  sides: number,
+  inset: number,
+  width: number,
+  height: number,
+): Point[] => {
+  const n = Math.max(3, Math.round(sides)),
+    star = inset > 0;
   const raw = Array.from({ length: star ? 2 * n : n }, (_, i): Point => {
     const angle = -Math.PI / 2 + (i * 2 * Math.PI) / (star ? 2 * n : n);
     const reach = star && i % 2 === 1 ? 1 - inset / 100 : 1;
     return [Math.cos(angle) * reach, Math.sin(angle) * reach];
   });
-  const xs = raw.map((p) => p[0]), ys = raw.map((p) => p[1]);
-  const left = Math.min(...xs), top = Math.min(...ys), w = Math.max(...xs) - left, h = Math.max(...ys) - top;
+  const xs = raw.map((p) => p[0]),
+    ys = raw.map((p) => p[1]);
+  const left = Math.min(...xs),
+    top = Math.min(...ys),
+    w = Math.max(...xs) - left,
+    h = Math.max(...ys) - top;
   return raw.map(([x, y]) => [((x - left) / w) * width, ((y - top) / h) * height]);
 };
 
@@ -31,46 +41,95 @@ export const polygonPoints = (sides: number, inset: number, width: number, heigh
 const roundedPolygon = (points: readonly Point[], radius: number): string => {
   const n = points.length;
   const at = (i: number): Point => points[(i + n) % n] as Point;
-  if (radius <= 0) return `${points.map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`).join("")}Z`;
-  return `${points.map((p, i) => {
-    const before = at(i - 1), after = at(i + 1);
-    const a: Point = [before[0] - p[0], before[1] - p[1]], b: Point = [after[0] - p[0], after[1] - p[1]];
-    const la = Math.hypot(...a) || 1, lb = Math.hypot(...b) || 1;
-    const half = Math.acos(Math.max(-1, Math.min(1, (a[0] * b[0] + a[1] * b[1]) / (la * lb)))) / 2;
-    const cut = Math.min(radius / Math.max(1e-6, Math.tan(half)), la / 2, lb / 2);
-    const from = [p[0] + (a[0] / la) * cut, p[1] + (a[1] / la) * cut] as const, to = [p[0] + (b[0] / lb) * cut, p[1] + (b[1] / lb) * cut] as const;
-    const round = cut * Math.tan(half), turn = a[0] * b[1] - a[1] * b[0] > 0 ? 0 : 1;
-    return `${i ? "L" : "M"}${r(from[0])} ${r(from[1])}A${r(round)} ${r(round)} 0 0 ${turn} ${r(to[0])} ${r(to[1])}`;
-  }).join("")}Z`;
+  if (radius <= 0)
+    return `${points.map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`).join("")}Z`;
+  return `${points
+    .map((p, i) => {
+      const before = at(i - 1),
+        after = at(i + 1);
+      const a: Point = [before[0] - p[0], before[1] - p[1]],
+        b: Point = [after[0] - p[0], after[1] - p[1]];
+      const la = Math.hypot(...a) || 1,
+        lb = Math.hypot(...b) || 1;
+      const half =
+        Math.acos(Math.max(-1, Math.min(1, (a[0] * b[0] + a[1] * b[1]) / (la * lb)))) / 2;
+      const cut = Math.min(radius / Math.max(1e-6, Math.tan(half)), la / 2, lb / 2);
+      const from = [p[0] + (a[0] / la) * cut, p[1] + (a[1] / la) * cut] as const,
+        to = [p[0] + (b[0] / lb) * cut, p[1] + (b[1] / lb) * cut] as const;
+      const round = cut * Math.tan(half),
+        turn = a[0] * b[1] - a[1] * b[0] > 0 ? 0 : 1;
+      return `${i ? "L" : "M"}${r(from[0])} ${r(from[1])}A${r(round)} ${r(round)} 0 0 ${turn} ${r(to[0])} ${r(to[1])}`;
+    })
+    .join("")}Z`;
 };
 
 /** The corners a box can show at its size. */
 export const cornersOf = (p: Placed, by = 0): Four => {
   const limit = Math.max(0, Math.min(p.width, p.height) / 2);
-  return (p.values.radius as Four).map((c) => Math.max(0, Math.min(c, limit) + (c > 0 ? by : 0))) as unknown as Four;
+  return (p.values.radius as Four).map((c) =>
+    Math.max(0, Math.min(c, limit) + (c > 0 ? by : 0)),
+  ) as unknown as Four;
 };
 
 /** Whether a layer's outline can be grown and shrunk exactly; the others' borders are cut to shape instead. */
-export const grows = (p: Placed): boolean => p.layer.kind === "box" || p.layer.kind === "picture" || p.layer.kind === "ellipse";
+export const grows = (p: Placed): boolean =>
+  p.layer.kind === "box" || p.layer.kind === "picture" || p.layer.kind === "ellipse";
 
 /** A layer's outline grown by `by` px on every side (shadow spread, or the middle of a border), as an element without paint. */
 export const outline = (p: Placed, by = 0): { tag: Paint["tag"]; attrs: Attrs } => {
-  const w = Math.max(0, p.width + 2 * by), h = Math.max(0, p.height + 2 * by);
+  const w = Math.max(0, p.width + 2 * by),
+    h = Math.max(0, p.height + 2 * by);
   switch (p.layer.kind) {
-    case "ellipse": return { tag: "ellipse", attrs: { cx: r(p.width / 2), cy: r(p.height / 2), rx: r(w / 2), ry: r(h / 2) } };
+    case "ellipse":
+      return {
+        tag: "ellipse",
+        attrs: { cx: r(p.width / 2), cy: r(p.height / 2), rx: r(w / 2), ry: r(h / 2) },
+      };
     case "path": {
       const d = scalePath(p.values.shape as string, p.width, p.height);
-      return { tag: "path", attrs: p.values.overlaps === "holes" ? { d, "fill-rule": "evenodd", "clip-rule": "evenodd" } : { d } };
+      return {
+        tag: "path",
+        attrs:
+          p.values.overlaps === "holes"
+            ? { d, "fill-rule": "evenodd", "clip-rule": "evenodd" }
+            : { d },
+      };
     }
-    case "polygon": return { tag: "path", attrs: { d: roundedPolygon(polygonPoints(p.values.sides as number, p.values.inset as number, p.width, p.height), p.values.rounding as number) } };
-    case "compound": return { tag: "path", attrs: { d: compoundPath(p), "fill-rule": "evenodd", "clip-rule": "evenodd" } };
-    case "line": return { tag: "path", attrs: { d: `M0 ${r(p.height / 2)}H${r(p.width)}` } };
-    case "box": case "picture": {
+    case "polygon":
+      return {
+        tag: "path",
+        attrs: {
+          d: roundedPolygon(
+            polygonPoints(p.values.sides as number, p.values.inset as number, p.width, p.height),
+            p.values.rounding as number,
+          ),
+        },
+      };
+    case "compound":
+      return {
+        tag: "path",
+        attrs: { d: compoundPath(p), "fill-rule": "evenodd", "clip-rule": "evenodd" },
+      };
+    case "line":
+      return { tag: "path", attrs: { d: `M0 ${r(p.height / 2)}H${r(p.width)}` } };
+    case "box":
+    case "picture": {
       const corners = cornersOf(p, by);
-      if (corners.every((c) => c === corners[0])) return { tag: "rect", attrs: { x: r(-by), y: r(-by), width: r(w), height: r(h), rx: r(Math.min(corners[0], w / 2, h / 2)) } };
+      if (corners.every((c) => c === corners[0]))
+        return {
+          tag: "rect",
+          attrs: {
+            x: r(-by),
+            y: r(-by),
+            width: r(w),
+            height: r(h),
+            rx: r(Math.min(corners[0], w / 2, h / 2)),
+          },
+        };
       return { tag: "path", attrs: { d: rounded(-by, -by, w, h, corners) } };
     }
-    default: return { tag: "rect", attrs: { x: 0, y: 0, width: r(p.width), height: r(p.height), rx: 0 } };
+    default:
+      return { tag: "rect", attrs: { x: 0, y: 0, width: r(p.width), height: r(p.height), rx: 0 } };
   }
 };
 
@@ -96,13 +155,38 @@ const areaOf = (p: Placed): MultiPolygon => {
   return holes ? clipping.xor(first, ...rest) : clipping.union(first, ...rest);
 };
 
-const operations = { united: clipping.union, subtracted: clipping.difference, intersected: clipping.intersection, excluded: clipping.xor } as const;
+const operations = {
+  united: clipping.union,
+  subtracted: clipping.difference,
+  intersected: clipping.intersection,
+  excluded: clipping.xor,
+} as const;
 
 /** Path data of the outline the shown shapes inside a compound make together, in its own px; curves as fine straight pieces. */
 export const compoundPath = (p: Placed): string => {
-  const areas = p.children.filter((c) => c.presence > 0 && c.layer.kind !== "text" && c.layer.kind !== "instance" && c.layer.kind !== "icon").map(areaOf);
+  const areas = p.children
+    .filter(
+      (c) =>
+        c.presence > 0 &&
+        c.layer.kind !== "text" &&
+        c.layer.kind !== "instance" &&
+        c.layer.kind !== "icon",
+    )
+    .map(areaOf);
   const [first, ...rest] = areas;
   if (!first) return "";
-  const area = rest.length ? operations[p.values.combine as keyof typeof operations](first, ...rest) : first;
-  return area.flatMap((polygon) => polygon.map((ring) => `${ring.slice(0, -1).map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`).join("")}Z`)).join("");
+  const area = rest.length
+    ? operations[p.values.combine as keyof typeof operations](first, ...rest)
+    : first;
+  return area
+    .flatMap((polygon) =>
+      polygon.map(
+        (ring) =>
+          `${ring
+            .slice(0, -1)
+            .map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`)
+            .join("")}Z`,
+      ),
+    )
+    .join("");
 };

@@ -19,26 +19,57 @@ const stacked = (children: readonly Placed[], shift: Shift): Paint[] => {
   const until = next < 0 ? children.length : next;
   const shape = children[at] as Placed;
   // the mask may be as large as what it shapes: its own bounds must not cut it
-  const mask = named("mask", `${shape.layer.id}-mask`, [painted(shape, shift)], { style: "mask-type:alpha", maskUnits: "userSpaceOnUse", x: -20_000, y: -20_000, width: 40_000, height: 40_000 });
-  const inside: Paint = { tag: "g", key: `${shape.layer.id}-masked`, attrs: { mask: `url(#${mask.id})` }, children: children.slice(at + 1, until).map(each) };
-  return [...children.slice(0, at).map(each), mask.paint, inside, ...stacked(children.slice(until), shift)];
+  const mask = named("mask", `${shape.layer.id}-mask`, [painted(shape, shift)], {
+    style: "mask-type:alpha",
+    maskUnits: "userSpaceOnUse",
+    x: -20_000,
+    y: -20_000,
+    width: 40_000,
+    height: 40_000,
+  });
+  const inside: Paint = {
+    tag: "g",
+    key: `${shape.layer.id}-masked`,
+    attrs: { mask: `url(#${mask.id})` },
+    children: children.slice(at + 1, until).map(each),
+  };
+  return [
+    ...children.slice(0, at).map(each),
+    mask.paint,
+    inside,
+    ...stacked(children.slice(until), shift),
+  ];
 };
 
 const clipped = (p: Placed, inner: readonly Paint[]): Paint[] => {
-  const clip = named("clipPath", "shape", [{ tag: "path", key: "d", attrs: { d: outlinePath(p) }, children: [] }]);
-  return [clip.paint, { tag: "g", key: "clip", attrs: { "clip-path": `url(#${clip.id})` }, children: inner }];
+  const clip = named("clipPath", "shape", [
+    { tag: "path", key: "d", attrs: { d: outlinePath(p) }, children: [] },
+  ]);
+  return [
+    clip.paint,
+    { tag: "g", key: "clip", attrs: { "clip-path": `url(#${clip.id})` }, children: inner },
+  ];
 };
 
 const newPaint = (p: Placed): readonly Paint[] => {
   switch (p.layer.kind) {
-    case "text": return textPaint(p);
-    case "icon": return iconPaint(p);
-    case "instance": return [];
-    default: return shapePaint(p);
+    case "text":
+      return textPaint(p);
+    case "icon":
+      return iconPaint(p);
+    case "instance":
+      return [];
+    default:
+      return shapePaint(p);
   }
 };
 
-interface Own { width: number; height: number; lines: Placed["lines"]; paint: readonly Paint[] }
+interface Own {
+  width: number;
+  height: number;
+  lines: Placed["lines"];
+  paint: readonly Paint[];
+}
 const kept = new WeakMap<Values, Own>();
 
 /** What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those of the frame before. */
@@ -46,13 +77,16 @@ const ownPaint = (p: Placed): readonly Paint[] => {
   const { shapes, width, height, lines } = p;
   if (!shapes || p.layer.kind === "compound") return newPaint(p);
   const known = kept.get(shapes);
-  if (known?.width === width && known.height === height && known.lines === lines) return known.paint;
+  if (known?.width === width && known.height === height && known.lines === lines)
+    return known.paint;
   const paint = newPaint(p);
-  if (known) Object.assign(known, { width, height, lines, paint }); else kept.set(shapes, { width, height, lines, paint });
+  if (known) Object.assign(known, { width, height, lines, paint });
+  else kept.set(shapes, { width, height, lines, paint });
   return paint;
 };
 
-const keptDeep = new WeakMap<Placed, Paint>(), keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
+const keptDeep = new WeakMap<Placed, Paint>(),
+  keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
 
 const known = (p: Placed, shift: Shift): Paint | undefined => {
   if (!shift) return keptDeep.get(p);
@@ -61,50 +95,117 @@ const known = (p: Placed, shift: Shift): Paint | undefined => {
 };
 
 /** Old over into new: plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers. */
-const dissolving = (key: string, old: readonly Paint[], is: readonly Paint[], progress: number, attrs: Attrs = {}): Paint => ({
-  tag: "g", key, attrs: { style: "isolation:isolate" },
+const dissolving = (
+  key: string,
+  old: readonly Paint[],
+  is: readonly Paint[],
+  progress: number,
+  attrs: Attrs = {},
+): Paint => ({
+  tag: "g",
+  key,
+  attrs: { style: "isolation:isolate" },
   children: [
-    { tag: "g", key: "from", attrs: { opacity: r(1 - progress), "pointer-events": "none", ...attrs }, children: old },
-    { tag: "g", key: "to", attrs: { opacity: r(progress), style: "mix-blend-mode:plus-lighter" }, children: is },
+    {
+      tag: "g",
+      key: "from",
+      attrs: { opacity: r(1 - progress), "pointer-events": "none", ...attrs },
+      children: old,
+    },
+    {
+      tag: "g",
+      key: "to",
+      attrs: { opacity: r(progress), style: "mix-blend-mode:plus-lighter" },
+      children: is,
+    },
   ],
 });
 
 /** The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of what that dissolved from. */
 const ownShapes = (p: Placed): readonly Paint[] => {
   if (!p.dissolve?.own) return ownPaint(p);
-  const { from, progress } = p.dissolve, x = r(from.x - p.x), y = r(from.y - p.y);
-  return [dissolving("own", ownShapes(from), ownPaint(p), progress, x || y ? { transform: `translate(${x} ${y})` } : {})];
+  const { from, progress } = p.dissolve,
+    x = r(from.x - p.x),
+    y = r(from.y - p.y);
+  return [
+    dissolving(
+      "own",
+      ownShapes(from),
+      ownPaint(p),
+      progress,
+      x || y ? { transform: `translate(${x} ${y})` } : {},
+    ),
+  ];
 };
 
 const build = (p: Placed, shift: Shift): Paint => {
-  const own = ownShapes(p), here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
+  const own = ownShapes(p),
+    here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
   const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
   if (p.nested) below.push(painted(p.nested, inner));
-  const opacity = (p.values.opacity as number) * p.presence, [single] = plain?.length === 1 && below.length === 0 ? plain : [];
+  const opacity = (p.values.opacity as number) * p.presence,
+    [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
-  const node: Paint = { tag: "g", key: p.layer.id, attrs, children: below.length === 0 ? drawn : [...drawn, ...(clipsChildren(p) ? clipped(p, below) : below)] };
+  const node: Paint = {
+    tag: "g",
+    key: p.layer.id,
+    attrs,
+    children:
+      below.length === 0 ? drawn : [...drawn, ...(clipsChildren(p) ? clipped(p, below) : below)],
+  };
   if (!p.dissolve || p.dissolve.own) return node;
   if (p.dissolve.way) return passing(p, painted(p.dissolve.from, shift), node);
-  return dissolving(p.layer.id, [{ ...painted(p.dissolve.from, shift), key: "old" }], [node], p.dissolve.progress);
+  return dissolving(
+    p.layer.id,
+    [{ ...painted(p.dissolve.from, shift), key: "old" }],
+    [node],
+    p.dissolve.progress,
+  );
 };
 
 /** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */
-const RISE = 0.14, GIVES_WAY = 0.28;
+const RISE = 0.14,
+  GIVES_WAY = 0.28;
 
 /** One screen gives way to another: that slides over it, pushes it out, or rises out of it. */
 const passing = (p: Placed, old: Paint, node: Paint): Paint => {
   const { progress, way, to = "left" } = p.dissolve as NonNullable<Placed["dissolve"]>;
-  const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [number, number], left = 1 - progress;
+  const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [
+      number,
+      number,
+    ],
+    left = 1 - progress;
   const move = (x: number, y: number) => ({ transform: `translate(${r(x)} ${r(y)})` });
-  const came = way === "rise" ? { ...move(0, p.height * RISE * left), opacity: r(Math.min(1, Math.max(0, progress))) } : move(-ux * p.width * left, -uy * p.height * left);
-  const gave = way === "push" ? move(ux * p.width * progress, uy * p.height * progress) : way === "slide" ? move(ux * p.width * progress * GIVES_WAY, uy * p.height * progress * GIVES_WAY) : {};
-  const clip = named("clipPath", "room", [{ tag: "rect", key: "r", attrs: { width: r(p.width), height: r(p.height) }, children: [] }]);
+  const came =
+    way === "rise"
+      ? { ...move(0, p.height * RISE * left), opacity: r(Math.min(1, Math.max(0, progress))) }
+      : move(-ux * p.width * left, -uy * p.height * left);
+  const gave =
+    way === "push"
+      ? move(ux * p.width * progress, uy * p.height * progress)
+      : way === "slide"
+        ? move(ux * p.width * progress * GIVES_WAY, uy * p.height * progress * GIVES_WAY)
+        : {};
+  const clip = named("clipPath", "room", [
+    { tag: "rect", key: "r", attrs: { width: r(p.width), height: r(p.height) }, children: [] },
+  ]);
   return {
-    tag: "g", key: p.layer.id, attrs: { "clip-path": `url(#${clip.id})` },
-    children: [clip.paint, { tag: "g", key: "from", attrs: { ...gave, "pointer-events": "none" }, children: [{ ...old, key: "old" }] }, { tag: "g", key: "to", attrs: came, children: [node] }],
+    tag: "g",
+    key: p.layer.id,
+    attrs: { "clip-path": `url(#${clip.id})` },
+    children: [
+      clip.paint,
+      {
+        tag: "g",
+        key: "from",
+        attrs: { ...gave, "pointer-events": "none" },
+        children: [{ ...old, key: "old" }],
+      },
+      { tag: "g", key: "to", attrs: came, children: [node] },
+    ],
   };
 };
 
@@ -114,7 +215,8 @@ const painted = (p: Placed, shift: Shift): Paint => {
   const before = known(p, shift);
   if (before) return before;
   const node = build(p, shift);
-  if (shift) keptFlat.set(p, { x: shift[0], y: shift[1], node }); else keptDeep.set(p, node);
+  if (shift) keptFlat.set(p, { x: shift[0], y: shift[1], node });
+  else keptDeep.set(p, node);
   return node;
 };
 

@@ -16,7 +16,10 @@ export const readPath = (data: string): Segment[] => {
     if (/[MLCQZ]/.test(token)) {
       command = token;
       at++;
-      if (command === "Z") { out.push({ command, numbers: [] }); continue; }
+      if (command === "Z") {
+        out.push({ command, numbers: [] });
+        continue;
+      }
     }
     const n = count[command] ?? 0;
     const numbers = tokens.slice(at, at + n).map(Number);
@@ -30,4 +33,10 @@ export const readPath = (data: string): Segment[] => {
 
 /** Path data scaled from per cent of a box to px. */
 export const scalePath = (data: string, width: number, height: number): string =>
-  readPath(data).map((s) => s.command + s.numbers.map((n, i) => Math.round(n * (i % 2 ? height : width) * 10) / 1000).join(" ")).join("");
+  readPath(data)
+    .map(
+      (s) =>
+        s.command +
+        s.numbers.map((n, i) => Math.round(n * (i % 2 ? height : width) * 10) / 1000).join(" "),
+    )
+    .join("");

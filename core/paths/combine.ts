@@ -1,7 +1,9 @@
 import paper from "paper/dist/paper-core";
 
 /** An outline to combine: path data in its own px and the map that puts it into place, or outlines combined among themselves. */
-export type Part = { readonly d: string; readonly holes: boolean; readonly map: readonly number[] } | { readonly combine: string; readonly parts: readonly Part[]; readonly map: readonly number[] };
+export type Part =
+  | { readonly d: string; readonly holes: boolean; readonly map: readonly number[] }
+  | { readonly combine: string; readonly parts: readonly Part[]; readonly map: readonly number[] };
 
 let ready = false;
 const prepare = (): void => {
@@ -9,9 +11,17 @@ const prepare = (): void => {
   ready = true;
 };
 
-const operations: Readonly<Record<string, "unite" | "subtract" | "intersect" | "exclude">> = { united: "unite", subtracted: "subtract", intersected: "intersect", excluded: "exclude" };
+const operations: Readonly<Record<string, "unite" | "subtract" | "intersect" | "exclude">> = {
+  united: "unite",
+  subtracted: "subtract",
+  intersected: "intersect",
+  excluded: "exclude",
+};
 
-const place = (item: paper.PathItem, [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]: readonly number[]): paper.PathItem => {
+const place = (
+  item: paper.PathItem,
+  [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]: readonly number[],
+): paper.PathItem => {
   item.applyMatrix = true;
   item.transform(new paper.Matrix(a, b, c, d, e, f));
   return item;
@@ -19,13 +29,20 @@ const place = (item: paper.PathItem, [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]:
 
 const build = (part: Part): paper.PathItem => {
   if ("d" in part) {
-    const item = new paper.CompoundPath({ pathData: part.d, insert: false, fillRule: part.holes ? "evenodd" : "nonzero" });
+    const item = new paper.CompoundPath({
+      pathData: part.d,
+      insert: false,
+      fillRule: part.holes ? "evenodd" : "nonzero",
+    });
     for (const child of item.children) if (child instanceof paper.Path) child.closed = true;
     return place(item.unite(undefined as never, { insert: false }), part.map);
   }
   const [first, ...rest] = part.parts.map(build);
   const operation = operations[part.combine] ?? "unite";
-  const item = rest.reduce((sum, next) => sum[operation](next, { insert: false }), first ?? new paper.CompoundPath({ insert: false }));
+  const item = rest.reduce(
+    (sum, next) => sum[operation](next, { insert: false }),
+    first ?? new paper.CompoundPath({ insert: false }),
+  );
   return place(item, part.map);
 };
 

@@ -1,4 +1,16 @@
-export { addKnot, bendKnot, boundsOfOutlines, dropKnot, linesIn, moveKnot, nearestLine, placeOn, readOutlines, turnKnot, writeOutlines } from "./points";
+export {
+  addKnot,
+  bendKnot,
+  boundsOfOutlines,
+  dropKnot,
+  linesIn,
+  moveKnot,
+  nearestLine,
+  placeOn,
+  readOutlines,
+  turnKnot,
+  writeOutlines,
+} from "./points";
 export type { Knot, Outline, Spot } from "./points";
 export type { Part } from "./combine";
 export { partsOf } from "./parts";

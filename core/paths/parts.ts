@@ -5,6 +5,10 @@ import type { Part } from "./combine";
 
 /** The shown shapes inside a compound as parts to combine, in its own px. */
 export const partsOf = (compound: Placed): Part[] =>
-  compound.children.filter((c) => c.presence > 0 && !["text", "instance", "icon", "line"].includes(c.layer.kind)).map((c): Part => c.layer.kind === "compound"
-    ? { combine: c.values.combine as string, parts: partsOf(c), map: mapOf(c) }
-    : { d: outlinePath(c), holes: c.values.overlaps === "holes", map: mapOf(c) });
+  compound.children
+    .filter((c) => c.presence > 0 && !["text", "instance", "icon", "line"].includes(c.layer.kind))
+    .map((c): Part =>
+      c.layer.kind === "compound"
+        ? { combine: c.values.combine as string, parts: partsOf(c), map: mapOf(c) }
+        : { d: outlinePath(c), holes: c.values.overlaps === "holes", map: mapOf(c) },
+    );

@@ -3,7 +3,16 @@ import type { Change, Op } from "./change";
 import { tableEntry } from "./ids";
 import { limits } from "./limits";
 import {
-  brokenTree, issueText, layerChanges, overfull, pieceFields, pieceSchema, projectFields, projectTables, sayings, tables,
+  brokenTree,
+  issueText,
+  layerChanges,
+  overfull,
+  pieceFields,
+  pieceSchema,
+  projectFields,
+  projectTables,
+  sayings,
+  tables,
 } from "./schema";
 import { cleanChange, isCleanText } from "./text";
 import type { Piece, Project } from "./types";
@@ -11,29 +20,38 @@ import type { z } from "zod";
 
 /** `change` is what was accepted: the proposed one with texts that can be kept. */
 export type Accepted =
-  | { ok: true; project: Project; change: Change; inverse: Op[] }
-  | { ok: false; error: string };
+  { ok: true; project: Project; change: Change; inverse: Op[] } | { ok: false; error: string };
 
 const check = (schema: z.ZodType, value: unknown): string | null => {
   const result = schema.safeParse(value);
   return result.success ? null : issueText(result.error);
 };
 
-const checkRecord = (schema: z.ZodType, table: Readonly<Record<string, { id: string }>>, id: string): string | null => {
+const checkRecord = (
+  schema: z.ZodType,
+  table: Readonly<Record<string, { id: string }>>,
+  id: string,
+): string | null => {
   const record = tableEntry(table, id);
   if (!record) return null;
   return record.id === id ? check(schema, record) : "a record must be kept under its own id";
 };
 
-const isKeyOf = <T extends object>(object: T, key: string): key is Extract<keyof T, string> => Object.hasOwn(object, key);
+const isKeyOf = <T extends object>(object: T, key: string): key is Extract<keyof T, string> =>
+  Object.hasOwn(object, key);
 
 const checkPiece = (piece: Piece, path: readonly string[]): string | null => {
   const [, pieceId, field, recordId] = path;
-  if (field === undefined) return piece.id === pieceId ? check(pieceSchema, piece) : "a piece must be kept under its own id";
-  if (isKeyOf(pieceFields, field)) return field === "id" ? "an id cannot change" : check(pieceFields[field], piece[field]);
+  if (field === undefined)
+    return piece.id === pieceId
+      ? check(pieceSchema, piece)
+      : "a piece must be kept under its own id";
+  if (isKeyOf(pieceFields, field))
+    return field === "id" ? "an id cannot change" : check(pieceFields[field], piece[field]);
   if (!isKeyOf(tables, field)) return `a piece has no “${field}”`;
   if (recordId === undefined) return `all ${field} cannot be replaced at once`;
-  if (field === "looks" && path[4] === "changes" && path[5] !== undefined) return checkSaid(piece, path);
+  if (field === "looks" && path[4] === "changes" && path[5] !== undefined)
+    return checkSaid(piece, path);
   return checkRecord(tables[field], piece[field], recordId);
 };
 
@@ -46,7 +64,9 @@ const checkPlace = (project: Project, path: readonly string[]): string | null =>
     return piece ? checkPiece(piece, path) : null;
   }
   if (isKeyOf(projectTables, top)) {
-    return id === undefined ? `all ${top} cannot be replaced at once` : checkRecord(projectTables[top], project[top], id);
+    return id === undefined
+      ? `all ${top} cannot be replaced at once`
+      : checkRecord(projectTables[top], project[top], id);
   }
   if (!isKeyOf(projectFields, top)) return `a project has no “${top}”`;
   return check(projectFields[top], project[top]);
@@ -80,7 +100,9 @@ const placesOf = (ops: readonly Op[]): (readonly string[])[] => {
 
 /** Whether a change as it is sent would be larger than one may be; a sentence, or null. Texts count as UTF-8. */
 const tooLarge = (change: Change): string | null => {
-  const mayBe = change.ops.length > 1000 || change.ops.some((o) => o.op === "set" && typeof o.value === "object");
+  const mayBe =
+    change.ops.length > 1000 ||
+    change.ops.some((o) => o.op === "set" && typeof o.value === "object");
   if (!mayBe) return null;
   const bytes = new TextEncoder().encode(JSON.stringify(sentOps(change.ops))).length;
   if (bytes <= limits.change) return null;
@@ -91,7 +113,10 @@ const tooLarge = (change: Change): string | null => {
 const touchedPieces = (project: Project, ops: readonly Op[]): Set<Piece> => {
   const touched = new Set<Piece>();
   for (const { path } of ops) {
-    const piece = path[0] === "pieces" && path[1] !== undefined ? tableEntry(project.pieces, path[1]) : undefined;
+    const piece =
+      path[0] === "pieces" && path[1] !== undefined
+        ? tableEntry(project.pieces, path[1])
+        : undefined;
     if (piece && (path.length === 2 || path[2] === "layers")) touched.add(piece);
   }
   return touched;
@@ -103,7 +128,8 @@ const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
   for (const { op, path } of ops) {
     if (op !== "set") continue;
     if (path.length === 2) pieces.add(undefined);
-    if (path.length === 4 && path[0] === "pieces") pieces.add(tableEntry(project.pieces, path[1] ?? ""));
+    if (path.length === 4 && path[0] === "pieces")
+      pieces.add(tableEntry(project.pieces, path[1] ?? ""));
   }
   for (const piece of pieces) {
     const full = overfull(project, piece);
@@ -120,7 +146,8 @@ const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
 export const accept = (project: Project, proposed: Change): Accepted => {
   const change = cleanChange(proposed);
   const refuse = (error: string): Accepted => ({ ok: false, error });
-  if (change.ops.some((o) => !o.path.every(isCleanText))) return refuse("a place in the change has no proper name");
+  if (change.ops.some((o) => !o.path.every(isCleanText)))
+    return refuse("a place in the change has no proper name");
   const large = tooLarge(change);
   if (large) return refuse(large);
   const { doc, inverse } = apply(project, change.ops);

@@ -22,10 +22,12 @@ export interface Change {
 /** A step that brings back what a change removed. */
 export type RestoringOp = Extract<Op, { op: "set" }> & { readonly restores: string };
 
-export const isRestoring = (op: Op): op is RestoringOp => op.op === "set" && op.restores !== undefined;
+export const isRestoring = (op: Op): op is RestoringOp =>
+  op.op === "set" && op.restores !== undefined;
 
 /** Steps as they are sent: the server knows what the records were that come back. */
-export const sentOps = (ops: readonly Op[]): Op[] => ops.map((op) => (isRestoring(op) ? { ...op, value: null } : op));
+export const sentOps = (ops: readonly Op[]): Op[] =>
+  ops.map((op) => (isRestoring(op) ? { ...op, value: null } : op));
 
 export const set = (path: readonly string[], value: unknown): Op => ({ op: "set", path, value });
 export const remove = (path: readonly string[]): Op => ({ op: "remove", path });
@@ -39,8 +41,12 @@ export const same = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true;
   if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
   if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const ka = Object.keys(a), kb = Object.keys(b);
-  return ka.length === kb.length && ka.every((k) => own(b as Node, k) && same((a as Node)[k], (b as Node)[k]));
+  const ka = Object.keys(a),
+    kb = Object.keys(b);
+  return (
+    ka.length === kb.length &&
+    ka.every((k) => own(b as Node, k) && same((a as Node)[k], (b as Node)[k]))
+  );
 };
 
 /** The node that holds the last key of a path; null when the path leads nowhere. */
@@ -84,7 +90,10 @@ class Copies {
  * A step whose record is gone (somebody removed it meanwhile) does nothing, and is returned as `lost` if it sets something;
  * so does one that changes nothing.
  */
-export const apply = <T extends object>(doc: T, ops: readonly Op[]): { doc: T; inverse: Op[]; lost: Op[] } => {
+export const apply = <T extends object>(
+  doc: T,
+  ops: readonly Op[],
+): { doc: T; inverse: Op[]; lost: Op[] } => {
   const undone: Op[] = [];
   const lost: Op[] = [];
   const copies = new Copies();
@@ -125,7 +134,8 @@ export class Places {
   /** The last step that has to do with a path: at it, below it, or at one that holds it; -1 for none. */
   related(path: readonly string[]): number {
     let last = this.below.get(Places.key(path)) ?? -1;
-    for (let n = 1; n < path.length; n++) last = Math.max(last, this.at.get(Places.key(path, n)) ?? -1);
+    for (let n = 1; n < path.length; n++)
+      last = Math.max(last, this.at.get(Places.key(path, n)) ?? -1);
     return last;
   }
 }
@@ -161,7 +171,10 @@ export const merge = (first: readonly Op[], second: readonly Op[]): Op[] => {
 /** Names every object has by itself: as ids they would be found in tables that do not hold them. */
 export const isReserved = (name: string): boolean => name in Object.prototype;
 
-const segment = z.string().min(1).max(80)
+const segment = z
+  .string()
+  .min(1)
+  .max(80)
   .refine((s) => !isReserved(s) && isCleanText(s), "not a name");
 const path = z.array(segment).min(1).max(8);
 
@@ -169,16 +182,18 @@ const path = z.array(segment).min(1).max(8);
 const notJson = (value: unknown): string | null => {
   let level: unknown[] = [value];
   for (let depth = 0; level.length > 0; depth++) {
-    if (depth > limits.valueDepth) return `values lie more than ${limits.valueDepth} deep in one another`;
+    if (depth > limits.valueDepth)
+      return `values lie more than ${limits.valueDepth} deep in one another`;
     const next: unknown[] = [];
     for (const item of level) {
       if (item === null || typeof item === "string" || typeof item === "boolean") continue;
       if (typeof item === "number" && Number.isFinite(item)) continue;
       if (Array.isArray(item)) for (const inner of item) next.push(inner);
-      else if (typeof item === "object") for (const [key, inner] of Object.entries(item)) {
-        if (key === "__proto__") return "not a name";
-        next.push(inner);
-      }
+      else if (typeof item === "object")
+        for (const [key, inner] of Object.entries(item)) {
+          if (key === "__proto__") return "not a name";
+          next.push(inner);
+        }
       else return "not a JSON value";
     }
     level = next;
@@ -194,8 +209,18 @@ const json = z.unknown().superRefine((value, context) => {
 /** The JSON form of a change, as sent and stored. */
 export const changeSchema = z.strictObject({
   label: z.string().min(1).max(200),
-  ops: z.array(z.union([
-    z.strictObject({ op: z.literal("set"), path, value: json, restores: z.string().max(40).optional() }),
-    z.strictObject({ op: z.literal("remove"), path }),
-  ])).min(1).max(20_000),
+  ops: z
+    .array(
+      z.union([
+        z.strictObject({
+          op: z.literal("set"),
+          path,
+          value: json,
+          restores: z.string().max(40).optional(),
+        }),
+        z.strictObject({ op: z.literal("remove"), path }),
+      ]),
+    )
+    .min(1)
+    .max(20_000),
 });

@@ -25,7 +25,11 @@ export interface Clash {
  * What a change that comes late (made offline, or left behind by a closed window) would overwrite: the changes that others
  * made since `base` to places it would still change. Empty when it is in nobody's way.
  */
-export const clashesOf = (project: Project, change: Change, others: readonly LoggedChange[]): Clash[] => {
+export const clashesOf = (
+  project: Project,
+  change: Change,
+  others: readonly LoggedChange[],
+): Clash[] => {
   const places = new Places();
   const steps = others.flatMap((other) => other.ops.map((op) => ({ other, op })));
   steps.forEach(({ op }, i) => places.note(op.path, i));
@@ -41,7 +45,8 @@ export const clashesOf = (project: Project, change: Change, others: readonly Log
 };
 
 /** Whether steps have to do with any place in a set: with itself, with what holds it, or with what it holds. */
-export const touchesAny = (places: Places, ops: readonly Op[]): boolean => ops.some((op) => places.related(op.path) >= 0);
+export const touchesAny = (places: Places, ops: readonly Op[]): boolean =>
+  ops.some((op) => places.related(op.path) >= 0);
 
 const changesSomething = (project: Project, op: Op): boolean => {
   const now = valueAt(project, op.path);
@@ -63,7 +68,8 @@ export const goneFrom = (project: Project, ops: readonly Op[]): (readonly string
 const missingRecord = (project: Project, path: readonly string[]): readonly string[] | null => {
   let node: unknown = project;
   for (const [i, key] of path.slice(0, -1).entries()) {
-    if (typeof node !== "object" || node === null || !Object.hasOwn(node, key)) return path.slice(0, i + 1);
+    if (typeof node !== "object" || node === null || !Object.hasOwn(node, key))
+      return path.slice(0, i + 1);
     node = (node as Record<string, unknown>)[key];
   }
   return typeof node === "object" && node !== null ? null : path.slice(0, -1);
@@ -80,16 +86,23 @@ export const valueAt = (project: Project, path: readonly string[]): unknown => {
 };
 
 /** Whether a place lies inside another one. */
-export const isInside = (inner: readonly string[], outer: readonly string[]): boolean => inner.length > outer.length && related(inner, outer);
+export const isInside = (inner: readonly string[], outer: readonly string[]): boolean =>
+  inner.length > outer.length && related(inner, outer);
 
 /**
  * A record that `removal` took away, as it would be now: what it was in `before` (the project the removal was made in), with
  * everything that was changed inside it since, though it was not there. Undefined when the removal did not take it.
  */
 export const restoredValue = (
-  path: readonly string[], before: Project, removal: Pick<Change, "ops">, since: readonly LoggedChange[], present: Project,
+  path: readonly string[],
+  before: Project,
+  removal: Pick<Change, "ops">,
+  since: readonly LoggedChange[],
+  present: Project,
 ): unknown => {
-  const taken = apply(before, removal.ops).inverse.find((op) => op.op === "set" && op.path.length === path.length && related(op.path, path));
+  const taken = apply(before, removal.ops).inverse.find(
+    (op) => op.op === "set" && op.path.length === path.length && related(op.path, path),
+  );
   if (taken?.op !== "set") return undefined;
   let project = apply(present, [set(path, taken.value)]).doc;
   for (const later of since) {
@@ -102,13 +115,18 @@ export const restoredValue = (
 };
 
 /** Whether there is something at a place. */
-export const isThere = (project: Project, path: readonly string[]): boolean => valueAt(project, path) !== undefined;
+export const isThere = (project: Project, path: readonly string[]): boolean =>
+  valueAt(project, path) !== undefined;
 
 /**
  * Of one's own earlier changes, the places that another's change overwrote although its maker had not seen them, and what
  * takes one's own values back. Null when nothing of one's own was lost.
  */
-export const overwrittenBy = (other: LoggedChange, own: readonly LoggedChange[], before: Project): readonly Op[] | null => {
+export const overwrittenBy = (
+  other: LoggedChange,
+  own: readonly LoggedChange[],
+  before: Project,
+): readonly Op[] | null => {
   const unseen = own.filter((mine) => mine.seq > other.base);
   if (unseen.length === 0) return null;
   const places = new Places();
@@ -131,5 +149,7 @@ const sameStep = (a: Op, b: Op): boolean => {
 const takingBack = (hit: Op, mine: Op, other: LoggedChange, before: Project): Op => {
   if (hit.op !== "remove" || hit.path.length > mine.path.length) return mine;
   const value = valueAt(before, hit.path);
-  return value === undefined ? mine : { op: "set", path: hit.path, value, restores: other.changeId };
+  return value === undefined
+    ? mine
+    : { op: "set", path: hit.path, value, restores: other.changeId };
 };

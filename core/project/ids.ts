@@ -18,7 +18,8 @@ export const byOrder = (a: Ordered, b: Ordered): number =>
   a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
 /** The values of a table of records, in order. */
-export const inOrder = <T extends Ordered>(table: Readonly<Record<string, T>>): T[] => Object.values(table).sort(byOrder);
+export const inOrder = <T extends Ordered>(table: Readonly<Record<string, T>>): T[] =>
+  Object.values(table).sort(byOrder);
 
 /** An order key after the last of the given records. */
 export const orderAfter = (list: readonly Ordered[]): string => {
@@ -33,7 +34,9 @@ export const orderAfter = (list: readonly Ordered[]): string => {
 export const orderAt = (list: readonly Ordered[], index: number): string => {
   const sorted = [...list].sort(byOrder);
   const before = sorted[index - 1]?.order ?? null;
-  const after = sorted.slice(Math.max(0, index)).find((r) => before === null || r.order > before)?.order ?? null;
+  const after =
+    sorted.slice(Math.max(0, index)).find((r) => before === null || r.order > before)?.order ??
+    null;
   return generateKeyBetween(before, after);
 };
 

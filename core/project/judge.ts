@@ -39,7 +39,11 @@ export const restoringOps = (project: Project, change: Change): RestoringOp[] =>
 export const restoreKey = (op: RestoringOp): string => JSON.stringify([op.restores, op.path]);
 
 /** The steps with every record that comes back written out; null when one of them is not known any more. */
-const writtenOut = (project: Project, change: Change, restored: ReadonlyMap<string, unknown>): Op[] | null => {
+const writtenOut = (
+  project: Project,
+  change: Change,
+  restored: ReadonlyMap<string, unknown>,
+): Op[] | null => {
   const ops: Op[] = [];
   for (const op of change.ops) {
     if (!isRestoring(op)) {
@@ -61,7 +65,10 @@ const writtenOut = (project: Project, change: Change, restored: ReadonlyMap<stri
  * `restored` has the records that come back, by `restoreKey`.
  */
 export const judge = (
-  project: Project, { change }: Proposal, unseen: readonly LoggedChange[], restored: ReadonlyMap<string, unknown> = new Map(),
+  project: Project,
+  { change }: Proposal,
+  unseen: readonly LoggedChange[],
+  restored: ReadonlyMap<string, unknown> = new Map(),
 ): Verdict => {
   const ops = writtenOut(project, change, restored);
   if (!ops) return { kind: "refused", reason: "what it would bring back is not known any more" };
@@ -71,5 +78,11 @@ export const judge = (
   const accepted = accept(project, draft);
   if (!accepted.ok) return { kind: "refused", reason: accepted.error };
   const altered = change.ops.some(isRestoring) || accepted.change !== draft;
-  return { kind: "kept", project: accepted.project, change: accepted.change, altered, gone: goneFrom(project, accepted.change.ops) };
+  return {
+    kind: "kept",
+    project: accepted.project,
+    change: accepted.change,
+    altered,
+    gone: goneFrom(project, accepted.change.ops),
+  };
 };

@@ -3,64 +3,191 @@ import { property } from "../properties/registry";
 import { isReserved } from "./change";
 import { isOrderKey, tableEntry } from "./ids";
 import { limits } from "./limits";
-import { colourSchema, gradientSchema, optionSchema, propertySchema, shadowsSchema, valueSchema } from "../properties/schema";
-import { directions, dragDirections, layerKinds, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes, triggerTypes } from "./types";
+import {
+  colourSchema,
+  gradientSchema,
+  optionSchema,
+  propertySchema,
+  shadowsSchema,
+  valueSchema,
+} from "../properties/schema";
+import {
+  directions,
+  dragDirections,
+  layerKinds,
+  motionKinds,
+  optionKeys,
+  overlayPlaces,
+  ROOT,
+  tokenTypes,
+  triggerTypes,
+} from "./types";
 import type { Layer, Piece, Project } from "./types";
 
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -").refine((s) => !isReserved(s), "this id is a word every object knows");
+const id = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -")
+  .refine((s) => !isReserved(s), "this id is a word every object knows");
 const order = z.string().min(1).max(200).refine(isOrderKey, "not a place in an order");
-const name = z.string().trim().min(1, "a name cannot be empty").max(120, "a name can have at most 120 characters");
+const name = z
+  .string()
+  .trim()
+  .min(1, "a name cannot be empty")
+  .max(120, "a name can have at most 120 characters");
 const ms = z.number().min(0).max(600_000);
 /** A table with at most so many records. */
-const atMost = <T extends z.ZodType<Record<string, unknown>>>(schema: T, most: number, what: string) =>
-  schema.refine((t) => Object.keys(t).length <= most, `more than ${most} ${what} are not taken`);
+const atMost = <T extends z.ZodType<Record<string, unknown>>>(
+  schema: T,
+  most: number,
+  what: string,
+) => schema.refine((t) => Object.keys(t).length <= most, `more than ${most} ${what} are not taken`);
 const condition = z.record(id, z.array(id).max(limits.values));
 
-const layer = z.strictObject({ id, kind: z.enum(layerKinds), name, parent: id.nullable(), order, locked: z.boolean().optional() });
+const layer = z.strictObject({
+  id,
+  kind: z.enum(layerKinds),
+  name,
+  parent: id.nullable(),
+  order,
+  locked: z.boolean().optional(),
+});
 const value = z.strictObject({ id, name, order });
-const trait = z.strictObject({ id, name, order, pattern: z.int().min(0).max(99), rest: id.nullable(), values: atMost(z.record(id, value), limits.values, "values") });
+const trait = z.strictObject({
+  id,
+  name,
+  order,
+  pattern: z.int().min(0).max(99),
+  rest: id.nullable(),
+  values: atMost(z.record(id, value), limits.values, "values"),
+});
 
 /** What a look says about one layer. */
-export const layerChanges = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
-  for (const [key, v] of Object.entries(changes)) {
-    const schema = propertySchema(key);
-    if (!schema) { context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` }); continue; }
-    const result = schema.safeParse(v);
-    if (!result.success) context.addIssue({ code: "custom", path: [key], message: result.error.issues[0]?.message ?? "wrong value" });
-  }
-});
+export const layerChanges = z
+  .record(z.string().max(80), z.unknown())
+  .superRefine((changes, context) => {
+    for (const [key, v] of Object.entries(changes)) {
+      const schema = propertySchema(key);
+      if (!schema) {
+        context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` });
+        continue;
+      }
+      const result = schema.safeParse(v);
+      if (!result.success)
+        context.addIssue({
+          code: "custom",
+          path: [key],
+          message: result.error.issues[0]?.message ?? "wrong value",
+        });
+    }
+  });
 export const sayings = z.record(id, layerChanges);
 const look = z.strictObject({ id, when: condition, order, changes: sayings });
 
 const nestedKey = z.string().regex(/^(trait|option):[A-Za-z0-9_-]{1,40}$/);
-const option = z.strictObject({ id, name, order, layer: id, key: z.union([z.enum(optionKeys), nestedKey]) });
-const note = z.strictObject({ id, order, when: condition, name: name.nullable(), unused: z.boolean() });
+const option = z.strictObject({
+  id,
+  name,
+  order,
+  layer: id,
+  key: z.union([z.enum(optionKeys), nestedKey]),
+});
+const note = z.strictObject({
+  id,
+  order,
+  when: condition,
+  name: name.nullable(),
+  unused: z.boolean(),
+});
 const place = z.number().min(-1e5).max(1e5);
-const reference = z.strictObject({ picture: id, x: place, y: place, width: z.number().min(1).max(1e5), opacity: z.number().min(0).max(1) });
+const reference = z.strictObject({
+  picture: id,
+  x: place,
+  y: place,
+  width: z.number().min(1).max(1e5),
+  opacity: z.number().min(0).max(1),
+});
 const easing = z.union([
   z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
-  z.tuple([z.number().min(0).max(1), z.number().min(-10).max(10), z.number().min(0).max(1), z.number().min(-10).max(10)]),
-  z.strictObject({ kind: z.literal("steps"), count: z.number().int().min(1).max(100), jump: z.enum(["start", "end", "both", "none"]) }).refine((s) => s.jump !== "none" || s.count > 1, "steps that jump at neither end are at least two"),
-  z.strictObject({ kind: z.literal("bounce"), times: z.number().int().min(1).max(8), keeps: z.number().min(0.01).max(0.9) }),
+  z.tuple([
+    z.number().min(0).max(1),
+    z.number().min(-10).max(10),
+    z.number().min(0).max(1),
+    z.number().min(-10).max(10),
+  ]),
+  z
+    .strictObject({
+      kind: z.literal("steps"),
+      count: z.number().int().min(1).max(100),
+      jump: z.enum(["start", "end", "both", "none"]),
+    })
+    .refine(
+      (s) => s.jump !== "none" || s.count > 1,
+      "steps that jump at neither end are at least two",
+    ),
+  z.strictObject({
+    kind: z.literal("bounce"),
+    times: z.number().int().min(1).max(8),
+    keeps: z.number().min(0.01).max(0.9),
+  }),
   z.strictObject({ kind: z.literal("windup"), back: z.number().min(0).max(1) }),
-  z.strictObject({ kind: z.literal("spring"), mass: z.number().min(0.05).max(100), stiffness: z.number().min(0.1).max(1e5), damping: z.number().min(0.05).max(1e4) }),
+  z.strictObject({
+    kind: z.literal("spring"),
+    mass: z.number().min(0.05).max(100),
+    stiffness: z.number().min(0.1).max(1e5),
+    damping: z.number().min(0.05).max(1e4),
+  }),
 ]);
 const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.unknown(), easing });
-const lane = z.strictObject({ layer: id, key: z.string().max(60).nullable(), delay: ms, duration: ms, easing, poses: z.array(pose).max(60).optional(), times: z.number().int().min(0).max(1000).optional(), turns: z.boolean().optional() }).superRefine(({ key, poses = [] }, context) => {
-  const entry = key === null ? undefined : property(key);
-  if (key !== null && key !== "presence" && !entry) context.addIssue({ code: "custom", path: ["key"], message: `there is no property “${key}”` });
-  for (const [i, p] of poses.entries()) if (!entry || !valueSchema(entry.type).safeParse(p.value).success) context.addIssue({ code: "custom", path: ["poses", i], message: "a pose needs a value of the lane's property" });
-});
+const lane = z
+  .strictObject({
+    layer: id,
+    key: z.string().max(60).nullable(),
+    delay: ms,
+    duration: ms,
+    easing,
+    poses: z.array(pose).max(60).optional(),
+    times: z.number().int().min(0).max(1000).optional(),
+    turns: z.boolean().optional(),
+  })
+  .superRefine(({ key, poses = [] }, context) => {
+    const entry = key === null ? undefined : property(key);
+    if (key !== null && key !== "presence" && !entry)
+      context.addIssue({ code: "custom", path: ["key"], message: `there is no property “${key}”` });
+    for (const [i, p] of poses.entries())
+      if (!entry || !valueSchema(entry.type).safeParse(p.value).success)
+        context.addIssue({
+          code: "custom",
+          path: ["poses", i],
+          message: "a pose needs a value of the lane's property",
+        });
+  });
 const motion = z.strictObject({
-  kind: z.enum(motionKinds), duration: ms, delay: ms, easing, token: id.optional(), to: z.enum(directions).optional(), restacks: z.enum(["start", "middle", "end"]).optional(),
+  kind: z.enum(motionKinds),
+  duration: ms,
+  delay: ms,
+  easing,
+  token: id.optional(),
+  to: z.enum(directions).optional(),
+  restacks: z.enum(["start", "middle", "end"]).optional(),
   lanes: z.array(lane).max(400).optional(),
 });
 const signal = z.strictObject({ id, name, order });
-const traitTarget = z.union([z.strictObject({ value: id }), z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) })]);
-const overlay = z.strictObject({ place: z.enum(overlayPlaces), dim: z.number().min(0).max(1), closes: z.boolean() });
+const traitTarget = z.union([
+  z.strictObject({ value: id }),
+  z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) }),
+]);
+const overlay = z.strictObject({
+  place: z.enum(overlayPlaces),
+  dim: z.number().min(0).max(1),
+  closes: z.boolean(),
+});
 /** Only addresses a browser opens as a page: nothing that would run. */
-const webAddress = z.string().max(2000).regex(/^https?:\/\/\S+$/i, "an address begins with http:// or https://");
-const deed = <T extends string, S extends z.ZodRawShape>(type: T, shape: S) => z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() });
+const webAddress = z
+  .string()
+  .max(2000)
+  .regex(/^https?:\/\/\S+$/i, "an address begins with http:// or https://");
+const deed = <T extends string, S extends z.ZodRawShape>(type: T, shape: S) =>
+  z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() });
 const effect = z.discriminatedUnion("type", [
   deed("set", { trait: id, to: traitTarget }),
   deed("nested", { layer: id, trait: id, to: traitTarget }),
@@ -78,16 +205,31 @@ const effect = z.discriminatedUnion("type", [
   deed("option", { layer: id, option: id, value: optionSchema }),
 ]);
 const rule = z.strictObject({
-  id, order, on: z.boolean(), source: id.nullable(), when: condition, undo: z.boolean(), motion,
+  id,
+  order,
+  on: z.boolean(),
+  source: id.nullable(),
+  when: condition,
+  undo: z.boolean(),
+  motion,
   trigger: z.strictObject({
-    type: z.enum(triggerTypes), ms: ms.optional(), direction: z.enum(dragDirections).optional(), travel: z.number().min(1).max(1e4).optional(), part: z.number().min(0).max(1).optional(), speed: z.number().min(0).max(1e5).optional(),
-    key: z.string().min(1).max(40).optional(), signal: id.optional(),
+    type: z.enum(triggerTypes),
+    ms: ms.optional(),
+    direction: z.enum(dragDirections).optional(),
+    travel: z.number().min(1).max(1e4).optional(),
+    part: z.number().min(0).max(1).optional(),
+    speed: z.number().min(0).max(1e5).optional(),
+    key: z.string().min(1).max(40).optional(),
+    signal: id.optional(),
   }),
   effects: z.array(effect).max(20),
 });
 
 /** Ids of instances and then of a layer, joined by "/"; an overlay's begins with "~". */
-const path = z.string().regex(/^(~?[A-Za-z0-9_-]{1,40})(\/~?[A-Za-z0-9_-]{1,40})*$/).max(800);
+const path = z
+  .string()
+  .regex(/^(~?[A-Za-z0-9_-]{1,40})(\/~?[A-Za-z0-9_-]{1,40})*$/)
+  .max(800);
 const at = z.union([z.literal(""), path]);
 const way = z.number().min(-1e4).max(1e4);
 const step = z.discriminatedUnion("do", [
@@ -102,58 +244,174 @@ const step = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("answer"), well: z.boolean() }),
   z.strictObject({ do: z.literal(["show", "trait"]), at, trait: id, value: id }),
   z.strictObject({ do: z.literal("text"), text: z.string().max(500), shown: z.boolean() }),
-  z.strictObject({ do: z.literal("layer"), layer: path, key: z.string().min(1).max(80), value: z.union([z.number(), z.string().max(5000), z.boolean()]), within: z.number().min(0).max(1e4) }),
+  z.strictObject({
+    do: z.literal("layer"),
+    layer: path,
+    key: z.string().min(1).max(80),
+    value: z.union([z.number(), z.string().max(5000), z.boolean()]),
+    within: z.number().min(0).max(1e4),
+  }),
   z.strictObject({ do: z.literal("screen"), screen: id }),
 ]);
 const rehearsal = z.strictObject({ id, name, order, steps: z.array(step).max(1000) });
-const acceptance = z.strictObject({ id, reason: z.string().trim().min(1, "say why it is as it should be").max(500) });
+const acceptance = z.strictObject({
+  id,
+  reason: z.string().trim().min(1, "say why it is as it should be").max(500),
+});
 
 /** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
-export const tables = { traits: trait, layers: layer, looks: look, rules: rule, options: option, signals: signal, notes: note, rehearsals: rehearsal, accepted: acceptance } as const;
+export const tables = {
+  traits: trait,
+  layers: layer,
+  looks: look,
+  rules: rule,
+  options: option,
+  signals: signal,
+  notes: note,
+  rehearsals: rehearsal,
+  accepted: acceptance,
+} as const;
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeof limits) =>
-  atMost(z.record(id, record), limits[what], what)
-    .refine((table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k), "a record must be kept under its own id");
+  atMost(z.record(id, record), limits[what], what).refine(
+    (table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k),
+    "a record must be kept under its own id",
+  );
 
 /** The parts of a piece that are not records. */
-export const pieceFields = { id, kind: z.enum(["component", "screen"]), name, order, reference: reference.nullable(), overlay: overlay.optional() } as const;
+export const pieceFields = {
+  id,
+  kind: z.enum(["component", "screen"]),
+  name,
+  order,
+  reference: reference.nullable(),
+  overlay: overlay.optional(),
+} as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
-  traits: keyed(trait, "traits"), layers: keyed(layer, "layers"), looks: keyed(look, "looks"), rules: keyed(rule, "rules"), options: keyed(option, "options"), signals: keyed(signal, "signals"), notes: keyed(note, "notes"), rehearsals: keyed(rehearsal, "rehearsals"), accepted: keyed(acceptance, "accepted"),
+  traits: keyed(trait, "traits"),
+  layers: keyed(layer, "layers"),
+  looks: keyed(look, "looks"),
+  rules: keyed(rule, "rules"),
+  options: keyed(option, "options"),
+  signals: keyed(signal, "signals"),
+  notes: keyed(note, "notes"),
+  rehearsals: keyed(rehearsal, "rehearsals"),
+  accepted: keyed(acceptance, "accepted"),
 });
 
 const tokenValues = {
-  colour: colourSchema, gradient: gradientSchema, number: z.number().min(-1e5).max(1e5), style: layerChanges, shadow: shadowsSchema, duration: ms, curve: easing, motion: z.strictObject({ duration: ms, easing }),
+  colour: colourSchema,
+  gradient: gradientSchema,
+  number: z.number().min(-1e5).max(1e5),
+  style: layerChanges,
+  shadow: shadowsSchema,
+  duration: ms,
+  curve: easing,
+  motion: z.strictObject({ duration: ms, easing }),
 } as const;
-const token = z.strictObject({ id, type: z.enum(tokenTypes), name, group: z.string().max(120), order, value: z.unknown() }).superRefine((t, context) => {
-  const alias = z.strictObject({ alias: id }).safeParse(t.value);
-  if (alias.success) return;
-  const result = tokenValues[t.type].safeParse(t.value);
-  if (!result.success) context.addIssue({ code: "custom", path: ["value"], message: result.error.issues[0]?.message ?? "wrong value" });
-});
+const token = z
+  .strictObject({
+    id,
+    type: z.enum(tokenTypes),
+    name,
+    group: z.string().max(120),
+    order,
+    value: z.unknown(),
+  })
+  .superRefine((t, context) => {
+    const alias = z.strictObject({ alias: id }).safeParse(t.value);
+    if (alias.success) return;
+    const result = tokenValues[t.type].safeParse(t.value);
+    if (!result.success)
+      context.addIssue({
+        code: "custom",
+        path: ["value"],
+        message: result.error.issues[0]?.message ?? "wrong value",
+      });
+  });
 
 const size = z.number().positive().max(1e5);
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
 const bytes = z.int().min(1);
 /** Icons keep path data of every command; only what cannot end an attribute is allowed. */
-const drawing = z.strictObject({ d: z.string().max(20_000).regex(/^[-+MmLlHhVvCcSsQqTtAaZz0-9eE.,\s]*$/, "not path data"), holes: z.boolean() });
+const drawing = z.strictObject({
+  d: z
+    .string()
+    .max(20_000)
+    .regex(/^[-+MmLlHhVvCcSsQqTtAaZz0-9eE.,\s]*$/, "not path data"),
+  holes: z.boolean(),
+});
 const asset = z.discriminatedUnion("kind", [
-  z.strictObject({ id, kind: z.literal("icon"), name, width: size, height: size, shapes: z.array(drawing).max(200) }),
-  z.strictObject({ id, kind: z.literal("picture"), name, hash, type: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif"]), width: size, height: size, bytes }),
-  z.strictObject({ id, kind: z.literal("font"), name, hash, family: z.string().min(1).max(80), weight: z.string().regex(/^[1-9]00$/), bytes }),
+  z.strictObject({
+    id,
+    kind: z.literal("icon"),
+    name,
+    width: size,
+    height: size,
+    shapes: z.array(drawing).max(200),
+  }),
+  z.strictObject({
+    id,
+    kind: z.literal("picture"),
+    name,
+    hash,
+    type: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif"]),
+    width: size,
+    height: size,
+    bytes,
+  }),
+  z.strictObject({
+    id,
+    kind: z.literal("font"),
+    name,
+    hash,
+    family: z.string().min(1).max(80),
+    weight: z.string().regex(/^[1-9]00$/),
+    bytes,
+  }),
 ]);
 
 /** The record tables of a project beside its pieces. */
 export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
-export const projectSchema = z.strictObject({ ...projectFields, pieces: keyed(pieceSchema, "pieces"), tokens: keyed(token, "tokens"), assets: keyed(asset, "assets") });
+export const projectSchema = z.strictObject({
+  ...projectFields,
+  pieces: keyed(pieceSchema, "pieces"),
+  tokens: keyed(token, "tokens"),
+  assets: keyed(asset, "assets"),
+});
 
 /** A project as it is written today, from one that was kept before some of its tables existed. */
 export const upgrade = (project: Project): Project => {
   const pieces = Object.entries(project.pieces ?? {});
-  const old = pieces.some(([, p]) => !("notes" in p) || !("reference" in p) || !("signals" in p) || !("rehearsals" in p) || !("accepted" in p));
+  const old = pieces.some(
+    ([, p]) =>
+      !("notes" in p) ||
+      !("reference" in p) ||
+      !("signals" in p) ||
+      !("rehearsals" in p) ||
+      !("accepted" in p),
+  );
   if ("tokens" in project && !old) return project;
-  return { ...(project as Project), tokens: project.tokens ?? {}, assets: project.assets ?? {}, pieces: Object.fromEntries(pieces.map(([id, p]) => [id, { ...p, notes: (p as Piece).notes ?? {}, signals: (p as Piece).signals ?? {}, rehearsals: (p as Piece).rehearsals ?? {}, accepted: (p as Piece).accepted ?? {}, reference: (p as Piece).reference ?? null }])) };
+  return {
+    ...(project as Project),
+    tokens: project.tokens ?? {},
+    assets: project.assets ?? {},
+    pieces: Object.fromEntries(
+      pieces.map(([id, p]) => [
+        id,
+        {
+          ...p,
+          notes: (p as Piece).notes ?? {},
+          signals: (p as Piece).signals ?? {},
+          rehearsals: (p as Piece).rehearsals ?? {},
+          accepted: (p as Piece).accepted ?? {},
+          reference: (p as Piece).reference ?? null,
+        },
+      ]),
+    ),
+  };
 };
 
 /** How deep a layer lies: 0 for the root; null when its parents lead back to itself. Notes what it found on the way. */
@@ -161,7 +419,11 @@ const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number
   const way: Layer[] = [];
   const seen = new Set<string>();
   let depth = -1;
-  for (let at: Layer | undefined = layer; at; at = at.parent === null ? undefined : tableEntry(piece.layers, at.parent)) {
+  for (
+    let at: Layer | undefined = layer;
+    at;
+    at = at.parent === null ? undefined : tableEntry(piece.layers, at.parent)
+  ) {
     const found = known.get(at.id);
     if (found !== undefined) {
       depth = found;
@@ -184,10 +446,12 @@ export const brokenTree = (piece: Piece): string | null => {
   if (!root || root.parent !== null) return `“${piece.name}” has lost its root layer`;
   const known = new Map<string, number>();
   for (const layer of Object.values(piece.layers)) {
-    if (layer.id !== ROOT && layer.parent === null) return `“${layer.name}” has no place in the tree`;
+    if (layer.id !== ROOT && layer.parent === null)
+      return `“${layer.name}” has no place in the tree`;
     const depth = depthOf(piece, layer, known);
     if (depth === null) return `“${layer.name}” would be inside itself`;
-    if (depth > limits.depth) return `“${layer.name}” would lie more than ${limits.depth} layers deep`;
+    if (depth > limits.depth)
+      return `“${layer.name}” would lie more than ${limits.depth} layers deep`;
   }
   return null;
 };
@@ -195,8 +459,13 @@ export const brokenTree = (piece: Piece): string | null => {
 /** What a table of records holds more of than a project may; a sentence, or null. */
 export const overfull = (project: Project, piece: Piece | undefined): string | null => {
   const tooMany = (table: object, what: keyof typeof limits): string | null =>
-    Object.keys(table).length > limits[what] ? `more than ${limits[what]} ${what} are not taken` : null;
-  const ofProject = tooMany(project.pieces, "pieces") ?? tooMany(project.tokens, "tokens") ?? tooMany(project.assets, "assets");
+    Object.keys(table).length > limits[what]
+      ? `more than ${limits[what]} ${what} are not taken`
+      : null;
+  const ofProject =
+    tooMany(project.pieces, "pieces") ??
+    tooMany(project.tokens, "tokens") ??
+    tooMany(project.assets, "assets");
   if (ofProject || !piece) return ofProject;
   for (const table of Object.keys(tables) as (keyof typeof tables)[]) {
     const full = tooMany(piece[table], table);
@@ -206,8 +475,12 @@ export const overfull = (project: Project, piece: Piece | undefined): string | n
 };
 
 /** Reads a project from unknown data; the error is a sentence naming the place and the reason. */
-export const readProject = (data: unknown): { ok: true; project: Project } | { ok: false; error: string } => {
-  const result = projectSchema.safeParse(typeof data === "object" && data !== null ? upgrade(data as Project) : data);
+export const readProject = (
+  data: unknown,
+): { ok: true; project: Project } | { ok: false; error: string } => {
+  const result = projectSchema.safeParse(
+    typeof data === "object" && data !== null ? upgrade(data as Project) : data,
+  );
   if (!result.success) return { ok: false, error: issueText(result.error) };
   const project = result.data as Project;
   for (const piece of Object.values(project.pieces)) {

@@ -16,7 +16,11 @@ export const isCleanText = (text: string): boolean => {
  * The text without what cannot be written. Half a character at its end is what is left where a text was cut, and goes;
  * elsewhere a lone surrogate becomes U+FFFD.
  */
-export const cleanText = (text: string): string => text.replaceAll(unwritable, "").replace(/[\uD800-\uDBFF]$/, "").toWellFormed();
+export const cleanText = (text: string): string =>
+  text
+    .replaceAll(unwritable, "")
+    .replace(/[\uD800-\uDBFF]$/, "")
+    .toWellFormed();
 
 /** The first `length` UTF-16 units of a text, without half a character at its end. */
 export const cutText = (text: string, length: number): string => {

@@ -6,7 +6,18 @@ export type Id = string;
  * What kinds of layer a piece can hold. A box without children is a rectangle; a compound paints the outline that the
  * shapes inside it make together.
  */
-export const layerKinds = ["box", "ellipse", "line", "polygon", "path", "compound", "text", "picture", "icon", "instance"] as const;
+export const layerKinds = [
+  "box",
+  "ellipse",
+  "line",
+  "polygon",
+  "path",
+  "compound",
+  "text",
+  "picture",
+  "icon",
+  "instance",
+] as const;
 export type LayerKind = (typeof layerKinds)[number];
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
@@ -88,21 +99,39 @@ export interface Reference {
 }
 
 /** A damped spring: mass (kg), stiffness (N/m), damping (kg/s). How long it takes follows from these. */
-export interface Spring { readonly kind: "spring"; readonly mass: number; readonly stiffness: number; readonly damping: number }
+export interface Spring {
+  readonly kind: "spring";
+  readonly mass: number;
+  readonly stiffness: number;
+  readonly damping: number;
+}
 
 /**
  * How a change goes on in time: a CSS easing keyword, the four numbers of a cubic Bézier, CSS steps, something dropped that
  * bounces (`keeps`: the share of its height it comes up to again), something that winds up first (`back`: how far), or a spring.
  */
 export type Easing =
-  | "linear" | "ease" | "ease-in" | "ease-out" | "ease-in-out" | readonly [number, number, number, number]
-  | { readonly kind: "steps"; readonly count: number; readonly jump: "start" | "end" | "both" | "none" }
+  | "linear"
+  | "ease"
+  | "ease-in"
+  | "ease-out"
+  | "ease-in-out"
+  | readonly [number, number, number, number]
+  | {
+      readonly kind: "steps";
+      readonly count: number;
+      readonly jump: "start" | "end" | "both" | "none";
+    }
   | { readonly kind: "bounce"; readonly times: number; readonly keeps: number }
   | { readonly kind: "windup"; readonly back: number }
   | Spring;
 
 /** A value a lane goes through: when (a share of its time), and how it gets there. */
-export interface Pose { readonly at: number; readonly value: Value; readonly easing: Easing }
+export interface Pose {
+  readonly at: number;
+  readonly value: Value;
+  readonly easing: Easing;
+}
 
 /** A layer, or one property of it, with a time of its own within a motion; ms from the motion's begin. */
 export interface Lane {
@@ -140,9 +169,37 @@ export interface Motion {
 }
 
 /** What a motion token holds. */
-export interface MotionValue { readonly duration: number; readonly easing: Easing }
+export interface MotionValue {
+  readonly duration: number;
+  readonly easing: Easing;
+}
 
-export const triggerTypes = ["click", "double", "press", "release", "hold", "enter", "leave", "hover", "focus", "blur", "key", "signal", "delay", "settled", "drag", "played", "paused", "reached", "ended", "typed", "sent", "succeeded", "failed", "seen"] as const;
+export const triggerTypes = [
+  "click",
+  "double",
+  "press",
+  "release",
+  "hold",
+  "enter",
+  "leave",
+  "hover",
+  "focus",
+  "blur",
+  "key",
+  "signal",
+  "delay",
+  "settled",
+  "drag",
+  "played",
+  "paused",
+  "reached",
+  "ended",
+  "typed",
+  "sent",
+  "succeeded",
+  "failed",
+  "seen",
+] as const;
 export type TriggerType = (typeof triggerTypes)[number];
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
@@ -164,10 +221,15 @@ export interface Trigger {
 }
 
 /** A named message a piece can send to whatever contains it. */
-export interface Signal { readonly id: Id; readonly name: string; readonly order: string }
+export interface Signal {
+  readonly id: Id;
+  readonly name: string;
+  readonly order: string;
+}
 
 /** What a trait is given: a value, or one found from the present one. */
-export type TraitTarget = { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
+export type TraitTarget =
+  { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
 
 /** One thing a rule does. */
 export type Deed =
@@ -200,7 +262,11 @@ export type Effect = Deed & { readonly motion?: Motion | undefined };
 export const overlayPlaces = ["centre", "top", "bottom", "start", "end"] as const;
 
 /** How a screen lies over others: where, how much what is beneath is dimmed (0–1), and whether a press outside or Escape closes it. */
-export interface OverlayStyle { readonly place: (typeof overlayPlaces)[number]; readonly dim: number; readonly closes: boolean }
+export interface OverlayStyle {
+  readonly place: (typeof overlayPlaces)[number];
+  readonly dim: number;
+  readonly closes: boolean;
+}
 
 /** When a trigger happens on a layer (or the whole piece), while a condition holds: effects, with a motion. */
 export interface Rule {
@@ -223,9 +289,15 @@ export interface Rule {
  */
 export type Step =
   | { readonly do: "point"; readonly layer: string | null }
-  | { readonly do: "press" } | { readonly do: "release" }
+  | { readonly do: "press" }
+  | { readonly do: "release" }
   | { readonly do: "click" | "tap"; readonly layer: string }
-  | { readonly do: "drag"; readonly layer: string; readonly by: readonly [number, number]; readonly ms: number }
+  | {
+      readonly do: "drag";
+      readonly layer: string;
+      readonly by: readonly [number, number];
+      readonly ms: number;
+    }
   | { readonly do: "key"; readonly key: string }
   | { readonly do: "tab"; readonly back: boolean }
   /** the keyboard's focus goes straight to a layer, or away */
@@ -240,14 +312,28 @@ export type Step =
   /** expectations: `at` is the path of a copy, "" for the piece itself */
   | { readonly do: "trait"; readonly at: string; readonly trait: Id; readonly value: Id }
   | { readonly do: "text"; readonly text: string; readonly shown: boolean }
-  | { readonly do: "layer"; readonly layer: string; readonly key: string; readonly value: number | string | boolean; readonly within: number }
+  | {
+      readonly do: "layer";
+      readonly layer: string;
+      readonly key: string;
+      readonly value: number | string | boolean;
+      readonly within: number;
+    }
   | { readonly do: "screen"; readonly screen: Id };
 
 /** What someone does with a piece and what must come of it; replayed on the virtual clock. */
-export interface Rehearsal { readonly id: Id; readonly name: string; readonly order: string; readonly steps: readonly Step[] }
+export interface Rehearsal {
+  readonly id: Id;
+  readonly name: string;
+  readonly order: string;
+  readonly steps: readonly Step[];
+}
 
 /** A finding that is as it should be, and why; its id is the finding's. */
-export interface Acceptance { readonly id: Id; readonly reason: string }
+export interface Acceptance {
+  readonly id: Id;
+  readonly reason: string;
+}
 
 /** A component or a screen; both have the same anatomy. Its root layer has the id "root". */
 export interface Piece {
@@ -269,12 +355,22 @@ export interface Piece {
   readonly overlay?: OverlayStyle | undefined;
 }
 
-export const tokenTypes = ["colour", "gradient", "number", "style", "shadow", "duration", "curve", "motion"] as const;
+export const tokenTypes = [
+  "colour",
+  "gradient",
+  "number",
+  "style",
+  "shadow",
+  "duration",
+  "curve",
+  "motion",
+] as const;
 export type TokenType = (typeof tokenTypes)[number];
 
 /** What a text style says; keys as in the registry. */
 export type StyleValue = Readonly<Record<string, Value>>;
-export type TokenValue = string | number | Gradient | readonly Shadow[] | StyleValue | Easing | MotionValue;
+export type TokenValue =
+  string | number | Gradient | readonly Shadow[] | StyleValue | Easing | MotionValue;
 
 /** A named value of the design system that properties refer to. An alias takes the value of another token of its type. */
 export interface Token {
@@ -288,14 +384,41 @@ export interface Token {
 }
 
 /** One part of an icon's drawing: path data in the icon's own units. */
-export interface IconShape { readonly d: string; readonly holes: boolean }
+export interface IconShape {
+  readonly d: string;
+  readonly holes: boolean;
+}
 
 /** An icon the project uses, with its drawing: projects do not depend on the catalogue it came from. */
-export interface IconAsset { readonly id: Id; readonly kind: "icon"; readonly name: string; readonly width: number; readonly height: number; readonly shapes: readonly IconShape[] }
+export interface IconAsset {
+  readonly id: Id;
+  readonly kind: "icon";
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly shapes: readonly IconShape[];
+}
 /** A picture the project uses; its bytes are kept once, by their SHA-256. */
-export interface PictureAsset { readonly id: Id; readonly kind: "picture"; readonly name: string; readonly hash: string; readonly type: string; readonly width: number; readonly height: number; readonly bytes: number }
+export interface PictureAsset {
+  readonly id: Id;
+  readonly kind: "picture";
+  readonly name: string;
+  readonly hash: string;
+  readonly type: string;
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: number;
+}
 /** A font file a project brings along, for one weight of one family. */
-export interface FontAsset { readonly id: Id; readonly kind: "font"; readonly name: string; readonly hash: string; readonly family: string; readonly weight: string; readonly bytes: number }
+export interface FontAsset {
+  readonly id: Id;
+  readonly kind: "font";
+  readonly name: string;
+  readonly hash: string;
+  readonly family: string;
+  readonly weight: string;
+  readonly bytes: number;
+}
 export type Asset = IconAsset | PictureAsset | FontAsset;
 
 export interface Project {

@@ -5,10 +5,19 @@
  * and `--4` to take 4 away.
  */
 export const parseNumber = (text: string, current: number): number | null => {
-  const input = text.trim().toLowerCase().replace(/px|°|deg|×$/g, "").replace(/,/g, ".").replace(/−/g, "-").replace(/[×x]/g, "*");
+  const input = text
+    .trim()
+    .toLowerCase()
+    .replace(/px|°|deg|×$/g, "")
+    .replace(/,/g, ".")
+    .replace(/−/g, "-")
+    .replace(/[×x]/g, "*");
   if (input === "") return null;
   const relative = /^([+*/]|--)/.exec(input)?.[1];
-  const start = relative === undefined ? input.replace(/^=/, "") : `(${current})${relative === "--" ? "-" : relative}${input.slice(relative.length)}`;
+  const start =
+    relative === undefined
+      ? input.replace(/^=/, "")
+      : `(${current})${relative === "--" ? "-" : relative}${input.slice(relative.length)}`;
   const tokens = start.match(/\d+\.?\d*|\.\d+|[-+*/()%]|\S/g) ?? [];
   let at = 0;
   const peek = () => tokens[at];

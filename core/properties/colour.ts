@@ -1,9 +1,21 @@
 import { converter, formatHex, formatHex8, parse } from "culori/fn";
-import { modeHsl, modeLab, modeLch, modeOklab, modeOklch, modeRgb, modeHwb, useMode } from "culori/fn";
+import {
+  modeHsl,
+  modeLab,
+  modeLch,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  modeHwb,
+  useMode,
+} from "culori/fn";
 
-for (const mode of [modeRgb, modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch]) useMode(mode as typeof modeRgb);
+for (const mode of [modeRgb, modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch])
+  useMode(mode as typeof modeRgb);
 
-const toRgb = converter("rgb"), toHsl = converter("hsl"), toOklch = converter("oklch");
+const toRgb = converter("rgb"),
+  toHsl = converter("hsl"),
+  toOklch = converter("oklch");
 
 /** Reads any CSS colour (hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch) to the stored form; null when it is none. */
 export const parseColour = (text: string): string | null => {
@@ -17,7 +29,8 @@ export const parseColour = (text: string): string | null => {
 export const notations = ["hex", "rgb", "hsl", "oklch"] as const;
 export type Notation = (typeof notations)[number];
 
-const num = (n: number | undefined, digits = 0): string => String(Math.round((n ?? 0) * 10 ** digits) / 10 ** digits);
+const num = (n: number | undefined, digits = 0): string =>
+  String(Math.round((n ?? 0) * 10 ** digits) / 10 ** digits);
 
 /** A stored colour in a CSS notation (CSS Color 4). */
 export const colourText = (colour: string, notation: Notation): string => {

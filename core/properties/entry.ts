@@ -12,16 +12,25 @@ const bad = (error: string): Parsed => ({ ok: false, error });
 
 const parsePair = (text: string, current: Value): Parsed => {
   const now = Array.isArray(current) ? (current as unknown as Pair) : ([0, 0] as const);
-  const parts = text.trim().split(/\s+/).map((part, i) => parseNumber(part.replace(/%$/, ""), now[i] ?? 0));
+  const parts = text
+    .trim()
+    .split(/\s+/)
+    .map((part, i) => parseNumber(part.replace(/%$/, ""), now[i] ?? 0));
   const [a, b = a] = parts;
-  return parts.length > 2 || a == null || b == null ? bad("one number for both, or two: across and down") : good([a, b]);
+  return parts.length > 2 || a == null || b == null
+    ? bad("one number for both, or two: across and down")
+    : good([a, b]);
 };
 
 const parseFour = (text: string, current: Value): Parsed => {
   if (/^\s*full\s*$/i.test(text)) return good([ENDLESS, ENDLESS, ENDLESS, ENDLESS]);
   const now = Array.isArray(current) ? (current as unknown as Four) : ([0, 0, 0, 0] as const);
-  const parts = text.trim().split(/\s+/).map((part, i) => parseNumber(part, now[i] ?? 0));
-  if (parts.length > 4 || parts.some((p) => p === null)) return bad("one to four numbers, as in 8 or 8 16");
+  const parts = text
+    .trim()
+    .split(/\s+/)
+    .map((part, i) => parseNumber(part, now[i] ?? 0));
+  if (parts.length > 4 || parts.some((p) => p === null))
+    return bad("one to four numbers, as in 8 or 8 16");
   const [a = 0, b = a, c = a, d = b] = parts as number[];
   return good([a, b, c, d]);
 };
@@ -32,9 +41,17 @@ const parseShadows = (text: string): Parsed => {
   for (const part of text.split(/,(?![^(]*\))/)) {
     const colourText = /[a-z]+\([^)]*\)|#[0-9a-f]+|(?!inner|inset)\b[a-z]{3,}/i.exec(part)?.[0];
     const inner = /\b(inner|inset)\b/i.test(part);
-    const numbers = part.replace(/\b(inner|inset)\b/i, " ").replace(colourText ?? "", " ").trim().split(/\s+/).map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
+    const numbers = part
+      .replace(/\b(inner|inset)\b/i, " ")
+      .replace(colourText ?? "", " ")
+      .trim()
+      .split(/\s+/)
+      .map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
     const colour = numbers.some(Number.isNaN) ? null : parseColour(colourText ?? "#00000040");
-    if (colour === null || numbers.length < 2 || numbers.length > 4) return bad("shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour; inner for one inside");
+    if (colour === null || numbers.length < 2 || numbers.length > 4)
+      return bad(
+        "shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour; inner for one inside",
+      );
     const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
     shadows.push({ x, y, blur, spread, colour, ...(inner ? { inner } : {}) });
   }
@@ -50,27 +67,43 @@ const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
     }
     case "colour": {
       const colour = parseColour(text);
-      return colour === null ? bad("a colour such as #1f6f5c, hsl(160 56% 28%) or none") : good(colour);
+      return colour === null
+        ? bad("a colour such as #1f6f5c, hsl(160 56% 28%) or none")
+        : good(colour);
     }
     case "fill": {
       const gradient = parseGradient(text);
       if (gradient) return good(gradient);
       const colour = parseColour(text);
-      return colour === null ? bad("a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)") : good(colour);
+      return colour === null
+        ? bad(
+            "a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)",
+          )
+        : good(colour);
     }
-    case "pair": return parsePair(text, current);
+    case "pair":
+      return parsePair(text, current);
     case "flag": {
       const word = text.trim().toLowerCase();
-      return ["yes", "true", "1"].includes(word) ? good(true) : ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
+      return ["yes", "true", "1"].includes(word)
+        ? good(true)
+        : ["no", "false", "0"].includes(word)
+          ? good(false)
+          : bad("yes or no");
     }
     case "choice": {
       const word = text.trim().toLowerCase();
-      const found = type.of.find((o) => o.toLowerCase() === word) ?? type.of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
+      const found =
+        type.of.find((o) => o.toLowerCase() === word) ??
+        type.of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
       return found === undefined ? bad(`one of ${type.of.join(", ")}`) : good(found);
     }
-    case "four": return parseFour(text, current);
-    case "shadows": return parseShadows(text);
-    default: return good(text);
+    case "four":
+      return parseFour(text, current);
+    case "shadows":
+      return parseShadows(text);
+    default:
+      return good(text);
   }
 };
 
@@ -94,9 +127,15 @@ export const showValue = (value: Value): string => {
   if ("name" in value) return value.name;
   if (value.length === 0) return "none";
   if (typeof value[0] === "object") {
-    return (value as readonly Shadow[]).map((s) => `${s.inner ? "inner " : ""}${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`).join(", ");
+    return (value as readonly Shadow[])
+      .map(
+        (s) =>
+          `${s.inner ? "inner " : ""}${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`,
+      )
+      .join(", ");
   }
-  if (value.length === 2) return (value[0] === value[1] ? [value[0]] : (value as Pair)).map(trim).join(" ");
+  if (value.length === 2)
+    return (value[0] === value[1] ? [value[0]] : (value as Pair)).map(trim).join(" ");
   const [a, b, c, d] = value as Four;
   if (a >= ENDLESS && b === a && c === a && d === a) return "full";
   const parts = a === b && b === c && c === d ? [a] : a === c && b === d ? [a, b] : [a, b, c, d];

@@ -1,13 +1,13 @@
 /** The families shipped with Nubble, in the weights given. */
 export const families: Readonly<Record<string, readonly string[]>> = {
   "Hanken Grotesk": ["400", "500", "600", "700"],
-  "Figtree": ["400", "500", "700"],
-  "Nunito": ["400", "600", "800"],
+  Figtree: ["400", "500", "700"],
+  Nunito: ["400", "600", "800"],
   "Barlow Condensed": ["400", "500", "700"],
   "Source Serif 4": ["400", "600"],
-  "Bitter": ["400", "700"],
-  "Fraunces": ["400", "600"],
-  "Caveat": ["400", "700"],
+  Bitter: ["400", "700"],
+  Fraunces: ["400", "600"],
+  Caveat: ["400", "700"],
   "Spline Sans Mono": ["400", "600"],
 };
 

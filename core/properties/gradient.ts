@@ -3,17 +3,30 @@ import { parseColour } from "./colour";
 import type { Gradient, Pair, Stop } from "./types";
 
 const trim = (n: number): string => String(hundredths(n));
-const stopsText = (stops: readonly Stop[]): string => stops.map((s) => `${s.colour === "none" ? "transparent" : s.colour} ${trim(s.at * 100)}%`).join(", ");
+const stopsText = (stops: readonly Stop[]): string =>
+  stops
+    .map((s) => `${s.colour === "none" ? "transparent" : s.colour} ${trim(s.at * 100)}%`)
+    .join(", ");
 
 /** A gradient as CSS writes it (CSS Images 3). */
-export const gradientText = (g: Gradient): string => g.kind === "linear"
-  ? `linear-gradient(${trim(g.angle)}deg, ${stopsText(g.stops)})`
-  : `radial-gradient(${trim(g.radii[0] * 100)}% ${trim(g.radii[1] * 100)}% at ${trim(g.centre[0] * 100)}% ${trim(g.centre[1] * 100)}%, ${stopsText(g.stops)})`;
+export const gradientText = (g: Gradient): string =>
+  g.kind === "linear"
+    ? `linear-gradient(${trim(g.angle)}deg, ${stopsText(g.stops)})`
+    : `radial-gradient(${trim(g.radii[0] * 100)}% ${trim(g.radii[1] * 100)}% at ${trim(g.centre[0] * 100)}% ${trim(g.centre[1] * 100)}%, ${stopsText(g.stops)})`;
 
 /** Splits at commas that are not inside brackets. */
 const parts = (text: string): string[] => text.split(/,(?![^(]*\))/).map((t) => t.trim());
 
-const sides: Readonly<Record<string, number>> = { "to top": 0, "to right": 90, "to bottom": 180, "to left": 270, "to top right": 45, "to bottom right": 135, "to bottom left": 225, "to top left": 315 };
+const sides: Readonly<Record<string, number>> = {
+  "to top": 0,
+  "to right": 90,
+  "to bottom": 180,
+  "to left": 270,
+  "to top right": 45,
+  "to bottom right": 135,
+  "to bottom left": 225,
+  "to top left": 315,
+};
 
 /** Stops without a place are spread evenly between those that have one, as in CSS. */
 const readStops = (list: readonly string[]): Stop[] | null => {
@@ -43,16 +56,28 @@ export const parseGradient = (text: string): Gradient | null => {
   const list = parts(call[2] as string);
   const head = (list[0] ?? "").toLowerCase();
   if (call[1]?.toLowerCase() === "linear") {
-    const angle = /^(-?[\d.]+)(deg)?$/.test(head) ? Number.parseFloat(head) : sides[head.replace(/\s+/g, " ")];
+    const angle = /^(-?[\d.]+)(deg)?$/.test(head)
+      ? Number.parseFloat(head)
+      : sides[head.replace(/\s+/g, " ")];
     const stops = readStops(angle === undefined ? list : list.slice(1));
     return stops && { kind: "linear", angle: angle ?? 180, stops };
   }
-  const shape = /^(?:circle\s*|ellipse\s*)?(?:(-?[\d.]+)%(?:\s+(-?[\d.]+)%)?)?\s*(?:at\s+(-?[\d.]+)%(?:\s+(-?[\d.]+)%)?)?$/.exec(head);
+  const shape =
+    /^(?:circle\s*|ellipse\s*)?(?:(-?[\d.]+)%(?:\s+(-?[\d.]+)%)?)?\s*(?:at\s+(-?[\d.]+)%(?:\s+(-?[\d.]+)%)?)?$/.exec(
+      head,
+    );
   const named = head !== "" && shape !== null;
   const stops = readStops(named ? list.slice(1) : list);
   const of = (a: string | undefined, b: string | undefined, fallback: number): Pair => {
     const x = a === undefined ? fallback : Number(a) / 100;
     return [x, b === undefined ? (a === undefined ? fallback : x) : Number(b) / 100];
   };
-  return stops && { kind: "radial", radii: of(shape?.[1], shape?.[2], 0.5), centre: of(shape?.[3], shape?.[4], 0.5), stops };
+  return (
+    stops && {
+      kind: "radial",
+      radii: of(shape?.[1], shape?.[2], 0.5),
+      centre: of(shape?.[3], shape?.[4], 0.5),
+      stops,
+    }
+  );
 };

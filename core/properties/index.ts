@@ -1,7 +1,36 @@
-export type { Bound, Fill, Fit, Four, Gradient, LinearFill, Mixing, Pair, PictureFill, Property, PropertyGroup, RadialFill, Said, Shadow, Stop, Unit, Value, Values, ValueType } from "./types";
+export type {
+  Bound,
+  Fill,
+  Fit,
+  Four,
+  Gradient,
+  LinearFill,
+  Mixing,
+  Pair,
+  PictureFill,
+  Property,
+  PropertyGroup,
+  RadialFill,
+  Said,
+  Shadow,
+  Stop,
+  Unit,
+  Value,
+  Values,
+  ValueType,
+} from "./types";
 export { fits, isBound, propertyGroups } from "./types";
 export { families, weights } from "./families";
-export { defaultsOf, ENDLESS, OPTION, propertiesOf, property, registry, styleKeys, TRAIT } from "./registry";
+export {
+  defaultsOf,
+  ENDLESS,
+  OPTION,
+  propertiesOf,
+  property,
+  registry,
+  styleKeys,
+  TRAIT,
+} from "./registry";
 export { colourSchema, propertySchema, valueSchema } from "./schema";
 export { parseNumber } from "./arithmetic";
 export { hundredths, thousandths } from "./rounding";

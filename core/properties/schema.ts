@@ -6,22 +6,41 @@ import type { ValueType } from "./types";
 const finite = z.number().min(-1e6).max(1e6);
 
 /** A colour as stored: "none", #rrggbb or #rrggbbaa in lower case. */
-export const colourSchema = z.string().regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, "a colour must be none, #rrggbb or #rrggbbaa");
+export const colourSchema = z
+  .string()
+  .regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, "a colour must be none, #rrggbb or #rrggbbaa");
 
 /** Path data in per cent of the layer's box: absolute M, L, C, Q and Z only. */
-export const pathSchema = z.string().max(60_000, "a path can have at most 60 000 characters").regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
+export const pathSchema = z
+  .string()
+  .max(60_000, "a path can have at most 60 000 characters")
+  .regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
 
-const shadowSchema = z.strictObject({ x: finite, y: finite, blur: finite.min(0), spread: finite, colour: colourSchema, inner: z.boolean().optional() });
+const shadowSchema = z.strictObject({
+  x: finite,
+  y: finite,
+  blur: finite.min(0),
+  spread: finite,
+  colour: colourSchema,
+  inner: z.boolean().optional(),
+});
 export const shadowsSchema = z.array(shadowSchema).max(12);
 const pair = z.tuple([finite, finite]);
-const stops = z.array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema })).min(2, "a gradient needs at least two stops").max(24);
+const stops = z
+  .array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema }))
+  .min(2, "a gradient needs at least two stops")
+  .max(24);
 const idSchema = z.string().regex(/^[A-Za-z0-9_-]{0,40}$/);
 
 export const gradientSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("linear"), angle: finite, stops }),
   z.strictObject({ kind: z.literal("radial"), centre: pair, radii: pair, stops }),
 ]);
-const fillSchema = z.union([colourSchema, gradientSchema, z.strictObject({ kind: z.literal("picture"), picture: idSchema, fit: z.enum(fits), focus: pair })]);
+const fillSchema = z.union([
+  colourSchema,
+  gradientSchema,
+  z.strictObject({ kind: z.literal("picture"), picture: idSchema, fit: z.enum(fits), focus: pair }),
+]);
 
 /** A value that is taken from a token instead. */
 const boundSchema = z.strictObject({ token: idSchema.min(1) });
@@ -29,18 +48,35 @@ const boundSchema = z.strictObject({ token: idSchema.min(1) });
 /** The Zod schema of a value type. */
 export const valueSchema = (type: ValueType): z.ZodType => {
   switch (type.is) {
-    case "number": return z.number().min(type.min).max(type.max);
-    case "colour": return colourSchema;
-    case "flag": return z.boolean();
-    case "choice": return z.enum(type.of as [string, ...string[]]);
-    case "text": return z.string().max(5000);
-    case "path": return pathSchema;
-    case "four": return z.tuple([finite, finite, finite, finite]);
-    case "pair": return z.tuple([z.number().min(type.min).max(type.max), z.number().min(type.min).max(type.max)]);
-    case "fill": return fillSchema;
-    case "shadows": return shadowsSchema;
-    case "family": return z.string().min(1).max(80);
-    case "asset": case "style": case "reference": return idSchema;
+    case "number":
+      return z.number().min(type.min).max(type.max);
+    case "colour":
+      return colourSchema;
+    case "flag":
+      return z.boolean();
+    case "choice":
+      return z.enum(type.of as [string, ...string[]]);
+    case "text":
+      return z.string().max(5000);
+    case "path":
+      return pathSchema;
+    case "four":
+      return z.tuple([finite, finite, finite, finite]);
+    case "pair":
+      return z.tuple([
+        z.number().min(type.min).max(type.max),
+        z.number().min(type.min).max(type.max),
+      ]);
+    case "fill":
+      return fillSchema;
+    case "shadows":
+      return shadowsSchema;
+    case "family":
+      return z.string().min(1).max(80);
+    case "asset":
+    case "style":
+    case "reference":
+      return idSchema;
   }
 };
 
@@ -60,8 +96,14 @@ export const propertySchema = (key: string): z.ZodType | undefined => {
   const value = valueSchema(entry.type);
   // checked one after the other by hand, since a union would hide what is wrong with the value
   const schema = z.unknown().superRefine((said, context) => {
-    const result = (typeof said === "object" && said !== null && "token" in said ? boundSchema : value).safeParse(said);
-    if (!result.success) context.addIssue({ code: "custom", message: result.error.issues[0]?.message ?? "wrong value" });
+    const result = (
+      typeof said === "object" && said !== null && "token" in said ? boundSchema : value
+    ).safeParse(said);
+    if (!result.success)
+      context.addIssue({
+        code: "custom",
+        message: result.error.issues[0]?.message ?? "wrong value",
+      });
   });
   cache.set(key, schema);
   return schema;

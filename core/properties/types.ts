@@ -16,36 +16,73 @@ export type Four = readonly [number, number, number, number];
 export type Pair = readonly [number, number];
 
 /** A stop of a gradient: its place along it (0–1) and its colour. */
-export interface Stop { readonly at: number; readonly colour: string }
+export interface Stop {
+  readonly at: number;
+  readonly colour: string;
+}
 
 /** A linear gradient over the layer's box as in CSS Images 3 §3.1: degrees, 0 runs upwards, 90 to the right. */
-export interface LinearFill { readonly kind: "linear"; readonly angle: number; readonly stops: readonly Stop[] }
+export interface LinearFill {
+  readonly kind: "linear";
+  readonly angle: number;
+  readonly stops: readonly Stop[];
+}
 /** A radial gradient: centre and radii as parts of the layer's width and height. */
-export interface RadialFill { readonly kind: "radial"; readonly centre: Pair; readonly radii: Pair; readonly stops: readonly Stop[] }
+export interface RadialFill {
+  readonly kind: "radial";
+  readonly centre: Pair;
+  readonly radii: Pair;
+  readonly stops: readonly Stop[];
+}
 export type Gradient = LinearFill | RadialFill;
 
 export const fits = ["cover", "contain", "stretch"] as const;
 export type Fit = (typeof fits)[number];
 /** A picture over the layer's box; `focus` is what stays in sight when it is cut, in per cent of the picture. */
-export interface PictureFill { readonly kind: "picture"; readonly picture: Id | PictureAsset; readonly fit: Fit; readonly focus: Pair }
+export interface PictureFill {
+  readonly kind: "picture";
+  readonly picture: Id | PictureAsset;
+  readonly fit: Fit;
+  readonly focus: Pair;
+}
 
 export type Fill = string | Gradient | PictureFill;
 
 /** A value of a layer's property as layout, motion and painting take it. */
-export type Value = number | string | boolean | Pair | Four | readonly Shadow[] | Gradient | PictureFill | IconAsset | PictureAsset;
+export type Value =
+  | number
+  | string
+  | boolean
+  | Pair
+  | Four
+  | readonly Shadow[]
+  | Gradient
+  | PictureFill
+  | IconAsset
+  | PictureAsset;
 
 /** Refers to a token, whose value is taken instead. */
-export interface Bound { readonly token: Id }
+export interface Bound {
+  readonly token: Id;
+}
 /** What a look may say about a property. */
 export type Said = Value | Bound;
 
-export const isBound = (said: Said | undefined): said is Bound => typeof said === "object" && "token" in said;
+export const isBound = (said: Said | undefined): said is Bound =>
+  typeof said === "object" && "token" in said;
 
 export type Unit = "px" | "°" | "×" | "%" | "ms" | "";
 
 /** What values a property takes; the schema, the sheet's editor and the interpolation follow from it. */
 export type ValueType =
-  | { readonly is: "number"; readonly min: number; readonly max: number; readonly step: number; readonly unit: Unit; /** the largest value means: none */ readonly open?: boolean }
+  | {
+      readonly is: "number";
+      readonly min: number;
+      readonly max: number;
+      readonly step: number;
+      readonly unit: Unit;
+      /** the largest value means: none */ readonly open?: boolean;
+    }
   | { readonly is: "pair"; readonly min: number; readonly max: number; readonly unit: Unit }
   | { readonly is: "colour" }
   | { readonly is: "fill" }
@@ -61,7 +98,18 @@ export type ValueType =
   | { readonly is: "reference" };
 
 /** How two values are interpolated; "step" changes at once, "dissolve" cross-fades the layer, "corners" never leaves what the box can show. */
-export type Mixing = "number" | "pair" | "colour" | "fill" | "four" | "corners" | "shadows" | "path" | "step" | "dissolve" | "layout";
+export type Mixing =
+  | "number"
+  | "pair"
+  | "colour"
+  | "fill"
+  | "four"
+  | "corners"
+  | "shadows"
+  | "path"
+  | "step"
+  | "dissolve"
+  | "layout";
 
 export interface Property {
   readonly key: string;
@@ -75,7 +123,15 @@ export interface Property {
   readonly applies?: (values: Readonly<Record<string, Value>>) => boolean;
 }
 
-export const propertyGroups = ["place", "arrange", "paint", "border", "text", "meaning", "copy"] as const;
+export const propertyGroups = [
+  "place",
+  "arrange",
+  "paint",
+  "border",
+  "text",
+  "meaning",
+  "copy",
+] as const;
 export type PropertyGroup = (typeof propertyGroups)[number];
 
 /** All property values of one layer in one variant. Place-and-size values are always there. */

@@ -2,12 +2,25 @@ import type { Step } from "../project/types";
 
 /** What a person did with a running piece; `layer` is what was under the pointer, times in ms of the piece's clock, places in px. */
 export type Act =
-  | { readonly type: "move" | "down" | "up"; readonly at: number; readonly layer: string | null; readonly x: number; readonly y: number; readonly touch: boolean }
+  | {
+      readonly type: "move" | "down" | "up";
+      readonly at: number;
+      readonly layer: string | null;
+      readonly x: number;
+      readonly y: number;
+      readonly touch: boolean;
+    }
   /** what is under the pointer was scrolled, by a wheel or a finger; px */
   | { readonly type: "scroll"; readonly at: number; readonly layer: string; readonly by: number }
   | { readonly type: "key"; readonly at: number; readonly key: string }
   | { readonly type: "tab"; readonly at: number; readonly back: boolean }
-  | { readonly type: "show"; readonly at: number; readonly copy: string; readonly trait: string; readonly value: string };
+  | {
+      readonly type: "show";
+      readonly at: number;
+      readonly copy: string;
+      readonly trait: string;
+      readonly value: string;
+    };
 
 /** Shorter pauses than this are part of the hand's own slowness and are left out; ms. */
 const NOTICED = 60;
@@ -25,25 +38,48 @@ export class Recorder {
   /** how it was before the last entry, to take it back */
   private before = { steps: 0, last: 0 };
   private over: string | null = null;
-  private pressed: { readonly at: number; readonly layer: string | null; readonly x: number; readonly y: number } | null = null;
+  private pressed: {
+    readonly at: number;
+    readonly layer: string | null;
+    readonly x: number;
+    readonly y: number;
+  } | null = null;
 
   /** The steps so far. */
-  get recorded(): readonly Step[] { return this.steps; }
+  get recorded(): readonly Step[] {
+    return this.steps;
+  }
 
   take(act: Act): void {
     switch (act.type) {
-      case "move": this.move(act.layer, act.at); break;
-      case "down": this.pressed = { at: act.at, layer: act.layer, x: act.x, y: act.y }; break;
-      case "up": this.up(act); break;
-      case "scroll": this.scroll(act.layer, act.by, act.at); break;
-      case "key": this.add(act.at, { do: "key", key: act.key }); break;
-      case "tab": this.add(act.at, { do: "tab", back: act.back }); break;
-      case "show": this.add(act.at, { do: "show", at: act.copy, trait: act.trait, value: act.value }); break;
+      case "move":
+        this.move(act.layer, act.at);
+        break;
+      case "down":
+        this.pressed = { at: act.at, layer: act.layer, x: act.x, y: act.y };
+        break;
+      case "up":
+        this.up(act);
+        break;
+      case "scroll":
+        this.scroll(act.layer, act.by, act.at);
+        break;
+      case "key":
+        this.add(act.at, { do: "key", key: act.key });
+        break;
+      case "tab":
+        this.add(act.at, { do: "tab", back: act.back });
+        break;
+      case "show":
+        this.add(act.at, { do: "show", at: act.copy, trait: act.trait, value: act.value });
+        break;
     }
   }
 
   /** Something is expected at this moment. */
-  expect(step: Step, at: number): void { this.add(at, step); }
+  expect(step: Step, at: number): void {
+    this.add(at, step);
+  }
 
   private move(layer: string | null, at: number): void {
     if (this.pressed || layer === this.over) return;
@@ -57,7 +93,10 @@ export class Recorder {
   private scroll(layer: string, by: number, at: number): void {
     this.pressed = null;
     const last = this.steps.at(-1);
-    if (last?.do !== "scroll" || last.layer !== layer || at - this.last > ONE_TURN) { this.add(at, { do: "scroll", layer, by: Math.round(by) }); return; }
+    if (last?.do !== "scroll" || last.layer !== layer || at - this.last > ONE_TURN) {
+      this.add(at, { do: "scroll", layer, by: Math.round(by) });
+      return;
+    }
     this.steps[this.steps.length - 1] = { ...last, by: last.by + Math.round(by) };
     this.last = at;
   }
@@ -74,8 +113,15 @@ export class Recorder {
     if (far && layer !== from.layer) {
       this.add(from.at, { do: "point", layer: from.layer }, { do: "press" });
       this.add(at, { do: "point", layer }, { do: "release" });
-    } else if (far) this.add(from.at, { do: "drag", layer: from.layer, by: [Math.round(x - from.x), Math.round(y - from.y)], ms: Math.round(at - from.at) });
-    else if (at - from.at <= QUICK) this.add(from.at, { do: touch ? "tap" : "click", layer: from.layer });
+    } else if (far)
+      this.add(from.at, {
+        do: "drag",
+        layer: from.layer,
+        by: [Math.round(x - from.x), Math.round(y - from.y)],
+        ms: Math.round(at - from.at),
+      });
+    else if (at - from.at <= QUICK)
+      this.add(from.at, { do: touch ? "tap" : "click", layer: from.layer });
     else {
       this.add(from.at, { do: "point", layer: from.layer }, { do: "press" });
       this.add(at, { do: "release" });

@@ -9,7 +9,11 @@ import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
 
 /** How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all came as expected. */
-export interface Failure { readonly step: number; readonly why: string; readonly at: number }
+export interface Failure {
+  readonly step: number;
+  readonly why: string;
+  readonly at: number;
+}
 
 /** "settle" gives up after this much time: something moves for ever; ms. */
 const PATIENCE = 20_000;
@@ -19,7 +23,11 @@ const FRAME = 16;
 /** Every text that can be read in a scene, in the order of painting. */
 export const textsIn = (p: Placed): string[] => {
   if (p.presence <= 0 || (p.values.opacity as number) <= 0) return [];
-  return [...(p.layer.kind === "text" ? [p.values.text as string] : []), ...p.children.flatMap(textsIn), ...(p.nested ? textsIn(p.nested) : [])];
+  return [
+    ...(p.layer.kind === "text" ? [p.values.text as string] : []),
+    ...p.children.flatMap(textsIn),
+    ...(p.nested ? textsIn(p.nested) : []),
+  ];
 };
 
 /** What an expectation can ask of a layer beside its properties: where it is shown in the whole scene, px, and whether. */
@@ -27,7 +35,8 @@ export const placeKeys = ["x", "y", "width", "height"] as const;
 
 /** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
 export const valueOf = (scene: Placed, path: string, key: string): unknown => {
-  const placed = placedAt(scene, path), spot = spotAt(scene, path);
+  const placed = placedAt(scene, path),
+    spot = spotAt(scene, path);
   if (key === "visible") return placed !== null && placed.presence > 0;
   if (!placed || !spot) return undefined;
   const place = placeKeys.find((k) => k === key);
@@ -39,12 +48,24 @@ export class Rehearser {
   /** where the pointer is, px of the shown piece */
   where: readonly [number, number] = [-1000, -1000];
 
-  constructor(readonly run: Run, private readonly project: Project) {}
+  constructor(
+    readonly run: Run,
+    private readonly project: Project,
+  ) {}
 
   /** Where a step's pointer goes; null when it needs none, or its layer is not there. */
   aim(step: Step): readonly [number, number] | null {
-    if (step.do !== "point" && step.do !== "click" && step.do !== "tap" && step.do !== "drag" && step.do !== "scroll") return null;
-    const scene = this.run.scene(), spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined, box = spot && spotBounds(spot);
+    if (
+      step.do !== "point" &&
+      step.do !== "click" &&
+      step.do !== "tap" &&
+      step.do !== "drag" &&
+      step.do !== "scroll"
+    )
+      return null;
+    const scene = this.run.scene(),
+      spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined,
+      box = spot && spotBounds(spot);
     return box ? [box.x + box.width / 2, box.y + box.height / 2] : null;
   }
 
@@ -52,25 +73,64 @@ export class Rehearser {
   step(step: Step): string | null {
     const { run } = this;
     switch (step.do) {
-      case "point": return step.layer === null ? this.away() : this.reach(step.layer, (x, y) => run.pointer("move", x, y));
-      case "press": run.pointer("down", ...this.where); return null;
-      case "release": run.pointer("up", ...this.where); return null;
-      case "click": return this.reach(step.layer, (x, y) => { run.pointer("move", x, y); run.pointer("down", x, y); run.pointer("up", x, y); });
-      case "tap": return this.reach(step.layer, (x, y) => { run.pointer("down", x, y, true); run.pointer("up", x, y, true); });
-      case "drag": return this.reach(step.layer, (x, y) => this.drag(x, y, step.by, step.ms));
-      case "key": run.key(step.key, "down"); run.key(step.key, "up"); return null;
-      case "tab": return run.tab(step.back ? -1 : 1) ? null : "there is nothing to go to with the Tab key";
-      case "focus": run.input({ type: "focus", layer: step.layer }); return null;
-      case "wait": run.advanceTo(run.now + step.ms); return null;
-      case "settle": return this.settle();
-      case "scroll": return this.reach(step.layer, (x, y) => { if (!run.wheel(x, y, 0, step.by)) run.wheel(x, y, step.by, 0); });
-      case "answer": run.input({ type: "answer", well: step.well }); return null;
-      case "show": run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value }); return null;
-      case "trait": case "text": case "layer": case "screen": return this.expect(step);
+      case "point":
+        return step.layer === null
+          ? this.away()
+          : this.reach(step.layer, (x, y) => run.pointer("move", x, y));
+      case "press":
+        run.pointer("down", ...this.where);
+        return null;
+      case "release":
+        run.pointer("up", ...this.where);
+        return null;
+      case "click":
+        return this.reach(step.layer, (x, y) => {
+          run.pointer("move", x, y);
+          run.pointer("down", x, y);
+          run.pointer("up", x, y);
+        });
+      case "tap":
+        return this.reach(step.layer, (x, y) => {
+          run.pointer("down", x, y, true);
+          run.pointer("up", x, y, true);
+        });
+      case "drag":
+        return this.reach(step.layer, (x, y) => this.drag(x, y, step.by, step.ms));
+      case "key":
+        run.key(step.key, "down");
+        run.key(step.key, "up");
+        return null;
+      case "tab":
+        return run.tab(step.back ? -1 : 1) ? null : "there is nothing to go to with the Tab key";
+      case "focus":
+        run.input({ type: "focus", layer: step.layer });
+        return null;
+      case "wait":
+        run.advanceTo(run.now + step.ms);
+        return null;
+      case "settle":
+        return this.settle();
+      case "scroll":
+        return this.reach(step.layer, (x, y) => {
+          if (!run.wheel(x, y, 0, step.by)) run.wheel(x, y, step.by, 0);
+        });
+      case "answer":
+        run.input({ type: "answer", well: step.well });
+        return null;
+      case "show":
+        run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value });
+        return null;
+      case "trait":
+      case "text":
+      case "layer":
+      case "screen":
+        return this.expect(step);
     }
   }
 
-  private copy(at: string): string { return at === "" ? this.run.screen : `${this.run.screen}/${at}`; }
+  private copy(at: string): string {
+    return at === "" ? this.run.screen : `${this.run.screen}/${at}`;
+  }
 
   private away(): null {
     this.where = [-1000, -1000];
@@ -102,7 +162,9 @@ export class Rehearser {
   private settle(): string | null {
     const until = this.run.now + PATIENCE;
     for (;;) {
-      const moves = this.run.movesUntil(), due = nextDue(this.run.inside), next = Math.max(moves, due === Infinity ? 0 : due);
+      const moves = this.run.movesUntil(),
+        due = nextDue(this.run.inside),
+        next = Math.max(moves, due === Infinity ? 0 : due);
       if (moves <= this.run.now && due === Infinity) break;
       if (next > until) return "it does not come to rest";
       this.run.advanceTo(Math.max(next, this.run.now));
@@ -110,17 +172,24 @@ export class Rehearser {
     return null;
   }
 
-  private expect(step: Extract<Step, { do: "trait" | "text" | "layer" | "screen" }>): string | null {
+  private expect(
+    step: Extract<Step, { do: "trait" | "text" | "layer" | "screen" }>,
+  ): string | null {
     const { run } = this;
     if (step.do === "trait") {
       const copy = run.copies().find((c) => c.path === this.copy(step.at));
       if (!copy) return "that copy is not there";
-      const trait = copy.piece.traits[step.trait], is = variantFrom(copy.piece, copy.variant)[step.trait];
-      return is === step.value ? null : `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+      const trait = copy.piece.traits[step.trait],
+        is = variantFrom(copy.piece, copy.variant)[step.trait];
+      return is === step.value
+        ? null
+        : `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
     }
     if (step.do === "screen") {
       const front = run.inside.overlays.at(-1)?.screen ?? run.screen;
-      return front === step.screen ? null : `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
+      return front === step.screen
+        ? null
+        : `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
     }
     const scene = run.scene();
     if (!scene) return "nothing is shown";
@@ -130,12 +199,24 @@ export class Rehearser {
     }
     const is = valueOf(scene, step.layer, step.key);
     if (is === undefined) return "the layer is not there";
-    if (Array.isArray(is) && is.every((n) => typeof n === "number") && typeof step.value === "string") {
+    if (
+      Array.isArray(is) &&
+      is.every((n) => typeof n === "number") &&
+      typeof step.value === "string"
+    ) {
       const wanted = step.value.split(/[\s,]+/).map(Number);
-      return is.length === wanted.length && is.every((n, i) => Math.abs(n - (wanted[i] as number)) <= step.within) ? null : `it is ${is.map((n) => Math.round(n * 100) / 100).join(" ")}`;
+      return is.length === wanted.length &&
+        is.every((n, i) => Math.abs(n - (wanted[i] as number)) <= step.within)
+        ? null
+        : `it is ${is.map((n) => Math.round(n * 100) / 100).join(" ")}`;
     }
-    if (typeof is === "number" && typeof step.value === "number") return Math.abs(is - step.value) <= step.within ? null : `it is ${Math.round(is * 100) / 100}`;
-    return JSON.stringify(is) === JSON.stringify(step.value) ? null : `it is ${typeof is === "boolean" ? (is ? "yes" : "no") : typeof is === "object" ? "another value" : String(is)}`;
+    if (typeof is === "number" && typeof step.value === "number")
+      return Math.abs(is - step.value) <= step.within
+        ? null
+        : `it is ${Math.round(is * 100) / 100}`;
+    return JSON.stringify(is) === JSON.stringify(step.value)
+      ? null
+      : `it is ${typeof is === "boolean" ? (is ? "yes" : "no") : typeof is === "object" ? "another value" : String(is)}`;
   }
 }
 
@@ -144,15 +225,24 @@ const resolvers = new WeakMap<Project, Map<Id, Resolver>>();
 /** One rehearsal after another resolves the same piece: what is known of it is kept. */
 const resolverFor = (project: Project, piece: Id): Resolver => {
   let known = resolvers.get(project);
-  if (!known) resolvers.set(project, known = new Map());
+  if (!known) resolvers.set(project, (known = new Map()));
   let resolver = known.get(piece);
-  if (!resolver) known.set(piece, resolver = new Resolver());
+  if (!resolver) known.set(piece, (resolver = new Resolver()));
   return resolver;
 };
 
 /** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */
-export const rehearse = (env: LayoutEnv, project: Project, piece: Id, steps: readonly Step[], seen?: (step: number, it: Rehearser) => void): Failure | null => {
-  const it = new Rehearser(new Run(env, project, piece, undefined, resolverFor(project, piece)), project);
+export const rehearse = (
+  env: LayoutEnv,
+  project: Project,
+  piece: Id,
+  steps: readonly Step[],
+  seen?: (step: number, it: Rehearser) => void,
+): Failure | null => {
+  const it = new Rehearser(
+    new Run(env, project, piece, undefined, resolverFor(project, piece)),
+    project,
+  );
   for (const [i, step] of steps.entries()) {
     const why = it.step(step);
     if (why !== null) return { step: i, why, at: it.run.now };
@@ -160,4 +250,3 @@ export const rehearse = (env: LayoutEnv, project: Project, piece: Id, steps: rea
   }
   return null;
 };
-

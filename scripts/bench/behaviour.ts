@@ -25,8 +25,14 @@ const perSecond = (feed: (i: number) => void): number => {
 const generalSwitch = createMachine({
   type: "parallel",
   states: {
-    alerts: { initial: "off", states: { off: { on: { click: "on" } }, on: { on: { click: "off" } } } },
-    pressed: { initial: "no", states: { no: { on: { press: "yes" } }, yes: { on: { letgo: "no" } } } },
+    alerts: {
+      initial: "off",
+      states: { off: { on: { click: "on" } }, on: { on: { click: "off" } } },
+    },
+    pressed: {
+      initial: "no",
+      states: { no: { on: { press: "yes" } }, yes: { on: { letgo: "no" } } },
+    },
   },
 });
 
@@ -37,28 +43,59 @@ const board = (): { project: Project; piece: Piece } => {
   const piece = () => project.pieces[made.id] as Piece;
   const cut = { kind: "cut", duration: 0, delay: 0, easing: "linear" } as const;
   const lamps = Array.from({ length: 16 }, (_, i) => {
-    const layer = addLayer(piece(), "box", "root", { x: (i % 4) * 50, y: Math.floor(i / 4) * 50, width: 40, height: 40 });
+    const layer = addLayer(piece(), "box", "root", {
+      x: (i % 4) * 50,
+      y: Math.floor(i / 4) * 50,
+      width: 40,
+      height: 40,
+    });
     project = must(project, layer.change);
     const trait = addTrait(piece(), `Lamp ${i}`, ["off", "on"]);
     project = must(project, trait.change);
     const [off, on] = inOrder(piece().traits[trait.id]?.values ?? {});
     return { layer: layer.id, trait: trait.id, off: off?.id ?? "", on: on?.id ?? "" };
   });
-  const rule = (given: Parameters<typeof addRule>[1]) => { project = must(project, addRule(piece(), { motion: cut, ...given }).change); };
-  const sets = (lamp: (typeof lamps)[number], value: "on" | "off"): Effect => ({ type: "set", trait: lamp.trait, to: { value: lamp[value] } });
+  const rule = (given: Parameters<typeof addRule>[1]) => {
+    project = must(project, addRule(piece(), { motion: cut, ...given }).change);
+  };
+  const sets = (lamp: (typeof lamps)[number], value: "on" | "off"): Effect => ({
+    type: "set",
+    trait: lamp.trait,
+    to: { value: lamp[value] },
+  });
   lamps.forEach((l, i) => {
     const next = lamps[(i + 1) % 16] as typeof l;
     rule({ source: l.layer, when: { [l.trait]: [l.off] }, effects: [sets(l, "on")] });
-    rule({ source: l.layer, when: { [l.trait]: [l.on], [next.trait]: [next.on] }, effects: [sets(l, "off"), sets(next, "off")] });
-    if (i < 8) rule({ trigger: { type: "delay", ms: 200 + i }, when: { [l.trait]: [l.on], [next.trait]: [next.off] }, effects: [sets(l, "off")] });
+    rule({
+      source: l.layer,
+      when: { [l.trait]: [l.on], [next.trait]: [next.on] },
+      effects: [sets(l, "off"), sets(next, "off")],
+    });
+    if (i < 8)
+      rule({
+        trigger: { type: "delay", ms: 200 + i },
+        when: { [l.trait]: [l.on], [next.trait]: [next.off] },
+        effects: [sets(l, "off")],
+      });
   });
   return { project, piece: piece() };
 };
 
 /** A map of so many places, three ways from each. */
 const mapOf = (n: number): PieceMap => ({
-  byVariant: true, nodes: Array.from({ length: n }, (_, i) => ({ key: `n${i}`, variant: {}, reached: true, ends: false })),
-  links: Array.from({ length: n * 3 }, (_, i) => ({ from: `n${Math.floor(i / 3)}`, to: `n${(Math.floor(i / 3) * 2 + i * 7 + 1) % n}`, rules: [], triggers: ["click" as const] })),
+  byVariant: true,
+  nodes: Array.from({ length: n }, (_, i) => ({
+    key: `n${i}`,
+    variant: {},
+    reached: true,
+    ends: false,
+  })),
+  links: Array.from({ length: n * 3 }, (_, i) => ({
+    from: `n${Math.floor(i / 3)}`,
+    to: `n${(Math.floor(i / 3) * 2 + i * 7 + 1) % n}`,
+    rules: [],
+    triggers: ["click" as const],
+  })),
 });
 
 /** The machine against a general one, exhaustive checks, rehearsals, and the drawing of maps. */
@@ -66,31 +103,61 @@ export const behaviour = (env: LayoutEnv, line: Line): void => {
   const kit = kelpwayKit();
   const tour: Input[] = [{ type: "over", layer: "knob" }, { type: "down" }, { type: "up" }];
   let state = start(kit, "alert-switch");
-  const ours = perSecond((i) => { state = step(kit, state, tour[i % 3] as Input).state; });
-  const actor = createActor(generalSwitch).start(), events = [{ type: "press" }, { type: "click" }, { type: "letgo" }] as const;
-  const general = perSecond((i) => { actor.send(events[i % 3] as (typeof events)[number]); });
-  line("machine: the Alert switch, pointer events", `${Math.round(ours).toLocaleString("en")} events/s, a general state-machine library ${Math.round(general).toLocaleString("en")}: ${(ours / general).toFixed(2)} times as many`);
+  const ours = perSecond((i) => {
+    state = step(kit, state, tour[i % 3] as Input).state;
+  });
+  const actor = createActor(generalSwitch).start(),
+    events = [{ type: "press" }, { type: "click" }, { type: "letgo" }] as const;
+  const general = perSecond((i) => {
+    actor.send(events[i % 3] as (typeof events)[number]);
+  });
+  line(
+    "machine: the Alert switch, pointer events",
+    `${Math.round(ours).toLocaleString("en")} events/s, a general state-machine library ${Math.round(general).toLocaleString("en")}: ${(ours / general).toFixed(2)} times as many`,
+  );
 
-  const { project, piece } = board(), rules = Object.keys(piece.rules).length, heap = process.memoryUsage();
+  const { project, piece } = board(),
+    rules = Object.keys(piece.rules).length,
+    heap = process.memoryUsage();
   let begin = performance.now();
   const space = traitSpace(project, piece);
-  line(`checks: every variant of 2^16, ${rules} rules, by traits`, `${((performance.now() - begin) / 1000).toFixed(2)} s, ${space?.count.toLocaleString("en")} variants, ${space?.to.length.toLocaleString("en")} ways, ${Math.round((process.memoryUsage().arrayBuffers - heap.arrayBuffers) / 1e6)} MB`);
+  line(
+    `checks: every variant of 2^16, ${rules} rules, by traits`,
+    `${((performance.now() - begin) / 1000).toFixed(2)} s, ${space?.count.toLocaleString("en")} variants, ${space?.to.length.toLocaleString("en")} ways, ${Math.round((process.memoryUsage().arrayBuffers - heap.arrayBuffers) / 1e6)} MB`,
+  );
   begin = performance.now();
   const all = checked(env, project, piece.id);
-  line("checks: the same with all findings and the first situations one by one", `${((performance.now() - begin) / 1000).toFixed(2)} s, ${all.situations.toLocaleString("en")} situations`);
+  line(
+    "checks: the same with all findings and the first situations one by one",
+    `${((performance.now() - begin) / 1000).toFixed(2)} s, ${all.situations.toLocaleString("en")} situations`,
+  );
   begin = performance.now();
   const looked = Object.values(kit.pieces).map((p) => checked(env, kit, p.id));
-  line("checks: the whole kit, all situations", `${((performance.now() - begin) / 1000).toFixed(2)} s, ${looked.reduce((n, c) => n + c.situations, 0).toLocaleString("en")} situations in ${looked.length} pieces`);
+  line(
+    "checks: the whole kit, all situations",
+    `${((performance.now() - begin) / 1000).toFixed(2)} s, ${looked.reduce((n, c) => n + c.situations, 0).toLocaleString("en")} situations in ${looked.length} pieces`,
+  );
 
   begin = performance.now();
   let steps = 0;
-  for (let i = 0; i < 20; i++) for (const p of Object.values(kit.pieces)) for (const r of Object.values(p.rehearsals)) { rehearse(env, kit, p.id, r.steps); steps += r.steps.length; }
-  line("rehearsals of the kit", `${Math.round(steps / ((performance.now() - begin) / 1000)).toLocaleString("en")} steps/s`);
+  for (let i = 0; i < 20; i++)
+    for (const p of Object.values(kit.pieces))
+      for (const r of Object.values(p.rehearsals)) {
+        rehearse(env, kit, p.id, r.steps);
+        steps += r.steps.length;
+      }
+  line(
+    "rehearsals of the kit",
+    `${Math.round(steps / ((performance.now() - begin) / 1000)).toLocaleString("en")} steps/s`,
+  );
 
   for (const n of [100, 500]) {
     const map = mapOf(n);
     begin = performance.now();
     arrangeMap(map);
-    line(`map: ${n} places, ${map.links.length} ways`, `${Math.round(performance.now() - begin)} ms`);
+    line(
+      `map: ${n} places, ${map.links.length} ways`,
+      `${Math.round(performance.now() - begin)} ms`,
+    );
   }
 };

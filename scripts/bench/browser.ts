@@ -6,7 +6,10 @@ export const framesWhile = async (page: Page, act: () => Promise<void>): Promise
     const w = window as unknown as { frames_: number[]; on_: boolean };
     w.frames_ = [];
     w.on_ = true;
-    const tick = (t: number) => { w.frames_.push(t); if (w.on_) requestAnimationFrame(tick); };
+    const tick = (t: number) => {
+      w.frames_.push(t);
+      if (w.on_) requestAnimationFrame(tick);
+    };
     requestAnimationFrame(tick);
   });
   await act();

@@ -15,7 +15,9 @@ import { saving } from "./saving.ts";
 import { gather } from "./gather.ts";
 import { stage } from "./stage.ts";
 
-const env: LayoutEnv = { fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"] };
+const env: LayoutEnv = {
+  fonts: JSON.parse(readFileSync(join(root, "generated/fonts.json"), "utf8")) as LayoutEnv["fonts"],
+};
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
 // `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench motion` movement, `npm run bench behaviour` rules and checks
@@ -24,8 +26,7 @@ if (only === "behaviour") behaviour(env, line);
 else if (only === "motion") {
   motion(env, line);
   await frames(env, line);
-}
-else if (only !== "stage" && only !== "map") {
+} else if (only !== "stage" && only !== "map") {
   cards(env, line);
   machine(env, line);
   behaviour(env, line);

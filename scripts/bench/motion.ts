@@ -13,7 +13,12 @@ import type { Line } from "./support.ts";
 
 const LAYERS = 500;
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
-const long = (easing: Motion["easing"]): Motion => ({ kind: "tween", duration: 1e6, delay: 0, easing });
+const long = (easing: Motion["easing"]): Motion => ({
+  kind: "tween",
+  duration: 1e6,
+  delay: 0,
+  easing,
+});
 
 /** A fleet's two scenes, and a mover on its way from the one to the other. */
 const under = (env: LayoutEnv, made: Fleet, how: Motion) => {
@@ -31,44 +36,151 @@ const under = (env: LayoutEnv, made: Fleet, how: Motion) => {
 
 /** Sampling a change in which 500 layers move and change colour, shadow and corners at once, evenly and with springs in lanes. */
 export const motion = (env: LayoutEnv, line: Line): void => {
-  const made = fleet(LAYERS, { shadow: cast(1) }, (i) => ({ x: 400 - i, width: 40, fill: "#1f6f5c", radius: [8, 8, 8, 8], opacity: 0.6, shadow: cast(6) }), still);
+  const made = fleet(
+    LAYERS,
+    { shadow: cast(1) },
+    (i) => ({
+      x: 400 - i,
+      width: 40,
+      fill: "#1f6f5c",
+      radius: [8, 8, 8, 8],
+      opacity: 0.6,
+      shadow: cast(6),
+    }),
+    still,
+  );
   const { mover: even, placed } = under(env, made, long("ease-in-out"));
-  const sample = median((i) => { even.sample(1000 + i * 100); }, 200, 50);
-  const painted = median((i) => { const p = even.sample(30_000 + i * 100); if (p) paint(p); }, 200, 50);
-  line(`motion: one sample of ${LAYERS} moving layers (6 properties each)`, `${sample.toFixed(3)} ms, ${((LAYERS * 6) / sample / 1000).toFixed(1)} million values/s`);
+  const sample = median(
+    (i) => {
+      even.sample(1000 + i * 100);
+    },
+    200,
+    50,
+  );
+  const painted = median(
+    (i) => {
+      const p = even.sample(30_000 + i * 100);
+      if (p) paint(p);
+    },
+    200,
+    50,
+  );
+  line(
+    `motion: one sample of ${LAYERS} moving layers (6 properties each)`,
+    `${sample.toFixed(3)} ms, ${((LAYERS * 6) / sample / 1000).toFixed(1)} million values/s`,
+  );
   line("motion: one sample and its paint", `${painted.toFixed(3)} ms`);
   const slow: Motion["easing"] = { kind: "spring", mass: 100, stiffness: 20, damping: 20 };
-  const { mover: sprung } = under(env, made, { kind: "tween", duration: 0, delay: 0, easing: slow, lanes: made.ids.map((layer, i) => ({ layer, key: null, delay: i, duration: 0, easing: slow })) });
-  line(`motion: the same, a cascade of ${LAYERS} lanes with springs`, `${median((i) => { sprung.sample(600 + i * 10); }, 200, 50).toFixed(3)} ms a sample`);
-  const change = median((i) => { even.retarget(placed(i % 2 ? made.yes : made.no), long("ease"), 1e5 + i * 16, "s"); }, 60, 10);
-  line(`motion: turning ${LAYERS} moving layers round, with their velocities`, `${change.toFixed(3)} ms`);
+  const { mover: sprung } = under(env, made, {
+    kind: "tween",
+    duration: 0,
+    delay: 0,
+    easing: slow,
+    lanes: made.ids.map((layer, i) => ({ layer, key: null, delay: i, duration: 0, easing: slow })),
+  });
+  line(
+    `motion: the same, a cascade of ${LAYERS} lanes with springs`,
+    `${median(
+      (i) => {
+        sprung.sample(600 + i * 10);
+      },
+      200,
+      50,
+    ).toFixed(3)} ms a sample`,
+  );
+  const change = median(
+    (i) => {
+      even.retarget(placed(i % 2 ? made.yes : made.no), long("ease"), 1e5 + i * 16, "s");
+    },
+    60,
+    10,
+  );
+  line(
+    `motion: turning ${LAYERS} moving layers round, with their velocities`,
+    `${change.toFixed(3)} ms`,
+  );
   against(env, line);
   steady(env, line);
 };
 
 /** The same work by a general animation library: six values of each of 500 plain objects, with one curve, at the same moments. */
 const against = (env: LayoutEnv, line: Line): void => {
-  const to = (i: number) => ({ x: 400 - i, y: i / 2, width: 40, height: 30, rotation: 90, opacity: 0.6, fill: "#1f6f5c" }), keys = Object.keys(to(0)).length;
+  const to = (i: number) => ({
+      x: 400 - i,
+      y: i / 2,
+      width: 40,
+      height: 30,
+      rotation: 90,
+      opacity: 0.6,
+      fill: "#1f6f5c",
+    }),
+    keys = Object.keys(to(0)).length;
   const { mover } = under(env, fleet(LAYERS, {}, to, still), long("ease-in-out"));
   engine.useDefaultMainLoop = false;
-  const objects = Array.from({ length: LAYERS }, (_, i) => ({ x: 10 + (i % 25) * 30, y: 10 + Math.floor(i / 25) * 28, width: 20, height: 20, rotation: 0, opacity: 1, fill: "#c9c3b4" }));
+  const objects = Array.from({ length: LAYERS }, (_, i) => ({
+    x: 10 + (i % 25) * 30,
+    y: 10 + Math.floor(i / 25) * 28,
+    width: 20,
+    height: 20,
+    rotation: 0,
+    opacity: 1,
+    fill: "#c9c3b4",
+  }));
   const line_ = createTimeline({ autoplay: false, defaults: { duration: 1e6, ease: "inOut(2)" } });
   objects.forEach((o, i) => line_.add(o, to(i), 0));
   // in turn, so that what else the machine does hits both
-  const times = Array.from({ length: 5 }, (_, go) => [median((i) => { mover.sample(1000 + go * 50_000 + i * 100); }, 100, 30), median((i) => { line_.seek(1000 + go * 50_000 + i * 100); }, 100, 30)] as const);
-  const [ours, theirs] = [0, 1].map((who) => times.map((t) => t[who] as number).sort((a, b) => a - b)[2]) as [number, number];
-  if (Math.abs((objects[0]?.rotation ?? 0)) < 1e-3) throw new Error("the library has not moved anything");
-  line(`motion: ${LAYERS} × ${keys} values, against a general animation library`, `${(theirs / ours).toFixed(2)} times as many a second (${((LAYERS * keys) / ours / 1000).toFixed(1)} against ${((LAYERS * keys) / theirs / 1000).toFixed(1)} million)`);
+  const times = Array.from(
+    { length: 5 },
+    (_, go) =>
+      [
+        median(
+          (i) => {
+            mover.sample(1000 + go * 50_000 + i * 100);
+          },
+          100,
+          30,
+        ),
+        median(
+          (i) => {
+            line_.seek(1000 + go * 50_000 + i * 100);
+          },
+          100,
+          30,
+        ),
+      ] as const,
+  );
+  const [ours, theirs] = [0, 1].map(
+    (who) => times.map((t) => t[who] as number).sort((a, b) => a - b)[2],
+  ) as [number, number];
+  if (Math.abs(objects[0]?.rotation ?? 0) < 1e-3)
+    throw new Error("the library has not moved anything");
+  line(
+    `motion: ${LAYERS} × ${keys} values, against a general animation library`,
+    `${(theirs / ours).toFixed(2)} times as many a second (${((LAYERS * keys) / ours / 1000).toFixed(1)} against ${((LAYERS * keys) / theirs / 1000).toFixed(1)} million)`,
+  );
 };
 
 /** Ten minutes of loops on a virtual clock: whether memory grows. */
 const steady = (env: LayoutEnv, line: Line): void => {
-  const { project, piece } = buoys(20), run = new Run(env, project, piece);
-  const held = (): number => { (globalThis as { gc?: () => void }).gc?.(); return process.memoryUsage().heapUsed / 1e6; };
+  const { project, piece } = buoys(20),
+    run = new Run(env, project, piece);
+  const held = (): number => {
+    (globalThis as { gc?: () => void }).gc?.();
+    return process.memoryUsage().heapUsed / 1e6;
+  };
   let at = 0;
-  const go = (ms: number): void => { for (const end = at + ms; at < end; at += 50) { run.advanceTo(at); const s = run.scene(); if (s) paint(s); } };
+  const go = (ms: number): void => {
+    for (const end = at + ms; at < end; at += 50) {
+      run.advanceTo(at);
+      const s = run.scene();
+      if (s) paint(s);
+    }
+  };
   go(60_000);
   const before = held();
   go(600_000);
-  line("motion: memory of 20 looping copies, after 1 and 11 minutes of virtual time", `${before.toFixed(2)} and ${held().toFixed(2)} MB`);
+  line(
+    "motion: memory of 20 looping copies, after 1 and 11 minutes of virtual time",
+    `${before.toFixed(2)} and ${held().toFixed(2)} MB`,
+  );
 };

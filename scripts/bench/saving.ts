@@ -20,13 +20,26 @@ export const saving = async (home: string, line: Line): Promise<void> => {
     const times: number[] = [];
     for (let i = 0; i < 400; i++) {
       const begin = performance.now();
-      const change = { label: "Move", ops: [set(["pieces", "alert-switch", "looks", "base", "changes", "knob", "x"], i)] };
-      await log.append(id, { changeId: newId(), clientId: "bench", since: i, base: i, late: false, change });
+      const change = {
+        label: "Move",
+        ops: [set(["pieces", "alert-switch", "looks", "base", "changes", "knob", "x"], i)],
+      };
+      await log.append(id, {
+        changeId: newId(),
+        clientId: "bench",
+        since: i,
+        base: i,
+        late: false,
+        change,
+      });
       if (i >= 100) times.push(performance.now() - begin);
     }
     times.sort((a, b) => a - b);
     const at = (part: number) => (times[Math.floor(times.length * part)] as number).toFixed(1);
-    line("saving: one change appended to PostgreSQL", `median ${at(0.5)} ms, 95 % under ${at(0.95)} ms`);
+    line(
+      "saving: one change appended to PostgreSQL",
+      `median ${at(0.5)} ms, 95 % under ${at(0.95)} ms`,
+    );
     await db.close();
   } finally {
     await postgres.stop();

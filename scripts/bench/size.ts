@@ -7,9 +7,22 @@ import type { Line } from "./support.ts";
 /** The player as it would be shipped with an exported piece: minified, and the flexbox engine apart. */
 export const playerSize = async (line: Line): Promise<void> => {
   const bundle = async (source: string): Promise<number> => {
-    const result = await build({ stdin: { contents: source, resolveDir: root, loader: "ts" }, bundle: true, minify: true, format: "esm", target: "es2022", write: false, absWorkingDir: root, logLevel: "error" });
-    return gzipSync(result.outputFiles[0]?.contents ?? new Uint8Array(), { level: 9 }).length / 1000;
+    const result = await build({
+      stdin: { contents: source, resolveDir: root, loader: "ts" },
+      bundle: true,
+      minify: true,
+      format: "esm",
+      target: "es2022",
+      write: false,
+      absWorkingDir: root,
+      logLevel: "error",
+    });
+    return (
+      gzipSync(result.outputFiles[0]?.contents ?? new Uint8Array(), { level: 9 }).length / 1000
+    );
   };
-  const player = await bundle(`export { Player } from ${JSON.stringify(join(root, "player/index.ts"))};`);
+  const player = await bundle(
+    `export { Player } from ${JSON.stringify(join(root, "player/index.ts"))};`,
+  );
   line("player: bundle, gzip", `${player.toFixed(1)} kB`);
 };

@@ -37,14 +37,21 @@ export const largePiece = (layers: number): { project: Project; piece: string; i
   let row = "root";
   for (let i = 0; ids.length < layers; i++) {
     const kind = i % 10 === 0 ? "box" : i % 3 === 0 ? "text" : i % 3 === 1 ? "box" : "ellipse";
-    const values: Record<string, Value> = i % 10 === 0 ? { x: 0, y: (i / 10) * 40, width: 600, height: 36, arrange: "row", gap: 6 } : kind === "text" ? { text: `Berth ${i}` } : { width: 30, height: 20, fill: "#c9c3b4" };
+    const values: Record<string, Value> =
+      i % 10 === 0
+        ? { x: 0, y: (i / 10) * 40, width: 600, height: 36, arrange: "row", gap: 6 }
+        : kind === "text"
+          ? { text: `Berth ${i}` }
+          : { width: 30, height: 20, fill: "#c9c3b4" };
     const layer = addLayer(piece(), kind, i % 10 === 0 ? "root" : row, values);
     project = must(project, layer.change);
     if (i % 10 === 0) row = layer.id;
     ids.push(layer.id);
   }
   traits.forEach(([trait, value], t) => {
-    const edits = Object.fromEntries(ids.filter((_, i) => i % 4 === t).map((id) => [id, { opacity: 0.5, fill: "#1f6f5c" }]));
+    const edits = Object.fromEntries(
+      ids.filter((_, i) => i % 4 === t).map((id) => [id, { opacity: 0.5, fill: "#1f6f5c" }]),
+    );
     project = must(project, setValues(piece(), { [trait]: [value] }, edits));
   });
   return { project, piece: made.id, ids };

@@ -9,23 +9,38 @@ export class SmallDisk {
   /** Null where this user may not mount anything. */
   static make(folder: string, megabytes: number): SmallDisk | null {
     mkdirSync(folder, { recursive: true });
-    const made = spawnSync("mount", ["-t", "tmpfs", "-o", `size=${megabytes}m,mode=0755`, "tmpfs", folder]);
+    const made = spawnSync("mount", [
+      "-t",
+      "tmpfs",
+      "-o",
+      `size=${megabytes}m,mode=0755`,
+      "tmpfs",
+      folder,
+    ]);
     return made.status === 0 ? new SmallDisk(folder) : null;
   }
 
-  private get ballast(): string { return join(this.folder, "ballast"); }
+  private get ballast(): string {
+    return join(this.folder, "ballast");
+  }
 
   fill(): void {
     const file = openSync(this.ballast, "w");
     const block = Buffer.alloc(1 << 20);
     try {
       for (;;) writeSync(file, block);
-    } catch { /* it is full */ } finally {
+    } catch {
+      /* it is full */
+    } finally {
       closeSync(file);
     }
   }
 
-  free(): void { rmSync(this.ballast, { force: true }); }
+  free(): void {
+    rmSync(this.ballast, { force: true });
+  }
 
-  remove(): void { execFileSync("umount", ["-l", this.folder]); }
+  remove(): void {
+    execFileSync("umount", ["-l", this.folder]);
+  }
 }

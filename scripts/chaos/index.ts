@@ -77,7 +77,8 @@ const run = async (): Promise<boolean> => {
   const way = { port: await proxy.listen(), host: `127.0.0.1:${port}`, projectId };
   const writers = CLIENTS.map((client) => new Writer(client, way));
   const readers = Array.from({ length: READERS }, () => new Reader(way));
-  const acknowledged = (): number => writers.reduce((sum, writer) => sum + writer.acknowledged.length, 0);
+  const acknowledged = (): number =>
+    writers.reduce((sum, writer) => sum + writer.acknowledged.length, 0);
   const storm = new Storm({ nubble, disk, proxy, random: new Random(seed), acknowledged });
   try {
     await storm.rage(whole, single);
@@ -93,8 +94,12 @@ const run = async (): Promise<boolean> => {
   const tries = writers.reduce((sum, writer) => sum + writer.tries, 0);
   const { lost, doubled, gaps, wrong } = result;
   console.log(`chaos: ${JSON.stringify({ ...storm.done, cuts: proxy.cuts })}`);
-  console.log(`chaos: back by itself after ${waits[Math.floor(waits.length / 2)]} ms in the middle, ${waits.at(-1)} ms at most; slower than 30 s: ${storm.slow}`);
-  console.log(`chaos: ${result.acknowledged} acknowledged (${tries} tries), ${result.logged} in the log; lost ${lost.length}, doubled ${doubled.length}, gaps ${gaps.length}, wrong ${wrong.length}`);
+  console.log(
+    `chaos: back by itself after ${waits[Math.floor(waits.length / 2)]} ms in the middle, ${waits.at(-1)} ms at most; slower than 30 s: ${storm.slow}`,
+  );
+  console.log(
+    `chaos: ${result.acknowledged} acknowledged (${tries} tries), ${result.logged} in the log; lost ${lost.length}, doubled ${doubled.length}, gaps ${gaps.length}, wrong ${wrong.length}`,
+  );
   const faults = faultsOf(result);
   for (const fault of faults.slice(0, 20)) console.log(`  ${fault}`);
   return faults.length === 0;

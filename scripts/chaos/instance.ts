@@ -16,33 +16,55 @@ export class Instance {
   private child: ChildProcess | null = null;
   said = "";
 
-  constructor(readonly folder: string, readonly port: number) {}
+  constructor(
+    readonly folder: string,
+    readonly port: number,
+  ) {}
 
-  get address(): string { return `http://127.0.0.1:${this.port}`; }
-  private get clockFile(): string { return join(this.folder, "clock"); }
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+  private get clockFile(): string {
+    return join(this.folder, "clock");
+  }
 
   /** Runs the start command and waits until it answers; throws when it does not. */
   async start(): Promise<void> {
     const env = {
-      ...process.env, NUBBLE_DATA: this.folder, NUBBLE_CHAOS_CLOCK: this.clockFile,
+      ...process.env,
+      NUBBLE_DATA: this.folder,
+      NUBBLE_CHAOS_CLOCK: this.clockFile,
       NODE_OPTIONS: `--import ${join(root, "scripts/chaos/clock.mjs")}`,
     };
-    const child = spawn(join(root, "nubble"), ["start", "--port", String(this.port), "--allow-host", "proxy.localhost"], { cwd: root, env, stdio: ["ignore", "pipe", "pipe"], detached: true });
+    const child = spawn(
+      join(root, "nubble"),
+      ["start", "--port", String(this.port), "--allow-host", "proxy.localhost"],
+      { cwd: root, env, stdio: ["ignore", "pipe", "pipe"], detached: true },
+    );
     this.child = child;
     let ended = false;
-    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk: Buffer) => { this.said = (this.said + chunk.toString()).slice(-6000); });
-    child.once("exit", () => { ended = true; });
-    await waitUntil(async () => ended || await this.isUp(), PATIENCE, 100);
+    for (const stream of [child.stdout, child.stderr])
+      stream.on("data", (chunk: Buffer) => {
+        this.said = (this.said + chunk.toString()).slice(-6000);
+      });
+    child.once("exit", () => {
+      ended = true;
+    });
+    await waitUntil(async () => ended || (await this.isUp()), PATIENCE, 100);
     if (!(await this.isUp())) throw new Error(`it did not come up:\n${this.said}`);
   }
 
-  isUp(): Promise<boolean> { return answers(this.address, 2000); }
+  isUp(): Promise<boolean> {
+    return answers(this.address, 2000);
+  }
 
   /** Sets the server's clock off by some ms. */
   setClock(offset: number): void {
     try {
       writeFileSync(this.clockFile, String(offset));
-    } catch { /* the disk is full: the clock stays as it is */ }
+    } catch {
+      /* the disk is full: the clock stays as it is */
+    }
   }
 
   private postmaster(): number {
@@ -52,10 +74,18 @@ export class Instance {
 
   private pidOf(part: Part): number {
     switch (part) {
-      case "server": return readRunState(join(this.folder, "running.json"))?.serverPid ?? 0;
-      case "postgres": return this.postmaster();
-      case "backend": return processesIn(join(this.folder, "postgres/data")).find((pid) => commandOf(pid).join(" ").includes("nubble 127.0.0.1")) ?? 0;
-      case "start": return this.child?.pid ?? 0;
+      case "server":
+        return readRunState(join(this.folder, "running.json"))?.serverPid ?? 0;
+      case "postgres":
+        return this.postmaster();
+      case "backend":
+        return (
+          processesIn(join(this.folder, "postgres/data")).find((pid) =>
+            commandOf(pid).join(" ").includes("nubble 127.0.0.1"),
+          ) ?? 0
+        );
+      case "start":
+        return this.child?.pid ?? 0;
     }
   }
 
@@ -70,14 +100,21 @@ export class Instance {
   /** Kills everything at once, as when the power fails. */
   killAll(): void {
     const server = this.pidOf("server");
-    const all = [this.pidOf("start"), server, this.postmaster(), ...processesIn(join(this.folder, "postgres/data"))];
+    const all = [
+      this.pidOf("start"),
+      server,
+      this.postmaster(),
+      ...processesIn(join(this.folder, "postgres/data")),
+    ];
     for (const pid of all) if (pid > 1 && isAlive(pid)) process.kill(pid, "SIGKILL");
   }
 
   async stop(): Promise<void> {
     const { child } = this;
     if (!child || child.exitCode !== null || child.signalCode !== null) return;
-    const ended = new Promise<void>((resolve) => { child.once("exit", () => resolve()); });
+    const ended = new Promise<void>((resolve) => {
+      child.once("exit", () => resolve());
+    });
     child.kill("SIGTERM");
     await ended;
   }

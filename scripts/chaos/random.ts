@@ -10,7 +10,13 @@ export class Random {
   }
 
   /** From 0 to 1. */
-  next(): number { return uniformFloat64(this.generator); }
-  between(from: number, to: number): number { return from + this.next() * (to - from); }
-  one<T>(list: readonly T[]): T { return list[Math.floor(this.next() * list.length)] as T; }
+  next(): number {
+    return uniformFloat64(this.generator);
+  }
+  between(from: number, to: number): number {
+    return from + this.next() * (to - from);
+  }
+  one<T>(list: readonly T[]): T {
+    return list[Math.floor(this.next() * list.length)] as T;
+  }
 }

@@ -12,7 +12,16 @@ const SLOW = 30_000;
 
 /** How often each process is killed, in parts of the sum. */
 const parts: readonly Part[] = [
-  "server", "server", "server", "server", "postgres", "postgres", "postgres", "backend", "backend", "start",
+  "server",
+  "server",
+  "server",
+  "server",
+  "postgres",
+  "postgres",
+  "postgres",
+  "backend",
+  "backend",
+  "start",
 ];
 
 export interface Harm {
@@ -37,7 +46,15 @@ export interface Sea {
 
 /** Kills, fills, cuts and sets clocks wrong, and waits after each kill until saving goes on by itself. */
 export class Storm {
-  readonly done: Harm = { whole: 0, server: 0, postgres: 0, backend: 0, start: 0, fullDisks: 0, clockJumps: 0 };
+  readonly done: Harm = {
+    whole: 0,
+    server: 0,
+    postgres: 0,
+    backend: 0,
+    start: 0,
+    fullDisks: 0,
+    clockJumps: 0,
+  };
   /** how long it took after each kill, ms */
   readonly waits: number[] = [];
 
@@ -48,7 +65,9 @@ export class Storm {
     return server + postgres + backend + start;
   }
 
-  get slow(): number { return this.waits.filter((ms) => ms > SLOW).length; }
+  get slow(): number {
+    return this.waits.filter((ms) => ms > SLOW).length;
+  }
 
   /** Goes on until the whole was killed `whole` times and single processes `single` times. */
   async rage(whole: number, single: number): Promise<void> {
@@ -57,17 +76,23 @@ export class Storm {
     while (this.done.whole < whole || this.singles < single) {
       await this.disturb();
       await sleep(random.between(20, 500));
-      const takesWhole = this.done.whole < whole && (this.singles >= single || random.next() < whole / (whole + single));
+      const takesWhole =
+        this.done.whole < whole &&
+        (this.singles >= single || random.next() < whole / (whole + single));
       if (takesWhole) await this.killWhole();
       else await this.killPart();
-      this.waits.push(await this.recovered(takesWhole ? "a kill of the whole" : "a kill of one process"));
+      this.waits.push(
+        await this.recovered(takesWhole ? "a kill of the whole" : "a kill of one process"),
+      );
       if (this.waits.length % 50 === 0) this.report(performance.now() - began);
     }
   }
 
   private report(ms: number): void {
     const { proxy, acknowledged } = this.sea;
-    console.log(`  ${Math.round(ms / 1000)} s: ${JSON.stringify(this.done)}, ${proxy.cuts} cuts, ${acknowledged()} acknowledged`);
+    console.log(
+      `  ${Math.round(ms / 1000)} s: ${JSON.stringify(this.done)}, ${proxy.cuts} cuts, ${acknowledged()} acknowledged`,
+    );
   }
 
   /** Waits until saving goes on by itself; how long it took, ms. */
@@ -76,7 +101,8 @@ export class Storm {
     const before = acknowledged();
     const began = performance.now();
     while (acknowledged() < before + 2) {
-      if (performance.now() - began > PATIENCE) throw new Error(`saving did not go on after ${what}:\n${nubble.said}`);
+      if (performance.now() - began > PATIENCE)
+        throw new Error(`saving did not go on after ${what}:\n${nubble.said}`);
       await sleep(20);
     }
     return Math.round(performance.now() - began);

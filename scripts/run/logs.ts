@@ -17,23 +17,38 @@ export class LogFile {
   private stream: RotatingFileStream | null = null;
   private brokenAt = -AGAIN;
 
-  constructor(readonly path: string, private readonly onTrouble: (reason: string) => void = () => undefined) {}
+  constructor(
+    readonly path: string,
+    private readonly onTrouble: (reason: string) => void = () => undefined,
+  ) {}
 
   /** Writes down what a stream says, for as long as it says something. */
-  follow(source: Readable | null): void { source?.on("data", (chunk: Buffer) => this.write(chunk)); }
+  follow(source: Readable | null): void {
+    source?.on("data", (chunk: Buffer) => this.write(chunk));
+  }
 
-  write(chunk: Buffer | string): void { this.open()?.write(chunk); }
+  write(chunk: Buffer | string): void {
+    this.open()?.write(chunk);
+  }
 
   close(): Promise<void> {
     const { stream } = this;
     this.stream = null;
-    return new Promise((resolve) => { if (stream) stream.end(resolve); else resolve(); });
+    return new Promise((resolve) => {
+      if (stream) stream.end(resolve);
+      else resolve();
+    });
   }
 
   private open(): RotatingFileStream | null {
     if (this.stream || performance.now() - this.brokenAt < AGAIN) return this.stream;
     if (existsSync(this.path)) chmodSync(this.path, 0o600);
-    const stream = createStream(basename(this.path), { path: dirname(this.path), size: SIZE, rotate: KEPT, mode: 0o600 });
+    const stream = createStream(basename(this.path), {
+      path: dirname(this.path),
+      size: SIZE,
+      rotate: KEPT,
+      mode: 0o600,
+    });
     stream.on("error", (error) => {
       this.brokenAt = performance.now();
       this.stream = null;

@@ -1,6 +1,16 @@
 import { execFileSync, spawn, spawnSync } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -20,31 +30,38 @@ const MOST_TRIES = 3;
 const START_PATIENCE = 60_000;
 const STOP_PATIENCE = 20_000;
 
-interface Account { readonly uid?: number; readonly gid?: number }
+interface Account {
+  readonly uid?: number;
+  readonly gid?: number;
+}
 
 /** PostgreSQL refuses to run as root, so root lends it to the user Debian's package makes. */
 const account = (): Account => {
   if (!isRoot) return {};
-  const id = (flag: string): number => Number(execFileSync("id", [flag, "postgres"], { encoding: "utf8" }));
+  const id = (flag: string): number =>
+    Number(execFileSync("id", [flag, "postgres"], { encoding: "utf8" }));
   return { uid: id("-u"), gid: id("-g") };
 };
 
 const binaries = (): string => {
   const home = "/usr/lib/postgresql";
-  const versions = existsSync(home) ? readdirSync(home).filter((v) => existsSync(join(home, v, "bin/postgres"))) : [];
+  const versions = existsSync(home)
+    ? readdirSync(home).filter((v) => existsSync(join(home, v, "bin/postgres")))
+    : [];
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   if (!newest) throw new Error("PostgreSQL is not installed: apt-get install postgresql");
   return join(home, newest, "bin");
 };
 
-const tryPort = (port: number): Promise<number | null> => new Promise((resolve) => {
-  const probe = createServer();
-  probe.once("error", () => resolve(null));
-  probe.listen(port, HOST, () => {
-    const address = probe.address();
-    probe.close(() => resolve(typeof address === "object" && address ? address.port : null));
+const tryPort = (port: number): Promise<number | null> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once("error", () => resolve(null));
+    probe.listen(port, HOST, () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === "object" && address ? address.port : null));
+    });
   });
-});
 
 /** A free port on loopback: the wanted one, or the next free one after it. */
 export const freePort = async (wanted = 0, tries = 30): Promise<number> => {
@@ -62,10 +79,15 @@ export const databaseFolder = (wanted: string): string => {
   const { uid = 0, gid = 0 } = account();
   chownSync(wanted, uid, gid);
   if (spawnSync("test", ["-w", wanted], { uid, gid }).status === 0) return wanted;
-  const other = join(tmpdir(), `nubble-${createHash("sha256").update(wanted).digest("hex").slice(0, 12)}`);
+  const other = join(
+    tmpdir(),
+    `nubble-${createHash("sha256").update(wanted).digest("hex").slice(0, 12)}`,
+  );
   mkdirSync(other, { recursive: true });
   chownSync(other, uid, gid);
-  console.log(`  the user postgres cannot reach the project's folder, so the data is kept in ${other}`);
+  console.log(
+    `  the user postgres cannot reach the project's folder, so the data is kept in ${other}`,
+  );
   return other;
 };
 
@@ -92,7 +114,9 @@ const clearStaleMark = async (data: string): Promise<void> => {
   const file = join(data, "postmaster.pid");
   if (!existsSync(file) || runningOn(data)) return;
   if (!(await waitUntil(() => processesIn(data).length === 0, 15_000))) {
-    throw new Error(`processes of an earlier PostgreSQL still work in ${data}: ${processesIn(data).join(", ")}`);
+    throw new Error(
+      `processes of an earlier PostgreSQL still work in ${data}: ${processesIn(data).join(", ")}`,
+    );
   }
   rmSync(file, { force: true });
 };
@@ -105,7 +129,18 @@ const makeCluster = (bin: string, who: Account, folder: string, secret: string):
   if (who.uid !== undefined && who.gid !== undefined) chownSync(secret, who.uid, who.gid);
   const made = spawnSync(
     join(bin, "initdb"),
-    ["-D", half, "-U", "nubble", "--auth=scram-sha-256", `--pwfile=${secret}`, "-E", "UTF8", "--locale=C.UTF-8", "--no-instructions"],
+    [
+      "-D",
+      half,
+      "-U",
+      "nubble",
+      "--auth=scram-sha-256",
+      `--pwfile=${secret}`,
+      "-E",
+      "UTF8",
+      "--locale=C.UTF-8",
+      "--no-instructions",
+    ],
     { ...who, encoding: "utf8", cwd: "/" },
   );
   if (made.status !== 0) {
@@ -141,7 +176,8 @@ export class Postgres {
     const secret = join(folder, "password");
     this.data = join(folder, "data");
     this.log = new LogFile(join(folder, "postgres.log"), onTrouble);
-    if (!existsSync(join(this.data, "PG_VERSION"))) makeCluster(this.bin, this.owner, folder, secret);
+    if (!existsSync(join(this.data, "PG_VERSION")))
+      makeCluster(this.bin, this.owner, folder, secret);
     chmodSync(secret, 0o600);
     this.password = readFileSync(secret, "utf8");
   }
@@ -154,36 +190,54 @@ export class Postgres {
     return postgres;
   }
 
-  get port(): number { return this.boundPort; }
-  get url(): string { return `postgres://nubble:${this.password}@${HOST}:${this.port}/nubble`; }
-  get isRunning(): boolean { return isAlive(this.pid); }
+  get port(): number {
+    return this.boundPort;
+  }
+  get url(): string {
+    return `postgres://nubble:${this.password}@${HOST}:${this.port}/nubble`;
+  }
+  get isRunning(): boolean {
+    return isAlive(this.pid);
+  }
 
   /** Ends it as it should be: everything is written, connections are closed. */
-  stop(): Promise<void> { return endProcess(this.pid, "SIGINT", STOP_PATIENCE, "SIGQUIT"); }
+  stop(): Promise<void> {
+    return endProcess(this.pid, "SIGINT", STOP_PATIENCE, "SIGQUIT");
+  }
 
   /** Ends it as a crash would. */
-  kill(): Promise<void> { return endProcess(this.pid, "SIGQUIT", STOP_PATIENCE); }
+  kill(): Promise<void> {
+    return endProcess(this.pid, "SIGQUIT", STOP_PATIENCE);
+  }
 
   /** Starts it again on the same port; nothing happens when it runs. */
-  async restart(): Promise<void> { if (!this.isRunning) await this.launch(1); }
+  async restart(): Promise<void> {
+    if (!this.isRunning) await this.launch(1);
+  }
 
   private async launch(tries: number): Promise<void> {
     await clearStaleMark(this.data);
     const running = runningOn(this.data);
-    this.boundPort = running?.port ?? (this.port || await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS)));
+    this.boundPort =
+      running?.port ??
+      (this.port || (await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS))));
     this.pid = running?.pid ?? this.spawn();
     if (await this.comesUp()) return;
     if (this.isRunning) await this.kill();
     // somebody else may have taken the port between asking and starting
-    const isTaken = await tryPort(this.port) === null;
-    if (tries <= 1 || !isTaken) throw new Error(`PostgreSQL did not start; its own words are in ${this.log.path}`);
+    const isTaken = (await tryPort(this.port)) === null;
+    if (tries <= 1 || !isTaken)
+      throw new Error(`PostgreSQL did not start; its own words are in ${this.log.path}`);
     this.boundPort = 0;
     await this.launch(tries - 1);
   }
 
   private spawn(): number {
     const child = spawn(join(this.bin, "postgres"), ["-D", this.data, ...settings(this.port)], {
-      ...this.owner, detached: true, stdio: ["ignore", "ignore", "pipe"], cwd: "/",
+      ...this.owner,
+      detached: true,
+      stdio: ["ignore", "ignore", "pipe"],
+      cwd: "/",
     });
     child.on("error", (error) => this.log.write(`${error.message}\n`));
     this.log.follow(child.stderr);
@@ -197,11 +251,15 @@ export class Postgres {
   }
 
   private isReady(): boolean {
-    return spawnSync(join(this.bin, "pg_isready"), ["-q", "-h", HOST, "-p", String(this.port)]).status === 0;
+    return (
+      spawnSync(join(this.bin, "pg_isready"), ["-q", "-h", HOST, "-p", String(this.port)])
+        .status === 0
+    );
   }
 
   private async makeDatabase(): Promise<void> {
-    if (this.ask("select 1 from pg_database where datname = 'nubble'").stdout.trim() === "1") return;
+    if (this.ask("select 1 from pg_database where datname = 'nubble'").stdout.trim() === "1")
+      return;
     const made = this.ask("create database nubble");
     if (made.status === 0) return;
     await this.stop();

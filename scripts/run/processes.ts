@@ -25,7 +25,8 @@ const read = (path: string): string => {
 const stateOf = (pid: number): string => /\) (\S)/.exec(read(`/proc/${pid}/stat`))?.[1] ?? "";
 
 /** The words a process was called with; empty when it is not there. */
-export const commandOf = (pid: number): string[] => read(`/proc/${pid}/cmdline`).split("\0").filter(Boolean);
+export const commandOf = (pid: number): string[] =>
+  read(`/proc/${pid}/cmdline`).split("\0").filter(Boolean);
 
 /** Whether a process was started with a variable of its environment set to a value: numbers are used again, these are not. */
 export const hasVariable = (pid: number, name: string, value: string): boolean =>
@@ -33,16 +34,23 @@ export const hasVariable = (pid: number, name: string, value: string): boolean =
 
 /** Processes that work in a folder. */
 export const processesIn = (folder: string): number[] =>
-  readdirSync("/proc").filter((name) => /^\d+$/.test(name)).map(Number).filter((pid) => {
-    try {
-      return readlinkSync(`/proc/${pid}/cwd`) === folder;
-    } catch {
-      return false;
-    }
-  });
+  readdirSync("/proc")
+    .filter((name) => /^\d+$/.test(name))
+    .map(Number)
+    .filter((pid) => {
+      try {
+        return readlinkSync(`/proc/${pid}/cwd`) === folder;
+      } catch {
+        return false;
+      }
+    });
 
 /** Waits until something is so; false when it is not after `ms`. */
-export const waitUntil = async (holds: () => boolean | Promise<boolean>, ms: number, every = 50): Promise<boolean> => {
+export const waitUntil = async (
+  holds: () => boolean | Promise<boolean>,
+  ms: number,
+  every = 50,
+): Promise<boolean> => {
   const end = performance.now() + ms;
   for (;;) {
     if (await holds()) return true;
@@ -52,7 +60,12 @@ export const waitUntil = async (holds: () => boolean | Promise<boolean>, ms: num
 };
 
 /** Ends a process: kindly first, and for good when it has not gone after `patience` ms. */
-export const endProcess = async (pid: number, signal: NodeJS.Signals, patience: number, last: NodeJS.Signals = "SIGKILL"): Promise<void> => {
+export const endProcess = async (
+  pid: number,
+  signal: NodeJS.Signals,
+  patience: number,
+  last: NodeJS.Signals = "SIGKILL",
+): Promise<void> => {
   if (!isAlive(pid)) return;
   process.kill(pid, signal);
   if (await waitUntil(() => !isAlive(pid), patience)) return;

@@ -38,7 +38,8 @@ export const forgetRunState = (file: string): void => rmSync(file, { force: true
 
 /** Ends a server that an earlier start left running. Numbers are used again: it must carry that start's own mark. */
 export const endLeftServer = async (state: RunState): Promise<boolean> => {
-  if (!isAlive(state.serverPid) || !hasVariable(state.serverPid, "NUBBLE_RUN", state.run)) return false;
+  if (!isAlive(state.serverPid) || !hasVariable(state.serverPid, "NUBBLE_RUN", state.run))
+    return false;
   await endProcess(state.serverPid, "SIGTERM", 2000);
   return true;
 };

@@ -39,11 +39,17 @@ export const supervise = ({ name, ended, start, say }: Watch): Supervised => {
           say(`${name} is back`);
           break;
         } catch (error) {
-          say(`${name} could not be started: ${(error as Error).message}; it is tried again in ${Math.round(wait / 1000)} s`);
+          say(
+            `${name} could not be started: ${(error as Error).message}; it is tried again in ${Math.round(wait / 1000)} s`,
+          );
         }
       }
     }
   };
   void watch();
-  return { release: () => { released = true; } };
+  return {
+    release: () => {
+      released = true;
+    },
+  };
 };

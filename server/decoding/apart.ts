@@ -13,34 +13,49 @@ const MOST_WAITING = 200;
 
 /** Where the build put the threads' own code: beside the server's. */
 const workerFile = (): string => {
-  const found = [".", "..", "../.."].map((up) => join(import.meta.dirname, up, "decoder.mjs")).find(existsSync);
+  const found = [".", "..", "../.."]
+    .map((up) => join(import.meta.dirname, up, "decoder.mjs"))
+    .find(existsSync);
   if (!found) throw new Error("decoder.mjs is missing from the build");
   return found;
 };
 
 let pool: Piscina | undefined;
 
-const threads = (): Piscina => pool ??= new Piscina({
-  filename: workerFile(),
-  minThreads: 1,
-  maxThreads: Math.max(2, availableParallelism() - 1),
-  maxQueue: MOST_WAITING,
-  idleTimeout: 60_000,
-  resourceLimits: { maxOldGenerationSizeMb: MEMORY, maxYoungGenerationSizeMb: 64, stackSizeMb: 4 },
-});
+const threads = (): Piscina =>
+  (pool ??= new Piscina({
+    filename: workerFile(),
+    minThreads: 1,
+    maxThreads: Math.max(2, availableParallelism() - 1),
+    maxQueue: MOST_WAITING,
+    idleTimeout: 60_000,
+    resourceLimits: {
+      maxOldGenerationSizeMb: MEMORY,
+      maxYoungGenerationSizeMb: 64,
+      stackSizeMb: 4,
+    },
+  }));
 
 const reasonOf = (error: unknown): string => {
   if (!(error instanceof Error)) return "it cannot be read";
-  if (error.name === "AbortError" || error.name === "TimeoutError") return "it takes too long to read";
-  if ((error as { code?: string }).code === "ERR_WORKER_OUT_OF_MEMORY") return "it takes too much memory to read";
+  if (error.name === "AbortError" || error.name === "TimeoutError")
+    return "it takes too long to read";
+  if ((error as { code?: string }).code === "ERR_WORKER_OUT_OF_MEMORY")
+    return "it takes too much memory to read";
   if (/queue/i.test(error.message)) return "too many files are being read; try again in a moment";
   return "it cannot be read";
 };
 
 /** Decodes in a thread of its own with limits of time and memory, so that nobody else waits and nothing can be brought down. */
-export const decodeApart: Decode = async <K extends Kind>(kind: K, bytes: Uint8Array): Promise<Decoded<K>> => {
+export const decodeApart: Decode = async <K extends Kind>(
+  kind: K,
+  bytes: Uint8Array,
+): Promise<Decoded<K>> => {
   try {
-    return await threads().run({ kind, bytes }, { signal: AbortSignal.timeout(PATIENCE[kind]) }) as Decoded<K>;
+    return (await threads().run(
+      { kind, bytes },
+      { signal: AbortSignal.timeout(PATIENCE[kind]) },
+    )) as Decoded<K>;
   } catch (error) {
     console.error(`a ${kind} of ${bytes.byteLength} bytes could not be decoded:`, error);
     return { ok: false, reason: reasonOf(error) };

@@ -14,10 +14,13 @@ export class Reader {
     this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   }
 
-  get length(): number { return this.bytes.byteLength; }
+  get length(): number {
+    return this.bytes.byteLength;
+  }
 
   private need(at: number, size: number): void {
-    if (at < 0 || at + size > this.length) throw new Unreadable("it ends before what it says it holds");
+    if (at < 0 || at + size > this.length)
+      throw new Unreadable("it ends before what it says it holds");
   }
 
   u8(at: number): number {

@@ -15,8 +15,8 @@ const depthOf = (text: string): number => {
     const char = text[i];
     if (inText) {
       if (char === "\\") i++;
-      else if (char === "\"") inText = false;
-    } else if (char === "\"") inText = true;
+      else if (char === '"') inText = false;
+    } else if (char === '"') inText = true;
     else if (char === "{" || char === "[") deepest = Math.max(deepest, ++depth);
     else if (char === "}" || char === "]") depth--;
   }
@@ -26,7 +26,8 @@ const depthOf = (text: string): number => {
 /** Reads what a window sends to have a change kept; throws `Unreadable` with the reason. */
 export const readProposal = (bytes: Uint8Array): Proposal => {
   const text = new TextDecoder().decode(bytes);
-  if (depthOf(text) > DEEPEST) throw new Unreadable(`values lie more than ${DEEPEST} deep in one another`);
+  if (depthOf(text) > DEEPEST)
+    throw new Unreadable(`values lie more than ${DEEPEST} deep in one another`);
   let value: unknown;
   try {
     value = JSON.parse(text);

@@ -8,11 +8,15 @@ const readers = { font: readFont, picture: readPicture, change: readProposal } a
 
 export type Kind = keyof typeof readers;
 export type Facts<K extends Kind> = Awaited<ReturnType<(typeof readers)[K]>>;
-export type Decoded<K extends Kind> = { readonly ok: true; readonly facts: Facts<K> } | { readonly ok: false; readonly reason: string };
+export type Decoded<K extends Kind> =
+  { readonly ok: true; readonly facts: Facts<K> } | { readonly ok: false; readonly reason: string };
 export type Decode = <K extends Kind>(kind: K, bytes: Uint8Array) => Promise<Decoded<K>>;
 
 /** Decodes in this very thread: for files of our own, and inside the thread that decodes those of others. */
-export const decodeHere: Decode = async <K extends Kind>(kind: K, bytes: Uint8Array): Promise<Decoded<K>> => {
+export const decodeHere: Decode = async <K extends Kind>(
+  kind: K,
+  bytes: Uint8Array,
+): Promise<Decoded<K>> => {
   try {
     const read = readers[kind] as (bytes: Uint8Array) => Promise<Facts<K>> | Facts<K>;
     return { ok: true, facts: await read(bytes) };

@@ -15,7 +15,10 @@ export interface FontFacts extends FontNames {
  * Reads a font file (TTF, OTF, WOFF, WOFF2). What it claims is checked before anything is built from it; throws
  * `Unreadable` with the reason.
  */
-export const readFont = async (bytes: Uint8Array, ranges?: readonly (readonly [number, number])[]): Promise<FontFacts> => {
+export const readFont = async (
+  bytes: Uint8Array,
+  ranges?: readonly (readonly [number, number])[],
+): Promise<FontFacts> => {
   const sfnt = await unpackFont(bytes);
   const tables = readTables(sfnt);
   checkTables(tables);

@@ -23,7 +23,10 @@ const common = /\p{Script=Common}/u;
 const unkerned = /\p{M}|\u2044/u;
 
 /** Distinct rows of a table, and which row each key has. Keys whose row is all zero are left out. */
-const classes = (keys: readonly string[], row: (key: string) => readonly number[]): { of: Record<string, number>; rows: (readonly number[])[] } => {
+const classes = (
+  keys: readonly string[],
+  row: (key: string) => readonly number[],
+): { of: Record<string, number>; rows: (readonly number[])[] } => {
   const seen = new Map<string, number>();
   const rows: (readonly number[])[] = [];
   const of: Record<string, number> = {};
@@ -46,7 +49,10 @@ class Kerning {
   private readonly font: Font;
   private readonly run = new Run();
 
-  constructor(font: Font, private readonly advance: ReadonlyMap<string, number>) {
+  constructor(
+    font: Font,
+    private readonly advance: ReadonlyMap<string, number>,
+  ) {
     this.font = font;
   }
 
@@ -54,7 +60,8 @@ class Kerning {
   row(left: string, rights: readonly string[], script: string): number[] {
     const glyphs = this.advances(rights.map((right) => left + right).join(""), script);
     const own = this.advance.get(left) ?? 0;
-    if (glyphs.length === rights.length * 2) return rights.map((_, i) => Math.round((glyphs[2 * i] ?? own) - own));
+    if (glyphs.length === rights.length * 2)
+      return rights.map((_, i) => Math.round((glyphs[2 * i] ?? own) - own));
     // something was joined after all: each pair by itself
     return rights.map((right) => Math.round((this.advances(left + right, script)[0] ?? own) - own));
   }
@@ -70,7 +77,11 @@ class Kerning {
 }
 
 /** The kerning of every pair of `base` that a browser would set in one run: by left character, in the order of `base`. */
-const kernTable = (font: Font, base: readonly string[], advance: ReadonlyMap<string, number>): Map<string, number[]> => {
+const kernTable = (
+  font: Font,
+  base: readonly string[],
+  advance: ReadonlyMap<string, number>,
+): Map<string, number[]> => {
   const kerning = new Kerning(font, advance);
   const indexOf = new Map(base.map((char, i) => [char, i]));
   const shared = base.filter((char) => common.test(char));
@@ -78,7 +89,9 @@ const kernTable = (font: Font, base: readonly string[], advance: ReadonlyMap<str
   const fill = (left: string, rights: readonly string[], script: string) => {
     const row = table.get(left);
     if (!row || rights.length === 0) return;
-    kerning.row(left, rights, script).forEach((value, i) => { row[indexOf.get(rights[i] ?? "") ?? -1] = value; });
+    kerning.row(left, rights, script).forEach((value, i) => {
+      row[indexOf.get(rights[i] ?? "") ?? -1] = value;
+    });
   };
   for (const { tag, has } of scripts) {
     const own = base.filter((char) => has.test(char));
@@ -93,20 +106,37 @@ const kernTable = (font: Font, base: readonly string[], advance: ReadonlyMap<str
  * What layout must know of a font whose tables were checked: advances of its characters in `ranges`, and kerning as HarfBuzz
  * (which Chromium uses, too) sets it with ligatures and alternates off, as in the painter.
  */
-export const measureFont = (sfnt: Uint8Array, tables: Tables, ranges: Ranges = everything): Face => {
+export const measureFont = (
+  sfnt: Uint8Array,
+  tables: Tables,
+  ranges: Ranges = everything,
+): Face => {
   const face = new HbFace(new Blob(sfnt));
   const font = new Font(face);
   const hhea = tables.get("hhea");
-  const codes = [...face.collectUnicodes()].filter((code) => code >= 32 && ranges.some(([a, b]) => code >= a && code <= b));
+  const codes = [...face.collectUnicodes()].filter(
+    (code) => code >= 32 && ranges.some(([a, b]) => code >= a && code <= b),
+  );
   const chars = codes.map((code) => String.fromCodePoint(code));
-  const advance = new Map(chars.map((char) => [char, font.glyphHAdvance(font.nominalGlyph(char.codePointAt(0) ?? 0) ?? 0)]));
+  const advance = new Map(
+    chars.map((char) => [
+      char,
+      font.glyphHAdvance(font.nominalGlyph(char.codePointAt(0) ?? 0) ?? 0),
+    ]),
+  );
   const base = chars.filter((char) => !unkerned.test(char)).slice(0, MOST_KERNED);
   const table = kernTable(font, base, advance);
   const left = classes(base, (char) => table.get(char) ?? []);
   const indexOf = new Map(base.map((char, i) => [char, i]));
   const right = classes(base, (char) => left.rows.map((row) => row[indexOf.get(char) ?? -1] ?? 0));
   return {
-    ranges, upm: face.upem, ascent: hhea?.i16(4) ?? 0, descent: hhea?.i16(6) ?? 0, advances: Object.fromEntries(advance),
-    left: left.of, right: right.of, kern: left.rows.map((_, l) => right.rows.map((row) => row[l] ?? 0)),
+    ranges,
+    upm: face.upem,
+    ascent: hhea?.i16(4) ?? 0,
+    descent: hhea?.i16(6) ?? 0,
+    advances: Object.fromEntries(advance),
+    left: left.of,
+    right: right.of,
+    kern: left.rows.map((_, l) => right.rows.map((row) => row[l] ?? 0)),
   };
 };

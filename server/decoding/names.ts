@@ -17,7 +17,10 @@ const ENGLISH = 0x0409;
 const utf16 = (bytes: Uint8Array): string => new TextDecoder("utf-16be").decode(bytes);
 const latin = (bytes: Uint8Array): string => new TextDecoder("latin1").decode(bytes);
 
-interface Named { readonly rank: number; readonly text: string }
+interface Named {
+  readonly rank: number;
+  readonly text: string;
+}
 
 /** The family name (naming table, ISO/IEC 14496-22 §5.2.7), English if there is one; empty when it is not said. */
 const familyOf = (name: Reader): string => {
@@ -31,7 +34,8 @@ const familyOf = (name: Reader): string => {
     const last = id === WHOLE_FAMILY ? 0 : 10;
     const platform = name.u16(at);
     const bytes = name.part(texts + name.u16(at + 10), name.u16(at + 8));
-    if (platform === WINDOWS) found.push({ rank: last + (name.u16(at + 4) === ENGLISH ? 0 : 2), text: utf16(bytes) });
+    if (platform === WINDOWS)
+      found.push({ rank: last + (name.u16(at + 4) === ENGLISH ? 0 : 2), text: utf16(bytes) });
     if (platform === UNICODE) found.push({ rank: last + 1, text: utf16(bytes) });
     if (platform === MACINTOSH) found.push({ rank: last + 3, text: latin(bytes) });
   }

@@ -7,9 +7,15 @@ const LONGEST_SIDE = 8192;
 const MOST_PIXELS = 40_000_000;
 const MOST_FRAMES = 500;
 
-const types = { png: "image/png", jpeg: "image/jpeg", webp: "image/webp", gif: "image/gif" } as const;
+const types = {
+  png: "image/png",
+  jpeg: "image/jpeg",
+  webp: "image/webp",
+  gif: "image/gif",
+} as const;
 type Format = keyof typeof types;
-const isTaken = (format: string | undefined): format is Format => format !== undefined && Object.hasOwn(types, format);
+const isTaken = (format: string | undefined): format is Format =>
+  format !== undefined && Object.hasOwn(types, format);
 
 /** What Nubble must know of a picture file. */
 export interface PictureFacts {
@@ -22,7 +28,11 @@ sharp.cache(false);
 sharp.concurrency(1);
 
 /** Pictures turned by their camera (Exif orientation 5 to 8) are as wide as they are stored high. */
-const shownSize = (width: number, height: number, orientation = 1): { width: number; height: number } =>
+const shownSize = (
+  width: number,
+  height: number,
+  orientation = 1,
+): { width: number; height: number } =>
   orientation >= 5 ? { width: height, height: width } : { width, height };
 
 /**
@@ -30,18 +40,43 @@ const shownSize = (width: number, height: number, orientation = 1): { width: num
  * checked before anything is unpacked; throws `Unreadable` with the reason.
  */
 export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {
-  const options = { failOn: "error", limitInputPixels: MOST_PIXELS, sequentialRead: true, unlimited: false } as const;
-  const { format, width, height, orientation, pages = 1 } = await sharp(bytes, { ...options, limitInputPixels: false }).metadata().catch(() => {
-    throw new Unreadable("the file is no picture that can be read: PNG, JPEG, WebP and GIF can");
-  });
-  if (!isTaken(format)) throw new Unreadable(`pictures of the type ${format} cannot be taken: PNG, JPEG, WebP and GIF can`);
+  const options = {
+    failOn: "error",
+    limitInputPixels: MOST_PIXELS,
+    sequentialRead: true,
+    unlimited: false,
+  } as const;
+  const {
+    format,
+    width,
+    height,
+    orientation,
+    pages = 1,
+  } = await sharp(bytes, { ...options, limitInputPixels: false })
+    .metadata()
+    .catch(() => {
+      throw new Unreadable("the file is no picture that can be read: PNG, JPEG, WebP and GIF can");
+    });
+  if (!isTaken(format))
+    throw new Unreadable(
+      `pictures of the type ${format} cannot be taken: PNG, JPEG, WebP and GIF can`,
+    );
   if (!(width > 0) || !(height > 0)) throw new Unreadable("the picture has no size");
-  if (Math.max(width, height) > LONGEST_SIDE) throw new Unreadable(`the picture is ${width} × ${height} px; ${LONGEST_SIDE} px is the longest side`);
-  if (width * height > MOST_PIXELS) throw new Unreadable(`the picture has ${Math.round(width * height / 1e6)} million pixels; ${MOST_PIXELS / 1e6} million is the most`);
-  if (pages > MOST_FRAMES) throw new Unreadable(`the picture has ${pages} frames; ${MOST_FRAMES} is the most`);
+  if (Math.max(width, height) > LONGEST_SIDE)
+    throw new Unreadable(
+      `the picture is ${width} × ${height} px; ${LONGEST_SIDE} px is the longest side`,
+    );
+  if (width * height > MOST_PIXELS)
+    throw new Unreadable(
+      `the picture has ${Math.round((width * height) / 1e6)} million pixels; ${MOST_PIXELS / 1e6} million is the most`,
+    );
+  if (pages > MOST_FRAMES)
+    throw new Unreadable(`the picture has ${pages} frames; ${MOST_FRAMES} is the most`);
   // every pixel is unpacked and thrown away
-  await sharp(bytes, options).stats().catch(() => {
-    throw new Unreadable("the picture is broken or cut off: not all of it can be read");
-  });
+  await sharp(bytes, options)
+    .stats()
+    .catch(() => {
+      throw new Unreadable("the picture is broken or cut off: not all of it can be read");
+    });
   return { type: types[format], ...shownSize(width, height, orientation) };
 };

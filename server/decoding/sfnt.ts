@@ -39,7 +39,8 @@ const claimed = (cmap: Reader, at: number): number => {
     for (let i = 0; i < groups && total <= CODE_POINTS; i++) {
       const from = cmap.u32(at + 16 + i * 12);
       const to = cmap.u32(at + 20 + i * 12);
-      if (to < from || to >= CODE_POINTS) throw new Unreadable("its character table claims characters that do not exist");
+      if (to < from || to >= CODE_POINTS)
+        throw new Unreadable("its character table claims characters that do not exist");
       total += to - from + 1;
     }
     return total;
@@ -62,10 +63,12 @@ export const checkTables = (tables: Tables): void => {
   const maps = cmap.u16(2);
   if (maps === 0 || maps > 64) throw new Unreadable(`it says it has ${maps} character tables`);
   for (let i = 0; i < maps; i++) {
-    if (claimed(cmap, cmap.u32(8 + i * 8)) > CODE_POINTS) throw new Unreadable("its character table claims more characters than there are");
+    if (claimed(cmap, cmap.u32(8 + i * 8)) > CODE_POINTS)
+      throw new Unreadable("its character table claims more characters than there are");
   }
   const upm = need(tables, "head").u16(18);
-  if (upm < 16 || upm > 16_384) throw new Unreadable(`it has ${upm} units to the em; 16 to 16384 are allowed`);
+  if (upm < 16 || upm > 16_384)
+    throw new Unreadable(`it has ${upm} units to the em; 16 to 16384 are allowed`);
   const measures = need(tables, "hhea").u16(34);
   if (measures === 0 || measures > glyphs) throw new Unreadable("it has no widths for its glyphs");
   need(tables, "hmtx").part(0, measures * 4 + (glyphs - measures) * 2);

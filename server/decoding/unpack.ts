@@ -5,7 +5,9 @@ import { Reader, Unreadable } from "./bytes";
 import { LARGEST_SFNT } from "./sfnt";
 
 const tooLarge = (bytes: number): Unreadable =>
-  new Unreadable(`it unpacks to ${Math.round(bytes / 1e6)} MB; ${LARGEST_SFNT / 1e6} MB is the most`);
+  new Unreadable(
+    `it unpacks to ${Math.round(bytes / 1e6)} MB; ${LARGEST_SFNT / 1e6} MB is the most`,
+  );
 
 const pad = (length: number): number => (length + 3) & ~3;
 
@@ -14,7 +16,13 @@ const unpackWoff = (file: Reader): Uint8Array => {
   const count = file.u16(12);
   const entries = Array.from({ length: count }, (_, i) => {
     const at = 44 + i * 20;
-    return { tag: file.part(at, 4), offset: file.u32(at + 4), packed: file.u32(at + 8), length: file.u32(at + 12), sum: file.part(at + 16, 4) };
+    return {
+      tag: file.part(at, 4),
+      offset: file.u32(at + 4),
+      packed: file.u32(at + 8),
+      length: file.u32(at + 12),
+      sum: file.part(at + 16, 4),
+    };
   });
   const head = 12 + count * 16;
   const total = entries.reduce((sum, e) => sum + pad(e.length), head);
@@ -26,7 +34,8 @@ const unpackWoff = (file: Reader): Uint8Array => {
   let at = head;
   for (const [i, entry] of entries.entries()) {
     const packed = file.part(entry.offset, entry.packed);
-    const table = entry.packed < entry.length ? inflateSync(packed, { maxOutputLength: entry.length }) : packed;
+    const table =
+      entry.packed < entry.length ? inflateSync(packed, { maxOutputLength: entry.length }) : packed;
     if (table.length !== entry.length) throw new Unreadable("a table is not as long as it says");
     const record = 12 + i * 16;
     out.set(entry.tag, record);
@@ -59,8 +68,11 @@ const unpackWoff2 = async (file: Reader): Promise<Uint8Array> => {
 export const unpackFont = async (bytes: Uint8Array): Promise<Uint8Array> => {
   const file = new Reader(bytes);
   switch (file.tag(0)) {
-    case "wOFF": return unpackWoff(file);
-    case "wOF2": return unpackWoff2(file);
-    default: return bytes;
+    case "wOFF":
+      return unpackWoff(file);
+    case "wOF2":
+      return unpackWoff2(file);
+    default:
+      return bytes;
   }
 };

@@ -10,8 +10,19 @@ import { expect } from "vitest";
 export const launch = async (): Promise<{ browser: Browser; close: () => Promise<void> }> => {
   const profile = mkdtempSync(join(tmpdir(), "nubble-chromium-"));
   const browser = await puppeteer.launch({
-    executablePath: "/usr/bin/chromium", userDataDir: profile, defaultViewport: { width: 1280, height: 800 },
-    args: ["--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+    executablePath: "/usr/bin/chromium",
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+    args: [
+      "--headless",
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-quic",
+      "--no-first-run",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+    ],
   });
   return {
     browser,
@@ -24,18 +35,42 @@ export const launch = async (): Promise<{ browser: Browser; close: () => Promise
 
 export { sleep };
 
-interface Box { x: number; y: number; width: number; height: number }
+interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 
-interface Shown extends Box { fill: string | null }
+interface Shown extends Box {
+  fill: string | null;
+}
 
 /** Runs in the page: looks at layers once, or in every frame from now on. */
 const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | null)[][] => {
-  const now = () => ids.map((id): Shown | null => {
-    const g = [...document.querySelectorAll(`${host} [data-layer]`)].filter((e) => e.getAttribute("data-layer") === id).at(-1);
-    const shape = g && [...g.children].find((c) => ["rect", "ellipse", "path", "text"].includes(c.tagName) && !(c as SVGElement).style.filter);
-    const box = shape?.getBoundingClientRect();
-    return box ? { x: box.x, y: box.y, width: box.width, height: box.height, fill: shape?.getAttribute("fill") ?? null } : null;
-  });
+  const now = () =>
+    ids.map((id): Shown | null => {
+      const g = [...document.querySelectorAll(`${host} [data-layer]`)]
+        .filter((e) => e.getAttribute("data-layer") === id)
+        .at(-1);
+      const shape =
+        g &&
+        [...g.children].find(
+          (c) =>
+            ["rect", "ellipse", "path", "text"].includes(c.tagName) &&
+            !(c as SVGElement).style.filter,
+        );
+      const box = shape?.getBoundingClientRect();
+      return box
+        ? {
+            x: box.x,
+            y: box.y,
+            width: box.width,
+            height: box.height,
+            fill: shape?.getAttribute("fill") ?? null,
+          }
+        : null;
+    });
   if (!filmed) return [now()];
   const film = { on: true, frames: [] as (Shown | null)[][] };
   (window as unknown as { film_: typeof film }).film_ = film;
@@ -55,7 +90,9 @@ export class Person {
   readonly dialogs: string[] = [];
 
   constructor(readonly page: Page) {
-    page.on("console", (m) => { if (["error", "warn"].includes(m.type())) this.complaints.push(m.text()); });
+    page.on("console", (m) => {
+      if (["error", "warn"].includes(m.type())) this.complaints.push(m.text());
+    });
     page.on("dialog", (dialog) => {
       this.dialogs.push(dialog.type());
       void dialog.accept();
@@ -63,7 +100,9 @@ export class Person {
     page.on("pageerror", (e) => this.complaints.push(String(e)));
     // what the page's policy forbids is not always said on the console
     void page.evaluateOnNewDocument(() => {
-      document.addEventListener("securitypolicyviolation", (e) => console.error(`forbidden: ${e.effectiveDirective} ${e.blockedURI} ${e.sample}`));
+      document.addEventListener("securitypolicyviolation", (e) =>
+        console.error(`forbidden: ${e.effectiveDirective} ${e.blockedURI} ${e.sample}`),
+      );
     });
   }
 
@@ -106,16 +145,26 @@ export class Person {
     if (await select.evaluate((s) => s.tagName === "INPUT")) {
       await select.click();
       await this.type(words);
-      await this.until(async () => { if (!(await this.page.$$eval("[role=option]", (all, w) => all[0]?.textContent === w, words))) throw new Error(`${name} does not offer “${words}” first`); });
+      await this.until(async () => {
+        if (
+          !(await this.page.$$eval("[role=option]", (all, w) => all[0]?.textContent === w, words))
+        )
+          throw new Error(`${name} does not offer “${words}” first`);
+      });
       await this.press("Enter");
       return;
     }
-    const value = await select.evaluate((s, w) => [...(s as HTMLSelectElement).options].find((o) => o.text === w)?.value, words);
+    const value = await select.evaluate(
+      (s, w) => [...(s as HTMLSelectElement).options].find((o) => o.text === w)?.value,
+      words,
+    );
     if (value === undefined) throw new Error(`${name} does not offer “${words}”`);
     await (select as ElementHandle<HTMLSelectElement>).select(value);
   }
 
-  async type(text: string): Promise<void> { await this.page.keyboard.type(text); }
+  async type(text: string): Promise<void> {
+    await this.page.keyboard.type(text);
+  }
   async press(...keys: string[]): Promise<void> {
     for (const key of keys.slice(0, -1)) await this.page.keyboard.down(key as "Shift");
     await this.page.keyboard.press((keys.at(-1) ?? "") as "Enter");
@@ -139,32 +188,51 @@ export class Person {
   }
 
   /** Painted layers in a running scene, as they are on screen this moment. */
-  async layers(host: string, ids: readonly string[]): Promise<(Shown | null)[]> { return (await this.page.evaluate(look, host, ids, false)).at(-1) ?? []; }
+  async layers(host: string, ids: readonly string[]): Promise<(Shown | null)[]> {
+    return (await this.page.evaluate(look, host, ids, false)).at(-1) ?? [];
+  }
 
-  async layer(host: string, id: string): Promise<Shown | null> { return (await this.layers(host, [id]))[0] ?? null; }
+  async layer(host: string, id: string): Promise<Shown | null> {
+    return (await this.layers(host, [id]))[0] ?? null;
+  }
 
   /** Begins to note painted layers in every frame; gives what ends it and tells the frames. */
   async film(host: string, ids: readonly string[]): Promise<() => Promise<(Shown | null)[][]>> {
     await this.page.evaluate(look, host, ids, true);
-    return () => this.page.evaluate(() => {
-      const w = window as unknown as { film_: { on: boolean; frames: (Shown | null)[][] } };
-      w.film_.on = false;
-      return w.film_.frames;
-    });
+    return () =>
+      this.page.evaluate(() => {
+        const w = window as unknown as { film_: { on: boolean; frames: (Shown | null)[][] } };
+        w.film_.on = false;
+        return w.film_.frames;
+      });
   }
 
-  text(selector: string): Promise<string> { return this.page.$eval(selector, (e) => (e as HTMLElement).innerText); }
+  text(selector: string): Promise<string> {
+    return this.page.$eval(selector, (e) => (e as HTMLElement).innerText);
+  }
 
-  async saved(): Promise<void> { await this.until(async () => expect(await this.text(".save")).toBe("Saved")); }
+  async saved(): Promise<void> {
+    await this.until(async () => expect(await this.text(".save")).toBe("Saved"));
+  }
 
   /** What does not fit: text cut off without being told to, and pages wider than the window. */
   overflow(): Promise<string[]> {
     return this.page.evaluate(() => {
       const out: string[] = [];
-      if (document.documentElement.scrollWidth > window.innerWidth) out.push(`the page is ${document.documentElement.scrollWidth} px wide`);
-      for (const e of document.querySelectorAll<HTMLElement>("button, a, h1, h2, label, .tree-name, .card-name, .line-name, th button")) {
+      if (document.documentElement.scrollWidth > window.innerWidth)
+        out.push(`the page is ${document.documentElement.scrollWidth} px wide`);
+      for (const e of document.querySelectorAll<HTMLElement>(
+        "button, a, h1, h2, label, .tree-name, .card-name, .line-name, th button",
+      )) {
         const style = getComputedStyle(e);
-        if (e.offsetParent && e.scrollWidth > e.clientWidth + 1 && style.display !== "inline" && style.textOverflow !== "ellipsis" && style.overflowX !== "auto") out.push(`${e.tagName} “${e.innerText}” is cut off`);
+        if (
+          e.offsetParent &&
+          e.scrollWidth > e.clientWidth + 1 &&
+          style.display !== "inline" &&
+          style.textOverflow !== "ellipsis" &&
+          style.overflowX !== "auto"
+        )
+          out.push(`${e.tagName} “${e.innerText}” is cut off`);
       }
       return out;
     });

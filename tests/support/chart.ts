@@ -6,30 +6,50 @@ import { variantFrom } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Id, Piece, Project, Variant } from "#core/project";
 
-interface Statechart { start(): void; gen(event: string): void; getConfiguration(): string[] }
-interface Model { prepare(done: (error: Error | null, model: unknown) => void): void }
+interface Statechart {
+  start(): void;
+  gen(event: string): void;
+  getConfiguration(): string[];
+}
+interface Model {
+  prepare(done: (error: Error | null, model: unknown) => void): void;
+}
 const scxml = createRequire(import.meta.url)("@scion-scxml/scxml") as {
-  documentStringToModel(url: string, text: string, done: (error: Error | null, model: Model) => void): void;
+  documentStringToModel(
+    url: string,
+    text: string,
+    done: (error: Error | null, model: Model) => void,
+  ): void;
   core: { Statechart: new (model: unknown) => Statechart };
 };
 
 /** A chart read by an interpreter that knows nothing of Nubble, to be started when the clock is as one wants it. */
-export const readChart = (text: string): Promise<() => Statechart> => new Promise((resolve, reject) => {
-  scxml.documentStringToModel("piece.scxml", text, (error, model) => {
-    if (error) return reject(error);
-    model.prepare((failed, made) => {
-      if (failed) return reject(failed);
-      resolve(() => {
-        const chart = new scxml.core.Statechart(made);
-        chart.start();
-        return chart;
+export const readChart = (text: string): Promise<() => Statechart> =>
+  new Promise((resolve, reject) => {
+    scxml.documentStringToModel("piece.scxml", text, (error, model) => {
+      if (error) return reject(error);
+      model.prepare((failed, made) => {
+        if (failed) return reject(failed);
+        resolve(() => {
+          const chart = new scxml.core.Statechart(made);
+          chart.start();
+          return chart;
+        });
       });
     });
   });
-});
 
 /** The values a chart's trait regions are in. */
-export const chartVariant = (chart: Statechart): Variant => Object.fromEntries(chart.getConfiguration().filter((s) => s.startsWith("V_")).map((s) => { const at = s.indexOf("."); return [s.slice(2, at), s.slice(at + 1)]; }));
+export const chartVariant = (chart: Statechart): Variant =>
+  Object.fromEntries(
+    chart
+      .getConfiguration()
+      .filter((s) => s.startsWith("V_"))
+      .map((s) => {
+        const at = s.indexOf(".");
+        return [s.slice(2, at), s.slice(at + 1)];
+      }),
+  );
 
 /** The same done to the machine and to the chart made of the piece; `pass` lets the chart's own clock go on by ms. */
 export class Twins {
@@ -37,34 +57,67 @@ export class Twins {
   steps = 0;
   private readonly sources: Set<Id>;
 
-  constructor(private readonly project: Project, private readonly piece: Piece, private readonly chart: Statechart, private readonly pass: (ms: number) => void) {
+  constructor(
+    private readonly project: Project,
+    private readonly piece: Piece,
+    private readonly chart: Statechart,
+    private readonly pass: (ms: number) => void,
+  ) {
     this.state = start(project, piece.id);
     this.sources = new Set(rulesOf(project, piece).map((r) => r.source ?? ROOT));
   }
 
-  static async of(project: Project, piece: Piece, pass: (ms: number) => void): Promise<() => Twins> {
+  static async of(
+    project: Project,
+    piece: Piece,
+    pass: (ms: number) => void,
+  ): Promise<() => Twins> {
     const begin = await readChart(writeScxml(project, piece));
     return () => new Twins(project, piece, begin(), pass);
   }
 
-  get variants(): { machine: Variant; chart: Variant } { return { machine: variantFrom(this.piece, this.state.traits[this.piece.id] ?? {}), chart: chartVariant(this.chart) }; }
+  get variants(): { machine: Variant; chart: Variant } {
+    return {
+      machine: variantFrom(this.piece, this.state.traits[this.piece.id] ?? {}),
+      chart: chartVariant(this.chart),
+    };
+  }
 
   /** Layers of the piece itself with rules, among paths, innermost first. */
   private own(paths: readonly string[]): Id[] {
-    return paths.flatMap((p) => { const [screen, id, more] = p.split("/"); return screen === this.piece.id && id !== undefined && more === undefined && this.sources.has(id) ? [id] : []; });
+    return paths.flatMap((p) => {
+      const [screen, id, more] = p.split("/");
+      return screen === this.piece.id &&
+        id !== undefined &&
+        more === undefined &&
+        this.sources.has(id)
+        ? [id]
+        : [];
+    });
   }
 
-  private tell(event: string): void { this.chart.gen(event); }
+  private tell(event: string): void {
+    this.chart.gen(event);
+  }
 
   /** One input to both: the chart is told what an environment tells, by the layers concerned. */
   input(input: Input): void {
-    const before = this.state, result = step(this.project, before, input), after = result.state;
+    const before = this.state,
+      result = step(this.project, before, input),
+      after = result.state;
     this.state = after;
     this.steps++;
-    const heard = result.happenings.flatMap((h) => (h.type === "raised" && h.path.startsWith(`${this.piece.id}/`) && h.path.split("/").length === 2 ? [`signal.${h.path.split("/")[1]}.${h.signal}`] : []));
+    const heard = result.happenings.flatMap((h) =>
+      h.type === "raised" &&
+      h.path.startsWith(`${this.piece.id}/`) &&
+      h.path.split("/").length === 2
+        ? [`signal.${h.path.split("/")[1]}.${h.signal}`]
+        : [],
+    );
     if (input.type === "down" && !before.pressed) this.focus(before.focused, after.focused);
     if (input.type === "over") {
-      const gone = before.over.filter((p) => !after.over.includes(p)), come = after.over.filter((p) => !before.over.includes(p));
+      const gone = before.over.filter((p) => !after.over.includes(p)),
+        come = after.over.filter((p) => !before.over.includes(p));
       for (const l of this.own(gone)) this.tell(`leave.${l}`);
       for (const l of this.own(come).reverse()) this.tell(`enter.${l}`);
     }
@@ -73,29 +126,42 @@ export class Twins {
       this.focus(before.focused, after.focused);
     }
     if (input.type === "key") {
-      if (input.phase === "down" && result.happenings.some((h) => h.type === "filled" || h.type === "sending")) this.form(result.happenings);
+      if (
+        input.phase === "down" &&
+        result.happenings.some((h) => h.type === "filled" || h.type === "sending")
+      )
+        this.form(result.happenings);
       else if (input.phase === "down") {
-        const at = this.own(before.focused.length ? before.focused : [`${this.piece.id}/${ROOT}`])[0] ?? ROOT;
+        const at =
+          this.own(before.focused.length ? before.focused : [`${this.piece.id}/${ROOT}`])[0] ??
+          ROOT;
         this.tell(scxmlEvent("key", at, input.key));
-        if (!before.pressed && after.byKey !== null) this.tell(scxmlEvent("press", this.own(after.focused)[0] ?? ROOT));
+        if (!before.pressed && after.byKey !== null)
+          this.tell(scxmlEvent("press", this.own(after.focused)[0] ?? ROOT));
       } else if (before.byKey === input.key) this.lift(before, before.focused, result.happenings);
     }
-    if (input.type === "down" && !before.pressed) { const [at] = this.own(before.over); if (at !== undefined) this.tell(scxmlEvent("press", at)); }
-    if (input.type === "up" && before.pressed && before.byKey === null) this.lift(before, before.over, result.happenings);
+    if (input.type === "down" && !before.pressed) {
+      const [at] = this.own(before.over);
+      if (at !== undefined) this.tell(scxmlEvent("press", at));
+    }
+    if (input.type === "up" && before.pressed && before.byKey === null)
+      this.lift(before, before.over, result.happenings);
     if (input.type === "cancel" && before.pressed) this.tell("letgo");
     for (const event of heard) this.tell(event);
   }
 
   private focus(before: readonly string[], after: readonly string[]): void {
     for (const l of this.own(before.filter((p) => !after.includes(p)))) this.tell(`blur.${l}`);
-    for (const l of this.own(after.filter((p) => !before.includes(p))).reverse()) this.tell(`focus.${l}`);
+    for (const l of this.own(after.filter((p) => !before.includes(p))).reverse())
+      this.tell(`focus.${l}`);
   }
 
   /** What was filled in and sent. */
   private form(happenings: readonly Happening[]): void {
     for (const h of happenings) {
       if (h.type === "filled" && h.path === this.piece.id) this.tell(`typed.${h.layer}`);
-      if (h.type === "sending" && h.path === this.piece.id) this.tell(`sent.${(h.state.sending[h.path]?.source ?? "").split("/")[1] ?? ""}`);
+      if (h.type === "sending" && h.path === this.piece.id)
+        this.tell(`sent.${(h.state.sending[h.path]?.source ?? "").split("/")[1] ?? ""}`);
     }
   }
 
@@ -105,7 +171,14 @@ export class Twins {
       this.tell(scxmlEvent("release", at));
       this.tell(scxmlEvent("click", at));
       this.form(happenings);
-      const twice = before.byKey === null && before.clicked && before.now - before.clicked.at <= 400 ? this.own((before.pressed ?? []).filter((p) => there.includes(p) && before.clicked?.chain.includes(p)))[0] : undefined;
+      const twice =
+        before.byKey === null && before.clicked && before.now - before.clicked.at <= 400
+          ? this.own(
+              (before.pressed ?? []).filter(
+                (p) => there.includes(p) && before.clicked?.chain.includes(p),
+              ),
+            )[0]
+          : undefined;
       if (twice !== undefined) this.tell(scxmlEvent("double", twice));
     }
     this.tell("letgo");
@@ -115,12 +188,20 @@ export class Twins {
   wait(ms: number): void {
     const until = Math.round(this.state.now) + ms;
     while (this.state.now < until) {
-      const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1)), settles = this.state.settling[this.piece.id];
+      const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1)),
+        settles = this.state.settling[this.piece.id];
       this.pass(due - this.state.now - 1);
       if (settles !== undefined && settles <= due) this.tell("settled");
       const form = this.state.sending[this.piece.id];
       this.pass(1);
-      if (form && form.due <= due) { const [at] = this.own(ancestry(this.piece, form.source.split("/")[1] ?? "").map((id) => `${this.piece.id}/${id}`)); if (at !== undefined) this.tell(`${this.state.answersWell ? "succeeded" : "failed"}.${at}`); }
+      if (form && form.due <= due) {
+        const [at] = this.own(
+          ancestry(this.piece, form.source.split("/")[1] ?? "").map(
+            (id) => `${this.piece.id}/${id}`,
+          ),
+        );
+        if (at !== undefined) this.tell(`${this.state.answersWell ? "succeeded" : "failed"}.${at}`);
+      }
       this.state = advance(this.project, this.state, due).state;
     }
     this.steps++;

@@ -12,23 +12,56 @@ export class Designer extends Person {
 
   /** Scrolls the sheet until a row and a variant's column are there: only what is in sight is in the page. */
   private async reveal(key: string, variant: string): Promise<string> {
-    const found = await this.page.evaluate(async (k, v) => {
-      const sheet = document.querySelector(".sheet");
-      if (!sheet) return null;
-      const frame = () => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
-      const head = () => [...document.querySelectorAll<HTMLElement>(".sheet [data-variant-head]")].find((h) => h.textContent === v)?.dataset.variantHead;
-      for (const turn of [false, true]) {
-        if (turn) { sheet.scrollTop = 0; sheet.scrollLeft = 0; await frame(); }
-        for (let i = 0; i < 60 && !document.querySelector(`.sheet [data-row="${k}"]`) && sheet.scrollTop + sheet.clientHeight < sheet.scrollHeight - 1; i++) { sheet.scrollTop += 90; await frame(); }
-        for (let i = 0; i < 60 && head() === undefined && sheet.scrollLeft + sheet.clientWidth < sheet.scrollWidth - 1; i++) { sheet.scrollLeft += 150; await frame(); }
-        if (document.querySelector(`.sheet [data-row="${k}"]`) && head() !== undefined) break;
-      }
-      const of = head();
-      const cell = of === undefined ? null : document.querySelector<HTMLElement>(`.sheet [data-key="${k}"][data-of="${of}"]`);
-      cell?.scrollIntoView({ block: "center", inline: "center" });
-      await frame();
-      return cell ? of : null;
-    }, key, variant);
+    const found = await this.page.evaluate(
+      async (k, v) => {
+        const sheet = document.querySelector(".sheet");
+        if (!sheet) return null;
+        const frame = () =>
+          new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
+        const head = () =>
+          [...document.querySelectorAll<HTMLElement>(".sheet [data-variant-head]")].find(
+            (h) => h.textContent === v,
+          )?.dataset.variantHead;
+        for (const turn of [false, true]) {
+          if (turn) {
+            sheet.scrollTop = 0;
+            sheet.scrollLeft = 0;
+            await frame();
+          }
+          for (
+            let i = 0;
+            i < 60 &&
+            !document.querySelector(`.sheet [data-row="${k}"]`) &&
+            sheet.scrollTop + sheet.clientHeight < sheet.scrollHeight - 1;
+            i++
+          ) {
+            sheet.scrollTop += 90;
+            await frame();
+          }
+          for (
+            let i = 0;
+            i < 60 &&
+            head() === undefined &&
+            sheet.scrollLeft + sheet.clientWidth < sheet.scrollWidth - 1;
+            i++
+          ) {
+            sheet.scrollLeft += 150;
+            await frame();
+          }
+          if (document.querySelector(`.sheet [data-row="${k}"]`) && head() !== undefined) break;
+        }
+        const of = head();
+        const cell =
+          of === undefined
+            ? null
+            : document.querySelector<HTMLElement>(`.sheet [data-key="${k}"][data-of="${of}"]`);
+        cell?.scrollIntoView({ block: "center", inline: "center" });
+        await frame();
+        return cell ? of : null;
+      },
+      key,
+      variant,
+    );
     if (found == null) throw new Error(`no cell ${key} of ${variant}`);
     return `.sheet [data-key="${key}"][data-of="${found}"]`;
   }
@@ -36,13 +69,25 @@ export class Designer extends Person {
   /** A value of the sheet, by property and variant, as it is written there. */
   async cell(key: string, variant: string) {
     const selector = await this.reveal(key, variant).catch(() => null);
-    return selector === null ? undefined : this.page.$eval(selector, (td) => ({ text: td.querySelector(".cell-text")?.textContent, own: td.classList.contains("own"), from: td.querySelector(".from")?.textContent ?? "" }));
+    return selector === null
+      ? undefined
+      : this.page.$eval(selector, (td) => ({
+          text: td.querySelector(".cell-text")?.textContent,
+          own: td.classList.contains("own"),
+          from: td.querySelector(".from")?.textContent ?? "",
+        }));
   }
 
-  cellBox(key: string, variant: string): Promise<{ x: number; y: number; width: number; height: number }> {
+  cellBox(
+    key: string,
+    variant: string,
+  ): Promise<{ x: number; y: number; width: number; height: number }> {
     return this.until(async () => {
       const selector = await this.reveal(key, variant);
-      return this.page.$eval(selector, (td) => { const r = td.getBoundingClientRect(); return { x: r.x, y: r.y, width: r.width, height: r.height }; });
+      return this.page.$eval(selector, (td) => {
+        const r = td.getBoundingClientRect();
+        return { x: r.x, y: r.y, width: r.width, height: r.height };
+      });
     });
   }
 
@@ -86,7 +131,8 @@ export class Designer extends Person {
 
   /** Drags a line of the tree onto another: into it, or above or below. */
   async dragLine(name: string, onto: string, where: "into" | "above" | "below"): Promise<void> {
-    const from = await (await this.find("treeitem", name)).boundingBox(), to = await (await this.find("treeitem", onto)).boundingBox();
+    const from = await (await this.find("treeitem", name)).boundingBox(),
+      to = await (await this.find("treeitem", onto)).boundingBox();
     if (!from || !to) throw new Error("no line");
     const y = to.y + to.height * (where === "into" ? 0.5 : where === "above" ? 0.12 : 0.88);
     await this.page.mouse.move(from.x + 60, from.y + from.height / 2);
@@ -109,7 +155,9 @@ export class Designer extends Person {
     await this.page.evaluate((t) => {
       const data = new DataTransfer();
       data.setData("text/plain", t);
-      window.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+      window.dispatchEvent(
+        new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }),
+      );
     }, text);
   }
 
@@ -117,17 +165,32 @@ export class Designer extends Person {
   async fill(variant: string, values: Readonly<Record<string, string>>): Promise<void> {
     for (const [key, text] of Object.entries(values)) {
       await this.write(key, variant, text);
-      await this.until(async () => expect(await this.cell(key, variant)).toMatchObject({ own: true }));
+      await this.until(async () =>
+        expect(await this.cell(key, variant)).toMatchObject({ own: true }),
+      );
     }
   }
 
   layerId(name: string): Promise<string> {
-    return this.page.evaluate((n) => [...document.querySelectorAll("[data-line]")].find((e) => e.textContent?.trim() === n)?.getAttribute("data-line") ?? "", name);
+    return this.page.evaluate(
+      (n) =>
+        [...document.querySelectorAll("[data-line]")]
+          .find((e) => e.textContent?.trim() === n)
+          ?.getAttribute("data-line") ?? "",
+      name,
+    );
   }
 
   chips(): Promise<{ text: string; on: boolean }[]> {
-    return this.page.$$eval(".scope-chip", (all) => all.map((c) => ({ text: (c as HTMLElement).innerText.replaceAll("\n", " "), on: c.getAttribute("aria-checked") === "true" })));
+    return this.page.$$eval(".scope-chip", (all) =>
+      all.map((c) => ({
+        text: (c as HTMLElement).innerText.replaceAll("\n", " "),
+        on: c.getAttribute("aria-checked") === "true",
+      })),
+    );
   }
 
-  async zoom(): Promise<number> { return Number.parseInt(await this.text(".zoom-bar > .mono"), 10) / 100; }
+  async zoom(): Promise<number> {
+    return Number.parseInt(await this.text(".zoom-bar > .mono"), 10) / 100;
+  }
 }

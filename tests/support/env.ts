@@ -3,5 +3,7 @@ import type { FontBook, LayoutEnv } from "#core/layout";
 
 /** What layout needs, for tests and benchmarks; the fonts are those that `npm run fonts` measured. */
 export const testEnv = async (): Promise<LayoutEnv> => ({
-  fonts: JSON.parse(readFileSync(new URL("../../generated/fonts.json", import.meta.url), "utf8")) as FontBook,
+  fonts: JSON.parse(
+    readFileSync(new URL("../../generated/fonts.json", import.meta.url), "utf8"),
+  ) as FontBook,
 });

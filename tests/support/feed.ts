@@ -3,9 +3,20 @@ import type { Happening, Input, State } from "#core/behaviour";
 import type { Project } from "#core/project";
 
 /** Feeds a machine inputs, and lets so many ms pass for each number; with all that happened. */
-export const feed = (project: Project, state: State, ...inputs: readonly (Input | number)[]): { state: State; happenings: Happening[] } => inputs.reduce<{ state: State; happenings: Happening[] }>((r, i) => {
-  const next = typeof i === "number" ? advance(project, r.state, r.state.now + i) : step(project, r.state, i);
-  return { state: next.state, happenings: [...r.happenings, ...next.happenings] };
-}, { state, happenings: [] });
+export const feed = (
+  project: Project,
+  state: State,
+  ...inputs: readonly (Input | number)[]
+): { state: State; happenings: Happening[] } =>
+  inputs.reduce<{ state: State; happenings: Happening[] }>(
+    (r, i) => {
+      const next =
+        typeof i === "number"
+          ? advance(project, r.state, r.state.now + i)
+          : step(project, r.state, i);
+      return { state: next.state, happenings: [...r.happenings, ...next.happenings] };
+    },
+    { state, happenings: [] },
+  );
 export const on = (layer: string | null): Input => ({ type: "over", layer });
 export const click: readonly Input[] = [{ type: "down" }, { type: "up" }];

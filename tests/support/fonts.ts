@@ -3,17 +3,28 @@ import { createRequire } from "node:module";
 import { inflateSync } from "node:zlib";
 import opentype from "opentype.js";
 
-const shipped = (ending: "woff" | "woff2"): Buffer => readFileSync(createRequire(import.meta.url).resolve(`@fontsource/caveat/files/caveat-latin-700-normal.${ending}`));
+const shipped = (ending: "woff" | "woff2"): Buffer =>
+  readFileSync(
+    createRequire(import.meta.url).resolve(
+      `@fontsource/caveat/files/caveat-latin-700-normal.${ending}`,
+    ),
+  );
 
 /** A WOFF 1.0 file taken apart into the TrueType file it was made from. */
 const unpacked = (woff: Buffer): Buffer => {
-  const n = woff.readUInt16BE(12), head = Buffer.alloc(12 + 16 * n), bodies: Buffer[] = [];
+  const n = woff.readUInt16BE(12),
+    head = Buffer.alloc(12 + 16 * n),
+    bodies: Buffer[] = [];
   woff.copy(head, 0, 4, 8);
   head.writeUInt16BE(n, 4);
   let at = head.length;
   for (let i = 0; i < n; i++) {
-    const entry = 44 + 20 * i, offset = woff.readUInt32BE(entry + 4), packed = woff.readUInt32BE(entry + 8), length = woff.readUInt32BE(entry + 12);
-    const bytes = woff.subarray(offset, offset + packed), table = packed < length ? inflateSync(bytes) : bytes;
+    const entry = 44 + 20 * i,
+      offset = woff.readUInt32BE(entry + 4),
+      packed = woff.readUInt32BE(entry + 8),
+      length = woff.readUInt32BE(entry + 12);
+    const bytes = woff.subarray(offset, offset + packed),
+      table = packed < length ? inflateSync(bytes) : bytes;
     woff.copy(head, 12 + 16 * i, entry, entry + 4);
     head.writeUInt32BE(woff.readUInt32BE(entry + 16), 12 + 16 * i + 4);
     head.writeUInt32BE(at, 12 + 16 * i + 8);
@@ -35,10 +46,32 @@ const drawn = (): Buffer => {
     path.close();
     return new opentype.Glyph({ name, unicode, advanceWidth, path });
   };
-  const missing = new opentype.Glyph({ name: ".notdef", unicode: 0, advanceWidth: 500, path: new opentype.Path() });
-  const font = new opentype.Font({ familyName: "Tidemark", styleName: "Regular", unitsPerEm: 1000, ascender: 800, descender: -200, glyphs: [missing, glyph("a", 97, 640, 600), glyph("b", 98, 320, 300), glyph("space", 32, 250, 60)] });
+  const missing = new opentype.Glyph({
+    name: ".notdef",
+    unicode: 0,
+    advanceWidth: 500,
+    path: new opentype.Path(),
+  });
+  const font = new opentype.Font({
+    familyName: "Tidemark",
+    styleName: "Regular",
+    unitsPerEm: 1000,
+    ascender: 800,
+    descender: -200,
+    glyphs: [
+      missing,
+      glyph("a", 97, 640, 600),
+      glyph("b", 98, 320, 300),
+      glyph("space", 32, 250, 60),
+    ],
+  });
   return Buffer.from(font.toArrayBuffer());
 };
 
 /** The same kind of file in every form people have fonts in. */
-export const fontFiles = { woff2: shipped("woff2"), woff: shipped("woff"), ttf: unpacked(shipped("woff")), otf: drawn() } as const;
+export const fontFiles = {
+  woff2: shipped("woff2"),
+  woff: shipped("woff"),
+  ttf: unpacked(shipped("woff")),
+  otf: drawn(),
+} as const;

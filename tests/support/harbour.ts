@@ -8,7 +8,13 @@ import type { Served } from "../../scripts/serve";
 import { chmodSync } from "node:fs";
 
 /** A whole Nubble of its own: database and server, in a folder that is thrown away. */
-export interface Harbour { readonly postgres: Postgres; served: Served; readonly port: number; serveAgain(): Promise<void>; stop(): Promise<void> }
+export interface Harbour {
+  readonly postgres: Postgres;
+  served: Served;
+  readonly port: number;
+  serveAgain(): Promise<void>;
+  stop(): Promise<void>;
+}
 
 export const startHarbour = async (home: string, build: string): Promise<Harbour> => {
   mkdirSync(home, { recursive: true });
@@ -18,8 +24,12 @@ export const startHarbour = async (home: string, build: string): Promise<Harbour
   const port = await freePort(21_000 + Math.floor(Math.random() * 4000));
   const log = new LogFile(join(home, "server.log"));
   const harbour: Harbour = {
-    postgres, port, served: await serve({ build, port, databaseUrl: postgres.url, log }),
-    serveAgain: async () => { harbour.served = await serve({ build, port, databaseUrl: postgres.url, log }); },
+    postgres,
+    port,
+    served: await serve({ build, port, databaseUrl: postgres.url, log }),
+    serveAgain: async () => {
+      harbour.served = await serve({ build, port, databaseUrl: postgres.url, log });
+    },
     stop: async () => {
       await harbour.served.stop();
       await postgres.stop();

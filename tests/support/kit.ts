@@ -10,33 +10,61 @@ import { launch, sleep } from "./browser";
 import { Designer } from "./designer";
 
 /** A designer at a project of their own: the kit, or what is given. */
-export interface Desk { readonly me: Designer; readonly browser: Browser; readonly db: Sequelize; readonly id: string; readonly address: string; /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>; /** opens it with the timing of a rule */ timing(piece: string, rule: string): Promise<void>; close(): Promise<void> }
+export interface Desk {
+  readonly me: Designer;
+  readonly browser: Browser;
+  readonly db: Sequelize;
+  readonly id: string;
+  readonly address: string;
+  /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>;
+  /** opens it with the timing of a rule */ timing(piece: string, rule: string): Promise<void>;
+  close(): Promise<void>;
+}
 
 /** The kit with some parts as they look, without their behaviour. */
 export const kitWithout = (...ids: readonly string[]): Project => {
   const kit = kelpwayKit();
-  return { ...kit, pieces: { ...kit.pieces, ...Object.fromEntries(ids.map((id) => [id, { ...(kit.pieces[id] as Piece), rules: {}, rehearsals: {} }])) } };
+  return {
+    ...kit,
+    pieces: {
+      ...kit.pieces,
+      ...Object.fromEntries(
+        ids.map((id) => [id, { ...(kit.pieces[id] as Piece), rules: {}, rehearsals: {} }]),
+      ),
+    },
+  };
 };
 
 /** The kit with a Route bell whose wiggle and swell are variants, as it looks, without its behaviour. */
 export const kitWithBellOfVariants = (): Project => {
-  const kit = kitWithout("route-bell"), bell = kit.pieces["route-bell"] as Piece;
-  return { ...kit, pieces: { ...kit.pieces, "route-bell": { ...bellOfVariants(bell.order), rules: {} } } };
+  const kit = kitWithout("route-bell"),
+    bell = kit.pieces["route-bell"] as Piece;
+  return {
+    ...kit,
+    pieces: { ...kit.pieces, "route-bell": { ...bellOfVariants(bell.order), rules: {} } },
+  };
 };
 
 /** The kit with a Route bell without behaviour: four variants of three layers to draw on. */
 export const kitWithPlainBell = (): Project => kitWithout("route-bell");
 
 export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
-  const { browser, close } = await launch(), db = openDatabase(inject("databaseUrl")), id = newId();
+  const { browser, close } = await launch(),
+    db = openDatabase(inject("databaseUrl")),
+    id = newId();
   await new ProjectLog(db).create(id, project);
-  const me = new Designer(await browser.newPage()), address = `${inject("address")}/projects/${id}`;
+  const me = new Designer(await browser.newPage()),
+    address = `${inject("address")}/projects/${id}`;
   const go = async (piece: string, who = me) => {
     await who.page.goto(`${address}/pieces/${piece}`, { waitUntil: "load" });
     await who.find("tree", "Layers");
   };
   return {
-    me, browser, db, id, address,
+    me,
+    browser,
+    db,
+    id,
+    address,
     go,
     timing: async (piece, rule) => {
       await go(piece);

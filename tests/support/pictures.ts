@@ -22,36 +22,56 @@ export const repainted = (env: LayoutEnv, source: string): string => {
   let project = must(emptyProject("Icons"), made.change);
   const piece = () => project.pieces[made.id] as Project["pieces"][string];
   project = must(project, addDrafts(piece(), read.picture.layers, ROOT, "Insert").change);
-  project = must(project, { label: "Size", ops: [{ op: "set", path: ["pieces", made.id, "looks", "base", "changes", ROOT], value: { width: read.picture.width, height: read.picture.height } }] });
+  project = must(project, {
+    label: "Size",
+    ops: [
+      {
+        op: "set",
+        path: ["pieces", made.id, "looks", "base", "changes", ROOT],
+        value: { width: read.picture.width, height: read.picture.height },
+      },
+    ],
+  });
   const tree = new Resolver().tree(project, made.id, {});
   if (!tree) throw new Error("nothing to paint");
   return svgDocument(layout(env, tree));
 };
 
 /** How far pairs of SVG documents differ when the browser paints them at a size: the mean difference of a pixel, 0–1. */
-export const differences = async (page: Page, pairs: readonly (readonly [string, string])[], size: number): Promise<number[]> => {
+export const differences = async (
+  page: Page,
+  pairs: readonly (readonly [string, string])[],
+  size: number,
+): Promise<number[]> => {
   // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
   await page.evaluate("globalThis.__name ??= (f) => f");
-  return page.evaluate(async (list, s) => {
-  const canvas = document.createElement("canvas");
-  canvas.width = canvas.height = s;
-  const context = canvas.getContext("2d", { willReadFrequently: true }) as CanvasRenderingContext2D;
-  const pixels = async (svg: string) => {
-    const image = new Image();
-    image.src = URL.createObjectURL(new Blob([svg], { type: "image/svg+xml" }));
-    await image.decode();
-    context.clearRect(0, 0, s, s);
-    context.drawImage(image, 0, 0, s, s);
-    URL.revokeObjectURL(image.src);
-    return context.getImageData(0, 0, s, s).data;
-  };
-  const out: number[] = [];
-  for (const [a, b] of list) {
-    const [p, q] = [await pixels(a), await pixels(b)];
-    let sum = 0;
-    for (let i = 3; i < p.length; i += 4) sum += Math.abs((p[i] as number) - (q[i] as number)) / 255;
-    out.push(sum / (s * s));
-  }
-  return out;
-  }, pairs as [string, string][], size);
+  return page.evaluate(
+    async (list, s) => {
+      const canvas = document.createElement("canvas");
+      canvas.width = canvas.height = s;
+      const context = canvas.getContext("2d", {
+        willReadFrequently: true,
+      }) as CanvasRenderingContext2D;
+      const pixels = async (svg: string) => {
+        const image = new Image();
+        image.src = URL.createObjectURL(new Blob([svg], { type: "image/svg+xml" }));
+        await image.decode();
+        context.clearRect(0, 0, s, s);
+        context.drawImage(image, 0, 0, s, s);
+        URL.revokeObjectURL(image.src);
+        return context.getImageData(0, 0, s, s).data;
+      };
+      const out: number[] = [];
+      for (const [a, b] of list) {
+        const [p, q] = [await pixels(a), await pixels(b)];
+        let sum = 0;
+        for (let i = 3; i < p.length; i += 4)
+          sum += Math.abs((p[i] as number) - (q[i] as number)) / 255;
+        out.push(sum / (s * s));
+      }
+      return out;
+    },
+    pairs as [string, string][],
+    size,
+  );
 };

@@ -1,6 +1,16 @@
 import { addLayer, addPiece, addRule, addTrait, emptyProject, setValues } from "#core/edit";
 import { accept, inOrder, ROOT } from "#core/project";
-import type { Change, Condition, Effect, Id, Layer, LayerKind, Piece, Project, Rule } from "#core/project";
+import type {
+  Change,
+  Condition,
+  Effect,
+  Id,
+  Layer,
+  LayerKind,
+  Piece,
+  Project,
+  Rule,
+} from "#core/project";
 import type { Value } from "#core/properties";
 
 /** A project under construction: every step goes through the commands people's edits go through. */
@@ -43,13 +53,21 @@ export class Builder {
     const made = addTrait(this.piece, name, values);
     this.do(made.change);
     const trait = this.piece.traits[made.id];
-    return { id: made.id, v: Object.fromEntries(inOrder(trait?.values ?? {}).map((x) => [x.name, x.id])) };
+    return {
+      id: made.id,
+      v: Object.fromEntries(inOrder(trait?.values ?? {}).map((x) => [x.name, x.id])),
+    };
   }
 
-  look(when: Condition, layer: Id, values: Record<string, Value>): this { return this.do(setValues(this.piece, when, { [layer]: values })); }
+  look(when: Condition, layer: Id, values: Record<string, Value>): this {
+    return this.do(setValues(this.piece, when, { [layer]: values }));
+  }
 
   rule(given: Partial<Omit<Rule, "id" | "order">>): Id {
-    const made = addRule(this.piece, { motion: { kind: "cut", duration: 0, delay: 0, easing: "linear" }, ...given });
+    const made = addRule(this.piece, {
+      motion: { kind: "cut", duration: 0, delay: 0, easing: "linear" },
+      ...given,
+    });
     this.do(made.change);
     return made.id;
   }
@@ -62,4 +80,8 @@ export class Builder {
 }
 
 export const becomes = (trait: Id, value: Id): Effect => ({ type: "set", trait, to: { value } });
-export const goes = (trait: Id, step: "next" | "previous" | "opposite"): Effect => ({ type: "set", trait, to: { step } });
+export const goes = (trait: Id, step: "next" | "previous" | "opposite"): Effect => ({
+  type: "set",
+  trait,
+  to: { step },
+});

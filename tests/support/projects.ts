@@ -23,10 +23,18 @@ export class Projects {
 
   /** Changes a project over the server, as somebody elsewhere who has seen all of it up to change `seen`. */
   async change(id: string, change: Change, seen = 0): Promise<void> {
-    const body = JSON.stringify({ changeId: newId(), clientId: "elsewhere", since: seen, base: seen, late: false, change });
+    const body = JSON.stringify({
+      changeId: newId(),
+      clientId: "elsewhere",
+      since: seen,
+      base: seen,
+      late: false,
+      change,
+    });
     const headers = { "Content-Type": "application/json" };
     const response = await fetch(`${this.address(id)}/changes`, { method: "POST", headers, body });
-    if (response.status !== 200) throw new Error(`the change was not kept: ${await response.text()}`);
+    if (response.status !== 200)
+      throw new Error(`the change was not kept: ${await response.text()}`);
   }
 
   /** The address of a project's page, or of the bench of one of its pieces. */
@@ -34,5 +42,7 @@ export class Projects {
     return `${inject("address")}/projects/${id}${piece === undefined ? "" : `/pieces/${piece}`}`;
   }
 
-  close(): Promise<void> { return this.db.close(); }
+  close(): Promise<void> {
+    return this.db.close();
+  }
 }

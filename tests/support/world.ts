@@ -15,7 +15,9 @@ export class Clock {
   later = (ms: number, call: () => void): (() => void) => {
     const timer = { at: this.time + ms, call };
     this.timers.push(timer);
-    return () => { this.timers = this.timers.filter((t) => t !== timer); };
+    return () => {
+      this.timers = this.timers.filter((t) => t !== timer);
+    };
   };
 
   async wait(ms: number): Promise<void> {
@@ -33,9 +35,14 @@ export class Clock {
   }
 }
 
-const settled = async (): Promise<void> => { for (let i = 0; i < 40; i++) await Promise.resolve(); };
+const settled = async (): Promise<void> => {
+  for (let i = 0; i < 40; i++) await Promise.resolve();
+};
 
-interface Entry extends LoggedChange { readonly at: number; readonly late: boolean }
+interface Entry extends LoggedChange {
+  readonly at: number;
+  readonly late: boolean;
+}
 
 /** A server in memory with the same promises as the real one, and the same judgement of what is sent. */
 export class Port {
@@ -52,13 +59,25 @@ export class Port {
     return { changes: all.slice(0, this.page), more: all.length > this.page };
   }
 
-  private stateAt(seq: number): Project { return this.log.filter((l) => l.seq <= seq).reduce((p, l) => apply(p, l.ops).doc, this.start); }
+  private stateAt(seq: number): Project {
+    return this.log.filter((l) => l.seq <= seq).reduce((p, l) => apply(p, l.ops).doc, this.start);
+  }
 
   private restored(change: Change): Map<string, unknown> {
     const found = new Map<string, unknown>();
     for (const op of restoringOps(this.project, change)) {
       const removal = this.log.find((l) => l.changeId === op.restores);
-      if (removal) found.set(restoreKey(op), restoredValue(op.path, this.stateAt(removal.seq - 1), removal, this.log.filter((l) => l.seq > removal.seq), this.project));
+      if (removal)
+        found.set(
+          restoreKey(op),
+          restoredValue(
+            op.path,
+            this.stateAt(removal.seq - 1),
+            removal,
+            this.log.filter((l) => l.seq > removal.seq),
+            this.project,
+          ),
+        );
     }
     return found;
   }
@@ -67,20 +86,62 @@ export class Port {
     const proposal = JSON.parse(body) as Proposal;
     const { changeId, clientId, since, base, late, change } = proposal;
     const before = this.log.find((l) => l.changeId === changeId);
-    if (before) return { status: 200, answer: { kind: "kept", seq: before.seq, missed: this.after(since, before.seq), ops: before.ops, gone: [] } };
-    const others = this.log.filter((l) => l.clientId !== clientId && (late ? l.seq > base : l.seq > since && l.at < this.clock.time - 15_000));
+    if (before)
+      return {
+        status: 200,
+        answer: {
+          kind: "kept",
+          seq: before.seq,
+          missed: this.after(since, before.seq),
+          ops: before.ops,
+          gone: [],
+        },
+      };
+    const others = this.log.filter(
+      (l) =>
+        l.clientId !== clientId &&
+        (late ? l.seq > base : l.seq > since && l.at < this.clock.time - 15_000),
+    );
     const verdict = judge(this.project, { ...proposal, change }, others, this.restored(change));
     if (verdict.kind === "refused") return { status: 422, answer: verdict };
-    if (verdict.kind === "conflict") return { status: 409, answer: { ...verdict, missed: this.after(since) } };
+    if (verdict.kind === "conflict")
+      return { status: 409, answer: { ...verdict, missed: this.after(since) } };
     this.project = verdict.project;
     const seq = this.log.length + 1;
-    this.log.push({ seq, base: Math.min(base, seq - 1), changeId, clientId, label: verdict.change.label, ops: verdict.change.ops, at: this.clock.time, late });
-    return { status: 200, answer: { kind: "kept", seq, missed: this.after(since, seq), gone: verdict.gone, ...(verdict.altered ? { ops: verdict.change.ops } : {}) } };
+    this.log.push({
+      seq,
+      base: Math.min(base, seq - 1),
+      changeId,
+      clientId,
+      label: verdict.change.label,
+      ops: verdict.change.ops,
+      at: this.clock.time,
+      late,
+    });
+    return {
+      status: 200,
+      answer: {
+        kind: "kept",
+        seq,
+        missed: this.after(since, seq),
+        gone: verdict.gone,
+        ...(verdict.altered ? { ops: verdict.change.ops } : {}),
+      },
+    };
   }
 
   /** Somebody else makes a change and sees everything. */
   other(change: Change, clientId = "thirdperson"): void {
-    this.receive(JSON.stringify({ changeId: newId(), clientId, since: this.log.length, base: this.log.length, late: false, change }));
+    this.receive(
+      JSON.stringify({
+        changeId: newId(),
+        clientId,
+        since: this.log.length,
+        base: this.log.length,
+        late: false,
+        change,
+      }),
+    );
   }
 }
 
@@ -92,8 +153,12 @@ export class Store {
 
   write(holder: string, batch: Batch): Promise<void> {
     if (this.full) return Promise.reject(new Error("the disk is full"));
-    for (const [id, item] of batch.queue) if (item) this.queue.set(id, { ...structuredClone(item), holder }); else this.queue.delete(id);
-    for (const [id, item] of batch.aside) if (item) this.aside.set(id, structuredClone(item)); else this.aside.delete(id);
+    for (const [id, item] of batch.queue)
+      if (item) this.queue.set(id, { ...structuredClone(item), holder });
+      else this.queue.delete(id);
+    for (const [id, item] of batch.aside)
+      if (item) this.aside.set(id, structuredClone(item));
+      else this.aside.delete(id);
     return Promise.resolve();
   }
 }
@@ -107,32 +172,54 @@ export class Pane {
   mode: Mode = "open";
   private closed = false;
 
-  constructor(readonly port: Port, readonly name: string, readonly clock: Clock = port.clock, readonly store = new Store()) {
+  constructor(
+    readonly port: Port,
+    readonly name: string,
+    readonly clock: Clock = port.clock,
+    readonly store = new Store(),
+  ) {
     const reach = async <T>(answer: () => T): Promise<T> => {
       if (this.mode === "closed") throw new Error("connection refused");
       return answer();
     };
     const outside: Outside = {
-      send: (body) => reach(() => {
-        const answer = port.receive(body);
-        if (this.mode === "answer lost") throw new Error("connection reset");
-        return answer;
-      }),
+      send: (body) =>
+        reach(() => {
+          const answer = port.receive(body);
+          if (this.mode === "answer lost") throw new Error("connection reset");
+          return answer;
+        }),
       since: (seq) => reach(() => port.after(seq)),
       snapshot: () => reach(() => ({ seq: port.log.length, project: port.project })),
-      shelf: { write: (batch) => (this.closed ? new Promise(() => undefined) : store.write(name, batch)) },
+      shelf: {
+        write: (batch) => (this.closed ? new Promise(() => undefined) : store.write(name, batch)),
+      },
       now: () => clock.time,
-      later: (ms, call) => clock.later(ms, () => { if (!this.closed) call(); }),
+      later: (ms, call) =>
+        clock.later(ms, () => {
+          if (!this.closed) call();
+        }),
     };
-    this.session = new Session("kit", name, { seq: port.log.length, project: port.project }, outside);
+    this.session = new Session(
+      "kit",
+      name,
+      { seq: port.log.length, project: port.project },
+      outside,
+    );
     this.session.onMessage((message) => this.said.push(message));
     this.session.recall([...store.aside.values()]);
   }
 
-  get words(): string[] { return this.said.map((m) => m.text); }
-  get x(): unknown { return knob(this.session.project)?.x; }
+  get words(): string[] {
+    return this.said.map((m) => m.text);
+  }
+  get x(): unknown {
+    return knob(this.session.project)?.x;
+  }
 
-  wait(ms: number): Promise<void> { return this.clock.wait(ms); }
+  wait(ms: number): Promise<void> {
+    return this.clock.wait(ms);
+  }
 
   /** From now on nothing of this window does anything. */
   close(): void {
@@ -143,7 +230,8 @@ export class Pane {
   /** Hears what the stream brings. */
   async listen(): Promise<void> {
     if (this.mode === "closed") return;
-    for (const change of this.port.log) if (!this.session.arrive(change)) await this.session.catchUp();
+    for (const change of this.port.log)
+      if (!this.session.arrive(change)) await this.session.catchUp();
   }
 
   move(x: number, gesture: string | null = null, label?: string): boolean {
@@ -166,5 +254,6 @@ export const knob = (project: Project) => project.pieces["alert-switch"]?.looks.
 
 /** Puts a layer of the switch into another one. */
 export const into = (layer: string, parent: string): Change => ({
-  label: `Move ${layer}`, ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)],
+  label: `Move ${layer}`,
+  ops: [set(["pieces", "alert-switch", "layers", layer, "parent"], parent)],
 });

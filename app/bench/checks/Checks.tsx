@@ -5,15 +5,39 @@ import { Icon } from "../../common/Icon";
 import { useSession } from "../../store/session-context";
 import { useBench, usePiece } from "../state";
 
-const severities = { error: "does not work", warning: "people will stumble", note: "meant so?" } as const;
+const severities = {
+  error: "does not work",
+  warning: "people will stumble",
+  note: "meant so?",
+} as const;
 
 const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
   const [text, setText] = useState("");
   return (
-    <form className="reason" onSubmit={(e) => { e.preventDefault(); if (text.trim()) onDone(text.trim()); }}>
-      <input autoFocus aria-label="Why it is as it should be" placeholder="Why it is as it should be" value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => { e.stopPropagation(); if (e.key === "Escape") onDone(null); }} />
-      <button type="submit" className="btn btn-sm btn-primary" disabled={!text.trim()}>Accept</button>
-      <button type="button" className="btn btn-sm btn-link" onClick={() => onDone(null)}>Leave</button>
+    <form
+      className="reason"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (text.trim()) onDone(text.trim());
+      }}
+    >
+      <input
+        autoFocus
+        aria-label="Why it is as it should be"
+        placeholder="Why it is as it should be"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          e.stopPropagation();
+          if (e.key === "Escape") onDone(null);
+        }}
+      />
+      <button type="submit" className="btn btn-sm btn-primary" disabled={!text.trim()}>
+        Accept
+      </button>
+      <button type="button" className="btn btn-sm btn-link" onClick={() => onDone(null)}>
+        Leave
+      </button>
     </form>
   );
 };
@@ -22,7 +46,9 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   const session = useSession();
   const piece = usePiece();
   const [reasoning, setReasoning] = useState(false);
-  const choose = useBench((s) => s.choose), look = useBench((s) => s.look), put = useBench((s) => s.put);
+  const choose = useBench((s) => s.choose),
+    look = useBench((s) => s.look),
+    put = useBench((s) => s.put);
   const point = () => {
     if (finding.layers.length) choose(finding.layers.filter((id) => piece.layers[id]));
     if (finding.variant) look(finding.variant);
@@ -30,16 +56,64 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   };
   return (
     <li className={`finding ${finding.severity}`}>
-      <span className="severity" title={severities[finding.severity]}><Icon name={finding.severity === "note" ? "ask" : "alert"} size={15} /></span>
+      <span className="severity" title={severities[finding.severity]}>
+        <Icon name={finding.severity === "note" ? "ask" : "alert"} size={15} />
+      </span>
       <div className="said">
-        <span><span className="visually-hidden">{severities[finding.severity]}: </span>{finding.text}</span>
-        {reasoning ? <Reason onDone={(reason) => { setReasoning(false); if (reason) session.edit(acceptFinding(piece, finding.id, reason)); }} /> : (
+        <span>
+          <span className="visually-hidden">{severities[finding.severity]}: </span>
+          {finding.text}
+        </span>
+        {reasoning ? (
+          <Reason
+            onDone={(reason) => {
+              setReasoning(false);
+              if (reason) session.edit(acceptFinding(piece, finding.id, reason));
+            }}
+          />
+        ) : (
           <span className="finding-tools">
-            {(finding.layers.length > 0 || finding.variant) && <button type="button" className="btn btn-sm btn-link" onClick={point}>Where</button>}
-            {finding.rules.length > 0 && <button type="button" className="btn btn-sm btn-link" onClick={() => put({ tab: "rules", chosenRules: finding.rules })}>{finding.rules.length === 1 ? "The rule" : "The rules"}</button>}
-            {finding.way && <button type="button" className="btn btn-sm btn-link" onClick={() => put({ showing: { steps: finding.way ?? [], rehearsal: null } })}>Show me</button>}
-            {finding.fix && <button type="button" className="btn btn-sm btn-link strong" onClick={() => { if (finding.fix) session.edit(finding.fix.change); }}>{finding.fix.label}</button>}
-            <button type="button" className="btn btn-sm btn-link" onClick={() => setReasoning(true)}>Accept …</button>
+            {(finding.layers.length > 0 || finding.variant) && (
+              <button type="button" className="btn btn-sm btn-link" onClick={point}>
+                Where
+              </button>
+            )}
+            {finding.rules.length > 0 && (
+              <button
+                type="button"
+                className="btn btn-sm btn-link"
+                onClick={() => put({ tab: "rules", chosenRules: finding.rules })}
+              >
+                {finding.rules.length === 1 ? "The rule" : "The rules"}
+              </button>
+            )}
+            {finding.way && (
+              <button
+                type="button"
+                className="btn btn-sm btn-link"
+                onClick={() => put({ showing: { steps: finding.way ?? [], rehearsal: null } })}
+              >
+                Show me
+              </button>
+            )}
+            {finding.fix && (
+              <button
+                type="button"
+                className="btn btn-sm btn-link strong"
+                onClick={() => {
+                  if (finding.fix) session.edit(finding.fix.change);
+                }}
+              >
+                {finding.fix.label}
+              </button>
+            )}
+            <button
+              type="button"
+              className="btn btn-sm btn-link"
+              onClick={() => setReasoning(true)}
+            >
+              Accept …
+            </button>
           </span>
         )}
       </div>
@@ -51,22 +125,67 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
 export const Checks = () => {
   const session = useSession();
   const piece = usePiece();
-  const inspection = useBench((s) => s.inspection), inspecting = useBench((s) => s.inspecting);
-  if (!inspection) return <p className="drawer-empty" role="status">Looking at everything the piece can come to …</p>;
-  const open = inspection.findings.filter((f) => !piece.accepted[f.id]), accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
+  const inspection = useBench((s) => s.inspection),
+    inspecting = useBench((s) => s.inspecting);
+  if (!inspection)
+    return (
+      <p className="drawer-empty" role="status">
+        Looking at everything the piece can come to …
+      </p>
+    );
+  const open = inspection.findings.filter((f) => !piece.accepted[f.id]),
+    accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
   const looked = `${inspection.situations} situation${inspection.situations === 1 ? "" : "s"}`;
   return (
     <div className="checks">
-      <p className="checked quiet" role="status">{inspecting ? "Looking again …" : inspection.whole ? `All ${looked} of mouse, touch and keyboard looked at.` : inspection.variants === null ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.` : `The first ${looked} looked at, and all ${inspection.variants} variants by their traits alone.`}</p>
-      {open.length === 0 && <p className="drawer-empty good"><Icon name="tick" size={15} /> Nothing found that would trip anybody up.</p>}
-      <ul>{open.map((f) => <FindingLine key={f.id} finding={f} />)}</ul>
-      {accepted.length > 0 && <>
-        <h3 className="caption rule-group">Accepted</h3>
-        <ul>{accepted.map((f) => (
-          <li key={f.id} className="finding accepted"><span className="severity"><Icon name="tick" size={14} /></span><div className="said"><span>{f.text}</span><span className="reasoned">“{piece.accepted[f.id]?.reason}”</span>
-            <span className="finding-tools"><button type="button" className="btn btn-sm btn-link" onClick={() => { session.edit(unacceptFinding(piece, f.id)); }}>Take that back</button></span></div></li>
-        ))}</ul>
-      </>}
+      <p className="checked quiet" role="status">
+        {inspecting
+          ? "Looking again …"
+          : inspection.whole
+            ? `All ${looked} of mouse, touch and keyboard looked at.`
+            : inspection.variants === null
+              ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`
+              : `The first ${looked} looked at, and all ${inspection.variants} variants by their traits alone.`}
+      </p>
+      {open.length === 0 && (
+        <p className="drawer-empty good">
+          <Icon name="tick" size={15} /> Nothing found that would trip anybody up.
+        </p>
+      )}
+      <ul>
+        {open.map((f) => (
+          <FindingLine key={f.id} finding={f} />
+        ))}
+      </ul>
+      {accepted.length > 0 && (
+        <>
+          <h3 className="caption rule-group">Accepted</h3>
+          <ul>
+            {accepted.map((f) => (
+              <li key={f.id} className="finding accepted">
+                <span className="severity">
+                  <Icon name="tick" size={14} />
+                </span>
+                <div className="said">
+                  <span>{f.text}</span>
+                  <span className="reasoned">“{piece.accepted[f.id]?.reason}”</span>
+                  <span className="finding-tools">
+                    <button
+                      type="button"
+                      className="btn btn-sm btn-link"
+                      onClick={() => {
+                        session.edit(unacceptFinding(piece, f.id));
+                      }}
+                    >
+                      Take that back
+                    </button>
+                  </span>
+                </div>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </div>
   );
 };

@@ -12,13 +12,19 @@ import { useBenchStore, usePiece } from "../state";
 const CALM = 700;
 
 /** Where the places of a map lie; computed in the worker. */
-export const arranged = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> => (await inspector(env)).arrangeMap(map);
+export const arranged = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> =>
+  (await inspector(env)).arrangeMap(map);
 
-const inspect = async (env: LayoutEnv, ...what: Parameters<Inspector["inspect"]>): Promise<Inspection | null> => (await inspector(env)).inspect(...what);
+const inspect = async (
+  env: LayoutEnv,
+  ...what: Parameters<Inspector["inspect"]>
+): Promise<Inspection | null> => (await inspector(env)).inspect(...what);
 
 /** Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit. */
 export const useInspection = (env: LayoutEnv): void => {
-  const project = useProject(), piece = usePiece(), store = useBenchStore();
+  const project = useProject(),
+    piece = usePiece(),
+    store = useBenchStore();
   useEffect(() => {
     let stale = false;
     store.getState().put({ inspecting: true });
@@ -27,7 +33,10 @@ export const useInspection = (env: LayoutEnv): void => {
         if (!stale && inspection) store.getState().put({ inspection, inspecting: false });
       });
     }, CALM);
-    return () => { stale = true; clearTimeout(timer); };
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
     // other pieces matter as well: an edit of a placed component is an edit of what is checked here
   }, [env, project, piece, store]);
 };

@@ -18,15 +18,36 @@ import type { Wait } from "./WaitingWay";
 import "@xyflow/react/dist/base.css";
 import "./map.scss";
 
-interface PlaceData extends Record<string, unknown> { readonly name: string; readonly pattern: number | null; readonly state: "plain" | "lost" | "ends" | "now"; readonly rest: boolean }
+interface PlaceData extends Record<string, unknown> {
+  readonly name: string;
+  readonly pattern: number | null;
+  readonly state: "plain" | "lost" | "ends" | "now";
+  readonly rest: boolean;
+}
 
 const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
-  const said = data.state === "lost" ? "never reached" : data.state === "ends" ? "nothing leads on" : data.rest ? "resting" : "";
+  const said =
+    data.state === "lost"
+      ? "never reached"
+      : data.state === "ends"
+        ? "nothing leads on"
+        : data.rest
+          ? "resting"
+          : "";
   return (
     <div className={`place ${data.state}`} title={said || undefined}>
       <Handle type="target" position={Position.Left} isConnectable={false} />
-      {data.pattern === null && !said ? data.name : <><span className="place-name">{data.pattern !== null && <Swatch pattern={data.pattern} />}<span>{data.name}</span></span>
-      {said && <span className="place-said">{said}</span>}</>}
+      {data.pattern === null && !said ? (
+        data.name
+      ) : (
+        <>
+          <span className="place-name">
+            {data.pattern !== null && <Swatch pattern={data.pattern} />}
+            <span>{data.name}</span>
+          </span>
+          {said && <span className="place-said">{said}</span>}
+        </>
+      )}
       <Handle type="source" position={Position.Right} isConnectable={false} />
       <Handle id="back-out" type="source" position={Position.Bottom} isConnectable={false} />
       <Handle id="back-in" type="target" position={Position.Bottom} isConnectable={false} />
@@ -37,39 +58,114 @@ const nodeTypes = { place: Place };
 const edgeTypes = { waiting: WaitingWay, line: PlainWay };
 
 /** Traits as lanes, one under another, their values from left to right. */
-const lanes = (piece: Piece): Arranged => Object.fromEntries(traitsOf(piece).flatMap((t, row) => valuesOf(t).map((v, i) => [valueKey(t.id, v.id), { x: 20 + i * (PLACE.width + 96), y: 20 + row * (PLACE.height + 44) }])));
+const lanes = (piece: Piece): Arranged =>
+  Object.fromEntries(
+    traitsOf(piece).flatMap((t, row) =>
+      valuesOf(t).map((v, i) => [
+        valueKey(t.id, v.id),
+        { x: 20 + i * (PLACE.width + 96), y: 20 + row * (PLACE.height + 44) },
+      ]),
+    ),
+  );
 
-const triggersOf = (map: PieceMap): (TriggerType | "undone")[] => [...new Set(map.links.flatMap((l) => l.triggers))];
+const triggersOf = (map: PieceMap): (TriggerType | "undone")[] => [
+  ...new Set(map.links.flatMap((l) => l.triggers)),
+];
 const words = (t: TriggerType | "undone"): string => (t === "undone" ? "undone" : triggerText(t));
 
 /** What is written on a way: what sets it off, and while it waits, that it does. */
 const linkText = (piece: Piece, link: MapLink): string => {
-  const said = link.triggers.filter((t) => t !== "undone").map((t) => {
-    const rule = link.rules.map((r) => piece.rules[r]).find((r) => r?.trigger.type === t);
-    return t === "delay" && rule ? `after ${rule.trigger.ms ?? 0} ms` : words(t);
-  });
+  const said = link.triggers
+    .filter((t) => t !== "undone")
+    .map((t) => {
+      const rule = link.rules.map((r) => piece.rules[r]).find((r) => r?.trigger.type === t);
+      return t === "delay" && rule ? `after ${rule.trigger.ms ?? 0} ms` : words(t);
+    });
   return said.length > 2 ? `${said[0]} + ${said.length - 1}` : said.join(", ");
 };
 
-const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<PlaceData>[] => map.nodes.map((n) => {
-  const [traitId] = Object.keys(n.variant), trait = map.byVariant ? undefined : piece.traits[traitId ?? ""];
-  const value = trait?.values[n.variant[trait.id] ?? ""], here = map.byVariant ? n.key === variantKey(piece, now) : trait !== undefined && now[trait.id] === value?.id;
-  return {
-    id: n.key, type: "place", position: at[n.key] ?? { x: 0, y: 0 }, width: PLACE.width, height: PLACE.height, draggable: false, connectable: false,
-    data: { rest: map.byVariant && n.key === variantKey(piece, restingVariant(piece)), name: trait ? `${trait.name}: ${value?.name ?? ""}` : variantName(piece, n.variant) || "the only variant", pattern: trait?.pattern ?? null, state: here ? "now" : !n.reached ? "lost" : n.ends && map.links.length > 0 ? "ends" : "plain" },
-  };
-});
+const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<PlaceData>[] =>
+  map.nodes.map((n) => {
+    const [traitId] = Object.keys(n.variant),
+      trait = map.byVariant ? undefined : piece.traits[traitId ?? ""];
+    const value = trait?.values[n.variant[trait.id] ?? ""],
+      here = map.byVariant
+        ? n.key === variantKey(piece, now)
+        : trait !== undefined && now[trait.id] === value?.id;
+    return {
+      id: n.key,
+      type: "place",
+      position: at[n.key] ?? { x: 0, y: 0 },
+      width: PLACE.width,
+      height: PLACE.height,
+      draggable: false,
+      connectable: false,
+      data: {
+        rest: map.byVariant && n.key === variantKey(piece, restingVariant(piece)),
+        name: trait
+          ? `${trait.name}: ${value?.name ?? ""}`
+          : variantName(piece, n.variant) || "the only variant",
+        pattern: trait?.pattern ?? null,
+        state: here
+          ? "now"
+          : !n.reached
+            ? "lost"
+            : n.ends && map.links.length > 0
+              ? "ends"
+              : "plain",
+      },
+    };
+  });
 
 /** With more ways than this only lines are drawn; what a way is called is told when it is pointed at. */
 const MOST_LABELS = 150;
 
-const edgesOf = (piece: Piece, map: PieceMap, at: Arranged, trigger: string, here: ReadonlySet<string>, waits: ReadonlyMap<Id, Wait>, many = map.links.length > MOST_LABELS): Edge[] => map.links.filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger)).map((l): Edge => {
-  const wait = here.has(l.from) ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined) : undefined, around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0), undone = l.triggers.every((t) => t === "undone");
-  return {
-    id: `${l.from} ${l.to}`, source: l.from, target: l.to, ...(around ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" } : {}), ...(wait ? { type: "waiting" } : many ? { type: "line" } : {}), label: undone || (many && !wait) ? undefined : linkText(piece, l), className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
-    ...(many && !wait ? {} : { markerEnd: { type: MarkerType.ArrowClosed, width: 16, height: 16, color: wait ? "#b4501d" : "#5f6f6a" } }), data: { rules: l.rules, ...(many ? { words: linkText(piece, l) } : {}), ...(wait ? { wait, around } : {}) }, labelBgPadding: [4, 2], labelBgBorderRadius: 4,
-  };
-});
+const edgesOf = (
+  piece: Piece,
+  map: PieceMap,
+  at: Arranged,
+  trigger: string,
+  here: ReadonlySet<string>,
+  waits: ReadonlyMap<Id, Wait>,
+  many = map.links.length > MOST_LABELS,
+): Edge[] =>
+  map.links
+    .filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger))
+    .map((l): Edge => {
+      const wait = here.has(l.from)
+          ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined)
+          : undefined,
+        around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0),
+        undone = l.triggers.every((t) => t === "undone");
+      return {
+        id: `${l.from} ${l.to}`,
+        source: l.from,
+        target: l.to,
+        ...(around
+          ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" }
+          : {}),
+        ...(wait ? { type: "waiting" } : many ? { type: "line" } : {}),
+        label: undone || (many && !wait) ? undefined : linkText(piece, l),
+        className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
+        ...(many && !wait
+          ? {}
+          : {
+              markerEnd: {
+                type: MarkerType.ArrowClosed,
+                width: 16,
+                height: 16,
+                color: wait ? "#b4501d" : "#5f6f6a",
+              },
+            }),
+        data: {
+          rules: l.rules,
+          ...(many ? { words: linkText(piece, l) } : {}),
+          ...(wait ? { wait, around } : {}),
+        },
+        labelBgPadding: [4, 2],
+        labelBgBorderRadius: 4,
+      };
+    });
 
 /** More variants than this are first shown by trait. */
 const MOST_AT_FIRST = 12;
@@ -77,44 +173,140 @@ const MOST_AT_FIRST = 12;
 /** What leads from which variant to which, live with what is being tried. */
 export const MapView = ({ env }: { env: LayoutEnv }) => {
   const piece = usePiece();
-  const maps = useBench((s) => s.inspection?.maps), running = useBench((s) => s.running), put = useBench((s) => s.put);
+  const maps = useBench((s) => s.inspection?.maps),
+    running = useBench((s) => s.running),
+    put = useBench((s) => s.put);
   const room = useRef<HTMLDivElement>(null);
-  const [chosen, setByTrait] = useState<boolean | null>(null), [trigger, setTrigger] = useState("");
+  const [chosen, setByTrait] = useState<boolean | null>(null),
+    [trigger, setTrigger] = useState("");
   const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
   const map = !maps ? null : byTrait || !maps.byVariant ? maps.byTrait : maps.byVariant;
   const [layout, setLayout] = useState<{ map: PieceMap; at: Arranged } | null>(null);
   useEffect(() => {
     if (!map) return;
     let stale = false;
-    if (map.byVariant) void arranged(env, map).then((at) => { if (!stale) setLayout({ map, at }); });
-    return () => { stale = true; };
+    if (map.byVariant)
+      void arranged(env, map).then((at) => {
+        if (!stale) setLayout({ map, at });
+      });
+    return () => {
+      stale = true;
+    };
   }, [env, map]);
   const rows = useMemo(() => lanes(piece), [piece]);
   const at = map && !map.byVariant ? rows : layout?.map === map ? layout?.at : null;
-  const waits = useMemo(() => new Map((running?.waits ?? []).map((w) => [w.rule, { left: w.left, since: running?.since ?? 0, rate: running?.rate ?? 1 }])), [running]);
-  const nodes = useMemo(() => (map && at ? nodesOf(piece, map, at, running?.variant ?? {}) : []), [piece, map, at, running]);
-  const edges = useMemo(() => (map && at ? edgesOf(piece, map, at, trigger, new Set(nodes.filter((n) => n.data.state === "now").map((n) => n.id)), waits) : []), [piece, map, at, trigger, nodes, waits]);
-  if (!map || map.nodes.length === 0) return <p className="drawer-empty">{maps ? "There is nothing to draw: the piece has no traits." : "Looking at everything the piece can come to …"}</p>;
+  const waits = useMemo(
+    () =>
+      new Map(
+        (running?.waits ?? []).map((w) => [
+          w.rule,
+          { left: w.left, since: running?.since ?? 0, rate: running?.rate ?? 1 },
+        ]),
+      ),
+    [running],
+  );
+  const nodes = useMemo(
+    () => (map && at ? nodesOf(piece, map, at, running?.variant ?? {}) : []),
+    [piece, map, at, running],
+  );
+  const edges = useMemo(
+    () =>
+      map && at
+        ? edgesOf(
+            piece,
+            map,
+            at,
+            trigger,
+            new Set(nodes.filter((n) => n.data.state === "now").map((n) => n.id)),
+            waits,
+          )
+        : [],
+    [piece, map, at, trigger, nodes, waits],
+  );
+  if (!map || map.nodes.length === 0)
+    return (
+      <p className="drawer-empty">
+        {maps
+          ? "There is nothing to draw: the piece has no traits."
+          : "Looking at everything the piece can come to …"}
+      </p>
+    );
   return (
     <div className="map">
       <div className="rule-filter">
         <span className="strip" role="radiogroup" aria-label="Drawn by">
-          <button type="button" role="radio" aria-checked={!map.byVariant} onClick={() => setByTrait(true)}>By trait</button>
-          <button type="button" role="radio" aria-checked={map.byVariant} disabled={!maps?.byVariant} title={maps?.byVariant ? undefined : "More than 500 variants are folded by trait"} onClick={() => setByTrait(false)}>By variant</button>
+          <button
+            type="button"
+            role="radio"
+            aria-checked={!map.byVariant}
+            onClick={() => setByTrait(true)}
+          >
+            By trait
+          </button>
+          <button
+            type="button"
+            role="radio"
+            aria-checked={map.byVariant}
+            disabled={!maps?.byVariant}
+            title={maps?.byVariant ? undefined : "More than 500 variants are folded by trait"}
+            onClick={() => setByTrait(false)}
+          >
+            By variant
+          </button>
         </span>
-        <select className="word" aria-label="Only ways set off by" value={trigger} onChange={(e) => setTrigger(e.target.value)}><option value="">all ways</option>{triggersOf(map).map((t) => <option key={t} value={t}>{words(t)}</option>)}</select>
-        <span className="quiet ms-auto">{map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one to show it in Try, a way to edit its rule.</span>
+        <select
+          className="word"
+          aria-label="Only ways set off by"
+          value={trigger}
+          onChange={(e) => setTrigger(e.target.value)}
+        >
+          <option value="">all ways</option>
+          {triggersOf(map).map((t) => (
+            <option key={t} value={t}>
+              {words(t)}
+            </option>
+          ))}
+        </select>
+        <span className="quiet ms-auto">
+          {map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one
+          to show it in Try, a way to edit its rule.
+        </span>
       </div>
       <div className="map-room" ref={room}>
-        {at && <ReactFlow key={`${map.byVariant}`} nodes={nodes} edges={edges} nodeTypes={nodeTypes} edgeTypes={edgeTypes} fitView fitViewOptions={{ maxZoom: 1, padding: 0.08 }} onMove={(e) => { if (e) room.current?.classList.add("moving"); }} onMoveEnd={() => room.current?.classList.remove("moving")} minZoom={0.1} maxZoom={2} nodesConnectable={false}
-          onNodeClick={(_e, n) => { const found = map.nodes.find((x) => x.key === n.id); if (found) put({ wanted: { ...found.variant } }); }}
-          onEdgeClick={(_e, edge) => put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })}
-          ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}>
-          <Controls showInteractive={false} />
-        </ReactFlow>}
-        {!at && <p className="drawer-empty" role="status">Drawing …</p>}
+        {at && (
+          <ReactFlow
+            key={`${map.byVariant}`}
+            nodes={nodes}
+            edges={edges}
+            nodeTypes={nodeTypes}
+            edgeTypes={edgeTypes}
+            fitView
+            fitViewOptions={{ maxZoom: 1, padding: 0.08 }}
+            onMove={(e) => {
+              if (e) room.current?.classList.add("moving");
+            }}
+            onMoveEnd={() => room.current?.classList.remove("moving")}
+            minZoom={0.1}
+            maxZoom={2}
+            nodesConnectable={false}
+            onNodeClick={(_e, n) => {
+              const found = map.nodes.find((x) => x.key === n.id);
+              if (found) put({ wanted: { ...found.variant } });
+            }}
+            onEdgeClick={(_e, edge) =>
+              put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })
+            }
+            ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}
+          >
+            <Controls showInteractive={false} />
+          </ReactFlow>
+        )}
+        {!at && (
+          <p className="drawer-empty" role="status">
+            Drawing …
+          </p>
+        )}
       </div>
     </div>
   );
 };
-

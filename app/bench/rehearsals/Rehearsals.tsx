@@ -16,41 +16,135 @@ import { StepLine } from "./StepLine";
 
 /** Runs rehearsals of a piece now, one or all, without waiting for the bench to come to rest. */
 const useRunning = (env: LayoutEnv) => {
-  const project = useProject(), piece = usePiece(), store = useBenchStore();
+  const project = useProject(),
+    piece = usePiece(),
+    store = useBenchStore();
   const [said, setSaid] = useState("");
   const run = async (only: Id | null) => {
     setSaid("Running …");
-    const results: Record<Id, Failure | null> = {}, began = performance.now();
-    const done = await (await inspector(env)).rehearseAll(project, [piece.id], proxy((_piece: Id, id: Id, failure: Failure | null) => { results[id] = failure; }), only);
-    const { inspection, put } = store.getState(), failing = Object.values(results).filter((f) => f !== null).length;
-    if (inspection) put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
-    setSaid(!done ? "Stopped." : `${failing ? `${failing} of ${Object.keys(results).length} failed` : only === null ? "All passed" : "Passed"}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`);
+    const results: Record<Id, Failure | null> = {},
+      began = performance.now();
+    const done = await (
+      await inspector(env)
+    ).rehearseAll(
+      project,
+      [piece.id],
+      proxy((_piece: Id, id: Id, failure: Failure | null) => {
+        results[id] = failure;
+      }),
+      only,
+    );
+    const { inspection, put } = store.getState(),
+      failing = Object.values(results).filter((f) => f !== null).length;
+    if (inspection)
+      put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
+    setSaid(
+      !done
+        ? "Stopped."
+        : `${failing ? `${failing} of ${Object.keys(results).length} failed` : only === null ? "All passed" : "Passed"}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`,
+    );
   };
   return { said, run: (only: Id | null) => void run(only) };
 };
 
-const Steps = ({ rehearsal, run, said }: { rehearsal: Rehearsal; run: () => void; said: string }) => {
+const Steps = ({
+  rehearsal,
+  run,
+  said,
+}: {
+  rehearsal: Rehearsal;
+  run: () => void;
+  said: string;
+}) => {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
   const chosen = useChosen().find((id) => id !== ROOT);
   const failure = useBench((s) => s.inspection?.rehearsals[rehearsal.id]);
-  const showing = useBench((s) => s.showing), at = useBench((s) => s.shownStep), put = useBench((s) => s.put);
+  const showing = useBench((s) => s.showing),
+    at = useBench((s) => s.shownStep),
+    put = useBench((s) => s.put);
   const { steps } = rehearsal;
-  const keep = (next: readonly Step[], gesture: string | null = null) => { session.edit(setSteps(piece, rehearsal.id, next), gesture, PATIENCE); };
-  const move = (i: number, by: 1 | -1) => { const next = [...steps], [s] = next.splice(i, 1); if (s && i + by >= 0 && i + by <= next.length) { next.splice(i + by, 0, s); keep(next); } };
+  const keep = (next: readonly Step[], gesture: string | null = null) => {
+    session.edit(setSteps(piece, rehearsal.id, next), gesture, PATIENCE);
+  };
+  const move = (i: number, by: 1 | -1) => {
+    const next = [...steps],
+      [s] = next.splice(i, 1);
+    if (s && i + by >= 0 && i + by <= next.length) {
+      next.splice(i + by, 0, s);
+      keep(next);
+    }
+  };
   const running = showing?.rehearsal === rehearsal.id;
-  const state = (i: number) => (running ? (i === at ? "now" : i < at ? "done" : "plain") : failure ? (i === failure.step ? "failed" : i < failure.step ? "done" : "plain") : failure === null ? "done" : "plain");
+  const state = (i: number) =>
+    running
+      ? i === at
+        ? "now"
+        : i < at
+          ? "done"
+          : "plain"
+      : failure
+        ? i === failure.step
+          ? "failed"
+          : i < failure.step
+            ? "done"
+            : "plain"
+        : failure === null
+          ? "done"
+          : "plain";
   return (
     <div className="steps">
-      {failure && <p className="step-failure" role="alert">Step {failure.step + 1}, after {Math.round(failure.at)} ms: {failure.why}.</p>}
-      <ol>{steps.map((s, i) => <StepLine key={i} project={project} piece={piece} step={s} place={i + 1} state={state(i)} onChange={(next) => keep(steps.map((o, k) => (k === i ? next : o)), `step ${rehearsal.id} ${i}`)} onMove={(by) => move(i, by)} onRemove={() => keep(steps.filter((_, k) => k !== i))} />)}</ol>
-      {steps.length === 0 && <p className="quiet px-3 py-2 m-0">No steps yet. Record them in Try, or add them here.</p>}
+      {failure && (
+        <p className="step-failure" role="alert">
+          Step {failure.step + 1}, after {Math.round(failure.at)} ms: {failure.why}.
+        </p>
+      )}
+      <ol>
+        {steps.map((s, i) => (
+          <StepLine
+            key={i}
+            project={project}
+            piece={piece}
+            step={s}
+            place={i + 1}
+            state={state(i)}
+            onChange={(next) =>
+              keep(
+                steps.map((o, k) => (k === i ? next : o)),
+                `step ${rehearsal.id} ${i}`,
+              )
+            }
+            onMove={(by) => move(i, by)}
+            onRemove={() => keep(steps.filter((_, k) => k !== i))}
+          />
+        ))}
+      </ol>
+      {steps.length === 0 && (
+        <p className="quiet px-3 py-2 m-0">No steps yet. Record them in Try, or add them here.</p>
+      )}
       <div className="rule-add">
         <AddStep piece={piece} chosen={chosen} onAdd={(s) => keep([...steps, s])} />
-        <span className="quiet small-text align-self-center ms-auto" role="status">{said}</span>
-        <button type="button" className="btn btn-sm btn-link" disabled={steps.length === 0} title="Run it at once, on the virtual clock" onClick={run}>Run</button>
-        <button type="button" className="btn btn-sm btn-link" disabled={steps.length === 0} onClick={() => put({ showing: { steps, rehearsal: rehearsal.id } })}>Show me in Try</button>
+        <span className="quiet small-text align-self-center ms-auto" role="status">
+          {said}
+        </span>
+        <button
+          type="button"
+          className="btn btn-sm btn-link"
+          disabled={steps.length === 0}
+          title="Run it at once, on the virtual clock"
+          onClick={run}
+        >
+          Run
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-link"
+          disabled={steps.length === 0}
+          onClick={() => put({ showing: { steps, rehearsal: rehearsal.id } })}
+        >
+          Show me in Try
+        </button>
       </div>
     </div>
   );
@@ -60,32 +154,108 @@ const Steps = ({ rehearsal, run, said }: { rehearsal: Rehearsal; run: () => void
 export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
   const session = useSession();
   const piece = usePiece();
-  const results = useBench((s) => s.inspection?.rehearsals), picked = useBench((s) => s.rehearsal), put = useBench((s) => s.put);
+  const results = useBench((s) => s.inspection?.rehearsals),
+    picked = useBench((s) => s.rehearsal),
+    put = useBench((s) => s.put);
   const [naming, setNaming] = useState<string | null>(null);
   const running = useRunning(env);
-  const list = inOrder(piece.rehearsals), open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
-  const add = () => { const made = addRehearsal(piece, []); if (session.edit(made.change)) { put({ rehearsal: made.id }); setNaming(made.id); } };
+  const list = inOrder(piece.rehearsals),
+    open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
+  const add = () => {
+    const made = addRehearsal(piece, []);
+    if (session.edit(made.change)) {
+      put({ rehearsal: made.id });
+      setNaming(made.id);
+    }
+  };
   const failing = list.filter((r) => results?.[r.id]).length;
   return (
     <div className="rehearsals">
       <div className="rehearsal-list">
-        {list.length === 0 && <p className="quiet px-3 py-2 m-0">A rehearsal is what someone does with the piece and what must come of it: “press, move off, let go: it stays off”. Record one in Try; it is run again after every edit.</p>}
+        {list.length === 0 && (
+          <p className="quiet px-3 py-2 m-0">
+            A rehearsal is what someone does with the piece and what must come of it: “press, move
+            off, let go: it stays off”. Record one in Try; it is run again after every edit.
+          </p>
+        )}
         <ul>
           {list.map((r) => {
             const result = results?.[r.id];
             return (
               <li key={r.id} className={r.id === open?.id ? "open" : ""}>
-                <span className={`result ${result ? "failed" : result === null ? "passed" : ""}`} role="img" aria-label={result ? "fails" : result === null ? "passes" : "not run yet"}><Icon name={result ? "close" : result === null ? "tick" : "time"} size={13} /></span>
-                {naming === r.id ? <NameField value={r.name} label="Name of the rehearsal" onDone={(name) => { setNaming(null); if (name) session.edit(renameRehearsal(piece, r.id, name)); }} />
-                  : <button type="button" className="rehearsal-name" aria-current={r.id === open?.id ? "true" : undefined} title="Double-click or F2 to rename" onClick={() => put({ rehearsal: r.id })} onDoubleClick={() => setNaming(r.id)} onKeyDown={(e) => { if (e.key === "F2") { e.preventDefault(); e.stopPropagation(); setNaming(r.id); } }}>{r.name}</button>}
-                <button type="button" className="tool small" aria-label={`Remove ${r.name}`} onClick={() => { session.edit(removeRehearsal(piece, r.id)); }}><Icon name="bin" size={12} /></button>
+                <span
+                  className={`result ${result ? "failed" : result === null ? "passed" : ""}`}
+                  role="img"
+                  aria-label={result ? "fails" : result === null ? "passes" : "not run yet"}
+                >
+                  <Icon name={result ? "close" : result === null ? "tick" : "time"} size={13} />
+                </span>
+                {naming === r.id ? (
+                  <NameField
+                    value={r.name}
+                    label="Name of the rehearsal"
+                    onDone={(name) => {
+                      setNaming(null);
+                      if (name) session.edit(renameRehearsal(piece, r.id, name));
+                    }}
+                  />
+                ) : (
+                  <button
+                    type="button"
+                    className="rehearsal-name"
+                    aria-current={r.id === open?.id ? "true" : undefined}
+                    title="Double-click or F2 to rename"
+                    onClick={() => put({ rehearsal: r.id })}
+                    onDoubleClick={() => setNaming(r.id)}
+                    onKeyDown={(e) => {
+                      if (e.key === "F2") {
+                        e.preventDefault();
+                        e.stopPropagation();
+                        setNaming(r.id);
+                      }
+                    }}
+                  >
+                    {r.name}
+                  </button>
+                )}
+                <button
+                  type="button"
+                  className="tool small"
+                  aria-label={`Remove ${r.name}`}
+                  onClick={() => {
+                    session.edit(removeRehearsal(piece, r.id));
+                  }}
+                >
+                  <Icon name="bin" size={12} />
+                </button>
               </li>
             );
           })}
         </ul>
-        <div className="rule-add"><button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>New rehearsal</button>{list.length > 1 && <button type="button" className="btn btn-sm btn-link" onClick={() => running.run(null)}>Run all</button>}{list.length > 0 && results && <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>{failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}</span>}</div>
+        <div className="rule-add">
+          <button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>
+            New rehearsal
+          </button>
+          {list.length > 1 && (
+            <button type="button" className="btn btn-sm btn-link" onClick={() => running.run(null)}>
+              Run all
+            </button>
+          )}
+          {list.length > 0 && results && (
+            <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>
+              {failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}
+            </span>
+          )}
+        </div>
       </div>
-      {open && <Steps key={open.id} rehearsal={open} run={() => running.run(open.id)} said={running.said} />}
+      {open && (
+        <Steps
+          key={open.id}
+          rehearsal={open}
+          run={() => running.run(open.id)}
+          said={running.said}
+        />
+      )}
     </div>
   );
 };

@@ -8,24 +8,105 @@ import { useBench } from "../state";
 import { MotionPart } from "./MotionPart";
 
 /** Several rules changed together: on or off, one motion for all, copied, removed. */
-export const ChosenRules = ({ piece, ids, onClose }: { piece: Piece; ids: readonly Id[]; onClose: () => void }) => {
+export const ChosenRules = ({
+  piece,
+  ids,
+  onClose,
+}: {
+  piece: Piece;
+  ids: readonly Id[];
+  onClose: () => void;
+}) => {
   const session = useSession();
   const put = useBench((s) => s.put);
-  const rules = ids.flatMap((id) => piece.rules[id] ?? []), first = rules[0];
+  const rules = ids.flatMap((id) => piece.rules[id] ?? []),
+    first = rules[0];
   if (!first) return null;
-  const all = (motion: Motion) => { session.edit(giveMotion(piece, ids, motion, false), `motion of ${ids.join()}`, PATIENCE); };
-  const on = rules.every((r) => r.on), alike = rules.every((r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)));
-  const duplicate = () => { const made = pasteRules(piece, copyRules(piece, ids)); if (session.edit(made.change)) put({ chosenRules: made.ids }); };
+  const all = (motion: Motion) => {
+    session.edit(giveMotion(piece, ids, motion, false), `motion of ${ids.join()}`, PATIENCE);
+  };
+  const on = rules.every((r) => r.on),
+    alike = rules.every(
+      (r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)),
+    );
+  const duplicate = () => {
+    const made = pasteRules(piece, copyRules(piece, ids));
+    if (session.edit(made.change)) put({ chosenRules: made.ids });
+  };
   return (
     <div className="rule-chosen" role="group" aria-label="Chosen rules">
       <b>{ids.length === 1 ? "One rule" : `${ids.length} rules`}:</b>
-      {rules.every((r) => r.trigger.type === "delay") && <span className="effect">after <NumberField label="Wait of all, in milliseconds" value={first.trigger.ms ?? 0} min={0} max={600_000} step={50} onChange={(ms) => { session.edit(setRules(piece, ids, { trigger: { type: "delay", ms } }), `wait of ${ids.join()}`, PATIENCE); }} /> ms</span>}
-      <span className="effect"><MotionPart motion={first.motion} onChange={all} />{!alike && <button type="button" className="btn btn-sm btn-link p-0" onClick={() => all(first.motion)}>give all this motion</button>}</span>
+      {rules.every((r) => r.trigger.type === "delay") && (
+        <span className="effect">
+          after{" "}
+          <NumberField
+            label="Wait of all, in milliseconds"
+            value={first.trigger.ms ?? 0}
+            min={0}
+            max={600_000}
+            step={50}
+            onChange={(ms) => {
+              session.edit(
+                setRules(piece, ids, { trigger: { type: "delay", ms } }),
+                `wait of ${ids.join()}`,
+                PATIENCE,
+              );
+            }}
+          />{" "}
+          ms
+        </span>
+      )}
+      <span className="effect">
+        <MotionPart motion={first.motion} onChange={all} />
+        {!alike && (
+          <button
+            type="button"
+            className="btn btn-sm btn-link p-0"
+            onClick={() => all(first.motion)}
+          >
+            give all this motion
+          </button>
+        )}
+      </span>
       <span className="ms-auto d-inline-flex align-items-center gap-1">
-        <button type="button" className="tool" onClick={() => { session.edit(setRules(piece, ids, { on: !on })); }}>{on ? "Switch off" : "Switch on"}</button>
-        <button type="button" className="tool" title="Duplicate; Ctrl+C and Ctrl+V also work here, into other pieces too" onClick={duplicate}><Icon name="copy" size={13} />Duplicate</button>
-        <button type="button" className="tool" title="Remove (Delete)" onClick={() => { session.edit(removeRules(piece, ids)); }}><Icon name="bin" size={13} />Remove</button>
-        <button type="button" className="tool small" aria-label="Choose no rules" title="Choose none (Esc)" onClick={onClose}><Icon name="close" size={12} /></button>
+        <button
+          type="button"
+          className="tool"
+          onClick={() => {
+            session.edit(setRules(piece, ids, { on: !on }));
+          }}
+        >
+          {on ? "Switch off" : "Switch on"}
+        </button>
+        <button
+          type="button"
+          className="tool"
+          title="Duplicate; Ctrl+C and Ctrl+V also work here, into other pieces too"
+          onClick={duplicate}
+        >
+          <Icon name="copy" size={13} />
+          Duplicate
+        </button>
+        <button
+          type="button"
+          className="tool"
+          title="Remove (Delete)"
+          onClick={() => {
+            session.edit(removeRules(piece, ids));
+          }}
+        >
+          <Icon name="bin" size={13} />
+          Remove
+        </button>
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Choose no rules"
+          title="Choose none (Esc)"
+          onClick={onClose}
+        >
+          <Icon name="close" size={12} />
+        </button>
       </span>
     </div>
   );

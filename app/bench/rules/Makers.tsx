@@ -14,7 +14,10 @@ import { activeScene, useActive, useBenchStore, useChosen } from "../state";
 /** Layers in the order one reads them: along the side on which they lie further apart. */
 export const readingOrder = (ids: readonly Id[], bounds: ReadonlyMap<Id, Rect>): Id[] => {
   const all = unite(ids.flatMap((id) => bounds.get(id) ?? []));
-  const at = (id: Id): number => { const r = bounds.get(id); return r && all ? (all.width >= all.height ? r.x : r.y) : 0; };
+  const at = (id: Id): number => {
+    const r = bounds.get(id);
+    return r && all ? (all.width >= all.height ? r.x : r.y) : 0;
+  };
   return [...ids].sort((a, b) => at(a) - at(b));
 };
 
@@ -23,12 +26,24 @@ const MOST_SHOWN = 4;
 /** The sentences a maker would add, the first few of them. */
 const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
   const project = useProject();
-  const after: Piece = { ...piece, traits: { ...piece.traits, ...Object.fromEntries(making.traits.map((t) => [t.id, t])) } };
+  const after: Piece = {
+    ...piece,
+    traits: { ...piece.traits, ...Object.fromEntries(making.traits.map((t) => [t.id, t])) },
+  };
   const more = making.rules.length - MOST_SHOWN;
   return (
     <ul className="make-preview">
-      {making.traits.map((t) => <li key={t.id}>A new trait {t.name}: {inOrder(t.values).map((v) => v.name).join(", ")}</li>)}
-      {making.rules.slice(0, MOST_SHOWN).map((r) => <li key={r.id}>{ruleText(project, after, r)}</li>)}
+      {making.traits.map((t) => (
+        <li key={t.id}>
+          A new trait {t.name}:{" "}
+          {inOrder(t.values)
+            .map((v) => v.name)
+            .join(", ")}
+        </li>
+      ))}
+      {making.rules.slice(0, MOST_SHOWN).map((r) => (
+        <li key={r.id}>{ruleText(project, after, r)}</li>
+      ))}
       {more > 0 && <li>and {more} more</li>}
     </ul>
   );
@@ -40,14 +55,36 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   const active = useActive();
   const chosen = useChosen().filter((id) => id !== ROOT);
   const { piece } = active;
-  const scene = activeScene(active, store.getState()), last = inOrder(piece.rules).at(-1);
-  const list = makings(piece, scene ? readingOrder(chosen, boundsIn(scene)) : chosen, last && last.motion.kind !== "cut" ? repeatable(last.motion) : usualMotion);
+  const scene = activeScene(active, store.getState()),
+    last = inOrder(piece.rules).at(-1);
+  const list = makings(
+    piece,
+    scene ? readingOrder(chosen, boundsIn(scene)) : chosen,
+    last && last.motion.kind !== "cut" ? repeatable(last.motion) : usualMotion,
+  );
   return (
     <>
-      {list.length === 0 && <p className="quiet px-3 m-0">Nothing that is usual is left to make here. Choose as many layers as a trait has values to let each pick one, or declare a trait.</p>}
+      {list.length === 0 && (
+        <p className="quiet px-3 m-0">
+          Nothing that is usual is left to make here. Choose as many layers as a trait has values to
+          let each pick one, or declare a trait.
+        </p>
+      )}
       {list.map((m) => (
-        <Dropdown.Item key={`${m.name}`} as="button" type="button" className="make-item" onClick={() => { session.edit(make(piece, m)); onDone(); }}>
-          <b>{m.name[0]?.toUpperCase()}{m.name.slice(1)}</b>
+        <Dropdown.Item
+          key={`${m.name}`}
+          as="button"
+          type="button"
+          className="make-item"
+          onClick={() => {
+            session.edit(make(piece, m));
+            onDone();
+          }}
+        >
+          <b>
+            {m.name[0]?.toUpperCase()}
+            {m.name.slice(1)}
+          </b>
           <Preview piece={piece} making={m} />
         </Dropdown.Item>
       ))}
@@ -60,7 +97,9 @@ export const Makers = () => {
   const [open, setOpen] = useState(false);
   return (
     <Dropdown drop="up" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle as="button" type="button" className="btn btn-sm btn-outline-primary">Make …</Dropdown.Toggle>
+      <Dropdown.Toggle as="button" type="button" className="btn btn-sm btn-outline-primary">
+        Make …
+      </Dropdown.Toggle>
       <Menu className="make-menu">{open && <MakeList onDone={() => setOpen(false)} />}</Menu>
     </Dropdown>
   );

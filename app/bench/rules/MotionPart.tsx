@@ -10,27 +10,111 @@ import { Pick } from "./Pick";
 const own = "";
 
 /** How a rule's change is shown over time. `between` screens things can also slide, push and rise. */
-export const MotionPart = ({ motion, onChange, between = false }: { motion: Motion; onChange: (m: Motion) => void; between?: boolean }) => {
+export const MotionPart = ({
+  motion,
+  onChange,
+  between = false,
+}: {
+  motion: Motion;
+  onChange: (m: Motion) => void;
+  between?: boolean;
+}) => {
   const { tokens } = useProject();
-  const named = inOrder(tokens).filter((t) => t.type === "motion"), moving = between || motionKinds.indexOf(motion.kind) > 2;
+  const named = inOrder(tokens).filter((t) => t.type === "motion"),
+    moving = between || motionKinds.indexOf(motion.kind) > 2;
   const setToken = (id: string) => {
-    const { token: _old, ...rest } = motion, value = id === own ? undefined : (tokenValue(tokens, id) as MotionValue | undefined);
-    onChange(id === own ? rest : { ...rest, ...(value ? { duration: value.duration, easing: value.easing } : {}), token: id });
+    const { token: _old, ...rest } = motion,
+      value = id === own ? undefined : (tokenValue(tokens, id) as MotionValue | undefined);
+    onChange(
+      id === own
+        ? rest
+        : {
+            ...rest,
+            ...(value ? { duration: value.duration, easing: value.easing } : {}),
+            token: id,
+          },
+    );
   };
-  const said = motion.token === undefined ? undefined : (tokenValue(tokens, motion.token) as MotionValue | undefined);
+  const said =
+    motion.token === undefined
+      ? undefined
+      : (tokenValue(tokens, motion.token) as MotionValue | undefined);
   return (
     <span className="effect">
-      <Pick label="Motion" value={motion.kind} options={motionKinds.filter((_, i) => i < 3 || moving).map((k) => ({ value: k, words: k }))} onPick={(kind) => onChange({ ...motion, kind })} />
-      {(motion.kind === "slide" || motion.kind === "push") && <Pick label="To where" value={motion.to ?? "left"} options={directions.map((d) => ({ value: d as Direction, words: d }))} onPick={(to) => onChange({ ...motion, to })} />}
-      {motion.kind !== "cut" && <>
-        {(named.length > 0 || motion.token !== undefined) && <Pick label="Motion token" value={motion.token ?? own} broken={motion.token !== undefined && !said} options={[{ value: own, words: "own time" }, ...named.map((t) => ({ value: t.id, words: t.name }))]} onPick={setToken} />}
-        {motion.token !== undefined ? <span className="quiet">{Math.round(lengthOf(said ?? motion))} ms</span> : <>
-          {isSpring(motion.easing) ? <span className="quiet mono" title="A spring takes the time it needs to come to rest">{Math.round(lengthOf(motion))} ms</span>
-            : <><NumberField label="Duration in milliseconds" value={motion.duration} min={0} max={60_000} step={20} onChange={(duration) => onChange({ ...motion, duration })} /><span>ms</span></>}
-          <EasingPart easing={motion.easing} onChange={(easing) => onChange({ ...motion, easing })} />
-        </>}
-        {motion.delay > 0 && <><span>after</span><NumberField label="Delay in milliseconds" value={motion.delay} min={0} max={60_000} step={20} onChange={(delay) => onChange({ ...motion, delay })} /><span>ms</span></>}
-      </>}
+      <Pick
+        label="Motion"
+        value={motion.kind}
+        options={motionKinds.filter((_, i) => i < 3 || moving).map((k) => ({ value: k, words: k }))}
+        onPick={(kind) => onChange({ ...motion, kind })}
+      />
+      {(motion.kind === "slide" || motion.kind === "push") && (
+        <Pick
+          label="To where"
+          value={motion.to ?? "left"}
+          options={directions.map((d) => ({ value: d as Direction, words: d }))}
+          onPick={(to) => onChange({ ...motion, to })}
+        />
+      )}
+      {motion.kind !== "cut" && (
+        <>
+          {(named.length > 0 || motion.token !== undefined) && (
+            <Pick
+              label="Motion token"
+              value={motion.token ?? own}
+              broken={motion.token !== undefined && !said}
+              options={[
+                { value: own, words: "own time" },
+                ...named.map((t) => ({ value: t.id, words: t.name })),
+              ]}
+              onPick={setToken}
+            />
+          )}
+          {motion.token !== undefined ? (
+            <span className="quiet">{Math.round(lengthOf(said ?? motion))} ms</span>
+          ) : (
+            <>
+              {isSpring(motion.easing) ? (
+                <span
+                  className="quiet mono"
+                  title="A spring takes the time it needs to come to rest"
+                >
+                  {Math.round(lengthOf(motion))} ms
+                </span>
+              ) : (
+                <>
+                  <NumberField
+                    label="Duration in milliseconds"
+                    value={motion.duration}
+                    min={0}
+                    max={60_000}
+                    step={20}
+                    onChange={(duration) => onChange({ ...motion, duration })}
+                  />
+                  <span>ms</span>
+                </>
+              )}
+              <EasingPart
+                easing={motion.easing}
+                onChange={(easing) => onChange({ ...motion, easing })}
+              />
+            </>
+          )}
+          {motion.delay > 0 && (
+            <>
+              <span>after</span>
+              <NumberField
+                label="Delay in milliseconds"
+                value={motion.delay}
+                min={0}
+                max={60_000}
+                step={20}
+                onChange={(delay) => onChange({ ...motion, delay })}
+              />
+              <span>ms</span>
+            </>
+          )}
+        </>
+      )}
     </span>
   );
 };

@@ -13,32 +13,91 @@ export const usualOption = (project: Project, component: Piece, option: Option):
   if (option.key === "visible") return now === false;
   if (now !== undefined) return now;
   if (option.key === "fill") return "none";
-  return option.key === "text" ? "Text" : (Object.values(project.assets).find((a) => a.kind === option.key)?.id ?? "");
+  return option.key === "text"
+    ? "Text"
+    : (Object.values(project.assets).find((a) => a.kind === option.key)?.id ?? "");
 };
 
-const WordsField = ({ label, value, read, onKeep }: { label: string; value: string; read: (typed: string) => string | null; onKeep: (v: string) => void }) => {
+const WordsField = ({
+  label,
+  value,
+  read,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  read: (typed: string) => string | null;
+  onKeep: (v: string) => void;
+}) => {
   const [text, setText] = useState<string | null>(null);
   const keep = () => {
     const typed = text === null ? null : read(text);
     setText(null);
     if (typed !== null && typed !== value) onKeep(typed);
   };
-  return <input className="word" aria-label={label} size={Math.max(6, (text ?? value).length)} value={text ?? value} onChange={(e) => setText(e.target.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === "Enter") keep(); else if (e.key === "Escape") setText(null); }} />;
+  return (
+    <input
+      className="word"
+      aria-label={label}
+      size={Math.max(6, (text ?? value).length)}
+      value={text ?? value}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={keep}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") keep();
+        else if (e.key === "Escape") setText(null);
+      }}
+    />
+  );
 };
 
 /** What a rule gives an option of a copy. */
-export const OptionPart = ({ option, value, onPick }: { option: Option; value: Said; onPick: (v: Said) => void }) => {
+export const OptionPart = ({
+  option,
+  value,
+  onPick,
+}: {
+  option: Option;
+  value: Said;
+  onPick: (v: Said) => void;
+}) => {
   const project = useProject();
-  const label = `New value of ${option.name}`, text = typeof value === "string" ? value : "";
-  const named = (list: readonly { id: string; name: string }[]) => <Pick label={label} value={text} options={list.map((x) => ({ value: x.id, words: x.name }))} onPick={onPick} />;
+  const label = `New value of ${option.name}`,
+    text = typeof value === "string" ? value : "";
+  const named = (list: readonly { id: string; name: string }[]) => (
+    <Pick
+      label={label}
+      value={text}
+      options={list.map((x) => ({ value: x.id, words: x.name }))}
+      onPick={onPick}
+    />
+  );
   return (
     <>
       <span>becomes</span>
-      {option.key === "visible" && <Pick label={label} value={value === false ? "no" : "yes"} options={[{ value: "yes", words: "shown" }, { value: "no", words: "hidden" }]} onPick={(v) => onPick(v === "yes")} />}
-      {option.key === "text" && <WordsField label={label} value={text} read={(t) => t} onKeep={onPick} />}
-      {option.key === "fill" && (typeof value === "string" ? <WordsField label={label} value={text} read={parseColour} onKeep={onPick} /> : <span className="quiet">its fill</span>)}
+      {option.key === "visible" && (
+        <Pick
+          label={label}
+          value={value === false ? "no" : "yes"}
+          options={[
+            { value: "yes", words: "shown" },
+            { value: "no", words: "hidden" },
+          ]}
+          onPick={(v) => onPick(v === "yes")}
+        />
+      )}
+      {option.key === "text" && (
+        <WordsField label={label} value={text} read={(t) => t} onKeep={onPick} />
+      )}
+      {option.key === "fill" &&
+        (typeof value === "string" ? (
+          <WordsField label={label} value={text} read={parseColour} onKeep={onPick} />
+        ) : (
+          <span className="quiet">its fill</span>
+        ))}
       {option.key === "component" && named(piecesOf(project, "component"))}
-      {(option.key === "picture" || option.key === "icon") && named(Object.values(project.assets).filter((a) => a.kind === option.key))}
+      {(option.key === "picture" || option.key === "icon") &&
+        named(Object.values(project.assets).filter((a) => a.kind === option.key))}
     </>
   );
 };

@@ -1,4 +1,13 @@
-import { addWayBack, contacts, duplicateRule, moveRule, piecesOf, removeRule, setRule, wayBack } from "#core/edit";
+import {
+  addWayBack,
+  contacts,
+  duplicateRule,
+  moveRule,
+  piecesOf,
+  removeRule,
+  setRule,
+  wayBack,
+} from "#core/edit";
 import { ruleTrouble } from "#core/behaviour";
 import { traitsOf } from "#core/looks";
 import type { Change, Effect, Piece, Project, Rule } from "#core/project";
@@ -21,44 +30,166 @@ export const usualEffect = (project: Project, piece: Piece): Effect[] => {
   const trait = traitsOf(piece)[0];
   const screen = piecesOf(project, "screen").find((s) => s.id !== piece.id);
   if (!trait) return screen ? [{ type: "go", screen: screen.id }] : [];
-  return [{ type: "set", trait: trait.id, to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" } }];
+  return [
+    {
+      type: "set",
+      trait: trait.id,
+      to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" },
+    },
+  ];
 };
 
 /** One rule as a sentence, edited in place. */
-export const RuleLine = ({ rule, place, chosen, onChoose }: { rule: Rule; /** counted from 1 */ place: number; chosen: boolean; onChoose: (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void }) => {
+export const RuleLine = ({
+  rule,
+  place,
+  chosen,
+  onChoose,
+}: {
+  rule: Rule;
+  /** counted from 1 */ place: number;
+  chosen: boolean;
+  onChoose: (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+}) => {
   const session = useSession();
   const project = useProject();
   const piece = usePiece();
-  const set = (parts: Parts, gesture: string | null = null) => { session.edit(setRule(piece, rule.id, parts), gesture, PATIENCE); };
-  const run = (change: Change | null) => { if (change) session.edit(change); };
+  const set = (parts: Parts, gesture: string | null = null) => {
+    session.edit(setRule(piece, rule.id, parts), gesture, PATIENCE);
+  };
+  const run = (change: Change | null) => {
+    if (change) session.edit(change);
+  };
   const trouble = ruleTrouble(project, piece, rule);
   const contact = (contacts as readonly string[]).includes(rule.trigger.type);
-  const setEffect = (i: number, e: Effect) => set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
+  const setEffect = (i: number, e: Effect) =>
+    set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
   return (
-    <li className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}${chosen ? " chosen" : ""}`} data-rule={rule.id}>
-      <button type="button" className="rule-place mono" aria-pressed={chosen} aria-label={`Rule ${place}`} title="Choose; with Ctrl one more, with Shift all between" onClick={onChoose}>{place}</button>
-      <input type="checkbox" className="form-check-input" role="switch" aria-label="Rule is on" checked={rule.on} onChange={() => set({ on: !rule.on })} />
+    <li
+      className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}${chosen ? " chosen" : ""}`}
+      data-rule={rule.id}
+    >
+      <button
+        type="button"
+        className="rule-place mono"
+        aria-pressed={chosen}
+        aria-label={`Rule ${place}`}
+        title="Choose; with Ctrl one more, with Shift all between"
+        onClick={onChoose}
+      >
+        {place}
+      </button>
+      <input
+        type="checkbox"
+        className="form-check-input"
+        role="switch"
+        aria-label="Rule is on"
+        checked={rule.on}
+        onChange={() => set({ on: !rule.on })}
+      />
       <div className="sentence">
         <TriggerPart project={project} piece={piece} rule={rule} onChange={set} />
         <WhilePart piece={piece} when={rule.when} onChange={(when) => set({ when })} />
-        <span className="arrow" aria-hidden="true">→</span>
+        <span className="arrow" aria-hidden="true">
+          →
+        </span>
         {rule.effects.map((e, i) => (
           <span key={i} className="effect">
             {i > 0 && <span>and</span>}
-            <EffectPart piece={piece} effect={e} motion={rule.motion} onChange={(next) => setEffect(i, next)} onRemove={rule.effects.length > 1 ? () => set({ effects: rule.effects.filter((_, k) => k !== i) }) : null} />
+            <EffectPart
+              piece={piece}
+              effect={e}
+              motion={rule.motion}
+              onChange={(next) => setEffect(i, next)}
+              onRemove={
+                rule.effects.length > 1
+                  ? () => set({ effects: rule.effects.filter((_, k) => k !== i) })
+                  : null
+              }
+            />
           </span>
         ))}
-        <button type="button" className="tool small" aria-label="Another effect" title="Another effect" onClick={() => set({ effects: [...rule.effects, ...(usualEffect(project, piece).length ? usualEffect(project, piece) : [{ type: "back" } as const])] })}><Icon name="plus" size={12} /></button>
-        {contact && <button type="button" className={`word toggle${rule.undo ? " on" : ""}`} aria-pressed={rule.undo} onClick={() => set({ undo: !rule.undo })}>{rule.undo ? "undone when it ends" : "stays when it ends"}</button>}
-        <MotionPart between={rule.effects.some((e) => between.includes(e.type))} motion={rule.motion} onChange={(motion) => set({ motion }, `motion ${rule.id}`)} />
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Another effect"
+          title="Another effect"
+          onClick={() =>
+            set({
+              effects: [
+                ...rule.effects,
+                ...(usualEffect(project, piece).length
+                  ? usualEffect(project, piece)
+                  : [{ type: "back" } as const]),
+              ],
+            })
+          }
+        >
+          <Icon name="plus" size={12} />
+        </button>
+        {contact && (
+          <button
+            type="button"
+            className={`word toggle${rule.undo ? " on" : ""}`}
+            aria-pressed={rule.undo}
+            onClick={() => set({ undo: !rule.undo })}
+          >
+            {rule.undo ? "undone when it ends" : "stays when it ends"}
+          </button>
+        )}
+        <MotionPart
+          between={rule.effects.some((e) => between.includes(e.type))}
+          motion={rule.motion}
+          onChange={(motion) => set({ motion }, `motion ${rule.id}`)}
+        />
         {trouble && <span className="trouble">{trouble}</span>}
       </div>
       <span className="rule-tools">
-        {wayBack(piece, rule) && <button type="button" className="tool small" aria-label="Add the way back" title="Add the rule that leads back from here" onClick={() => run(addWayBack(piece, rule))}><Icon name="way-back" size={13} /></button>}
-        <button type="button" className="tool small" aria-label="Move rule up" onClick={() => run(moveRule(piece, rule.id, -1))}><Icon name="up" size={13} /></button>
-        <button type="button" className="tool small" aria-label="Move rule down" onClick={() => run(moveRule(piece, rule.id, 1))}><Icon name="down" size={13} /></button>
-        <button type="button" className="tool small" aria-label="Duplicate rule" title="Duplicate" onClick={() => run(duplicateRule(piece, rule).change)}><Icon name="copy" size={13} /></button>
-        <button type="button" className="tool small" aria-label="Remove rule" title="Remove" onClick={() => run(removeRule(piece, rule.id))}><Icon name="bin" size={13} /></button>
+        {wayBack(piece, rule) && (
+          <button
+            type="button"
+            className="tool small"
+            aria-label="Add the way back"
+            title="Add the rule that leads back from here"
+            onClick={() => run(addWayBack(piece, rule))}
+          >
+            <Icon name="way-back" size={13} />
+          </button>
+        )}
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Move rule up"
+          onClick={() => run(moveRule(piece, rule.id, -1))}
+        >
+          <Icon name="up" size={13} />
+        </button>
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Move rule down"
+          onClick={() => run(moveRule(piece, rule.id, 1))}
+        >
+          <Icon name="down" size={13} />
+        </button>
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Duplicate rule"
+          title="Duplicate"
+          onClick={() => run(duplicateRule(piece, rule).change)}
+        >
+          <Icon name="copy" size={13} />
+        </button>
+        <button
+          type="button"
+          className="tool small"
+          aria-label="Remove rule"
+          title="Remove"
+          onClick={() => run(removeRule(piece, rule.id))}
+        >
+          <Icon name="bin" size={13} />
+        </button>
       </span>
     </li>
   );

@@ -28,19 +28,32 @@ export const Rules = () => {
   const [ofLayer, setOfLayer] = useState(false);
   const [inVariant, setInVariant] = useState(false);
   const [grouping, setGrouping] = useState<Grouping>("order");
-  const groups = listed(piece, { layers: ofLayer && chosen.length ? chosen : null, variant: inVariant ? variant : null, grouping });
+  const groups = listed(piece, {
+    layers: ofLayer && chosen.length ? chosen : null,
+    variant: inVariant ? variant : null,
+    grouping,
+  });
   const shown = groups.reduce((n, g) => n + g.rules.length, 0);
   const edits = useEdits();
   const put = useBench((s) => s.put);
   const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
   const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
   const pick = (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
-    const from = inView.indexOf(picked.at(-1) ?? ""), to = inView.indexOf(id);
-    if (e.shiftKey && from >= 0) put({ chosenRules: [...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)])] });
-    else if (e.ctrlKey || e.metaKey) put({ chosenRules: picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id] });
+    const from = inView.indexOf(picked.at(-1) ?? ""),
+      to = inView.indexOf(id);
+    if (e.shiftKey && from >= 0)
+      put({
+        chosenRules: [
+          ...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)]),
+        ],
+      });
+    else if (e.ctrlKey || e.metaKey)
+      put({ chosenRules: picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id] });
     else put({ chosenRules: picked.length === 1 && picked[0] === id ? [] : [id] });
   };
-  const typing = (target: EventTarget) => target instanceof Element && target.closest("input:not([type=checkbox]), select, textarea") !== null;
+  const typing = (target: EventTarget) =>
+    target instanceof Element &&
+    target.closest("input:not([type=checkbox]), select, textarea") !== null;
   const onKey = (e: KeyboardEvent<HTMLDivElement>) => {
     if (typing(e.target) || picked.length === 0) return;
     if (e.key === "Escape") put({ chosenRules: [] });
@@ -61,32 +74,113 @@ export const Rules = () => {
     e.preventDefault();
     edits.pasteRules(clip);
   };
-  const add = (given: Parts) => { session.edit(addRule(piece, { source, effects: usualEffect(session.project, piece), ...given }).change); };
+  const add = (given: Parts) => {
+    session.edit(
+      addRule(piece, { source, effects: usualEffect(session.project, piece), ...given }).change,
+    );
+  };
   return (
     <div className="rules" onKeyDown={onKey} onCopy={onCopy} onCut={onCopy} onPaste={onPaste}>
-      {picked.length > 0 && <ChosenRules piece={piece} ids={picked} onClose={() => put({ chosenRules: [] })} />}
-      {rules.length === 0 && <p className="drawer-empty">No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts becomes the opposite, tween 200 ms”. {traitsOf(piece).length === 0 && piece.kind === "component" ? "Declare a trait first, so that there is something to change." : ""}</p>}
+      {picked.length > 0 && (
+        <ChosenRules piece={piece} ids={picked} onClose={() => put({ chosenRules: [] })} />
+      )}
+      {rules.length === 0 && (
+        <p className="drawer-empty">
+          No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts
+          becomes the opposite, tween 200 ms”.{" "}
+          {traitsOf(piece).length === 0 && piece.kind === "component"
+            ? "Declare a trait first, so that there is something to change."
+            : ""}
+        </p>
+      )}
       {rules.length > 1 && (
         <div className="rule-filter">
-          <label><input type="checkbox" className="form-check-input" checked={ofLayer} disabled={chosen.length === 0 && !ofLayer} onChange={(e) => setOfLayer(e.target.checked)} /> of what is chosen</label>
-          {traitsOf(piece).length > 0 && <label><input type="checkbox" className="form-check-input" checked={inVariant} onChange={(e) => setInVariant(e.target.checked)} /> that may fire in {variantName(piece, variant)}</label>}
-          <span className="quiet ms-auto">{shown < rules.length && `${shown} of ${rules.length} rules`}</span>
-          <select className="word" aria-label="Order of the rules" value={grouping} onChange={(e) => setGrouping(e.target.value as Grouping)}><option value="order">in their order</option><option value="layer">by layer</option><option value="trigger">by trigger</option></select>
+          <label>
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={ofLayer}
+              disabled={chosen.length === 0 && !ofLayer}
+              onChange={(e) => setOfLayer(e.target.checked)}
+            />{" "}
+            of what is chosen
+          </label>
+          {traitsOf(piece).length > 0 && (
+            <label>
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={inVariant}
+                onChange={(e) => setInVariant(e.target.checked)}
+              />{" "}
+              that may fire in {variantName(piece, variant)}
+            </label>
+          )}
+          <span className="quiet ms-auto">
+            {shown < rules.length && `${shown} of ${rules.length} rules`}
+          </span>
+          <select
+            className="word"
+            aria-label="Order of the rules"
+            value={grouping}
+            onChange={(e) => setGrouping(e.target.value as Grouping)}
+          >
+            <option value="order">in their order</option>
+            <option value="layer">by layer</option>
+            <option value="trigger">by trigger</option>
+          </select>
         </div>
       )}
       {groups.map((g) => (
         <section key={g.key}>
           {g.name && <h3 className="caption rule-group">{g.name}</h3>}
-          <ol>{g.rules.map((r) => <RuleLine key={r.id} rule={r} place={rules.indexOf(r) + 1} chosen={picked.includes(r.id)} onChoose={(e) => pick(r.id, e)} />)}</ol>
+          <ol>
+            {g.rules.map((r) => (
+              <RuleLine
+                key={r.id}
+                rule={r}
+                place={rules.indexOf(r) + 1}
+                chosen={picked.includes(r.id)}
+                onChoose={(e) => pick(r.id, e)}
+              />
+            ))}
+          </ol>
         </section>
       ))}
-      {rules.length > 0 && shown === 0 && <p className="drawer-empty">None of the {rules.length} rules is of that kind.</p>}
+      {rules.length > 0 && shown === 0 && (
+        <p className="drawer-empty">None of the {rules.length} rules is of that kind.</p>
+      )}
       <Signals />
       <div className="rule-add">
-        <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => add({})}>New rule{layer ? ` on ${layer}` : ""}</button>
+        <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => add({})}>
+          New rule{layer ? ` on ${layer}` : ""}
+        </button>
         <Makers />
-        {rules.length > 0 && <button type="button" className="btn btn-sm btn-link ms-auto order-last" title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how" onClick={() => saveText(`${piece.name}.scxml`, "application/scxml+xml", writeScxml(session.project, piece))}>Save as SCXML</button>}
-        {layer && <button type="button" className="btn btn-sm btn-link" onClick={() => add({ source: null })}>on the whole piece</button>}
+        {rules.length > 0 && (
+          <button
+            type="button"
+            className="btn btn-sm btn-link ms-auto order-last"
+            title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how"
+            onClick={() =>
+              saveText(
+                `${piece.name}.scxml`,
+                "application/scxml+xml",
+                writeScxml(session.project, piece),
+              )
+            }
+          >
+            Save as SCXML
+          </button>
+        )}
+        {layer && (
+          <button
+            type="button"
+            className="btn btn-sm btn-link"
+            onClick={() => add({ source: null })}
+          >
+            on the whole piece
+          </button>
+        )}
       </div>
     </div>
   );

@@ -3,44 +3,118 @@ import { useState } from "react";
 import type { CSSProperties } from "react";
 import { createPortal } from "react-dom";
 
-interface Choice<T extends string> { readonly value: T; readonly words: string }
+interface Choice<T extends string> {
+  readonly value: T;
+  readonly words: string;
+}
 
 /** From so many choices on, one rather types a few letters than looks through a list. */
 export const MANY = 14;
 
 /** The choices whose words hold all that was typed, those that begin with it first. */
-export const found = <T extends string>(options: readonly Choice<T>[], typed: string): Choice<T>[] => {
-  const parts = typed.toLowerCase().split(/\s+/).filter(Boolean), begins = (o: Choice<T>) => (parts[0] !== undefined && o.words.toLowerCase().startsWith(parts[0]) ? 0 : 1);
-  return options.filter((o) => parts.every((p) => o.words.toLowerCase().includes(p))).sort((a, b) => begins(a) - begins(b));
+export const found = <T extends string>(
+  options: readonly Choice<T>[],
+  typed: string,
+): Choice<T>[] => {
+  const parts = typed.toLowerCase().split(/\s+/).filter(Boolean),
+    begins = (o: Choice<T>) =>
+      parts[0] !== undefined && o.words.toLowerCase().startsWith(parts[0]) ? 0 : 1;
+  return options
+    .filter((o) => parts.every((p) => o.words.toLowerCase().includes(p)))
+    .sort((a, b) => begins(a) - begins(b));
 };
 
 /** The list lies over everything, where there is more room: drawers would cut it off. */
 const placeBy = (field: HTMLInputElement): CSSProperties => {
-  const box = field.getBoundingClientRect(), below = window.innerHeight - box.bottom, up = below < 240 && box.top > below;
-  return { left: Math.min(box.left, window.innerWidth - 230), maxHeight: Math.min(300, (up ? box.top : below) - 12), ...(up ? { bottom: window.innerHeight - box.top + 2 } : { top: box.bottom + 2 }) };
+  const box = field.getBoundingClientRect(),
+    below = window.innerHeight - box.bottom,
+    up = below < 240 && box.top > below;
+  return {
+    left: Math.min(box.left, window.innerWidth - 230),
+    maxHeight: Math.min(300, (up ? box.top : below) - 12),
+    ...(up ? { bottom: window.innerHeight - box.top + 2 } : { top: box.bottom + 2 }),
+  };
 };
 
 /** A choice among many within a sentence: a field that finds what one types. */
-export const SearchPick = <T extends string>({ label, value, options, onPick, broken }: { label: string; value: T; options: readonly Choice<T>[]; onPick: (v: T) => void; broken: boolean }) => {
+export const SearchPick = <T extends string>({
+  label,
+  value,
+  options,
+  onPick,
+  broken,
+}: {
+  label: string;
+  value: T;
+  options: readonly Choice<T>[];
+  onPick: (v: T) => void;
+  broken: boolean;
+}) => {
   const [typed, setTyped] = useState<string | null>(null);
   const [place, setPlace] = useState<CSSProperties>({});
   const [field, setField] = useState<HTMLInputElement | null>(null);
-  const now = options.find((o) => o.value === value) ?? null, list = typed === null ? [...options] : found(options, typed);
-  const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps } = useCombobox<Choice<T>>({
-    items: list, selectedItem: now, itemToString: (o) => o?.words ?? "", inputValue: typed ?? now?.words ?? "removed", defaultHighlightedIndex: 0,
-    onInputValueChange: ({ type, inputValue }) => { if (type === useCombobox.stateChangeTypes.InputChange) setTyped(inputValue); },
-    onIsOpenChange: ({ isOpen: open }) => { if (!open) setTyped(null); else if (field) setPlace(placeBy(field)); },
-    onSelectedItemChange: ({ selectedItem }) => { if (selectedItem && selectedItem.value !== value) onPick(selectedItem.value); setTyped(null); },
-    stateReducer: (state, { type, changes }) => (type === useCombobox.stateChangeTypes.InputBlur || type === useCombobox.stateChangeTypes.InputKeyDownEscape ? { ...changes, selectedItem: state.selectedItem } : changes),
+  const now = options.find((o) => o.value === value) ?? null,
+    list = typed === null ? [...options] : found(options, typed);
+  const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps } = useCombobox<
+    Choice<T>
+  >({
+    items: list,
+    selectedItem: now,
+    itemToString: (o) => o?.words ?? "",
+    inputValue: typed ?? now?.words ?? "removed",
+    defaultHighlightedIndex: 0,
+    onInputValueChange: ({ type, inputValue }) => {
+      if (type === useCombobox.stateChangeTypes.InputChange) setTyped(inputValue);
+    },
+    onIsOpenChange: ({ isOpen: open }) => {
+      if (!open) setTyped(null);
+      else if (field) setPlace(placeBy(field));
+    },
+    onSelectedItemChange: ({ selectedItem }) => {
+      if (selectedItem && selectedItem.value !== value) onPick(selectedItem.value);
+      setTyped(null);
+    },
+    stateReducer: (state, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.InputBlur ||
+      type === useCombobox.stateChangeTypes.InputKeyDownEscape
+        ? { ...changes, selectedItem: state.selectedItem }
+        : changes,
   });
   const words = typed ?? now?.words ?? "removed";
   return (
     <span className="search-pick">
-      <input {...getInputProps({ ref: setField, "aria-label": label, onFocus: (e) => e.currentTarget.select(), onKeyDown: (e) => e.stopPropagation() })} className={`word${broken ? " broken" : ""}`} size={Math.max(6, words.length)} spellCheck={false} autoComplete="off" />
-      {createPortal(<ul {...getMenuProps({ "aria-label": label }, { suppressRefError: true })} className={`search-list${isOpen ? " open" : ""}`} style={place}>
-        {isOpen && list.map((o, index) => <li key={o.value} {...getItemProps({ item: o, index })} className={`${index === highlightedIndex ? "at" : ""}${o.value === value ? " now" : ""}`}>{o.words}</li>)}
-        {isOpen && list.length === 0 && <li className="quiet">nothing of that name</li>}
-      </ul>, document.body)}
+      <input
+        {...getInputProps({
+          ref: setField,
+          "aria-label": label,
+          onFocus: (e) => e.currentTarget.select(),
+          onKeyDown: (e) => e.stopPropagation(),
+        })}
+        className={`word${broken ? " broken" : ""}`}
+        size={Math.max(6, words.length)}
+        spellCheck={false}
+        autoComplete="off"
+      />
+      {createPortal(
+        <ul
+          {...getMenuProps({ "aria-label": label }, { suppressRefError: true })}
+          className={`search-list${isOpen ? " open" : ""}`}
+          style={place}
+        >
+          {isOpen &&
+            list.map((o, index) => (
+              <li
+                key={o.value}
+                {...getItemProps({ item: o, index })}
+                className={`${index === highlightedIndex ? "at" : ""}${o.value === value ? " now" : ""}`}
+              >
+                {o.words}
+              </li>
+            ))}
+          {isOpen && list.length === 0 && <li className="quiet">nothing of that name</li>}
+        </ul>,
+        document.body,
+      )}
     </span>
   );
 };

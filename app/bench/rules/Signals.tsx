@@ -13,16 +13,59 @@ export const Signals = () => {
   const [naming, setNaming] = useState<string | null>(null);
   return (
     <div className="signals" role="group" aria-label="Signals">
-      <span className="quiet" title="What this piece can tell whatever contains it">Signals</span>
+      <span className="quiet" title="What this piece can tell whatever contains it">
+        Signals
+      </span>
       {inOrder(piece.signals).map((s) => (
         <span key={s.id} className="signal">
-          {naming === s.id
-            ? <NameField value={s.name} label="Name of the signal" onDone={(name) => { setNaming(null); if (name !== null) session.edit(renameSignal(piece, s.id, name)); }} />
-            : <button type="button" className="plain-name" title="Double-click or F2 to rename" onDoubleClick={() => setNaming(s.id)} onKeyDown={(e) => { if (e.key === "F2" || e.key === "Enter") { e.preventDefault(); e.stopPropagation(); setNaming(s.id); } }}>{s.name}</button>}
-          <button type="button" className="tool small" aria-label={`Remove signal ${s.name}`} onClick={() => { session.edit(removeSignal(piece, s.id)); }}><Icon name="close" size={11} /></button>
+          {naming === s.id ? (
+            <NameField
+              value={s.name}
+              label="Name of the signal"
+              onDone={(name) => {
+                setNaming(null);
+                if (name !== null) session.edit(renameSignal(piece, s.id, name));
+              }}
+            />
+          ) : (
+            <button
+              type="button"
+              className="plain-name"
+              title="Double-click or F2 to rename"
+              onDoubleClick={() => setNaming(s.id)}
+              onKeyDown={(e) => {
+                if (e.key === "F2" || e.key === "Enter") {
+                  e.preventDefault();
+                  e.stopPropagation();
+                  setNaming(s.id);
+                }
+              }}
+            >
+              {s.name}
+            </button>
+          )}
+          <button
+            type="button"
+            className="tool small"
+            aria-label={`Remove signal ${s.name}`}
+            onClick={() => {
+              session.edit(removeSignal(piece, s.id));
+            }}
+          >
+            <Icon name="close" size={11} />
+          </button>
         </span>
       ))}
-      <button type="button" className="add-line" onClick={() => { const made = addSignal(piece, "signal"); if (session.edit(made.change)) setNaming(made.id); }}>+ signal</button>
+      <button
+        type="button"
+        className="add-line"
+        onClick={() => {
+          const made = addSignal(piece, "signal");
+          if (session.edit(made.change)) setNaming(made.id);
+        }}
+      >
+        + signal
+      </button>
     </div>
   );
 };

@@ -5,10 +5,20 @@ import { Swatch } from "../../common/Icon";
 import { Menu } from "../../common/Menu";
 
 /** The condition of a rule as a sentence; opens to tick the values it allows. */
-export const WhilePart = ({ piece, when, onChange }: { piece: Piece; when: Condition; onChange: (c: Condition) => void }) => {
+export const WhilePart = ({
+  piece,
+  when,
+  onChange,
+}: {
+  piece: Piece;
+  when: Condition;
+  onChange: (c: Condition) => void;
+}) => {
   const toggle = (trait: string, value: string, all: readonly string[]) => {
     const now = when[trait] ?? [];
-    const next = now.includes(value) ? now.filter((v) => v !== value) : all.filter((v) => v === value || now.includes(v));
+    const next = now.includes(value)
+      ? now.filter((v) => v !== value)
+      : all.filter((v) => v === value || now.includes(v));
     const { [trait]: _old, ...rest } = when;
     onChange(next.length === 0 || next.length === all.length ? rest : { ...rest, [trait]: next });
   };
@@ -16,15 +26,52 @@ export const WhilePart = ({ piece, when, onChange }: { piece: Piece; when: Condi
   const gone = Object.keys(when).filter((t) => !piece.traits[t]);
   return (
     <Dropdown autoClose="outside">
-      <Dropdown.Toggle as="button" type="button" className={`word${gone.length ? " broken" : ""}`} aria-label="While">{words ? `while ${words}` : "in every variant"}</Dropdown.Toggle>
+      <Dropdown.Toggle
+        as="button"
+        type="button"
+        className={`word${gone.length ? " broken" : ""}`}
+        aria-label="While"
+      >
+        {words ? `while ${words}` : "in every variant"}
+      </Dropdown.Toggle>
       <Menu className="while-menu">
-        {traitsOf(piece).length === 0 && <p className="px-3 m-0 quiet">The piece has no traits yet.</p>}
-        {gone.map((t) => <Dropdown.Item key={t} as="button" type="button" onClick={() => { const { [t]: _gone, ...rest } = when; onChange(rest); }}>Forget the removed trait</Dropdown.Item>)}
+        {traitsOf(piece).length === 0 && (
+          <p className="px-3 m-0 quiet">The piece has no traits yet.</p>
+        )}
+        {gone.map((t) => (
+          <Dropdown.Item
+            key={t}
+            as="button"
+            type="button"
+            onClick={() => {
+              const { [t]: _gone, ...rest } = when;
+              onChange(rest);
+            }}
+          >
+            Forget the removed trait
+          </Dropdown.Item>
+        ))}
         {traitsOf(piece).map((t) => (
           <fieldset key={t.id}>
-            <legend><Swatch pattern={t.pattern} /> {t.name} is</legend>
+            <legend>
+              <Swatch pattern={t.pattern} /> {t.name} is
+            </legend>
             {valuesOf(t).map((v) => (
-              <label key={v.id}><input type="checkbox" className="form-check-input" checked={when[t.id]?.includes(v.id) ?? false} onChange={() => toggle(t.id, v.id, valuesOf(t).map((x) => x.id))} /> {v.name}</label>
+              <label key={v.id}>
+                <input
+                  type="checkbox"
+                  className="form-check-input"
+                  checked={when[t.id]?.includes(v.id) ?? false}
+                  onChange={() =>
+                    toggle(
+                      t.id,
+                      v.id,
+                      valuesOf(t).map((x) => x.id),
+                    )
+                  }
+                />{" "}
+                {v.name}
+              </label>
             ))}
           </fieldset>
         ))}

@@ -4,10 +4,21 @@ import { inOrder, ROOT } from "#core/project";
 import type { Id, Piece, Rule, Variant } from "#core/project";
 
 export type Grouping = "order" | "layer" | "trigger";
-export interface Listing { /** only rules on these layers, or that set something in these copies */ readonly layers: readonly Id[] | null; /** only rules that may fire in this variant */ readonly variant: Variant | null; readonly grouping: Grouping }
-export interface RuleGroup { readonly key: string; readonly name: string; readonly rules: readonly Rule[] }
+export interface Listing {
+  /** only rules on these layers, or that set something in these copies */ readonly layers:
+    readonly Id[] | null;
+  /** only rules that may fire in this variant */ readonly variant: Variant | null;
+  readonly grouping: Grouping;
+}
+export interface RuleGroup {
+  readonly key: string;
+  readonly name: string;
+  readonly rules: readonly Rule[];
+}
 
-const concerns = (rule: Rule, layers: readonly Id[]): boolean => layers.includes(rule.source ?? ROOT) || rule.effects.some((e) => e.type === "nested" && layers.includes(e.layer));
+const concerns = (rule: Rule, layers: readonly Id[]): boolean =>
+  layers.includes(rule.source ?? ROOT) ||
+  rule.effects.some((e) => e.type === "nested" && layers.includes(e.layer));
 
 const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 
@@ -16,10 +27,19 @@ export const listed = (piece: Piece, { layers, variant, grouping }: Listing): Ru
   const groups = new Map<string, { name: string; rules: Rule[] }>();
   for (const rule of inOrder(piece.rules)) {
     if ((layers && !concerns(rule, layers)) || (variant && !meets(rule.when, variant))) continue;
-    const source = rule.source === null ? "The whole piece" : (piece.layers[rule.source]?.name ?? "A removed layer");
-    const [key, name] = grouping === "layer" ? [rule.source ?? ROOT, source] : grouping === "trigger" ? [rule.trigger.type, capital(triggerText(rule.trigger.type))] : ["", ""];
+    const source =
+      rule.source === null
+        ? "The whole piece"
+        : (piece.layers[rule.source]?.name ?? "A removed layer");
+    const [key, name] =
+      grouping === "layer"
+        ? [rule.source ?? ROOT, source]
+        : grouping === "trigger"
+          ? [rule.trigger.type, capital(triggerText(rule.trigger.type))]
+          : ["", ""];
     const group = groups.get(key);
-    if (group) group.rules.push(rule); else groups.set(key, { name, rules: [rule] });
+    if (group) group.rules.push(rule);
+    else groups.set(key, { name, rules: [rule] });
   }
   return [...groups].map(([key, group]) => ({ key, ...group }));
 };

@@ -28,16 +28,34 @@ interface Props {
   onCancel: (by?: Way) => void;
 }
 
-const hasPanel = (row: Row): boolean => row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
+const hasPanel = (row: Row): boolean =>
+  row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
 
 /** Choosing one of several words: letters that are typed look for them, Enter keeps, a click keeps at once. */
-const ChoiceEditor = ({ row, said, start, onCommit, onCancel }: { row: Row; said: Said | undefined; start: string; onCommit: Props["onCommit"]; onCancel: Props["onCancel"] }) => {
+const ChoiceEditor = ({
+  row,
+  said,
+  start,
+  onCommit,
+  onCancel,
+}: {
+  row: Row;
+  said: Said | undefined;
+  start: string;
+  onCommit: Props["onCommit"];
+  onCancel: Props["onCancel"];
+}) => {
   const choices = row.choices ?? [];
   const field = useRef<HTMLSelectElement>(null);
   const finished = useRef(false);
   const typed = useRef(start.toLowerCase());
-  const beginning = (text: string) => choices.findIndex((c) => c.words.toLowerCase().startsWith(text));
-  const [at, setAt] = useState(() => (start === "" ? choices.findIndex((c) => sameSaid(c.value, said)) : beginning(start.toLowerCase())));
+  const beginning = (text: string) =>
+    choices.findIndex((c) => c.words.toLowerCase().startsWith(text));
+  const [at, setAt] = useState(() =>
+    start === ""
+      ? choices.findIndex((c) => sameSaid(c.value, said))
+      : beginning(start.toLowerCase()),
+  );
   useEffect(() => field.current?.focus(), []);
   const commit = (index: number, by: Way) => {
     const words = choices[index]?.words;
@@ -48,18 +66,35 @@ const ChoiceEditor = ({ row, said, start, onCommit, onCancel }: { row: Row; said
     e.stopPropagation();
     if (e.key === "Enter") commit(at, "down");
     else if (e.key === "Tab") commit(at, e.shiftKey ? "left" : "right");
-    else if (e.key === "Escape") { finished.current = true; onCancel(); }
-    else if (e.key.length === 1 && e.key !== " " && !e.ctrlKey && !e.metaKey && !e.altKey) {
-      const next = typed.current + e.key.toLowerCase(), found = beginning(next);
+    else if (e.key === "Escape") {
+      finished.current = true;
+      onCancel();
+    } else if (e.key.length === 1 && e.key !== " " && !e.ctrlKey && !e.metaKey && !e.altKey) {
+      const next = typed.current + e.key.toLowerCase(),
+        found = beginning(next);
       typed.current = found >= 0 ? next : e.key.toLowerCase();
       setAt(found >= 0 ? found : Math.max(-1, beginning(typed.current)));
     } else return;
     e.preventDefault();
   };
   return (
-    <select ref={field} className="cell-field" value={at} aria-label={row.label} onKeyDown={onKeyDown} onBlur={() => { if (!finished.current) onCancel("away"); }} onChange={(e) => commit(Number(e.target.value), "stay")}>
+    <select
+      ref={field}
+      className="cell-field"
+      value={at}
+      aria-label={row.label}
+      onKeyDown={onKeyDown}
+      onBlur={() => {
+        if (!finished.current) onCancel("away");
+      }}
+      onChange={(e) => commit(Number(e.target.value), "stay")}
+    >
       {at < 0 && <option value={-1}>–</option>}
-      {choices.map((c, i) => <option key={i} value={i}>{c.words}</option>)}
+      {choices.map((c, i) => (
+        <option key={i} value={i}>
+          {c.words}
+        </option>
+      ))}
     </select>
   );
 };
@@ -95,7 +130,8 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
   const onKeyDown = (e: KeyboardEvent) => {
     e.stopPropagation();
     if (e.key === "Enter" && !(e.target instanceof HTMLButtonElement)) commit("down");
-    else if (e.key === "Tab" && e.target === field.current && !hasPanel(row)) commit(e.shiftKey ? "left" : "right");
+    else if (e.key === "Tab" && e.target === field.current && !hasPanel(row))
+      commit(e.shiftKey ? "left" : "right");
     else if (e.key === "Escape") {
       finished.current = true;
       onCancel();
@@ -106,27 +142,100 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
     } else return;
     e.preventDefault();
   };
-  if (row.choices) return <ChoiceEditor row={row} said={cell.said} start={start ?? ""} onCommit={onCommit} onCancel={onCancel} />;
+  if (row.choices)
+    return (
+      <ChoiceEditor
+        row={row}
+        said={cell.said}
+        start={start ?? ""}
+        onCommit={onCommit}
+        onCancel={onCancel}
+      />
+    );
   const done = () => commit("stay");
   const panel = () => {
     switch (row.type.is) {
-      case "colour": case "fill": return <FillPanel type={row.type} said={cell.said} fill={(cell.value ?? "none") as Fill} onLive={live} onDone={done} onKeyDown={onKeyDown} />;
-      case "shadows": return <ShadowPanel type={row.type} said={cell.said} shadows={(cell.value ?? []) as readonly Shadow[]} onLive={live} onDone={done} onKeyDown={onKeyDown} />;
-      case "asset": return (
-        <Panel label={row.label} width={292} height={356} onKeyDown={onKeyDown}>
-          <div className="panel-body"><AssetPart of={row.type.of} chosen={typeof cell.said === "string" ? cell.said : ""} onPick={(id) => live(id as Value)} /></div>
-          <div className="panel-foot"><button type="button" className="btn btn-sm btn-link p-0" onClick={() => live("")}>None</button><button type="button" className="btn btn-sm btn-primary" onClick={done}>Done</button></div>
-        </Panel>
-      );
+      case "colour":
+      case "fill":
+        return (
+          <FillPanel
+            type={row.type}
+            said={cell.said}
+            fill={(cell.value ?? "none") as Fill}
+            onLive={live}
+            onDone={done}
+            onKeyDown={onKeyDown}
+          />
+        );
+      case "shadows":
+        return (
+          <ShadowPanel
+            type={row.type}
+            said={cell.said}
+            shadows={(cell.value ?? []) as readonly Shadow[]}
+            onLive={live}
+            onDone={done}
+            onKeyDown={onKeyDown}
+          />
+        );
+      case "asset":
+        return (
+          <Panel label={row.label} width={292} height={356} onKeyDown={onKeyDown}>
+            <div className="panel-body">
+              <AssetPart
+                of={row.type.of}
+                chosen={typeof cell.said === "string" ? cell.said : ""}
+                onPick={(id) => live(id as Value)}
+              />
+            </div>
+            <div className="panel-foot">
+              <button type="button" className="btn btn-sm btn-link p-0" onClick={() => live("")}>
+                None
+              </button>
+              <button type="button" className="btn btn-sm btn-primary" onClick={done}>
+                Done
+              </button>
+            </div>
+          </Panel>
+        );
       default: {
         const any = Object.values(project.tokens).some((t) => tokensFor(row.type).includes(t.type));
-        return any && <Panel label="Tokens" width={210} height={150} onKeyDown={onKeyDown}><div className="panel-body"><TokenPart type={row.type} said={cell.said} onPick={(said) => { finished.current = true; onLive(said); onKeep("stay"); }} /></div></Panel>;
+        return (
+          any && (
+            <Panel label="Tokens" width={210} height={150} onKeyDown={onKeyDown}>
+              <div className="panel-body">
+                <TokenPart
+                  type={row.type}
+                  said={cell.said}
+                  onPick={(said) => {
+                    finished.current = true;
+                    onLive(said);
+                    onKeep("stay");
+                  }}
+                />
+              </div>
+            </Panel>
+          )
+        );
       }
     }
   };
   return (
-    <span className="cell-edit" onBlur={(e) => { if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) leave(); }}>
-      <input ref={field} className="cell-field" value={text} aria-label={row.label} spellCheck={row.type.is === "text"} onChange={(e) => setTyped(e.target.value)} onKeyDown={onKeyDown} />
+    <span
+      className="cell-edit"
+      onBlur={(e) => {
+        if (!finished.current && !e.currentTarget.contains(e.relatedTarget)) leave();
+      }}
+    >
+      <input
+        ref={field}
+        className="cell-field"
+        value={text}
+        aria-label={row.label}
+        spellCheck={row.type.is === "text"}
+        onChange={(e) => setTyped(e.target.value)}
+        onKeyDown={onKeyDown}
+      />
       {panel()}
     </span>
   );

@@ -1,6 +1,10 @@
 /** Cells as text that spreadsheets understand: tabs between columns, line feeds between rows; quoted where needed (RFC 4180 with tabs). */
 export const toText = (cells: readonly (readonly string[])[]): string =>
-  cells.map((row) => row.map((c) => (/[\t\n"]/.test(c) ? `"${c.replaceAll('"', '""')}"` : c)).join("\t")).join("\n");
+  cells
+    .map((row) =>
+      row.map((c) => (/[\t\n"]/.test(c) ? `"${c.replaceAll('"', '""')}"` : c)).join("\t"),
+    )
+    .join("\n");
 
 /** Reads such a text back into rows of cells. */
 export const fromText = (text: string): string[][] => {
@@ -11,10 +15,14 @@ export const fromText = (text: string): string[][] => {
     if (source[i] === '"') {
       for (i++; i < source.length; i++) {
         if (source[i] !== '"') cell += source[i];
-        else if (source[i + 1] === '"') { cell += '"'; i++; } else break;
+        else if (source[i + 1] === '"') {
+          cell += '"';
+          i++;
+        } else break;
       }
       i++;
-    } else while (i < source.length && source[i] !== "\t" && source[i] !== "\n") cell += source[i++];
+    } else
+      while (i < source.length && source[i] !== "\t" && source[i] !== "\n") cell += source[i++];
     rows.at(-1)?.push(cell);
     if (source[i] === "\n") rows.push([]);
     i++;

@@ -2,7 +2,15 @@ import { boundValue, originOf, restOf, tokensFor, traitsOf, valuesIn, valuesOf }
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
 import type { Layer, Option, Piece, Project, Token, Variant } from "#core/project";
-import { isBound, OPTION, parseValue, propertiesOf, property, showValue, TRAIT } from "#core/properties";
+import {
+  isBound,
+  OPTION,
+  parseValue,
+  propertiesOf,
+  property,
+  showValue,
+  TRAIT,
+} from "#core/properties";
 import { familiesOf, tokenWords } from "../../common/tokens";
 import type { PropertyGroup, Said, Value, ValueType } from "#core/properties";
 
@@ -20,37 +28,102 @@ export interface Row {
   readonly mode: "widthMode" | "heightMode" | null;
 }
 
-export const groupNames: Readonly<Record<PropertyGroup, string>> = { place: "Place and size", arrange: "Arrangement", paint: "Paint", border: "Border", text: "Text", meaning: "Meaning", copy: "This copy" };
+export const groupNames: Readonly<Record<PropertyGroup, string>> = {
+  place: "Place and size",
+  arrange: "Arrangement",
+  paint: "Paint",
+  border: "Border",
+  text: "Text",
+  meaning: "Meaning",
+  copy: "This copy",
+};
 
-const styleChoices = (project: Project) =>
-  [{ value: "" as Said, words: "none" }, ...inOrder(project.tokens).filter((t) => t.type === "style").map((t) => ({ value: { token: t.id } as Said, words: tokenWords(t) }))];
+const styleChoices = (project: Project) => [
+  { value: "" as Said, words: "none" },
+  ...inOrder(project.tokens)
+    .filter((t) => t.type === "style")
+    .map((t) => ({ value: { token: t.id } as Said, words: tokenWords(t) })),
+];
 
 const asChoices = (project: Project, type: ValueType): Row["choices"] =>
-  type.is === "family" ? familiesOf(project).map((f) => ({ value: f, words: f })) : type.is === "style" ? styleChoices(project) : type.is === "choice" ? type.of.map((o) => ({ value: o, words: o })) : type.is === "flag" ? [{ value: true, words: "yes" }, { value: false, words: "no" }] : null;
+  type.is === "family"
+    ? familiesOf(project).map((f) => ({ value: f, words: f }))
+    : type.is === "style"
+      ? styleChoices(project)
+      : type.is === "choice"
+        ? type.of.map((o) => ({ value: o, words: o }))
+        : type.is === "flag"
+          ? [
+              { value: true, words: "yes" },
+              { value: false, words: "no" },
+            ]
+          : null;
 
 type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
 
 /** How an option is set; one that shows a nested copy's own trait or option to the outside takes after that. */
-const optionRow = (project: Project, component: Piece, o: Option, pieces: Row["choices"], depth = 0): OptionRow | null => {
-  const layer = component.layers[o.layer], own = component.looks[BASE]?.changes[o.layer]?.[o.key];
+const optionRow = (
+  project: Project,
+  component: Piece,
+  o: Option,
+  pieces: Row["choices"],
+  depth = 0,
+): OptionRow | null => {
+  const layer = component.layers[o.layer],
+    own = component.looks[BASE]?.changes[o.layer]?.[o.key];
   if (!layer || depth > 8) return null;
   if (o.key.startsWith(TRAIT) || o.key.startsWith(OPTION)) {
     const inner = project.pieces[String(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
-    const trait = inner?.traits[o.key.slice(TRAIT.length)], option = inner?.options[o.key.slice(OPTION.length)];
-    if (o.key.startsWith(TRAIT)) return trait ? { type: { is: "reference" }, choices: valuesOf(trait).map((v) => ({ value: v.id as Said, words: v.name })), inherent: own ?? restOf(trait) } : null;
+    const trait = inner?.traits[o.key.slice(TRAIT.length)],
+      option = inner?.options[o.key.slice(OPTION.length)];
+    if (o.key.startsWith(TRAIT))
+      return trait
+        ? {
+            type: { is: "reference" },
+            choices: valuesOf(trait).map((v) => ({ value: v.id as Said, words: v.name })),
+            inherent: own ?? restOf(trait),
+          }
+        : null;
     const nested = inner && option ? optionRow(project, inner, option, pieces, depth + 1) : null;
     return nested && { ...nested, inherent: own ?? nested.inherent };
   }
-  const type: ValueType = o.key === "component" ? { is: "reference" } : (property(o.key)?.type ?? { is: "text" });
-  return { type, choices: o.key === "component" ? pieces : asChoices(project, type), inherent: own ?? property(o.key)?.fallback };
+  const type: ValueType =
+    o.key === "component" ? { is: "reference" } : (property(o.key)?.type ?? { is: "text" });
+  return {
+    type,
+    choices: o.key === "component" ? pieces : asChoices(project, type),
+    inherent: own ?? property(o.key)?.fallback,
+  };
 };
 
-const copyRows = (project: Project, component: Piece | undefined, candidates: readonly Piece[]): Row[] => {
+const copyRows = (
+  project: Project,
+  component: Piece | undefined,
+  candidates: readonly Piece[],
+): Row[] => {
   const pieces = candidates.map((c) => ({ value: c.id as Said, words: c.name }));
-  const rows: Row[] = [{ key: "component", label: "component", group: "copy", type: { is: "reference" }, choices: pieces, inherent: undefined, mode: null }];
+  const rows: Row[] = [
+    {
+      key: "component",
+      label: "component",
+      group: "copy",
+      type: { is: "reference" },
+      choices: pieces,
+      inherent: undefined,
+      mode: null,
+    },
+  ];
   if (!component) return rows;
   for (const t of traitsOf(component)) {
-    rows.push({ key: TRAIT + t.id, label: `starts with ${t.name}`, group: "copy", type: { is: "reference" }, choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })), inherent: restOf(t), mode: null });
+    rows.push({
+      key: TRAIT + t.id,
+      label: `starts with ${t.name}`,
+      group: "copy",
+      type: { is: "reference" },
+      choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })),
+      inherent: restOf(t),
+      mode: null,
+    });
   }
   for (const o of inOrder(component.options)) {
     const row = optionRow(project, component, o, pieces);
@@ -60,10 +133,18 @@ const copyRows = (project: Project, component: Piece | undefined, candidates: re
 };
 
 /** The rows for a layer; those that mean nothing for it (gap without an arrangement, say) are left out. */
-export const rowsFor = (project: Project, piece: Piece, layer: Layer, variants: readonly Variant[], candidates: readonly Piece[]): Row[] => {
+export const rowsFor = (
+  project: Project,
+  piece: Piece,
+  layer: Layer,
+  variants: readonly Variant[],
+  candidates: readonly Piece[],
+): Row[] => {
   const all = variants.map((v) => valuesIn(project, piece, v, layer));
   const parent = layer.parent === null ? undefined : piece.layers[layer.parent];
-  const arranged = parent !== undefined && variants.some((v) => valuesIn(project, piece, v, parent).arrange !== "free");
+  const arranged =
+    parent !== undefined &&
+    variants.some((v) => valuesIn(project, piece, v, parent).arrange !== "free");
   const fits = (key: string): boolean => {
     if (key === "widthMode" || key === "heightMode") return false;
     if (key === "grow" || key === "floats") return arranged;
@@ -72,8 +153,19 @@ export const rowsFor = (project: Project, piece: Piece, layer: Layer, variants: 
     return key !== "stack" || parent !== undefined;
   };
   const rows = propertiesOf(layer.kind)
-    .filter((p) => p.type.is !== "reference" && fits(p.key) && (!p.applies || all.some((v) => p.applies?.(v))))
-    .map((p): Row => ({ key: p.key, label: p.label, group: p.group, type: p.type, choices: asChoices(project, p.type), inherent: undefined, mode: p.key === "width" ? "widthMode" : p.key === "height" ? "heightMode" : null }));
+    .filter(
+      (p) =>
+        p.type.is !== "reference" && fits(p.key) && (!p.applies || all.some((v) => p.applies?.(v))),
+    )
+    .map((p): Row => ({
+      key: p.key,
+      label: p.label,
+      group: p.group,
+      type: p.type,
+      choices: asChoices(project, p.type),
+      inherent: undefined,
+      mode: p.key === "width" ? "widthMode" : p.key === "height" ? "heightMode" : null,
+    }));
   if (layer.kind !== "instance") return rows;
   const component = project.pieces[String(all[0]?.component ?? "")];
   return [...copyRows(project, component, candidates), ...rows];
@@ -89,60 +181,118 @@ export interface Cell {
   readonly token: Token | "gone" | null;
 }
 
-export const sameSaid = (a: Said | undefined, b: Said | undefined): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+export const sameSaid = (a: Said | undefined, b: Said | undefined): boolean =>
+  a === b || JSON.stringify(a) === JSON.stringify(b);
 
 export const wordsFor = (project: Project, row: Row, said: Said | undefined): string => {
   if (said === undefined) return "";
   const choice = row.choices?.find((c) => sameSaid(c.value, said));
   if (choice) return choice.words;
-  if (isBound(said)) return project.tokens[said.token] ? tokenWords(project.tokens[said.token] as Token) : "a removed token";
+  if (isBound(said))
+    return project.tokens[said.token]
+      ? tokenWords(project.tokens[said.token] as Token)
+      : "a removed token";
   if (row.type.is === "reference") return "a removed one";
-  const id = row.type.is === "asset" ? said : typeof said === "object" && "fit" in said ? said.picture : null;
-  if (typeof id === "string") return id === "" ? "none" : (project.assets[id]?.name ?? "a removed one");
+  const id =
+    row.type.is === "asset"
+      ? said
+      : typeof said === "object" && "fit" in said
+        ? said.picture
+        : null;
+  if (typeof id === "string")
+    return id === "" ? "none" : (project.assets[id]?.name ?? "a removed one");
   return showValue(said);
 };
 
-export const cellOf = (project: Project, piece: Piece, layer: Layer, row: Row, variant: Variant): Cell => {
+export const cellOf = (
+  project: Project,
+  piece: Piece,
+  layer: Layer,
+  row: Row,
+  variant: Variant,
+): Cell => {
   const mode = row.mode && originOf(project, piece, variant, layer, row.mode);
-  if (mode && mode.value !== "fixed") return { origin: mode, said: mode.value, value: valuesIn(project, piece, variant, layer)[row.key], text: String(mode.value), token: null };
+  if (mode && mode.value !== "fixed")
+    return {
+      origin: mode,
+      said: mode.value,
+      value: valuesIn(project, piece, variant, layer)[row.key],
+      text: String(mode.value),
+      token: null,
+    };
   const origin = originOf(project, piece, variant, layer, row.key);
   const said = origin.value ?? row.inherent;
-  const token = isBound(said) && row.type.is !== "style" ? (project.tokens[said.token] ?? "gone") : null;
-  return { origin, said, value: said === undefined ? undefined : boundValue(project.tokens, row.type, said), text: wordsFor(project, row, said), token };
+  const token =
+    isBound(said) && row.type.is !== "style" ? (project.tokens[said.token] ?? "gone") : null;
+  return {
+    origin,
+    said,
+    value: said === undefined ? undefined : boundValue(project.tokens, row.type, said),
+    text: wordsFor(project, row, said),
+    token,
+  };
 };
 
 /** Finds the token a text names, by its whole name or its name alone, among those that suit the row. */
 const tokenNamed = (project: Project, row: Row, word: string): Token | undefined => {
   const suited = Object.values(project.tokens).filter((t) => tokensFor(row.type).includes(t.type));
-  return suited.find((t) => tokenWords(t).toLowerCase() === word) ?? suited.find((t) => t.name.toLowerCase() === word);
+  return (
+    suited.find((t) => tokenWords(t).toLowerCase() === word) ??
+    suited.find((t) => t.name.toLowerCase() === word)
+  );
 };
 
-export type ReadCell = { readonly ok: true; readonly values: Record<string, Said> } | { readonly ok: false; readonly error: string };
+export type ReadCell =
+  | { readonly ok: true; readonly values: Record<string, Said> }
+  | { readonly ok: false; readonly error: string };
 
 /** Reads what was typed into a row, as the values it sets. The name of a token binds the row to it. */
-export const readCell = (project: Project, row: Row, text: string, current: Value | undefined): ReadCell => {
+export const readCell = (
+  project: Project,
+  row: Row,
+  text: string,
+  current: Value | undefined,
+): ReadCell => {
   const word = text.trim().toLowerCase();
-  const put = (said: Said) => ({ ok: true, values: { [row.key]: said, ...(row.mode ? { [row.mode]: "fixed" } : {}) } }) as const;
+  const put = (said: Said) =>
+    ({
+      ok: true,
+      values: { [row.key]: said, ...(row.mode ? { [row.mode]: "fixed" } : {}) },
+    }) as const;
   if (row.mode) {
     const mode = ["fit", "stretch"].find((m) => word !== "" && m.startsWith(word));
     if (mode) return { ok: true, values: { [row.mode]: mode } };
   }
   if (row.choices && row.type.is !== "choice" && row.type.is !== "flag") {
-    const found = row.choices.find((c) => c.words.toLowerCase() === word) ?? row.choices.find((c) => word !== "" && c.words.toLowerCase().startsWith(word));
-    return found ? put(found.value) : { ok: false, error: `one of ${row.choices.map((c) => c.words).join(", ")}` };
+    const found =
+      row.choices.find((c) => c.words.toLowerCase() === word) ??
+      row.choices.find((c) => word !== "" && c.words.toLowerCase().startsWith(word));
+    return found
+      ? put(found.value)
+      : { ok: false, error: `one of ${row.choices.map((c) => c.words).join(", ")}` };
   }
   const token = word === "" ? undefined : tokenNamed(project, row, word);
   if (token) return put({ token: token.id });
   if (row.type.is === "asset") {
     const { of } = row.type;
-    const asset = Object.values(project.assets).find((a) => a.kind === of && a.name.toLowerCase() === word);
-    return asset || word === "none" || word === "" ? put(asset?.id ?? "") : { ok: false, error: `the project has no ${of} “${text.trim()}”` };
+    const asset = Object.values(project.assets).find(
+      (a) => a.kind === of && a.name.toLowerCase() === word,
+    );
+    return asset || word === "none" || word === ""
+      ? put(asset?.id ?? "")
+      : { ok: false, error: `the project has no ${of} “${text.trim()}”` };
   }
   const parsed = parseValue(row.type, text, current ?? 0);
-  if (!parsed.ok) return { ok: false, error: row.mode ? `${parsed.error}; or fit, or stretch` : parsed.error };
+  if (!parsed.ok)
+    return { ok: false, error: row.mode ? `${parsed.error}; or fit, or stretch` : parsed.error };
   return put(parsed.value);
 };
 
 /** Whether variants disagree about a row, or any look but the base says something about it. */
 export const differs = (piece: Piece, layer: Layer, row: Row): boolean =>
-  Object.values(piece.looks).some((l) => l.id !== BASE && (l.changes[layer.id]?.[row.key] !== undefined || (row.mode !== null && l.changes[layer.id]?.[row.mode] !== undefined)));
+  Object.values(piece.looks).some(
+    (l) =>
+      l.id !== BASE &&
+      (l.changes[layer.id]?.[row.key] !== undefined ||
+        (row.mode !== null && l.changes[layer.id]?.[row.mode] !== undefined)),
+  );

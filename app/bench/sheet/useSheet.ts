@@ -1,5 +1,14 @@
 import { useMemo, useState } from "react";
-import { boundValue, conditionText, originOf, sameCondition, scopesFor, specificity, suggestedScope, variantKey } from "#core/looks";
+import {
+  boundValue,
+  conditionText,
+  originOf,
+  sameCondition,
+  scopesFor,
+  specificity,
+  suggestedScope,
+  variantKey,
+} from "#core/looks";
 import { newId } from "#core/project";
 import type { Id, Layer, Piece, Variant } from "#core/project";
 import type { Said } from "#core/properties";
@@ -13,10 +22,17 @@ import type { Cell, Row } from "./rows";
 import type { Way } from "./CellEditor";
 import { tokenItems } from "./tokenItems";
 
-export interface Place { readonly row: number; readonly column: number }
+export interface Place {
+  readonly row: number;
+  readonly column: number;
+}
 
 /** What one does in the sheet: going about, choosing ranges, editing cells, copying, filling. */
-export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variants: readonly Variant[]) => {
+export const useSheet = (
+  layer: Layer | undefined,
+  rows: readonly Row[],
+  variants: readonly Variant[],
+) => {
   const project = useProject();
   const session = useSession();
   const store = useBenchStore();
@@ -35,11 +51,21 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
   const place: Place = { row: Math.max(0, Math.min(row, rows.length - 1)), column };
   const far = Math.max(0, Math.min(farRow, rows.length - 1));
   const inRows = (i: number) => i >= Math.min(place.row, far) && i <= Math.max(place.row, far);
-  const chosenColumns = useMemo(() => cards.map((v) => keys.indexOf(variantKey(piece, v))).filter((i) => i >= 0).sort((a, b) => a - b), [cards, keys, piece]);
+  const chosenColumns = useMemo(
+    () =>
+      cards
+        .map((v) => keys.indexOf(variantKey(piece, v)))
+        .filter((i) => i >= 0)
+        .sort((a, b) => a - b),
+    [cards, keys, piece],
+  );
 
   const setProblem = (problem: string | null) => put({ problem });
   const focus = () => setFocusing((n) => n + 1);
-  const bound = (p: Place): Place => ({ row: Math.max(0, Math.min(rows.length - 1, p.row)), column: Math.max(0, Math.min(variants.length - 1, p.column)) });
+  const bound = (p: Place): Place => ({
+    row: Math.max(0, Math.min(rows.length - 1, p.row)),
+    column: Math.max(0, Math.min(variants.length - 1, p.column)),
+  });
 
   const go = (p: Place) => {
     setRow(p.row);
@@ -54,7 +80,11 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     setFarRow(p.row);
     const [from, to] = [Math.min(place.column, p.column), Math.max(place.column, p.column)];
     const lead = variants[place.column];
-    if (lead) look(lead, variants.slice(from, to + 1).filter((v) => v !== lead));
+    if (lead)
+      look(
+        lead,
+        variants.slice(from, to + 1).filter((v) => v !== lead),
+      );
     focus();
   };
   const toggleColumn = (p: Place) => {
@@ -82,11 +112,21 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     setOpen(null);
     put({ editing: false, problem: null });
   };
-  const after = (by: Way): Place => bound({ row: place.row + (by === "down" ? 1 : 0), column: place.column + (by === "right" ? 1 : by === "left" ? -1 : 0) });
+  const after = (by: Way): Place =>
+    bound({
+      row: place.row + (by === "down" ? 1 : 0),
+      column: place.column + (by === "right" ? 1 : by === "left" ? -1 : 0),
+    });
   const keep = (by: Way) => {
     close();
     if (by === "stay") focus();
-    else if (by !== "away") { if (cards.length > 1) { setRow(after(by).row); setFarRow(after(by).row); focus(); } else go(after(by)); }
+    else if (by !== "away") {
+      if (cards.length > 1) {
+        setRow(after(by).row);
+        setFarRow(after(by).row);
+        focus();
+      } else go(after(by));
+    }
   };
   const commit = (r: Row, text: string, by: Way): boolean => {
     const next = read(r, variants[place.column] ?? {}, text);
@@ -99,7 +139,12 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
   const show = (r: Row, said: Said) => {
     const live = open?.live ?? `choose ${newId()}`;
     if (!open?.live) setOpen({ typed: open?.typed ?? null, live });
-    edits.set(Object.fromEntries(chosen.map((id) => [id, { [r.key]: said, ...(r.mode ? { [r.mode]: "fixed" } : {}) }])), live);
+    edits.set(
+      Object.fromEntries(
+        chosen.map((id) => [id, { [r.key]: said, ...(r.mode ? { [r.mode]: "fixed" } : {}) }]),
+      ),
+      live,
+    );
   };
   const cancel = (by?: Way) => {
     if (open?.live && by !== "away") session.cancel(open.live);
@@ -111,10 +156,21 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
     if (r.type.is !== "number") return;
     const next: Record<Id, Record<string, Said>> = {};
     for (const id of chosen) {
-      const other = session.project.pieces[piece.id]?.layers[id], now = session.project.pieces[piece.id];
-      const value = other && now && boundValue(session.project.tokens, r.type, originOf(session.project, now, variant, other, r.key).value ?? 0);
+      const other = session.project.pieces[piece.id]?.layers[id],
+        now = session.project.pieces[piece.id];
+      const value =
+        other &&
+        now &&
+        boundValue(
+          session.project.tokens,
+          r.type,
+          originOf(session.project, now, variant, other, r.key).value ?? 0,
+        );
       if (typeof value !== "number") continue;
-      const to = Math.min(r.type.max, Math.max(r.type.min, Math.round((value + steps * r.type.step) * 1e4) / 1e4));
+      const to = Math.min(
+        r.type.max,
+        Math.max(r.type.min, Math.round((value + steps * r.type.step) * 1e4) / 1e4),
+      );
       next[id] = { [r.key]: to, ...(r.mode ? { [r.mode]: "fixed" } : {}) };
     }
     put({ editing: true });
@@ -134,28 +190,49 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
   /** Takes back what the chosen cards say for themselves in the chosen rows. */
   const clear = () => {
     const list: { look: Id; layer: Id; key: string }[] = [];
-    for (const r of rows.filter((_, i) => inRows(i))) for (const v of cards) for (const id of chosen) {
-      const other = piece.layers[id];
-      for (const key of other ? (r.mode ? [r.key, r.mode] : [r.key]) : []) {
-        const origin = originOf(project, piece, v, other as Layer, key);
-        if (origin.own && origin.from !== null && !origin.styled) list.push({ look: origin.from, layer: id, key });
-      }
-    }
+    for (const r of rows.filter((_, i) => inRows(i)))
+      for (const v of cards)
+        for (const id of chosen) {
+          const other = piece.layers[id];
+          for (const key of other ? (r.mode ? [r.key, r.mode] : [r.key]) : []) {
+            const origin = originOf(project, piece, v, other as Layer, key);
+            if (origin.own && origin.from !== null && !origin.styled)
+              list.push({ look: origin.from, layer: id, key });
+          }
+        }
     if (list.length) edits.clearAll(list);
     else setProblem("These values are inherited here already: there is nothing to clear.");
   };
 
-  const copy = (): string => layer ? toText(rows.filter((_, i) => inRows(i)).map((r) => chosenColumns.map((c) => cellOf(project, piece, layer, r, variants[c] ?? {}).text))) : "";
+  const copy = (): string =>
+    layer
+      ? toText(
+          rows
+            .filter((_, i) => inRows(i))
+            .map((r) =>
+              chosenColumns.map((c) => cellOf(project, piece, layer, r, variants[c] ?? {}).text),
+            ),
+        )
+      : "";
 
   /** Writes cells from where one is; a single one into all that is chosen. What cannot be read is told, and nothing is changed then. */
   const paste = (text: string) => {
     const cells = fromText(text);
     const single = cells.length === 1 && cells[0]?.length === 1;
-    const from = Math.min(place.row, far), firstColumn = chosenColumns[0] ?? 0;
-    const columns = single ? chosenColumns : (cells[0] ?? []).map((_, i) => firstColumn + i).filter((c) => c < variants.length);
-    const targets = rows.map((r, i) => ({ r, i })).filter(({ i }) => (single ? inRows(i) : i >= from && i < from + cells.length));
+    const from = Math.min(place.row, far),
+      firstColumn = chosenColumns[0] ?? 0;
+    const columns = single
+      ? chosenColumns
+      : (cells[0] ?? []).map((_, i) => firstColumn + i).filter((c) => c < variants.length);
+    const targets = rows
+      .map((r, i) => ({ r, i }))
+      .filter(({ i }) => (single ? inRows(i) : i >= from && i < from + cells.length));
     // wide scopes first, so that a narrower one is not hidden by what is set after it
-    const order = columns.map((c) => ({ v: variants[c] as Variant, at: c - (single ? c : firstColumn) })).sort((a, b) => specificity(suggestedScope(piece, a.v)) - specificity(suggestedScope(piece, b.v)));
+    const order = columns
+      .map((c) => ({ v: variants[c] as Variant, at: c - (single ? c : firstColumn) }))
+      .sort(
+        (a, b) => specificity(suggestedScope(piece, a.v)) - specificity(suggestedScope(piece, b.v)),
+      );
     const all: { v: Variant; next: Record<Id, Record<string, Said>> }[] = [];
     for (const { v, at } of order) {
       const next: Record<Id, Record<string, Said>> = {};
@@ -168,7 +245,10 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
       if (Object.keys(next).length) all.push({ v, next });
     }
     const gesture = `paste ${newId()}`;
-    if (single) { const first = all[0]; if (first) edits.set(first.next, gesture); } else for (const { v, next } of all) edits.setIn([v], next, gesture);
+    if (single) {
+      const first = all[0];
+      if (first) edits.set(first.next, gesture);
+    } else for (const { v, next } of all) edits.setIn([v], next, gesture);
     session.endGesture();
   };
 
@@ -191,24 +271,95 @@ export const useSheet = (layer: Layer | undefined, rows: readonly Row[], variant
 
   /** What can be done with a cell, for its menu. */
   const menuFor = (r: Row, cell: Cell): MenuItem[] => {
-    const from = cell.origin.from, winner = from === null ? undefined : piece.looks[from];
+    const from = cell.origin.from,
+      winner = from === null ? undefined : piece.looks[from];
     const own = r.mode ? [r.key, r.mode] : [r.key];
-    const moves = winner && !cell.origin.styled ? scopesFor(piece, variant).filter((s) => !sameCondition(s.when, winner.when)) : [];
+    const moves =
+      winner && !cell.origin.styled
+        ? scopesFor(piece, variant).filter((s) => !sameCondition(s.when, winner.when))
+        : [];
     const count = scopesFor(piece, variant)[0]?.reach ?? 1;
-    const words = (s: (typeof moves)[number]) => s.reach === count ? "Say it for all variants" : s.reach === 1 ? "Say it only here" : `Say it where ${conditionText(piece, s.when)}`;
+    const words = (s: (typeof moves)[number]) =>
+      s.reach === count
+        ? "Say it for all variants"
+        : s.reach === 1
+          ? "Say it only here"
+          : `Say it where ${conditionText(piece, s.when)}`;
     return [
-      { label: "Inherit again", keys: "Delete", disabled: !cell.origin.own || cell.origin.styled, onPick: clear },
-      ...moves.map((s): MenuItem => ({ label: words(s), onPick: () => { if (winner && s.reach === 1 && winner.id === "base") edits.setIn([variant], valuesOf(piece, winner.id, chosen, own)); else edits.move(chosen, own, winner?.id ?? "", s.when); } })),
+      {
+        label: "Inherit again",
+        keys: "Delete",
+        disabled: !cell.origin.own || cell.origin.styled,
+        onPick: clear,
+      },
+      ...moves.map((s): MenuItem => ({
+        label: words(s),
+        onPick: () => {
+          if (winner && s.reach === 1 && winner.id === "base")
+            edits.setIn([variant], valuesOf(piece, winner.id, chosen, own));
+          else edits.move(chosen, own, winner?.id ?? "", s.when);
+        },
+      })),
       "line",
       { label: "Copy", keys: "Ctrl+C", onPick: () => void navigator.clipboard?.writeText(copy()) },
-      { label: "Paste", keys: "Ctrl+V", onPick: () => void navigator.clipboard?.readText().then(paste, () => setProblem("The browser does not let Nubble read the clipboard here: press Ctrl+V instead.")) },
+      {
+        label: "Paste",
+        keys: "Ctrl+V",
+        onPick: () =>
+          void navigator.clipboard
+            ?.readText()
+            .then(paste, () =>
+              setProblem(
+                "The browser does not let Nubble read the clipboard here: press Ctrl+V instead.",
+              ),
+            ),
+      },
       ...tokenItems({ project, session, piece, chosen, row: r, cell, edits }),
     ];
   };
 
-  return { place, inRows, chosenColumns, open, focusing, bound, go, extend, toggleColumn, commit, keep, show, cancel, begin, flip, clear, copy, paste, fill, menuFor, setProblem, scrub, settle };
+  return {
+    place,
+    inRows,
+    chosenColumns,
+    open,
+    focusing,
+    bound,
+    go,
+    extend,
+    toggleColumn,
+    commit,
+    keep,
+    show,
+    cancel,
+    begin,
+    flip,
+    clear,
+    copy,
+    paste,
+    fill,
+    menuFor,
+    setProblem,
+    scrub,
+    settle,
+  };
 };
 
 /** What one look says about properties of layers. */
-const valuesOf = (piece: Piece, look: Id, layers: readonly Id[], keys: readonly string[]): Record<Id, Record<string, Said>> =>
-  Object.fromEntries(layers.map((id) => [id, Object.fromEntries(keys.flatMap((k) => { const said = piece.looks[look]?.changes[id]?.[k]; return said === undefined ? [] : [[k, said] as const]; }))]));
+const valuesOf = (
+  piece: Piece,
+  look: Id,
+  layers: readonly Id[],
+  keys: readonly string[],
+): Record<Id, Record<string, Said>> =>
+  Object.fromEntries(
+    layers.map((id) => [
+      id,
+      Object.fromEntries(
+        keys.flatMap((k) => {
+          const said = piece.looks[look]?.changes[id]?.[k];
+          return said === undefined ? [] : [[k, said] as const];
+        }),
+      ),
+    ]),
+  );

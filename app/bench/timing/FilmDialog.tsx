@@ -5,51 +5,174 @@ import { film, momentsOf } from "./film";
 import type { Filming } from "./film";
 import type { Timed } from "./useTiming";
 
-const rates = { gif: [10, 20, 25, 50], png: [10, 24, 30, 60], svg: [10, 20, 30, 60] } as const, usual = { gif: { scale: 1, rate: 25, ground: "#ffffff" }, png: { scale: 2, rate: 30, ground: "" }, svg: { scale: 1, rate: 30, ground: "" } } as const;
-const files = { gif: { title: "Animated GIF", ending: "gif", type: "image/gif" }, png: { title: "PNG pictures, zipped", ending: "zip", type: "application/zip" }, svg: { title: "Moving SVG", ending: "svg", type: "image/svg+xml" } } as const;
+const rates = { gif: [10, 20, 25, 50], png: [10, 24, 30, 60], svg: [10, 20, 30, 60] } as const,
+  usual = {
+    gif: { scale: 1, rate: 25, ground: "#ffffff" },
+    png: { scale: 2, rate: 30, ground: "" },
+    svg: { scale: 1, rate: 30, ground: "" },
+  } as const;
+const files = {
+  gif: { title: "Animated GIF", ending: "gif", type: "image/gif" },
+  png: { title: "PNG pictures, zipped", ending: "zip", type: "application/zip" },
+  svg: { title: "Moving SVG", ending: "svg", type: "image/svg+xml" },
+} as const;
 const scales = [0.5, 1, 2, 3] as const;
-const grounds = [{ value: "#ffffff", words: "white" }, { value: "#f5f1e8", words: "paper" }, { value: "#16211f", words: "night" }, { value: "", words: "none" }] as const;
+const grounds = [
+  { value: "#ffffff", words: "white" },
+  { value: "#f5f1e8", words: "paper" },
+  { value: "#16211f", words: "night" },
+  { value: "", words: "none" },
+] as const;
 /** A change that goes on for ever is filmed for so long, ms. */
 const LONGEST = 12_000;
-const MARGIN = 24, PAUSE = 900;
+const MARGIN = 24,
+  PAUSE = 900;
 
 /** Filming a change: how large, how many pictures a second, on what; with its progress, to be cancelled. */
-export const FilmDialog = ({ timed, kind, name, onClose }: { timed: Timed; kind: Filming["kind"]; name: string; onClose: () => void }) => {
-  const [scale, setScale] = useState<number>(usual[kind].scale), [rate, setRate] = useState<number>(usual[kind].rate), [ground, setGround] = useState<string>(usual[kind].ground);
-  const [done, setDone] = useState<number | null>(null), [trouble, setTrouble] = useState<string | null>(null);
+export const FilmDialog = ({
+  timed,
+  kind,
+  name,
+  onClose,
+}: {
+  timed: Timed;
+  kind: Filming["kind"];
+  name: string;
+  onClose: () => void;
+}) => {
+  const [scale, setScale] = useState<number>(usual[kind].scale),
+    [rate, setRate] = useState<number>(usual[kind].rate),
+    [ground, setGround] = useState<string>(usual[kind].ground);
+  const [done, setDone] = useState<number | null>(null),
+    [trouble, setTrouble] = useState<string | null>(null);
   const stopped = useRef(false);
-  const length = Math.min(LONGEST, Math.max(1, timed.length)), size = { width: Math.max(timed.scenes.from.width, timed.scenes.to.width), height: Math.max(timed.scenes.from.height, timed.scenes.to.height) };
-  const count = momentsOf(length, rate).length, px = (n: number) => Math.round((n + 2 * MARGIN) * scale);
+  const length = Math.min(LONGEST, Math.max(1, timed.length)),
+    size = {
+      width: Math.max(timed.scenes.from.width, timed.scenes.to.width),
+      height: Math.max(timed.scenes.from.height, timed.scenes.to.height),
+    };
+  const count = momentsOf(length, rate).length,
+    px = (n: number) => Math.round((n + 2 * MARGIN) * scale);
   const run = async () => {
     stopped.current = false;
     setTrouble(null);
     setDone(0);
     try {
-      const bytes = await film((ms) => timed.change.frame(ms), size, length, { kind, scale, rate, ground: ground || null, margin: MARGIN, pause: PAUSE }, setDone, () => stopped.current);
+      const bytes = await film(
+        (ms) => timed.change.frame(ms),
+        size,
+        length,
+        { kind, scale, rate, ground: ground || null, margin: MARGIN, pause: PAUSE },
+        setDone,
+        () => stopped.current,
+      );
       setDone(null);
       if (!bytes) return;
       saveBytes(`${name}.${files[kind].ending}`, files[kind].type, bytes);
       onClose();
     } catch {
       setDone(null);
-      setTrouble("It could not be filmed: a font or picture could not be loaded, or the pictures are too large. Nothing was saved; try a smaller size.");
+      setTrouble(
+        "It could not be filmed: a font or picture could not be loaded, or the pictures are too large. Nothing was saved; try a smaller size.",
+      );
     }
   };
   return (
-    <Modal show onHide={() => { stopped.current = true; onClose(); }} aria-labelledby="film-title">
-      <Modal.Header closeButton><Modal.Title as="h2" className="h5" id="film-title">{files[kind].title}</Modal.Title></Modal.Header>
+    <Modal
+      show
+      onHide={() => {
+        stopped.current = true;
+        onClose();
+      }}
+      aria-labelledby="film-title"
+    >
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" className="h5" id="film-title">
+          {files[kind].title}
+        </Modal.Title>
+      </Modal.Header>
       <Modal.Body>
         <div className="film-how">
-          <Form.Group controlId="film-size"><Form.Label>Size</Form.Label><Form.Select size="sm" value={scale} disabled={done !== null} onChange={(e) => setScale(Number(e.target.value))}>{scales.map((s) => <option key={s} value={s}>{s} ×</option>)}</Form.Select></Form.Group>
-          <Form.Group controlId="film-rate"><Form.Label>Pictures a second</Form.Label><Form.Select size="sm" value={rate} disabled={done !== null} onChange={(e) => setRate(Number(e.target.value))}>{rates[kind].map((r) => <option key={r}>{r}</option>)}</Form.Select></Form.Group>
-          <Form.Group controlId="film-ground"><Form.Label>Ground</Form.Label><Form.Select size="sm" value={ground} disabled={done !== null} onChange={(e) => setGround(e.target.value)}>{grounds.filter((g) => kind !== "gif" || g.value).map((g) => <option key={g.words} value={g.value}>{g.words}</option>)}</Form.Select></Form.Group>
+          <Form.Group controlId="film-size">
+            <Form.Label>Size</Form.Label>
+            <Form.Select
+              size="sm"
+              value={scale}
+              disabled={done !== null}
+              onChange={(e) => setScale(Number(e.target.value))}
+            >
+              {scales.map((s) => (
+                <option key={s} value={s}>
+                  {s} ×
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="film-rate">
+            <Form.Label>Pictures a second</Form.Label>
+            <Form.Select
+              size="sm"
+              value={rate}
+              disabled={done !== null}
+              onChange={(e) => setRate(Number(e.target.value))}
+            >
+              {rates[kind].map((r) => (
+                <option key={r}>{r}</option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="film-ground">
+            <Form.Label>Ground</Form.Label>
+            <Form.Select
+              size="sm"
+              value={ground}
+              disabled={done !== null}
+              onChange={(e) => setGround(e.target.value)}
+            >
+              {grounds
+                .filter((g) => kind !== "gif" || g.value)
+                .map((g) => (
+                  <option key={g.words} value={g.value}>
+                    {g.words}
+                  </option>
+                ))}
+            </Form.Select>
+          </Form.Group>
         </div>
-        <p className="quiet small mb-2">{kind === "svg" ? `${count} moments, ${px(size.width)} × ${px(size.height)} px at its own size; what stands still is written once.` : `${count} pictures of ${px(size.width)} × ${px(size.height)} px.`}</p>
-        {done !== null && <ProgressBar now={Math.round(done * 100)} label={`${Math.round(done * 100)} %`} aria-label="Filmed" />}
-        {trouble && <p className="trouble mb-0" role="alert">{trouble}</p>}
+        <p className="quiet small mb-2">
+          {kind === "svg"
+            ? `${count} moments, ${px(size.width)} × ${px(size.height)} px at its own size; what stands still is written once.`
+            : `${count} pictures of ${px(size.width)} × ${px(size.height)} px.`}
+        </p>
+        {done !== null && (
+          <ProgressBar
+            now={Math.round(done * 100)}
+            label={`${Math.round(done * 100)} %`}
+            aria-label="Filmed"
+          />
+        )}
+        {trouble && (
+          <p className="trouble mb-0" role="alert">
+            {trouble}
+          </p>
+        )}
       </Modal.Body>
       <Modal.Footer>
-        {done !== null ? <Button size="sm" variant="outline-primary" onClick={() => { stopped.current = true; }}>Cancel</Button> : <Button size="sm" onClick={() => void run()}>Save</Button>}
+        {done !== null ? (
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              stopped.current = true;
+            }}
+          >
+            Cancel
+          </Button>
+        ) : (
+          <Button size="sm" onClick={() => void run()}>
+            Save
+          </Button>
+        )}
       </Modal.Footer>
     </Modal>
   );

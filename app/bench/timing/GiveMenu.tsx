@@ -9,22 +9,64 @@ import type { Timed } from "./useTiming";
 
 /** Gives the motion one looks at to other rules of the piece, too. */
 export const GiveMenu = ({ timed }: { timed: Timed }) => {
-  const session = useSession(), project = useProject(), { piece, said } = timed;
-  const [ids, setIds] = useState<readonly Id[]>([]), [lanes, setLanes] = useState(false), [open, setOpen] = useState(false);
-  const others = timed.rules.filter((r) => r.id !== timed.rule?.id), chosen = ids.filter((id) => others.some((r) => r.id === id));
+  const session = useSession(),
+    project = useProject(),
+    { piece, said } = timed;
+  const [ids, setIds] = useState<readonly Id[]>([]),
+    [lanes, setLanes] = useState(false),
+    [open, setOpen] = useState(false);
+  const others = timed.rules.filter((r) => r.id !== timed.rule?.id),
+    chosen = ids.filter((id) => others.some((r) => r.id === id));
   if (others.length === 0) return null;
-  const give = () => { session.edit(giveMotion(piece, chosen, said, lanes)); setIds([]); setOpen(false); };
+  const give = () => {
+    session.edit(giveMotion(piece, chosen, said, lanes));
+    setIds([]);
+    setOpen(false);
+  };
   return (
     <Dropdown align="end" autoClose="outside" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle as="button" type="button" className="tool">Give to …</Dropdown.Toggle>
+      <Dropdown.Toggle as="button" type="button" className="tool">
+        Give to …
+      </Dropdown.Toggle>
       <Menu className="give-menu">
         <p className="caption px-3 mb-1">This motion also for</p>
-        <div className="give-rules">{others.map((r) => (
-          <label key={r.id} className="give-rule"><input type="checkbox" className="form-check-input" checked={ids.includes(r.id)} onChange={(e) => setIds(e.target.checked ? [...ids, r.id] : ids.filter((x) => x !== r.id))} /><span>{timed.rules.indexOf(r) + 1}. {ruleText(project, piece, r)}</span></label>
-        ))}</div>
+        <div className="give-rules">
+          {others.map((r) => (
+            <label key={r.id} className="give-rule">
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={ids.includes(r.id)}
+                onChange={(e) =>
+                  setIds(e.target.checked ? [...ids, r.id] : ids.filter((x) => x !== r.id))
+                }
+              />
+              <span>
+                {timed.rules.indexOf(r) + 1}. {ruleText(project, piece, r)}
+              </span>
+            </label>
+          ))}
+        </div>
         <div className="give-foot">
-          {said.lanes?.length ? <label className="small-text"><input type="checkbox" className="form-check-input" checked={lanes} onChange={(e) => setLanes(e.target.checked)} /> with its {said.lanes.length} {said.lanes.length === 1 ? "lane" : "lanes"}</label> : null}
-          <button type="button" className="btn btn-sm btn-primary ms-auto" disabled={chosen.length === 0} onClick={give}>{chosen.length > 1 ? `Give to ${chosen.length} rules` : "Give"}</button>
+          {said.lanes?.length ? (
+            <label className="small-text">
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={lanes}
+                onChange={(e) => setLanes(e.target.checked)}
+              />{" "}
+              with its {said.lanes.length} {said.lanes.length === 1 ? "lane" : "lanes"}
+            </label>
+          ) : null}
+          <button
+            type="button"
+            className="btn btn-sm btn-primary ms-auto"
+            disabled={chosen.length === 0}
+            onClick={give}
+          >
+            {chosen.length > 1 ? `Give to ${chosen.length} rules` : "Give"}
+          </button>
         </div>
       </Menu>
     </Dropdown>

@@ -9,44 +9,149 @@ import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
 /** The lanes' ends and poses that others may snap to, ms. */
-const edgesOf = (motion: Motion, names: readonly LaneName[]): number[] => names.flatMap((name) => {
-  const lane = timingOf(motion, name), begin = motion.delay + lane.delay, length = lengthOf(lane);
-  return [begin, begin + length, ...(lane.poses ?? []).map((p) => begin + p.at * length)];
-});
+const edgesOf = (motion: Motion, names: readonly LaneName[]): number[] =>
+  names.flatMap((name) => {
+    const lane = timingOf(motion, name),
+      begin = motion.delay + lane.delay,
+      length = lengthOf(lane);
+    return [begin, begin + length, ...(lane.poses ?? []).map((p) => begin + p.at * length)];
+  });
 
-const edgesBut = (timed: Timed, head: number | null, moved: readonly (LaneName | null)[]): readonly number[] => {
-  const { motion, moving } = timed, rows = moving.flatMap(({ layer, keys }): LaneName[] => [{ layer, key: null }, ...keys.filter((k) => laneOf(motion, { layer, key: k })).map((key) => ({ layer, key }))]);
-  const others = rows.filter((r) => !moved.some((m) => m === null || (m.layer === r.layer && (m.key === null || m.key === r.key))));
-  return [0, motion.delay, ...(moved.includes(null) ? [] : [motion.delay + lengthOf(motion)]), ...(head === null ? [] : [head]), ...edgesOf(motion, others)];
+const edgesBut = (
+  timed: Timed,
+  head: number | null,
+  moved: readonly (LaneName | null)[],
+): readonly number[] => {
+  const { motion, moving } = timed,
+    rows = moving.flatMap(({ layer, keys }): LaneName[] => [
+      { layer, key: null },
+      ...keys.filter((k) => laneOf(motion, { layer, key: k })).map((key) => ({ layer, key })),
+    ]);
+  const others = rows.filter(
+    (r) =>
+      !moved.some(
+        (m) => m === null || (m.layer === r.layer && (m.key === null || m.key === r.key)),
+      ),
+  );
+  return [
+    0,
+    motion.delay,
+    ...(moved.includes(null) ? [] : [motion.delay + lengthOf(motion)]),
+    ...(head === null ? [] : [head]),
+    ...edgesOf(motion, others),
+  ];
 };
 
 /** A motion with some of its lanes, or all of it (null), in another time. */
-const shifted = (motion: Motion, names: readonly (LaneName | null)[], change: (l: Lane) => Partial<Lane>): Motion => names.reduce((m, n) => {
-  if (n !== null) return withLane(m, n, change(timingOf(motion, n)));
-  const next = change({ layer: "", key: null, delay: m.delay, duration: m.duration, easing: m.easing });
-  return { ...m, ...(next.delay === undefined ? {} : { delay: next.delay }), ...(next.duration === undefined ? {} : { duration: next.duration }) };
-}, motion);
+const shifted = (
+  motion: Motion,
+  names: readonly (LaneName | null)[],
+  change: (l: Lane) => Partial<Lane>,
+): Motion =>
+  names.reduce((m, n) => {
+    if (n !== null) return withLane(m, n, change(timingOf(motion, n)));
+    const next = change({
+      layer: "",
+      key: null,
+      delay: m.delay,
+      duration: m.duration,
+      easing: m.easing,
+    });
+    return {
+      ...m,
+      ...(next.delay === undefined ? {} : { delay: next.delay }),
+      ...(next.duration === undefined ? {} : { duration: next.duration }),
+    };
+  }, motion);
 
 /** When the same lane moves on the way back. */
 const BackBar = ({ back, name, scale }: { back: Motion; name: LaneName | null; scale: number }) => {
-  const lane = name && timingOf(back, name), begin = back.delay + (lane?.delay ?? 0), long = lengthOf(lane ?? back);
-  return <span className="lane-back" style={{ left: begin * scale, width: Math.max(3, long * scale) }} title={`The way back: ${Math.round(begin)} – ${Math.round(begin + long)} ms`} />;
+  const lane = name && timingOf(back, name),
+    begin = back.delay + (lane?.delay ?? 0),
+    long = lengthOf(lane ?? back);
+  return (
+    <span
+      className="lane-back"
+      style={{ left: begin * scale, width: Math.max(3, long * scale) }}
+      title={`The way back: ${Math.round(begin)} – ${Math.round(begin + long)} ms`}
+    />
+  );
 };
 
-interface Props { timed: Timed; name: LaneName | null; view: LaneView; head: number | null; picked: readonly (LaneName | null)[]; back: Motion | null; onPick: (name: LaneName | null, add: boolean) => void; onGuide: (ms: number | null) => void; children: ReactNode }
+interface Props {
+  timed: Timed;
+  name: LaneName | null;
+  view: LaneView;
+  head: number | null;
+  picked: readonly (LaneName | null)[];
+  back: Motion | null;
+  onPick: (name: LaneName | null, add: boolean) => void;
+  onGuide: (ms: number | null) => void;
+  children: ReactNode;
+}
 
 /** One lane: what it is called, and its bar. */
-export const LaneRow = ({ timed, name, view, head, picked, back, onPick, onGuide, children }: Props) => {
-  const { motion } = timed, lane = name === null ? null : timingOf(motion, name), chosen = picked.some((p) => rowKey(p) === rowKey(name)), together = chosen && picked.length > 1 ? picked : [name];
+export const LaneRow = ({
+  timed,
+  name,
+  view,
+  head,
+  picked,
+  back,
+  onPick,
+  onGuide,
+  children,
+}: Props) => {
+  const { motion } = timed,
+    lane = name === null ? null : timingOf(motion, name),
+    chosen = picked.some((p) => rowKey(p) === rowKey(name)),
+    together = chosen && picked.length > 1 ? picked : [name];
   return (
-    <div className={`lane-row${chosen ? " picked" : ""}${name?.key != null ? " of-key" : ""}`} data-lane={rowKey(name)}>
-      <div className="lane-name" onClick={(e) => onPick(name, e.ctrlKey || e.metaKey || e.shiftKey)}>{children}</div>
-      <div className="lane-track"><div className="lane-time" style={view.away}>
-        {back && <BackBar back={back} name={name} scale={view.scale} />}
-        <LaneBar timed={timed} name={name} own={name === null || laneOf(motion, name) !== undefined} delay={motion.delay + (lane?.delay ?? 0)} length={lengthOf(lane ?? motion)} goes={lane ? goesOf(lane) : 1} scale={view.scale} spring={isSpring(lane?.easing ?? motion.easing)} poses={lane?.poses ?? []} picked={chosen}
-          edges={() => edgesBut(timed, head, together)} onGuide={onGuide} onPick={(add) => onPick(name, add)}
-          onShift={(by, ends, gesture) => timed.set(shifted(motion, together, (l) => (ends === "end" ? { duration: Math.max(10, l.duration + by) } : ends === "begin" ? { delay: Math.max(0, l.delay + by), duration: Math.max(10, l.duration - by) } : { delay: Math.max(0, l.delay + by) })), gesture)} />
-      </div></div>
+    <div
+      className={`lane-row${chosen ? " picked" : ""}${name?.key != null ? " of-key" : ""}`}
+      data-lane={rowKey(name)}
+    >
+      <div
+        className="lane-name"
+        onClick={(e) => onPick(name, e.ctrlKey || e.metaKey || e.shiftKey)}
+      >
+        {children}
+      </div>
+      <div className="lane-track">
+        <div className="lane-time" style={view.away}>
+          {back && <BackBar back={back} name={name} scale={view.scale} />}
+          <LaneBar
+            timed={timed}
+            name={name}
+            own={name === null || laneOf(motion, name) !== undefined}
+            delay={motion.delay + (lane?.delay ?? 0)}
+            length={lengthOf(lane ?? motion)}
+            goes={lane ? goesOf(lane) : 1}
+            scale={view.scale}
+            spring={isSpring(lane?.easing ?? motion.easing)}
+            poses={lane?.poses ?? []}
+            picked={chosen}
+            edges={() => edgesBut(timed, head, together)}
+            onGuide={onGuide}
+            onPick={(add) => onPick(name, add)}
+            onShift={(by, ends, gesture) =>
+              timed.set(
+                shifted(motion, together, (l) =>
+                  ends === "end"
+                    ? { duration: Math.max(10, l.duration + by) }
+                    : ends === "begin"
+                      ? {
+                          delay: Math.max(0, l.delay + by),
+                          duration: Math.max(10, l.duration - by),
+                        }
+                      : { delay: Math.max(0, l.delay + by) },
+                ),
+                gesture,
+              )
+            }
+          />
+        </div>
+      </div>
     </div>
   );
 };

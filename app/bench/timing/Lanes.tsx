@@ -14,13 +14,30 @@ import type { Timed } from "./useTiming";
 import { ValueAt } from "./ValueAt";
 
 type Head = ReturnType<typeof useHead>;
-interface Props { timed: Timed; picked: readonly (LaneName | null)[]; onPick: (name: LaneName | null, add: boolean) => void; head: Head; /** whether the times of the way back are drawn, too */ withBack: boolean }
+interface Props {
+  timed: Timed;
+  picked: readonly (LaneName | null)[];
+  onPick: (name: LaneName | null, add: boolean) => void;
+  head: Head;
+  /** whether the times of the way back are drawn, too */ withBack: boolean;
+}
 
 /** The ruler, along which the playhead is dragged. */
-const TimeRuler = ({ timed, view, measure, head }: { timed: Timed; view: LaneView; measure: (el: HTMLDivElement | null) => void; head: Head }) => {
+const TimeRuler = ({
+  timed,
+  view,
+  measure,
+  head,
+}: {
+  timed: Timed;
+  view: LaneView;
+  measure: (el: HTMLDivElement | null) => void;
+  head: Head;
+}) => {
   const scrub = (e: React.PointerEvent<HTMLElement>) => {
     if (e.type === "pointermove" && e.buttons !== 1) return;
-    const box = e.currentTarget.getBoundingClientRect(), raw = view.first + (e.clientX - box.left) / view.scale;
+    const box = e.currentTarget.getBoundingClientRect(),
+      raw = view.first + (e.clientX - box.left) / view.scale;
     if (e.type === "pointerdown") e.currentTarget.setPointerCapture(e.pointerId);
     head.seek(Math.min(timed.shown, e.altKey ? raw : Math.round(raw / 5) * 5));
   };
@@ -29,18 +46,63 @@ const TimeRuler = ({ timed, view, measure, head }: { timed: Timed; view: LaneVie
     if (!by && e.key !== "Home" && e.key !== "End") return;
     e.preventDefault();
     e.stopPropagation();
-    const at = e.key === "Home" ? 0 : e.key === "End" ? timed.length : Math.max(0, (head.at ?? 0) + by * (e.shiftKey ? 50 : 5));
+    const at =
+      e.key === "Home"
+        ? 0
+        : e.key === "End"
+          ? timed.length
+          : Math.max(0, (head.at ?? 0) + by * (e.shiftKey ? 50 : 5));
     head.seek(at);
     view.reveal(at);
   };
   return (
     <div className="lane-row ruler">
-      <div className="lane-name"><span className="quiet small-text">{Math.round(timed.length)} ms in all</span>
-        <span className="ms-auto d-inline-flex"><button type="button" className="tool small" aria-label="Show more time" onClick={() => view.zoomBy(1 / 1.5)} disabled={view.zoom <= 1}><Icon name="minus" size={11} /></button><button type="button" className="tool small" aria-label="Show less time, larger" title="Also with Ctrl and the wheel; with Shift the wheel goes along the time" onClick={() => view.zoomBy(1.5)}><Icon name="plus" size={11} /></button></span></div>
-      <div className="lane-track time" ref={measure} role="slider" tabIndex={0} aria-label="Playhead" aria-valuemin={0} aria-valuemax={Math.round(timed.shown)} aria-valuenow={Math.round(head.at ?? 0)} aria-valuetext={`${Math.round(head.at ?? 0)} ms`} onPointerDown={scrub} onPointerMove={scrub} onKeyDown={nudge}>
+      <div className="lane-name">
+        <span className="quiet small-text">{Math.round(timed.length)} ms in all</span>
+        <span className="ms-auto d-inline-flex">
+          <button
+            type="button"
+            className="tool small"
+            aria-label="Show more time"
+            onClick={() => view.zoomBy(1 / 1.5)}
+            disabled={view.zoom <= 1}
+          >
+            <Icon name="minus" size={11} />
+          </button>
+          <button
+            type="button"
+            className="tool small"
+            aria-label="Show less time, larger"
+            title="Also with Ctrl and the wheel; with Shift the wheel goes along the time"
+            onClick={() => view.zoomBy(1.5)}
+          >
+            <Icon name="plus" size={11} />
+          </button>
+        </span>
+      </div>
+      <div
+        className="lane-track time"
+        ref={measure}
+        role="slider"
+        tabIndex={0}
+        aria-label="Playhead"
+        aria-valuemin={0}
+        aria-valuemax={Math.round(timed.shown)}
+        aria-valuenow={Math.round(head.at ?? 0)}
+        aria-valuetext={`${Math.round(head.at ?? 0)} ms`}
+        onPointerDown={scrub}
+        onPointerMove={scrub}
+        onKeyDown={nudge}
+      >
         <div className="lane-time" style={view.away}>
-          {head.at !== null && <span className="head-grip" style={{ left: head.at * view.scale }} />}
-          {view.marks.map((m) => <span key={m} className="hour mono" style={{ left: m * view.scale }}>{m}</span>)}
+          {head.at !== null && (
+            <span className="head-grip" style={{ left: head.at * view.scale }} />
+          )}
+          {view.marks.map((m) => (
+            <span key={m} className="hour mono" style={{ left: m * view.scale }}>
+              {m}
+            </span>
+          ))}
         </div>
       </div>
     </div>
@@ -49,13 +111,40 @@ const TimeRuler = ({ timed, view, measure, head }: { timed: Timed; view: LaneVie
 
 /** A lane for a property of the chosen layer that does not change otherwise. */
 const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => void }) => {
-  const chosen = useChosen(), layer = chosen.length === 1 && chosen[0] !== undefined ? timed.piece.layers[chosen[0]] : undefined;
+  const chosen = useChosen(),
+    layer =
+      chosen.length === 1 && chosen[0] !== undefined ? timed.piece.layers[chosen[0]] : undefined;
   if (!layer) return null;
-  const keys = registry.filter((p) => p.kinds.includes(layer.kind) && ["number", "pair", "colour", "fill"].includes(p.type.is) && (p.mixing !== "layout" || ["x", "y", "width", "height"].includes(p.key)) && !laneOf(timed.motion, { layer: layer.id, key: p.key }));
-  const make = (key: string) => { timed.set(withLane(timed.motion, { layer: layer.id, key }, {})); onMade({ layer: layer.id, key }); };
+  const keys = registry.filter(
+    (p) =>
+      p.kinds.includes(layer.kind) &&
+      ["number", "pair", "colour", "fill"].includes(p.type.is) &&
+      (p.mixing !== "layout" || ["x", "y", "width", "height"].includes(p.key)) &&
+      !laneOf(timed.motion, { layer: layer.id, key: p.key }),
+  );
+  const make = (key: string) => {
+    timed.set(withLane(timed.motion, { layer: layer.id, key }, {}));
+    onMade({ layer: layer.id, key });
+  };
   return (
     <div className="lane-row">
-      <div className="lane-name wide"><select className="word" aria-label="New lane" value="" onChange={(e) => { if (e.target.value) make(e.target.value); }}><option value="">new lane of {layer.name} …</option>{keys.map((p) => <option key={p.key} value={p.key}>{p.label}</option>)}</select></div>
+      <div className="lane-name wide">
+        <select
+          className="word"
+          aria-label="New lane"
+          value=""
+          onChange={(e) => {
+            if (e.target.value) make(e.target.value);
+          }}
+        >
+          <option value="">new lane of {layer.name} …</option>
+          {keys.map((p) => (
+            <option key={p.key} value={p.key}>
+              {p.label}
+            </option>
+          ))}
+        </select>
+      </div>
       <div className="lane-track" />
     </div>
   );
@@ -63,27 +152,76 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
 
 /** Lanes of a change on a ruler of time. */
 export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
-  const { motion, moving } = timed, { view, lanes, measure } = useLaneView(timed, head);
-  const [open, setOpen] = useState<readonly string[]>([]), [guide, setGuide] = useState<number | null>(null);
-  const row = { timed, view, head: head.at, picked, back: withBack && timed.back && timed.back !== "same" ? timed.back.motion : null, onPick, onGuide: setGuide };
-  const x = (ms: number) => ({ left: `calc(var(--lane-names) + ${(ms - view.first) * view.scale}px)` });
-  const fold = (layer: string) => setOpen(open.includes(layer) ? open.filter((o) => o !== layer) : [...open, layer]);
+  const { motion, moving } = timed,
+    { view, lanes, measure } = useLaneView(timed, head);
+  const [open, setOpen] = useState<readonly string[]>([]),
+    [guide, setGuide] = useState<number | null>(null);
+  const row = {
+    timed,
+    view,
+    head: head.at,
+    picked,
+    back: withBack && timed.back && timed.back !== "same" ? timed.back.motion : null,
+    onPick,
+    onGuide: setGuide,
+  };
+  const x = (ms: number) => ({
+    left: `calc(var(--lane-names) + ${(ms - view.first) * view.scale}px)`,
+  });
+  const fold = (layer: string) =>
+    setOpen(open.includes(layer) ? open.filter((o) => o !== layer) : [...open, layer]);
   return (
     <div className="lanes" ref={lanes}>
       <TimeRuler timed={timed} view={view} measure={measure} head={head} />
       <div className="lane-rows">
-        <LaneRow {...row} name={null}><span className="strong">All, unless below</span></LaneRow>
+        <LaneRow {...row} name={null}>
+          <span className="strong">All, unless below</span>
+        </LaneRow>
         {moving.map(({ layer, name, keys }) => {
-          const unfolded = open.includes(layer), shown = keys.filter((k) => unfolded || laneOf(motion, { layer, key: k }));
+          const unfolded = open.includes(layer),
+            shown = keys.filter((k) => unfolded || laneOf(motion, { layer, key: k }));
           return [
-            <LaneRow {...row} key={layer} name={{ layer, key: null }}><button type="button" className="tool small fold" aria-expanded={unfolded} aria-label={`Properties of ${name}`} onClick={(e) => { e.stopPropagation(); fold(layer); }}><Icon name={unfolded ? "down" : "right"} size={11} /></button><span className="lane-words">{name}</span></LaneRow>,
-            ...shown.map((key) => <LaneRow {...row} key={rowKey({ layer, key })} name={{ layer, key }}><span className="lane-words">{laneLabel(key)}</span><ValueAt timed={timed} name={{ layer, key }} head={head} /></LaneRow>),
+            <LaneRow {...row} key={layer} name={{ layer, key: null }}>
+              <button
+                type="button"
+                className="tool small fold"
+                aria-expanded={unfolded}
+                aria-label={`Properties of ${name}`}
+                onClick={(e) => {
+                  e.stopPropagation();
+                  fold(layer);
+                }}
+              >
+                <Icon name={unfolded ? "down" : "right"} size={11} />
+              </button>
+              <span className="lane-words">{name}</span>
+            </LaneRow>,
+            ...shown.map((key) => (
+              <LaneRow {...row} key={rowKey({ layer, key })} name={{ layer, key }}>
+                <span className="lane-words">{laneLabel(key)}</span>
+                <ValueAt timed={timed} name={{ layer, key }} head={head} />
+              </LaneRow>
+            )),
           ];
         })}
-        {moving.length === 0 && <p className="quiet px-3 py-2 m-0">{timed.away ? "Another screen comes: each of the two moves as a whole, as said on the right." : "No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way."}</p>}
-        <NewLane timed={timed} onMade={(name) => { setOpen([...open, name.layer]); onPick(name, false); }} />
+        {moving.length === 0 && (
+          <p className="quiet px-3 py-2 m-0">
+            {timed.away
+              ? "Another screen comes: each of the two moves as a whole, as said on the right."
+              : "No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way."}
+          </p>
+        )}
+        <NewLane
+          timed={timed}
+          onMade={(name) => {
+            setOpen([...open, name.layer]);
+            onPick(name, false);
+          }}
+        />
         {guide !== null && <div className="lane-guide" style={x(guide)} />}
-        {head.at !== null && head.at >= view.first && <div className="lane-head" style={x(head.at)} />}
+        {head.at !== null && head.at >= view.first && (
+          <div className="lane-head" style={x(head.at)} />
+        )}
       </div>
     </div>
   );

@@ -10,53 +10,165 @@ import type { Timed } from "./useTiming";
 
 const PAIR = "two variants";
 
-const VariantPick = ({ timed, label, value, all, onPick }: { timed: Timed; label: string; value: Variant; all: readonly Variant[]; onPick: (v: Variant) => void }) => (
-  <select className="word timing-from" aria-label={label} value={variantKey(timed.piece, value)} onChange={(e) => { const found = all.find((v) => variantKey(timed.piece, v) === e.target.value); if (found) onPick(found); }}>
-    {all.map((v) => <option key={variantKey(timed.piece, v)} value={variantKey(timed.piece, v)}>{variantName(timed.piece, v)}</option>)}
+const VariantPick = ({
+  timed,
+  label,
+  value,
+  all,
+  onPick,
+}: {
+  timed: Timed;
+  label: string;
+  value: Variant;
+  all: readonly Variant[];
+  onPick: (v: Variant) => void;
+}) => (
+  <select
+    className="word timing-from"
+    aria-label={label}
+    value={variantKey(timed.piece, value)}
+    onChange={(e) => {
+      const found = all.find((v) => variantKey(timed.piece, v) === e.target.value);
+      if (found) onPick(found);
+    }}
+  >
+    {all.map((v) => (
+      <option key={variantKey(timed.piece, v)} value={variantKey(timed.piece, v)}>
+        {variantName(timed.piece, v)}
+      </option>
+    ))}
   </select>
 );
 
 /** What is timed: a rule, an effect of it with a motion of its own, or the way from one variant to another. */
 export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () => void }) => {
-  const project = useProject(), { variant } = useActive(), { piece, rule, effect } = timed;
-  const all = variantsOf(piece).filter((v) => !isUnused(piece, v) || variantKey(piece, v) === variantKey(piece, restingVariant(piece)));
+  const project = useProject(),
+    { variant } = useActive(),
+    { piece, rule, effect } = timed;
+  const all = variantsOf(piece).filter(
+    (v) => !isUnused(piece, v) || variantKey(piece, v) === variantKey(piece, restingVariant(piece)),
+  );
   const pick = (value: string) => {
     const [id = "", own] = value.split(" effect ");
-    if (value !== PAIR) timed.choose({ kind: "rule", rule: id, effect: own === undefined ? null : Number(own) });
+    if (value !== PAIR)
+      timed.choose({ kind: "rule", rule: id, effect: own === undefined ? null : Number(own) });
     else {
       timed.choose({ kind: "pair" });
-      if (variantKey(piece, timed.from) === variantKey(piece, timed.to)) { const some = somePair(piece, variant, all); timed.setPair(some.from, some.to); }
+      if (variantKey(piece, timed.from) === variantKey(piece, timed.to)) {
+        const some = somePair(piece, variant, all);
+        timed.setPair(some.from, some.to);
+      }
     }
     onChange();
   };
   return (
     <>
-      <select className="word timing-rule" aria-label="Rule" value={!rule ? PAIR : effect === null ? rule.id : `${rule.id} effect ${effect}`} onChange={(e) => pick(e.target.value)}>
+      <select
+        className="word timing-rule"
+        aria-label="Rule"
+        value={!rule ? PAIR : effect === null ? rule.id : `${rule.id} effect ${effect}`}
+        onChange={(e) => pick(e.target.value)}
+      >
         {timed.rules.flatMap((r, i) => [
-          <option key={r.id} value={r.id}>{i + 1}. {ruleText(project, piece, r)}</option>,
-          ...r.effects.flatMap((e, k) => (e.motion ? [<option key={`${r.id} ${k}`} value={`${r.id} effect ${k}`}>{"\u2003"}of it, {effectText(project, piece, e)}</option>] : [])),
+          <option key={r.id} value={r.id}>
+            {i + 1}. {ruleText(project, piece, r)}
+          </option>,
+          ...r.effects.flatMap((e, k) =>
+            e.motion
+              ? [
+                  <option key={`${r.id} ${k}`} value={`${r.id} effect ${k}`}>
+                    {"\u2003"}of it, {effectText(project, piece, e)}
+                  </option>,
+                ]
+              : [],
+          ),
         ])}
         {all.length > 1 && <option value={PAIR}>Two variants, without a rule</option>}
       </select>
-      {rule && timed.starts.length > 1 && <><span>from</span><VariantPick timed={timed} label="From which variant" value={timed.from} all={timed.starts} onPick={timed.setFrom} /></>}
-      {!rule && <>
-        <span>from</span><VariantPick timed={timed} label="From which variant" value={timed.from} all={all} onPick={timed.setFrom} />
-        <span>to</span><VariantPick timed={timed} label="To which variant" value={timed.to} all={all} onPick={timed.setTo} />
-        <button type="button" className="tool small" aria-label="The other way" title="The other way" onClick={() => timed.setPair(timed.to, timed.from)}><Icon name="way-back" size={13} /></button>
-      </>}
+      {rule && timed.starts.length > 1 && (
+        <>
+          <span>from</span>
+          <VariantPick
+            timed={timed}
+            label="From which variant"
+            value={timed.from}
+            all={timed.starts}
+            onPick={timed.setFrom}
+          />
+        </>
+      )}
+      {!rule && (
+        <>
+          <span>from</span>
+          <VariantPick
+            timed={timed}
+            label="From which variant"
+            value={timed.from}
+            all={all}
+            onPick={timed.setFrom}
+          />
+          <span>to</span>
+          <VariantPick
+            timed={timed}
+            label="To which variant"
+            value={timed.to}
+            all={all}
+            onPick={timed.setTo}
+          />
+          <button
+            type="button"
+            className="tool small"
+            aria-label="The other way"
+            title="The other way"
+            onClick={() => timed.setPair(timed.to, timed.from)}
+          >
+            <Icon name="way-back" size={13} />
+          </button>
+        </>
+      )}
     </>
   );
 };
 
 /** The way back from here, and how its time differs. */
-export const BackPart = ({ timed, shown, onShow }: { timed: Timed; shown: boolean; onShow: (shown: boolean) => void }) => {
-  const project = useProject(), { back } = timed;
-  if (!back) return timed.rule?.undo ? <span className="quiet small-text text-nowrap" title="Undone when the contact ends">goes back by itself, as fast</span> : null;
-  if (back === "same") return <span className="quiet small-text text-nowrap">The same rule leads back.</span>;
+export const BackPart = ({
+  timed,
+  shown,
+  onShow,
+}: {
+  timed: Timed;
+  shown: boolean;
+  onShow: (shown: boolean) => void;
+}) => {
+  const project = useProject(),
+    { back } = timed;
+  if (!back)
+    return timed.rule?.undo ? (
+      <span className="quiet small-text text-nowrap" title="Undone when the contact ends">
+        goes back by itself, as fast
+      </span>
+    ) : null;
+  if (back === "same")
+    return <span className="quiet small-text text-nowrap">The same rule leads back.</span>;
   return (
     <span className="d-inline-flex align-items-center gap-1 text-nowrap">
-      <label className="small-text" title="Draws the times of the way back under the lanes"><input type="checkbox" className="form-check-input" checked={shown} onChange={(e) => onShow(e.target.checked)} aria-label="Show the way back" /> </label>
-      <button type="button" className="btn btn-sm btn-link small-text p-0" title={ruleText(project, timed.piece, back.rule)} onClick={() => timed.choose({ kind: "rule", rule: back.rule.id, effect: null })}>{compareTimes(timed.motion, back.motion)}</button>
+      <label className="small-text" title="Draws the times of the way back under the lanes">
+        <input
+          type="checkbox"
+          className="form-check-input"
+          checked={shown}
+          onChange={(e) => onShow(e.target.checked)}
+          aria-label="Show the way back"
+        />{" "}
+      </label>
+      <button
+        type="button"
+        className="btn btn-sm btn-link small-text p-0"
+        title={ruleText(project, timed.piece, back.rule)}
+        onClick={() => timed.choose({ kind: "rule", rule: back.rule.id, effect: null })}
+      >
+        {compareTimes(timed.motion, back.motion)}
+      </button>
     </span>
   );
 };

@@ -19,61 +19,191 @@ import { rowKey, useTiming } from "./useTiming";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
 
-const orderWords: Readonly<Record<CascadeOrder, string>> = { first: "from the first", last: "from the last", middle: "from the middle", across: "from left to right", down: "from top to bottom" };
+const orderWords: Readonly<Record<CascadeOrder, string>> = {
+  first: "from the first",
+  last: "from the last",
+  middle: "from the middle",
+  across: "from left to right",
+  down: "from top to bottom",
+};
 
 /** Layers set out one after another. */
 const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] }) => {
-  const [interval, setInterval] = useState(60), [order, setOrder] = useState<CascadeOrder>("first");
+  const [interval, setInterval] = useState(60),
+    [order, setOrder] = useState<CascadeOrder>("first");
   return (
     <span className="timing-cascade" role="group" aria-label="Cascade">
-      one every <NumberField label="Interval of the cascade in milliseconds" value={interval} min={0} max={5000} step={10} onChange={setInterval} /> ms
-      <select className="word" aria-label="Order of the cascade" value={order} onChange={(e) => setOrder(e.target.value as CascadeOrder)}>{cascadeOrders.map((o) => <option key={o} value={o}>{orderWords[o]}</option>)}</select>
-      <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => timed.set(cascaded(timed.motion, names, interval, order, (id) => findPlaced(timed.scenes.to, id) ?? { x: 0, y: 0 }))}>Cascade</button>
+      one every{" "}
+      <NumberField
+        label="Interval of the cascade in milliseconds"
+        value={interval}
+        min={0}
+        max={5000}
+        step={10}
+        onChange={setInterval}
+      />{" "}
+      ms
+      <select
+        className="word"
+        aria-label="Order of the cascade"
+        value={order}
+        onChange={(e) => setOrder(e.target.value as CascadeOrder)}
+      >
+        {cascadeOrders.map((o) => (
+          <option key={o} value={o}>
+            {orderWords[o]}
+          </option>
+        ))}
+      </select>
+      <button
+        type="button"
+        className="btn btn-sm btn-outline-primary"
+        onClick={() =>
+          timed.set(
+            cascaded(
+              timed.motion,
+              names,
+              interval,
+              order,
+              (id) => findPlaced(timed.scenes.to, id) ?? { x: 0, y: 0 },
+            ),
+          )
+        }
+      >
+        Cascade
+      </button>
     </span>
   );
 };
 
 /** A way between two variants is only tried until it is a rule; where rules lead it, they are named. */
 const PairNote = ({ timed }: { timed: Timed }) => {
-  const project = useProject(), [led] = timed.leading;
+  const project = useProject(),
+    [led] = timed.leading;
   return (
     <div className="rule-chosen pair-note">
-      {led ? <><span>A rule leads this way:</span><button type="button" className="btn btn-sm btn-link p-0 text-truncate" onClick={() => timed.choose({ kind: "rule", rule: led.id, effect: null })}>{ruleText(project, timed.piece, led)}</button></>
-        : <span className="quiet">No rule leads this way. Its timing is only tried here until one does.</span>}
-      <button type="button" className="btn btn-sm btn-outline-primary ms-auto text-nowrap" disabled={timed.moving.length === 0} onClick={timed.make}>Make it a rule</button>
+      {led ? (
+        <>
+          <span>A rule leads this way:</span>
+          <button
+            type="button"
+            className="btn btn-sm btn-link p-0 text-truncate"
+            onClick={() => timed.choose({ kind: "rule", rule: led.id, effect: null })}
+          >
+            {ruleText(project, timed.piece, led)}
+          </button>
+        </>
+      ) : (
+        <span className="quiet">
+          No rule leads this way. Its timing is only tried here until one does.
+        </span>
+      )}
+      <button
+        type="button"
+        className="btn btn-sm btn-outline-primary ms-auto text-nowrap"
+        disabled={timed.moving.length === 0}
+        onClick={timed.make}
+      >
+        Make it a rule
+      </button>
     </div>
   );
 };
 
 /** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
 export const Timing = ({ env }: { env: LayoutEnv }) => {
-  const timed = useTiming(env), chosen = useChosen();
-  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]), [withBack, setWithBack] = useState(false);
-  const lanes = picked.filter((p): p is LaneName => p !== null), lead = picked.at(-1) ?? null;
+  const timed = useTiming(env),
+    chosen = useChosen();
+  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]),
+    [withBack, setWithBack] = useState(false);
+  const lanes = picked.filter((p): p is LaneName => p !== null),
+    lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
-  if (!timed) return <p className="drawer-empty">There is no rule yet whose timing could be looked at. Make one first, in Rules or by dragging a wire.</p>;
-  const pick = (name: LaneName | null, add: boolean) => setPicked((all) => (!add || name === null ? [name] : all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1 ? all.filter((p) => rowKey(p) !== rowKey(name)) : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name]));
+  if (!timed)
+    return (
+      <p className="drawer-empty">
+        There is no rule yet whose timing could be looked at. Make one first, in Rules or by
+        dragging a wire.
+      </p>
+    );
+  const pick = (name: LaneName | null, add: boolean) =>
+    setPicked((all) =>
+      !add || name === null
+        ? [name]
+        : all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1
+          ? all.filter((p) => rowKey(p) !== rowKey(name))
+          : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name],
+    );
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
     if (typing) return;
-    if (timed.takeBack && e.key.toLowerCase() === "z" && (e.ctrlKey || e.metaKey) && !e.shiftKey) timed.takeBack();
-    else if (e.key === " " && !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))) head.play();
-    else if ((e.key === "Delete" || e.key === "Backspace") && lanes.length) { timed.set(lanes.reduce(withoutLane, timed.motion)); setPicked([null]); }
-    else return;
+    if (timed.takeBack && e.key.toLowerCase() === "z" && (e.ctrlKey || e.metaKey) && !e.shiftKey)
+      timed.takeBack();
+    else if (
+      e.key === " " &&
+      !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))
+    )
+      head.play();
+    else if ((e.key === "Delete" || e.key === "Backspace") && lanes.length) {
+      timed.set(lanes.reduce(withoutLane, timed.motion));
+      setPicked([null]);
+    } else return;
     e.preventDefault();
     e.stopPropagation();
   };
   return (
     <div className="timing" onKeyDown={onKey}>
       <div className="rule-filter">
-        <button type="button" className="tool" aria-label={head.playing ? "Halt" : "Play the change"} title={head.playing ? "Halt (space)" : "Play the change on its card (space)"} onClick={head.play}><Icon name={head.playing ? "pause" : "go"} size={14} /></button>
-        <button type="button" className={`tool${head.loop ? " on" : ""}`} aria-pressed={head.loop} aria-label="Over and over" title="Over and over" onClick={() => head.setLoop(!head.loop)}><Icon name="restart" size={13} /></button>
-        <select className="word" aria-label="Speed of playing" value={head.rate} onChange={(e) => head.setRate(Number(e.target.value))}><option value={1}>full speed</option><option value={0.5}>half speed</option><option value={0.25}>a quarter</option><option value={0.1}>a tenth</option></select>
-        <SubjectPart timed={timed} onChange={() => { setPicked([null]); head.seek(null); }} />
-        <span className="ms-auto d-inline-flex align-items-center gap-2"><BackPart timed={timed} shown={withBack} onShow={setWithBack} /><GiveMenu timed={timed} /><SaveMenu timed={timed} /></span>
+        <button
+          type="button"
+          className="tool"
+          aria-label={head.playing ? "Halt" : "Play the change"}
+          title={head.playing ? "Halt (space)" : "Play the change on its card (space)"}
+          onClick={head.play}
+        >
+          <Icon name={head.playing ? "pause" : "go"} size={14} />
+        </button>
+        <button
+          type="button"
+          className={`tool${head.loop ? " on" : ""}`}
+          aria-pressed={head.loop}
+          aria-label="Over and over"
+          title="Over and over"
+          onClick={() => head.setLoop(!head.loop)}
+        >
+          <Icon name="restart" size={13} />
+        </button>
+        <select
+          className="word"
+          aria-label="Speed of playing"
+          value={head.rate}
+          onChange={(e) => head.setRate(Number(e.target.value))}
+        >
+          <option value={1}>full speed</option>
+          <option value={0.5}>half speed</option>
+          <option value={0.25}>a quarter</option>
+          <option value={0.1}>a tenth</option>
+        </select>
+        <SubjectPart
+          timed={timed}
+          onChange={() => {
+            setPicked([null]);
+            head.seek(null);
+          }}
+        />
+        <span className="ms-auto d-inline-flex align-items-center gap-2">
+          <BackPart timed={timed} shown={withBack} onShow={setWithBack} />
+          <GiveMenu timed={timed} />
+          <SaveMenu timed={timed} />
+        </span>
       </div>
       {!timed.rule && <PairNote timed={timed} />}
-      {lanes.length > 1 && <div className="rule-chosen"><b>{lanes.length} lanes:</b><Cascade timed={timed} names={lanes} /></div>}
+      {lanes.length > 1 && (
+        <div className="rule-chosen">
+          <b>{lanes.length} lanes:</b>
+          <Cascade timed={timed} names={lanes} />
+        </div>
+      )}
       <div className="timing-body">
         <Lanes timed={timed} picked={picked} onPick={pick} head={head} withBack={withBack} />
         <CurvePanel key={rowKey(lead)} timed={timed} name={lead} names={lanes} />

@@ -15,27 +15,114 @@ const two = (n: number): number => Math.round(n * 100) / 100;
 const PANEL = { width: 228, height: 262 };
 
 /** A colour at the playhead; another one makes a pose. */
-const ColourAt = ({ label, colour, onPick }: { label: string; colour: string; onPick: ((c: string) => void) | null }) => {
+const ColourAt = ({
+  label,
+  colour,
+  onPick,
+}: {
+  label: string;
+  colour: string;
+  onPick: ((c: string) => void) | null;
+}) => {
   const [open, setOpen] = useState(false);
-  const close = () => { setOpen(false); remember(colour); };
+  const close = () => {
+    setOpen(false);
+    remember(colour);
+  };
   return (
     <span className="lane-value panel-anchor" onClick={(e) => e.stopPropagation()}>
-      <button type="button" className={`chip colour-at${colour === "none" ? " none" : ""}`} style={colour === "none" ? {} : { background: colour }} disabled={!onPick} aria-label={`${label} at the playhead`} aria-expanded={open} title={onPick ? `${colour}. Another colour here makes a pose.` : `${colour}. Move the playhead into the lane to change it there.`} onClick={() => (open ? close() : setOpen(true))} />
-      {open && onPick && <><span className="panel-beneath" onPointerDown={close} /><Panel label={`${label} at the playhead`} {...PANEL} onKeyDown={(e) => { e.stopPropagation(); if (e.key === "Escape" || e.key === "Enter") close(); }}><div className="panel-body"><ColourPart colour={colour} onPick={onPick} /></div></Panel></>}
+      <button
+        type="button"
+        className={`chip colour-at${colour === "none" ? " none" : ""}`}
+        style={colour === "none" ? {} : { background: colour }}
+        disabled={!onPick}
+        aria-label={`${label} at the playhead`}
+        aria-expanded={open}
+        title={
+          onPick
+            ? `${colour}. Another colour here makes a pose.`
+            : `${colour}. Move the playhead into the lane to change it there.`
+        }
+        onClick={() => (open ? close() : setOpen(true))}
+      />
+      {open && onPick && (
+        <>
+          <span className="panel-beneath" onPointerDown={close} />
+          <Panel
+            label={`${label} at the playhead`}
+            {...PANEL}
+            onKeyDown={(e) => {
+              e.stopPropagation();
+              if (e.key === "Escape" || e.key === "Enter") close();
+            }}
+          >
+            <div className="panel-body">
+              <ColourPart colour={colour} onPick={onPick} />
+            </div>
+          </Panel>
+        </>
+      )}
     </span>
   );
 };
 
 /** The value a row has at the playhead. Numbers and colours can be changed there, inside the lane: that makes a pose. */
-export const ValueAt = ({ timed, name, head }: { timed: Timed; name: LaneName & { key: string }; head: ReturnType<typeof useHead> }) => {
-  const at = head.at ?? 0, value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key), type = property(name.key)?.type;
-  const lane = timingOf(timed.motion, name), share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)), inside = share > 0.001 && share < 0.999;
-  const set = (next: Value) => timed.set(withPose(timed.motion, name, { at: Math.round(share * 1000) / 1000, value: next, easing: "ease-in-out" }), `pose ${rowKey(name)} ${Math.round(share * 100)}`);
-  if (typeof value === "string" && (type?.is === "colour" || type?.is === "fill")) return <ColourAt label={laneLabel(name.key)} colour={value} onPick={inside ? set : null} />;
+export const ValueAt = ({
+  timed,
+  name,
+  head,
+}: {
+  timed: Timed;
+  name: LaneName & { key: string };
+  head: ReturnType<typeof useHead>;
+}) => {
+  const at = head.at ?? 0,
+    value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key),
+    type = property(name.key)?.type;
+  const lane = timingOf(timed.motion, name),
+    share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)),
+    inside = share > 0.001 && share < 0.999;
+  const set = (next: Value) =>
+    timed.set(
+      withPose(timed.motion, name, {
+        at: Math.round(share * 1000) / 1000,
+        value: next,
+        easing: "ease-in-out",
+      }),
+      `pose ${rowKey(name)} ${Math.round(share * 100)}`,
+    );
+  if (typeof value === "string" && (type?.is === "colour" || type?.is === "fill"))
+    return <ColourAt label={laneLabel(name.key)} colour={value} onPick={inside ? set : null} />;
   const numbers = numbersIn(value);
   if (!numbers) return null;
   const settable = type?.is === "number" || type?.is === "pair";
-  if (!inside || !settable) return <span className="lane-value mono quiet" title={settable ? "Move the playhead into the lane to change the value there" : undefined}>{numbers.map(two).join(" ")}</span>;
-  const setNumber = (i: number, v: number) => set((typeof value === "number" ? v : numbers.map((n, k) => (k === i ? v : two(n)))) as Value);
-  return <span className="lane-value" title={`At ${Math.round(at)} ms. Another value here makes a pose.`}>{numbers.map((n, i) => <NumberField key={i} label={`${laneLabel(name.key)}${numbers.length > 1 ? ` ${i === 0 ? "across" : "down"}` : ""} at the playhead`} value={two(n)} min={type.min} max={type.max} step={type.is === "number" ? type.step : 0.05} onChange={(v) => setNumber(i, v)} />)}</span>;
+  if (!inside || !settable)
+    return (
+      <span
+        className="lane-value mono quiet"
+        title={settable ? "Move the playhead into the lane to change the value there" : undefined}
+      >
+        {numbers.map(two).join(" ")}
+      </span>
+    );
+  const setNumber = (i: number, v: number) =>
+    set((typeof value === "number" ? v : numbers.map((n, k) => (k === i ? v : two(n)))) as Value);
+  return (
+    <span
+      className="lane-value"
+      title={`At ${Math.round(at)} ms. Another value here makes a pose.`}
+    >
+      {numbers.map((n, i) => (
+        <NumberField
+          key={i}
+          label={`${laneLabel(name.key)}${numbers.length > 1 ? ` ${i === 0 ? "across" : "down"}` : ""} at the playhead`}
+          value={two(n)}
+          min={type.min}
+          max={type.max}
+          step={type.is === "number" ? type.step : 0.05}
+          onChange={(v) => setNumber(i, v)}
+        />
+      ))}
+    </span>
+  );
 };

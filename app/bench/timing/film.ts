@@ -25,30 +25,49 @@ export const MOST_FRAMES = 600;
 
 /** The moments of a film, ms from the beginning: its end is always among them. */
 export const momentsOf = (length: number, rate: number): number[] => {
-  const step = 1000 / rate, count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
+  const step = 1000 / rate,
+    count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
   return [...Array.from({ length: count }, (_, i) => i * step), length];
 };
 
-const drawn = async (svg: string, canvas: HTMLCanvasElement, ground: string | null): Promise<CanvasRenderingContext2D> => {
+const drawn = async (
+  svg: string,
+  canvas: HTMLCanvasElement,
+  ground: string | null,
+): Promise<CanvasRenderingContext2D> => {
   const context = canvas.getContext("2d", { willReadFrequently: true });
   if (!context) throw new Error("the browser gives no canvas");
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
   await image.decode();
   context.clearRect(0, 0, canvas.width, canvas.height);
-  if (ground !== null) { context.fillStyle = ground; context.fillRect(0, 0, canvas.width, canvas.height); }
+  if (ground !== null) {
+    context.fillStyle = ground;
+    context.fillRect(0, 0, canvas.width, canvas.height);
+  }
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
   return context;
 };
 
-const pngOf = (canvas: HTMLCanvasElement): Promise<Uint8Array> => new Promise((done, fail) => { canvas.toBlob((blob) => { if (blob) void blob.arrayBuffer().then((b) => done(new Uint8Array(b))); else fail(new Error("no picture")); }, "image/png"); });
+const pngOf = (canvas: HTMLCanvasElement): Promise<Uint8Array> =>
+  new Promise((done, fail) => {
+    canvas.toBlob((blob) => {
+      if (blob) void blob.arrayBuffer().then((b) => done(new Uint8Array(b)));
+      else fail(new Error("no picture"));
+    }, "image/png");
+  });
 
 /** Work goes on for so long at a time, ms: then the page may answer. */
 const BREATH = 12;
 /** The part of the progress that painting the frames is. */
 const PAINTED = 0.3;
 
-const painted = async (frameAt: (ms: number) => Placed, moments: readonly number[], tell: (done: number) => void, cancelled: () => boolean): Promise<Paint[] | null> => {
+const painted = async (
+  frameAt: (ms: number) => Placed,
+  moments: readonly number[],
+  tell: (done: number) => void,
+  cancelled: () => boolean,
+): Promise<Paint[] | null> => {
   const frames: Paint[] = [];
   let since = performance.now();
   for (const [i, moment] of moments.entries()) {
@@ -66,17 +85,39 @@ const painted = async (frameAt: (ms: number) => Placed, moments: readonly number
  * Films a change: each moment is painted as the player paints it, and put together in a worker, as pictures drawn by the browser
  * or as one SVG that moves. Tells how far it is (0–1); null when it was cancelled.
  */
-export const film = async (frameAt: (ms: number) => Placed, size: { readonly width: number; readonly height: number }, length: number, how: Filming, tell: (done: number) => void, cancelled: () => boolean): Promise<Uint8Array | null> => {
-  const moments = momentsOf(length, how.rate), frames = await painted(frameAt, moments, tell, cancelled);
+export const film = async (
+  frameAt: (ms: number) => Placed,
+  size: { readonly width: number; readonly height: number },
+  length: number,
+  how: Filming,
+  tell: (done: number) => void,
+  cancelled: () => boolean,
+): Promise<Uint8Array | null> => {
+  const moments = momentsOf(length, how.rate),
+    frames = await painted(frameAt, moments, tell, cancelled);
   if (!frames) return null;
-  const { style, address, pictures: addresses } = await embedded(frames), { margin, scale, ground, pause } = how;
-  const worker = new Worker(new URL("../../../workers/pictures.ts", import.meta.url), { type: "module" }), pictures = wrap<Pictures>(worker);
+  const { style, address, pictures: addresses } = await embedded(frames),
+    { margin, scale, ground, pause } = how;
+  const worker = new Worker(new URL("../../../workers/pictures.ts", import.meta.url), {
+      type: "module",
+    }),
+    pictures = wrap<Pictures>(worker);
   try {
     if (how.kind === "svg") {
-      const bytes = await pictures.svg(frames, moments, size.width, size.height, { margin, scale, ground, pause, style }, addresses);
+      const bytes = await pictures.svg(
+        frames,
+        moments,
+        size.width,
+        size.height,
+        { margin, scale, ground, pause, style },
+        addresses,
+      );
       return cancelled() ? null : bytes;
     }
-    const w = size.width + 2 * margin, h = size.height + 2 * margin, canvas = document.createElement("canvas"), files: Record<string, Uint8Array> = {};
+    const w = size.width + 2 * margin,
+      h = size.height + 2 * margin,
+      canvas = document.createElement("canvas"),
+      files: Record<string, Uint8Array> = {};
     canvas.width = Math.round(w * scale);
     canvas.height = Math.round(h * scale);
     if (how.kind === "gif") await pictures.begin(canvas.width, canvas.height);
@@ -84,7 +125,11 @@ export const film = async (frameAt: (ms: number) => Placed, size: { readonly wid
       if (cancelled()) return null;
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${canvas.width}" height="${canvas.height}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${style}</style>${markup(frame, address)}</svg>`;
       const context = await drawn(svg, canvas, how.kind === "gif" ? (ground ?? "#ffffff") : ground);
-      if (how.kind === "gif") await pictures.add(context.getImageData(0, 0, canvas.width, canvas.height).data, i === frames.length - 1 ? pause : 1000 / how.rate);
+      if (how.kind === "gif")
+        await pictures.add(
+          context.getImageData(0, 0, canvas.width, canvas.height).data,
+          i === frames.length - 1 ? pause : 1000 / how.rate,
+        );
       else files[`${String(i + 1).padStart(4, "0")}.png`] = await pngOf(canvas);
       tell(PAINTED + ((1 - PAINTED) * (i + 1)) / frames.length);
     }

@@ -8,7 +8,9 @@ const MOMENTS = 24;
 /** What goes no further than this draws no path, px. */
 const STILL = 1;
 
-const wander = (path: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] => {
+const wander = (
+  path: readonly (readonly [number, number])[],
+): readonly (readonly [number, number])[] => {
   const [first] = path;
   return first && path.some(([x, y]) => Math.hypot(x - first[0], y - first[1]) > STILL) ? path : [];
 };
@@ -16,16 +18,27 @@ const wander = (path: readonly (readonly [number, number])[]): readonly (readonl
 /** The playhead: where it is, whether it runs, and what the stage shows meanwhile. */
 export const useHead = (timed: Timed | null, layer: string | null) => {
   const put = useBench((s) => s.put);
-  const [at, setAt] = useState<number | null>(null), [playing, setPlaying] = useState(false), [loop, setLoop] = useState(false), [rate, setRate] = useState(1);
+  const [at, setAt] = useState<number | null>(null),
+    [playing, setPlaying] = useState(false),
+    [loop, setLoop] = useState(false),
+    [rate, setRate] = useState(1);
   const latest = useRef({ at, length: 0, loop, rate });
-  useEffect(() => { latest.current = { at, length: timed?.length ?? 0, loop, rate }; });
+  useEffect(() => {
+    latest.current = { at, length: timed?.length ?? 0, loop, rate };
+  });
   useEffect(() => {
     if (!playing) return;
-    let frame = 0, last = performance.now();
+    let frame = 0,
+      last = performance.now();
     const tick = (now: number) => {
-      const { at: before, length, loop: again, rate: speed } = latest.current, next = (before ?? 0) + (now - last) * speed;
+      const { at: before, length, loop: again, rate: speed } = latest.current,
+        next = (before ?? 0) + (now - last) * speed;
       last = now;
-      if (next >= length && !again) { setAt(length); setPlaying(false); return; }
+      if (next >= length && !again) {
+        setAt(length);
+        setPlaying(false);
+        return;
+      }
       // looped, one sees the end for a moment before it begins again
       setAt(next >= length + 400 * speed ? 0 : next);
       frame = requestAnimationFrame(tick);
@@ -33,18 +46,52 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [playing]);
-  const store = useBenchStore(), change = timed?.change, keys = timed ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ") : "", shows = at !== null;
+  const store = useBenchStore(),
+    change = timed?.change,
+    keys = timed
+      ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ")
+      : "",
+    shows = at !== null;
   // on the card it leads to; where that is not on the stage, on the one it sets out from, else on the first there is
-  const cardFor = useCallback((): string => { const there = store.getState().scenes.current; return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? ""; }, [store, keys]);
-  useEffect(() => { if (shows) document.querySelector(`[data-slot="${CSS.escape(cardFor())}"]`)?.scrollIntoView({ block: "nearest", inline: "nearest" }); }, [shows, cardFor]);
+  const cardFor = useCallback((): string => {
+    const there = store.getState().scenes.current;
+    return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? "";
+  }, [store, keys]);
   useEffect(() => {
-    if (!change || at === null) { put({ preview: null }); return; }
-    put({ preview: { key: cardFor(), placed: change.frame(Math.min(at, timed.length)), at: Math.round(Math.min(at, timed.length)), path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)) } });
+    if (shows)
+      document
+        .querySelector(`[data-slot="${CSS.escape(cardFor())}"]`)
+        ?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [shows, cardFor]);
+  useEffect(() => {
+    if (!change || at === null) {
+      put({ preview: null });
+      return;
+    }
+    put({
+      preview: {
+        key: cardFor(),
+        placed: change.frame(Math.min(at, timed.length)),
+        at: Math.round(Math.min(at, timed.length)),
+        path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)),
+      },
+    });
   }, [change, cardFor, at, layer, put, timed?.length]);
   useEffect(() => () => put({ preview: null }), [put]);
   return {
-    at, playing, loop, rate, setLoop, setRate,
-    seek: (ms: number | null) => { setPlaying(false); setAt(ms === null ? null : Math.max(0, ms)); },
-    play: () => { if (!playing && (at === null || at >= (timed?.length ?? 0))) setAt(0); setPlaying(!playing); },
+    at,
+    playing,
+    loop,
+    rate,
+    setLoop,
+    setRate,
+    seek: (ms: number | null) => {
+      setPlaying(false);
+      setAt(ms === null ? null : Math.max(0, ms));
+    },
+    play: () => {
+      if (!playing && (at === null || at >= (timed?.length ?? 0))) setAt(0);
+      setPlaying(!playing);
+    },
   };
 };

@@ -10,12 +10,20 @@ const LARGEST = 40;
 
 /** What of the time is seen, and how large: zoomed by Ctrl and the wheel, gone along by Shift and the wheel. */
 export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
-  const [zoom, setZoom] = useState(1), [width, setWidth] = useState(420), [since, setSince] = useState(0);
-  const room = useRef<HTMLDivElement | null>(null), watching = useRef<ResizeObserver | null>(null), lanes = useRef<HTMLDivElement>(null);
-  const scale = (width / timed.shown) * zoom, span = width / scale;
+  const [zoom, setZoom] = useState(1),
+    [width, setWidth] = useState(420),
+    [since, setSince] = useState(0);
+  const room = useRef<HTMLDivElement | null>(null),
+    watching = useRef<ResizeObserver | null>(null),
+    lanes = useRef<HTMLDivElement>(null);
+  const scale = (width / timed.shown) * zoom,
+    span = width / scale;
   // while it plays, the playhead stays in sight; what is seen never goes past the end
   const follows = head.playing && head.at !== null && (head.at < since || head.at > since + span);
-  const first = Math.max(0, Math.min(follows ? (head.at ?? 0) - span * 0.1 : since, timed.shown - span));
+  const first = Math.max(
+    0,
+    Math.min(follows ? (head.at ?? 0) - span * 0.1 : since, timed.shown - span),
+  );
   const step = steps.find((s) => s * scale >= APART) ?? 30_000;
   const magnify = (factor: number, px: number) => {
     const next = Math.min(LARGEST, Math.max(1, zoom * factor));
@@ -24,15 +32,20 @@ export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
   };
   const onWheel = (e: WheelEvent) => {
     const box = room.current?.getBoundingClientRect();
-    if (box && (e.ctrlKey || e.metaKey)) magnify(Math.exp(-e.deltaY / 300), Math.max(0, e.clientX - box.left));
-    else if (zoom > 1 && (e.shiftKey || Math.abs(e.deltaX) > Math.abs(e.deltaY))) setSince(first + (e.deltaX || e.deltaY) / scale);
+    if (box && (e.ctrlKey || e.metaKey))
+      magnify(Math.exp(-e.deltaY / 300), Math.max(0, e.clientX - box.left));
+    else if (zoom > 1 && (e.shiftKey || Math.abs(e.deltaX) > Math.abs(e.deltaY)))
+      setSince(first + (e.deltaX || e.deltaY) / scale);
     else return;
     e.preventDefault();
   };
   const wheel = useRef(onWheel);
-  useEffect(() => { wheel.current = onWheel; });
   useEffect(() => {
-    const el = lanes.current, turn = (e: WheelEvent) => wheel.current(e);
+    wheel.current = onWheel;
+  });
+  useEffect(() => {
+    const el = lanes.current,
+      turn = (e: WheelEvent) => wheel.current(e);
     // the browser would take it for zooming the page unless told otherwise at once
     el?.addEventListener("wheel", turn, { passive: false });
     return () => el?.removeEventListener("wheel", turn);
@@ -41,19 +54,29 @@ export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
     watching.current?.disconnect();
     room.current = el;
     if (!el) return;
-    watching.current = new ResizeObserver(([entry]) => { if (entry) setWidth(Math.max(160, entry.contentRect.width)); });
+    watching.current = new ResizeObserver(([entry]) => {
+      if (entry) setWidth(Math.max(160, entry.contentRect.width));
+    });
     watching.current.observe(el);
   };
   const view = {
     /** px per ms, and the first moment that is seen */
-    scale, first, zoom,
-    marks: Array.from({ length: Math.floor(Math.min(timed.shown - first, span) / step) + 2 }, (_, i) => (Math.floor(first / step) + i) * step),
+    scale,
+    first,
+    zoom,
+    marks: Array.from(
+      { length: Math.floor(Math.min(timed.shown - first, span) / step) + 2 },
+      (_, i) => (Math.floor(first / step) + i) * step,
+    ),
     /** for what lies at its own time times the scale */
     away: { transform: `translateX(${-first * scale}px)` },
     /** zooms about the playhead, or the beginning */
-    zoomBy: (factor: number) => magnify(factor, head.at === null ? 0 : Math.max(0, (head.at - first) * scale)),
+    zoomBy: (factor: number) =>
+      magnify(factor, head.at === null ? 0 : Math.max(0, (head.at - first) * scale)),
     /** goes along until a moment is seen */
-    reveal: (ms: number) => { if (ms < first || ms > first + span) setSince(ms - span / 2); },
+    reveal: (ms: number) => {
+      if (ms < first || ms > first + span) setSince(ms - span / 2);
+    },
   };
   return { view, lanes, measure };
 };

@@ -1,5 +1,14 @@
 import { useMemo, useState } from "react";
-import { backOf, between, endsOf, firing, rulesOf, ruleText, settledMotion, startsOf } from "#core/behaviour";
+import {
+  backOf,
+  between,
+  endsOf,
+  firing,
+  rulesOf,
+  ruleText,
+  settledMotion,
+  startsOf,
+} from "#core/behaviour";
 import type { Shown } from "#core/behaviour";
 import { lastWiring, setEffectMotion, setMotions, wire, wireEffects, wireScopes } from "#core/edit";
 import type { LaneName } from "#core/motion";
@@ -18,7 +27,9 @@ const SHORTEST = 300;
 const MOST_PAST = 100;
 
 /** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
-export type Subject = { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null } | { readonly kind: "pair" };
+export type Subject =
+  | { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null }
+  | { readonly kind: "pair" };
 
 /** All one needs to look at and change the timing of one change. */
 export interface Timed {
@@ -63,30 +74,73 @@ export interface Timed {
 
 const moves = (r: Rule): boolean => r.motion.kind !== "cut";
 
-interface Looked { readonly from: Placed; readonly moves: readonly ChangeStep[]; readonly scenes: { readonly from: Placed; readonly to: Placed }; readonly motion: Motion; readonly subject: string }
+interface Looked {
+  readonly from: Placed;
+  readonly moves: readonly ChangeStep[];
+  readonly scenes: { readonly from: Placed; readonly to: Placed };
+  readonly motion: Motion;
+  readonly subject: string;
+}
 
-const lookAt = (env: LayoutEnv, project: Project, piece: Piece, rule: Rule, effect: number | null, from: Variant, resolver: Resolver): Looked | null => {
+const lookAt = (
+  env: LayoutEnv,
+  project: Project,
+  piece: Piece,
+  rule: Rule,
+  effect: number | null,
+  from: Variant,
+  resolver: Resolver,
+): Looked | null => {
   const fired = firing(env, project, piece, rule, from, resolver);
   if (!fired) return null;
-  const own = effect === null ? undefined : fired.rule.effects[effect]?.motion, motion = own ?? fired.rule.motion, at = fired.moves.findIndex((m: Shown) => m.said === motion);
-  const before = fired.moves[at - 1]?.to ?? fired.from, to = fired.moves[at]?.to ?? before;
-  return { from: fired.from, moves: fired.moves, scenes: { from: before, to }, motion, subject: piece.id };
+  const own = effect === null ? undefined : fired.rule.effects[effect]?.motion,
+    motion = own ?? fired.rule.motion,
+    at = fired.moves.findIndex((m: Shown) => m.said === motion);
+  const before = fired.moves[at - 1]?.to ?? fired.from,
+    to = fired.moves[at]?.to ?? before;
+  return {
+    from: fired.from,
+    moves: fired.moves,
+    scenes: { from: before, to },
+    motion,
+    subject: piece.id,
+  };
 };
 
 /** What is timed: the pair one looks at, else the rule chosen, else one of the chosen layer, else the first that moves something. */
 const useSubject = () => {
-  const piece = usePiece(), [picked] = useBench((s) => s.chosenRules), effectOf = useBench((s) => s.timedEffect), trial = useBench((s) => s.trial), chosen = useChosen().find((id) => id !== ROOT);
+  const piece = usePiece(),
+    [picked] = useBench((s) => s.chosenRules),
+    effectOf = useBench((s) => s.timedEffect),
+    trial = useBench((s) => s.trial),
+    chosen = useChosen().find((id) => id !== ROOT);
   return useMemo(() => {
-    const rules = inOrder(piece.rules), named = piece.rules[picked ?? ""] ?? rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ?? rules.find(moves) ?? rules[0];
-    const pair = trial && (trial.beside === picked || !named) ? trial : null, rule = pair ? null : (named ?? null);
-    const effect = rule && effectOf?.rule === rule.id && rule.effects[effectOf.effect]?.motion ? effectOf.effect : null;
+    const rules = inOrder(piece.rules),
+      named =
+        piece.rules[picked ?? ""] ??
+        rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ??
+        rules.find(moves) ??
+        rules[0];
+    const pair = trial && (trial.beside === picked || !named) ? trial : null,
+      rule = pair ? null : (named ?? null);
+    const effect =
+      rule && effectOf?.rule === rule.id && rule.effects[effectOf.effect]?.motion
+        ? effectOf.effect
+        : null;
     return { rules, picked, pair, rule, effect, number: rule ? rules.indexOf(rule) + 1 : 0 };
   }, [piece, picked, effectOf, trial, chosen]);
 };
 
 /** What the chosen change is in this project: its two ends, its scenes, and how it goes on between them. */
-const useLooked = (env: LayoutEnv, { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">, start: Variant | null) => {
-  const project = useProject(), piece = usePiece(), { variant } = useActive(), [resolver] = useState(() => new Resolver());
+const useLooked = (
+  env: LayoutEnv,
+  { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">,
+  start: Variant | null,
+) => {
+  const project = useProject(),
+    piece = usePiece(),
+    { variant } = useActive(),
+    [resolver] = useState(() => new Resolver());
   const ends = useMemo(() => {
     if (pair) return { from: variantFrom(piece, pair.from), to: variantFrom(piece, pair.to) };
     return rule && endsOf(piece, rule, start ?? variant);
@@ -94,61 +148,179 @@ const useLooked = (env: LayoutEnv, { pair, rule, effect }: Pick<ReturnType<typeo
   const said = pair?.motion ?? (rule && (rule.effects[effect ?? -1]?.motion ?? rule.motion));
   const looked = useMemo((): Looked | null => {
     if (!ends || !said) return null;
-    const motion = settledMotion(project, said), fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
+    const motion = settledMotion(project, said),
+      fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
     if (fired) return fired;
-    const [from, to] = [ends.from, ends.to].map((v) => { const tree = resolver.tree(project, piece.id, v); return tree && layout(env, tree); });
-    return from && to ? { from, moves: [{ to, motion }], scenes: { from, to }, motion, subject: "" } : null;
+    const [from, to] = [ends.from, ends.to].map((v) => {
+      const tree = resolver.tree(project, piece.id, v);
+      return tree && layout(env, tree);
+    });
+    return from && to
+      ? { from, moves: [{ to, motion }], scenes: { from, to }, motion, subject: "" }
+      : null;
   }, [ends, said, project, rule, effect, resolver, piece, env]);
-  const change = useMemo(() => looked && new Change(looked.from, looked.moves, looked.subject), [looked]);
-  const away = looked?.moves.some((m) => m.motion === looked.motion && m.subject !== undefined && m.subject !== piece.id) ?? false;
-  const moving = useMemo(() => (looked && !away ? movingLayers(looked.scenes.from, looked.scenes.to, looked.motion).filter((m) => piece.layers[m.layer]) : []), [looked, away, piece]);
+  const change = useMemo(
+    () => looked && new Change(looked.from, looked.moves, looked.subject),
+    [looked],
+  );
+  const away =
+    looked?.moves.some(
+      (m) => m.motion === looked.motion && m.subject !== undefined && m.subject !== piece.id,
+    ) ?? false;
+  const moving = useMemo(
+    () =>
+      looked && !away
+        ? movingLayers(looked.scenes.from, looked.scenes.to, looked.motion).filter(
+            (m) => piece.layers[m.layer],
+          )
+        : [],
+    [looked, away, piece],
+  );
   const back = useMemo((): Timed["back"] => {
     if (!ends) return null;
-    const working = rulesOf(project, piece), [direct] = rule ? [backOf(piece, working, rule, ends)] : between(piece, working, ends.to, ends.from);
-    return !direct ? null : direct.id === rule?.id ? "same" : { rule: direct, motion: direct.motion };
+    const working = rulesOf(project, piece),
+      [direct] = rule
+        ? [backOf(piece, working, rule, ends)]
+        : between(piece, working, ends.to, ends.from);
+    return !direct
+      ? null
+      : direct.id === rule?.id
+        ? "same"
+        : { rule: direct, motion: direct.motion };
   }, [ends, project, piece, rule]);
-  return said && ends && looked && change ? { said, ends, looked, change, away, moving, back } : null;
+  return said && ends && looked && change
+    ? { said, ends, looked, change, away, moving, back }
+    : null;
 };
 
 /** All about the timing of what is chosen; null while there is nothing to time. */
 export const useTiming = (env: LayoutEnv): Timed | null => {
-  const session = useSession(), project = useProject(), piece = usePiece(), put = useBench((s) => s.put), subject = useSubject();
-  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(null);
-  const { rules, picked, pair, rule, effect, number } = subject, seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
+  const session = useSession(),
+    project = useProject(),
+    piece = usePiece(),
+    put = useBench((s) => s.put),
+    subject = useSubject();
+  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(
+    null,
+  );
+  const { rules, picked, pair, rule, effect, number } = subject,
+    seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
   if (!seen) return null;
-  const { said, ends, looked, change, away, moving, back } = seen, { from, to } = ends;
+  const { said, ends, looked, change, away, moving, back } = seen,
+    { from, to } = ends;
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
-  const tried = (of: Variant, goes: Variant) => put({ trial: { beside: picked, from: of, to: goes, motion: said, past: pair?.past ?? [], gesture: null } });
+  const tried = (of: Variant, goes: Variant) =>
+    put({
+      trial: {
+        beside: picked,
+        from: of,
+        to: goes,
+        motion: said,
+        past: pair?.past ?? [],
+        gesture: null,
+      },
+    });
   return {
-    piece, rules, rule, effect, said, motion: looked.motion, from, to, change, scenes: looked.scenes, moving, away, back, length, shown: Math.max(SHORTEST, length * 1.12),
-    title: `${piece.name} ${rule ? number : variantName(piece, to)}`, words: rule ? ruleText(project, piece, rule) : `from ${variantName(piece, from)} to ${variantName(piece, to)}`,
-    starts: rule ? startsOf(piece, rule) : [], restacks: restacks(looked.scenes.from, looked.scenes.to), leading: pair ? between(piece, rulesOf(project, piece), from, to) : [],
+    piece,
+    rules,
+    rule,
+    effect,
+    said,
+    motion: looked.motion,
+    from,
+    to,
+    change,
+    scenes: looked.scenes,
+    moving,
+    away,
+    back,
+    length,
+    shown: Math.max(SHORTEST, length * 1.12),
+    title: `${piece.name} ${rule ? number : variantName(piece, to)}`,
+    words: rule
+      ? ruleText(project, piece, rule)
+      : `from ${variantName(piece, from)} to ${variantName(piece, to)}`,
+    starts: rule ? startsOf(piece, rule) : [],
+    restacks: restacks(looked.scenes.from, looked.scenes.to),
+    leading: pair ? between(piece, rulesOf(project, piece), from, to) : [],
     choose: (next) => {
       if (next.kind === "pair") tried(from, to);
-      else put({ chosenRules: [next.rule], trial: null, timedEffect: next.effect === null ? null : { rule: next.rule, effect: next.effect } });
+      else
+        put({
+          chosenRules: [next.rule],
+          trial: null,
+          timedEffect: next.effect === null ? null : { rule: next.rule, effect: next.effect },
+        });
     },
-    setFrom: (v) => { if (rule) setStart({ rule: rule.id, from: v }); else tried(v, to); },
-    setTo: (v) => { if (pair) tried(from, v); },
+    setFrom: (v) => {
+      if (rule) setStart({ rule: rule.id, from: v });
+      else tried(v, to);
+    },
+    setTo: (v) => {
+      if (pair) tried(from, v);
+    },
     setPair: tried,
     set: (next, gesture) => {
       const now = session.project.pieces[piece.id];
-      if (pair) put({ trial: { ...pair, motion: next, gesture: gesture ?? null, past: gesture !== undefined && gesture === pair.gesture ? pair.past : [...pair.past, pair.motion].slice(-MOST_PAST) } });
-      else if (now && rule) session.edit(effect === null ? setMotions(now, [rule.id], () => next) : setEffectMotion(now, rule.id, effect, next), gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null, 1500);
+      if (pair)
+        put({
+          trial: {
+            ...pair,
+            motion: next,
+            gesture: gesture ?? null,
+            past:
+              gesture !== undefined && gesture === pair.gesture
+                ? pair.past
+                : [...pair.past, pair.motion].slice(-MOST_PAST),
+          },
+        });
+      else if (now && rule)
+        session.edit(
+          effect === null
+            ? setMotions(now, [rule.id], () => next)
+            : setEffectMotion(now, rule.id, effect, next),
+          gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null,
+          1500,
+        );
     },
-    takeBack: pair?.past.length ? () => put({ trial: { ...pair, motion: pair.past.at(-1) ?? pair.motion, past: pair.past.slice(0, -1), gesture: null } }) : null,
+    takeBack: pair?.past.length
+      ? () =>
+          put({
+            trial: {
+              ...pair,
+              motion: pair.past.at(-1) ?? pair.motion,
+              past: pair.past.slice(0, -1),
+              gesture: null,
+            },
+          })
+      : null,
     make: () => {
-      const scopes = wireScopes(piece, [from], { variant: to }), when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
-      const made = wire(piece, [ROOT], { trigger: lastWiring(piece).trigger, when, effects: wireEffects(piece, [from], { variant: to }), motion: said, undo: false });
+      const scopes = wireScopes(piece, [from], { variant: to }),
+        when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
+      const made = wire(piece, [ROOT], {
+        trigger: lastWiring(piece).trigger,
+        when,
+        effects: wireEffects(piece, [from], { variant: to }),
+        motion: said,
+        undo: false,
+      });
       if (session.edit(made.change)) put({ trial: null, chosenRules: made.ids });
     },
   };
 };
 
 /** A pair of variants to begin with: the one looked at, and the next that differs from it. */
-export const somePair = (piece: Piece, looked: Variant, all: readonly Variant[]): { readonly from: Variant; readonly to: Variant } => {
-  const from = restingVariant(piece), key = variantKey(piece, from), to = variantKey(piece, looked) === key ? all.find((v) => variantKey(piece, v) !== key) : looked;
+export const somePair = (
+  piece: Piece,
+  looked: Variant,
+  all: readonly Variant[],
+): { readonly from: Variant; readonly to: Variant } => {
+  const from = restingVariant(piece),
+    key = variantKey(piece, from),
+    to = variantKey(piece, looked) === key ? all.find((v) => variantKey(piece, v) !== key) : looked;
   return { from, to: to ?? from };
 };
 
 /** What rows are called, to find them again. */
-export const rowKey = (name: LaneName | null): string => (name === null ? "" : `${name.layer} ${name.key ?? ""}`);
+export const rowKey = (name: LaneName | null): string =>
+  name === null ? "" : `${name.layer} ${name.key ?? ""}`;

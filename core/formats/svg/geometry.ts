@@ -7,10 +7,17 @@ export const identity: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** First `b`, then `a`. */
 export const times = (a: Matrix, b: Matrix): Matrix => [
-  a[0] * b[0] + a[2] * b[1], a[1] * b[0] + a[3] * b[1], a[0] * b[2] + a[2] * b[3], a[1] * b[2] + a[3] * b[3],
-  a[0] * b[4] + a[2] * b[5] + a[4], a[1] * b[4] + a[3] * b[5] + a[5],
+  a[0] * b[0] + a[2] * b[1],
+  a[1] * b[0] + a[3] * b[1],
+  a[0] * b[2] + a[2] * b[3],
+  a[1] * b[2] + a[3] * b[3],
+  a[0] * b[4] + a[2] * b[5] + a[4],
+  a[1] * b[4] + a[3] * b[5] + a[5],
 ];
-export const at = (m: Matrix, x: number, y: number): readonly [number, number] => [m[0] * x + m[2] * y + m[4], m[1] * x + m[3] * y + m[5]];
+export const at = (m: Matrix, x: number, y: number): readonly [number, number] => [
+  m[0] * x + m[2] * y + m[4],
+  m[1] * x + m[3] * y + m[5],
+];
 /** How much lengths grow on average. */
 export const growth = (m: Matrix): number => Math.sqrt(Math.abs(m[0] * m[3] - m[1] * m[2]));
 /** No rotation and no skew: a box stays an upright box. */
@@ -24,13 +31,30 @@ export const readTransform = (text: string | undefined): Matrix => {
   for (const [, name = "", list = ""] of (text ?? "").matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
     const n = (list.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
     const [a = 0, b = 0, c = 0] = n;
-    const turn: Matrix = [Math.cos(radians(a)), Math.sin(radians(a)), -Math.sin(radians(a)), Math.cos(radians(a)), 0, 0];
-    const step: Matrix = name === "matrix" && n.length >= 6 ? (n.slice(0, 6) as unknown as Matrix)
-      : name === "translate" ? [1, 0, 0, 1, a, b]
-      : name === "scale" ? [a, 0, 0, n.length > 1 ? b : a, 0, 0]
-      : name === "rotate" ? (n.length > 2 ? times(times([1, 0, 0, 1, b, c], turn), [1, 0, 0, 1, -b, -c]) : turn)
-      : name === "skewX" ? [1, 0, Math.tan(radians(a)), 1, 0, 0]
-      : name === "skewY" ? [1, Math.tan(radians(a)), 0, 1, 0, 0] : identity;
+    const turn: Matrix = [
+      Math.cos(radians(a)),
+      Math.sin(radians(a)),
+      -Math.sin(radians(a)),
+      Math.cos(radians(a)),
+      0,
+      0,
+    ];
+    const step: Matrix =
+      name === "matrix" && n.length >= 6
+        ? (n.slice(0, 6) as unknown as Matrix)
+        : name === "translate"
+          ? [1, 0, 0, 1, a, b]
+          : name === "scale"
+            ? [a, 0, 0, n.length > 1 ? b : a, 0, 0]
+            : name === "rotate"
+              ? n.length > 2
+                ? times(times([1, 0, 0, 1, b, c], turn), [1, 0, 0, 1, -b, -c])
+                : turn
+              : name === "skewX"
+                ? [1, 0, Math.tan(radians(a)), 1, 0, 0]
+                : name === "skewY"
+                  ? [1, Math.tan(radians(a)), 0, 1, 0, 0]
+                  : identity;
     m = times(m, step);
   }
   return m;
@@ -38,9 +62,22 @@ export const readTransform = (text: string | undefined): Matrix => {
 
 /** A length in px; per cent of `whole`. Unknown units count as px. */
 export const length = (text: string | undefined, whole: number, fallback = 0): number => {
-  const found = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*(px|%|pt|pc|mm|cm|in|em|rem|ex)?\s*$/i.exec(text ?? "");
+  const found =
+    /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*(px|%|pt|pc|mm|cm|in|em|rem|ex)?\s*$/i.exec(
+      text ?? "",
+    );
   if (!found) return fallback;
-  const factors: Readonly<Record<string, number>> = { "%": whole / 100, pt: 4 / 3, pc: 16, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, em: 16, rem: 16, ex: 8 };
+  const factors: Readonly<Record<string, number>> = {
+    "%": whole / 100,
+    pt: 4 / 3,
+    pc: 16,
+    mm: 96 / 25.4,
+    cm: 96 / 2.54,
+    in: 96,
+    em: 16,
+    rem: 16,
+    ex: 8,
+  };
   return Number(found[1]) * (factors[(found[2] ?? "px").toLowerCase()] ?? 1);
 };
 
@@ -48,35 +85,53 @@ const n = (v: number): number => Math.round(v * 1e6) / 1e6;
 
 /** The outline of a shape element as path data in its own coordinates; null for elements without one. */
 export const outlineOf = (e: Element, room: { width: number; height: number }): string | null => {
-  const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback), down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
+  const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback),
+    down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
   switch (e.tag) {
-    case "path": return e.attrs.d ?? "";
+    case "path":
+      return e.attrs.d ?? "";
     case "rect": {
-      const x = across("x"), y = down("y"), w = across("width"), h = down("height");
+      const x = across("x"),
+        y = down("y"),
+        w = across("width"),
+        h = down("height");
       if (w <= 0 || h <= 0) return "";
       const [rx, ry] = cornersOf(e, room);
       if (rx <= 0 || ry <= 0) return `M${n(x)} ${n(y)}H${n(x + w)}V${n(y + h)}H${n(x)}Z`;
       return `M${n(x + rx)} ${n(y)}H${n(x + w - rx)}A${rx} ${ry} 0 0 1 ${n(x + w)} ${n(y + ry)}V${n(y + h - ry)}A${rx} ${ry} 0 0 1 ${n(x + w - rx)} ${n(y + h)}H${n(x + rx)}A${rx} ${ry} 0 0 1 ${n(x)} ${n(y + h - ry)}V${n(y + ry)}A${rx} ${ry} 0 0 1 ${n(x + rx)} ${n(y)}Z`;
     }
-    case "circle": case "ellipse": {
-      const cx = across("cx"), cy = down("cy");
-      const rx = e.tag === "circle" ? length(e.attrs.r, room.width) : across("rx", down("ry")), ry = e.tag === "circle" ? rx : down("ry", rx);
-      return rx > 0 && ry > 0 ? `M${n(cx - rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx + rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx - rx)} ${n(cy)}Z` : "";
+    case "circle":
+    case "ellipse": {
+      const cx = across("cx"),
+        cy = down("cy");
+      const rx = e.tag === "circle" ? length(e.attrs.r, room.width) : across("rx", down("ry")),
+        ry = e.tag === "circle" ? rx : down("ry", rx);
+      return rx > 0 && ry > 0
+        ? `M${n(cx - rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx + rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx - rx)} ${n(cy)}Z`
+        : "";
     }
-    case "line": return `M${across("x1")} ${down("y1")}L${across("x2")} ${down("y2")}`;
-    case "polyline": case "polygon": {
+    case "line":
+      return `M${across("x1")} ${down("y1")}L${across("x2")} ${down("y2")}`;
+    case "polyline":
+    case "polygon": {
       const points = (e.attrs.points ?? "").match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
       if (points.length < 4) return "";
       return `M${points.slice(0, points.length - (points.length % 2)).join(" ")}${e.tag === "polygon" ? "Z" : ""}`;
     }
-    default: return null;
+    default:
+      return null;
   }
 };
 
 /** The corner radii of a rect, within half its sides. */
-export const cornersOf = (e: Element, room: { width: number; height: number }): readonly [number, number] => {
-  const w = length(e.attrs.width, room.width), h = length(e.attrs.height, room.height);
-  const rx = e.attrs.rx ?? e.attrs.ry, ry = e.attrs.ry ?? e.attrs.rx;
+export const cornersOf = (
+  e: Element,
+  room: { width: number; height: number },
+): readonly [number, number] => {
+  const w = length(e.attrs.width, room.width),
+    h = length(e.attrs.height, room.height);
+  const rx = e.attrs.rx ?? e.attrs.ry,
+    ry = e.attrs.ry ?? e.attrs.rx;
   return [Math.min(length(rx, room.width), w / 2), Math.min(length(ry, room.height), h / 2)];
 };
 
@@ -84,30 +139,48 @@ export const cornersOf = (e: Element, room: { width: number; height: number }): 
 export const mapPath = (d: string, m: Matrix): SVGPathData => {
   // arcs have to become curves before a map that turns their axes, and H and V lines before one that turns them
   const path = new SVGPathData(d).toAbs().normalizeHVZ(false, true, true).normalizeST().aToC();
-  return upright(m) && m[0] === 1 && m[3] === 1 && m[4] === 0 && m[5] === 0 ? path : path.matrix(...m);
+  return upright(m) && m[0] === 1 && m[3] === 1 && m[4] === 0 && m[5] === 0
+    ? path
+    : path.matrix(...m);
 };
 
-export interface Bounds { readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+export interface Bounds {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
 
 export const boundsOf = (path: SVGPathData): Bounds | null => {
   if (path.commands.length === 0) return null;
   const { minX, minY, maxX, maxY } = path.getBounds();
-  return Number.isFinite(minX + minY + maxX + maxY) ? { x: minX, y: minY, width: maxX - minX, height: maxY - minY } : null;
+  return Number.isFinite(minX + minY + maxX + maxY)
+    ? { x: minX, y: minY, width: maxX - minX, height: maxY - minY }
+    : null;
 };
 
 /** Absolute path data as a layer keeps it: in per cent of a box. */
 export const percentPath = (path: SVGPathData, box: Bounds): string => {
-  const across = (v: number) => (box.width ? Math.round(((v - box.x) / box.width) * 1e6) / 1e4 : 0), down = (v: number) => (box.height ? Math.round(((v - box.y) / box.height) * 1e6) / 1e4 : 0);
-  return path.commands.map((c) => {
-    switch (c.type) {
-      case SVGPathData.MOVE_TO: return `M${across(c.x)} ${down(c.y)}`;
-      case SVGPathData.LINE_TO: return `L${across(c.x)} ${down(c.y)}`;
-      case SVGPathData.CURVE_TO: return `C${across(c.x1)} ${down(c.y1)} ${across(c.x2)} ${down(c.y2)} ${across(c.x)} ${down(c.y)}`;
-      case SVGPathData.QUAD_TO: return `Q${across(c.x1)} ${down(c.y1)} ${across(c.x)} ${down(c.y)}`;
-      default: return "Z";
-    }
-  }).join("");
+  const across = (v: number) => (box.width ? Math.round(((v - box.x) / box.width) * 1e6) / 1e4 : 0),
+    down = (v: number) => (box.height ? Math.round(((v - box.y) / box.height) * 1e6) / 1e4 : 0);
+  return path.commands
+    .map((c) => {
+      switch (c.type) {
+        case SVGPathData.MOVE_TO:
+          return `M${across(c.x)} ${down(c.y)}`;
+        case SVGPathData.LINE_TO:
+          return `L${across(c.x)} ${down(c.y)}`;
+        case SVGPathData.CURVE_TO:
+          return `C${across(c.x1)} ${down(c.y1)} ${across(c.x2)} ${down(c.y2)} ${across(c.x)} ${down(c.y)}`;
+        case SVGPathData.QUAD_TO:
+          return `Q${across(c.x1)} ${down(c.y1)} ${across(c.x)} ${down(c.y)}`;
+        default:
+          return "Z";
+      }
+    })
+    .join("");
 };
 
 /** Path data in px as a layer of a size keeps it: absolute M L C Q Z in per cent of its box. */
-export const pathInBox = (d: string, width: number, height: number): string => percentPath(mapPath(d, identity), { x: 0, y: 0, width, height });
+export const pathInBox = (d: string, width: number, height: number): string =>
+  percentPath(mapPath(d, identity), { x: 0, y: 0, width, height });

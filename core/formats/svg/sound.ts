@@ -6,16 +6,23 @@ import type { Draft } from "./read";
 const essential = new Set(["x", "y", "width", "height", "shape"]);
 
 const whyOf = (draft: Draft, key: string): string =>
-  key === "shape" ? `“${draft.name}” (its path is too long: ${Math.round(String(draft.values.shape).length / 1000)} thousand characters)`
-    : essential.has(key) ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
+  key === "shape"
+    ? `“${draft.name}” (its path is too long: ${Math.round(String(draft.values.shape).length / 1000)} thousand characters)`
+    : essential.has(key)
+      ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
       : `${property(key)?.label ?? key} of “${draft.name}”`;
 
 /** Layers of a file with only such values as layers can have; what cannot be taken is told to `lost`, the rest is. */
 export const soundDrafts = (drafts: readonly Draft[], lost: (what: string) => void): Draft[] =>
   drafts.flatMap((draft): Draft[] => {
-    const wrong = Object.keys(draft.values).filter((key) => propertySchema(key)?.safeParse(draft.values[key]).success === false);
+    const wrong = Object.keys(draft.values).filter(
+      (key) => propertySchema(key)?.safeParse(draft.values[key]).success === false,
+    );
     for (const key of wrong) lost(whyOf(draft, key));
     if (wrong.some((key) => essential.has(key))) return [];
-    const values = wrong.length === 0 ? draft.values : Object.fromEntries(Object.entries(draft.values).filter(([key]) => !wrong.includes(key)));
+    const values =
+      wrong.length === 0
+        ? draft.values
+        : Object.fromEntries(Object.entries(draft.values).filter(([key]) => !wrong.includes(key)));
     return [{ ...draft, values, inside: soundDrafts(draft.inside, lost) }];
   });

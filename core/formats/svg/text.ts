@@ -1,6 +1,12 @@
 import { cleanText } from "../../project/text";
 
-const entities: Readonly<Record<string, string>> = { lt: "<", gt: ">", quot: '"', apos: "'", amp: "&" };
+const entities: Readonly<Record<string, string>> = {
+  lt: "<",
+  gt: ">",
+  quot: '"',
+  apos: "'",
+  amp: "&",
+};
 
 /** The character a reference names; null for one that XML 1.0 (§4.1, §2.2) does not allow. */
 const characterOf = (reference: string): string | null => {

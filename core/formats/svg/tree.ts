@@ -14,16 +14,59 @@ export interface Element {
   readonly text: string;
 }
 
-const inherited = ["fill", "fill-opacity", "fill-rule", "stroke", "stroke-opacity", "stroke-width", "stroke-linecap", "stroke-linejoin", "stroke-dasharray", "font-family", "font-size", "font-weight", "font-style", "text-anchor", "letter-spacing", "color", "visibility", "clip-rule"];
-const presentation = new Set([...inherited, "opacity", "display", "clip-path", "mask", "filter", "stop-color", "stop-opacity", "mix-blend-mode", "text-decoration", "transform", "marker-start", "marker-mid", "marker-end", "paint-order"]);
+const inherited = [
+  "fill",
+  "fill-opacity",
+  "fill-rule",
+  "stroke",
+  "stroke-opacity",
+  "stroke-width",
+  "stroke-linecap",
+  "stroke-linejoin",
+  "stroke-dasharray",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "font-style",
+  "text-anchor",
+  "letter-spacing",
+  "color",
+  "visibility",
+  "clip-rule",
+];
+const presentation = new Set([
+  ...inherited,
+  "opacity",
+  "display",
+  "clip-path",
+  "mask",
+  "filter",
+  "stop-color",
+  "stop-opacity",
+  "mix-blend-mode",
+  "text-decoration",
+  "transform",
+  "marker-start",
+  "marker-mid",
+  "marker-end",
+  "paint-order",
+]);
 
-interface Sheet { readonly selector: string; readonly weight: number; readonly rules: Readonly<Record<string, string>> }
+interface Sheet {
+  readonly selector: string;
+  readonly weight: number;
+  readonly rules: Readonly<Record<string, string>>;
+}
 
 const declarations = (text: string): Record<string, string> => {
   const out: Record<string, string> = {};
   for (const part of text.split(";")) {
     const at = part.indexOf(":");
-    if (at > 0) out[part.slice(0, at).trim().toLowerCase()] = part.slice(at + 1).replace(/!important/i, "").trim();
+    if (at > 0)
+      out[part.slice(0, at).trim().toLowerCase()] = part
+        .slice(at + 1)
+        .replace(/!important/i, "")
+        .trim();
   }
   return out;
 };
@@ -35,24 +78,42 @@ const readSheet = (css: string, lost: (what: string) => void): Sheet[] => {
   for (const [, heads = "", body = ""] of plain.matchAll(/([^{}]+)\{([^{}]*)\}/g)) {
     for (const head of heads.split(",").map((h) => h.trim())) {
       if (/^@/.test(head)) lost(`the style rule “${head.slice(0, 40)}”`);
-      else if (!/^(\*|[a-zA-Z]*)(([.#])[\w-]+)?$/.test(head)) lost(`the style selector “${head.slice(0, 40)}”`);
-      else out.push({ selector: head, weight: head.includes("#") ? 3 : head.includes(".") ? 2 : 1, rules: declarations(body) });
+      else if (!/^(\*|[a-zA-Z]*)(([.#])[\w-]+)?$/.test(head))
+        lost(`the style selector “${head.slice(0, 40)}”`);
+      else
+        out.push({
+          selector: head,
+          weight: head.includes("#") ? 3 : head.includes(".") ? 2 : 1,
+          rules: declarations(body),
+        });
     }
   }
   return out;
 };
 
 const meets = (sheet: Sheet, tag: string, attrs: Readonly<Record<string, string>>): boolean => {
-  const [, name = "", , mark, word] = /^(\*|[a-zA-Z]*)(([.#])([\w-]+))?$/.exec(sheet.selector) ?? [];
+  const [, name = "", , mark, word] =
+    /^(\*|[a-zA-Z]*)(([.#])([\w-]+))?$/.exec(sheet.selector) ?? [];
   if (name !== "" && name !== "*" && name !== tag) return false;
   if (mark === "#") return attrs.id === word;
   return mark !== "." || (attrs.class ?? "").split(/\s+/).includes(word ?? "");
 };
 
-interface Raw { type: string; tagName?: string; properties?: Record<string, string | number>; children?: readonly (Raw | string)[]; value?: unknown }
+interface Raw {
+  type: string;
+  tagName?: string;
+  properties?: Record<string, string | number>;
+  children?: readonly (Raw | string)[];
+  value?: unknown;
+}
 
 const textOf = (raw: Raw, lost: (what: string) => void): string =>
-  unescape((raw.children ?? []).map((c) => (typeof c === "string" ? c : c.type === "text" ? String(c.value ?? "") : "")).join(""), lost);
+  unescape(
+    (raw.children ?? [])
+      .map((c) => (typeof c === "string" ? c : c.type === "text" ? String(c.value ?? "") : ""))
+      .join(""),
+    lost,
+  );
 
 /** Elements nested deeper than this are not read: they would be gone through by recursion. */
 const DEEPEST = 400;
@@ -67,20 +128,34 @@ const trimmed = (top: Raw, lost: (what: string) => void): Raw => {
         raw.children = [];
       }
     }
-    level = level.flatMap((raw) => (raw.children ?? []).filter((c): c is Raw => typeof c === "object"));
+    level = level.flatMap((raw) =>
+      (raw.children ?? []).filter((c): c is Raw => typeof c === "object"),
+    );
   }
   return top;
 };
 
 /** Reads a file into its root element; the error is a sentence. Comments, scripts and what is not SVG's own are gone already. */
-export const readTree = (source: string, lost: (what: string) => void): { ok: true; root: Element; byId: ReadonlyMap<string, Element> } | { ok: false; error: string } => {
+export const readTree = (
+  source: string,
+  lost: (what: string) => void,
+):
+  | { ok: true; root: Element; byId: ReadonlyMap<string, Element> }
+  | { ok: false; error: string } => {
   let file: Raw;
   try {
-    file = parse(cleanText(source).replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, "")) as unknown as Raw;
+    file = parse(
+      cleanText(source).replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ""),
+    ) as unknown as Raw;
   } catch (error) {
-    return { ok: false, error: `the file is not well-formed XML (${error instanceof Error ? (error.message.split("\n")[0] ?? "") : "unreadable"})` };
+    return {
+      ok: false,
+      error: `the file is not well-formed XML (${error instanceof Error ? (error.message.split("\n")[0] ?? "") : "unreadable"})`,
+    };
   }
-  const found = (file.children ?? []).find((c): c is Raw => typeof c === "object" && c.type === "element" && c.tagName === "svg");
+  const found = (file.children ?? []).find(
+    (c): c is Raw => typeof c === "object" && c.type === "element" && c.tagName === "svg",
+  );
   if (!found) return { ok: false, error: "the file has no <svg> element" };
   const top = trimmed(found, lost);
   const sheets: Sheet[] = [];
@@ -94,14 +169,21 @@ export const readTree = (source: string, lost: (what: string) => void): { ok: tr
   const build = (raw: Raw, above: Readonly<Record<string, string>>): Element => {
     const tag = raw.tagName ?? "";
     const attrs: Record<string, string> = {};
-    for (const [key, value] of Object.entries(raw.properties ?? {})) attrs[key] = unescape(String(value), lost);
+    for (const [key, value] of Object.entries(raw.properties ?? {}))
+      attrs[key] = unescape(String(value), lost);
     const style: Record<string, string> = {};
     for (const key of inherited) if (above[key] !== undefined) style[key] = above[key];
-    const say = (key: string, value: string) => { if (presentation.has(key) && value !== "inherit") style[key] = value; };
+    const say = (key: string, value: string) => {
+      if (presentation.has(key) && value !== "inherit") style[key] = value;
+    };
     for (const [key, value] of Object.entries(attrs)) say(key, value);
-    for (const sheet of sheets) if (meets(sheet, tag, attrs)) for (const [key, value] of Object.entries(sheet.rules)) say(key, value);
+    for (const sheet of sheets)
+      if (meets(sheet, tag, attrs))
+        for (const [key, value] of Object.entries(sheet.rules)) say(key, value);
     for (const [key, value] of Object.entries(declarations(attrs.style ?? ""))) say(key, value);
-    const children = (raw.children ?? []).filter((c): c is Raw => typeof c === "object" && c.type === "element").map((c) => build(c, style));
+    const children = (raw.children ?? [])
+      .filter((c): c is Raw => typeof c === "object" && c.type === "element")
+      .map((c) => build(c, style));
     const element: Element = { tag, attrs, style, children, text: textOf(raw, lost) };
     if (attrs.id !== undefined && !byId.has(attrs.id)) byId.set(attrs.id, element);
     return element;
