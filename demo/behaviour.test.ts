@@ -6,7 +6,8 @@ import type { Project } from "#core/project";
 import { kelpwayKit } from "./index";
 import { testEnv } from "../tests/support/env";
 
-let env: LayoutEnv, kit: Project;
+let env: LayoutEnv;
+let kit: Project;
 beforeAll(async () => {
   env = await testEnv();
   kit = kelpwayKit();
@@ -20,8 +21,8 @@ const user = (piece: string) => {
     if (text) told.push(text);
   });
   const at = (path: string): [number, number] => {
-    const scene = run.scene(),
-      spot = scene && spotAt(scene, path);
+    const scene = run.scene();
+    const spot = scene && spotAt(scene, path);
     if (!spot) throw new Error(`${path} is not there`);
     const r = spotBounds(spot);
     return [r.x + r.width / 2, r.y + r.height / 2];
@@ -136,8 +137,8 @@ describe("behaviour of the kit", () => {
   it("Harbour dock bar: the disc goes to whatever icon is chosen, also when another is chosen on the way", () => {
     const me = user("harbour-dock-bar");
     const disc = () => {
-      const scene = me.run.scene(),
-        spot = scene && spotAt(scene, "disc");
+      const scene = me.run.scene();
+      const spot = scene && spotAt(scene, "disc");
       return spot ? spotBounds(spot).x : NaN;
     };
     const from = disc();
@@ -146,12 +147,12 @@ describe("behaviour of the kit", () => {
     expect(me.click("map").wait(1000).has()).toBe("map");
     expect(disc()).toBeLessThan(from + 200);
     // a finger that is off by a thumb's width still finds the icon
-    const scene = me.run.scene(),
-      home = scene && spotAt(scene, "home");
+    const scene = me.run.scene();
+    const home = scene && spotAt(scene, "home");
     if (!home) throw new Error("no home");
-    const r = spotBounds(home),
-      x = r.x - 15,
-      y = r.y + r.height + 15;
+    const r = spotBounds(home);
+    const x = r.x - 15;
+    const y = r.y + r.height + 15;
     for (const kind of ["move", "down", "up"] as const) me.run.pointer(kind, x, y);
     expect(me.wait(1000).has()).toBe("home");
     expect(disc()).toBeCloseTo(from, 1);

@@ -28,8 +28,8 @@ describe("the demo project", () => {
     const scene = run.scene();
     expect(scene?.width).toBeGreaterThan(150);
     const toggle = scene && findPlaced(scene, "toggle");
-    const x = (toggle?.x ?? 0) + 10,
-      y = (toggle?.y ?? 0) + 10;
+    const x = (toggle?.x ?? 0) + 10;
+    const y = (toggle?.y ?? 0) + 10;
     run.pointer("move", x, y);
     run.pointer("down", x, y);
     expect(run.variant()).toEqual({ alerts: "alerts-off", pressed: "pressed-yes" });

@@ -16,8 +16,8 @@ describe("the kit's rehearsals", () => {
   for (const piece of inOrder(kit.pieces))
     for (const { name, steps } of inOrder(piece.rehearsals)) {
       it(`${piece.name}: ${name}`, () => {
-        const failure = rehearse(env, kit, piece.id, steps),
-          step = failure && steps[failure.step];
+        const failure = rehearse(env, kit, piece.id, steps);
+        const step = failure && steps[failure.step];
         expect(failure && step && `${stepText(kit, piece, step)}: ${failure.why}`).toBeNull();
       });
     }

@@ -7,10 +7,10 @@ const point = (layer: string | null): Step => ({ do: "point", layer });
 const click = (layer: string): Step => ({ do: "click", layer });
 const wait = (ms: number): Step => ({ do: "wait", ms });
 const key = (k: string): Step => ({ do: "key", key: k });
-const press: Step = { do: "press" },
-  letGo: Step = { do: "release" },
-  rest: Step = { do: "settle" },
-  tab: Step = { do: "tab", back: false };
+const press: Step = { do: "press" };
+const letGo: Step = { do: "release" };
+const rest: Step = { do: "settle" };
+const tab: Step = { do: "tab", back: false };
 /** A trait of the piece, or of a copy in it, has a value. */
 const is = (trait: string, value: string, at = ""): Step => ({
   do: "trait",

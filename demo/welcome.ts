@@ -20,13 +20,13 @@ import type { Drawn, Source } from "./build";
 const WAVE = 130;
 /** A strip of waves one longer than the screen is wide, so that it can move by one and look the same. */
 const waves = (id: string, name: string, y: number, fill: string, opacity: number): Drawn => {
-  const n = 4,
-    step = 100 / n,
-    top = Array.from(
-      { length: n },
-      (_, i) =>
-        `C${i * step + step * 0.25} 0 ${i * step + step * 0.25} 0 ${i * step + step / 2} 12 C${i * step + step * 0.75} 24 ${i * step + step * 0.75} 24 ${(i + 1) * step} 12`,
-    ).join(" ");
+  const n = 4;
+  const step = 100 / n;
+  const top = Array.from(
+    { length: n },
+    (_, i) =>
+      `C${i * step + step * 0.25} 0 ${i * step + step * 0.25} 0 ${i * step + step / 2} 12 C${i * step + step * 0.75} 24 ${i * step + step * 0.75} 24 ${(i + 1) * step} 12`,
+  ).join(" ");
   return shape(id, name, {
     x: 0,
     y,

@@ -34,8 +34,8 @@ const create = (paint: Paint, address: Address): Drawn => {
 };
 
 const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
-  const before = drawn.paint.attrs,
-    { attrs } = next;
+  const before = drawn.paint.attrs;
+  const { attrs } = next;
   if (before !== attrs) {
     for (const k in attrs)
       if (before[k] !== attrs[k]) put(drawn.element, k, attrs[k] as string | number, address);

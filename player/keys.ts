@@ -21,10 +21,10 @@ export const listenToKeys = (svg: SVGSVGElement, signal: AbortSignal, it: Keyed)
       // only a focus that came by the keyboard shows where it is, from the side it came from
       if (it.pointing()) return;
       it.keyed(true);
-      const from = e.relatedTarget,
-        back =
-          from instanceof Node &&
-          (svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+      const from = e.relatedTarget;
+      const back =
+        from instanceof Node &&
+        (svg.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
       it.did(() => it.run().tab(back ? -1 : 1));
     },
     { signal },

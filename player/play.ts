@@ -34,8 +34,8 @@ const pressing: readonly string[] = ["click", "double", "press", "release", "hol
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
 
 /** Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long catches up, and is drawn when it has. */
-const SLICE = 1000,
-  WORK = 8;
+const SLICE = 1000;
+const WORK = 8;
 
 /**
  * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames for the clock.
@@ -238,8 +238,8 @@ export class Player {
       if (this.showing) return;
       this.tick();
       const byTouch = this.touch || e.pointerType === "touch";
-      const act = this.actOf(kind, ...place(e), byTouch),
-        swiped = this.run.pointer(kind, ...place(e), byTouch);
+      const act = this.actOf(kind, ...place(e), byTouch);
+      const swiped = this.run.pointer(kind, ...place(e), byTouch);
       const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
       if (did) this.options.onAct?.(did);
       this.show();
@@ -333,8 +333,8 @@ export class Player {
   private show(): void {
     const scene = this.run.scene();
     const margin = this.options.margin ?? 0;
-    const w = (scene?.width ?? 0) + 2 * margin,
-      h = (scene?.height ?? 0) + 2 * margin;
+    const w = (scene?.width ?? 0) + 2 * margin;
+    const h = (scene?.height ?? 0) + 2 * margin;
     keep(this.svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
     keep(this.svg, "width", String(w * this.scale));
     keep(this.svg, "height", String(h * this.scale));

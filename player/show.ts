@@ -110,8 +110,8 @@ export class Showing {
 
   /** The hand glides; the piece's time stands still. */
   private async go(to: readonly [number, number]): Promise<void> {
-    const from = this.at,
-      began = performance.now();
+    const from = this.at;
+    const began = performance.now();
     for (let t = 0; t < 1 && !this.stopped;) {
       await this.frame();
       t = Math.min(1, (performance.now() - began) / REACH);

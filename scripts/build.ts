@@ -19,14 +19,16 @@ const sources = [
   "react-router.config.ts",
 ];
 
-const filesIn = (path: string): string[] =>
-  !existsSync(path)
-    ? []
-    : statSync(path).isDirectory()
-      ? readdirSync(path)
-          .sort()
-          .flatMap((f) => filesIn(join(path, f)))
-      : [path];
+const filesIn = (path: string): string[] => {
+  if (!existsSync(path)) {
+    return [];
+  }
+  return statSync(path).isDirectory()
+    ? readdirSync(path)
+        .sort()
+        .flatMap((f) => filesIn(join(path, f)))
+    : [path];
+};
 
 /** A fingerprint of everything the build is made from. */
 const fingerprint = (): string => {

@@ -7,8 +7,8 @@ import { readIcon } from "../core/formats/index.ts";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const home = dirname(createRequire(import.meta.url).resolve("bootstrap-icons/package.json"));
-const target = join(root, "generated/icons.json"),
-  stampFile = join(root, "generated/icons.stamp");
+const target = join(root, "generated/icons.json");
+const stampFile = join(root, "generated/icons.stamp");
 const stamp = `3 ${(JSON.parse(readFileSync(join(home, "package.json"), "utf8")) as { version: string }).version}`;
 if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp)
   process.exit(0);

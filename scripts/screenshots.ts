@@ -253,8 +253,8 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     act: async (page) => {
       await choose(page, "sun-tab");
       await sleep(300);
-      const socket = await (await page.$(".socket"))?.boundingBox(),
-        to = await (await page.$('[data-variant="deck-sun"]'))?.boundingBox();
+      const socket = await (await page.$(".socket"))?.boundingBox();
+      const to = await (await page.$('[data-variant="deck-sun"]'))?.boundingBox();
       if (!socket || !to) throw new Error("no socket");
       await page.mouse.move(socket.x + 9, socket.y + 9);
       await page.mouse.down();

@@ -9,7 +9,10 @@ import { Projects } from "./support/projects";
 const picture = readFileSync(new URL("../demo/pictures/saloon.png", import.meta.url));
 const font = fontFiles.woff2;
 
-let me: Designer, close: () => Promise<void>, projects: Projects, id: string;
+let me: Designer;
+let close: () => Promise<void>;
+let projects: Projects;
+let id: string;
 beforeAll(async () => {
   const opened = await launch();
   close = opened.close;
@@ -112,8 +115,8 @@ describe("files", () => {
           const bytes = Uint8Array.from(atob(b), (c) => c.charCodeAt(0));
           const data = new DataTransfer();
           data.items.add(new File([bytes], n, { type: t }));
-          const scene = document.querySelector(".scene") as HTMLElement,
-            box = scene.getBoundingClientRect();
+          const scene = document.querySelector(".scene") as HTMLElement;
+          const box = scene.getBoundingClientRect();
           scene.dispatchEvent(
             new DragEvent("drop", {
               dataTransfer: data,

@@ -10,7 +10,10 @@ import { launch, Person, sleep } from "./support/browser";
 import { startHarbour } from "./support/harbour";
 import type { Harbour } from "./support/harbour";
 
-let browser: Browser, closeBrowser: () => Promise<void>, harbour: Harbour, home: string;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+let harbour: Harbour;
+let home: string;
 beforeAll(async () => {
   home = mkdtempSync(join(tmpdir(), "nubble-away-"));
   harbour = await startHarbour(home, inject("build"));
@@ -121,8 +124,8 @@ describe("when the server dies in the middle of a save", () => {
 
   it("whatever was acknowledged is there, however often server and database are killed", async () => {
     const acknowledged: { seq: number; value: number }[] = [];
-    let value = 5000,
-      over = false;
+    let value = 5000;
+    let over = false;
     const change = () => ({
       label: "x",
       ops: [set(["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "y"], ++value)],

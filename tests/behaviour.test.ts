@@ -3,7 +3,8 @@ import type { Designer } from "./support/designer";
 import { kitWithout, openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk(kitWithout("sailing-card-deck"));
   me = desk.me;

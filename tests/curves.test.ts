@@ -23,7 +23,10 @@ import { kelpwayKit } from "../demo/index";
 import { launch } from "./support/browser";
 import { testEnv } from "./support/env";
 
-let browser: Browser, close: () => Promise<void>, page: Page, env: LayoutEnv;
+let browser: Browser;
+let close: () => Promise<void>;
+let page: Page;
+let env: LayoutEnv;
 beforeAll(async () => {
   env = await testEnv();
   ({ browser, close } = await launch());
@@ -38,11 +41,11 @@ const inChromium = (css: readonly string[]): Promise<number[][]> =>
     (list, n) =>
       list.map((easing) => {
         const effect = new KeyframeEffect(document.body, null, {
-            duration: 1000,
-            easing,
-            fill: "both",
-          }),
-          animation = new Animation(effect, document.timeline);
+          duration: 1000,
+          easing,
+          fill: "both",
+        });
+        const animation = new Animation(effect, document.timeline);
         return Array.from({ length: n + 1 }, (_, i) => {
           animation.currentTime = Math.min(999.999, (1000 * i) / n);
           return effect.getComputedTiming().progress as number;
@@ -57,8 +60,8 @@ const farthest = (easing: Easing, shown: readonly number[]): number =>
 
 describe("in Chromium", () => {
   it("fifty Béziers are Chromium's own, to a thousandth at a hundred points", async () => {
-    const x = fc.integer({ min: 0, max: 100 }).map((n) => n / 100),
-      y = fc.integer({ min: -80, max: 180 }).map((n) => n / 100);
+    const x = fc.integer({ min: 0, max: 100 }).map((n) => n / 100);
+    const y = fc.integer({ min: -80, max: 180 }).map((n) => n / 100);
     const curves: Easing[] = [
       ...cssWords,
       ...fc.sample(fc.tuple(x, y, x, y), { numRuns: 45, seed: 7 }),
@@ -81,11 +84,11 @@ describe("in Chromium", () => {
       { kind: "steps", count: 5, jump: "start" },
     ];
     for (const most of [0.01, 0.002, 0.0005]) {
-      const css = curves.map((c) => cssEasing(c, most)),
-        shown = await inChromium(css.map((c) => c.css));
+      const css = curves.map((c) => cssEasing(c, most));
+      const shown = await inChromium(css.map((c) => c.css));
       for (const [i, easing] of curves.entries()) {
-        const off = farthest(easing, shown[i] ?? []),
-          stated = css[i]?.error ?? 0;
+        const off = farthest(easing, shown[i] ?? []);
+        const stated = css[i]?.error ?? 0;
         // Béziers and steps are written as they are
         expect(off).toBeLessThanOrEqual(Math.max(stated, 0.001) + 1e-6);
       }
@@ -96,10 +99,10 @@ describe("in Chromium", () => {
 describe("exports of the kit's motions, in Chromium", () => {
   const moments = [0, 0.18, 0.41, 0.66, 0.9];
   const scenes = (id: string, ruleId: string) => {
-    const kit = kelpwayKit(),
-      piece = kit.pieces[id] as Piece,
-      rule = rulesOf(kit, piece).find((r) => r.id === ruleId) as Rule,
-      ends = endsOf(piece, rule, restingVariant(piece));
+    const kit = kelpwayKit();
+    const piece = kit.pieces[id] as Piece;
+    const rule = rulesOf(kit, piece).find((r) => r.id === ruleId) as Rule;
+    const ends = endsOf(piece, rule, restingVariant(piece));
     const [from, to] = [ends.from, ends.to].map((v) =>
       layout(env, new Resolver().tree(kit, id, v) as Resolved),
     ) as [Placed, Placed];
@@ -120,9 +123,9 @@ describe("exports of the kit's motions, in Chromium", () => {
       ["menu-button", "turn"],
       ["alert-switch", "flip"],
     ] as const) {
-      const { change, from, to, length } = scenes(id, rule),
-        times = Array.from({ length: 61 }, (_, i) => (length * i) / 60),
-        frames = times.map((t) => paint(change.frame(t)));
+      const { change, from, to, length } = scenes(id, rule);
+      const times = Array.from({ length: 61 }, (_, i) => (length * i) / 60);
+      const frames = times.map((t) => paint(change.frame(t)));
       const svg = animatedSvg(frames, times, to.width, to.height, {
         margin: 8,
         ground: "#ffffff",
@@ -130,8 +133,8 @@ describe("exports of the kit's motions, in Chromium", () => {
         style: "",
         address: () => "",
       });
-      const offs: number[] = [],
-        stills: string[] = [];
+      const offs: number[] = [];
+      const stills: string[] = [];
       expect(from.width).toBeGreaterThan(0);
       await page.setContent(`<body style="margin:0">${svg}</body>`);
       for (const share of moments) {
@@ -143,12 +146,12 @@ describe("exports of the kit's motions, in Chromium", () => {
           }
         }, at);
         const size = {
-            x: 0,
-            y: 0,
-            width: Math.ceil(to.width) + 16,
-            height: Math.ceil(to.height) + 16,
-          },
-          moving = await page.screenshot({ clip: size, encoding: "base64" });
+          x: 0,
+          y: 0,
+          width: Math.ceil(to.width) + 16,
+          height: Math.ceil(to.height) + 16,
+        };
+        const moving = await page.screenshot({ clip: size, encoding: "base64" });
         const other = await browser.newPage();
         await other.setContent(
           `<body style="margin:0">${svgDocument(change.frame(at), 8).replace("<svg ", '<svg style="background:#fff" ')}</body>`,
@@ -172,14 +175,14 @@ describe("exports of the kit's motions, in Chromium", () => {
   });
 
   it("CSS keyframes have at every moment the values Nubble has", async () => {
-    const { change, from, to, rule, length } = scenes("route-bell", "fill"),
-      css = cssKeyframes("Bell", from, to, rule.motion);
+    const { change, from, to, rule, length } = scenes("route-bell", "fill");
+    const css = cssKeyframes("Bell", from, to, rule.motion);
     await page.setContent(
       `<style>${css}</style><div class="bell"></div><div class="ground"></div><div class="dot"></div>`,
     );
     for (const share of moments) {
-      const at = length * share,
-        scene = change.frame(at);
+      const at = length * share;
+      const scene = change.frame(at);
       const shown = await page.evaluate((ms) => {
         for (const a of document.getAnimations()) {
           a.pause();
@@ -190,8 +193,8 @@ describe("exports of the kit's motions, in Chromium", () => {
         );
       }, at);
       for (const [i, id] of ["bell", "ground", "dot"].entries()) {
-        const wanted = (laneValue(scene, id, "scale") as readonly number[])[0] as number,
-          is = shown[i] === "none" ? 1 : parseFloat(shown[i] ?? "");
+        const wanted = (laneValue(scene, id, "scale") as readonly number[])[0] as number;
+        const is = shown[i] === "none" ? 1 : parseFloat(shown[i] ?? "");
         expect(Math.abs(is - wanted)).toBeLessThan(0.004);
       }
     }
@@ -207,8 +210,8 @@ const unlikePixels = (at: Page, a: string, b: string): Promise<number> =>
         const image = new Image();
         image.src = `data:image/png;base64,${source}`;
         await image.decode();
-        const canvas = document.createElement("canvas"),
-          context = canvas.getContext("2d") as CanvasRenderingContext2D;
+        const canvas = document.createElement("canvas");
+        const context = canvas.getContext("2d") as CanvasRenderingContext2D;
         canvas.width = image.width;
         canvas.height = image.height;
         context.drawImage(image, 0, 0);

@@ -5,7 +5,11 @@ import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
 import { Projects } from "./support/projects";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, projects: Projects, id: string;
+let browser: Browser;
+let me: Designer;
+let close: () => Promise<void>;
+let projects: Projects;
+let id: string;
 beforeAll(async () => {
   ({ browser, close } = await launch());
   projects = new Projects();
@@ -33,9 +37,9 @@ const painted = (variant: string, layer: string, selector: string, attribute: st
   );
 
 describe("the Board-now button, drawn from nothing", () => {
-  let glow = "",
-    body = "",
-    shine = "";
+  let glow = "";
+  let body = "";
+  let shine = "";
 
   it("has a glow, and a body with gradient, border and shadows inside and out", async () => {
     me = await Designer.at(browser, `${inject("address")}/projects/${id}`);
@@ -110,8 +114,8 @@ describe("the Board-now button, drawn from nothing", () => {
     await me.page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2);
     await me.page.mouse.down();
     // a turn to the right about the middle of the layer
-    const [cx, cy] = [frame.x + frame.width / 2, frame.y + frame.height / 2],
-      reach = cy - handle.y;
+    const [cx, cy] = [frame.x + frame.width / 2, frame.y + frame.height / 2];
+    const reach = cy - handle.y;
     await me.page.mouse.move(cx + Math.sin(0.32) * reach, cy - Math.cos(0.32) * reach, {
       steps: 6,
     });

@@ -15,7 +15,8 @@ import { testEnv } from "./support/env";
 import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk();
   me = desk.me;
@@ -26,8 +27,8 @@ describe("moments of a change", () => {
   it("are filmed as a GIF that shows each as the player does, as PNG pictures, and cancelled on the way", async () => {
     await desk.timing("alert-switch", "flip");
     await me.page.evaluate(() => {
-      const w = window as unknown as { saved_: Blob[] },
-        make = URL.createObjectURL.bind(URL);
+      const w = window as unknown as { saved_: Blob[] };
+      const make = URL.createObjectURL.bind(URL);
       w.saved_ = [];
       URL.createObjectURL = (b: Blob) => {
         w.saved_.push(b);
@@ -49,16 +50,16 @@ describe("moments of a change", () => {
     await saveAs("Animated GIF …");
     await me.click("button", "Save", ".modal");
     expect(await saved(1)).toEqual(["image/gif"]);
-    const kit = kelpwayKit(),
-      piece = kit.pieces["alert-switch"] as Piece,
-      rule = rulesOf(kit, piece).find((r) => r.id === "flip") as Rule,
-      ends = endsOf(piece, rule, restingVariant(piece)),
-      env = await testEnv();
+    const kit = kelpwayKit();
+    const piece = kit.pieces["alert-switch"] as Piece;
+    const rule = rulesOf(kit, piece).find((r) => r.id === "flip") as Rule;
+    const ends = endsOf(piece, rule, restingVariant(piece));
+    const env = await testEnv();
     const [from, to] = [ends.from, ends.to].map((v) =>
-        layout(env, new Resolver().tree(kit, piece.id, v) as Resolved),
-      ) as [Placed, Placed],
-      change = new Change(from, [{ to: to, motion: rule.motion }]),
-      moments = momentsOf(lastsFor(rule.motion), 25);
+      layout(env, new Resolver().tree(kit, piece.id, v) as Resolved),
+    ) as [Placed, Placed];
+    const change = new Change(from, [{ to: to, motion: rule.motion }]);
+    const moments = momentsOf(lastsFor(rule.motion), 25);
     const stills = moments.map((t) => svgDocument(change.frame(t), 24));
     const off = await me.page.evaluate(async (svgs) => {
       const decoder = new ImageDecoder({
@@ -66,16 +67,16 @@ describe("moments of a change", () => {
         type: "image/gif",
       });
       await decoder.tracks.ready;
-      const frames = decoder.tracks.selectedTrack?.frameCount ?? 0,
-        out: number[] = [];
+      const frames = decoder.tracks.selectedTrack?.frameCount ?? 0;
+      const out: number[] = [];
       for (const [i, svg] of svgs.entries()) {
-        const { image } = await decoder.decode({ frameIndex: i }),
-          wanted = new Image();
+        const { image } = await decoder.decode({ frameIndex: i });
+        const wanted = new Image();
         wanted.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
         await wanted.decode();
         const [a, b] = [image, wanted].map((source) => {
-          const canvas = document.createElement("canvas"),
-            context = canvas.getContext("2d") as CanvasRenderingContext2D;
+          const canvas = document.createElement("canvas");
+          const context = canvas.getContext("2d") as CanvasRenderingContext2D;
           canvas.width = image.displayWidth;
           canvas.height = image.displayHeight;
           context.fillStyle = "#fff";
@@ -129,13 +130,13 @@ describe("moments of a change", () => {
 
   it("stage, running piece and export show the same pictures at the same moments", async () => {
     await desk.timing("deck-tabs", "show-sun");
-    const kit = kelpwayKit(),
-      piece = kit.pieces["deck-tabs"] as Piece,
-      env = await testEnv(),
-      rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule,
-      fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
-    const change = new Change(fired?.from as Placed, fired?.moves ?? []),
-      { width, height } = fired?.from as Placed;
+    const kit = kelpwayKit();
+    const piece = kit.pieces["deck-tabs"] as Piece;
+    const env = await testEnv();
+    const rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule;
+    const fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
+    const change = new Change(fired?.from as Placed, fired?.moves ?? []);
+    const { width, height } = fired?.from as Placed;
     await me.click("button", "Pause");
     const tab = await me.box('.try-host [data-layer="sun-tab"]');
     await me.page.mouse.click(tab.x + tab.width / 2, tab.y + tab.height / 2);
@@ -146,8 +147,8 @@ describe("moments of a change", () => {
       for (let i = 0; i < 3; i++) await me.click("button", "Step");
       await head.focus();
       await me.press("Shift", "ArrowRight");
-      const ms = 50 * (at + 1),
-        wanted = svgDocument(change.frame(ms));
+      const ms = 50 * (at + 1);
+      const wanted = svgDocument(change.frame(ms));
       await me.until(async () =>
         expect(
           await me.page.$eval('[data-variant="deck-sun"] .preview-time', (t) => t.textContent),
@@ -159,9 +160,9 @@ describe("moments of a change", () => {
             `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="0 0 ${w} ${h}">${document.querySelector(`${host} svg [data-layer]`)?.outerHTML ?? ""}</svg>`;
           const pixels = await Promise.all(
             [svg, whole('[data-variant="deck-sun"]'), whole(".try-host")].map(async (text) => {
-              const picture = new Image(),
-                canvas = document.createElement("canvas"),
-                context = canvas.getContext("2d") as CanvasRenderingContext2D;
+              const picture = new Image();
+              const canvas = document.createElement("canvas");
+              const context = canvas.getContext("2d") as CanvasRenderingContext2D;
               picture.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`;
               await picture.decode();
               canvas.width = w;
@@ -201,15 +202,15 @@ describe("moments of a change", () => {
     await sleep(1200);
     const seen = await me.page.evaluate(async () => {
       const place = () =>
-          Number(
-            /translate\((-?[\d.]+)/.exec(
-              document.querySelector('.try-host [data-layer="near"]')?.getAttribute("transform") ??
-                "",
-            )?.[1] ?? 0,
-          ),
-        frame = () => new Promise(requestAnimationFrame);
-      const real = performance.now.bind(performance),
-        places: number[] = [];
+        Number(
+          /translate\((-?[\d.]+)/.exec(
+            document.querySelector('.try-host [data-layer="near"]')?.getAttribute("transform") ??
+              "",
+          )?.[1] ?? 0,
+        );
+      const frame = () => new Promise(requestAnimationFrame);
+      const real = performance.now.bind(performance);
+      const places: number[] = [];
       performance.now = () => real() + 600_000;
       for (let i = 0; i < 30; i++) {
         await frame();

@@ -8,7 +8,8 @@ import { launch } from "./support/browser";
 import { testEnv } from "./support/env";
 import { differences } from "./support/pictures";
 
-let env: LayoutEnv, opened: Awaited<ReturnType<typeof launch>>;
+let env: LayoutEnv;
+let opened: Awaited<ReturnType<typeof launch>>;
 beforeAll(async () => {
   env = await testEnv();
   opened = await launch();

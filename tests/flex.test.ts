@@ -8,7 +8,9 @@ import { launch, Person } from "./support/browser";
 import { testEnv } from "./support/env";
 import { Builder } from "./support/pieces";
 
-let env: LayoutEnv, person: Person, close: () => Promise<void>;
+let env: LayoutEnv;
+let person: Person;
+let close: () => Promise<void>;
 beforeAll(async () => {
   env = await testEnv();
   const opened = await launch();
@@ -59,8 +61,8 @@ interface Parent {
 const generate = (r: () => number, depth: number, parent: Parent | null): Tree => {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)] as T;
   const whole = (from: number, to: number) => Math.round(from + r() * (to - from));
-  const values: Record<string, Value> = {},
-    css: string[] = ["box-sizing:border-box", "min-width:0", "min-height:0"];
+  const values: Record<string, Value> = {};
+  const css: string[] = ["box-sizing:border-box", "min-width:0", "min-height:0"];
   const leaf = depth === 0 || (parent !== null && r() < 0.45);
   const isText = leaf && r() < 0.3;
   const axes = [
@@ -79,8 +81,8 @@ const generate = (r: () => number, depth: number, parent: Parent | null): Tree =
   });
   let shrink = 0;
   axes.forEach(([key, word, main], i) => {
-    const mode = modes[i] as string,
-      size = whole(12, leaf ? 90 : 320);
+    const mode = modes[i] as string;
+    const size = whole(12, leaf ? 90 : 320);
     values[`${key}Mode`] = mode;
     values[key] = size;
     if (mode === "fixed") css.push(`${key}:${size}px`);
@@ -134,13 +136,13 @@ const generate = (r: () => number, depth: number, parent: Parent | null): Tree =
     };
   }
   if (leaf) return { values, css: css.join(";"), inside: [] };
-  const row = r() < 0.5,
-    align = pick(Object.keys(aligns)),
-    justify = pick(Object.keys(spreads)),
-    gap = whole(0, 16);
+  const row = r() < 0.5;
+  const align = pick(Object.keys(aligns));
+  const justify = pick(Object.keys(spreads));
+  const gap = whole(0, 16);
   const padding = [whole(0, 14), whole(0, 14), whole(0, 14), whole(0, 14)] as const;
-  const mainMode = modes[row ? 0 : 1] as string,
-    crossMode = modes[row ? 1 : 0] as string;
+  const mainMode = modes[row ? 0 : 1] as string;
+  const crossMode = modes[row ? 1 : 0] as string;
   const wrap = mainMode === "fixed" && !values.floats && r() < 0.2;
   Object.assign(values, { arrange: row ? "row" : "column", align, justify, gap, padding, wrap });
   css.push(
@@ -207,8 +209,8 @@ describe("rows and columns", () => {
       build(b, tree, ROOT);
       const placed = layout(env, new Resolver().tree(b.project, b.at, {}) as never)
         .children[0] as Placed;
-      const ours = flat({ ...placed, x: 0, y: 0 }),
-        theirs = shown[i] ?? [];
+      const ours = flat({ ...placed, x: 0, y: 0 });
+      const theirs = shown[i] ?? [];
       const worst = Math.max(
         ...ours.flatMap((box, k) => box.map((n, j) => Math.abs(n - (theirs[k]?.[j] ?? NaN)))),
       );

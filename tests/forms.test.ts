@@ -4,7 +4,8 @@ import type { Designer } from "./support/designer";
 import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk();
   me = desk.me;

@@ -15,7 +15,8 @@ const AT_ONCE = 8;
 /** Of how many requests one project takes the changes. */
 const PER_PROJECT = 250;
 
-let db: Sequelize, log: ProjectLog;
+let db: Sequelize;
+let log: ProjectLog;
 beforeAll(() => {
   db = openDatabase(inject("databaseUrl"));
   log = new ProjectLog(db);

@@ -7,8 +7,8 @@ import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 import { Builder } from "./support/pieces";
 
-const SIZE = 400,
-  LONG = 700;
+const SIZE = 400;
+const LONG = 700;
 const ways: Readonly<Record<string, Motion>> = {
   slide: { kind: "slide", to: "left", duration: LONG, delay: 0, easing: "linear" },
   push: { kind: "push", to: "left", duration: LONG, delay: 0, easing: "linear" },
@@ -18,11 +18,11 @@ const ways: Readonly<Record<string, Motion>> = {
 
 /** Two screens: on the first a button for each way of going to the second; a boat lies on both, a buoy on each. */
 const twoScreens = () => {
-  const b = new Builder(),
-    quay = b.new("screen", "Quay");
+  const b = new Builder();
+  const quay = b.new("screen", "Quay");
   b.look({}, "root", { width: SIZE, height: SIZE, fill: "#e9f3f1" });
-  const boat = b.layer("box", { x: 20, y: 300, width: 40, height: 40, fill: "#d9622b" }),
-    buoy = b.layer("ellipse", { x: 100, y: 200, width: 20, height: 20, fill: "#1f6f5c" });
+  const boat = b.layer("box", { x: 20, y: 300, width: 40, height: 40, fill: "#d9622b" });
+  const buoy = b.layer("ellipse", { x: 100, y: 200, width: 20, height: 20, fill: "#1f6f5c" });
   const buttons = Object.keys(ways).map((_, i) =>
     b.layer("box", { x: 10 + i * 90, y: 10, width: 80, height: 30, fill: "#20302e" }),
   );
@@ -32,8 +32,8 @@ const twoScreens = () => {
   });
   const sea = b.new("screen", "Sea");
   b.look({}, "root", { width: SIZE, height: SIZE, fill: "#c9d8d2" });
-  const away = b.layer("box", { x: 300, y: 100, width: 80, height: 80, fill: "#e3b341" }),
-    flag = b.layer("ellipse", { x: 200, y: 200, width: 20, height: 20, fill: "#b3402e" });
+  const away = b.layer("box", { x: 300, y: 100, width: 80, height: 80, fill: "#e3b341" });
+  const flag = b.layer("ellipse", { x: 200, y: 200, width: 20, height: 20, fill: "#b3402e" });
   b.do({
     label: "name",
     ops: [{ op: "set", path: ["pieces", sea, "layers", away, "name"], value: "Boat" }],
@@ -51,7 +51,8 @@ const twoScreens = () => {
   return { project: b.project, boat, buoy, away, flag };
 };
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 const made = twoScreens();
 beforeAll(async () => {
   desk = await openDesk(made.project);
@@ -67,17 +68,17 @@ const going = async (way: string) => {
     if (!svg) throw new Error("nothing plays");
     return svg.boundingBox();
   });
-  const x = host?.x ?? 0,
-    y = host?.y ?? 0,
-    end = await me.film(".play-host", [made.buoy, made.flag, made.boat, made.away]);
+  const x = host?.x ?? 0;
+  const y = host?.y ?? 0;
+  const end = await me.film(".play-host", [made.buoy, made.flag, made.boat, made.away]);
   await me.page.mouse.click(x + 50 + Object.keys(ways).indexOf(way) * 90, y + 25);
   await sleep(LONG + 300);
-  const film = await end(),
-    places = (i: number, key: "x" | "y") =>
-      film.flatMap((f) => {
-        const l = f[i];
-        return l ? [Math.round((l[key] - (key === "x" ? x : y)) * 10) / 10] : [];
-      });
+  const film = await end();
+  const places = (i: number, key: "x" | "y") =>
+    film.flatMap((f) => {
+      const l = f[i];
+      return l ? [Math.round((l[key] - (key === "x" ? x : y)) * 10) / 10] : [];
+    });
   return {
     buoy: places(0, "x"),
     flag: places(1, "x"),
@@ -87,8 +88,8 @@ const going = async (way: string) => {
     frames: film,
   };
 };
-const least = (list: readonly number[]) => Math.min(...list),
-  most = (list: readonly number[]) => Math.max(...list);
+const least = (list: readonly number[]) => Math.min(...list);
+const most = (list: readonly number[]) => Math.max(...list);
 /** Whether a list has values strictly between two. */
 const passes = (list: readonly number[], a: number, b: number) =>
   list.filter((v) => v > Math.min(a, b) + 5 && v < Math.max(a, b) - 5).length > 4;

@@ -4,7 +4,10 @@ import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
 import { Projects } from "./support/projects";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, projects: Projects;
+let browser: Browser;
+let me: Designer;
+let close: () => Promise<void>;
+let projects: Projects;
 beforeAll(async () => {
   ({ browser, close } = await launch());
   projects = new Projects();

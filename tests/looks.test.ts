@@ -14,8 +14,8 @@ const buoy = () => {
   b.do(foam.change).do(
     setValues(b.piece, {}, { root: { width: 160, height: 90, fill: { token: foam.id } } }),
   );
-  const port = b.layer("box", { x: 10, y: 10, width: 40, height: 40, fill: "#b3402e" }),
-    star = b.layer("ellipse", { x: 30, y: 20, width: 40, height: 40, fill: "#1f6f5c" });
+  const port = b.layer("box", { x: 10, y: 10, width: 40, height: 40, fill: "#b3402e" });
+  const star = b.layer("ellipse", { x: 30, y: 20, width: 40, height: 40, fill: "#1f6f5c" });
   for (const [id, name] of [
     [port, "Port"],
     [star, "Star"],
@@ -24,8 +24,8 @@ const buoy = () => {
       label: "x",
       ops: [{ op: "set", path: ["pieces", piece, "layers", id, "name"], value: name }],
     });
-  const lit = b.trait("Lit", "no", "yes"),
-    fog = b.trait("Fog", "none", "thin", "thick");
+  const lit = b.trait("Lit", "no", "yes");
+  const fog = b.trait("Fog", "none", "thin", "thick");
   b.look({ [lit.id]: [lit.v.yes as string] }, star, { x: 80 });
   b.rule({
     source: port,
@@ -41,7 +41,8 @@ const buoy = () => {
 };
 const made = buoy();
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk({ ...made.b.project, name: "Buoys" });
   me = desk.me;
@@ -62,9 +63,9 @@ describe("drawing", () => {
     await me.click("treeitem", "Buoy");
     await blur();
     await me.press("p");
-    const z = await me.zoom(),
-      s = await scene(rest),
-      at = (x: number, y: number) => [s.x + x * z, s.y + y * z] as const;
+    const z = await me.zoom();
+    const s = await scene(rest);
+    const at = (x: number, y: number) => [s.x + x * z, s.y + y * z] as const;
     await me.page.mouse.move(...at(51.4, 31.2));
     expect(await me.page.$$eval(".pen .guide", (all) => all.length)).toBe(2);
     await me.page.mouse.click(...at(51.4, 31.2));
@@ -111,8 +112,8 @@ describe("drawing", () => {
     await me.click("treeitem", "Star");
     await blur();
     await me.press("q");
-    const z = await me.zoom(),
-      s = await scene(rest);
+    const z = await me.zoom();
+    const s = await scene(rest);
     await me.page.mouse.move(s.x + 140 * z, s.y + 70 * z);
     const said = await me.until(() => me.text(".dropper-mark"));
     await me.page.mouse.click(s.x + 140 * z, s.y + 70 * z);
@@ -191,8 +192,8 @@ describe("many cards", () => {
     me.page.$$eval(".card-variant", (all) => all.map((c) => c.getAttribute("aria-label")));
   /** the width of what is painted for a layer on a card, px of the piece */
   const painted = async (variant: string, layer: string) => {
-    const id = await me.layerId(layer),
-      z = await me.zoom();
+    const id = await me.layerId(layer);
+    const z = await me.zoom();
     return me.page.$eval(
       `section[aria-label="Variant ${variant}"] [data-layer="${id}"] path`,
       (e, zoom) => Math.round(e.getBoundingClientRect().width / zoom),

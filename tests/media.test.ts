@@ -8,9 +8,9 @@ import { becomes, Builder } from "./support/pieces";
 const harbourFilm = () => {
   const b = new Builder();
   b.new("screen", "Harbour film");
-  const clip = b.layer("picture", { x: 20, y: 20, width: 160, height: 90, plays: 1500 }),
-    word = b.layer("text", { x: 20, y: 130, text: "at rest" }),
-    film = b.trait("Film", "rest", "plays", "middle", "end");
+  const clip = b.layer("picture", { x: 20, y: 20, width: 160, height: 90, plays: 1500 });
+  const word = b.layer("text", { x: 20, y: 130, text: "at rest" });
+  const film = b.trait("Film", "rest", "plays", "middle", "end");
   for (const [value, words] of [
     ["plays", "it plays"],
     ["middle", "half way"],
@@ -34,19 +34,19 @@ const harbourFilm = () => {
     effects: [becomes(film.id, film.v.end as string)],
   });
   const list = b.layer("box", {
-      x: 20,
-      y: 200,
-      width: 300,
-      height: 240,
-      scrolls: "down",
-      arrange: "column",
-      gap: 10,
-    }),
-    rows = Array.from({ length: 9 }, () =>
-      b.layer("box", { width: 280, height: 60, fill: "#1f6f5c" }, list),
-    );
-  const seen = b.trait("Last one", "unseen", "seen"),
-    note = b.layer("text", { x: 20, y: 460, text: "more below" });
+    x: 20,
+    y: 200,
+    width: 300,
+    height: 240,
+    scrolls: "down",
+    arrange: "column",
+    gap: 10,
+  });
+  const rows = Array.from({ length: 9 }, () =>
+    b.layer("box", { width: 280, height: 60, fill: "#1f6f5c" }, list),
+  );
+  const seen = b.trait("Last one", "unseen", "seen");
+  const note = b.layer("text", { x: 20, y: 460, text: "more below" });
   b.look({ [seen.id]: [seen.v.seen as string] }, note, { text: "the last sailing" });
   b.rule({
     source: rows[8] as string,
@@ -57,7 +57,8 @@ const harbourFilm = () => {
 };
 
 const made = harbourFilm();
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk(made.project);
   me = desk.me;
@@ -68,8 +69,8 @@ beforeAll(async () => {
 });
 afterAll(() => desk.close());
 
-const host = ".play-host",
-  layer = (id: string) => `${host} [data-layer="${id}"]`;
+const host = ".play-host";
+const layer = (id: string) => `${host} [data-layer="${id}"]`;
 const reads = (words: string) =>
   me.until(async () =>
     expect(
@@ -90,9 +91,9 @@ describe("in Play", () => {
   });
 
   it("a list is scrolled by the wheel, and what comes into sight is told so", async () => {
-    const first = made.rows[0] as string,
-      y = await top(first),
-      box = await me.box(layer(made.list));
+    const first = made.rows[0] as string;
+    const y = await top(first);
+    const box = await me.box(layer(made.list));
     await me.page.mouse.move(box.x + 60, box.y + 60);
     await me.page.mouse.wheel({ deltaY: 90 });
     await me.until(async () => expect(await top(first)).toBeCloseTo(y - 90, 0));
@@ -104,10 +105,10 @@ describe("in Play", () => {
   });
 
   it("and by a finger, which presses nothing then", async () => {
-    const first = made.rows[0] as string,
-      y = await top(first),
-      box = await me.box(layer(made.list)),
-      x = box.x + 60;
+    const first = made.rows[0] as string;
+    const y = await top(first);
+    const box = await me.box(layer(made.list));
+    const x = box.x + 60;
     const finger = await me.page.touchscreen.touchStart(x, box.y + 200);
     for (let i = 1; i <= 10; i++) {
       await finger.move(x, box.y + 200 - i * 10);

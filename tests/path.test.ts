@@ -8,7 +8,11 @@ import { Designer } from "./support/designer";
 import { startHarbour } from "./support/harbour";
 import type { Harbour } from "./support/harbour";
 
-let browser: Browser, me: Designer, close: () => Promise<void>, harbour: Harbour, home: string;
+let browser: Browser;
+let me: Designer;
+let close: () => Promise<void>;
+let harbour: Harbour;
+let home: string;
 beforeAll(async () => {
   home = mkdtempSync(join(tmpdir(), "nubble-path-"));
   harbour = await startHarbour(home, inject("build"));
@@ -29,8 +33,8 @@ afterAll(async () => {
 const card = (name: string) => `section[aria-label="Variant ${name}"]`;
 
 describe("from an empty project to a played prototype, with mouse and keyboard alone", () => {
-  let knob = "",
-    track = "";
+  let knob = "";
+  let track = "";
 
   it("1. makes a new project", async () => {
     await me.find("heading", "Projects");

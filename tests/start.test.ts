@@ -18,7 +18,8 @@ import { waitUntil } from "../scripts/run/processes";
 import { readRunState, writeRunState } from "../scripts/run/state";
 import { root } from "../scripts/serve";
 
-let home: string, nubble: Instance;
+let home: string;
+let nubble: Instance;
 beforeAll(async () => {
   process.env.NUBBLE_BUILD = inject("build");
   home = mkdtempSync(join(tmpdir(), "nubble-start-"));

@@ -5,7 +5,9 @@ import { families } from "#core/properties";
 import { launch, Person } from "./support/browser";
 import { testEnv } from "./support/env";
 
-let env: LayoutEnv, person: Person, close: () => Promise<void>;
+let env: LayoutEnv;
+let person: Person;
+let close: () => Promise<void>;
 beforeAll(async () => {
   env = await testEnv();
   const opened = await launch();

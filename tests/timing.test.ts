@@ -7,7 +7,8 @@ import type { Designer } from "./support/designer";
 import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
-let desk: Desk, me: Designer;
+let desk: Desk;
+let me: Designer;
 beforeAll(async () => {
   desk = await openDesk();
   me = desk.me;
@@ -60,12 +61,12 @@ describe("the Timing drawer", () => {
       ),
     );
     // and what runs in Try swings past its width now
-    const end = await me.film(".try-host", ["body"]),
-      b = await me.box(".try-host [data-layer=body]");
+    const end = await me.film(".try-host", ["body"]);
+    const b = await me.box(".try-host [data-layer=body]");
     await me.page.mouse.click(b.x + b.width / 2, b.y + b.height / 2);
     await sleep(1800);
-    const widths = (await end()).flatMap((f) => (f[0] ? [f[0].width] : [])),
-      last = widths.at(-1) ?? 0;
+    const widths = (await end()).flatMap((f) => (f[0] ? [f[0].width] : []));
+    const last = widths.at(-1) ?? 0;
     expect(Math.max(...widths)).toBeGreaterThan(last * 1.04);
   });
 
@@ -132,12 +133,12 @@ describe("the Timing drawer", () => {
   it("a bar snaps to where another ends, and shows where", async () => {
     await desk.timing("send-ticket-button", "send");
     const [whole, body] = [
-        await me.box('[data-lane=""] .lane-bar'),
-        await me.box('[data-lane="body "] .lane-bar'),
-      ],
-      before = (await motionOf("send-ticket-button", "send"))?.lanes?.find(
-        (l) => l.layer === "body",
-      );
+      await me.box('[data-lane=""] .lane-bar'),
+      await me.box('[data-lane="body "] .lane-bar'),
+    ];
+    const before = (await motionOf("send-ticket-button", "send"))?.lanes?.find(
+      (l) => l.layer === "body",
+    );
     const gap = whole.x + whole.width - (body.x + body.width) - 3;
     await me.page.mouse.move(body.x + body.width / 2, body.y + 9);
     await me.page.mouse.down();
@@ -149,8 +150,8 @@ describe("the Timing drawer", () => {
     await me.until(async () => {
       if (await me.page.$(".lane-guide")) throw new Error("the guide stays");
     });
-    const motion = await motionOf("send-ticket-button", "send"),
-      lane = motion?.lanes?.find((l) => l.layer === "body");
+    const motion = await motionOf("send-ticket-button", "send");
+    const lane = motion?.lanes?.find((l) => l.layer === "body");
     expect((lane?.delay ?? 0) + (lane?.duration ?? 0)).toBe(motion?.duration);
     expect(lane?.duration).toBe(before?.duration);
   });
@@ -164,18 +165,18 @@ describe("the Timing drawer", () => {
           await me.find("slider", "Playhead")
         ).evaluate((e) => e.getAttribute("aria-valuenow")),
       );
-    const buoy = await me.box('[data-lane="bell rotation"] .buoy'),
-      head = await me.box(".head-grip");
-    const x = buoy.x + buoy.width / 2,
-      y = buoy.y + buoy.height / 2,
-      to = head.x + head.width / 2;
+    const buoy = await me.box('[data-lane="bell rotation"] .buoy');
+    const head = await me.box(".head-grip");
+    const x = buoy.x + buoy.width / 2;
+    const y = buoy.y + buoy.height / 2;
+    const to = head.x + head.width / 2;
     await me.page.mouse.move(x, y);
     await me.page.mouse.down();
     await me.page.mouse.move(to - 3, y, { steps: 6 });
     await me.page.waitForSelector(".lane-guide");
     await me.page.mouse.up();
-    const lane = (await motionOf("route-bell", "wiggle"))?.lanes?.find((l) => l.key === "rotation"),
-      times = (lane?.poses ?? []).map((p) => (lane?.delay ?? 0) + p.at * (lane?.duration ?? 0));
+    const lane = (await motionOf("route-bell", "wiggle"))?.lanes?.find((l) => l.key === "rotation");
+    const times = (lane?.poses ?? []).map((p) => (lane?.delay ?? 0) + p.at * (lane?.duration ?? 0));
     const playhead = await at();
     expect(Math.min(...times.map((t) => Math.abs(t - playhead)))).toBeLessThan(1.5);
   });
@@ -325,10 +326,10 @@ describe("the Timing drawer", () => {
 
   it("the ruler is zoomed about where the wheel turns, and gone along", async () => {
     await desk.timing("send-ticket-button", "send");
-    const ruler = await me.box(".lane-track.time"),
-      bar = () => me.box('[data-lane="body "] .lane-bar'),
-      before = await bar(),
-      at = before.x + before.width;
+    const ruler = await me.box(".lane-track.time");
+    const bar = () => me.box('[data-lane="body "] .lane-bar');
+    const before = await bar();
+    const at = before.x + before.width;
     await me.page.mouse.move(at, ruler.y + 8);
     await me.page.keyboard.down("Control");
     await me.page.mouse.wheel({ deltaY: -300 });
@@ -344,17 +345,17 @@ describe("the Timing drawer", () => {
 
   it("the timing sheet of one component lets its motions follow a token together", async () => {
     await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
-    const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length),
-      all = await me.until(rows);
+    const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length);
+    const all = await me.until(rows);
     await me.pick("Motions of", "Welcome");
     await me.until(async () => expect(await rows()).toBeLessThan(all));
     for (const box of await me.page.$$(".timing-sheet tbody input[type=checkbox]"))
       await box.click();
     await me.pick("Let them follow", "Mooring");
     await me.saved();
-    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project,
-      token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id,
-      welcome = project?.pieces.welcome as Piece;
+    const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
+    const token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id;
+    const welcome = project?.pieces.welcome as Piece;
     expect(token).toBeDefined();
     expect(Object.values(welcome.rules).map((r) => r.motion.token)).toEqual(
       Object.values(welcome.rules).map(() => token),

@@ -4,7 +4,9 @@ import type { Designer } from "./support/designer";
 import { kitWithPlainBell, openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 
-let me: Designer, desk: Desk, go: Desk["go"];
+let me: Designer;
+let desk: Desk;
+let go: Desk["go"];
 beforeAll(async () => {
   desk = await openDesk(kitWithPlainBell());
   ({ me, go } = desk);
@@ -22,8 +24,8 @@ describe("drawing by hand", () => {
     await me.click("treeitem", "Sailing card");
     await blur();
     await me.press("p");
-    const scene = await me.box(".scene"),
-      at = (x: number, y: number) => [scene.x + x, scene.y + y] as const;
+    const scene = await me.box(".scene");
+    const at = (x: number, y: number) => [scene.x + x, scene.y + y] as const;
     await me.page.mouse.click(...at(20, 20));
     await me.page.mouse.click(...at(120, 20));
     await me.page.mouse.move(...at(120, 90));
@@ -63,8 +65,8 @@ describe("drawing by hand", () => {
   it("edges catch and say so; Esc takes a drag back", async () => {
     await go("cabin-climate");
     await me.click("treeitem", "Title");
-    const x = await number("x"),
-      y = await number("y");
+    const x = await number("x");
+    const y = await number("y");
     const f = await me.box(".card-variant.active .frame");
     await me.page.mouse.move(f.x + f.width / 2, f.y + f.height / 2);
     await me.page.mouse.down();
@@ -133,8 +135,8 @@ describe("drawing by hand", () => {
     await me.press("Control", "z");
     await me.until(async () => expect(await number("width", "Port")).toBe(97));
     await me.click("treeitem", "Pill");
-    const x = await number("x", "Port"),
-      pill = await me.box(".card-variant.active .frame");
+    const x = await number("x", "Port");
+    const pill = await me.box(".card-variant.active .frame");
     await me.page.keyboard.down("Alt");
     await me.page.keyboard.down("Control");
     await me.drag(pill.x + pill.width, pill.y + pill.height / 2, 12, 0);
@@ -159,8 +161,8 @@ describe("drawing by hand", () => {
     expect((await me.cell("radius", "only variant"))?.text).toBe("full");
     await blur();
     await me.press("m");
-    const scene = await me.box(".scene"),
-      z = await me.zoom();
+    const scene = await me.box(".scene");
+    const z = await me.zoom();
     await me.page.mouse.move(scene.x + 10 * z, scene.y + 10 * z);
     await me.page.mouse.down();
     await me.page.mouse.move(scene.x + 40 * z, scene.y + 50 * z, { steps: 4 });
@@ -171,8 +173,8 @@ describe("drawing by hand", () => {
 
   it("a reference picture lies under the cards, can be placed and dimmed, and is no layer", async () => {
     await go("route-bell");
-    const before = await names(),
-      z = await me.zoom();
+    const before = await names();
+    const z = await me.zoom();
     await me.click("button", "Reference picture");
     const input = await me.until(async () => {
       const i = await me.page.$(".reference-menu input[type=file]");

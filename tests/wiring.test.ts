@@ -10,14 +10,14 @@ import type { Desk } from "./support/kit";
 
 /** The kit with the looks of two parts, and no behaviour in them. */
 const looksOnly = () => {
-  const kit = kitWithBellOfVariants(),
-    tabs = kit.pieces["deck-tabs"] as Piece;
+  const kit = kitWithBellOfVariants();
+  const tabs = kit.pieces["deck-tabs"] as Piece;
   return { ...kit, pieces: { ...kit.pieces, "deck-tabs": { ...tabs, rules: {}, rehearsals: {} } } };
 };
 
-let desk: Desk,
-  me: Designer,
-  actions = 0;
+let desk: Desk;
+let me: Designer;
+let actions = 0;
 beforeAll(async () => {
   desk = await openDesk(looksOnly());
   me = desk.me;
@@ -41,8 +41,8 @@ const make = (words: string) =>
 const card = (variant: string) => me.box(`[data-variant="${variant}"]`);
 /** Draws a wire from the socket to a card. */
 const wireTo = async (variant: string) => {
-  const socket = await me.box(".card-variant.active .socket"),
-    to = await card(variant);
+  const socket = await me.box(".card-variant.active .socket");
+  const to = await card(variant);
   await me.page.mouse.move(socket.x + 8, socket.y + 8);
   await me.page.mouse.down();
   await me.page.mouse.move(to.x + to.width / 2, to.y + 40, { steps: 6 });
@@ -93,10 +93,10 @@ describe("wiring parts from their looks", () => {
     await desk.go("route-bell");
     await sleep(500);
     actions = 0;
-    const still = "wiggle-still",
-      rest = `rings-no.contact-none.${still}.swell-no`,
-      full = `rings-yes.contact-none.${still}.swell-no`,
-      swollen = `rings-yes.contact-none.${still}.swell-yes`;
+    const still = "wiggle-still";
+    const rest = `rings-no.contact-none.${still}.swell-no`;
+    const full = `rings-yes.contact-none.${still}.swell-no`;
+    const swollen = `rings-yes.contact-none.${still}.swell-yes`;
     await act(() => me.click("tab", "Rules"));
     await act(() => me.click("button", "Make …"));
     await act(() => make("Contact"));

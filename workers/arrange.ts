@@ -8,8 +8,8 @@ export type Arranged = Readonly<Record<string, { readonly x: number; readonly y:
 
 /** How many ways each place is from the first one; places that no way leads to are not named. */
 const depths = (map: PieceMap): Map<string, number> => {
-  const out = new Map<string, number>(),
-    next = new Map<string, string[]>();
+  const out = new Map<string, number>();
+  const next = new Map<string, string[]>();
   for (const l of map.links) {
     const list = next.get(l.from);
     if (list) list.push(l.to);

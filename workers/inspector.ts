@@ -14,9 +14,9 @@ export interface Inspection extends Checked {
   readonly rehearsals: Readonly<Record<Id, Failure | null>>;
 }
 
-let env: LayoutEnv | null = null,
-  ticket = 0,
-  tour = 0;
+let env: LayoutEnv | null = null;
+let ticket = 0;
+let tour = 0;
 /** How long the worker goes on before it looks whether there is something newer to do, ms. */
 const SLICE = 12;
 const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
@@ -54,8 +54,8 @@ const inspector = {
 
   /** Rehearses and checks a piece; null when a newer call has come meanwhile. */
   async inspect(project: Project, piece: Id): Promise<Inspection | null> {
-    const mine = ++ticket,
-      rehearsals: Record<Id, Failure | null> = {};
+    const mine = ++ticket;
+    const rehearsals: Record<Id, Failure | null> = {};
     for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
       if (env) rehearsals[r.id] = rehearse(env, project, piece, r.steps);
       await breathe();

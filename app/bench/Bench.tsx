@@ -35,11 +35,11 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
   const only = useBench((s) => s.onlyDifferences);
   const problem = useBench((s) => s.problem);
   const put = useBench((s) => s.put);
-  const rules = inOrder(piece.rules).length,
-    rehearsals = Object.keys(piece.rehearsals).length;
+  const rules = inOrder(piece.rules).length;
+  const rehearsals = Object.keys(piece.rehearsals).length;
   const inspection = useBench((s) => s.inspection);
-  const open = inspection?.findings.filter((f) => !piece.accepted[f.id]).length ?? 0,
-    failing = Object.values(inspection?.rehearsals ?? {}).filter((f) => f !== null).length;
+  const open = inspection?.findings.filter((f) => !piece.accepted[f.id]).length ?? 0;
+  const failing = Object.values(inspection?.rehearsals ?? {}).filter((f) => f !== null).length;
   return (
     <div className="drawer">
       <div className="drawer-head">

@@ -25,8 +25,8 @@ export const Canvas = ({
     drawing.current.draw(placed && paint(placed, true));
     live?.((p) => drawing.current?.draw(paint(p, true)));
   }, [placed, live]);
-  const w = (placed?.width ?? 0) + 2 * margin,
-    h = (placed?.height ?? 0) + 2 * margin;
+  const w = (placed?.width ?? 0) + 2 * margin;
+  const h = (placed?.height ?? 0) + 2 * margin;
   return (
     <svg
       ref={host}

@@ -50,8 +50,8 @@ const Head = ({
 }: Omit<Props, "env" | "placed" | "zoom" | "tool">) => {
   const session = useSession();
   const store = useBenchStore();
-  const key = variantKey(piece, variant),
-    name = variantName(piece, variant);
+  const key = variantKey(piece, variant);
+  const name = variantName(piece, variant);
   const naming = useBench((s) => s.renaming === `variant ${key}`);
   const resting = variantKey(piece, restingVariant(piece)) === key;
   return (
@@ -154,8 +154,8 @@ export const Card = memo(function Card({
   const editing = useBench((s) => s.editing);
   const shaping = useBench((s) => s.shaping);
   const store = useBenchStore();
-  const cardKey = variantKey(piece, variant) || "only",
-    preview = useBench((s) => (s.preview?.key === cardKey ? s.preview : null));
+  const cardKey = variantKey(piece, variant) || "only";
+  const preview = useBench((s) => (s.preview?.key === cardKey ? s.preview : null));
   const [typing, setTyping] = useState<Id | null>(null);
   const canvas = useRef<((p: Placed) => void) | null>(null);
   const takeDraw = useCallback((draw: (p: Placed) => void) => {
@@ -176,8 +176,8 @@ export const Card = memo(function Card({
   };
   const menu = (e: React.MouseEvent) => {
     if (!placed) return;
-    const state = store.getState(),
-      box = e.currentTarget.getBoundingClientRect();
+    const state = store.getState();
+    const box = e.currentTarget.getBoundingClientRect();
     if (!active) chooseCard(piece, state, variant, false);
     const hit = pickLayer(
       piece,

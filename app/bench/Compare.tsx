@@ -43,8 +43,8 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
     () => differencesBetween(project, piece, a, b),
     [project, piece, a, b],
   );
-  const w = Math.max(one?.width ?? 1, two?.width ?? 1),
-    h = Math.max(one?.height ?? 1, two?.height ?? 1);
+  const w = Math.max(one?.width ?? 1, two?.width ?? 1);
+  const h = Math.max(one?.height ?? 1, two?.height ?? 1);
   const zoom = Math.min(4, (way === "beside" ? 320 : 640) / w, 330 / h);
   const close = () => put({ dialog: null });
   const others = variantsOf(piece);

@@ -39,9 +39,9 @@ export const colourAt = (
   x: number,
   y: number,
 ): string | null => {
-  const scale = pixels.width / reference.width,
-    px = Math.floor((x - reference.x) * scale),
-    py = Math.floor((y - reference.y) * scale);
+  const scale = pixels.width / reference.width;
+  const px = Math.floor((x - reference.x) * scale);
+  const py = Math.floor((y - reference.y) * scale);
   if (px < 0 || py < 0 || px >= pixels.width || py >= pixels.height) return null;
   const [r = 0, g = 0, b = 0, a = 0] = pixels.data.subarray((py * pixels.width + px) * 4);
   return a < 8 ? null : `#${[r, g, b].map((n) => n.toString(16).padStart(2, "0")).join("")}`;
@@ -56,18 +56,18 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
   const pixels = usePixels(asset?.kind === "picture" ? asset : null);
   const [here, setHere] = useState<{ x: number; y: number; colour: string } | null>(null);
   const look = (e: PointerEvent) => {
-    const box = e.currentTarget.getBoundingClientRect(),
-      x = e.clientX - box.left,
-      y = e.clientY - box.top;
+    const box = e.currentTarget.getBoundingClientRect();
+    const x = e.clientX - box.left;
+    const y = e.clientY - box.top;
     const colour = pixels && colourAt(pixels, reference, x / zoom, y / zoom);
     setHere(colour ? { x, y, colour } : null);
     return colour;
   };
   const take = (e: PointerEvent) => {
     e.stopPropagation();
-    const colour = look(e),
-      state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
+    const colour = look(e);
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
     if (!colour || !piece) {
       edits.note("There is nothing of the reference picture there.");
       return;
@@ -80,8 +80,8 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
       const layer = piece.layers[id];
       if (!layer || layer.kind === "picture" || layer.kind === "instance") continue;
       // what has no filling shows its colour in its line
-      const v = valuesIn(session.project, piece, variant, layer),
-        lined = layer.kind === "line" || (v.fill === "none" && (v.borderWidth as number) > 0);
+      const v = valuesIn(session.project, piece, variant, layer);
+      const lined = layer.kind === "line" || (v.fill === "none" && (v.borderWidth as number) > 0);
       next[id] = lined ? { borderColour: colour } : { fill: colour };
     }
     if (Object.keys(next).length) {

@@ -14,8 +14,8 @@ const place = (map: readonly number[], zoom: number): string =>
   `matrix(${map.slice(0, 4).join(",")},${(map[4] ?? 0) * zoom},${(map[5] ?? 0) * zoom})`;
 
 /** How far from the corner the knob of a radius of 0 lies, px on screen, and the smallest layer that has knobs. */
-const INSET = 12,
-  SMALLEST = 44;
+const INSET = 12;
+const SMALLEST = 44;
 
 /** A knob in each corner of a box: drag it to round all corners, with Alt that one; at its end they are round at any size. */
 const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number }) => {
@@ -30,8 +30,8 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
     gesture: string;
     corner: number;
   } | null>(null);
-  const found = findPlaced(placed, id)?.placed,
-    spot = spotOf(placed, id);
+  const found = findPlaced(placed, id)?.placed;
+  const spot = spotOf(placed, id);
   if (
     !found ||
     !spot ||
@@ -83,8 +83,8 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
     store.getState().put({ editing: false });
   };
   return [0, 1, 2, 3].map((corner) => {
-    const at = Math.max(INSET, (radius[corner] as number) * zoom * 0.6 + INSET / 2),
-      [wx, wy] = way(corner);
+    const at = Math.max(INSET, (radius[corner] as number) * zoom * 0.6 + INSET / 2);
+    const [wx, wy] = way(corner);
     const style = {
       left: (wx > 0 ? at : found.width * zoom - at) - 4,
       top: (wy > 0 ? at : found.height * zoom - at) - 4,
@@ -149,8 +149,8 @@ const FrameAround = ({
   zoom: number;
 }) => {
   const frame = useRef<HTMLDivElement>(null);
-  const bounds = boundsIn(placed),
-    box = unite(ids.flatMap((id) => bounds.get(id) ?? []));
+  const bounds = boundsIn(placed);
+  const box = unite(ids.flatMap((id) => bounds.get(id) ?? []));
   if (!box) return null;
   return (
     <>

@@ -23,17 +23,17 @@ const useDrawings = () => {
   const session = useSession();
   const store = useBenchStore();
   return useState(() => {
-    const state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
-    const active = piece && activeOf(piece, state),
-      scene = active && activeScene(active, state);
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
+    const active = piece && activeOf(piece, state);
+    const scene = active && activeScene(active, state);
     if (!piece || !scene) return { drawings: [] as Drawing[], scenes: [], ids: [] as Id[] };
     const looks = looksIn(piece, active.variant);
     const said = (id: Id): LayerChanges =>
       Object.assign({}, ...changesIn(looks, id)) as LayerChanges;
     const ids = topmost(piece, state.chosen).sort((a, b) => {
-      const p = findPlaced(scene, a),
-        q = findPlaced(scene, b);
+      const p = findPlaced(scene, a);
+      const q = findPlaced(scene, b);
       return (p?.y ?? 0) - (q?.y ?? 0) || (p?.x ?? 0) - (q?.x ?? 0);
     });
     const found = ids.flatMap((id) => {
@@ -234,8 +234,8 @@ const Pairs = ({
     return n;
   };
   const move = (track: Track, d: number, layer: string) => {
-    const next: Record<Id, Id | null> = { ...fixed },
-      was = track.parts[d];
+    const next: Record<Id, Id | null> = { ...fixed };
+    const was = track.parts[d];
     if (was) next[was] = null;
     if (layer !== "") next[layer] = track.id;
     onFixed(next);
@@ -276,9 +276,9 @@ const Pairs = ({
                       {t.name}
                     </span>
                     {drawings.map((d, i) => {
-                      const part = t.parts[i] ?? null,
-                        layer = part === null ? undefined : byId[i]?.get(part),
-                        sure = t.sure[i] ?? 0;
+                      const part = t.parts[i] ?? null;
+                      const layer = part === null ? undefined : byId[i]?.get(part);
+                      const sure = t.sure[i] ?? 0;
                       return (
                         <span
                           key={i}
@@ -365,15 +365,15 @@ export const Gather = () => {
     rest.splice(Math.max(1, index), 0, id);
     setOrder(rest);
   };
-  const problems = planProblems(plan),
-    unsure = sorted.reduce(
-      (n, t) => n + t.parts.filter((p, i) => p !== null && i > 0 && (t.sure[i] ?? 0) < SURE).length,
-      0,
-    );
+  const problems = planProblems(plan);
+  const unsure = sorted.reduce(
+    (n, t) => n + t.parts.filter((p, i) => p !== null && i > 0 && (t.sure[i] ?? 0) < SURE).length,
+    0,
+  );
   const make = async () => {
     setBusy(true);
-    const project = session.project,
-      id = newId();
+    const project = session.project;
+    const id = newId();
     const named = {
       ...plan,
       component: freeName(
@@ -396,13 +396,12 @@ export const Gather = () => {
       const values = Object.values(piece.traits).sort((a, b) => (a.order < b.order ? -1 : 1));
       ops.push(...removeLayers(home, ids).ops);
       ids.forEach((layer, i) => {
-        const old = home.layers[layer],
-          base = Object.values(home.looks).find((l) => Object.keys(l.when).length === 0)?.changes[
-            layer
-          ];
+        const old = home.layers[layer];
+        const base = Object.values(home.looks).find((l) => Object.keys(l.when).length === 0)
+          ?.changes[layer];
         if (!old) return;
-        const copy = newId(),
-          row = named.rows[i] ?? [];
+        const copy = newId();
+        const row = named.rows[i] ?? [];
         const starts = Object.fromEntries(
           values.map((t, c) => [
             `trait:${t.id}`,

@@ -26,8 +26,8 @@ interface Props {
 /** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
 const directionsFor = (layers: readonly Id[], width: number, height: number): string[] => {
   if (layers[0] === ROOT) return ["e", "s", "se"];
-  const wide = width >= 44,
-    high = height >= 44;
+  const wide = width >= 44;
+  const high = height >= 44;
   return [
     ...(wide && high ? ["nw", "ne", "sw"] : []),
     "se",
@@ -36,8 +36,8 @@ const directionsFor = (layers: readonly Id[], width: number, height: number): st
   ];
 };
 
-const CATCH = 6,
-  QUARTERS = 3;
+const CATCH = 6;
+const QUARTERS = 3;
 
 /** What a turn comes to: whole degrees; with Shift steps of 15, else the quarters catch. */
 const turned = (degrees: number, steps: boolean): number => {
@@ -73,8 +73,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   useEffect(() => {
     const target = frame.current;
     const container = target?.closest<HTMLElement>(".scene");
-    const ids = key.split(" "),
-      [only] = ids.length === 1 ? ids : [];
+    const ids = key.split(" ");
+    const [only] = ids.length === 1 ? ids : [];
     if (!target || !container) return;
     const handles = new Moveable(container, {
       cspNonce: pageNonce() ?? "",
@@ -94,8 +94,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
         session.project.pieces[store.getState().pieceId] as never,
         store.getState(),
       );
-      const now = latest.current.placed,
-        bounds = boundsIn(now);
+      const now = latest.current.placed;
+      const bounds = boundsIn(now);
       const values = new Map(
         ids.flatMap((id) => {
           const l = piece.layers[id];
@@ -121,14 +121,12 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     };
     /** the guides of this moment are shown already */
     const say = (readout: string, box: Rect) =>
-      store
-        .getState()
-        .put({
-          marks: {
-            ...(store.getState().marks ?? noMarks),
-            readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height },
-          },
-        });
+      store.getState().put({
+        marks: {
+          ...(store.getState().marks ?? noMarks),
+          readout: { text: readout, x: box.x + box.width / 2, y: box.y + box.height },
+        },
+      });
 
     /** How far the pulled edges have to go on to meet others, as growth. */
     const caught = (
@@ -137,12 +135,12 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       growth: readonly [number, number],
       centred: boolean,
     ): [number, number] => {
-      const times = centred ? 2 : 1,
-        [dx = 0, dy = 0] = direction;
-      const width = s.frame.width + growth[0] * times,
-        height = s.frame.height + growth[1] * times;
-      const x = centred ? s.frame.x - growth[0] : dx < 0 ? s.frame.x - growth[0] : s.frame.x,
-        y = centred ? s.frame.y - growth[1] : dy < 0 ? s.frame.y - growth[1] : s.frame.y;
+      const times = centred ? 2 : 1;
+      const [dx = 0, dy = 0] = direction;
+      const width = s.frame.width + growth[0] * times;
+      const height = s.frame.height + growth[1] * times;
+      const x = centred ? s.frame.x - growth[0] : dx < 0 ? s.frame.x - growth[0] : s.frame.x;
+      const y = centred ? s.frame.y - growth[1] : dy < 0 ? s.frame.y - growth[1] : s.frame.y;
       const edges: Edges = {
         x: dx === 0 ? [] : [dx < 0 ? "from" : "to"],
         y: dy === 0 ? [] : [dy < 0 ? "from" : "to"],
@@ -159,8 +157,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       growth: [number, number],
       how: { ratio: boolean; centred: boolean },
     ) => {
-      const own = findPlaced(s.placed, id)?.placed,
-        v = s.values.get(id);
+      const own = findPlaced(s.placed, id)?.placed;
+      const v = s.values.get(id);
       if (!own || !v) return;
       const next = resized(own, direction, growth, how);
       const values: Record<string, Value> = {};
@@ -184,28 +182,32 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       growth: [number, number],
       how: { ratio: boolean; centred: boolean },
     ) => {
-      const times = how.centred ? 2 : 1,
-        f = s.frame;
-      let sx = f.width ? Math.max(0.01, (f.width + growth[0] * times) / f.width) : 1,
-        sy = f.height ? Math.max(0.01, (f.height + growth[1] * times) / f.height) : 1;
+      const times = how.centred ? 2 : 1;
+      const f = s.frame;
+      let sx = f.width ? Math.max(0.01, (f.width + growth[0] * times) / f.width) : 1;
+      let sy = f.height ? Math.max(0.01, (f.height + growth[1] * times) / f.height) : 1;
       if (how.ratio) sx = sy = direction[0] === 0 ? sy : direction[1] === 0 ? sx : Math.max(sx, sy);
-      const fixed = (at: number, size: number, side: number) =>
-        how.centred || side === 0 ? at + size / 2 : side > 0 ? at : at + size;
-      const px = fixed(f.x, f.width, direction[0]),
-        py = fixed(f.y, f.height, direction[1]);
+      const fixed = (at: number, size: number, side: number) => {
+        if (how.centred || side === 0) {
+          return at + size / 2;
+        }
+        return side > 0 ? at : at + size;
+      };
+      const px = fixed(f.x, f.width, direction[0]);
+      const py = fixed(f.y, f.height, direction[1]);
       const next: Record<Id, Record<string, Value>> = {};
       for (const id of ids) {
-        const b = s.bounds.get(id),
-          v = s.values.get(id),
-          own = findPlaced(s.placed, id)?.placed;
+        const b = s.bounds.get(id);
+        const v = s.values.get(id);
+        const own = findPlaced(s.placed, id)?.placed;
         if (!b || !v || !own) continue;
         const turn = (v.rotation as number) % 180 !== 0;
         const scalable =
           v.widthMode === "fixed" && v.heightMode === "fixed" && (!turn || how.ratio);
-        const w = scalable ? Math.round(own.width * sx) : own.width,
-          h = scalable ? Math.round(own.height * sy) : own.height;
-        const cx = px + (b.x + b.width / 2 - px) * sx,
-          cy = py + (b.y + b.height / 2 - py) * sy;
+        const w = scalable ? Math.round(own.width * sx) : own.width;
+        const h = scalable ? Math.round(own.height * sy) : own.height;
+        const cx = px + (b.x + b.width / 2 - px) * sx;
+        const cy = py + (b.y + b.height / 2 - py) * sy;
         next[id] = {
           x: hundredths((v.x as number) + cx - w / 2 - (b.x + b.width / 2 - own.width / 2)),
           y: hundredths((v.y as number) + cy - h / 2 - (b.y + b.height / 2 - own.height / 2)),
@@ -219,8 +221,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
     handles.on("resizeStart", () => begin("resize"));
     handles.on("resize", (e) => {
       if (!start) return;
-      const z = latest.current.zoom,
-        input = e.inputEvent as MouseEvent;
+      const z = latest.current.zoom;
+      const input = e.inputEvent as MouseEvent;
       const direction = [e.direction[0] ?? 0, e.direction[1] ?? 0] as const;
       // the layer is resized by the edit, not by the handles, so only the way of the pointer counts
       let growth: [number, number] = [(e.dist[0] ?? 0) / z, (e.dist[1] ?? 0) / z];

@@ -6,8 +6,8 @@ import { ProjectOverride, useProject } from "../store/session-context";
 import { useBench } from "./state";
 
 /** Pieces with more painted layers than this cannot follow a dragging hand on every card and in every panel. */
-const HEAVY = 300,
-  CARDS = 12;
+const HEAVY = 300;
+const CARDS = 12;
 export const isHeavy = (piece: Piece | undefined, variants: number): boolean =>
   piece !== undefined && Object.keys(piece.layers).length * Math.min(CARDS, variants) > HEAVY;
 
@@ -30,8 +30,8 @@ export const useLagged = <T,>(value: T, lags: boolean, ms: number): T => {
 /** Parts that show an edit of a large piece a moment after the stage has: the sheet, the tree, Try. Small pieces are shown at once. */
 export const Later = ({ children }: { children: ReactNode }) => {
   const project = useProject();
-  const piece = project.pieces[useBench((s) => s.pieceId)],
-    editing = useBench((s) => s.editing);
+  const piece = project.pieces[useBench((s) => s.pieceId)];
+  const editing = useBench((s) => s.editing);
   const heavy = isHeavy(piece, piece ? variantsOf(piece).length : 1);
   const later = useDeferredValue(useLagged(project, heavy && editing, 250));
   return <ProjectOverride value={heavy ? later : null}>{children}</ProjectOverride>;

@@ -227,8 +227,8 @@ export const Layers = () => {
   };
   const call = useCallback<LineProps["call"]>(
     (what, id, e) => {
-      const state = store.getState(),
-        now = session.project.pieces[state.pieceId];
+      const state = store.getState();
+      const now = session.project.pieces[state.pieceId];
       if (!now) return;
       if (what === "choose")
         state.choose(
@@ -309,16 +309,16 @@ export const Layers = () => {
   const landAt = (e: DragMoveEvent | DragEndEvent): Landing | null => {
     const over = e.over && piece.layers[String(e.over.id)];
     if (!over || !e.over) return null;
-    const start = e.activatorEvent as PointerEvent,
-      y = start.clientY + e.delta.y - e.over.rect.top,
-      part = y / e.over.rect.height;
+    const start = e.activatorEvent as PointerEvent;
+    const y = start.clientY + e.delta.y - e.over.rect.top;
+    const part = y / e.over.rect.height;
     if (over.id === ROOT) return { id: ROOT, where: "into" };
     if (holds(piece, over.id) && part > 0.28 && part < 0.72) return { id: over.id, where: "into" };
     return { id: over.id, where: part < 0.5 ? "above" : "below" };
   };
   const onDrop = (e: DragEndEvent) => {
-    const to = landAt(e),
-      dragged = String(e.active.id);
+    const to = landAt(e);
+    const dragged = String(e.active.id);
     setLanding(null);
     if (!to) return;
     const ids = chosen.includes(dragged) ? chosen : [dragged];

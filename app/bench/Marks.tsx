@@ -18,8 +18,8 @@ export const MarksLayer = ({ zoom }: { zoom: number }) => {
       {marks.gaps.map((g, i) => {
         const [x1, y1, x2, y2] =
           g.axis === "x" ? [g.from, g.at, g.to, g.at] : [g.at, g.from, g.at, g.to];
-        const text = String(hundredths(g.to - g.from)),
-          mid = [z((x1 + x2) / 2), z((y1 + y2) / 2)] as const;
+        const text = String(hundredths(g.to - g.from));
+        const mid = [z((x1 + x2) / 2), z((y1 + y2) / 2)] as const;
         return (
           <g key={`g${i}`}>
             <line x1={z(x1)} y1={z(y1)} x2={z(x2)} y2={z(y2)} />

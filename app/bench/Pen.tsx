@@ -12,8 +12,8 @@ import { useSession } from "../store/session-context";
 import { parentForNew, useBenchStore } from "./state";
 
 /** px on screen within which a press closes the path, and within which a point catches the edges of layers and other points */
-const CLOSE = 8,
-  REACH = 6;
+const CLOSE = 8;
+const REACH = 6;
 const single = { x: ["from"], y: ["from"] } as const;
 
 /**
@@ -31,8 +31,8 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
   const edges = useMemo(() => [...boundsIn(placed).values()], [placed]);
   /** Where a point would be set: on the edges and middles of layers and in line with other points, else on whole px; Ctrl leaves it free. */
   const place = (e: PointerEvent): { x: number; y: number; guides: readonly Guide[] } => {
-    const box = host.current?.getBoundingClientRect(),
-      free = e.ctrlKey || e.metaKey;
+    const box = host.current?.getBoundingClientRect();
+    const free = e.ctrlKey || e.metaKey;
     const p = { x: (e.clientX - (box?.left ?? 0)) / zoom, y: (e.clientY - (box?.top ?? 0)) / zoom };
     let guides: readonly Guide[] = [];
     if (!free) {
@@ -59,14 +59,14 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
   };
   const finish = (closed: boolean, list: readonly Knot[] = knots) => {
     setKnots([]);
-    const state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
     if (list.length < 2 || !piece) {
       state.put({ tool: "choose" });
       return;
     }
-    const parent = parentForNew(piece, state.chosen),
-      around = spotsIn(placed).get(parent)?.map ?? ([1, 0, 0, 1, 0, 0] as const);
+    const parent = parentForNew(piece, state.chosen);
+    const around = spotsIn(placed).get(parent)?.map ?? ([1, 0, 0, 1, 0, 0] as const);
     const into = (p: { x: number; y: number }) => {
       const [x, y] = wayInto(around, p.x - around[4], p.y - around[5]);
       return { x, y };
@@ -79,9 +79,9 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
         after: k.after && into(k.after),
       })),
     };
-    const box = boundsOfOutlines([outline]),
-      width = thousandths(box.width),
-      height = thousandths(box.height);
+    const box = boundsOfOutlines([outline]);
+    const width = thousandths(box.width);
+    const height = thousandths(box.height);
     const shape = writeOutlines(
       [{ ...outline, knots: outline.knots.map((k) => moveKnot(k, -box.x, -box.y)) }],
       (width || 1) / 100,
@@ -118,8 +118,8 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
   const down = (e: PointerEvent<SVGSVGElement>) => {
     e.stopPropagation();
     if (e.button !== 0) return;
-    const { guides: _shown, ...p } = place(e),
-      first = knots[0];
+    const { guides: _shown, ...p } = place(e);
+    const first = knots[0];
     if (e.detail > 1 && knots.length > 1) {
       finish(false);
       return;

@@ -50,8 +50,8 @@ const ReferencePart = () => {
   const [trouble, setTrouble] = useState<string | null>(null);
   const { reference } = piece;
   const store = useBenchStore();
-  const tool = useBench((s) => s.tool),
-    putBench = useBench((s) => s.put);
+  const tool = useBench((s) => s.tool);
+  const putBench = useBench((s) => s.put);
   const put = (part: Partial<Reference>) => {
     if (reference) session.edit(setReference(piece, { ...reference, ...part }), "reference");
   };
@@ -60,9 +60,9 @@ const ReferencePart = () => {
     const result = await upload(session, file);
     setTrouble(result.ok ? null : result.reason);
     if (!result.ok || result.kind !== "picture") return;
-    const state = store.getState(),
-      asset = session.project.assets[result.id] as PictureAsset,
-      now = session.project.pieces[piece.id];
+    const state = store.getState();
+    const asset = session.project.assets[result.id] as PictureAsset;
+    const now = session.project.pieces[piece.id];
     // a picture of a screen is often larger than the part it shows: it begins as wide as the piece
     const wide = state.scenes.current.values().next().value?.width ?? asset.width;
     if (now)

@@ -24,12 +24,14 @@ export const Replace = () => {
   const [next, setNext] = useState("");
   const [where, setWhere] = useState<"layers" | "piece" | "project">("piece");
   const [done, setDone] = useState<string | null>(null);
-  const words = (p: Place): string =>
-    isBound(p.said)
-      ? project.tokens[p.said.token]
+  const words = (p: Place): string => {
+    if (isBound(p.said)) {
+      return project.tokens[p.said.token]
         ? tokenWords(project.tokens[p.said.token] as never)
-        : "a removed token"
-      : showValue(p.said);
+        : "a removed token";
+    }
+    return showValue(p.said);
+  };
   const places = useMemo(() => {
     const text = find.trim().toLowerCase();
     if (text === "") return [];
@@ -156,8 +158,8 @@ export const Replace = () => {
           </label>
           <ul className="replace-list" aria-label="Places">
             {places.slice(0, 60).map((p) => {
-              const home = project.pieces[p.piece],
-                look = home?.looks[p.look];
+              const home = project.pieces[p.piece];
+              const look = home?.looks[p.look];
               return (
                 <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
                   <b>{home?.layers[p.layer]?.name}</b> {property(p.key)?.label}{" "}

@@ -55,8 +55,8 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     values: Readonly<Record<string, unknown>>;
   } | null>(null);
   const host = useRef<SVGSVGElement>(null);
-  const found = findPlaced(placed, id)?.placed,
-    spot = useMemo(() => spotsIn(placed).get(id), [placed, id]);
+  const found = findPlaced(placed, id)?.placed;
+  const spot = useMemo(() => spotsIn(placed).get(id), [placed, id]);
   const shape = String(found?.values.shape ?? "");
   const outlines = useMemo(
     () => (found ? readOutlines(shape, found.width / 100, found.height / 100) : []),
@@ -76,12 +76,12 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
       ...o,
       knots: o.knots.map((k) => moveKnot(k, -box.x, -box.y)),
     }));
-    const width = thousandths(box.width),
-      height = thousandths(box.height);
-    const before = toParent(from)(box.x, box.y),
-      after = toParent({ ...from, width, height })(0, 0);
-    const dx = before[0] - after[0],
-      dy = before[1] - after[1];
+    const width = thousandths(box.width);
+    const height = thousandths(box.height);
+    const before = toParent(from)(box.x, box.y);
+    const after = toParent({ ...from, width, height })(0, 0);
+    const dx = before[0] - after[0];
+    const dy = before[1] - after[1];
     edits.set(
       {
         [id]: {
@@ -98,8 +98,8 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     );
   };
   const valuesNow = () => {
-    const piece = session.project.pieces[store.getState().pieceId],
-      layer = piece?.layers[id];
+    const piece = session.project.pieces[store.getState().pieceId];
+    const layer = piece?.layers[id];
     return piece && layer
       ? valuesIn(session.project, piece, activeOf(piece, store.getState()).variant, layer)
       : {};
@@ -125,15 +125,14 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     host.current?.focus();
     host.current?.setPointerCapture(e.pointerId);
     if (grip.part === "knot")
-      setChosen((was) =>
-        e.shiftKey
-          ? was.some((p) => samePoint(p, grip))
+      setChosen((was) => {
+        if (e.shiftKey) {
+          return was.some((p) => samePoint(p, grip))
             ? was.filter((p) => !samePoint(p, grip))
-            : [...was, grip]
-          : was.some((p) => samePoint(p, grip))
-            ? was
-            : [grip],
-      );
+            : [...was, grip];
+        }
+        return was.some((p) => samePoint(p, grip)) ? was : [grip];
+      });
     drag.current = {
       grip,
       x: e.clientX,
@@ -218,8 +217,8 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
       ArrowUp: [0, -1],
       ArrowDown: [0, 1],
     };
-    const arrow = arrows[e.key],
-      by = e.shiftKey ? 10 : 1;
+    const arrow = arrows[e.key];
+    const by = e.shiftKey ? 10 : 1;
     if (arrow && chosen.length)
       write(
         chosen.reduce<readonly Outline[]>(
@@ -281,8 +280,8 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
       <path d={d} className="shaping-line" />
       {outlines.map((o, outline) =>
         o.knots.map((k, knot) => {
-          const p = on(k),
-            isOn = chosen.some((c) => samePoint(c, { outline, knot }));
+          const p = on(k);
+          const isOn = chosen.some((c) => samePoint(c, { outline, knot }));
           return (
             <g key={`${outline}.${knot}`}>
               {isOn &&

@@ -35,12 +35,12 @@ import type { GridView } from "./state";
 import { variantMenu } from "./variantMenu";
 import { WirePanel, WireScreens } from "./wiring/WirePanel";
 
-const PAD = 26,
-  PAD_DOWN = 20,
-  HEAD = 30,
-  GAP = 12,
-  SIDE = 104,
-  NARROWEST = 190;
+const PAD = 26;
+const PAD_DOWN = 20;
+const HEAD = 30;
+const GAP = 12;
+const SIDE = 104;
+const NARROWEST = 190;
 /** More cards than this are not laid out at once: choose which ones with the menu of cards. */
 const MOST_CARDS = 240;
 const steps = [0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 6, 8, 12, 16];
@@ -81,8 +81,8 @@ const bestFit = (
   alone: boolean,
 ): Fit => {
   if (alone) return { zoom: fitZoom(size, 1, 1, w, h, 0), flow: null };
-  const g = gridOf(piece, view),
-    n = g.columns.length;
+  const g = gridOf(piece, view);
+  const n = g.columns.length;
   const usual: Fit = {
     zoom: fitZoom(size, n, g.rows.length, w, h, (g.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0),
     flow: null,
@@ -90,11 +90,11 @@ const bestFit = (
   if (view.down !== null || traitsOf(piece).length !== 1) return usual;
   const fits = (columns: number, zoom: number) =>
     columns * (Math.max(NARROWEST, w * zoom + 2 * PAD) + GAP) <= size.width;
-  let best = usual,
-    room = fits(n, usual.zoom);
+  let best = usual;
+  let room = fits(n, usual.zoom);
   for (let flow = n - 1; flow >= 1; flow--) {
-    const zoom = fitZoom(size, flow, Math.ceil(n / flow), w, h, 0),
-      holds = fits(flow, zoom);
+    const zoom = fitZoom(size, flow, Math.ceil(n / flow), w, h, 0);
+    const holds = fits(flow, zoom);
     if ((holds && !room) || (holds === room && zoom > best.zoom * 1.05)) {
       best = { zoom, flow };
       room = holds;
@@ -188,8 +188,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
     return () => watch.disconnect();
   }, []);
 
-  const w = Math.max(1, ...scenes.map((s) => s.placed?.width ?? 0)),
-    h = Math.max(1, ...scenes.map((s) => s.placed?.height ?? 0));
+  const w = Math.max(1, ...scenes.map((s) => s.placed?.width ?? 0));
+  const h = Math.max(1, ...scenes.map((s) => s.placed?.height ?? 0));
   const several = variantsOf(piece).length > 1;
   const shape = traitsOf(piece)
     .map((t) => `${t.id} ${valuesOf(t).length}`)
@@ -210,15 +210,15 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
   const zoom = zoomChoice === "fit" ? fitted.zoom : zoomChoice;
   const byKey = new Map(scenes.map((s) => [s.key, s]));
   useLayoutEffect(() => {
-    const state = store.getState(),
-      before = state.scenes.current;
+    const state = store.getState();
+    const before = state.scenes.current;
     state.scenes.env = env;
     state.scenes.current = new Map(scenes.map((s) => [s.key, s.placed]));
     if (before.size !== scenes.length || scenes.some((s) => before.get(s.key) !== s.placed))
       put({ sceneCount: state.sceneCount + 1 });
   }, [env, scenes, store, put]);
-  const cardWidth = Math.max(NARROWEST, w * zoom + 2 * PAD),
-    cardHeight = h * zoom + 2 * PAD_DOWN + HEAD;
+  const cardWidth = Math.max(NARROWEST, w * zoom + 2 * PAD);
+  const cardHeight = h * zoom + 2 * PAD_DOWN + HEAD;
   const empty = Object.keys(piece.layers).length === 1;
   const turn = useCallback(
     (by: 1 | -1, now: number) => {
@@ -242,8 +242,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
   const openMenu = useCallback(
     (e: React.MouseEvent, on: Variant, whole: boolean) => {
       e.preventDefault();
-      const state = store.getState(),
-        now = session.project.pieces[state.pieceId];
+      const state = store.getState();
+      const now = session.project.pieces[state.pieceId];
       if (!now) return;
       const items = whole
         ? variantMenu({ piece: now, variant: on, state, session, arranging })
@@ -257,8 +257,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
             onCombine: () => void arranging.flatten(),
           });
       // a key that presses the button has no place of its own
-      const box = e.currentTarget.getBoundingClientRect(),
-        byKey = e.clientX === 0 && e.clientY === 0;
+      const box = e.currentTarget.getBoundingClientRect();
+      const byKey = e.clientX === 0 && e.clientY === 0;
       setMenu({ x: byKey ? box.left : e.clientX, y: byKey ? box.bottom : e.clientY, items });
     },
     [store, session, arranging, edits],
@@ -278,13 +278,13 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
     });
   };
 
-  const activeKey = variantKey(piece, variant),
-    pickedKeys = new Set(cards.map((v) => variantKey(piece, v)));
+  const activeKey = variantKey(piece, variant);
+  const pickedKeys = new Set(cards.map((v) => variantKey(piece, v)));
   const cardOf = (cell: Variant, key: string, pinned = false) => {
     const scene = byKey.get(variantKey(piece, cell) || "only");
     if (!scene) return <div key={key} />;
-    const own = variantKey(piece, cell),
-      here = activeKey === own;
+    const own = variantKey(piece, cell);
+    const here = activeKey === own;
     return (
       <Slot key={key} of={scene.key} width={cardWidth} height={cardHeight} eager={here}>
         {() => (
@@ -390,8 +390,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
                   </div>
                 ),
                 ...grid.columns.map((column) => {
-                  const cell = variantOf(row, column),
-                    key = row.key + column.key;
+                  const cell = variantOf(row, column);
+                  const key = row.key + column.key;
                   if (pinnedKeys.has(variantKey(piece, cell)))
                     return (
                       <div key={key} className="card-away">

@@ -66,8 +66,8 @@ const TraitRow = ({
   const lost = (value: string, name: string) =>
     `Remove ${name}: ${lostWith(piece, trait, value).text} go with it`;
   const remove = (value: string, name: string) => {
-    const { text } = lostWith(piece, trait, value),
-      change = removeTraitValue(piece, trait, value);
+    const { text } = lostWith(piece, trait, value);
+    const change = removeTraitValue(piece, trait, value);
     if (change && session.edit(change))
       edits.offer(`${trait.name}: ${name} was removed, and with it ${text}.`, "Undo", () =>
         session.undo(),
@@ -77,15 +77,15 @@ const TraitRow = ({
     const made = duplicateTraitValue(piece, trait, value);
     if (!session.edit(made.change)) return;
     setRenaming(made.id);
-    const now = session.project.pieces[piece.id],
-      along = now && rulesForValue(now, trait.id, value, made.id);
+    const now = session.project.pieces[piece.id];
+    const along = now && rulesForValue(now, trait.id, value, made.id);
     if (along?.change.ops.length)
       edits.offer(
         `${name} was duplicated as it looks. ${along.change.ops.length === 1 ? "One rule names" : `${along.change.ops.length} rules name`} it.`,
         "Bring them along",
         () => {
-          const later = session.project.pieces[piece.id],
-            change = later && rulesForValue(later, trait.id, value, made.id);
+          const later = session.project.pieces[piece.id];
+          const change = later && rulesForValue(later, trait.id, value, made.id);
           if (change && session.edit(change.change)) edits.showRules(change.ids);
         },
       );

@@ -90,8 +90,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [beside, setBeside] = useState(false);
   const unseen = useBench((s) => s.inspection?.unseenByTouch) ?? [];
   const { variants: cards } = useActive();
-  const [first] = traitsOf(piece),
-    rest = restingVariant(piece);
+  const [first] = traitsOf(piece);
+  const rest = restingVariant(piece);
   const others = (
     cards.length > 1
       ? cards
@@ -107,8 +107,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const [recording, setRecording] = useState(false);
   const [outcome, setOutcome] = useState<string | null>(null);
   const record = () => {
-    const { current } = recorder,
-      run = player.current?.machine;
+    const { current } = recorder;
+    const run = player.current?.machine;
     if (!current) {
       recorder.current = new Recorder();
       setRecording(true);
@@ -120,8 +120,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     const now = session.project.pieces[piece.id];
     if (!now || !run || current.recorded.length === 0) return;
     // what it has come to is what is expected of it from now on
-    const rest = restingVariant(now),
-      is = variantFrom(now, run.inside.traits[piece.id] ?? {});
+    const rest = restingVariant(now);
+    const is = variantFrom(now, run.inside.traits[piece.id] ?? {});
     const expected = traitsOf(now)
       .filter((t) => is[t.id] !== rest[t.id])
       .map((t): Step => ({ do: "trait", at: "", trait: t.id, value: is[t.id] ?? "" }));

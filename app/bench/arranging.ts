@@ -98,14 +98,14 @@ export class Arranging {
   private move(moves: Moves): void {
     const here = this.here();
     if (!here) return;
-    const spots = spotsIn(here.scene),
-      next: Record<Id, Record<string, Value>> = {};
+    const spots = spotsIn(here.scene);
+    const next: Record<Id, Record<string, Value>> = {};
     for (const [id, { dx, dy }] of moves) {
-      const layer = here.piece.layers[id],
-        spot = spots.get(id);
+      const layer = here.piece.layers[id];
+      const spot = spots.get(id);
       if (!layer || !spot || (!dx && !dy)) continue;
-      const v = valuesIn(this.session.project, here.piece, here.active.variant, layer),
-        [x, y] = wayInto(spot.parent, dx, dy);
+      const v = valuesIn(this.session.project, here.piece, here.active.variant, layer);
+      const [x, y] = wayInto(spot.parent, dx, dy);
       next[id] = {
         ...(x ? { x: hundredths((v.x as number) + x) } : {}),
         ...(y ? { y: hundredths((v.y as number) + y) } : {}),
@@ -118,8 +118,8 @@ export class Arranging {
   align(how: Alignment): void {
     const here = this.here();
     if (!here) return;
-    const bounds = boundsIn(here.scene),
-      parent = here.piece.layers[here.ids[0] ?? ""]?.parent;
+    const bounds = boundsIn(here.scene);
+    const parent = here.piece.layers[here.ids[0] ?? ""]?.parent;
     this.move(
       align(
         new Map(
@@ -170,8 +170,8 @@ export class Arranging {
     const here = this.here();
     const out: Id[] = [];
     for (const id of here?.ids ?? []) {
-      const piece = this.session.project.pieces[this.state.pieceId],
-        p = here && findPlaced(here.scene, id)?.placed;
+      const piece = this.session.project.pieces[this.state.pieceId];
+      const p = here && findPlaced(here.scene, id)?.placed;
       if (!piece || !p) continue;
       const arranged = p.values.arrange !== undefined && p.values.arrange !== "free";
       const made = unwrap(
@@ -204,9 +204,9 @@ export class Arranging {
   moveInto(ids: readonly Id[], parent: Id, index: number): void {
     const here = this.here();
     if (!here) return;
-    const spots = spotsIn(here.scene),
-      to = spots.get(parent),
-      ways = new Map<Id, { dx: number; dy: number }>();
+    const spots = spotsIn(here.scene);
+    const to = spots.get(parent);
+    const ways = new Map<Id, { dx: number; dy: number }>();
     for (const id of topmost(here.piece, ids)) {
       const from = spots.get(id)?.parent;
       if (!from || !to || here.piece.layers[id]?.parent === parent) continue;
@@ -218,9 +218,9 @@ export class Arranging {
 
   /** Makes one editable path of a compound, in every variant in which its shapes differ. */
   async flatten(): Promise<void> {
-    const here = this.here(),
-      id = here?.ids[0],
-      { env } = this.state.scenes;
+    const here = this.here();
+    const id = here?.ids[0];
+    const { env } = this.state.scenes;
     if (!here || !env || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
     const shapes = new Map<string, { placed: Placed; variants: Variant[] }>();
     // all of them, also those the stage does not show just now
@@ -232,8 +232,8 @@ export class Arranging {
     )) {
       const placed = scene && findPlaced(scene, id)?.placed;
       if (!placed) continue;
-      const key = outlinePath(placed),
-        known = shapes.get(key);
+      const key = outlinePath(placed);
+      const known = shapes.get(key);
       if (known) known.variants.push(variant);
       else shapes.set(key, { placed, variants: [variant] });
     }
@@ -245,8 +245,8 @@ export class Arranging {
         variants,
       });
     }
-    const piece = this.session.project.pieces[here.piece.id],
-      rest = variantKey(here.piece, restingVariant(here.piece));
+    const piece = this.session.project.pieces[here.piece.id];
+    const rest = variantKey(here.piece, restingVariant(here.piece));
     const base =
       made.find((m) => m.variants.some((v) => variantKey(here.piece, v) === rest)) ?? made[0];
     if (!piece || !base) return;
@@ -280,8 +280,8 @@ export class Arranging {
 
   /** Pastes copied layers, a little aside or in place; false when the text is none of ours. */
   paste(text: string, inPlace: boolean): boolean {
-    const clip: Clip | null = readClip(text),
-      piece = this.session.project.pieces[this.state.pieceId];
+    const clip: Clip | null = readClip(text);
+    const piece = this.session.project.pieces[this.state.pieceId];
     if (!clip || !piece) return false;
     const lead = piece.layers[this.state.chosen[0] ?? ""];
     const copiedHere = lead && clip.piece === piece.id && clip.layers.some((l) => l.id === lead.id);
@@ -299,12 +299,12 @@ export class Arranging {
   }
 
   copyStyle(): void {
-    const here = this.here(),
-      id = this.state.chosen[0],
-      layer = id === undefined ? undefined : here?.piece.layers[id];
+    const here = this.here();
+    const id = this.state.chosen[0];
+    const layer = id === undefined ? undefined : here?.piece.layers[id];
     if (!here || !layer) return;
-    const said = styleOf(this.session.project, here.piece, here.active.variant, layer),
-      values = valuesIn(this.session.project, here.piece, here.active.variant, layer);
+    const said = styleOf(this.session.project, here.piece, here.active.variant, layer);
+    const values = valuesIn(this.session.project, here.piece, here.active.variant, layer);
     const keys = [
       ...Object.keys(said).filter((k) => k !== "style"),
       ...("style" in said ? styleKeys : []),
@@ -359,8 +359,8 @@ export class Arranging {
 
   /** Makes a component of what is chosen; gives its id. */
   extract(): Id | null {
-    const here = this.here(),
-      lead = here?.piece.layers[here.ids[0] ?? ""];
+    const here = this.here();
+    const lead = here?.piece.layers[here.ids[0] ?? ""];
     if (!here || !lead) return null;
     const made = extract(
       this.session.project,
@@ -381,11 +381,11 @@ export class Arranging {
   }
 
   detach(): void {
-    const here = this.here(),
-      out: Id[] = [];
+    const here = this.here();
+    const out: Id[] = [];
     for (const id of here?.ids ?? []) {
-      const piece = this.session.project.pieces[this.state.pieceId],
-        made = piece && detach(this.session.project, piece, id);
+      const piece = this.session.project.pieces[this.state.pieceId];
+      const made = piece && detach(this.session.project, piece, id);
       if (made && this.done(made.change)) out.push(made.id);
     }
     if (out.length) this.state.choose(out);

@@ -52,8 +52,8 @@ describe("the stage's lines", () => {
 
 describe("picking a layer", () => {
   it("takes the outermost first, then stays at the level one has gone in to", () => {
-    const p = piece("alert-switch"),
-      scene = placed("alert-switch");
+    const p = piece("alert-switch");
+    const scene = placed("alert-switch");
     const toggle = scene.children.find((c) => c.layer.id === "toggle") as Placed;
     const [px, py] = [toggle.x + 12, toggle.y + 12];
     expect(pickLayer(p, scene, px, py, [])).toBe("toggle");

@@ -67,14 +67,14 @@ export class BenchEdits {
             hiding.push({ look: origin.from, layer: id, key });
         }
     }
-    const [first] = hiding,
-      state = this.store.getState();
+    const [first] = hiding;
+    const state = this.store.getState();
     if (!active || !first) {
       if (state.hint !== null) state.put({ hint: null, offer: null });
       return;
     }
-    const words = conditionText(active.piece, active.piece.looks[first.look]?.when ?? {}),
-      label = property(first.key)?.label ?? "value";
+    const words = conditionText(active.piece, active.piece.looks[first.look]?.when ?? {});
+    const label = property(first.key)?.label ?? "value";
     this.offer(
       `Set, but this card still shows its own ${label}, said where ${words}.`,
       "Clear that",
@@ -146,14 +146,14 @@ export class BenchEdits {
   }
 
   private wayBetween(a: Id | undefined, b: Id | undefined): { dx: number; dy: number } | null {
-    const active = this.active,
-      one = active?.piece.layers[a ?? ""],
-      two = active?.piece.layers[b ?? ""];
+    const active = this.active;
+    const one = active?.piece.layers[a ?? ""];
+    const two = active?.piece.layers[b ?? ""];
     if (!active || !one || !two) return null;
-    const v = valuesIn(this.session.project, active.piece, active.variant, one),
-      w = valuesIn(this.session.project, active.piece, active.variant, two);
-    const dx = (w.x as number) - (v.x as number),
-      dy = (w.y as number) - (v.y as number);
+    const v = valuesIn(this.session.project, active.piece, active.variant, one);
+    const w = valuesIn(this.session.project, active.piece, active.variant, two);
+    const dx = (w.x as number) - (v.x as number);
+    const dy = (w.y as number) - (v.y as number);
     return dx || dy ? { dx, dy } : null;
   }
 

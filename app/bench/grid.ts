@@ -67,16 +67,16 @@ export const stageOrder = (piece: Piece, down: GridView["down"]): Variant[] => {
 
 /** The headings of a line that differ from the line before it. */
 export const headings = (lines: readonly GridLine[], at: number): GridLine["values"] => {
-  const line = lines[at],
-    before = lines[at - 1];
+  const line = lines[at];
+  const before = lines[at - 1];
   const from = before ? line?.values.findIndex((v, i) => before.values[i]?.value !== v.value) : 0;
   return line?.values.slice(Math.max(0, from ?? 0)) ?? [];
 };
 
 /** The variants shown in the order of the stage: pinned ones first, each once, unused ones left out. */
 export const shownVariants = (piece: Piece, view: GridView): Variant[] => {
-  const grid = gridOf(piece, view),
-    keys = new Set<string>();
+  const grid = gridOf(piece, view);
+  const keys = new Set<string>();
   return [
     ...view.pinned,
     ...grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c))),

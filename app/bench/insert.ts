@@ -104,16 +104,16 @@ export class Inserter {
 
   /** Takes dropped or pasted files: pictures become picture layers, SVG files layers, fonts part of the project. Returns what one should know. */
   async files(files: readonly File[], at?: { x: number; y: number }): Promise<string | null> {
-    const notes: string[] = [],
-      drawings: Id[] = [],
-      several = files.filter(isSvg).length > 1;
+    const notes: string[] = [];
+    const drawings: Id[] = [];
+    const several = files.filter(isSvg).length > 1;
     let place = at ?? (several ? { x: 0, y: 0 } : undefined);
     for (const file of files) {
       if (several && isSvg(file)) {
         // several drawings lie side by side, ready to be gathered
-        const before = this.store.getState().chosen[0],
-          note = await this.svgFile(file, place, true),
-          made = this.store.getState().chosen[0];
+        const before = this.store.getState().chosen[0];
+        const note = await this.svgFile(file, place, true);
+        const made = this.store.getState().chosen[0];
         if (made !== undefined && made !== before) {
           drawings.push(made);
           const v = this.sizeOf(made);
@@ -127,24 +127,22 @@ export class Inserter {
     }
     if (drawings.length > 1) {
       this.store.getState().choose(drawings);
-      this.store
-        .getState()
-        .put({
-          hint: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
-          offer: {
-            label: "Gather them as variants of one component …",
-            run: () => this.store.getState().put({ dialog: { kind: "gather" } }),
-          },
-        });
+      this.store.getState().put({
+        hint: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
+        offer: {
+          label: "Gather them as variants of one component …",
+          run: () => this.store.getState().put({ dialog: { kind: "gather" } }),
+        },
+      });
       return null;
     }
     return notes.length ? notes.join(" ") : null;
   }
 
   private sizeOf(id: Id): number {
-    const state = this.store.getState(),
-      piece = this.session.project.pieces[state.pieceId],
-      layer = piece?.layers[id];
+    const state = this.store.getState();
+    const piece = this.session.project.pieces[state.pieceId];
+    const layer = piece?.layers[id];
     return piece && layer
       ? (valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer)
           .width as number)
@@ -176,14 +174,14 @@ export class Inserter {
     const piece = this.session.project.pieces[this.store.getState().pieceId];
     if (!place || !piece) return null;
     // a file that is one group, as most are, need not become a group in a group
-    const [first] = picture.layers,
-      plain =
-        picture.layers.length === 1 &&
-        first?.kind === "box" &&
-        first.inside.length > 0 &&
-        Object.keys(first.values).every((k) => ["x", "y", "widthMode", "heightMode"].includes(k))
-          ? first
-          : null;
+    const [first] = picture.layers;
+    const plain =
+      picture.layers.length === 1 &&
+      first?.kind === "box" &&
+      first.inside.length > 0 &&
+      Object.keys(first.values).every((k) => ["x", "y", "widthMode", "heightMode"].includes(k))
+        ? first
+        : null;
     const inside = plain
       ? plain.inside.map((d) => ({
           ...d,
@@ -218,8 +216,8 @@ export class Inserter {
     const most = place
       ? Math.max(48, Math.min(place.room[0], place.room[1] * (result.width / result.height)))
       : result.width;
-    const width = Math.round(Math.min(result.width, most)),
-      height = Math.round((width * result.height) / result.width);
+    const width = Math.round(Math.min(result.width, most));
+    const height = Math.round((width * result.height) / result.width);
     const asset = this.session.project.assets[result.id];
     this.layer("picture", { picture: result.id, width, height }, [width, height], asset?.name, at);
     return null;

@@ -34,11 +34,11 @@ export const layerMenu = ({
   onCombine,
 }: Here): MenuItem[] => {
   const chosen = state.chosen.filter((id) => piece.layers[id]);
-  const inner = chosen.filter((id) => id !== ROOT),
-    lead = piece.layers[chosen[0] ?? ""];
+  const inner = chosen.filter((id) => id !== ROOT);
+  const lead = piece.layers[chosen[0] ?? ""];
   const { variant } = activeOf(piece, state);
-  const none = inner.length === 0,
-    several = inner.length > 1;
+  const none = inner.length === 0;
+  const several = inner.length > 1;
   const values = lead && valuesIn(project, piece, variant, lead);
   const holds = lead && lead.id !== ROOT && (childrenOf(piece).get(lead.id) ?? []).length > 0;
   const components = piecesOf(project, "component").filter(

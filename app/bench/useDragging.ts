@@ -27,13 +27,13 @@ interface Drag {
 }
 
 /** px on screen before a press becomes a drag, and within which edges catch one another */
-const SLACK = 3,
-  REACH = 6;
+const SLACK = 3;
+const REACH = 6;
 /** How long the hand must rest before a drag is told to the other cards and panels in any case, ms. */
 const REST = 120;
 /** A render that takes less than this is made with every move, ms; else the pause after it is so many times as long. */
-const CHEAP = 4,
-  PAUSES = 16;
+const CHEAP = 4;
+const PAUSES = 16;
 
 /** What a moved layer may line up with: its siblings and the box around them; px of the piece. */
 export const neighbours = (
@@ -70,8 +70,8 @@ export const useDragging = (
    */
   const fast = useRef<{ readonly resolver: Resolver; resting: number; next: number } | null>(null);
   const tell = () => {
-    const f = fast.current,
-      began = performance.now();
+    const f = fast.current;
+    const began = performance.now();
     if (!f) return;
     session.resume();
     // runs when React has rendered what was told
@@ -81,8 +81,8 @@ export const useDragging = (
     });
   };
   const paintNow = () => {
-    const f = fast.current,
-      piece = session.project.pieces[store.getState().pieceId];
+    const f = fast.current;
+    const piece = session.project.pieces[store.getState().pieceId];
     const tree = f && piece && f.resolver.tree(session.project, piece.id, variant);
     if (!f || !tree) return;
     canvas.current?.(layout(env, tree));
@@ -117,8 +117,8 @@ export const useDragging = (
       const layer = piece.layers[id];
       const parent = layer?.parent == null ? undefined : piece.layers[layer.parent];
       if (!layer || !parent) continue;
-      const v = valuesIn(session.project, piece, active.variant, layer),
-        around = valuesIn(session.project, piece, active.variant, parent);
+      const v = valuesIn(session.project, piece, active.variant, layer);
+      const around = valuesIn(session.project, piece, active.variant, parent);
       if (parent.kind === "box" && around.arrange !== "free" && !v.floats) {
         state.put({
           hint: `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.`,
@@ -145,8 +145,8 @@ export const useDragging = (
     free: boolean,
     along: "x" | "y" | null,
   ) => {
-    let dx = wantX,
-      dy = wantY;
+    let dx = wantX;
+    let dy = wantY;
     let marks = noMarks;
     const first = d.from.values().next().value;
     if (!first) return;
@@ -202,8 +202,8 @@ export const useDragging = (
       width: Math.abs(x2 - x1),
       height: Math.abs(y2 - y1),
     };
-    const state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
     if (!piece || !placed) return;
     const bounds = boundsIn(placed);
     const inside = (childrenOf(piece).get(ROOT) ?? [])
@@ -273,8 +273,8 @@ export const useDragging = (
   };
 
   const measure = (e: PointerEvent<HTMLElement>) => {
-    const state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
     if (!e.altKey || !piece || !placed) {
       if (state.marks) state.put({ marks: null });
       return;
@@ -303,8 +303,8 @@ export const useDragging = (
       return;
     }
     if (d.from.size === 0) return;
-    let dx = (e.clientX - d.x) / zoom,
-      dy = (e.clientY - d.y) / zoom;
+    let dx = (e.clientX - d.x) / zoom;
+    let dy = (e.clientY - d.y) / zoom;
     const along = !e.shiftKey ? null : Math.abs(dx) > Math.abs(dy) ? "x" : "y";
     if (along === "x") dy = 0;
     if (along === "y") dx = 0;

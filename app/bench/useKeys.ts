@@ -30,8 +30,8 @@ export const useKeys = (onHelp: () => void): void => {
   const insert = useInserter();
   useEffect(() => {
     const chooseAll = () => {
-      const state = store.getState(),
-        piece = session.project.pieces[state.pieceId];
+      const state = store.getState();
+      const piece = session.project.pieces[state.pieceId];
       const lead = piece?.layers[state.chosen[0] ?? ""];
       state.choose(
         (piece &&
@@ -62,9 +62,9 @@ export const useKeys = (onHelp: () => void): void => {
     };
     const onKey = (e: KeyboardEvent) => {
       if (isTyping(e.target) || e.defaultPrevented) return;
-      const state = store.getState(),
-        key = e.key.toLowerCase(),
-        arrow = arrows[key];
+      const state = store.getState();
+      const key = e.key.toLowerCase();
+      const arrow = arrows[key];
       if (e.ctrlKey || e.metaKey) {
         const act = held[key];
         if (!act || e.altKey) return;
@@ -120,13 +120,13 @@ export const useKeys = (onHelp: () => void): void => {
       e.clipboardData?.setData("text/plain", text);
       e.preventDefault();
     };
-    const copy = take(false),
-      cut = take(true);
+    const copy = take(false);
+    const cut = take(true);
     const paste = (e: ClipboardEvent) => {
       if (isTyping(e.target) || e.defaultPrevented || !e.clipboardData) return;
       e.preventDefault();
-      const files = [...e.clipboardData.files],
-        text = e.clipboardData.getData("text/plain");
+      const files = [...e.clipboardData.files];
+      const text = e.clipboardData.getData("text/plain");
       if (files.length) {
         void insert.files(files).then((note) => {
           if (note !== null) edits.note(note);

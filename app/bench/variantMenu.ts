@@ -25,15 +25,15 @@ interface Here {
 
 /** What can be done with a card as a whole. */
 export const variantMenu = ({ piece, variant, state, session, arranging }: Here): MenuItem[] => {
-  const key = variantKey(piece, variant),
-    resting = key === variantKey(piece, restingVariant(piece));
+  const key = variantKey(piece, variant);
+  const resting = key === variantKey(piece, restingVariant(piece));
   const pinned = state.grid.pinned.some((v) => variantKey(piece, v) === key);
   const held = heldVariant();
   const looked = variantFrom(piece, state.variant);
   const other = variantKey(piece, looked) !== key ? looked : state.also[0];
   const against = other ?? restingVariant(piece);
-  const suggested = suggestedScope(piece, variant),
-    wider = Object.keys(suggested).length < Object.keys(onlyScope(piece, variant)).length;
+  const suggested = suggestedScope(piece, variant);
+  const wider = Object.keys(suggested).length < Object.keys(onlyScope(piece, variant)).length;
   return [
     {
       label: "Name this variant …",

@@ -84,10 +84,11 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
         e.preventDefault();
       }}
     >
-      {menu.items.map((item, i) =>
-        item === "line" ? (
-          <hr key={i} className="dropdown-divider" />
-        ) : "items" in item ? (
+      {menu.items.map((item, i) => {
+        if (item === "line") {
+          return <hr key={i} className="dropdown-divider" />;
+        }
+        return "items" in item ? (
           <div key={i}>
             <button
               type="button"
@@ -107,8 +108,8 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
           </div>
         ) : (
           button(item, i)
-        ),
-      )}
+        );
+      })}
     </div>,
     document.body,
   );

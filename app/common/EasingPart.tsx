@@ -5,8 +5,12 @@ import { NumberField } from "./NumberField";
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";
 
 /** What kind of curve it is; null for a CSS word. */
-const kindOf = (e: Easing): Kind | null =>
-  typeof e === "string" ? null : !("kind" in e) ? "bézier" : e.kind;
+const kindOf = (e: Easing): Kind | null => {
+  if (typeof e === "string") {
+    return null;
+  }
+  return !("kind" in e) ? "bézier" : e.kind;
+};
 
 /** What each kind begins with. */
 const fresh: Readonly<Record<Kind, Easing>> = {
@@ -112,9 +116,9 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
         </>
       );
     case "spring": {
-      const { swing, bounciness } = swingOf(easing),
-        set = (s: number, b: number) =>
-          onChange(springFrom({ swing: s, bounciness: b }, easing.mass));
+      const { swing, bounciness } = swingOf(easing);
+      const set = (s: number, b: number) =>
+        onChange(springFrom({ swing: s, bounciness: b }, easing.mass));
       return (
         <>
           <span>swing</span>
@@ -154,8 +158,8 @@ export const EasingPart = ({
   onChange: (e: Easing) => void;
   label?: string;
 }) => {
-  const kind = kindOf(easing),
-    preset = presets.find((p) => same(p.easing, easing));
+  const kind = kindOf(easing);
+  const preset = presets.find((p) => same(p.easing, easing));
   return (
     <>
       <select
@@ -169,8 +173,8 @@ export const EasingPart = ({
               : `kind ${kind ?? ""}`
         }
         onChange={(e) => {
-          const [what, ...rest] = e.target.value.split(" "),
-            name = rest.join(" ");
+          const [what, ...rest] = e.target.value.split(" ");
+          const name = rest.join(" ");
           if (what === "preset") {
             const found = presets.find((p) => p.name === name);
             if (found) onChange(found.easing);

@@ -17,8 +17,8 @@ import { useId } from "react";
 import type { ReactNode } from "react";
 import { Icon } from "./Icon";
 
-const byPointer = { activationConstraint: { distance: 4 } },
-  byKeys = { coordinateGetter: sortableKeyboardCoordinates };
+const byPointer = { activationConstraint: { distance: 4 } };
+const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
 
 /** A list whose items are dragged into another order; `onMove` tells where one was put, counted without it. */
 export const SortList = ({

@@ -39,8 +39,8 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
     drawing.current ??= new Drawing(host.current);
     drawing.current.draw(placed && paint(placed, true));
   }, [placed]);
-  const w = placed?.width ?? 1,
-    h = placed?.height ?? 1;
+  const w = placed?.width ?? 1;
+  const h = placed?.height ?? 1;
   return (
     <svg
       ref={host}

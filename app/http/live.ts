@@ -32,13 +32,11 @@ class LiveStream {
     private readonly log: ProjectLog,
     private readonly res: Response,
   ) {
-    res
-      .status(200)
-      .set({
-        "Content-Type": "text/event-stream",
-        "Cache-Control": "no-cache, no-transform",
-        "X-Accel-Buffering": "no",
-      });
+    res.status(200).set({
+      "Content-Type": "text/event-stream",
+      "Cache-Control": "no-cache, no-transform",
+      "X-Accel-Buffering": "no",
+    });
     res.flushHeaders();
     this.beat = setInterval(() => this.write(": still here\n\n"), HEARTBEAT_MS);
     res.on("close", () => this.close());

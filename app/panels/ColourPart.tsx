@@ -9,8 +9,8 @@ import { pageNonce } from "../common/nonce";
 const nonce = pageNonce();
 if (nonce) setNonce(nonce);
 
-const RECENT = "nubble.colours",
-  MOST_RECENT = 14;
+const RECENT = "nubble.colours";
+const MOST_RECENT = 14;
 
 const readRecent = (): string[] => {
   try {

@@ -17,12 +17,12 @@ const words: Readonly<Record<Kind, string>> = {
   token: "Token",
 };
 
-const colourOf = (fill: Fill): string =>
-  typeof fill === "string"
-    ? fill
-    : fill.kind === "picture"
-      ? "#c9d8d2"
-      : (fill.stops[0]?.colour ?? "#c9d8d2");
+const colourOf = (fill: Fill): string => {
+  if (typeof fill === "string") {
+    return fill;
+  }
+  return fill.kind === "picture" ? "#c9d8d2" : (fill.stops[0]?.colour ?? "#c9d8d2");
+};
 const stopsOf = (fill: Fill): readonly Stop[] => {
   if (typeof fill === "object" && fill.kind !== "picture") return fill.stops;
   const colour = colourOf(fill) === "none" ? "#1f6f5c" : colourOf(fill);

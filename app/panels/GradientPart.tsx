@@ -11,8 +11,8 @@ const clamp = (n: number) => Math.max(0, Math.min(1, Math.round(n * 100) / 100))
 /** The colour a gradient has at a place, for a stop added there. */
 const colourAt = (stops: readonly Stop[], at: number): string => {
   const sorted = [...stops].sort((a, b) => a.at - b.at);
-  const after = sorted.find((s) => s.at >= at),
-    before = sorted.findLast((s) => s.at <= at);
+  const after = sorted.find((s) => s.at >= at);
+  const before = sorted.findLast((s) => s.at <= at);
   if (!after || !before) return (after ?? before)?.colour ?? "#000000";
   return after.at === before.at
     ? after.colour
@@ -30,8 +30,8 @@ export const GradientPart = ({
   const bar = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState(0);
   const { stops } = gradient;
-  const index = Math.min(chosen, stops.length - 1),
-    stop = stops[index] as Stop;
+  const index = Math.min(chosen, stops.length - 1);
+  const stop = stops[index] as Stop;
   const put = (list: readonly Stop[]) => onChange({ ...gradient, stops: list });
   const change = (i: number, part: Partial<Stop>) =>
     put(stops.map((s, k) => (k === i ? { ...s, ...part } : s)));

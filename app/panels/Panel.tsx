@@ -22,8 +22,8 @@ export const Panel = ({ label, width, height, at: point, onKeyDown, children }: 
       ? new DOMRect(point.x, point.y, 0, 0)
       : panel.current?.parentElement?.getBoundingClientRect();
     if (!cell) return;
-    const above = cell.top - height - 4,
-      below = cell.bottom + 4;
+    const above = cell.top - height - 4;
+    const below = cell.bottom + 4;
     const top =
       below + height <= window.innerHeight - 8
         ? below

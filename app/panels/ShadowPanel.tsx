@@ -60,9 +60,12 @@ export const ShadowList = ({
               onChange={(e) => {
                 const { inner: _, ...rest } = s;
                 onLive(
-                  shadows.map((o, k) =>
-                    k === i ? (e.target.checked ? { ...rest, inner: true } : rest) : o,
-                  ),
+                  shadows.map((o, k) => {
+                    if (k === i) {
+                      return e.target.checked ? { ...rest, inner: true } : rest;
+                    }
+                    return o;
+                  }),
                 );
               }}
             />{" "}

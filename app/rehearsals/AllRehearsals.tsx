@@ -22,9 +22,9 @@ const Line = ({
   results: Readonly<Record<Id, Failure | null>> | undefined;
 }) => {
   const session = useSession();
-  const all = inOrder(piece.rehearsals),
-    run = all.filter((r) => results && r.id in results),
-    failed = run.filter((r) => results?.[r.id]);
+  const all = inOrder(piece.rehearsals);
+  const run = all.filter((r) => results && r.id in results);
+  const failed = run.filter((r) => results?.[r.id]);
   return (
     <li className={failed.length ? "failing" : ""}>
       <span
@@ -70,17 +70,17 @@ const Line = ({
 export const AllRehearsals = () => {
   const project = useProject();
   const env = useEnv(project.assets);
-  const [results, setResults] = useState<Results>({}),
-    [going, setGoing] = useState<Going>("no");
+  const [results, setResults] = useState<Results>({});
+  const [going, setGoing] = useState<Going>("no");
   const pieces = inOrder(project.pieces).filter((p) => Object.keys(p.rehearsals).length > 0);
   const total = pieces.reduce((n, p) => n + Object.keys(p.rehearsals).length, 0);
   const all = pieces.flatMap((p) =>
-      Object.keys(p.rehearsals).flatMap((r) => {
-        const f = results[p.id]?.[r];
-        return f === undefined ? [] : [f];
-      }),
-    ),
-    failed = all.filter((f) => f !== null).length;
+    Object.keys(p.rehearsals).flatMap((r) => {
+      const f = results[p.id]?.[r];
+      return f === undefined ? [] : [f];
+    }),
+  );
+  const failed = all.filter((f) => f !== null).length;
   const run = async () => {
     if (!env) return;
     setResults({});

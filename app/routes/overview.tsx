@@ -45,8 +45,8 @@ const Tile = ({
   const session = useSession();
   const project = useProject();
   const [renaming, setRenaming] = useState(false);
-  const variants = variantsOf(piece).length,
-    rules = Object.keys(piece.rules).length;
+  const variants = variantsOf(piece).length;
+  const rules = Object.keys(piece.rules).length;
   const to = `/projects/${session.id}/pieces/${piece.id}`;
   return (
     <li className="tile-item">

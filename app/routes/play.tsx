@@ -26,8 +26,8 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
     });
     player.current = made;
     // as the viewer's system says, and when that changes
-    const less = window.matchMedia("(prefers-reduced-motion: reduce)"),
-      heed = () => made.setCalm(less.matches);
+    const less = window.matchMedia("(prefers-reduced-motion: reduce)");
+    const heed = () => made.setCalm(less.matches);
     heed();
     less.addEventListener("change", heed);
     return () => {

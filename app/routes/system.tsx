@@ -75,9 +75,9 @@ const Tile = ({
   const session = useSession();
   const project = useProject();
   const [naming, setNaming] = useState<"name" | "group" | null>(null);
-  const uses = usesOf(project, token.id),
-    moved = token.type === "motion" ? motionUsesOf(project, token.id) : [],
-    count = uses.length + moved.length;
+  const uses = usesOf(project, token.id);
+  const moved = token.type === "motion" ? motionUsesOf(project, token.id) : [];
+  const count = uses.length + moved.length;
   const places = [...new Set([...uses, ...moved].map((u) => project.pieces[u.piece]?.name))];
   const alias = typeof token.value === "object" && "alias" in token.value;
   return (
@@ -222,9 +222,15 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
   const { tokens } = useProject();
   const [open, setOpen] = useState<string | null>(null);
   const own = inOrder(tokens).filter((t) => t.type === type);
-  const groups = [...new Set(own.map((t) => t.group))].sort((a, b) =>
-    a === "" ? -1 : b === "" ? 1 : a < b ? -1 : 1,
-  );
+  const groups = [...new Set(own.map((t) => t.group))].sort((a, b) => {
+    if (a === "") {
+      return -1;
+    }
+    if (b === "") {
+      return 1;
+    }
+    return a < b ? -1 : 1;
+  });
   const w = words[type];
   const add = () => {
     const made = addToken(session.project, type, w.one[0]?.toUpperCase() + w.one.slice(1), w.fresh);

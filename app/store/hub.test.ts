@@ -30,7 +30,9 @@ const change = (seq: number) => ({
   ops: [],
 });
 
-let clock: Clock, wire: Wire, hub: Hub;
+let clock: Clock;
+let wire: Wire;
+let hub: Hub;
 beforeEach(() => {
   clock = new Clock();
   wire = new Wire();

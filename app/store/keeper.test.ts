@@ -40,7 +40,9 @@ const edit = (changeId: string, label: string): Unsaved => ({
   place: 0,
 });
 
-let clock: Clock, shelf: SlowShelf, keeper: Keeper;
+let clock: Clock;
+let shelf: SlowShelf;
+let keeper: Keeper;
 beforeEach(() => {
   clock = new Clock();
   shelf = new SlowShelf();

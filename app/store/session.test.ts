@@ -3,7 +3,8 @@ import { set } from "#core/project";
 import { setValues } from "#core/edit";
 import { Clock, into, knob, Pane, Port } from "../../tests/support/world";
 
-let port: Port, pane: Pane;
+let port: Port;
+let pane: Pane;
 beforeEach(() => {
   port = new Port(new Clock());
   pane = new Pane(port, "window1");

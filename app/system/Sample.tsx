@@ -17,12 +17,12 @@ const FINE = 48;
 
 /** A curve from its beginning to its end, with what goes past the ends. */
 const CurveSample = ({ easing }: { easing: Easing }) => {
-  const curve = curveOf(easing),
-    d = Array.from(
-      { length: FINE + 1 },
-      (_, i) =>
-        `${i === 0 ? "M" : "L"}${((i / FINE) * 40).toFixed(1)} ${(32 - curve(i / FINE) * 32).toFixed(1)}`,
-    ).join("");
+  const curve = curveOf(easing);
+  const d = Array.from(
+    { length: FINE + 1 },
+    (_, i) =>
+      `${i === 0 ? "M" : "L"}${((i / FINE) * 40).toFixed(1)} ${(32 - curve(i / FINE) * 32).toFixed(1)}`,
+  ).join("");
   return (
     <span className="sample plain">
       <svg viewBox="-2 -12 44 52" width="36" height="36" aria-hidden="true">

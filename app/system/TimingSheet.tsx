@@ -9,17 +9,17 @@ import type { MotionValue } from "#core/project";
 import { useProject, useSession } from "../store/session-context";
 
 /** Less unlike than this nobody sees the difference; more than that it is meant to be another motion. */
-const ALIKE = 0.02,
-  NEAR = 0.14;
+const ALIKE = 0.02;
+const NEAR = 0.14;
 
 const FINE = 40;
 
 /** The curve over its own time, on a ruler all rows share. */
 const Trace = ({ value, longest }: { value: MotionValue; longest: number }) => {
-  const width = 150,
-    length = lengthOf(value),
-    curve = curveOf(value.easing),
-    x = (length / longest) * (width - 2);
+  const width = 150;
+  const length = lengthOf(value);
+  const curve = curveOf(value.easing);
+  const x = (length / longest) * (width - 2);
   const d = Array.from(
     { length: FINE + 1 },
     (_, i) =>
@@ -45,12 +45,12 @@ const Row = ({
   picked: boolean;
   onPick: () => void;
 }) => {
-  const session = useSession(),
-    project = useProject(),
-    [open, setOpen] = useState(false);
-  const { value, token, uses, nearest } = group,
-    off = nearest?.off ?? 1,
-    outlier = !token && nearest !== null && off < NEAR;
+  const session = useSession();
+  const project = useProject();
+  const [open, setOpen] = useState(false);
+  const { value, token, uses, nearest } = group;
+  const off = nearest?.off ?? 1;
+  const outlier = !token && nearest !== null && off < NEAR;
   const pieces = [...new Set(uses.map((u) => project.pieces[u.piece]?.name ?? ""))];
   return (
     <>
@@ -104,9 +104,9 @@ const Row = ({
           <td colSpan={5}>
             <ul>
               {uses.map((u) => {
-                const p = project.pieces[u.piece],
-                  r = p?.rules[u.rule],
-                  own = u.effect === null ? undefined : r?.effects[u.effect];
+                const p = project.pieces[u.piece];
+                const r = p?.rules[u.rule];
+                const own = u.effect === null ? undefined : r?.effects[u.effect];
                 return (
                   p &&
                   r && (
@@ -128,18 +128,18 @@ const Row = ({
 
 /** Every motion of the project by duration and curve, what is nearly a token of the system, and many replaced together. */
 export const TimingSheet = () => {
-  const session = useSession(),
-    project = useProject();
-  const [picked, setPicked] = useState<readonly string[]>([]),
-    [of, setOf] = useState<string | null>(null),
-    piece = of !== null && project.pieces[of] ? of : null;
-  const groups = motionGroups(project, piece),
-    moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0),
-    tokens = inOrder(project.tokens).filter((t) => t.type === "motion"),
-    longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
-  const chosen = groups.filter((g) => picked.includes(g.key)),
-    uses = chosen.flatMap((g) => g.uses),
-    outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
+  const session = useSession();
+  const project = useProject();
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [of, setOf] = useState<string | null>(null);
+  const piece = of !== null && project.pieces[of] ? of : null;
+  const groups = motionGroups(project, piece);
+  const moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0);
+  const tokens = inOrder(project.tokens).filter((t) => t.type === "motion");
+  const longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
+  const chosen = groups.filter((g) => picked.includes(g.key));
+  const uses = chosen.flatMap((g) => g.uses);
+  const outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
   const follow = (id: string) => {
     const token = project.tokens[id];
     if (token && session.edit(followMotion(project, uses, token))) setPicked([]);

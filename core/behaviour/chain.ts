@@ -51,8 +51,8 @@ export const passage = (
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
   const out: { live: Live; layers: Id[] }[] = [];
   for (const path of chain) {
-    const { copy, layer } = split(path),
-      live = byPath.get(copy);
+    const { copy, layer } = split(path);
+    const live = byPath.get(copy);
     if (!live) continue;
     const last = out.at(-1);
     if (last && last.live.path === live.path) last.layers.push(layer);

@@ -36,19 +36,19 @@ export const armClips = (
   project: Project,
   state: State,
 ): { clips: State["clips"]; timers: Timer[] } => {
-  const clips: Record<Path, ClipState> = {},
-    timers: Timer[] = [];
+  const clips: Record<Path, ClipState> = {};
+  const timers: Timer[] = [];
   for (const live of liveCopies(project, state))
     for (const { layer, values } of layersWith(project, live, "plays")) {
-      const path = `${live.path}/${layer.id}`,
-        clip =
-          state.clips[path] ??
-          (values.starts === true ? { playing: true, moment: 0, since: state.now } : undefined);
+      const path = `${live.path}/${layer.id}`;
+      const clip =
+        state.clips[path] ??
+        (values.starts === true ? { playing: true, moment: 0, since: state.now } : undefined);
       if (!clip) continue;
       clips[path] = clip;
       if (!clip.playing) continue;
-      const due = (ms: number) => clip.since + ms - clip.moment,
-        length = values.plays as number;
+      const due = (ms: number) => clip.since + ms - clip.moment;
+      const length = values.plays as number;
       timers.push({ at: live.path, rule: "", due: due(length), clip: path });
       for (const r of rulesOf(project, live.piece))
         if (
@@ -70,10 +70,10 @@ export const armClips = (
 export const withMoments = (scene: Placed, state: State): Placed => {
   if (Object.keys(state.clips).length === 0) return scene;
   const visit = (p: Placed, prefix: string): Placed => {
-    const path = prefix + p.layer.id,
-      clip = state.clips[`${state.screen}/${path}`];
-    const children = p.children.map((c) => visit(c, prefix)),
-      nested = p.nested && visit(p.nested, `${path}/`);
+    const path = prefix + p.layer.id;
+    const clip = state.clips[`${state.screen}/${path}`];
+    const children = p.children.map((c) => visit(c, prefix));
+    const nested = p.nested && visit(p.nested, `${path}/`);
     const same = nested === p.nested && children.every((c, i) => c === p.children[i]);
     if (!clip) return same ? p : { ...p, children, nested };
     return {

@@ -26,8 +26,8 @@ const shift = (
   enter: Asks,
   happen: Happen,
 ): State => {
-  const left = before.filter((p) => !chain.includes(p)),
-    entered = chain.filter((p) => !before.includes(p)).reverse();
+  const left = before.filter((p) => !chain.includes(p));
+  const entered = chain.filter((p) => !before.includes(p)).reverse();
   let next = state;
   for (const path of left) {
     next = arm(
@@ -173,8 +173,8 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
   if (!before.pressed) return before;
   const state = drop(project, before, false, happen);
   if (!state.pressed) return state;
-  const { pressed, heldIn } = state,
-    there = state.byKey === null ? state.over : state.focused;
+  const { pressed, heldIn } = state;
+  const there = state.byKey === null ? state.over : state.focused;
   const common = pressed.filter((p) => there.includes(p));
   const up: State = {
     ...state,
@@ -188,8 +188,8 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
   const clicked = sameSurface(released.state, state)
     ? dispatch(project, released.state, asks("click"), common, happen, heldIn)
     : { state: released.state, any: false };
-  let next = clicked.state,
-    any = released.any || clicked.any;
+  let next = clicked.state;
+  let any = released.any || clicked.any;
   if (sameSurface(next, state) && common.length > 0 && heldIn.length === 0)
     next = clickedInForm(project, next, common, happen);
   if (sameSurface(next, state) && state.byKey === null && heldIn.length === 0) {
@@ -227,8 +227,8 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
 
 /** Closes the front overlay as people expect of one that need not be answered. */
 const closeFront = (project: Project, state: State, happen: Happen): State => {
-  const screen = closable(project, state),
-    front = state.overlays.at(-1);
+  const screen = closable(project, state);
+  const front = state.overlays.at(-1);
   return screen === null || !front
     ? state
     : closeOverlay(

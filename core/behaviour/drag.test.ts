@@ -13,15 +13,15 @@ beforeAll(async () => {
 
 /** A gangway that can be drawn to the right and back to the left. */
 const gangway = () => {
-  const b = new Builder(),
-    id = b.new("component", "Gangway");
+  const b = new Builder();
+  const id = b.new("component", "Gangway");
   const plank = b.layer("box", { x: 0, y: 0, width: 60, height: 40 });
-  const out = b.trait("Out", "no", "yes"),
-    clicks = b.trait("Clicks", "none", "one");
+  const out = b.trait("Out", "no", "yes");
+  const clicks = b.trait("Clicks", "none", "one");
   b.look({ [out.id]: [out.v.yes as string] }, plank, { x: 100 });
   const motion = { kind: "tween", duration: 400, delay: 0, easing: "linear" } as const;
-  const no = { [out.id]: [out.v.no as string] },
-    yes = { [out.id]: [out.v.yes as string] };
+  const no = { [out.id]: [out.v.no as string] };
+  const yes = { [out.id]: [out.v.yes as string] };
   b.rule({
     source: plank,
     when: no,
@@ -37,8 +37,8 @@ const gangway = () => {
     motion,
   });
   b.rule({ source: plank, effects: [goes(clicks.id, "next")] });
-  const told: string[] = [],
-    happened: Happening[] = [];
+  const told: string[] = [];
+  const happened: Happening[] = [];
   const run = new Run(env, b.project, id, (h) => {
     happened.push(h);
     const t = happeningText(b.project, h)?.text;
@@ -82,8 +82,8 @@ describe("drag", () => {
   });
 
   it("leads through the poses of lanes, and what is let go on the way goes through the rest of them by itself", () => {
-    const { b, id, plank } = gangway(),
-      rule = Object.values(b.piece.rules)[0];
+    const { b, id, plank } = gangway();
+    const rule = Object.values(b.piece.rules)[0];
     const lanes = [
       {
         layer: plank,
@@ -104,12 +104,12 @@ describe("drag", () => {
         },
       ],
     });
-    const run = new Run(env, b.project, id),
-      at = () => {
-        const s = run.scene(),
-          p = s && findPlaced(s, plank)?.placed;
-        return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100);
-      };
+    const run = new Run(env, b.project, id);
+    const at = () => {
+      const s = run.scene();
+      const p = s && findPlaced(s, plank)?.placed;
+      return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100);
+    };
     run.pointer("down", 20, 20);
     for (let i = 1; i <= 40; i++) {
       run.advanceTo(run.now + 16);

@@ -73,8 +73,8 @@ export const keepDrag = (project: Project, state: State): State =>
 
 /** The state as it will be when the drag under way is let go past its threshold: what the hand moves towards. */
 export const dragged = (project: Project, state: State): State => {
-  const live = state.drag && liveAt(project, state, state.drag.at),
-    rule = state.drag && ruleAt(project, state, state.drag);
+  const live = state.drag && liveAt(project, state, state.drag.at);
+  const rule = state.drag && ruleAt(project, state, state.drag);
   return live && rule ? written(project, state, live, rule) : state;
 };
 
@@ -124,9 +124,9 @@ const follow = (state: State, rule: Rule, way: Point, happen: Happen): State => 
 
 /** How fast the pointer goes along a direction, px/s, over the last moments. */
 const speedOf = (state: State, trigger: Trigger): number => {
-  const recent = state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
-    first = recent[0],
-    last = recent.at(-1);
+  const recent = state.trail.filter((t) => state.now - t.at <= LOOK_BACK);
+  const first = recent[0];
+  const last = recent.at(-1);
   if (!first || !last || last.at <= first.at) return 0;
   const way: Point = [last.point[0] - first.point[0], last.point[1] - first.point[1]];
   return (along(trigger, way) / (state.now - first.at)) * 1000;
@@ -136,18 +136,18 @@ const speedOf = (state: State, trigger: Trigger): number => {
 export const drop = (project: Project, state: State, cancelled: boolean, happen: Happen): State => {
   const { drag } = state;
   if (!drag) return state;
-  const free: State = { ...state, drag: null },
-    live = liveAt(project, free, drag.at),
-    rule = ruleAt(project, free, drag);
+  const free: State = { ...state, drag: null };
+  const live = liveAt(project, free, drag.at);
+  const rule = ruleAt(project, free, drag);
   if (!live || !rule) return free;
-  const said = saidBy(rule.trigger),
-    done =
-      !cancelled &&
-      (drag.progress >= said.part ||
-        (drag.progress > 0 && speedOf(state, rule.trigger) >= said.speed));
+  const said = saidBy(rule.trigger);
+  const done =
+    !cancelled &&
+    (drag.progress >= said.part ||
+      (drag.progress > 0 && speedOf(state, rule.trigger) >= said.speed));
   const left = done ? 1 - drag.progress : drag.progress;
-  const { lanes: _all, ...plain } = rule.motion,
-    motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
+  const { lanes: _all, ...plain } = rule.motion;
+  const motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
   happen({
     type: "dropped",
     at: state.now,

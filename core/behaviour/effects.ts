@@ -45,8 +45,8 @@ export const contest = (
   const losses: { rule: Rule; to: Rule }[] = [];
   for (const { rule } of ranked) {
     // any number may stir: their lanes are of different layers, or the last one has it
-    const holding = rule.effects.filter((e) => e.type !== "stir"),
-      rival = holding.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
+    const holding = rule.effects.filter((e) => e.type !== "stir");
+    const rival = holding.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
     if (rival) {
       losses.push({ rule, to: rival });
       continue;
@@ -119,8 +119,8 @@ export const writeTraits = (
   for (const trait in sets) writers[writerKey(live.path, trait)] = writer;
   let next: State = { ...state, writers, traits: { ...state.traits, [live.path]: after } };
   for (const layer of steeredInstances(live.piece)) {
-    const was = instanceIn(project, live.piece, before, layer),
-      is = instanceIn(project, live.piece, after, layer);
+    const was = instanceIn(project, live.piece, before, layer);
+    const is = instanceIn(project, live.piece, after, layer);
     if (!was || !is) continue;
     const changed = Object.fromEntries(
       Object.entries(is.said).filter(([t, v]) => was.said[t] !== v),

@@ -11,8 +11,8 @@ export const ledTo = (piece: Piece, rule: Rule, from: Variant): Variant =>
 
 /** The variants a rule can set out from, those first that it changes. */
 export const startsOf = (piece: Piece, rule: Rule): readonly Variant[] => {
-  const all = variantsOf(piece).filter((v) => meets(rule.when, v) && !isUnused(piece, v)),
-    changed = (v: Variant) => variantKey(piece, ledTo(piece, rule, v)) !== variantKey(piece, v);
+  const all = variantsOf(piece).filter((v) => meets(rule.when, v) && !isUnused(piece, v));
+  const changed = (v: Variant) => variantKey(piece, ledTo(piece, rule, v)) !== variantKey(piece, v);
   return [...all.filter(changed), ...all.filter((v) => !changed(v))];
 };
 
@@ -22,9 +22,9 @@ export const endsOf = (
   rule: Rule,
   looked: Variant,
 ): { readonly from: Variant; readonly to: Variant } => {
-  const starts = startsOf(piece, rule),
-    key = variantKey(piece, looked),
-    led = (v: Variant) => variantKey(piece, ledTo(piece, rule, v));
+  const starts = startsOf(piece, rule);
+  const key = variantKey(piece, looked);
+  const led = (v: Variant) => variantKey(piece, ledTo(piece, rule, v));
   const from =
     starts.find((v) => variantKey(piece, v) === key && led(v) !== key) ??
     starts.find((v) => led(v) === key && variantKey(piece, v) !== key) ??

@@ -23,10 +23,10 @@ const keys = (...list: string[]): Input[] =>
 
 /** A film of the crossing, four seconds long, and what its rules do to a trait. */
 const film = (values: Record<string, boolean | number> = {}) => {
-  const b = new Builder(),
-    id = b.new("component", "Film"),
-    clip = b.layer("picture", { width: 160, height: 90, plays: 4000, ...values }),
-    s = b.trait("At", "rest", "playing", "halted", "middle", "end");
+  const b = new Builder();
+  const id = b.new("component", "Film");
+  const clip = b.layer("picture", { width: 160, height: 90, plays: 4000, ...values });
+  const s = b.trait("At", "rest", "playing", "halted", "middle", "end");
   const at = (state: State) =>
     Object.entries(s.v).find(([, v]) => v === (state.traits[id]?.[s.id] ?? s.v.rest))?.[0];
   const on = (type: "played" | "paused" | "ended", value: string) =>
@@ -45,8 +45,8 @@ const film = (values: Record<string, boolean | number> = {}) => {
 
 describe("clips", () => {
   it("play, halt where they are, go on, reach a moment at that very moment, and end", () => {
-    const { b, id, clip, at } = film(),
-      p = b.project;
+    const { b, id, clip, at } = film();
+    const p = b.project;
     const playing = feed(p, start(p, id), on(clip), ...click);
     expect(at(playing.state)).toBe("playing");
     const halted = feed(p, playing.state, 1000, ...click, 5000);
@@ -120,19 +120,19 @@ describe("clips", () => {
 
 /** A letter to the harbour: a name that is typed, a deck that is chosen, and what sends it. */
 const letter = () => {
-  const b = new Builder(),
-    id = b.new("component", "Letter");
-  const name = b.layer("text", { text: "Your name", x: 0, y: 0, entry: "typing" }),
-    deck = b.layer("text", {
-      text: "Deck",
-      x: 0,
-      y: 40,
-      entry: "choosing",
-      choices: "car, saloon, sun",
-    }),
-    go = b.layer("box", { x: 0, y: 80, width: 80, height: 40, sends: true });
-  const s = b.trait("State", "open", "going", "done", "refused"),
-    typed = b.trait("Typed", "no", "yes");
+  const b = new Builder();
+  const id = b.new("component", "Letter");
+  const name = b.layer("text", { text: "Your name", x: 0, y: 0, entry: "typing" });
+  const deck = b.layer("text", {
+    text: "Deck",
+    x: 0,
+    y: 40,
+    entry: "choosing",
+    choices: "car, saloon, sun",
+  });
+  const go = b.layer("box", { x: 0, y: 80, width: 80, height: 40, sends: true });
+  const s = b.trait("State", "open", "going", "done", "refused");
+  const typed = b.trait("Typed", "no", "yes");
   const rule = (type: "sent" | "succeeded" | "failed", value: string) =>
     b.rule({
       source: go,
@@ -157,8 +157,8 @@ const letter = () => {
 
 describe("forms", () => {
   it("are filled in with keys where the focus is, letters before rules and pressing", () => {
-    const { b, id, name, deck, typed } = letter(),
-      p = b.project;
+    const { b, id, name, deck, typed } = letter();
+    const p = b.project;
     b.rule({ trigger: { type: "key", key: "a" }, effects: [{ type: "back" }] });
     const run = feed(
       p,
@@ -181,8 +181,8 @@ describe("forms", () => {
   });
 
   it("are sent once, by a click or by Enter, and answered a little later as the stand-in was told", () => {
-    const { b, id, name, go, at } = letter(),
-      p = b.project;
+    const { b, id, name, go, at } = letter();
+    const p = b.project;
     const sent = feed(
       p,
       start(p, id),
@@ -218,9 +218,9 @@ describe("forms", () => {
 
   it("show what is filled in, in the copy it is in, and rehearsals can do it all", () => {
     const { b, id, name, s } = letter();
-    const screen = b.new("screen", "Pier"),
-      one = b.layer("instance", { component: id, x: 0, y: 0 }),
-      two = b.layer("instance", { component: id, x: 0, y: 300 });
+    const screen = b.new("screen", "Pier");
+    const one = b.layer("instance", { component: id, x: 0, y: 0 });
+    const two = b.layer("instance", { component: id, x: 0, y: 300 });
     const text = { do: "text" as const, text: "Ida", shown: true };
     expect(
       rehearse(env, b.project, screen, [

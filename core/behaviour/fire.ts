@@ -42,8 +42,8 @@ const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writi
   const out: Writing[] = [{ live, motion: rule.motion, sets: {}, options: {} }];
   for (const effect of rule.effects) {
     if (effect.type !== "set" && effect.type !== "nested" && effect.type !== "option") continue;
-    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`,
-      motion = effect.motion ?? rule.motion;
+    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`;
+    const motion = effect.motion ?? rule.motion;
     const target = effect.type === "set" ? live : liveAt(project, state, path);
     if (!target) continue;
     let entry = out.find((o) => o.live.path === path && o.motion === motion);
@@ -65,9 +65,9 @@ const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writi
 
 /** What a copy was before something is set in it, and who had set that. */
 const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
-  const { path } = live,
-    variant = state.traits[path] ?? live.variant,
-    writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
+  const { path } = live;
+  const variant = state.traits[path] ?? live.variant;
+  const writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
   return {
     ...Object.fromEntries(
       Object.keys(sets).map((t) => [t, { value: variant[t] ?? "", writer: writer(t) }]),
@@ -103,18 +103,18 @@ export const fireRule = (
   source: Path,
   happen: Happen,
 ): State => {
-  const serial = state.serial + 1,
-    cause = rule.undo ? causes[rule.trigger.type] : undefined;
+  const serial = state.serial + 1;
+  const cause = rule.undo ? causes[rule.trigger.type] : undefined;
   let next: State = { ...state, serial };
-  const done = new Map<Path, TraitSet[]>([[live.path, []]]),
-    moves: Move[] = [];
-  const writings = writesOf(project, next, live, rule),
-    [first] = writings;
+  const done = new Map<Path, TraitSet[]>([[live.path, []]]);
+  const moves: Move[] = [];
+  const writings = writesOf(project, next, live, rule);
+  const [first] = writings;
   for (const writing of writings) {
-    const { live: target, motion, sets, options } = writing,
-      { path } = target,
-      was = wasIn(next, writing),
-      before = next;
+    const { live: target, motion, sets, options } = writing;
+    const { path } = target;
+    const was = wasIn(next, writing);
+    const before = next;
     const written = writeTraits(project, next, target, sets, serial);
     next = writeOptions(written.state, path, options, serial);
     if (written.sets.length) next = setOut(project, next, path, motion);
@@ -157,8 +157,8 @@ const follow = (
   effect: Effect,
   happen: Happen,
 ): State => {
-  const motion = effect.motion ?? rule.motion,
-    cause = { path, rule: rule.id };
+  const motion = effect.motion ?? rule.motion;
+  const cause = { path, rule: rule.id };
   switch (effect.type) {
     case "go":
       return goTo(project, state, effect.screen, motion, cause, happen);
@@ -204,16 +204,16 @@ const turnClip = (
   effect: Extract<Effect, { type: "clip" | "seek" }>,
   happen: Happen,
 ): State => {
-  const live = liveAt(project, state, path),
-    at = live && clipAt(project, state, live, effect.layer);
+  const live = liveAt(project, state, path);
+  const at = live && clipAt(project, state, live, effect.layer);
   if (!live || !at) return state;
-  const moment = Math.min(at.length, momentOf(at.clip, state.now)),
-    plays =
-      effect.type === "seek"
-        ? at.clip.playing
-        : effect.act === "turn"
-          ? !at.clip.playing
-          : effect.act === "play";
+  const moment = Math.min(at.length, momentOf(at.clip, state.now));
+  const plays =
+    effect.type === "seek"
+      ? at.clip.playing
+      : effect.act === "turn"
+        ? !at.clip.playing
+        : effect.act === "play";
   const clip = {
     playing: plays,
     since: state.now,
@@ -234,8 +234,8 @@ const turnClip = (
 /** Tells the piece around a copy something; who listens for that on the copy answers. */
 const raise = (project: Project, state: State, path: Path, signal: Id, happen: Happen): State => {
   happen({ type: "raised", at: state.now, state, path, signal });
-  const { copy, layer } = split(path),
-    around = liveAt(project, state, copy);
+  const { copy, layer } = split(path);
+  const around = liveAt(project, state, copy);
   if (!path.includes("/") || !around) return state;
   return fireOn(
     project,
@@ -303,8 +303,8 @@ export const dispatch = (
   happen: Happen,
   skip: readonly Path[] = [],
 ): { state: State; any: boolean } => {
-  let next = state,
-    any = false;
+  let next = state;
+  let any = false;
   for (const { live, layers } of passage(project, state, chain)) {
     if (!sameSurface(next, state)) break;
     if (skip.includes(live.path)) continue;
@@ -328,7 +328,7 @@ export const onLayer = (
   asked: Asks,
   happen: Happen,
 ): State => {
-  const { copy, layer } = split(path),
-    live = liveAt(project, state, copy);
+  const { copy, layer } = split(path);
+  const live = liveAt(project, state, copy);
   return live ? fireOn(project, state, live, layer, asked, happen).state : state;
 };

@@ -23,15 +23,15 @@ const tween = (duration: number): Motion => ({
 
 /** A lamp that lights and turns on one click, the turning in a time of its own, and lights a copy inside it. */
 const lamp = () => {
-  const b = new Builder(),
-    small = b.new("component", "Small lamp"),
-    glows = b.trait("Glows", "no", "yes"),
-    bulb = b.layer("box", { width: 10, height: 10, opacity: 0.2 });
+  const b = new Builder();
+  const small = b.new("component", "Small lamp");
+  const glows = b.trait("Glows", "no", "yes");
+  const bulb = b.layer("box", { width: 10, height: 10, opacity: 0.2 });
   b.look({ [glows.id]: [glows.v.yes as string] }, bulb, { opacity: 1 });
-  const id = b.new("component", "Lamp"),
-    lit = b.trait("Lit", "no", "yes"),
-    turned = b.trait("Turned", "no", "yes"),
-    hood = b.layer("box", { width: 20, height: 20, opacity: 0.5 });
+  const id = b.new("component", "Lamp");
+  const lit = b.trait("Lit", "no", "yes");
+  const turned = b.trait("Turned", "no", "yes");
+  const hood = b.layer("box", { width: 20, height: 20, opacity: 0.5 });
   const copy = b.layer("instance", { component: small, x: 40 });
   b.look({ [lit.id]: [lit.v.yes as string] }, hood, { opacity: 1 });
   b.look({ [turned.id]: [turned.v.yes as string] }, hood, { rotation: 90 });
@@ -49,20 +49,20 @@ const lamp = () => {
 
 describe("what a rule shows when it fires", () => {
   it("is all its effects, those with a motion of their own in their own time, also inside copies", () => {
-    const { b, id, hood, copy, bulb, rule } = lamp(),
-      fired = firing(env, b.project, b.piece, rule, restingVariant(b.piece), new Resolver());
+    const { b, id, hood, copy, bulb, rule } = lamp();
+    const fired = firing(env, b.project, b.piece, rule, restingVariant(b.piece), new Resolver());
     expect(fired?.moves.map((m) => m.motion.duration).sort()).toEqual([100, 100, 400]);
-    const change = new Change(fired?.from as never, fired?.moves ?? [], id),
-      at = (ms: number) => {
-        const scene = change.frame(ms),
-          h = findPlaced(scene, hood)?.placed.values,
-          inside = findPlaced(scene, copy)?.placed.nested;
-        return [
-          h?.opacity,
-          h?.rotation,
-          inside && findPlaced(inside, bulb)?.placed.values.opacity,
-        ].map((n) => Math.round(Number(n) * 1e6) / 1e6);
-      };
+    const change = new Change(fired?.from as never, fired?.moves ?? [], id);
+    const at = (ms: number) => {
+      const scene = change.frame(ms);
+      const h = findPlaced(scene, hood)?.placed.values;
+      const inside = findPlaced(scene, copy)?.placed.nested;
+      return [
+        h?.opacity,
+        h?.rotation,
+        inside && findPlaced(inside, bulb)?.placed.values.opacity,
+      ].map((n) => Math.round(Number(n) * 1e6) / 1e6);
+    };
     expect([at(0), at(50), at(100), at(400)]).toEqual([
       [0.5, 0, 0.2],
       [0.75, 11.25, 0.6],
@@ -93,8 +93,8 @@ describe("what a rule shows when it fires", () => {
         (r) =>
           r.trigger.type === "key" && r.motion.kind !== "cut" && Object.keys(r.when).length === 0,
       )) {
-        const fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver()),
-          run = new Run(env, kit, piece.id);
+        const fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
+        const run = new Run(env, kit, piece.id);
         if (
           !fired ||
           Object.values(piece.rules).some(
@@ -107,8 +107,8 @@ describe("what a rule shows when it fires", () => {
         run.key(rule.trigger.key ?? "", "down");
         if (run.variant() === restingVariant(piece)) continue;
         run.advanceTo(120);
-        const change = new Change(fired.from, fired.moves, piece.id),
-          scene = run.scene();
+        const change = new Change(fired.from, fired.moves, piece.id);
+        const scene = run.scene();
         const values = (at: typeof scene, layer: string) => {
           const p = at && findPlaced(at, layer)?.placed;
           return p && [p.x, p.width, p.presence, p.values.opacity, p.values.fill];
@@ -123,19 +123,19 @@ describe("what a rule shows when it fires", () => {
   });
 
   it("leads to other screens with their motion", () => {
-    const kit = kelpwayKit(),
-      pier = kit.pieces["saltholm-pier"] as Piece,
-      rule = rulesOf(kit, pier).find((r) => r.effects.some((e) => e.type === "go")) as Rule,
-      fired = firing(env, kit, pier, rule, restingVariant(pier), new Resolver());
+    const kit = kelpwayKit();
+    const pier = kit.pieces["saltholm-pier"] as Piece;
+    const rule = rulesOf(kit, pier).find((r) => r.effects.some((e) => e.type === "go")) as Rule;
+    const fired = firing(env, kit, pier, rule, restingVariant(pier), new Resolver());
     expect(fired?.moves.map((m) => [m.motion.kind, m.subject])).toEqual([["slide", "ticket"]]);
   });
 });
 
 describe("two variants", () => {
   it("rules that lead straight from one to the other are found", () => {
-    const kit = kelpwayKit(),
-      panel = kit.pieces["fare-panel"] as Piece,
-      [single, season] = variantsOf(panel);
+    const kit = kelpwayKit();
+    const panel = kit.pieces["fare-panel"] as Piece;
+    const [single, season] = variantsOf(panel);
     expect(between(panel, rulesOf(kit, panel), single as never, season as never)).toHaveLength(1);
     expect(between(panel, rulesOf(kit, panel), single as never, single as never)).toEqual([]);
     expect(variantName(panel, season as never)).toBe("Season pass");
@@ -144,8 +144,8 @@ describe("two variants", () => {
   it("one sees whether layers change places in depth", () => {
     const b = new Builder();
     b.new("component", "Deck");
-    const top = b.trait("Top", "one", "two"),
-      one = b.layer("box", { stack: 1 });
+    const top = b.trait("Top", "one", "two");
+    const one = b.layer("box", { stack: 1 });
     b.layer("box");
     b.look({ [top.id]: [top.v.two as string] }, one, { stack: -1 });
     const [p, q] = variantsOf(b.piece).map((v) =>

@@ -40,25 +40,25 @@ export const firing = (
   readonly moves: readonly Shown[];
   /** the rule as it works, tokens put in */ readonly rule: Rule;
 } | null => {
-  const working = rulesOf(project, piece).find((r) => r.id === rule.id),
-    state = { ...start(project, piece.id), traits: { [piece.id]: from } };
-  const live = liveCopies(project, state).find((l) => l.path === piece.id),
-    scene = bare(sceneOf(env, project, resolver, state));
+  const working = rulesOf(project, piece).find((r) => r.id === rule.id);
+  const state = { ...start(project, piece.id), traits: { [piece.id]: from } };
+  const live = liveCopies(project, state).find((l) => l.path === piece.id);
+  const scene = bare(sceneOf(env, project, resolver, state));
   if (!working || !live || !scene) return null;
-  const moves: Shown[] = [],
-    happen = (h: Happening): void => {
-      for (const move of movesOf(h)) {
-        const to = bare(sceneOf(env, project, resolver, move.state));
-        if (to)
-          moves.push({
-            to,
-            motion: move.motion,
-            said: "motion" in h && h.type !== "fired" ? h.motion : move.motion,
-            within: withinScreen(move.path),
-            subject: move.state.screen,
-          });
-      }
-    };
+  const moves: Shown[] = [];
+  const happen = (h: Happening): void => {
+    for (const move of movesOf(h)) {
+      const to = bare(sceneOf(env, project, resolver, move.state));
+      if (to)
+        moves.push({
+          to,
+          motion: move.motion,
+          said: "motion" in h && h.type !== "fired" ? h.motion : move.motion,
+          within: withinScreen(move.path),
+          subject: move.state.screen,
+        });
+    }
+  };
   fireRule(project, state, live, working, `${piece.id}/${working.source ?? ROOT}`, happen);
   return { from: scene, moves, rule: working };
 };

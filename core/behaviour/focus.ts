@@ -40,11 +40,11 @@ export const focusStops = (project: Project, state: State): Path[] => {
     return set;
   };
   const visit = (live: Live, id: Id): Path[] => {
-    const layer = live.piece.layers[id],
-      top = id === ROOT;
+    const layer = live.piece.layers[id];
+    const top = id === ROOT;
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
-    const path = `${live.path}/${id}`,
-      nested = layer.kind === "instance" ? byPath.get(path) : undefined;
+    const path = `${live.path}/${id}`;
+    const nested = layer.kind === "instance" ? byPath.get(path) : undefined;
     const inside = [
       ...(nested ? visit(nested, ROOT) : []),
       ...(childrenOf(live.piece).get(id) ?? []).flatMap((c) => visit(live, c.id)),
@@ -72,8 +72,8 @@ export const focusStops = (project: Project, state: State): Path[] => {
 
 /** The stop after or before the focused one; null past either end. */
 export const nextStop = (project: Project, state: State, by: 1 | -1): Path | null => {
-  const stops = focusStops(project, state),
-    now = state.focused[0]?.slice(state.screen.length + 1);
+  const stops = focusStops(project, state);
+  const now = state.focused[0]?.slice(state.screen.length + 1);
   const at = now === undefined ? -1 : stops.indexOf(now);
   return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
 };

@@ -19,9 +19,9 @@ const entryAt = (
   path: Path | undefined,
 ): { live: Live; layer: Id; by: "typing" | "choosing"; choices: string[] } | null => {
   if (path === undefined) return null;
-  const { copy, layer } = split(path),
-    live = liveAt(project, state, copy),
-    found = live && layersWith(project, live, "entry").find((e) => e.layer.id === layer);
+  const { copy, layer } = split(path);
+  const live = liveAt(project, state, copy);
+  const found = live && layersWith(project, live, "entry").find((e) => e.layer.id === layer);
   return found
     ? {
         live,
@@ -39,8 +39,8 @@ export const isEntry = (project: Project, state: State, path: Path | undefined):
   entryAt(project, state, path) !== null;
 
 const fill = (project: Project, state: State, path: Path, text: string, happen: Happen): State => {
-  const { copy, layer } = split(path),
-    next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
+  const { copy, layer } = split(path);
+  const next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
   happen({ type: "filled", at: state.now, state: next, path: copy, layer, text });
   return onLayer(project, next, path, asks("typed"), happen);
 };
@@ -53,8 +53,8 @@ const chooseNext = (
   by: number,
   happen: Happen,
 ): State => {
-  const at = choices.indexOf(state.entries[path] ?? ""),
-    n = choices.length;
+  const at = choices.indexOf(state.entries[path] ?? "");
+  const n = choices.length;
   return n === 0
     ? state
     : fill(
@@ -73,15 +73,15 @@ export const typeKey = (
   key: string,
   happen: Happen,
 ): State | null => {
-  const [path] = state.focused,
-    entry = entryAt(project, state, path);
+  const [path] = state.focused;
+  const entry = entryAt(project, state, path);
   if (!entry || path === undefined) return null;
-  if (entry.by === "choosing")
-    return key === "ArrowDown" || key === " "
-      ? chooseNext(project, state, path, entry.choices, 1, happen)
-      : key === "ArrowUp"
-        ? chooseNext(project, state, path, entry.choices, -1, happen)
-        : null;
+  if (entry.by === "choosing") {
+    if (key === "ArrowDown" || key === " ") {
+      return chooseNext(project, state, path, entry.choices, 1, happen);
+    }
+    return key === "ArrowUp" ? chooseNext(project, state, path, entry.choices, -1, happen) : null;
+  }
   const now = state.entries[path] ?? "";
   if ([...key].length === 1) return fill(project, state, path, now + key, happen);
   if (key === "Backspace")
@@ -98,19 +98,19 @@ export const typeKey = (
 
 /** Ids of layers in the order of the tree. */
 const inTreeOrder = (live: Live, ids: readonly Id[]): Id[] => {
-  const out: Id[] = [],
-    visit = (id: Id): void => {
-      if (ids.includes(id)) out.push(id);
-      for (const c of childrenOf(live.piece).get(id) ?? []) visit(c.id);
-    };
+  const out: Id[] = [];
+  const visit = (id: Id): void => {
+    if (ids.includes(id)) out.push(id);
+    for (const c of childrenOf(live.piece).get(id) ?? []) visit(c.id);
+  };
   visit(ROOT);
   return out;
 };
 
 /** A form is sent by a layer; its answer comes a little later. One that is on its way is not sent again. */
 const send = (project: Project, state: State, source: Path, happen: Happen): State => {
-  const { copy } = split(source),
-    live = liveAt(project, state, copy);
+  const { copy } = split(source);
+  const live = liveAt(project, state, copy);
   if (!live || state.sending[copy]) return state;
   const fields = inTreeOrder(
     live,
@@ -135,8 +135,8 @@ export const clickedInForm = (
   if (entry?.by === "choosing")
     return chooseNext(project, state, chain[0] as Path, entry.choices, 1, happen);
   const sender = chain.find((p) => {
-    const { copy, layer } = split(p),
-      live = liveAt(project, state, copy);
+    const { copy, layer } = split(p);
+    const live = liveAt(project, state, copy);
     return live && layersWith(project, live, "sends").some((s) => s.layer.id === layer);
   });
   return sender === undefined ? state : send(project, state, sender, happen);

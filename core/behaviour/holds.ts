@@ -8,8 +8,8 @@ import type { Happening, Hold, State } from "./types";
 /** A hold further up the pile that rests on the ended one now rests on what was before it. */
 const relay = (holds: readonly Hold[], ended: Hold, trait: Id): readonly Hold[] =>
   holds.map((h) => {
-    const mine = h.was[trait],
-      before = ended.was[trait];
+    const mine = h.was[trait];
+    const before = ended.was[trait];
     return h.at === ended.at && mine && before && mine.writer === ended.serial
       ? { ...h, was: { ...h.was, [trait]: before } }
       : h;
@@ -26,8 +26,8 @@ const endHold = (
   happen: (h: Happening) => void,
 ): State => {
   let next: State = { ...state, holds: state.holds.filter((h) => h !== hold) };
-  const back: Record<Id, Id> = {},
-    options: Record<Id, Said | undefined> = {};
+  const back: Record<Id, Id> = {};
+  const options: Record<Id, Said | undefined> = {};
   const writers: Record<string, number> = {};
   for (const [trait, was] of Object.entries(hold.was)) {
     const key = writerKey(hold.at, trait);

@@ -26,9 +26,9 @@ const play = (
   return { state, happenings };
 };
 const over = (layer: string | null): Input => ({ type: "over", layer });
-const down: Input = { type: "down" },
-  up: Input = { type: "up" },
-  cancel: Input = { type: "cancel" };
+const down: Input = { type: "down" };
+const up: Input = { type: "up" };
+const cancel: Input = { type: "cancel" };
 const click = (layer: string): Input[] => [over(layer), down, up];
 const fired = (h: readonly Happening[]) =>
   h.filter((x) => x.type === "fired").map((x) => x.trigger);
@@ -36,8 +36,8 @@ const fired = (h: readonly Happening[]) =>
 const button = () => {
   const b = new Builder();
   const id = b.new("component", "Button");
-  const box = b.layer("box"),
-    inner = b.layer("box", {}, box);
+  const box = b.layer("box");
+  const inner = b.layer("box", {}, box);
   const t = b.trait("Step", "one", "two", "three");
   const now = (state: State) =>
     Object.entries(t.v).find(([, v]) => v === (state.traits[id]?.[t.id] ?? t.v.one))?.[0];
@@ -254,8 +254,8 @@ describe("nested copies", () => {
     const alerts = b.trait("Alerts", "off", "on");
     b.rule({ effects: [goes(alerts.id, "opposite")] });
     const outer = b.new("component", "Panel");
-    const one = b.layer("instance", { component }),
-      two = b.layer("instance", { component, [TRAIT + alerts.id]: alerts.v.on as string });
+    const one = b.layer("instance", { component });
+    const two = b.layer("instance", { component, [TRAIT + alerts.id]: alerts.v.on as string });
     const touched = b.trait("Touched", "no", "yes");
     b.rule({ source: one, effects: [becomes(touched.id, touched.v.yes as string)] });
     const { state, happenings } = play(b.project, outer, ...click(`${one}/${knob}`));
@@ -278,8 +278,8 @@ describe("nested copies", () => {
     const season = b.trait("Season", "no", "yes");
     b.rule({ trigger: { type: "delay", ms: 100 }, effects: [goes(season.id, "opposite")] });
     const outer = b.new("component", "Panel");
-    const copy = b.layer("instance", { component }),
-      hidden = b.layer("instance", { component, visible: false });
+    const copy = b.layer("instance", { component });
+    const hidden = b.layer("instance", { component, visible: false });
     const pass = b.trait("Pass", "no", "yes");
     b.look({ [pass.id]: [pass.v.yes as string] }, copy, {
       [TRAIT + season.id]: season.v.yes as string,

@@ -24,8 +24,8 @@ const tween = (duration: number): Motion => ({
 /** A pier with a button that opens a notice over it; the notice holds a slip whose cross says so. */
 const pier = () => {
   const b = new Builder();
-  const slip = b.new("component", "Slip"),
-    cross = b.layer("box", { width: 20, height: 20 });
+  const slip = b.new("component", "Slip");
+  const cross = b.layer("box", { width: 20, height: 20 });
   b.do({
     label: "x",
     ops: [
@@ -37,8 +37,8 @@ const pier = () => {
     ],
   });
   b.rule({ source: cross, effects: [{ type: "raise", signal: "crossed" }] });
-  const notice = b.new("screen", "Notice"),
-    copy = b.layer("instance", { component: slip, x: 0, y: 0 });
+  const notice = b.new("screen", "Notice");
+  const copy = b.layer("instance", { component: slip, x: 0, y: 0 });
   const read = b.trait("Read", "no", "yes");
   b.layer("box", { x: 0, y: 100, width: 40, height: 40 });
   b.do({
@@ -62,8 +62,8 @@ const pier = () => {
   });
   const screen = b.new("screen", "Pier");
   const button = b.layer("box", { x: 0, y: 0, width: 50, height: 50 });
-  const lit = b.trait("Lit", "no", "yes"),
-    ticks = b.trait("Ticks", "a", "b", "c");
+  const lit = b.trait("Lit", "no", "yes");
+  const ticks = b.trait("Ticks", "a", "b", "c");
   b.rule({
     source: button,
     trigger: { type: "hover" },
@@ -76,8 +76,8 @@ const pier = () => {
 };
 describe("screens over others", () => {
   it("open, take all input while they are in front, and close by a signal from inside them", () => {
-    const { b, screen, button, notice, over, copy, cross, lit } = pier(),
-      p = b.project;
+    const { b, screen, button, notice, over, copy, cross, lit } = pier();
+    const p = b.project;
     const opened = feed(p, start(p, screen), on(button), ...click);
     expect(opened.state.overlays.map((o) => o.screen)).toEqual([notice]);
     // what the hover had lit goes out, since nothing beneath is touched any more
@@ -90,8 +90,8 @@ describe("screens over others", () => {
   });
 
   it("waits beneath go on, those of the overlay begin when it opens, and it begins anew each time", () => {
-    const { b, screen, button, over, read, ticks } = pier(),
-      p = b.project;
+    const { b, screen, button, over, read, ticks } = pier();
+    const p = b.project;
     const at = (s: State, path: string, trait: string) => s.traits[path]?.[trait];
     const opened = feed(p, start(p, screen), 800, on(button), ...click, 300).state;
     expect(at(opened, screen, ticks.id)).toBe(ticks.v.b);
@@ -125,8 +125,8 @@ describe("screens over others", () => {
   });
 
   it("the keyboard stays inside and comes back to what had opened it", () => {
-    const { b, screen, button, over, copy, cross } = pier(),
-      p = b.project;
+    const { b, screen, button, over, copy, cross } = pier();
+    const p = b.project;
     const enter: Input[] = [
       { type: "key", key: "Enter", phase: "down" },
       { type: "key", key: "Enter", phase: "up" },
@@ -144,8 +144,8 @@ describe("screens over others", () => {
 
   it("back is out of the front one; going to a screen takes them all along; the same one comes to the front", () => {
     const { b, screen, notice, button } = pier();
-    const second = b.new("screen", "Second"),
-      back = b.layer("box");
+    const second = b.new("screen", "Second");
+    const back = b.layer("box");
     b.rule({ source: back, effects: [{ type: "back" }] });
     b.rule({
       source: null,
@@ -161,8 +161,8 @@ describe("screens over others", () => {
       trigger: { type: "key", key: "s" },
       effects: [{ type: "open", screen: second }],
     });
-    const p = b.project,
-      key = (k: string): Input => ({ type: "key", key: k, phase: "down" });
+    const p = b.project;
+    const key = (k: string): Input => ({ type: "key", key: k, phase: "down" });
     const two = feed(p, start(p, screen), on(button), ...click, key("s")).state;
     expect(two.overlays.map((o) => o.screen)).toEqual([notice, second]);
     expect(feed(p, two, key("n")).state.overlays.map((o) => o.screen)).toEqual([second, notice]);
@@ -222,9 +222,9 @@ describe("screens over others", () => {
 
 describe("what a rule sets, and in what time", () => {
   it("an option of a copy, undone with the contact, by the later rule when two set it", () => {
-    const b = new Builder(),
-      label = b.new("component", "Label"),
-      words = b.layer("text", { text: "Ashore" });
+    const b = new Builder();
+    const label = b.new("component", "Label");
+    const words = b.layer("text", { text: "Ashore" });
     b.do({
       label: "x",
       ops: [
@@ -235,9 +235,9 @@ describe("what a rule sets, and in what time", () => {
         },
       ],
     });
-    const screen = b.new("screen", "Bay"),
-      copy = b.layer("instance", { component: label, x: 10, y: 10 }),
-      button = b.layer("box", { x: 200 });
+    const screen = b.new("screen", "Bay");
+    const copy = b.layer("instance", { component: label, x: 10, y: 10 });
+    const button = b.layer("box", { x: 200 });
     const says = (value: string) => ({
       type: "option" as const,
       layer: copy,
@@ -248,8 +248,8 @@ describe("what a rule sets, and in what time", () => {
     b.rule({ source: button, effects: [says("Away")] });
     const run = new Run(env, b.project, screen);
     const text = () => {
-      const s = run.scene(),
-        inside = s && findPlaced(s, copy)?.placed.nested;
+      const s = run.scene();
+      const inside = s && findPlaced(s, copy)?.placed.nested;
       return inside && findPlaced(inside, words)?.placed.values.text;
     };
     expect(text()).toBe("Ashore");
@@ -274,11 +274,11 @@ describe("what a rule sets, and in what time", () => {
   });
 
   it("each effect in a time of its own", () => {
-    const b = new Builder(),
-      id = b.new("component", "Lamp"),
-      bulb = b.layer("box", { x: 0, y: 0, width: 10, height: 10 });
-    const far = b.trait("Far", "no", "yes"),
-      wide = b.trait("Wide", "no", "yes");
+    const b = new Builder();
+    const id = b.new("component", "Lamp");
+    const bulb = b.layer("box", { x: 0, y: 0, width: 10, height: 10 });
+    const far = b.trait("Far", "no", "yes");
+    const wide = b.trait("Wide", "no", "yes");
     b.look({ [far.id]: [far.v.yes as string] }, bulb, { x: 100 });
     b.look({ [wide.id]: [wide.v.yes as string] }, bulb, { width: 110 });
     b.rule({

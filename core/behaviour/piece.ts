@@ -303,8 +303,8 @@ const findLive = (project: Project, state: State): Live[] => {
         ? findCopy(project, piece, variant, layer, over)
         : instanceIn(project, piece, variant, layer);
       if (!placed || inside.includes(placed.component.id)) continue;
-      const at = `${path}/${layer.id}`,
-        given = state.options[at];
+      const at = `${path}/${layer.id}`;
+      const given = state.options[at];
       visit(
         at,
         placed.component,

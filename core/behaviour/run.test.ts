@@ -68,20 +68,20 @@ describe("a running piece", () => {
   });
 
   it("what a contact did goes back in the same time, without the poses of the way there; an entered one only stirs", () => {
-    const { b, id, knob } = slider(tween(100)),
-      turn = {
-        layer: knob,
-        key: "rotation",
-        delay: 0,
-        duration: 100,
-        easing: "linear",
-        poses: [{ at: 0.5, value: 30, easing: "linear" }],
-      } as const;
-    const lit = b.trait("Lit", "no", "yes"),
-      angle = (run: Run) => {
-        const scene = run.scene();
-        return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN;
-      };
+    const { b, id, knob } = slider(tween(100));
+    const turn = {
+      layer: knob,
+      key: "rotation",
+      delay: 0,
+      duration: 100,
+      easing: "linear",
+      poses: [{ at: 0.5, value: 30, easing: "linear" }],
+    } as const;
+    const lit = b.trait("Lit", "no", "yes");
+    const angle = (run: Run) => {
+      const scene = run.scene();
+      return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN;
+    };
     b.rule({
       source: knob,
       trigger: { type: "hover" },
@@ -112,8 +112,8 @@ describe("a running piece", () => {
   });
 
   it("what a click began keeps its time when the press ends at that moment; what only the press changed goes back in its own", () => {
-    const { b, id, knob } = slider(tween(400)),
-      pressed = b.trait("Pressed", "no", "yes");
+    const { b, id, knob } = slider(tween(400));
+    const pressed = b.trait("Pressed", "no", "yes");
     b.look({ [pressed.id]: [pressed.v.yes as string] }, knob, { x: 20, opacity: 0.5 });
     b.rule({
       source: knob,
@@ -122,11 +122,11 @@ describe("a running piece", () => {
       effects: [{ type: "set", trait: pressed.id, to: { value: pressed.v.yes as string } }],
       motion: tween(100),
     });
-    const run = new Run(env, b.project, id),
-      opacity = () => {
-        const scene = run.scene();
-        return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN;
-      };
+    const run = new Run(env, b.project, id);
+    const opacity = () => {
+      const scene = run.scene();
+      return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN;
+    };
     run.pointer("move", 5, 5);
     run.pointer("down", 5, 5);
     run.advanceTo(100);
@@ -140,18 +140,18 @@ describe("a running piece", () => {
   });
 
   it("a text that is changed again while it dissolves goes on from what is seen, all three of them", () => {
-    const b = new Builder(),
-      id = b.new("component", "Board"),
-      words = b.layer("text", { text: "Gull" }),
-      to = b.trait("To", "gull", "salt", "night");
+    const b = new Builder();
+    const id = b.new("component", "Board");
+    const words = b.layer("text", { text: "Gull" });
+    const to = b.trait("To", "gull", "salt", "night");
     b.look({ [to.id]: [to.v.salt as string] }, words, { text: "Salt" }).look(
       { [to.id]: [to.v.night as string] },
       words,
       { text: "Night", x: 30 },
     );
     b.rule({ effects: [goes(to.id, "next")], motion: tween(100) });
-    const run = new Run(env, b.project, id),
-      seen = () => [...picture(run).matchAll(/>(Gull|Salt|Night)</g)].map((m) => m[1]);
+    const run = new Run(env, b.project, id);
+    const seen = () => [...picture(run).matchAll(/>(Gull|Salt|Night)</g)].map((m) => m[1]);
     click(run);
     run.advanceTo(50);
     const before = seen();

@@ -182,8 +182,8 @@ export class Run {
 
   /** A key; says whether the piece took it, so that the page around knows what is left for it. */
   key(key: string, phase: "down" | "up"): boolean {
-    const before = this.state,
-      result = step(this.project, before, { type: "key", key, phase });
+    const before = this.state;
+    const result = step(this.project, before, { type: "key", key, phase });
     this.take(result);
     return result.happenings.length > 0 || this.state.pressed !== before.pressed;
   }
@@ -219,16 +219,16 @@ export class Run {
 
   /** Scrolls what is under a place; true when there was something to scroll. px */
   wheel(x: number, y: number, dx: number, dy: number): boolean {
-    const scene = this.scene(),
-      hit = scene && hitTest(scene, x, y);
+    const scene = this.scene();
+    const hit = scene && hitTest(scene, x, y);
     if (!scene || !hit) return false;
     let did = false;
     for (const [across, by] of [
       [false, dy],
       [true, dx],
     ] as const) {
-      const s = by === 0 ? null : scrollerFor(scene, hit.path, across),
-        to = s && Math.min(s.room, Math.max(0, s.by + by));
+      const s = by === 0 ? null : scrollerFor(scene, hit.path, across);
+      const to = s && Math.min(s.room, Math.max(0, s.by + by));
       if (!s || to === null || to === s.by) continue;
       this.input({ type: "scroll", layer: s.path, to });
       did = true;
@@ -239,8 +239,8 @@ export class Run {
 
   /** Tells the machine which layers that listen for it are in sight, when what is shown has changed. */
   private look(): void {
-    const { traits, scrolled, screen, options } = this.state,
-      before = this.looked;
+    const { traits, scrolled, screen, options } = this.state;
+    const before = this.looked;
     if (
       before &&
       before.traits === traits &&
@@ -250,8 +250,10 @@ export class Run {
     )
       return;
     this.looked = { traits, scrolled, screen, options };
-    const target = this.target(this.state),
-      seen = target ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`) : [];
+    const target = this.target(this.state);
+    const seen = target
+      ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`)
+      : [];
     if (seen.length !== this.state.seen.length || seen.some((p) => !this.state.seen.includes(p)))
       this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
   }
@@ -268,9 +270,9 @@ export class Run {
         this.aim(move.state, move.motion, h.at, move.path);
       this.happened(h);
       if (h.type === "scrollTo") {
-        const target = this.target(this.state),
-          to =
-            target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
+        const target = this.target(this.state);
+        const to =
+          target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
         this.scrollAs(to && { layer: to.path, to: to.to, motion: h.motion });
       }
     }

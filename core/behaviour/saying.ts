@@ -36,8 +36,8 @@ export const layersWith = (
   layersSaying(live.piece, key).flatMap((id) => {
     const layer = live.piece.layers[id];
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];
-    const values = valuesIn(project, live.piece, live.variant, layer),
-      said = values[key];
+    const values = valuesIn(project, live.piece, live.variant, layer);
+    const said = values[key];
     return said === undefined || said === 0 || said === false || said === "nobody"
       ? []
       : [{ layer, values }];
@@ -54,9 +54,9 @@ export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | un
   if (known?.scrolled !== scrolled) {
     const said = new Map<Path, Map<Id, LayerChanges>>();
     const say = (path: Path, changes: LayerChanges) => {
-      const cut = path.lastIndexOf("/"),
-        at = path.slice(0, cut),
-        id = path.slice(cut + 1);
+      const cut = path.lastIndexOf("/");
+      const at = path.slice(0, cut);
+      const id = path.slice(cut + 1);
       let layers = said.get(at);
       if (!layers) said.set(at, (layers = new Map()));
       layers.set(id, { ...layers.get(id), ...changes });

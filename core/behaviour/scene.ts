@@ -58,13 +58,13 @@ const placeIn = (
 
 /** The shown piece with the screens that lie over it, each above what dims the rest; px. */
 const composed = (base: Placed, overlays: readonly Over[]): Placed => {
-  const width = Math.max(base.width, ...overlays.map((o) => o.placed.width)),
-    height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
+  const width = Math.max(base.width, ...overlays.map((o) => o.placed.width));
+  const height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
   const room =
     overlays.length && (width > base.width || height > base.height) ? { width, height } : base;
   const above = overlays.flatMap(({ screen, placed, style }, i): Placed[] => {
-    const part = overlayPart(screen),
-      at = placeIn(style.place, room, placed);
+    const part = overlayPart(screen);
+    const at = placeIn(style.place, room, placed);
     const dim = box(`${part}-dim`, `b${String(i).padStart(3, "0")}a`, room.width, room.height, {
       fill: INK,
       opacity: style.dim,
@@ -105,8 +105,8 @@ export const sceneOf = (
     composed(
       layout(env, tree),
       state.overlays.flatMap(({ screen }): Over[] => {
-        const over = project.pieces[screen],
-          part = overlayPart(screen);
+        const over = project.pieces[screen];
+        const part = overlayPart(screen);
         const inside =
           over &&
           resolver.tree(

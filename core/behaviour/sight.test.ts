@@ -15,8 +15,8 @@ beforeAll(async () => {
 
 /** A timetable of ten sailings, of which three are in sight; the last one lights up when it is. */
 const timetable = (arranged: boolean) => {
-  const b = new Builder(),
-    id = b.new("screen", "Timetable");
+  const b = new Builder();
+  const id = b.new("screen", "Timetable");
   b.do({
     label: "x",
     ops: [
@@ -42,9 +42,9 @@ const timetable = (arranged: boolean) => {
       list,
     ),
   );
-  const top = b.layer("box", { x: 0, y: 0, width: 40, height: 40 }),
-    lit = b.trait("Lit", "no", "yes"),
-    last = rows[9] as string;
+  const top = b.layer("box", { x: 0, y: 0, width: 40, height: 40 });
+  const lit = b.trait("Lit", "no", "yes");
+  const last = rows[9] as string;
   b.rule({
     source: last,
     trigger: { type: "seen" },
@@ -57,8 +57,8 @@ const timetable = (arranged: boolean) => {
   });
   const run = new Run(env, b.project, id);
   const y = (layer: string) => {
-    const s = run.scene(),
-      spot = s && spotAt(s, layer);
+    const s = run.scene();
+    const spot = s && spotAt(s, layer);
     return spot ? spotBounds(spot).y : NaN;
   };
   return { b, id, list, rows, top, lit, last, run, y };
@@ -67,8 +67,8 @@ const timetable = (arranged: boolean) => {
 describe("scrolling", () => {
   for (const arranged of [true, false])
     it(`${arranged ? "in a column" : "freely placed"}: moves what is inside, as far as there is room, cut off at the edge, and what is hit moves along`, () => {
-      const { rows, run, y, list } = timetable(arranged),
-        [first, second] = rows as [string, string];
+      const { rows, run, y, list } = timetable(arranged);
+      const [first, second] = rows as [string, string];
       expect(run.wheel(100, 100, 0, 60)).toBe(true);
       expect([y(first), y(second)]).toEqual([0, 60]);
       const scene = run.scene();
@@ -88,13 +88,13 @@ describe("scrolling", () => {
   it("a finger scrolls what it wanders over, presses nothing meanwhile, and lets it coast; a new touch catches it", () => {
     const { b, id, list, rows, lit } = timetable(false);
     b.rule({ source: rows[1] as string, effects: [becomes(lit.id, lit.v.yes as string)] });
-    const run = new Run(env, b.project, id),
-      scrolled = () => run.inside.scrolled[`${id}/${list}`] ?? 0,
-      y = () => {
-        const s = run.scene(),
-          spot = s && spotAt(s, rows[0] as string);
-        return spot ? spotBounds(spot).y : NaN;
-      };
+    const run = new Run(env, b.project, id);
+    const scrolled = () => run.inside.scrolled[`${id}/${list}`] ?? 0;
+    const y = () => {
+      const s = run.scene();
+      const spot = s && spotAt(s, rows[0] as string);
+      return spot ? spotBounds(spot).y : NaN;
+    };
     const finger = (kind: "move" | "down" | "up", at: number) => run.pointer(kind, 100, at, true);
     finger("down", 150);
     finger("move", 152);
@@ -164,8 +164,8 @@ describe("scrolling", () => {
   });
 
   it("what is in sight from the beginning is told at once; restarting begins at the top", () => {
-    const { b, id, rows } = timetable(false),
-      t = b.trait("First", "no", "yes");
+    const { b, id, rows } = timetable(false);
+    const t = b.trait("First", "no", "yes");
     b.rule({
       source: rows[0] as string,
       trigger: { type: "seen" },

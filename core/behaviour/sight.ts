@@ -18,8 +18,8 @@ export interface Scroller {
 }
 
 const scrollerAt = ({ path, placed }: Hit): Scroller => {
-  const by = placed.values.scrolledBy as number,
-    left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
+  const by = placed.values.scrolledBy as number;
+  const left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
   // children are already moved by what is shown of it
   const shown = left + by;
   return { path, by: Math.min(by, shown), room: shown, across: placed.values.scrolls === "across" };
@@ -40,23 +40,23 @@ const BEFORE = 12;
 
 /** How far the innermost layer around another must be scrolled for that to be in sight at its beginning; null when none scrolls. */
 export const scrollTo = (root: Placed, path: Path): { path: Path; to: number } | null => {
-  const way = chainTo(root, path),
-    at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed)),
-    stop = way[at];
+  const way = chainTo(root, path);
+  const at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed));
+  const stop = way[at];
   if (!stop) return null;
-  const { by, room, across } = scrollerAt(stop),
-    outer = spotAt(root, stop.path),
-    inner = spotAt(root, path);
+  const { by, room, across } = scrollerAt(stop);
+  const outer = spotAt(root, stop.path);
+  const inner = spotAt(root, path);
   if (!outer || !inner) return null;
-  const a = spotBounds(outer),
-    b = spotBounds(inner),
-    off = across ? b.x - a.x : b.y - a.y;
+  const a = spotBounds(outer);
+  const b = spotBounds(inner);
+  const off = across ? b.x - a.x : b.y - a.y;
   return { path: stop.path, to: Math.min(room, Math.max(0, by + off - BEFORE)) };
 };
 
 const overlap = (a: Rect, b: Rect): Rect => {
-  const x = Math.max(a.x, b.x),
-    y = Math.max(a.y, b.y);
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
   return {
     x,
     y,
@@ -77,11 +77,11 @@ export const inSight = (project: Project, state: State, root: Placed): Path[] =>
       return [...asked].map((id) => `${path}/${id}`.slice(state.screen.length + 1));
     })
     .filter((p) => {
-      const way = chainTo(root, p),
-        spot = spotAt(root, p);
+      const way = chainTo(root, p);
+      const spot = spotAt(root, p);
       if (!spot) return false;
-      const box = spotBounds(spot),
-        area = box.width * box.height;
+      const box = spotBounds(spot);
+      const area = box.width * box.height;
       const seen = way
         .slice(0, -1)
         .filter((s, i) => i === 0 || clipsChildren(s.placed))

@@ -23,8 +23,8 @@ export const frontPath = (state: State): Path => {
 
 /** The front overlay, if a press outside of it or Escape closes it. */
 export const closable = (project: Project, state: State): Id | null => {
-  const front = state.overlays.at(-1),
-    piece = front && project.pieces[front.screen];
+  const front = state.overlays.at(-1);
+  const piece = front && project.pieces[front.screen];
   return piece && overlayStyle(piece).closes ? piece.id : null;
 };
 

@@ -22,9 +22,9 @@ export interface Scrolling {
 /** How a layer that was flung comes to rest. */
 const COAST: Motion = { kind: "tween", duration: 700, delay: 0, easing: [0.12, 0.6, 0.25, 1] };
 /** How far back the speed of a finger looks, ms; slower than this it does not fling, px/s; how long its speed would go on, ms. */
-const LOOK_BACK = 80,
-  SLOWEST = 150,
-  GLIDE = 260;
+const LOOK_BACK = 80;
+const SLOWEST = 150;
+const GLIDE = 260;
 
 /** A finger on a piece: once it wanders and no rule takes that for a drag, what lies under it scrolls. */
 export class Swipe {
@@ -52,8 +52,8 @@ export class Swipe {
   /** The finger comes down; what still coasts is caught where it is. */
   down(at: Point, now: number): Scrolling | null {
     this.from = at;
-    const { coasting } = this,
-      through = coasting ? (now - coasting.begin) / COAST.duration : 1;
+    const { coasting } = this;
+    const through = coasting ? (now - coasting.begin) / COAST.duration : 1;
     this.coasting = null;
     return coasting && through < 1
       ? {
@@ -67,11 +67,11 @@ export class Swipe {
   /** Whether a finger that was pressed down begins to scroll something at this place. */
   begins(scene: Placed, at: Point, now: number): boolean {
     if (!this.from || this.on) return false;
-    const [dx, dy] = [at[0] - this.from[0], at[1] - this.from[1]],
-      across = Math.abs(dx) > Math.abs(dy);
+    const [dx, dy] = [at[0] - this.from[0], at[1] - this.from[1]];
+    const across = Math.abs(dx) > Math.abs(dy);
     if (Math.hypot(dx, dy) < SLOP) return false;
-    const hit = hitTest(scene, ...this.from),
-      found = hit && scrollerFor(scene, hit.path, across);
+    const hit = hitTest(scene, ...this.from);
+    const found = hit && scrollerFor(scene, hit.path, across);
     if (!found) return false;
     this.on = { layer: found.path, across, room: found.room, by: found.by };
     this.began = found.by;
@@ -81,8 +81,8 @@ export class Swipe {
 
   /** The finger goes on: how far what it scrolls is scrolled now. */
   move(at: Point, now: number): Scrolling | null {
-    const { on } = this,
-      last = this.trail.at(-1);
+    const { on } = this;
+    const last = this.trail.at(-1);
     if (!on || !last) return null;
     const along = on.across ? at[0] : at[1];
     on.by = Math.min(on.room, Math.max(0, on.by + last.along - along));
@@ -92,10 +92,10 @@ export class Swipe {
 
   /** The finger is lifted: a fast one lets it coast on. Says what the swipe scrolled in all; null when it scrolled nothing. */
   up(now: number): { readonly swiped: Swiped; readonly coast: Scrolling | null } | null {
-    const { on } = this,
-      recent = this.trail.filter((t) => now - t.at <= LOOK_BACK),
-      first = recent[0],
-      last = recent.at(-1);
+    const { on } = this;
+    const recent = this.trail.filter((t) => now - t.at <= LOOK_BACK);
+    const first = recent[0];
+    const last = recent.at(-1);
     this.from = this.on = null;
     if (!on) return null;
     const speed =

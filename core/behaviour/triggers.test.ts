@@ -35,8 +35,8 @@ const play = (
   return { state, happenings };
 };
 const over = (layer: string | null): Input => ({ type: "over", layer });
-const down: Input = { type: "down" },
-  up: Input = { type: "up" };
+const down: Input = { type: "down" };
+const up: Input = { type: "up" };
 const focus = (layer: string | null): Input => ({ type: "focus", layer });
 const key = (k: string, phase: "down" | "up" = "down"): Input => ({ type: "key", key: k, phase });
 const typed = (k: string): Input[] => [key(k), key(k, "up")];
@@ -45,12 +45,12 @@ const fired = (h: readonly Happening[]) =>
 
 /** A buoy with a lamp on it, three steps, and a yes/no. */
 const buoy = () => {
-  const b = new Builder(),
-    id = b.new("component", "Buoy");
-  const body = b.layer("box"),
-    lamp = b.layer("ellipse", {}, body);
-  const s = b.trait("Step", "one", "two", "three"),
-    lit = b.trait("Lit", "no", "yes");
+  const b = new Builder();
+  const id = b.new("component", "Buoy");
+  const body = b.layer("box");
+  const lamp = b.layer("ellipse", {}, body);
+  const s = b.trait("Step", "one", "two", "three");
+  const lit = b.trait("Lit", "no", "yes");
   const at = (state: State) =>
     `${Object.entries(s.v).find(([, v]) => v === (state.traits[id]?.[s.id] ?? s.v.one))?.[0]} ${Object.entries(lit.v).find(([, v]) => v === (state.traits[id]?.[lit.id] ?? lit.v.no))?.[0]}`;
   return {
@@ -261,10 +261,10 @@ describe("the keyboard", () => {
       trigger: { type: "key", key: "a" },
       effects: [goes(Object.keys(b.piece.traits)[0] as string, "next")],
     });
-    const screen = b.new("screen", "Bay"),
-      first = b.layer("instance", { component: id }),
-      link = b.layer("box"),
-      away = b.layer("box", { visible: false });
+    const screen = b.new("screen", "Bay");
+    const first = b.layer("instance", { component: id });
+    const link = b.layer("box");
+    const away = b.layer("box", { visible: false });
     for (const source of [first, link, away]) b.rule({ source, effects: [{ type: "back" }] });
     const state = start(b.project, screen);
     expect(focusStops(b.project, state)).toEqual([`${first}/${body}`, `${first}/${lamp}`, link]);
@@ -282,8 +282,8 @@ describe("the keyboard", () => {
 
 describe("copies that talk", () => {
   const around = () => {
-    const made = buoy(),
-      { b, id, body } = made;
+    const made = buoy();
+    const { b, id, body } = made;
     b.do({
       label: "x",
       ops: [
@@ -296,9 +296,9 @@ describe("copies that talk", () => {
     });
     const raise: Effect = { type: "raise", signal: "passed" };
     b.rule({ source: body, effects: [raise, made.next] });
-    const screen = b.new("screen", "Bay"),
-      one = b.layer("instance", { component: id }),
-      two = b.layer("instance", { component: id });
+    const screen = b.new("screen", "Bay");
+    const one = b.layer("instance", { component: id });
+    const two = b.layer("instance", { component: id });
     const seen = b.trait("Seen", "no", "yes");
     return { ...made, raise, screen, one, two, seen };
   };
@@ -354,8 +354,8 @@ describe("copies that talk", () => {
 
   it("a rule sets traits of a copy inside, which can be undone, and competes with others for them", () => {
     const { b, screen, one, two, lit, at: _at } = around();
-    const button = b.layer("box"),
-      inner: Effect = { type: "nested", layer: two, trait: lit.id, to: { step: "opposite" } };
+    const button = b.layer("box");
+    const inner: Effect = { type: "nested", layer: two, trait: lit.id, to: { step: "opposite" } };
     b.rule({ source: button, trigger: { type: "hover" }, undo: true, effects: [inner] });
     b.rule({ source: button, effects: [{ ...inner, layer: one }] });
     const lost = b.rule({
@@ -472,8 +472,8 @@ describe("whatever happens", () => {
         ),
         fc.array(input, { maxLength: 30 }),
         (rules, script) => {
-          const { b, id, body, lamp, s, lit } = buoy(),
-            layers = [body, lamp, "root"];
+          const { b, id, body, lamp, s, lit } = buoy();
+          const layers = [body, lamp, "root"];
           for (const r of rules)
             b.rule({
               source: r.on === 2 ? null : (layers[r.on] as string),
@@ -487,8 +487,8 @@ describe("whatever happens", () => {
           const steps = script.map((x): Input | number =>
             typeof x === "object" && "n" in x ? { type: x.type, layer: layers[x.n] ?? null } : x,
           );
-          const once = play(b.project, id, steps),
-            twice = play(b.project, id, steps);
+          const once = play(b.project, id, steps);
+          const twice = play(b.project, id, steps);
           expect(twice.state).toEqual(once.state);
           for (const due of [
             ...once.state.timers.map((t) => t.due),

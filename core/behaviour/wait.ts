@@ -24,12 +24,12 @@ const fireTimers = (project: Project, state: State, first: Timer, happen: Happen
       (t.source === undefined) === (first.source === undefined) &&
       t.clip === undefined,
   );
-  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) },
-    live = liveAt(project, next, first.at);
+  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) };
+  const live = liveAt(project, next, first.at);
   if (!live) return next;
   const sources = new Map(together.map((t) => [t.rule, t.source ?? `${live.path}/${ROOT}`]));
-  const held = first.source !== undefined,
-    variant = next.traits[live.path] ?? live.variant;
+  const held = first.source !== undefined;
+  const variant = next.traits[live.path] ?? live.variant;
   const rules = rulesOf(project, live.piece).filter(
     (r) => sources.has(r.id) && (!held || meets(r.when, variant)),
   );
@@ -51,14 +51,14 @@ const fireClip = (
   first: Timer & { readonly clip: Path },
   happen: Happen,
 ): State => {
-  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due),
-    { layer } = split(first.clip);
-  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) },
-    live = liveAt(project, next, first.at),
-    at = live && clipAt(project, next, live, layer);
+  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due);
+  const { layer } = split(first.clip);
+  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) };
+  const live = liveAt(project, next, first.at);
+  const at = live && clipAt(project, next, live, layer);
   if (!live || !at) return next;
-  const ends = together.some((t) => t.rule === ""),
-    reached = rulesOf(project, live.piece).filter((r) => together.some((t) => t.rule === r.id));
+  const ends = together.some((t) => t.rule === "");
+  const reached = rulesOf(project, live.piece).filter((r) => together.some((t) => t.rule === r.id));
   const clip = ends
     ? { playing: at.repeats, moment: at.repeats ? 0 : at.length, since: next.now }
     : {
@@ -82,8 +82,8 @@ const fireClip = (
 /** The motions of a copy have ended. */
 const fireSettled = (project: Project, state: State, path: Path, happen: Happen): State => {
   const { [path]: _due, ...settling } = state.settling;
-  const next = { ...state, settling },
-    live = liveAt(project, next, path);
+  const next = { ...state, settling };
+  const live = liveAt(project, next, path);
   if (!live) return next;
   const variant = next.traits[path] ?? live.variant;
   const rules = rulesOf(project, live.piece).filter(
@@ -102,9 +102,9 @@ export const nextDue = (state: State): number =>
 
 /** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
 export const runDue = (project: Project, from: State, until: number, happen: Happen): State => {
-  let state = from,
-    moment = -Infinity,
-    steps = 0;
+  let state = from;
+  let moment = -Infinity;
+  let steps = 0;
   let recent: { path: Path; rule: Id }[] = [];
   const note: Happen = (h: Happening) => {
     if (h.type === "fired") {
@@ -122,9 +122,9 @@ export const runDue = (project: Project, from: State, until: number, happen: Hap
       recent = [];
     }
     state = { ...state, now: Math.max(state.now, due) };
-    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due),
-      timer = state.timers.find((t) => t.due === due),
-      answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
+    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due);
+    const timer = state.timers.find((t) => t.due === due);
+    const answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
     state =
       settled !== undefined
         ? fireSettled(project, state, settled, note)

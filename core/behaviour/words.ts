@@ -73,12 +73,14 @@ export const motionText = (m: Motion): string =>
     ? "cut"
     : `${m.kind}${m.to ? ` ${m.to}` : ""} ${Math.round(lengthOf(m))} ms ${easingText(m.easing)}${m.delay ? ` after ${Math.round(m.delay)} ms` : ""}${m.lanes?.length ? `, ${m.lanes.length} lane${m.lanes.length === 1 ? "" : "s"}` : ""}`;
 
-const targetText = (trait: Trait | undefined, to: TraitTarget): string =>
-  !trait
-    ? "a removed trait changes"
-    : "value" in to
-      ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}`
-      : `${trait.name} becomes the ${to.step}`;
+const targetText = (trait: Trait | undefined, to: TraitTarget): string => {
+  if (!trait) {
+    return "a removed trait changes";
+  }
+  return "value" in to
+    ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}`
+    : `${trait.name} becomes the ${to.step}`;
+};
 
 /** What an option is given, in words. */
 const valueText = (project: Project, value: Said): string => {
@@ -154,8 +156,12 @@ export const listenText = (project: Project, piece: Piece, { trigger, source }: 
 };
 
 /** A key by a name one can read. */
-export const keyName = (key: string): string =>
-  key === " " ? "Space" : key.length === 1 ? key.toUpperCase() : key.replace(/^Arrow/, "Arrow ");
+export const keyName = (key: string): string => {
+  if (key === " ") {
+    return "Space";
+  }
+  return key.length === 1 ? key.toUpperCase() : key.replace(/^Arrow/, "Arrow ");
+};
 
 /** A rule as one sentence. */
 export const ruleText = (project: Project, piece: Piece, rule: Rule): string => {

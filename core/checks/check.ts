@@ -49,8 +49,8 @@ export function* check(
       maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } },
     };
   const project = reduced(all, piece);
-  const space = yield* explore(env, project, piece, most),
-    subject = { project, piece, space };
+  const space = yield* explore(env, project, piece, most);
+  const subject = { project, piece, space };
   const findings: Finding[] = [];
   for (const each of [
     broken,

@@ -34,8 +34,8 @@ const buoy = (
 ): { b: Builder; findings: readonly Finding[] } => {
   const b = new Builder();
   b.new("component", "Buoy");
-  const body = b.layer("box", { x: 0, y: 0, width: 60, height: 60, fill: "#1f6f5c" }),
-    lamp = b.layer("box", { x: 15, y: 15, width: 30, height: 30, fill: "#e3b341" }, body);
+  const body = b.layer("box", { x: 0, y: 0, width: 60, height: 60, fill: "#1f6f5c" });
+  const lamp = b.layer("box", { x: 15, y: 15, width: 30, height: 30, fill: "#e3b341" }, body);
   make(b, body, lamp);
   return { b, findings: checked(env, b.project, b.at).findings };
 };
@@ -107,16 +107,16 @@ const cases: Record<
   },
   "no-way-back": {
     faulty: (b, body) => {
-      const t = b.trait("Sent", "no", "yes"),
-        lit = b.trait("Lit", "no", "yes");
+      const t = b.trait("Sent", "no", "yes");
+      const lit = b.trait("Lit", "no", "yes");
       shows(b, t, body);
       b.look(at(lit, "yes"), body, { opacity: 0.9 });
       b.rule({ source: body, when: at(t, "no"), effects: [to(t, "yes")] });
       b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(lit, "yes")] });
     },
     sound: (b, body) => {
-      const t = b.trait("Sent", "no", "yes"),
-        lit = b.trait("Lit", "no", "yes");
+      const t = b.trait("Sent", "no", "yes");
+      const lit = b.trait("Lit", "no", "yes");
       shows(b, t, body);
       b.look(at(lit, "yes"), body, { opacity: 0.9 });
       b.rule({ source: body, effects: [goes(t.id, "next")] });
@@ -235,16 +235,16 @@ const cases: Record<
   "hover-only": {
     // the lamp is only there while the body is hovered: a finger can never press it
     faulty: (b, body, lamp) => {
-      const c = b.trait("Contact", "none", "hovered"),
-        t = b.trait("Lit", "no", "yes");
+      const c = b.trait("Contact", "none", "hovered");
+      const t = b.trait("Lit", "no", "yes");
       b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
       shows(b, t, body);
       b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] });
       b.rule({ source: lamp, effects: [goes(t.id, "next")] });
     },
     sound: (b, body, lamp) => {
-      const c = b.trait("Contact", "none", "hovered"),
-        t = b.trait("Lit", "no", "yes");
+      const c = b.trait("Contact", "none", "hovered");
+      const t = b.trait("Lit", "no", "yes");
       b.look(at(c, "hovered"), lamp, { opacity: 0.8 });
       shows(b, t, body);
       b.rule({ source: body, trigger: { type: "hover" }, undo: true, effects: [to(c, "hovered")] });
@@ -254,16 +254,16 @@ const cases: Record<
   },
   "no-keyboard": {
     faulty: (b, body, lamp) => {
-      const c = b.trait("Contact", "none", "hovered"),
-        t = b.trait("Lit", "no", "yes");
+      const c = b.trait("Contact", "none", "hovered");
+      const t = b.trait("Lit", "no", "yes");
       b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
       shows(b, t, body);
       b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] });
       b.rule({ source: lamp, effects: [goes(t.id, "next"), to(c, "none")] });
     },
     sound: (b, body, lamp) => {
-      const c = b.trait("Contact", "none", "hovered"),
-        t = b.trait("Lit", "no", "yes");
+      const c = b.trait("Contact", "none", "hovered");
+      const t = b.trait("Lit", "no", "yes");
       b.look({}, lamp, { visible: false }).look(at(c, "hovered"), lamp, { visible: true });
       shows(b, t, body);
       b.rule({ source: body, trigger: { type: "enter" }, effects: [to(c, "hovered")] });
@@ -305,14 +305,14 @@ const cases: Record<
   },
   small: {
     faulty: (b) => {
-      const t = b.trait("Lit", "no", "yes"),
-        dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20 });
+      const t = b.trait("Lit", "no", "yes");
+      const dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20 });
       shows(b, t, dot);
       b.rule({ source: dot, effects: [goes(t.id, "next")] });
     },
     sound: (b) => {
-      const t = b.trait("Lit", "no", "yes"),
-        dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20, touch: 6 });
+      const t = b.trait("Lit", "no", "yes");
+      const dot = b.layer("box", { x: 80, y: 4, width: 16, height: 20, touch: 6 });
       shows(b, t, dot);
       b.rule({ source: dot, effects: [goes(t.id, "next")] });
     },
@@ -320,15 +320,15 @@ const cases: Record<
   },
   unpaired: {
     faulty: (b, body) => {
-      const t = b.trait("Lit", "no", "yes"),
-        one = b.layer("ellipse", { x: 70 }),
-        two = b.layer("ellipse", { x: 90, visible: false });
+      const t = b.trait("Lit", "no", "yes");
+      const one = b.layer("ellipse", { x: 70 });
+      const two = b.layer("ellipse", { x: 90, visible: false });
       b.look(at(t, "yes"), one, { visible: false }).look(at(t, "yes"), two, { visible: true });
       b.rule({ source: body, effects: [goes(t.id, "next")] });
     },
     sound: (b, body) => {
-      const t = b.trait("Lit", "no", "yes"),
-        one = b.layer("ellipse", { x: 70 });
+      const t = b.trait("Lit", "no", "yes");
+      const one = b.layer("ellipse", { x: 70 });
       b.layer("ellipse", { x: 90 });
       b.look(at(t, "yes"), one, { visible: false });
       b.rule({ source: body, effects: [goes(t.id, "next")] });
@@ -482,13 +482,13 @@ describe("the space of situations", () => {
         fc.array(input, { maxLength: 24 }),
         fc.boolean(),
         (list, script, mouse) => {
-          const b = new Builder(),
-            id = b.new("component", "Buoy"),
-            body = b.layer("box", { width: 80, height: 80 }),
-            lamp = b.layer("box", { width: 30, height: 30 }, body);
-          const s = b.trait("Step", "one", "two", "three"),
-            lit = b.trait("Lit", "no", "yes"),
-            layers = [body, lamp, "root"];
+          const b = new Builder();
+          const id = b.new("component", "Buoy");
+          const body = b.layer("box", { width: 80, height: 80 });
+          const lamp = b.layer("box", { width: 30, height: 30 }, body);
+          const s = b.trait("Step", "one", "two", "three");
+          const lit = b.trait("Lit", "no", "yes");
+          const layers = [body, lamp, "root"];
           for (const r of list)
             b.rule({
               source: r.on === 2 ? null : (layers[r.on] as string),
@@ -535,8 +535,8 @@ describe("the space of situations", () => {
 
   it("tells what only a hovering pointer ever shows", () => {
     const touch = (make: (b: Builder, body: Id, lamp: Id) => void) => {
-      const { b } = buoy(make),
-        found = checked(env, b.project, b.at).unseenByTouch;
+      const { b } = buoy(make);
+      const found = checked(env, b.project, b.at).unseenByTouch;
       return found.map((f) => b.piece.traits[f.trait]?.values[f.value]?.name);
     };
     const contact = (press: boolean) => (b: Builder, body: Id) => {
@@ -561,11 +561,11 @@ describe("the space of situations", () => {
       fc.property(rules, (list) => {
         const b = new Builder();
         b.new("component", "Buoy");
-        const body = b.layer("box", { width: 80, height: 80 }),
-          lamp = b.layer("box", { width: 30, height: 30 }, body),
-          s = b.trait("Step", "one", "two", "three"),
-          lit = b.trait("Lit", "no", "yes"),
-          layers = [body, lamp];
+        const body = b.layer("box", { width: 80, height: 80 });
+        const lamp = b.layer("box", { width: 30, height: 30 }, body);
+        const s = b.trait("Step", "one", "two", "three");
+        const lit = b.trait("Lit", "no", "yes");
+        const layers = [body, lamp];
         for (const r of list)
           b.rule({
             source: layers[r.on] ?? null,
@@ -577,8 +577,8 @@ describe("the space of situations", () => {
             ],
             motion: tween(r.ms),
           });
-        const traits = traitSpace(b.project, b.piece),
-          exact = whole(b.project, b.piece);
+        const traits = traitSpace(b.project, b.piece);
+        const exact = whole(b.project, b.piece);
         if (!traits) throw new Error("too much");
         const index = (v: Variant) =>
           Object.values(s.v).indexOf(v[s.id] as string) +
@@ -593,11 +593,11 @@ describe("the space of situations", () => {
   });
 
   it("and what they tell is found there too: a value never reached, a rule that cannot be, a way without a return", () => {
-    const b = new Builder(),
-      id = b.new("component", "Board");
+    const b = new Builder();
+    const id = b.new("component", "Board");
     for (let i = 0; i < 10; i++) {
-      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }),
-        t = b.trait(`Lamp ${i}`, "off", "on", "broken");
+      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 });
+      const t = b.trait(`Lamp ${i}`, "off", "on", "broken");
       shows(b, t, lamp);
       b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] });
       if (i > 0) b.rule({ source: lamp, when: at(t, "on"), effects: [to(t, "off")] });
@@ -609,8 +609,8 @@ describe("the space of situations", () => {
           effects: [to(t, "off")],
         });
     }
-    const found = checked(null, b.project, id, 500),
-      texts = found.findings.map((f) => f.text);
+    const found = checked(null, b.project, id, 500);
+    const texts = found.findings.map((f) => f.text);
     expect(found.whole).toBe(false);
     expect(found.variants).toBe(1024);
     expect(texts).toContain("Lamp 3 broken is never reached: no rule leads there.");
@@ -620,11 +620,11 @@ describe("the space of situations", () => {
   });
 
   it("says when there is more than it looks at, and then claims nothing that would need it all", () => {
-    const b = new Builder(),
-      id = b.new("component", "Board");
+    const b = new Builder();
+    const id = b.new("component", "Board");
     for (let i = 0; i < 4; i++) {
-      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 }),
-        t = b.trait(`Lamp ${i}`, "off", "on");
+      const lamp = b.layer("box", { x: i * 40, width: 30, height: 30 });
+      const t = b.trait(`Lamp ${i}`, "off", "on");
       shows(b, t, lamp);
       b.rule({ source: lamp, when: at(t, "off"), effects: [to(t, "on")] });
     }
@@ -638,11 +638,11 @@ describe("the space of situations", () => {
   });
 
   it("a value that only placed copies give is reached there, and copies that tell nothing do not multiply the situations", () => {
-    const b = new Builder(),
-      lamp = b.new("component", "Lamp"),
-      bulb = b.layer("box", { width: 40, height: 40 }),
-      size = b.trait("Size", "small", "large"),
-      lit = b.trait("Lit", "no", "yes");
+    const b = new Builder();
+    const lamp = b.new("component", "Lamp");
+    const bulb = b.layer("box", { width: 40, height: 40 });
+    const size = b.trait("Size", "small", "large");
+    const lit = b.trait("Lit", "no", "yes");
     shows(b, size, bulb);
     b.look(at(lit, "yes"), bulb, { opacity: 0.8 });
     b.rule({ source: bulb, effects: [goes(lit.id, "next")] });

@@ -27,8 +27,8 @@ export const emptyLooks = ({ piece }: Subject): Finding[] => {
     .flatMap((look): Finding[] => {
       const tells = variants.some((v) => {
         if (!meets(look.when, v)) return false;
-        const list = looksIn(piece, v),
-          at = list.indexOf(look);
+        const list = looksIn(piece, v);
+        const at = list.indexOf(look);
         return Object.entries(look.changes).some(
           ([id, changes]) =>
             piece.layers[id] &&
@@ -67,8 +67,8 @@ export const emptyLooks = ({ piece }: Subject): Finding[] => {
 /** What a saying names and is not there. */
 const missingIn = ({ project }: Subject, key: string, said: Said): string | null => {
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
-  const entry = property(key),
-    kind = entry?.type.is;
+  const entry = property(key);
+  const kind = entry?.type.is;
   const fill =
     typeof said === "object" && "fit" in said ? (said as Extract<Fill, { kind: "picture" }>) : null;
   if (fill)
@@ -88,13 +88,13 @@ const missingIn = ({ project }: Subject, key: string, said: Said): string | null
 };
 
 export const missing = (subject: Subject): Finding[] => {
-  const { piece } = subject,
-    out = new Map<string, Finding>();
+  const { piece } = subject;
+  const out = new Map<string, Finding>();
   for (const look of Object.values(piece.looks))
     for (const [id, changes] of Object.entries(look.changes))
       for (const [key, said] of Object.entries(changes)) {
-        const layer = piece.layers[id],
-          what = layer && missingIn(subject, key, said);
+        const layer = piece.layers[id];
+        const what = layer && missingIn(subject, key, said);
         if (!layer || !what) continue;
         const f = findingId("missing", id, key, what);
         out.set(f, {
@@ -126,8 +126,8 @@ const plainName = (name: string): string =>
 
 /** Layers that take turns and might be one: the same kind, name and place in the tree, never seen together. They fade where one would move. */
 export const unpaired = ({ piece }: Subject): Finding[] => {
-  const variants = used(piece),
-    out: Finding[] = [];
+  const variants = used(piece);
+  const out: Finding[] = [];
   if (variants.length < 2) return out;
   const layers = Object.values(piece.layers).filter((l) => l.parent !== null);
   const seen = new Map<Id, string>(

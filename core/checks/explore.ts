@@ -79,8 +79,8 @@ const groups = (project: Project, state: State): { timer: Timer; began: number }
 const together = (a: number, b: number): boolean => Math.abs(a - b) < INSTANT / 2;
 
 const keyOf = (project: Project, mode: Mode, state: State, shown: string): string => {
-  let rank = 0,
-    last = NaN;
+  let rank = 0;
+  let last = NaN;
   const waits = groups(project, state).map(({ timer, began }) => {
     if (!together(began, last)) rank++;
     last = began;
@@ -148,8 +148,8 @@ const dragsOn = (
     for (const r of rulesOf(project, l.piece)) {
       if (r.trigger.type !== "drag" || !state.over.includes(`${l.path}/${r.source ?? "root"}`))
         continue;
-      const [x, y] = ways[r.trigger.direction ?? "right"],
-        travel = (r.trigger.travel ?? 120) + 10;
+      const [x, y] = ways[r.trigger.direction ?? "right"];
+      const travel = (r.trigger.travel ?? 120) + 10;
       out.set(r.trigger.direction ?? "right", [x * travel, y * travel]);
     }
   return [...out.values()].map((by) => ({ layer, by }));
@@ -325,8 +325,8 @@ export const perform = (
 
 /** Values a piece may start in: where no rule sets a trait, others give it; and how copies of it are placed. */
 export const givenValues = (project: Project, piece: Piece): { trait: Id; value: Id }[] => {
-  const rules = Object.values(piece.rules).filter((r) => r.on),
-    out: { trait: Id; value: Id }[] = [];
+  const rules = Object.values(piece.rules).filter((r) => r.on);
+  const out: { trait: Id; value: Id }[] = [];
   const add = (trait: Id, value: unknown) => {
     if (
       typeof value === "string" &&
@@ -365,14 +365,14 @@ export function* explore(
   piece: Piece,
   most = MOST_NODES,
 ): Generator<void, Explored> {
-  const surveyor = new Surveyor(env, project),
-    nodes = new Map<string, Node>(),
-    edges: Edge[] = [];
+  const surveyor = new Surveyor(env, project);
+  const nodes = new Map<string, Node>();
+  const edges: Edge[] = [];
   let whole = true;
   const node = (mode: Mode, state: State, from: Node["from"]): Node | null => {
-    const shown = shownKey(project, state),
-      now = modeOf(mode, state),
-      key = keyOf(project, now, state, shown);
+    const shown = shownKey(project, state);
+    const now = modeOf(mode, state);
+    const key = keyOf(project, now, state, shown);
     const known = nodes.get(key);
     if (known) return known;
     if (nodes.size >= most) {
@@ -390,8 +390,8 @@ export function* explore(
     return made;
   };
   const first = node("rest", start(project, piece.id), null);
-  const queue: Node[] = first ? [first] : [],
-    given = givenValues(project, piece);
+  const queue: Node[] = first ? [first] : [];
+  const given = givenValues(project, piece);
   for (let i = 0, seeded = false; i < queue.length || !seeded; i++) {
     // what people can do comes first, then where copies are placed to begin: the ways told are then what people do
     if (i === queue.length) {
@@ -401,10 +401,10 @@ export function* explore(
         if (from.from !== null && from.from.does.do !== "show") continue;
         for (const { trait, value } of given) {
           if (from.variant[trait] === value) continue;
-          const does = { do: "show", trait, value } as const,
-            { state, happenings } = perform(project, from.state, does),
-            size = nodes.size,
-            to = node("rest", state, { node: from, does });
+          const does = { do: "show", trait, value } as const;
+          const { state, happenings } = perform(project, from.state, does);
+          const size = nodes.size;
+          const to = node("rest", state, { node: from, does });
           if (!to) continue;
           edges.push({ from, to, does, by: "rest", happenings });
           if (nodes.size > size) queue.push(to);
@@ -412,13 +412,13 @@ export function* explore(
       }
       if (i === queue.length) break;
     }
-    const at = queue[i] as Node,
-      shown = shownKey(project, at.state);
+    const at = queue[i] as Node;
+    const shown = shownKey(project, at.state);
     // what is left for another screen is looked at there
     if (at.state.screen !== piece.id) continue;
     for (const { does, mode } of doings(project, at, surveyor, shown)) {
-      const { state, happenings } = perform(project, at.state, does),
-        size = nodes.size;
+      const { state, happenings } = perform(project, at.state, does);
+      const size = nodes.size;
       const to = node(mode, state, { node: at, does });
       if (!to) continue;
       edges.push({

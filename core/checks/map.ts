@@ -64,15 +64,15 @@ const ending = (nodes: readonly Omit<MapNode, "ends">[], links: readonly MapLink
 
 /** Every variant that can be shown and what leads from one to another. */
 export const variantMap = (piece: Piece, space: Explored): PieceMap => {
-  const seen = new Map<string, Variant>(),
-    links = new Links();
+  const seen = new Map<string, Variant>();
+  const links = new Links();
   for (const n of space.nodes) seen.set(variantKey(piece, n.variant), n.variant);
   for (const e of space.edges) {
     let at = variantKey(piece, e.from.variant);
     for (const h of e.happenings) {
       if (h.type !== "fired" && h.type !== "undone" && h.type !== "shown") continue;
-      const variant = variantFrom(piece, h.state.traits[piece.id] ?? {}),
-        to = variantKey(piece, variant);
+      const variant = variantFrom(piece, h.state.traits[piece.id] ?? {});
+      const to = variantKey(piece, variant);
       if (h.path === piece.id && h.type !== "shown")
         links.add(at, to, h.rule, h.type === "fired" ? h.trigger : "undone");
       seen.set(to, variant);
@@ -101,14 +101,14 @@ export const valueKey = (trait: Id, value: Id): string => `${trait} ${value}`;
 
 /** The values of each trait and the rules that lead from one to another, whatever the others are. */
 export const traitMap = (project: Project, piece: Piece, space?: Explored): PieceMap => {
-  const links = new Links(),
-    traits = traitsOf(piece);
+  const links = new Links();
+  const traits = traitsOf(piece);
   for (const rule of rulesOf(project, piece))
     for (const effect of rule.effects) {
       if (effect.type !== "set") continue;
-      const trait = piece.traits[effect.trait],
-        values = trait ? valuesOf(trait).map((v) => v.id) : [],
-        n = values.length;
+      const trait = piece.traits[effect.trait];
+      const values = trait ? valuesOf(trait).map((v) => v.id) : [];
+      const n = values.length;
       for (const [i, from] of values.entries()) {
         if (rule.when[effect.trait] && !rule.when[effect.trait]?.includes(from)) continue;
         const to =

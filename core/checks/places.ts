@@ -80,12 +80,12 @@ export class Surveyor {
   }
 
   private survey(state: State): Places {
-    const { project } = this,
-      wanted = listening(project, state),
-      scene = this.env && sceneOf(this.env, project, this.resolver, state);
-    const asked = new Set(wanted.map((p) => `${state.screen}/${p}`)),
-      byRules = new Map<string, Path>(),
-      covered = new Map<Path, Path | null>();
+    const { project } = this;
+    const wanted = listening(project, state);
+    const scene = this.env && sceneOf(this.env, project, this.resolver, state);
+    const asked = new Set(wanted.map((p) => `${state.screen}/${p}`));
+    const byRules = new Map<string, Path>();
+    const covered = new Map<Path, Path | null>();
     const note = (hit: Path): boolean => {
       const rules = chainOf(project, state, hit)
         .filter((p) => asked.has(p))
@@ -99,12 +99,12 @@ export class Surveyor {
         continue;
       }
       const spot = spotAt(scene, path);
-      let reached = false,
-        instead: Path | null = null;
+      let reached = false;
+      let instead: Path | null = null;
       for (const [sx, sy] of spot ? tries : []) {
-        const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0],
-          x = (spot?.width ?? 0) * sx,
-          y = (spot?.height ?? 0) * sy;
+        const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0];
+        const x = (spot?.width ?? 0) * sx;
+        const y = (spot?.height ?? 0) * sy;
         const hit = hitTest(scene, a * x + c * y + e, b * x + d * y + f)?.path;
         if (hit === undefined) continue;
         const there = chainOf(project, state, hit).includes(`${state.screen}/${path}`);

@@ -33,8 +33,8 @@ export const reachable = (
     if (list) list.push(b);
     else next.set(a, [b]);
   }
-  const seen = new Set(from),
-    queue = [...from];
+  const seen = new Set(from);
+  const queue = [...from];
   for (let at = queue.pop(); at; at = queue.pop())
     for (const n of next.get(at) ?? [])
       if (!seen.has(n)) {
@@ -61,8 +61,8 @@ const firings = (
 /** Variants that nothing leads to: said of the widest condition that holds only there. */
 export const unreachable = ({ piece, space }: Subject): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
-  const traits = traitsOf(piece),
-    all = variantsOf(piece);
+  const traits = traitsOf(piece);
+  const all = variantsOf(piece);
   if (all.length === 0 || all.length >= MOST_VARIANTS) return [];
   const seen = new Set(space.nodes.map((n) => variantKey(piece, n.variant)));
   const lost = all.filter((v) => !isUnused(piece, v) && !seen.has(variantKey(piece, v)));
@@ -85,13 +85,13 @@ export const unreachable = ({ piece, space }: Subject): Finding[] => {
   for (const v of lost)
     if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [v[t.id] as string]])));
   return out.map((when): Finding => {
-    const variant = lost.find((v) => meets(when, v)),
-      names = Object.entries(when)
-        .map(
-          ([t, [v]]) =>
-            `${piece.traits[t]?.name ?? ""} ${piece.traits[t]?.values[v ?? ""]?.name ?? ""}`,
-        )
-        .join(" with ");
+    const variant = lost.find((v) => meets(when, v));
+    const names = Object.entries(when)
+      .map(
+        ([t, [v]]) =>
+          `${piece.traits[t]?.name ?? ""} ${piece.traits[t]?.values[v ?? ""]?.name ?? ""}`,
+      )
+      .join(" with ");
     return {
       id: findingId("unreachable", names),
       kind: "unreachable",
@@ -108,12 +108,12 @@ export const unreachable = ({ piece, space }: Subject): Finding[] => {
 /** Values one gets into and never out of again, and situations where nothing can be done at all. */
 export const oneWay = ({ project, piece, space }: Subject): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
-  const out: Finding[] = [],
-    first = space.nodes[0];
+  const out: Finding[] = [];
+  const first = space.nodes[0];
   const own = space.edges.filter((e) => e.does.do !== "show");
   for (const trait of traitsOf(piece)) {
-    const rest = restOf(trait),
-      home = space.nodes.filter((n) => n.variant[trait.id] === rest);
+    const rest = restOf(trait);
+    const home = space.nodes.filter((n) => n.variant[trait.id] === rest);
     if (first?.variant[trait.id] !== rest) continue;
     // only what the piece's own rules change can be expected to come back
     if (!own.some((e) => e.from.variant[trait.id] === rest && e.to.variant[trait.id] !== rest))
@@ -125,14 +125,13 @@ export const oneWay = ({ project, piece, space }: Subject): Finding[] => {
           (n) => n.variant[trait.id] === value.id && n.mode === "rest" && !back.has(n),
         ) ?? space.nodes.find((n) => n.variant[trait.id] === value.id && !back.has(n));
       if (!stuck) continue;
-      const onward = reachable([stuck], own),
-        ends = !own.some(
-          (e) =>
-            onward.has(e.from) &&
-            e.happenings.some((h) => h.type === "fired" || h.type === "undone"),
-        );
-      const kind = ends ? "dead-end" : "no-way-back",
-        restName = trait.values[rest]?.name ?? "";
+      const onward = reachable([stuck], own);
+      const ends = !own.some(
+        (e) =>
+          onward.has(e.from) && e.happenings.some((h) => h.type === "fired" || h.type === "undone"),
+      );
+      const kind = ends ? "dead-end" : "no-way-back";
+      const restName = trait.values[rest]?.name ?? "";
       // on the way to another value that is told of, it need not be told twice
       if (
         !ends &&
@@ -169,8 +168,8 @@ const layerName = (subject: Subject, id: Id | null): string =>
 
 /** Why a rule never fires, in words. */
 const whyNever = (subject: Subject, rule: Rule): string => {
-  const { piece, space } = subject,
-    source = rule.source ?? ROOT;
+  const { piece, space } = subject;
+  const source = rule.source ?? ROOT;
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
   for (const e of space.edges)
     for (const h of e.happenings)
@@ -210,13 +209,13 @@ export const unseenByTouch = ({ piece, space }: Subject): { trait: Id; value: Id
   const [first] = space.nodes;
   if (!space.whole || !first) return [];
   const touched = reachable(
-      [first],
-      space.edges.filter((e) => e.by === "touch" || e.by === "rest"),
-    ),
-    moused = reachable(
-      [first],
-      space.edges.filter((e) => e.by === "mouse" || e.by === "rest"),
-    );
+    [first],
+    space.edges.filter((e) => e.by === "touch" || e.by === "rest"),
+  );
+  const moused = reachable(
+    [first],
+    space.edges.filter((e) => e.by === "mouse" || e.by === "rest"),
+  );
   const has = (nodes: ReadonlySet<Node>, trait: Id, value: Id) =>
     [...nodes].some((n) => n.variant[trait] === value);
   return traitsOf(piece).flatMap((t) =>
@@ -240,17 +239,17 @@ const pressing: readonly TriggerType[] = ["click", "press", "release", "hold"];
 
 /** What only happens with a pointer that hovers, and what the keyboard cannot do. */
 export const leftOut = (subject: Subject): Finding[] => {
-  const { project, piece, space } = subject,
-    [first] = space.nodes;
+  const { project, piece, space } = subject;
+  const [first] = space.nodes;
   if (!space.whole || !first) return [];
   const by = (...modes: readonly Mode[]) => {
-    const edges = space.edges.filter((e) => modes.includes(e.by)),
-      seen = reachable([first], edges);
+    const edges = space.edges.filter((e) => modes.includes(e.by));
+    const seen = reachable([first], edges);
     return firings(space, piece.id, (e) => modes.includes(e.by) && seen.has(e.from));
   };
-  const fired = firings(space, piece.id),
-    touch = by("touch", "rest"),
-    keys = by("keys", "rest");
+  const fired = firings(space, piece.id);
+  const touch = by("touch", "rest");
+  const keys = by("keys", "rest");
   const missing = (types: readonly TriggerType[], done: ReadonlyMap<Id, Edge>) =>
     inOrder(piece.rules).flatMap((rule) => {
       const edge = fired.get(rule.id);
@@ -295,9 +294,9 @@ export const dragOnly = (subject: Subject): Finding[] => {
   if (!space.whole) return [];
   const drags = (e: Edge) =>
     e.happenings.some((h) => h.type === "fired" && h.path === piece.id && h.trigger === "drag");
-  const others = space.edges.filter((e) => !drags(e)),
-    pressed = firings(space, piece.id, (e) => !drags(e)),
-    told = new Set<Id | null>();
+  const others = space.edges.filter((e) => !drags(e));
+  const pressed = firings(space, piece.id, (e) => !drags(e));
+  const told = new Set<Id | null>();
   return [...firings(space, piece.id, drags)].flatMap(([id, edge]): Finding[] => {
     const rule = piece.rules[id];
     if (rule?.trigger.type !== "drag" || told.has(rule.source)) return [];

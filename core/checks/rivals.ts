@@ -38,8 +38,8 @@ export const broken = (subject: Subject): Finding[] =>
 
 /** Rules that want the same trait at the same event and are equally specific: only their order decides, or which layer is inside which. */
 export const rivals = (subject: Subject): Finding[] => {
-  const { project, piece, space } = subject,
-    out = new Map<string, Finding>();
+  const { project, piece, space } = subject;
+  const out = new Map<string, Finding>();
   const add = (a: Rule, b: Rule, text: string, extra: Partial<Finding>) => {
     const id = findingId("rivals", ...[a.id, b.id].sort());
     if (!out.has(id))
@@ -57,8 +57,8 @@ export const rivals = (subject: Subject): Finding[] => {
   for (const e of space.edges)
     for (const h of e.happenings) {
       if (h.type !== "lost" || h.path !== piece.id) continue;
-      const loses = piece.rules[h.rule],
-        wins = piece.rules[h.to];
+      const loses = piece.rules[h.rule];
+      const wins = piece.rules[h.to];
       if (loses && wins && specificity(loses.when) === specificity(wins.when))
         add(
           wins,
@@ -102,8 +102,8 @@ export const rivals = (subject: Subject): Finding[] => {
 
 /** Rules that send each other round without any time passing. */
 export const loops = (subject: Subject): Finding[] => {
-  const { project, piece, space } = subject,
-    out = new Map<string, Finding>();
+  const { project, piece, space } = subject;
+  const out = new Map<string, Finding>();
   for (const e of space.edges)
     for (const h of e.happenings) {
       if (h.type !== "loop") continue;
@@ -135,9 +135,9 @@ const counterpart: Readonly<Record<string, string>> = {
 
 /** A way there and its way back that take different times. */
 export const wayBackTimes = (subject: Subject): Finding[] => {
-  const { piece } = subject,
-    rules = rulesOf(subject.project, piece),
-    out: Finding[] = [];
+  const { piece } = subject;
+  const rules = rulesOf(subject.project, piece);
+  const out: Finding[] = [];
   const leads = (r: Rule) => {
     const [e, more] = r.effects;
     return e?.type === "set" && "value" in e.to && !more && !r.undo
@@ -146,8 +146,8 @@ export const wayBackTimes = (subject: Subject): Finding[] => {
   };
   for (const [i, a] of rules.entries())
     for (const b of rules.slice(i + 1)) {
-      const there = leads(a),
-        back = leads(b);
+      const there = leads(a);
+      const back = leads(b);
       if (!there || !back || there.trait !== back.trait || a.source !== b.source) continue;
       if (b.trigger.type !== a.trigger.type && b.trigger.type !== counterpart[a.trigger.type])
         continue;
@@ -159,8 +159,8 @@ export const wayBackTimes = (subject: Subject): Finding[] => {
         lengthOf(a.motion) === lengthOf(b.motion)
       )
         continue;
-      const trait = piece.traits[there.trait],
-        ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
+      const trait = piece.traits[there.trait];
+      const ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
       out.push({
         id: findingId("way-back-time", a.id, b.id),
         kind: "way-back-time",
@@ -176,9 +176,9 @@ export const wayBackTimes = (subject: Subject): Finding[] => {
 
 /** In a timed sequence, values on the way in which what answers before and after does not answer. */
 export const gaps = (subject: Subject): Finding[] => {
-  const { piece } = subject,
-    rules = rulesOf(subject.project, piece),
-    out: Finding[] = [];
+  const { piece } = subject;
+  const rules = rulesOf(subject.project, piece);
+  const out: Finding[] = [];
   for (const trait of traitsOf(piece)) {
     /** where each value goes by itself */
     const onward = new Map<Id, Id[]>();
@@ -193,9 +193,9 @@ export const gaps = (subject: Subject): Finding[] => {
     for (const r of rules) {
       if (!["click", "press", "release", "double", "hold", "drag"].includes(r.trigger.type))
         continue;
-      const key = `${r.trigger.type} ${r.source}`,
-        known = answers.get(key),
-        said = r.when[trait.id];
+      const key = `${r.trigger.type} ${r.source}`;
+      const known = answers.get(key);
+      const said = r.when[trait.id];
       answers.set(key, {
         rule: known?.rule ?? r,
         values:
@@ -207,23 +207,23 @@ export const gaps = (subject: Subject): Finding[] => {
       for (const value of valuesOf(trait)) {
         if (values.has(value.id) || !onward.has(value.id)) continue;
         // does it come from where it is answered, and lead to where it is again?
-        const seen = new Set<Id>([value.id]),
-          queue = [...(onward.get(value.id) ?? [])];
+        const seen = new Set<Id>([value.id]);
+        const queue = [...(onward.get(value.id) ?? [])];
         for (let at = queue.pop(); at !== undefined; at = queue.pop())
           if (!seen.has(at)) {
             seen.add(at);
             queue.push(...(onward.get(at) ?? []));
           }
-        const after = [...seen].find((v) => values.has(v)),
-          before = rules.some((r) =>
-            r.effects.some(
-              (e) =>
-                e.type === "set" &&
-                e.trait === trait.id &&
-                "value" in e.to &&
-                e.to.value === value.id,
-            ),
-          );
+        const after = [...seen].find((v) => values.has(v));
+        const before = rules.some((r) =>
+          r.effects.some(
+            (e) =>
+              e.type === "set" &&
+              e.trait === trait.id &&
+              "value" in e.to &&
+              e.to.value === value.id,
+          ),
+        );
         if (after === undefined || !before) continue;
         out.push({
           id: findingId("gap", trait.id, value.id, rule.trigger.type, rule.source),

@@ -48,9 +48,9 @@ const opacityOf = (p: Placed, id: Id): number => {
 
 /** What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from under the pointer. Yields now and then. */
 export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Finding[]> {
-  const { project, piece, space } = subject,
-    resolver = new Resolver(),
-    out = new Map<string, Finding>();
+  const { project, piece, space } = subject;
+  const resolver = new Resolver();
+  const out = new Map<string, Finding>();
   const add = (f: Finding) => {
     if (!out.has(f.id)) out.set(f.id, f);
   };
@@ -79,14 +79,14 @@ export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Find
         });
     }
     for (const id of sources) {
-      const spot = spotAt(scene, id),
-        placed = findPlaced(scene, id)?.placed,
-        layer = piece.layers[id];
+      const spot = spotAt(scene, id);
+      const placed = findPlaced(scene, id)?.placed;
+      const layer = piece.layers[id];
       if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) continue;
-      const box = spotBounds(spot),
-        touch = placed.values.touch as number,
-        w = box.width + 2 * touch,
-        h = box.height + 2 * touch;
+      const box = spotBounds(spot);
+      const touch = placed.values.touch as number;
+      const w = box.width + 2 * touch;
+      const h = box.height + 2 * touch;
       // what is drawn together to nothing is on its way out, not a target
       if (box.width < 1 || box.height < 1 || Math.min(w, h) >= SMALLEST) continue;
       const more = Math.ceil((SMALLEST - Math.min(box.width, box.height)) / 2);
@@ -114,22 +114,22 @@ export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Find
         (h.trigger !== "hover" && h.trigger !== "enter")
       )
         continue;
-      const rule = piece.rules[h.rule],
-        id = rule?.source ?? ROOT;
+      const rule = piece.rules[h.rule];
+      const id = rule?.source ?? ROOT;
       if (
         !rule ||
         !comesBack(subject, rule.source, rule.undo) ||
         out.has(findingId("restarts", rule.id))
       )
         continue;
-      const before = sceneOf(env, project, resolver, edge.from.state),
-        after = sceneOf(env, project, resolver, edge.to.state);
-      const was = before && spotAt(before, id),
-        is = after && spotAt(after, id);
+      const before = sceneOf(env, project, resolver, edge.from.state);
+      const after = sceneOf(env, project, resolver, edge.to.state);
+      const was = before && spotAt(before, id);
+      const is = after && spotAt(after, id);
       if (!was || !is) continue;
-      const a = spotBounds(was),
-        b = spotBounds(is),
-        far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
+      const a = spotBounds(was);
+      const b = spotBounds(is);
+      const far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
       const away =
         b.x > a.x + far ||
         b.y > a.y + far ||

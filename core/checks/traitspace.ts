@@ -11,8 +11,8 @@ import { findingId } from "./types";
 import type { Finding } from "./types";
 
 /** As many variants, and ways between them, as are kept in memory: 4 bytes for each, and twice that for the ways. */
-const MOST_VARIANTS = 1 << 20,
-  MOST_WAYS = 1 << 23;
+const MOST_VARIANTS = 1 << 20;
+const MOST_WAYS = 1 << 23;
 
 /** A rule with its conditions and effects as numbers: for each trait, which digits it may have and what they become. */
 interface Plain {
@@ -36,8 +36,8 @@ export interface TraitSpace {
 }
 
 const plainRule = (piece: Piece, traits: readonly Trait[], rule: Rule): Plain => {
-  const index = new Map(traits.map((t, i) => [t.id, i])),
-    values = traits.map((t) => valuesOf(t).map((v) => v.id));
+  const index = new Map(traits.map((t, i) => [t.id, i]));
+  const values = traits.map((t) => valuesOf(t).map((v) => v.id));
   const allowed = Object.entries(rule.when).flatMap(([t, list]) => {
     const i = index.get(t);
     return i === undefined
@@ -83,9 +83,9 @@ const plainRule = (piece: Piece, traits: readonly Trait[], rule: Rule): Plain =>
  * can be reached is missed and nothing is called unreachable that is not. Null where there is too much of it.
  */
 export const traitSpace = (project: Project, piece: Piece): TraitSpace | null => {
-  const traits = traitsOf(piece),
-    base = traits.map((t) => valuesOf(t).length),
-    weight: number[] = [];
+  const traits = traitsOf(piece);
+  const base = traits.map((t) => valuesOf(t).length);
+  const weight: number[] = [];
   let size = 1;
   for (const b of base) {
     weight.push(size);
@@ -125,14 +125,14 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
   });
   const digit = (variant: number, trait: number): number =>
     Math.floor(variant / (weight[trait] ?? 1)) % (base[trait] ?? 1);
-  const reached = new Uint8Array(size),
-    queue = new Int32Array(size),
-    fired = new Set<Id>(),
-    start = new Int32Array(size + 1),
-    order = new Int32Array(size);
-  let to = new Int32Array(1 << 16),
-    ways = 0,
-    count = 0;
+  const reached = new Uint8Array(size);
+  const queue = new Int32Array(size);
+  const fired = new Set<Id>();
+  const start = new Int32Array(size + 1);
+  const order = new Int32Array(size);
+  let to = new Int32Array(1 << 16);
+  let ways = 0;
+  let count = 0;
   const note = (v: number) => {
     if (reached[v] === 0) {
       reached[v] = 1;
@@ -159,8 +159,8 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
   const given = givenValues(project, piece);
   for (let i = 0; i < count; i++)
     for (const g of given) {
-      const t = traits.findIndex((x) => x.id === g.trait),
-        v = queue[i] as number;
+      const t = traits.findIndex((x) => x.id === g.trait);
+      const v = queue[i] as number;
       if (t >= 0)
         note(
           v +
@@ -168,8 +168,8 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
               (weight[t] ?? 1),
         );
     }
-  const digits = new Int16Array(traits.length),
-    won: boolean[] = [];
+  const digits = new Int16Array(traits.length);
+  const won: boolean[] = [];
   for (let at = 0; at < count; at++) {
     const v = queue[at] as number;
     order[at] = v;
@@ -201,9 +201,9 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
   }
   start[count] = ways;
   // ways are kept by the variant they begin at
-  const index = new Int32Array(size + 1),
-    sorted = new Int32Array(ways),
-    place = new Int32Array(size).fill(-1);
+  const index = new Int32Array(size + 1);
+  const sorted = new Int32Array(ways);
+  const place = new Int32Array(size).fill(-1);
   for (let i = 0; i < count; i++) place[order[i] as number] = i;
   let fill = 0;
   for (let v = 0; v < size; v++) {
@@ -219,13 +219,13 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
 
 /** From which variants one of some others can be reached. */
 const leadingTo = (space: TraitSpace, is: (v: number) => boolean): Uint8Array => {
-  const { size, start, to } = space,
-    seen = new Uint8Array(size),
-    into = new Int32Array(size + 1);
+  const { size, start, to } = space;
+  const seen = new Uint8Array(size);
+  const into = new Int32Array(size + 1);
   for (const v of to) into[v + 1] = (into[v + 1] as number) + 1;
   for (let v = 0; v < size; v++) into[v + 1] = (into[v + 1] as number) + (into[v] as number);
-  const from = new Int32Array(to.length),
-    next = into.slice(0, size);
+  const from = new Int32Array(to.length);
+  const next = into.slice(0, size);
   for (let v = 0; v < size; v++)
     for (let k = start[v] as number; k < (start[v + 1] as number); k++) {
       const w = to[k] as number;
@@ -254,8 +254,8 @@ const leadingTo = (space: TraitSpace, is: (v: number) => boolean): Uint8Array =>
 
 /** What can be said of a piece with too many situations to look at each: values never reached, rules that can never be, values without a way back. */
 export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Finding[] => {
-  const out: Finding[] = [],
-    { traits, digit, size } = space;
+  const out: Finding[] = [];
+  const { traits, digit, size } = space;
   for (const rule of rulesOf(project, piece))
     if (!space.fired.has(rule.id))
       out.push({
@@ -268,9 +268,9 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
         fix: { label: "Remove the rule", change: removeRule(piece, rule.id) },
       });
   traits.forEach((trait, t) => {
-    const values = valuesOf(trait),
-      seen = new Uint8Array(values.length),
-      rest = values.findIndex((v) => v.id === restOf(trait));
+    const values = valuesOf(trait);
+    const seen = new Uint8Array(values.length);
+    const rest = values.findIndex((v) => v.id === restOf(trait));
     for (let v = 0; v < size; v++) if (space.reached[v]) seen[digit(v, t)] = 1;
     values.forEach((value, d) => {
       if (!seen[d] && !isUnused(piece, { [trait.id]: value.id }))
@@ -285,8 +285,8 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
         });
     });
     if (!seen[rest] || seen.every((s, d) => s === 0 || d === rest)) return;
-    const back = leadingTo(space, (v) => digit(v, t) === rest),
-      stuck = new Uint8Array(values.length);
+    const back = leadingTo(space, (v) => digit(v, t) === rest);
+    const stuck = new Uint8Array(values.length);
     for (let v = 0; v < size; v++) if (space.reached[v] && !back[v]) stuck[digit(v, t)] = 1;
     values.forEach((value, d) => {
       if (stuck[d])

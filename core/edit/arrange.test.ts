@@ -216,8 +216,8 @@ const looksLike = (p: Placed): string =>
   ]);
 /** What is painted, without who holds it: places of every leaf. */
 const leaves = (p: Placed, x = 0, y = 0): string[] => {
-  const [px, py] = [x + p.x, y + p.y],
-    inside = [...p.children, ...(p.nested ? [p.nested] : [])];
+  const [px, py] = [x + p.x, y + p.y];
+  const inside = [...p.children, ...(p.nested ? [p.nested] : [])];
   return inside.length
     ? inside.flatMap((c) => leaves(c, px, py))
     : [

@@ -43,12 +43,12 @@ export const align = (boxes: ReadonlyMap<Id, Rect>, how: Alignment, around: Rect
 
 /** Gives boxes equal gaps between the outermost two; fewer than three stay. */
 export const distribute = (boxes: ReadonlyMap<Id, Rect>, axis: "x" | "y"): Moves => {
-  const size = (r: Rect) => (axis === "x" ? r.width : r.height),
-    at = (r: Rect) => r[axis];
+  const size = (r: Rect) => (axis === "x" ? r.width : r.height);
+  const at = (r: Rect) => r[axis];
   const list = [...boxes].sort((a, b) => at(a[1]) - at(b[1]));
   const out = new Map<Id, { dx: number; dy: number }>();
-  const first = list[0]?.[1],
-    last = list.at(-1)?.[1];
+  const first = list[0]?.[1];
+  const last = list.at(-1)?.[1];
   if (!first || !last || list.length < 3) return out;
   const gap =
     (at(last) + size(last) - at(first) - list.reduce((sum, [, r]) => sum + size(r), 0)) /
@@ -91,8 +91,8 @@ export const wrap = (
   const frame = unite([...boxes.values()]);
   if (!found || !frame) return null;
   const { parent, layers } = found;
-  const id = newId(),
-    at = ["pieces", piece.id];
+  const id = newId();
+  const at = ["pieces", piece.id];
   const words = { group: "Group", compound: "Compound", row: "Row", column: "Column" }[how];
   const top = layers.at(-1) as Layer;
   const rest = (childrenOf(piece).get(parent) ?? []).filter((l) => !layers.includes(l));
@@ -108,14 +108,14 @@ export const wrap = (
     order,
   };
   const arranged = how === "row" || how === "column";
-  const axis = how === "column" ? "y" : "x",
-    sizeOf = (r: Rect) => (axis === "x" ? r.width : r.height);
+  const axis = how === "column" ? "y" : "x";
+  const sizeOf = (r: Rect) => (axis === "x" ? r.width : r.height);
   const sorted = arranged
     ? [...layers].sort((a, b) => (boxes.get(a.id)?.[axis] ?? 0) - (boxes.get(b.id)?.[axis] ?? 0))
     : layers;
   const gaps = sorted.slice(1).map((l, i) => {
-    const a = boxes.get((sorted[i] as Layer).id),
-      b = boxes.get(l.id);
+    const a = boxes.get((sorted[i] as Layer).id);
+    const b = boxes.get(l.id);
     return a && b ? b[axis] - a[axis] - sizeOf(a) : 0;
   });
   const gap = gaps.length
@@ -159,8 +159,8 @@ export const unwrap = (
   at: { readonly x: number; readonly y: number },
   places: ReadonlyMap<Id, { readonly x: number; readonly y: number }> | null = null,
 ): { change: Change; ids: Id[] } | null => {
-  const box = piece.layers[id],
-    children = childrenOf(piece).get(id) ?? [];
+  const box = piece.layers[id];
+  const children = childrenOf(piece).get(id) ?? [];
   if (!box || id === ROOT || box.parent === null || children.length === 0) return null;
   const base = ["pieces", piece.id];
   const siblings: Layer[] = (childrenOf(piece).get(box.parent) ?? []).filter((l) => l.id !== id);
@@ -230,8 +230,8 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
 
 /** Turns a compound into a path with the outline its shapes make; the shapes go. Fill, border and shadows stay. */
 export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
-  const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id),
-    at = ["pieces", piece.id];
+  const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id);
+  const at = ["pieces", piece.id];
   const cleared = Object.values(piece.looks)
     .filter((l) => l.changes[id]?.combine !== undefined)
     .map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));

@@ -122,16 +122,16 @@ export const pasteClip = (
   by: number,
 ): { change: Change; ids: Id[] } => {
   const twin = new Map(clip.layers.map((l) => [l.id, newId()]));
-  const at = ["pieces", piece.id],
-    ops: Op[] = [],
-    ids: Id[] = [];
+  const at = ["pieces", piece.id];
+  const ops: Op[] = [];
+  const ids: Id[] = [];
   const names = Object.values(piece.layers).map((l) => l.name);
   const stack: Layer[] = [...(childrenOf(piece).get(parent) ?? [])];
   for (const asset of clip.assets)
     if (!project.assets[asset.id]) ops.push(set(["assets", asset.id], asset));
   for (const layer of clip.layers) {
-    const id = twin.get(layer.id) as Id,
-      top = layer.parent === null;
+    const id = twin.get(layer.id) as Id;
+    const top = layer.parent === null;
     const name = freeName(layer.name, names);
     names.push(name);
     const next: Layer = {

@@ -51,10 +51,10 @@ const scene = (b: Builder, variant: Variant): Placed =>
   layout(env, new Resolver().tree(b.project, b.at, variant) as never);
 /** What one sees of every layer in every variant: where its leaves lie on the card and how they are filled. */
 const leaves = (p: Placed, x = 0, y = 0, faint = 1): string[] => {
-  const px = x + p.x,
-    py = y + p.y,
-    opacity = faint * (p.values.opacity as number),
-    inside = [...p.children, ...(p.nested ? [p.nested] : [])];
+  const px = x + p.x;
+  const py = y + p.y;
+  const opacity = faint * (p.values.opacity as number);
+  const inside = [...p.children, ...(p.nested ? [p.nested] : [])];
   const own =
     p.layer.kind === "instance" || p.layer.id === ROOT || p.values.fill === "none"
       ? []
@@ -99,14 +99,16 @@ const boxes = (b: Builder, ids: readonly Id[], variant: Variant): Map<Id, Rect> 
 describe("commands on whatever pieces", () => {
   it("make changes that are accepted and can be taken back to exactly what was", () => {
     each(({ b, ids, pick }) => {
-      const variants = variantsOf(b.piece),
-        v = at(variants, pick(0)),
-        w = at(variants, pick(1)),
-        id = at(ids, pick(2)),
-        trait = at(traitsOf(b.piece), pick(3)),
-        value = at(valuesOf(trait), pick(4));
-      const look = at(Object.values(b.piece.looks), pick(5)),
-        siblings = (childrenOf(b.piece).get(b.layerOf(id).parent ?? ROOT) ?? []).map((l) => l.id);
+      const variants = variantsOf(b.piece);
+      const v = at(variants, pick(0));
+      const w = at(variants, pick(1));
+      const id = at(ids, pick(2));
+      const trait = at(traitsOf(b.piece), pick(3));
+      const value = at(valuesOf(trait), pick(4));
+      const look = at(Object.values(b.piece.looks), pick(5));
+      const siblings = (childrenOf(b.piece).get(b.layerOf(id).parent ?? ROOT) ?? []).map(
+        (l) => l.id,
+      );
       const changes: (Change | null | undefined)[] = [
         setValues(b.piece, [onlyScope(b.piece, v), onlyScope(b.piece, w)], {
           [id]: { x: 3, opacity: 0.4 },
@@ -138,10 +140,10 @@ describe("commands on whatever pieces", () => {
 
   it("taking over a look makes the variants equal and leaves the one it comes from as it was", () => {
     each(({ b, pick }) => {
-      const variants = variantsOf(b.piece),
-        from = at(variants, pick(0)),
-        to = at(variants, pick(1)),
-        before = values(b.project, b.piece, from);
+      const variants = variantsOf(b.piece);
+      const from = at(variants, pick(0));
+      const to = at(variants, pick(1));
+      const before = values(b.project, b.piece, from);
       const change = carryVariant(b.project, b.piece, from, to);
       if (change) b.do(change);
       expect(values(b.project, b.piece, to)).toEqual(before);
@@ -152,9 +154,9 @@ describe("commands on whatever pieces", () => {
 
   it("a reset variant says nothing for itself, and the resting one stays as it is", () => {
     each(({ b, pick }) => {
-      const v = at(variantsOf(b.piece), pick(0)),
-        rest = variantsOf(b.piece)[0] as Variant,
-        before = values(b.project, b.piece, rest);
+      const v = at(variantsOf(b.piece), pick(0));
+      const rest = variantsOf(b.piece)[0] as Variant;
+      const before = values(b.project, b.piece, rest);
       const change = resetVariant(b.piece, v);
       if (change) b.do(change);
       expect(ownLooks(b.piece, v)).toEqual([]);
@@ -164,9 +166,9 @@ describe("commands on whatever pieces", () => {
 
   it("said for one variant only, what a look says shows there as before", () => {
     each(({ b, ids, pick }) => {
-      const v = at(variantsOf(b.piece), pick(0)),
-        id = at(ids, pick(1)),
-        strongest = looksIn(b.piece, v).findLast((l) => l.changes[id]);
+      const v = at(variantsOf(b.piece), pick(0));
+      const id = at(ids, pick(1));
+      const strongest = looksIn(b.piece, v).findLast((l) => l.changes[id]);
       const key = strongest && Object.keys(strongest.changes[id] ?? {})[0];
       if (!strongest || key === undefined) return;
       const before = valuesIn(b.project, b.piece, v, b.layerOf(id))[key];
@@ -178,8 +180,8 @@ describe("commands on whatever pieces", () => {
 
   it("removing a value leaves the other variants as they looked; reordering changes none", () => {
     each(({ b, pick }) => {
-      const trait = at(traitsOf(b.piece), pick(0)),
-        gone = at(valuesOf(trait), pick(1));
+      const trait = at(traitsOf(b.piece), pick(0));
+      const gone = at(valuesOf(trait), pick(1));
       const all = new Map(
         variantsOf(b.piece).map((v) => [
           JSON.stringify(Object.entries(v).sort()),
@@ -207,13 +209,13 @@ describe("commands on whatever pieces", () => {
 
   it("grouping, and making a component and layers of it again, change no variant's look", () => {
     each(({ b, ids, pick }) => {
-      const id = at(ids, pick(0)),
-        parent = b.layerOf(id).parent ?? ROOT;
+      const id = at(ids, pick(0));
+      const parent = b.layerOf(id).parent ?? ROOT;
       const several = (childrenOf(b.piece).get(parent) ?? [])
         .map((l) => l.id)
         .filter((other, i) => other === id || pick(i % 8) % 2 === 0);
-      const v = variantsOf(b.piece)[0] as Variant,
-        before = seen(b);
+      const v = variantsOf(b.piece)[0] as Variant;
+      const before = seen(b);
       const group = wrap(b.piece, several, "group", boxes(b, several, v));
       if (group) {
         b.do(group.change);
@@ -242,8 +244,8 @@ describe("commands on whatever pieces", () => {
         b.do(tokenFrom(b.project, repeated, `Sea ${i}`).change);
       expect(seen(b)).toEqual(before);
       expect(repeatedValues(b.project)).toEqual([]);
-      const tokens = Object.values(b.project.tokens),
-        [first] = tokens;
+      const tokens = Object.values(b.project.tokens);
+      const [first] = tokens;
       if (!first) return;
       const twin = { ...first, id: "twin", name: "Twin" };
       b.do({ label: "x", ops: [{ op: "set", path: ["tokens", "twin"], value: twin }] });

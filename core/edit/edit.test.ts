@@ -34,9 +34,9 @@ const order = (b: Builder, parent = ROOT) =>
 const tree = () => {
   const b = new Builder();
   b.new("component", "Part");
-  const a = b.layer("box"),
-    c = b.layer("box"),
-    d = b.layer("text");
+  const a = b.layer("box");
+  const c = b.layer("box");
+  const d = b.layer("text");
   const inner = b.layer("ellipse", {}, a);
   return { b, a, c, d, inner };
 };
@@ -149,8 +149,8 @@ describe("traits", () => {
 describe("rules", () => {
   it("move, are copied behind the original, and lose their undo where no contact ends", () => {
     const { b, a } = tree();
-    const one = b.rule({ trigger: { type: "press" }, source: a, undo: true }),
-      two = b.rule({});
+    const one = b.rule({ trigger: { type: "press" }, source: a, undo: true });
+    const two = b.rule({});
     const copy = duplicateRule(b.piece, b.piece.rules[one] as never);
     b.do(copy.change);
     expect(inOrder(b.piece.rules).map((r) => r.id)).toEqual([one, copy.id, two]);
@@ -187,9 +187,9 @@ describe("any sequence of edits", () => {
 
   const commandFor = (project: Project, kind: number, m: number, n: number): Change | null => {
     const piece = pick(Object.values(project.pieces), m);
-    const layer = pick(Object.keys(piece.layers), n),
-      traits = Object.values(piece.traits),
-      variants = variantsOf(piece);
+    const layer = pick(Object.keys(piece.layers), n);
+    const traits = Object.values(piece.traits);
+    const variants = variantsOf(piece);
     switch (kind) {
       case 0:
         return addPiece(project, "component", "New").change;

@@ -78,8 +78,8 @@ export const extract = (
   const tops = topmost(piece, ids)
     .map((id) => piece.layers[id] as Layer)
     .sort(byOrder);
-  const [first] = tops,
-    frame = unite([...boxes.values()]);
+  const [first] = tops;
+  const frame = unite([...boxes.values()]);
   if (!first || !frame || first.parent === null || tops.some((l) => l.parent !== first.parent))
     return null;
   const single = tops.length === 1 && first.kind === "box" ? first : null;
@@ -96,8 +96,8 @@ export const extract = (
     parent: first.parent,
     order: first.order,
   };
-  const within = new Sayings(),
-    outside = new Sayings();
+  const within = new Sayings();
+  const outside = new Sayings();
   if (!single) within.say({}, ROOT, { width: frame.width, height: frame.height });
   outside.say(
     {},
@@ -110,8 +110,8 @@ export const extract = (
       const changes = look.changes[id];
       if (!changes) continue;
       if (id === single?.id) {
-        const own = only(changes, (k) => !isPlacing(changes)(k)),
-          place = only(changes, isPlacing(changes));
+        const own = only(changes, (k) => !isPlacing(changes)(k));
+        const place = only(changes, isPlacing(changes));
         outside.say(look.when, copy.id, place);
         within.say(look.when, ROOT, own);
         if (Object.keys(own).length) Object.keys(look.when).forEach((t) => traits.add(t));
@@ -242,8 +242,8 @@ export const detach = (
     Object.keys(look.when).forEach((t) => concerned.add(t));
   }
   // what the component shows in each variant that matters, said in as few words as possible
-  const rest = restingVariant(piece),
-    traits = traitsOf(piece).filter((t) => concerned.has(t.id));
+  const rest = restingVariant(piece);
+  const traits = traitsOf(piece).filter((t) => concerned.has(t.id));
   const variants = traits
     .reduce<Variant[]>(
       (list, t) => list.flatMap((v) => valuesOf(t).map((x) => ({ ...v, [t.id]: x.id }))),
@@ -322,17 +322,17 @@ export const replaceBy = (
   componentId: Id,
   boxes: ReadonlyMap<Id, Rect>,
 ): { change: Change; ids: Id[] } | null => {
-  const component = project.pieces[componentId],
-    tops = topmost(piece, ids);
+  const component = project.pieces[componentId];
+  const tops = topmost(piece, ids);
   if (!component || tops.length === 0 || contains(project, componentId, piece.id)) return null;
-  const options = textOptions(component),
-    at = ["pieces", piece.id];
-  const out = new Sayings(),
-    made: Id[] = [],
-    ops: Op[] = [];
+  const options = textOptions(component);
+  const at = ["pieces", piece.id];
+  const out = new Sayings();
+  const made: Id[] = [];
+  const ops: Op[] = [];
   for (const id of tops) {
-    const layer = piece.layers[id] as Layer,
-      box = boxes.get(id);
+    const layer = piece.layers[id] as Layer;
+    const box = boxes.get(id);
     const copy: Layer = {
       id: newId(),
       kind: "instance",
@@ -361,8 +361,8 @@ export const replaceBy = (
           ),
         );
       for (const inner of subtree(piece, id)) {
-        const text = look.changes[inner]?.text,
-          name = words(piece.layers[inner]?.name ?? "");
+        const text = look.changes[inner]?.text;
+        const name = words(piece.layers[inner]?.name ?? "");
         const option = text === undefined ? undefined : options.find((o) => o.names.includes(name));
         if (option && text !== undefined)
           out.say(look.when, copy.id, { [OPTION + option.id]: text });

@@ -124,8 +124,8 @@ export const holds = (piece: Piece, id: Id): boolean =>
 /** Moves what every look says about a layer's place, so that it stays where it is when the place it is told from changes. */
 export const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] =>
   Object.values(piece.looks).flatMap((look) => {
-    const changes = look.changes[id],
-      at = ["pieces", piece.id, "looks", look.id, "changes", id];
+    const changes = look.changes[id];
+    const at = ["pieces", piece.id, "looks", look.id, "changes", id];
     const ops: Op[] = [];
     if (dx && typeof changes?.x === "number") ops.push(set([...at, "x"], changes.x + dx));
     if (dy && typeof changes?.y === "number") ops.push(set([...at, "y"], changes.y + dy));
@@ -173,8 +173,8 @@ export const duplicateLayers = (
 ): { change: Change; ids: Id[]; twins: ReadonlyMap<Id, Id> } => {
   const at = ["pieces", piece.id];
   const ops: Op[] = [];
-  const made: Id[] = [],
-    twins = new Map<Id, Id>();
+  const made: Id[] = [];
+  const twins = new Map<Id, Id>();
   const names = Object.values(piece.layers).map((l) => l.name);
   for (const top of topmost(piece, ids)) {
     const twin = new Map(subtree(piece, top).map((id) => [id, newId()]));

@@ -118,8 +118,8 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
   const ops: Op[] = [];
   let left = 0;
   for (const [layer, changes] of Object.entries(look.changes)) {
-    const keys = Object.keys(changes),
-      cleared = keys.filter((k) => gone(layer, k));
+    const keys = Object.keys(changes);
+    const cleared = keys.filter((k) => gone(layer, k));
     left += keys.length - cleared.length;
     const at = [...lookPath(piece, look.id), "changes", layer];
     if (cleared.length === keys.length) ops.push(remove(at));
@@ -197,20 +197,20 @@ export const carryVariant = (
   to: Variant,
   layers?: readonly Id[],
 ): Change | null => {
-  const own = suggestedScope(piece, to),
-    only = onlyScope(piece, to);
+  const own = suggestedScope(piece, to);
+  const only = onlyScope(piece, to);
   // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
   const usual = Object.keys(own).length ? own : only;
-  const wide: Record<Id, Record<string, Said>> = {},
-    narrow: Record<Id, Record<string, Said>> = {};
+  const wide: Record<Id, Record<string, Said>> = {};
+  const narrow: Record<Id, Record<string, Said>> = {};
   for (const layer of Object.values(piece.layers)) {
     if (layers && !layers.includes(layer.id)) continue;
     const keys = new Set(
       Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[layer.id] ?? {})),
     );
     for (const key of keys) {
-      const wanted = originOf(named, piece, from, layer, key).value,
-        now = originOf(named, piece, to, layer, key);
+      const wanted = originOf(named, piece, from, layer, key).value;
+      const now = originOf(named, piece, to, layer, key);
       if (wanted === undefined || JSON.stringify(wanted) === JSON.stringify(now.value)) continue;
       const winner = piece.looks[now.from ?? ""];
       const hidden =

@@ -32,8 +32,8 @@ const tabs = () => {
   const b = new Builder();
   b.new("component", "Piers");
   const layers = [0, 1, 2].map((i) => b.layer("box", { x: i * 50 }));
-  const pier = b.trait("Pier", "one", "two", "three"),
-    open = b.trait("Open", "no", "yes");
+  const pier = b.trait("Pier", "one", "two", "three");
+  const open = b.trait("Open", "no", "yes");
   return { b, layers, pier, open };
 };
 
@@ -77,8 +77,8 @@ describe("makers", () => {
     expect(names(b, play(b, ...click(layers[0] as string), ...click(layers[0] as string)))).toBe(
       "one no",
     );
-    const once = tabs(),
-      round = tabs();
+    const once = tabs();
+    const round = tabs();
     once.b.do(make(once.b.piece, named(once.b, [], "step through Pier once")));
     round.b.do(make(round.b.piece, named(round.b, [], "step through Pier for ever")));
     expect(
@@ -90,8 +90,8 @@ describe("makers", () => {
   });
 
   it("the way back listens for the counterpart where the rule led, and leads to what was", () => {
-    const { b, layers, pier, open } = tabs(),
-      source = layers[0] as string;
+    const { b, layers, pier, open } = tabs();
+    const source = layers[0] as string;
     const enter = b.rule({
       source,
       trigger: { type: "enter" },

@@ -75,8 +75,8 @@ export const contactTrait = (piece: Piece): Trait | undefined =>
 
 /** Hovered, focused and pressed, each undone when it ends; the trait is made when there is none. */
 const contact = (piece: Piece, source: Id | null, motion: Motion): Making => {
-  const known = contactTrait(piece),
-    made = known ? null : addTrait(piece, "Contact", ["none", "hovered", "focused", "pressed"]);
+  const known = contactTrait(piece);
+  const made = known ? null : addTrait(piece, "Contact", ["none", "hovered", "focused", "pressed"]);
   const trait = known ?? (made?.change.ops[0] as { value: Trait }).value;
   const drafts = contactWords.flatMap(({ trigger, words }): Draft[] => {
     const value = valueFor(trait, words);
@@ -164,9 +164,9 @@ const steps = (piece: Piece, trait: Trait, ms: number, round: boolean, motion: M
 
 /** Which of some layers lies in front in a variant: the one raised most, else the last in the tree. */
 const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
-  const looks = looksIn(piece, variant),
-    raised = (id: Id) =>
-      Number(changesIn(looks, id).findLast((c) => c.stack !== undefined)?.stack ?? 0);
+  const looks = looksIn(piece, variant);
+  const raised = (id: Id) =>
+    Number(changesIn(looks, id).findLast((c) => c.stack !== undefined)?.stack ?? 0);
   return [...layers].sort(
     (a, b) =>
       raised(b) - raised(a) ||
@@ -176,12 +176,12 @@ const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
 
 /** Cards in a pile: the one in front is dragged to the back, the one that was in front before comes back; round for ever. */
 const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion): Making => {
-  const values = valuesOf(trait),
-    rest = restingVariant(piece),
-    trigger = { type: "drag", direction: "any", travel: 160, part: 0.4, speed: 500 } as const;
+  const values = valuesOf(trait);
+  const rest = restingVariant(piece);
+  const trigger = { type: "drag", direction: "any", travel: 160, part: 0.4, speed: 500 } as const;
   const drafts = values.flatMap((value, i): Draft[] => {
-    const card = frontOf(piece, layers, { ...rest, [trait.id]: value.id }),
-      next = values[(i + 1) % values.length] as TraitValue;
+    const card = frontOf(piece, layers, { ...rest, [trait.id]: value.id });
+    const next = values[(i + 1) % values.length] as TraitValue;
     return [
       {
         trigger,
@@ -257,8 +257,8 @@ export const makings = (
   layers: readonly Id[],
   motion: Motion = usualMotion,
 ): Making[] => {
-  const touch = contactTrait(piece),
-    source = layers.length === 1 ? (layers[0] ?? null) : null;
+  const touch = contactTrait(piece);
+  const source = layers.length === 1 ? (layers[0] ?? null) : null;
   const others = traitsOf(piece).filter((t) => t !== touch);
   return [
     ...(layers.length < 2 ? [contact(piece, source, motion)] : []),
@@ -318,13 +318,13 @@ const mirrored: Partial<Record<TriggerType, TriggerType>> = {
  */
 export const wayBack = (piece: Piece, rule: Rule): Rule | null => {
   if (rule.undo) return null;
-  const effects: Effect[] = [],
-    when: Record<Id, readonly Id[]> = { ...rule.when };
+  const effects: Effect[] = [];
+  const when: Record<Id, readonly Id[]> = { ...rule.when };
   for (const effect of rule.effects) {
     const trait = effect.type === "set" ? piece.traits[effect.trait] : undefined;
     if (effect.type !== "set" || !trait || !("value" in effect.to)) continue;
-    const said = rule.when[trait.id],
-      before = said?.length === 1 ? said[0] : restOf(trait);
+    const said = rule.when[trait.id];
+    const before = said?.length === 1 ? said[0] : restOf(trait);
     if (before === undefined || before === effect.to.value) continue;
     effects.push({ type: "set", trait: trait.id, to: { value: before } });
     when[trait.id] = [effect.to.value];

@@ -62,9 +62,9 @@ const MOMENTS = 40;
 
 /** How unlike two motions are: how far apart they are at their farthest, as a share of the way, with their own durations. */
 export const unlike = (a: MotionValue, b: MotionValue): number => {
-  const [la, lb] = [lengthOf(a), lengthOf(b)],
-    whole = Math.max(la, lb, 1),
-    [ca, cb] = [curveOf(a.easing), curveOf(b.easing)];
+  const [la, lb] = [lengthOf(a), lengthOf(b)];
+  const whole = Math.max(la, lb, 1);
+  const [ca, cb] = [curveOf(a.easing), curveOf(b.easing)];
   let most = 0;
   for (let i = 0; i <= MOMENTS; i++) {
     const ms = (whole * i) / MOMENTS;
@@ -85,11 +85,11 @@ export const motionGroups = (project: Project, piece: Id | null = null): MotionG
   for (const use of motionsIn(
     inOrder(project.pieces).filter((p) => piece === null || p.id === piece),
   )) {
-    const token = tokens.find((t) => t.token.id === use.motion.token),
-      { duration, easing } = token?.value ?? use.motion;
+    const token = tokens.find((t) => t.token.id === use.motion.token);
+    const { duration, easing } = token?.value ?? use.motion;
     // a spring's duration says nothing
-    const value: MotionValue = { duration: lengthOf({ duration, easing }), easing },
-      key = JSON.stringify([token?.token.id ?? null, value]);
+    const value: MotionValue = { duration: lengthOf({ duration, easing }), easing };
+    const key = JSON.stringify([token?.token.id ?? null, value]);
     const group = groups.get(key) ?? {
       value: { duration, easing },
       token: token?.token ?? null,
@@ -115,18 +115,18 @@ const writing = (
   uses: readonly MotionUse[],
   motion: (m: Motion) => Motion,
 ): Op[] => {
-  const effects = new Map<string, readonly Effect[]>(),
-    ops: Op[] = [];
+  const effects = new Map<string, readonly Effect[]>();
+  const ops: Op[] = [];
   for (const { piece, rule, effect } of uses) {
-    const now = project.pieces[piece]?.rules[rule],
-      at = ["pieces", piece, "rules", rule];
+    const now = project.pieces[piece]?.rules[rule];
+    const at = ["pieces", piece, "rules", rule];
     if (!now) continue;
     if (effect === null) {
       ops.push(set([...at, "motion"], motion(now.motion)));
       continue;
     }
-    const key = at.join("/"),
-      list = effects.get(key) ?? now.effects;
+    const key = at.join("/");
+    const list = effects.get(key) ?? now.effects;
     effects.set(
       key,
       list.map((e, i) => (i === effect && e.motion ? { ...e, motion: motion(e.motion) } : e)),

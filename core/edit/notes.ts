@@ -18,8 +18,8 @@ const add = (
 
 /** Gives a variant a name of its own; an empty one takes it back, so that it is called by its values again. */
 export const nameVariant = (piece: Piece, variant: Variant, name: string): Change => {
-  const known = nameNote(piece, variant),
-    text = name.trim();
+  const known = nameNote(piece, variant);
+  const text = name.trim();
   if (known)
     return {
       label: text ? `Name variant ${text}` : "Take the variant's name back",

@@ -84,13 +84,13 @@ export const addPiece = (project: Project, kind: Piece["kind"], name: string): M
 
 /** A copy of a piece after the others, with its rules and rehearsals or with its looks alone. */
 export const duplicatePiece = (project: Project, piece: Piece, withRules: boolean): Made => {
-  const all = Object.values(project.pieces),
-    name = freeName(
-      piece.name,
-      all.map((p) => p.name),
-    ),
-    id = newId(),
-    root = piece.layers[ROOT];
+  const all = Object.values(project.pieces);
+  const name = freeName(
+    piece.name,
+    all.map((p) => p.name),
+  );
+  const id = newId();
+  const root = piece.layers[ROOT];
   const twin: Piece = {
     ...piece,
     id,

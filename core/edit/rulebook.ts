@@ -126,12 +126,12 @@ export const pasteRules = (
   clip: RuleClip,
   source?: Id | null,
 ): { change: Change; ids: Id[] } => {
-  const here = namesIn(piece),
-    byName = new Map(
-      Object.entries(here)
-        .reverse()
-        .map(([id, name]) => [name.toLowerCase(), id]),
-    );
+  const here = namesIn(piece);
+  const byName = new Map(
+    Object.entries(here)
+      .reverse()
+      .map(([id, name]) => [name.toLowerCase(), id]),
+  );
   const values = (from: Id, to: Id | undefined): Map<string, Id> =>
     new Map(
       Object.values(piece.traits[to ?? from]?.values ?? {}).map((v) => [
@@ -215,8 +215,8 @@ export const rulesForValue = (
   from: Id,
   to: Id,
 ): { change: Change; ids: Id[] } => {
-  const ops: Op[] = [],
-    rules: Rule[] = [];
+  const ops: Op[] = [];
+  const rules: Rule[] = [];
   for (const rule of inOrder(piece.rules)) {
     const said = rule.when[trait];
     if (!said?.includes(from)) continue;

@@ -89,9 +89,9 @@ const alignments = (
 
 /** Equal gaps: the box as far from its neighbour as that one is from the next, or in the middle between two. */
 const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: number): Catch => {
-  const own = along(rect, axis),
-    side = across(rect, axis),
-    size = own.to - own.from;
+  const own = along(rect, axis);
+  const side = across(rect, axis);
+  const size = own.to - own.from;
   const beside = others
     .filter((o) => overlap(across(o, axis), side))
     .sort((a, b) => along(a, axis).from - along(b, axis).from);
@@ -112,11 +112,11 @@ const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: nu
   });
   for (let i = 0; i < beside.length; i++)
     for (let k = i + 1; k < beside.length; k++) {
-      const a = beside[i] as Rect,
-        b = beside[k] as Rect,
-        sa = along(a, axis),
-        sb = along(b, axis),
-        between = sb.from - sa.to;
+      const a = beside[i] as Rect;
+      const b = beside[k] as Rect;
+      const sa = along(a, axis);
+      const sb = along(b, axis);
+      const between = sb.from - sa.to;
       if (between < 0) continue;
       offer(sb.to + between, (m) => [gap(sa.to, sb.from, a), gap(sb.to, m.from, b)]);
       offer(sa.from - between - size, (m) => [gap(m.to, sa.from, a), gap(sa.to, sb.from, b)]);
@@ -141,8 +141,8 @@ export const snap = (
     if (line.guides.length || edges[axis].length < 3) return line;
     return spacing(rect, others, axis, reach);
   };
-  const x = one("x"),
-    y = one("y");
+  const x = one("x");
+  const y = one("y");
   return { dx: x.by, dy: y.by, guides: [...x.guides, ...y.guides], gaps: [...x.gaps, ...y.gaps] };
 };
 
@@ -150,10 +150,10 @@ export const snap = (
 export const distances = (a: Rect, b: Rect): Gap[] => {
   const out: Gap[] = [];
   for (const axis of ["x", "y"] as const) {
-    const own = along(a, axis),
-      other = along(b, axis),
-      side = across(a, axis),
-      theirs = across(b, axis);
+    const own = along(a, axis);
+    const other = along(b, axis);
+    const side = across(a, axis);
+    const theirs = across(b, axis);
     const at = overlap(side, theirs)
       ? middle({ from: Math.max(side.from, theirs.from), to: Math.min(side.to, theirs.to) })
       : middle(side);

@@ -190,8 +190,8 @@ describe("variants", () => {
 
   it("take over one another's look, and are reset", () => {
     const b = kit();
-    const off = { alerts: "alerts-off", pressed: "pressed-no" },
-      on = { alerts: "alerts-on", pressed: "pressed-no" };
+    const off = { alerts: "alerts-off", pressed: "pressed-no" };
+    const on = { alerts: "alerts-on", pressed: "pressed-no" };
     expect(
       differencesBetween(b.project, b.piece, off, on).map((d) => differenceText(b.project, d)),
     ).toEqual(["Knob: x from 4 to 32", "Track: fill from Rope to Kelp"]);
@@ -213,13 +213,13 @@ describe("variants", () => {
   it("what is said for one variant alone shows there, also beside an equally specific look that came later", () => {
     const b = new Builder();
     b.new("component", "Berth");
-    const tide = b.trait("Tide", "low", "mid", "high"),
-      light = b.trait("Light", "day", "night");
+    const tide = b.trait("Tide", "low", "mid", "high");
+    const light = b.trait("Light", "day", "night");
     const id = b.layer("box", { x: 0, y: 0, fill: "#c9c3b4" });
-    const alone = { [tide.id]: [tide.v.mid as string], [light.id]: [light.v.night as string] },
-      both = { ...alone, [tide.id]: [tide.v.mid as string, tide.v.high as string] };
-    const mid = { [tide.id]: tide.v.mid as string, [light.id]: light.v.night as string },
-      high = { ...mid, [tide.id]: tide.v.high as string };
+    const alone = { [tide.id]: [tide.v.mid as string], [light.id]: [light.v.night as string] };
+    const both = { ...alone, [tide.id]: [tide.v.mid as string, tide.v.high as string] };
+    const mid = { [tide.id]: tide.v.mid as string, [light.id]: light.v.night as string };
+    const high = { ...mid, [tide.id]: tide.v.high as string };
     b.look(alone, id, { x: 1, y: 7 }).look(both, id, { x: 2, fill: "#1f6f5c" });
     const value = (variant: Record<string, string>, key: string) =>
       valuesIn(b.project, b.piece, variant, b.layerOf(id))[key];
@@ -240,8 +240,8 @@ describe("variants", () => {
     const b = new Builder();
     b.project = kelpwayKit();
     b.new("component", "Sign");
-    const id = b.layer("text", { x: 4, text: "Dock", fill: "#123456", size: 12, opacity: 0.5 }),
-      rest = restingVariant(b.piece);
+    const id = b.layer("text", { x: 4, text: "Dock", fill: "#123456", size: 12, opacity: 0.5 });
+    const rest = restingVariant(b.piece);
     const style = styleOf(b.project, b.piece, rest, b.layerOf(id));
     expect(style).toMatchObject({ fill: "#123456", size: 12, opacity: 0.5 });
     for (const key of ["x", "text", "visible", "role"]) expect(style).not.toHaveProperty(key);

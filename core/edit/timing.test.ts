@@ -29,17 +29,17 @@ import type { Motion, Token } from "#core/project";
 import { Builder, goes } from "../../tests/support/pieces";
 
 const plain: Motion = { kind: "tween", duration: 200, delay: 0, easing: "linear" };
-const knob: LaneName = { layer: "knob", key: null },
-  turn: LaneName = { layer: "knob", key: "rotation" };
+const knob: LaneName = { layer: "knob", key: null };
+const turn: LaneName = { layer: "knob", key: "rotation" };
 
 describe("a motion for several rules", () => {
   it("is given with its kind, time and curve; each rule keeps its own lanes unless those are given, too", () => {
     const b = new Builder();
     b.new("component", "Lamp");
-    const lit = b.trait("Lit", "no", "yes"),
-      [one, two, three] = [plain, withLane(plain, knob, { delay: 40 }), plain].map((motion) =>
-        b.rule({ effects: [goes(lit.id, "opposite")], motion }),
-      ) as [string, string, string];
+    const lit = b.trait("Lit", "no", "yes");
+    const [one, two, three] = [plain, withLane(plain, knob, { delay: 40 }), plain].map((motion) =>
+      b.rule({ effects: [goes(lit.id, "opposite")], motion }),
+    ) as [string, string, string];
     const given: Motion = {
       kind: "fade",
       duration: 90,
@@ -66,11 +66,11 @@ describe("a motion for several rules", () => {
   it("of one effect is changed without touching the others", () => {
     const b = new Builder();
     b.new("component", "Lamp");
-    const lit = b.trait("Lit", "no", "yes"),
-      id = b.rule({
-        effects: [goes(lit.id, "opposite"), { ...goes(lit.id, "next"), motion: plain }],
-        motion: plain,
-      });
+    const lit = b.trait("Lit", "no", "yes");
+    const id = b.rule({
+      effects: [goes(lit.id, "opposite"), { ...goes(lit.id, "next"), motion: plain }],
+      motion: plain,
+    });
     b.do(setEffectMotion(b.piece, id, 1, { ...plain, duration: 700 }));
     expect([
       b.piece.rules[id]?.motion,
@@ -112,8 +112,8 @@ describe("lanes of a motion", () => {
   });
 
   it("cascades from the first, the last, the middle, or by where layers are", () => {
-    const names = ["a", "b", "c", "d"].map((layer): LaneName => ({ layer, key: null })),
-      at: Record<string, number> = { a: 30, b: 10, c: 10, d: 20 };
+    const names = ["a", "b", "c", "d"].map((layer): LaneName => ({ layer, key: null }));
+    const at: Record<string, number> = { a: 30, b: 10, c: 10, d: 20 };
     const delays = (order: "first" | "last" | "middle" | "across") =>
       cascaded(plain, names, 50, order, (l) => ({ x: at[l] ?? 0, y: 0 })).lanes?.map(
         (l) => l.delay,
@@ -140,16 +140,16 @@ describe("lanes of a motion", () => {
 const lamp = () => {
   const b = new Builder();
   b.new("component", "Lamp");
-  const bulb = b.layer("box", { width: 40, height: 40 }),
-    lit = b.trait("Lit", "no", "yes"),
-    rule = b.rule({ source: bulb, effects: [goes(lit.id, "next")], motion: plain });
+  const bulb = b.layer("box", { width: 40, height: 40 });
+  const lit = b.trait("Lit", "no", "yes");
+  const rule = b.rule({ source: bulb, effects: [goes(lit.id, "next")], motion: plain });
   return { b, bulb, rule };
 };
 
 describe("motions of a project", () => {
   it("are kept with what they name: poses need values of their property, lanes properties that exist", () => {
-    const { b, bulb, rule } = lamp(),
-      keep = (m: Motion) => () => b.do(setMotions(b.piece, [rule], () => m));
+    const { b, bulb, rule } = lamp();
+    const keep = (m: Motion) => () => b.do(setMotions(b.piece, [rule], () => m));
     expect(
       keep(
         withPose(plain, { layer: bulb, key: "rotation" }, { at: 0.5, value: 12, easing: "ease" }),
@@ -173,8 +173,8 @@ describe("motions of a project", () => {
   });
 
   it("a motion token says duration and curve for all who refer to it, also after it has changed; removed, they keep what it said", () => {
-    const { b, rule } = lamp(),
-      made = saveMotion(b.project, { duration: 300, easing: "ease-out" }, "Calm");
+    const { b, rule } = lamp();
+    const made = saveMotion(b.project, { duration: 300, easing: "ease-out" }, "Calm");
     b.do(made.change).do(setMotions(b.piece, [rule], (r) => ({ ...r.motion, token: made.id })));
     const motion = () => rulesOf(b.project, b.piece)[0]?.motion;
     expect(motion()).toMatchObject({ duration: 300, easing: "ease-out" });
@@ -199,8 +199,8 @@ describe("motions of a project", () => {
   });
 
   it("the timing sheet groups what is alike, finds what is nearly a token, and lets it follow one, own motions of effects too", () => {
-    const { b, bulb, rule } = lamp(),
-      lit = Object.keys(b.piece.traits)[0] as string;
+    const { b, bulb, rule } = lamp();
+    const lit = Object.keys(b.piece.traits)[0] as string;
     const other = b.rule({
       source: bulb,
       trigger: { type: "press" },
@@ -253,9 +253,9 @@ describe("motions of a project", () => {
     b.do(
       setMotions(b.piece, [rule], () => withLane(plain, { layer: bulb, key: null }, { delay: 30 })),
     );
-    const clip = copyRules(b.piece, [rule]),
-      other = b.new("component", "Twin"),
-      twin = b.layer("box", { width: 10, height: 10 });
+    const clip = copyRules(b.piece, [rule]);
+    const other = b.new("component", "Twin");
+    const twin = b.layer("box", { width: 10, height: 10 });
     b.trait("Lit", "no", "yes");
     b.do({
       label: "x",

@@ -23,8 +23,8 @@ export const withLane = (
   name: LaneName,
   parts: Partial<Omit<Lane, "layer" | "key">>,
 ): Motion => {
-  const lane: Lane = { ...timingOf(motion, name), ...parts, ...name },
-    known = laneOf(motion, name);
+  const lane: Lane = { ...timingOf(motion, name), ...parts, ...name };
+  const known = laneOf(motion, name);
   return withLanes(
     motion,
     known
@@ -67,19 +67,20 @@ export const cascaded = (
   order: CascadeOrder,
   place: (layer: Id) => { readonly x: number; readonly y: number },
 ): Motion => {
-  const n = names.length,
-    middle = (n - 1) / 2;
-  const rank = names.map((name, i) =>
-    order === "first"
-      ? i
-      : order === "last"
-        ? n - 1 - i
-        : order === "middle"
-          ? Math.abs(i - middle) - (n % 2 === 0 ? 0.5 : 0)
-          : order === "across"
-            ? place(name.layer).x
-            : place(name.layer).y,
-  );
+  const n = names.length;
+  const middle = (n - 1) / 2;
+  const rank = names.map((name, i) => {
+    if (order === "first") {
+      return i;
+    }
+    if (order === "last") {
+      return n - 1 - i;
+    }
+    if (order === "middle") {
+      return Math.abs(i - middle) - (n % 2 === 0 ? 0.5 : 0);
+    }
+    return order === "across" ? place(name.layer).x : place(name.layer).y;
+  });
   // what stands at the same place sets out together
   const steps =
     order === "across" || order === "down"
@@ -141,8 +142,8 @@ export const saveMotion = (
   { duration, easing }: MotionValue,
   name: string,
 ): Made => {
-  const all = Object.values(project.tokens),
-    id = newId();
+  const all = Object.values(project.tokens);
+  const id = newId();
   return {
     id,
     change: {

@@ -96,8 +96,8 @@ export const removeToken = (project: Project, token: Token): Change => {
         ? tokenValue(project.tokens, token.id)
         : undefined;
     if (style) {
-      const at = pathOf(place).slice(0, -1),
-        says = project.pieces[place.piece]?.looks[place.look]?.changes[place.layer] ?? {};
+      const at = pathOf(place).slice(0, -1);
+      const says = project.pieces[place.piece]?.looks[place.look]?.changes[place.layer] ?? {};
       for (const [key, v] of Object.entries(style))
         if (says[key] === undefined) ops.push(set([...at, key], v));
       ops.push(remove(pathOf(place)));
@@ -112,12 +112,12 @@ export const removeToken = (project: Project, token: Token): Change => {
 
 const typeFor = (type: ValueType, value: Said): TokenType | null => {
   const suited = tokensFor(type);
-  if (type.is === "fill")
-    return typeof value === "string"
-      ? "colour"
-      : typeof value === "object" && "stops" in value
-        ? "gradient"
-        : null;
+  if (type.is === "fill") {
+    if (typeof value === "string") {
+      return "colour";
+    }
+    return typeof value === "object" && "stops" in value ? "gradient" : null;
+  }
   return suited[0] ?? null;
 };
 

@@ -160,8 +160,8 @@ const noteOps = (
   dropTrait: boolean,
 ): Op[] =>
   Object.values(piece.notes).flatMap((note): Op[] => {
-    const named = note.when[trait.id],
-      path = ["pieces", piece.id, "notes", note.id];
+    const named = note.when[trait.id];
+    const path = ["pieces", piece.id, "notes", note.id];
     if (!named) return [];
     const left = named.filter((v) => !gone(v));
     const { [trait.id]: _dropped, ...others } = note.when;
@@ -220,9 +220,9 @@ export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change 
 
 /** A new value that looks as another does, right after the others. Rules are not copied: `rulesForValue` brings them. */
 export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made => {
-  const made = addTraitValue(piece, trait, trait.values[value]?.name ?? "value"),
-    ops = [...made.change.ops],
-    looks = inOrder(piece.looks);
+  const made = addTraitValue(piece, trait, trait.values[value]?.name ?? "value");
+  const ops = [...made.change.ops];
+  const looks = inOrder(piece.looks);
   for (const look of [...looks]) {
     const said = look.when[trait.id];
     if (!said?.includes(value)) continue;
@@ -232,13 +232,13 @@ export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made
       continue;
     }
     // right after the original, so that it wins and loses as that does
-    const at = looks.indexOf(look) + 1,
-      twin: Look = {
-        ...look,
-        id: newId(),
-        order: orderAt(looks, at),
-        when: { ...look.when, [trait.id]: [made.id] },
-      };
+    const at = looks.indexOf(look) + 1;
+    const twin: Look = {
+      ...look,
+      id: newId(),
+      order: orderAt(looks, at),
+      when: { ...look.when, [trait.id]: [made.id] },
+    };
     looks.splice(at, 0, twin);
     ops.push(set(["pieces", piece.id, "looks", twin.id], twin));
   }

@@ -24,13 +24,13 @@ import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 /** A lock gate: open or shut, lit or not, on three steps. */
 const gate = () => {
-  const b = new Builder(),
-    id = b.new("component", "Gate"),
-    left = b.layer("box"),
-    right = b.layer("box");
-  const open = b.trait("Open", "no", "yes"),
-    lit = b.trait("Lit", "no", "yes"),
-    step = b.trait("Step", "one", "two", "three");
+  const b = new Builder();
+  const id = b.new("component", "Gate");
+  const left = b.layer("box");
+  const right = b.layer("box");
+  const open = b.trait("Open", "no", "yes");
+  const lit = b.trait("Lit", "no", "yes");
+  const step = b.trait("Step", "one", "two", "three");
   const card = (o: string, l: string, s: string): Variant => ({
     [open.id]: open.v[o] as Id,
     [lit.id]: lit.v[l] as Id,
@@ -126,9 +126,9 @@ describe("rules that are copied", () => {
     const clip = readRules(JSON.stringify(copyRules(b.piece, [rule, gone])));
     if (!clip) throw new Error("not read");
     b.new("component", "Lock");
-    const box = b.layer("box"),
-      there = b.trait("Lit", "no", "yes"),
-      opens = b.trait("Open", "yes", "no");
+    const box = b.layer("box");
+    const there = b.trait("Lit", "no", "yes");
+    const opens = b.trait("Open", "yes", "no");
     const made = pasteRules(b.piece, clip);
     b.do(made.change);
     const [one, two] = made.ids.map((id) => b.piece.rules[id]);
@@ -190,8 +190,8 @@ describe("rules that are copied", () => {
         valuesIn(b.project, b.piece, { ...v, [step.id]: step.v.two as Id }, b.layerOf(left)),
       );
     b.rule({ effects: [goes(lit.id, "next")] });
-    const whole = duplicatePiece(b.project, b.piece, true),
-      bare = duplicatePiece(b.project, b.piece, false);
+    const whole = duplicatePiece(b.project, b.piece, true);
+    const bare = duplicatePiece(b.project, b.piece, false);
     b.do(whole.change).do(bare.change);
     const [one, two] = [whole.id, bare.id].map((id) => b.project.pieces[id] as Piece);
     expect([one?.name, one?.rules, two?.rules]).toEqual(["Gate 2", b.piece.rules, {}]);

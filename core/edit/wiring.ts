@@ -91,8 +91,8 @@ export const wireScopes = (
   const off = traitsOf(piece)
     .filter((t) => from.some((v) => v[t.id] !== restOf(t)))
     .map((t) => t.id);
-  const all = variantsOf(piece).filter((v) => !isUnused(piece, v)),
-    scopes: WireScope[] = [];
+  const all = variantsOf(piece).filter((v) => !isUnused(piece, v));
+  const scopes: WireScope[] = [];
   for (const [when, usual] of [
     [{}, wide],
     [said(changed), !wide],

@@ -70,8 +70,8 @@ const drive = (
 
 describe("behaviour as SCXML", () => {
   it("of every part of the kit runs alike in an independent interpreter", async () => {
-    const kit = kelpwayKit(),
-      random = dice(4711);
+    const kit = kelpwayKit();
+    const random = dice(4711);
     let steps = 0;
     for (const piece of inOrder(kit.pieces)) {
       if (rulesOf(kit, piece).length === 0 || Object.keys(piece.traits).length === 0) continue;
@@ -124,10 +124,10 @@ describe("behaviour as SCXML", () => {
         async (rules, seed) => {
           const b = new Builder();
           b.new("component", "Buoy");
-          const body = b.layer("box"),
-            lamp = b.layer("ellipse", {}, body),
-            flag = b.layer("box"),
-            layers = [body, lamp, flag, null];
+          const body = b.layer("box");
+          const lamp = b.layer("ellipse", {}, body);
+          const flag = b.layer("box");
+          const layers = [body, lamp, flag, null];
           const traits = [
             b.trait("Step", "one", "two", "three"),
             b.trait("Lit", "no", "yes"),
@@ -167,8 +167,8 @@ describe("behaviour as SCXML", () => {
 
   it("is one region for each trait, with conditions as In(), delays that can be cancelled, and signals as events", () => {
     const kit = kelpwayKit();
-    const chooser = writeScxml(kit, kit.pieces["seat-side-chooser"] as Piece),
-      bell = writeScxml(kit, bellOfVariants("a0"));
+    const chooser = writeScxml(kit, kit.pieces["seat-side-chooser"] as Piece);
+    const bell = writeScxml(kit, bellOfVariants("a0"));
     expect(chooser).toContain('<send event="signal.middle" target="#_parent"/>');
     expect(bell.match(/<state id="T_/g)).toHaveLength(4);
     expect(bell).toContain("In('V_rings.rings-no')");

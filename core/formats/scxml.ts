@@ -158,8 +158,8 @@ class Chart {
 
   /** When each rule answers an event: no layer further in takes it, and no better rule wants the same. */
   private taken(event: string, takers: readonly { layer: Id; rules: readonly Rule[] }[]): Answer[] {
-    const out: Answer[] = [],
-      inner: string[] = [];
+    const out: Answer[] = [];
+    const inner: string[] = [];
     for (const { layer, rules } of takers) {
       for (const rule of rules) {
         const own = all([
@@ -248,8 +248,8 @@ class Chart {
 
   /** A wait: it begins when its condition becomes true, is dropped when it stops being true, and ends once each time. */
   private wait(rule: Rule): string {
-    const when = escape(this.condition(rule.when)),
-      id = `W_${rule.id}`;
+    const when = escape(this.condition(rule.when));
+    const id = `W_${rule.id}`;
     return `  <state id="${id}" initial="${id}.idle"><!-- ${escape(ruleText(this.project, this.piece, rule)).replaceAll("--", "- -")} -->
     <state id="${id}.idle"><transition cond="${when}" target="${id}.waiting"/></state>
     <state id="${id}.waiting">
@@ -266,15 +266,16 @@ class Chart {
   private doing(): string {
     const out: string[] = [];
     for (const { rule, event, when } of this.answers) {
-      const does = rule.effects.flatMap((e) =>
-        e.type === "set" || e.type === "stir"
-          ? []
-          : e.type === "raise"
-            ? [`<send event="signal.${e.signal}" target="#_parent"/>`]
-            : [
-                `<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`,
-              ],
-      );
+      const does = rule.effects.flatMap((e) => {
+        if (e.type === "set" || e.type === "stir") {
+          return [];
+        }
+        return e.type === "raise"
+          ? [`<send event="signal.${e.signal}" target="#_parent"/>`]
+          : [
+              `<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`,
+            ];
+      });
       if (rule.trigger.type === "hold") does.unshift("<script>held = true</script>");
       if (does.length)
         out.push(
@@ -308,12 +309,12 @@ export const sourcesOf = (rules: readonly Rule[]): Id[] => [
 ];
 
 /** Rules of one kind answer the same events. */
-const kindOf = ({ trigger }: Rule): string =>
-  trigger.type === "key"
-    ? `key ${trigger.key}`
-    : trigger.type === "signal"
-      ? `signal ${trigger.signal}`
-      : trigger.type;
+const kindOf = ({ trigger }: Rule): string => {
+  if (trigger.type === "key") {
+    return `key ${trigger.key}`;
+  }
+  return trigger.type === "signal" ? `signal ${trigger.signal}` : trigger.type;
+};
 
 const eventOf = ({ trigger }: Rule, layer: Id): string => {
   switch (trigger.type) {

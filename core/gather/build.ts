@@ -94,14 +94,14 @@ export const buildGathered = (
     );
   };
 
-  const looks = new Sayings(),
-    layers: Layer[] = [];
+  const looks = new Sayings();
+  const layers: Layer[] = [];
   const names = new Map<Id, string>();
   tracks.forEach((track, index) => {
     const at = lead(track);
     if (!at) return;
-    const layerId = layerOf.get(track.id) as Id,
-      parent = index === 0 ? null : parentOf(track);
+    const layerId = layerOf.get(track.id) as Id;
+    const parent = index === 0 ? null : parentOf(track);
     names.set(layerId, track.name);
     layers.push({
       id: layerId,
@@ -119,11 +119,12 @@ export const buildGathered = (
     ) => {
       const samples = there.flatMap((p, d) => {
         const value = p && valueAt(p, d);
-        return p && value !== undefined
-          ? [{ variant: variants[d] as Variant, value: value as Said }]
-          : p && fallback !== undefined
-            ? [{ variant: variants[d] as Variant, value: fallback }]
-            : [];
+        if (p && value !== undefined) {
+          return [{ variant: variants[d] as Variant, value: value as Said }];
+        }
+        return p && fallback !== undefined
+          ? [{ variant: variants[d] as Variant, value: fallback }]
+          : [];
       });
       for (const s of fewestSayings(trackIds, samples))
         looks.say(s.when, layerId, { [key]: s.value });

@@ -19,8 +19,8 @@ type Same<T> = (a: T, b: T) => boolean;
  * of them won would hang on the order of looks, and these sayings may be written into looks that have an order already.
  */
 const told = <T>(sayings: readonly Saying<T>[], variant: Variant, same: Same<T>): T | undefined => {
-  let best: Saying<T> | undefined,
-    agreed = true;
+  let best: Saying<T> | undefined;
+  let agreed = true;
   for (const s of sayings) {
     if (!meets(s.when, variant)) continue;
     const more = best ? specificity(s.when) - specificity(best.when) : 1;
@@ -97,8 +97,8 @@ export const fewestSayings = <T>(
         if (!whole && (size === traits.length ? false : !differs || agreeing * 2 <= held.length))
           continue;
         const next = [...sayings, { when, value: sample.value }];
-        const before = samples.filter((s) => right(sayings, s)).length,
-          after = samples.filter((s) => right(next, s)).length;
+        const before = samples.filter((s) => right(sayings, s)).length;
+        const after = samples.filter((s) => right(next, s)).length;
         if (after > before) {
           sayings = next;
           break;

@@ -95,13 +95,13 @@ const byColumns = (
   columns: readonly (readonly string[])[],
   heads: readonly (string | null)[],
 ): NamePlan => {
-  const traits: NamedTrait[] = [],
-    rows: string[][] = Array.from({ length: columns[0]?.length ?? 0 }, () => []);
+  const traits: NamedTrait[] = [];
+  const rows: string[][] = Array.from({ length: columns[0]?.length ?? 0 }, () => []);
   columns.forEach((column, c) => {
     const values = distinct(column);
     if (values.length < 2) return;
-    const taken = traits.map((t) => t.name),
-      head = heads[c];
+    const taken = traits.map((t) => t.name);
+    const head = heads[c];
     traits.push({
       name: head && !taken.includes(head) ? head : traitNameFor(values, taken),
       values,
@@ -133,8 +133,8 @@ const byPairs = (names: readonly string[]): NamePlan | null => {
 
 /** Words that come and go: those that never stand together are values of one trait, others a yes or no each. */
 const byWords = (component: string, lists: readonly (readonly string[])[]): NamePlan => {
-  const words = distinct(lists.flat()),
-    has = (l: readonly string[], w: string) => l.some((x) => fold(x) === fold(w));
+  const words = distinct(lists.flat());
+  const has = (l: readonly string[], w: string) => l.some((x) => fold(x) === fold(w));
   const groups: string[][] = [];
   for (const word of words) {
     const fits = groups.find((g) =>
@@ -143,11 +143,11 @@ const byWords = (component: string, lists: readonly (readonly string[])[]): Name
     if (fits) fits.push(word);
     else groups.push([word]);
   }
-  const traits: NamedTrait[] = [],
-    rows: string[][] = lists.map(() => []);
+  const traits: NamedTrait[] = [];
+  const rows: string[][] = lists.map(() => []);
   for (const group of groups) {
-    const taken = traits.map((t) => t.name),
-      [only] = group;
+    const taken = traits.map((t) => t.name);
+    const [only] = group;
     if (group.length === 1 && only !== undefined) {
       traits.push({ name: sentence([only]), values: ["no", "yes"] });
       lists.forEach((l, i) => rows[i]?.push(has(l, only) ? "yes" : "no"));
@@ -215,8 +215,8 @@ export const planProblems = (plan: NamePlan): { row: number; text: string }[] =>
     out.push({ row: -1, text: "Every trait needs a name." });
   const seen = new Map<string, number>();
   plan.rows.forEach((row, i) => {
-    const key = row.map(fold).join("\n"),
-      before = seen.get(key);
+    const key = row.map(fold).join("\n");
+    const before = seen.get(key);
     if (row.some((v) => v.trim() === "")) out.push({ row: i, text: "A value is missing." });
     else if (before !== undefined)
       out.push({ row: i, text: `Drawing ${i + 1} has the same values as drawing ${before + 1}.` });

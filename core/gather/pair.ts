@@ -20,8 +20,12 @@ const plain = (name: string): string =>
 const shapes = new Set(["box", "ellipse", "path", "polygon", "compound", "picture", "line"]);
 const colourGap = differenceEuclidean("oklab");
 
-const sameText = (a: Said | undefined, b: Said | undefined): number =>
-  a === undefined && b === undefined ? 1 : JSON.stringify(a) === JSON.stringify(b) ? 1 : 0;
+const sameText = (a: Said | undefined, b: Said | undefined): number => {
+  if (a === undefined && b === undefined) {
+    return 1;
+  }
+  return JSON.stringify(a) === JSON.stringify(b) ? 1 : 0;
+};
 
 const inkAlike = (a: Said | undefined, b: Said | undefined): number => {
   if (
@@ -44,8 +48,8 @@ const namesAlike = (a: string, b: string): number => {
   if (a === b) return 1;
   const pairs = (s: string) =>
     Array.from({ length: Math.max(0, s.length - 1) }, (_, i) => s.slice(i, i + 2));
-  const p = pairs(a),
-    q = pairs(b);
+  const p = pairs(a);
+  const q = pairs(b);
   if (p.length === 0 || q.length === 0) return 0;
   const left = [...q];
   let both = 0;
@@ -67,8 +71,8 @@ interface Placed {
 
 /** How alike two layers are, 0–1: by identity, name, kind, place, size, look and order. */
 export const likeness = (a: Placed, b: Placed): number => {
-  const x = a.layer,
-    y = b.layer;
+  const x = a.layer;
+  const y = b.layer;
   if (x.id === y.id) return 1;
   const name = namesAlike(plain(x.name), plain(y.name));
   if (x.kind !== y.kind && !(shapes.has(x.kind) && shapes.has(y.kind))) return 0;
@@ -80,8 +84,8 @@ export const likeness = (a: Placed, b: Placed): number => {
       (p.layer.x + p.layer.width / 2 - p.frame.x) / (p.frame.width || 1),
       (p.layer.y + p.layer.height / 2 - p.frame.y) / (p.frame.height || 1),
     ] as const;
-  const [ax, ay] = centre(a),
-    [bx, by] = centre(b);
+  const [ax, ay] = centre(a);
+  const [bx, by] = centre(b);
   const place = Math.max(0, 1 - Math.hypot(ax - bx, ay - by) * 1.6);
   const size = (ratio(x.width, y.width) + ratio(x.height, y.height)) / 2;
   const look =
@@ -171,8 +175,8 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
     return track;
   };
   drawings.forEach((drawing, d) => {
-    const children = childTable(drawing),
-      root = drawing.layers[0];
+    const children = childTable(drawing);
+    const root = drawing.layers[0];
     if (!root) return;
     const placed = (layer: DrawnLayer): Placed => {
       const all = children.get(layer.parent) ?? [layer];
@@ -186,8 +190,8 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
     };
     if (d === 0) {
       const visit = (layer: DrawnLayer, parent: Id | null) => {
-        const p = placed(layer),
-          track = start(layer, 0, p.rank, root, parent, null);
+        const p = placed(layer);
+        const track = start(layer, 0, p.rank, root, parent, null);
         trackOf.set(layer.id, track);
         for (const c of children.get(layer.id) ?? []) visit(c, track.id);
       };
@@ -195,8 +199,8 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
       return;
     }
     for (const layer of drawing.layers) {
-      const wanted = fixed[layer.id],
-        track = typeof wanted === "string" ? tracks.find((t) => t.id === wanted) : undefined;
+      const wanted = fixed[layer.id];
+      const track = typeof wanted === "string" ? tracks.find((t) => t.id === wanted) : undefined;
       if (track && track.parts[d] === null) put(layer, track, 1);
     }
     const free = (layer: DrawnLayer) => !trackOf.has(layer.id) && fixed[layer.id] === undefined;
@@ -208,16 +212,16 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
     const asPlaced = (t: Growing): Placed => ({ layer: t.sample, rank: t.rank, frame: t.frame });
     const match = (layer: DrawnLayer) => {
       const track = trackOf.get(layer.id);
-      const list = (children.get(layer.id) ?? []).filter(free),
-        known = track ? tracks.filter((t) => t.parent === track.id && open(t)) : [];
+      const list = (children.get(layer.id) ?? []).filter(free);
+      const known = track ? tracks.filter((t) => t.parent === track.id && open(t)) : [];
       for (const p of assign(known.map(asPlaced), list.map(placed), ALIKE))
         put(list[p.right] as DrawnLayer, known[p.left] as Growing, p.sure);
       for (const c of children.get(layer.id) ?? []) if (trackOf.has(c.id)) match(c);
     };
     put(root, tracks[0] as Growing, 1);
     match(root);
-    const left = drawing.layers.filter(free),
-      known = tracks.filter(open);
+    const left = drawing.layers.filter(free);
+    const known = tracks.filter(open);
     for (const p of assign(known.map(asPlaced), left.map(placed), ALIKE_ELSEWHERE))
       put(left[p.right] as DrawnLayer, known[p.left] as Growing, p.sure);
     // what is like nothing before is a layer of its own, in front of the sibling it stands on
@@ -228,11 +232,9 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
         before = own.id;
         continue;
       }
-      const p = placed(layer),
-        parent =
-          layer.parent === null
-            ? null
-            : (trackOf.get(layer.parent)?.id ?? (tracks[0] as Growing).id);
+      const p = placed(layer);
+      const parent =
+        layer.parent === null ? null : (trackOf.get(layer.parent)?.id ?? (tracks[0] as Growing).id);
       const track = start(layer, d, p.rank, root, parent, before);
       trackOf.set(layer.id, track);
       before = track.id;

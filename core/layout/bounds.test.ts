@@ -66,8 +66,8 @@ describe("where layers are shown", () => {
           const spot = spotsIn(sceneOf(b)).get(id);
           if (!spot) throw new Error("no spot");
           const [lx, ly] = wayInto(spot.map, dx, dy);
-          const [ax, ay] = mapPoint(spot.map, 0, 0),
-            [bx, by] = mapPoint(spot.map, lx, ly);
+          const [ax, ay] = mapPoint(spot.map, 0, 0);
+          const [bx, by] = mapPoint(spot.map, lx, ly);
           expect(bx - ax).toBeCloseTo(dx, 6);
           expect(by - ay).toBeCloseTo(dy, 6);
         },
@@ -119,16 +119,16 @@ describe("resizing by an edge", () => {
         fc.integer({ min: -20, max: 60 }),
         fc.integer({ min: -10, max: 60 }),
         (rotation, gx, gy) => {
-          const p = made({ rotation }),
-            next = resized(p, [1, 1], [gx, gy], { ratio: false, centred: false });
+          const p = made({ rotation });
+          const next = resized(p, [1, 1], [gx, gy], { ratio: false, centred: false });
           const root = (q: Placed) =>
             mapPoint(
               spotsIn({ ...q, layer: { ...q.layer, id: "x" } }).get("x")?.map ?? [1, 0, 0, 1, 0, 0],
               0,
               0,
             );
-          const before = root(p),
-            after = root({ ...p, ...next });
+          const before = root(p);
+          const after = root({ ...p, ...next });
           expect(Math.hypot(before[0] - after[0], before[1] - after[1])).toBeLessThan(0.01);
         },
       ),

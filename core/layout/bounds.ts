@@ -15,8 +15,8 @@ export interface Rect {
 /** The smallest upright box around some; null around none. */
 export const unite = (rects: readonly Rect[]): Rect | null => {
   if (rects.length === 0) return null;
-  const x = Math.min(...rects.map((r) => r.x)),
-    y = Math.min(...rects.map((r) => r.y));
+  const x = Math.min(...rects.map((r) => r.x));
+  const y = Math.min(...rects.map((r) => r.y));
   return {
     x,
     y,
@@ -51,9 +51,9 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
 export const mapOf = (p: Placed, parent: Affine = upright): Affine => {
   const place = toParent(p);
   const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
-  const [ox, oy] = at(0, 0),
-    [ax, ay] = at(1, 0),
-    [bx, by] = at(0, 1);
+  const [ox, oy] = at(0, 0);
+  const [ax, ay] = at(1, 0);
+  const [bx, by] = at(0, 1);
   return [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
 };
 
@@ -82,8 +82,8 @@ export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | u
     }
     return null;
   };
-  let parent = around,
-    spot: Spot | undefined;
+  let parent = around;
+  let spot: Spot | undefined;
   for (const p of (way(root) ?? []).reverse()) {
     spot = { width: p.width, height: p.height, map: mapOf(p, parent), parent };
     parent = spot.map;
@@ -93,8 +93,8 @@ export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | u
 
 /** Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer, joined by "/". */
 export const spotAt = (root: Placed, path: string): Spot | undefined => {
-  let scene: Placed | null = root,
-    spot: Spot | undefined;
+  let scene: Placed | null = root;
+  let spot: Spot | undefined;
   for (const id of path.split("/")) {
     if (!scene) return undefined;
     spot = spotOf(scene, id, spot?.map ?? upright);
@@ -111,10 +111,10 @@ export const spotBounds = ({ width, height, map }: Omit<Spot, "parent">): Rect =
     mapPoint(map, width, height),
     mapPoint(map, 0, height),
   ];
-  const xs = corners.map((c) => c[0]),
-    ys = corners.map((c) => c[1]);
-  const x = Math.min(...xs),
-    y = Math.min(...ys);
+  const xs = corners.map((c) => c[0]);
+  const ys = corners.map((c) => c[1]);
+  const x = Math.min(...xs);
+  const y = Math.min(...ys);
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };
 
@@ -151,8 +151,8 @@ export const resized = (
   how: { readonly ratio: boolean; readonly centred: boolean },
 ): Resize => {
   const times = how.centred ? 2 : 1;
-  let width = Math.max(0, Math.round(p.width + growth[0] * times)),
-    height = Math.max(0, Math.round(p.height + growth[1] * times));
+  let width = Math.max(0, Math.round(p.width + growth[0] * times));
+  let height = Math.max(0, Math.round(p.height + growth[1] * times));
   if (direction[0] === 0) width = p.width;
   if (direction[1] === 0) height = p.height;
   if (how.ratio && p.width > 0 && p.height > 0) {
@@ -165,11 +165,16 @@ export const resized = (
     width = Math.round(p.width * by);
     height = Math.round(p.height * by);
   }
-  const anchor = (side: number) => (how.centred || side === 0 ? 0.5 : side > 0 ? 0 : 1);
-  const ax = anchor(direction[0]),
-    ay = anchor(direction[1]);
-  const before = toParent(p)(p.width * ax, p.height * ay),
-    after = toParent({ ...p, width, height })(width * ax, height * ay);
+  const anchor = (side: number) => {
+    if (how.centred || side === 0) {
+      return 0.5;
+    }
+    return side > 0 ? 0 : 1;
+  };
+  const ax = anchor(direction[0]);
+  const ay = anchor(direction[1]);
+  const before = toParent(p)(p.width * ax, p.height * ay);
+  const after = toParent({ ...p, width, height })(width * ax, height * ay);
   return {
     width,
     height,

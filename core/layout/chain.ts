@@ -4,8 +4,8 @@ import type { Placed } from "./types";
 /** The layers from a scene's root to the one at a path (copies, then the layer, joined by "/"), outermost first; empty when it is not there. */
 export const chainTo = (root: Placed, path: string): Hit[] => {
   const visit = (p: Placed, prefix: string): Hit[] | null => {
-    const here = prefix + p.layer.id,
-      stop = { path: here, placed: p };
+    const here = prefix + p.layer.id;
+    const stop = { path: here, placed: p };
     if (here === path) return [stop];
     for (const c of p.children) {
       const found = visit(c, prefix);

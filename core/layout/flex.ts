@@ -80,8 +80,8 @@ interface Frame {
 }
 
 const frameOf = (v: Values): Frame => {
-  const row = v.arrange === "row",
-    [top, right, bottom, left] = v.padding as Four;
+  const row = v.arrange === "row";
+  const [top, right, bottom, left] = v.padding as Four;
   return {
     row,
     mainAxis: row ? "Width" : "Height",
@@ -139,9 +139,12 @@ const grow = (line: readonly Item[], f: Frame, room: number): void => {
     });
     for (const t of tries) t.item.main = t.fits;
     const total = sum(tries.map((t) => t.fits - t.size));
-    const met = tries.filter((t) =>
-      Math.abs(total) < 1e-9 ? true : total > 0 ? t.fits > t.size : t.fits < t.size,
-    );
+    const met = tries.filter((t) => {
+      if (Math.abs(total) < 1e-9) {
+        return true;
+      }
+      return total > 0 ? t.fits > t.size : t.fits < t.size;
+    });
     open = open.filter((i) => !met.some((t) => t.item === i));
     if (Math.abs(total) < 1e-9) return;
   }
@@ -179,27 +182,27 @@ export const arrange = (
   height: number | undefined,
   measure: Measure,
 ): FlexResult => {
-  const v = node.values,
-    f = frameOf(v);
-  const outerMain = f.row ? width : height,
-    outerCross = f.row ? height : width;
+  const v = node.values;
+  const f = frameOf(v);
+  const outerMain = f.row ? width : height;
+  const outerCross = f.row ? height : width;
   const room = outerMain === undefined ? undefined : Math.max(0, outerMain - f.before - f.after);
   const roomAcross =
     outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
   const wraps = v.wrap as boolean;
   const shown = node.children.filter((c) => c.values.visible);
   const size = (child: Resolved, main: number | undefined, cross: number | undefined) => {
-    const raw = main === undefined && limits(child, f.mainAxis),
-      s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
+    const raw = main === undefined && limits(child, f.mainAxis);
+    const s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
     return f.row ? { main: s.width, cross: s.height } : { main: s.height, cross: s.width };
   };
 
   const items = shown
     .filter((c) => !c.values.floats)
     .map((child): Item => {
-      const c = child.values,
-        along = modeOf(c, f.mainAxis),
-        across = modeOf(c, f.crossAxis);
+      const c = child.values;
+      const along = modeOf(c, f.mainAxis);
+      const across = modeOf(c, f.crossAxis);
       const fills = across === "stretch" || (v.align === "stretch" && across === "fit");
       const cross =
         across === "fixed"
@@ -252,8 +255,8 @@ export const arrange = (
     );
     let at = f.before + start;
     for (const item of line) {
-      const slack = tall - item.cross,
-        off = item.fills ? 0 : v.align === "centre" ? slack / 2 : v.align === "end" ? slack : 0;
+      const slack = tall - item.cross;
+      const off = item.fills ? 0 : v.align === "centre" ? slack / 2 : v.align === "end" ? slack : 0;
       const cross = down + off;
       places.set(
         item.node,
@@ -265,22 +268,22 @@ export const arrange = (
     }
     down += tall + (l < lines.length - 1 ? f.gap : 0);
   }
-  const fullMain = outerMain ?? main + f.before + f.after,
-    fullCross = outerCross ?? down + f.crossAfter;
+  const fullMain = outerMain ?? main + f.before + f.after;
+  const fullCross = outerCross ?? down + f.crossAfter;
   const full = { width: f.row ? fullMain : fullCross, height: f.row ? fullCross : fullMain };
   for (const child of shown)
     if (child.values.floats) {
-      const c = child.values,
-        own = (axis: Axis): number | undefined => {
-          const mode = modeOf(c, axis);
-          return mode === "fixed"
-            ? limited(child, axis, sizeOf(c, axis))
-            : mode === "stretch"
-              ? axis === "Width"
-                ? full.width
-                : full.height
-              : undefined;
-        };
+      const c = child.values;
+      const own = (axis: Axis): number | undefined => {
+        const mode = modeOf(c, axis);
+        if (mode === "fixed") {
+          return limited(child, axis, sizeOf(c, axis));
+        }
+        if (mode === "stretch") {
+          return axis === "Width" ? full.width : full.height;
+        }
+        return undefined;
+      };
       const s = measure(child, own("Width"), own("Height"));
       places.set(child, {
         node: child,

@@ -57,10 +57,10 @@ export const widthOf = (
   size: number,
   spacing: number,
 ): number => {
-  let width = 0,
-    count = 0;
-  let lastFace: Face | undefined,
-    last = "";
+  let width = 0;
+  let count = 0;
+  let lastFace: Face | undefined;
+  let last = "";
   for (const char of text) {
     const code = char.codePointAt(0) ?? 0;
     const face = faces.find((f) => serves(f, code) && f.advances[char] !== undefined);
@@ -69,8 +69,8 @@ export const widthOf = (
       const scale = size / face.upm;
       width += (face.advances[char] ?? 0) * scale;
       if (face === lastFace) {
-        const l = face.left[last],
-          r = face.right[char];
+        const l = face.left[last];
+        const r = face.right[char];
         if (l !== undefined && r !== undefined) width += (face.kern[l]?.[r] ?? 0) * scale;
       }
     }

@@ -15,29 +15,29 @@ const pivotOf = (p: Placed): Pair => {
 
 /** A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its place. */
 export const toParent = (p: Placed): ((x: number, y: number) => [number, number]) => {
-  const [sx, sy] = p.values.scale as Pair,
-    [cx, cy] = pivotOf(p);
+  const [sx, sy] = p.values.scale as Pair;
+  const [cx, cy] = pivotOf(p);
   const angle = ((p.values.rotation as number) * Math.PI) / 180;
-  const cos = Math.cos(angle),
-    sin = Math.sin(angle);
+  const cos = Math.cos(angle);
+  const sin = Math.sin(angle);
   return (x, y) => {
-    const dx = (x - cx) * sx,
-      dy = (y - cy) * sy;
+    const dx = (x - cx) * sx;
+    const dy = (y - cy) * sy;
     return [p.x + cx + dx * cos - dy * sin, p.y + cy + dx * sin + dy * cos];
   };
 };
 
 /** A point seen from inside a layer: relative to its top left, with its rotation and scale about its pivot undone. */
 export const toLocal = (p: Placed, x: number, y: number): { x: number; y: number } => {
-  const lx = x - p.x,
-    ly = y - p.y;
-  const angle = p.values.rotation as number,
-    [sx, sy] = p.values.scale as Pair;
+  const lx = x - p.x;
+  const ly = y - p.y;
+  const angle = p.values.rotation as number;
+  const [sx, sy] = p.values.scale as Pair;
   if (!angle && sx === 1 && sy === 1) return { x: lx, y: ly };
-  const r = (-angle * Math.PI) / 180,
-    [cx, cy] = pivotOf(p);
-  const dx = lx - cx,
-    dy = ly - cy;
+  const r = (-angle * Math.PI) / 180;
+  const [cx, cy] = pivotOf(p);
+  const dx = lx - cx;
+  const dy = ly - cy;
   return {
     x: cx + (dx * Math.cos(r) - dy * Math.sin(r)) / (sx || 1e-9),
     y: cy + (dx * Math.sin(r) + dy * Math.cos(r)) / (sy || 1e-9),

@@ -72,8 +72,8 @@ describe("free arrangement", () => {
 
   it("raised layers are painted later, whatever their place in the tree", () => {
     const b = piece({});
-    const one = b.layer("box", { stack: 1 }),
-      two = b.layer("box");
+    const one = b.layer("box", { stack: 1 });
+    const two = b.layer("box");
     expect(placed(b).children.map((c) => c.layer.id)).toEqual([two, one]);
   });
 });

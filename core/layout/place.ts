@@ -81,14 +81,14 @@ const fixedOr = (
 /** Children of a layer that arranges freely: at their own x and y, following the edges they are tied to. */
 const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number): Placed[] => {
   const v = node.values;
-  const drawnW = v.widthMode === "fit" ? width : (v.width as number),
-    drawnH = v.heightMode === "fit" ? height : (v.height as number);
+  const drawnW = v.widthMode === "fit" ? width : (v.width as number);
+  const drawnH = v.heightMode === "fit" ? height : (v.height as number);
   const out: Placed[] = [];
   for (const child of node.children) {
     const c = child.values;
     if (!c.visible) continue;
-    const w0 = fixedOr(c, "widthMode", "width"),
-      h0 = fixedOr(c, "heightMode", "height");
+    const w0 = fixedOr(c, "widthMode", "width");
+    const h0 = fixedOr(c, "heightMode", "height");
     const natural = w0 === undefined || h0 === undefined ? boxOf(env, child, w0, h0) : null;
     const scales = v.resizing === "scale";
     const w =
@@ -141,8 +141,8 @@ export const scrollRoom = (
   width: number,
   height: number,
 ): number => {
-  const [, right, bottom] = (v.padding as Four | undefined) ?? [0, 0, 0, 0],
-    across = v.scrolls === "across";
+  const [, right, bottom] = (v.padding as Four | undefined) ?? [0, 0, 0, 0];
+  const across = v.scrolls === "across";
   if (v.scrolls === undefined || v.scrolls === "no") return 0;
   return Math.max(
     0,
@@ -210,20 +210,21 @@ const compute = (
       w: number | undefined,
       h: number | undefined,
       raw?: boolean,
-    ): { width: number; height: number } =>
-      !raw
-        ? boxOf(env, child, w, h)
-        : child.layer.kind === "text"
-          ? setText(env.fonts, child.values, w, h)
-          : isArranged(child)
-            ? arrange(child, w, h, measure)
-            : boxOf(env, child, w, h);
+    ): { width: number; height: number } => {
+      if (!raw) {
+        return boxOf(env, child, w, h);
+      }
+      if (child.layer.kind === "text") {
+        return setText(env.fonts, child.values, w, h);
+      }
+      return isArranged(child) ? arrange(child, w, h, measure) : boxOf(env, child, w, h);
+    };
     if (width !== undefined) width = Math.max(width, padded(node, "Width"));
     if (height !== undefined) height = Math.max(height, padded(node, "Height"));
     const natural = arrange(node, width, height, measure);
     // limits of its own may leave a layer more or less room than its contents want
-    const w = width ?? limited(node, "Width", natural.width),
-      h = height ?? limited(node, "Height", natural.height);
+    const w = width ?? limited(node, "Width", natural.width);
+    const h = height ?? limited(node, "Height", natural.height);
     const { children } =
       w === natural.width && h === natural.height ? natural : arrange(node, w, h, measure);
     return {

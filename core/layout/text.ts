@@ -74,8 +74,8 @@ export const setText = (
   width: number | undefined,
   height?: number,
 ): SetText => {
-  const size = values.size as number,
-    spacing = values.spacing as number;
+  const size = values.size as number;
+  const spacing = values.spacing as number;
   const faces = facesFor(book, values.font as string, values.weight as string);
   const measure = (t: string) => widthOf(faces, t, size, spacing);
   const text = values.text as string;

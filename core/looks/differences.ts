@@ -31,8 +31,8 @@ export const differencesBetween = (
       Object.values(piece.looks).flatMap((l) => Object.keys(l.changes[id] ?? {})),
     );
     for (const key of keys) {
-      const from = originOf(named, piece, a, layer, key).value,
-        to = originOf(named, piece, b, layer, key).value;
+      const from = originOf(named, piece, a, layer, key).value;
+      const to = originOf(named, piece, b, layer, key).value;
       if (JSON.stringify(from) !== JSON.stringify(to)) out.push({ layer, key, from, to });
     }
     for (const child of [...(childrenOf(piece).get(id) ?? [])].reverse()) visit(child.id);

@@ -24,8 +24,8 @@ const switchPiece = () => {
   const b = new Builder();
   b.new("component", "Switch");
   const knob = b.layer("box", { x: 4, width: 28 });
-  const alerts = b.trait("Alerts", "off", "on"),
-    pressed = b.trait("Pressed", "no", "yes");
+  const alerts = b.trait("Alerts", "off", "on");
+  const pressed = b.trait("Pressed", "no", "yes");
   const v = (a: "off" | "on", p: "no" | "yes"): Variant => ({
     [alerts.id]: alerts.v[a] as string,
     [pressed.id]: pressed.v[p] as string,
@@ -156,8 +156,8 @@ describe("the resolved tree", () => {
     const project = kelpwayKit();
     const piece = project.pieces["trip-settings"];
     if (!piece) throw new Error("no demo");
-    const one = new Resolver(),
-      two = new Resolver();
+    const one = new Resolver();
+    const two = new Resolver();
     const first = one.tree(project, piece.id, {});
     expect(two.tree(project, piece.id, {})).toEqual(first);
     expect(one.tree(project, piece.id, {})).toBe(first);

@@ -34,8 +34,8 @@ export class Sayings {
   ops(piece: Piece): Op[] {
     const looks: { order: string; id: string }[] = Object.values(piece.looks);
     return this.list.flatMap(({ when, changes }): Op[] => {
-      const known = lookFor(piece, when),
-        at = ["pieces", piece.id, "looks"];
+      const known = lookFor(piece, when);
+      const at = ["pieces", piece.id, "looks"];
       if (known)
         return Object.entries(changes).map(([layer, values]) =>
           set([...at, known.id, "changes", layer], { ...known.changes[layer], ...values }),
@@ -48,8 +48,8 @@ export class Sayings {
 
   /** The looks of a new piece; the one that holds always is the base look, which is there even when it says nothing. */
   table(name: (i: number) => Id = newId): Record<Id, Look> {
-    const out: Look[] = [],
-      all = this.at({}) ? this.list : [{ when: {}, changes: {} }, ...this.list];
+    const out: Look[] = [];
+    const all = this.at({}) ? this.list : [{ when: {}, changes: {} }, ...this.list];
     for (const [i, { when, changes }] of all.entries())
       out.push({
         id: Object.keys(when).length ? name(i) : BASE,

@@ -89,8 +89,8 @@ export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] 
       reach: s.reach,
       suggested: s.suggested,
     }));
-  const box = around(piece, variants),
-    exact = reachOf(piece, box).length === variants.length;
+  const box = around(piece, variants);
+  const exact = reachOf(piece, box).length === variants.length;
   const sets: Condition[][] = [[{}], [box]];
   if (!exact) sets.push(variants.map((v) => onlyScope(piece, v)));
   const fresh = sets.filter(

@@ -64,8 +64,8 @@ export const boundValue = (
   said: Said,
 ): Value | undefined => {
   if (!isBound(said)) return said;
-  const token = tokens[said.token],
-    value = tokenValue(tokens, said.token);
+  const token = tokens[said.token];
+  const value = tokenValue(tokens, said.token);
   return token && value !== undefined ? fitting(type, token, value) : undefined;
 };
 

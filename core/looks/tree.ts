@@ -86,14 +86,17 @@ export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): 
 };
 
 /** Whether a copy's value is of the kind its option sets: the option may have changed since. */
-const suits = (key: OptionKey, value: Said): boolean =>
-  key.startsWith(OPTION)
-    ? true
-    : key === "visible"
-      ? typeof value === "boolean"
-      : key === "fill"
-        ? typeof value === "string" || typeof value === "object"
-        : typeof value === "string";
+const suits = (key: OptionKey, value: Said): boolean => {
+  if (key.startsWith(OPTION)) {
+    return true;
+  }
+  if (key === "visible") {
+    return typeof value === "boolean";
+  }
+  return key === "fill"
+    ? typeof value === "string" || typeof value === "object"
+    : typeof value === "string";
+};
 
 const findOverrides = (component: Piece, values: Values): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;
@@ -141,8 +144,8 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
   if (before.length !== after.length) return null;
   const out: Id[] = [];
   for (let i = 0; i < after.length; i++) {
-    const a = before[i] as Look,
-      b = after[i] as Look;
+    const a = before[i] as Look;
+    const b = after[i] as Look;
     if (a === b) continue;
     if (a.id !== b.id) return null;
     for (const id in b.changes) if (a.changes[id] !== b.changes[id]) out.push(id);
@@ -319,8 +322,8 @@ export class Resolver {
     if (layer.kind === "instance") {
       const component = c.project.pieces[values.component as string];
       if (component) {
-        const wanted = c.at.variant(key),
-          given = c.at.options?.(key);
+        const wanted = c.at.variant(key);
+        const given = c.at.options?.(key);
         const variant = wanted ? variantFrom(component, wanted) : startOf(component, values);
         nested = this.piece(
           c.project,

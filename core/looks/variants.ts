@@ -135,8 +135,8 @@ export const sameCondition = (a: Condition, b: Condition): boolean => {
   return (
     keys.length === Object.keys(b).length &&
     keys.every((k) => {
-      const x = a[k] ?? [],
-        y = b[k];
+      const x = a[k] ?? [];
+      const y = b[k];
       return y !== undefined && x.length === y.length && x.every((v) => y.includes(v));
     })
   );
@@ -162,11 +162,10 @@ export const conditionShort = (piece: Piece, condition: Condition): string =>
         .map((id) => {
           const name = trait.values[id]?.name ?? "?";
           const low = name.toLowerCase();
-          return low === "yes" || low === "true"
-            ? trait.name.toLowerCase()
-            : low === "no" || low === "false"
-              ? `not ${trait.name.toLowerCase()}`
-              : name;
+          if (low === "yes" || low === "true") {
+            return trait.name.toLowerCase();
+          }
+          return low === "no" || low === "false" ? `not ${trait.name.toLowerCase()}` : name;
         })
         .join("/");
     })

@@ -40,15 +40,15 @@ const changedKeys = (a: Placed, b: Placed): string[] => [
 
 /** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */
 export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[] => {
-  const before = layersOf(from),
-    after = layersOf(to),
-    out: Moving[] = [];
+  const before = layersOf(from);
+  const after = layersOf(to);
+  const out: Moving[] = [];
   for (const [layer, p] of [...new Map([...before, ...after])].reverse()) {
-    const a = before.get(layer),
-      b = after.get(layer),
-      said = (motion.lanes ?? []).filter((l) => l.layer === layer);
-    const keys = a && b ? changedKeys(a, b) : ["presence"],
-      extra = said.flatMap((l) => (l.key !== null && !keys.includes(l.key) ? [l.key] : []));
+    const a = before.get(layer);
+    const b = after.get(layer);
+    const said = (motion.lanes ?? []).filter((l) => l.layer === layer);
+    const keys = a && b ? changedKeys(a, b) : ["presence"];
+    const extra = said.flatMap((l) => (l.key !== null && !keys.includes(l.key) ? [l.key] : []));
     if (keys.length + said.length > 0)
       out.push({ layer, name: p.layer.name, keys: [...keys, ...extra] });
   }
@@ -65,8 +65,8 @@ export interface ChangeStep {
 
 /** Whether layers change places in depth on the way. */
 export const restacks = (from: Placed, to: Placed): boolean => {
-  const before = new Map([...layersOf(from)].map(([id], i) => [id, i])),
-    order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
+  const before = new Map([...layersOf(from)].map(([id], i) => [id, i]));
+  const order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
   return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
 };
 
@@ -111,15 +111,19 @@ const middleOf = (root: Placed, layer: Id): readonly [number, number] | null => 
 /** The value a layer has for a lane's key in a scene; undefined where it is not there. */
 export const laneValue = (scene: Placed, layer: Id, key: string): Value | undefined => {
   const found = findPlaced(scene, layer)?.placed;
-  return !found
-    ? undefined
-    : (geometry as readonly string[]).includes(key)
-      ? found[key as "x"]
-      : key === "presence"
-        ? found.presence
-        : found.values[key];
+  if (!found) {
+    return undefined;
+  }
+  if ((geometry as readonly string[]).includes(key)) {
+    return found[key as "x"];
+  }
+  return key === "presence" ? found.presence : found.values[key];
 };
 
 /** What a lane's key is called. */
-export const laneLabel = (key: string): string =>
-  key === "presence" ? "appears" : key === "inside" ? "inside it" : (property(key)?.label ?? key);
+export const laneLabel = (key: string): string => {
+  if (key === "presence") {
+    return "appears";
+  }
+  return key === "inside" ? "inside it" : (property(key)?.label ?? key);
+};

@@ -21,13 +21,13 @@ const integrated = (
   x: number,
   v: number,
 ): number => {
-  const h = 5e-5,
-    a = (p: number, q: number) => -(stiffness * p + damping * q) / mass;
+  const h = 5e-5;
+  const a = (p: number, q: number) => -(stiffness * p + damping * q) / mass;
   for (let i = 0; i < Math.round(ms * 20); i++) {
-    const k1 = [v, a(x, v)] as const,
-      k2 = [v + (h / 2) * k1[1], a(x + (h / 2) * k1[0], v + (h / 2) * k1[1])] as const;
-    const k3 = [v + (h / 2) * k2[1], a(x + (h / 2) * k2[0], v + (h / 2) * k2[1])] as const,
-      k4 = [v + h * k3[1], a(x + h * k3[0], v + h * k3[1])] as const;
+    const k1 = [v, a(x, v)] as const;
+    const k2 = [v + (h / 2) * k1[1], a(x + (h / 2) * k1[0], v + (h / 2) * k1[1])] as const;
+    const k3 = [v + (h / 2) * k2[1], a(x + (h / 2) * k2[0], v + (h / 2) * k2[1])] as const;
+    const k4 = [v + h * k3[1], a(x + h * k3[0], v + h * k3[1])] as const;
     x += (h / 6) * (k1[0] + 2 * k2[0] + 2 * k3[0] + k4[0]);
     v += (h / 6) * (k1[1] + 2 * k2[1] + 2 * k3[1] + k4[1]);
   }
@@ -64,8 +64,8 @@ describe("springs", () => {
   it("know their velocity", () => {
     fc.assert(
       fc.property(spring, fc.integer({ min: 1, max: 900 }), (s, ms) => {
-        const h = 1e-3,
-          by = (springAt(s, ms + h).x - springAt(s, ms - h).x) / ((2 * h) / 1000);
+        const h = 1e-3;
+        const by = (springAt(s, ms + h).x - springAt(s, ms - h).x) / ((2 * h) / 1000);
         expect(springAt(s, ms).v).toBeCloseTo(by, 3);
       }),
     );
@@ -152,8 +152,8 @@ describe("curves", () => {
   });
 
   it("what is dropped touches the ground between its bounces, and comes up to the share it keeps", () => {
-    const curve = curveOf({ kind: "bounce", times: 2, keeps: 0.25 }),
-      whole = 1 + 1 + 0.5;
+    const curve = curveOf({ kind: "bounce", times: 2, keeps: 0.25 });
+    const whole = 1 + 1 + 0.5;
     for (const hit of [1, 2, 2.5]) expect(curve(hit / whole)).toBeCloseTo(1, 9);
     expect(curve(1.5 / whole)).toBeCloseTo(0.75, 9);
     expect(curve(2.25 / whole)).toBeCloseTo(1 - 0.0625, 9);
@@ -172,9 +172,9 @@ describe("as CSS", () => {
   it("linear() is within the error it states, at every point", () => {
     for (const e of anyEasing)
       for (const most of [0.01, 0.002]) {
-        const { css, error } = cssLinear(e, most),
-          curve = curveOf(e),
-          jumps = typeof e === "object" && "kind" in e && e.kind === "steps";
+        const { css, error } = cssLinear(e, most);
+        const curve = curveOf(e);
+        const jumps = typeof e === "object" && "kind" in e && e.kind === "steps";
         const stops = css
           .slice(7, -1)
           .split(", ")
@@ -188,13 +188,13 @@ describe("as CSS", () => {
         expect(error).toBeLessThanOrEqual(most + 1e-4);
         // a jump cannot be written as a line: its samples are, to a two-thousandth of the time
         for (let i = 0; i <= 2000 && !jumps; i++) {
-          const t = i / 2000,
-            k = Math.max(
-              1,
-              stops.findIndex((s) => s.t >= t),
-            ),
-            a = stops[k - 1],
-            b = stops[k];
+          const t = i / 2000;
+          const k = Math.max(
+            1,
+            stops.findIndex((s) => s.t >= t),
+          );
+          const a = stops[k - 1];
+          const b = stops[k];
           if (!a || !b) throw new Error("no stop");
           expect(
             Math.abs(a.v + ((b.v - a.v) * (t - a.t)) / (b.t - a.t || 1) - curve(t)),

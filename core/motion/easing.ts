@@ -18,15 +18,15 @@ type Of<K extends string> = Extract<Easing, { kind: K }>;
 
 /** CSS steps(): values change at once, `count` times (CSS Easing Functions Level 1 §2.3). */
 const stepped = ({ count, jump }: Of<"steps">): Curve => {
-  const jumps = jump === "none" ? count - 1 : jump === "both" ? count + 1 : count,
-    first = jump === "start" || jump === "both" ? 1 : 0;
+  const jumps = jump === "none" ? count - 1 : jump === "both" ? count + 1 : count;
+  const first = jump === "start" || jump === "both" ? 1 : 0;
   return (t) => (t >= 1 ? 1 : (Math.floor(t * count + 1e-9) + first) / jumps);
 };
 
 /** Something dropped that bounces: it falls with constant acceleration, and each time comes up to a share `keeps` of the height before. */
 const bouncing = ({ times, keeps }: Of<"bounce">): Curve => {
-  const flights = Array.from({ length: times }, (_, i) => 2 * Math.sqrt(keeps) ** (i + 1)),
-    whole = 1 + flights.reduce((a, b) => a + b, 0);
+  const flights = Array.from({ length: times }, (_, i) => 2 * Math.sqrt(keeps) ** (i + 1));
+  const whole = 1 + flights.reduce((a, b) => a + b, 0);
   return (t) => {
     let at = Math.min(1, Math.max(0, t)) * whole;
     if (at <= 1) return at * at;
@@ -88,8 +88,8 @@ export const isBezier = (easing: Easing): easing is readonly [number, number, nu
 
 /** How fast a curve is at a moment, in its own terms: progress per whole time. */
 export const slopeAt = (curve: Curve, t: number): number => {
-  const h = 1e-4,
-    a = Math.max(0, t - h),
-    b = Math.min(1, t + h);
+  const h = 1e-4;
+  const a = Math.max(0, t - h);
+  const b = Math.min(1, t + h);
   return (curve(b) - curve(a)) / (b - a);
 };

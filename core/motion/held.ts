@@ -33,10 +33,10 @@ export class Held {
   /** What was held goes on by itself; when that will have ended, null when nothing was held. */
   letGo(motion: Motion, now: number): number | null {
     if (!this.now) return null;
-    const { span, trail } = this.now,
-      recent = trail.filter((t) => now - t.at <= LOOK_BACK),
-      first = recent[0],
-      last = recent.at(-1);
+    const { span, trail } = this.now;
+    const recent = trail.filter((t) => now - t.at <= LOOK_BACK);
+    const first = recent[0];
+    const last = recent.at(-1);
     this.now = null;
     span.letGo(
       now,

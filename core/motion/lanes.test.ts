@@ -81,9 +81,9 @@ describe("lanes", () => {
         { at: 0.75, value: 12, easing: { kind: "steps", count: 2, jump: "end" } },
       ],
     });
-    const mover = at(place("bell")),
-      rest = stage(place("bell")),
-      angle = (ms: number) => child(mover.sample(ms), "bell")?.values.rotation;
+    const mover = at(place("bell"));
+    const rest = stage(place("bell"));
+    const angle = (ms: number) => child(mover.sample(ms), "bell")?.values.rotation;
     mover.retarget(rest, withLanes([wiggle]), 0, "s");
     expect([angle(25), angle(50), angle(90), angle(110), angle(150), angle(175)]).toEqual([
       -6, -12, -12, 0, 12, 6,
@@ -95,9 +95,9 @@ describe("lanes", () => {
   });
 
   it("several times, there and back, and for ever without drifting", () => {
-    const mover = at(place("wave")),
-      x = (ms: number) => child(mover.sample(ms), "wave")?.x as number,
-      still = stage(place("wave"));
+    const mover = at(place("wave"));
+    const x = (ms: number) => child(mover.sample(ms), "wave")?.x as number;
+    const still = stage(place("wave"));
     mover.retarget(
       still,
       withLanes([
@@ -125,8 +125,8 @@ describe("lanes", () => {
   });
 
   it("a loop ends where something else takes its property, smoothly", () => {
-    const mover = at(place("wave")),
-      x = (ms: number) => child(mover.sample(ms), "wave")?.x as number;
+    const mover = at(place("wave"));
+    const x = (ms: number) => child(mover.sample(ms), "wave")?.x as number;
     mover.retarget(
       stage(place("wave")),
       withLanes([
@@ -166,11 +166,11 @@ describe("interrupted at any moment", () => {
     });
     fc.assert(
       fc.property(fc.array(change, { minLength: 2, maxLength: 8 }), (changes) => {
-        const mover = at(place("knob")),
-          x = (ms: number) => child(mover.sample(ms))?.x as number;
-        let now = 0,
-          fastest = 0,
-          last = stage(place("knob"));
+        const mover = at(place("knob"));
+        const x = (ms: number) => child(mover.sample(ms))?.x as number;
+        let now = 0;
+        let fastest = 0;
+        let last = stage(place("knob"));
         for (const c of changes) {
           let before = x(now);
           for (let i = 0; i < c.wait; i++) {
@@ -180,11 +180,11 @@ describe("interrupted at any moment", () => {
             before = next;
           }
           now += c.wait;
-          const from = x(now),
-            length =
-              typeof c.easing === "object" && "kind" in c.easing && c.easing.kind === "spring"
-                ? 75
-                : c.duration;
+          const from = x(now);
+          const length =
+            typeof c.easing === "object" && "kind" in c.easing && c.easing.kind === "spring"
+              ? 75
+              : c.duration;
           last = stage(place("knob", { x: c.x }));
           mover.retarget(last, { ...tween(c.duration, c.easing), delay: c.delay }, now, "s");
           expect(x(now)).toBeCloseTo(from, 9);
@@ -204,11 +204,11 @@ describe("interrupted at any moment", () => {
         fc.integer({ min: 20, max: 180 }),
         fc.integer({ min: -200, max: 300 }),
         (first, second, when, to) => {
-          const mover = at(place("knob")),
-            x = (ms: number) => child(mover.sample(ms))?.x as number;
+          const mover = at(place("knob"));
+          const x = (ms: number) => child(mover.sample(ms))?.x as number;
           mover.retarget(stage(place("knob", { x: 100 })), tween(200, first), 0, "s");
-          const before = x(when) - x(when - 0.01),
-            moving = Math.abs(before) > 0.02;
+          const before = x(when) - x(when - 0.01);
+          const moving = Math.abs(before) > 0.02;
           mover.retarget(stage(place("knob", { x: to })), tween(400, second), when, "s");
           const after = x(when + 0.01) - x(when);
           // what hardly moved sets out as its new curve says
@@ -223,9 +223,9 @@ describe("interrupted at any moment", () => {
   });
 
   it("a spring takes up the speed of what it interrupts, and waits until that has died away", () => {
-    const bouncy: Easing = { kind: "spring", mass: 1, stiffness: 200, damping: 8 },
-      mover = at(place("knob")),
-      x = (ms: number) => child(mover.sample(ms))?.x as number;
+    const bouncy: Easing = { kind: "spring", mass: 1, stiffness: 200, damping: 8 };
+    const mover = at(place("knob"));
+    const x = (ms: number) => child(mover.sample(ms))?.x as number;
     mover.retarget(stage(place("knob", { x: 200 })), tween(100), 0, "s");
     x(50);
     mover.retarget(stage(place("knob", { x: 101 })), tween(0, bouncy), 50, "s");
@@ -245,8 +245,8 @@ describe("one screen to another", () => {
 
   it("slides, pushes and rises as the motion says, then is the new one alone", () => {
     for (const kind of ["slide", "push", "rise"] as const) {
-      const mover = new Mover(),
-        next = screen("two", place("b"));
+      const mover = new Mover();
+      const next = screen("two", place("b"));
       mover.retarget(screen("one", place("a")), cut, 0, "one");
       mover.retarget(next, { ...tween(100), kind, to: "left" }, 0, "two");
       expect(mover.sample(50)?.dissolve).toMatchObject({ progress: 0.5, way: kind, to: "left" });

@@ -13,10 +13,10 @@ const FINE = 2000;
 
 /** The farthest of the samples between two from the straight line that joins them. */
 const farthest = (values: readonly number[], a: number, b: number): { at: number; off: number } => {
-  const from = values[a] as number,
-    slope = ((values[b] as number) - from) / (b - a);
-  let at = a,
-    off = 0;
+  const from = values[a] as number;
+  const slope = ((values[b] as number) - from) / (b - a);
+  let at = a;
+  let off = 0;
   for (let i = a + 1; i < b; i++) {
     const d = Math.abs((values[i] as number) - from - slope * (i - a));
     if (d > off) {
@@ -29,13 +29,13 @@ const farthest = (values: readonly number[], a: number, b: number): { at: number
 
 /** Straight pieces that stay within `most` of a curve: it is split where it is farthest from them (Douglas–Peucker in one dimension). */
 export const polylineOf = (curve: Curve, most: number): Polyline => {
-  const values = Array.from({ length: FINE + 1 }, (_, i) => curve(i / FINE)),
-    keep = new Set([0, FINE]);
+  const values = Array.from({ length: FINE + 1 }, (_, i) => curve(i / FINE));
+  const keep = new Set([0, FINE]);
   const stack: [number, number][] = [[0, FINE]];
   let error = 0;
   for (let next = stack.pop(); next; next = stack.pop()) {
-    const [a, b] = next,
-      { at, off } = farthest(values, a, b);
+    const [a, b] = next;
+    const { at, off } = farthest(values, a, b);
     if (off <= most) {
       error = Math.max(error, off);
       continue;
@@ -63,8 +63,8 @@ export const cssLinear = (
   easing: Easing,
   most = 0.002,
 ): { readonly css: string; readonly error: number } => {
-  const { points, error } = polylineOf(curveOf(easing), most),
-    last = points.length - 1;
+  const { points, error } = polylineOf(curveOf(easing), most);
+  const last = points.length - 1;
   return {
     css: `linear(${points.map(([t, v], i) => short(v, 4) + (i === 0 || i === last ? "" : ` ${short(t * 100, 2)}%`)).join(", ")})`,
     error: error + WRITTEN,

@@ -32,12 +32,12 @@ const mixes = new Map<string, Mix<string>>();
 
 /** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. Many layers change alike: those share a mix, and what it gave last. */
 export const mixColour = (from: string, to: string): Mix<string> => {
-  const name = `${from} ${to}`,
-    known = mixes.get(name);
+  const name = `${from} ${to}`;
+  const known = mixes.get(name);
   if (known) return known;
   const mix = newMix(from, to);
-  let at = NaN,
-    last = from;
+  let at = NaN;
+  let last = from;
   const made: Mix<string> = (t) => (t === at ? last : (last = mix((at = t))));
   if (mixes.size >= MOST_KEPT) mixes.clear();
   mixes.set(name, made);
@@ -45,8 +45,8 @@ export const mixColour = (from: string, to: string): Mix<string> => {
 };
 
 const newMix = (from: string, to: string): Mix<string> => {
-  const p = labOf(from),
-    q = labOf(to);
+  const p = labOf(from);
+  const q = labOf(to);
   const same = p.l === q.l && p.a === q.a && p.b === q.b && p.alpha === q.alpha;
   return (t) => {
     if (t === 1 || same) return to;
@@ -76,18 +76,18 @@ const flat = (colour: string, like: Gradient): Gradient => ({
 
 /** The colour a gradient has at a place, as browsers paint it: sRGB between stops, premultiplied (CSS Images 3 §3.4.2). */
 const colourAt = (stops: readonly Stop[], at: number): string => {
-  const i = stops.findIndex((s) => s.at >= at),
-    next = stops[i],
-    before = stops[i - 1];
+  const i = stops.findIndex((s) => s.at >= at);
+  const next = stops[i];
+  const before = stops[i - 1];
   if (!next) return stops.at(-1)?.colour ?? "none";
   if (!before || next.at === before.at) return next.colour;
-  const t = (at - before.at) / (next.at - before.at),
-    [p, q] = [before, next].map((s) =>
-      s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) },
-    ) as [Rgba, Rgba];
-  const alpha = lerp(p.alpha, q.alpha, t),
-    part = (k: "r" | "g" | "b") =>
-      hex(alpha === 0 ? 0 : lerp(p[k] * p.alpha, q[k] * q.alpha, t) / alpha);
+  const t = (at - before.at) / (next.at - before.at);
+  const [p, q] = [before, next].map((s) =>
+    s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) },
+  ) as [Rgba, Rgba];
+  const alpha = lerp(p.alpha, q.alpha, t);
+  const part = (k: "r" | "g" | "b") =>
+    hex(alpha === 0 ? 0 : lerp(p[k] * p.alpha, q[k] * q.alpha, t) / alpha);
   return `#${part("r")}${part("g")}${part("b")}${alpha < 1 ? hex(alpha) : ""}`;
 };
 interface Rgba {
@@ -115,13 +115,13 @@ const sameStops = (
 ): readonly [readonly Stop[], readonly Stop[]] => {
   if (a.length === b.length) return [a, b];
   const p = withStopsAt(
-      a,
-      b.map((s) => s.at),
-    ),
-    q = withStopsAt(
-      b,
-      a.map((s) => s.at),
-    );
+    a,
+    b.map((s) => s.at),
+  );
+  const q = withStopsAt(
+    b,
+    a.map((s) => s.at),
+  );
   return p.length === q.length ? [p, q] : [a, b];
 };
 
@@ -143,16 +143,16 @@ const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
     (typeof to === "object" && to.kind === "picture")
   )
     return null;
-  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient),
-    b = typeof to === "string" ? flat(to, a) : (to as Gradient);
+  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient);
+  const b = typeof to === "string" ? flat(to, a) : (to as Gradient);
   const [p, q] = sameStops(a.stops, b.stops);
   if (a.kind !== b.kind || p.length !== q.length) return null;
   const stops = mixStops(p, q);
   if (a.kind === "linear" && b.kind === "linear")
     return (t) => ({ kind: "linear", angle: lerp(a.angle, b.angle, t), stops: stops(t) });
   if (a.kind === "radial" && b.kind === "radial") {
-    const centre = mixPair(a.centre, b.centre),
-      radii = mixPair(a.radii, b.radii);
+    const centre = mixPair(a.centre, b.centre);
+    const radii = mixPair(a.radii, b.radii);
     return (t) => ({ kind: "radial", centre: centre(t), radii: radii(t), stops: stops(t) });
   }
   return null;
@@ -181,8 +181,8 @@ const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Sh
 
 /** Paths with the same commands mix number by number; others are turned into one another as outlines of cubics. */
 const mixPath = (a: string, b: string): Mix<string> | null => {
-  const p = readPath(a),
-    q = readPath(b);
+  const p = readPath(a);
+  const q = readPath(b);
   if (p.length !== q.length || p.some((s, i) => s.command !== q[i]?.command)) return morph(a, b);
   return (t) =>
     p
@@ -217,5 +217,13 @@ export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
         return () => to;
     }
   })();
-  return inner && ((t) => (t === 0 ? from : t === 1 ? to : inner(t)));
+  return (
+    inner &&
+    ((t) => {
+      if (t === 0) {
+        return from;
+      }
+      return t === 1 ? to : inner(t);
+    })
+  );
 };

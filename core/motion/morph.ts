@@ -21,8 +21,8 @@ const outlinesOf = (data: string): Outline[] => {
   const out: { start: Point; cubics: Cubic[]; closed: boolean }[] = [];
   let at: Point = [0, 0];
   for (const { command, numbers: n } of readPath(data)) {
-    const last = out.at(-1),
-      p = (i: number): Point => [n[i] ?? 0, n[i + 1] ?? 0];
+    const last = out.at(-1);
+    const p = (i: number): Point => [n[i] ?? 0, n[i + 1] ?? 0];
     if (command === "M") {
       at = p(0);
       out.push({ start: at, cubics: [], closed: false });
@@ -59,18 +59,18 @@ const area = (o: Outline): number =>
 const divided = (o: Outline, count: number): Outline => {
   const cubics = [...o.cubics];
   while (cubics.length < count) {
-    const starts = [o.start, ...cubics.map((c) => c[2])],
-      lengths = cubics.map(
-        (c, i) => far(starts[i] as Point, c[0]) + far(c[0], c[1]) + far(c[1], c[2]),
-      );
-    const i = lengths.indexOf(Math.max(...lengths)),
-      [b, c, d] = cubics[i] as Cubic,
-      a = starts[i] as Point;
-    const ab = between(a, b, 0.5),
-      bc = between(b, c, 0.5),
-      cd = between(c, d, 0.5),
-      abc = between(ab, bc, 0.5),
-      bcd = between(bc, cd, 0.5);
+    const starts = [o.start, ...cubics.map((c) => c[2])];
+    const lengths = cubics.map(
+      (c, i) => far(starts[i] as Point, c[0]) + far(c[0], c[1]) + far(c[1], c[2]),
+    );
+    const i = lengths.indexOf(Math.max(...lengths));
+    const [b, c, d] = cubics[i] as Cubic;
+    const a = starts[i] as Point;
+    const ab = between(a, b, 0.5);
+    const bc = between(b, c, 0.5);
+    const cd = between(c, d, 0.5);
+    const abc = between(ab, bc, 0.5);
+    const bcd = between(bc, cd, 0.5);
     cubics.splice(i, 1, [ab, abc, between(abc, bcd, 0.5)], [bcd, cd, d]);
   }
   return { ...o, cubics };
@@ -99,16 +99,16 @@ const begunAt = (o: Outline, i: number): Outline =>
 const aligned = (a: Outline, b: Outline): Outline => {
   if (!a.closed || !b.closed) {
     const off = (o: Outline) =>
-        far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point),
-      back = reversed(b);
+      far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point);
+    const back = reversed(b);
     return off(back) < off(b) - 1e-9 ? back : b;
   }
-  const same = area(a) * area(b) < 0 ? reversed(b) : b,
-    from = ends(a),
-    to = ends(same),
-    n = from.length;
-  let best = 0,
-    least = Infinity;
+  const same = area(a) * area(b) < 0 ? reversed(b) : b;
+  const from = ends(a);
+  const to = ends(same);
+  const n = from.length;
+  let best = 0;
+  let least = Infinity;
   for (let i = 0; i < n; i++) {
     const sum = from.reduce((s, p, k) => {
       const q = to[(k + i) % n] as Point;
@@ -124,11 +124,11 @@ const aligned = (a: Outline, b: Outline): Outline => {
 
 /** What an outline grows out of or shrinks to when it has no partner: a point in its middle. */
 const point = (o: Outline): Outline => {
-  const all = ends(o),
-    middle: Point = [
-      all.reduce((s, p) => s + p[0], 0) / all.length,
-      all.reduce((s, p) => s + p[1], 0) / all.length,
-    ];
+  const all = ends(o);
+  const middle: Point = [
+    all.reduce((s, p) => s + p[0], 0) / all.length,
+    all.reduce((s, p) => s + p[1], 0) / all.length,
+  ];
   return {
     start: middle,
     cubics: o.cubics.map((): Cubic => [middle, middle, middle]),
@@ -143,26 +143,26 @@ const MOST_STRETCHES = 400;
  * so that its points have the shortest ways. Null where there is nothing to turn, or far too much.
  */
 export const morph = (from: string, to: string): ((t: number) => string) | null => {
-  const a = outlinesOf(from),
-    b = outlinesOf(to);
+  const a = outlinesOf(from);
+  const b = outlinesOf(to);
   if (a.length === 0 || b.length === 0 || a.concat(b).some((o) => o.cubics.length > MOST_STRETCHES))
     return null;
   const bySize = (list: Outline[]) =>
-      [...list].sort((p, q) => Math.abs(area(q)) - Math.abs(area(p))),
-    left = bySize(a),
-    right = bySize(b);
+    [...list].sort((p, q) => Math.abs(area(q)) - Math.abs(area(p)));
+  const left = bySize(a);
+  const right = bySize(b);
   const pairs = Array.from(
     { length: Math.max(left.length, right.length) },
     (_, i): readonly [Outline, Outline] => {
-      const p = left[i] ?? point(right[i] as Outline),
-        q = right[i] ?? point(left[i] as Outline),
-        n = Math.max(p.cubics.length, q.cubics.length);
+      const p = left[i] ?? point(right[i] as Outline);
+      const q = right[i] ?? point(left[i] as Outline);
+      const n = Math.max(p.cubics.length, q.cubics.length);
       const first = divided(p, n);
       return [first, aligned(first, divided(q, n))];
     },
   );
-  const r = (n: number) => Math.round(n * 1000) / 1000,
-    say = (p: Point) => `${r(p[0])} ${r(p[1])}`;
+  const r = (n: number) => Math.round(n * 1000) / 1000;
+  const say = (p: Point) => `${r(p[0])} ${r(p[1])}`;
   return (t) =>
     pairs
       .map(

@@ -20,8 +20,8 @@ describe("easings", () => {
     const bezier = (a: number, b: number, s: number) =>
       3 * a * s * (1 - s) ** 2 + 3 * b * s * s * (1 - s) + s ** 3;
     for (let i = 1; i < 20; i++) {
-      let lo = 0,
-        hi = 1;
+      let lo = 0;
+      let hi = 1;
       for (let k = 0; k < 200; k++) {
         const mid = (lo + hi) / 2;
         if (bezier(0.25, 0.25, mid) < i / 20) lo = mid;
@@ -49,25 +49,25 @@ describe("mixing", () => {
 
   it("gradients with different numbers of stops mix, and look as they are at either end", () => {
     const two = {
-        kind: "linear",
-        angle: 90,
-        stops: [
-          { at: 0, colour: "#000000" },
-          { at: 1, colour: "#ffffff" },
-        ],
-      } as const,
-      three = {
-        kind: "linear",
-        angle: 0,
-        stops: [
-          { at: 0, colour: "#ff0000" },
-          { at: 0.25, colour: "none" },
-          { at: 1, colour: "#0000ff" },
-        ],
-      } as const;
-    const mix = mixOf("fill", two, three),
-      half = mix?.(0.5) as typeof three,
-      begun = mix?.(1e-9) as typeof three;
+      kind: "linear",
+      angle: 90,
+      stops: [
+        { at: 0, colour: "#000000" },
+        { at: 1, colour: "#ffffff" },
+      ],
+    } as const;
+    const three = {
+      kind: "linear",
+      angle: 0,
+      stops: [
+        { at: 0, colour: "#ff0000" },
+        { at: 0.25, colour: "none" },
+        { at: 1, colour: "#0000ff" },
+      ],
+    } as const;
+    const mix = mixOf("fill", two, three);
+    const half = mix?.(0.5) as typeof three;
+    const begun = mix?.(1e-9) as typeof three;
     expect([mix?.(0), mix?.(1)]).toEqual([two, three]);
     expect(half.angle).toBe(45);
     expect(half.stops.map((s) => s.at)).toEqual([0, 0.25, 1]);
@@ -80,9 +80,9 @@ describe("mixing", () => {
 
   it("any path is turned into any other: its points go the shortest ways round, what has no partner shrinks to a point", () => {
     expect(mixOf("path", "M0 0 L10 0", "M10 10 L20 10")?.(0.5)).toBe("M5 5L15 5");
-    const box = "M0 0 L100 0 L100 100 L0 100 Z",
-      turned = "M100 100 L0 100 L0 0 L100 0 Z",
-      other = "M100 0 C100 0 100 100 100 100 L0 100 L0 0 Z";
+    const box = "M0 0 L100 0 L100 100 L0 100 Z";
+    const turned = "M100 100 L0 100 L0 0 L100 0 Z";
+    const other = "M100 0 C100 0 100 100 100 100 L0 100 L0 0 Z";
     const numbers = (d: unknown) =>
       String(d)
         .match(/-?[\d.]+/g)
@@ -96,8 +96,8 @@ describe("mixing", () => {
     expect(String(cross?.(0.5)).match(/C/g)).toHaveLength(8);
     for (const t of [0.1, 0.5, 0.9])
       expect(numbers(cross?.(t)).every((n) => n >= 0 && n <= 100)).toBe(true);
-    const hole = `${box} M40 40 L60 40 L60 60 L40 60 Z`,
-      opened = mixOf("path", box.replace("L100 0", "L50 0 L100 0"), hole)?.(0.5);
+    const hole = `${box} M40 40 L60 40 L60 60 L40 60 Z`;
+    const opened = mixOf("path", box.replace("L100 0", "L50 0 L100 0"), hole)?.(0.5);
     expect(String(opened).match(/M/g)).toHaveLength(2);
     expect(mixOf("path", "M0 0", "M0 0 L5 5")).toBeNull();
     expect(mixOf("dissolve", "on", "off")).toBeNull();

@@ -82,9 +82,9 @@ export class Mover {
   }
 
   private turn(next: Placed, pace: Pace, now: number, subject: string): void {
-    const { motion, within } = pace,
-      shown = this.sample(now),
-      other = this.subject !== subject;
+    const { motion, within } = pace;
+    const shown = this.sample(now);
+    const other = this.subject !== subject;
     const cut =
       motion.kind === "cut" ||
       (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !pace.base.springs);
@@ -119,8 +119,8 @@ export class Mover {
   private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number): void {
     for (const [name, lane] of pace.lanes) {
       if (lane.key === null || !isPosed(lane)) continue;
-      const path = name.slice(0, name.length - lane.key.length - 1),
-        span = pace.span(lane);
+      const path = name.slice(0, name.length - lane.key.length - 1);
+      const span = pace.span(lane);
       if (this.traffic.tracks.get(path)?.get(lane.key)?.span === span) continue;
       const [is, was, seen] = [next, old, shown].map((tree) => placedAt(tree, path)) as [
         Placed | null,
@@ -233,11 +233,11 @@ export class Mover {
       layer?.delete(key);
       return;
     }
-    const { pace } = how,
-      lane = pace.ofKey(path, key) ?? how.lane,
-      span = pace.span(lane),
-      a = numbersIn(from),
-      b = numbersIn(to);
+    const { pace } = how;
+    const lane = pace.ofKey(path, key) ?? how.lane;
+    const span = pace.span(lane);
+    const a = numbersIn(from);
+    const b = numbersIn(to);
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
     if (!layer) this.traffic.tracks.set(path, (layer = new Map()));
     this.traffic.until(span.end);
@@ -319,10 +319,10 @@ export class Mover {
     now: number,
   ): void {
     if (old.children === next.children) return;
-    const before = byId(old.children),
-      after = byId(next.children),
-      seen = byId(shown.children),
-      { pace } = how;
+    const before = byId(old.children);
+    const after = byId(next.children);
+    const seen = byId(shown.children);
+    const { pace } = how;
     const common = (list: readonly Placed[]) =>
       list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
     const at = { start: 0, middle: 0.5, end: 1 }[pace.motion.restacks ?? "middle"];
@@ -335,8 +335,8 @@ export class Mover {
         at,
       });
     for (const child of next.children) {
-      const was = before.get(child.layer.id),
-        ghost = seen.get(child.layer.id);
+      const was = before.get(child.layer.id);
+      const ghost = seen.get(child.layer.id);
       if (was) this.walk(was, child, ghost ?? was, prefix, how, now);
       else this.appear(child, ghost, path, prefix, how, now);
     }
@@ -345,10 +345,10 @@ export class Mover {
       const gone = prefix + child.layer.id;
       this.traffic.forget(gone);
       if (how.cut) continue;
-      const placed = frozen(seen.get(child.layer.id) ?? child),
-        list = (this.traffic.leaving.get(path) ?? []).filter(
-          (l) => l.placed.layer.id !== child.layer.id,
-        );
+      const placed = frozen(seen.get(child.layer.id) ?? child);
+      const list = (this.traffic.leaving.get(path) ?? []).filter(
+        (l) => l.placed.layer.id !== child.layer.id,
+      );
       this.traffic.leaving.set(path, [
         ...list,
         {
@@ -369,8 +369,8 @@ export class Mover {
     around: How,
     now: number,
   ): void {
-    const path = prefix + child.layer.id,
-      how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
+    const path = prefix + child.layer.id;
+    const how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
     const list = this.traffic.leaving
       .get(parent)
       ?.filter((l) => l.placed.layer.id !== child.layer.id);

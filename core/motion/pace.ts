@@ -20,8 +20,8 @@ export class Pace {
     const begin = now + motion.delay;
     this.base = base ?? new Span(now, begin, begin + lengthOf(motion), motion.easing);
     this.driven = base !== undefined;
-    const inside = within === "" ? "" : `${within}/`,
-      lanes = (motion.lanes ?? []).filter((l) => !base || (isPosed(l) && goesOf(l) === 1));
+    const inside = within === "" ? "" : `${within}/`;
+    const lanes = (motion.lanes ?? []).filter((l) => !base || (isPosed(l) && goesOf(l) === 1));
     this.lanes = new Map(
       motion.kind === "cut" ? [] : lanes.map((l) => [`${inside}${l.layer} ${l.key ?? ""}`, l]),
     );

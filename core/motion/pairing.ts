@@ -23,8 +23,8 @@ const foreign = (p: Placed): Placed => ({ ...p, layer: { ...p.layer, id: `was-${
  * of the two trees, so that they move over instead of fading. The rest keeps ids that the other scene does not have.
  */
 export const paired = (was: Placed, is: Placed): Placed => {
-  const free = new Set(is.children),
-    matches = new Map<Placed, Placed>();
+  const free = new Set(is.children);
+  const matches = new Map<Placed, Placed>();
   for (const test of [same, alike])
     for (const a of was.children) {
       if (matches.has(a)) continue;

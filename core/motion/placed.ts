@@ -94,13 +94,13 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => 
 
 /** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
 export const alongside = (from: Placed, now: Placed): Placed => {
-  const sized = from.layer.kind === "icon" || from.layer.kind === "picture",
-    slack =
-      sized || now.values.alignText === undefined || now.values.alignText === "start"
-        ? 0
-        : now.values.alignText === "end"
-          ? 1
-          : 0.5;
+  const sized = from.layer.kind === "icon" || from.layer.kind === "picture";
+  const slack =
+    sized || now.values.alignText === undefined || now.values.alignText === "start"
+      ? 0
+      : now.values.alignText === "end"
+        ? 1
+        : 0.5;
   const along: Placed = {
     ...from,
     shapes: from.values,
@@ -126,11 +126,11 @@ export const appearing = (motion: Motion, it: Placed): readonly [number, number]
   )
     return null;
   const to = motion.kind === "rise" ? "up" : (motion.to ?? "up");
-  return to === "left"
-    ? [it.width + BEYOND, 0]
-    : to === "right"
-      ? [-it.width - BEYOND, 0]
-      : to === "up"
-        ? [0, it.height + BEYOND]
-        : [0, -it.height - BEYOND];
+  if (to === "left") {
+    return [it.width + BEYOND, 0];
+  }
+  if (to === "right") {
+    return [-it.width - BEYOND, 0];
+  }
+  return to === "up" ? [0, it.height + BEYOND] : [0, -it.height - BEYOND];
 };

@@ -85,8 +85,8 @@ export class Span {
     const gone = now - this.turned;
     if (gone <= 0 || now >= this.end) return 0;
     if (this.spring && this.springs) return springAt(this.spring, gone, 0, 1000).x;
-    const window = Math.min(COAST, this.end - this.turned),
-      s = gone / window;
+    const window = Math.min(COAST, this.end - this.turned);
+    const s = gone / window;
     return s >= 1 ? 0 : window * s * (1 - s) ** 2;
   }
 

@@ -19,31 +19,31 @@ export const springAt = (
   x = 1,
   v = 0,
 ): { readonly x: number; readonly v: number } => {
-  const { omega, zeta } = nature(spring),
-    t = ms / 1000;
+  const { omega, zeta } = nature(spring);
+  const t = ms / 1000;
   if (Math.abs(zeta - 1) < CRITICAL) {
-    const b = v + omega * x,
-      e = Math.exp(-omega * t);
+    const b = v + omega * x;
+    const e = Math.exp(-omega * t);
     return { x: (x + b * t) * e, v: (b - omega * (x + b * t)) * e };
   }
   if (zeta < 1) {
-    const d = omega * Math.sqrt(1 - zeta * zeta),
-      b = (v + zeta * omega * x) / d,
-      e = Math.exp(-zeta * omega * t),
-      cos = Math.cos(d * t),
-      sin = Math.sin(d * t);
+    const d = omega * Math.sqrt(1 - zeta * zeta);
+    const b = (v + zeta * omega * x) / d;
+    const e = Math.exp(-zeta * omega * t);
+    const cos = Math.cos(d * t);
+    const sin = Math.sin(d * t);
     return {
       x: e * (x * cos + b * sin),
       v: e * ((b * d - zeta * omega * x) * cos - (x * d + zeta * omega * b) * sin),
     };
   }
-  const root = Math.sqrt(zeta * zeta - 1),
-    slow = -omega * (zeta - root),
-    fast = -omega * (zeta + root);
-  const a = (v - fast * x) / (slow - fast),
-    b = x - a,
-    es = Math.exp(slow * t),
-    ef = Math.exp(fast * t);
+  const root = Math.sqrt(zeta * zeta - 1);
+  const slow = -omega * (zeta - root);
+  const fast = -omega * (zeta + root);
+  const a = (v - fast * x) / (slow - fast);
+  const b = x - a;
+  const es = Math.exp(slow * t);
+  const ef = Math.exp(fast * t);
   return { x: a * es + b * ef, v: a * slow * es + b * fast * ef };
 };
 
@@ -64,8 +64,8 @@ export const settlingTime = (spring: Spring, v = 0): number => {
 
 /** The last whole ms at which the spring is still out of `REST`. */
 const lastOutside = (spring: Spring, v: number): number => {
-  const { omega, zeta } = nature(spring),
-    rate = omega * (zeta < 1 ? zeta : zeta - Math.sqrt(Math.max(0, zeta * zeta - 1)));
+  const { omega, zeta } = nature(spring);
+  const rate = omega * (zeta < 1 ? zeta : zeta - Math.sqrt(Math.max(0, zeta * zeta - 1)));
   // nothing leaves this envelope, so there is nothing to find beyond it
   const beyond =
     rate > 0 ? (Math.log((4 + Math.abs(v) / omega) / REST) * 2 * 1000) / rate : LONGEST_SPRING;
@@ -88,8 +88,8 @@ export const swingOf = (spring: Spring): Swing => {
 
 /** The spring of a given mass with that swing. */
 export const springFrom = ({ swing, bounciness }: Swing, mass = 1): Spring => {
-  const omega = (2 * Math.PI * 1000) / swing,
-    zeta = bounciness >= 0 ? 1 - bounciness : 1 / (1 + bounciness);
+  const omega = (2 * Math.PI * 1000) / swing;
+  const zeta = bounciness >= 0 ? 1 - bounciness : 1 / (1 + bounciness);
   return {
     kind: "spring",
     mass,

@@ -33,8 +33,12 @@ export const lengthOf = ({
 }): number => (isSpring(easing) ? settlingTime(easing) : duration);
 
 /** How many goes a lane makes; one that goes there and back in turn ends there. Infinity: for ever. */
-export const goesOf = ({ times = 1, turns = false }: Lane): number =>
-  times === 0 ? Infinity : turns ? 2 * times - 1 : times;
+export const goesOf = ({ times = 1, turns = false }: Lane): number => {
+  if (times === 0) {
+    return Infinity;
+  }
+  return turns ? 2 * times - 1 : times;
+};
 
 /** How long a lane takes with all its goes, ms; Infinity when it goes for ever. */
 export const laneLength = (lane: Lane): number =>

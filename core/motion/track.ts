@@ -19,12 +19,14 @@ export interface Track {
 }
 
 /** A value as the numbers it is made of; null when it is none. */
-export const numbersIn = (value: unknown): readonly number[] | null =>
-  typeof value === "number"
-    ? [value]
-    : Array.isArray(value) && value.length > 0 && value.every((n) => typeof n === "number")
-      ? (value as number[])
-      : null;
+export const numbersIn = (value: unknown): readonly number[] | null => {
+  if (typeof value === "number") {
+    return [value];
+  }
+  return Array.isArray(value) && value.length > 0 && value.every((n) => typeof n === "number")
+    ? (value as number[])
+    : null;
+};
 
 interface Limits {
   readonly min: number;
@@ -70,8 +72,8 @@ export class Glide implements Track {
   }
 
   at(now: number): unknown {
-    const t = this.span.progressAt(now),
-      carry = this.speed.length ? this.span.carryAt(now) : 0;
+    const t = this.span.progressAt(now);
+    const carry = this.speed.length ? this.span.carryAt(now) : 0;
     if (t === 1 && carry === 0) return this.end;
     return typeof this.end === "number"
       ? this.part(0, t, carry)
@@ -79,13 +81,16 @@ export class Glide implements Track {
   }
 
   private part(i: number, t: number, carry: number): number {
-    const { min, max } = this.limits,
-      from = this.from[i] as number,
-      value =
-        from +
-        ((this.to[i] as number) - from) * t +
-        (carry === 0 ? 0 : (this.rest[i] as number) * carry);
-    return value < min ? min : value > max ? max : value;
+    const { min, max } = this.limits;
+    const from = this.from[i] as number;
+    const value =
+      from +
+      ((this.to[i] as number) - from) * t +
+      (carry === 0 ? 0 : (this.rest[i] as number) * carry);
+    if (value < min) {
+      return min;
+    }
+    return value > max ? max : value;
   }
 
   velocityAt(now: number): readonly number[] | null {
@@ -96,8 +101,8 @@ export class Glide implements Track {
 const STEP = 0.5;
 /** Per ms, looking back a moment. */
 const slowest = (track: Track, now: number): readonly number[] | null => {
-  const a = numbersIn(track.at(now - STEP)),
-    b = numbersIn(track.at(now));
+  const a = numbersIn(track.at(now - STEP));
+  const b = numbersIn(track.at(now));
   return a && b && a.length === b.length ? b.map((n, i) => (n - (a[i] as number)) / STEP) : null;
 };
 
@@ -123,15 +128,15 @@ interface Stage {
 }
 
 const mixing = (key: string, a: unknown, b: unknown): Mix<unknown> => {
-  const kind = property(key)?.mixing,
-    how = kind === undefined || kind === "layout" ? "number" : kind;
+  const kind = property(key)?.mixing;
+  const how = kind === undefined || kind === "layout" ? "number" : kind;
   return mixOf(how, a as Value, b as Value) ?? ((t) => (t < 1 ? a : b));
 };
 
 const stagesOf = (lane: Lane, key: string, from: unknown, to: unknown): Stage[] => {
   const stops = [...(lane.poses ?? []), { at: 1, value: to, easing: lane.easing }];
-  let at = 0,
-    value = from;
+  let at = 0;
+  let value = from;
   return stops.map((stop) => {
     const stage = {
       from: at,
@@ -173,13 +178,13 @@ export class Posed implements Track {
 
   at(now: number): unknown {
     const gone = this.driven
-        ? Math.min(1, Math.max(0, this.span.progressAt(now)))
-        : Math.max(0, now - this.span.begin) / this.length,
-      go = Math.floor(gone);
+      ? Math.min(1, Math.max(0, this.span.progressAt(now)))
+      : Math.max(0, now - this.span.begin) / this.length;
+    const go = Math.floor(gone);
     if (gone >= this.goes) return this.to;
-    const back = this.lane.turns === true && go % 2 === 1,
-      u = back ? 1 - (gone - go) : gone - go,
-      stages = go === 0 ? this.first : this.later;
+    const back = this.lane.turns === true && go % 2 === 1;
+    const u = back ? 1 - (gone - go) : gone - go;
+    const stages = go === 0 ? this.first : this.later;
     const stage = stages.find((s) => u <= s.to) ?? (stages.at(-1) as Stage);
     const value = stage.mix(
       stage.to > stage.from ? stage.curve((u - stage.from) / (stage.to - stage.from)) : 1,

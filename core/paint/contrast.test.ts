@@ -41,8 +41,8 @@ describe("contrast of a text with what lies behind it", () => {
         { at: 1, colour: "#ffffff" },
       ],
     } as const;
-    const left = of({ fill: gradient }, { fill: "#ffffff" })?.ratio ?? 0,
-      right = of({ fill: gradient }, { fill: "#ffffff", x: 150 })?.ratio ?? 0;
+    const left = of({ fill: gradient }, { fill: "#ffffff" })?.ratio ?? 0;
+    const right = of({ fill: gradient }, { fill: "#ffffff", x: 150 })?.ratio ?? 0;
     expect(left).toBeGreaterThan(right + 4);
   });
   it("says nothing about a picture, which has no one colour", () => {

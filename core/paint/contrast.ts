@@ -26,15 +26,15 @@ const gradientAt = (g: Gradient, x: number, y: number, w: number, h: number): st
   const stops = [...g.stops].sort((a, b) => a.at - b.at);
   let t: number;
   if (g.kind === "linear") {
-    const a = (g.angle * Math.PI) / 180,
-      dx = Math.sin(a),
-      dy = -Math.cos(a),
-      half = (Math.abs(w * dx) + Math.abs(h * dy)) / 2 || 1;
+    const a = (g.angle * Math.PI) / 180;
+    const dx = Math.sin(a);
+    const dy = -Math.cos(a);
+    const half = (Math.abs(w * dx) + Math.abs(h * dy)) / 2 || 1;
     t = ((x - 0.5) * w * dx + (y - 0.5) * h * dy) / (2 * half) + 0.5;
   } else
     t = Math.hypot((x - g.centre[0]) / (g.radii[0] || 1), (y - g.centre[1]) / (g.radii[1] || 1));
-  const after = stops.find((s) => s.at >= t),
-    before = stops.findLast((s) => s.at <= t);
+  const after = stops.find((s) => s.at >= t);
+  const before = stops.findLast((s) => s.at <= t);
   if (!after || !before) return ((after ?? before) as Stop).colour;
   return after.at === before.at
     ? after.colour
@@ -65,8 +65,8 @@ const over = (ground: string, colour: string): string => {
  * picture lies behind it, since that has no one colour, and for layers that are not texts.
  */
 export const contrastOf = (root: Placed, id: string): Contrast | null => {
-  let ground: string | null = "#ffffff",
-    result: Contrast | null = null;
+  let ground: string | null = "#ffffff";
+  let result: Contrast | null = null;
   // found first, so that only what is painted before it counts
   const path = (p: Placed): Placed[] | null => {
     if (p.layer.id === id) return [p];
@@ -76,23 +76,23 @@ export const contrastOf = (root: Placed, id: string): Contrast | null => {
     }
     return null;
   };
-  const way = path(root),
-    text = way?.at(-1);
+  const way = path(root);
+  const text = way?.at(-1);
   if (!way || text?.layer.kind !== "text") return null;
-  let x = text.width / 2,
-    y = text.height / 2;
+  let x = text.width / 2;
+  let y = text.height / 2;
   for (const p of [...way].reverse()) {
     x += p.x;
     y += p.y;
   }
   const visit = (p: Placed, px: number, py: number, opacity: number): boolean => {
-    const at = toLocal(p, px, py),
-      through = opacity * (p.values.opacity as number);
+    const at = toLocal(p, px, py);
+    const through = opacity * (p.values.opacity as number);
     if (p === text) {
       const ink = fillAt(p, at.x, at.y);
       if (ground !== null && ink !== null && ink !== "none") {
-        const size = p.values.size as number,
-          large = size >= 24 || (size >= 18.66 && Number(p.values.weight) >= 700);
+        const size = p.values.size as number;
+        const large = size >= 24 || (size >= 18.66 && Number(p.values.weight) >= 700);
         result = {
           ratio: wcagContrast(over(ground, faded(ink, through)), ground),
           needed: large ? 3 : 4.5,

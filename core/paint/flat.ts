@@ -12,8 +12,8 @@ export type Shift = readonly [x: number, y: number] | null;
  * text, upright, and nothing that is cut off or masked along an outline of its own.
  */
 export const isPlain = (p: Placed): boolean => {
-  const v = p.values,
-    [sx, sy] = v.scale as Pair;
+  const v = p.values;
+  const [sx, sy] = v.scale as Pair;
   return (
     ["box", "ellipse", "text", "instance"].includes(p.layer.kind) &&
     !p.dissolve &&

@@ -24,8 +24,8 @@ const arc = (
   y2: number,
 ): Ring => {
   if (rx < 1e-6 || ry < 1e-6 || (x1 === x2 && y1 === y2)) return [[x2, y2]];
-  const dx = (x1 - x2) / 2,
-    dy = (y1 - y2) / 2;
+  const dx = (x1 - x2) / 2;
+  const dy = (y1 - y2) / 2;
   const lack = (dx / rx) ** 2 + (dy / ry) ** 2;
   if (lack > 1) {
     rx *= Math.sqrt(lack);
@@ -36,8 +36,8 @@ const arc = (
       Math.max(0, (rx * ry) ** 2 - (rx * dy) ** 2 - (ry * dx) ** 2) /
         ((rx * dy) ** 2 + (ry * dx) ** 2),
     ) * (large === sweep ? -1 : 1);
-  const cx = (part * rx * dy) / ry + (x1 + x2) / 2,
-    cy = (-part * ry * dx) / rx + (y1 + y2) / 2;
+  const cx = (part * rx * dy) / ry + (x1 + x2) / 2;
+  const cy = (-part * ry * dx) / rx + (y1 + y2) / 2;
   const from = Math.atan2((y1 - cy) / ry, (x1 - cx) / rx);
   let by = Math.atan2((y2 - cy) / ry, (x2 - cx) / rx) - from;
   if (sweep && by < 0) by += 2 * Math.PI;
@@ -61,8 +61,8 @@ const curve = (points: readonly number[]): Ring => {
     length += Math.hypot(at(i) - at(i - 2), at(i + 1) - at(i - 1));
   const n = Math.max(4, Math.min(96, Math.ceil(Math.sqrt(length / TOLERANCE) / 2.5)));
   return Array.from({ length: n }, (_, k): [number, number] => {
-    const t = (k + 1) / n,
-      s = 1 - t;
+    const t = (k + 1) / n;
+    const s = 1 - t;
     const of = (o: number) =>
       cubic
         ? s * s * s * at(o) +
@@ -80,10 +80,10 @@ const counts: Readonly<Record<string, number>> = { M: 2, L: 2, H: 1, V: 1, C: 6,
 export const flatten = (data: string): Ring[] => {
   const rings: Ring[] = [];
   const tokens = data.match(/[MLHVCQAZ]|[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/g) ?? [];
-  let ring: Ring = [],
-    command = "M",
-    x = 0,
-    y = 0;
+  let ring: Ring = [];
+  let command = "M";
+  let x = 0;
+  let y = 0;
   for (let i = 0; i < tokens.length;) {
     if (/[A-Z]/.test(tokens[i] as string)) command = tokens[i++] as string;
     else if (command === "Z") break;

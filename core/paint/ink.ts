@@ -40,8 +40,8 @@ const stopPaint = (stops: readonly Stop[]): Paint[] =>
 /** Stops outside 0–1 (an overshooting curve, an imported gradient) are brought inside by moving the gradient's ends. */
 const spread = (stops: readonly Stop[]): { stops: readonly Stop[]; from: number; to: number } => {
   const places = stops.map((s) => s.at);
-  const from = Math.min(0, ...places),
-    to = Math.max(1, ...places);
+  const from = Math.min(0, ...places);
+  const to = Math.max(1, ...places);
   return from === 0 && to === 1
     ? { stops, from, to }
     : { stops: stops.map((s) => ({ ...s, at: (s.at - from) / (to - from) })), from, to };
@@ -49,18 +49,18 @@ const spread = (stops: readonly Stop[]): { stops: readonly Stop[]; from: number;
 
 const gradientPaint = (g: Gradient, over: Over): Paint => {
   const { stops, from, to } = spread(g.stops);
-  const cx = over.x + over.width / 2,
-    cy = over.y + over.height / 2;
+  const cx = over.x + over.width / 2;
+  const cy = over.y + over.height / 2;
   const children = stopPaint(stops);
   if (g.kind === "linear") {
-    const angle = (g.angle * Math.PI) / 180,
-      dx = Math.sin(angle),
-      dy = -Math.cos(angle);
+    const angle = (g.angle * Math.PI) / 180;
+    const dx = Math.sin(angle);
+    const dy = -Math.cos(angle);
     const half = (Math.abs(over.width * dx) + Math.abs(over.height * dy)) / 2;
     const at = (t: number) =>
       [r(cx + dx * half * (2 * t - 1)), r(cy + dy * half * (2 * t - 1))] as const;
-    const [x1, y1] = at(from),
-      [x2, y2] = at(to);
+    const [x1, y1] = at(from);
+    const [x2, y2] = at(to);
     return {
       tag: "linearGradient",
       key: "ink",
@@ -68,10 +68,10 @@ const gradientPaint = (g: Gradient, over: Over): Paint => {
       children,
     };
   }
-  const x = over.x + over.width * g.centre[0],
-    y = over.y + over.height * g.centre[1];
-  const sx = Math.max(0.001, over.width * g.radii[0] * to),
-    sy = Math.max(0.001, over.height * g.radii[1] * to);
+  const x = over.x + over.width * g.centre[0];
+  const y = over.y + over.height * g.centre[1];
+  const sx = Math.max(0.001, over.width * g.radii[0] * to);
+  const sy = Math.max(0.001, over.height * g.radii[1] * to);
   // a radial gradient cannot begin before its centre: what lies there is cut off
   return {
     tag: "radialGradient",
@@ -112,8 +112,8 @@ export const pictureBox = (
     fill.fit === "cover"
       ? Math.max(over.width / picture.width, over.height / picture.height)
       : Math.min(over.width / picture.width, over.height / picture.height);
-  const width = picture.width * ratio,
-    height = picture.height * ratio;
+  const width = picture.width * ratio;
+  const height = picture.height * ratio;
   return {
     x: over.x + ((over.width - width) * fill.focus[0]) / 100,
     y: over.y + ((over.height - height) * fill.focus[1]) / 100,

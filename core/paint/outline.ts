@@ -21,19 +21,19 @@ export const polygonPoints = (
   width: number,
   height: number,
 ): Point[] => {
-  const n = Math.max(3, Math.round(sides)),
-    star = inset > 0;
+  const n = Math.max(3, Math.round(sides));
+  const star = inset > 0;
   const raw = Array.from({ length: star ? 2 * n : n }, (_, i): Point => {
     const angle = -Math.PI / 2 + (i * 2 * Math.PI) / (star ? 2 * n : n);
     const reach = star && i % 2 === 1 ? 1 - inset / 100 : 1;
     return [Math.cos(angle) * reach, Math.sin(angle) * reach];
   });
-  const xs = raw.map((p) => p[0]),
-    ys = raw.map((p) => p[1]);
-  const left = Math.min(...xs),
-    top = Math.min(...ys),
-    w = Math.max(...xs) - left,
-    h = Math.max(...ys) - top;
+  const xs = raw.map((p) => p[0]);
+  const ys = raw.map((p) => p[1]);
+  const left = Math.min(...xs);
+  const top = Math.min(...ys);
+  const w = Math.max(...xs) - left;
+  const h = Math.max(...ys) - top;
   return raw.map(([x, y]) => [((x - left) / w) * width, ((y - top) / h) * height]);
 };
 
@@ -45,19 +45,19 @@ const roundedPolygon = (points: readonly Point[], radius: number): string => {
     return `${points.map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`).join("")}Z`;
   return `${points
     .map((p, i) => {
-      const before = at(i - 1),
-        after = at(i + 1);
-      const a: Point = [before[0] - p[0], before[1] - p[1]],
-        b: Point = [after[0] - p[0], after[1] - p[1]];
-      const la = Math.hypot(...a) || 1,
-        lb = Math.hypot(...b) || 1;
+      const before = at(i - 1);
+      const after = at(i + 1);
+      const a: Point = [before[0] - p[0], before[1] - p[1]];
+      const b: Point = [after[0] - p[0], after[1] - p[1]];
+      const la = Math.hypot(...a) || 1;
+      const lb = Math.hypot(...b) || 1;
       const half =
         Math.acos(Math.max(-1, Math.min(1, (a[0] * b[0] + a[1] * b[1]) / (la * lb)))) / 2;
       const cut = Math.min(radius / Math.max(1e-6, Math.tan(half)), la / 2, lb / 2);
-      const from = [p[0] + (a[0] / la) * cut, p[1] + (a[1] / la) * cut] as const,
-        to = [p[0] + (b[0] / lb) * cut, p[1] + (b[1] / lb) * cut] as const;
-      const round = cut * Math.tan(half),
-        turn = a[0] * b[1] - a[1] * b[0] > 0 ? 0 : 1;
+      const from = [p[0] + (a[0] / la) * cut, p[1] + (a[1] / la) * cut] as const;
+      const to = [p[0] + (b[0] / lb) * cut, p[1] + (b[1] / lb) * cut] as const;
+      const round = cut * Math.tan(half);
+      const turn = a[0] * b[1] - a[1] * b[0] > 0 ? 0 : 1;
       return `${i ? "L" : "M"}${r(from[0])} ${r(from[1])}A${r(round)} ${r(round)} 0 0 ${turn} ${r(to[0])} ${r(to[1])}`;
     })
     .join("")}Z`;
@@ -77,8 +77,8 @@ export const grows = (p: Placed): boolean =>
 
 /** A layer's outline grown by `by` px on every side (shadow spread, or the middle of a border), as an element without paint. */
 export const outline = (p: Placed, by = 0): { tag: Paint["tag"]; attrs: Attrs } => {
-  const w = Math.max(0, p.width + 2 * by),
-    h = Math.max(0, p.height + 2 * by);
+  const w = Math.max(0, p.width + 2 * by);
+  const h = Math.max(0, p.height + 2 * by);
   switch (p.layer.kind) {
     case "ellipse":
       return {

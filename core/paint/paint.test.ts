@@ -110,12 +110,12 @@ describe("painting", () => {
         lines: [{ text: "Quay", x: 0, baseline: 12, width: 20 }],
       },
     );
-    const from = layer("box", { fill: "#000000" }, { x: 2, y: 3, width: 30 }),
-      now = layer(
-        "box",
-        { fill: "#ffffff" },
-        { children: [word], dissolve: { from, progress: 0, own: true } },
-      );
+    const from = layer("box", { fill: "#000000" }, { x: 2, y: 3, width: 30 });
+    const now = layer(
+      "box",
+      { fill: "#ffffff" },
+      { children: [word], dissolve: { from, progress: 0, own: true } },
+    );
     const text = markup(paint(now));
     expect(text.match(/Quay/g)).toHaveLength(1);
     // beside the two that mix, not in the one that is not there yet

@@ -85,8 +85,8 @@ const ownPaint = (p: Placed): readonly Paint[] => {
   return paint;
 };
 
-const keptDeep = new WeakMap<Placed, Paint>(),
-  keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
+const keptDeep = new WeakMap<Placed, Paint>();
+const keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
 
 const known = (p: Placed, shift: Shift): Paint | undefined => {
   if (!shift) return keptDeep.get(p);
@@ -124,9 +124,9 @@ const dissolving = (
 /** The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of what that dissolved from. */
 const ownShapes = (p: Placed): readonly Paint[] => {
   if (!p.dissolve?.own) return ownPaint(p);
-  const { from, progress } = p.dissolve,
-    x = r(from.x - p.x),
-    y = r(from.y - p.y);
+  const { from, progress } = p.dissolve;
+  const x = r(from.x - p.x);
+  const y = r(from.y - p.y);
   return [
     dissolving(
       "own",
@@ -139,14 +139,14 @@ const ownShapes = (p: Placed): readonly Paint[] => {
 };
 
 const build = (p: Placed, shift: Shift): Paint => {
-  const own = ownShapes(p),
-    here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
+  const own = ownShapes(p);
+  const here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
   const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
   if (p.nested) below.push(painted(p.nested, inner));
-  const opacity = (p.values.opacity as number) * p.presence,
-    [single] = plain?.length === 1 && below.length === 0 ? plain : [];
+  const opacity = (p.values.opacity as number) * p.presence;
+  const [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
   const node: Paint = {
@@ -167,17 +167,17 @@ const build = (p: Placed, shift: Shift): Paint => {
 };
 
 /** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */
-const RISE = 0.14,
-  GIVES_WAY = 0.28;
+const RISE = 0.14;
+const GIVES_WAY = 0.28;
 
 /** One screen gives way to another: that slides over it, pushes it out, or rises out of it. */
 const passing = (p: Placed, old: Paint, node: Paint): Paint => {
   const { progress, way, to = "left" } = p.dissolve as NonNullable<Placed["dissolve"]>;
   const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [
-      number,
-      number,
-    ],
-    left = 1 - progress;
+    number,
+    number,
+  ];
+  const left = 1 - progress;
   const move = (x: number, y: number) => ({ transform: `translate(${r(x)} ${r(y)})` });
   const came =
     way === "rise"

@@ -15,16 +15,16 @@ export const placingKeys: ReadonlySet<string> = new Set([
 
 /** Where a layer lies in its parent: moved to its place, turned and scaled about its pivot. */
 export const transformOf = (p: Placed, shift: Shift): string => {
-  const angle = p.values.rotation as number,
-    [sx, sy] = p.values.scale as Pair,
-    scaled = sx !== 1 || sy !== 1;
-  const x = r(p.x + (shift?.[0] ?? 0)),
-    y = r(p.y + (shift?.[1] ?? 0)),
-    place = x || y ? `translate(${x} ${y})` : "";
+  const angle = p.values.rotation as number;
+  const [sx, sy] = p.values.scale as Pair;
+  const scaled = sx !== 1 || sy !== 1;
+  const x = r(p.x + (shift?.[0] ?? 0));
+  const y = r(p.y + (shift?.[1] ?? 0));
+  const place = x || y ? `translate(${x} ${y})` : "";
   if (!angle && !scaled) return place;
-  const [px, py] = p.values.pivot as Pair,
-    cx = r((p.width * px) / 100),
-    cy = r((p.height * py) / 100);
+  const [px, py] = p.values.pivot as Pair;
+  const cx = r((p.width * px) / 100);
+  const cy = r((p.height * py) / 100);
   return [
     place,
     angle ? `rotate(${r(angle)} ${cx} ${cy})` : "",
@@ -38,12 +38,12 @@ export const transformOf = (p: Placed, shift: Shift): string => {
 
 /** The attributes of a layer's group: what it is, where it lies, and what is done to the whole of it. */
 export const placing = (p: Placed, transform: string, opacity: number): Attrs => {
-  const v = p.values,
-    out: Record<string, string | number> = { "data-layer": p.layer.id };
+  const v = p.values;
+  const out: Record<string, string | number> = { "data-layer": p.layer.id };
   if (transform) out.transform = transform;
   if (opacity < 1) out.opacity = r(opacity);
-  const blur = (v.blur as number) > 0 ? `filter:blur(${r(v.blur as number)}px)` : "",
-    mixing = v.mixing === "normal" ? "" : `mix-blend-mode:${String(v.mixing)}`;
+  const blur = (v.blur as number) > 0 ? `filter:blur(${r(v.blur as number)}px)` : "";
+  const mixing = v.mixing === "normal" ? "" : `mix-blend-mode:${String(v.mixing)}`;
   if (blur || mixing) out.style = blur && mixing ? `${blur};${mixing}` : blur || mixing;
   if (v.role !== "none") out.role = v.role as string;
   if (v.label) out["aria-label"] = v.label as string;

@@ -59,12 +59,14 @@ const shadowsOf = (p: Placed): readonly Shadow[] =>
 const joins: Readonly<Record<string, string>> = { round: "round", pointed: "miter", cut: "bevel" };
 const ends: Readonly<Record<string, string>> = { round: "round", flat: "butt", square: "square" };
 
-const dashes = (style: unknown, width: number): Attrs =>
-  style === "dashed"
-    ? { "stroke-dasharray": `${r(width * 3)} ${r(width * 2)}` }
-    : style === "dotted"
-      ? { "stroke-dasharray": `0 ${r(width * 2)}`, "stroke-linecap": "round" }
-      : {};
+const dashes = (style: unknown, width: number): Attrs => {
+  if (style === "dashed") {
+    return { "stroke-dasharray": `${r(width * 3)} ${r(width * 2)}` };
+  }
+  return style === "dotted"
+    ? { "stroke-dasharray": `0 ${r(width * 2)}`, "stroke-linecap": "round" }
+    : {};
+};
 
 const borderPaint = (p: Placed): Paint[] => {
   const v = p.values;
@@ -164,8 +166,8 @@ export const shapePaint = (p: Placed): Paint[] => {
 const clipPaint = (p: Placed): Paint[] => {
   const { plays, playedTo } = p.values as { plays?: number; playedTo?: number };
   if (!plays) return [];
-  const bar = { y: r(p.height - 6), height: 6 },
-    share = Math.min(1, (playedTo ?? 0) / plays);
+  const bar = { y: r(p.height - 6), height: 6 };
+  const share = Math.min(1, (playedTo ?? 0) / plays);
   return [
     leaf("rect", "clip-whole", {
       x: 0,
@@ -184,8 +186,8 @@ export const iconPaint = (p: Placed): Paint[] => {
   if (typeof icon !== "object" || !("shapes" in icon)) return [];
   const scale = Math.min(p.width / icon.width, p.height / icon.height);
   if (!(scale > 0)) return [];
-  const dx = (p.width - icon.width * scale) / 2,
-    dy = (p.height - icon.height * scale) / 2;
+  const dx = (p.width - icon.width * scale) / 2;
+  const dy = (p.height - icon.height * scale) / 2;
   const drawn = (key: string, attrs: Attrs, x = 0, y = 0): Paint => ({
     tag: "g",
     key,

@@ -32,7 +32,7 @@ export const markup = (
 
 /** A whole SVG document of a placed tree, `margin` px larger on every side for shadows. */
 export const svgDocument = (root: Placed, margin = 0): string => {
-  const w = root.width + 2 * margin,
-    h = root.height + 2 * margin;
+  const w = root.width + 2 * margin;
+  const h = root.height + 2 * margin;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}">${markup(paint(root))}</svg>`;
 };

@@ -26,8 +26,8 @@ export const r = (n: number): number => Math.round(n * 1000) / 1000 || 0;
 
 /** 53 bits of a text (cyrb53), short enough for an id: equal texts give equal ids in whatever document. */
 export const digest = (text: string): string => {
-  let a = 0xdeadbeef,
-    b = 0x41c6ce57;
+  let a = 0xdeadbeef;
+  let b = 0x41c6ce57;
   for (let i = 0; i < text.length; i++) {
     const c = text.charCodeAt(i);
     a = Math.imul(a ^ c, 2654435761);

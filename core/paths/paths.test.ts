@@ -44,8 +44,8 @@ describe("points of a path", () => {
           const [o] = readOutlines(curvy) as [Outline];
           const more = addKnot(o, line, t);
           expect(more.knots).toHaveLength(o.knots.length + 1);
-          const before = placeOn(o, line, t * 0.5),
-            after = placeOn(more, line, 0.5);
+          const before = placeOn(o, line, t * 0.5);
+          const after = placeOn(more, line, 0.5);
           expect(Math.hypot(before.x - after.x, before.y - after.y)).toBeLessThan(1e-6);
         },
       ),

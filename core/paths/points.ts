@@ -57,8 +57,8 @@ export const readOutlines = (data: string, sx = 1, sy = 1): Outline[] => {
       bend(now.knots, mix(last, at(0), 2 / 3), mix(at(2), at(0), 2 / 3), at(2));
     else {
       now.closed = true;
-      const first = now.knots[0] as Knot,
-        end = now.knots.at(-1) as Knot;
+      const first = now.knots[0] as Knot;
+      const end = now.knots.at(-1) as Knot;
       // a closing line that ends where it began is not a point of its own
       if (now.knots.length > 2 && same(first, end)) {
         now.knots.pop();
@@ -90,8 +90,12 @@ export const writeOutlines = (outlines: readonly Outline[], sx = 1, sy = 1): str
     .join("");
 
 /** How many lines lead from point to point. */
-export const linesIn = (o: Outline): number =>
-  o.knots.length < 2 ? 0 : o.closed ? o.knots.length : o.knots.length - 1;
+export const linesIn = (o: Outline): number => {
+  if (o.knots.length < 2) {
+    return 0;
+  }
+  return o.closed ? o.knots.length : o.knots.length - 1;
+};
 
 const ends = (o: Outline, line: number): [Knot, Knot] => [
   o.knots[line] as Knot,
@@ -101,8 +105,8 @@ const ends = (o: Outline, line: number): [Knot, Knot] => [
 /** A place on a line of an outline, 0–1 along it (de Casteljau). */
 export const placeOn = (o: Outline, line: number, t: number): Spot => {
   const [a, b] = ends(o, line);
-  const c = a.after ?? a,
-    d = b.before ?? b;
+  const c = a.after ?? a;
+  const d = b.before ?? b;
   if (!a.after && !b.before) return mix(a, b, t);
   return mix(mix(mix(a, c, t), mix(c, d, t), t), mix(mix(c, d, t), mix(d, b, t), t), t);
 };
@@ -115,13 +119,13 @@ export const addKnot = (o: Outline, line: number, t: number): Outline => {
     knots.splice(line + 1, 0, { ...mix(a, b, t), before: null, after: null });
     return { ...o, knots };
   }
-  const c = a.after ?? a,
-    d = b.before ?? b;
-  const ac = mix(a, c, t),
-    cd = mix(c, d, t),
-    db = mix(d, b, t),
-    left = mix(ac, cd, t),
-    right = mix(cd, db, t);
+  const c = a.after ?? a;
+  const d = b.before ?? b;
+  const ac = mix(a, c, t);
+  const cd = mix(c, d, t);
+  const db = mix(d, b, t);
+  const left = mix(ac, cd, t);
+  const right = mix(cd, db, t);
   knots[line] = { ...a, after: ac };
   knots[(line + 1) % knots.length] = { ...b, before: db };
   knots.splice(line + 1, 0, { ...mix(left, right, t), before: left, after: right });
@@ -140,8 +144,8 @@ export const moveKnot = (k: Knot, dx: number, dy: number): Knot => {
 
 /** Moves one handle of a point; the other stays opposite it unless they are moved apart. */
 export const bendKnot = (k: Knot, which: "before" | "after", to: Spot, apart = false): Knot => {
-  const other = which === "before" ? "after" : "before",
-    far = k[other];
+  const other = which === "before" ? "after" : "before";
+  const far = k[other];
   const length = far ? Math.hypot(far.x - k.x, far.y - k.y) : Math.hypot(to.x - k.x, to.y - k.y);
   const reach = Math.hypot(to.x - k.x, to.y - k.y) || 1;
   const opposite = apart
@@ -154,10 +158,10 @@ export const bendKnot = (k: Knot, which: "before" | "after", to: Spot, apart = f
 export const turnKnot = (o: Outline, at: number): Outline => {
   const k = o.knots[at] as Knot;
   const count = o.knots.length;
-  const prev = o.closed || at > 0 ? (o.knots[(at - 1 + count) % count] as Knot) : k,
-    next = o.closed || at < count - 1 ? (o.knots[(at + 1) % count] as Knot) : k;
-  const dx = (next.x - prev.x) / 6,
-    dy = (next.y - prev.y) / 6;
+  const prev = o.closed || at > 0 ? (o.knots[(at - 1 + count) % count] as Knot) : k;
+  const next = o.closed || at < count - 1 ? (o.knots[(at + 1) % count] as Knot) : k;
+  const dx = (next.x - prev.x) / 6;
+  const dy = (next.y - prev.y) / 6;
   const turned: Knot =
     k.before || k.after
       ? { ...k, before: null, after: null }
@@ -174,8 +178,8 @@ export const nearestLine = (
   outlines.forEach((o, outline) => {
     for (let line = 0; line < linesIn(o); line++)
       for (let i = 0; i <= 40; i++) {
-        const p = placeOn(o, line, i / 40),
-          distance = Math.hypot(p.x - to.x, p.y - to.y);
+        const p = placeOn(o, line, i / 40);
+        const distance = Math.hypot(p.x - to.x, p.y - to.y);
         if (!best || distance < best.distance)
           best = { outline, line, t: Math.min(0.98, Math.max(0.02, i / 40)), distance };
       }
@@ -187,17 +191,17 @@ export const nearestLine = (
 export const boundsOfOutlines = (
   outlines: readonly Outline[],
 ): { x: number; y: number; width: number; height: number } => {
-  const xs: number[] = [],
-    ys: number[] = [];
+  const xs: number[] = [];
+  const ys: number[] = [];
   const put = (s: Spot) => {
     xs.push(s.x);
     ys.push(s.y);
   };
   // the extremes of a cubic lie at its ends or where its derivative is 0
   const roots = (a: number, b: number, c: number, d: number): number[] => {
-    const p = -a + 3 * b - 3 * c + d,
-      q = 2 * (a - 2 * b + c),
-      r = b - a;
+    const p = -a + 3 * b - 3 * c + d;
+    const q = 2 * (a - 2 * b + c);
+    const r = b - a;
     if (Math.abs(p) < 1e-9) return Math.abs(q) < 1e-9 ? [] : [-r / q];
     const root = q * q - 4 * p * r;
     return root < 0 ? [] : [(-q + Math.sqrt(root)) / (2 * p), (-q - Math.sqrt(root)) / (2 * p)];
@@ -205,15 +209,15 @@ export const boundsOfOutlines = (
   for (const o of outlines) {
     o.knots.forEach(put);
     for (let line = 0; line < linesIn(o); line++) {
-      const [a, b] = ends(o, line),
-        c = a.after ?? a,
-        d = b.before ?? b;
+      const [a, b] = ends(o, line);
+      const c = a.after ?? a;
+      const d = b.before ?? b;
       for (const t of [...roots(a.x, c.x, d.x, b.x), ...roots(a.y, c.y, d.y, b.y)])
         if (t > 0 && t < 1) put(placeOn(o, line, t));
     }
   }
   if (xs.length === 0) return { x: 0, y: 0, width: 0, height: 0 };
-  const x = Math.min(...xs),
-    y = Math.min(...ys);
+  const x = Math.min(...xs);
+  const y = Math.min(...ys);
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };

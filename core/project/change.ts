@@ -41,8 +41,8 @@ export const same = (a: unknown, b: unknown): boolean => {
   if (Object.is(a, b)) return true;
   if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
   if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const ka = Object.keys(a),
-    kb = Object.keys(b);
+  const ka = Object.keys(a);
+  const kb = Object.keys(b);
   return (
     ka.length === kb.length &&
     ka.every((k) => own(b as Node, k) && same((a as Node)[k], (b as Node)[k]))

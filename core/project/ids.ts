@@ -14,8 +14,18 @@ export interface Ordered {
 }
 
 /** Orders by fractional index (plain code units), ties by id so that every window agrees. */
-export const byOrder = (a: Ordered, b: Ordered): number =>
-  a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+export const byOrder = (a: Ordered, b: Ordered): number => {
+  if (a.order < b.order) {
+    return -1;
+  }
+  if (a.order > b.order) {
+    return 1;
+  }
+  if (a.id < b.id) {
+    return -1;
+  }
+  return a.id > b.id ? 1 : 0;
+};
 
 /** The values of a table of records, in order. */
 export const inOrder = <T extends Ordered>(table: Readonly<Record<string, T>>): T[] =>

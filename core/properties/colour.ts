@@ -13,9 +13,9 @@ import {
 for (const mode of [modeRgb, modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch])
   useMode(mode as typeof modeRgb);
 
-const toRgb = converter("rgb"),
-  toHsl = converter("hsl"),
-  toOklch = converter("oklch");
+const toRgb = converter("rgb");
+const toHsl = converter("hsl");
+const toOklch = converter("oklch");
 
 /** Reads any CSS colour (hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch) to the stored form; null when it is none. */
 export const parseColour = (text: string): string | null => {

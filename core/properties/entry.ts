@@ -85,11 +85,10 @@ const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
       return parsePair(text, current);
     case "flag": {
       const word = text.trim().toLowerCase();
-      return ["yes", "true", "1"].includes(word)
-        ? good(true)
-        : ["no", "false", "0"].includes(word)
-          ? good(false)
-          : bad("yes or no");
+      if (["yes", "true", "1"].includes(word)) {
+        return good(true);
+      }
+      return ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
     }
     case "choice": {
       const word = text.trim().toLowerCase();

@@ -13,10 +13,10 @@ beforeAll(async () => {
 
 /** A lamp that goes on in a second, with a word on it; and a screen it hangs on. */
 const lamp = () => {
-  const b = new Builder(),
-    id = b.new("component", "Lamp"),
-    bulb = b.layer("box", { x: 10, y: 10, width: 40, height: 40 }),
-    word = b.layer("text", { text: "Dark", x: 0, y: 60 });
+  const b = new Builder();
+  const id = b.new("component", "Lamp");
+  const bulb = b.layer("box", { x: 10, y: 10, width: 40, height: 40 });
+  const word = b.layer("text", { text: "Dark", x: 0, y: 60 });
   const lit = b.trait("Lit", "no", "yes");
   b.look({ [lit.id]: [lit.v.yes as string] }, bulb, { x: 60, fill: "#ffcc00" }).look(
     { [lit.id]: [lit.v.yes as string] },
@@ -28,8 +28,8 @@ const lamp = () => {
     effects: [becomes(lit.id, lit.v.yes as string)],
     motion: { kind: "tween", duration: 1000, delay: 0, easing: "linear" },
   });
-  const screen = b.new("screen", "Mole"),
-    copy = b.layer("instance", { component: id, x: 100, y: 100 });
+  const screen = b.new("screen", "Mole");
+  const copy = b.layer("instance", { component: id, x: 100, y: 100 });
   return { b, id, bulb, lit, screen, copy };
 };
 
@@ -102,8 +102,8 @@ describe("rehearsing", () => {
   });
 
   it("every step is a sentence, and the project takes only steps that make sense", () => {
-    const { b, id, bulb, lit, screen, copy } = lamp(),
-      piece = b.project.pieces[screen] as never;
+    const { b, id, bulb, lit, screen, copy } = lamp();
+    const piece = b.project.pieces[screen] as never;
     const text = (s: Step) => stepText(b.project, piece, s);
     expect(text({ do: "click", layer: `${copy}/${bulb}` })).toBe("click Copy › Box");
     expect(text({ do: "drag", layer: copy, by: [-40, 0], ms: 300 })).toBe(

@@ -35,8 +35,8 @@ export const placeKeys = ["x", "y", "width", "height"] as const;
 
 /** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
 export const valueOf = (scene: Placed, path: string, key: string): unknown => {
-  const placed = placedAt(scene, path),
-    spot = spotAt(scene, path);
+  const placed = placedAt(scene, path);
+  const spot = spotAt(scene, path);
   if (key === "visible") return placed !== null && placed.presence > 0;
   if (!placed || !spot) return undefined;
   const place = placeKeys.find((k) => k === key);
@@ -63,9 +63,9 @@ export class Rehearser {
       step.do !== "scroll"
     )
       return null;
-    const scene = this.run.scene(),
-      spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined,
-      box = spot && spotBounds(spot);
+    const scene = this.run.scene();
+    const spot = scene && step.layer !== null ? spotAt(scene, step.layer) : undefined;
+    const box = spot && spotBounds(spot);
     return box ? [box.x + box.width / 2, box.y + box.height / 2] : null;
   }
 
@@ -162,9 +162,9 @@ export class Rehearser {
   private settle(): string | null {
     const until = this.run.now + PATIENCE;
     for (;;) {
-      const moves = this.run.movesUntil(),
-        due = nextDue(this.run.inside),
-        next = Math.max(moves, due === Infinity ? 0 : due);
+      const moves = this.run.movesUntil();
+      const due = nextDue(this.run.inside);
+      const next = Math.max(moves, due === Infinity ? 0 : due);
       if (moves <= this.run.now && due === Infinity) break;
       if (next > until) return "it does not come to rest";
       this.run.advanceTo(Math.max(next, this.run.now));
@@ -179,8 +179,8 @@ export class Rehearser {
     if (step.do === "trait") {
       const copy = run.copies().find((c) => c.path === this.copy(step.at));
       if (!copy) return "that copy is not there";
-      const trait = copy.piece.traits[step.trait],
-        is = variantFrom(copy.piece, copy.variant)[step.trait];
+      const trait = copy.piece.traits[step.trait];
+      const is = variantFrom(copy.piece, copy.variant)[step.trait];
       return is === step.value
         ? null
         : `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
@@ -195,7 +195,10 @@ export class Rehearser {
     if (!scene) return "nothing is shown";
     if (step.do === "text") {
       const shown = textsIn(scene).some((t) => t.includes(step.text));
-      return shown === step.shown ? null : shown ? "it can be read" : "it cannot be read anywhere";
+      if (shown === step.shown) {
+        return null;
+      }
+      return shown ? "it can be read" : "it cannot be read anywhere";
     }
     const is = valueOf(scene, step.layer, step.key);
     if (is === undefined) return "the layer is not there";

@@ -82,9 +82,9 @@ const sailing = (
     "option:free": free,
   });
 
-const front = { x: 50, y: 40, rotation: 0, scale: [1, 1], stack: 3 } as const,
-  second = { x: 62, y: 24, rotation: 5, scale: [0.95, 0.95], stack: 2 } as const,
-  back = { x: 38, y: 16, rotation: -6, scale: [0.9, 0.9], stack: 1 } as const;
+const front = { x: 50, y: 40, rotation: 0, scale: [1, 1], stack: 3 } as const;
+const second = { x: 62, y: 24, rotation: 5, scale: [0.95, 0.95], stack: 2 } as const;
+const back = { x: 38, y: 16, rotation: -6, scale: [0.9, 0.9], stack: 1 } as const;
 
 const pulled = { type: "drag", travel: 200, part: 0.4, speed: 500 } as const;
 /** Half of the way a card goes aside, the other half it goes under or over the pile. */

@@ -134,8 +134,8 @@ const places = [
   ["ticket", "Tickets", "icon-ticket-perforated"],
   ["crew", "Crew", "icon-people"],
 ] as const;
-const STEP = 88,
-  FIRST = 47;
+const STEP = 88;
+const FIRST = 47;
 const middle = (i: number) => FIRST + i * STEP;
 
 const place = ([id, name, sign]: (typeof places)[number], i: number): Drawn[] => [

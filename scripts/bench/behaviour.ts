@@ -106,8 +106,8 @@ export const behaviour = (env: LayoutEnv, line: Line): void => {
   const ours = perSecond((i) => {
     state = step(kit, state, tour[i % 3] as Input).state;
   });
-  const actor = createActor(generalSwitch).start(),
-    events = [{ type: "press" }, { type: "click" }, { type: "letgo" }] as const;
+  const actor = createActor(generalSwitch).start();
+  const events = [{ type: "press" }, { type: "click" }, { type: "letgo" }] as const;
   const general = perSecond((i) => {
     actor.send(events[i % 3] as (typeof events)[number]);
   });
@@ -116,9 +116,9 @@ export const behaviour = (env: LayoutEnv, line: Line): void => {
     `${Math.round(ours).toLocaleString("en")} events/s, a general state-machine library ${Math.round(general).toLocaleString("en")}: ${(ours / general).toFixed(2)} times as many`,
   );
 
-  const { project, piece } = board(),
-    rules = Object.keys(piece.rules).length,
-    heap = process.memoryUsage();
+  const { project, piece } = board();
+  const rules = Object.keys(piece.rules).length;
+  const heap = process.memoryUsage();
   let begin = performance.now();
   const space = traitSpace(project, piece);
   line(

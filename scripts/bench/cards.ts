@@ -20,8 +20,8 @@ export const cards = (env: LayoutEnv, line: Line): void => {
   const kept = fresh();
   draw(project, kept);
   let now = project;
-  const free = ids[0] as string,
-    arranged = ids[31] as string;
+  const free = ids[0] as string;
+  const arranged = ids[31] as string;
   const edit = (id: string, key: string) =>
     median((i) => {
       now = must(

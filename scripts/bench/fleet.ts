@@ -39,8 +39,8 @@ export const fleet = (
   );
   const trait = addTrait(piece(), "Open", ["no", "yes"]);
   project = must(project, trait.change);
-  const [no = "", yes = ""] = inOrder(piece().traits[trait.id]?.values ?? {}).map((v) => v.id),
-    ids: string[] = [];
+  const [no = "", yes = ""] = inOrder(piece().traits[trait.id]?.values ?? {}).map((v) => v.id);
+  const ids: string[] = [];
   for (let i = 0; i < layers; i++) {
     const layer = addLayer(piece(), "box", "root", {
       x: 10 + (i % 25) * 30,
@@ -68,10 +68,10 @@ export const fleet = (
 /** A screen with copies of a buoy: a component that rocks, blinks and turns for ever, each part in a time of its own. */
 export const buoys = (copies: number): { readonly project: Project; readonly piece: string } => {
   const buoy = addPiece(emptyProject("Bench"), "component", "Buoy");
-  let project = must(emptyProject("Bench"), buoy.change),
-    at = buoy.id;
-  const piece = () => project.pieces[at] as Piece,
-    lanes: Lane[] = [];
+  let project = must(emptyProject("Bench"), buoy.change);
+  let at = buoy.id;
+  const piece = () => project.pieces[at] as Piece;
+  const lanes: Lane[] = [];
   project = must(project, setValues(piece(), {}, { root: { width: 120, height: 120 } }));
   for (let i = 0; i < 6; i++) {
     const layer = addLayer(piece(), i % 2 ? "ellipse" : "box", "root", {

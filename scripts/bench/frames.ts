@@ -32,8 +32,8 @@ const standPage = async (browser: Browser): Promise<Page> => {
   const page = await browser.newPage();
   await page.setContent(`<!doctype html><body style="margin:0"></body>`);
   await page.evaluate(() => {
-    const w = globalThis as unknown as Stand,
-      ask = requestAnimationFrame.bind(globalThis);
+    const w = globalThis as unknown as Stand;
+    const ask = requestAnimationFrame.bind(globalThis);
     Object.assign(w, { running_: [], script_: new Map(), on_: false });
     globalThis.requestAnimationFrame = (call) =>
       ask((t) => {
@@ -82,9 +82,9 @@ const watch = async (page: Page, ms: number): Promise<Frames> => {
   return page.evaluate(() => {
     const w = globalThis as unknown as Stand;
     w.on_ = false;
-    const times = [...w.script_.keys()],
-      sorted = [...w.script_.values()].sort((a, b) => a - b),
-      at = (share: number) => sorted[Math.floor(sorted.length * share)] ?? NaN;
+    const times = [...w.script_.keys()];
+    const sorted = [...w.script_.values()].sort((a, b) => a - b);
+    const at = (share: number) => sorted[Math.floor(sorted.length * share)] ?? NaN;
     return {
       rate: ((times.length - 1) * 1000) / ((times.at(-1) ?? 0) - (times[0] ?? 0)),
       script: at(0.5),

@@ -36,23 +36,23 @@ const drawings = (count: number, layers: number): Drawing[] =>
 
 /** Gathering 24 groups of 40 layers: pairing, and building the component. */
 export const gather = (line: Line): void => {
-  const list = drawings(24, 40),
-    plan = planFromNames(list.map((d) => d.name));
+  const list = drawings(24, 40);
+  const plan = planFromNames(list.map((d) => d.name));
   let tracks = pairDrawings(list);
   const pair = median(
-      () => {
-        tracks = pairDrawings(list);
-      },
-      10,
-      2,
-    ),
-    make = median(
-      () => {
-        buildGathered(list, tracks, plan, "made", "a0", true);
-      },
-      10,
-      2,
-    );
+    () => {
+      tracks = pairDrawings(list);
+    },
+    10,
+    2,
+  );
+  const make = median(
+    () => {
+      buildGathered(list, tracks, plan, "made", "a0", true);
+    },
+    10,
+    2,
+  );
   line("gather: 24 drawings of 40 layers, pairing", `${pair.toFixed(0)} ms`);
   line("gather: the same, building the component with fewest sayings", `${make.toFixed(0)} ms`);
 };

@@ -33,8 +33,8 @@ export const timetable = (
   const ids: string[] = [];
   let row = "root";
   for (let i = 0; ids.length < layers; i++) {
-    const head = i % 10 === 0,
-      kind = head ? "box" : i % 3 === 0 ? "text" : i % 3 === 1 ? "box" : "ellipse";
+    const head = i % 10 === 0;
+    const kind = head ? "box" : i % 3 === 0 ? "text" : i % 3 === 1 ? "box" : "ellipse";
     const values: Record<string, Value> = head
       ? { x: 0, y: (i / 10) * 24, width: 420, height: 22, arrange: "row", gap: 6, align: "centre" }
       : kind === "text"

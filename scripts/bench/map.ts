@@ -40,8 +40,8 @@ export const mapBench = async (
   db: Sequelize,
   line: Line,
 ): Promise<void> => {
-  const { project, piece } = board(),
-    id = newId();
+  const { project, piece } = board();
+  const id = newId();
   await new ProjectLog(db).create(id, project);
   const page = await browser.newPage();
   await page.goto(`${address}/projects/${id}/pieces/${piece}`, { waitUntil: "load" });
@@ -65,9 +65,9 @@ export const mapBench = async (
     () => document.querySelectorAll(".map .react-flow__node").length > 200,
     { timeout: 60_000 },
   );
-  const drawn = Date.now() - began,
-    nodes = await page.$$eval(".map .react-flow__node", (all) => all.length),
-    ways = await page.$$eval(".map .react-flow__edge", (all) => all.length);
+  const drawn = Date.now() - began;
+  const nodes = await page.$$eval(".map .react-flow__node", (all) => all.length);
+  const ways = await page.$$eval(".map .react-flow__edge", (all) => all.length);
   await sleep(1500);
   const pane = await (await page.$(".map .react-flow__pane"))?.boundingBox();
   if (!pane) throw new Error("no map");

@@ -106,15 +106,15 @@ export const motion = (env: LayoutEnv, line: Line): void => {
 /** The same work by a general animation library: six values of each of 500 plain objects, with one curve, at the same moments. */
 const against = (env: LayoutEnv, line: Line): void => {
   const to = (i: number) => ({
-      x: 400 - i,
-      y: i / 2,
-      width: 40,
-      height: 30,
-      rotation: 90,
-      opacity: 0.6,
-      fill: "#1f6f5c",
-    }),
-    keys = Object.keys(to(0)).length;
+    x: 400 - i,
+    y: i / 2,
+    width: 40,
+    height: 30,
+    rotation: 90,
+    opacity: 0.6,
+    fill: "#1f6f5c",
+  });
+  const keys = Object.keys(to(0)).length;
   const { mover } = under(env, fleet(LAYERS, {}, to, still), long("ease-in-out"));
   engine.useDefaultMainLoop = false;
   const objects = Array.from({ length: LAYERS }, (_, i) => ({
@@ -162,8 +162,8 @@ const against = (env: LayoutEnv, line: Line): void => {
 
 /** Ten minutes of loops on a virtual clock: whether memory grows. */
 const steady = (env: LayoutEnv, line: Line): void => {
-  const { project, piece } = buoys(20),
-    run = new Run(env, project, piece);
+  const { project, piece } = buoys(20);
+  const run = new Run(env, project, piece);
   const held = (): number => {
     (globalThis as { gc?: () => void }).gc?.();
     return process.memoryUsage().heapUsed / 1e6;

@@ -83,8 +83,8 @@ export const stage = async (line: Line, mapAlone = false): Promise<void> => {
     if (mapAlone) return;
     const log = new ProjectLog(db);
     const measure = async (pieces: number, layers: number, variants: number) => {
-      const made = largeProject(pieces, layers, variants),
-        id = newId();
+      const made = largeProject(pieces, layers, variants);
+      const id = newId();
       await log.create(id, made.project);
       const page = await open(browser, `${harbour.served.address}/projects/${id}`);
       await page.waitForSelector(".tile");
@@ -123,11 +123,11 @@ export const stage = async (line: Line, mapAlone = false): Promise<void> => {
       );
       await page.waitForSelector("[data-line]");
       await sleep(800);
-      const row = made.ids[0] as string,
-        inner = made.ids[4] as string;
-      const edit = await editTime(page, row),
-        within = await editTime(page, inner),
-        drag = await dragRate(page, row);
+      const row = made.ids[0] as string;
+      const inner = made.ids[4] as string;
+      const edit = await editTime(page, row);
+      const within = await editTime(page, inner);
+      const drag = await dragRate(page, row);
       await page.close();
       return { opening, loading, edit, within, drag };
     };

@@ -102,9 +102,9 @@ export class Twins {
 
   /** One input to both: the chart is told what an environment tells, by the layers concerned. */
   input(input: Input): void {
-    const before = this.state,
-      result = step(this.project, before, input),
-      after = result.state;
+    const before = this.state;
+    const result = step(this.project, before, input);
+    const after = result.state;
     this.state = after;
     this.steps++;
     const heard = result.happenings.flatMap((h) =>
@@ -116,8 +116,8 @@ export class Twins {
     );
     if (input.type === "down" && !before.pressed) this.focus(before.focused, after.focused);
     if (input.type === "over") {
-      const gone = before.over.filter((p) => !after.over.includes(p)),
-        come = after.over.filter((p) => !before.over.includes(p));
+      const gone = before.over.filter((p) => !after.over.includes(p));
+      const come = after.over.filter((p) => !before.over.includes(p));
       for (const l of this.own(gone)) this.tell(`leave.${l}`);
       for (const l of this.own(come).reverse()) this.tell(`enter.${l}`);
     }
@@ -188,8 +188,8 @@ export class Twins {
   wait(ms: number): void {
     const until = Math.round(this.state.now) + ms;
     while (this.state.now < until) {
-      const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1)),
-        settles = this.state.settling[this.piece.id];
+      const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1));
+      const settles = this.state.settling[this.piece.id];
       this.pass(due - this.state.now - 1);
       if (settles !== undefined && settles <= due) this.tell("settled");
       const form = this.state.sending[this.piece.id];

@@ -131,8 +131,8 @@ export class Designer extends Person {
 
   /** Drags a line of the tree onto another: into it, or above or below. */
   async dragLine(name: string, onto: string, where: "into" | "above" | "below"): Promise<void> {
-    const from = await (await this.find("treeitem", name)).boundingBox(),
-      to = await (await this.find("treeitem", onto)).boundingBox();
+    const from = await (await this.find("treeitem", name)).boundingBox();
+    const to = await (await this.find("treeitem", onto)).boundingBox();
     if (!from || !to) throw new Error("no line");
     const y = to.y + to.height * (where === "into" ? 0.5 : where === "above" ? 0.12 : 0.88);
     await this.page.mouse.move(from.x + 60, from.y + from.height / 2);

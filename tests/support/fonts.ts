@@ -12,19 +12,19 @@ const shipped = (ending: "woff" | "woff2"): Buffer =>
 
 /** A WOFF 1.0 file taken apart into the TrueType file it was made from. */
 const unpacked = (woff: Buffer): Buffer => {
-  const n = woff.readUInt16BE(12),
-    head = Buffer.alloc(12 + 16 * n),
-    bodies: Buffer[] = [];
+  const n = woff.readUInt16BE(12);
+  const head = Buffer.alloc(12 + 16 * n);
+  const bodies: Buffer[] = [];
   woff.copy(head, 0, 4, 8);
   head.writeUInt16BE(n, 4);
   let at = head.length;
   for (let i = 0; i < n; i++) {
-    const entry = 44 + 20 * i,
-      offset = woff.readUInt32BE(entry + 4),
-      packed = woff.readUInt32BE(entry + 8),
-      length = woff.readUInt32BE(entry + 12);
-    const bytes = woff.subarray(offset, offset + packed),
-      table = packed < length ? inflateSync(bytes) : bytes;
+    const entry = 44 + 20 * i;
+    const offset = woff.readUInt32BE(entry + 4);
+    const packed = woff.readUInt32BE(entry + 8);
+    const length = woff.readUInt32BE(entry + 12);
+    const bytes = woff.subarray(offset, offset + packed);
+    const table = packed < length ? inflateSync(bytes) : bytes;
     woff.copy(head, 12 + 16 * i, entry, entry + 4);
     head.writeUInt32BE(woff.readUInt32BE(entry + 16), 12 + 16 * i + 4);
     head.writeUInt32BE(at, 12 + 16 * i + 8);

@@ -240,16 +240,14 @@ const proposal = fc.record({
     ),
   }),
 });
-const good = fc
-  .array(goodOp, { minLength: 1, maxLength: 3 })
-  .map((ops) => ({
-    changeId: newId(),
-    clientId: "fuzzing",
-    since: 0,
-    base: 0,
-    late: false,
-    change: { label: "Fuzz", ops },
-  }));
+const good = fc.array(goodOp, { minLength: 1, maxLength: 3 }).map((ops) => ({
+  changeId: newId(),
+  clientId: "fuzzing",
+  since: 0,
+  base: 0,
+  late: false,
+  change: { label: "Fuzz", ops },
+}));
 
 const magic = fc.constantFrom(
   "wOFF",

@@ -37,8 +37,8 @@ export const kitWithout = (...ids: readonly string[]): Project => {
 
 /** The kit with a Route bell whose wiggle and swell are variants, as it looks, without its behaviour. */
 export const kitWithBellOfVariants = (): Project => {
-  const kit = kitWithout("route-bell"),
-    bell = kit.pieces["route-bell"] as Piece;
+  const kit = kitWithout("route-bell");
+  const bell = kit.pieces["route-bell"] as Piece;
   return {
     ...kit,
     pieces: { ...kit.pieces, "route-bell": { ...bellOfVariants(bell.order), rules: {} } },
@@ -49,12 +49,12 @@ export const kitWithBellOfVariants = (): Project => {
 export const kitWithPlainBell = (): Project => kitWithout("route-bell");
 
 export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
-  const { browser, close } = await launch(),
-    db = openDatabase(inject("databaseUrl")),
-    id = newId();
+  const { browser, close } = await launch();
+  const db = openDatabase(inject("databaseUrl"));
+  const id = newId();
   await new ProjectLog(db).create(id, project);
-  const me = new Designer(await browser.newPage()),
-    address = `${inject("address")}/projects/${id}`;
+  const me = new Designer(await browser.newPage());
+  const address = `${inject("address")}/projects/${id}`;
   const go = async (piece: string, who = me) => {
     await who.page.goto(`${address}/pieces/${piece}`, { waitUntil: "load" });
     await who.find("tree", "Layers");

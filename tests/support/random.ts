@@ -31,19 +31,20 @@ export const plan = fc.record({
 });
 export type Plan = typeof plan extends fc.Arbitrary<infer T> ? T : never;
 
-const valueOf = (key: string, n: number) =>
-  key === "fill"
-    ? (colours[n % colours.length] as string)
-    : key === "visible"
-      ? n % 2 === 0
-      : key === "opacity"
-        ? (n % 10) / 10
-        : n;
+const valueOf = (key: string, n: number) => {
+  if (key === "fill") {
+    return colours[n % colours.length] as string;
+  }
+  if (key === "visible") {
+    return n % 2 === 0;
+  }
+  return key === "opacity" ? (n % 10) / 10 : n;
+};
 
 /** A component with traits, a tree of layers and looks for whatever combinations, as a plan says. */
 export const built = (p: Plan): { b: Builder; ids: Id[] } => {
-  const b = new Builder(),
-    ids: Id[] = [];
+  const b = new Builder();
+  const ids: Id[] = [];
   b.new("component", "Quay");
   p.traits.forEach((n, i) =>
     b.trait(["Tide", "Light", "Berth"][i] as string, ...["low", "mid", "high"].slice(0, n)),
@@ -69,8 +70,8 @@ const conditionOf = (
   piece: Piece,
   traits: readonly (readonly [number, readonly number[]])[],
 ): Condition => {
-  const all = inOrder(piece.traits),
-    out: Record<Id, Id[]> = {};
+  const all = inOrder(piece.traits);
+  const out: Record<Id, Id[]> = {};
   for (const [t, values] of traits) {
     const trait = all[t % all.length];
     const list = inOrder(trait?.values ?? {});

@@ -46,9 +46,9 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   const session = useSession();
   const piece = usePiece();
   const [reasoning, setReasoning] = useState(false);
-  const choose = useBench((s) => s.choose),
-    look = useBench((s) => s.look),
-    put = useBench((s) => s.put);
+  const choose = useBench((s) => s.choose);
+  const look = useBench((s) => s.look);
+  const put = useBench((s) => s.put);
   const point = () => {
     if (finding.layers.length) choose(finding.layers.filter((id) => piece.layers[id]));
     if (finding.variant) look(finding.variant);
@@ -125,16 +125,16 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
 export const Checks = () => {
   const session = useSession();
   const piece = usePiece();
-  const inspection = useBench((s) => s.inspection),
-    inspecting = useBench((s) => s.inspecting);
+  const inspection = useBench((s) => s.inspection);
+  const inspecting = useBench((s) => s.inspecting);
   if (!inspection)
     return (
       <p className="drawer-empty" role="status">
         Looking at everything the piece can come to …
       </p>
     );
-  const open = inspection.findings.filter((f) => !piece.accepted[f.id]),
-    accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
+  const open = inspection.findings.filter((f) => !piece.accepted[f.id]);
+  const accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
   const looked = `${inspection.situations} situation${inspection.situations === 1 ? "" : "s"}`;
   return (
     <div className="checks">

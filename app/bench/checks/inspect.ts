@@ -22,9 +22,9 @@ const inspect = async (
 
 /** Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit. */
 export const useInspection = (env: LayoutEnv): void => {
-  const project = useProject(),
-    piece = usePiece(),
-    store = useBenchStore();
+  const project = useProject();
+  const piece = usePiece();
+  const store = useBenchStore();
   useEffect(() => {
     let stale = false;
     store.getState().put({ inspecting: true });

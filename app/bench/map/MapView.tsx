@@ -86,12 +86,12 @@ const linkText = (piece: Piece, link: MapLink): string => {
 
 const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<PlaceData>[] =>
   map.nodes.map((n) => {
-    const [traitId] = Object.keys(n.variant),
-      trait = map.byVariant ? undefined : piece.traits[traitId ?? ""];
-    const value = trait?.values[n.variant[trait.id] ?? ""],
-      here = map.byVariant
-        ? n.key === variantKey(piece, now)
-        : trait !== undefined && now[trait.id] === value?.id;
+    const [traitId] = Object.keys(n.variant);
+    const trait = map.byVariant ? undefined : piece.traits[traitId ?? ""];
+    const value = trait?.values[n.variant[trait.id] ?? ""];
+    const here = map.byVariant
+      ? n.key === variantKey(piece, now)
+      : trait !== undefined && now[trait.id] === value?.id;
     return {
       id: n.key,
       type: "place",
@@ -133,10 +133,10 @@ const edgesOf = (
     .filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger))
     .map((l): Edge => {
       const wait = here.has(l.from)
-          ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined)
-          : undefined,
-        around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0),
-        undone = l.triggers.every((t) => t === "undone");
+        ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined)
+        : undefined;
+      const around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0);
+      const undone = l.triggers.every((t) => t === "undone");
       return {
         id: `${l.from} ${l.to}`,
         source: l.from,
@@ -173,12 +173,12 @@ const MOST_AT_FIRST = 12;
 /** What leads from which variant to which, live with what is being tried. */
 export const MapView = ({ env }: { env: LayoutEnv }) => {
   const piece = usePiece();
-  const maps = useBench((s) => s.inspection?.maps),
-    running = useBench((s) => s.running),
-    put = useBench((s) => s.put);
+  const maps = useBench((s) => s.inspection?.maps);
+  const running = useBench((s) => s.running);
+  const put = useBench((s) => s.put);
   const room = useRef<HTMLDivElement>(null);
-  const [chosen, setByTrait] = useState<boolean | null>(null),
-    [trigger, setTrigger] = useState("");
+  const [chosen, setByTrait] = useState<boolean | null>(null);
+  const [trigger, setTrigger] = useState("");
   const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
   const map = !maps ? null : byTrait || !maps.byVariant ? maps.byTrait : maps.byVariant;
   const [layout, setLayout] = useState<{ map: PieceMap; at: Arranged } | null>(null);

@@ -14,10 +14,10 @@ export const AddStep = ({
   chosen: Id | undefined;
   onAdd: (s: Step) => void;
 }) => {
-  const layer = chosen ?? ROOT,
-    name = piece.layers[layer]?.name ?? "the whole piece",
-    [trait] = traitsOf(piece),
-    text = Object.values(piece.layers).find((l) => l.kind === "text");
+  const layer = chosen ?? ROOT;
+  const name = piece.layers[layer]?.name ?? "the whole piece";
+  const [trait] = traitsOf(piece);
+  const text = Object.values(piece.layers).find((l) => l.kind === "text");
   const items: { words: string; step: Step }[] = [
     { words: `click ${name}`, step: { do: "click", layer } },
     { words: `point at ${name}`, step: { do: "point", layer } },

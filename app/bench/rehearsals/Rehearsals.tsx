@@ -16,14 +16,14 @@ import { StepLine } from "./StepLine";
 
 /** Runs rehearsals of a piece now, one or all, without waiting for the bench to come to rest. */
 const useRunning = (env: LayoutEnv) => {
-  const project = useProject(),
-    piece = usePiece(),
-    store = useBenchStore();
+  const project = useProject();
+  const piece = usePiece();
+  const store = useBenchStore();
   const [said, setSaid] = useState("");
   const run = async (only: Id | null) => {
     setSaid("Running …");
-    const results: Record<Id, Failure | null> = {},
-      began = performance.now();
+    const results: Record<Id, Failure | null> = {};
+    const began = performance.now();
     const done = await (
       await inspector(env)
     ).rehearseAll(
@@ -34,8 +34,8 @@ const useRunning = (env: LayoutEnv) => {
       }),
       only,
     );
-    const { inspection, put } = store.getState(),
-      failing = Object.values(results).filter((f) => f !== null).length;
+    const { inspection, put } = store.getState();
+    const failing = Object.values(results).filter((f) => f !== null).length;
     if (inspection)
       put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
     setSaid(
@@ -61,38 +61,37 @@ const Steps = ({
   const piece = usePiece();
   const chosen = useChosen().find((id) => id !== ROOT);
   const failure = useBench((s) => s.inspection?.rehearsals[rehearsal.id]);
-  const showing = useBench((s) => s.showing),
-    at = useBench((s) => s.shownStep),
-    put = useBench((s) => s.put);
+  const showing = useBench((s) => s.showing);
+  const at = useBench((s) => s.shownStep);
+  const put = useBench((s) => s.put);
   const { steps } = rehearsal;
   const keep = (next: readonly Step[], gesture: string | null = null) => {
     session.edit(setSteps(piece, rehearsal.id, next), gesture, PATIENCE);
   };
   const move = (i: number, by: 1 | -1) => {
-    const next = [...steps],
-      [s] = next.splice(i, 1);
+    const next = [...steps];
+    const [s] = next.splice(i, 1);
     if (s && i + by >= 0 && i + by <= next.length) {
       next.splice(i + by, 0, s);
       keep(next);
     }
   };
   const running = showing?.rehearsal === rehearsal.id;
-  const state = (i: number) =>
-    running
-      ? i === at
-        ? "now"
-        : i < at
-          ? "done"
-          : "plain"
-      : failure
-        ? i === failure.step
-          ? "failed"
-          : i < failure.step
-            ? "done"
-            : "plain"
-        : failure === null
-          ? "done"
-          : "plain";
+  const state = (i: number) => {
+    if (running) {
+      if (i === at) {
+        return "now";
+      }
+      return i < at ? "done" : "plain";
+    }
+    if (failure) {
+      if (i === failure.step) {
+        return "failed";
+      }
+      return i < failure.step ? "done" : "plain";
+    }
+    return failure === null ? "done" : "plain";
+  };
   return (
     <div className="steps">
       {failure && (
@@ -154,13 +153,13 @@ const Steps = ({
 export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
   const session = useSession();
   const piece = usePiece();
-  const results = useBench((s) => s.inspection?.rehearsals),
-    picked = useBench((s) => s.rehearsal),
-    put = useBench((s) => s.put);
+  const results = useBench((s) => s.inspection?.rehearsals);
+  const picked = useBench((s) => s.rehearsal);
+  const put = useBench((s) => s.put);
   const [naming, setNaming] = useState<string | null>(null);
   const running = useRunning(env);
-  const list = inOrder(piece.rehearsals),
-    open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
+  const list = inOrder(piece.rehearsals);
+  const open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
   const add = () => {
     const made = addRehearsal(piece, []);
     if (session.edit(made.change)) {

@@ -64,8 +64,8 @@ const parts = (
       );
     case "trait":
     case "show": {
-      const inner = pieceAtPath(project, piece, step.at),
-        trait = inner?.traits[step.trait];
+      const inner = pieceAtPath(project, piece, step.at);
+      const trait = inner?.traits[step.trait];
       if (!inner || !trait) break;
       return (
         <>
@@ -76,8 +76,8 @@ const parts = (
             value={step.trait}
             options={traitsOf(inner).map((t) => ({ value: t.id, words: t.name }))}
             onPick={(id) => {
-              const t = inner.traits[id],
-                first = t && valuesOf(t)[0];
+              const t = inner.traits[id];
+              const first = t && valuesOf(t)[0];
               if (first) onChange({ ...step, trait: id, value: first.id });
             }}
           />{" "}

@@ -19,16 +19,16 @@ export const ChosenRules = ({
 }) => {
   const session = useSession();
   const put = useBench((s) => s.put);
-  const rules = ids.flatMap((id) => piece.rules[id] ?? []),
-    first = rules[0];
+  const rules = ids.flatMap((id) => piece.rules[id] ?? []);
+  const first = rules[0];
   if (!first) return null;
   const all = (motion: Motion) => {
     session.edit(giveMotion(piece, ids, motion, false), `motion of ${ids.join()}`, PATIENCE);
   };
-  const on = rules.every((r) => r.on),
-    alike = rules.every(
-      (r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)),
-    );
+  const on = rules.every((r) => r.on);
+  const alike = rules.every(
+    (r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)),
+  );
   const duplicate = () => {
     const made = pasteRules(piece, copyRules(piece, ids));
     if (session.edit(made.change)) put({ chosenRules: made.ids });

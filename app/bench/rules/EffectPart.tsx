@@ -99,17 +99,17 @@ export const EffectPart = ({
 }) => {
   const session = useSession();
   const project = useProject();
-  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id),
-    traits = traitsOf(piece),
-    nested = nestedTraits(project, piece),
-    signals = inOrder(piece.signals),
-    settable = settableOptions(project, piece);
+  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id);
+  const traits = traitsOf(piece);
+  const nested = nestedTraits(project, piece);
+  const signals = inOrder(piece.signals);
+  const settable = settableOptions(project, piece);
   const says = (key: string) =>
-      Object.values(piece.layers).filter((l) =>
-        Object.values(piece.looks).some((k) => k.changes[l.id]?.[key] !== undefined),
-      ),
-    clips = says("plays"),
-    forms = says("entry").length > 0;
+    Object.values(piece.layers).filter((l) =>
+      Object.values(piece.looks).some((k) => k.changes[l.id]?.[key] !== undefined),
+    );
+  const clips = says("plays");
+  const forms = says("entry").length > 0;
   const what =
     effect.type === "clip" || effect.type === "seek"
       ? `${effect.type} ${effect.layer}`

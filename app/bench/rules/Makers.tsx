@@ -16,7 +16,10 @@ export const readingOrder = (ids: readonly Id[], bounds: ReadonlyMap<Id, Rect>):
   const all = unite(ids.flatMap((id) => bounds.get(id) ?? []));
   const at = (id: Id): number => {
     const r = bounds.get(id);
-    return r && all ? (all.width >= all.height ? r.x : r.y) : 0;
+    if (r && all) {
+      return all.width >= all.height ? r.x : r.y;
+    }
+    return 0;
   };
   return [...ids].sort((a, b) => at(a) - at(b));
 };
@@ -55,8 +58,8 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   const active = useActive();
   const chosen = useChosen().filter((id) => id !== ROOT);
   const { piece } = active;
-  const scene = activeScene(active, store.getState()),
-    last = inOrder(piece.rules).at(-1);
+  const scene = activeScene(active, store.getState());
+  const last = inOrder(piece.rules).at(-1);
   const list = makings(
     piece,
     scene ? readingOrder(chosen, boundsIn(scene)) : chosen,

@@ -20,11 +20,11 @@ export const MotionPart = ({
   between?: boolean;
 }) => {
   const { tokens } = useProject();
-  const named = inOrder(tokens).filter((t) => t.type === "motion"),
-    moving = between || motionKinds.indexOf(motion.kind) > 2;
+  const named = inOrder(tokens).filter((t) => t.type === "motion");
+  const moving = between || motionKinds.indexOf(motion.kind) > 2;
   const setToken = (id: string) => {
-    const { token: _old, ...rest } = motion,
-      value = id === own ? undefined : (tokenValue(tokens, id) as MotionValue | undefined);
+    const { token: _old, ...rest } = motion;
+    const value = id === own ? undefined : (tokenValue(tokens, id) as MotionValue | undefined);
     onChange(
       id === own
         ? rest

@@ -62,8 +62,8 @@ export const OptionPart = ({
   onPick: (v: Said) => void;
 }) => {
   const project = useProject();
-  const label = `New value of ${option.name}`,
-    text = typeof value === "string" ? value : "";
+  const label = `New value of ${option.name}`;
+  const text = typeof value === "string" ? value : "";
   const named = (list: readonly { id: string; name: string }[]) => (
     <Pick
       label={label}

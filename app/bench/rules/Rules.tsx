@@ -39,8 +39,8 @@ export const Rules = () => {
   const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
   const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
   const pick = (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
-    const from = inView.indexOf(picked.at(-1) ?? ""),
-      to = inView.indexOf(id);
+    const from = inView.indexOf(picked.at(-1) ?? "");
+    const to = inView.indexOf(id);
     if (e.shiftKey && from >= 0)
       put({
         chosenRules: [

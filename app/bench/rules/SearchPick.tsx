@@ -16,9 +16,9 @@ export const found = <T extends string>(
   options: readonly Choice<T>[],
   typed: string,
 ): Choice<T>[] => {
-  const parts = typed.toLowerCase().split(/\s+/).filter(Boolean),
-    begins = (o: Choice<T>) =>
-      parts[0] !== undefined && o.words.toLowerCase().startsWith(parts[0]) ? 0 : 1;
+  const parts = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const begins = (o: Choice<T>) =>
+    parts[0] !== undefined && o.words.toLowerCase().startsWith(parts[0]) ? 0 : 1;
   return options
     .filter((o) => parts.every((p) => o.words.toLowerCase().includes(p)))
     .sort((a, b) => begins(a) - begins(b));
@@ -26,9 +26,9 @@ export const found = <T extends string>(
 
 /** The list lies over everything, where there is more room: drawers would cut it off. */
 const placeBy = (field: HTMLInputElement): CSSProperties => {
-  const box = field.getBoundingClientRect(),
-    below = window.innerHeight - box.bottom,
-    up = below < 240 && box.top > below;
+  const box = field.getBoundingClientRect();
+  const below = window.innerHeight - box.bottom;
+  const up = below < 240 && box.top > below;
   return {
     left: Math.min(box.left, window.innerWidth - 230),
     maxHeight: Math.min(300, (up ? box.top : below) - 12),
@@ -53,8 +53,8 @@ export const SearchPick = <T extends string>({
   const [typed, setTyped] = useState<string | null>(null);
   const [place, setPlace] = useState<CSSProperties>({});
   const [field, setField] = useState<HTMLInputElement | null>(null);
-  const now = options.find((o) => o.value === value) ?? null,
-    list = typed === null ? [...options] : found(options, typed);
+  const now = options.find((o) => o.value === value) ?? null;
+  const list = typed === null ? [...options] : found(options, typed);
   const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps } = useCombobox<
     Choice<T>
   >({

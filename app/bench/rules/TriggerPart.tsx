@@ -34,8 +34,12 @@ const KeyField = ({ value, onPick }: { value: string; onPick: (key: string) => v
 const whole = "";
 /** Triggers that are about time and the whole piece, not about a layer. */
 const timed: readonly TriggerType[] = ["delay", "settled"];
-const words = (t: TriggerType): string =>
-  t === "delay" ? "… after a delay" : t === "settled" ? "… when it has settled" : triggerText(t);
+const words = (t: TriggerType): string => {
+  if (t === "delay") {
+    return "… after a delay";
+  }
+  return t === "settled" ? "… when it has settled" : triggerText(t);
+};
 
 /** What a rule listens for: "When Side chooser says middle". A copy's own signals are among what can be chosen. */
 export const TriggerPart = ({
@@ -89,13 +93,14 @@ export const TriggerPart = ({
       value={chosen}
       options={
         trigger.type === "delay"
-          ? options.map((o) =>
-              o.value === "delay"
-                ? { ...o, words: "After" }
-                : o.value === "settled"
-                  ? { ...o, words: "When the piece has settled" }
-                  : { ...o, words: `When … ${o.words}` },
-            )
+          ? options.map((o) => {
+              if (o.value === "delay") {
+                return { ...o, words: "After" };
+              }
+              return o.value === "settled"
+                ? { ...o, words: "When the piece has settled" }
+                : { ...o, words: `When … ${o.words}` };
+            })
           : options
       }
       onPick={pick}

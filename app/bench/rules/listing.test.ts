@@ -41,11 +41,11 @@ describe("the list of rules", () => {
     expect(listed(piece, { layers: ["label"], variant: null, grouping: "layer" })).toEqual([]);
     const b = new Builder();
     b.new("component", "Berth");
-    const lit = b.trait("Lit", "no", "yes"),
-      berth = b.at;
+    const lit = b.trait("Lit", "no", "yes");
+    const berth = b.at;
     b.new("screen", "Quay");
-    const copy = b.layer("instance", { component: berth }),
-      button = b.layer("box");
+    const copy = b.layer("instance", { component: berth });
+    const button = b.layer("box");
     const set = b.rule({
       source: button,
       effects: [{ type: "nested", layer: copy, trait: lit.id, to: { value: lit.v.yes as string } }],

@@ -70,8 +70,8 @@ const ChoiceEditor = ({
       finished.current = true;
       onCancel();
     } else if (e.key.length === 1 && e.key !== " " && !e.ctrlKey && !e.metaKey && !e.altKey) {
-      const next = typed.current + e.key.toLowerCase(),
-        found = beginning(next);
+      const next = typed.current + e.key.toLowerCase();
+      const found = beginning(next);
       typed.current = found >= 0 ? next : e.key.toLowerCase();
       setAt(found >= 0 ? found : Math.max(-1, beginning(typed.current)));
     } else return;

@@ -17,9 +17,9 @@ import { cellOf, differs, groupNames, rowsFor } from "./rows";
 import type { Row } from "./rows";
 import { useSheet } from "./useSheet";
 
-const ROW = 29,
-  GROUP = 22,
-  COLUMN = 150;
+const ROW = 29;
+const GROUP = 22;
+const COLUMN = 150;
 
 type Item = { readonly group: string } | { readonly row: Row; readonly index: number };
 
@@ -154,8 +154,8 @@ const Grid = ({
   useLayoutEffect(() => {
     if (focusing === 0) return;
     // what one goes to is brought out from under the heads first, and only then it is there to be focused
-    const box = room.current,
-      top = down.getOffsetForIndex(itemAt, "start")?.[0] ?? 0;
+    const box = room.current;
+    const top = down.getOffsetForIndex(itemAt, "start")?.[0] ?? 0;
     if (box) {
       const y = down.measurementsCache[itemAt]?.start ?? top;
       if (y - ROW < box.scrollTop) box.scrollTop = y - ROW;
@@ -175,8 +175,8 @@ const Grid = ({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when asked to go somewhere
   }, [focusing]);
 
-  const active = variantKey(piece, variant),
-    resting = variantKey(piece, restingVariant(piece));
+  const active = variantKey(piece, variant);
+  const resting = variantKey(piece, restingVariant(piece));
   const columnAt = (clientX: number): number => {
     const box = room.current?.getBoundingClientRect();
     return box
@@ -216,8 +216,8 @@ const Grid = ({
       PageDown: [10, 0],
       PageUp: [-10, 0],
     };
-    const move = moves[e.key],
-      held = e.ctrlKey || e.metaKey;
+    const move = moves[e.key];
+    const held = e.ctrlKey || e.metaKey;
     const far = () => ({
       row: sheet.inRows(place.row + 1)
         ? rows.findLastIndex((_, i) => sheet.inRows(i))
@@ -298,9 +298,9 @@ const Grid = ({
             {chosen.length > 1 ? `${chosen.length} layers` : layer.name}
           </div>
           {columns.map(({ index, start }) => {
-            const v = variants[index] as Variant,
-              key = variantKey(piece, v),
-              name = variantName(piece, v);
+            const v = variants[index] as Variant;
+            const key = variantKey(piece, v);
+            const name = variantName(piece, v);
             return (
               <div
                 key={key}
@@ -355,8 +355,8 @@ const Grid = ({
               </div>
               {columns.map(({ index: column, start }) => {
                 const v = variants[column] as Variant;
-                const cell = cellOf(project, piece, layer, row, v),
-                  here = isHere(index, column);
+                const cell = cellOf(project, piece, layer, row, v);
+                const here = isHere(index, column);
                 const inRange = sheet.inRows(index) && sheet.chosenColumns.includes(column);
                 const classes = [
                   "cell",

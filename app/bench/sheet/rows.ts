@@ -45,19 +45,23 @@ const styleChoices = (project: Project) => [
     .map((t) => ({ value: { token: t.id } as Said, words: tokenWords(t) })),
 ];
 
-const asChoices = (project: Project, type: ValueType): Row["choices"] =>
-  type.is === "family"
-    ? familiesOf(project).map((f) => ({ value: f, words: f }))
-    : type.is === "style"
-      ? styleChoices(project)
-      : type.is === "choice"
-        ? type.of.map((o) => ({ value: o, words: o }))
-        : type.is === "flag"
-          ? [
-              { value: true, words: "yes" },
-              { value: false, words: "no" },
-            ]
-          : null;
+const asChoices = (project: Project, type: ValueType): Row["choices"] => {
+  if (type.is === "family") {
+    return familiesOf(project).map((f) => ({ value: f, words: f }));
+  }
+  if (type.is === "style") {
+    return styleChoices(project);
+  }
+  if (type.is === "choice") {
+    return type.of.map((o) => ({ value: o, words: o }));
+  }
+  return type.is === "flag"
+    ? [
+        { value: true, words: "yes" },
+        { value: false, words: "no" },
+      ]
+    : null;
+};
 
 type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
 
@@ -69,13 +73,13 @@ const optionRow = (
   pieces: Row["choices"],
   depth = 0,
 ): OptionRow | null => {
-  const layer = component.layers[o.layer],
-    own = component.looks[BASE]?.changes[o.layer]?.[o.key];
+  const layer = component.layers[o.layer];
+  const own = component.looks[BASE]?.changes[o.layer]?.[o.key];
   if (!layer || depth > 8) return null;
   if (o.key.startsWith(TRAIT) || o.key.startsWith(OPTION)) {
     const inner = project.pieces[String(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
-    const trait = inner?.traits[o.key.slice(TRAIT.length)],
-      option = inner?.options[o.key.slice(OPTION.length)];
+    const trait = inner?.traits[o.key.slice(TRAIT.length)];
+    const option = inner?.options[o.key.slice(OPTION.length)];
     if (o.key.startsWith(TRAIT))
       return trait
         ? {

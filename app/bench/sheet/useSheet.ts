@@ -156,8 +156,8 @@ export const useSheet = (
     if (r.type.is !== "number") return;
     const next: Record<Id, Record<string, Said>> = {};
     for (const id of chosen) {
-      const other = session.project.pieces[piece.id]?.layers[id],
-        now = session.project.pieces[piece.id];
+      const other = session.project.pieces[piece.id]?.layers[id];
+      const now = session.project.pieces[piece.id];
       const value =
         other &&
         now &&
@@ -219,8 +219,8 @@ export const useSheet = (
   const paste = (text: string) => {
     const cells = fromText(text);
     const single = cells.length === 1 && cells[0]?.length === 1;
-    const from = Math.min(place.row, far),
-      firstColumn = chosenColumns[0] ?? 0;
+    const from = Math.min(place.row, far);
+    const firstColumn = chosenColumns[0] ?? 0;
     const columns = single
       ? chosenColumns
       : (cells[0] ?? []).map((_, i) => firstColumn + i).filter((c) => c < variants.length);
@@ -271,20 +271,20 @@ export const useSheet = (
 
   /** What can be done with a cell, for its menu. */
   const menuFor = (r: Row, cell: Cell): MenuItem[] => {
-    const from = cell.origin.from,
-      winner = from === null ? undefined : piece.looks[from];
+    const from = cell.origin.from;
+    const winner = from === null ? undefined : piece.looks[from];
     const own = r.mode ? [r.key, r.mode] : [r.key];
     const moves =
       winner && !cell.origin.styled
         ? scopesFor(piece, variant).filter((s) => !sameCondition(s.when, winner.when))
         : [];
     const count = scopesFor(piece, variant)[0]?.reach ?? 1;
-    const words = (s: (typeof moves)[number]) =>
-      s.reach === count
-        ? "Say it for all variants"
-        : s.reach === 1
-          ? "Say it only here"
-          : `Say it where ${conditionText(piece, s.when)}`;
+    const words = (s: (typeof moves)[number]) => {
+      if (s.reach === count) {
+        return "Say it for all variants";
+      }
+      return s.reach === 1 ? "Say it only here" : `Say it where ${conditionText(piece, s.when)}`;
+    };
     return [
       {
         label: "Inherit again",

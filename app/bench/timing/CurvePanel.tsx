@@ -29,9 +29,9 @@ import { MotionPart } from "../rules/MotionPart";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
-const SIZE = { width: 262, height: 132 },
-  MARGIN = { top: 6, right: 8, bottom: 2, left: 2 },
-  AXIS = { x: 16, y: 26 };
+const SIZE = { width: 262, height: 132 };
+const MARGIN = { top: 6, right: 8, bottom: 2, left: 2 };
+const AXIS = { x: 16, y: 26 };
 const FINE = 90;
 const inner = {
   x: MARGIN.left + AXIS.y,
@@ -56,9 +56,9 @@ const Plot = ({
 }) => {
   const whole = Math.max(length, other ? otherLength : 0, 1);
   const { data, low, high } = useMemo(() => {
-    const curve = curveOf(easing),
-      second = other && curveOf(other),
-      at = (c: (t: number) => number, of: number, ms: number) => (ms >= of ? 1 : c(ms / of));
+    const curve = curveOf(easing);
+    const second = other && curveOf(other);
+    const at = (c: (t: number) => number, of: number, ms: number) => (ms >= of ? 1 : c(ms / of));
     const rows = Array.from({ length: FINE + 1 }, (_, i) => {
       const ms = (whole * i) / FINE;
       return {
@@ -68,8 +68,8 @@ const Plot = ({
         ...(second ? { other: at(second, otherLength, ms) } : {}),
       };
     });
-    const ways = rows.flatMap((r) => [r.way, r.other ?? r.way]),
-      handles = isBezier(easing) ? [easing[1], easing[3]] : [];
+    const ways = rows.flatMap((r) => [r.way, r.other ?? r.way]);
+    const handles = isBezier(easing) ? [easing[1], easing[3]] : [];
     return {
       data: rows,
       low: Math.min(0, ...ways, ...handles) - 0.05,
@@ -155,10 +155,10 @@ const Handles = ({
 }) => {
   const svg = useRef<SVGSVGElement>(null);
   // while dragged, what is seen stays as tall as it was: it would run away from under the hand
-  const [held, setHeld] = useState<{ low: number; high: number } | null>(null),
-    range = held ?? { low, high };
-  const X = (x: number) => inner.x + x * inner.width * share,
-    Y = (y: number) => inner.y + ((range.high - y) / (range.high - range.low)) * inner.height;
+  const [held, setHeld] = useState<{ low: number; high: number } | null>(null);
+  const range = held ?? { low, high };
+  const X = (x: number) => inner.x + x * inner.width * share;
+  const Y = (y: number) => inner.y + ((range.high - y) / (range.high - range.low)) * inner.height;
   const set = (i: 0 | 2, x: number, y: number) => {
     const next = [...easing] as [number, number, number, number];
     next[i] = Math.round(Math.min(1, Math.max(0, x)) * 100) / 100;
@@ -168,9 +168,9 @@ const Handles = ({
   return (
     <svg ref={svg} className="handles" width={SIZE.width} height={SIZE.height}>
       {([0, 2] as const).map((i) => {
-        const x = easing[i],
-          y = easing[i + 1] as number,
-          end = i === 0 ? 0 : 1;
+        const x = easing[i];
+        const y = easing[i + 1] as number;
+        const end = i === 0 ? 0 : 1;
         return (
           <g key={i}>
             <line x1={X(end)} y1={Y(end)} x2={X(x)} y2={Y(y)} />
@@ -199,9 +199,9 @@ const Handles = ({
               }}
               onPointerUp={() => setHeld(null)}
               onKeyDown={(e) => {
-                const by = e.shiftKey ? 0.1 : 0.02,
-                  dx = e.key === "ArrowRight" ? by : e.key === "ArrowLeft" ? -by : 0,
-                  dy = e.key === "ArrowUp" ? by : e.key === "ArrowDown" ? -by : 0;
+                const by = e.shiftKey ? 0.1 : 0.02;
+                const dx = e.key === "ArrowRight" ? by : e.key === "ArrowLeft" ? -by : 0;
+                const dy = e.key === "ArrowUp" ? by : e.key === "ArrowDown" ? -by : 0;
                 if (!dx && !dy) return;
                 e.preventDefault();
                 e.stopPropagation();
@@ -217,9 +217,9 @@ const Handles = ({
 
 /** A spring by its physics, and what comes of it. */
 const SpringPart = ({ spring, onChange }: { spring: Spring; onChange: (s: Spring) => void }) => {
-  const over = overshootOf(spring),
-    { swing, bounciness } = swingOf(spring),
-    set = (part: Partial<Spring>) => onChange({ ...spring, ...part });
+  const over = overshootOf(spring);
+  const { swing, bounciness } = swingOf(spring);
+  const set = (part: Partial<Spring>) => onChange({ ...spring, ...part });
   return (
     <div className="spring-part">
       <label>
@@ -276,14 +276,14 @@ export const CurvePanel = ({
   name: LaneName | null;
   names: readonly LaneName[];
 }) => {
-  const session = useSession(),
-    { motion, piece } = timed;
-  const [other, setOther] = useState<string>(""),
-    [saving, setSaving] = useState<string | null>(null);
-  const lane = name && timingOf(motion, name),
-    now: MotionValue = lane ?? motion,
-    easing = now.easing,
-    own = name !== null && laneOf(motion, name) !== undefined;
+  const session = useSession();
+  const { motion, piece } = timed;
+  const [other, setOther] = useState<string>("");
+  const [saving, setSaving] = useState<string | null>(null);
+  const lane = name && timingOf(motion, name);
+  const now: MotionValue = lane ?? motion;
+  const easing = now.easing;
+  const own = name !== null && laneOf(motion, name) !== undefined;
   const all = names.length ? names : null;
   const set = (parts: Partial<Omit<Lane, "layer" | "key">>, gesture: string) =>
     timed.set(

@@ -5,12 +5,12 @@ import { film, momentsOf } from "./film";
 import type { Filming } from "./film";
 import type { Timed } from "./useTiming";
 
-const rates = { gif: [10, 20, 25, 50], png: [10, 24, 30, 60], svg: [10, 20, 30, 60] } as const,
-  usual = {
-    gif: { scale: 1, rate: 25, ground: "#ffffff" },
-    png: { scale: 2, rate: 30, ground: "" },
-    svg: { scale: 1, rate: 30, ground: "" },
-  } as const;
+const rates = { gif: [10, 20, 25, 50], png: [10, 24, 30, 60], svg: [10, 20, 30, 60] } as const;
+const usual = {
+  gif: { scale: 1, rate: 25, ground: "#ffffff" },
+  png: { scale: 2, rate: 30, ground: "" },
+  svg: { scale: 1, rate: 30, ground: "" },
+} as const;
 const files = {
   gif: { title: "Animated GIF", ending: "gif", type: "image/gif" },
   png: { title: "PNG pictures, zipped", ending: "zip", type: "application/zip" },
@@ -25,8 +25,8 @@ const grounds = [
 ] as const;
 /** A change that goes on for ever is filmed for so long, ms. */
 const LONGEST = 12_000;
-const MARGIN = 24,
-  PAUSE = 900;
+const MARGIN = 24;
+const PAUSE = 900;
 
 /** Filming a change: how large, how many pictures a second, on what; with its progress, to be cancelled. */
 export const FilmDialog = ({
@@ -40,19 +40,19 @@ export const FilmDialog = ({
   name: string;
   onClose: () => void;
 }) => {
-  const [scale, setScale] = useState<number>(usual[kind].scale),
-    [rate, setRate] = useState<number>(usual[kind].rate),
-    [ground, setGround] = useState<string>(usual[kind].ground);
-  const [done, setDone] = useState<number | null>(null),
-    [trouble, setTrouble] = useState<string | null>(null);
+  const [scale, setScale] = useState<number>(usual[kind].scale);
+  const [rate, setRate] = useState<number>(usual[kind].rate);
+  const [ground, setGround] = useState<string>(usual[kind].ground);
+  const [done, setDone] = useState<number | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const stopped = useRef(false);
-  const length = Math.min(LONGEST, Math.max(1, timed.length)),
-    size = {
-      width: Math.max(timed.scenes.from.width, timed.scenes.to.width),
-      height: Math.max(timed.scenes.from.height, timed.scenes.to.height),
-    };
-  const count = momentsOf(length, rate).length,
-    px = (n: number) => Math.round((n + 2 * MARGIN) * scale);
+  const length = Math.min(LONGEST, Math.max(1, timed.length));
+  const size = {
+    width: Math.max(timed.scenes.from.width, timed.scenes.to.width),
+    height: Math.max(timed.scenes.from.height, timed.scenes.to.height),
+  };
+  const count = momentsOf(length, rate).length;
+  const px = (n: number) => Math.round((n + 2 * MARGIN) * scale);
   const run = async () => {
     stopped.current = false;
     setTrouble(null);

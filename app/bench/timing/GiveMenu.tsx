@@ -9,14 +9,14 @@ import type { Timed } from "./useTiming";
 
 /** Gives the motion one looks at to other rules of the piece, too. */
 export const GiveMenu = ({ timed }: { timed: Timed }) => {
-  const session = useSession(),
-    project = useProject(),
-    { piece, said } = timed;
-  const [ids, setIds] = useState<readonly Id[]>([]),
-    [lanes, setLanes] = useState(false),
-    [open, setOpen] = useState(false);
-  const others = timed.rules.filter((r) => r.id !== timed.rule?.id),
-    chosen = ids.filter((id) => others.some((r) => r.id === id));
+  const session = useSession();
+  const project = useProject();
+  const { piece, said } = timed;
+  const [ids, setIds] = useState<readonly Id[]>([]);
+  const [lanes, setLanes] = useState(false);
+  const [open, setOpen] = useState(false);
+  const others = timed.rules.filter((r) => r.id !== timed.rule?.id);
+  const chosen = ids.filter((id) => others.some((r) => r.id === id));
   if (others.length === 0) return null;
   const give = () => {
     session.edit(giveMotion(piece, chosen, said, lanes));

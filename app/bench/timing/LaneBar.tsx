@@ -59,9 +59,9 @@ interface BuoyProps {
 const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }: BuoyProps) => {
   const from = useRef<number | null>(null);
   // it stays between its neighbours: which pose a hand holds is told by its place among them
-  const poses = timingOf(timed.motion, name).poses ?? [],
-    low = (poses[index - 1]?.at ?? 0) + APART,
-    high = (poses[index + 1]?.at ?? 1 + APART) - APART;
+  const poses = timingOf(timed.motion, name).poses ?? [];
+  const low = (poses[index - 1]?.at ?? 0) + APART;
+  const high = (poses[index + 1]?.at ?? 1 + APART) - APART;
   const move = (at: number) => {
     const next = Math.min(high, Math.max(low, Math.round(at * 1000) / 1000));
     timed.set(
@@ -83,8 +83,8 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
       }}
       onPointerMove={(e) => {
         if (from.current === null || e.buttons !== 1) return;
-        const ms = (e.clientX - from.current) / scale,
-          at = e.altKey ? null : nearest(edges(), begin + ms, scale);
+        const ms = (e.clientX - from.current) / scale;
+        const at = e.altKey ? null : nearest(edges(), begin + ms, scale);
         onGuide(at);
         move((at !== null ? at - begin : e.altKey ? ms : Math.round(ms / SNAP) * SNAP) / length);
       }}
@@ -123,24 +123,24 @@ export const LaneBar = ({
   onShift,
 }: Props) => {
   const drag = useRef<{
-      x: number;
-      ends: Ends;
-      done: number;
-      id: number;
-      /** where its ends were and the others' are, ms */ begin: number;
-      end: number;
-      edges: readonly number[];
-    } | null>(null),
-    count = useRef(0);
-  const left = delay * scale,
-    width = Math.max(6, length * scale),
-    label =
-      name === null
-        ? "the whole change"
-        : `${timed.piece.layers[name.layer]?.name ?? ""}${name.key === null ? "" : ` ${laneLabel(name.key)}`}`;
+    x: number;
+    ends: Ends;
+    done: number;
+    id: number;
+    /** where its ends were and the others' are, ms */ begin: number;
+    end: number;
+    edges: readonly number[];
+  } | null>(null);
+  const count = useRef(0);
+  const left = delay * scale;
+  const width = Math.max(6, length * scale);
+  const label =
+    name === null
+      ? "the whole change"
+      : `${timed.piece.layers[name.layer]?.name ?? ""}${name.key === null ? "" : ` ${laneLabel(name.key)}`}`;
   const down = (e: React.PointerEvent<HTMLButtonElement>) => {
-    const box = e.currentTarget.getBoundingClientRect(),
-      x = e.clientX - box.left;
+    const box = e.currentTarget.getBoundingClientRect();
+    const x = e.clientX - box.left;
     e.currentTarget.setPointerCapture(e.pointerId);
     // an end can be taken unless the bar is too short to tell them apart
     drag.current = {
@@ -182,10 +182,10 @@ export const LaneBar = ({
   const move = (e: React.PointerEvent) => {
     const d = drag.current;
     if (!d || e.buttons !== 1) return;
-    const ms = (e.clientX - d.x) / scale,
-      snapped = e.altKey ? null : snap(d, ms),
-      whole = snapped?.by ?? (e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP),
-      by = whole - d.done;
+    const ms = (e.clientX - d.x) / scale;
+    const snapped = e.altKey ? null : snap(d, ms);
+    const whole = snapped?.by ?? (e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP);
+    const by = whole - d.done;
     onGuide(snapped?.at ?? null);
     if (by === 0) return;
     d.done = whole;
@@ -201,9 +201,9 @@ export const LaneBar = ({
   };
   const addPose = (e: React.MouseEvent<HTMLButtonElement>) => {
     if (name?.key == null || !property(name.key)) return;
-    const box = e.currentTarget.getBoundingClientRect(),
-      at = Math.min(0.99, Math.max(0.01, (e.clientX - box.left) / box.width)),
-      value = laneValue(timed.change.frame(delay + at * length), name.layer, name.key);
+    const box = e.currentTarget.getBoundingClientRect();
+    const at = Math.min(0.99, Math.max(0.01, (e.clientX - box.left) / box.width));
+    const value = laneValue(timed.change.frame(delay + at * length), name.layer, name.key);
     if (value !== undefined)
       timed.set(
         withPose(

@@ -11,9 +11,9 @@ import type { Timed } from "./useTiming";
 /** The lanes' ends and poses that others may snap to, ms. */
 const edgesOf = (motion: Motion, names: readonly LaneName[]): number[] =>
   names.flatMap((name) => {
-    const lane = timingOf(motion, name),
-      begin = motion.delay + lane.delay,
-      length = lengthOf(lane);
+    const lane = timingOf(motion, name);
+    const begin = motion.delay + lane.delay;
+    const length = lengthOf(lane);
     return [begin, begin + length, ...(lane.poses ?? []).map((p) => begin + p.at * length)];
   });
 
@@ -22,11 +22,11 @@ const edgesBut = (
   head: number | null,
   moved: readonly (LaneName | null)[],
 ): readonly number[] => {
-  const { motion, moving } = timed,
-    rows = moving.flatMap(({ layer, keys }): LaneName[] => [
-      { layer, key: null },
-      ...keys.filter((k) => laneOf(motion, { layer, key: k })).map((key) => ({ layer, key })),
-    ]);
+  const { motion, moving } = timed;
+  const rows = moving.flatMap(({ layer, keys }): LaneName[] => [
+    { layer, key: null },
+    ...keys.filter((k) => laneOf(motion, { layer, key: k })).map((key) => ({ layer, key })),
+  ]);
   const others = rows.filter(
     (r) =>
       !moved.some(
@@ -66,9 +66,9 @@ const shifted = (
 
 /** When the same lane moves on the way back. */
 const BackBar = ({ back, name, scale }: { back: Motion; name: LaneName | null; scale: number }) => {
-  const lane = name && timingOf(back, name),
-    begin = back.delay + (lane?.delay ?? 0),
-    long = lengthOf(lane ?? back);
+  const lane = name && timingOf(back, name);
+  const begin = back.delay + (lane?.delay ?? 0);
+  const long = lengthOf(lane ?? back);
   return (
     <span
       className="lane-back"
@@ -102,10 +102,10 @@ export const LaneRow = ({
   onGuide,
   children,
 }: Props) => {
-  const { motion } = timed,
-    lane = name === null ? null : timingOf(motion, name),
-    chosen = picked.some((p) => rowKey(p) === rowKey(name)),
-    together = chosen && picked.length > 1 ? picked : [name];
+  const { motion } = timed;
+  const lane = name === null ? null : timingOf(motion, name);
+  const chosen = picked.some((p) => rowKey(p) === rowKey(name));
+  const together = chosen && picked.length > 1 ? picked : [name];
   return (
     <div
       className={`lane-row${chosen ? " picked" : ""}${name?.key != null ? " of-key" : ""}`}
@@ -136,16 +136,17 @@ export const LaneRow = ({
             onPick={(add) => onPick(name, add)}
             onShift={(by, ends, gesture) =>
               timed.set(
-                shifted(motion, together, (l) =>
-                  ends === "end"
-                    ? { duration: Math.max(10, l.duration + by) }
-                    : ends === "begin"
-                      ? {
-                          delay: Math.max(0, l.delay + by),
-                          duration: Math.max(10, l.duration - by),
-                        }
-                      : { delay: Math.max(0, l.delay + by) },
-                ),
+                shifted(motion, together, (l) => {
+                  if (ends === "end") {
+                    return { duration: Math.max(10, l.duration + by) };
+                  }
+                  return ends === "begin"
+                    ? {
+                        delay: Math.max(0, l.delay + by),
+                        duration: Math.max(10, l.duration - by),
+                      }
+                    : { delay: Math.max(0, l.delay + by) };
+                }),
                 gesture,
               )
             }

@@ -36,8 +36,8 @@ const TimeRuler = ({
 }) => {
   const scrub = (e: React.PointerEvent<HTMLElement>) => {
     if (e.type === "pointermove" && e.buttons !== 1) return;
-    const box = e.currentTarget.getBoundingClientRect(),
-      raw = view.first + (e.clientX - box.left) / view.scale;
+    const box = e.currentTarget.getBoundingClientRect();
+    const raw = view.first + (e.clientX - box.left) / view.scale;
     if (e.type === "pointerdown") e.currentTarget.setPointerCapture(e.pointerId);
     head.seek(Math.min(timed.shown, e.altKey ? raw : Math.round(raw / 5) * 5));
   };
@@ -111,9 +111,9 @@ const TimeRuler = ({
 
 /** A lane for a property of the chosen layer that does not change otherwise. */
 const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => void }) => {
-  const chosen = useChosen(),
-    layer =
-      chosen.length === 1 && chosen[0] !== undefined ? timed.piece.layers[chosen[0]] : undefined;
+  const chosen = useChosen();
+  const layer =
+    chosen.length === 1 && chosen[0] !== undefined ? timed.piece.layers[chosen[0]] : undefined;
   if (!layer) return null;
   const keys = registry.filter(
     (p) =>
@@ -152,10 +152,10 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
 
 /** Lanes of a change on a ruler of time. */
 export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
-  const { motion, moving } = timed,
-    { view, lanes, measure } = useLaneView(timed, head);
-  const [open, setOpen] = useState<readonly string[]>([]),
-    [guide, setGuide] = useState<number | null>(null);
+  const { motion, moving } = timed;
+  const { view, lanes, measure } = useLaneView(timed, head);
+  const [open, setOpen] = useState<readonly string[]>([]);
+  const [guide, setGuide] = useState<number | null>(null);
   const row = {
     timed,
     view,
@@ -178,8 +178,8 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
           <span className="strong">All, unless below</span>
         </LaneRow>
         {moving.map(({ layer, name, keys }) => {
-          const unfolded = open.includes(layer),
-            shown = keys.filter((k) => unfolded || laneOf(motion, { layer, key: k }));
+          const unfolded = open.includes(layer);
+          const shown = keys.filter((k) => unfolded || laneOf(motion, { layer, key: k }));
           return [
             <LaneRow {...row} key={layer} name={{ layer, key: null }}>
               <button

@@ -15,8 +15,8 @@ const films: readonly { readonly kind: Filming["kind"]; readonly words: string }
 
 /** Saves the change one looks at for use elsewhere. */
 export const SaveMenu = ({ timed }: { timed: Timed }) => {
-  const [filming, setFilming] = useState<Filming["kind"] | null>(null),
-    { piece, scenes, motion, title } = timed;
+  const [filming, setFilming] = useState<Filming["kind"] | null>(null);
+  const { piece, scenes, motion, title } = timed;
   return (
     <>
       <Dropdown align="end">

@@ -42,9 +42,9 @@ const VariantPick = ({
 
 /** What is timed: a rule, an effect of it with a motion of its own, or the way from one variant to another. */
 export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () => void }) => {
-  const project = useProject(),
-    { variant } = useActive(),
-    { piece, rule, effect } = timed;
+  const project = useProject();
+  const { variant } = useActive();
+  const { piece, rule, effect } = timed;
   const all = variantsOf(piece).filter(
     (v) => !isUnused(piece, v) || variantKey(piece, v) === variantKey(piece, restingVariant(piece)),
   );
@@ -140,8 +140,8 @@ export const BackPart = ({
   shown: boolean;
   onShow: (shown: boolean) => void;
 }) => {
-  const project = useProject(),
-    { back } = timed;
+  const project = useProject();
+  const { back } = timed;
   if (!back)
     return timed.rule?.undo ? (
       <span className="quiet small-text text-nowrap" title="Undone when the contact ends">

@@ -29,8 +29,8 @@ const orderWords: Readonly<Record<CascadeOrder, string>> = {
 
 /** Layers set out one after another. */
 const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] }) => {
-  const [interval, setInterval] = useState(60),
-    [order, setOrder] = useState<CascadeOrder>("first");
+  const [interval, setInterval] = useState(60);
+  const [order, setOrder] = useState<CascadeOrder>("first");
   return (
     <span className="timing-cascade" role="group" aria-label="Cascade">
       one every{" "}
@@ -78,8 +78,8 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
 
 /** A way between two variants is only tried until it is a rule; where rules lead it, they are named. */
 const PairNote = ({ timed }: { timed: Timed }) => {
-  const project = useProject(),
-    [led] = timed.leading;
+  const project = useProject();
+  const [led] = timed.leading;
   return (
     <div className="rule-chosen pair-note">
       {led ? (
@@ -112,12 +112,12 @@ const PairNote = ({ timed }: { timed: Timed }) => {
 
 /** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
 export const Timing = ({ env }: { env: LayoutEnv }) => {
-  const timed = useTiming(env),
-    chosen = useChosen();
-  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]),
-    [withBack, setWithBack] = useState(false);
-  const lanes = picked.filter((p): p is LaneName => p !== null),
-    lead = picked.at(-1) ?? null;
+  const timed = useTiming(env);
+  const chosen = useChosen();
+  const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]);
+  const [withBack, setWithBack] = useState(false);
+  const lanes = picked.filter((p): p is LaneName => p !== null);
+  const lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
   if (!timed)
     return (
@@ -127,13 +127,14 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
       </p>
     );
   const pick = (name: LaneName | null, add: boolean) =>
-    setPicked((all) =>
-      !add || name === null
-        ? [name]
-        : all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1
-          ? all.filter((p) => rowKey(p) !== rowKey(name))
-          : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name],
-    );
+    setPicked((all) => {
+      if (!add || name === null) {
+        return [name];
+      }
+      return all.some((p) => rowKey(p) === rowKey(name)) && all.length > 1
+        ? all.filter((p) => rowKey(p) !== rowKey(name))
+        : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name];
+    });
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
     if (typing) return;

@@ -76,12 +76,12 @@ export const ValueAt = ({
   name: LaneName & { key: string };
   head: ReturnType<typeof useHead>;
 }) => {
-  const at = head.at ?? 0,
-    value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key),
-    type = property(name.key)?.type;
-  const lane = timingOf(timed.motion, name),
-    share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane)),
-    inside = share > 0.001 && share < 0.999;
+  const at = head.at ?? 0;
+  const value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key);
+  const type = property(name.key)?.type;
+  const lane = timingOf(timed.motion, name);
+  const share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane));
+  const inside = share > 0.001 && share < 0.999;
   const set = (next: Value) =>
     timed.set(
       withPose(timed.motion, name, {

@@ -25,8 +25,8 @@ export const MOST_FRAMES = 600;
 
 /** The moments of a film, ms from the beginning: its end is always among them. */
 export const momentsOf = (length: number, rate: number): number[] => {
-  const step = 1000 / rate,
-    count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
+  const step = 1000 / rate;
+  const count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
   return [...Array.from({ length: count }, (_, i) => i * step), length];
 };
 
@@ -93,15 +93,15 @@ export const film = async (
   tell: (done: number) => void,
   cancelled: () => boolean,
 ): Promise<Uint8Array | null> => {
-  const moments = momentsOf(length, how.rate),
-    frames = await painted(frameAt, moments, tell, cancelled);
+  const moments = momentsOf(length, how.rate);
+  const frames = await painted(frameAt, moments, tell, cancelled);
   if (!frames) return null;
-  const { style, address, pictures: addresses } = await embedded(frames),
-    { margin, scale, ground, pause } = how;
+  const { style, address, pictures: addresses } = await embedded(frames);
+  const { margin, scale, ground, pause } = how;
   const worker = new Worker(new URL("../../../workers/pictures.ts", import.meta.url), {
-      type: "module",
-    }),
-    pictures = wrap<Pictures>(worker);
+    type: "module",
+  });
+  const pictures = wrap<Pictures>(worker);
   try {
     if (how.kind === "svg") {
       const bytes = await pictures.svg(
@@ -114,10 +114,10 @@ export const film = async (
       );
       return cancelled() ? null : bytes;
     }
-    const w = size.width + 2 * margin,
-      h = size.height + 2 * margin,
-      canvas = document.createElement("canvas"),
-      files: Record<string, Uint8Array> = {};
+    const w = size.width + 2 * margin;
+    const h = size.height + 2 * margin;
+    const canvas = document.createElement("canvas");
+    const files: Record<string, Uint8Array> = {};
     canvas.width = Math.round(w * scale);
     canvas.height = Math.round(h * scale);
     if (how.kind === "gif") await pictures.begin(canvas.width, canvas.height);

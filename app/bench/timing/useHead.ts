@@ -18,21 +18,21 @@ const wander = (
 /** The playhead: where it is, whether it runs, and what the stage shows meanwhile. */
 export const useHead = (timed: Timed | null, layer: string | null) => {
   const put = useBench((s) => s.put);
-  const [at, setAt] = useState<number | null>(null),
-    [playing, setPlaying] = useState(false),
-    [loop, setLoop] = useState(false),
-    [rate, setRate] = useState(1);
+  const [at, setAt] = useState<number | null>(null);
+  const [playing, setPlaying] = useState(false);
+  const [loop, setLoop] = useState(false);
+  const [rate, setRate] = useState(1);
   const latest = useRef({ at, length: 0, loop, rate });
   useEffect(() => {
     latest.current = { at, length: timed?.length ?? 0, loop, rate };
   });
   useEffect(() => {
     if (!playing) return;
-    let frame = 0,
-      last = performance.now();
+    let frame = 0;
+    let last = performance.now();
     const tick = (now: number) => {
-      const { at: before, length, loop: again, rate: speed } = latest.current,
-        next = (before ?? 0) + (now - last) * speed;
+      const { at: before, length, loop: again, rate: speed } = latest.current;
+      const next = (before ?? 0) + (now - last) * speed;
       last = now;
       if (next >= length && !again) {
         setAt(length);
@@ -46,12 +46,12 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [playing]);
-  const store = useBenchStore(),
-    change = timed?.change,
-    keys = timed
-      ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ")
-      : "",
-    shows = at !== null;
+  const store = useBenchStore();
+  const change = timed?.change;
+  const keys = timed
+    ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ")
+    : "";
+  const shows = at !== null;
   // on the card it leads to; where that is not on the stage, on the one it sets out from, else on the first there is
   const cardFor = useCallback((): string => {
     const there = store.getState().scenes.current;

@@ -10,14 +10,14 @@ const LARGEST = 40;
 
 /** What of the time is seen, and how large: zoomed by Ctrl and the wheel, gone along by Shift and the wheel. */
 export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
-  const [zoom, setZoom] = useState(1),
-    [width, setWidth] = useState(420),
-    [since, setSince] = useState(0);
-  const room = useRef<HTMLDivElement | null>(null),
-    watching = useRef<ResizeObserver | null>(null),
-    lanes = useRef<HTMLDivElement>(null);
-  const scale = (width / timed.shown) * zoom,
-    span = width / scale;
+  const [zoom, setZoom] = useState(1);
+  const [width, setWidth] = useState(420);
+  const [since, setSince] = useState(0);
+  const room = useRef<HTMLDivElement | null>(null);
+  const watching = useRef<ResizeObserver | null>(null);
+  const lanes = useRef<HTMLDivElement>(null);
+  const scale = (width / timed.shown) * zoom;
+  const span = width / scale;
   // while it plays, the playhead stays in sight; what is seen never goes past the end
   const follows = head.playing && head.at !== null && (head.at < since || head.at > since + span);
   const first = Math.max(
@@ -44,8 +44,8 @@ export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
     wheel.current = onWheel;
   });
   useEffect(() => {
-    const el = lanes.current,
-      turn = (e: WheelEvent) => wheel.current(e);
+    const el = lanes.current;
+    const turn = (e: WheelEvent) => wheel.current(e);
     // the browser would take it for zooming the page unless told otherwise at once
     el?.addEventListener("wheel", turn, { passive: false });
     return () => el?.removeEventListener("wheel", turn);

@@ -93,11 +93,11 @@ const lookAt = (
 ): Looked | null => {
   const fired = firing(env, project, piece, rule, from, resolver);
   if (!fired) return null;
-  const own = effect === null ? undefined : fired.rule.effects[effect]?.motion,
-    motion = own ?? fired.rule.motion,
-    at = fired.moves.findIndex((m: Shown) => m.said === motion);
-  const before = fired.moves[at - 1]?.to ?? fired.from,
-    to = fired.moves[at]?.to ?? before;
+  const own = effect === null ? undefined : fired.rule.effects[effect]?.motion;
+  const motion = own ?? fired.rule.motion;
+  const at = fired.moves.findIndex((m: Shown) => m.said === motion);
+  const before = fired.moves[at - 1]?.to ?? fired.from;
+  const to = fired.moves[at]?.to ?? before;
   return {
     from: fired.from,
     moves: fired.moves,
@@ -109,20 +109,20 @@ const lookAt = (
 
 /** What is timed: the pair one looks at, else the rule chosen, else one of the chosen layer, else the first that moves something. */
 const useSubject = () => {
-  const piece = usePiece(),
-    [picked] = useBench((s) => s.chosenRules),
-    effectOf = useBench((s) => s.timedEffect),
-    trial = useBench((s) => s.trial),
-    chosen = useChosen().find((id) => id !== ROOT);
+  const piece = usePiece();
+  const [picked] = useBench((s) => s.chosenRules);
+  const effectOf = useBench((s) => s.timedEffect);
+  const trial = useBench((s) => s.trial);
+  const chosen = useChosen().find((id) => id !== ROOT);
   return useMemo(() => {
-    const rules = inOrder(piece.rules),
-      named =
-        piece.rules[picked ?? ""] ??
-        rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ??
-        rules.find(moves) ??
-        rules[0];
-    const pair = trial && (trial.beside === picked || !named) ? trial : null,
-      rule = pair ? null : (named ?? null);
+    const rules = inOrder(piece.rules);
+    const named =
+      piece.rules[picked ?? ""] ??
+      rules.find((r) => moves(r) && chosen !== undefined && r.source === chosen) ??
+      rules.find(moves) ??
+      rules[0];
+    const pair = trial && (trial.beside === picked || !named) ? trial : null;
+    const rule = pair ? null : (named ?? null);
     const effect =
       rule && effectOf?.rule === rule.id && rule.effects[effectOf.effect]?.motion
         ? effectOf.effect
@@ -137,10 +137,10 @@ const useLooked = (
   { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">,
   start: Variant | null,
 ) => {
-  const project = useProject(),
-    piece = usePiece(),
-    { variant } = useActive(),
-    [resolver] = useState(() => new Resolver());
+  const project = useProject();
+  const piece = usePiece();
+  const { variant } = useActive();
+  const [resolver] = useState(() => new Resolver());
   const ends = useMemo(() => {
     if (pair) return { from: variantFrom(piece, pair.from), to: variantFrom(piece, pair.to) };
     return rule && endsOf(piece, rule, start ?? variant);
@@ -148,8 +148,8 @@ const useLooked = (
   const said = pair?.motion ?? (rule && (rule.effects[effect ?? -1]?.motion ?? rule.motion));
   const looked = useMemo((): Looked | null => {
     if (!ends || !said) return null;
-    const motion = settledMotion(project, said),
-      fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
+    const motion = settledMotion(project, said);
+    const fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
     if (fired) return fired;
     const [from, to] = [ends.from, ends.to].map((v) => {
       const tree = resolver.tree(project, piece.id, v);
@@ -178,15 +178,14 @@ const useLooked = (
   );
   const back = useMemo((): Timed["back"] => {
     if (!ends) return null;
-    const working = rulesOf(project, piece),
-      [direct] = rule
-        ? [backOf(piece, working, rule, ends)]
-        : between(piece, working, ends.to, ends.from);
-    return !direct
-      ? null
-      : direct.id === rule?.id
-        ? "same"
-        : { rule: direct, motion: direct.motion };
+    const working = rulesOf(project, piece);
+    const [direct] = rule
+      ? [backOf(piece, working, rule, ends)]
+      : between(piece, working, ends.to, ends.from);
+    if (!direct) {
+      return null;
+    }
+    return direct.id === rule?.id ? "same" : { rule: direct, motion: direct.motion };
   }, [ends, project, piece, rule]);
   return said && ends && looked && change
     ? { said, ends, looked, change, away, moving, back }
@@ -195,19 +194,19 @@ const useLooked = (
 
 /** All about the timing of what is chosen; null while there is nothing to time. */
 export const useTiming = (env: LayoutEnv): Timed | null => {
-  const session = useSession(),
-    project = useProject(),
-    piece = usePiece(),
-    put = useBench((s) => s.put),
-    subject = useSubject();
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const put = useBench((s) => s.put);
+  const subject = useSubject();
   const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(
     null,
   );
-  const { rules, picked, pair, rule, effect, number } = subject,
-    seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
+  const { rules, picked, pair, rule, effect, number } = subject;
+  const seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
   if (!seen) return null;
-  const { said, ends, looked, change, away, moving, back } = seen,
-    { from, to } = ends;
+  const { said, ends, looked, change, away, moving, back } = seen;
+  const { from, to } = ends;
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
   const tried = (of: Variant, goes: Variant) =>
     put({
@@ -295,8 +294,8 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
           })
       : null,
     make: () => {
-      const scopes = wireScopes(piece, [from], { variant: to }),
-        when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
+      const scopes = wireScopes(piece, [from], { variant: to });
+      const when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
       const made = wire(piece, [ROOT], {
         trigger: lastWiring(piece).trigger,
         when,
@@ -315,9 +314,10 @@ export const somePair = (
   looked: Variant,
   all: readonly Variant[],
 ): { readonly from: Variant; readonly to: Variant } => {
-  const from = restingVariant(piece),
-    key = variantKey(piece, from),
-    to = variantKey(piece, looked) === key ? all.find((v) => variantKey(piece, v) !== key) : looked;
+  const from = restingVariant(piece);
+  const key = variantKey(piece, from);
+  const to =
+    variantKey(piece, looked) === key ? all.find((v) => variantKey(piece, v) !== key) : looked;
   return { from, to: to ?? from };
 };
 

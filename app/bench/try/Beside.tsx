@@ -27,9 +27,9 @@ export const Beside = ({
   rate: number;
   touch: boolean;
 }) => {
-  const host = useRef<HTMLDivElement>(null),
-    player = useRef<Player>(null),
-    latest = useRef(project);
+  const host = useRef<HTMLDivElement>(null);
+  const player = useRef<Player>(null);
+  const latest = useRef(project);
   const key = variantKey(piece, start);
   useEffect(() => {
     if (!host.current) return;

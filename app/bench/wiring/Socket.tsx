@@ -27,13 +27,13 @@ export const Socket = ({
   chosen: readonly Id[];
   zoom: number;
 }) => {
-  const store = useBenchStore(),
-    session = useSession();
-  const line = useRef<SVGSVGElement>(null),
-    over = useRef<HTMLElement | null>(null),
-    from = useRef<{ x: number; y: number } | null>(null);
-  const layers = chosen.filter((id) => id !== ROOT),
-    bounds = boundsIn(placed);
+  const store = useBenchStore();
+  const session = useSession();
+  const line = useRef<SVGSVGElement>(null);
+  const over = useRef<HTMLElement | null>(null);
+  const from = useRef<{ x: number; y: number } | null>(null);
+  const layers = chosen.filter((id) => id !== ROOT);
+  const bounds = boundsIn(placed);
   const box = layers.length
     ? unite(layers.flatMap((id) => bounds.get(id) ?? []))
     : { x: 0, y: 0, width: placed.width, height: placed.height };
@@ -71,13 +71,13 @@ export const Socket = ({
   };
   const up = (e: React.PointerEvent) => {
     if (!from.current) return;
-    const target = targetAt(e.clientX, e.clientY),
-      state = store.getState(),
-      piece = session.project.pieces[state.pieceId];
+    const target = targetAt(e.clientX, e.clientY);
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
     end();
     if (!target || !piece) return;
-    const { variants } = activeOf(piece, state),
-      { wireScreen, variant: key } = target.dataset;
+    const { variants } = activeOf(piece, state);
+    const { wireScreen, variant: key } = target.dataset;
     const to =
       wireScreen !== undefined
         ? { screen: wireScreen.slice(1), over: wireScreen.startsWith("+") }

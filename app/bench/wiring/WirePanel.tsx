@@ -25,9 +25,9 @@ const withTime: readonly TriggerType[] = ["delay", "hold"];
 
 /** Screens one can drop a wire on, shown while one drags. */
 export const WireScreens = () => {
-  const project = useProject(),
-    piece = usePiece(),
-    wiring = useBench((s) => s.wiring);
+  const project = useProject();
+  const piece = usePiece();
+  const wiring = useBench((s) => s.wiring);
   const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id);
   if (!wiring || screens.length === 0) return null;
   return (
@@ -53,21 +53,21 @@ export const WirePanel = () => {
 };
 
 const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
-  const session = useSession(),
-    project = useProject(),
-    piece = usePiece(),
-    edits = useEdits(),
-    put = useBench((s) => s.put);
-  const last = lastWiring(piece),
-    scopes = wireScopes(piece, wired.from, wired.to, wired.layers);
-  const [trigger, setTrigger] = useState<Trigger | null>(null),
-    [motion, setMotion] = useState(last.motion),
-    [undo, setUndo] = useState<boolean | null>(null),
-    [picked, setPicked] = useState<number | null>(null);
-  const effects = wireEffects(piece, wired.from, wired.to),
-    chosen = picked ?? scopes.findIndex((s) => s.usual),
-    set = trigger ?? last.trigger,
-    contact = (contacts as readonly string[]).includes(set.type);
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const edits = useEdits();
+  const put = useBench((s) => s.put);
+  const last = lastWiring(piece);
+  const scopes = wireScopes(piece, wired.from, wired.to, wired.layers);
+  const [trigger, setTrigger] = useState<Trigger | null>(null);
+  const [motion, setMotion] = useState(last.motion);
+  const [undo, setUndo] = useState<boolean | null>(null);
+  const [picked, setPicked] = useState<number | null>(null);
+  const effects = wireEffects(piece, wired.from, wired.to);
+  const chosen = picked ?? scopes.findIndex((s) => s.usual);
+  const set = trigger ?? last.trigger;
+  const contact = (contacts as readonly string[]).includes(set.type);
   const close = () => put({ wired: null });
   const make = () => {
     const made = wire(piece, wired.layers, {

@@ -91,8 +91,8 @@ class Writer {
 
   /** Keyframes of values at the times of the frames; stretches in which nothing changes are written by their ends. */
   private animation(declared: readonly string[], timing: "linear" | "step-end"): string {
-    const name = `a${++this.count}`,
-      n = declared.length;
+    const name = `a${++this.count}`;
+    const n = declared.length;
     const kept = declared
       .map((d, i) => ({ d, at: (this.times[i] as number) / this.length }))
       .filter(
@@ -131,8 +131,8 @@ class Writer {
 
   /** An element over all frames: once where it stays the same, moved by CSS where that can, else as a flip-book. */
   write(frames: readonly (Paint | null)[]): string {
-    const there = frames.filter((f) => f !== null),
-      first = there[0];
+    const there = frames.filter((f) => f !== null);
+    const first = there[0];
     if (!first) return "";
     // what is only there for a time is written as if it always were, and hidden meanwhile
     if (there.length < frames.length) {
@@ -146,8 +146,8 @@ class Writer {
     if (there.some((f) => f.tag !== first.tag || f.text !== first.text))
       return this.flipped(frames);
     if (frames.every((f) => alike(f, first))) return this.plain(first);
-    const all = frames as readonly Paint[],
-      keys = [...new Set(all.flatMap((f) => Object.keys(f.attrs)))];
+    const all = frames as readonly Paint[];
+    const keys = [...new Set(all.flatMap((f) => Object.keys(f.attrs)))];
     const moving = keys.filter((k) => all.some((f) => f.attrs[k] !== first.attrs[k]));
     const writable = (k: string) =>
       animatable[k] !== undefined &&
@@ -195,11 +195,11 @@ export const animatedSvg = (
   height: number,
   options: AnimatedOptions,
 ): string => {
-  const { margin, scale = 1, ground, pause, style } = options,
-    w = width + 2 * margin,
-    h = height + 2 * margin;
-  const writer = new Writer(times, Math.max(1, (times.at(-1) ?? 0) + (pause ?? 0)), options),
-    inside = writer.write(frames);
+  const { margin, scale = 1, ground, pause, style } = options;
+  const w = width + 2 * margin;
+  const h = height + 2 * margin;
+  const writer = new Writer(times, Math.max(1, (times.at(-1) ?? 0) + (pause ?? 0)), options);
+  const inside = writer.write(frames);
   const css = `${style}${writer.rules.join("")}@media (prefers-reduced-motion:reduce){*{animation-delay:-1e6s!important;animation-iteration-count:1!important;animation-fill-mode:forwards!important}}`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${w * scale}" height="${h * scale}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${css.replaceAll("<", "&lt;")}</style>${ground === null ? "" : `<rect x="${-margin}" y="${-margin}" width="${w}" height="${h}" fill="${ground}"/>`}${inside}</svg>`;
 };
@@ -208,11 +208,11 @@ export const animatedSvg = (
 export const hashesIn = (
   frames: readonly Paint[],
 ): { readonly families: ReadonlySet<string>; readonly hashes: ReadonlySet<string> } => {
-  const families = new Set<string>(),
-    hashes = new Set<string>();
+  const families = new Set<string>();
+  const hashes = new Set<string>();
   const visit = (p: Paint) => {
-    const font = p.attrs["font-family"],
-      href = p.attrs.href;
+    const font = p.attrs["font-family"];
+    const href = p.attrs.href;
     if (typeof font === "string")
       for (const name of font.split(",")) families.add(name.trim().replaceAll(/["']/g, ""));
     if (typeof href === "string" && href.startsWith("asset:")) hashes.add(href.slice(6));

@@ -41,9 +41,9 @@ const sayable = (key: string, value: Value | undefined): value is Value =>
  * in a comment. Layers get a class of their name; what CSS has no word for is listed at the end.
  */
 export const cssKeyframes = (title: string, from: Placed, to: Placed, motion: Motion): string => {
-  const blocks: string[] = [],
-    left: string[] = [],
-    names = new Map<string, number>();
+  const blocks: string[] = [];
+  const left: string[] = [];
+  const names = new Map<string, number>();
   let error = 0;
   const curve = (lane: Pick<Lane, "easing">): string => {
     const css = cssEasing(lane.easing);
@@ -51,22 +51,22 @@ export const cssKeyframes = (title: string, from: Placed, to: Placed, motion: Mo
     return css.css;
   };
   for (const { layer, name, keys } of motion.kind === "cut" ? [] : movingLayers(from, to, motion)) {
-    const n = (names.get(slug(name)) ?? 0) + 1,
-      css = n > 1 ? `${slug(name)}-${n}` : slug(name),
-      animations: string[] = [],
-      rules: string[] = [];
+    const n = (names.get(slug(name)) ?? 0) + 1;
+    const css = n > 1 ? `${slug(name)}-${n}` : slug(name);
+    const animations: string[] = [];
+    const rules: string[] = [];
     names.set(slug(name), n);
     for (const key of keys) {
-      const lane = timingOf(motion, { layer, key }),
-        say = declarations[key],
-        b = laneValue(to, layer, key) ?? (key === "presence" ? 0 : undefined),
-        a = laneValue(from, layer, key) ?? (key === "presence" ? 0 : b);
+      const lane = timingOf(motion, { layer, key });
+      const say = declarations[key];
+      const b = laneValue(to, layer, key) ?? (key === "presence" ? 0 : undefined);
+      const a = laneValue(from, layer, key) ?? (key === "presence" ? 0 : b);
       if (!say || !sayable(key, a) || !sayable(key, b)) {
         left.push(`${name}: ${key}`);
         continue;
       }
-      const poses = lane.key === key ? (lane.poses ?? []) : [],
-        goes = goesOf(lane);
+      const poses = lane.key === key ? (lane.poses ?? []) : [];
+      const goes = goesOf(lane);
       // in CSS a keyframe says how the stretch after it goes, a pose how the one before it does
       const stops = [
         { at: 0, value: a, next: poses[0]?.easing ?? lane.easing },

@@ -19,8 +19,8 @@ const framesOf = (change: Change, until: number, n = 10) => {
 
 describe("a change as an animated SVG", () => {
   it("says what stays once, moves what moves, and flips what CSS cannot move", () => {
-    const still = place("quay", { width: 100 }, { fill: "#17495c" }),
-      sign = (fill: never) => place("sign", {}, { fill });
+    const still = place("quay", { width: 100 }, { fill: "#17495c" });
+    const sign = (fill: never) => place("sign", {}, { fill });
     const from = stage(
       still,
       place("ship", { x: 0 }, { fill: "#1f6f5c" }),
@@ -38,8 +38,8 @@ describe("a change as an animated SVG", () => {
         ],
       } as never),
     );
-    const { frames, times } = framesOf(new Change(from, [{ to: to, motion: tween(200) }]), 200),
-      svg = animatedSvg(frames, times, 100, 100, options);
+    const { frames, times } = framesOf(new Change(from, [{ to: to, motion: tween(200) }]), 200);
+    const svg = animatedSvg(frames, times, 100, 100, options);
     expect(svg.match(/data-layer="quay"/g)).toHaveLength(1);
     expect(svg.match(/data-layer="ship"/g)).toHaveLength(1);
     expect(svg).toMatch(
@@ -52,9 +52,9 @@ describe("a change as an animated SVG", () => {
 
   it("what appears or vanishes is there for its own time", () => {
     const change = new Change(stage(place("a"), place("old"), place("z")), [
-        { to: stage(place("a"), place("tick"), place("z")), motion: tween(100) },
-      ]),
-      { frames, times } = framesOf(change, 100);
+      { to: stage(place("a"), place("tick"), place("z")), motion: tween(100) },
+    ]);
+    const { frames, times } = framesOf(change, 100);
     const svg = animatedSvg(frames, times, 100, 100, { ...options, pause: null });
     expect(svg).toContain("1 forwards");
     expect(svg).toMatch(
@@ -66,8 +66,8 @@ describe("a change as an animated SVG", () => {
   });
 
   it("a change in which nothing moves is a picture", () => {
-    const scene = stage(place("ship")),
-      { frames, times } = framesOf(new Change(scene, [{ to: scene, motion: tween(100) }]), 100);
+    const scene = stage(place("ship"));
+    const { frames, times } = framesOf(new Change(scene, [{ to: scene, motion: tween(100) }]), 100);
     expect(animatedSvg(frames, times, 100, 100, options)).toContain(markup(paint(scene)));
     expect(animatedSvg(frames, times, 100, 100, options)).not.toContain("@keyframes");
   });

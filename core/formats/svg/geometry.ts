@@ -85,16 +85,16 @@ const n = (v: number): number => Math.round(v * 1e6) / 1e6;
 
 /** The outline of a shape element as path data in its own coordinates; null for elements without one. */
 export const outlineOf = (e: Element, room: { width: number; height: number }): string | null => {
-  const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback),
-    down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
+  const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback);
+  const down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
   switch (e.tag) {
     case "path":
       return e.attrs.d ?? "";
     case "rect": {
-      const x = across("x"),
-        y = down("y"),
-        w = across("width"),
-        h = down("height");
+      const x = across("x");
+      const y = down("y");
+      const w = across("width");
+      const h = down("height");
       if (w <= 0 || h <= 0) return "";
       const [rx, ry] = cornersOf(e, room);
       if (rx <= 0 || ry <= 0) return `M${n(x)} ${n(y)}H${n(x + w)}V${n(y + h)}H${n(x)}Z`;
@@ -102,10 +102,10 @@ export const outlineOf = (e: Element, room: { width: number; height: number }): 
     }
     case "circle":
     case "ellipse": {
-      const cx = across("cx"),
-        cy = down("cy");
-      const rx = e.tag === "circle" ? length(e.attrs.r, room.width) : across("rx", down("ry")),
-        ry = e.tag === "circle" ? rx : down("ry", rx);
+      const cx = across("cx");
+      const cy = down("cy");
+      const rx = e.tag === "circle" ? length(e.attrs.r, room.width) : across("rx", down("ry"));
+      const ry = e.tag === "circle" ? rx : down("ry", rx);
       return rx > 0 && ry > 0
         ? `M${n(cx - rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx + rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx - rx)} ${n(cy)}Z`
         : "";
@@ -128,10 +128,10 @@ export const cornersOf = (
   e: Element,
   room: { width: number; height: number },
 ): readonly [number, number] => {
-  const w = length(e.attrs.width, room.width),
-    h = length(e.attrs.height, room.height);
-  const rx = e.attrs.rx ?? e.attrs.ry,
-    ry = e.attrs.ry ?? e.attrs.rx;
+  const w = length(e.attrs.width, room.width);
+  const h = length(e.attrs.height, room.height);
+  const rx = e.attrs.rx ?? e.attrs.ry;
+  const ry = e.attrs.ry ?? e.attrs.rx;
   return [Math.min(length(rx, room.width), w / 2), Math.min(length(ry, room.height), h / 2)];
 };
 
@@ -161,8 +161,8 @@ export const boundsOf = (path: SVGPathData): Bounds | null => {
 
 /** Absolute path data as a layer keeps it: in per cent of a box. */
 export const percentPath = (path: SVGPathData, box: Bounds): string => {
-  const across = (v: number) => (box.width ? Math.round(((v - box.x) / box.width) * 1e6) / 1e4 : 0),
-    down = (v: number) => (box.height ? Math.round(((v - box.y) / box.height) * 1e6) / 1e4 : 0);
+  const across = (v: number) => (box.width ? Math.round(((v - box.x) / box.width) * 1e6) / 1e4 : 0);
+  const down = (v: number) => (box.height ? Math.round(((v - box.y) / box.height) * 1e6) / 1e4 : 0);
   return path.commands
     .map((c) => {
       switch (c.type) {

@@ -33,8 +33,8 @@ const chain = (
   first: Element,
 ): { attrs: Record<string, string>; stops: readonly Element[]; transform: string | undefined } => {
   const seen = new Set<Element>();
-  let attrs: Record<string, string> = {},
-    stops: readonly Element[] = [];
+  let attrs: Record<string, string> = {};
+  let stops: readonly Element[] = [];
   for (let e: Element | undefined = first; e && !seen.has(e); e = byId.get(hrefId(e))) {
     seen.add(e);
     attrs = { ...e.attrs, ...attrs };
@@ -81,14 +81,14 @@ const readGradient = (
     readTransform(transform),
   );
   const value = (key: string, fallback: string) => length(attrs[key] ?? fallback, inBox ? 1 : 100);
-  const width = box.width || 1e-6,
-    height = box.height || 1e-6;
+  const width = box.width || 1e-6;
+  const height = box.height || 1e-6;
   if (e.tag === "linearGradient") {
-    const [x1, y1] = at(space, value("x1", "0"), value("y1", "0")),
-      [x2, y2] = at(space, value("x2", inBox ? "1" : "100"), value("y2", "0"));
-    const dx = x2 - x1,
-      dy = y2 - y1,
-      len = Math.hypot(dx, dy);
+    const [x1, y1] = at(space, value("x1", "0"), value("y1", "0"));
+    const [x2, y2] = at(space, value("x2", inBox ? "1" : "100"), value("y2", "0"));
+    const dx = x2 - x1;
+    const dy = y2 - y1;
+    const len = Math.hypot(dx, dy);
     if (len < 1e-9) return stops.at(-1)?.colour ?? "none";
     // a gradient that is not square to its ends is skewed: Nubble's run straight, as in CSS
     const square =
@@ -98,23 +98,23 @@ const readGradient = (
       Math.abs(dy) > 1e-6;
     if (square || (!upright(space) && Math.abs(space[0] * space[2] + space[1] * space[3]) > 1e-3))
       lost("the skew of a slanting gradient");
-    const ux = dx / len,
-      uy = dy / len;
+    const ux = dx / len;
+    const uy = dy / len;
     const half = (Math.abs(width * ux) + Math.abs(height * uy)) / 2;
-    const cx = box.x + width / 2,
-      cy = box.y + height / 2;
+    const cx = box.x + width / 2;
+    const cy = box.y + height / 2;
     const place = (x: number, y: number) => ((x - cx) * ux + (y - cy) * uy) / (2 * half) + 0.5;
-    const from = place(x1, y1),
-      to = place(x2, y2);
+    const from = place(x1, y1);
+    const to = place(x2, y2);
     return {
       kind: "linear",
       angle: round(((Math.atan2(ux, -uy) * 180) / Math.PI + 360) % 360),
       stops: stops.map((s) => ({ at: round(from + s.at * (to - from)), colour: s.colour })),
     };
   }
-  const cx = value("cx", inBox ? "0.5" : "50%"),
-    cy = value("cy", inBox ? "0.5" : "50%"),
-    r = value("r", inBox ? "0.5" : "50%");
+  const cx = value("cx", inBox ? "0.5" : "50%");
+  const cy = value("cy", inBox ? "0.5" : "50%");
+  const r = value("r", inBox ? "0.5" : "50%");
   if (
     (attrs.fx !== undefined && Math.abs(value("fx", "0") - cx) > 1e-6) ||
     (attrs.fy !== undefined && Math.abs(value("fy", "0") - cy) > 1e-6)

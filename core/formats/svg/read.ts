@@ -266,8 +266,8 @@ class Reader {
   private group(e: Element, inside: readonly Draft[], here: Here): Draft[] {
     if (inside.length === 0) return [];
     const whole = this.whole(e);
-    const clip = e.style["clip-path"] && e.style["clip-path"] !== "none",
-      mask = e.style.mask && e.style.mask !== "none";
+    const clip = e.style["clip-path"] && e.style["clip-path"] !== "none";
+    const mask = e.style.mask && e.style.mask !== "none";
     if (
       Object.keys(whole).length === 0 &&
       !clip &&
@@ -384,8 +384,8 @@ class Reader {
       this.lose(`the unreadable path “${d.slice(0, 24)}”`);
       return [];
     }
-    const box = boundsOf(path),
-      own = boundsOf(mapPath(d, identity));
+    const box = boundsOf(path);
+    const own = boundsOf(mapPath(d, identity));
     if (!box || !own) return [];
     const fill = paintOf(this.byId, e, "fill", box, own, here.matrix, this.lose);
     const line = this.stroke(e, box, own, here);
@@ -401,8 +401,8 @@ class Reader {
     const even = upright(here.matrix);
     if (e.tag === "rect" && even) {
       const [rx, ry] = cornersOf(e, here.room);
-      const sx = Math.abs(here.matrix[0]) * rx,
-        sy = Math.abs(here.matrix[3]) * ry;
+      const sx = Math.abs(here.matrix[0]) * rx;
+      const sy = Math.abs(here.matrix[3]) * ry;
       if (Math.abs(sx - sy) < 0.01)
         return [
           {
@@ -417,8 +417,8 @@ class Reader {
     }
     if ((e.tag === "circle" || e.tag === "ellipse") && even)
       return [{ kind: "ellipse", name: this.nameOf(e), values, inside: [] }];
-    const ends = e.style["stroke-linecap"],
-      joins = e.style["stroke-linejoin"];
+    const ends = e.style["stroke-linecap"];
+    const joins = e.style["stroke-linejoin"];
     if (joins === "miter-clip" || joins === "arcs") this.lose(`the line join “${joins}”`);
     return [
       {
@@ -443,8 +443,8 @@ class Reader {
   /** A text element: each run with its own place becomes a text layer. Widths are only known once fonts are measured. */
   private text(e: Element, here: Here): Draft[] {
     const runs: { e: Element; text: string; x: number; y: number }[] = [];
-    let x = length(e.attrs.x?.split(/[\s,]+/)[0], here.room.width),
-      y = length(e.attrs.y?.split(/[\s,]+/)[0], here.room.height);
+    let x = length(e.attrs.x?.split(/[\s,]+/)[0], here.room.width);
+    let y = length(e.attrs.y?.split(/[\s,]+/)[0], here.room.height);
     if (/[\s,]\S/.test((e.attrs.x ?? "").trim()) || e.attrs.rotate)
       this.lose("letters placed one by one");
     const add = (from: Element, text: string) => {
@@ -518,8 +518,8 @@ export const grouped = (
   values: Readonly<Record<string, Value>>,
 ): Draft => {
   const num = (d: Draft, key: string) => (d.values[key] as number | undefined) ?? 0;
-  const x = Math.min(...inside.map((d) => num(d, "x"))),
-    y = Math.min(...inside.map((d) => num(d, "y")));
+  const x = Math.min(...inside.map((d) => num(d, "x")));
+  const y = Math.min(...inside.map((d) => num(d, "y")));
   return {
     kind: "box",
     name,

@@ -5,12 +5,14 @@ import type { Draft } from "./read";
 /** Without these a layer is not what it was in the file. */
 const essential = new Set(["x", "y", "width", "height", "shape"]);
 
-const whyOf = (draft: Draft, key: string): string =>
-  key === "shape"
-    ? `“${draft.name}” (its path is too long: ${Math.round(String(draft.values.shape).length / 1000)} thousand characters)`
-    : essential.has(key)
-      ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
-      : `${property(key)?.label ?? key} of “${draft.name}”`;
+const whyOf = (draft: Draft, key: string): string => {
+  if (key === "shape") {
+    return `“${draft.name}” (its path is too long: ${Math.round(String(draft.values.shape).length / 1000)} thousand characters)`;
+  }
+  return essential.has(key)
+    ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
+    : `${property(key)?.label ?? key} of “${draft.name}”`;
+};
 
 /** Layers of a file with only such values as layers can have; what cannot be taken is told to `lost`, the rest is. */
 export const soundDrafts = (drafts: readonly Draft[], lost: (what: string) => void): Draft[] =>

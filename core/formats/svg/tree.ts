@@ -110,7 +110,12 @@ interface Raw {
 const textOf = (raw: Raw, lost: (what: string) => void): string =>
   unescape(
     (raw.children ?? [])
-      .map((c) => (typeof c === "string" ? c : c.type === "text" ? String(c.value ?? "") : ""))
+      .map((c) => {
+        if (typeof c === "string") {
+          return c;
+        }
+        return c.type === "text" ? String(c.value ?? "") : "";
+      })
       .join(""),
     lost,
   );
