@@ -243,11 +243,8 @@ export class Player {
       const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
       if (did) this.options.onAct?.(did);
       this.show();
-      this.svg.style.cursor = this.touch
-        ? finger
-        : this.clickable(...place(e))
-          ? "pointer"
-          : "default";
+      const cursor = this.clickable(...place(e)) ? "pointer" : "default";
+      this.svg.style.cursor = this.touch ? finger : cursor;
     };
     this.svg.addEventListener("pointermove", feed("move"), { signal });
     this.svg.addEventListener("pointerdown", feed("down"), { signal });

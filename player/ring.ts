@@ -1,6 +1,6 @@
 import type { Run } from "#core/behaviour";
 import { spotAt } from "#core/layout";
-import type { Placed } from "#core/layout";
+import type { Placed, Spot } from "#core/layout";
 
 /** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
 export const keep = (element: SVGElement, key: string, value: string): void => {
@@ -9,6 +9,15 @@ export const keep = (element: SVGElement, key: string, value: string): void => {
 
 /** How far the ring is from what it is around, px. */
 const FAR = 3;
+
+/** Where the ring goes: around a layer, or around everything. */
+const ringPlace = (
+  scene: Placed,
+  path: string | null,
+): Pick<Spot, "width" | "height" | "map"> | undefined => {
+  if (path !== null) return spotAt(scene, path);
+  return { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
+};
 
 /** The ring around what the keyboard's focus is on. */
 export class FocusRing {
@@ -30,13 +39,8 @@ export class FocusRing {
 
   /** Puts it around the focused layer; where only keys of the whole piece are listened for, the whole piece has the focus. */
   show(scene: Placed | null, run: Run, keyed: boolean): void {
-    const path = run.focus();
-    const spot =
-      !scene || (!keyed && !run.filling())
-        ? undefined
-        : path !== null
-          ? spotAt(scene, path)
-          : { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
+    const isShown = scene !== null && (keyed || run.filling());
+    const spot = isShown ? ringPlace(scene, run.focus()) : undefined;
     keep(this.ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     for (const [k, v] of Object.entries({

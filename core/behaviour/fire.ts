@@ -196,33 +196,34 @@ const emptied = (state: State, copy: Path): State => {
     : state;
 };
 
+type ClipEffect = Extract<Effect, { type: "clip" | "seek" }>;
+
+const playsAfter = (effect: ClipEffect, playing: boolean): boolean => {
+  if (effect.type === "seek") return playing;
+  return effect.act === "turn" ? !playing : effect.act === "play";
+};
+
+const momentAfter = (effect: ClipEffect, length: number, now: number): number =>
+  effect.type === "seek" ? Math.min(length, effect.ms) : now;
+
 /** Plays, halts or turns a clip, or goes to a moment of it; the clip tells so itself. */
 const turnClip = (
   project: Project,
   state: State,
   path: Path,
-  effect: Extract<Effect, { type: "clip" | "seek" }>,
+  effect: ClipEffect,
   happen: Happen,
 ): State => {
   const live = liveAt(project, state, path);
   const at = live && clipAt(project, state, live, effect.layer);
   if (!live || !at) return state;
   const moment = Math.min(at.length, momentOf(at.clip, state.now));
-  const plays =
-    effect.type === "seek"
-      ? at.clip.playing
-      : effect.act === "turn"
-        ? !at.clip.playing
-        : effect.act === "play";
+  const plays = playsAfter(effect, at.clip.playing);
+  const isOver = plays && moment >= at.length;
   const clip = {
     playing: plays,
     since: state.now,
-    moment:
-      effect.type === "seek"
-        ? Math.min(at.length, effect.ms)
-        : plays && moment >= at.length
-          ? 0
-          : moment,
+    moment: momentAfter(effect, at.length, isOver ? 0 : moment),
   };
   const next: State = { ...state, clips: { ...state.clips, [`${path}/${effect.layer}`]: clip } };
   if (plays === at.clip.playing) return arm(project, next);

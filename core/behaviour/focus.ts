@@ -75,7 +75,8 @@ export const nextStop = (project: Project, state: State, by: 1 | -1): Path | nul
   const stops = focusStops(project, state);
   const now = state.focused[0]?.slice(state.screen.length + 1);
   const at = now === undefined ? -1 : stops.indexOf(now);
-  return (at < 0 ? (by > 0 ? stops[0] : stops.at(-1)) : stops[at + by]) ?? null;
+  if (at >= 0) return stops[at + by] ?? null;
+  return (by > 0 ? stops[0] : stops.at(-1)) ?? null;
 };
 
 const known = new WeakMap<State["traits"], { project: Project; front: Path; usable: boolean }>();

@@ -55,15 +55,10 @@ const chooseNext = (
 ): State => {
   const at = choices.indexOf(state.entries[path] ?? "");
   const n = choices.length;
-  return n === 0
-    ? state
-    : fill(
-        project,
-        state,
-        path,
-        choices[at < 0 ? (by > 0 ? 0 : n - 1) : (at + by + n) % n] ?? "",
-        happen,
-      );
+  if (n === 0) return state;
+  const end = by > 0 ? 0 : n - 1;
+  const next = at < 0 ? end : (at + by + n) % n;
+  return fill(project, state, path, choices[next] ?? "", happen);
 };
 
 /** A key for what is filled in and has the focus: letters are added, the last is taken back, choices go on, Enter sends. Null: it is not for an entry. */

@@ -312,12 +312,7 @@ export class Run {
   private aim(state: State, motion: Motion | null, at: number, path = ""): void {
     const target = this.target(state);
     if (!target) return;
-    this.mover.retarget(
-      target,
-      motion ? (this.calm ? calmed(motion) : motion) : cut,
-      at,
-      state.screen,
-      withinScreen(path),
-    );
+    const shown = motion && this.calm ? calmed(motion) : motion;
+    this.mover.retarget(target, shown ?? cut, at, state.screen, withinScreen(path));
   }
 }

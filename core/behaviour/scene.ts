@@ -45,15 +45,20 @@ const placeIn = (
   room: { width: number; height: number },
   it: Placed,
 ): { x: number; y: number } => {
-  const x =
-    place === "start" ? 0 : place === "end" ? room.width - it.width : (room.width - it.width) / 2;
-  const y =
-    place === "top"
-      ? 0
-      : place === "bottom"
-        ? room.height - it.height
-        : (room.height - it.height) / 2;
-  return { x, y };
+  const right = room.width - it.width;
+  const bottom = room.height - it.height;
+  switch (place) {
+    case "start":
+      return { x: 0, y: bottom / 2 };
+    case "end":
+      return { x: right, y: bottom / 2 };
+    case "top":
+      return { x: right / 2, y: 0 };
+    case "bottom":
+      return { x: right / 2, y: bottom };
+    case "centre":
+      return { x: right / 2, y: bottom / 2 };
+  }
 };
 
 /** The shown piece with the screens that lie over it, each above what dims the rest; px. */

@@ -125,16 +125,12 @@ export const runDue = (project: Project, from: State, until: number, happen: Hap
     const settled = Object.keys(state.settling).find((p) => state.settling[p] === due);
     const timer = state.timers.find((t) => t.due === due);
     const answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
-    state =
-      settled !== undefined
-        ? fireSettled(project, state, settled, note)
-        : timer
-          ? timer.clip === undefined
-            ? fireTimers(project, state, timer, note)
-            : fireClip(project, state, { ...timer, clip: timer.clip }, note)
-          : answered !== undefined
-            ? arm(project, answerCome(project, state, answered, note))
-            : state;
+    if (settled !== undefined) state = fireSettled(project, state, settled, note);
+    else if (timer?.clip !== undefined)
+      state = fireClip(project, state, { ...timer, clip: timer.clip }, note);
+    else if (timer) state = fireTimers(project, state, timer, note);
+    else if (answered !== undefined)
+      state = arm(project, answerCome(project, state, answered, note));
     if (steps > MOST_STEPS) {
       state = stopLoop(state, recent, happen);
       steps = 0;

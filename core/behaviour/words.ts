@@ -163,19 +163,27 @@ export const keyName = (key: string): string => {
   return key.length === 1 ? key.toUpperCase() : key.replace(/^Arrow/, "Arrow ");
 };
 
-/** A rule as one sentence. */
-export const ruleText = (project: Project, piece: Piece, rule: Rule): string => {
+/** What a rule waits for, as the beginning of its sentence. */
+const headText = (project: Project, piece: Piece, rule: Rule): string => {
+  if (rule.trigger.type === "delay") return `After ${rule.trigger.ms ?? 0} ms`;
+  if (rule.trigger.type === "settled") return "When the piece has settled";
   const source =
     rule.source === null
       ? "the whole piece"
       : (piece.layers[rule.source]?.name ?? "a removed layer");
+  return `When ${source} ${listenText(project, piece, rule)}`;
+};
+
+/** What a rule heard, in a word of the log. */
+const heardText = (project: Project, piece: Piece, rule: Rule, trigger: string): string => {
+  if (rule.trigger.type === "key") return `key ${keyName(rule.trigger.key ?? "")}`;
+  return rule.trigger.type === "signal" ? listenText(project, piece, rule) : trigger;
+};
+
+/** A rule as one sentence. */
+export const ruleText = (project: Project, piece: Piece, rule: Rule): string => {
   const when = conditionText(piece, rule.when);
-  const head =
-    rule.trigger.type === "delay"
-      ? `After ${rule.trigger.ms ?? 0} ms`
-      : rule.trigger.type === "settled"
-        ? "When the piece has settled"
-        : `When ${source} ${listenText(project, piece, rule)}`;
+  const head = headText(project, piece, rule);
   const effects =
     rule.effects.map((e) => effectText(project, piece, e)).join(", ") || "nothing yet";
   return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", undone when it ends" : ""}, ${motionText(rule.motion)}`;
@@ -267,12 +275,7 @@ export const happeningText = (project: Project, h: Happening): LogLine | null =>
       const piece = pieceAt(project, h, h.path);
       const rule = piece?.rules[h.rule];
       const source = rule?.source ? `${piece?.layers[rule.source]?.name ?? ""} ` : "";
-      const heard =
-        rule?.trigger.type === "key"
-          ? `key ${keyName(rule.trigger.key ?? "")}`
-          : piece && rule?.trigger.type === "signal"
-            ? listenText(project, piece, rule)
-            : h.trigger;
+      const heard = rule && piece ? heardText(project, piece, rule, h.trigger) : h.trigger;
       const did = [
         ...(rule?.effects.some((e) => e.type === "set") ? [sets(h.path, h.sets)] : []),
         ...h.inner.map((i) => `${placeText(project, i.path)}: ${sets(i.path, i.sets)}`),

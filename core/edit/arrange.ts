@@ -14,30 +14,32 @@ import { removeLayers, shift, topmost } from "./layers";
 export type Moves = ReadonlyMap<Id, { readonly dx: number; readonly dy: number }>;
 export type Alignment = "left" | "centre" | "right" | "top" | "middle" | "bottom";
 
+/** How far a box has to move to lie at one side or in the middle of a frame. */
+const wayTo = (how: Alignment, box: Rect, frame: Rect): { dx: number; dy: number } => {
+  const dx = frame.x - box.x;
+  const dy = frame.y - box.y;
+  switch (how) {
+    case "left":
+      return { dx, dy: 0 };
+    case "centre":
+      return { dx: dx + frame.width / 2 - box.width / 2, dy: 0 };
+    case "right":
+      return { dx: dx + frame.width - box.width, dy: 0 };
+    case "top":
+      return { dx: 0, dy };
+    case "middle":
+      return { dx: 0, dy: dy + frame.height / 2 - box.height / 2 };
+    case "bottom":
+      return { dx: 0, dy: dy + frame.height - box.height };
+  }
+};
+
 /** Lines boxes up with one another, or one alone with the box around it. */
 export const align = (boxes: ReadonlyMap<Id, Rect>, how: Alignment, around: Rect | null): Moves => {
   const frame = boxes.size === 1 ? around : unite([...boxes.values()]);
   const out = new Map<Id, { dx: number; dy: number }>();
   if (!frame) return out;
-  for (const [id, r] of boxes) {
-    const dx =
-      how === "left"
-        ? frame.x - r.x
-        : how === "centre"
-          ? frame.x + frame.width / 2 - r.x - r.width / 2
-          : how === "right"
-            ? frame.x + frame.width - r.x - r.width
-            : 0;
-    const dy =
-      how === "top"
-        ? frame.y - r.y
-        : how === "middle"
-          ? frame.y + frame.height / 2 - r.y - r.height / 2
-          : how === "bottom"
-            ? frame.y + frame.height - r.y - r.height
-            : 0;
-    out.set(id, { dx, dy });
-  }
+  for (const [id, box] of boxes) out.set(id, wayTo(how, box, frame));
   return out;
 };
 

@@ -156,12 +156,9 @@ export const resized = (
   if (direction[0] === 0) width = p.width;
   if (direction[1] === 0) height = p.height;
   if (how.ratio && p.width > 0 && p.height > 0) {
-    const by =
-      direction[0] === 0
-        ? height / p.height
-        : direction[1] === 0
-          ? width / p.width
-          : Math.max(width / p.width, height / p.height);
+    const across = direction[0] === 0 ? 0 : width / p.width;
+    const down = direction[1] === 0 ? 0 : height / p.height;
+    const by = Math.max(across, down);
     width = Math.round(p.width * by);
     height = Math.round(p.height * by);
   }

@@ -1,6 +1,7 @@
 import type { Resolved } from "../looks/tree";
 import { ENDLESS } from "../properties/registry";
 import type { Four, Values } from "../properties/types";
+import { shareBefore } from "./share";
 
 /**
  * Size of a layer at a width and height; px, undefined where the layer decides (then it is as large as its contents).
@@ -204,18 +205,16 @@ export const arrange = (
       const along = modeOf(c, f.mainAxis);
       const across = modeOf(c, f.crossAxis);
       const fills = across === "stretch" || (v.align === "stretch" && across === "fit");
-      const cross =
-        across === "fixed"
-          ? limited(child, f.crossAxis, sizeOf(c, f.crossAxis))
-          : fills && !wraps && roomAcross !== undefined
-            ? limited(child, f.crossAxis, roomAcross)
-            : undefined;
+      const given = across === "fixed" ? sizeOf(c, f.crossAxis) : roomAcross;
+      const isGiven = across === "fixed" || (fills && !wraps);
+      const cross = isGiven && given !== undefined ? limited(child, f.crossAxis, given) : undefined;
       // where the row fits its contents a filling child is as large as its own; columns of unknown height count it as nothing, as in CSS
       const free =
         along === "stretch" && modeOf(v, f.mainAxis) !== "fit" && (room !== undefined || !f.row);
+      const fitting = () => (free ? 0 : size(child, undefined, cross).main);
       const base = Math.max(
         padded(child, f.mainAxis),
-        along === "fixed" ? sizeOf(c, f.mainAxis) : free ? 0 : size(child, undefined, cross).main,
+        along === "fixed" ? sizeOf(c, f.mainAxis) : fitting(),
       );
       return {
         node: child,
@@ -256,7 +255,7 @@ export const arrange = (
     let at = f.before + start;
     for (const item of line) {
       const slack = tall - item.cross;
-      const off = item.fills ? 0 : v.align === "centre" ? slack / 2 : v.align === "end" ? slack : 0;
+      const off = item.fills ? 0 : slack * shareBefore(v.align);
       const cross = down + off;
       places.set(
         item.node,

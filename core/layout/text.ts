@@ -1,6 +1,7 @@
 import type { Values } from "../properties/types";
 import { facesFor, widthOf } from "./fonts";
 import type { FontBook } from "./fonts";
+import { shareBefore } from "./share";
 
 /** One set line: its text, its left end and baseline relative to the layer's box, its width; px. */
 export interface Line {
@@ -96,13 +97,9 @@ export const setText = (
   const ascent = face ? (face.ascent / face.upm) * size : size * 0.8;
   const descent = face ? (-face.descent / face.upm) * size : size * 0.2;
   const total = step * rows.length;
-  const down =
-    height === undefined
-      ? 0
-      : (height - total) *
-        (values.alignDown === "middle" ? 0.5 : values.alignDown === "bottom" ? 1 : 0);
+  const down = height === undefined ? 0 : (height - total) * shareBefore(values.alignDown);
   const first = down + (step - ascent - descent) / 2 + ascent;
-  const slack = values.alignText === "centre" ? 0.5 : values.alignText === "end" ? 1 : 0;
+  const slack = shareBefore(values.alignText);
   const lines = rows.map((text, i): Line => ({
     text,
     width: widths[i] ?? 0,

@@ -25,17 +25,19 @@ const layersOf = (root: Placed): Map<Id, Placed> => {
   return out;
 };
 
+/** What changes of what a layer holds: which component, the words on it, or something inside it. */
+const contentKeys = (a: Placed, b: Placed): string[] => {
+  if (a.values.component !== b.values.component) return ["component"];
+  const isRewrapped = !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text);
+  return [...(isRewrapped ? ["text"] : []), ...(a.nested !== b.nested ? ["inside"] : [])];
+};
+
 const changedKeys = (a: Placed, b: Placed): string[] => [
   ...geometry.filter((k) => a[k] !== b[k]),
   ...mixableOf(b)
     .filter(({ key }) => !equal(a.values[key], b.values[key]))
     .map((m) => m.key),
-  ...(a.values.component !== b.values.component
-    ? ["component"]
-    : !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text)
-      ? ["text"]
-      : []),
-  ...(a.nested !== b.nested && a.values.component === b.values.component ? ["inside"] : []),
+  ...contentKeys(a, b),
 ];
 
 /** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */

@@ -180,10 +180,11 @@ describe("as CSS", () => {
           .split(", ")
           .map((s, i, all) => {
             const [v, t] = s.split(" ");
-            return {
-              v: Number(v),
-              t: t ? parseFloat(t) / 100 : i === 0 ? 0 : i === all.length - 1 ? 1 : NaN,
-            };
+            const ends = new Map([
+              [0, 0],
+              [all.length - 1, 1],
+            ]);
+            return { v: Number(v), t: t ? parseFloat(t) / 100 : (ends.get(i) ?? NaN) };
           });
         expect(error).toBeLessThanOrEqual(most + 1e-4);
         // a jump cannot be written as a line: its samples are, to a two-thousandth of the time

@@ -18,7 +18,8 @@ type Of<K extends string> = Extract<Easing, { kind: K }>;
 
 /** CSS steps(): values change at once, `count` times (CSS Easing Functions Level 1 §2.3). */
 const stepped = ({ count, jump }: Of<"steps">): Curve => {
-  const jumps = jump === "none" ? count - 1 : jump === "both" ? count + 1 : count;
+  const more = { none: -1, both: 1, start: 0, end: 0 }[jump];
+  const jumps = count + more;
   const first = jump === "start" || jump === "both" ? 1 : 0;
   return (t) => (t >= 1 ? 1 : (Math.floor(t * count + 1e-9) + first) / jumps);
 };

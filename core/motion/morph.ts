@@ -16,6 +16,13 @@ const between = (a: Point, b: Point, t: number): Point => [
 const straight = (a: Point, b: Point): Cubic => [between(a, b, 1 / 3), between(a, b, 2 / 3), b];
 const far = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
+/** A curve or line of path data as a cubic; `p` gives its points by the place of their numbers. */
+const cubicOf = (command: string, at: Point, p: (i: number) => Point): Cubic => {
+  if (command === "C") return [p(0), p(2), p(4)];
+  if (command === "Q") return [between(at, p(0), 2 / 3), between(p(2), p(0), 2 / 3), p(2)];
+  return straight(at, p(0));
+};
+
 /** Path data as outlines of cubics alone: lines and quadratics are cubics too. */
 const outlinesOf = (data: string): Outline[] => {
   const out: { start: Point; cubics: Cubic[]; closed: boolean }[] = [];
@@ -35,12 +42,7 @@ const outlinesOf = (data: string): Outline[] => {
       at = last.start;
       continue;
     }
-    const cubic: Cubic =
-      command === "C"
-        ? [p(0), p(2), p(4)]
-        : command === "Q"
-          ? [between(at, p(0), 2 / 3), between(p(2), p(0), 2 / 3), p(2)]
-          : straight(at, p(0));
+    const cubic = cubicOf(command, at, p);
     last.cubics.push(cubic);
     at = cubic[2];
   }

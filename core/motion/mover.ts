@@ -110,7 +110,8 @@ export class Mover {
       seen = paired(shown, next);
       old = seen;
     }
-    const fading = motion.kind === "fade" ? (within ? `${within}/${ROOT}` : ROOT) : null;
+    const root = within ? `${within}/${ROOT}` : ROOT;
+    const fading = motion.kind === "fade" ? root : null;
     this.walk(old, next, seen, "", { cut, fading, pace, lane: undefined }, now);
     if (!cut) this.stir(old, next, seen, pace, now);
   }

@@ -38,11 +38,7 @@ export const paired = (was: Placed, is: Placed): Placed => {
     const b = matches.get(a);
     return b ? paired(a, b) : foreign(a);
   });
-  const nested =
-    was.nested && is.nested
-      ? was.values.component === is.values.component
-        ? was.nested
-        : null
-      : was.nested;
+  const isExchanged = is.nested !== null && was.values.component !== is.values.component;
+  const nested = isExchanged ? null : was.nested;
   return { ...was, layer: { ...was.layer, id: is.layer.id }, children, nested };
 };

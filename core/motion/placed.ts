@@ -1,4 +1,5 @@
 import type { Line } from "../layout/text";
+import { shareBefore } from "../layout/share";
 import type { Placed } from "../layout/types";
 import type { Motion } from "../project/types";
 import { propertiesOf } from "../properties/registry";
@@ -95,12 +96,7 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => 
 /** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
 export const alongside = (from: Placed, now: Placed): Placed => {
   const sized = from.layer.kind === "icon" || from.layer.kind === "picture";
-  const slack =
-    sized || now.values.alignText === undefined || now.values.alignText === "start"
-      ? 0
-      : now.values.alignText === "end"
-        ? 1
-        : 0.5;
+  const slack = sized ? 0 : shareBefore(now.values.alignText);
   const along: Placed = {
     ...from,
     shapes: from.values,

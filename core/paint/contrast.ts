@@ -104,12 +104,9 @@ export const contrastOf = (root: Placed, id: string): Contrast | null => {
     const inside = at.x >= 0 && at.y >= 0 && at.x <= p.width && at.y <= p.height;
     if (inside && p.layer.kind !== "text") {
       const fill = fillAt(p, at.x, at.y);
-      ground =
-        fill === null
-          ? null
-          : ground === null && (fill === "none" || fill.length === 9)
-            ? null
-            : over(ground ?? "#ffffff", faded(fill, through));
+      const isSheer = fill === "none" || fill?.length === 9;
+      const isUnknown = fill === null || (ground === null && isSheer);
+      ground = isUnknown ? null : over(ground ?? "#ffffff", faded(fill, through));
     }
     // the shapes inside a compound are not painted themselves
     for (const child of p.layer.kind === "compound" ? [] : p.children)

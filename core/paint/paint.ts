@@ -183,12 +183,8 @@ const passing = (p: Placed, old: Paint, node: Paint): Paint => {
     way === "rise"
       ? { ...move(0, p.height * RISE * left), opacity: r(Math.min(1, Math.max(0, progress))) }
       : move(-ux * p.width * left, -uy * p.height * left);
-  const gave =
-    way === "push"
-      ? move(ux * p.width * progress, uy * p.height * progress)
-      : way === "slide"
-        ? move(ux * p.width * progress * GIVES_WAY, uy * p.height * progress * GIVES_WAY)
-        : {};
+  const gives = { push: 1, slide: GIVES_WAY, rise: 0 }[way ?? "rise"] * progress;
+  const gave = gives === 0 ? {} : move(ux * p.width * gives, uy * p.height * gives);
   const clip = named("clipPath", "room", [
     { tag: "rect", key: "r", attrs: { width: r(p.width), height: r(p.height) }, children: [] },
   ]);

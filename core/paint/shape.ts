@@ -87,7 +87,8 @@ const borderPaint = (p: Placed): Paint[] => {
   });
   const at = p.layer.kind === "line" ? "centre" : v.borderAt;
   if (at === "centre" || grows(p)) {
-    const line = outline(p, at === "centre" ? 0 : at === "outside" ? width / 2 : -width / 2);
+    const side = at === "outside" ? 1 : -1;
+    const line = outline(p, at === "centre" ? 0 : (side * width) / 2);
     return [leaf(line.tag, "b", { ...line.attrs, ...stroke(width) })];
   }
   // these outlines cannot be grown exactly: twice the width is drawn, and the half that lies wrong is cut away

@@ -116,6 +116,12 @@ export const parseValue = (type: ValueType, text: string, current: Value): Parse
 
 const trim = (n: number): string => String(hundredths(n));
 
+/** The fewest numbers that say all four sides, as in CSS. */
+const shortest = ([a, b, c, d]: Four): readonly number[] => {
+  if (a === b && b === c && c === d) return [a];
+  return a === c && b === d ? [a, b] : [a, b, c, d];
+};
+
 /** A value as the sheet shows it; parseValue reads it back. */
 export const showValue = (value: Value): string => {
   if (typeof value === "boolean") return value ? "yes" : "no";
@@ -137,6 +143,5 @@ export const showValue = (value: Value): string => {
     return (value[0] === value[1] ? [value[0]] : (value as Pair)).map(trim).join(" ");
   const [a, b, c, d] = value as Four;
   if (a >= ENDLESS && b === a && c === a && d === a) return "full";
-  const parts = a === b && b === c && c === d ? [a] : a === c && b === d ? [a, b] : [a, b, c, d];
-  return parts.map(trim).join(" ");
+  return shortest([a, b, c, d]).map(trim).join(" ");
 };

@@ -70,7 +70,7 @@ export const parseGradient = (text: string): Gradient | null => {
   const stops = readStops(named ? list.slice(1) : list);
   const of = (a: string | undefined, b: string | undefined, fallback: number): Pair => {
     const x = a === undefined ? fallback : Number(a) / 100;
-    return [x, b === undefined ? (a === undefined ? fallback : x) : Number(b) / 100];
+    return [x, b === undefined ? x : Number(b) / 100];
   };
   return (
     stops && {

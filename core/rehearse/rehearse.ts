@@ -7,6 +7,7 @@ import type { Placed } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
+import { isSimple, simpleText } from "./words";
 
 /** How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all came as expected. */
 export interface Failure {
@@ -219,7 +220,7 @@ export class Rehearser {
         : `it is ${Math.round(is * 100) / 100}`;
     return JSON.stringify(is) === JSON.stringify(step.value)
       ? null
-      : `it is ${typeof is === "boolean" ? (is ? "yes" : "no") : typeof is === "object" ? "another value" : String(is)}`;
+      : `it is ${isSimple(is) ? simpleText(is) : "another value"}`;
   }
 }
 

@@ -5,6 +5,15 @@ import { property } from "../properties/registry";
 import { ROOT } from "../project/types";
 import type { Id, Piece, Project, Step } from "../project/types";
 
+export const isSimple = (value: unknown): value is string | number | boolean =>
+  ["string", "number", "boolean"].includes(typeof value);
+
+/** A yes or no, a number or a text as it is said. */
+export const simpleText = (value: string | number | boolean): string => {
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  return String(value);
+};
+
 /** Follows a path of copies from a piece; the last part may be a layer. */
 const follow = (
   project: Project,
@@ -89,7 +98,7 @@ export const stepText = (project: Project, piece: Piece, step: Step): string => 
       if (step.key === "visible")
         return `expect that ${layer(step.layer)} is ${step.value ? "there" : "gone"}`;
       const label = property(step.key)?.label ?? step.key;
-      return `expect that the ${label} of ${layer(step.layer)} is ${typeof step.value === "boolean" ? (step.value ? "yes" : "no") : String(step.value)}${typeof step.value === "number" && step.within > 0 ? ` ± ${step.within}` : ""}`;
+      return `expect that the ${label} of ${layer(step.layer)} is ${simpleText(step.value)}${typeof step.value === "number" && step.within > 0 ? ` ± ${step.within}` : ""}`;
     }
   }
 };

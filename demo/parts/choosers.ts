@@ -205,8 +205,13 @@ export const seatSideChooser: Source = {
   })),
 };
 
+const sideOf = (column: number): string => {
+  if (column < 2) return "port";
+  return column < 5 ? "middle" : "starboard";
+};
+
 const seat = (row: number, column: number): Drawn => {
-  const side = column < 2 ? "port" : column < 5 ? "middle" : "starboard";
+  const side = sideOf(column);
   const x = 26 + column * 36 + (column >= 2 ? 18 : 0) + (column >= 5 ? 18 : 0);
   const taken = (row * 7 + column * 5) % 4 === 0;
   return box(`${side}-${row}${column}`, `Seat ${row + 1}${"ABCDEFG"[column] ?? ""}`, {

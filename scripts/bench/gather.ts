@@ -19,7 +19,7 @@ const drawings = (count: number, layers: number): Drawing[] =>
     };
     const inside = Array.from({ length: layers - 1 }, (_, i): DrawnLayer => ({
       id: `${d}-${i}`,
-      kind: i % 4 === 0 ? "text" : i % 4 === 1 ? "ellipse" : "box",
+      kind: (["text", "ellipse", "box", "box"] as const)[i % 4] ?? "box",
       name: `Part ${i % 9} ${d}`,
       parent: i % 10 === 5 ? `${d}-${i - 1}` : root.id,
       x: ((i * 37) % 380) + (d % 3) * 4,

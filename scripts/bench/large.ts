@@ -2,7 +2,22 @@ import { addLayer, addPiece, addTrait, emptyProject, setValues } from "../../cor
 import { inOrder, orderAfter } from "../../core/project/index.ts";
 import type { Piece, Project } from "../../core/project/index.ts";
 import type { Value } from "../../core/properties/index.ts";
-import { must } from "./support.ts";
+import { kindOf, must } from "./support.ts";
+
+const rowAt = (y: number): Record<string, Value> => ({
+  x: 0,
+  y,
+  width: 420,
+  height: 22,
+  arrange: "row",
+  gap: 6,
+  align: "centre",
+});
+
+const valuesOf = (kind: string, i: number): Record<string, Value> =>
+  kind === "text"
+    ? { text: `Berth ${i}`, size: 11 }
+    : { width: 26, height: 14, fill: "#c9c3b4", radius: [3, 3, 3, 3] };
 
 /** A component of `layers` layers in rows, texts and shapes, whose traits make `variants` (2, 4, 8 … or 24) of it. */
 export const timetable = (
@@ -34,12 +49,8 @@ export const timetable = (
   let row = "root";
   for (let i = 0; ids.length < layers; i++) {
     const head = i % 10 === 0;
-    const kind = head ? "box" : i % 3 === 0 ? "text" : i % 3 === 1 ? "box" : "ellipse";
-    const values: Record<string, Value> = head
-      ? { x: 0, y: (i / 10) * 24, width: 420, height: 22, arrange: "row", gap: 6, align: "centre" }
-      : kind === "text"
-        ? { text: `Berth ${i}`, size: 11 }
-        : { width: 26, height: 14, fill: "#c9c3b4", radius: [3, 3, 3, 3] };
+    const kind = head ? "box" : kindOf(i);
+    const values = head ? rowAt((i / 10) * 24) : valuesOf(kind, i);
     const layer = addLayer(piece(), kind, head ? "root" : row, values);
     project = must(project, layer.change);
     if (head) row = layer.id;

@@ -22,6 +22,22 @@ export const must = (project: Project, change: Change): Project => {
   return result.project;
 };
 
+/** Texts, boxes and ellipses in turn. */
+export const kindOf = (i: number): "text" | "box" | "ellipse" =>
+  (["text", "box", "ellipse"] as const)[i % 3] ?? "box";
+
+const rowAt = (y: number): Record<string, Value> => ({
+  x: 0,
+  y,
+  width: 600,
+  height: 36,
+  arrange: "row",
+  gap: 6,
+});
+
+const valuesOf = (kind: string, i: number): Record<string, Value> =>
+  kind === "text" ? { text: `Berth ${i}` } : { width: 30, height: 20, fill: "#c9c3b4" };
+
 /** A component of `layers` layers (boxes in rows, texts, ellipses) that varies along three yes/no traits: 8 variants. */
 export const largePiece = (layers: number): { project: Project; piece: string; ids: string[] } => {
   const made = addPiece(emptyProject("Bench"), "component", "Timetable");
@@ -36,13 +52,8 @@ export const largePiece = (layers: number): { project: Project; piece: string; i
   }
   let row = "root";
   for (let i = 0; ids.length < layers; i++) {
-    const kind = i % 10 === 0 ? "box" : i % 3 === 0 ? "text" : i % 3 === 1 ? "box" : "ellipse";
-    const values: Record<string, Value> =
-      i % 10 === 0
-        ? { x: 0, y: (i / 10) * 40, width: 600, height: 36, arrange: "row", gap: 6 }
-        : kind === "text"
-          ? { text: `Berth ${i}` }
-          : { width: 30, height: 20, fill: "#c9c3b4" };
+    const kind = i % 10 === 0 ? "box" : kindOf(i);
+    const values = i % 10 === 0 ? rowAt((i / 10) * 40) : valuesOf(kind, i);
     const layer = addLayer(piece(), kind, i % 10 === 0 ? "root" : row, values);
     project = must(project, layer.change);
     if (i % 10 === 0) row = layer.id;

@@ -134,7 +134,7 @@ export class Designer extends Person {
     const from = await (await this.find("treeitem", name)).boundingBox();
     const to = await (await this.find("treeitem", onto)).boundingBox();
     if (!from || !to) throw new Error("no line");
-    const y = to.y + to.height * (where === "into" ? 0.5 : where === "above" ? 0.12 : 0.88);
+    const y = to.y + to.height * { above: 0.12, into: 0.5, below: 0.88 }[where];
     await this.page.mouse.move(from.x + 60, from.y + from.height / 2);
     await this.page.mouse.down();
     await this.page.mouse.move(from.x + 66, from.y + from.height / 2 + 8, { steps: 3 });

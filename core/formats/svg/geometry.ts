@@ -25,37 +25,41 @@ export const upright = (m: Matrix): boolean => Math.abs(m[1]) < 1e-6 && Math.abs
 
 const radians = (d: number): number => (d * Math.PI) / 180;
 
+const shift = (x: number, y: number): Matrix => [1, 0, 0, 1, x, y];
+
+const turn = (degrees: number): Matrix => {
+  const sine = Math.sin(radians(degrees));
+  const cosine = Math.cos(radians(degrees));
+  return [cosine, sine, -sine, cosine, 0, 0];
+};
+
+/** One transform function with its numbers; what is none of them changes nothing. */
+const readFunction = (name: string, numbers: readonly number[]): Matrix => {
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0] = numbers;
+  switch (name) {
+    case "matrix":
+      return numbers.length >= 6 ? [a, b, c, d, e, f] : identity;
+    case "translate":
+      return shift(a, b);
+    case "scale":
+      return [a, 0, 0, numbers.length > 1 ? b : a, 0, 0];
+    case "rotate":
+      return numbers.length > 2 ? times(times(shift(b, c), turn(a)), shift(-b, -c)) : turn(a);
+    case "skewX":
+      return [1, 0, Math.tan(radians(a)), 1, 0, 0];
+    case "skewY":
+      return [1, Math.tan(radians(a)), 0, 1, 0, 0];
+    default:
+      return identity;
+  }
+};
+
 /** Reads a transform attribute (SVG 2 §8.5, CSS Transforms 1 functions of two dimensions). */
 export const readTransform = (text: string | undefined): Matrix => {
   let m = identity;
   for (const [, name = "", list = ""] of (text ?? "").matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
-    const n = (list.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
-    const [a = 0, b = 0, c = 0] = n;
-    const turn: Matrix = [
-      Math.cos(radians(a)),
-      Math.sin(radians(a)),
-      -Math.sin(radians(a)),
-      Math.cos(radians(a)),
-      0,
-      0,
-    ];
-    const step: Matrix =
-      name === "matrix" && n.length >= 6
-        ? (n.slice(0, 6) as unknown as Matrix)
-        : name === "translate"
-          ? [1, 0, 0, 1, a, b]
-          : name === "scale"
-            ? [a, 0, 0, n.length > 1 ? b : a, 0, 0]
-            : name === "rotate"
-              ? n.length > 2
-                ? times(times([1, 0, 0, 1, b, c], turn), [1, 0, 0, 1, -b, -c])
-                : turn
-              : name === "skewX"
-                ? [1, 0, Math.tan(radians(a)), 1, 0, 0]
-                : name === "skewY"
-                  ? [1, Math.tan(radians(a)), 0, 1, 0, 0]
-                  : identity;
-    m = times(m, step);
+    const numbers = (list.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+    m = times(m, readFunction(name, numbers));
   }
   return m;
 };

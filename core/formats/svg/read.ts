@@ -16,6 +16,7 @@ import {
   upright,
 } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
+import type { Fill } from "../../properties/types";
 import { hrefId, idIn, opacityOf, paintOf } from "./paint";
 import { cleanText, cutText } from "../../project/text";
 import { soundDrafts } from "./sound";
@@ -85,6 +86,28 @@ interface Here {
   readonly depth: number;
   readonly uses: number;
 }
+
+/** Elements that are not taken, in words. */
+const lostElements: Readonly<Record<string, string>> = {
+  image: "a picture inside the file",
+  foreignObject: "a foreign object",
+  script: "a script",
+};
+
+const lostWords = (tag: string): string => {
+  const isAnimation = tag === "set" || tag.startsWith("animate");
+  return lostElements[tag] ?? (isAnimation ? "an animation" : `the element <${tag}>`);
+};
+
+/** How lines end and meet, by their words in SVG (SVG 2 §13.5). */
+const lineEnds: Readonly<Record<string, string>> = { round: "round", square: "square" };
+const lineJoins: Readonly<Record<string, string>> = { round: "round", bevel: "cut" };
+
+/** The one colour that stands for what something is filled with. */
+const oneColour = (fill: Fill): string => {
+  if (typeof fill === "string") return fill;
+  return fill.kind === "picture" ? "none" : (fill.stops[0]?.colour ?? "none");
+};
 
 class Reader {
   readonly lost = new Set<string>();
@@ -193,17 +216,7 @@ class Reader {
     if (e.style.visibility === "hidden" || e.style.visibility === "collapse") return [];
     if (shapes.has(e.tag)) return this.masked(e, this.shape(e, inner), inner);
     if (e.tag === "text") return this.masked(e, this.text(e, inner), inner);
-    this.lose(
-      e.tag === "image"
-        ? "a picture inside the file"
-        : e.tag === "foreignObject"
-          ? "a foreign object"
-          : e.tag === "script"
-            ? "a script"
-            : /^animate|^set$/.test(e.tag)
-              ? "an animation"
-              : `the element <${e.tag}>`,
-    );
+    this.lose(lostWords(e.tag));
     return [];
   }
 
@@ -355,12 +368,7 @@ class Reader {
     const dashed = dash !== undefined && dash !== "none" && /[1-9]/.test(dash);
     if (dashed) this.lose("the exact lengths of dashes");
     return {
-      borderColour:
-        typeof paint === "string"
-          ? paint
-          : paint.kind === "picture"
-            ? "none"
-            : (paint.stops[0]?.colour ?? "none"),
+      borderColour: oneColour(paint),
       borderWidth: r2(width),
       borderAt: "centre",
       ...(dashed
@@ -432,8 +440,8 @@ class Reader {
           ...(line.borderWidth === undefined
             ? {}
             : {
-                ends: ends === "round" ? "round" : ends === "square" ? "square" : "flat",
-                joins: joins === "round" ? "round" : joins === "bevel" ? "cut" : "pointed",
+                ends: lineEnds[ends ?? ""] ?? "flat",
+                joins: lineJoins[joins ?? ""] ?? "pointed",
               }),
         },
       },
