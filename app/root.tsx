@@ -51,18 +51,18 @@ export default function Root() {
   return <Outlet />;
 }
 
+const titles: Readonly<Record<number, string>> = {
+  404: "There is nothing here",
+  503: "The database cannot be reached",
+};
+
 /** What went wrong, in words for the person who sees it. */
 const explain = (error: unknown): { title: string; text: string } => {
   if (isRouteErrorResponse(error)) {
     const text =
       typeof error.data === "string" && error.data ? error.data : "The page could not be shown.";
     return {
-      title:
-        error.status === 404
-          ? "There is nothing here"
-          : error.status === 503
-            ? "The database cannot be reached"
-            : "That did not work",
+      title: titles[error.status] ?? "That did not work",
       text,
     };
   }

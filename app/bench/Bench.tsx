@@ -21,6 +21,7 @@ import { TopBar } from "./TopBar";
 import { Traits } from "./Traits";
 import { Try } from "./Try";
 import { BenchContext, createBench, useBench, useChosen, usePiece } from "./state";
+import type { DrawerTab } from "./state";
 import { keys, useKeys } from "./useKeys";
 import "../panels/panels.scss";
 import "./bench.scss";
@@ -28,6 +29,23 @@ import "./bench.scss";
 // drawn by a library of its own: only loaded when one looks at it
 const Timing = lazy(() => import("./timing/Timing").then((m) => ({ default: m.Timing })));
 const MapView = lazy(() => import("./map/MapView").then((m) => ({ default: m.MapView })));
+
+const DrawerBody = ({ tab, env }: { tab: DrawerTab; env: LayoutEnv }) => {
+  switch (tab) {
+    case "sheet":
+      return <Sheet />;
+    case "rules":
+      return <Rules />;
+    case "timing":
+      return <Timing env={env} />;
+    case "map":
+      return <MapView env={env} />;
+    case "checks":
+      return <Checks />;
+    case "rehearsals":
+      return <Rehearsals env={env} />;
+  }
+};
 
 const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
   const piece = usePiece();
@@ -127,23 +145,9 @@ const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         )}
       </div>
       <div className="drawer-body" role="tabpanel">
-        {tab === "sheet" ? (
-          <Sheet />
-        ) : tab === "rules" ? (
-          <Rules />
-        ) : tab === "timing" ? (
-          <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
-            <Timing env={env} />
-          </Suspense>
-        ) : tab === "map" ? (
-          <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
-            <MapView env={env} />
-          </Suspense>
-        ) : tab === "checks" ? (
-          <Checks />
-        ) : (
-          <Rehearsals env={env} />
-        )}
+        <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
+          <DrawerBody tab={tab} env={env} />
+        </Suspense>
       </div>
     </div>
   );

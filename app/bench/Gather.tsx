@@ -200,6 +200,16 @@ const Names = ({
   );
 };
 
+const sureClass = (part: string | null, sure: number): string => {
+  if (part === null) return " none";
+  return sure < SURE ? " unsure" : "";
+};
+
+const unsureWords = (count: number): string => {
+  if (count === 0) return "All pairs are clear";
+  return count === 1 ? "1 pair is worth a look" : `${count} pairs are worth a look`;
+};
+
 const chip = (l: DrawnLayer | undefined) => {
   const fill = l?.values.fill;
   return typeof fill === "string" && fill !== "none" ? (
@@ -283,7 +293,7 @@ const Pairs = ({
                         <span
                           key={i}
                           role="cell"
-                          className={`gather-part${part === null ? " none" : sure < SURE ? " unsure" : ""}`}
+                          className={`gather-part${sureClass(part, sure)}`}
                           title={
                             part === null
                               ? "Not shown in this drawing"
@@ -486,11 +496,7 @@ export const Gather = () => {
           combinations nobody drew are not used
         </label>
         <span className="quiet small flex-grow-1 text-end">
-          {unsure > 0
-            ? `${unsure} pair${unsure === 1 ? " is" : "s are"} worth a look`
-            : tracks
-              ? "All pairs are clear"
-              : ""}
+          {tracks !== null && unsureWords(unsure)}
         </span>
         <button
           type="button"

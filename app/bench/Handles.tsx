@@ -139,8 +139,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       const [dx = 0, dy = 0] = direction;
       const width = s.frame.width + growth[0] * times;
       const height = s.frame.height + growth[1] * times;
-      const x = centred ? s.frame.x - growth[0] : dx < 0 ? s.frame.x - growth[0] : s.frame.x;
-      const y = centred ? s.frame.y - growth[1] : dy < 0 ? s.frame.y - growth[1] : s.frame.y;
+      const x = centred || dx < 0 ? s.frame.x - growth[0] : s.frame.x;
+      const y = centred || dy < 0 ? s.frame.y - growth[1] : s.frame.y;
       const edges: Edges = {
         x: dx === 0 ? [] : [dx < 0 ? "from" : "to"],
         y: dy === 0 ? [] : [dy < 0 ? "from" : "to"],
@@ -186,7 +186,11 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       const f = s.frame;
       let sx = f.width ? Math.max(0.01, (f.width + growth[0] * times) / f.width) : 1;
       let sy = f.height ? Math.max(0.01, (f.height + growth[1] * times) / f.height) : 1;
-      if (how.ratio) sx = sy = direction[0] === 0 ? sy : direction[1] === 0 ? sx : Math.max(sx, sy);
+      if (how.ratio) {
+        const along = direction[0] === 0 ? sy : sx;
+        sx = direction[0] === 0 || direction[1] === 0 ? along : Math.max(sx, sy);
+        sy = sx;
+      }
       const fixed = (at: number, size: number, side: number) => {
         if (how.centred || side === 0) {
           return at + size / 2;

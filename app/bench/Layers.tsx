@@ -74,6 +74,10 @@ interface LineProps {
   onName: (id: Id, name: string | null) => void;
 }
 
+/** What is chosen after one more layer was, or was not any more. */
+const toggled = (chosen: readonly Id[], id: Id): readonly Id[] =>
+  chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
+
 const TreeLine = memo(function TreeLine({
   line: { layer, depth, parent },
   on,
@@ -232,11 +236,7 @@ export const Layers = () => {
       if (!now) return;
       if (what === "choose")
         state.choose(
-          e && (e.shiftKey || e.ctrlKey || e.metaKey)
-            ? state.chosen.includes(id)
-              ? state.chosen.filter((c) => c !== id)
-              : [...state.chosen, id]
-            : [id],
+          e && (e.shiftKey || e.ctrlKey || e.metaKey) ? toggled(state.chosen, id) : [id],
         );
       else if (what === "name") state.put({ renaming: id });
       else if (what === "twist") toggle(id);
@@ -326,11 +326,7 @@ export const Layers = () => {
     const list = (childrenOf(piece).get(parent) ?? []).filter((l) => !ids.includes(l.id));
     const at = list.findIndex((l) => l.id === to.id);
     if (to.where !== "into" && at < 0) return;
-    arranging.moveInto(
-      ids,
-      parent,
-      to.where === "into" ? list.length : to.where === "above" ? at + 1 : at,
-    );
+    arranging.moveInto(ids, parent, { into: list.length, above: at + 1, below: at }[to.where]);
   };
 
   return (

@@ -11,6 +11,10 @@ export const ScopeBar = () => {
   const put = useBench((s) => s.put);
   const all = variantsOf(piece).length;
   const reaches = reachesFor(piece, variants);
+  const why =
+    variants.length > 1
+      ? "; exactly the chosen ones or the fewest around them"
+      : "; what sets this variant apart";
   const words = ({ whens: conditions, reach: n }: Reach) => {
     const [first] = conditions;
     if (n === all) return all === 1 ? "the only variant" : `all ${all} variants`;
@@ -32,7 +36,7 @@ export const ScopeBar = () => {
               role="radio"
               aria-checked={on}
               className={`scope-chip${on ? " on" : ""}`}
-              title={`Reaches ${r.reach} of ${all} variants${r.suggested ? (variants.length > 1 ? "; exactly the chosen ones or the fewest around them" : "; what sets this variant apart") : ""}`}
+              title={`Reaches ${r.reach} of ${all} variants${r.suggested ? why : ""}`}
               onClick={() => reach(r.whens)}
             >
               {words(r)}

@@ -92,13 +92,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const { variants: cards } = useActive();
   const [first] = traitsOf(piece);
   const rest = restingVariant(piece);
-  const others = (
-    cards.length > 1
-      ? cards
-      : first
-        ? valuesOf(first).map((v) => ({ ...rest, [first.id]: v.id }))
-        : []
-  )
+  const ofFirst = first ? valuesOf(first).map((v) => ({ ...rest, [first.id]: v.id })) : [];
+  const others = (cards.length > 1 ? cards : ofFirst)
     .filter((v) => variantKey(piece, v) !== variantKey(piece, rest))
     .slice(0, MOST_BESIDE);
   const session = useSession();

@@ -305,7 +305,8 @@ export const useDragging = (
     if (d.from.size === 0) return;
     let dx = (e.clientX - d.x) / zoom;
     let dy = (e.clientY - d.y) / zoom;
-    const along = !e.shiftKey ? null : Math.abs(dx) > Math.abs(dy) ? "x" : "y";
+    const longer = Math.abs(dx) > Math.abs(dy) ? "x" : "y";
+    const along = e.shiftKey ? longer : null;
     if (along === "x") dy = 0;
     if (along === "y") dx = 0;
     moveTo(d, dx, dy, e.ctrlKey || e.metaKey, along);

@@ -160,18 +160,13 @@ export const EasingPart = ({
 }) => {
   const kind = kindOf(easing);
   const preset = presets.find((p) => same(p.easing, easing));
+  const made = preset ? `preset ${preset.name}` : `kind ${kind ?? ""}`;
   return (
     <>
       <select
         className="word"
         aria-label={label}
-        value={
-          typeof easing === "string"
-            ? easing
-            : preset
-              ? `preset ${preset.name}`
-              : `kind ${kind ?? ""}`
-        }
+        value={typeof easing === "string" ? easing : made}
         onChange={(e) => {
           const [what, ...rest] = e.target.value.split(" ");
           const name = rest.join(" ");

@@ -44,6 +44,12 @@ export const findIcons = (icons: readonly CatalogueIcon[], text: string): Catalo
   );
 };
 
+const foundWords = (count: number): string => {
+  if (count === 0) return "No icon has such a name. Try another word.";
+  if (count > MOST) return `${count} icons; type more to see the others`;
+  return count === 1 ? "1 icon" : `${count} icons`;
+};
+
 const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {
   const session = useSession();
   const project = useProject();
@@ -115,15 +121,8 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
         ))}
       </div>
       <p className="quiet small mb-0" role="status">
-        {failed
-          ? "The icons could not be fetched. Close this and try again."
-          : all === null
-            ? "Fetching the icons …"
-            : found.length === 0
-              ? "No icon has such a name. Try another word."
-              : found.length > MOST
-                ? `${found.length} icons; type more to see the others`
-                : `${found.length} icon${found.length === 1 ? "" : "s"}`}
+        {failed && "The icons could not be fetched. Close this and try again."}
+        {!failed && (all === null ? "Fetching the icons …" : foundWords(found.length))}
       </p>
     </>
   );

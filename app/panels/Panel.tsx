@@ -24,12 +24,9 @@ export const Panel = ({ label, width, height, at: point, onKeyDown, children }: 
     if (!cell) return;
     const above = cell.top - height - 4;
     const below = cell.bottom + 4;
-    const top =
-      below + height <= window.innerHeight - 8
-        ? below
-        : above >= 8
-          ? above
-          : Math.max(8, window.innerHeight - height - 8);
+    const lowest = window.innerHeight - height - 8;
+    const beside = above >= 8 ? above : Math.max(8, lowest);
+    const top = below <= lowest ? below : beside;
     setAt({ left: Math.max(8, Math.min(cell.left, window.innerWidth - width - 8)), top });
   }, [width, height, point]);
   return (

@@ -1,10 +1,15 @@
 import { tokenValue, tokensFor } from "#core/looks";
 import { inOrder } from "#core/project";
-import type { Token } from "#core/project";
+import type { Token, TokenType, TokenValue } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
 import type { Gradient, Said, ValueType } from "#core/properties";
 import { useProject } from "../store/session-context";
 import { tokenWords } from "../common/tokens";
+
+const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | undefined => {
+  if (type === "colour" && value !== "none") return String(value);
+  return type === "gradient" && value !== undefined ? gradientText(value as Gradient) : undefined;
+};
 
 /** What a token looks like in a list: its colour or gradient, or its number. */
 export const TokenMark = ({ token }: { token: Token }) => {
@@ -12,12 +17,7 @@ export const TokenMark = ({ token }: { token: Token }) => {
   const value = tokenValue(tokens, token.id);
   if (token.type === "number" || token.type === "duration")
     return <span className="token-number mono">{String(value ?? "?")}</span>;
-  const background =
-    token.type === "colour" && value !== "none"
-      ? String(value)
-      : token.type === "gradient" && value !== undefined
-        ? gradientText(value as Gradient)
-        : undefined;
+  const background = backgroundOf(token.type, value);
   return <span className={`chip${background ? "" : " none"}`} style={{ background }} />;
 };
 

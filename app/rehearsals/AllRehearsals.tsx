@@ -5,14 +5,20 @@ import { inOrder } from "#core/project";
 import type { Id, Piece } from "#core/project";
 import type { Failure } from "#core/rehearse";
 import { useEnv } from "../common/env";
-import { Icon } from "../common/Icon";
 import { inspector } from "../common/inspector";
 import { useProject, useSession } from "../store/session-context";
+import { ResultMark } from "./ResultMark";
 import "./rehearsals.scss";
 
 /** How each rehearsal of each piece went; null: well. */
 type Results = Readonly<Record<Id, Readonly<Record<Id, Failure | null>>>>;
 type Going = "no" | "runs" | "done" | "stopped";
+
+const countWords = (run: number, failed: number, all: number): string => {
+  if (run === 0) return `${all} to run`;
+  if (failed > 0) return `${failed} of ${all} fail`;
+  return run < all ? `${run} of ${all}` : `all ${all} pass`;
+};
 
 const Line = ({
   piece,
@@ -25,28 +31,12 @@ const Line = ({
   const all = inOrder(piece.rehearsals);
   const run = all.filter((r) => results && r.id in results);
   const failed = run.filter((r) => results?.[r.id]);
+  const passed = run.length === all.length ? "passed" : "unknown";
   return (
     <li className={failed.length ? "failing" : ""}>
-      <span
-        className={`result ${failed.length ? "failed" : run.length === all.length ? "passed" : ""}`}
-        role="img"
-        aria-label={failed.length ? "fails" : run.length === all.length ? "passes" : "not run yet"}
-      >
-        <Icon
-          name={failed.length ? "close" : run.length === all.length ? "tick" : "time"}
-          size={13}
-        />
-      </span>
+      <ResultMark result={failed.length ? "failed" : passed} />
       <Link to={`/projects/${session.id}/pieces/${piece.id}`}>{piece.name}</Link>
-      <span className="quiet small-text">
-        {run.length === 0
-          ? `${all.length} to run`
-          : failed.length
-            ? `${failed.length} of ${all.length} fail`
-            : run.length < all.length
-              ? `${run.length} of ${all.length}`
-              : `all ${all.length} pass`}
-      </span>
+      <span className="quiet small-text">{countWords(run.length, failed.length, all.length)}</span>
       {failed.length > 0 && (
         <ul className="why">
           {failed.map((r) => {
@@ -109,11 +99,9 @@ export const AllRehearsals = () => {
           Rehearsals
         </h1>
         <span role="status" className={`me-auto ${failed ? "trouble" : "quiet"}`}>
-          {going === "no"
-            ? ""
-            : going === "runs"
-              ? `${all.length} of ${total} …`
-              : `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}
+          {going === "runs" && `${all.length} of ${total} …`}
+          {(going === "stopped" || going === "done") &&
+            `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}
         </span>
         {going === "runs" ? (
           <button

@@ -126,8 +126,14 @@ const doAt = async (
     case "room":
       pane.store.full = false;
       return null;
+    case "break":
+      pane.mode = "closed";
+      return null;
+    case "lose":
+      pane.mode = "answer lost";
+      return null;
     default:
-      pane.mode = name === "break" ? "closed" : name === "lose" ? "answer lost" : "open";
+      pane.mode = "open";
       return null;
   }
 };

@@ -34,6 +34,18 @@ const Trace = ({ value, longest }: { value: MotionValue; longest: number }) => {
   );
 };
 
+/** What a group of motions has to do with the project's tokens. */
+const Follows = ({ group: { token, nearest } }: { group: MotionGroup }) => {
+  if (token) return <span className="follows">{token.name}</span>;
+  if (!nearest) return <span className="quiet">no motion tokens yet</span>;
+  const { name } = nearest.token;
+  if (nearest.off < ALIKE) {
+    return <span className="trouble">the same as {name}, but does not follow it</span>;
+  }
+  if (nearest.off < NEAR) return <span className="trouble">nearly {name}</span>;
+  return <span className="quiet">of its own</span>;
+};
+
 const Row = ({
   group,
   longest,
@@ -83,19 +95,7 @@ const Row = ({
           </button>
         </td>
         <td>
-          {token ? (
-            <span className="follows">{token.name}</span>
-          ) : !nearest ? (
-            <span className="quiet">no motion tokens yet</span>
-          ) : off < ALIKE ? (
-            <span className="trouble">
-              the same as {nearest.token.name}, but does not follow it
-            </span>
-          ) : off < NEAR ? (
-            <span className="trouble">nearly {nearest.token.name}</span>
-          ) : (
-            <span className="quiet">of its own</span>
-          )}
+          <Follows group={group} />
         </td>
       </tr>
       {open && (
@@ -192,12 +192,8 @@ export const TimingSheet = () => {
         ) : (
           <span className="quiet small-text">
             {groups.length} different motions, {groups.filter((g) => g.token).length} of them
-            tokens.{" "}
-            {tokens.length === 0
-              ? "Make a motion token to let rules follow it."
-              : outliers.length
-                ? `${outliers.length} are nearly a token.`
-                : ""}
+            tokens. {tokens.length === 0 && "Make a motion token to let rules follow it."}
+            {outliers.length > 0 && `${outliers.length} are nearly a token.`}
           </span>
         )}
         {outliers.length > 0 && chosen.length === 0 && (

@@ -4,6 +4,7 @@ import type { Finding } from "#core/checks";
 import { Icon } from "../../common/Icon";
 import { useSession } from "../../store/session-context";
 import { useBench, usePiece } from "../state";
+import type { Inspection } from "../../../workers/inspector";
 
 const severities = {
   error: "does not work",
@@ -121,6 +122,15 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   );
 };
 
+/** How much of what can happen was looked at. */
+const lookedWords = ({ situations, whole, variants }: Inspection): string => {
+  const looked = `${situations} situation${situations === 1 ? "" : "s"}`;
+  if (whole) return `All ${looked} of mouse, touch and keyboard looked at.`;
+  return variants === null
+    ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`
+    : `The first ${looked} looked at, and all ${variants} variants by their traits alone.`;
+};
+
 /** What the checks found, worst first; accepted findings below, with their reasons. */
 export const Checks = () => {
   const session = useSession();
@@ -135,17 +145,10 @@ export const Checks = () => {
     );
   const open = inspection.findings.filter((f) => !piece.accepted[f.id]);
   const accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
-  const looked = `${inspection.situations} situation${inspection.situations === 1 ? "" : "s"}`;
   return (
     <div className="checks">
       <p className="checked quiet" role="status">
-        {inspecting
-          ? "Looking again …"
-          : inspection.whole
-            ? `All ${looked} of mouse, touch and keyboard looked at.`
-            : inspection.variants === null
-              ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`
-              : `The first ${looked} looked at, and all ${inspection.variants} variants by their traits alone.`}
+        {inspecting ? "Looking again …" : lookedWords(inspection)}
       </p>
       {open.length === 0 && (
         <p className="drawer-empty good">

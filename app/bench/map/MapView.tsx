@@ -25,15 +25,23 @@ interface PlaceData extends Record<string, unknown> {
   readonly rest: boolean;
 }
 
+const stateWords: Readonly<Partial<Record<PlaceData["state"], string>>> = {
+  lost: "never reached",
+  ends: "nothing leads on",
+};
+
+const stateOf = (
+  node: PieceMap["nodes"][number],
+  here: boolean,
+  map: PieceMap,
+): PlaceData["state"] => {
+  if (here) return "now";
+  if (!node.reached) return "lost";
+  return node.ends && map.links.length > 0 ? "ends" : "plain";
+};
+
 const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
-  const said =
-    data.state === "lost"
-      ? "never reached"
-      : data.state === "ends"
-        ? "nothing leads on"
-        : data.rest
-          ? "resting"
-          : "";
+  const said = stateWords[data.state] ?? (data.rest ? "resting" : "");
   return (
     <div className={`place ${data.state}`} title={said || undefined}>
       <Handle type="target" position={Position.Left} isConnectable={false} />
@@ -106,13 +114,7 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
           ? `${trait.name}: ${value?.name ?? ""}`
           : variantName(piece, n.variant) || "the only variant",
         pattern: trait?.pattern ?? null,
-        state: here
-          ? "now"
-          : !n.reached
-            ? "lost"
-            : n.ends && map.links.length > 0
-              ? "ends"
-              : "plain",
+        state: stateOf(n, here, map),
       },
     };
   });
@@ -144,7 +146,8 @@ const edgesOf = (
         ...(around
           ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" }
           : {}),
-        ...(wait ? { type: "waiting" } : many ? { type: "line" } : {}),
+        ...(many && !wait ? { type: "line" } : {}),
+        ...(wait ? { type: "waiting" } : {}),
         label: undone || (many && !wait) ? undefined : linkText(piece, l),
         className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
         ...(many && !wait
@@ -180,7 +183,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   const [chosen, setByTrait] = useState<boolean | null>(null);
   const [trigger, setTrigger] = useState("");
   const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
-  const map = !maps ? null : byTrait || !maps.byVariant ? maps.byTrait : maps.byVariant;
+  const map = (byTrait ? maps?.byTrait : (maps?.byVariant ?? maps?.byTrait)) ?? null;
   const [layout, setLayout] = useState<{ map: PieceMap; at: Arranged } | null>(null);
   useEffect(() => {
     if (!map) return;
@@ -194,7 +197,8 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
     };
   }, [env, map]);
   const rows = useMemo(() => lanes(piece), [piece]);
-  const at = map && !map.byVariant ? rows : layout?.map === map ? layout?.at : null;
+  const arrangedAt = layout?.map === map ? layout?.at : null;
+  const at = map && !map.byVariant ? rows : arrangedAt;
   const waits = useMemo(
     () =>
       new Map(

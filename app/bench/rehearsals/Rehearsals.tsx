@@ -8,11 +8,19 @@ import type { Failure } from "#core/rehearse";
 import { Icon } from "../../common/Icon";
 import { inspector } from "../../common/inspector";
 import { NameField } from "../../common/NameField";
+import { ResultMark } from "../../rehearsals/ResultMark";
+import type { Result } from "../../rehearsals/ResultMark";
 import { PATIENCE } from "../../store/session";
 import { useProject, useSession } from "../../store/session-context";
 import { useBench, useBenchStore, useChosen, usePiece } from "../state";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
+
+/** Undefined: it was not run yet. */
+const resultOf = (failure: Failure | null | undefined): Result => {
+  if (failure === undefined) return "unknown";
+  return failure ? "failed" : "passed";
+};
 
 /** Runs rehearsals of a piece now, one or all, without waiting for the bench to come to rest. */
 const useRunning = (env: LayoutEnv) => {
@@ -36,12 +44,13 @@ const useRunning = (env: LayoutEnv) => {
     );
     const { inspection, put } = store.getState();
     const failing = Object.values(results).filter((f) => f !== null).length;
+    const passed = only === null ? "All passed" : "Passed";
     if (inspection)
       put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
     setSaid(
-      !done
-        ? "Stopped."
-        : `${failing ? `${failing} of ${Object.keys(results).length} failed` : only === null ? "All passed" : "Passed"}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`,
+      done
+        ? `${failing ? `${failing} of ${Object.keys(results).length} failed` : passed}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`
+        : "Stopped.",
     );
   };
   return { said, run: (only: Id | null) => void run(only) };
@@ -182,13 +191,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
             const result = results?.[r.id];
             return (
               <li key={r.id} className={r.id === open?.id ? "open" : ""}>
-                <span
-                  className={`result ${result ? "failed" : result === null ? "passed" : ""}`}
-                  role="img"
-                  aria-label={result ? "fails" : result === null ? "passes" : "not run yet"}
-                >
-                  <Icon name={result ? "close" : result === null ? "tick" : "time"} size={13} />
-                </span>
+                <ResultMark result={resultOf(result)} />
                 {naming === r.id ? (
                   <NameField
                     value={r.name}

@@ -83,6 +83,23 @@ const nestedTraits = (project: Project, piece: Piece) =>
 /** Whether an effect shows something over time. */
 const moves = (effect: Effect): boolean => effect.type !== "raise" && effect.type !== "address";
 
+/** The choice in the first field of an effect that stands for it. */
+const choiceOf = (effect: Effect): string => {
+  switch (effect.type) {
+    case "clip":
+    case "seek":
+      return `${effect.type} ${effect.layer}`;
+    case "option":
+      return `option ${effect.layer} ${effect.option}`;
+    case "set":
+      return `trait ${effect.trait}`;
+    case "nested":
+      return `nested ${effect.layer} ${effect.trait}`;
+    default:
+      return effect.type;
+  }
+};
+
 /** One thing a rule does. */
 export const EffectPart = ({
   piece,
@@ -110,16 +127,7 @@ export const EffectPart = ({
     );
   const clips = says("plays");
   const forms = says("entry").length > 0;
-  const what =
-    effect.type === "clip" || effect.type === "seek"
-      ? `${effect.type} ${effect.layer}`
-      : effect.type === "option"
-        ? `option ${effect.layer} ${effect.option}`
-        : effect.type === "set"
-          ? `trait ${effect.trait}`
-          : effect.type === "nested"
-            ? `nested ${effect.layer} ${effect.trait}`
-            : effect.type;
+  const what = choiceOf(effect);
   const options = [
     ...traits.map((t) => ({ value: `trait ${t.id}`, words: t.name })),
     ...nested.map(({ layer, trait }) => ({
@@ -195,12 +203,12 @@ export const EffectPart = ({
       if (trait) onChange({ type: "set", trait: trait.id, to: usualTarget(trait) });
     }
   };
-  const trait =
-    effect.type === "set"
-      ? piece.traits[effect.trait]
-      : effect.type === "nested"
-        ? nested.find((n) => n.layer.id === effect.layer && n.trait.id === effect.trait)?.trait
-        : undefined;
+  const ownTrait = effect.type === "set" ? piece.traits[effect.trait] : undefined;
+  const innerTrait =
+    effect.type === "nested"
+      ? nested.find((n) => n.layer.id === effect.layer && n.trait.id === effect.trait)?.trait
+      : undefined;
+  const trait = ownTrait ?? innerTrait;
   const option =
     effect.type === "option"
       ? settable.find((s) => s.layer.id === effect.layer && s.option.id === effect.option)

@@ -34,6 +34,14 @@ const KeyField = ({ value, onPick }: { value: string; onPick: (key: string) => v
 const whole = "";
 /** Triggers that are about time and the whole piece, not about a layer. */
 const timed: readonly TriggerType[] = ["delay", "settled"];
+/** What a trigger begins with when it is chosen. */
+const usual: Readonly<Partial<Record<TriggerType, Partial<Rule["trigger"]>>>> = {
+  delay: { ms: 500 },
+  hold: { ms: 500 },
+  reached: { ms: 1000 },
+  drag: usualDrag,
+};
+
 const words = (t: TriggerType): string => {
   if (t === "delay") {
     return "… after a delay";
@@ -76,14 +84,7 @@ export const TriggerPart = ({
     const type = value as TriggerType;
     onChange({
       ...(timed.includes(type) ? { source: null } : {}),
-      trigger:
-        type === "delay" || type === "hold"
-          ? { type, ms: 500 }
-          : type === "reached"
-            ? { type, ms: 1000 }
-            : type === "drag"
-              ? { type, ...usualDrag }
-              : { type },
+      trigger: { type, ...usual[type] },
     });
   };
   const chosen = trigger.type === "signal" ? `signal ${trigger.signal ?? ""}` : trigger.type;

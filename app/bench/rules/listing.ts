@@ -22,6 +22,18 @@ const concerns = (rule: Rule, layers: readonly Id[]): boolean =>
 
 const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 
+/** The key and the name of the group a rule stands in. */
+const groupOf = (rule: Rule, grouping: Listing["grouping"], source: string): [string, string] => {
+  switch (grouping) {
+    case "layer":
+      return [rule.source ?? ROOT, source];
+    case "trigger":
+      return [rule.trigger.type, capital(triggerText(rule.trigger.type))];
+    case "order":
+      return ["", ""];
+  }
+};
+
 /** The rules to show, in groups; each group in the rules' own order, groups in the order of their first rule. */
 export const listed = (piece: Piece, { layers, variant, grouping }: Listing): RuleGroup[] => {
   const groups = new Map<string, { name: string; rules: Rule[] }>();
@@ -31,12 +43,7 @@ export const listed = (piece: Piece, { layers, variant, grouping }: Listing): Ru
       rule.source === null
         ? "The whole piece"
         : (piece.layers[rule.source]?.name ?? "A removed layer");
-    const [key, name] =
-      grouping === "layer"
-        ? [rule.source ?? ROOT, source]
-        : grouping === "trigger"
-          ? [rule.trigger.type, capital(triggerText(rule.trigger.type))]
-          : ["", ""];
+    const [key, name] = groupOf(rule, grouping, source);
     const group = groups.get(key);
     if (group) group.rules.push(rule);
     else groups.set(key, { name, rules: [rule] });

@@ -23,6 +23,10 @@ const COLUMN = 150;
 
 type Item = { readonly group: string } | { readonly row: Row; readonly index: number };
 
+/** The first or the last place of a list, for Home and End. */
+const endOf = (list: readonly unknown[], key: string): number =>
+  key === "Home" ? 0 : list.length - 1;
+
 /** Rows under the captions of their groups. */
 const itemsOf = (rows: readonly Row[]): Item[] => {
   const out: Item[] = [];
@@ -239,8 +243,8 @@ const Grid = ({
       );
     else if (e.key === "Home" || e.key === "End")
       sheet.go({
-        row: held ? (e.key === "Home" ? 0 : rows.length - 1) : place.row,
-        column: e.key === "Home" ? 0 : variants.length - 1,
+        row: held ? endOf(rows, e.key) : place.row,
+        column: endOf(variants, e.key),
       });
     else if (held && e.key === "Enter")
       sheet.fill(sheet.chosenColumns.filter((c) => c !== place.column));

@@ -136,6 +136,12 @@ const copyRows = (
   return rows;
 };
 
+/** Width and height have a mode beside their number. */
+const sizeModes: Readonly<Record<string, Row["mode"]>> = {
+  width: "widthMode",
+  height: "heightMode",
+};
+
 /** The rows for a layer; those that mean nothing for it (gap without an arrangement, say) are left out. */
 export const rowsFor = (
   project: Project,
@@ -168,7 +174,7 @@ export const rowsFor = (
       type: p.type,
       choices: asChoices(project, p.type),
       inherent: undefined,
-      mode: p.key === "width" ? "widthMode" : p.key === "height" ? "heightMode" : null,
+      mode: sizeModes[p.key] ?? null,
     }));
   if (layer.kind !== "instance") return rows;
   const component = project.pieces[String(all[0]?.component ?? "")];
@@ -197,12 +203,8 @@ export const wordsFor = (project: Project, row: Row, said: Said | undefined): st
       ? tokenWords(project.tokens[said.token] as Token)
       : "a removed token";
   if (row.type.is === "reference") return "a removed one";
-  const id =
-    row.type.is === "asset"
-      ? said
-      : typeof said === "object" && "fit" in said
-        ? said.picture
-        : null;
+  const picture = typeof said === "object" && "fit" in said ? said.picture : null;
+  const id = row.type.is === "asset" ? said : picture;
   if (typeof id === "string")
     return id === "" ? "none" : (project.assets[id]?.name ?? "a removed one");
   return showValue(said);

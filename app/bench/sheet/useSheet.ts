@@ -13,6 +13,7 @@ import { newId } from "#core/project";
 import type { Id, Layer, Piece, Variant } from "#core/project";
 import type { Said } from "#core/properties";
 import type { MenuItem } from "../../common/ContextMenu";
+import { keyStep } from "../../common/keys";
 import { useProject, useSession } from "../../store/session-context";
 import { useEdits } from "../edits";
 import { chooseCard, useActive, useBench, useBenchStore, useChosen } from "../state";
@@ -115,7 +116,7 @@ export const useSheet = (
   const after = (by: Way): Place =>
     bound({
       row: place.row + (by === "down" ? 1 : 0),
-      column: place.column + (by === "right" ? 1 : by === "left" ? -1 : 0),
+      column: place.column + keyStep(by, "left", "right"),
     });
   const keep = (by: Way) => {
     close();
@@ -194,7 +195,7 @@ export const useSheet = (
       for (const v of cards)
         for (const id of chosen) {
           const other = piece.layers[id];
-          for (const key of other ? (r.mode ? [r.key, r.mode] : [r.key]) : []) {
+          for (const key of other ? keysOf(r) : []) {
             const origin = originOf(project, piece, v, other as Layer, key);
             if (origin.own && origin.from !== null && !origin.styled)
               list.push({ look: origin.from, layer: id, key });
@@ -260,7 +261,7 @@ export const useSheet = (
     const next: Record<Id, Record<string, Said>> = {};
     for (const id of chosen) {
       const other = piece.layers[id];
-      for (const key of other ? (r.mode ? [r.key, r.mode] : [r.key]) : []) {
+      for (const key of other ? keysOf(r) : []) {
         const { value } = originOf(project, piece, variant, other as Layer, key);
         if (value !== undefined) next[id] = { ...next[id], [key]: value };
       }
@@ -344,6 +345,9 @@ export const useSheet = (
     settle,
   };
 };
+
+/** The properties a row stands for: its own, and how its number is meant. */
+const keysOf = (row: Row): string[] => (row.mode ? [row.key, row.mode] : [row.key]);
 
 /** What one look says about properties of layers. */
 const valuesOf = (

@@ -20,10 +20,11 @@ import {
   timingOf,
 } from "#core/motion";
 import { inOrder } from "#core/project";
-import type { Easing, Lane, Motion, MotionValue, Spring } from "#core/project";
+import type { Easing, Id, Lane, Motion, MotionValue, Spring, Token } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
+import { keyStep } from "../../common/keys";
 import { useSession } from "../../store/session-context";
 import { MotionPart } from "../rules/MotionPart";
 import { rowKey } from "./useTiming";
@@ -200,8 +201,8 @@ const Handles = ({
               onPointerUp={() => setHeld(null)}
               onKeyDown={(e) => {
                 const by = e.shiftKey ? 0.1 : 0.02;
-                const dx = e.key === "ArrowRight" ? by : e.key === "ArrowLeft" ? -by : 0;
-                const dy = e.key === "ArrowUp" ? by : e.key === "ArrowDown" ? -by : 0;
+                const dx = by * keyStep(e.key, "ArrowLeft", "ArrowRight");
+                const dy = by * keyStep(e.key, "ArrowDown", "ArrowUp");
                 if (!dx && !dy) return;
                 e.preventDefault();
                 e.stopPropagation();
@@ -266,6 +267,26 @@ const SpringPart = ({ spring, onChange }: { spring: Spring; onChange: (s: Spring
   );
 };
 
+/** The motion that a curve is compared with: a token's, a ready one, or one of CSS; null for none. */
+const comparedWith = (
+  tokens: Readonly<Record<Id, Token>>,
+  other: string,
+  duration: number,
+): MotionValue | null => {
+  if (other === "") return null;
+  if (other.startsWith("token ")) {
+    return (tokenValue(tokens, other.slice(6)) as MotionValue | undefined) ?? null;
+  }
+  const preset = presets.find((p) => `preset ${p.name}` === other);
+  return { duration, easing: preset?.easing ?? (other as Easing) };
+};
+
+/** How often a lane is gone through, as it is kept: 0 for ever, nothing for once. */
+const timesOf = (choice: string): number | undefined => {
+  if (choice === "ever") return 0;
+  return choice === "1" ? undefined : Number(choice);
+};
+
 /** The curve of the whole change or of a lane, plotted; its numbers, how often it goes, and a token to keep it as. */
 export const CurvePanel = ({
   timed,
@@ -299,15 +320,7 @@ export const CurvePanel = ({
     return rest;
   };
   const tokens = inOrder(session.project.tokens).filter((t) => t.type === "motion");
-  const compared: MotionValue | null =
-    other === ""
-      ? null
-      : other.startsWith("token ")
-        ? ((tokenValue(session.project.tokens, other.slice(6)) as MotionValue | undefined) ?? null)
-        : {
-            duration: now.duration,
-            easing: presets.find((p) => `preset ${p.name}` === other)?.easing ?? (other as Easing),
-          };
+  const compared = comparedWith(session.project.tokens, other, now.duration);
   const title =
     name === null
       ? "The whole change"
@@ -408,12 +421,7 @@ export const CurvePanel = ({
             onChange={(e) =>
               set(
                 {
-                  times:
-                    e.target.value === "ever"
-                      ? 0
-                      : Number(e.target.value) === 1
-                        ? undefined
-                        : Number(e.target.value),
+                  times: timesOf(e.target.value),
                 },
                 "times",
               )
@@ -443,13 +451,7 @@ export const CurvePanel = ({
           {lane.poses.map((p, i) => (
             <li key={i} className="effect small-text">
               {Math.round(p.at * lengthOf(lane))} ms:{" "}
-              <b className="mono">
-                {typeof p.value === "number"
-                  ? p.value
-                  : Array.isArray(p.value)
-                    ? p.value.join(" ")
-                    : String(p.value)}
-              </b>
+              <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : String(p.value)}</b>
               <select
                 className="word"
                 aria-label={`Curve of pose ${i + 1}`}

@@ -4,6 +4,7 @@ import type { LaneName } from "#core/motion";
 import { laneLabel, laneValue, timingOf } from "#core/motion";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";
+import { keyStep } from "../../common/keys";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
@@ -86,7 +87,8 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
         const ms = (e.clientX - from.current) / scale;
         const at = e.altKey ? null : nearest(edges(), begin + ms, scale);
         onGuide(at);
-        move((at !== null ? at - begin : e.altKey ? ms : Math.round(ms / SNAP) * SNAP) / length);
+        const free = e.altKey ? ms : Math.round(ms / SNAP) * SNAP;
+        move((at === null ? free : at - begin) / length);
       }}
       onPointerUp={() => {
         from.current = null;
@@ -103,6 +105,13 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
       }}
     />
   );
+};
+
+/** Which part of a bar is taken at a place; a bar too short to tell its ends apart only as a whole. */
+const gripAt = (x: number, width: number): Ends => {
+  if (width < 3 * GRIP) return "whole";
+  if (x > width - GRIP) return "end";
+  return x < GRIP ? "begin" : "whole";
 };
 
 /** When a lane moves, as a bar that is dragged by its middle or its ends. */
@@ -145,14 +154,7 @@ export const LaneBar = ({
     // an end can be taken unless the bar is too short to tell them apart
     drag.current = {
       x: e.clientX,
-      ends:
-        box.width < 3 * GRIP
-          ? "whole"
-          : x > box.width - GRIP && !spring
-            ? "end"
-            : x < GRIP && !spring
-              ? "begin"
-              : "whole",
+      ends: spring ? "whole" : gripAt(x, box.width),
       done: 0,
       id: ++count.current,
       begin: delay,
@@ -192,8 +194,7 @@ export const LaneBar = ({
     onShift(by, d.ends, `drag ${rowKey(name)} ${d.id}`);
   };
   const key = (e: React.KeyboardEvent) => {
-    const by =
-      (e.key === "ArrowRight" ? 1 : e.key === "ArrowLeft" ? -1 : 0) * (e.shiftKey ? 50 : SNAP);
+    const by = keyStep(e.key, "ArrowLeft", "ArrowRight") * (e.shiftKey ? 50 : SNAP);
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
@@ -244,7 +245,7 @@ export const LaneBar = ({
       >
         <span className="lane-length mono">
           {Math.round(length)}
-          {goes === Infinity ? " ∞" : goes > 1 ? ` × ${goes}` : ""}
+          {goes > 1 && (goes === Infinity ? " ∞" : ` × ${goes}`)}
         </span>
       </button>
       {name !== null &&

@@ -9,6 +9,7 @@ import { LaneRow } from "./LaneRow";
 import type { useHead } from "./useHead";
 import { useLaneView } from "./useLaneView";
 import type { LaneView } from "./useLaneView";
+import { keyStep } from "../../common/keys";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { ValueAt } from "./ValueAt";
@@ -42,16 +43,13 @@ const TimeRuler = ({
     head.seek(Math.min(timed.shown, e.altKey ? raw : Math.round(raw / 5) * 5));
   };
   const nudge = (e: React.KeyboardEvent) => {
-    const by = e.key === "ArrowRight" ? 1 : e.key === "ArrowLeft" ? -1 : 0;
-    if (!by && e.key !== "Home" && e.key !== "End") return;
+    const by = keyStep(e.key, "ArrowLeft", "ArrowRight");
+    const ends: Readonly<Record<string, number>> = { Home: 0, End: timed.length };
+    if (!by && ends[e.key] === undefined) return;
     e.preventDefault();
     e.stopPropagation();
-    const at =
-      e.key === "Home"
-        ? 0
-        : e.key === "End"
-          ? timed.length
-          : Math.max(0, (head.at ?? 0) + by * (e.shiftKey ? 50 : 5));
+    const stepped = Math.max(0, (head.at ?? 0) + by * (e.shiftKey ? 50 : 5));
+    const at = ends[e.key] ?? stepped;
     head.seek(at);
     view.reveal(at);
   };

@@ -66,7 +66,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
       <select
         className="word timing-rule"
         aria-label="Rule"
-        value={!rule ? PAIR : effect === null ? rule.id : `${rule.id} effect ${effect}`}
+        value={rule ? `${rule.id}${effect === null ? "" : ` effect ${effect}`}` : PAIR}
         onChange={(e) => pick(e.target.value)}
       >
         {timed.rules.flatMap((r, i) => [
