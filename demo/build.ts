@@ -139,8 +139,8 @@ export const piece = (source: Source, order: string): Piece => {
   }));
   const looks: Look[] = ordered([
     {
-      when: {} as Record<string, string | readonly string[]>,
-      changes: base as Record<string, LayerChanges>,
+      when: {},
+      changes: base,
     },
     ...(source.looks ?? []),
   ]).map((l, i) => ({

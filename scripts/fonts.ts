@@ -29,10 +29,10 @@ const css: string[] = [];
 const stamp = JSON.stringify({
   families,
   version: 5,
-  packages: Object.keys(families).map(
-    (f) =>
-      JSON.parse(readFileSync(require.resolve(`${packageOf(f)}/package.json`), "utf8")).version,
-  ),
+  packages: Object.keys(families).map((family) => {
+    const file = require.resolve(`${packageOf(family)}/package.json`);
+    return (JSON.parse(readFileSync(file, "utf8")) as { version: string }).version;
+  }),
 });
 const target = join(out, "fonts.json");
 const stampFile = join(out, "fonts.stamp");

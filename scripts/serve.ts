@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import type { ChildProcess } from "node:child_process";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { LogFile } from "./run/logs.ts";
+import type { LogFile } from "./run/logs.ts";
 import { endProcess, waitUntil } from "./run/processes.ts";
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), "..");

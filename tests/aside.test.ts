@@ -194,10 +194,10 @@ describe("an edit that cannot be made to what others made of the project", () =>
     const client = await me.page.createCDPSession();
     await client.send("Browser.setDownloadBehavior", { behavior: "allow", downloadPath: folder });
     await me.click("button", `Download: ${label}`);
-    const file = await me.until(async () => {
+    const file = await me.until(() => {
       const [name = ""] = readdirSync(folder);
       expect(name).toMatch(/\.json$/);
-      return JSON.parse(readFileSync(join(folder, name), "utf8")) as unknown;
+      return Promise.resolve(JSON.parse(readFileSync(join(folder, name), "utf8")) as unknown);
     });
     expect(file).toMatchObject({
       change: {

@@ -81,7 +81,7 @@ describe("moments of a change", () => {
           canvas.height = image.displayHeight;
           context.fillStyle = "#fff";
           context.fillRect(0, 0, canvas.width, canvas.height);
-          context.drawImage(source as CanvasImageSource, 0, 0);
+          context.drawImage(source, 0, 0);
           return context.getImageData(0, 0, 70, canvas.height).data;
         }) as [Uint8ClampedArray, Uint8ClampedArray];
         let sum = 0;

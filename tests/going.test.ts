@@ -41,7 +41,7 @@ const twoScreens = () => {
   b.on(quay);
   Object.values(ways).forEach((motion, i) =>
     b.rule({
-      source: buttons[i] as string,
+      source: buttons[i],
       trigger: { type: "click" },
       effects: [{ type: "go", screen: sea }],
       motion,

@@ -49,7 +49,7 @@ const harbourFilm = () => {
   const note = b.layer("text", { x: 20, y: 460, text: "more below" });
   b.look({ [seen.id]: [seen.v.seen as string] }, note, { text: "the last sailing" });
   b.rule({
-    source: rows[8] as string,
+    source: rows[8],
     trigger: { type: "seen" },
     effects: [becomes(seen.id, seen.v.seen as string)],
   });

@@ -22,7 +22,7 @@ beforeAll(async () => {
 afterEach(async ({ task }) => {
   // a picture of what went wrong, where one is asked for
   if (task.result?.state === "fail" && process.env.NUBBLE_SHOT)
-    await me.page.screenshot({ path: process.env.NUBBLE_SHOT as `${string}.png` });
+    await me.page.screenshot({ path: process.env.NUBBLE_SHOT });
 });
 afterAll(async () => {
   await close();

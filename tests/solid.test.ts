@@ -50,7 +50,8 @@ describe("twenty windows of one browser", () => {
       );
       expect(me.complaints).toEqual([]);
     }
-    expect(given.browser.targets().filter((t) => t.type() === "shared_worker").length).toBe(1);
+    const kinds = given.browser.targets().map((target): string => target.type());
+    expect(kinds.filter((kind) => kind === "shared_worker").length).toBe(1);
     for (const me of windows) await me.page.close();
   });
 });

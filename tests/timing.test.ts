@@ -210,7 +210,7 @@ describe("the Timing drawer", () => {
       "select[aria-label=Easing]",
       await me.page.$eval(
         "select[aria-label=Easing]",
-        (s) => [...(s as HTMLSelectElement).options].find((o) => o.text === "bézier")?.value ?? "",
+        (s) => [...s.options].find((o) => o.text === "bézier")?.value ?? "",
       ),
     );
     await (
@@ -274,10 +274,7 @@ describe("the Timing drawer", () => {
     expect(await rules()).toHaveLength(before);
     // what is only tried is taken back like anything else
     const takes = () =>
-      me.page.$eval(
-        "input[aria-label='Duration in milliseconds']",
-        (f) => (f as HTMLInputElement).value,
-      );
+      me.page.$eval("input[aria-label='Duration in milliseconds']", (f) => f.value);
     await (await me.find("slider", "Playhead")).focus();
     await me.press("Control", "z");
     await me.until(async () => expect(await takes()).not.toBe("1000"));
@@ -290,9 +287,7 @@ describe("the Timing drawer", () => {
     expect(await rules()).toHaveLength(before + 1);
     expect([made?.motion.duration, made?.effects.map((e) => e.type)]).toEqual([1000, ["set"]]);
     await me.until(async () =>
-      expect(
-        await me.page.$eval("select[aria-label=Rule]", (s) => (s as HTMLSelectElement).value),
-      ).toBe(made?.id),
+      expect(await me.page.$eval("select[aria-label=Rule]", (s) => s.value)).toBe(made?.id),
     );
     await me.press("Control", "z");
   });

@@ -1,3 +1,4 @@
+import { entryOf } from "#core/basics";
 import { useMemo, useState } from "react";
 import { layout } from "#core/layout";
 import type { LayoutEnv, Placed } from "#core/layout";
@@ -20,8 +21,7 @@ export class Scenes {
     const scenes = variants.map((variant): Scene => {
       const key = variantKey(piece, variant) || "only";
       keys.add(key);
-      let resolver = this.resolvers.get(key);
-      if (!resolver) this.resolvers.set(key, (resolver = new Resolver()));
+      const resolver = entryOf(this.resolvers, key, () => new Resolver());
       const tree = resolver.tree(project, piece.id, variant);
       return { key, variant, placed: tree && layout(env, tree) };
     });

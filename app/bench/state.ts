@@ -133,10 +133,10 @@ export interface BenchState {
   /** goes up whenever the scenes have changed */
   readonly sceneCount: number;
   readonly scenes: { current: ReadonlyMap<string, Placed | null>; env: LayoutEnv | null };
-  look(variant: Variant, also?: readonly Variant[]): void;
-  reach(scope: readonly Condition[] | null): void;
-  choose(layers: readonly Id[]): void;
-  put(
+  readonly look: (variant: Variant, also?: readonly Variant[]) => void;
+  readonly reach: (scope: readonly Condition[] | null) => void;
+  readonly choose: (layers: readonly Id[]) => void;
+  readonly put: (
     part: Partial<
       Pick<
         BenchState,
@@ -170,8 +170,8 @@ export interface BenchState {
         | "wired"
       >
     >,
-  ): void;
-  restart(): void;
+  ) => void;
+  readonly restart: () => void;
 }
 
 /** What of the bench one finds again when one comes back to a piece, for as long as the window is open. */

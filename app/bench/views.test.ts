@@ -140,7 +140,7 @@ describe("picking from a reference picture", () => {
       ]),
     };
     const reference = { picture: "p", x: 10, y: 20, width: 100, opacity: 0.4 };
-    const at = (x: number, y: number) => colourAt(pixels as never, reference, x, y);
+    const at = (x: number, y: number) => colourAt(pixels, reference, x, y);
     expect([at(11, 21), at(109, 21), at(70, 90), at(20, 110)]).toEqual([
       "#1f6f5c",
       "#e3b341",

@@ -86,7 +86,7 @@ export const SortItem = ({
   );
   return (
     <Tag
-      ref={setNodeRef as never}
+      ref={setNodeRef}
       className={className}
       style={{
         transform: transform ? `translateY(${transform.y}px)` : undefined,

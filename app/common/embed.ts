@@ -5,7 +5,7 @@ const dataAddress = async (url: string): Promise<string> => {
   const blob = await (await fetch(url)).blob();
   return new Promise((done, fail) => {
     const reader = new FileReader();
-    reader.onload = () => done(String(reader.result));
+    reader.onload = () => done(reader.result as string);
     reader.onerror = () => fail(new Error("the file could not be read"));
     reader.readAsDataURL(blob);
   });

@@ -69,7 +69,7 @@ export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {
     void Promise.all(fonts.map(async (f) => [f, await faceOf(f)] as const)).then((list) => {
       const book: Record<string, readonly Face[]> = { ...base.fonts };
       for (const [f, face] of list) if (face) book[`${f.family}/${f.weight}`] = [face];
-      books.set(key, { ...base, fonts: book as FontBook });
+      books.set(key, { ...base, fonts: book });
       if (!stale) arrive((n) => n + 1);
     });
     return () => {

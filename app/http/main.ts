@@ -44,14 +44,13 @@ app.get("/live", liveRoute(projectLog()));
 app.use(compression());
 app.use("/assets", express.static(join(client, "assets"), immutable));
 app.use(express.static(client, { maxAge: "1h" }));
-app.all(
-  "*",
-  createRequestHandler({
-    build: () => import("virtual:react-router/server-build"),
-    mode: process.env.NODE_ENV ?? "production",
-    getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string }),
-  }),
-);
+const pages = createRequestHandler({
+  build: () => import("virtual:react-router/server-build"),
+  mode: process.env.NODE_ENV ?? "production",
+  getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string }),
+});
+// it hands its own errors to `next`
+app.all("*", (req, res, next) => void pages(req, res, next));
 app.use(answerFault);
 
 const server = app.listen(port, HOST, () => console.log(`listening on ${HOST}:${port}`));

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { fits, isBound } from "#core/properties";
-import type { Fill, Gradient, PictureFill, Said, Stop, ValueType } from "#core/properties";
+import type { Fill, PictureFill, Said, Stop, ValueType } from "#core/properties";
 import { AssetPart } from "./AssetPart";
 import { ColourPart, remember } from "./ColourPart";
 import { GradientPart } from "./GradientPart";
@@ -83,7 +83,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
         {kind === "colour" && <ColourPart colour={colourOf(fill)} onPick={onLive} />}
         {(kind === "linear" || kind === "radial") &&
           typeof fill === "object" &&
-          fill.kind === kind && <GradientPart gradient={fill as Gradient} onChange={onLive} />}
+          fill.kind === kind && <GradientPart gradient={fill} onChange={onLive} />}
         {kind === "picture" && (
           <>
             <AssetPart

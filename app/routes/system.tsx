@@ -153,7 +153,7 @@ const Tile = ({
                         project,
                         token.type,
                         `${token.name} alias`,
-                        { alias: token.id } as never,
+                        { alias: token.id },
                         token.group,
                       ).change,
                     );

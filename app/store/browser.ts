@@ -44,7 +44,7 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
 });
 
 /** Web Locks are there where a page is secure: under loopback names, or behind TLS. Without them nothing is taken over from closed windows. */
-const locks = (): LockManager | undefined => navigator.locks as LockManager | undefined;
+const locks = (): LockManager | undefined => navigator.locks;
 
 /** A window holds a lock of this name as long as it is open. */
 const lockOf = (projectId: string, clientId: string): string =>

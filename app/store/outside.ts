@@ -33,5 +33,5 @@ export interface Outside {
   snapshot(): Promise<Snapshot | null>;
   readonly shelf: Shelf;
   now(): number;
-  later(ms: number, call: () => void): () => void;
+  readonly later: (ms: number, call: () => void) => () => void;
 }

@@ -77,7 +77,7 @@ describe("what a rule shows when it fires", () => {
       firing(
         env,
         b.project,
-        { ...b.piece, rules: { [rule.id]: { ...rule, on: false } } } as Piece,
+        { ...b.piece, rules: { [rule.id]: { ...rule, on: false } } },
         { ...rule, on: false },
         restingVariant(b.piece),
         new Resolver(),

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { changesIn, looksIn } from "../looks/cascade";
 import { childrenOf, overridesFrom, startOf, withOptions } from "../looks/tree";
 import type { Overrides } from "../looks/tree";
@@ -191,12 +192,11 @@ export const instanceIn = (
   layer: Layer,
 ): PlacedCopy | null => {
   let known = placedCache.get(variant);
-  if (!known || known.project !== project || known.piece !== piece)
-    placedCache.set(variant, (known = { project, piece, copies: new Map() }));
-  let copy = known.copies.get(layer.id);
-  if (copy === undefined)
-    known.copies.set(layer.id, (copy = findCopy(project, piece, variant, layer)));
-  return copy;
+  if (!known || known.project !== project || known.piece !== piece) {
+    known = { project, piece, copies: new Map() };
+    placedCache.set(variant, known);
+  }
+  return entryOf(known.copies, layer.id, () => findCopy(project, piece, variant, layer));
 };
 
 const findCopy = (
@@ -327,11 +327,8 @@ const findLive = (project: Project, state: State): Live[] => {
 const steeredCache = new WeakMap<Piece, readonly Layer[]>();
 
 /** The instance layers of a piece that some look gives traits to. */
-export const steeredInstances = (piece: Piece): readonly Layer[] => {
-  let list = steeredCache.get(piece);
-  if (!list) steeredCache.set(piece, (list = findSteered(piece)));
-  return list;
-};
+export const steeredInstances = (piece: Piece): readonly Layer[] =>
+  entryOf(steeredCache, piece, () => findSteered(piece));
 
 const findSteered = (piece: Piece): Layer[] =>
   instancesOf(piece).filter((l) =>

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { looksOf, valuesIn } from "../looks/cascade";
 import type { Overrides } from "../looks/tree";
 import type { Id, Layer, LayerChanges, Piece, Project } from "../project/types";
@@ -10,21 +11,15 @@ const saying = new WeakMap<Piece["looks"], Map<string, readonly Id[]>>();
 
 /** The layers about which any look says a property: most pieces say nothing of clips and forms. */
 const layersSaying = (piece: Piece, key: string): readonly Id[] => {
-  let known = saying.get(piece.looks);
-  if (!known) saying.set(piece.looks, (known = new Map()));
-  let list = known.get(key);
-  if (!list)
-    known.set(
-      key,
-      (list = [
-        ...new Set(
-          looksOf(piece).flatMap((l) =>
-            Object.keys(l.changes).filter((id) => l.changes[id]?.[key] !== undefined),
-          ),
-        ),
-      ]),
-    );
-  return list;
+  const known = entryOf(saying, piece.looks, () => new Map<string, readonly Id[]>());
+  return entryOf(known, key, () => findSaying(piece, key));
+};
+
+const findSaying = (piece: Piece, key: string): Id[] => {
+  const all = looksOf(piece).flatMap(({ changes }) =>
+    Object.keys(changes).filter((id) => changes[id]?.[key] !== undefined),
+  );
+  return [...new Set(all)];
 };
 
 /** Visible layers of a copy that say something, with all their values. */
@@ -57,13 +52,13 @@ export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | un
       const cut = path.lastIndexOf("/");
       const at = path.slice(0, cut);
       const id = path.slice(cut + 1);
-      let layers = said.get(at);
-      if (!layers) said.set(at, (layers = new Map()));
+      const layers = entryOf(said, at, () => new Map());
       layers.set(id, { ...layers.get(id), ...changes });
     };
     for (const [path, text] of Object.entries(entries)) say(path, { text });
     for (const [path, scrolledBy] of Object.entries(scrolled)) say(path, { scrolledBy });
-    kept.set(entries, (known = { scrolled, said }));
+    known = { scrolled, said };
+    kept.set(entries, known);
   }
   return known?.said.get(copy);
 };

@@ -28,7 +28,7 @@ const box = (
   values: Readonly<Record<string, unknown>>,
 ): Placed => ({
   layer: { id, kind: "box", name: "", parent: null, order },
-  values: { ...defaultsOf("box"), width, height, ...values } as Placed["values"],
+  values: { ...defaultsOf("box"), width, height, ...values },
   x: 0,
   y: 0,
   width,

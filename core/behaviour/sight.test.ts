@@ -87,7 +87,7 @@ describe("scrolling", () => {
 
   it("a finger scrolls what it wanders over, presses nothing meanwhile, and lets it coast; a new touch catches it", () => {
     const { b, id, list, rows, lit } = timetable(false);
-    b.rule({ source: rows[1] as string, effects: [becomes(lit.id, lit.v.yes as string)] });
+    b.rule({ source: rows[1], effects: [becomes(lit.id, lit.v.yes as string)] });
     const run = new Run(env, b.project, id);
     const scrolled = () => run.inside.scrolled[`${id}/${list}`] ?? 0;
     const y = () => {
@@ -133,7 +133,7 @@ describe("scrolling", () => {
   it("a rule that listens for a drag has it before the scrolling does", () => {
     const { b, id, list, rows, lit } = timetable(false);
     b.rule({
-      source: rows[1] as string,
+      source: rows[1],
       trigger: { type: "drag", direction: "up", travel: 100 },
       effects: [becomes(lit.id, lit.v.yes as string)],
     });
@@ -167,7 +167,7 @@ describe("scrolling", () => {
     const { b, id, rows } = timetable(false);
     const t = b.trait("First", "no", "yes");
     b.rule({
-      source: rows[0] as string,
+      source: rows[0],
       trigger: { type: "seen" },
       effects: [becomes(t.id, t.v.yes as string)],
     });

@@ -476,7 +476,7 @@ describe("whatever happens", () => {
           const layers = [body, lamp, "root"];
           for (const r of rules)
             b.rule({
-              source: r.on === 2 ? null : (layers[r.on] as string),
+              source: r.on === 2 ? null : layers[r.on],
               trigger: { type: r.trigger as "click", ms: r.ms, key: "a" },
               undo: r.undo && ["hover", "press", "hold", "focus"].includes(r.trigger),
               effects: [

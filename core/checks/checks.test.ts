@@ -491,7 +491,7 @@ describe("the space of situations", () => {
           const layers = [body, lamp, "root"];
           for (const r of list)
             b.rule({
-              source: r.on === 2 ? null : (layers[r.on] as string),
+              source: r.on === 2 ? null : layers[r.on],
               trigger: { type: r.trigger as "click", ms: r.ms, key: "a" },
               when: r.when === null ? {} : { [s.id]: [Object.values(s.v)[r.when] as string] },
               undo: r.undo && ["hover", "press", "focus"].includes(r.trigger),

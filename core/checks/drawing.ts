@@ -8,7 +8,7 @@ import type { Id, Layer, Piece } from "../project/types";
 import { families } from "../properties/families";
 import { defaultsOf, OPTION, property } from "../properties/registry";
 import { isBound } from "../properties/types";
-import type { Fill, Said } from "../properties/types";
+import type { Said } from "../properties/types";
 import { findingId } from "./types";
 import type { Finding, Subject } from "./types";
 
@@ -69,8 +69,7 @@ const missingIn = ({ project }: Subject, key: string, said: Said): string | null
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
   const entry = property(key);
   const kind = entry?.type.is;
-  const fill =
-    typeof said === "object" && "fit" in said ? (said as Extract<Fill, { kind: "picture" }>) : null;
+  const fill = typeof said === "object" && "fit" in said ? said : null;
   if (fill)
     return typeof fill.picture !== "string" || fill.picture === "" || project.assets[fill.picture]
       ? null

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { rulesOf } from "../behaviour/piece";
 import {
   isUnused,
@@ -42,8 +43,12 @@ class Links {
   add(from: string, to: string, rule: Id, trigger: TriggerType | "undone"): void {
     if (from === to) return;
     const key = `${from} ${to}`;
-    let link = this.table.get(key);
-    if (!link) this.table.set(key, (link = { from, to, rules: new Set(), triggers: new Set() }));
+    const link = entryOf(this.table, key, () => ({
+      from,
+      to,
+      rules: new Set(),
+      triggers: new Set(),
+    }));
     link.rules.add(rule);
     link.triggers.add(trigger);
   }

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { chainOf, liveAt } from "../behaviour/chain";
 import { hiddenIn, liveCopies, rulesOf } from "../behaviour/piece";
 import { sceneOf } from "../behaviour/scene";
@@ -74,9 +75,7 @@ export class Surveyor {
   ) {}
 
   places(state: State, shown: string): Places {
-    let known = this.kept.get(shown);
-    if (!known) this.kept.set(shown, (known = this.survey(state)));
-    return known;
+    return entryOf(this.kept, shown, () => this.survey(state));
   }
 
   private survey(state: State): Places {

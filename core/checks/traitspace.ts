@@ -31,7 +31,7 @@ export interface TraitSpace {
   /** ways from each variant: those of variant i are to[start[i]] … to[start[i + 1] - 1] */
   readonly start: Int32Array;
   readonly to: Int32Array;
-  digit(variant: number, trait: number): number;
+  readonly digit: (variant: number, trait: number) => number;
   readonly traits: readonly Trait[];
 }
 

@@ -138,7 +138,7 @@ export const pasteClip = (
       ...layer,
       id,
       name,
-      parent: top ? parent : (twin.get(layer.parent as Id) ?? parent),
+      parent: top ? parent : (twin.get(layer.parent) ?? parent),
       order: top ? orderAfter(stack) : layer.order,
     };
     if (top) {

@@ -27,8 +27,8 @@ const namesIn = (piece: Piece): Record<Id, string> => ({
   ...Object.fromEntries(Object.values(piece.signals).map((s) => [s.id, s.name])),
   ...Object.fromEntries(
     Object.values(piece.traits).flatMap((t) => [
-      [t.id, t.name],
-      ...Object.values(t.values).map((v) => [v.id, v.name]),
+      [t.id, t.name] as const,
+      ...Object.values(t.values).map((v) => [v.id, v.name] as const),
     ]),
   ),
 });

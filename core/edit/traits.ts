@@ -1,7 +1,7 @@
 import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
-import type { Condition, Id, Look, Piece, Trait, TraitValue } from "../project/types";
+import type { Id, Look, Piece, Trait, TraitValue } from "../project/types";
 import { conditionText, restOf, traitsOf, variantsOf } from "../looks/variants";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
@@ -187,7 +187,7 @@ const lookOps = (
     const path = ["pieces", piece.id, "looks", look.id];
     if (dropTrait && named.includes(rest)) {
       const { [trait.id]: _dropped, ...when } = look.when;
-      ops.push(set([...path, "when"], when as Condition));
+      ops.push(set([...path, "when"], when));
     } else if (dropTrait || left.length === 0) ops.push(remove(path));
     else if (left.length < named.length) ops.push(set([...path, "when", trait.id], left));
   }

@@ -70,11 +70,8 @@ export const wireScopes = (
   const said = (traits: readonly Id[]): Condition =>
     Object.fromEntries(
       traits
-        .map((t) => [t, valuesAmong(piece, t, from)])
-        .filter(
-          ([t, values]) =>
-            (values?.length ?? 0) < Object.keys(piece.traits[t as Id]?.values ?? {}).length,
-        ),
+        .map((t) => [t, valuesAmong(piece, t, from)] as const)
+        .filter(([t, values]) => values.length < Object.keys(piece.traits[t]?.values ?? {}).length),
     );
   const chooses =
     layers.length > 0 &&

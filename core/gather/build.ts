@@ -120,7 +120,7 @@ export const buildGathered = (
       const samples = there.flatMap((p, d) => {
         const value = p && valueAt(p, d);
         if (p && value !== undefined) {
-          return [{ variant: variants[d] as Variant, value: value as Said }];
+          return [{ variant: variants[d] as Variant, value: value }];
         }
         return p && fallback !== undefined
           ? [{ variant: variants[d] as Variant, value: fallback }]

@@ -1,6 +1,5 @@
 import type { Placed } from "../layout/types";
 import type { Id, LayerChanges } from "../project/types";
-import type { Said } from "../properties/types";
 import type { Drawing, DrawnLayer } from "./types";
 
 /**
@@ -10,7 +9,7 @@ import type { Drawing, DrawnLayer } from "./types";
 export const drawingOf = (name: string, group: Placed, said: (id: Id) => LayerChanges): Drawing => {
   const layers: DrawnLayer[] = [];
   const visit = (p: Placed, parent: Id | null, x: number, y: number) => {
-    const values = said(p.layer.id) as Readonly<Record<string, Said>>;
+    const values = said(p.layer.id);
     layers.push({
       id: p.layer.id,
       kind: p.layer.kind,

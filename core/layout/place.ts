@@ -265,7 +265,10 @@ const boxOf = (
   height: number | undefined,
 ): Box => {
   let known = boxes.get(node);
-  if (known?.env !== env) boxes.set(node, (known = { env, kept: [] }));
+  if (known?.env !== env) {
+    known = { env, kept: [] };
+    boxes.set(node, known);
+  }
   const { kept } = known;
   for (const k of kept) if (k.width === width && k.height === height) return k.box;
   const box = compute(env, node, width, height);

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
 import type { Four, PictureFill, Said, Value, ValueType, Values } from "../properties/types";
@@ -20,7 +21,7 @@ export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenVa
   for (let at = tokens[id]; at && !seen.has(at.id);) {
     seen.add(at.id);
     const { value } = at;
-    if (typeof value !== "object" || !("alias" in value)) return value as TokenValue;
+    if (typeof value !== "object" || !("alias" in value)) return value;
     const next: Token | undefined = tokens[(value as { alias: Id }).alias];
     if (next?.type !== at.type) return undefined;
     at = next;
@@ -104,10 +105,8 @@ const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>
  */
 export const settle = (named: Named, changes: LayerChanges): Values => {
   if (!Object.entries(changes).some(([key, said]) => refers(key, said))) return changes as Values;
-  let byAssets = kept.get(named.tokens);
-  if (!byAssets) kept.set(named.tokens, (byAssets = new WeakMap()));
-  let byChanges = byAssets.get(named.assets);
-  if (!byChanges) byAssets.set(named.assets, (byChanges = new WeakMap()));
+  const byAssets = entryOf(kept, named.tokens, () => new WeakMap());
+  const byChanges = entryOf(byAssets, named.assets, () => new WeakMap());
   const known = byChanges.get(changes);
   if (known) return known;
   const out: Record<string, Value> = {};
@@ -119,7 +118,7 @@ export const settle = (named: Named, changes: LayerChanges): Values => {
   if (styled)
     for (const [key, value] of Object.entries(styled as StyleValue)) {
       const entry = property(key);
-      const said = entry && boundValue(named.tokens, entry.type, value as Said);
+      const said = entry && boundValue(named.tokens, entry.type, value);
       if (said !== undefined) out[key] = said;
     }
   for (const [key, said] of Object.entries(changes)) {

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { byOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type {
@@ -71,8 +72,7 @@ const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
 
 /** An instance's values with options that were set while running; kept, so that equal questions have one answer. */
 export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): Values => {
-  let known = givenCache.get(values);
-  if (!known) givenCache.set(values, (known = new WeakMap()));
+  const known = entryOf(givenCache, values, () => new WeakMap());
   let merged = known.get(given);
   if (!merged)
     known.set(
@@ -188,8 +188,7 @@ const mergedCache = new WeakMap<Overrides, WeakMap<Overrides, Overrides>>();
 
 /** What options and a running machine say together, the machine last; kept, so that equal questions have one answer. */
 const merged = (a: Overrides, b: Overrides): Overrides => {
-  let known = mergedCache.get(a);
-  if (!known) mergedCache.set(a, (known = new WeakMap()));
+  const known = entryOf(mergedCache, a, () => new WeakMap());
   let both = known.get(b);
   if (!both)
     known.set(

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import bezier from "bezier-easing";
 import type { Easing } from "../project/types";
 import { settlingTime, springAt } from "./spring";
@@ -77,9 +78,7 @@ const curves = new Map<string, Curve>();
 /** The curve of an easing; unknown words move evenly. A spring's takes its settling time. */
 export const curveOf = (easing: Easing): Curve => {
   const key = typeof easing === "string" ? easing : JSON.stringify(easing);
-  let curve = curves.get(key);
-  if (!curve) curves.set(key, (curve = made(easing)));
-  return curve;
+  return entryOf(curves, key, () => made(easing));
 };
 
 export const isSpring = (easing: Easing): easing is Of<"spring"> =>

@@ -143,8 +143,8 @@ const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
     (typeof to === "object" && to.kind === "picture")
   )
     return null;
-  const a = typeof from === "string" ? flat(from, to as Gradient) : (from as Gradient);
-  const b = typeof to === "string" ? flat(to, a) : (to as Gradient);
+  const a = typeof from === "string" ? flat(from, to as Gradient) : from;
+  const b = typeof to === "string" ? flat(to, a) : to;
   const [p, q] = sameStops(a.stops, b.stops);
   if (a.kind !== b.kind || p.length !== q.length) return null;
   const stops = mixStops(p, q);
@@ -203,7 +203,7 @@ export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
       case "pair":
         return mixPair(from as Pair, to as Pair);
       case "fill":
-        return mixFill(from as Fill, to as Fill) as Mix | null;
+        return mixFill(from as Fill, to as Fill);
       case "four":
       case "corners":
         return mixFour(from as Four, to as Four);

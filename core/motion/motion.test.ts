@@ -6,7 +6,7 @@ import { child, cut, place, stage, tween } from "../../tests/support/placed";
 
 describe("easings", () => {
   it("start at 0, end at 1, and never go back in time", () => {
-    for (const easing of Object.keys(keywords) as (keyof typeof keywords)[]) {
+    for (const easing of Object.keys(keywords)) {
       const curve = curveOf(easing as Motion["easing"]);
       expect(curve(0)).toBe(0);
       expect(curve(1)).toBe(1);

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { placedAt } from "../layout/chain";
 import type { Placed } from "../layout/types";
 import { ROOT } from "../project/types";
@@ -240,7 +241,7 @@ export class Mover {
     const a = numbersIn(from);
     const b = numbersIn(to);
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
-    if (!layer) this.traffic.tracks.set(path, (layer = new Map()));
+    layer ??= entryOf(this.traffic.tracks, path, () => new Map());
     this.traffic.until(span.end);
     if (lane && lane.key === key && isPosed(lane))
       layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0, pace.driven));

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import type { Spring } from "../project/types";
 
 /** A spring's own numbers: how fast it would swing undamped (rad/s) and how damped it is (1: comes to rest without swinging). */
@@ -57,9 +58,7 @@ const settled = new Map<string, number>();
 /** When a spring let go at distance 1 has come within `REST` for good; whole ms. */
 export const settlingTime = (spring: Spring, v = 0): number => {
   const key = `${spring.mass} ${spring.stiffness} ${spring.damping} ${v}`;
-  let ms = settled.get(key);
-  if (ms === undefined) settled.set(key, (ms = lastOutside(spring, v) + 1));
-  return ms;
+  return entryOf(settled, key, () => lastOutside(spring, v) + 1);
 };
 
 /** The last whole ms at which the spring is still out of `REST`. */

@@ -24,7 +24,7 @@ export const numbersIn = (value: unknown): readonly number[] | null => {
     return [value];
   }
   return Array.isArray(value) && value.length > 0 && value.every((n) => typeof n === "number")
-    ? (value as number[])
+    ? value
     : null;
 };
 
@@ -185,7 +185,8 @@ export class Posed implements Track {
     const back = this.lane.turns === true && go % 2 === 1;
     const u = back ? 1 - (gone - go) : gone - go;
     const stages = go === 0 ? this.first : this.later;
-    const stage = stages.find((s) => u <= s.to) ?? (stages.at(-1) as Stage);
+    const stage = stages.find((s) => u <= s.to) ?? stages.at(-1);
+    if (!stage) return this.to;
     const value = stage.mix(
       stage.to > stage.from ? stage.curve((u - stage.from) / (stage.to - stage.from)) : 1,
     );

@@ -13,7 +13,7 @@ import {
   remove,
   set,
 } from "#core/project";
-import type { Op, Piece, Project } from "#core/project";
+import type { Layer, Op, Piece, Project } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 
 const project = kelpwayKit();
@@ -49,9 +49,9 @@ describe("what is too much", () => {
     );
     const piece = {
       ...project.pieces["alert-switch"],
-      layers: Object.fromEntries([
+      layers: Object.fromEntries<Layer>([
         ...Object.entries(project.pieces["alert-switch"]?.layers ?? {}),
-        ...many(limits.layers).map((l) => [l.id, l]),
+        ...many(limits.layers).map((l) => [l.id, l] as const),
       ]),
     };
     expect(refused([set(at, piece)])).toContain(`more than ${limits.layers} layers`);
@@ -156,7 +156,7 @@ describe("speed that does not depend on how much there is", () => {
       },
     });
     const ops = Array.from({ length: 300 }, (_, i) => set(["t", `r${i}`, "v"], -1));
-    const { doc, inverse } = apply({ t: counted as Record<string, { v: number }> }, ops);
+    const { doc, inverse } = apply({ t: counted }, ops);
     expect(copies).toBe(1);
     expect([doc.t.r0?.v, doc.t.r299?.v, doc.t.r300?.v, inverse.length]).toEqual([-1, -1, 300, 300]);
   });

@@ -395,7 +395,7 @@ export const upgrade = (project: Project): Project => {
   );
   if ("tokens" in project && !old) return project;
   return {
-    ...(project as Project),
+    ...project,
     tokens: project.tokens ?? {},
     assets: project.assets ?? {},
     pieces: Object.fromEntries(
@@ -403,11 +403,11 @@ export const upgrade = (project: Project): Project => {
         id,
         {
           ...p,
-          notes: (p as Piece).notes ?? {},
-          signals: (p as Piece).signals ?? {},
-          rehearsals: (p as Piece).rehearsals ?? {},
-          accepted: (p as Piece).accepted ?? {},
-          reference: (p as Piece).reference ?? null,
+          notes: p.notes ?? {},
+          signals: p.signals ?? {},
+          rehearsals: p.rehearsals ?? {},
+          accepted: p.accepted ?? {},
+          reference: p.reference ?? null,
         },
       ]),
     ),

@@ -370,7 +370,13 @@ export type TokenType = (typeof tokenTypes)[number];
 /** What a text style says; keys as in the registry. */
 export type StyleValue = Readonly<Record<string, Value>>;
 export type TokenValue =
-  string | number | Gradient | readonly Shadow[] | StyleValue | Easing | MotionValue;
+  | string
+  | number
+  | Gradient
+  | readonly Shadow[]
+  | StyleValue
+  | Exclude<Easing, string>
+  | MotionValue;
 
 /** A named value of the design system that properties refer to. An alias takes the value of another token of its type. */
 export interface Token {

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { Run } from "../behaviour/run";
 import { nextDue } from "../behaviour/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
@@ -228,11 +229,8 @@ const resolvers = new WeakMap<Project, Map<Id, Resolver>>();
 
 /** One rehearsal after another resolves the same piece: what is known of it is kept. */
 const resolverFor = (project: Project, piece: Id): Resolver => {
-  let known = resolvers.get(project);
-  if (!known) resolvers.set(project, (known = new Map()));
-  let resolver = known.get(piece);
-  if (!resolver) known.set(piece, (resolver = new Resolver()));
-  return resolver;
+  const known = entryOf(resolvers, project, () => new Map<Id, Resolver>());
+  return entryOf(known, piece, () => new Resolver());
 };
 
 /** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */

@@ -1,3 +1,4 @@
+import type * as player from "../../player/index.ts";
 import { join } from "node:path";
 import { build } from "esbuild";
 import type { Browser, Page } from "puppeteer-core";
@@ -10,7 +11,7 @@ import { buoys, cast, fleet } from "./fleet.ts";
 import type { Line } from "./support.ts";
 
 type Stand = typeof globalThis & {
-  player_: typeof import("../../player/index.ts");
+  player_: typeof player;
   running_: { destroy(): void }[];
   /** by the time of the frame: ms of script */ script_: Map<number, number>;
   on_: boolean;

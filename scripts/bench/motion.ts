@@ -127,7 +127,7 @@ const against = (env: LayoutEnv, line: Line): void => {
     fill: "#c9c3b4",
   }));
   const line_ = createTimeline({ autoplay: false, defaults: { duration: 1e6, ease: "inOut(2)" } });
-  objects.forEach((o, i) => line_.add(o, to(i), 0));
+  for (const [i, o] of objects.entries()) line_.add(o, to(i), 0);
   // in turn, so that what else the machine does hits both
   const times = Array.from(
     { length: 5 },

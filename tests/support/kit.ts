@@ -16,7 +16,7 @@ export interface Desk {
   readonly db: Sequelize;
   readonly id: string;
   readonly address: string;
-  /** opens a piece on the bench */ go(piece: string, who?: Designer): Promise<void>;
+  /** opens a piece on the bench */ readonly go: (piece: string, who?: Designer) => Promise<void>;
   /** opens it with the timing of a rule */ timing(piece: string, rule: string): Promise<void>;
   close(): Promise<void>;
 }

@@ -178,10 +178,11 @@ export class Pane {
     readonly clock: Clock = port.clock,
     readonly store = new Store(),
   ) {
-    const reach = async <T>(answer: () => T): Promise<T> => {
-      if (this.mode === "closed") throw new Error("connection refused");
-      return answer();
-    };
+    const reach = <T>(answer: () => T): Promise<T> =>
+      new Promise((resolve) => {
+        if (this.mode === "closed") throw new Error("connection refused");
+        resolve(answer());
+      });
     const outside: Outside = {
       send: (body) =>
         reach(() => {

@@ -138,6 +138,8 @@ const parts = (
           </>
         );
       break;
+    default:
+      break;
   }
   return stepText(project, piece, step);
 };

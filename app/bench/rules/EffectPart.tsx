@@ -322,7 +322,7 @@ export const EffectPart = ({
           title={effect.motion ? "In the rule's time again" : "In a time of its own"}
           onClick={() => {
             const { motion: _own, ...rest } = effect;
-            onChange(effect.motion ? (rest as Effect) : { ...effect, motion });
+            onChange(effect.motion ? rest : { ...effect, motion });
           }}
         >
           <Icon name="time" size={12} />

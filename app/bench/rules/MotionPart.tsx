@@ -1,7 +1,7 @@
 import { isSpring, lengthOf } from "#core/motion";
 import { tokenValue } from "#core/looks";
 import { directions, inOrder, motionKinds } from "#core/project";
-import type { Direction, Motion, MotionValue } from "#core/project";
+import type { Motion, MotionValue } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";
@@ -51,7 +51,7 @@ export const MotionPart = ({
         <Pick
           label="To where"
           value={motion.to ?? "left"}
-          options={directions.map((d) => ({ value: d as Direction, words: d }))}
+          options={directions.map((d) => ({ value: d, words: d }))}
           onPick={(to) => onChange({ ...motion, to })}
         />
       )}

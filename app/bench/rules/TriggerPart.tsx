@@ -72,9 +72,7 @@ export const TriggerPart = ({
     source === null ? [] : componentsAt(project, piece, source).flatMap((c) => inOrder(c.signals));
   const options = [
     ...signals.map((s) => ({ value: `signal ${s.id}`, words: `says ${s.name}` })),
-    ...triggerTypes
-      .filter((t) => t !== "signal")
-      .map((t) => ({ value: t as string, words: words(t) })),
+    ...triggerTypes.filter((t) => t !== "signal").map((t) => ({ value: t, words: words(t) })),
   ];
   const pick = (value: string) => {
     if (value.startsWith("signal ")) {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { parseNumber } from "#core/properties";
-import type { Fill, Said, Shadow, Value } from "#core/properties";
+import type { Fill, Said, Shadow } from "#core/properties";
 import { tokensFor } from "#core/looks";
 import { useProject } from "../../store/session-context";
 import { AssetPart } from "../../panels/AssetPart";
@@ -185,7 +185,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
               <AssetPart
                 of={row.type.of}
                 chosen={typeof cell.said === "string" ? cell.said : ""}
-                onPick={(id) => live(id as Value)}
+                onPick={(id) => live(id)}
               />
             </div>
             <div className="panel-foot">

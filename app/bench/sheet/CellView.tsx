@@ -2,7 +2,7 @@ import { conditionShort, conditionText } from "#core/looks";
 import { contrastOf } from "#core/paint";
 import type { Id, Layer, Piece } from "#core/project";
 import { gradientText } from "#core/properties";
-import type { Gradient, PictureFill, Shadow, Value } from "#core/properties";
+import type { Shadow, Value } from "#core/properties";
 import { useProject } from "../../store/session-context";
 import { assetAddress } from "../../store/assets";
 import { IconMark } from "../../panels/AssetPart";
@@ -16,9 +16,9 @@ const background = (
 ): string | null => {
   if (typeof value === "string") return value === "none" ? null : value;
   if (typeof value !== "object") return null;
-  if ("stops" in value) return gradientText(value as Gradient);
+  if ("stops" in value) return gradientText(value);
   if ("fit" in value) {
-    const hash = picture(String((value as PictureFill).picture));
+    const hash = picture(String(value.picture));
     return hash ? `center / cover url("${assetAddress(hash)}")` : null;
   }
   return null;

@@ -42,7 +42,7 @@ const styleChoices = (project: Project) => [
   { value: "" as Said, words: "none" },
   ...inOrder(project.tokens)
     .filter((t) => t.type === "style")
-    .map((t) => ({ value: { token: t.id } as Said, words: tokenWords(t) })),
+    .map((t) => ({ value: { token: t.id }, words: tokenWords(t) })),
 ];
 
 const asChoices = (project: Project, type: ValueType): Row["choices"] => {
@@ -84,7 +84,7 @@ const optionRow = (
       return trait
         ? {
             type: { is: "reference" },
-            choices: valuesOf(trait).map((v) => ({ value: v.id as Said, words: v.name })),
+            choices: valuesOf(trait).map((v) => ({ value: v.id, words: v.name })),
             inherent: own ?? restOf(trait),
           }
         : null;
@@ -105,7 +105,7 @@ const copyRows = (
   component: Piece | undefined,
   candidates: readonly Piece[],
 ): Row[] => {
-  const pieces = candidates.map((c) => ({ value: c.id as Said, words: c.name }));
+  const pieces = candidates.map((c) => ({ value: c.id, words: c.name }));
   const rows: Row[] = [
     {
       key: "component",

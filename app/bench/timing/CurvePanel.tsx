@@ -310,7 +310,7 @@ export const CurvePanel = ({
     timed.set(
       all
         ? all.reduce((m, n) => withLane(m, n, parts), motion)
-        : without({ ...motion, ...parts } as Motion, parts),
+        : without({ ...motion, ...parts }, parts),
       `${gesture} ${rowKey(name)}`,
     );
   // a time of its own is no token's any more

@@ -61,15 +61,15 @@ export interface Timed {
   /** ms from its begin until all has come to rest, and how much is shown */
   readonly length: number;
   readonly shown: number;
-  choose(subject: Subject): void;
-  setFrom(v: Variant): void;
-  setTo(v: Variant): void;
-  setPair(from: Variant, to: Variant): void;
-  set(motion: Motion, gesture?: string): void;
+  readonly choose: (subject: Subject) => void;
+  readonly setFrom: (v: Variant) => void;
+  readonly setTo: (v: Variant) => void;
+  readonly setPair: (from: Variant, to: Variant) => void;
+  readonly set: (motion: Motion, gesture?: string) => void;
   /** takes back the last change of a motion that is only tried; null where there is none */
   readonly takeBack: (() => void) | null;
   /** makes the way of a pair a rule */
-  make(): void;
+  readonly make: () => void;
 }
 
 const moves = (r: Rule): boolean => r.motion.kind !== "cut";

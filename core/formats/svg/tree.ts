@@ -113,18 +113,13 @@ interface Raw {
   value?: unknown;
 }
 
+const wordsOf = (child: Raw | string): string => {
+  if (typeof child === "string") return child;
+  return child.type === "text" && typeof child.value === "string" ? child.value : "";
+};
+
 const textOf = (raw: Raw, lost: (what: string) => void): string =>
-  unescape(
-    (raw.children ?? [])
-      .map((c) => {
-        if (typeof c === "string") {
-          return c;
-        }
-        return c.type === "text" ? String(c.value ?? "") : "";
-      })
-      .join(""),
-    lost,
-  );
+  unescape((raw.children ?? []).map(wordsOf).join(""), lost);
 
 /** Elements nested deeper than this are not read: they would be gone through by recursion. */
 const DEEPEST = 400;
@@ -155,9 +150,7 @@ export const readTree = (
   | { ok: false; error: string } => {
   let file: Raw;
   try {
-    file = parse(
-      cleanText(source).replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ""),
-    ) as unknown as Raw;
+    file = parse(cleanText(source).replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ""));
   } catch (error) {
     return {
       ok: false,

@@ -1,0 +1,1 @@
+export { entryOf } from "./entry";

@@ -1,0 +1,13 @@
+/** The share of the room left over that lies before something aligned in it: 0 to 1. */
+export const shareBefore = (align: unknown): number => {
+  switch (align) {
+    case "centre":
+    case "middle":
+      return 0.5;
+    case "end":
+    case "bottom":
+      return 1;
+    default:
+      return 0;
+  }
+};
