@@ -168,6 +168,46 @@ export const press = (
 
 const waiting = ["click", "release", "double", "hold"];
 
+/** What was clicked a moment ago is clicked again; or this click is remembered for the next. */
+const clickedTwice = (
+  project: Project,
+  before: State,
+  now: State,
+  common: readonly Path[],
+  happen: Happen,
+): { state: State; any: boolean } => {
+  const { clicked } = before;
+  const isSoon = clicked !== null && before.now - clicked.at <= DOUBLE;
+  const twice = isSoon ? common.filter((p) => clicked.chain.includes(p)) : [];
+  const double = dispatch(project, now, asks("double"), twice, happen);
+  const isOver = twice.length > 0 || common.length === 0;
+  return {
+    state: { ...double.state, clicked: isOver ? null : { chain: common, at: before.now } },
+    any: double.any,
+  };
+};
+
+/** Nothing answered a press: either the pointer had left what waited for it, or nothing did. */
+const tellUnanswered = (
+  project: Project,
+  before: State,
+  now: State,
+  common: readonly Path[],
+  happen: Happen,
+): void => {
+  const pressed = before.pressed ?? [];
+  const [inner] = pressed;
+  if (!inner) return;
+  const waited = passage(project, before, pressed).some(({ live, layers }) =>
+    rulesOf(project, live.piece).some(
+      (r) => waiting.includes(r.trigger.type) && layers.includes(r.source ?? ROOT),
+    ),
+  );
+  const about = { at: before.now, state: now, layer: inner };
+  if (!waited) happen({ type: "missed", ...about });
+  else if (common.length < pressed.length) happen({ type: "leftPressed", ...about });
+};
+
 /** What was pressed is let go: release and click where it still is, then what the press held ends. */
 export const lift = (project: Project, before: State, happen: Happen): State => {
   if (!before.pressed) return before;
@@ -188,33 +228,17 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
   const clicked = sameSurface(released.state, state)
     ? dispatch(project, released.state, asks("click"), common, happen, heldIn)
     : { state: released.state, any: false };
+  const byClick = heldIn.length === 0;
   let next = clicked.state;
-  let any = released.any || clicked.any;
-  if (sameSurface(next, state) && common.length > 0 && heldIn.length === 0)
+  if (sameSurface(next, state) && common.length > 0 && byClick)
     next = clickedInForm(project, next, common, happen);
-  if (sameSurface(next, state) && state.byKey === null && heldIn.length === 0) {
-    const twice =
-      state.clicked && state.now - state.clicked.at <= DOUBLE
-        ? common.filter((p) => state.clicked?.chain.includes(p))
-        : [];
-    const double = dispatch(project, next, asks("double"), twice, happen);
-    next = {
-      ...double.state,
-      clicked: twice.length || common.length === 0 ? null : { chain: common, at: state.now },
-    };
-    any ||= double.any;
-  }
-  const inner = pressed[0];
-  const waited = passage(project, state, pressed).some(({ live, layers }) =>
-    rulesOf(project, live.piece).some(
-      (r) => waiting.includes(r.trigger.type) && layers.includes(r.source ?? ROOT),
-    ),
-  );
-  if (!any && inner && heldIn.length === 0) {
-    if (common.length < pressed.length && waited)
-      happen({ type: "leftPressed", at: state.now, state: next, layer: inner });
-    else if (!waited) happen({ type: "missed", at: state.now, state: next, layer: inner });
-  }
+  const double =
+    sameSurface(next, state) && state.byKey === null && byClick
+      ? clickedTwice(project, state, next, common, happen)
+      : { state: next, any: false };
+  next = double.state;
+  const answered = released.any || clicked.any || double.any;
+  if (!answered && byClick) tellUnanswered(project, state, next, common, happen);
   // a press and a release beside the front overlay
   if (pressed.length === 0 && state.over.length === 0) next = closeFront(project, next, happen);
   return sameSurface(next, state)

@@ -35,6 +35,8 @@ const calmed = (m: Motion): Motion =>
         easing: "linear",
       };
 
+type PointerKind = "move" | "down" | "up" | "cancel";
+
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
  * Same project, same input at the same times: same scenes. All times are ms since the start.
@@ -126,35 +128,41 @@ export class Run {
    * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts.
    * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it scrolled in all is told.
    */
-  pointer(
-    kind: "move" | "down" | "up" | "cancel",
-    x: number,
-    y: number,
-    touch = false,
-  ): Swiped | null {
+  pointer(kind: PointerKind, x: number, y: number, touch = false): Swiped | null {
     if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
     // a second finger presses nothing while the first one does
     if (kind === "down" && this.state.pressed) return null;
-    if (touch && kind === "down") this.scrollAs(this.swipe.down([x, y], this.now));
-    if (touch && kind === "up") this.swipe.up(this.now);
+    if (touch) return this.touched(kind, x, y);
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
       this.input({ type: "move", x, y });
-      if (!touch || kind === "down" || this.state.pressed) this.over(x, y);
+      this.over(x, y);
       if (kind !== "move") this.input({ type: kind });
     }
-    if (touch && kind !== "move" && kind !== "down") this.input({ type: "over", layer: null });
     // a screen that has just come up lies under a pointer that has not moved
-    else if (!touch && kind === "up") this.over(x, y);
-    const scene =
-      touch && kind === "move" && this.state.pressed && !this.state.drag ? this.scene() : null;
+    if (kind === "up") this.over(x, y);
+    return null;
+  }
+
+  private touched(kind: PointerKind, x: number, y: number): Swiped | null {
+    if (kind === "down") this.scrollAs(this.swipe.down([x, y], this.now));
+    if (kind === "up") this.swipe.up(this.now);
+    if (kind === "cancel") this.input({ type: "cancel" });
+    else {
+      this.input({ type: "move", x, y });
+      if (kind === "down" || this.state.pressed) this.over(x, y);
+      if (kind !== "move") this.input({ type: kind });
+    }
+    if (kind === "up" || kind === "cancel") this.input({ type: "over", layer: null });
+    const mayScroll = kind === "move" && this.state.pressed && !this.state.drag;
+    const scene = mayScroll ? this.scene() : null;
     if (!scene || !this.swipe.begins(scene, [x, y], this.now)) return null;
     this.input({ type: "cancel" });
     this.input({ type: "over", layer: null });
     return this.swiping("move", x, y);
   }
 
-  private swiping(kind: "move" | "down" | "up" | "cancel", x: number, y: number): Swiped | null {
+  private swiping(kind: PointerKind, x: number, y: number): Swiped | null {
     if (kind === "move") this.scrollAs(this.swipe.move([x, y], this.now));
     const end = kind === "up" || kind === "cancel" ? this.swipe.up(this.now) : null;
     this.scrollAs(end?.coast ?? null);

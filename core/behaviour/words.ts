@@ -4,6 +4,7 @@ import { swingOf } from "../motion/spring";
 import type {
   Easing,
   Effect,
+  Id,
   Motion,
   Piece,
   Project,
@@ -96,42 +97,52 @@ const valueText = (project: Project, value: Said): string => {
   );
 };
 
+const screenName = (project: Project, id: Id): string =>
+  project.pieces[id]?.name ?? "a removed screen";
+
+const layerName = (piece: Piece, id: Id, gone: string): string => piece.layers[id]?.name ?? gone;
+
+/** What the components that can stand in a copy have of something, in words. */
+const ofCopy = <T>(project: Project, piece: Piece, copy: Id, find: (c: Piece) => T | undefined) =>
+  componentsAt(project, piece, copy)
+    .map(find)
+    .find((found) => found !== undefined);
+
 /** An effect in words: "Pressed becomes yes". */
 export const effectText = (project: Project, piece: Piece, effect: Effect): string => {
   switch (effect.type) {
     case "go":
-      return `go to ${project.pieces[effect.screen]?.name ?? "a removed screen"}`;
+      return `go to ${screenName(project, effect.screen)}`;
     case "back":
       return "go back";
     case "stir":
       return "stir";
     case "open":
-      return `open ${project.pieces[effect.screen]?.name ?? "a removed screen"} over it`;
+      return `open ${screenName(project, effect.screen)} over it`;
     case "close":
       return "close the overlay";
     case "scroll":
-      return `scroll to ${piece.layers[effect.layer]?.name ?? "a removed layer"}`;
+      return `scroll to ${layerName(piece, effect.layer, "a removed layer")}`;
     case "empty":
       return "empty the form";
-    case "clip":
-      return `${effect.act === "turn" ? "play or pause" : effect.act} ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
+    case "clip": {
+      const act = effect.act === "turn" ? "play or pause" : effect.act;
+      return `${act} ${layerName(piece, effect.layer, "a removed clip")}`;
+    }
     case "seek":
-      return `go to ${effect.ms} ms of ${piece.layers[effect.layer]?.name ?? "a removed clip"}`;
+      return `go to ${effect.ms} ms of ${layerName(piece, effect.layer, "a removed clip")}`;
     case "option": {
-      const option = componentsAt(project, piece, effect.layer)
-        .map((c) => c.options[effect.option])
-        .find(Boolean);
-      return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${option?.name ?? "a removed option"} becomes ${valueText(project, effect.value)}`;
+      const { layer, value } = effect;
+      const option = ofCopy(project, piece, layer, (c) => c.options[effect.option]);
+      const name = option?.name ?? "a removed option";
+      return `in ${layerName(piece, layer, "a removed copy")} ${name} becomes ${valueText(project, value)}`;
     }
     case "set":
       return targetText(piece.traits[effect.trait], effect.to);
-    case "nested":
-      return `in ${piece.layers[effect.layer]?.name ?? "a removed copy"} ${targetText(
-        componentsAt(project, piece, effect.layer)
-          .map((c) => c.traits[effect.trait])
-          .find(Boolean),
-        effect.to,
-      )}`;
+    case "nested": {
+      const trait = ofCopy(project, piece, effect.layer, (c) => c.traits[effect.trait]);
+      return `in ${layerName(piece, effect.layer, "a removed copy")} ${targetText(trait, effect.to)}`;
+    }
     case "raise":
       return `say ${piece.signals[effect.signal]?.name ?? "a removed signal"}`;
     case "address":
@@ -240,106 +251,119 @@ const placeText = (project: Project, path: Path): string => {
   return names.join(" › ");
 };
 
-/** What happened, in words; null for what is not worth a line. */
-export const happeningText = (project: Project, h: Happening): LogLine | null => {
-  const line = (text: string, tone: LogLine["tone"] = "plain"): LogLine => ({
-    at: h.at,
-    text,
-    tone,
-  });
-  const sets = (
-    path: Path,
-    list: readonly { trait: string; from: string; to: string }[],
-  ): string => {
-    const piece = pieceAt(project, h, path);
-    return (
-      list
-        .map(
-          (s) =>
-            `${piece?.traits[s.trait]?.name ?? "?"} ${piece?.traits[s.trait]?.values[s.to]?.name ?? "?"}`,
-        )
-        .join(", ") || "no change"
-    );
-  };
-  const within = (path: Path): string => {
-    const place = placeText(project, path);
-    return place ? `${place}: ` : "";
-  };
-  const named = (path: Path, rule: string): string => {
-    const piece = pieceAt(project, h, path);
-    const r = piece?.rules[rule];
-    return piece && r ? `“${ruleText(project, piece, r)}”` : "a rule";
-  };
-  switch (h.type) {
-    case "fired": {
-      const piece = pieceAt(project, h, h.path);
-      const rule = piece?.rules[h.rule];
-      const source = rule?.source ? `${piece?.layers[rule.source]?.name ?? ""} ` : "";
-      const heard = rule && piece ? heardText(project, piece, rule, h.trigger) : h.trigger;
-      const did = [
-        ...(rule?.effects.some((e) => e.type === "set") ? [sets(h.path, h.sets)] : []),
-        ...h.inner.map((i) => `${placeText(project, i.path)}: ${sets(i.path, i.sets)}`),
-        ...(piece && rule
-          ? rule.effects
-              .filter((e) => e.type !== "set" && e.type !== "nested")
-              .map((e) => effectText(project, piece, e))
-          : []),
-      ];
-      return line(
-        `${within(h.path)}${source}${heard} → ${did.join(", ")} · ${motionText(h.motion)}`,
-      );
-    }
-    case "lost":
-      return line(
-        `${within(h.path)}lost: ${named(h.path, h.rule)} to ${named(h.path, h.to)}`,
-        "warn",
-      );
-    case "undone":
-      return line(`${within(h.path)}${sets(h.path, h.sets)} · undone`);
-    case "shown":
-      return line(`${within(h.path)}${sets(h.path, h.sets)} · by hand`, "quiet");
-    case "filled":
-      return line(
-        `${within(h.path)}${pieceAt(project, h, h.path)?.layers[h.layer]?.name ?? "?"} filled in: “${h.text}”`,
-        "quiet",
-      );
-    case "sending":
-      return line(
-        `${within(h.path)}sent: ${h.fields.map((f) => `${pieceAt(project, h, h.path)?.layers[f.layer]?.name ?? "?"} “${f.text}”`).join(", ") || "nothing"}`,
-      );
-    case "clip":
-      return line(
-        `${within(h.path)}${pieceAt(project, h, h.path)?.layers[h.layer]?.name ?? "?"} ${h.what}`,
-        "quiet",
-      );
-    case "opened":
-      return line(`${project.pieces[h.screen]?.name ?? "?"} lies over it`);
-    case "closed":
-      return line(`${project.pieces[h.screen]?.name ?? "?"} closed`);
-    case "went":
-      return line(`now on ${project.pieces[h.to]?.name ?? "?"}`);
-    case "loop":
-      return line(
-        `a loop without end, stopped: ${h.rules.map((r) => named(r.path, r.rule)).join("; ")}`,
-        "warn",
-      );
-    case "leftPressed":
-      return line("no release: the pointer had left", "warn");
-    case "raised":
-      return line(
-        `${within(h.path)}says ${pieceAt(project, h, h.path)?.signals[h.signal]?.name ?? "?"}`,
-        "quiet",
-      );
-    case "address":
-      return line(`${within(h.path)}would open ${h.to}`, "quiet");
-    case "dropped":
-      return h.done ? null : line(`${within(h.path)}dragged, and let go too early`, "quiet");
-    case "missed":
-    case "dragging":
-    case "scrolled":
-    case "scrollTo":
-      return null;
+type Of<K extends Happening["type"]> = Extract<Happening, { type: K }>;
+type Sets = readonly { readonly trait: Id; readonly to: Id }[];
+
+/** The words of one moment: what is named is looked up as it is then. */
+class Moment {
+  constructor(
+    readonly project: Project,
+    readonly happening: Happening,
+  ) {}
+
+  piece(path: Path): Piece | undefined {
+    return pieceAt(this.project, this.happening, path);
   }
+
+  within(path: Path): string {
+    const place = placeText(this.project, path);
+    return place ? `${place}: ` : "";
+  }
+
+  sets(path: Path, list: Sets): string {
+    const traits = this.piece(path)?.traits ?? {};
+    const words = list.map(({ trait, to }) => {
+      const found = traits[trait];
+      return `${found?.name ?? "?"} ${found?.values[to]?.name ?? "?"}`;
+    });
+    return words.join(", ") || "no change";
+  }
+
+  rule(path: Path, id: Id): string {
+    const piece = this.piece(path);
+    const rule = piece?.rules[id];
+    return piece && rule ? `“${ruleText(this.project, piece, rule)}”` : "a rule";
+  }
+
+  layer(path: Path, id: Id): string {
+    return this.piece(path)?.layers[id]?.name ?? "?";
+  }
+
+  screen(id: Id): string {
+    return this.project.pieces[id]?.name ?? "?";
+  }
+}
+
+const firedText = (m: Moment, h: Of<"fired">): string => {
+  const piece = m.piece(h.path);
+  const rule = piece?.rules[h.rule];
+  const inner = h.inner.map((i) => `${placeText(m.project, i.path)}: ${m.sets(i.path, i.sets)}`);
+  const end = ` · ${motionText(h.motion)}`;
+  if (!piece || !rule) return `${m.within(h.path)}${h.trigger} → ${inner.join(", ")}${end}`;
+  const source = rule.source ? `${m.layer(h.path, rule.source)} ` : "";
+  const isSetting = rule.effects.some((e) => e.type === "set");
+  const others = rule.effects.filter((e) => e.type !== "set" && e.type !== "nested");
+  const did = [
+    ...(isSetting ? [m.sets(h.path, h.sets)] : []),
+    ...inner,
+    ...others.map((e) => effectText(m.project, piece, e)),
+  ];
+  const heard = heardText(m.project, piece, rule, h.trigger);
+  return `${m.within(h.path)}${source}${heard} → ${did.join(", ")}${end}`;
+};
+
+const sentText = (m: Moment, h: Of<"sending">): string => {
+  const fields = h.fields.map((f) => `${m.layer(h.path, f.layer)} “${f.text}”`);
+  return `${m.within(h.path)}sent: ${fields.join(", ") || "nothing"}`;
+};
+
+const silent = (): null => null;
+
+/** What is said of each kind of happening: null for what is not worth a line. */
+const happeningTexts: {
+  readonly [K in Happening["type"]]: (m: Moment, h: Of<K>) => string | null;
+} = {
+  fired: firedText,
+  lost: (m, h) => `${m.within(h.path)}lost: ${m.rule(h.path, h.rule)} to ${m.rule(h.path, h.to)}`,
+  undone: (m, h) => `${m.within(h.path)}${m.sets(h.path, h.sets)} · undone`,
+  shown: (m, h) => `${m.within(h.path)}${m.sets(h.path, h.sets)} · by hand`,
+  filled: (m, h) => `${m.within(h.path)}${m.layer(h.path, h.layer)} filled in: “${h.text}”`,
+  sending: sentText,
+  clip: (m, h) => `${m.within(h.path)}${m.layer(h.path, h.layer)} ${h.what}`,
+  opened: (m, h) => `${m.screen(h.screen)} lies over it`,
+  closed: (m, h) => `${m.screen(h.screen)} closed`,
+  went: (m, h) => `now on ${m.screen(h.to)}`,
+  loop: (m, h) =>
+    `a loop without end, stopped: ${h.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
+  leftPressed: () => "no release: the pointer had left",
+  raised: (m, h) => `${m.within(h.path)}says ${m.piece(h.path)?.signals[h.signal]?.name ?? "?"}`,
+  address: (m, h) => `${m.within(h.path)}would open ${h.to}`,
+  dropped: (m, h) => (h.done ? null : `${m.within(h.path)}dragged, and let go too early`),
+  missed: silent,
+  dragging: silent,
+  scrolled: silent,
+  scrollTo: silent,
+};
+
+const tones: Readonly<Partial<Record<Happening["type"], LogLine["tone"]>>> = {
+  lost: "warn",
+  loop: "warn",
+  leftPressed: "warn",
+  shown: "quiet",
+  filled: "quiet",
+  clip: "quiet",
+  raised: "quiet",
+  address: "quiet",
+  dropped: "quiet",
+};
+
+/** What happened, in words; null for what is not worth a line. */
+export const happeningText = (project: Project, happening: Happening): LogLine | null => {
+  const { type, at } = happening;
+  // the table has each kind's own function under its name
+  const words = happeningTexts[type] as (m: Moment, h: Happening) => string | null;
+  const text = words(new Moment(project, happening), happening);
+  return text === null ? null : { at, text, tone: tones[type] ?? "plain" };
 };
 
 /** A rule's trouble as a short sentence for the rule list; null when it works. */

@@ -4,7 +4,7 @@ import { looksIn } from "../looks/cascade";
 import { conditionText, isUnused, meets, variantsOf } from "../looks/variants";
 import { remove } from "../project/change";
 import { BASE } from "../project/types";
-import type { Id, Layer, Piece } from "../project/types";
+import type { Project, Id, Layer, Piece } from "../project/types";
 import { families } from "../properties/families";
 import { defaultsOf, OPTION, property } from "../properties/registry";
 import { isBound } from "../properties/types";
@@ -67,24 +67,28 @@ export const emptyLooks = ({ piece }: Subject): Finding[] => {
 /** What a saying names and is not there. */
 const missingIn = ({ project }: Subject, key: string, said: Said): string | null => {
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
-  const entry = property(key);
-  const kind = entry?.type.is;
-  const fill = typeof said === "object" && "fit" in said ? said : null;
-  if (fill)
-    return typeof fill.picture !== "string" || fill.picture === "" || project.assets[fill.picture]
-      ? null
-      : "a removed picture";
+  if (typeof said === "object" && "fit" in said) return missingPicture(project, said.picture);
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
-  if (kind === "asset")
-    return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
-  if (kind === "reference") return project.pieces[said] ? null : "a removed component";
-  if (kind === "family")
-    return families[said] ||
-      Object.values(project.assets).some((a) => a.kind === "font" && a.family === said)
-      ? null
-      : `the font ${said}, which is not here`;
-  return null;
+  switch (property(key)?.type.is) {
+    case "asset":
+      return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
+    case "reference":
+      return project.pieces[said] ? null : "a removed component";
+    case "family":
+      return isHere(project, said) ? null : `the font ${said}, which is not here`;
+    default:
+      return null;
+  }
 };
+
+const missingPicture = (project: Project, picture: unknown): string | null =>
+  typeof picture !== "string" || picture === "" || project.assets[picture]
+    ? null
+    : "a removed picture";
+
+const isHere = (project: Project, family: string): boolean =>
+  families[family] !== undefined ||
+  Object.values(project.assets).some((a) => a.kind === "font" && a.family === family);
 
 export const missing = (subject: Subject): Finding[] => {
   const { piece } = subject;

@@ -155,77 +155,200 @@ const dragsOn = (
   return [...out.values()].map((by) => ({ layer, by }));
 };
 
+interface Next {
+  readonly does: Doing;
+  readonly mode: Mode;
+}
+
+/** What a mouse can do next. */
+const byMouse = (project: Project, state: State, hits: readonly string[]): Doing[] => {
+  const wait: Doing[] = state.clicked ? [{ do: "pause" }] : [];
+  if (state.pressed) {
+    const back = state.pressed[0]?.slice(state.screen.length + 1) ?? null;
+    return [...wait, { do: "point", layer: state.over.length ? null : back }, { do: "release" }];
+  }
+  const points = hits.map((layer): Doing => ({ do: "point", layer }));
+  const onto = state.clicked ? [] : points;
+  if (state.over.length === 0) return [...wait, ...onto];
+  const away: Doing[] = state.clicked ? [] : [{ do: "point", layer: null }];
+  const drags = dragsOn(project, state).map((drag): Doing => ({ do: "drag", ...drag }));
+  return [...wait, ...onto, ...away, { do: "press" }, ...drags];
+};
+
+/** What a finger that is down can do next. */
+const byFinger = (state: State): Doing[] =>
+  state.over.length ? [{ do: "point", layer: null }, { do: "lift" }] : [{ do: "lift" }];
+
+/** What a keyboard can do next. */
+const byKeys = (project: Project, state: State): Doing[] => {
+  if (state.byKey !== null) return [{ do: "key", key: state.byKey, phase: "up" }];
+  const press = (key: string): Doing => ({ do: "key", key, phase: "down" });
+  const [entry] = state.focused;
+  const now = entry?.slice(state.screen.length + 1);
+  const stops = focusStops(project, state).filter((layer) => layer !== now);
+  const out = stops.map((layer): Doing => ({ do: "focus", layer }));
+  if (entry !== undefined) out.push({ do: "focus", layer: null }, press("Enter"));
+  // one letter stands for whatever is typed
+  const isEmpty = state.entries[entry ?? ""] === undefined;
+  if (isEntry(project, state, entry))
+    out.push(...(isEmpty ? ["x", "ArrowDown"] : ["ArrowDown"]).map(press));
+  out.push(...keysOf(project, state).map(press));
+  if (state.overlays.length) out.push(press("Escape"));
+  return out;
+};
+
+/** What happens by itself next, or by scrolling: waits that end, layers that come into sight, answers, and coming to rest. */
+const byThemselves = (project: Project, state: State): Doing[] => {
+  const waits = groups(project, state);
+  // of waits that began together the shorter one ends first
+  const first = waits.filter(
+    ({ timer, began }, i) =>
+      !waits.some((w, k) => k < i && together(w.began, began) && w.timer.due < timer.due),
+  );
+  // where there is a layer that listens for it, one may scroll it into sight
+  const seen = liveCopies(project, state).flatMap(({ path, piece }) =>
+    rulesOf(project, piece).flatMap((r): Doing[] => {
+      const layer = `${path}/${r.source}`;
+      const waitsFor = r.trigger.type === "seen" && r.source && !state.seen.includes(layer);
+      return waitsFor ? [{ do: "see", layer: layer.slice(state.screen.length + 1) }] : [];
+    }),
+  );
+  return [
+    ...first.map(({ timer }): Doing => ({ do: "wait", timer })),
+    ...seen,
+    ...Object.keys(state.sending).flatMap((path): Doing[] => [
+      { do: "answer", path, well: true },
+      { do: "answer", path, well: false },
+    ]),
+    ...Object.keys(state.settling).map((path): Doing => ({ do: "settle", path })),
+  ];
+};
+
 /** Everything that can be done next, and by what. */
 const doings = (
   project: Project,
   { mode, state }: Pick<Node, "mode" | "state">,
   surveyor: Surveyor,
   shown: string,
-): { does: Doing; mode: Mode }[] => {
-  const out: { does: Doing; mode: Mode }[] = [];
+): Next[] => {
   const hits = surveyor.places(state, shown).hits;
-  if (mode === "rest" || mode === "mouse") {
-    const add = (does: Doing) => out.push({ does, mode: "mouse" });
-    if (state.clicked) add({ do: "pause" });
-    if (!state.pressed) {
-      if (!state.clicked) for (const layer of hits) add({ do: "point", layer });
-      if (state.over.length) {
-        if (!state.clicked) add({ do: "point", layer: null });
-        add({ do: "press" });
-        for (const d of dragsOn(project, state)) add({ do: "drag", ...d });
-      }
-    } else {
-      if (state.over.length) add({ do: "point", layer: null });
-      else add({ do: "point", layer: state.pressed[0]?.slice(state.screen.length + 1) ?? null });
-      add({ do: "release" });
-    }
-  }
+  const out: Next[] = [];
+  const add = (by: Mode, list: readonly Doing[]) => {
+    for (const does of list) out.push({ does, mode: by });
+  };
+  if (mode === "rest" || mode === "mouse") add("mouse", byMouse(project, state, hits));
   if (mode === "rest")
-    for (const layer of hits) out.push({ does: { do: "finger", layer }, mode: "touch" });
-  if (mode === "touch" && state.pressed) {
-    if (state.over.length) out.push({ does: { do: "point", layer: null }, mode: "touch" });
-    out.push({ does: { do: "lift" }, mode: "touch" });
-  }
-  if (mode === "rest" || mode === "keys") {
-    const add = (does: Doing) => out.push({ does, mode: "keys" });
-    if (state.byKey !== null) add({ do: "key", key: state.byKey, phase: "up" });
-    else {
-      const now = state.focused[0]?.slice(state.screen.length + 1);
-      for (const layer of focusStops(project, state))
-        if (layer !== now) add({ do: "focus", layer });
-      if (state.focused.length) {
-        add({ do: "focus", layer: null });
-        add({ do: "key", key: "Enter", phase: "down" });
-      }
-      // one letter stands for whatever is typed
-      const [entry] = state.focused;
-      if (isEntry(project, state, entry))
-        for (const key of state.entries[entry ?? ""] === undefined
-          ? ["x", "ArrowDown"]
-          : ["ArrowDown"])
-          add({ do: "key", key, phase: "down" });
-      for (const key of keysOf(project, state)) add({ do: "key", key, phase: "down" });
-      if (state.overlays.length) add({ do: "key", key: "Escape", phase: "down" });
-    }
-  }
-  const waits = groups(project, state);
-  // of waits that began together the shorter one ends first
-  for (const [i, { timer, began }] of waits.entries())
-    if (!waits.some((w, k) => k < i && together(w.began, began) && w.timer.due < timer.due))
-      out.push({ does: { do: "wait", timer }, mode });
-  // where there is a layer that listens for it, one may scroll it into sight
-  for (const l of liveCopies(project, state))
-    for (const r of rulesOf(project, l.piece))
-      if (r.trigger.type === "seen" && r.source && !state.seen.includes(`${l.path}/${r.source}`))
-        out.push({
-          does: { do: "see", layer: `${l.path}/${r.source}`.slice(state.screen.length + 1) },
-          mode,
-        });
-  for (const path of Object.keys(state.sending))
-    for (const well of [true, false]) out.push({ does: { do: "answer", path, well }, mode });
-  for (const path of Object.keys(state.settling)) out.push({ does: { do: "settle", path }, mode });
+    add(
+      "touch",
+      hits.map((layer) => ({ do: "finger", layer })),
+    );
+  if (mode === "touch" && state.pressed) add("touch", byFinger(state));
+  if (mode === "rest" || mode === "keys") add("keys", byKeys(project, state));
+  add(mode, byThemselves(project, state));
   return out;
 };
+
+/** One thing being done; inputs that belong together happen at one moment. */
+class Performance {
+  readonly happenings: Happening[] = [];
+  state: State;
+
+  constructor(
+    private readonly project: Project,
+    before: State,
+  ) {
+    this.state = { ...before, now: before.now + INSTANT };
+  }
+
+  private take({ state, happenings }: { state: State; happenings: readonly Happening[] }): void {
+    this.state = state;
+    this.happenings.push(...happenings);
+  }
+
+  private feed(...inputs: readonly Input[]): void {
+    for (const input of inputs) this.take(step(this.project, this.state, input));
+  }
+
+  /** Lets what is due end. */
+  private end(changed: Partial<State>): void {
+    this.take(advance(this.project, { ...this.state, ...changed }, this.state.now));
+  }
+
+  act(does: Doing): void {
+    switch (does.do) {
+      case "point":
+        return this.feed({ type: "over", layer: does.layer });
+      case "press":
+        return this.feed({ type: "down" });
+      case "release":
+        return this.feed({ type: "up" });
+      case "pause":
+        this.state = { ...this.state, clicked: null };
+        return;
+      case "finger":
+        return this.feed({ type: "over", layer: does.layer }, { type: "down" });
+      case "lift":
+        return this.feed({ type: "up" }, { type: "over", layer: null });
+      case "drag":
+        return this.drag(does.by);
+      case "key":
+        return this.key(does.key, does.phase);
+      case "focus":
+        return this.feed({ type: "focus", layer: does.layer });
+      case "show":
+        return this.feed({
+          type: "show",
+          at: this.state.screen,
+          trait: does.trait,
+          value: does.value,
+        });
+      case "wait":
+        return this.endWait(does.timer);
+      case "see":
+        return this.see(does.layer);
+      case "answer":
+        return this.answer(does.path, does.well);
+      case "settle":
+        return this.end({ settling: { ...this.state.settling, [does.path]: this.state.now } });
+    }
+  }
+
+  private drag([x, y]: readonly [number, number]): void {
+    this.feed(
+      { type: "move", x: 0, y: 0 },
+      { type: "down" },
+      { type: "move", x, y },
+      { type: "up" },
+    );
+  }
+
+  private key(key: string, phase: "down" | "up"): void {
+    this.feed({ type: "key", key, phase });
+    if (phase === "down" && this.state.byKey === null) this.feed({ type: "key", key, phase: "up" });
+  }
+
+  private endWait(timer: Timer): void {
+    const isIt = (t: Timer): boolean =>
+      t.at === timer.at &&
+      t.due === timer.due &&
+      (t.source === undefined) === (timer.source === undefined) &&
+      t.clip === timer.clip;
+    const { timers, now } = this.state;
+    this.end({ timers: timers.map((t) => (isIt(t) ? { ...t, due: now } : t)) });
+  }
+
+  private see(layer: string): void {
+    const before = this.state.seen.map((path) => path.slice(this.state.screen.length + 1));
+    this.feed({ type: "seen", layers: [...before, layer] });
+  }
+
+  private answer(path: string, well: boolean): void {
+    const { sending, now } = this.state;
+    const form = sending[path];
+    if (form)
+      this.end({ answersWell: well, sending: { ...sending, [path]: { ...form, due: now } } });
+  }
+}
 
 /** Does one thing; inputs that belong together happen at one moment. */
 export const perform = (
@@ -233,94 +356,13 @@ export const perform = (
   before: State,
   does: Doing,
 ): { state: State; happenings: Happening[] } => {
-  const happenings: Happening[] = [];
-  let state: State = { ...before, now: before.now + INSTANT };
-  const feed = (...inputs: readonly Input[]) => {
-    for (const input of inputs) {
-      const r = step(project, state, input);
-      state = r.state;
-      happenings.push(...r.happenings);
-    }
-  };
-  const end = (changed: State) => {
-    const r = advance(project, changed, changed.now);
-    state = r.state;
-    happenings.push(...r.happenings);
-  };
-  switch (does.do) {
-    case "point":
-      feed({ type: "over", layer: does.layer });
-      break;
-    case "press":
-      feed({ type: "down" });
-      break;
-    case "release":
-      feed({ type: "up" });
-      break;
-    case "pause":
-      state = { ...state, clicked: null };
-      break;
-    case "finger":
-      feed({ type: "over", layer: does.layer }, { type: "down" });
-      break;
-    case "lift":
-      feed({ type: "up" }, { type: "over", layer: null });
-      break;
-    case "drag":
-      feed(
-        { type: "move", x: 0, y: 0 },
-        { type: "down" },
-        { type: "move", x: does.by[0], y: does.by[1] },
-        { type: "up" },
-      );
-      break;
-    case "key":
-      feed({ type: "key", key: does.key, phase: does.phase });
-      if (does.phase === "down" && state.byKey === null)
-        feed({ type: "key", key: does.key, phase: "up" });
-      break;
-    case "focus":
-      feed({ type: "focus", layer: does.layer });
-      break;
-    case "show":
-      feed({ type: "show", at: state.screen, trait: does.trait, value: does.value });
-      break;
-    case "wait":
-      end({
-        ...state,
-        timers: state.timers.map((t) =>
-          t.at === does.timer.at &&
-          t.due === does.timer.due &&
-          (t.source === undefined) === (does.timer.source === undefined) &&
-          t.clip === does.timer.clip
-            ? { ...t, due: state.now }
-            : t,
-        ),
-      });
-      break;
-    case "see":
-      feed({
-        type: "seen",
-        layers: [...state.seen.map((p) => p.slice(state.screen.length + 1)), does.layer],
-      });
-      break;
-    case "answer": {
-      const form = state.sending[does.path];
-      if (form)
-        end({
-          ...state,
-          answersWell: does.well,
-          sending: { ...state.sending, [does.path]: { ...form, due: state.now } },
-        });
-      break;
-    }
-    case "settle":
-      end({ ...state, settling: { ...state.settling, [does.path]: state.now } });
-      break;
-  }
+  const performance = new Performance(project, before);
+  performance.act(does);
+  const { state, happenings } = performance;
   // a double click needs somebody who listens for one
-  if (state.clicked && !uses(project, state, "double")) state = { ...state, clicked: null };
-  return { state: { ...state, trail: [], grip: state.pressed ? state.grip : null }, happenings };
+  const clicked = state.clicked && uses(project, state, "double") ? state.clicked : null;
+  const grip = state.pressed ? state.grip : null;
+  return { state: { ...state, clicked, trail: [], grip }, happenings };
 };
 
 /** Values a piece may start in: where no rule sets a trait, others give it; and how copies of it are placed. */
@@ -355,6 +397,73 @@ export const givenValues = (project: Project, piece: Piece): { trait: Id; value:
   return out;
 };
 
+/** Doings that nobody does: time passes, or something is scrolled. */
+const byNobody: readonly Doing["do"][] = ["wait", "settle", "answer", "see"];
+
+/** Situations found so far, and what leads from one to another. */
+class Exploration {
+  readonly nodes = new Map<string, Node>();
+  readonly edges: Edge[] = [];
+  readonly queue: Node[] = [];
+  readonly surveyor: Surveyor;
+  whole = true;
+
+  constructor(
+    env: LayoutEnv | null,
+    private readonly project: Project,
+    private readonly piece: Piece,
+    private readonly most: number,
+  ) {
+    this.surveyor = new Surveyor(env, project);
+    this.node("rest", start(project, piece.id), null);
+  }
+
+  /** The situation of a state, new ones at the end of the queue; null when there are too many. */
+  private node(mode: Mode, state: State, from: Node["from"]): Node | null {
+    const now = modeOf(mode, state);
+    const key = keyOf(this.project, now, state, shownKey(this.project, state));
+    const known = this.nodes.get(key);
+    if (known) return known;
+    if (this.nodes.size >= this.most) {
+      this.whole = false;
+      return null;
+    }
+    const variant = variantFrom(this.piece, state.traits[this.piece.id] ?? {});
+    const made: Node = { key, mode: now, state, from, variant };
+    this.nodes.set(key, made);
+    this.queue.push(made);
+    return made;
+  }
+
+  private lead(from: Node, does: Doing, mode: Mode): void {
+    const { state, happenings } = perform(this.project, from.state, does);
+    const to = this.node(mode, state, { node: from, does });
+    const by = byNobody.includes(does.do) ? "rest" : mode;
+    if (to) this.edges.push({ from, to, does, by, happenings });
+  }
+
+  /** Everything that can be done in a situation. What is left for another screen is looked at there. */
+  goOn(from: Node): void {
+    if (from.state.screen !== this.piece.id) return;
+    const shown = shownKey(this.project, from.state);
+    for (const { does, mode } of doings(this.project, from, this.surveyor, shown)) {
+      this.lead(from, does, mode);
+    }
+  }
+
+  /** Where copies of the piece are placed to begin. */
+  begin(): void {
+    const given = givenValues(this.project, this.piece);
+    for (let i = 0; i < this.queue.length && this.queue.length < this.most; i++) {
+      const from = this.queue[i] as Node;
+      if (from.from !== null && from.from.does.do !== "show") continue;
+      for (const { trait, value } of given) {
+        if (from.variant[trait] !== value) this.lead(from, { do: "show", trait, value }, "rest");
+      }
+    }
+  }
+}
+
 /**
  * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one after another, with waits
  * that may end before or after whatever else is done. It is the machine's own step that is taken. Yields now and then.
@@ -365,156 +474,111 @@ export function* explore(
   piece: Piece,
   most = MOST_NODES,
 ): Generator<void, Explored> {
-  const surveyor = new Surveyor(env, project);
-  const nodes = new Map<string, Node>();
-  const edges: Edge[] = [];
-  let whole = true;
-  const node = (mode: Mode, state: State, from: Node["from"]): Node | null => {
-    const shown = shownKey(project, state);
-    const now = modeOf(mode, state);
-    const key = keyOf(project, now, state, shown);
-    const known = nodes.get(key);
-    if (known) return known;
-    if (nodes.size >= most) {
-      whole = false;
-      return null;
-    }
-    const made: Node = {
-      key,
-      mode: now,
-      state,
-      from,
-      variant: variantFrom(piece, state.traits[piece.id] ?? {}),
-    };
-    nodes.set(key, made);
-    return made;
-  };
-  const first = node("rest", start(project, piece.id), null);
-  const queue: Node[] = first ? [first] : [];
-  const given = givenValues(project, piece);
-  for (let i = 0, seeded = false; i < queue.length || !seeded; i++) {
+  const all = new Exploration(env, project, piece, most);
+  let hasBegun = false;
+  for (let i = 0; i < all.queue.length || !hasBegun; i++) {
     // what people can do comes first, then where copies are placed to begin: the ways told are then what people do
-    if (i === queue.length) {
-      seeded = true;
-      for (let k = 0; k < queue.length && queue.length < most; k++) {
-        const from = queue[k] as Node;
-        if (from.from !== null && from.from.does.do !== "show") continue;
-        for (const { trait, value } of given) {
-          if (from.variant[trait] === value) continue;
-          const does = { do: "show", trait, value } as const;
-          const { state, happenings } = perform(project, from.state, does);
-          const size = nodes.size;
-          const to = node("rest", state, { node: from, does });
-          if (!to) continue;
-          edges.push({ from, to, does, by: "rest", happenings });
-          if (nodes.size > size) queue.push(to);
-        }
-      }
-      if (i === queue.length) break;
+    if (i === all.queue.length) {
+      hasBegun = true;
+      all.begin();
+      if (i === all.queue.length) break;
     }
-    const at = queue[i] as Node;
-    const shown = shownKey(project, at.state);
-    // what is left for another screen is looked at there
-    if (at.state.screen !== piece.id) continue;
-    for (const { does, mode } of doings(project, at, surveyor, shown)) {
-      const { state, happenings } = perform(project, at.state, does);
-      const size = nodes.size;
-      const to = node(mode, state, { node: at, does });
-      if (!to) continue;
-      edges.push({
-        from: at,
-        to,
-        does,
-        by:
-          does.do === "wait" || does.do === "settle" || does.do === "answer" || does.do === "see"
-            ? "rest"
-            : mode,
-        happenings,
-      });
-      if (nodes.size > size) queue.push(to);
-    }
+    all.goOn(all.queue[i] as Node);
     if (i % 20 === 0) yield;
   }
+  const { nodes, edges, whole, surveyor } = all;
   return { nodes: [...nodes.values()], edges, whole, surveyor };
+}
+
+/** A way through situations as steps of a rehearsal, on the real clock. */
+class Way {
+  readonly steps: Step[] = [];
+  private state: State;
+
+  constructor(
+    private readonly project: Project,
+    piece: Piece,
+  ) {
+    this.state = start(project, piece.id);
+  }
+
+  private feed(...inputs: readonly Input[]): void {
+    for (const input of inputs) this.state = step(this.project, this.state, input).state;
+  }
+
+  private until(due: number): void {
+    const { now } = this.state;
+    if (due > now) this.steps.push({ do: "wait", ms: Math.ceil(due - now) });
+    this.state = advance(this.project, this.state, Math.ceil(due)).state;
+  }
+
+  private perform(does: Doing): void {
+    this.state = perform(this.project, this.state, does).state;
+  }
+
+  take(does: Doing): void {
+    switch (does.do) {
+      case "point":
+        this.steps.push({ do: "point", layer: does.layer });
+        return this.feed({ type: "over", layer: does.layer });
+      case "press":
+        this.steps.push({ do: "press" });
+        return this.feed({ type: "down" });
+      case "release":
+        this.steps.push({ do: "release" });
+        return this.feed({ type: "up" });
+      case "pause":
+        return this.until(this.state.now + 500);
+      case "finger":
+        this.steps.push({ do: "point", layer: does.layer }, { do: "press" });
+        return this.feed({ type: "over", layer: does.layer }, { type: "down" });
+      case "lift":
+        this.steps.push({ do: "release" }, { do: "point", layer: null });
+        return this.feed({ type: "up" }, { type: "over", layer: null });
+      case "drag":
+        this.steps.push({ do: "drag", layer: does.layer, by: does.by, ms: 300 });
+        return this.perform(does);
+      case "key":
+        if (does.phase === "down") this.steps.push({ do: "key", key: does.key });
+        return this.feed({ type: "key", key: does.key, phase: does.phase });
+      case "focus":
+        this.steps.push({ do: "focus", layer: does.layer });
+        return this.feed({ type: "focus", layer: does.layer });
+      case "show": {
+        const { trait, value } = does;
+        this.steps.push({ do: "show", at: "", trait, value });
+        return this.feed({ type: "show", at: this.state.screen, trait, value });
+      }
+      case "see":
+        this.steps.push({ do: "scroll", layer: does.layer, by: 10_000 });
+        return this.perform(does);
+      case "answer":
+        this.steps.push({ do: "answer", well: does.well });
+        this.feed({ type: "answer", well: does.well });
+        return this.until(this.dueOf(does));
+      case "wait":
+      case "settle":
+        return this.until(this.dueOf(does));
+    }
+  }
+
+  /** When what is waited for ends; now when nothing is. */
+  private dueOf(does: Extract<Doing, { do: "wait" | "settle" | "answer" }>): number {
+    const { timers, sending, settling, now } = this.state;
+    if (does.do === "answer") return sending[does.path]?.due ?? now;
+    if (does.do === "settle") return settling[does.path] ?? now;
+    const { at, rule } = does.timer;
+    return timers.find((t) => t.at === at && t.rule === rule)?.due ?? now;
+  }
 }
 
 /** The shortest sequence found that leads to a situation, as a rehearsal's steps, with the real waits. */
 export const wayTo = (project: Project, piece: Piece, node: Node, last?: Doing): Step[] => {
   const list: Doing[] = last ? [last] : [];
   for (let at: Node | undefined = node; at?.from; at = at.from.node) list.unshift(at.from.does);
-  let state = start(project, piece.id);
-  const steps: Step[] = [];
-  const feed = (input: Input) => {
-    state = step(project, state, input).state;
-  };
-  const until = (due: number) => {
-    if (due > state.now) steps.push({ do: "wait", ms: Math.ceil(due - state.now) });
-    state = advance(project, state, Math.ceil(due)).state;
-  };
-  for (const does of list) {
-    switch (does.do) {
-      case "point":
-        steps.push({ do: "point", layer: does.layer });
-        feed({ type: "over", layer: does.layer });
-        break;
-      case "press":
-        steps.push({ do: "press" });
-        feed({ type: "down" });
-        break;
-      case "release":
-        steps.push({ do: "release" });
-        feed({ type: "up" });
-        break;
-      case "pause":
-        until(state.now + 500);
-        break;
-      case "finger":
-        feed({ type: "over", layer: does.layer });
-        feed({ type: "down" });
-        steps.push({ do: "point", layer: does.layer }, { do: "press" });
-        break;
-      case "lift":
-        feed({ type: "up" });
-        feed({ type: "over", layer: null });
-        steps.push({ do: "release" }, { do: "point", layer: null });
-        break;
-      case "drag":
-        steps.push({ do: "drag", layer: does.layer, by: does.by, ms: 300 });
-        state = perform(project, state, does).state;
-        break;
-      case "key":
-        if (does.phase === "down") steps.push({ do: "key", key: does.key });
-        feed({ type: "key", key: does.key, phase: does.phase });
-        break;
-      case "focus":
-        steps.push({ do: "focus", layer: does.layer });
-        feed({ type: "focus", layer: does.layer });
-        break;
-      case "show":
-        steps.push({ do: "show", at: "", trait: does.trait, value: does.value });
-        feed({ type: "show", at: state.screen, trait: does.trait, value: does.value });
-        break;
-      case "wait":
-        until(
-          state.timers.find((t) => t.at === does.timer.at && t.rule === does.timer.rule)?.due ??
-            state.now,
-        );
-        break;
-      case "see":
-        steps.push({ do: "scroll", layer: does.layer, by: 10_000 });
-        state = perform(project, state, does).state;
-        break;
-      case "answer":
-        steps.push({ do: "answer", well: does.well });
-        feed({ type: "answer", well: does.well });
-        until(state.sending[does.path]?.due ?? state.now);
-        break;
-      case "settle":
-        until(state.settling[does.path] ?? state.now);
-        break;
-    }
-  }
-  return shortened(steps);
+  const way = new Way(project, piece);
+  for (const does of list) way.take(does);
+  return shortened(way.steps);
 };
 
 /** Point, press and release on one layer are a click. */

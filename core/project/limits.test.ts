@@ -13,7 +13,7 @@ import {
   remove,
   set,
 } from "#core/project";
-import type { Layer, Op, Piece, Project } from "#core/project";
+import type { Op, Piece, Project } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 
 const project = kelpwayKit();
@@ -47,13 +47,9 @@ describe("what is too much", () => {
     expect(refused(many(limits.layers).map((l) => set([...at, "layers", l.id], l)))).toContain(
       `more than ${limits.layers} layers`,
     );
-    const piece = {
-      ...project.pieces["alert-switch"],
-      layers: Object.fromEntries<Layer>([
-        ...Object.entries(project.pieces["alert-switch"]?.layers ?? {}),
-        ...many(limits.layers).map((l) => [l.id, l] as const),
-      ]),
-    };
+    const base = project.pieces["alert-switch"] as Piece;
+    const more = Object.fromEntries(many(limits.layers).map((l) => [l.id, l] as const));
+    const piece = { ...base, layers: { ...base.layers, ...more } };
     expect(refused([set(at, piece)])).toContain(`more than ${limits.layers} layers`);
   });
 
