@@ -57,6 +57,27 @@ export default ts.config(
     },
   },
   {
+    // still to be taken apart: each leaves this list when it is
+    files: [
+      "core/checks/traitspace.ts",
+      "core/edit/{arrange,clip,extract}.ts",
+      "core/formats/motion/keyframes.ts",
+      "core/formats/svg/{geometry,paint,read}.ts",
+      "core/gather/{build,names,pair}.ts",
+      "core/layout/{flex,place}.ts",
+      "core/looks/tree.ts",
+      "core/motion/traffic.ts",
+      "core/paint/{contrast,paint}.ts",
+      "core/rehearse/{rehearse,words}.ts",
+      "demo/{build,tokens}.ts",
+      "player/play.ts",
+      "scripts/bench/{motion,stage}.ts",
+      "tests/flex.test.ts",
+      "tests/support/chart.ts",
+    ],
+    rules: { complexity: ["warn", 20], "max-lines-per-function": length("warn", 60) },
+  },
+  {
     files: ["app/**/*.tsx"],
     rules: {
       "max-lines-per-function": length("warn", 80),

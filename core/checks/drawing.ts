@@ -4,7 +4,7 @@ import { looksIn } from "../looks/cascade";
 import { conditionText, isUnused, meets, variantsOf } from "../looks/variants";
 import { remove } from "../project/change";
 import { BASE } from "../project/types";
-import type { Project, Id, Layer, Piece } from "../project/types";
+import type { Id, Layer, Piece, Project } from "../project/types";
 import { families } from "../properties/families";
 import { defaultsOf, OPTION, property } from "../properties/registry";
 import { isBound } from "../properties/types";

@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { ancestry, brokenRule, rulesOf } from "../behaviour/piece";
 import { ruleText, triggerText } from "../behaviour/words";
 import { removeRule, setRule } from "../edit/rules";
@@ -5,7 +6,7 @@ import { meets, specificity, traitsOf, valuesOf } from "../looks/variants";
 import { lengthOf } from "../motion/timing";
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
-import type { Id, Rule } from "../project/types";
+import type { Id, Piece, Rule, Trait, TraitValue, TriggerType } from "../project/types";
 import { wayTo } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Subject } from "./types";
@@ -36,67 +37,75 @@ export const broken = (subject: Subject): Finding[] =>
           ];
     });
 
-/** Rules that want the same trait at the same event and are equally specific: only their order decides, or which layer is inside which. */
-export const rivals = (subject: Subject): Finding[] => {
+const rivalId = (a: Rule, b: Rule): string => findingId("rivals", ...[a.id, b.id].sort());
+
+const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding => ({
+  id: rivalId(wins, loses),
+  kind: "rivals",
+  severity: "warning",
+  layers: [wins, loses].flatMap((r) => (r.source ? [r.source] : [])),
+  rules: [wins.id, loses.id],
+  text,
+  fix: { label: "Switch the losing one off", change: setRule(piece, loses.id, { on: false }) },
+});
+
+/** Of two rules that were seen to compete only the order decided. */
+const byOrderAlone = (subject: Subject): Finding[] => {
   const { project, piece, space } = subject;
-  const out = new Map<string, Finding>();
-  const add = (a: Rule, b: Rule, text: string, extra: Partial<Finding>) => {
-    const id = findingId("rivals", ...[a.id, b.id].sort());
-    if (!out.has(id))
-      out.set(id, {
-        id,
-        kind: "rivals",
-        severity: "warning",
-        layers: [a, b].flatMap((r) => (r.source ? [r.source] : [])),
-        rules: [a.id, b.id],
-        text,
-        fix: { label: "Switch the losing one off", change: setRule(piece, b.id, { on: false }) },
-        ...extra,
-      });
-  };
-  for (const e of space.edges)
-    for (const h of e.happenings) {
-      if (h.type !== "lost" || h.path !== piece.id) continue;
+  return space.edges.flatMap((e) =>
+    e.happenings.flatMap((h): Finding[] => {
+      if (h.type !== "lost" || h.path !== piece.id) return [];
       const loses = piece.rules[h.rule];
       const wins = piece.rules[h.to];
-      if (loses && wins && specificity(loses.when) === specificity(wins.when))
-        add(
-          wins,
-          loses,
-          `Two rules want the same: ${quoted(subject, wins)} wins over ${quoted(subject, loses)} only because it stands first.`,
-          { variant: e.from.variant, way: wayTo(project, piece, e.from, e.does) },
-        );
-    }
-  // the inner layer takes the event: the same on a layer around it seems dead there
-  const rules = rulesOf(project, piece).filter((r) =>
-    ["click", "double", "press", "release", "hold", "drag"].includes(r.trigger.type),
+      if (!loses || !wins || specificity(loses.when) !== specificity(wins.when)) return [];
+      const text = `Two rules want the same: ${quoted(subject, wins)} wins over ${quoted(subject, loses)} only because it stands first.`;
+      const way = wayTo(project, piece, e.from, e.does);
+      return [{ ...rivalry(piece, wins, loses, text), variant: e.from.variant, way }];
+    }),
   );
-  for (const inner of rules)
-    for (const outer of rules) {
-      if (
-        inner === outer ||
-        inner.trigger.type !== outer.trigger.type ||
-        inner.trigger.direction !== outer.trigger.direction ||
-        inner.source === null ||
-        (outer.source ?? ROOT) === inner.source
-      )
-        continue;
-      if (!ancestry(piece, inner.source).includes(outer.source ?? ROOT)) continue;
-      const same = inner.effects.some(
-        (a) =>
-          a.type === "set" && outer.effects.some((b) => b.type === "set" && b.trait === a.trait),
-      );
-      const node =
-        same &&
-        space.nodes.find((n) => meets(inner.when, n.variant) && meets(outer.when, n.variant));
-      if (node)
-        add(
-          inner,
-          outer,
-          `On ${name(subject, inner.source)}, ${quoted(subject, inner)} takes what ${quoted(subject, outer)} waits for: there, the second seems dead.`,
-          { variant: node.variant },
+};
+
+const contacts: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "drag"];
+
+/** Whether a rule of a layer takes the event that a rule of a layer around it waits for. */
+const takesFrom = (piece: Piece, inner: Rule, outer: Rule): boolean => {
+  const around = outer.source ?? ROOT;
+  if (inner === outer || inner.source === null || around === inner.source) return false;
+  const isSame =
+    inner.trigger.type === outer.trigger.type &&
+    inner.trigger.direction === outer.trigger.direction;
+  return isSame && ancestry(piece, inner.source).includes(around) && setSame(inner, outer);
+};
+
+const setSame = (a: Rule, b: Rule): boolean =>
+  a.effects.some(
+    (e) => e.type === "set" && b.effects.some((f) => f.type === "set" && f.trait === e.trait),
+  );
+
+/** The inner layer takes the event: the same on a layer around it seems dead there. */
+const byPlaceAlone = (subject: Subject): Finding[] => {
+  const { project, piece, space } = subject;
+  const rules = rulesOf(project, piece).filter((r) => contacts.includes(r.trigger.type));
+  return rules.flatMap((inner) =>
+    rules
+      .filter((outer) => takesFrom(piece, inner, outer))
+      .flatMap((outer): Finding[] => {
+        const node = space.nodes.find(
+          (n) => meets(inner.when, n.variant) && meets(outer.when, n.variant),
         );
-    }
+        if (!node) return [];
+        const text = `On ${name(subject, inner.source)}, ${quoted(subject, inner)} takes what ${quoted(subject, outer)} waits for: there, the second seems dead.`;
+        return [{ ...rivalry(piece, inner, outer, text), variant: node.variant }];
+      }),
+  );
+};
+
+/** Rules that want the same trait at the same event and are equally specific: only their order decides, or which layer is inside which. */
+export const rivals = (subject: Subject): Finding[] => {
+  const out = new Map<string, Finding>();
+  for (const finding of [...byOrderAlone(subject), ...byPlaceAlone(subject)]) {
+    if (!out.has(finding.id)) out.set(finding.id, finding);
+  }
   return [...out.values()];
 };
 
@@ -133,114 +142,129 @@ const counterpart: Readonly<Record<string, string>> = {
   blur: "focus",
 };
 
-/** A way there and its way back that take different times. */
-export const wayBackTimes = (subject: Subject): Finding[] => {
-  const { piece } = subject;
-  const rules = rulesOf(subject.project, piece);
-  const out: Finding[] = [];
-  const leads = (r: Rule) => {
-    const [e, more] = r.effects;
-    return e?.type === "set" && "value" in e.to && !more && !r.undo
-      ? { trait: e.trait, to: e.to.value, from: r.when[e.trait] }
-      : null;
-  };
-  for (const [i, a] of rules.entries())
-    for (const b of rules.slice(i + 1)) {
-      const there = leads(a);
-      const back = leads(b);
-      if (!there || !back || there.trait !== back.trait || a.source !== b.source) continue;
-      if (b.trigger.type !== a.trigger.type && b.trigger.type !== counterpart[a.trigger.type])
-        continue;
-      if (
-        !there.from?.includes(back.to) ||
-        !back.from?.includes(there.to) ||
-        a.motion.kind === "cut" ||
-        b.motion.kind === "cut" ||
-        lengthOf(a.motion) === lengthOf(b.motion)
-      )
-        continue;
-      const trait = piece.traits[there.trait];
-      const ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
-      out.push({
-        id: findingId("way-back-time", a.id, b.id),
-        kind: "way-back-time",
-        severity: "note",
-        layers: a.source ? [a.source] : [],
-        rules: [a.id, b.id],
-        text: `${trait?.name ?? ""} becomes ${trait?.values[there.to]?.name ?? ""} in ${ms(a)}, and ${trait?.values[back.to]?.name ?? ""} again in ${ms(b)}.`,
-        fix: { label: `Both in ${ms(a)}`, change: setRule(piece, b.id, { motion: a.motion }) },
-      });
-    }
-  return out;
+interface Lead {
+  readonly trait: Id;
+  readonly to: Id;
+  readonly from: readonly Id[] | undefined;
+}
+
+/** The one value a rule leads to for good; null when it does more, less, or takes it back. */
+const leadOf = ({ effects: [first, more], undo, when }: Rule): Lead | null => {
+  if (first?.type !== "set" || !("value" in first.to) || more || undo) return null;
+  return { trait: first.trait, to: first.to.value, from: when[first.trait] };
 };
+
+const answersTo = (there: Rule, back: Rule): boolean =>
+  there.source === back.source &&
+  (back.trigger.type === there.trigger.type ||
+    back.trigger.type === counterpart[there.trigger.type]);
+
+const takesOtherTime = (a: Rule, b: Rule): boolean =>
+  a.motion.kind !== "cut" && b.motion.kind !== "cut" && lengthOf(a.motion) !== lengthOf(b.motion);
+
+const wayBackTime = (piece: Piece, a: Rule, b: Rule): Finding | null => {
+  const there = leadOf(a);
+  const back = leadOf(b);
+  if (!there || !back || there.trait !== back.trait || !answersTo(a, b)) return null;
+  const isWayBack = there.from?.includes(back.to) && back.from?.includes(there.to);
+  if (!isWayBack || !takesOtherTime(a, b)) return null;
+  const trait = piece.traits[there.trait];
+  const named = (value: Id): string => trait?.values[value]?.name ?? "";
+  const ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
+  return {
+    id: findingId("way-back-time", a.id, b.id),
+    kind: "way-back-time",
+    severity: "note",
+    layers: a.source ? [a.source] : [],
+    rules: [a.id, b.id],
+    text: `${trait?.name ?? ""} becomes ${named(there.to)} in ${ms(a)}, and ${named(back.to)} again in ${ms(b)}.`,
+    fix: { label: `Both in ${ms(a)}`, change: setRule(piece, b.id, { motion: a.motion }) },
+  };
+};
+
+/** A way there and its way back that take different times. */
+export const wayBackTimes = ({ project, piece }: Subject): Finding[] => {
+  const rules = rulesOf(project, piece);
+  return rules.flatMap((a, i) => rules.slice(i + 1).flatMap((b) => wayBackTime(piece, a, b) ?? []));
+};
+
+const setsTo = (rule: Rule, trait: Id): Id[] =>
+  rule.effects.flatMap((e) =>
+    e.type === "set" && e.trait === trait && "value" in e.to ? [e.to.value] : [],
+  );
+
+/** Where each value of a trait goes by itself. */
+const onwardOf = (rules: readonly Rule[], trait: Id): ReadonlyMap<Id, Id[]> => {
+  const onward = new Map<Id, Id[]>();
+  for (const rule of rules) {
+    if (rule.trigger.type !== "delay" && rule.trigger.type !== "settled") continue;
+    const leads = setsTo(rule, trait);
+    if (leads.length === 0) continue;
+    for (const from of rule.when[trait] ?? []) entryOf(onward, from, () => []).push(...leads);
+  }
+  return onward;
+};
+
+/** All values that follow one another from a value on, without a hand. */
+const followersOf = (value: Id, onward: ReadonlyMap<Id, Id[]>): ReadonlySet<Id> => {
+  const seen = new Set<Id>([value]);
+  const queue = [...(onward.get(value) ?? [])];
+  for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
+    if (seen.has(at)) continue;
+    seen.add(at);
+    queue.push(...(onward.get(at) ?? []));
+  }
+  return seen;
+};
+
+interface Answer {
+  readonly rule: Rule;
+  /** the values in which it answers; null: in all */
+  readonly values: ReadonlySet<Id> | null;
+}
+
+/** In which values of a trait each layer answers each kind of contact. */
+const answersOf = (rules: readonly Rule[], trait: Id): Answer[] => {
+  const answers = new Map<string, Answer>();
+  for (const rule of rules.filter((r) => contacts.includes(r.trigger.type))) {
+    const key = `${rule.trigger.type} ${rule.source}`;
+    const known = answers.get(key);
+    const said = rule.when[trait];
+    const isAlways = !said || known?.values === null;
+    const values = isAlways ? null : new Set([...(known?.values ?? []), ...said]);
+    answers.set(key, { rule: known?.rule ?? rule, values });
+  }
+  return [...answers.values()];
+};
+
+const gap = (subject: Subject, trait: Trait, value: TraitValue, rule: Rule): Finding => ({
+  id: findingId("gap", trait.id, value.id, rule.trigger.type, rule.source),
+  kind: "gap",
+  severity: "warning",
+  layers: rule.source ? [rule.source] : [],
+  rules: [rule.id],
+  text: `While ${trait.name} is ${value.name}, nothing happens when ${name(subject, rule.source)} ${triggerText(rule.trigger.type)}, though it does before and after that.`,
+  fix: {
+    label: `Let it answer in ${value.name} too`,
+    change: setRule(subject.piece, rule.id, {
+      when: { ...rule.when, [trait.id]: [...(rule.when[trait.id] ?? []), value.id] },
+    }),
+  },
+});
 
 /** In a timed sequence, values on the way in which what answers before and after does not answer. */
 export const gaps = (subject: Subject): Finding[] => {
-  const { piece } = subject;
-  const rules = rulesOf(subject.project, piece);
-  const out: Finding[] = [];
-  for (const trait of traitsOf(piece)) {
-    /** where each value goes by itself */
-    const onward = new Map<Id, Id[]>();
-    for (const r of rules) {
-      if (r.trigger.type !== "delay" && r.trigger.type !== "settled") continue;
-      for (const e of r.effects)
-        if (e.type === "set" && e.trait === trait.id && "value" in e.to)
-          for (const from of r.when[trait.id] ?? [])
-            onward.set(from, [...(onward.get(from) ?? []), e.to.value]);
-    }
-    const answers = new Map<string, { rule: Rule; values: Set<Id> | null }>();
-    for (const r of rules) {
-      if (!["click", "press", "release", "double", "hold", "drag"].includes(r.trigger.type))
-        continue;
-      const key = `${r.trigger.type} ${r.source}`;
-      const known = answers.get(key);
-      const said = r.when[trait.id];
-      answers.set(key, {
-        rule: known?.rule ?? r,
-        values:
-          !said || known?.values === null ? null : new Set([...(known?.values ?? []), ...said]),
-      });
-    }
-    for (const { rule, values } of answers.values()) {
-      if (values === null) continue;
-      for (const value of valuesOf(trait)) {
-        if (values.has(value.id) || !onward.has(value.id)) continue;
-        // does it come from where it is answered, and lead to where it is again?
-        const seen = new Set<Id>([value.id]);
-        const queue = [...(onward.get(value.id) ?? [])];
-        for (let at = queue.pop(); at !== undefined; at = queue.pop())
-          if (!seen.has(at)) {
-            seen.add(at);
-            queue.push(...(onward.get(at) ?? []));
-          }
-        const after = [...seen].find((v) => values.has(v));
-        const before = rules.some((r) =>
-          r.effects.some(
-            (e) =>
-              e.type === "set" &&
-              e.trait === trait.id &&
-              "value" in e.to &&
-              e.to.value === value.id,
-          ),
-        );
-        if (after === undefined || !before) continue;
-        out.push({
-          id: findingId("gap", trait.id, value.id, rule.trigger.type, rule.source),
-          kind: "gap",
-          severity: "warning",
-          layers: rule.source ? [rule.source] : [],
-          rules: [rule.id],
-          text: `While ${trait.name} is ${value.name}, nothing happens when ${name(subject, rule.source)} ${triggerText(rule.trigger.type)}, though it does before and after that.`,
-          fix: {
-            label: `Let it answer in ${value.name} too`,
-            change: setRule(piece, rule.id, {
-              when: { ...rule.when, [trait.id]: [...(rule.when[trait.id] ?? []), value.id] },
-            }),
-          },
-        });
-      }
-    }
-  }
-  return out;
+  const { project, piece } = subject;
+  const rules = rulesOf(project, piece);
+  return traitsOf(piece).flatMap((trait) => {
+    const onward = onwardOf(rules, trait.id);
+    const isLedTo = (value: Id) => rules.some((r) => setsTo(r, trait.id).includes(value));
+    return answersOf(rules, trait.id).flatMap(({ rule, values }) => {
+      if (values === null) return [];
+      const silent = valuesOf(trait).filter(({ id }) => !values.has(id) && onward.has(id));
+      return silent
+        .filter(({ id }) => [...followersOf(id, onward)].some((v) => values.has(v)) && isLedTo(id))
+        .map((value) => gap(subject, trait, value, rule));
+    });
+  });
 };

@@ -1,5 +1,6 @@
 import { hiddenIn, rulesOf } from "../behaviour/piece";
 import { sceneOf } from "../behaviour/scene";
+import type { Happening } from "../behaviour/types";
 import { setValues } from "../edit/looks";
 import { spotAt, spotBounds } from "../layout/bounds";
 import { findPlaced } from "../layout/hit";
@@ -9,9 +10,9 @@ import { Resolver } from "../looks/tree";
 import { variantKey, variantName } from "../looks/variants";
 import { contrastOf } from "../paint/contrast";
 import { ROOT } from "../project/types";
-import type { Id, TriggerType } from "../project/types";
+import type { Id, Layer, Rule, TriggerType } from "../project/types";
 import { wayTo } from "./explore";
-import type { Node } from "./explore";
+import type { Edge, Node } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Subject } from "./types";
 
@@ -46,107 +47,115 @@ const opacityOf = (p: Placed, id: Id): number => {
   return 0;
 };
 
+/** A text that is hard to read in a variant. */
+const faintText = ({ project, piece }: Subject, node: Node, scene: Placed, text: Layer) => {
+  if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) return null;
+  const c = contrastOf(scene, text.id);
+  if (!c || c.ratio >= c.needed - 0.005) return null;
+  const where = variantName(piece, node.variant) || "the only variant";
+  return {
+    id: findingId("contrast", text.id),
+    kind: "contrast",
+    severity: "warning",
+    layers: [text.id],
+    rules: [],
+    variant: node.variant,
+    way: wayTo(project, piece, node),
+    text: `${text.name} is hard to read in ${where}: contrast ${c.ratio.toFixed(1)} : 1 against ${c.ground}, WCAG AA asks for ${c.needed} : 1.`,
+  } satisfies Finding;
+};
+
+/** A layer that is pressed and too small for a finger in a variant. */
+const smallTarget = (subject: Subject, node: Node, scene: Placed, id: Id) => {
+  const { piece } = subject;
+  const spot = spotAt(scene, id);
+  const placed = findPlaced(scene, id)?.placed;
+  const layer = piece.layers[id];
+  if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) return null;
+  const { width, height } = spotBounds(spot);
+  const touch = placed.values.touch as number;
+  const w = width + 2 * touch;
+  const h = height + 2 * touch;
+  // what is drawn together to nothing is on its way out, not a target
+  if (width < 1 || height < 1 || Math.min(w, h) >= SMALLEST) return null;
+  const more = Math.ceil((SMALLEST - Math.min(width, height)) / 2);
+  return {
+    id: findingId("small", id),
+    kind: "small",
+    severity: "warning",
+    layers: [id],
+    rules: [],
+    variant: node.variant,
+    text: `${name(subject, id)} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${SMALLEST} × ${SMALLEST}.`,
+    fix: {
+      label: `Widen its touch area by ${more} px`,
+      change: setValues(piece, [{}], { [id]: { touch: more } }),
+    },
+  } satisfies Finding;
+};
+
+/** Whether a layer has moved out from under a pointer near one of its edges. */
+const movedAway = (before: Placed | null, after: Placed | null, id: Id): boolean => {
+  const was = before && spotAt(before, id);
+  const is = after && spotAt(after, id);
+  if (!was || !is) return false;
+  const a = spotBounds(was);
+  const b = spotBounds(is);
+  const far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
+  return (
+    b.x > a.x + far ||
+    b.y > a.y + far ||
+    b.x + b.width < a.x + a.width - far ||
+    b.y + b.height < a.y + a.height - far
+  );
+};
+
+/** The rule by which hovering a layer changed something that comes back when it is left; null for any other happening. */
+const hoverRule = (subject: Subject, h: Happening): Rule | null => {
+  if (h.type !== "fired" || h.path !== subject.piece.id) return null;
+  if (h.trigger !== "hover" && h.trigger !== "enter") return null;
+  const rule = subject.piece.rules[h.rule];
+  return rule && comesBack(subject, rule.source, rule.undo) ? rule : null;
+};
+
+const restart = (subject: Subject, edge: Edge, rule: Rule): Finding => ({
+  id: findingId("restarts", rule.id),
+  kind: "restarts",
+  severity: "warning",
+  layers: rule.source ? [rule.source] : [],
+  rules: [rule.id],
+  variant: edge.to.variant,
+  way: wayTo(subject.project, subject.piece, edge.from, edge.does),
+  text: `Hovering moves ${name(subject, rule.source ?? ROOT)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+});
+
 /** What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from under the pointer. Yields now and then. */
 export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Finding[]> {
   const { project, piece, space } = subject;
   const resolver = new Resolver();
   const out = new Map<string, Finding>();
-  const add = (f: Finding) => {
-    if (!out.has(f.id)) out.set(f.id, f);
+  const add = (f: Finding | null) => {
+    if (f && !out.has(f.id)) out.set(f.id, f);
   };
-  const sources = new Set(
-    rulesOf(project, piece)
-      .filter((r) => pressed.includes(r.trigger.type))
-      .map((r) => r.source ?? ROOT),
-  );
+  const contacts = rulesOf(project, piece).filter((r) => pressed.includes(r.trigger.type));
+  const sources = new Set(contacts.map((r) => r.source ?? ROOT));
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
   for (const node of byVariant(subject).values()) {
     const scene = sceneOf(env, project, resolver, node.state);
     if (!scene) continue;
-    for (const text of texts) {
-      if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) continue;
-      const c = contrastOf(scene, text.id);
-      if (c && c.ratio < c.needed - 0.005)
-        add({
-          id: findingId("contrast", text.id),
-          kind: "contrast",
-          severity: "warning",
-          layers: [text.id],
-          rules: [],
-          variant: node.variant,
-          way: wayTo(project, piece, node),
-          text: `${text.name} is hard to read in ${variantName(piece, node.variant) || "the only variant"}: contrast ${c.ratio.toFixed(1)} : 1 against ${c.ground}, WCAG AA asks for ${c.needed} : 1.`,
-        });
-    }
-    for (const id of sources) {
-      const spot = spotAt(scene, id);
-      const placed = findPlaced(scene, id)?.placed;
-      const layer = piece.layers[id];
-      if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) continue;
-      const box = spotBounds(spot);
-      const touch = placed.values.touch as number;
-      const w = box.width + 2 * touch;
-      const h = box.height + 2 * touch;
-      // what is drawn together to nothing is on its way out, not a target
-      if (box.width < 1 || box.height < 1 || Math.min(w, h) >= SMALLEST) continue;
-      const more = Math.ceil((SMALLEST - Math.min(box.width, box.height)) / 2);
-      add({
-        id: findingId("small", id),
-        kind: "small",
-        severity: "warning",
-        layers: [id],
-        rules: [],
-        variant: node.variant,
-        text: `${name(subject, id)} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${SMALLEST} × ${SMALLEST}.`,
-        fix: {
-          label: `Widen its touch area by ${more} px`,
-          change: setValues(piece, [{}], { [id]: { touch: more } }),
-        },
-      });
-    }
+    for (const text of texts) add(faintText(subject, node, scene, text));
+    for (const id of sources) add(smallTarget(subject, node, scene, id));
     yield;
   }
-  for (const edge of space.edges)
+  for (const edge of space.edges) {
     for (const h of edge.happenings) {
-      if (
-        h.type !== "fired" ||
-        h.path !== piece.id ||
-        (h.trigger !== "hover" && h.trigger !== "enter")
-      )
-        continue;
-      const rule = piece.rules[h.rule];
-      const id = rule?.source ?? ROOT;
-      if (
-        !rule ||
-        !comesBack(subject, rule.source, rule.undo) ||
-        out.has(findingId("restarts", rule.id))
-      )
-        continue;
+      const rule = hoverRule(subject, h);
+      if (!rule || out.has(findingId("restarts", rule.id))) continue;
       const before = sceneOf(env, project, resolver, edge.from.state);
       const after = sceneOf(env, project, resolver, edge.to.state);
-      const was = before && spotAt(before, id);
-      const is = after && spotAt(after, id);
-      if (!was || !is) continue;
-      const a = spotBounds(was);
-      const b = spotBounds(is);
-      const far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
-      const away =
-        b.x > a.x + far ||
-        b.y > a.y + far ||
-        b.x + b.width < a.x + a.width - far ||
-        b.y + b.height < a.y + a.height - far;
-      if (away)
-        add({
-          id: findingId("restarts", rule.id),
-          kind: "restarts",
-          severity: "warning",
-          layers: rule.source ? [rule.source] : [],
-          rules: [rule.id],
-          variant: edge.to.variant,
-          way: wayTo(project, piece, edge.from, edge.does),
-          text: `Hovering moves ${name(subject, id)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
-        });
+      if (movedAway(before, after, rule.source ?? ROOT)) add(restart(subject, edge, rule));
     }
+  }
   return [...out.values()];
 }
 
