@@ -66,7 +66,7 @@ export default ts.config(
       "core/gather/{build,names,pair}.ts",
       "core/layout/{flex,place}.ts",
       "core/looks/tree.ts",
-      "core/motion/traffic.ts",
+      "core/motion/active-animations.ts",
       "core/paint/{contrast,paint}.ts",
       "core/rehearse/{rehearse,words}.ts",
       "demo/{build,tokens}.ts",

@@ -17,7 +17,7 @@ import type {
   Step,
   Trait,
 } from "#core/project";
-import type { Said } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import { isSpring, springFrom } from "#core/motion";
 
 /** A layer of the demo source, with its values for all variants. */
@@ -25,7 +25,7 @@ export interface Drawn {
   readonly id: string;
   readonly kind: LayerKind;
   readonly name: string;
-  readonly values: Record<string, Said>;
+  readonly values: Record<string, SpecifiedValue>;
   readonly inside: readonly Drawn[];
 }
 
@@ -34,7 +34,7 @@ const drawn =
   (
     id: string,
     name: string,
-    values: Record<string, Said>,
+    values: Record<string, SpecifiedValue>,
     inside: readonly Drawn[] = [],
   ): Drawn => ({ id, kind, name, values, inside });
 export const box = drawn("box");
@@ -81,7 +81,7 @@ export interface Source {
   readonly id: string;
   readonly kind: Piece["kind"];
   readonly name: string;
-  readonly values: Record<string, Said>;
+  readonly values: Record<string, SpecifiedValue>;
   readonly inside: readonly Drawn[];
   readonly traits?: readonly { id: string; name: string; values: readonly string[] }[];
   readonly looks?: readonly {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { Run } from "#core/behaviour";
 import type { LayoutEnv } from "#core/layout";
-import { findPlaced } from "#core/layout";
+import { findBox } from "#core/layout";
 import { readProject } from "#core/project";
 import { kelpwayKit } from "./index";
 import { testEnv } from "../tests/support/env";
@@ -13,7 +13,7 @@ beforeAll(async () => {
 
 const knobX = (run: Run): number => {
   const scene = run.scene();
-  const knob = scene && findPlaced(scene, "knob");
+  const knob = scene && findBox(scene, "knob");
   return knob?.placed.x ?? NaN;
 };
 
@@ -27,7 +27,7 @@ describe("the demo project", () => {
     const run = new Run(env, kelpwayKit(), "alert-switch");
     const scene = run.scene();
     expect(scene?.width).toBeGreaterThan(150);
-    const toggle = scene && findPlaced(scene, "toggle");
+    const toggle = scene && findBox(scene, "toggle");
     const x = (toggle?.x ?? 0) + 10;
     const y = (toggle?.y ?? 0) + 10;
     run.pointer("move", x, y);

@@ -1,4 +1,4 @@
-import type { Said } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import { OPTION, TRAIT } from "#core/properties";
 import { sea, shade, style } from "./colours";
 import { box, copy, ellipse, icon, motion, shape, steps, text, trait, valueId } from "./build";
@@ -38,7 +38,7 @@ const card = (id: string, name: string, y: number, height: number): Drawn =>
     shadow: [{ x: 0, y: 2, blur: 10, spread: 0, colour: "#1c2f3a14" }],
   });
 
-const ridge = (id: string, name: string, values: Record<string, Said>): Drawn =>
+const ridge = (id: string, name: string, values: Record<string, SpecifiedValue>): Drawn =>
   shape(id, name, values);
 
 /** Settings of one trip: three switches, a tick box, and the way to the cabin. */

@@ -1,5 +1,5 @@
 import { Run, withinScreen } from "#core/behaviour";
-import type { Happening } from "#core/behaviour";
+import type { MachineEvent } from "#core/behaviour";
 import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { paint } from "#core/paint";
@@ -19,7 +19,7 @@ export interface PlayOptions {
   readonly scale?: number;
   /** room around the piece inside the host, px of the piece, so that shadows and touch areas beyond the edge are there */
   readonly margin?: number;
-  readonly onHappening?: (h: Happening) => void;
+  readonly onHappening?: (h: MachineEvent) => void;
   /** after every step that changed traits or the shown screen */
   readonly onChange?: (run: Run) => void;
   /** what people do with it, as it happens */

@@ -1,6 +1,6 @@
 import type { Run } from "#core/behaviour";
 import { spotAt } from "#core/layout";
-import type { Placed, Spot } from "#core/layout";
+import type { LayoutBox, ShownBox } from "#core/layout";
 
 /** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
 export const keep = (element: SVGElement, key: string, value: string): void => {
@@ -12,9 +12,9 @@ const FAR = 3;
 
 /** Where the ring goes: around a layer, or around everything. */
 const ringPlace = (
-  scene: Placed,
+  scene: LayoutBox,
   path: string | null,
-): Pick<Spot, "width" | "height" | "map"> | undefined => {
+): Pick<ShownBox, "width" | "height" | "map"> | undefined => {
   if (path !== null) return spotAt(scene, path);
   return { width: scene.width, height: scene.height, map: [1, 0, 0, 1, 0, 0] };
 };
@@ -38,7 +38,7 @@ export class FocusRing {
   }
 
   /** Puts it around the focused layer; where only keys of the whole piece are listened for, the whole piece has the focus. */
-  show(scene: Placed | null, run: Run, keyed: boolean): void {
+  show(scene: LayoutBox | null, run: Run, keyed: boolean): void {
     const isShown = scene !== null && (keyed || run.filling());
     const spot = isShown ? ringPlace(scene, run.focus()) : undefined;
     keep(this.ring, "visibility", spot ? "visible" : "hidden");

@@ -4,9 +4,9 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { endsOf, rulesOf } from "#core/behaviour";
 import { animatedSvg, cssKeyframes } from "#core/formats";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
-import type { Resolved } from "#core/looks";
+import type { ComputedLayer } from "#core/looks";
 import {
   Change,
   cssEasing,
@@ -104,8 +104,8 @@ describe("exports of the kit's motions, in Chromium", () => {
     const rule = rulesOf(kit, piece).find((r) => r.id === ruleId) as Rule;
     const ends = endsOf(piece, rule, restingVariant(piece));
     const [from, to] = [ends.from, ends.to].map((v) =>
-      layout(env, new Resolver().tree(kit, id, v) as Resolved),
-    ) as [Placed, Placed];
+      layout(env, new Resolver().tree(kit, id, v) as ComputedLayer),
+    ) as [LayoutBox, LayoutBox];
     return {
       from,
       to,

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { endsOf, firing, rulesOf } from "#core/behaviour";
 import { layout } from "#core/layout";
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
-import type { Resolved } from "#core/looks";
+import type { ComputedLayer } from "#core/looks";
 import { Change, lastsFor } from "#core/motion";
 import { svgDocument } from "#core/paint";
 import type { Piece, Rule } from "#core/project";
@@ -56,8 +56,8 @@ describe("moments of a change", () => {
     const ends = endsOf(piece, rule, restingVariant(piece));
     const env = await testEnv();
     const [from, to] = [ends.from, ends.to].map((v) =>
-      layout(env, new Resolver().tree(kit, piece.id, v) as Resolved),
-    ) as [Placed, Placed];
+      layout(env, new Resolver().tree(kit, piece.id, v) as ComputedLayer),
+    ) as [LayoutBox, LayoutBox];
     const change = new Change(from, [{ to: to, motion: rule.motion }]);
     const moments = momentsOf(lastsFor(rule.motion), 25);
     const stills = moments.map((t) => svgDocument(change.frame(t), 24));
@@ -135,8 +135,8 @@ describe("moments of a change", () => {
     const env = await testEnv();
     const rule = rulesOf(kit, piece).find((r) => r.id === "show-sun") as Rule;
     const fired = firing(env, kit, piece, rule, restingVariant(piece), new Resolver());
-    const change = new Change(fired?.from as Placed, fired?.moves ?? []);
-    const { width, height } = fired?.from as Placed;
+    const change = new Change(fired?.from as LayoutBox, fired?.moves ?? []);
+    const { width, height } = fired?.from as LayoutBox;
     await me.click("button", "Pause");
     const tab = await me.box('.try-host [data-layer="sun-tab"]');
     await me.page.mouse.click(tab.x + tab.width / 2, tab.y + tab.height / 2);

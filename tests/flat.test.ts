@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver, variantsOf } from "#core/looks";
 import { markup, paint } from "#core/paint";
 import { kelpwayKit } from "../demo/index";
@@ -16,7 +16,7 @@ beforeAll(async () => {
 });
 afterAll(() => opened.close());
 
-const page = (root: Placed, flat: boolean): string =>
+const page = (root: LayoutBox, flat: boolean): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${root.width}" height="${root.height}" viewBox="0 0 ${root.width} ${root.height}">${markup(paint(root, flat))}</svg>`;
 
 describe("painting for still pictures", () => {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Value } from "#core/properties";
@@ -175,7 +175,7 @@ const build = (b: Builder, t: Tree, parent: string): void => {
   for (const child of t.inside) build(b, child, id);
 };
 
-const flat = (p: Placed): number[][] => [
+const flat = (p: LayoutBox): number[][] => [
   [p.x, p.y, p.width, p.height],
   ...p.children.flatMap(flat),
 ];
@@ -208,7 +208,7 @@ describe("rows and columns", () => {
       b.new("component", "Tree");
       build(b, tree, ROOT);
       const placed = layout(env, new Resolver().tree(b.project, b.at, {}) as never)
-        .children[0] as Placed;
+        .children[0] as LayoutBox;
       const ours = flat({ ...placed, x: 0, y: 0 });
       const theirs = shown[i] ?? [];
       const worst = Math.max(

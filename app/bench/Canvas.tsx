@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef } from "react";
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { paint } from "#core/paint";
 import { Drawing } from "#player";
 
@@ -10,11 +10,11 @@ export const Canvas = ({
   margin = 0,
   live,
 }: {
-  placed: Placed | null;
+  placed: LayoutBox | null;
   zoom: number;
   margin?: number;
   /** is given what draws another scene at once, until the next */ live?: (
-    draw: (placed: Placed) => void,
+    draw: (placed: LayoutBox) => void,
   ) => void;
 }) => {
   const host = useRef<SVGSVGElement>(null);

@@ -1,8 +1,8 @@
 import { memo, useCallback, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { restingVariant, variantKey, variantName } from "#core/looks";
-import { findPlaced } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import { findBox } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import type { Id, Piece, Variant } from "#core/project";
 import { useSession } from "../store/session-context";
 import { nameVariant } from "#core/edit";
@@ -27,7 +27,7 @@ interface Props {
   env: LayoutEnv;
   piece: Piece;
   variant: Variant;
-  placed: Placed | null;
+  placed: LayoutBox | null;
   zoom: number;
   active: boolean;
   picked: boolean;
@@ -111,7 +111,7 @@ const OnionPath = ({
   zoom,
 }: {
   preview: Preview;
-  placed: Placed | null;
+  placed: LayoutBox | null;
   zoom: number;
 }) => (
   <>
@@ -157,8 +157,8 @@ export const Card = memo(function Card({
   const cardKey = variantKey(piece, variant) || "only";
   const preview = useBench((s) => (s.preview?.key === cardKey ? s.preview : null));
   const [typing, setTyping] = useState<Id | null>(null);
-  const canvas = useRef<((p: Placed) => void) | null>(null);
-  const takeDraw = useCallback((draw: (p: Placed) => void) => {
+  const canvas = useRef<((p: LayoutBox) => void) | null>(null);
+  const takeDraw = useCallback((draw: (p: LayoutBox) => void) => {
     canvas.current = draw;
   }, []);
   const { onDoubleClick, ...pointer } = useDragging(env, variant, placed, zoom, canvas);
@@ -169,7 +169,7 @@ export const Card = memo(function Card({
     if (layer?.kind === "text") setTyping(layer.id);
     if (layer?.kind === "path") store.getState().put({ shaping: layer.id });
     if (layer?.kind === "instance" && placed) {
-      const component = findPlaced(placed, layer.id)?.placed.values.component;
+      const component = findBox(placed, layer.id)?.placed.values.component;
       if (typeof component === "string" && session.project.pieces[component])
         void navigate(`/projects/${session.id}/pieces/${component}`);
     }

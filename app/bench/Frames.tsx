@@ -1,7 +1,7 @@
 import { useRef } from "react";
 import type { PointerEvent } from "react";
-import { boundsIn, findPlaced, spotOf, unite, wayInto } from "#core/layout";
-import type { Placed } from "#core/layout";
+import { boundsIn, findBox, spotOf, unite, wayInto } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import type { Id } from "#core/project";
 import { ENDLESS } from "#core/properties";
 import type { Four } from "#core/properties";
@@ -18,7 +18,7 @@ const INSET = 12;
 const SMALLEST = 44;
 
 /** A knob in each corner of a box: drag it to round all corners, with Alt that one; at its end they are round at any size. */
-const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number }) => {
+const Corners = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom: number }) => {
   const edits = useEdits();
   const session = useSession();
   const store = useBenchStore();
@@ -30,7 +30,7 @@ const Corners = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number })
     gesture: string;
     corner: number;
   } | null>(null);
-  const found = findPlaced(placed, id)?.placed;
+  const found = findBox(placed, id)?.placed;
   const spot = spotOf(placed, id);
   if (
     !found ||
@@ -111,7 +111,7 @@ const Frame = ({
   zoom,
   handles,
 }: {
-  placed: Placed;
+  placed: LayoutBox;
   id: Id;
   zoom: number;
   handles: boolean;
@@ -144,7 +144,7 @@ const FrameAround = ({
   ids,
   zoom,
 }: {
-  placed: Placed;
+  placed: LayoutBox;
   ids: readonly Id[];
   zoom: number;
 }) => {
@@ -175,7 +175,7 @@ export const Frames = ({
   zoom,
   handles,
 }: {
-  placed: Placed;
+  placed: LayoutBox;
   chosen: readonly Id[];
   zoom: number;
   handles: boolean;

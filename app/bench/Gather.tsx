@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import { freeName, removeLayers, topmost } from "#core/edit";
 import { drawingOf, planFromNames, planProblems, traitNameFor } from "#core/gather";
 import type { Drawing, DrawnLayer, Fixed, NamePlan, Track } from "#core/gather";
-import { findPlaced } from "#core/layout";
+import { findBox } from "#core/layout";
 import { changesIn, looksIn } from "#core/looks";
 import { newId, orderAfter, set } from "#core/project";
 import type { Id, LayerChanges, Op } from "#core/project";
@@ -32,12 +32,12 @@ const useDrawings = () => {
     const said = (id: Id): LayerChanges =>
       Object.assign({}, ...changesIn(looks, id)) as LayerChanges;
     const ids = topmost(piece, state.chosen).sort((a, b) => {
-      const p = findPlaced(scene, a);
-      const q = findPlaced(scene, b);
+      const p = findBox(scene, a);
+      const q = findBox(scene, b);
       return (p?.y ?? 0) - (q?.y ?? 0) || (p?.x ?? 0) - (q?.x ?? 0);
     });
     const found = ids.flatMap((id) => {
-      const p = findPlaced(scene, id)?.placed;
+      const p = findBox(scene, id)?.placed;
       return p ? [p] : [];
     });
     return {

@@ -4,8 +4,8 @@ import { useEffect, useLayoutEffect, useRef } from "react";
 import type { RefObject } from "react";
 import { snap } from "#core/edit";
 import type { Edges } from "#core/edit";
-import { boundsIn, findPlaced, resized, unite } from "#core/layout";
-import type { Placed, Rect } from "#core/layout";
+import { boundsIn, findBox, resized, unite } from "#core/layout";
+import type { LayoutBox, Rect } from "#core/layout";
 import { valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Id } from "#core/project";
@@ -20,7 +20,7 @@ interface Props {
   frame: RefObject<HTMLDivElement | null>;
   layers: readonly Id[];
   zoom: number;
-  placed: Placed;
+  placed: LayoutBox;
 }
 
 /** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
@@ -47,7 +47,7 @@ const turned = (degrees: number, steps: boolean): number => {
 };
 
 interface Start {
-  readonly placed: Placed;
+  readonly placed: LayoutBox;
   readonly bounds: ReadonlyMap<Id, Rect>;
   readonly frame: Rect;
   readonly values: ReadonlyMap<Id, Readonly<Record<string, Value>>>;
@@ -157,7 +157,7 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       growth: [number, number],
       how: { ratio: boolean; centred: boolean },
     ) => {
-      const own = findPlaced(s.placed, id)?.placed;
+      const own = findBox(s.placed, id)?.placed;
       const v = s.values.get(id);
       if (!own || !v) return;
       const next = resized(own, direction, growth, how);
@@ -203,7 +203,7 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
       for (const id of ids) {
         const b = s.bounds.get(id);
         const v = s.values.get(id);
-        const own = findPlaced(s.placed, id)?.placed;
+        const own = findBox(s.placed, id)?.placed;
         if (!b || !v || !own) continue;
         const turn = (v.rotation as number) % 180 !== 0;
         const scalable =

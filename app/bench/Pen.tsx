@@ -2,10 +2,10 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { PointerEvent } from "react";
 import { addLayer, snap } from "#core/edit";
 import type { Guide } from "#core/edit";
-import { boundsIn, findPlaced, spotsIn, wayInto } from "#core/layout";
-import type { Placed } from "#core/layout";
+import { boundsIn, findBox, spotsIn, wayInto } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { boundsOfOutlines, moveKnot, writeOutlines } from "#core/paths";
-import type { Knot, Outline } from "#core/paths";
+import type { Knot, KnotOutline } from "#core/paths";
 import { thousandths } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
@@ -20,7 +20,7 @@ const single = { x: ["from"], y: ["from"] } as const;
  * Drawing a path point by point on a card: a press sets a point, a drag bends the line through it, a press on the first
  * point closes. Enter or a double press ends an open path, Backspace takes the last point back, Esc gives up.
  */
-export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
+export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
   const session = useSession();
   const store = useBenchStore();
   const [knots, setKnots] = useState<readonly Knot[]>([]);
@@ -71,7 +71,7 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
       const [x, y] = wayInto(around, p.x - around[4], p.y - around[5]);
       return { x, y };
     };
-    const outline: Outline = {
+    const outline: KnotOutline = {
       closed,
       knots: list.map((k) => ({
         ...into(k),
@@ -151,7 +151,7 @@ export const Pen = ({ placed, zoom }: { placed: Placed; zoom: number }) => {
     at && knots.length && !pulling
       ? [...knots, { x: at.x, y: at.y, before: null, after: null }]
       : knots;
-  const root = findPlaced(placed, "root")?.placed;
+  const root = findBox(placed, "root")?.placed;
   return (
     <svg
       ref={host}

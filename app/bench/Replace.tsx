@@ -1,7 +1,7 @@
 import { useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { placesSaying, replaceAt } from "#core/edit";
-import type { Place } from "#core/edit";
+import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
 import { isBound, parseValue, property, registry, showValue } from "#core/properties";
 import { useProject, useSession } from "../store/session-context";
@@ -24,7 +24,7 @@ export const Replace = () => {
   const [next, setNext] = useState("");
   const [where, setWhere] = useState<"layers" | "piece" | "project">("piece");
   const [done, setDone] = useState<string | null>(null);
-  const words = (p: Place): string => {
+  const words = (p: ValuePlace): string => {
     if (isBound(p.said)) {
       return project.tokens[p.said.token]
         ? tokenWords(project.tokens[p.said.token] as never)
@@ -71,7 +71,7 @@ export const Replace = () => {
       ? "The new value does not suit these properties."
       : null;
   const run = () => {
-    const groups = new Map<string, { places: Place[]; said: (typeof good)[number]["said"] }>();
+    const groups = new Map<string, { places: ValuePlace[]; said: (typeof good)[number]["said"] }>();
     for (const c of good) {
       const k = JSON.stringify(c.said);
       const g = groups.get(k) ?? { places: [], said: c.said };

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { PointerEvent } from "react";
-import { findPlaced, mapPoint, spotsIn, toParent, wayInto } from "#core/layout";
-import type { Placed } from "#core/layout";
+import { findBox, mapPoint, spotsIn, toParent, wayInto } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { valuesIn } from "#core/looks";
 import {
   addKnot,
@@ -15,7 +15,7 @@ import {
   turnKnot,
   writeOutlines,
 } from "#core/paths";
-import type { Knot, Outline, Spot } from "#core/paths";
+import type { Knot, KnotOutline, PathPoint } from "#core/paths";
 import type { Id } from "#core/project";
 import { thousandths } from "#core/properties";
 import { useSession } from "../store/session-context";
@@ -29,7 +29,11 @@ interface Point {
 type Grip = Point & { readonly part: "knot" | "before" | "after" };
 const samePoint = (a: Point, b: Point) => a.outline === b.outline && a.knot === b.knot;
 
-const withKnot = (all: readonly Outline[], at: Point, change: (k: Knot) => Knot): Outline[] =>
+const withKnot = (
+  all: readonly KnotOutline[],
+  at: Point,
+  change: (k: Knot) => Knot,
+): KnotOutline[] =>
   all.map((o, i) =>
     i === at.outline ? { ...o, knots: o.knots.map((k, j) => (j === at.knot ? change(k) : k)) } : o,
   );
@@ -38,7 +42,7 @@ const withKnot = (all: readonly Outline[], at: Point, change: (k: Knot) => Knot)
  * The points of a path, on the card one looks at: drag points and handles, click the line for another point, double-click
  * a point to make a corner smooth or sharp. Arrow keys move the chosen points, Tab goes on, Delete removes them.
  */
-export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: number }) => {
+export const Shaping = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom: number }) => {
   const edits = useEdits();
   const session = useSession();
   const store = useBenchStore();
@@ -48,14 +52,14 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     grip: Grip;
     x: number;
     y: number;
-    outlines: readonly Outline[];
-    start: Placed;
+    outlines: readonly KnotOutline[];
+    start: LayoutBox;
     map: readonly number[];
     gesture: string;
     values: Readonly<Record<string, unknown>>;
   } | null>(null);
   const host = useRef<SVGSVGElement>(null);
-  const found = findPlaced(placed, id)?.placed;
+  const found = findBox(placed, id)?.placed;
   const spot = useMemo(() => spotsIn(placed).get(id), [placed, id]);
   const shape = String(found?.values.shape ?? "");
   const outlines = useMemo(
@@ -66,8 +70,8 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
 
   /** Writes changed points, with the layer's box fitted around them and the rest left where it is shown. */
   const write = (
-    next: readonly Outline[],
-    from: Placed,
+    next: readonly KnotOutline[],
+    from: LayoutBox,
     values: Readonly<Record<string, unknown>>,
     gesture: string | null,
   ) => {
@@ -106,11 +110,11 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
   };
   if (!found || !spot) return null;
 
-  const on = (s: Spot): Spot => {
+  const on = (s: PathPoint): PathPoint => {
     const [x, y] = mapPoint(spot.map, s.x, s.y);
     return { x: x * zoom, y: y * zoom };
   };
-  const local = (e: PointerEvent): Spot => {
+  const local = (e: PointerEvent): PathPoint => {
     const box = host.current?.getBoundingClientRect();
     const [x, y] = wayInto(
       spot.map,
@@ -163,7 +167,7 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     const { grip } = d;
     const next =
       grip.part === "knot"
-        ? moving.reduce<readonly Outline[]>(
+        ? moving.reduce<readonly KnotOutline[]>(
             (all, p) => withKnot(all, p, (k) => moveKnot(k, dx, dy)),
             d.outlines,
           )
@@ -194,12 +198,12 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     setGhost(null);
   };
   const remove = () => {
-    const next = outlines.flatMap((o, i): Outline[] => {
+    const next = outlines.flatMap((o, i): KnotOutline[] => {
       const gone = chosen
         .filter((p) => p.outline === i)
         .map((p) => p.knot)
         .sort((a, b) => b - a);
-      const left = gone.reduce<Outline | null>((all, k) => all && dropKnot(all, k), o);
+      const left = gone.reduce<KnotOutline | null>((all, k) => all && dropKnot(all, k), o);
       return left ? [left] : [];
     });
     setChosen([]);
@@ -221,7 +225,7 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
     const by = e.shiftKey ? 10 : 1;
     if (arrow && chosen.length)
       write(
-        chosen.reduce<readonly Outline[]>(
+        chosen.reduce<readonly KnotOutline[]>(
           (o, p) => withKnot(o, p, (k) => moveKnot(k, arrow[0] * by, arrow[1] * by)),
           outlines,
         ),
@@ -261,7 +265,7 @@ export const Shaping = ({ placed, id, zoom }: { placed: Placed; id: Id; zoom: nu
   );
   const ghostAt =
     ghost && outlines[ghost.outline]
-      ? on(placeOn(outlines[ghost.outline] as Outline, ghost.line, ghost.t))
+      ? on(placeOn(outlines[ghost.outline] as KnotOutline, ghost.line, ghost.t))
       : null;
   return (
     <svg

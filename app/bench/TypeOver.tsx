@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import { findPlaced } from "#core/layout";
-import type { Placed } from "#core/layout";
+import { findBox } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import type { Id } from "#core/project";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
@@ -12,7 +12,7 @@ export const TypeOver = ({
   zoom,
   onDone,
 }: {
-  placed: Placed;
+  placed: LayoutBox;
   id: Id;
   zoom: number;
   onDone: () => void;
@@ -20,7 +20,7 @@ export const TypeOver = ({
   const edits = useEdits();
   const session = useSession();
   const field = useRef<HTMLTextAreaElement>(null);
-  const found = findPlaced(placed, id);
+  const found = findBox(placed, id);
   const [text, setText] = useState(String(found?.placed.values.text ?? ""));
   useEffect(() => field.current?.select(), []);
   if (!found) return null;

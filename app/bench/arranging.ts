@@ -21,8 +21,8 @@ import {
   wrap,
 } from "#core/edit";
 import type { Alignment, Clip, Moves } from "#core/edit";
-import { boundsIn, findPlaced, mapOf, spotBounds, spotsIn, wayInto } from "#core/layout";
-import type { Placed, Rect } from "#core/layout";
+import { boundsIn, findBox, mapOf, spotBounds, spotsIn, wayInto } from "#core/layout";
+import type { LayoutBox, Rect } from "#core/layout";
 import { pathInBox } from "#core/formats";
 import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#core/looks";
 import { outlinePath } from "#core/paint";
@@ -71,7 +71,7 @@ export class Arranging {
     return this.store.getState();
   }
 
-  private here(): { active: Active; piece: Piece; scene: Placed; ids: Id[] } | null {
+  private here(): { active: Active; piece: Piece; scene: LayoutBox; ids: Id[] } | null {
     const piece = this.session.project.pieces[this.state.pieceId];
     const active = piece && activeOf(piece, this.state);
     const scene = active && activeScene(active, this.state);
@@ -80,10 +80,10 @@ export class Arranging {
       : null;
   }
 
-  private boxes(scene: Placed, ids: readonly Id[]): Map<Id, Rect> {
+  private boxes(scene: LayoutBox, ids: readonly Id[]): Map<Id, Rect> {
     return new Map(
       ids.flatMap((id) => {
-        const p = findPlaced(scene, id)?.placed;
+        const p = findBox(scene, id)?.placed;
         return p ? [[id, spotBounds({ ...p, map: mapOf(p) })] as const] : [];
       }),
     );
@@ -171,7 +171,7 @@ export class Arranging {
     const out: Id[] = [];
     for (const id of here?.ids ?? []) {
       const piece = this.session.project.pieces[this.state.pieceId];
-      const p = here && findPlaced(here.scene, id)?.placed;
+      const p = here && findBox(here.scene, id)?.placed;
       if (!piece || !p) continue;
       const arranged = p.values.arrange !== undefined && p.values.arrange !== "free";
       const made = unwrap(
@@ -222,7 +222,7 @@ export class Arranging {
     const id = here?.ids[0];
     const { env } = this.state.scenes;
     if (!here || !env || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
-    const shapes = new Map<string, { placed: Placed; variants: Variant[] }>();
+    const shapes = new Map<string, { placed: LayoutBox; variants: Variant[] }>();
     // all of them, also those the stage does not show just now
     for (const { variant, placed: scene } of new Scenes().of(
       env,
@@ -230,7 +230,7 @@ export class Arranging {
       here.piece,
       variantsOf(here.piece),
     )) {
-      const placed = scene && findPlaced(scene, id)?.placed;
+      const placed = scene && findBox(scene, id)?.placed;
       if (!placed) continue;
       const key = outlinePath(placed);
       const known = shapes.get(key);

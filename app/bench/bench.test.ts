@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver, restingVariant, variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece } from "#core/project";
@@ -24,7 +24,7 @@ const piece = (id: string): Piece => {
   if (!found) throw new Error(id);
   return found;
 };
-const placed = (id: string): Placed =>
+const placed = (id: string): LayoutBox =>
   layout(env, new Resolver().tree(project, id, restingVariant(piece(id))) as never);
 
 describe("the stage's lines", () => {
@@ -54,7 +54,7 @@ describe("picking a layer", () => {
   it("takes the outermost first, then stays at the level one has gone in to", () => {
     const p = piece("alert-switch");
     const scene = placed("alert-switch");
-    const toggle = scene.children.find((c) => c.layer.id === "toggle") as Placed;
+    const toggle = scene.children.find((c) => c.layer.id === "toggle") as LayoutBox;
     const [px, py] = [toggle.x + 12, toggle.y + 12];
     expect(pickLayer(p, scene, px, py, [])).toBe("toggle");
     expect(pickLayer(p, scene, px, py, ["toggle"], "into")).toBe("knob");

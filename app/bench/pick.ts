@@ -1,4 +1,4 @@
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { hitTest } from "#core/layout";
 import type { Id, Piece } from "#core/project";
 import { ROOT } from "#core/project";
@@ -17,7 +17,7 @@ export const outwards = (piece: Piece, id: Id): Id[] => {
  */
 export const pickLayer = (
   piece: Piece,
-  placed: Placed,
+  placed: LayoutBox,
   x: number,
   y: number,
   chosen: readonly Id[],

@@ -1,7 +1,7 @@
 import { entryOf } from "#core/basics";
 import { useMemo, useState } from "react";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver, variantKey } from "#core/looks";
 import type { Piece, Project, Variant } from "#core/project";
 
@@ -9,7 +9,7 @@ import type { Piece, Project, Variant } from "#core/project";
 export interface Scene {
   readonly key: string;
   readonly variant: Variant;
-  readonly placed: Placed | null;
+  readonly placed: LayoutBox | null;
 }
 
 /** Resolves and lays out variants, keeping for each what did not change since the last time. */

@@ -10,7 +10,7 @@ import {
   variantKey,
 } from "#core/looks";
 import type { Gap, Guide, Wire } from "#core/edit";
-import type { LayoutEnv, Placed, Rect } from "#core/layout";
+import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
 import type { Condition, Id, Motion, Piece, Step, Variant } from "#core/project";
 import type { Inspection } from "../../workers/inspector";
 import { ROOT } from "#core/project";
@@ -28,7 +28,7 @@ export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: nu
 /** A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer goes meanwhile, px of the piece. */
 export interface Preview {
   readonly key: string;
-  readonly placed: Placed;
+  readonly placed: LayoutBox;
   /** ms */ readonly at: number;
   readonly path: readonly (readonly [number, number])[];
 }
@@ -132,7 +132,7 @@ export interface BenchState {
   /** how each shown variant looks, by its key: read by edits, not by what is rendered */
   /** goes up whenever the scenes have changed */
   readonly sceneCount: number;
-  readonly scenes: { current: ReadonlyMap<string, Placed | null>; env: LayoutEnv | null };
+  readonly scenes: { current: ReadonlyMap<string, LayoutBox | null>; env: LayoutEnv | null };
   readonly look: (variant: Variant, also?: readonly Variant[]) => void;
   readonly reach: (scope: readonly Condition[] | null) => void;
   readonly choose: (layers: readonly Id[]) => void;
@@ -333,7 +333,7 @@ export const chooseCard = (
 };
 
 /** How the card looked at looks, laid out; null before it was. */
-export const activeScene = (active: Active, state: BenchState): Placed | null =>
+export const activeScene = (active: Active, state: BenchState): LayoutBox | null =>
   state.scenes.current.get(variantKey(active.piece, active.variant) || "only") ?? null;
 
 /** The chosen layers that still exist. */

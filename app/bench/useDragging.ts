@@ -2,7 +2,7 @@ import { useEffect, useRef } from "react";
 import type { PointerEvent, RefObject } from "react";
 import { distances, snap, topmost } from "#core/edit";
 import { boundsIn, layout, spotsIn, unite, wayInto } from "#core/layout";
-import type { Affine, LayoutEnv, Placed, Rect } from "#core/layout";
+import type { Affine, LayoutEnv, LayoutBox, Rect } from "#core/layout";
 import { childrenOf, Resolver, valuesIn, variantKey, variantsOf } from "#core/looks";
 import type { Id, Piece, Variant } from "#core/project";
 import { ROOT } from "#core/project";
@@ -13,7 +13,7 @@ import { isHeavy } from "./Later";
 import { pickLayer } from "./pick";
 import { activeOf, chooseCard, noMarks, useBenchStore } from "./state";
 
-interface Drag {
+interface LayerDrag {
   readonly x: number;
   readonly y: number;
   readonly gesture: string;
@@ -56,14 +56,14 @@ export const neighbours = (
 export const useDragging = (
   env: LayoutEnv,
   variant: Variant,
-  placed: Placed | null,
+  placed: LayoutBox | null,
   zoom: number,
-  canvas: RefObject<((p: Placed) => void) | null>,
+  canvas: RefObject<((p: LayoutBox) => void) | null>,
 ) => {
   const session = useSession();
   const store = useBenchStore();
   const edits = useEdits();
-  const drag = useRef<Drag | null>(null);
+  const drag = useRef<LayerDrag | null>(null);
   /**
    * A drag is painted here, on this card, and told to the rest of the bench as often as that leaves the hand free; of a large
    * piece only when the hand rests.
@@ -96,7 +96,7 @@ export const useDragging = (
     return [(e.clientX - box.left) / zoom, (e.clientY - box.top) / zoom];
   };
 
-  const begin = (d: Drag, alt: boolean, scene: Element) => {
+  const begin = (d: LayerDrag, alt: boolean, scene: Element) => {
     d.moving = true;
     if (d.marquee) return;
     scene.classList.add("moving");
@@ -139,7 +139,7 @@ export const useDragging = (
   };
 
   const moveTo = (
-    d: Drag,
+    d: LayerDrag,
     wantX: number,
     wantY: number,
     free: boolean,
@@ -188,7 +188,7 @@ export const useDragging = (
     paintNow();
   };
 
-  const goRound = (d: Drag, e: PointerEvent<HTMLElement>) => {
+  const goRound = (d: LayerDrag, e: PointerEvent<HTMLElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
     const [x1, y1, x2, y2] = [
       (d.x - box.left) / zoom,

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { fits, isBound } from "#core/properties";
-import type { Fill, PictureFill, Said, Stop, ValueType } from "#core/properties";
+import type { Fill, PictureFill, SpecifiedValue, Stop, ValueType } from "#core/properties";
 import { AssetPart } from "./AssetPart";
 import { ColourPart, remember } from "./ColourPart";
 import { GradientPart } from "./GradientPart";
@@ -44,9 +44,9 @@ const turned = (fill: Fill, kind: Kind): Fill => {
 
 interface Props {
   type: ValueType;
-  said: Said | undefined;
+  said: SpecifiedValue | undefined;
   fill: Fill;
-  onLive: (said: Said) => void;
+  onLive: (said: SpecifiedValue) => void;
   onDone: () => void;
   onKeyDown: (e: KeyboardEvent) => void;
 }

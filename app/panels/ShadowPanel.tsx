@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { isBound } from "#core/properties";
-import type { Said, Shadow, ValueType } from "#core/properties";
+import type { SpecifiedValue, Shadow, ValueType } from "#core/properties";
 import { Icon } from "../common/Icon";
 import { NumberField } from "../common/NumberField";
 import { ColourPart } from "./ColourPart";
@@ -107,9 +107,9 @@ export const ShadowList = ({
 
 interface Props {
   type: ValueType;
-  said: Said | undefined;
+  said: SpecifiedValue | undefined;
   shadows: readonly Shadow[];
-  onLive: (said: Said) => void;
+  onLive: (said: SpecifiedValue) => void;
   onDone: () => void;
   onKeyDown: (e: KeyboardEvent) => void;
 }

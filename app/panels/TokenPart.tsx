@@ -2,7 +2,7 @@ import { tokenValue, tokensFor } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
-import type { Gradient, Said, ValueType } from "#core/properties";
+import type { Gradient, SpecifiedValue, ValueType } from "#core/properties";
 import { useProject } from "../store/session-context";
 import { tokenWords } from "../common/tokens";
 
@@ -28,8 +28,8 @@ export const TokenPart = ({
   onPick,
 }: {
   type: ValueType;
-  said: Said | undefined;
-  onPick: (said: Said) => void;
+  said: SpecifiedValue | undefined;
+  onPick: (said: SpecifiedValue) => void;
 }) => {
   const { tokens } = useProject();
   const suited = inOrder(tokens).filter((t) => tokensFor(type).includes(t.type));

@@ -1,7 +1,7 @@
 import { newId } from "#core/project";
 import type { FromHub } from "../../workers/hub";
 import { openLive } from "./live";
-import type { Live } from "./live";
+import type { LiveLine } from "./live";
 import { olderLeftovers } from "./older";
 import { Session } from "./session";
 import type { Missed } from "./answer";
@@ -150,7 +150,7 @@ const holdLock = (name: string, whenHeld: () => void): (() => void) => {
 };
 
 /** Wakes what brings others' changes as soon as saving goes on; returns how to stop. */
-const wakeWithSaving = (session: Session, live: Live): (() => void) => {
+const wakeWithSaving = (session: Session, live: LiveLine): (() => void) => {
   let waited = false;
   return session.subscribe(() => {
     const waits = session.save.kind === "waiting";
@@ -160,7 +160,7 @@ const wakeWithSaving = (session: Session, live: Live): (() => void) => {
 };
 
 /** Listens to what happens to the window itself; returns how to stop. */
-const watchWindow = (session: Session, live: Live): (() => void) => {
+const watchWindow = (session: Session, live: LiveLine): (() => void) => {
   const retry = () => {
     live.wake();
     session.retry();

@@ -1,7 +1,7 @@
 import type { FromHub, ToHub } from "../../workers/hub";
 
 /** This window's end of what brings others' changes. */
-export interface Live {
+export interface LiveLine {
   watch(project: string, seq: number, lock: string): void;
   /** Says that the server answers again. */
   wake(): void;
@@ -37,7 +37,7 @@ const sharedLine = (hear: (message: FromHub) => void): Line => {
 };
 
 /** Opens the line over which changes of others arrive. All windows of this browser share one stream from the server. */
-export const openLive = (hear: (message: FromHub) => void): Live => {
+export const openLive = (hear: (message: FromHub) => void): LiveLine => {
   const line = typeof SharedWorker === "undefined" ? ownLine(hear) : sharedLine(hear);
   return {
     watch: (project, seq, lock) => line.post({ kind: "watch", project, seq, lock }),

@@ -1,11 +1,11 @@
 import type { Id, Piece, Project } from "../project/types";
 import { ancestry, liveCopies } from "./piece";
-import type { Live } from "./piece";
+import type { ActiveInstance } from "./piece";
 import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
 /** The copy at a path, while it is part of the scene. */
-export const liveAt = (project: Project, state: State, path: Path): Live | undefined =>
+export const liveAt = (project: Project, state: State, path: Path): ActiveInstance | undefined =>
   liveCopies(project, state).find((l) => l.path === path);
 
 /** A path of a layer as the copy it is in, and the layer. */
@@ -43,13 +43,13 @@ export const chainOf = (project: Project, state: State, layer: Path | null): Pat
 };
 
 /** The pieces an event passes through, from the innermost copy outwards, each with the layers it may land on, innermost first. */
-export const passage = (
+export const propagationPath = (
   project: Project,
   state: State,
   chain: readonly Path[],
-): { live: Live; layers: Id[] }[] => {
+): { live: ActiveInstance; layers: Id[] }[] => {
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
-  const out: { live: Live; layers: Id[] }[] = [];
+  const out: { live: ActiveInstance; layers: Id[] }[] = [];
   for (const path of chain) {
     const { copy, layer } = split(path);
     const live = byPath.get(copy);

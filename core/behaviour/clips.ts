@@ -1,7 +1,7 @@
 import { meets } from "../looks/variants";
 import type { Id, Project } from "../project/types";
-import type { Placed } from "../layout/types";
-import type { Live } from "./piece";
+import type { LayoutBox } from "../layout/types";
+import type { ActiveInstance } from "./piece";
 import { liveCopies, rulesOf } from "./piece";
 import { layersWith } from "./saying";
 import type { ClipState, Path, State, Timer } from "./types";
@@ -14,7 +14,7 @@ export const momentOf = (clip: ClipState, now: number): number =>
 export const clipAt = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   layer: Id,
 ): { length: number; repeats: boolean; clip: ClipState } | null => {
   const found = layersWith(project, live, "plays").find((c) => c.layer.id === layer);
@@ -67,9 +67,9 @@ export const armClips = (
 };
 
 /** The scene with its clips where they are now. */
-export const withMoments = (scene: Placed, state: State): Placed => {
+export const withMoments = (scene: LayoutBox, state: State): LayoutBox => {
   if (Object.keys(state.clips).length === 0) return scene;
-  const visit = (p: Placed, prefix: string): Placed => {
+  const visit = (p: LayoutBox, prefix: string): LayoutBox => {
     const path = prefix + p.layer.id;
     const clip = state.clips[`${state.screen}/${path}`];
     const children = p.children.map((c) => visit(c, prefix));

@@ -1,16 +1,16 @@
 import { ROOT } from "../project/types";
 import type { Project } from "../project/types";
-import { arm } from "./arm";
-import { chainOf, passage, split } from "./chain";
+import { scheduleTimers } from "./timers";
+import { chainOf, propagationPath, split } from "./chain";
 import { drop } from "./drag";
-import { asks, dispatch, enabledOn, onLayer } from "./fire";
-import type { Asks, Happen } from "./fire";
+import { listensFor, dispatch, enabledOn, onLayer } from "./fire";
+import type { RuleFilter, Emit } from "./fire";
 import { clickedInForm, isEntry, typeKey } from "./forms";
 import { endHolds } from "./holds";
 import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
 import { closable, frontPath, sameSurface } from "./surface";
-import type { Hold, Path, State, Timer } from "./types";
+import type { Revert, Path, State, Timer } from "./types";
 
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
 export const DOUBLE = 400;
@@ -21,36 +21,31 @@ const shift = (
   state: State,
   before: readonly Path[],
   chain: readonly Path[],
-  cause: Hold["cause"],
-  leave: Asks,
-  enter: Asks,
-  happen: Happen,
+  cause: Revert["cause"],
+  leave: RuleFilter,
+  enter: RuleFilter,
+  emit: Emit,
 ): State => {
   const left = before.filter((p) => !chain.includes(p));
   const entered = chain.filter((p) => !before.includes(p)).reverse();
   let next = state;
   for (const path of left) {
-    next = arm(
+    next = scheduleTimers(
       project,
-      endHolds(project, next, (h) => h.cause === cause && h.source === path, happen),
+      endHolds(project, next, (h) => h.cause === cause && h.source === path, emit),
     );
-    next = onLayer(project, next, path, leave, happen);
+    next = onLayer(project, next, path, leave, emit);
     if (!sameSurface(next, state)) return next;
   }
   for (const path of entered) {
-    next = onLayer(project, next, path, enter, happen);
+    next = onLayer(project, next, path, enter, emit);
     if (!sameSurface(next, state)) return next;
   }
   return next;
 };
 
 /** The pointer is over a layer now, or over none. A hold whose layer is left is given up. */
-export const moveOver = (
-  project: Project,
-  state: State,
-  layer: Path | null,
-  happen: Happen,
-): State => {
+export const moveOver = (project: Project, state: State, layer: Path | null, emit: Emit): State => {
   const chain = chainOf(project, state, layer);
   if (chain.length === state.over.length && chain.every((p) => state.over.includes(p)))
     return state;
@@ -64,9 +59,9 @@ export const moveOver = (
     state.over,
     chain,
     "hover",
-    asks("leave"),
-    asks("enter", "hover"),
-    happen,
+    listensFor("leave"),
+    listensFor("enter", "hover"),
+    emit,
   );
 };
 
@@ -75,29 +70,29 @@ export const moveFocus = (
   project: Project,
   state: State,
   layer: Path | null,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const chain = chainOf(project, state, layer);
   if (chain.length === state.focused.length && chain.every((p) => state.focused.includes(p)))
     return state;
   // a key that is down when the focus goes presses nothing any more
-  const given = state.byKey === null ? state : release(project, state, happen);
+  const given = state.byKey === null ? state : release(project, state, emit);
   return shift(
     project,
     { ...given, focused: chain },
     state.focused,
     chain,
     "focus",
-    asks("blur"),
-    asks("focus"),
-    happen,
+    listensFor("blur"),
+    listensFor("focus"),
+    emit,
   );
 };
 
 /** Ends a press without release or click; what was dragged goes back. */
-const release = (project: Project, before: State, happen: Happen): State => {
-  const state = drop(project, before, true, happen);
-  return arm(
+const release = (project: Project, before: State, emit: Emit): State => {
+  const state = drop(project, before, true, emit);
+  return scheduleTimers(
     project,
     endHolds(
       project,
@@ -110,7 +105,7 @@ const release = (project: Project, before: State, happen: Happen): State => {
         timers: state.timers.filter((t) => t.source === undefined),
       },
       (h) => h.cause === "press",
-      happen,
+      emit,
     ),
   );
 };
@@ -119,9 +114,9 @@ export const cancel = release;
 
 /** The waits of holding: in each piece those of the innermost layer that has any. */
 const holdsOn = (project: Project, state: State, chain: readonly Path[]): Timer[] =>
-  passage(project, state, chain).flatMap(({ live, layers }) => {
+  propagationPath(project, state, chain).flatMap(({ live, layers }) => {
     for (const layer of layers) {
-      const rules = enabledOn(project, state, live, layer, asks("hold"));
+      const rules = enabledOn(project, state, live, layer, listensFor("hold"));
       if (rules.length)
         return rules.map((r): Timer => ({
           at: live.path,
@@ -139,14 +134,14 @@ export const press = (
   state: State,
   chain: readonly Path[],
   byKey: string | null,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   if (state.pressed) return state;
   // what is filled in takes the focus that is pressed on it
   const entry = byKey === null && isEntry(project, state, chain[0]) ? (chain[0] ?? null) : null;
   const ready =
     byKey === null
-      ? moveFocus(project, state, entry && entry.slice(state.screen.length + 1), happen)
+      ? moveFocus(project, state, entry && entry.slice(state.screen.length + 1), emit)
       : state;
   const pressed = dispatch(
     project,
@@ -157,9 +152,9 @@ export const press = (
       heldIn: [],
       grip: byKey === null ? (ready.trail.at(-1)?.point ?? null) : null,
     },
-    asks("press"),
+    listensFor("press"),
     chain,
-    happen,
+    emit,
   ).state;
   return pressed.pressed
     ? { ...pressed, timers: [...pressed.timers, ...holdsOn(project, pressed, chain)] }
@@ -174,12 +169,12 @@ const clickedTwice = (
   before: State,
   now: State,
   common: readonly Path[],
-  happen: Happen,
+  emit: Emit,
 ): { state: State; any: boolean } => {
   const { clicked } = before;
   const isSoon = clicked !== null && before.now - clicked.at <= DOUBLE;
   const twice = isSoon ? common.filter((p) => clicked.chain.includes(p)) : [];
-  const double = dispatch(project, now, asks("double"), twice, happen);
+  const double = dispatch(project, now, listensFor("double"), twice, emit);
   const isOver = twice.length > 0 || common.length === 0;
   return {
     state: { ...double.state, clicked: isOver ? null : { chain: common, at: before.now } },
@@ -193,25 +188,25 @@ const tellUnanswered = (
   before: State,
   now: State,
   common: readonly Path[],
-  happen: Happen,
+  emit: Emit,
 ): void => {
   const pressed = before.pressed ?? [];
   const [inner] = pressed;
   if (!inner) return;
-  const waited = passage(project, before, pressed).some(({ live, layers }) =>
+  const waited = propagationPath(project, before, pressed).some(({ live, layers }) =>
     rulesOf(project, live.piece).some(
       (r) => waiting.includes(r.trigger.type) && layers.includes(r.source ?? ROOT),
     ),
   );
   const about = { at: before.now, state: now, layer: inner };
-  if (!waited) happen({ type: "missed", ...about });
-  else if (common.length < pressed.length) happen({ type: "leftPressed", ...about });
+  if (!waited) emit({ type: "missed", ...about });
+  else if (common.length < pressed.length) emit({ type: "leftPressed", ...about });
 };
 
 /** What was pressed is let go: release and click where it still is, then what the press held ends. */
-export const lift = (project: Project, before: State, happen: Happen): State => {
+export const lift = (project: Project, before: State, emit: Emit): State => {
   if (!before.pressed) return before;
-  const state = drop(project, before, false, happen);
+  const state = drop(project, before, false, emit);
   if (!state.pressed) return state;
   const { pressed, heldIn } = state;
   const there = state.byKey === null ? state.over : state.focused;
@@ -224,33 +219,33 @@ export const lift = (project: Project, before: State, happen: Happen): State => 
     heldIn: [],
     timers: state.timers.filter((t) => t.source === undefined),
   };
-  const released = dispatch(project, up, asks("release"), common, happen, heldIn);
+  const released = dispatch(project, up, listensFor("release"), common, emit, heldIn);
   const clicked = sameSurface(released.state, state)
-    ? dispatch(project, released.state, asks("click"), common, happen, heldIn)
+    ? dispatch(project, released.state, listensFor("click"), common, emit, heldIn)
     : { state: released.state, any: false };
   const byClick = heldIn.length === 0;
   let next = clicked.state;
   if (sameSurface(next, state) && common.length > 0 && byClick)
-    next = clickedInForm(project, next, common, happen);
+    next = clickedInForm(project, next, common, emit);
   const double =
     sameSurface(next, state) && state.byKey === null && byClick
-      ? clickedTwice(project, state, next, common, happen)
+      ? clickedTwice(project, state, next, common, emit)
       : { state: next, any: false };
   next = double.state;
   const answered = released.any || clicked.any || double.any;
-  if (!answered && byClick) tellUnanswered(project, state, next, common, happen);
+  if (!answered && byClick) tellUnanswered(project, state, next, common, emit);
   // a press and a release beside the front overlay
-  if (pressed.length === 0 && state.over.length === 0) next = closeFront(project, next, happen);
+  if (pressed.length === 0 && state.over.length === 0) next = closeFront(project, next, emit);
   return sameSurface(next, state)
-    ? arm(
+    ? scheduleTimers(
         project,
-        endHolds(project, next, (h) => h.cause === "press", happen),
+        endHolds(project, next, (h) => h.cause === "press", emit),
       )
     : next;
 };
 
 /** Closes the front overlay as people expect of one that need not be answered. */
-const closeFront = (project: Project, state: State, happen: Happen): State => {
+const closeFront = (project: Project, state: State, emit: Emit): State => {
   const screen = closable(project, state);
   const front = state.overlays.at(-1);
   return screen === null || !front
@@ -261,7 +256,7 @@ const closeFront = (project: Project, state: State, happen: Happen): State => {
         screen,
         front.motion,
         { path: frontPath(state), rule: null },
-        happen,
+        emit,
       );
 };
 
@@ -272,8 +267,8 @@ const sameKey = (a: string, b: string): boolean =>
  * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece while nothing is focused.
  * Else Enter and the space bar press what is focused, as a pointer would.
  */
-export const keyDown = (project: Project, state: State, key: string, happen: Happen): State => {
-  const typed = typeKey(project, state, key, happen);
+export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
+  const typed = typeKey(project, state, key, emit);
   if (typed) return typed;
   const chain = state.focused.length ? state.focused : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(
@@ -281,19 +276,19 @@ export const keyDown = (project: Project, state: State, key: string, happen: Hap
     state,
     (r) => r.trigger.type === "key" && sameKey(r.trigger.key ?? "", key),
     chain,
-    happen,
+    emit,
   );
   // what is being dragged is given up before anything is closed
   if (!told.any && key === "Escape")
     return told.state.drag
-      ? release(project, told.state, happen)
-      : closeFront(project, told.state, happen);
+      ? release(project, told.state, emit)
+      : closeFront(project, told.state, emit);
   if (told.any || (key !== "Enter" && key !== " ") || state.focused.length === 0) return told.state;
-  return press(project, told.state, state.focused, key, happen);
+  return press(project, told.state, state.focused, key, emit);
 };
 
-export const keyUp = (project: Project, state: State, key: string, happen: Happen): State =>
-  state.byKey === key ? lift(project, state, happen) : state;
+export const keyUp = (project: Project, state: State, key: string, emit: Emit): State =>
+  state.byKey === key ? lift(project, state, emit) : state;
 
 /** A hold has lasted: what is still pressed there answers, and the press is no click in that copy any more. */
 export const holdsNow = (state: State, timer: Timer): boolean =>

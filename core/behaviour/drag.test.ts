@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { happeningText, Run, start, step, advance } from "#core/behaviour";
-import type { Happening, State } from "#core/behaviour";
-import { findPlaced } from "#core/layout";
+import type { MachineEvent, State } from "#core/behaviour";
+import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
@@ -38,7 +38,7 @@ const gangway = () => {
   });
   b.rule({ source: plank, effects: [goes(clicks.id, "next")] });
   const told: string[] = [];
-  const happened: Happening[] = [];
+  const happened: MachineEvent[] = [];
   const run = new Run(env, b.project, id, (h) => {
     happened.push(h);
     const t = happeningText(b.project, h)?.text;
@@ -46,7 +46,7 @@ const gangway = () => {
   });
   const x = () => {
     const s = run.scene();
-    return s ? (findPlaced(s, plank)?.placed.x ?? NaN) : NaN;
+    return s ? (findBox(s, plank)?.placed.x ?? NaN) : NaN;
   };
   const is = () => Object.entries(out.v).find(([, v]) => v === run.variant()[out.id])?.[0];
   /** moves in steps of 16 ms */
@@ -107,7 +107,7 @@ describe("drag", () => {
     const run = new Run(env, b.project, id);
     const at = () => {
       const s = run.scene();
-      const p = s && findPlaced(s, plank)?.placed;
+      const p = s && findBox(s, plank)?.placed;
       return [p?.x, p?.y].map((n) => Math.round((n ?? NaN) * 100) / 100);
     };
     run.pointer("down", 20, 20);

@@ -1,11 +1,11 @@
 import { meets } from "../looks/variants";
 import type { Id, Motion, Project, Rule, Trigger } from "../project/types";
-import { liveAt, passage, split } from "./chain";
-import { asks, enabledOn, fireAll, written } from "./fire";
-import type { Happen } from "./fire";
+import { liveAt, propagationPath, split } from "./chain";
+import { listensFor, enabledOn, fireAll, written } from "./fire";
+import type { Emit } from "./fire";
 import { rulesOf } from "./piece";
 import { sameSurface } from "./surface";
-import type { Drag, Path, Point, State } from "./types";
+import type { ActiveDrag, Path, Point, State } from "./types";
 
 /** How far a press may wander before it is a drag, px. */
 export const SLOP = 4;
@@ -47,10 +47,10 @@ const beginning = (
   state: State,
   chain: readonly Path[],
   way: Point,
-): Omit<Drag, "progress"> | null => {
-  for (const { live, layers } of passage(project, state, chain)) {
+): Omit<ActiveDrag, "progress"> | null => {
+  for (const { live, layers } of propagationPath(project, state, chain)) {
     for (const layer of layers) {
-      const rules = enabledOn(project, state, live, layer, asks("drag"));
+      const rules = enabledOn(project, state, live, layer, listensFor("drag"));
       const rule = rules.find((r) => heads(r.trigger, way));
       if (rule) return { at: live.path, rule: rule.id, source: `${live.path}/${layer}` };
       if (rules.length) break;
@@ -79,7 +79,7 @@ export const dragged = (project: Project, state: State): State => {
 };
 
 /** The pointer has moved: a press that wanders becomes a drag, and a drag follows. px of the shown piece. */
-export const moveTo = (project: Project, state: State, to: Point, happen: Happen): State => {
+export const moveTo = (project: Project, state: State, to: Point, emit: Emit): State => {
   const trail = [
     ...state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
     { at: state.now, point: to },
@@ -92,7 +92,7 @@ export const moveTo = (project: Project, state: State, to: Point, happen: Happen
   const moved = { ...state, trail };
   const now = state.drag && ruleAt(project, moved, state.drag);
   if (now && (along(now.trigger, way) > 0 || state.drag?.progress !== 0))
-    return follow(moved, now, way, happen);
+    return follow(moved, now, way, emit);
   const began = beginning(project, moved, state.pressed, way);
   if (!began) return moved;
   const rule = ruleAt(project, moved, began) as Rule;
@@ -100,17 +100,17 @@ export const moveTo = (project: Project, state: State, to: Point, happen: Happen
   const next: State = {
     ...moved,
     drag: { ...began, progress: 0 },
-    heldIn: passage(project, moved, state.pressed).map((p) => p.live.path),
+    heldIn: propagationPath(project, moved, state.pressed).map((p) => p.live.path),
     timers: moved.timers.filter((t) => t.source === undefined),
   };
-  return follow(next, rule, way, happen);
+  return follow(next, rule, way, emit);
 };
 
-const follow = (state: State, rule: Rule, way: Point, happen: Happen): State => {
+const follow = (state: State, rule: Rule, way: Point, emit: Emit): State => {
   if (!state.drag) return state;
   const progress = Math.min(1, Math.max(0, along(rule.trigger, way) / saidBy(rule.trigger).travel));
   const next: State = { ...state, drag: { ...state.drag, progress } };
-  happen({
+  emit({
     type: "dragging",
     at: state.now,
     state: next,
@@ -133,7 +133,7 @@ const speedOf = (state: State, trigger: Trigger): number => {
 };
 
 /** A drag is let go: far enough or fast enough it is done, from where it is; otherwise, or when it was cancelled, it goes back. */
-export const drop = (project: Project, state: State, cancelled: boolean, happen: Happen): State => {
+export const drop = (project: Project, state: State, cancelled: boolean, emit: Emit): State => {
   const { drag } = state;
   if (!drag) return state;
   const free: State = { ...state, drag: null };
@@ -148,7 +148,7 @@ export const drop = (project: Project, state: State, cancelled: boolean, happen:
   const left = done ? 1 - drag.progress : drag.progress;
   const { lanes: _all, ...plain } = rule.motion;
   const motion: Motion = { ...plain, duration: rule.motion.duration * left, delay: 0 };
-  happen({
+  emit({
     type: "dropped",
     at: state.now,
     state: free,
@@ -172,7 +172,7 @@ export const drop = (project: Project, state: State, cancelled: boolean, happen:
     live,
     others.map((r) => (r.id === rule.id ? { ...r, motion } : r)),
     () => drag.source,
-    happen,
+    emit,
   );
   return sameSurface(next, state) ? next : { ...next, drag: null };
 };

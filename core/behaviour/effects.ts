@@ -1,13 +1,13 @@
 import { specificity, traitsOf, valuesOf } from "../looks/variants";
 import type { Effect, Id, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
 import { OPTION } from "../properties/registry";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { instanceIn, steeredInstances } from "./piece";
-import type { Live } from "./piece";
+import type { ActiveInstance } from "./piece";
 import type { Path, State, TraitSet } from "./types";
 
 /** What a rule's effect takes hold of: rules of one event that take hold of the same thing compete. */
-export const touches = (effect: Effect): string => {
+export const claimOf = (effect: Effect): string => {
   switch (effect.type) {
     case "set":
       return effect.trait;
@@ -46,12 +46,12 @@ export const contest = (
   for (const { rule } of ranked) {
     // any number may stir: their lanes are of different layers, or the last one has it
     const holding = rule.effects.filter((e) => e.type !== "stir");
-    const rival = holding.map((e) => taken.get(touches(e))).find((r) => r !== undefined);
+    const rival = holding.map((e) => taken.get(claimOf(e))).find((r) => r !== undefined);
     if (rival) {
       losses.push({ rule, to: rival });
       continue;
     }
-    for (const e of holding) taken.set(touches(e), rule);
+    for (const e of holding) taken.set(claimOf(e), rule);
     wins.add(rule);
   }
   return { wins: rules.filter((r) => wins.has(r)), losses };
@@ -80,7 +80,7 @@ export const targetValue = (
 export const writeOptions = (
   state: State,
   path: Path,
-  options: Readonly<Record<Id, Said>>,
+  options: Readonly<Record<Id, SpecifiedValue>>,
   writer: number,
 ): State => {
   const keys = Object.keys(options);
@@ -108,7 +108,7 @@ export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
 export const writeTraits = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   sets: Readonly<Record<Id, Id>>,
   writer: number,
 ): { state: State; sets: TraitSet[] } => {

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { focusStops, happeningText, ruleText, ruleTrouble, Run, start } from "#core/behaviour";
 import type { Input, State } from "#core/behaviour";
 import { checked } from "#core/checks";
-import { findPlaced } from "#core/layout";
+import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import { rehearse } from "#core/rehearse";
@@ -100,7 +100,7 @@ describe("clips", () => {
     expect(run.wakesAt()).toBe(1000);
     const placed = () => {
       const s = run.scene();
-      return s && findPlaced(s, clip)?.placed;
+      return s && findBox(s, clip)?.placed;
     };
     expect(placed()?.values.playedTo).toBe(1000);
     const scene = run.scene();

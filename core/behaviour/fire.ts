@@ -1,28 +1,28 @@
 import { meets } from "../looks/variants";
 import type { Effect, Id, Motion, Project, Rule, TriggerType } from "../project/types";
 import { OPTION } from "../properties/registry";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { ROOT } from "../project/types";
-import { arm, setOut } from "./arm";
-import { liveAt, passage, split } from "./chain";
+import { scheduleTimers, noteInMotion } from "./timers";
+import { liveAt, propagationPath, split } from "./chain";
 import { clipAt, momentOf } from "./clips";
 import { contest, targetValue, writeOptions, writerKey, writeTraits } from "./effects";
 import { closeOverlay, goBack, goTo, openOverlay, overlayMeant } from "./navigate";
 import { rulesOf } from "./piece";
-import type { Live } from "./piece";
+import type { ActiveInstance } from "./piece";
 import { sameSurface, without } from "./surface";
-import type { Happening, Hold, Move, Path, State, TraitSet } from "./types";
+import type { MachineEvent, Revert, Move, Path, State, TraitSet } from "./types";
 
-export type Happen = (h: Happening) => void;
+export type Emit = (h: MachineEvent) => void;
 /** Whether a rule answers what happens. */
-export type Asks = (rule: Rule) => boolean;
-export const asks =
-  (...types: readonly TriggerType[]): Asks =>
+export type RuleFilter = (rule: Rule) => boolean;
+export const listensFor =
+  (...types: readonly TriggerType[]): RuleFilter =>
   (rule) =>
     types.includes(rule.trigger.type);
 
 /** Which contact a rule's doing ends with, when it is marked so. */
-const causes: Partial<Record<TriggerType, Hold["cause"]>> = {
+const causes: Partial<Record<TriggerType, Revert["cause"]>> = {
   hover: "hover",
   press: "press",
   hold: "press",
@@ -31,14 +31,14 @@ const causes: Partial<Record<TriggerType, Hold["cause"]>> = {
 
 /** What a rule sets in one copy with one motion; traits by their id, options by "option:" and theirs. */
 interface Writing {
-  readonly live: Live;
+  readonly live: ActiveInstance;
   readonly motion: Motion;
   readonly sets: Record<Id, Id>;
-  readonly options: Record<Id, Said>;
+  readonly options: Record<Id, SpecifiedValue>;
 }
 
 /** What a rule sets, in effects' order, each seeing what those before it did. */
-const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writing[] => {
+const writesOf = (project: Project, state: State, live: ActiveInstance, rule: Rule): Writing[] => {
   const out: Writing[] = [{ live, motion: rule.motion, sets: {}, options: {} }];
   for (const effect of rule.effects) {
     if (effect.type !== "set" && effect.type !== "nested" && effect.type !== "option") continue;
@@ -64,7 +64,7 @@ const writesOf = (project: Project, state: State, live: Live, rule: Rule): Writi
 };
 
 /** What a copy was before something is set in it, and who had set that. */
-const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
+const captureBefore = (state: State, { live, sets, options }: Writing): Revert["before"] => {
   const { path } = live;
   const variant = state.traits[path] ?? live.variant;
   const writer = (key: string) => state.writers[writerKey(path, key)] ?? 0;
@@ -82,7 +82,7 @@ const wasIn = (state: State, { live, sets, options }: Writing): Hold["was"] => {
 };
 
 /** The state with what a rule sets, and nothing else of what it does. */
-export const written = (project: Project, state: State, live: Live, rule: Rule): State =>
+export const written = (project: Project, state: State, live: ActiveInstance, rule: Rule): State =>
   writesOf(project, state, live, rule).reduce(
     (s, { live: target, sets, options }) =>
       writeOptions(
@@ -98,10 +98,10 @@ export const written = (project: Project, state: State, live: Live, rule: Rule):
 export const fireRule = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   rule: Rule,
   source: Path,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const serial = state.serial + 1;
   const cause = rule.undo ? causes[rule.trigger.type] : undefined;
@@ -113,24 +113,27 @@ export const fireRule = (
   for (const writing of writings) {
     const { live: target, motion, sets, options } = writing;
     const { path } = target;
-    const was = wasIn(next, writing);
+    const was = captureBefore(next, writing);
     const before = next;
     const written = writeTraits(project, next, target, sets, serial);
     next = writeOptions(written.state, path, options, serial);
-    if (written.sets.length) next = setOut(project, next, path, motion);
+    if (written.sets.length) next = noteInMotion(project, next, path, motion);
     done.set(path, [...(done.get(path) ?? []), ...written.sets]);
     const stirs = writing === first && rule.effects.some((e) => e.type === "stir");
-    if (stirs) next = setOut(project, next, path, motion);
+    if (stirs) next = noteInMotion(project, next, path, motion);
     if (stirs || next.traits !== before.traits || next.options !== before.options)
       moves.push({ state: next, path, motion });
     if (cause && Object.keys(was).length)
       next = {
         ...next,
-        holds: [...next.holds, { at: path, rule: rule.id, source, cause, serial, was, motion }],
+        holds: [
+          ...next.holds,
+          { at: path, rule: rule.id, source, cause, serial, before: was, motion },
+        ],
       };
   }
   const [own, ...inner] = [...done].map(([path, sets]) => ({ path, sets }));
-  happen({
+  emit({
     type: "fired",
     at: state.now,
     state: next,
@@ -142,9 +145,9 @@ export const fireRule = (
     moves,
     motion: rule.motion,
   });
-  return arm(
+  return scheduleTimers(
     project,
-    rule.effects.reduce((s, effect) => follow(project, s, live, rule, effect, happen), next),
+    rule.effects.reduce((s, effect) => follow(project, s, live, rule, effect, emit), next),
   );
 };
 
@@ -152,36 +155,36 @@ export const fireRule = (
 const follow = (
   project: Project,
   state: State,
-  { path }: Live,
+  { path }: ActiveInstance,
   rule: Rule,
   effect: Effect,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const motion = effect.motion ?? rule.motion;
   const cause = { path, rule: rule.id };
   switch (effect.type) {
     case "go":
-      return goTo(project, state, effect.screen, motion, cause, happen);
+      return goTo(project, state, effect.screen, motion, cause, emit);
     case "back":
-      return goBack(project, state, motion, cause, happen);
+      return goBack(project, state, motion, cause, emit);
     case "open":
-      return openOverlay(project, state, effect.screen, motion, cause, happen);
+      return openOverlay(project, state, effect.screen, motion, cause, emit);
     case "close": {
       const meant = overlayMeant(state, path);
-      return meant === null ? state : closeOverlay(project, state, meant, motion, cause, happen);
+      return meant === null ? state : closeOverlay(project, state, meant, motion, cause, emit);
     }
     case "clip":
     case "seek":
-      return turnClip(project, state, path, effect, happen);
+      return turnClip(project, state, path, effect, emit);
     case "scroll":
-      happen({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion });
+      emit({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion });
       return state;
     case "empty":
       return emptied(state, path);
     case "raise":
-      return raise(project, state, path, effect.signal, happen);
+      return raise(project, state, path, effect.signal, emit);
     case "address":
-      happen({ type: "address", at: state.now, state, path, to: effect.to });
+      emit({ type: "address", at: state.now, state, path, to: effect.to });
       return state;
     default:
       return state;
@@ -212,7 +215,7 @@ const turnClip = (
   state: State,
   path: Path,
   effect: ClipEffect,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const live = liveAt(project, state, path);
   const at = live && clipAt(project, state, live, effect.layer);
@@ -226,15 +229,16 @@ const turnClip = (
     moment: momentAfter(effect, at.length, isOver ? 0 : moment),
   };
   const next: State = { ...state, clips: { ...state.clips, [`${path}/${effect.layer}`]: clip } };
-  if (plays === at.clip.playing) return arm(project, next);
+  if (plays === at.clip.playing) return scheduleTimers(project, next);
   const what = plays ? "played" : "paused";
-  happen({ type: "clip", at: state.now, state: next, path, layer: effect.layer, what });
-  return fireOn(project, arm(project, next), live, effect.layer, asks(what), happen).state;
+  emit({ type: "clip", at: state.now, state: next, path, layer: effect.layer, what });
+  return fireOn(project, scheduleTimers(project, next), live, effect.layer, listensFor(what), emit)
+    .state;
 };
 
 /** Tells the piece around a copy something; who listens for that on the copy answers. */
-const raise = (project: Project, state: State, path: Path, signal: Id, happen: Happen): State => {
-  happen({ type: "raised", at: state.now, state, path, signal });
+const raise = (project: Project, state: State, path: Path, signal: Id, emit: Emit): State => {
+  emit({ type: "signalled", at: state.now, state, path, signal });
   const { copy, layer } = split(path);
   const around = liveAt(project, state, copy);
   if (!path.includes("/") || !around) return state;
@@ -244,7 +248,7 @@ const raise = (project: Project, state: State, path: Path, signal: Id, happen: H
     around,
     layer,
     (r) => r.trigger.type === "signal" && r.trigger.signal === signal,
-    happen,
+    emit,
   ).state;
 };
 
@@ -252,16 +256,16 @@ const raise = (project: Project, state: State, path: Path, signal: Id, happen: H
 export const fireAll = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   rules: readonly Rule[],
   source: (rule: Rule) => Path,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const { wins, losses } = contest(rules);
   let next = state;
-  for (const rule of wins) next = fireRule(project, next, live, rule, source(rule), happen);
+  for (const rule of wins) next = fireRule(project, next, live, rule, source(rule), emit);
   for (const { rule, to } of losses)
-    happen({ type: "lost", at: state.now, state: next, path: live.path, rule: rule.id, to: to.id });
+    emit({ type: "lost", at: state.now, state: next, path: live.path, rule: rule.id, to: to.id });
   return next;
 };
 
@@ -269,9 +273,9 @@ export const fireAll = (
 export const enabledOn = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   layer: Id,
-  asked: Asks,
+  asked: RuleFilter,
 ): Rule[] => {
   const variant = state.traits[live.path] ?? live.variant;
   return rulesOf(project, live.piece).filter(
@@ -283,14 +287,14 @@ export const enabledOn = (
 export const fireOn = (
   project: Project,
   state: State,
-  live: Live,
+  live: ActiveInstance,
   layer: Id,
-  asked: Asks,
-  happen: Happen,
+  asked: RuleFilter,
+  emit: Emit,
 ): { state: State; any: boolean } => {
   const enabled = enabledOn(project, state, live, layer, asked);
   return {
-    state: fireAll(project, state, live, enabled, () => `${live.path}/${layer}`, happen),
+    state: fireAll(project, state, live, enabled, () => `${live.path}/${layer}`, emit),
     any: enabled.length > 0,
   };
 };
@@ -299,18 +303,18 @@ export const fireOn = (
 export const dispatch = (
   project: Project,
   state: State,
-  asked: Asks,
+  asked: RuleFilter,
   chain: readonly Path[],
-  happen: Happen,
+  emit: Emit,
   skip: readonly Path[] = [],
 ): { state: State; any: boolean } => {
   let next = state;
   let any = false;
-  for (const { live, layers } of passage(project, state, chain)) {
+  for (const { live, layers } of propagationPath(project, state, chain)) {
     if (!sameSurface(next, state)) break;
     if (skip.includes(live.path)) continue;
     for (const layer of layers) {
-      const result = fireOn(project, next, live, layer, asked, happen);
+      const result = fireOn(project, next, live, layer, asked, emit);
       next = result.state;
       if (result.any) {
         any = true;
@@ -326,10 +330,10 @@ export const onLayer = (
   project: Project,
   state: State,
   path: Path,
-  asked: Asks,
-  happen: Happen,
+  asked: RuleFilter,
+  emit: Emit,
 ): State => {
   const { copy, layer } = split(path);
   const live = liveAt(project, state, copy);
-  return live ? fireOn(project, state, live, layer, asked, happen).state : state;
+  return live ? fireOn(project, state, live, layer, asked, emit).state : state;
 };

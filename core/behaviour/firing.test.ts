@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { between, firing, Run, rulesOf } from "#core/behaviour";
-import { findPlaced, layout } from "#core/layout";
+import { findBox, layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant, variantName, variantsOf } from "#core/looks";
 import { Change, restacks } from "#core/motion";
@@ -55,13 +55,11 @@ describe("what a rule shows when it fires", () => {
     const change = new Change(fired?.from as never, fired?.moves ?? [], id);
     const at = (ms: number) => {
       const scene = change.frame(ms);
-      const h = findPlaced(scene, hood)?.placed.values;
-      const inside = findPlaced(scene, copy)?.placed.nested;
-      return [
-        h?.opacity,
-        h?.rotation,
-        inside && findPlaced(inside, bulb)?.placed.values.opacity,
-      ].map((n) => Math.round(Number(n) * 1e6) / 1e6);
+      const h = findBox(scene, hood)?.placed.values;
+      const inside = findBox(scene, copy)?.placed.nested;
+      return [h?.opacity, h?.rotation, inside && findBox(inside, bulb)?.placed.values.opacity].map(
+        (n) => Math.round(Number(n) * 1e6) / 1e6,
+      );
     };
     expect([at(0), at(50), at(100), at(400)]).toEqual([
       [0.5, 0, 0.2],
@@ -110,7 +108,7 @@ describe("what a rule shows when it fires", () => {
         const change = new Change(fired.from, fired.moves, piece.id);
         const scene = run.scene();
         const values = (at: typeof scene, layer: string) => {
-          const p = at && findPlaced(at, layer)?.placed;
+          const p = at && findBox(at, layer)?.placed;
           return p && [p.x, p.width, p.presence, p.values.opacity, p.values.fill];
         };
         for (const layer of Object.keys(piece.layers))

@@ -1,5 +1,5 @@
 import type { LayoutEnv } from "../layout/place";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Resolver } from "../looks/tree";
 import { ROOT } from "../project/types";
 import type { Motion, Piece, Project, Rule, Variant } from "../project/types";
@@ -9,11 +9,11 @@ import { start } from "./machine";
 import { movesOf } from "./moves";
 import { liveCopies, rulesOf } from "./piece";
 import { sceneOf, WHOLE } from "./scene";
-import type { Happening } from "./types";
+import type { MachineEvent } from "./types";
 
 /** One step of what a rule shows: to which scene, with which motion. */
 export interface Shown {
-  readonly to: Placed;
+  readonly to: LayoutBox;
   readonly motion: Motion;
   /** the motion of the rule or of one of its effects, as the working rule holds it */ readonly said: Motion;
   /** the path of the copy it happens in, "" for the piece itself */ readonly within: string;
@@ -21,7 +21,7 @@ export interface Shown {
 }
 
 /** A scene without what is around it only for the sake of overlays. */
-const bare = (scene: Placed | null): Placed | null =>
+const bare = (scene: LayoutBox | null): LayoutBox | null =>
   scene?.layer.id === WHOLE && scene.children.length === 1 ? (scene.children[0] ?? null) : scene;
 
 /**
@@ -36,7 +36,7 @@ export const firing = (
   from: Variant,
   resolver: Resolver,
 ): {
-  readonly from: Placed;
+  readonly from: LayoutBox;
   readonly moves: readonly Shown[];
   /** the rule as it works, tokens put in */ readonly rule: Rule;
 } | null => {
@@ -46,7 +46,7 @@ export const firing = (
   const scene = bare(sceneOf(env, project, resolver, state));
   if (!working || !live || !scene) return null;
   const moves: Shown[] = [];
-  const happen = (h: Happening): void => {
+  const emit = (h: MachineEvent): void => {
     for (const move of movesOf(h)) {
       const to = bare(sceneOf(env, project, resolver, move.state));
       if (to)
@@ -59,6 +59,6 @@ export const firing = (
         });
     }
   };
-  fireRule(project, state, live, working, `${piece.id}/${working.source ?? ROOT}`, happen);
+  fireRule(project, state, live, working, `${piece.id}/${working.source ?? ROOT}`, emit);
   return { from: scene, moves, rule: working };
 };

@@ -2,7 +2,7 @@ import { childrenOf } from "../looks/tree";
 import { ROOT } from "../project/types";
 import type { Id, Project, TriggerType } from "../project/types";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
-import type { Live } from "./piece";
+import type { ActiveInstance } from "./piece";
 import { layersWith } from "./saying";
 import { frontPath } from "./surface";
 import type { Path, State } from "./types";
@@ -26,7 +26,7 @@ export const focusStops = (project: Project, state: State): Path[] => {
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));
   const known = new Map<Path, Set<Id>>();
   /** what of a copy is filled in or sends */
-  const fields = (live: Live): Set<Id> => {
+  const fields = (live: ActiveInstance): Set<Id> => {
     let set = known.get(live.path);
     if (!set)
       known.set(
@@ -39,7 +39,7 @@ export const focusStops = (project: Project, state: State): Path[] => {
       );
     return set;
   };
-  const visit = (live: Live, id: Id): Path[] => {
+  const visit = (live: ActiveInstance, id: Id): Path[] => {
     const layer = live.piece.layers[id];
     const top = id === ROOT;
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];

@@ -2,9 +2,9 @@ import { childrenOf } from "../looks/tree";
 import { ROOT } from "../project/types";
 import type { Id, Project } from "../project/types";
 import { chainOf, liveAt, split } from "./chain";
-import { asks, dispatch, onLayer } from "./fire";
-import type { Happen } from "./fire";
-import type { Live } from "./piece";
+import { listensFor, dispatch, onLayer } from "./fire";
+import type { Emit } from "./fire";
+import type { ActiveInstance } from "./piece";
 import { layersWith } from "./saying";
 import type { Path, State } from "./types";
 
@@ -17,7 +17,7 @@ const entryAt = (
   project: Project,
   state: State,
   path: Path | undefined,
-): { live: Live; layer: Id; by: "typing" | "choosing"; choices: string[] } | null => {
+): { live: ActiveInstance; layer: Id; by: "typing" | "choosing"; choices: string[] } | null => {
   if (path === undefined) return null;
   const { copy, layer } = split(path);
   const live = liveAt(project, state, copy);
@@ -38,11 +38,11 @@ const entryAt = (
 export const isEntry = (project: Project, state: State, path: Path | undefined): boolean =>
   entryAt(project, state, path) !== null;
 
-const fill = (project: Project, state: State, path: Path, text: string, happen: Happen): State => {
+const fill = (project: Project, state: State, path: Path, text: string, emit: Emit): State => {
   const { copy, layer } = split(path);
   const next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
-  happen({ type: "filled", at: state.now, state: next, path: copy, layer, text });
-  return onLayer(project, next, path, asks("typed"), happen);
+  emit({ type: "filled", at: state.now, state: next, path: copy, layer, text });
+  return onLayer(project, next, path, listensFor("typed"), emit);
 };
 
 const chooseNext = (
@@ -51,48 +51,40 @@ const chooseNext = (
   path: Path,
   choices: readonly string[],
   by: number,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const at = choices.indexOf(state.entries[path] ?? "");
   const n = choices.length;
   if (n === 0) return state;
   const end = by > 0 ? 0 : n - 1;
   const next = at < 0 ? end : (at + by + n) % n;
-  return fill(project, state, path, choices[next] ?? "", happen);
+  return fill(project, state, path, choices[next] ?? "", emit);
 };
 
 /** A key for what is filled in and has the focus: letters are added, the last is taken back, choices go on, Enter sends. Null: it is not for an entry. */
-export const typeKey = (
-  project: Project,
-  state: State,
-  key: string,
-  happen: Happen,
-): State | null => {
+export const typeKey = (project: Project, state: State, key: string, emit: Emit): State | null => {
   const [path] = state.focused;
   const entry = entryAt(project, state, path);
   if (!entry || path === undefined) return null;
   if (entry.by === "choosing") {
     if (key === "ArrowDown" || key === " ") {
-      return chooseNext(project, state, path, entry.choices, 1, happen);
+      return chooseNext(project, state, path, entry.choices, 1, emit);
     }
-    return key === "ArrowUp" ? chooseNext(project, state, path, entry.choices, -1, happen) : null;
+    return key === "ArrowUp" ? chooseNext(project, state, path, entry.choices, -1, emit) : null;
   }
   const now = state.entries[path] ?? "";
-  if ([...key].length === 1) return fill(project, state, path, now + key, happen);
-  if (key === "Backspace")
-    return fill(project, state, path, [...now].slice(0, -1).join(""), happen);
+  if ([...key].length === 1) return fill(project, state, path, now + key, emit);
+  if (key === "Backspace") return fill(project, state, path, [...now].slice(0, -1).join(""), emit);
   if (key !== "Enter") return null;
   const [sender] = inTreeOrder(
     entry.live,
     layersWith(project, entry.live, "sends").map((s) => s.layer.id),
   );
-  return sender === undefined
-    ? state
-    : send(project, state, `${entry.live.path}/${sender}`, happen);
+  return sender === undefined ? state : send(project, state, `${entry.live.path}/${sender}`, emit);
 };
 
 /** Ids of layers in the order of the tree. */
-const inTreeOrder = (live: Live, ids: readonly Id[]): Id[] => {
+const inTreeOrder = (live: ActiveInstance, ids: readonly Id[]): Id[] => {
   const out: Id[] = [];
   const visit = (id: Id): void => {
     if (ids.includes(id)) out.push(id);
@@ -103,7 +95,7 @@ const inTreeOrder = (live: Live, ids: readonly Id[]): Id[] => {
 };
 
 /** A form is sent by a layer; its answer comes a little later. One that is on its way is not sent again. */
-const send = (project: Project, state: State, source: Path, happen: Happen): State => {
+const send = (project: Project, state: State, source: Path, emit: Emit): State => {
   const { copy } = split(source);
   const live = liveAt(project, state, copy);
   if (!live || state.sending[copy]) return state;
@@ -115,8 +107,8 @@ const send = (project: Project, state: State, source: Path, happen: Happen): Sta
     ...state,
     sending: { ...state.sending, [copy]: { source, due: state.now + ANSWERS_AFTER } },
   };
-  happen({ type: "sending", at: state.now, state: next, path: copy, fields });
-  return onLayer(project, next, source, asks("sent"), happen);
+  emit({ type: "sending", at: state.now, state: next, path: copy, fields });
+  return onLayer(project, next, source, listensFor("sent"), emit);
 };
 
 /** What a click does beside rules: the innermost layer clicked chooses on, or sends. */
@@ -124,27 +116,27 @@ export const clickedInForm = (
   project: Project,
   state: State,
   chain: readonly Path[],
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const entry = entryAt(project, state, chain[0]);
   if (entry?.by === "choosing")
-    return chooseNext(project, state, chain[0] as Path, entry.choices, 1, happen);
+    return chooseNext(project, state, chain[0] as Path, entry.choices, 1, emit);
   const sender = chain.find((p) => {
     const { copy, layer } = split(p);
     const live = liveAt(project, state, copy);
     return live && layersWith(project, live, "sends").some((s) => s.layer.id === layer);
   });
-  return sender === undefined ? state : send(project, state, sender, happen);
+  return sender === undefined ? state : send(project, state, sender, emit);
 };
 
 /** The answer to a form has come. */
-export const answerCome = (project: Project, state: State, copy: Path, happen: Happen): State => {
+export const answerCome = (project: Project, state: State, copy: Path, emit: Emit): State => {
   const { [copy]: form, ...sending } = state.sending;
   const next = { ...state, sending };
   if (!form || !liveAt(project, next, copy)) return next;
   const chain = chainOf(project, next, form.source.slice(next.screen.length + 1)).filter(
     (p) => split(p).copy === copy,
   );
-  return dispatch(project, next, asks(next.answersWell ? "succeeded" : "failed"), chain, happen)
+  return dispatch(project, next, listensFor(next.answersWell ? "succeeded" : "failed"), chain, emit)
     .state;
 };

@@ -1,35 +1,37 @@
 import type { Id, Project } from "../project/types";
 import { OPTION } from "../properties/registry";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { writerKey, writeTraits } from "./effects";
 import { liveCopies } from "./piece";
-import type { Happening, Hold, State } from "./types";
+import type { MachineEvent, Revert, State } from "./types";
 
 /** A hold further up the pile that rests on the ended one now rests on what was before it. */
-const relay = (holds: readonly Hold[], ended: Hold, trait: Id): readonly Hold[] =>
+const relay = (holds: readonly Revert[], ended: Revert, trait: Id): readonly Revert[] =>
   holds.map((h) => {
-    const mine = h.was[trait];
-    const before = ended.was[trait];
+    const mine = h.before[trait];
+    const before = ended.before[trait];
     return h.at === ended.at && mine && before && mine.writer === ended.serial
-      ? { ...h, was: { ...h.was, [trait]: before } }
+      ? { ...h, before: { ...h.before, [trait]: before } }
       : h;
   });
 
-const defined = (table: Readonly<Record<Id, Said | undefined>>): Readonly<Record<Id, Said>> =>
+const defined = (
+  table: Readonly<Record<Id, SpecifiedValue | undefined>>,
+): Readonly<Record<Id, SpecifiedValue>> =>
   Object.fromEntries(Object.entries(table).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
 
 /** Ends one hold: its traits go back, unless another rule has set them since. */
 const endHold = (
   project: Project,
   state: State,
-  hold: Hold,
-  happen: (h: Happening) => void,
+  hold: Revert,
+  emit: (h: MachineEvent) => void,
 ): State => {
   let next: State = { ...state, holds: state.holds.filter((h) => h !== hold) };
   const back: Record<Id, Id> = {};
-  const options: Record<Id, Said | undefined> = {};
+  const options: Record<Id, SpecifiedValue | undefined> = {};
   const writers: Record<string, number> = {};
-  for (const [trait, was] of Object.entries(hold.was)) {
+  for (const [trait, was] of Object.entries(hold.before)) {
     const key = writerKey(hold.at, trait);
     if (next.writers[key] === hold.serial) {
       if (trait.startsWith(OPTION)) options[trait.slice(OPTION.length)] = was.value;
@@ -48,7 +50,7 @@ const endHold = (
       options: { ...next.options, [hold.at]: defined({ ...next.options[hold.at], ...options }) },
     };
   if (written.sets.length || given)
-    happen({
+    emit({
       type: "undone",
       at: state.now,
       state: next,
@@ -64,13 +66,13 @@ const endHold = (
 export const endHolds = (
   project: Project,
   state: State,
-  match: (h: Hold) => boolean,
-  happen: (h: Happening) => void,
+  match: (h: Revert) => boolean,
+  emit: (h: MachineEvent) => void,
 ): State =>
   state.holds
     .filter(match)
     .reverse()
     .reduce((s, hold) => {
       const present = s.holds.find((h) => h.serial === hold.serial && h.at === hold.at);
-      return present ? endHold(project, s, present, happen) : s;
+      return present ? endHold(project, s, present, emit) : s;
     }, state);

@@ -7,11 +7,11 @@ export type { Shown } from "./firing";
 export { backOf, between, endsOf, ledTo, startsOf } from "./ends";
 export { focusStops, nextStop } from "./focus";
 export { advance, revise, start, step } from "./machine";
-export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf, settledMotion } from "./piece";
-export type { Live } from "./piece";
+export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf, resolveMotion } from "./piece";
+export type { ActiveInstance } from "./piece";
 export { Run } from "./run";
 export { MOST_STEPS, nextDue } from "./wait";
-export type { Happening, Hold, Input, Path, State, Timer, TraitSet } from "./types";
+export type { MachineEvent, Revert, Input, Path, State, Timer, TraitSet } from "./types";
 export {
   easingText,
   effectText,

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { advance, happeningText, ruleText, ruleTrouble, start, step } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import type { MachineEvent, Input, State } from "#core/behaviour";
 import type { Project } from "#core/project";
 import { removeLayers, removeTrait } from "#core/edit";
 import { TRAIT } from "#core/properties";
@@ -13,10 +13,10 @@ const play = (
   project: Project,
   piece: string,
   ...script: (Input | number)[]
-): { state: State; happenings: Happening[] } => {
+): { state: State; happenings: MachineEvent[] } => {
   let state = start(project, piece);
-  const happenings: Happening[] = [];
-  const take = (r: { state: State; happenings: Happening[] }) => {
+  const happenings: MachineEvent[] = [];
+  const take = (r: { state: State; happenings: MachineEvent[] }) => {
     state = r.state;
     happenings.push(...r.happenings);
   };
@@ -30,7 +30,7 @@ const down: Input = { type: "down" };
 const up: Input = { type: "up" };
 const cancel: Input = { type: "cancel" };
 const click = (layer: string): Input[] => [over(layer), down, up];
-const fired = (h: readonly Happening[]) =>
+const fired = (h: readonly MachineEvent[]) =>
   h.filter((x) => x.type === "fired").map((x) => x.trigger);
 
 const button = () => {
@@ -80,7 +80,7 @@ describe("pointers", () => {
     expect(now(state)).toBe("three");
     expect(happenings.filter((h) => h.type === "lost")).toMatchObject([{ rule: wide, to: narrow }]);
     expect(
-      happeningText(b.project, happenings.find((h) => h.type === "lost") as Happening),
+      happeningText(b.project, happenings.find((h) => h.type === "lost") as MachineEvent),
     ).toMatchObject({ tone: "warn" });
   });
 
@@ -221,7 +221,7 @@ describe("waiting", () => {
     const loops = happenings.filter((h) => h.type === "loop");
     expect(loops).toHaveLength(1);
     expect(loops[0]?.rules.map((r) => r.rule).sort()).toEqual([...rules].sort());
-    expect(happeningText(b.project, loops[0] as Happening)?.text).toContain("loop");
+    expect(happeningText(b.project, loops[0] as MachineEvent)?.text).toContain("loop");
     expect(now(step(b.project, state, down).state)).toBe("one");
   });
 });

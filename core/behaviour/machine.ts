@@ -1,14 +1,14 @@
 import { restingVariant } from "../looks/variants";
 import type { Id, Motion, Project } from "../project/types";
-import { arm, setOut } from "./arm";
+import { scheduleTimers, noteInMotion } from "./timers";
 import { liveAt } from "./chain";
 import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
 import { keepDrag, moveTo } from "./drag";
 import { writeTraits } from "./effects";
-import { asks, onLayer } from "./fire";
+import { listensFor, onLayer } from "./fire";
 import { goTo } from "./navigate";
-import type { Happen } from "./fire";
-import type { Happening, Input, Path, State } from "./types";
+import type { Emit } from "./fire";
+import type { MachineEvent, Input, Path, State } from "./types";
 import { runDue } from "./wait";
 
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
@@ -17,7 +17,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State =>
-  arm(project, {
+  scheduleTimers(project, {
     now,
     screen: piece,
     history: [],
@@ -49,30 +49,30 @@ export const start = (project: Project, piece: Id, now = 0): State =>
     stopped: {},
   });
 
-const take = (project: Project, state: State, input: Input, happen: Happen): State => {
+const take = (project: Project, state: State, input: Input, emit: Emit): State => {
   switch (input.type) {
     case "over":
-      return moveOver(project, state, input.layer, happen);
+      return moveOver(project, state, input.layer, emit);
     case "move":
-      return moveTo(project, state, [input.x, input.y], happen);
+      return moveTo(project, state, [input.x, input.y], emit);
     case "down":
-      return press(project, state, state.over, null, happen);
+      return press(project, state, state.over, null, emit);
     case "up":
-      return state.byKey === null ? lift(project, state, happen) : state;
+      return state.byKey === null ? lift(project, state, emit) : state;
     case "cancel":
-      return cancel(project, state, happen);
+      return cancel(project, state, emit);
     case "focus":
-      return moveFocus(project, state, input.layer, happen);
+      return moveFocus(project, state, input.layer, emit);
     case "key":
       return input.phase === "down"
-        ? keyDown(project, state, input.key, happen)
-        : keyUp(project, state, input.key, happen);
+        ? keyDown(project, state, input.key, emit)
+        : keyUp(project, state, input.key, emit);
     case "scroll": {
       const next = {
         ...state,
         scrolled: { ...state.scrolled, [`${state.screen}/${input.layer}`]: Math.max(0, input.to) },
       };
-      happen({ type: "scrolled", at: state.now, state: next, path: state.screen });
+      emit({ type: "scrolled", at: state.now, state: next, path: state.screen });
       return next;
     }
     case "seen":
@@ -80,16 +80,16 @@ const take = (project: Project, state: State, input: Input, happen: Happen): Sta
         project,
         state,
         input.layers.map((l) => `${state.screen}/${l}`),
-        happen,
+        emit,
       );
     case "answer":
       return { ...state, answersWell: input.well };
     case "show":
-      return showTrait(project, state, input.at, input.trait, input.value, happen);
+      return showTrait(project, state, input.at, input.trait, input.value, emit);
     case "screen":
       return input.screen === state.screen
         ? state
-        : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, happen);
+        : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, emit);
   }
 };
 
@@ -98,24 +98,24 @@ export const step = (
   project: Project,
   state: State,
   input: Input,
-): { state: State; happenings: Happening[] } => {
-  const happenings: Happening[] = [];
-  const happen: Happen = (h) => happenings.push(h);
-  const taken = refocus(project, take(project, state, input, happen), happen);
-  return { state: refocus(project, runDue(project, taken, taken.now, happen), happen), happenings };
+): { state: State; happenings: MachineEvent[] } => {
+  const happenings: MachineEvent[] = [];
+  const emit: Emit = (h) => happenings.push(h);
+  const taken = refocus(project, take(project, state, input, emit), emit);
+  return { state: refocus(project, runDue(project, taken, taken.now, emit), emit), happenings };
 };
 
 /** Layers have come into sight, others out of it; those that come are told so. */
-const see = (project: Project, state: State, seen: readonly Path[], happen: Happen): State =>
+const see = (project: Project, state: State, seen: readonly Path[], emit: Emit): State =>
   seen
     .filter((p) => !state.seen.includes(p))
-    .reduce((s, p) => onLayer(project, s, p, asks("seen"), happen), { ...state, seen });
+    .reduce((s, p) => onLayer(project, s, p, listensFor("seen"), emit), { ...state, seen });
 
 /** The keyboard's focus goes back to where it was before an overlay. */
-const refocus = (project: Project, state: State, happen: Happen): State =>
+const refocus = (project: Project, state: State, emit: Emit): State =>
   state.refocus === null
     ? state
-    : moveFocus(project, { ...state, refocus: null }, state.refocus, happen);
+    : moveFocus(project, { ...state, refocus: null }, state.refocus, emit);
 
 const showTrait = (
   project: Project,
@@ -123,16 +123,18 @@ const showTrait = (
   at: Path,
   trait: Id,
   value: Id,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const live = liveAt(project, state, at);
   if (!live?.piece.traits[trait]?.values[value]) return state;
   const serial = state.serial + 1;
   const written = writeTraits(project, { ...state, serial }, live, { [trait]: value }, serial);
-  const moving = written.sets.length ? setOut(project, written.state, at, byHand) : written.state;
-  const next = arm(project, moving);
+  const moving = written.sets.length
+    ? noteInMotion(project, written.state, at, byHand)
+    : written.state;
+  const next = scheduleTimers(project, moving);
   if (written.sets.length)
-    happen({ type: "shown", at: state.now, state: next, path: at, sets: written.sets });
+    emit({ type: "shown", at: state.now, state: next, path: at, sets: written.sets });
   return next;
 };
 
@@ -141,10 +143,10 @@ export const advance = (
   project: Project,
   state: State,
   until: number,
-): { state: State; happenings: Happening[] } => {
-  const happenings: Happening[] = [];
-  const happen: Happen = (h) => happenings.push(h);
-  const next = refocus(project, runDue(project, state, Math.max(until, state.now), happen), happen);
+): { state: State; happenings: MachineEvent[] } => {
+  const happenings: MachineEvent[] = [];
+  const emit: Emit = (h) => happenings.push(h);
+  const next = refocus(project, runDue(project, state, Math.max(until, state.now), emit), emit);
   return { state: { ...next, now: Math.max(next.now, until) }, happenings };
 };
 
@@ -162,5 +164,5 @@ export const revise = (project: Project, state: State): State => {
   const overlays = state.overlays.every((o) => project.pieces[o.screen])
     ? state.overlays
     : state.overlays.filter((o) => project.pieces[o.screen]);
-  return arm(project, keepDrag(project, { ...state, screen, overlays, stopped: {} }));
+  return scheduleTimers(project, keepDrag(project, { ...state, screen, overlays, stopped: {} }));
 };

@@ -1,5 +1,5 @@
 import type { Motion } from "../project/types";
-import type { Happening, Move, Path, State, TraitSet } from "./types";
+import type { MachineEvent, Move, Path, State, TraitSet } from "./types";
 
 /** What a contact did goes back in the same time; the poses it went through on the way there are not gone through again. */
 const undone = (m: Motion): Motion =>
@@ -27,8 +27,8 @@ const put = (state: State, path: Path, sets: readonly TraitSet[], which: "from" 
         },
       };
 
-type Fired = Extract<Happening, { type: "fired" }>;
-type Undone = Extract<Happening, { type: "undone" }>;
+type Fired = Extract<MachineEvent, { type: "fired" }>;
+type Undone = Extract<MachineEvent, { type: "undone" }>;
 
 /**
  * A click comes before its press is undone. To the eye that ends first and the click's change sets out from there: so what the
@@ -52,7 +52,7 @@ const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
 };
 
 /** What a happening shows over time: states, each with the motion that leads to it. `all` are those of the same step. */
-export const movesOf = (h: Happening, all: readonly Happening[] = []): readonly Move[] => {
+export const movesOf = (h: MachineEvent, all: readonly MachineEvent[] = []): readonly Move[] => {
   switch (h.type) {
     case "fired": {
       const ended = all
@@ -62,7 +62,7 @@ export const movesOf = (h: Happening, all: readonly Happening[] = []): readonly 
     }
     case "undone":
       return [{ state: h.state, path: h.path, motion: undone(h.motion) }];
-    case "went":
+    case "navigated":
       return [h];
     case "opened":
     case "closed":

@@ -1,6 +1,6 @@
 import type { Id, Motion, Project } from "../project/types";
-import { arm } from "./arm";
-import type { Happen } from "./fire";
+import { scheduleTimers } from "./timers";
+import type { Emit } from "./fire";
 import { endHolds } from "./holds";
 import { overlayOf, overlayPart, without } from "./surface";
 import type { Path, State } from "./types";
@@ -29,7 +29,7 @@ const enterScreen = (
   history: readonly Id[],
   motion: Motion,
   cause: Cause,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   // what was held or waited for on the screen left behind ends with it, as do its overlays
   const left = closeAll(
@@ -40,7 +40,7 @@ const enterScreen = (
       () => undefined,
     ),
   );
-  const next = arm(project, {
+  const next = scheduleTimers(project, {
     ...left,
     ...atRest,
     screen,
@@ -52,8 +52,8 @@ const enterScreen = (
     seen: [],
     sending: {},
   });
-  happen({
-    type: "went",
+  emit({
+    type: "navigated",
     at: state.now,
     state: next,
     path: cause.path,
@@ -96,7 +96,7 @@ export const goTo = (
   screen: Id,
   motion: Motion,
   cause: Cause,
-  happen: Happen,
+  emit: Emit,
 ): State =>
   screen === state.screen || !project.pieces[screen]
     ? state
@@ -107,7 +107,7 @@ export const goTo = (
         [...state.history, state.screen].slice(-100),
         motion,
         cause,
-        happen,
+        emit,
       );
 
 /** Back is out of the front overlay, else to the screen before. */
@@ -116,10 +116,10 @@ export const goBack = (
   state: State,
   motion: Motion,
   cause: Cause,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const front = state.overlays.at(-1);
-  if (front) return closeOverlay(project, state, front.screen, motion, cause, happen);
+  if (front) return closeOverlay(project, state, front.screen, motion, cause, emit);
   const to = state.history.findLast((s) => project.pieces[s]);
   return to === undefined
     ? state
@@ -130,13 +130,13 @@ export const goBack = (
         state.history.slice(0, state.history.lastIndexOf(to)),
         motion,
         cause,
-        happen,
+        emit,
       );
 };
 
 /** What is pressed, hovered and focused is let go, seen by all; waits go on. */
-const letGo = (project: Project, state: State, happen: Happen): State => {
-  const ended = endHolds(project, state, () => true, happen);
+const letGo = (project: Project, state: State, emit: Emit): State => {
+  const ended = endHolds(project, state, () => true, emit);
   return { ...ended, ...atRest, timers: ended.timers.filter((t) => t.source === undefined) };
 };
 
@@ -147,16 +147,16 @@ export const openOverlay = (
   screen: Id,
   motion: Motion,
   cause: Cause,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   if (project.pieces[screen]?.kind !== "screen" || screen === state.screen) return state;
   const returnTo = state.focused[0]?.slice(state.screen.length + 1) ?? null;
-  const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
-  const next = arm(project, {
+  const free = forget(letGo(project, state, emit), `${state.screen}/${overlayPart(screen)}`);
+  const next = scheduleTimers(project, {
     ...free,
     overlays: [...free.overlays.filter((o) => o.screen !== screen), { screen, returnTo, motion }],
   });
-  happen({
+  emit({
     type: "opened",
     at: state.now,
     state: next,
@@ -175,17 +175,17 @@ export const closeOverlay = (
   screen: Id,
   motion: Motion,
   cause: Cause,
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const overlay = state.overlays.find((o) => o.screen === screen);
   if (!overlay) return state;
-  const free = forget(letGo(project, state, happen), `${state.screen}/${overlayPart(screen)}`);
-  const next = arm(project, {
+  const free = forget(letGo(project, state, emit), `${state.screen}/${overlayPart(screen)}`);
+  const next = scheduleTimers(project, {
     ...free,
     overlays: free.overlays.filter((o) => o !== overlay),
     refocus: overlay.returnTo,
   });
-  happen({
+  emit({
     type: "closed",
     at: state.now,
     state: next,

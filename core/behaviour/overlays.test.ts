@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { focusStops, happeningText, Run, ruleText, ruleTrouble, start } from "#core/behaviour";
 import type { Input, State } from "#core/behaviour";
-import { findPlaced, hitTest, spotAt, spotBounds } from "#core/layout";
+import { findBox, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { accept } from "#core/project";
 import type { Motion, Project } from "#core/project";
@@ -191,14 +191,14 @@ describe("screens over others", () => {
     run.pointer("up", 10, 10);
     run.advanceTo(100);
     const scene = () => run.scene() as NonNullable<ReturnType<Run["scene"]>>;
-    const shown = () => findPlaced(scene(), over);
+    const shown = () => findBox(scene(), over);
     expect(shown()?.placed.presence).toBeCloseTo(0.5);
     run.advanceTo(200);
     expect(shown()).toMatchObject({ x: 95, y: 844 - 160, placed: { presence: 1 } });
     const spot = spotAt(scene(), `${over}/root`);
     expect(spot && spotBounds(spot)).toMatchObject({ x: 95, y: 684, width: 200, height: 160 });
     expect(hitTest(scene(), 100, 700)?.path).toMatch(new RegExp(`^${over}/`));
-    expect(findPlaced(scene(), `${over}-dim`)?.placed.values).toMatchObject({ opacity: 0.3 });
+    expect(findBox(scene(), `${over}-dim`)?.placed.values).toMatchObject({ opacity: 0.3 });
     run.pointer("down", 10, 10);
     run.pointer("up", 10, 10);
     run.advanceTo(500);
@@ -249,8 +249,8 @@ describe("what a rule sets, and in what time", () => {
     const run = new Run(env, b.project, screen);
     const text = () => {
       const s = run.scene();
-      const inside = s && findPlaced(s, copy)?.placed.nested;
-      return inside && findPlaced(inside, words)?.placed.values.text;
+      const inside = s && findBox(s, copy)?.placed.nested;
+      return inside && findBox(inside, words)?.placed.values.text;
     };
     expect(text()).toBe("Ashore");
     run.pointer("move", 220, 20);
@@ -295,7 +295,7 @@ describe("what a rule sets, and in what time", () => {
     run.advanceTo(50);
     const placed = () => {
       const s = run.scene();
-      return s && findPlaced(s, bulb)?.placed;
+      return s && findBox(s, bulb)?.placed;
     };
     expect(placed()).toMatchObject({ x: 50, width: 15 });
     run.advanceTo(500);

@@ -112,7 +112,7 @@ const brokenTrigger = (
 };
 
 /** A motion with what its token says; as it stands when that was removed. */
-export const settledMotion = (project: Project, motion: Motion): Motion => {
+export const resolveMotion = (project: Project, motion: Motion): Motion => {
   const said = motion.token === undefined ? null : tokenValue(project.tokens, motion.token);
   if (typeof said !== "object" || said === null || !("duration" in said)) return motion;
   const { duration, easing } = said as MotionValue;
@@ -124,9 +124,9 @@ const withTokens = (project: Project, rule: Rule): Rule => {
     return rule;
   return {
     ...rule,
-    motion: settledMotion(project, rule.motion),
+    motion: resolveMotion(project, rule.motion),
     effects: rule.effects.map((e) =>
-      e.motion ? { ...e, motion: settledMotion(project, e.motion) } : e,
+      e.motion ? { ...e, motion: resolveMotion(project, e.motion) } : e,
     ),
   };
 };
@@ -157,7 +157,7 @@ export const ancestry = (piece: Piece, layer: Id): Id[] => {
 };
 
 /** A placed copy that is part of the scene. */
-export interface Live {
+export interface ActiveInstance {
   readonly path: Path;
   readonly piece: Piece;
   readonly variant: Variant;
@@ -266,11 +266,14 @@ export const variantAt = (state: State, path: Path, start: Variant): Variant =>
 
 const liveCache = new WeakMap<
   object,
-  Pick<State, "screen" | "overlays" | "options"> & { project: Project; live: readonly Live[] }
+  Pick<State, "screen" | "overlays" | "options"> & {
+    project: Project;
+    live: readonly ActiveInstance[];
+  }
 >();
 
 /** The shown piece and every visible placed copy in it, outermost first, then overlays with theirs. */
-export const liveCopies = (project: Project, state: State): readonly Live[] => {
+export const liveCopies = (project: Project, state: State): readonly ActiveInstance[] => {
   const known = liveCache.get(state.traits);
   const { screen, overlays, options } = state;
   if (
@@ -286,8 +289,8 @@ export const liveCopies = (project: Project, state: State): readonly Live[] => {
   return live;
 };
 
-const findLive = (project: Project, state: State): Live[] => {
-  const out: Live[] = [];
+const findLive = (project: Project, state: State): ActiveInstance[] => {
+  const out: ActiveInstance[] = [];
   const visit = (
     path: Path,
     piece: Piece,

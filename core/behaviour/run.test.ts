@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import { happeningText, motionText, ruleText, Run } from "#core/behaviour";
-import type { Happening } from "#core/behaviour";
-import { findPlaced } from "#core/layout";
+import type { MachineEvent } from "#core/behaviour";
+import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import { ROOT } from "#core/project";
@@ -38,7 +38,7 @@ const slider = (motion: Motion) => {
 };
 const x = (run: Run, id: string) => {
   const scene = run.scene();
-  return scene ? (findPlaced(scene, id)?.placed.x ?? NaN) : NaN;
+  return scene ? (findBox(scene, id)?.placed.x ?? NaN) : NaN;
 };
 const click = (run: Run, px = 5, py = 5) => {
   run.pointer("move", px, py);
@@ -80,7 +80,7 @@ describe("a running piece", () => {
     const lit = b.trait("Lit", "no", "yes");
     const angle = (run: Run) => {
       const scene = run.scene();
-      return scene ? findPlaced(scene, knob)?.placed.values.rotation : NaN;
+      return scene ? findBox(scene, knob)?.placed.values.rotation : NaN;
     };
     b.rule({
       source: knob,
@@ -125,7 +125,7 @@ describe("a running piece", () => {
     const run = new Run(env, b.project, id);
     const opacity = () => {
       const scene = run.scene();
-      return scene ? findPlaced(scene, knob)?.placed.values.opacity : NaN;
+      return scene ? findBox(scene, knob)?.placed.values.opacity : NaN;
     };
     run.pointer("move", 5, 5);
     run.pointer("down", 5, 5);
@@ -281,7 +281,7 @@ describe("a running piece", () => {
   });
 
   it("a fade between screens dissolves, and Back goes back", () => {
-    const happenings: Happening[] = [];
+    const happenings: MachineEvent[] = [];
     const project = kelpwayKit();
     const run = new Run(env, project, "trip-settings", (h) => happenings.push(h));
     click(run, 100, 590);

@@ -1,6 +1,6 @@
 import { hitTest } from "../layout/hit";
 import type { LayoutEnv } from "../layout/place";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { Mover } from "../motion/mover";
 import { lengthOf } from "../motion/timing";
@@ -17,8 +17,8 @@ import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
 import { Swipe } from "./swipe";
 import type { Scrolling, Swiped } from "./swipe";
-import type { Live } from "./piece";
-import type { Happening, Input, State } from "./types";
+import type { ActiveInstance } from "./piece";
+import type { MachineEvent, Input, State } from "./types";
 import { nextDue } from "./wait";
 
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
@@ -54,7 +54,7 @@ export class Run {
     private readonly env: LayoutEnv,
     private project: Project,
     readonly piece: Id,
-    private readonly happened: (h: Happening) => void = () => undefined,
+    private readonly happened: (h: MachineEvent) => void = () => undefined,
     private readonly resolver = new Resolver(),
   ) {
     this.state = start(project, piece);
@@ -89,12 +89,12 @@ export class Run {
   }
 
   /** The shown piece and its visible copies with their traits. */
-  copies(): readonly Live[] {
+  copies(): readonly ActiveInstance[] {
     return liveCopies(this.project, this.state);
   }
 
   /** The scene now; null when the shown piece does not exist. */
-  scene(): Placed | null {
+  scene(): LayoutBox | null {
     const scene = this.mover.sample(this.state.now);
     return scene && withMoments(scene, this.state);
   }
@@ -266,7 +266,7 @@ export class Run {
       this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
   }
 
-  private take(result: { state: State; happenings: Happening[] }): void {
+  private take(result: { state: State; happenings: MachineEvent[] }): void {
     this.state = result.state;
     for (const h of result.happenings) {
       if (h.type === "dragging") this.follow(h);
@@ -294,7 +294,7 @@ export class Run {
     );
   }
 
-  private follow(h: Extract<Happening, { type: "dragging" }>): void {
+  private follow(h: Extract<MachineEvent, { type: "dragging" }>): void {
     const target = this.target(h.state);
     if (target)
       this.mover.drag(
@@ -307,13 +307,13 @@ export class Run {
       );
   }
 
-  private drop(h: Extract<Happening, { type: "dropped" }>): void {
+  private drop(h: Extract<MachineEvent, { type: "dropped" }>): void {
     this.mover.letGo(h.motion, h.at);
     if (!h.done)
       this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
   }
 
-  private target(now: State): Placed | null {
+  private target(now: State): LayoutBox | null {
     return sceneOf(this.env, this.project, this.resolver, dragged(this.project, now));
   }
 

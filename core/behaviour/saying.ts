@@ -3,7 +3,7 @@ import { looksOf, valuesIn } from "../looks/cascade";
 import type { Overrides } from "../looks/tree";
 import type { Id, Layer, LayerChanges, Piece, Project } from "../project/types";
 import type { Values } from "../properties/types";
-import type { Live } from "./piece";
+import type { ActiveInstance } from "./piece";
 import { hiddenIn } from "./piece";
 import type { Path, State } from "./types";
 
@@ -25,7 +25,7 @@ const findSaying = (piece: Piece, key: string): Id[] => {
 /** Visible layers of a copy that say something, with all their values. */
 export const layersWith = (
   project: Project,
-  live: Live,
+  live: ActiveInstance,
   key: "plays" | "entry" | "sends",
 ): { layer: Layer; values: Values }[] =>
   layersSaying(live.piece, key).flatMap((id) => {

@@ -1,6 +1,6 @@
 import { layout } from "../layout/place";
 import type { LayoutEnv } from "../layout/place";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Resolver, Running } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { OverlayStyle, Project } from "../project/types";
@@ -16,7 +16,7 @@ const INK = "#20302e";
 /** A screen as it lies over others. */
 interface Over {
   readonly screen: string;
-  readonly placed: Placed;
+  readonly placed: LayoutBox;
   readonly style: OverlayStyle;
 }
 
@@ -26,7 +26,7 @@ const box = (
   width: number,
   height: number,
   values: Readonly<Record<string, unknown>>,
-): Placed => ({
+): LayoutBox => ({
   layer: { id, kind: "box", name: "", parent: null, order },
   values: { ...defaultsOf("box"), width, height, ...values },
   x: 0,
@@ -43,7 +43,7 @@ const box = (
 const placeIn = (
   place: OverlayStyle["place"],
   room: { width: number; height: number },
-  it: Placed,
+  it: LayoutBox,
 ): { x: number; y: number } => {
   const right = room.width - it.width;
   const bottom = room.height - it.height;
@@ -62,19 +62,19 @@ const placeIn = (
 };
 
 /** The shown piece with the screens that lie over it, each above what dims the rest; px. */
-const composed = (base: Placed, overlays: readonly Over[]): Placed => {
+const composed = (base: LayoutBox, overlays: readonly Over[]): LayoutBox => {
   const width = Math.max(base.width, ...overlays.map((o) => o.placed.width));
   const height = Math.max(base.height, ...overlays.map((o) => o.placed.height));
   const room =
     overlays.length && (width > base.width || height > base.height) ? { width, height } : base;
-  const above = overlays.flatMap(({ screen, placed, style }, i): Placed[] => {
+  const above = overlays.flatMap(({ screen, placed, style }, i): LayoutBox[] => {
     const part = overlayPart(screen);
     const at = placeIn(style.place, room, placed);
     const dim = box(`${part}-dim`, `b${String(i).padStart(3, "0")}a`, room.width, room.height, {
       fill: INK,
       opacity: style.dim,
     });
-    const shown: Placed = {
+    const shown: LayoutBox = {
       ...box(part, `b${String(i).padStart(3, "0")}b`, placed.width, placed.height, {}),
       ...at,
       nested: placed,
@@ -90,7 +90,7 @@ export const sceneOf = (
   project: Project,
   resolver: Resolver,
   state: State,
-): Placed | null => {
+): LayoutBox | null => {
   const piece = project.pieces[state.screen];
   if (!piece) return null;
   const running: Running = {

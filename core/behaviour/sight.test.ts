@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { ruleText, Run } from "#core/behaviour";
 import { checked } from "#core/checks";
-import { findPlaced, hitTest, spotAt, spotBounds } from "#core/layout";
+import { findBox, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import { rehearse } from "#core/rehearse";
@@ -82,7 +82,7 @@ describe("scrolling", () => {
       expect(run.wheel(100, 20, 0, -10)).toBe(false);
       expect(run.wheel(100, 100, 0, -5000)).toBe(true);
       expect(y(first)).toBe(60);
-      expect(findPlaced(run.scene() as never, list)?.y).toBe(60);
+      expect(findBox(run.scene() as never, list)?.y).toBe(60);
     });
 
   it("a finger scrolls what it wanders over, presses nothing meanwhile, and lets it coast; a new touch catches it", () => {

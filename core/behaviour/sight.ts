@@ -4,7 +4,7 @@ import { chainTo } from "../layout/chain";
 import type { Hit } from "../layout/hit";
 import { scrollRoom } from "../layout/place";
 import { clipsChildren } from "../layout/types";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Project } from "../project/types";
 import { liveCopies, rulesOf } from "./piece";
 import type { Path, State } from "./types";
@@ -24,10 +24,11 @@ const scrollerAt = ({ path, placed }: Hit): Scroller => {
   const shown = left + by;
   return { path, by: Math.min(by, shown), room: shown, across: placed.values.scrolls === "across" };
 };
-const scrolls = (p: Placed): boolean => p.values.scrolls !== undefined && p.values.scrolls !== "no";
+const scrolls = (p: LayoutBox): boolean =>
+  p.values.scrolls !== undefined && p.values.scrolls !== "no";
 
 /** The innermost layer around a path, itself included, that can be scrolled in a direction. */
-export const scrollerFor = (root: Placed, path: Path, across: boolean): Scroller | null => {
+export const scrollerFor = (root: LayoutBox, path: Path, across: boolean): Scroller | null => {
   const found = chainTo(root, path)
     .reverse()
     .map((s) => (scrolls(s.placed) ? scrollerAt(s) : null))
@@ -39,7 +40,7 @@ export const scrollerFor = (root: Placed, path: Path, across: boolean): Scroller
 const BEFORE = 12;
 
 /** How far the innermost layer around another must be scrolled for that to be in sight at its beginning; null when none scrolls. */
-export const scrollTo = (root: Placed, path: Path): { path: Path; to: number } | null => {
+export const scrollTo = (root: LayoutBox, path: Path): { path: Path; to: number } | null => {
   const way = chainTo(root, path);
   const at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed));
   const stop = way[at];
@@ -66,7 +67,7 @@ const overlap = (a: Rect, b: Rect): Rect => {
 };
 
 /** Layers whose coming into sight rules listen for and of which half can be seen now, as paths within the shown piece. */
-export const inSight = (project: Project, state: State, root: Placed): Path[] =>
+export const inSight = (project: Project, state: State, root: LayoutBox): Path[] =>
   liveCopies(project, state)
     .flatMap(({ path, piece }) => {
       const asked = new Set(

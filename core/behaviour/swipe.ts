@@ -3,7 +3,7 @@ import { curveOf } from "../motion/easing";
 import type { Motion } from "../project/types";
 import { SLOP } from "./drag";
 import { scrollerFor } from "./sight";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Path, Point } from "./types";
 
 /** What a swipe scrolled in all, px. */
@@ -65,7 +65,7 @@ export class Swipe {
   }
 
   /** Whether a finger that was pressed down begins to scroll something at this place. */
-  begins(scene: Placed, at: Point, now: number): boolean {
+  begins(scene: LayoutBox, at: Point, now: number): boolean {
     if (!this.from || this.on) return false;
     const [dx, dy] = [at[0] - this.from[0], at[1] - this.from[1]];
     const across = Math.abs(dx) > Math.abs(dy);

@@ -11,7 +11,7 @@ import {
   start,
   step,
 } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import type { MachineEvent, Input, State } from "#core/behaviour";
 import { accept, changeSchema } from "#core/project";
 import type { Effect, Project } from "#core/project";
 import { TRAIT } from "#core/properties";
@@ -23,9 +23,9 @@ const play = (
   piece: string,
   script: Script,
   from?: State,
-): { state: State; happenings: Happening[] } => {
+): { state: State; happenings: MachineEvent[] } => {
   let state = from ?? start(project, piece);
-  const happenings: Happening[] = [];
+  const happenings: MachineEvent[] = [];
   for (const s of script) {
     const r =
       typeof s === "number" ? advance(project, state, state.now + s) : step(project, state, s);
@@ -40,7 +40,7 @@ const up: Input = { type: "up" };
 const focus = (layer: string | null): Input => ({ type: "focus", layer });
 const key = (k: string, phase: "down" | "up" = "down"): Input => ({ type: "key", key: k, phase });
 const typed = (k: string): Input[] => [key(k), key(k, "up")];
-const fired = (h: readonly Happening[]) =>
+const fired = (h: readonly MachineEvent[]) =>
   h.flatMap((x) => (x.type === "fired" ? [x.trigger] : []));
 
 /** A buoy with a lamp on it, three steps, and a yes/no. */
@@ -347,7 +347,7 @@ describe("copies that talk", () => {
     });
     b.rule({ source: one, trigger: { type: "signal", signal: "passed" }, effects: [raise] });
     const raised = play(b.project, screen, [over(`${one}/${body}`), down, up]).happenings.filter(
-      (h) => h.type === "raised",
+      (h) => h.type === "signalled",
     );
     expect(raised.map((h) => h.path)).toEqual([`${screen}/${one}`, screen]);
   });

@@ -1,5 +1,5 @@
 import type { Id, Motion, TriggerType, Variant } from "../project/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 
 /** Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a layer; joined by "/". */
 export type Path = string;
@@ -29,7 +29,7 @@ export type Input =
 export type Point = readonly [x: number, y: number];
 
 /** A drag under way: whose rule, on which layer, and how far of the way (0–1). */
-export interface Drag {
+export interface ActiveDrag {
   readonly at: Path;
   readonly rule: Id;
   readonly source: Path;
@@ -66,7 +66,7 @@ export interface Overlay {
 }
 
 /** Traits that go back when a contact ends. */
-export interface Hold {
+export interface Revert {
   readonly at: Path;
   readonly rule: Id;
   readonly source: Path;
@@ -74,7 +74,9 @@ export interface Hold {
   readonly serial: number;
   readonly motion: Motion;
   /** trait, or "option:" and an option → what it was, and who had set that */
-  readonly was: Readonly<Record<Id, { readonly value: Said | undefined; readonly writer: number }>>;
+  readonly before: Readonly<
+    Record<Id, { readonly value: SpecifiedValue | undefined; readonly writer: number }>
+  >;
 }
 
 /** The whole discrete state of a running piece; immutable. */
@@ -87,14 +89,14 @@ export interface State {
   /** traits by instance path; instances not named are in their starting variant */
   readonly traits: Readonly<Record<Path, Variant>>;
   /** options that rules have set, by instance path */
-  readonly options: Readonly<Record<Path, Readonly<Record<Id, Said>>>>;
+  readonly options: Readonly<Record<Path, Readonly<Record<Id, SpecifiedValue>>>>;
   /** serial number of the last writer of a trait or an option, by "path trait" */
   readonly writers: Readonly<Record<string, number>>;
   readonly serial: number;
   readonly timers: readonly Timer[];
   /** delay rules whose condition holds and that have started, by "path rule" */
   readonly armed: Readonly<Record<string, true>>;
-  readonly holds: readonly Hold[];
+  readonly holds: readonly Revert[];
   /** layers under the pointer, innermost first */
   readonly over: readonly Path[];
   /** layers the pointer was pressed on, innermost first; null when it is up */
@@ -102,7 +104,7 @@ export interface State {
   /** where the pointer pressed, and where it was in the last moments; px */
   readonly grip: Point | null;
   readonly trail: readonly { readonly at: number; readonly point: Point }[];
-  readonly drag: Drag | null;
+  readonly drag: ActiveDrag | null;
   /** the key that presses, when it is no pointer */
   readonly byKey: string | null;
   /** copies in which this press has become a hold: it is no click there any more */
@@ -130,7 +132,7 @@ export interface State {
 }
 
 /** What a step did, for the log and for motion. `state` is the state right after it. */
-export type Happening = { readonly at: number; readonly state: State } & (
+export type MachineEvent = { readonly at: number; readonly state: State } & (
   | {
       readonly type: "fired";
       readonly path: Path;
@@ -154,7 +156,7 @@ export type Happening = { readonly at: number; readonly state: State } & (
     }
   | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
   | {
-      readonly type: "went";
+      readonly type: "navigated";
       readonly path: Path;
       readonly rule: Id | null;
       readonly from: Id;
@@ -190,7 +192,7 @@ export type Happening = { readonly at: number; readonly state: State } & (
       readonly motion: Motion;
     }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
-  | { readonly type: "raised"; readonly path: Path; readonly signal: Id }
+  | { readonly type: "signalled"; readonly path: Path; readonly signal: Id }
   | { readonly type: "address"; readonly path: Path; readonly to: string }
   | { readonly type: "scrolled"; readonly path: Path }
   | { readonly type: "scrollTo"; readonly path: Path; readonly layer: Id; readonly motion: Motion }

@@ -3,20 +3,20 @@ import { ROOT } from "../project/types";
 import type { Id, Project } from "../project/types";
 import { liveAt } from "./chain";
 import { holdsNow } from "./contact";
-import { arm } from "./arm";
+import { scheduleTimers } from "./timers";
 import { clipAt } from "./clips";
 import { split } from "./chain";
-import { asks, fireAll, fireOn } from "./fire";
+import { listensFor, fireAll, fireOn } from "./fire";
 import { answerCome } from "./forms";
-import type { Happen } from "./fire";
+import type { Emit } from "./fire";
 import { rulesOf } from "./piece";
-import type { Happening, Path, State, Timer } from "./types";
+import type { MachineEvent, Path, State, Timer } from "./types";
 
 /** More rule steps than this without time passing is a loop. */
 export const MOST_STEPS = 64;
 
 /** The waits of one copy that are due together. */
-const fireTimers = (project: Project, state: State, first: Timer, happen: Happen): State => {
+const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): State => {
   const together = state.timers.filter(
     (t) =>
       t.due === first.due &&
@@ -40,7 +40,7 @@ const fireTimers = (project: Project, state: State, first: Timer, happen: Happen
     live,
     rules,
     (r) => sources.get(r.id) as Path,
-    happen,
+    emit,
   );
 };
 
@@ -49,7 +49,7 @@ const fireClip = (
   project: Project,
   state: State,
   first: Timer & { readonly clip: Path },
-  happen: Happen,
+  emit: Emit,
 ): State => {
   const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due);
   const { layer } = split(first.clip);
@@ -66,8 +66,8 @@ const fireClip = (
         moment: Math.max(...reached.map((r) => r.trigger.ms ?? 0)),
         since: next.now,
       };
-  const moved = arm(project, { ...next, clips: { ...next.clips, [first.clip]: clip } });
-  happen({
+  const moved = scheduleTimers(project, { ...next, clips: { ...next.clips, [first.clip]: clip } });
+  emit({
     type: "clip",
     at: next.now,
     state: moved,
@@ -75,21 +75,21 @@ const fireClip = (
     layer,
     what: ends ? "ended" : "reached",
   });
-  const told = fireAll(project, moved, live, reached, () => first.clip, happen);
-  return ends ? fireOn(project, told, live, layer, asks("ended"), happen).state : told;
+  const told = fireAll(project, moved, live, reached, () => first.clip, emit);
+  return ends ? fireOn(project, told, live, layer, listensFor("ended"), emit).state : told;
 };
 
 /** The motions of a copy have ended. */
-const fireSettled = (project: Project, state: State, path: Path, happen: Happen): State => {
+const fireSettled = (project: Project, state: State, path: Path, emit: Emit): State => {
   const { [path]: _due, ...settling } = state.settling;
   const next = { ...state, settling };
   const live = liveAt(project, next, path);
   if (!live) return next;
   const variant = next.traits[path] ?? live.variant;
   const rules = rulesOf(project, live.piece).filter(
-    (r) => asks("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant),
+    (r) => listensFor("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant),
   );
-  return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, happen);
+  return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, emit);
 };
 
 /** When something will happen by itself, ms; Infinity when nothing will. */
@@ -101,17 +101,17 @@ export const nextDue = (state: State): number =>
   );
 
 /** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
-export const runDue = (project: Project, from: State, until: number, happen: Happen): State => {
+export const runDue = (project: Project, from: State, until: number, emit: Emit): State => {
   let state = from;
   let moment = -Infinity;
   let steps = 0;
   let recent: { path: Path; rule: Id }[] = [];
-  const note: Happen = (h: Happening) => {
+  const note: Emit = (h: MachineEvent) => {
     if (h.type === "fired") {
       recent.push({ path: h.path, rule: h.rule });
       steps++;
     }
-    happen(h);
+    emit(h);
   };
   for (;;) {
     const due = nextDue(state);
@@ -130,19 +130,15 @@ export const runDue = (project: Project, from: State, until: number, happen: Hap
       state = fireClip(project, state, { ...timer, clip: timer.clip }, note);
     else if (timer) state = fireTimers(project, state, timer, note);
     else if (answered !== undefined)
-      state = arm(project, answerCome(project, state, answered, note));
+      state = scheduleTimers(project, answerCome(project, state, answered, note));
     if (steps > MOST_STEPS) {
-      state = stopLoop(state, recent, happen);
+      state = stopLoop(state, recent, emit);
       steps = 0;
     }
   }
 };
 
-const stopLoop = (
-  state: State,
-  recent: readonly { path: Path; rule: Id }[],
-  happen: Happen,
-): State => {
+const stopLoop = (state: State, recent: readonly { path: Path; rule: Id }[], emit: Emit): State => {
   const keys = new Map(recent.map((r) => [`${r.path} ${r.rule}`, r]));
   const next: State = {
     ...state,
@@ -152,6 +148,6 @@ const stopLoop = (
     },
     timers: state.timers.filter((t) => !keys.has(`${t.at} ${t.rule}`)),
   };
-  happen({ type: "loop", at: state.now, state: next, rules: [...keys.values()] });
+  emit({ type: "loop", at: state.now, state: next, rules: [...keys.values()] });
   return next;
 };

@@ -13,11 +13,11 @@ import type {
   TraitTarget,
   TriggerType,
 } from "../project/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { usualDrag } from "./drag";
 import { brokenRule, componentsAt } from "./piece";
 import { overlayOf } from "./surface";
-import type { Happening, Path } from "./types";
+import type { MachineEvent, Path } from "./types";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked",
@@ -84,7 +84,7 @@ const targetText = (trait: Trait | undefined, to: TraitTarget): string => {
 };
 
 /** What an option is given, in words. */
-const valueText = (project: Project, value: Said): string => {
+const valueText = (project: Project, value: SpecifiedValue): string => {
   if (typeof value === "boolean") return value ? "yes" : "no";
   if (typeof value !== "string")
     return typeof value === "object" && "token" in value
@@ -207,7 +207,7 @@ export interface LogLine {
   readonly tone: "plain" | "quiet" | "warn";
 }
 
-const pieceAt = (project: Project, h: Happening, path: Path): Piece | undefined => {
+const pieceAt = (project: Project, h: MachineEvent, path: Path): Piece | undefined => {
   const parts = path.split("/");
   let piece = project.pieces[parts[0] ?? h.state.screen];
   for (const part of parts.slice(1)) {
@@ -251,14 +251,14 @@ const placeText = (project: Project, path: Path): string => {
   return names.join(" › ");
 };
 
-type Of<K extends Happening["type"]> = Extract<Happening, { type: K }>;
+type Of<K extends MachineEvent["type"]> = Extract<MachineEvent, { type: K }>;
 type Sets = readonly { readonly trait: Id; readonly to: Id }[];
 
 /** The words of one moment: what is named is looked up as it is then. */
 class Moment {
   constructor(
     readonly project: Project,
-    readonly happening: Happening,
+    readonly happening: MachineEvent,
   ) {}
 
   piece(path: Path): Piece | undefined {
@@ -321,7 +321,7 @@ const silent = (): null => null;
 
 /** What is said of each kind of happening: null for what is not worth a line. */
 const happeningTexts: {
-  readonly [K in Happening["type"]]: (m: Moment, h: Of<K>) => string | null;
+  readonly [K in MachineEvent["type"]]: (m: Moment, h: Of<K>) => string | null;
 } = {
   fired: firedText,
   lost: (m, h) => `${m.within(h.path)}lost: ${m.rule(h.path, h.rule)} to ${m.rule(h.path, h.to)}`,
@@ -332,11 +332,11 @@ const happeningTexts: {
   clip: (m, h) => `${m.within(h.path)}${m.layer(h.path, h.layer)} ${h.what}`,
   opened: (m, h) => `${m.screen(h.screen)} lies over it`,
   closed: (m, h) => `${m.screen(h.screen)} closed`,
-  went: (m, h) => `now on ${m.screen(h.to)}`,
+  navigated: (m, h) => `now on ${m.screen(h.to)}`,
   loop: (m, h) =>
     `a loop without end, stopped: ${h.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
   leftPressed: () => "no release: the pointer had left",
-  raised: (m, h) => `${m.within(h.path)}says ${m.piece(h.path)?.signals[h.signal]?.name ?? "?"}`,
+  signalled: (m, h) => `${m.within(h.path)}says ${m.piece(h.path)?.signals[h.signal]?.name ?? "?"}`,
   address: (m, h) => `${m.within(h.path)}would open ${h.to}`,
   dropped: (m, h) => (h.done ? null : `${m.within(h.path)}dragged, and let go too early`),
   missed: silent,
@@ -345,23 +345,23 @@ const happeningTexts: {
   scrollTo: silent,
 };
 
-const tones: Readonly<Partial<Record<Happening["type"], LogLine["tone"]>>> = {
+const tones: Readonly<Partial<Record<MachineEvent["type"], LogLine["tone"]>>> = {
   lost: "warn",
   loop: "warn",
   leftPressed: "warn",
   shown: "quiet",
   filled: "quiet",
   clip: "quiet",
-  raised: "quiet",
+  signalled: "quiet",
   address: "quiet",
   dropped: "quiet",
 };
 
 /** What happened, in words; null for what is not worth a line. */
-export const happeningText = (project: Project, happening: Happening): LogLine | null => {
+export const happeningText = (project: Project, happening: MachineEvent): LogLine | null => {
   const { type, at } = happening;
   // the table has each kind's own function under its name
-  const words = happeningTexts[type] as (m: Moment, h: Happening) => string | null;
+  const words = happeningTexts[type] as (m: Moment, h: MachineEvent) => string | null;
   const text = words(new Moment(project, happening), happening);
   return text === null ? null : { at, text, tone: tones[type] ?? "plain" };
 };

@@ -8,9 +8,9 @@ import type { Id, Layer, Piece, Project } from "../project/types";
 import { families } from "../properties/families";
 import { defaultsOf, OPTION, property } from "../properties/registry";
 import { isBound } from "../properties/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { findingId } from "./types";
-import type { Finding, Subject } from "./types";
+import type { Finding, Inspected } from "./types";
 
 /** More variants than this are looked at in part. */
 const MOST = 512;
@@ -20,7 +20,7 @@ const used = (piece: Piece) =>
     .filter((v) => !isUnused(piece, v));
 
 /** Looks without which every variant would look just the same. */
-export const emptyLooks = ({ piece }: Subject): Finding[] => {
+export const emptyLooks = ({ piece }: Inspected): Finding[] => {
   const variants = used(piece);
   return Object.values(piece.looks)
     .filter((look) => look.id !== BASE)
@@ -65,7 +65,7 @@ export const emptyLooks = ({ piece }: Subject): Finding[] => {
 };
 
 /** What a saying names and is not there. */
-const missingIn = ({ project }: Subject, key: string, said: Said): string | null => {
+const missingIn = ({ project }: Inspected, key: string, said: SpecifiedValue): string | null => {
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
   if (typeof said === "object" && "fit" in said) return missingPicture(project, said.picture);
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
@@ -90,7 +90,7 @@ const isHere = (project: Project, family: string): boolean =>
   families[family] !== undefined ||
   Object.values(project.assets).some((a) => a.kind === "font" && a.family === family);
 
-export const missing = (subject: Subject): Finding[] => {
+export const missing = (subject: Inspected): Finding[] => {
   const { piece } = subject;
   const out = new Map<string, Finding>();
   for (const look of Object.values(piece.looks))
@@ -128,7 +128,7 @@ const plainName = (name: string): string =>
     .trim();
 
 /** Layers that take turns and might be one: the same kind, name and place in the tree, never seen together. They fade where one would move. */
-export const unpaired = ({ piece }: Subject): Finding[] => {
+export const unpaired = ({ piece }: Inspected): Finding[] => {
   const variants = used(piece);
   const out: Finding[] = [];
   if (variants.length < 2) return out;

@@ -2,7 +2,7 @@ import { componentsAt, liveCopies, rulesOf } from "../behaviour/piece";
 import { focusStops } from "../behaviour/focus";
 import { isEntry } from "../behaviour/forms";
 import { advance, start, step } from "../behaviour/machine";
-import type { Happening, Input, Path, State, Timer } from "../behaviour/types";
+import type { MachineEvent, Input, Path, State, Timer } from "../behaviour/types";
 import type { LayoutEnv } from "../layout/place";
 import { restOf, traitsOf, valuesOf, variantFrom } from "../looks/variants";
 import { TRAIT } from "../properties/registry";
@@ -43,7 +43,7 @@ export interface Edge {
   readonly to: Node;
   readonly does: Doing;
   /** by what it is done; waits end by themselves */ readonly by: Mode;
-  readonly happenings: readonly Happening[];
+  readonly happenings: readonly MachineEvent[];
 }
 export interface Explored {
   readonly nodes: readonly Node[];
@@ -90,7 +90,11 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
     h.at,
     h.rule,
     h.source,
-    Object.entries(h.was).map(([t, w]) => [t, w.value, state.writers[`${h.at} ${t}`] === h.serial]),
+    Object.entries(h.before).map(([t, w]) => [
+      t,
+      w.value,
+      state.writers[`${h.at} ${t}`] === h.serial,
+    ]),
   ]);
   return JSON.stringify([
     mode,
@@ -250,7 +254,7 @@ const doings = (
 
 /** One thing being done; inputs that belong together happen at one moment. */
 class Performance {
-  readonly happenings: Happening[] = [];
+  readonly happenings: MachineEvent[] = [];
   state: State;
 
   constructor(
@@ -260,7 +264,7 @@ class Performance {
     this.state = { ...before, now: before.now + INSTANT };
   }
 
-  private take({ state, happenings }: { state: State; happenings: readonly Happening[] }): void {
+  private take({ state, happenings }: { state: State; happenings: readonly MachineEvent[] }): void {
     this.state = state;
     this.happenings.push(...happenings);
   }
@@ -355,7 +359,7 @@ export const perform = (
   project: Project,
   before: State,
   does: Doing,
-): { state: State; happenings: Happening[] } => {
+): { state: State; happenings: MachineEvent[] } => {
   const performance = new Performance(project, before);
   performance.act(does);
   const { state, happenings } = performance;

@@ -18,7 +18,7 @@ import { rulesOf } from "../behaviour/piece";
 import { wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";
-import type { Finding, Subject } from "./types";
+import type { Finding, Inspected } from "./types";
 
 /** Everything within reach from some situations by some edges. */
 export const reachable = (
@@ -59,7 +59,7 @@ const firings = (
 };
 
 /** Variants that nothing leads to: said of the widest condition that holds only there. */
-export const unreachable = ({ piece, space }: Subject): Finding[] => {
+export const unreachable = ({ piece, space }: Inspected): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
   const traits = traitsOf(piece);
   const all = variantsOf(piece);
@@ -106,7 +106,7 @@ export const unreachable = ({ piece, space }: Subject): Finding[] => {
 };
 
 /** Values one gets into and never out of again, and situations where nothing can be done at all. */
-export const oneWay = ({ project, piece, space }: Subject): Finding[] => {
+export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
   const out: Finding[] = [];
   const first = space.nodes[0];
@@ -161,13 +161,13 @@ export const oneWay = ({ project, piece, space }: Subject): Finding[] => {
   return out;
 };
 
-const layerName = (subject: Subject, id: Id | null): string =>
+const layerName = (subject: Inspected, id: Id | null): string =>
   id === null || id === ROOT
     ? "the whole piece"
     : (subject.piece.layers[id]?.name ?? "a removed layer");
 
 /** Why a rule never fires, in words. */
-const whyNever = (subject: Subject, rule: Rule): string => {
+const whyNever = (subject: Inspected, rule: Rule): string => {
   const { piece, space } = subject;
   const source = rule.source ?? ROOT;
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
@@ -187,7 +187,7 @@ const whyNever = (subject: Subject, rule: Rule): string => {
 };
 const keyShown = (n: Node): string => (JSON.parse(n.key) as [string, string])[1];
 
-export const neverFires = (subject: Subject): Finding[] => {
+export const neverFires = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
   const fired = firings(space, piece.id);
@@ -205,7 +205,7 @@ export const neverFires = (subject: Subject): Finding[] => {
 };
 
 /** Values that are seen with a mouse and never with a finger. */
-export const unseenByTouch = ({ piece, space }: Subject): { trait: Id; value: Id }[] => {
+export const unseenByTouch = ({ piece, space }: Inspected): { trait: Id; value: Id }[] => {
   const [first] = space.nodes;
   if (!space.whole || !first) return [];
   const touched = reachable(
@@ -238,7 +238,7 @@ const plain: readonly TriggerType[] = [
 const pressing: readonly TriggerType[] = ["click", "press", "release", "hold"];
 
 /** What only happens with a pointer that hovers, and what the keyboard cannot do. */
-export const leftOut = (subject: Subject): Finding[] => {
+export const leftOut = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const [first] = space.nodes;
   if (!space.whole || !first) return [];
@@ -289,7 +289,7 @@ export const leftOut = (subject: Subject): Finding[] => {
 };
 
 /** What is done by dragging alone: some cannot drag, and the keyboard never can (WCAG 2.2 §2.5.7, §2.1.1). */
-export const dragOnly = (subject: Subject): Finding[] => {
+export const dragOnly = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
   const drags = (e: Edge) =>

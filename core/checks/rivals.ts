@@ -9,15 +9,15 @@ import { ROOT } from "../project/types";
 import type { Id, Piece, Rule, Trait, TraitValue, TriggerType } from "../project/types";
 import { wayTo } from "./explore";
 import { findingId } from "./types";
-import type { Finding, Subject } from "./types";
+import type { Finding, Inspected } from "./types";
 
-const quoted = ({ project, piece }: Subject, rule: Rule): string =>
+const quoted = ({ project, piece }: Inspected, rule: Rule): string =>
   `“${ruleText(project, piece, rule)}”`;
-const name = ({ piece }: Subject, id: Id | null): string =>
+const name = ({ piece }: Inspected, id: Id | null): string =>
   id === null || id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
 
 /** Rules that name what is no longer there. */
-export const broken = (subject: Subject): Finding[] =>
+export const broken = (subject: Inspected): Finding[] =>
   inOrder(subject.piece.rules)
     .filter((r) => r.on)
     .flatMap((rule): Finding[] => {
@@ -50,7 +50,7 @@ const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding =
 });
 
 /** Of two rules that were seen to compete only the order decided. */
-const byOrderAlone = (subject: Subject): Finding[] => {
+const byOrderAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   return space.edges.flatMap((e) =>
     e.happenings.flatMap((h): Finding[] => {
@@ -83,7 +83,7 @@ const setSame = (a: Rule, b: Rule): boolean =>
   );
 
 /** The inner layer takes the event: the same on a layer around it seems dead there. */
-const byPlaceAlone = (subject: Subject): Finding[] => {
+const byPlaceAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const rules = rulesOf(project, piece).filter((r) => contacts.includes(r.trigger.type));
   return rules.flatMap((inner) =>
@@ -101,7 +101,7 @@ const byPlaceAlone = (subject: Subject): Finding[] => {
 };
 
 /** Rules that want the same trait at the same event and are equally specific: only their order decides, or which layer is inside which. */
-export const rivals = (subject: Subject): Finding[] => {
+export const rivals = (subject: Inspected): Finding[] => {
   const out = new Map<string, Finding>();
   for (const finding of [...byOrderAlone(subject), ...byPlaceAlone(subject)]) {
     if (!out.has(finding.id)) out.set(finding.id, finding);
@@ -110,7 +110,7 @@ export const rivals = (subject: Subject): Finding[] => {
 };
 
 /** Rules that send each other round without any time passing. */
-export const loops = (subject: Subject): Finding[] => {
+export const loops = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const out = new Map<string, Finding>();
   for (const e of space.edges)
@@ -183,7 +183,7 @@ const wayBackTime = (piece: Piece, a: Rule, b: Rule): Finding | null => {
 };
 
 /** A way there and its way back that take different times. */
-export const wayBackTimes = ({ project, piece }: Subject): Finding[] => {
+export const wayBackTimes = ({ project, piece }: Inspected): Finding[] => {
   const rules = rulesOf(project, piece);
   return rules.flatMap((a, i) => rules.slice(i + 1).flatMap((b) => wayBackTime(piece, a, b) ?? []));
 };
@@ -237,7 +237,7 @@ const answersOf = (rules: readonly Rule[], trait: Id): Answer[] => {
   return [...answers.values()];
 };
 
-const gap = (subject: Subject, trait: Trait, value: TraitValue, rule: Rule): Finding => ({
+const gap = (subject: Inspected, trait: Trait, value: TraitValue, rule: Rule): Finding => ({
   id: findingId("gap", trait.id, value.id, rule.trigger.type, rule.source),
   kind: "gap",
   severity: "warning",
@@ -253,7 +253,7 @@ const gap = (subject: Subject, trait: Trait, value: TraitValue, rule: Rule): Fin
 });
 
 /** In a timed sequence, values on the way in which what answers before and after does not answer. */
-export const gaps = (subject: Subject): Finding[] => {
+export const gaps = (subject: Inspected): Finding[] => {
   const { project, piece } = subject;
   const rules = rulesOf(project, piece);
   return traitsOf(piece).flatMap((trait) => {

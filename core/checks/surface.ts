@@ -1,11 +1,11 @@
 import { hiddenIn, rulesOf } from "../behaviour/piece";
 import { sceneOf } from "../behaviour/scene";
-import type { Happening } from "../behaviour/types";
+import type { MachineEvent } from "../behaviour/types";
 import { setValues } from "../edit/looks";
 import { spotAt, spotBounds } from "../layout/bounds";
-import { findPlaced } from "../layout/hit";
+import { findBox } from "../layout/hit";
 import type { LayoutEnv } from "../layout/place";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { variantKey, variantName } from "../looks/variants";
 import { contrastOf } from "../paint/contrast";
@@ -14,7 +14,7 @@ import type { Id, Layer, Rule, TriggerType } from "../project/types";
 import { wayTo } from "./explore";
 import type { Edge, Node } from "./explore";
 import { findingId } from "./types";
-import type { Finding, Subject } from "./types";
+import type { Finding, Inspected } from "./types";
 
 /** WCAG 2.2 §2.5.8: a target is at least so large in both directions, px. */
 export const SMALLEST = 24;
@@ -22,11 +22,11 @@ export const SMALLEST = 24;
 const CREEP = 1;
 
 const pressed: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "drag"];
-const name = ({ piece }: Subject, id: Id): string =>
+const name = ({ piece }: Inspected, id: Id): string =>
   id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
-const byVariant = ({ piece, space }: Subject): Map<string, Node> => {
+const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
   const out = new Map<string, Node>();
   for (const n of space.nodes) {
     const key = variantKey(piece, n.variant);
@@ -37,7 +37,7 @@ const byVariant = ({ piece, space }: Subject): Map<string, Node> => {
 };
 
 /** How opaque a layer is with all that is around it, 0–1; 0 when it is not there. */
-const opacityOf = (p: Placed, id: Id): number => {
+const opacityOf = (p: LayoutBox, id: Id): number => {
   const own = p.values.opacity as number;
   if (p.layer.id === id) return own;
   for (const c of p.children) {
@@ -48,7 +48,7 @@ const opacityOf = (p: Placed, id: Id): number => {
 };
 
 /** A text that is hard to read in a variant. */
-const faintText = ({ project, piece }: Subject, node: Node, scene: Placed, text: Layer) => {
+const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, text: Layer) => {
   if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) return null;
   const c = contrastOf(scene, text.id);
   if (!c || c.ratio >= c.needed - 0.005) return null;
@@ -66,10 +66,10 @@ const faintText = ({ project, piece }: Subject, node: Node, scene: Placed, text:
 };
 
 /** A layer that is pressed and too small for a finger in a variant. */
-const smallTarget = (subject: Subject, node: Node, scene: Placed, id: Id) => {
+const smallTarget = (subject: Inspected, node: Node, scene: LayoutBox, id: Id) => {
   const { piece } = subject;
   const spot = spotAt(scene, id);
-  const placed = findPlaced(scene, id)?.placed;
+  const placed = findBox(scene, id)?.placed;
   const layer = piece.layers[id];
   if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) return null;
   const { width, height } = spotBounds(spot);
@@ -95,13 +95,13 @@ const smallTarget = (subject: Subject, node: Node, scene: Placed, id: Id) => {
 };
 
 /** Whether a layer has moved out from under a pointer near one of its edges. */
-const movedAway = (before: Placed | null, after: Placed | null, id: Id): boolean => {
+const movedAway = (before: LayoutBox | null, after: LayoutBox | null, id: Id): boolean => {
   const was = before && spotAt(before, id);
   const is = after && spotAt(after, id);
   if (!was || !is) return false;
   const a = spotBounds(was);
   const b = spotBounds(is);
-  const far = CREEP + (findPlaced(after, id)?.placed.values.touch as number);
+  const far = CREEP + (findBox(after, id)?.placed.values.touch as number);
   return (
     b.x > a.x + far ||
     b.y > a.y + far ||
@@ -111,14 +111,14 @@ const movedAway = (before: Placed | null, after: Placed | null, id: Id): boolean
 };
 
 /** The rule by which hovering a layer changed something that comes back when it is left; null for any other happening. */
-const hoverRule = (subject: Subject, h: Happening): Rule | null => {
+const hoverRule = (subject: Inspected, h: MachineEvent): Rule | null => {
   if (h.type !== "fired" || h.path !== subject.piece.id) return null;
   if (h.trigger !== "hover" && h.trigger !== "enter") return null;
   const rule = subject.piece.rules[h.rule];
   return rule && comesBack(subject, rule.source, rule.undo) ? rule : null;
 };
 
-const restart = (subject: Subject, edge: Edge, rule: Rule): Finding => ({
+const restart = (subject: Inspected, edge: Edge, rule: Rule): Finding => ({
   id: findingId("restarts", rule.id),
   kind: "restarts",
   severity: "warning",
@@ -130,7 +130,7 @@ const restart = (subject: Subject, edge: Edge, rule: Rule): Finding => ({
 });
 
 /** What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from under the pointer. Yields now and then. */
-export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Finding[]> {
+export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Finding[]> {
   const { project, piece, space } = subject;
   const resolver = new Resolver();
   const out = new Map<string, Finding>();
@@ -160,5 +160,5 @@ export function* surface(env: LayoutEnv, subject: Subject): Generator<void, Find
 }
 
 /** Whether leaving a layer takes back what entering it did. */
-const comesBack = ({ project, piece }: Subject, source: Id | null, undo: boolean): boolean =>
+const comesBack = ({ project, piece }: Inspected, source: Id | null, undo: boolean): boolean =>
   undo || rulesOf(project, piece).some((r) => r.trigger.type === "leave" && r.source === source);

@@ -1,5 +1,5 @@
 import { rulesOf } from "../behaviour/piece";
-import { contest, targetValue, touches } from "../behaviour/effects";
+import { contest, targetValue, claimOf } from "../behaviour/effects";
 import { ruleText } from "../behaviour/words";
 import { removeRule } from "../edit/rules";
 import { markUnused } from "../edit/notes";
@@ -117,7 +117,7 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
         .slice(0, i)
         .flatMap((r, k) =>
           contest([r, rule]).losses.length > 0 &&
-          r.effects.some((e) => rule.effects.some((f) => touches(e) === touches(f)))
+          r.effects.some((e) => rule.effects.some((f) => claimOf(e) === claimOf(f)))
             ? [k]
             : [],
         ),

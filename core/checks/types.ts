@@ -42,7 +42,7 @@ export interface Finding {
 }
 
 /** What a check gets to look at. */
-export interface Subject {
+export interface Inspected {
   readonly project: Project;
   readonly piece: Piece;
   readonly space: Explored;

@@ -18,7 +18,7 @@ import {
   wrap,
 } from "#core/edit";
 import { boundsIn, layout } from "#core/layout";
-import type { LayoutEnv, Placed, Rect } from "#core/layout";
+import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
 import { childrenOf, Resolver, variantsOf } from "#core/looks";
 import type { Id } from "#core/project";
 import { ROOT } from "#core/project";
@@ -31,7 +31,7 @@ beforeAll(async () => {
   env = await testEnv();
 });
 
-const sceneOf = (b: Builder, variant = {}): Placed =>
+const sceneOf = (b: Builder, variant = {}): LayoutBox =>
   layout(env, new Resolver().tree(b.project, b.at, variant) as never);
 const boxesOf = (b: Builder, ids: readonly Id[]): Map<Id, Rect> => {
   const all = boundsIn(sceneOf(b));
@@ -124,7 +124,7 @@ describe("lining up and grouping", () => {
     if (!made) throw new Error("no row");
     b.do(made.change);
     expect(b.piece.looks.base?.changes[made.id]).toMatchObject({ arrange: "row", gap: 25 });
-    const row = sceneOf(b).children[0] as Placed;
+    const row = sceneOf(b).children[0] as LayoutBox;
     expect(row.children.map((c) => c.x)).toEqual([0, 45, 90]);
     const back = unwrap(
       b.piece,
@@ -205,7 +205,7 @@ describe("copying layers", () => {
   });
 });
 
-const looksLike = (p: Placed): string =>
+const looksLike = (p: LayoutBox): string =>
   JSON.stringify([
     Math.round(p.width * 100),
     Math.round(p.height * 100),
@@ -215,7 +215,7 @@ const looksLike = (p: Placed): string =>
     p.nested && looksLike(p.nested),
   ]);
 /** What is painted, without who holds it: places of every leaf. */
-const leaves = (p: Placed, x = 0, y = 0): string[] => {
+const leaves = (p: LayoutBox, x = 0, y = 0): string[] => {
   const [px, py] = [x + p.x, y + p.y];
   const inside = [...p.children, ...(p.nested ? [p.nested] : [])];
   return inside.length
@@ -291,7 +291,7 @@ describe("components out of layers and back", () => {
     const made = replaceBy(b.project, b.piece, [box], "alert-switch", boxesOf(b, [box]));
     if (!made) throw new Error("nothing made");
     b.do(made.change);
-    const copy = sceneOf(b).children[0] as Placed;
+    const copy = sceneOf(b).children[0] as LayoutBox;
     expect([copy.x, copy.y, copy.width, copy.height]).toEqual([40, 50, 200, 60]);
     expect(looksLike(copy)).toContain("Delay alerts");
     expect(

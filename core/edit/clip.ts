@@ -5,7 +5,7 @@ import { boundValue } from "../looks/tokens";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { byOrder, newId, orderAfter } from "../project/ids";
-import { sayings, tables } from "../project/schema";
+import { declarationsSchema, tables } from "../project/schema";
 import { BASE } from "../project/types";
 import type {
   Asset,
@@ -44,9 +44,14 @@ const clipSchema = z.strictObject({
   piece: z.string().max(60),
   layers: z.array(tables.layers).max(5000),
   looks: z
-    .array(z.strictObject({ when: z.record(z.string(), z.array(z.string())), changes: sayings }))
+    .array(
+      z.strictObject({
+        when: z.record(z.string(), z.array(z.string())),
+        changes: declarationsSchema,
+      }),
+    )
     .max(4096),
-  flat: sayings,
+  flat: declarationsSchema,
   assets: z.array(z.unknown()).max(500),
 });
 

@@ -24,7 +24,7 @@ import {
   wrap,
 } from "#core/edit";
 import { boundsIn, layout } from "#core/layout";
-import type { LayoutEnv, Placed, Rect } from "#core/layout";
+import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
 import {
   childrenOf,
   looksIn,
@@ -47,10 +47,10 @@ beforeAll(async () => {
   env = await testEnv();
 });
 
-const scene = (b: Builder, variant: Variant): Placed =>
+const scene = (b: Builder, variant: Variant): LayoutBox =>
   layout(env, new Resolver().tree(b.project, b.at, variant) as never);
 /** What one sees of every layer in every variant: where its leaves lie on the card and how they are filled. */
-const leaves = (p: Placed, x = 0, y = 0, faint = 1): string[] => {
+const leaves = (p: LayoutBox, x = 0, y = 0, faint = 1): string[] => {
   const px = x + p.x;
   const py = y + p.y;
   const opacity = faint * (p.values.opacity as number);

@@ -2,8 +2,8 @@ import type { Rect } from "../layout/bounds";
 import { fewestSayings } from "../gather/minimal";
 import { unite } from "../layout/bounds";
 import { cascade, changesIn, looksIn, looksOf } from "../looks/cascade";
-import { Sayings } from "../looks/sayings";
-import { settle } from "../looks/tokens";
+import { Declarations } from "../looks/declarations";
+import { resolveTokens } from "../looks/tokens";
 import { overridesFrom, startOf } from "../looks/tree";
 import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
 import { set } from "../project/change";
@@ -21,7 +21,7 @@ import type {
   Variant,
 } from "../project/types";
 import { defaultsOf, OPTION, TRAIT } from "../properties/registry";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { removeLayers, subtree, topmost } from "./layers";
 import { contains, freeName, newPiece } from "./pieces";
 
@@ -43,7 +43,10 @@ const placing = [
   "mixing",
 ];
 
-const only = (changes: LayerChanges, keep: (key: string) => boolean): Record<string, Said> =>
+const only = (
+  changes: LayerChanges,
+  keep: (key: string) => boolean,
+): Record<string, SpecifiedValue> =>
   Object.fromEntries(Object.entries(changes).filter(([k]) => keep(k)));
 const isPlacing =
   (changes: LayerChanges) =>
@@ -96,8 +99,8 @@ export const extract = (
     parent: first.parent,
     order: first.order,
   };
-  const within = new Sayings();
-  const outside = new Sayings();
+  const within = new Declarations();
+  const outside = new Declarations();
   if (!single) within.say({}, ROOT, { width: frame.width, height: frame.height });
   outside.say(
     {},
@@ -187,13 +190,13 @@ const flatValues = (
   component: Piece,
   variant: Variant,
   over: ReadonlyMap<Id, LayerChanges>,
-): Map<Id, Record<string, Said>> =>
+): Map<Id, Record<string, SpecifiedValue>> =>
   new Map(
     Object.values(component.layers).map((l) => [
       l.id,
       Object.assign({}, ...changesIn(looksIn(component, variant), l.id), over.get(l.id)) as Record<
         string,
-        Said
+        SpecifiedValue
       >,
     ]),
   );
@@ -211,7 +214,7 @@ export const detach = (
   const said = (looks: readonly Look[]) =>
     cascade(
       copy as Layer,
-      changesIn(looks, id).map((c) => settle(project, c)),
+      changesIn(looks, id).map((c) => resolveTokens(project, c)),
     );
   if (copy?.kind !== "instance" || copy.parent === null) return null;
   const resting = looksOf(piece).filter((l) => Object.keys(l.when).length === 0);
@@ -225,7 +228,7 @@ export const detach = (
     parent: copy.parent,
     order: copy.order,
   };
-  const out = new Sayings();
+  const out = new Declarations();
   const concerned = new Set<Id>();
   for (const look of looksOf(piece)) {
     const changes = look.changes[id];
@@ -327,7 +330,7 @@ export const replaceBy = (
   if (!component || tops.length === 0 || contains(project, componentId, piece.id)) return null;
   const options = textOptions(component);
   const at = ["pieces", piece.id];
-  const out = new Sayings();
+  const out = new Declarations();
   const made: Id[] = [];
   const ops: Op[] = [];
   for (const id of tops) {

@@ -15,7 +15,7 @@ export {
   tokenTypeOf,
   usesOf,
 } from "./tokens";
-export type { Place, Repeated } from "./tokens";
+export type { ValuePlace, Repeated } from "./tokens";
 export { takeFont, takeIcon, takePicture } from "./assets";
 export { addDrafts } from "./drafts";
 export {

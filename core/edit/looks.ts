@@ -9,10 +9,10 @@ import type { Named } from "../looks/tokens";
 import { conditionText, meets, sameCondition, specificity } from "../looks/variants";
 import { property, propertiesOf, styleKeys } from "../properties/registry";
 import { isBound } from "../properties/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 
 /** New values by layer, then property. */
-export type Edits = Readonly<Record<Id, Readonly<Record<string, Said>>>>;
+export type Edits = Readonly<Record<Id, Readonly<Record<string, SpecifiedValue>>>>;
 
 const lookPath = (piece: Piece, look: Id): string[] => ["pieces", piece.id, "looks", look];
 
@@ -24,8 +24,10 @@ const describe = (piece: Piece, edits: Edits): string => {
 };
 
 /** A text style replaces what the same look said about the single properties it sets. */
-const unstyled = (changes: LayerChanges, values: Readonly<Record<string, Said>>): string[] =>
-  "style" in values ? styleKeys.filter((k) => k in changes && !(k in values)) : [];
+const unstyled = (
+  changes: LayerChanges,
+  values: Readonly<Record<string, SpecifiedValue>>,
+): string[] => ("style" in values ? styleKeys.filter((k) => k in changes && !(k in values)) : []);
 
 /**
  * A look of one variant alone that lies before equally specific ones would be hidden by them. To say something there that
@@ -170,7 +172,7 @@ export const moveSaying = (
 ): Change | null => {
   const from = piece.looks[look];
   if (!from || sameCondition(from.when, to)) return null;
-  const edits: Record<Id, Record<string, Said>> = {};
+  const edits: Record<Id, Record<string, SpecifiedValue>> = {};
   for (const layer of layers)
     for (const key of keys) {
       const said = from.changes[layer]?.[key];
@@ -201,8 +203,8 @@ export const carryVariant = (
   const only = onlyScope(piece, to);
   // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
   const usual = Object.keys(own).length ? own : only;
-  const wide: Record<Id, Record<string, Said>> = {};
-  const narrow: Record<Id, Record<string, Said>> = {};
+  const wide: Record<Id, Record<string, SpecifiedValue>> = {};
+  const narrow: Record<Id, Record<string, SpecifiedValue>> = {};
   for (const layer of Object.values(piece.layers)) {
     if (layers && !layers.includes(layer.id)) continue;
     const keys = new Set(
@@ -249,7 +251,7 @@ export const styleOf = (
   variant: Variant,
   layer: Layer,
 ): LayerChanges => {
-  const out: Record<string, Said> = {};
+  const out: Record<string, SpecifiedValue> = {};
   for (const { key, group } of propertiesOf(layer.kind)) {
     if (!styleGroups.has(group) || contents.has(key)) continue;
     const { value, styled } = originOf(named, piece, variant, layer, key);

@@ -3,7 +3,7 @@ import type { Change, Op, Piece, Project } from "../project";
 import { OPTION, property, TRAIT } from "../properties/registry";
 import { showValue } from "../properties/entry";
 import { isBound } from "../properties/types";
-import type { Said, Value } from "../properties/types";
+import type { SpecifiedValue, Value } from "../properties/types";
 
 /** What the records of a piece's tables are called. */
 const nouns: Readonly<Record<string, string>> = {
@@ -95,7 +95,7 @@ const valueWords = (project: Project, value: unknown): string => {
   if (value === null) return "none";
   const name = nameOf(value);
   if (name !== null) return `“${name}”`;
-  if (typeof value === "object" && isBound(value as Said)) {
+  if (typeof value === "object" && isBound(value as SpecifiedValue)) {
     return (
       tableEntry(project.tokens, (value as { token: string }).token)?.name ?? "a removed token"
     );

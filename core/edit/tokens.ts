@@ -5,7 +5,7 @@ import type { Id, Piece, Project, Token, TokenType, TokenValue } from "../projec
 import { boundValue, tokensFor, tokenValue } from "../looks/tokens";
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
-import type { Said, ValueType } from "../properties/types";
+import type { SpecifiedValue, ValueType } from "../properties/types";
 import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./motions";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
@@ -45,18 +45,18 @@ export const setToken = (
 });
 
 /** Where a look says a property: a place a token can be bound at. */
-export interface Place {
+export interface ValuePlace {
   readonly piece: Id;
   readonly look: Id;
   readonly layer: Id;
   readonly key: string;
-  readonly said: Said;
+  readonly said: SpecifiedValue;
 }
 
 const places = function* (
   project: Project,
   pieces: readonly Piece[] = Object.values(project.pieces),
-): Generator<Place> {
+): Generator<ValuePlace> {
   for (const piece of pieces)
     for (const look of Object.values(piece.looks))
       for (const [layer, changes] of Object.entries(look.changes)) {
@@ -65,7 +65,7 @@ const places = function* (
       }
 };
 
-const pathOf = (p: Place): string[] => [
+const pathOf = (p: ValuePlace): string[] => [
   "pieces",
   p.piece,
   "looks",
@@ -76,7 +76,7 @@ const pathOf = (p: Place): string[] => [
 ];
 
 /** The places where a token is bound, in all pieces. */
-export const usesOf = (project: Project, token: Id): Place[] =>
+export const usesOf = (project: Project, token: Id): ValuePlace[] =>
   [...places(project)].filter((p) => isBound(p.said) && p.said.token === token);
 
 /** The tokens that take a token's value. */
@@ -110,7 +110,7 @@ export const removeToken = (project: Project, token: Token): Change => {
   return { label: `Remove token ${token.name}`, ops: [...ops, remove(["tokens", token.id])] };
 };
 
-const typeFor = (type: ValueType, value: Said): TokenType | null => {
+const typeFor = (type: ValueType, value: SpecifiedValue): TokenType | null => {
   const suited = tokensFor(type);
   if (type.is === "fill") {
     if (typeof value === "string") {
@@ -122,7 +122,7 @@ const typeFor = (type: ValueType, value: Said): TokenType | null => {
 };
 
 /** The type of token a property's present value could become; null when it is not the kind of value tokens have. */
-export const tokenTypeOf = (key: string, value: Said | undefined): TokenType | null => {
+export const tokenTypeOf = (key: string, value: SpecifiedValue | undefined): TokenType | null => {
   const entry = property(key);
   if (
     !entry ||
@@ -139,12 +139,12 @@ export const tokenTypeOf = (key: string, value: Said | undefined): TokenType | n
 export interface Repeated {
   readonly type: TokenType;
   readonly value: TokenValue;
-  readonly places: readonly Place[];
+  readonly places: readonly ValuePlace[];
 }
 
 /** Colours, gradients and shadows said more than once and bound to nothing. Numbers repeat by chance, so they are not counted. */
 export const repeatedValues = (project: Project): Repeated[] => {
-  const found = new Map<string, { type: TokenType; value: TokenValue; places: Place[] }>();
+  const found = new Map<string, { type: TokenType; value: TokenValue; places: ValuePlace[] }>();
   for (const place of places(project)) {
     const type = tokenTypeOf(place.key, place.said);
     if (type === null || type === "number" || type === "style") continue;
@@ -159,7 +159,7 @@ export const repeatedValues = (project: Project): Repeated[] => {
 };
 
 /** Binds places to a token. */
-export const bindPlaces = (list: readonly Place[], token: Id, label: string): Change => ({
+export const bindPlaces = (list: readonly ValuePlace[], token: Id, label: string): Change => ({
   label,
   ops: list.map((p) => set(pathOf(p), { token })),
 });
@@ -219,8 +219,8 @@ export const mergeTokens = (project: Project, tokens: readonly Token[]): Change 
 export const placesSaying = (
   project: Project,
   piece: Id | null,
-  same: (place: Place) => boolean,
-): Place[] =>
+  same: (place: ValuePlace) => boolean,
+): ValuePlace[] =>
   [
     ...places(
       project,
@@ -231,7 +231,7 @@ export const placesSaying = (
   ].filter(same);
 
 /** Says another value in all the given places. */
-export const replaceAt = (list: readonly Place[], said: Said): Change => ({
+export const replaceAt = (list: readonly ValuePlace[], said: SpecifiedValue): Change => ({
   label: `Replace in ${list.length} place${list.length === 1 ? "" : "s"}`,
   ops: list.map((p) => set(pathOf(p), said)),
 });

@@ -1,5 +1,5 @@
 import { ancestry, rulesOf } from "../behaviour/piece";
-import { contest, targetValue, touches } from "../behaviour/effects";
+import { contest, targetValue, claimOf } from "../behaviour/effects";
 import { effectText, ruleText } from "../behaviour/words";
 import { restOf, specificity, traitsOf, valuesOf } from "../looks/variants";
 import { ROOT } from "../project/types";
@@ -188,13 +188,13 @@ class Chart {
   private wins(rule: Rule, rules: readonly Rule[]): string {
     const before = (a: Rule, b: Rule) =>
       specificity(b.when) - specificity(a.when) || rules.indexOf(a) - rules.indexOf(b);
-    const wanted = new Set(rule.effects.map(touches));
+    const wanted = new Set(rule.effects.map(claimOf));
     const better = rules.filter(
       (r) =>
         r !== rule &&
         before(r, rule) < 0 &&
         contest([r, rule]).losses.length > 0 &&
-        r.effects.some((e) => wanted.has(touches(e))),
+        r.effects.some((e) => wanted.has(claimOf(e))),
     );
     return all([this.condition(rule.when), ...better.map((r) => `!(${this.wins(r, rules)})`)]);
   }

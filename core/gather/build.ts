@@ -3,8 +3,8 @@ import { ROOT } from "../project/types";
 import type { Id, Layer, Piece, Trait, Variant, VariantNote } from "../project/types";
 import { defaultsOf } from "../properties/registry";
 import { hundredths } from "../properties/rounding";
-import type { Said } from "../properties/types";
-import { Sayings } from "../looks/sayings";
+import type { SpecifiedValue } from "../properties/types";
+import { Declarations } from "../looks/declarations";
 import { fewestSayings } from "./minimal";
 import type { NamePlan } from "./names";
 import type { Drawing, DrawnLayer, Track } from "./types";
@@ -94,7 +94,7 @@ export const buildGathered = (
     );
   };
 
-  const looks = new Sayings();
+  const looks = new Declarations();
   const layers: Layer[] = [];
   const names = new Map<Id, string>();
   tracks.forEach((track, index) => {
@@ -112,10 +112,10 @@ export const buildGathered = (
     });
     const there = drawings.map((_, d) => partIn(m, track, d));
     const shown = there.map((p) => p !== undefined);
-    const says = <T extends Said>(
+    const says = <T extends SpecifiedValue>(
       key: string,
       valueAt: (p: DrawnLayer, d: number) => T | undefined,
-      fallback?: Said,
+      fallback?: SpecifiedValue,
     ) => {
       const samples = there.flatMap((p, d) => {
         const value = p && valueAt(p, d);
@@ -161,7 +161,7 @@ export const buildGathered = (
     for (const key of keys) {
       if (["x", "y", "width", "height", "visible"].includes(key)) continue;
       const fallback = defaultsOf(at.part.kind)[key];
-      says(key, (p) => p.values[key], fallback as Said | undefined);
+      says(key, (p) => p.values[key], fallback as SpecifiedValue | undefined);
     }
   });
 

@@ -1,4 +1,4 @@
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Id, LayerChanges } from "../project/types";
 import type { Drawing, DrawnLayer } from "./types";
 
@@ -6,9 +6,13 @@ import type { Drawing, DrawnLayer } from "./types";
  * A laid out group as a drawing: its layers with their places in px of the group. `said` is what looks say about each
  * layer, tokens unresolved, so that what is bound stays bound. What lies inside copies stays theirs.
  */
-export const drawingOf = (name: string, group: Placed, said: (id: Id) => LayerChanges): Drawing => {
+export const drawingOf = (
+  name: string,
+  group: LayoutBox,
+  said: (id: Id) => LayerChanges,
+): Drawing => {
   const layers: DrawnLayer[] = [];
-  const visit = (p: Placed, parent: Id | null, x: number, y: number) => {
+  const visit = (p: LayoutBox, parent: Id | null, x: number, y: number) => {
     const values = said(p.layer.id);
     layers.push({
       id: p.layer.id,

@@ -15,7 +15,7 @@ import type { LayoutEnv } from "#core/layout";
 import { meets, Resolver, specificity, variantsOf } from "#core/looks";
 import { accept, set } from "#core/project";
 import { emptyProject } from "#core/edit";
-import type { Said } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import { testEnv } from "../../tests/support/env";
 
 let env: LayoutEnv;
@@ -29,7 +29,7 @@ const layer = (
   kind: DrawnLayer["kind"],
   parent: string | null,
   [x, y, width, height]: readonly [number, number, number, number],
-  values: Record<string, Said> = {},
+  values: Record<string, SpecifiedValue> = {},
 ): DrawnLayer => ({ id, name, kind, parent, x, y, width, height, values });
 const toggle = (name: string, prefix: string, on: boolean, pressed: boolean): Drawing => ({
   name,

@@ -1,7 +1,7 @@
 import { differenceEuclidean } from "culori/fn";
 import { munkres } from "munkres";
 import { parseColour } from "../properties/colour";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import type { Id } from "../project/types";
 import type { Drawing, DrawnLayer, Track } from "./types";
 
@@ -20,14 +20,14 @@ const plain = (name: string): string =>
 const shapes = new Set(["box", "ellipse", "path", "polygon", "compound", "picture", "line"]);
 const colourGap = differenceEuclidean("oklab");
 
-const sameText = (a: Said | undefined, b: Said | undefined): number => {
+const sameText = (a: SpecifiedValue | undefined, b: SpecifiedValue | undefined): number => {
   if (a === undefined && b === undefined) {
     return 1;
   }
   return JSON.stringify(a) === JSON.stringify(b) ? 1 : 0;
 };
 
-const inkAlike = (a: Said | undefined, b: Said | undefined): number => {
+const inkAlike = (a: SpecifiedValue | undefined, b: SpecifiedValue | undefined): number => {
   if (
     typeof a === "string" &&
     typeof b === "string" &&
@@ -63,14 +63,14 @@ const namesAlike = (a: string, b: string): number => {
   return (2 * both) / (p.length + q.length);
 };
 
-interface Placed {
+interface Candidate {
   readonly layer: DrawnLayer;
   /** place among its siblings, 0–1 */ readonly rank: number;
   readonly frame: DrawnLayer;
 }
 
 /** How alike two layers are, 0–1: by identity, name, kind, place, size, look and order. */
-export const likeness = (a: Placed, b: Placed): number => {
+export const likeness = (a: Candidate, b: Candidate): number => {
   const x = a.layer;
   const y = b.layer;
   if (x.id === y.id) return 1;
@@ -79,7 +79,7 @@ export const likeness = (a: Placed, b: Placed): number => {
   if (x.kind === "instance" && x.values.component !== y.values.component)
     return name === 1 ? 0.5 : 0.2;
   const kind = x.kind === y.kind ? 1 : 0.35;
-  const centre = (p: Placed) =>
+  const centre = (p: Candidate) =>
     [
       (p.layer.x + p.layer.width / 2 - p.frame.x) / (p.frame.width || 1),
       (p.layer.y + p.layer.height / 2 - p.frame.y) / (p.frame.height || 1),
@@ -113,8 +113,8 @@ export const likeness = (a: Placed, b: Placed): number => {
 
 /** The best assignment of some to others (Kuhn 1955), those too unlike left out. */
 const assign = (
-  left: readonly Placed[],
-  right: readonly Placed[],
+  left: readonly Candidate[],
+  right: readonly Candidate[],
   least: number,
 ): { left: number; right: number; sure: number }[] => {
   if (left.length === 0 || right.length === 0) return [];
@@ -178,7 +178,7 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
     const children = childTable(drawing);
     const root = drawing.layers[0];
     if (!root) return;
-    const placed = (layer: DrawnLayer): Placed => {
+    const placed = (layer: DrawnLayer): Candidate => {
       const all = children.get(layer.parent) ?? [layer];
       return { layer, rank: all.indexOf(layer) / Math.max(1, all.length - 1), frame: root };
     };
@@ -209,7 +209,7 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
       !Object.entries(fixed).some(
         ([id, track]) => track === t.id && drawing.layers.some((l) => l.id === id),
       );
-    const asPlaced = (t: Growing): Placed => ({ layer: t.sample, rank: t.rank, frame: t.frame });
+    const asPlaced = (t: Growing): Candidate => ({ layer: t.sample, rank: t.rank, frame: t.frame });
     const match = (layer: DrawnLayer) => {
       const track = trackOf.get(layer.id);
       const list = (children.get(layer.id) ?? []).filter(free);

@@ -1,5 +1,5 @@
 import type { Id, LayerKind } from "../project/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 
 /** A layer of one drawing. Its place is in px of the drawing, wherever in the tree it lies. */
 export interface DrawnLayer {
@@ -12,7 +12,7 @@ export interface DrawnLayer {
   readonly width: number;
   readonly height: number;
   /** what is said about it, without its place in its parent */
-  readonly values: Readonly<Record<string, Said>>;
+  readonly values: Readonly<Record<string, SpecifiedValue>>;
 }
 
 /** One separately drawn variant: its layers from outside in, from back to front; the first is the drawing itself. */

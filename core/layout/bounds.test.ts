@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import {
   boundsIn,
-  findPlaced,
+  findBox,
   layout,
   mapPoint,
   resized,
@@ -10,7 +10,7 @@ import {
   unite,
   wayInto,
 } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { testEnv } from "../../tests/support/env";
 import { Builder } from "../../tests/support/pieces";
@@ -20,7 +20,7 @@ beforeAll(async () => {
   env = await testEnv();
 });
 
-const sceneOf = (b: Builder): Placed =>
+const sceneOf = (b: Builder): LayoutBox =>
   layout(env, new Resolver().tree(b.project, b.at, {}) as never);
 
 describe("where layers are shown", () => {
@@ -82,7 +82,7 @@ describe("resizing by an edge", () => {
     const b = new Builder();
     b.new("component", "Buoy");
     const id = b.layer("box", { x: 10, y: 20, width: 40, height: 30, ...values });
-    return findPlaced(sceneOf(b), id)?.placed as Placed;
+    return findBox(sceneOf(b), id)?.placed as LayoutBox;
   };
   it("keeps the opposite edge, or the middle, or the proportions", () => {
     const p = made({});
@@ -121,7 +121,7 @@ describe("resizing by an edge", () => {
         (rotation, gx, gy) => {
           const p = made({ rotation });
           const next = resized(p, [1, 1], [gx, gy], { ratio: false, centred: false });
-          const root = (q: Placed) =>
+          const root = (q: LayoutBox) =>
             mapPoint(
               spotsIn({ ...q, layer: { ...q.layer, id: "x" } }).get("x")?.map ?? [1, 0, 0, 1, 0, 0],
               0,

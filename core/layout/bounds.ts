@@ -1,8 +1,8 @@
 import type { Id } from "../project/types";
 import { thousandths } from "../properties/rounding";
 import type { Pair } from "../properties/types";
-import { findPlaced, toParent } from "./hit";
-import type { Placed } from "./types";
+import { findBox, toParent } from "./hit";
+import type { LayoutBox } from "./types";
 
 /** An upright box; px. */
 export interface Rect {
@@ -29,7 +29,7 @@ export const unite = (rects: readonly Rect[]): Rect | null => {
 export type Affine = readonly [number, number, number, number, number, number];
 
 /** A layer where it is shown: its size, and the map from its own coordinates to the piece's; px. */
-export interface Spot {
+export interface ShownBox {
   readonly width: number;
   readonly height: number;
   readonly map: Affine;
@@ -48,7 +48,7 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
 };
 
 /** Where a placed layer's own px lie in its parent, or further out when the parent's own map is given. */
-export const mapOf = (p: Placed, parent: Affine = upright): Affine => {
+export const mapOf = (p: LayoutBox, parent: Affine = upright): Affine => {
   const place = toParent(p);
   const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
   const [ox, oy] = at(0, 0);
@@ -58,9 +58,9 @@ export const mapOf = (p: Placed, parent: Affine = upright): Affine => {
 };
 
 /** Where every layer of one piece is shown, turned and scaled with those around it. */
-export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
-  const out = new Map<Id, Spot>();
-  const visit = (p: Placed, parent: Affine) => {
+export const spotsIn = (root: LayoutBox): ReadonlyMap<Id, ShownBox> => {
+  const out = new Map<Id, ShownBox>();
+  const visit = (p: LayoutBox, parent: Affine) => {
     const map = mapOf(p, parent);
     out.set(p.layer.id, { width: p.width, height: p.height, map, parent });
     for (const child of p.children) visit(child, map);
@@ -70,8 +70,8 @@ export const spotsIn = (root: Placed): ReadonlyMap<Id, Spot> => {
 };
 
 /** Where one layer of a piece is shown; undefined when it is not there. Asks only the layers around it. */
-export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | undefined => {
-  const way = (p: Placed): Placed[] | null => {
+export const spotOf = (root: LayoutBox, id: Id, around: Affine = upright): ShownBox | undefined => {
+  const way = (p: LayoutBox): LayoutBox[] | null => {
     if (p.layer.id === id) return [p];
     for (const child of p.children) {
       const inner = way(child);
@@ -83,7 +83,7 @@ export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | u
     return null;
   };
   let parent = around;
-  let spot: Spot | undefined;
+  let spot: ShownBox | undefined;
   for (const p of (way(root) ?? []).reverse()) {
     spot = { width: p.width, height: p.height, map: mapOf(p, parent), parent };
     parent = spot.map;
@@ -92,19 +92,19 @@ export const spotOf = (root: Placed, id: Id, around: Affine = upright): Spot | u
 };
 
 /** Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer, joined by "/". */
-export const spotAt = (root: Placed, path: string): Spot | undefined => {
-  let scene: Placed | null = root;
-  let spot: Spot | undefined;
+export const spotAt = (root: LayoutBox, path: string): ShownBox | undefined => {
+  let scene: LayoutBox | null = root;
+  let spot: ShownBox | undefined;
   for (const id of path.split("/")) {
     if (!scene) return undefined;
     spot = spotOf(scene, id, spot?.map ?? upright);
-    scene = findPlaced(scene, id)?.placed.nested ?? null;
+    scene = findBox(scene, id)?.placed.nested ?? null;
   }
   return spot;
 };
 
 /** The upright box around a layer, however it is turned and scaled. */
-export const spotBounds = ({ width, height, map }: Omit<Spot, "parent">): Rect => {
+export const spotBounds = ({ width, height, map }: Omit<ShownBox, "parent">): Rect => {
   const corners = [
     mapPoint(map, 0, 0),
     mapPoint(map, width, 0),
@@ -118,10 +118,10 @@ export const spotBounds = ({ width, height, map }: Omit<Spot, "parent">): Rect =
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };
 
-const kept = new WeakMap<Placed, ReadonlyMap<Id, Rect>>();
+const kept = new WeakMap<LayoutBox, ReadonlyMap<Id, Rect>>();
 
 /** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
-export const boundsIn = (root: Placed): ReadonlyMap<Id, Rect> => {
+export const boundsIn = (root: LayoutBox): ReadonlyMap<Id, Rect> => {
   let bounds = kept.get(root);
   if (!bounds)
     kept.set(
@@ -145,7 +145,7 @@ export interface Resize {
  * Sizes are whole px; the answer is the layer's new size and its new place in its parent.
  */
 export const resized = (
-  p: Placed,
+  p: LayoutBox,
   direction: Pair,
   growth: Pair,
   how: { readonly ratio: boolean; readonly centred: boolean },

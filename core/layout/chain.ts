@@ -1,9 +1,9 @@
 import type { Hit } from "./hit";
-import type { Placed } from "./types";
+import type { LayoutBox } from "./types";
 
 /** The layers from a scene's root to the one at a path (copies, then the layer, joined by "/"), outermost first; empty when it is not there. */
-export const chainTo = (root: Placed, path: string): Hit[] => {
-  const visit = (p: Placed, prefix: string): Hit[] | null => {
+export const chainTo = (root: LayoutBox, path: string): Hit[] => {
+  const visit = (p: LayoutBox, prefix: string): Hit[] | null => {
     const here = prefix + p.layer.id;
     const stop = { path: here, placed: p };
     if (here === path) return [stop];
@@ -18,5 +18,5 @@ export const chainTo = (root: Placed, path: string): Hit[] => {
 };
 
 /** The layer at a path of a scene; null when it is not there. */
-export const placedAt = (root: Placed, path: string): Placed | null =>
+export const boxAt = (root: LayoutBox, path: string): LayoutBox | null =>
   chainTo(root, path).at(-1)?.placed ?? null;

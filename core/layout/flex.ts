@@ -1,4 +1,4 @@
-import type { Resolved } from "../looks/tree";
+import type { ComputedLayer } from "../looks/tree";
 import { ENDLESS } from "../properties/registry";
 import type { Four, Values } from "../properties/types";
 import { shareBefore } from "./share";
@@ -8,7 +8,7 @@ import { shareBefore } from "./share";
  * `raw` leaves its own limits out.
  */
 export type Measure = (
-  node: Resolved,
+  node: ComputedLayer,
   width: number | undefined,
   height: number | undefined,
   raw?: boolean,
@@ -16,7 +16,7 @@ export type Measure = (
 
 /** A child in its place, with the size it has there; px. */
 export interface FlexChild {
-  readonly node: Resolved;
+  readonly node: ComputedLayer;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -29,7 +29,7 @@ export interface FlexResult {
 }
 
 /** Whether a layer lays its children out in a row or column. */
-export const isArranged = (node: Resolved): boolean =>
+export const isArranged = (node: ComputedLayer): boolean =>
   node.layer.kind === "box" && node.values.arrange !== "free";
 
 type Axis = "Width" | "Height";
@@ -38,14 +38,14 @@ const sizeOf = (v: Values, axis: Axis): number =>
   v[axis === "Width" ? "width" : "height"] as number;
 
 /** What padding takes up at the least. */
-export const padded = (node: Resolved, axis: Axis): number => {
+export const padded = (node: ComputedLayer, axis: Axis): number => {
   if (!isArranged(node)) return 0;
   const [top, right, bottom, left] = node.values.padding as Four;
   return axis === "Width" ? left + right : top + bottom;
 };
 
 /** A size within a layer's own limits; the least wins over the most, and what is arranged is never smaller than its padding. */
-export const limited = (node: Resolved, axis: Axis, size: number): number => {
+export const limited = (node: ComputedLayer, axis: Axis, size: number): number => {
   const v = node.values;
   return Math.max(
     v[`min${axis}`] as number,
@@ -54,11 +54,11 @@ export const limited = (node: Resolved, axis: Axis, size: number): number => {
   );
 };
 
-const limits = (node: Resolved, axis: Axis): boolean =>
+const limits = (node: ComputedLayer, axis: Axis): boolean =>
   node.values[`min${axis}`] !== 0 || (node.values[`max${axis}`] as number) < ENDLESS;
 
 interface Item {
-  readonly node: Resolved;
+  readonly node: ComputedLayer;
   readonly grow: number;
   /** takes the whole room across */
   readonly fills: boolean;
@@ -178,7 +178,7 @@ const spread = (justify: unknown, free: number, n: number): { start: number; bet
  * `width` and `height` fix the outer size, undefined leaves it to the contents.
  */
 export const arrange = (
-  node: Resolved,
+  node: ComputedLayer,
   width: number | undefined,
   height: number | undefined,
   measure: Measure,
@@ -192,7 +192,7 @@ export const arrange = (
     outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
   const wraps = v.wrap as boolean;
   const shown = node.children.filter((c) => c.values.visible);
-  const size = (child: Resolved, main: number | undefined, cross: number | undefined) => {
+  const size = (child: ComputedLayer, main: number | undefined, cross: number | undefined) => {
     const raw = main === undefined && limits(child, f.mainAxis);
     const s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
     return f.row ? { main: s.width, cross: s.height } : { main: s.height, cross: s.width };
@@ -243,7 +243,7 @@ export const arrange = (
     for (const item of line)
       if (item.fills) item.cross = limited(item.node, f.crossAxis, heights[l] as number);
 
-  const places = new Map<Resolved, FlexChild>();
+  const places = new Map<ComputedLayer, FlexChild>();
   let down = f.crossBefore;
   for (const [l, line] of lines.entries()) {
     const tall = heights[l] as number;

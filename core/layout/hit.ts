@@ -1,20 +1,20 @@
 import type { Four, Pair } from "../properties/types";
 import { clipsChildren } from "./types";
-import type { Placed } from "./types";
+import type { LayoutBox } from "./types";
 
 /** A layer found under a point: its path (instances, then layer, joined by "/") and the placed layer. */
 export interface Hit {
   readonly path: string;
-  readonly placed: Placed;
+  readonly placed: LayoutBox;
 }
 
-const pivotOf = (p: Placed): Pair => {
+const pivotOf = (p: LayoutBox): Pair => {
   const [px, py] = p.values.pivot as Pair;
   return [(p.width * px) / 100, (p.height * py) / 100];
 };
 
 /** A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its place. */
-export const toParent = (p: Placed): ((x: number, y: number) => [number, number]) => {
+export const toParent = (p: LayoutBox): ((x: number, y: number) => [number, number]) => {
   const [sx, sy] = p.values.scale as Pair;
   const [cx, cy] = pivotOf(p);
   const angle = ((p.values.rotation as number) * Math.PI) / 180;
@@ -28,7 +28,7 @@ export const toParent = (p: Placed): ((x: number, y: number) => [number, number]
 };
 
 /** A point seen from inside a layer: relative to its top left, with its rotation and scale about its pivot undone. */
-export const toLocal = (p: Placed, x: number, y: number): { x: number; y: number } => {
+export const toLocal = (p: LayoutBox, x: number, y: number): { x: number; y: number } => {
   const lx = x - p.x;
   const ly = y - p.y;
   const angle = p.values.rotation as number;
@@ -60,7 +60,7 @@ const inRounded = (x: number, y: number, w: number, h: number, radius: Four): bo
 };
 
 /** Whether a point (in the layer's own coordinates) is on the layer itself: its shape, or its touch area if that is larger. */
-const onSelf = (p: Placed, x: number, y: number): boolean => {
+const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
   const touch = p.values.touch as number;
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
   if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
@@ -81,7 +81,7 @@ const onSelf = (p: Placed, x: number, y: number): boolean => {
  * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen through.
  */
 export const hitTest = (
-  root: Placed,
+  root: LayoutBox,
   x: number,
   y: number,
   prefix = "",
@@ -93,7 +93,7 @@ export const hitTest = (
   const self = onSelf(root, local.x, local.y);
   if (clipsChildren(root) && !self) return null;
   for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
-    const hit = hitTest(root.children[i] as Placed, local.x, local.y, prefix, skip);
+    const hit = hitTest(root.children[i] as LayoutBox, local.x, local.y, prefix, skip);
     if (hit) return hit;
   }
   if (root.nested) {
@@ -104,16 +104,16 @@ export const hitTest = (
 };
 
 /** The placed layer with an id in one piece's tree (not inside instances), and its place relative to the root; px. */
-export const findPlaced = (
-  root: Placed,
+export const findBox = (
+  root: LayoutBox,
   id: string,
   x = 0,
   y = 0,
-): { placed: Placed; x: number; y: number } | null => {
+): { placed: LayoutBox; x: number; y: number } | null => {
   const at = { placed: root, x: x + root.x, y: y + root.y };
   if (root.layer.id === id) return at;
   for (const child of root.children) {
-    const found = findPlaced(child, id, at.x, at.y);
+    const found = findBox(child, id, at.x, at.y);
     if (found) return found;
   }
   return null;

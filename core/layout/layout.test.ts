@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { facesFor, findPlaced, hitTest, layout, setText, widthOf } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import { facesFor, findBox, hitTest, layout, setText, widthOf } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { ROOT } from "#core/project";
 import { defaultsOf } from "#core/properties";
@@ -15,13 +15,13 @@ beforeAll(async () => {
   env = await testEnv();
 });
 
-const placed = (b: Builder): Placed => {
+const placed = (b: Builder): LayoutBox => {
   const tree = new Resolver().tree(b.project, b.at, {});
   if (!tree) throw new Error("nothing to lay out");
   return layout(env, tree);
 };
-const box = (p: Placed, id: string) => {
-  const found = findPlaced(p, id);
+const box = (p: LayoutBox, id: string) => {
+  const found = findBox(p, id);
   return (
     found &&
     [found.x, found.y, found.placed.width, found.placed.height].map(
@@ -60,7 +60,7 @@ describe("free arrangement", () => {
     );
     b.new("component", "Around");
     const copy = b.layer("instance", { component, width: 200, widthMode: "fixed" });
-    const root = findPlaced(placed(b), copy)?.placed.nested as Placed;
+    const root = findBox(placed(b), copy)?.placed.nested as LayoutBox;
     expect(ids.map((id) => box(root, id)?.slice(0, 3))).toEqual([
       [10, 0, 20],
       [110, 0, 20],
@@ -117,7 +117,7 @@ describe("rows and columns", () => {
     b.layer("box", { width: 10, height: 10 }, column);
     const last = b.layer("box", { width: 16, height: 12 }, column);
     const p = placed(b);
-    const width = findPlaced(p, text)?.placed.width ?? 0;
+    const width = findBox(p, text)?.placed.width ?? 0;
     expect(p.width).toBeCloseTo(width + 8 + 8 + 16, 3);
     expect(box(p, last)?.slice(1)).toEqual([16, 16, 12]);
     const before = p.width;

@@ -1,9 +1,9 @@
-import type { Resolved } from "../looks/tree";
+import type { ComputedLayer } from "../looks/tree";
 import type { Four, Values } from "../properties/types";
 import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
-import type { Box, Placed } from "./types";
+import type { Box, LayoutBox } from "./types";
 
 /** What layout needs from outside: the measures of fonts. */
 export interface LayoutEnv {
@@ -17,19 +17,19 @@ interface Kept {
 }
 /** Sizes a layer is asked for in one layout: as large as it wants, at a width, at its final size. */
 const MOST_KEPT = 6;
-const boxes = new WeakMap<Resolved, { env: LayoutEnv; kept: Kept[] }>();
-const places = new WeakMap<Box, Placed>();
+const boxes = new WeakMap<ComputedLayer, { env: LayoutEnv; kept: Kept[] }>();
+const places = new WeakMap<Box, LayoutBox>();
 
-const stacked = (children: readonly Placed[]): readonly Placed[] =>
+const stacked = (children: readonly LayoutBox[]): readonly LayoutBox[] =>
   children.some((c) => c.values.stack !== 0)
     ? [...children].sort((a, b) => (a.values.stack as number) - (b.values.stack as number))
     : children;
 
-const put = (box: Box, x: number, y: number): Placed => {
+const put = (box: Box, x: number, y: number): LayoutBox => {
   const before = places.get(box);
   if (before && before.x === x && before.y === y) return before;
   const { node, width, height, lines, children, nested } = box;
-  const placed: Placed = {
+  const placed: LayoutBox = {
     layer: node.layer,
     values: node.values,
     x,
@@ -79,11 +79,16 @@ const fixedOr = (
 ): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
 
 /** Children of a layer that arranges freely: at their own x and y, following the edges they are tied to. */
-const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number): Placed[] => {
+const placeFree = (
+  env: LayoutEnv,
+  node: ComputedLayer,
+  width: number,
+  height: number,
+): LayoutBox[] => {
   const v = node.values;
   const drawnW = v.widthMode === "fit" ? width : (v.width as number);
   const drawnH = v.heightMode === "fit" ? height : (v.height as number);
-  const out: Placed[] = [];
+  const out: LayoutBox[] = [];
   for (const child of node.children) {
     const c = child.values;
     if (!c.visible) continue;
@@ -137,7 +142,7 @@ const placeFree = (env: LayoutEnv, node: Resolved, width: number, height: number
 /** How far the children of a box reach beyond it in the direction it scrolls, with the padding at their end; px. */
 export const scrollRoom = (
   v: Values,
-  children: readonly Placed[],
+  children: readonly LayoutBox[],
   width: number,
   height: number,
 ): number => {
@@ -155,10 +160,10 @@ export const scrollRoom = (
 /** Children of a box that scrolls, moved by as much as it is scrolled and there is room for. */
 const scrolled = (
   v: Values,
-  children: readonly Placed[],
+  children: readonly LayoutBox[],
   width: number,
   height: number,
-): readonly Placed[] => {
+): readonly LayoutBox[] => {
   const by = Math.min(v.scrolledBy as number, scrollRoom(v, children, width, height));
   if (!(by > 0)) return children;
   return children.map((c) =>
@@ -168,7 +173,7 @@ const scrolled = (
 
 const compute = (
   env: LayoutEnv,
-  node: Resolved,
+  node: ComputedLayer,
   width: number | undefined,
   height: number | undefined,
 ): Box => {
@@ -206,7 +211,7 @@ const compute = (
   }
   if (isArranged(node)) {
     const measure = (
-      child: Resolved,
+      child: ComputedLayer,
       w: number | undefined,
       h: number | undefined,
       raw?: boolean,
@@ -260,7 +265,7 @@ const compute = (
 /** The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the size changes. */
 const boxOf = (
   env: LayoutEnv,
-  node: Resolved,
+  node: ComputedLayer,
   width: number | undefined,
   height: number | undefined,
 ): Box => {
@@ -280,9 +285,9 @@ const boxOf = (
 /** Lays out a resolved tree: its root at 0, 0 with its own size unless `size` says another; px. */
 export const layout = (
   env: LayoutEnv,
-  root: Resolved,
+  root: ComputedLayer,
   size?: { width?: number; height?: number },
-): Placed =>
+): LayoutBox =>
   put(
     boxOf(
       env,

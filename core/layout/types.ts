@@ -1,5 +1,5 @@
 import type { Layer } from "../project/types";
-import type { Resolved } from "../looks/tree";
+import type { ComputedLayer } from "../looks/tree";
 import type { Values } from "../properties/types";
 import type { Line } from "./text";
 
@@ -7,7 +7,7 @@ import type { Line } from "./text";
  * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints these trees as they are;
  * motion paints changed copies of them.
  */
-export interface Placed {
+export interface LayoutBox {
   readonly layer: Layer;
   readonly values: Values;
   readonly x: number;
@@ -16,16 +16,16 @@ export interface Placed {
   readonly height: number;
   readonly lines: readonly Line[];
   /** children from back to front */
-  readonly children: readonly Placed[];
+  readonly children: readonly LayoutBox[];
   /** the root of the component an instance shows */
-  readonly nested: Placed | null;
+  readonly nested: LayoutBox | null;
   /** 0–1 while a layer appears or vanishes */
   readonly presence: number;
   /** of a copy in motion: the values its own shapes are still made from, null while those change too; not there at rest */
   readonly shapes?: Values | null | undefined;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
   readonly dissolve: {
-    readonly from: Placed;
+    readonly from: LayoutBox;
     readonly progress: number;
     /** only its own shapes dissolve: what is inside it is there all the time */ readonly own?: boolean;
     /** it is not mixed but comes over the old one, pushes it away, or rises out of it; in a direction */ readonly way?:
@@ -35,15 +35,15 @@ export interface Placed {
 }
 
 /** Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them. */
-export const clipsChildren = (p: Placed): boolean =>
+export const clipsChildren = (p: LayoutBox): boolean =>
   p.values.clip === true || (p.values.scrolls !== undefined && p.values.scrolls !== "no");
 
 /** The insides of a layer at a size. */
 export interface Box {
-  readonly node: Resolved;
+  readonly node: ComputedLayer;
   readonly width: number;
   readonly height: number;
   readonly lines: readonly Line[];
-  readonly children: readonly Placed[];
-  readonly nested: Placed | null;
+  readonly children: readonly LayoutBox[];
+  readonly nested: LayoutBox | null;
 }

@@ -1,9 +1,9 @@
 import { byOrder } from "../project/ids";
 import { defaultsOf, OPTION, property, styleKeys, TRAIT } from "../properties/registry";
-import type { Said, Values } from "../properties/types";
+import type { SpecifiedValue, Values } from "../properties/types";
 import type { Id, Layer, LayerChanges, Look, Piece, Variant } from "../project/types";
 import { onlyScope, suggestedScope } from "./scope";
-import { settle } from "./tokens";
+import { resolveTokens } from "./tokens";
 import type { Named } from "./tokens";
 import { meets, sameCondition, specificity } from "./variants";
 
@@ -42,12 +42,12 @@ export const cascade = (layer: Layer, changes: readonly Values[]): Values =>
 export const valuesIn = (named: Named, piece: Piece, variant: Variant, layer: Layer): Values =>
   cascade(
     layer,
-    changesIn(looksIn(piece, variant), layer.id).map((c) => settle(named, c)),
+    changesIn(looksIn(piece, variant), layer.id).map((c) => resolveTokens(named, c)),
   );
 
 /** A value, or the token it is bound to, and where it comes from. */
 export interface Origin {
-  readonly value: Said | undefined;
+  readonly value: SpecifiedValue | undefined;
   /** the look that says it; null: nobody, it is the property's own default */
   readonly from: Id | null;
   /** true when it comes with the text style that the look gives the layer */
@@ -64,7 +64,7 @@ const saidBy = (
   look: Look,
   layer: Id,
   key: string,
-): { said: Said | undefined; styled: boolean } => {
+): { said: SpecifiedValue | undefined; styled: boolean } => {
   const changes = look.changes[layer];
   const said = changes?.[key];
   if (
@@ -73,7 +73,7 @@ const saidBy = (
     !(styleKeys as readonly string[]).includes(key)
   )
     return { said, styled: false };
-  return { said: settle(named, changes)[key], styled: true };
+  return { said: resolveTokens(named, changes)[key], styled: true };
 };
 
 /** Resolves one property with its origin: which look won, which said something else and lost. */

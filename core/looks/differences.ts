@@ -2,7 +2,7 @@ import { childrenOf } from "./tree";
 import { originOf } from "./cascade";
 import type { Named } from "./tokens";
 import { isBound } from "../properties/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { showValue } from "../properties/entry";
 import { OPTION, property, TRAIT } from "../properties/registry";
 import { ROOT } from "../project/types";
@@ -12,8 +12,8 @@ import type { Id, Layer, Piece, Project, Variant } from "../project/types";
 export interface Difference {
   readonly layer: Layer;
   readonly key: string;
-  readonly from: Said | undefined;
-  readonly to: Said | undefined;
+  readonly from: SpecifiedValue | undefined;
+  readonly to: SpecifiedValue | undefined;
 }
 
 /** In what two variants differ, in the order of the tree from front to back, then of the registry. */
@@ -42,7 +42,7 @@ export const differencesBetween = (
 };
 
 /** A value in words for a sentence. */
-const words = (project: Project, key: string, said: Said | undefined): string => {
+const words = (project: Project, key: string, said: SpecifiedValue | undefined): string => {
   if (said === undefined) return "nothing of its own";
   if (isBound(said)) return project.tokens[said.token]?.name ?? "a removed token";
   if (typeof said === "string" && (key === "icon" || key === "picture"))

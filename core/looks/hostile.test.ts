@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { contains, emptyProject, newPiece } from "#core/edit";
 import { Resolver } from "#core/looks";
-import type { Resolved } from "#core/looks";
+import type { ComputedLayer } from "#core/looks";
 import type { Layer, Piece, Project } from "#core/project";
 
 /** Pieces each of which places the next one several times: with depth 12 and 8 copies 8^12 layers, were they all placed. */
@@ -32,7 +32,7 @@ const nested = (depth: number, copies: number): Project => {
   return { ...emptyProject("Shipyard"), pieces };
 };
 
-const count = (node: Resolved | null): number =>
+const count = (node: ComputedLayer | null): number =>
   node ? 1 + node.children.reduce((n, c) => n + count(c), 0) + count(node.nested) : 0;
 
 describe("pieces that place one another many times over", () => {

@@ -14,7 +14,7 @@ export {
 } from "./scope";
 export type { Reach, Scope } from "./scope";
 export { childrenOf, overridesFrom, Resolver, startOf } from "./tree";
-export type { Resolved, Running } from "./tree";
+export type { ComputedLayer, Running } from "./tree";
 export {
   conditionShort,
   conditionText,
@@ -34,7 +34,7 @@ export {
   variantName,
   variantsOf,
 } from "./variants";
-export { boundValue, settle, tokensFor, tokenValue } from "./tokens";
+export { boundValue, resolveTokens, tokensFor, tokenValue } from "./tokens";
 export type { Named } from "./tokens";
 export { differencesBetween, differenceText } from "./differences";
 export type { Difference } from "./differences";

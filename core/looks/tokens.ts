@@ -1,7 +1,14 @@
 import { entryOf } from "../basics";
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
-import type { Four, PictureFill, Said, Value, ValueType, Values } from "../properties/types";
+import type {
+  Four,
+  PictureFill,
+  SpecifiedValue,
+  Value,
+  ValueType,
+  Values,
+} from "../properties/types";
 import type {
   Asset,
   Id,
@@ -62,7 +69,7 @@ const fitting = (type: ValueType, token: Token, value: TokenValue): Value | unde
 export const boundValue = (
   tokens: Named["tokens"],
   type: ValueType,
-  said: Said,
+  said: SpecifiedValue,
 ): Value | undefined => {
   if (!isBound(said)) return said;
   const token = tokens[said.token];
@@ -90,7 +97,7 @@ const withAssets = (assets: Named["assets"], type: ValueType, value: Value): Val
 };
 
 /** A property of this type may refer to something. */
-const refers = (key: string, said: Said): boolean =>
+const refers = (key: string, said: SpecifiedValue): boolean =>
   key === "style" ||
   key === "icon" ||
   key === "picture" ||
@@ -103,7 +110,7 @@ const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>
  * What a look says about a layer with tokens and assets put in. A text style stands for all it sets, and what the same
  * look says beside it is stronger. Equal inputs give the same object; what refers to nothing is given back as it is.
  */
-export const settle = (named: Named, changes: LayerChanges): Values => {
+export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
   if (!Object.entries(changes).some(([key, said]) => refers(key, said))) return changes as Values;
   const byAssets = entryOf(kept, named.tokens, () => new WeakMap());
   const byChanges = entryOf(byAssets, named.assets, () => new WeakMap());

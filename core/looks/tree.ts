@@ -12,18 +12,18 @@ import type {
   Variant,
 } from "../project/types";
 import { OPTION, TRAIT } from "../properties/registry";
-import type { Said, Values } from "../properties/types";
+import type { SpecifiedValue, Values } from "../properties/types";
 import { cascade, changesIn, looksIn } from "./cascade";
-import { settle } from "./tokens";
+import { resolveTokens } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";
 
 /** A layer with its values in the present variant; equal results keep their identity from one resolving to the next. */
-export interface Resolved {
+export interface ComputedLayer {
   readonly layer: Layer;
   readonly values: Values;
-  readonly children: readonly Resolved[];
+  readonly children: readonly ComputedLayer[];
   /** an instance's placed component, resolved in its own variant; null when it is missing or would contain itself */
-  readonly nested: Resolved | null;
+  readonly nested: ComputedLayer | null;
 }
 
 const childTable = new WeakMap<object, ReadonlyMap<Id, readonly Layer[]>>();
@@ -55,7 +55,7 @@ export const startOf = (component: Piece, values: Values): Variant =>
 /** Layer values set by an instance's options: layer id → property → value. */
 export type Overrides = ReadonlyMap<Id, LayerChanges>;
 const none: Overrides = new Map();
-const noChildren: readonly Resolved[] = [];
+const noChildren: readonly ComputedLayer[] = [];
 
 const overrideCache = new WeakMap<Values, { component: Piece; overrides: Overrides }>();
 
@@ -71,7 +71,10 @@ export const overridesFrom = (component: Piece, values: Values): Overrides => {
 const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
 
 /** An instance's values with options that were set while running; kept, so that equal questions have one answer. */
-export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): Values => {
+export const withOptions = (
+  values: Values,
+  given: Readonly<Record<Id, SpecifiedValue>>,
+): Values => {
   const known = entryOf(givenCache, values, () => new WeakMap());
   let merged = known.get(given);
   if (!merged)
@@ -86,7 +89,7 @@ export const withOptions = (values: Values, given: Readonly<Record<Id, Said>>): 
 };
 
 /** Whether a copy's value is of the kind its option sets: the option may have changed since. */
-const suits = (key: OptionKey, value: Said): boolean => {
+const suits = (key: OptionKey, value: SpecifiedValue): boolean => {
   if (key.startsWith(OPTION)) {
     return true;
   }
@@ -157,7 +160,7 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
 /** What a running machine says of a copy: its traits, and options that were set. */
 export interface Running {
   readonly variant: (path: string) => Variant | undefined;
-  readonly options?: (path: string) => Readonly<Record<Id, Said>> | undefined;
+  readonly options?: (path: string) => Readonly<Record<Id, SpecifiedValue>> | undefined;
   /** what it says about layers of a copy, "" for the piece itself */ readonly says?: (
     path: string,
   ) => Overrides | undefined;
@@ -216,7 +219,7 @@ interface Kept {
   inputs: readonly Values[];
   override: LayerChanges | undefined;
   values: Values;
-  node: Resolved | null;
+  node: ComputedLayer | null;
 }
 
 const sameChanges = (a: LayerChanges | undefined, b: LayerChanges | undefined): boolean =>
@@ -248,7 +251,7 @@ export class Resolver {
     variant: Variant,
     path = "",
     running: Running = still,
-  ): Resolved | null {
+  ): ComputedLayer | null {
     this.left = MOST_LAYERS;
     return this.piece(project, pieceId, variant, path, none, running, []);
   }
@@ -261,7 +264,7 @@ export class Resolver {
     overrides: Overrides,
     at: Running,
     inside: readonly Id[],
-  ): Resolved | null {
+  ): ComputedLayer | null {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId) || inside.length > DEEPEST_COPY) return null;
@@ -297,13 +300,13 @@ export class Resolver {
     );
   }
 
-  private layer(c: Context, layer: Layer): Resolved {
+  private layer(c: Context, layer: Layer): ComputedLayer {
     const key = c.path + layer.id;
     if (c.touched && !c.touched.has(layer.id) && !holdersOf(c.piece).has(layer.id)) {
       const same = this.kept.get(key)?.node;
       if (same) return same;
     }
-    const inputs = changesIn(c.looks, layer.id).map((changes) => settle(c.project, changes));
+    const inputs = changesIn(c.looks, layer.id).map((changes) => resolveTokens(c.project, changes));
     const override = c.overrides.get(layer.id);
     const before = this.kept.get(key);
     const fresh =
@@ -312,12 +315,12 @@ export class Resolver {
       !sameItems(before.inputs, inputs) ||
       !sameChanges(before.override, override);
     const values = fresh
-      ? cascade(layer, override ? [...inputs, settle(c.project, override)] : inputs)
+      ? cascade(layer, override ? [...inputs, resolveTokens(c.project, override)] : inputs)
       : before.values;
 
     const layers = childrenOf(c.piece).get(layer.id);
     const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
-    let nested: Resolved | null = null;
+    let nested: ComputedLayer | null = null;
     if (layer.kind === "instance") {
       const component = c.project.pieces[values.component as string];
       if (component) {
@@ -337,7 +340,7 @@ export class Resolver {
     }
     const node = before?.node;
     if (!fresh && node && node.nested === nested && sameItems(node.children, children)) return node;
-    const next: Resolved = { layer, values, children, nested };
+    const next: ComputedLayer = { layer, values, children, nested };
     this.kept.set(key, { layer, inputs, override, values, node: next });
     return next;
   }

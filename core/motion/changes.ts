@@ -1,9 +1,9 @@
-import { findPlaced } from "../layout/hit";
-import type { Placed } from "../layout/types";
+import { findBox } from "../layout/hit";
+import type { LayoutBox } from "../layout/types";
 import type { Id, Motion } from "../project/types";
 import { property } from "../properties/registry";
 import type { Value } from "../properties/types";
-import { equal, geometry, mixableOf, sameWords } from "./placed";
+import { equal, geometry, mixableOf, sameWords } from "./boxes";
 import { Mover } from "./mover";
 
 /** A layer of a piece that a change moves, and by which of its properties; "presence" where it appears or vanishes. */
@@ -15,9 +15,9 @@ export interface Moving {
 
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 
-const layersOf = (root: Placed): Map<Id, Placed> => {
-  const out = new Map<Id, Placed>();
-  const visit = (p: Placed) => {
+const layersOf = (root: LayoutBox): Map<Id, LayoutBox> => {
+  const out = new Map<Id, LayoutBox>();
+  const visit = (p: LayoutBox) => {
     out.set(p.layer.id, p);
     p.children.forEach(visit);
   };
@@ -26,13 +26,13 @@ const layersOf = (root: Placed): Map<Id, Placed> => {
 };
 
 /** What changes of what a layer holds: which component, the words on it, or something inside it. */
-const contentKeys = (a: Placed, b: Placed): string[] => {
+const contentKeys = (a: LayoutBox, b: LayoutBox): string[] => {
   if (a.values.component !== b.values.component) return ["component"];
   const isRewrapped = !sameWords(a.lines, b.lines) && equal(a.values.text, b.values.text);
   return [...(isRewrapped ? ["text"] : []), ...(a.nested !== b.nested ? ["inside"] : [])];
 };
 
-const changedKeys = (a: Placed, b: Placed): string[] => [
+const changedKeys = (a: LayoutBox, b: LayoutBox): string[] => [
   ...geometry.filter((k) => a[k] !== b[k]),
   ...mixableOf(b)
     .filter(({ key }) => !equal(a.values[key], b.values[key]))
@@ -41,7 +41,7 @@ const changedKeys = (a: Placed, b: Placed): string[] => [
 ];
 
 /** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */
-export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[] => {
+export const movingLayers = (from: LayoutBox, to: LayoutBox, motion: Motion): Moving[] => {
   const before = layersOf(from);
   const after = layersOf(to);
   const out: Moving[] = [];
@@ -59,14 +59,14 @@ export const movingLayers = (from: Placed, to: Placed, motion: Motion): Moving[]
 
 /** One step of a change: to which scene, with which motion; in the copy at a path, on which screen. */
 export interface ChangeStep {
-  readonly to: Placed;
+  readonly to: LayoutBox;
   readonly motion: Motion;
   readonly within?: string;
   readonly subject?: string;
 }
 
 /** Whether layers change places in depth on the way. */
-export const restacks = (from: Placed, to: Placed): boolean => {
+export const restacks = (from: LayoutBox, to: LayoutBox): boolean => {
   const before = new Map([...layersOf(from)].map(([id], i) => [id, i]));
   const order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
   return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
@@ -77,13 +77,13 @@ export class Change {
   private mover: Mover | null = null;
   private at = 0;
   constructor(
-    private readonly from: Placed,
+    private readonly from: LayoutBox,
     private readonly steps: readonly ChangeStep[],
     /** the screen it begins on */ private readonly subject = "",
   ) {}
 
   /** What is on screen so long (ms) after it was set off. */
-  frame(ms: number): Placed {
+  frame(ms: number): LayoutBox {
     if (!this.mover || ms < this.at) {
       this.mover = new Mover();
       this.mover.retarget(this.from, cut, 0, this.subject);
@@ -103,16 +103,16 @@ export class Change {
   }
 }
 
-const middleOf = (root: Placed, layer: Id): readonly [number, number] | null => {
-  const found = findPlaced(root, layer);
+const middleOf = (root: LayoutBox, layer: Id): readonly [number, number] | null => {
+  const found = findBox(root, layer);
   return (
     found && [found.x - root.x + found.placed.width / 2, found.y - root.y + found.placed.height / 2]
   );
 };
 
 /** The value a layer has for a lane's key in a scene; undefined where it is not there. */
-export const laneValue = (scene: Placed, layer: Id, key: string): Value | undefined => {
-  const found = findPlaced(scene, layer)?.placed;
+export const laneValue = (scene: LayoutBox, layer: Id, key: string): Value | undefined => {
+  const found = findBox(scene, layer)?.placed;
   if (!found) {
     return undefined;
   }

@@ -3,7 +3,7 @@ import { readPath } from "../paint/path";
 type Point = readonly [number, number];
 /** A cubic Bézier from where the last one ended: two handles and its end. */
 type Cubic = readonly [Point, Point, Point];
-interface Outline {
+interface CubicOutline {
   readonly start: Point;
   readonly cubics: readonly Cubic[];
   readonly closed: boolean;
@@ -24,7 +24,7 @@ const cubicOf = (command: string, at: Point, p: (i: number) => Point): Cubic => 
 };
 
 /** Path data as outlines of cubics alone: lines and quadratics are cubics too. */
-const outlinesOf = (data: string): Outline[] => {
+const outlinesOf = (data: string): CubicOutline[] => {
   const out: { start: Point; cubics: Cubic[]; closed: boolean }[] = [];
   let at: Point = [0, 0];
   for (const { command, numbers: n } of readPath(data)) {
@@ -49,16 +49,16 @@ const outlinesOf = (data: string): Outline[] => {
   return out.filter((o) => o.cubics.length > 0);
 };
 
-const ends = (o: Outline): Point[] => o.cubics.map((c) => c[2]);
+const ends = (o: CubicOutline): Point[] => o.cubics.map((c) => c[2]);
 /** Twice the signed area of the polygon of an outline's ends (the shoelace formula): its sign is the way it goes round. */
-const area = (o: Outline): number =>
+const area = (o: CubicOutline): number =>
   ends(o).reduce((sum, p, i, all) => {
     const q = all[(i + 1) % all.length] as Point;
     return sum + p[0] * q[1] - q[0] * p[1];
   }, 0);
 
 /** Halves the longest stretches until there are so many (de Casteljau). */
-const divided = (o: Outline, count: number): Outline => {
+const divided = (o: CubicOutline, count: number): CubicOutline => {
   const cubics = [...o.cubics];
   while (cubics.length < count) {
     const starts = [o.start, ...cubics.map((c) => c[2])];
@@ -78,7 +78,7 @@ const divided = (o: Outline, count: number): Outline => {
   return { ...o, cubics };
 };
 
-const reversed = (o: Outline): Outline => {
+const reversed = (o: CubicOutline): CubicOutline => {
   const starts = [o.start, ...ends(o)];
   return {
     ...o,
@@ -88,7 +88,7 @@ const reversed = (o: Outline): Outline => {
 };
 
 /** A closed outline begun at another of its ends. */
-const begunAt = (o: Outline, i: number): Outline =>
+const begunAt = (o: CubicOutline, i: number): CubicOutline =>
   i === 0
     ? o
     : {
@@ -98,9 +98,9 @@ const begunAt = (o: Outline, i: number): Outline =>
       };
 
 /** The second outline, begun and turned so that its ends lie as near as can be to those of the first. */
-const aligned = (a: Outline, b: Outline): Outline => {
+const aligned = (a: CubicOutline, b: CubicOutline): CubicOutline => {
   if (!a.closed || !b.closed) {
-    const off = (o: Outline) =>
+    const off = (o: CubicOutline) =>
       far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point);
     const back = reversed(b);
     return off(back) < off(b) - 1e-9 ? back : b;
@@ -125,7 +125,7 @@ const aligned = (a: Outline, b: Outline): Outline => {
 };
 
 /** What an outline grows out of or shrinks to when it has no partner: a point in its middle. */
-const point = (o: Outline): Outline => {
+const point = (o: CubicOutline): CubicOutline => {
   const all = ends(o);
   const middle: Point = [
     all.reduce((s, p) => s + p[0], 0) / all.length,
@@ -149,15 +149,15 @@ export const morph = (from: string, to: string): ((t: number) => string) | null 
   const b = outlinesOf(to);
   if (a.length === 0 || b.length === 0 || a.concat(b).some((o) => o.cubics.length > MOST_STRETCHES))
     return null;
-  const bySize = (list: Outline[]) =>
+  const bySize = (list: CubicOutline[]) =>
     [...list].sort((p, q) => Math.abs(area(q)) - Math.abs(area(p)));
   const left = bySize(a);
   const right = bySize(b);
   const pairs = Array.from(
     { length: Math.max(left.length, right.length) },
-    (_, i): readonly [Outline, Outline] => {
-      const p = left[i] ?? point(right[i] as Outline);
-      const q = right[i] ?? point(left[i] as Outline);
+    (_, i): readonly [CubicOutline, CubicOutline] => {
+      const p = left[i] ?? point(right[i] as CubicOutline);
+      const q = right[i] ?? point(left[i] as CubicOutline);
       const n = Math.max(p.cubics.length, q.cubics.length);
       const first = divided(p, n);
       return [first, aligned(first, divided(q, n))];

@@ -1,11 +1,11 @@
 import { entryOf } from "../basics";
-import { placedAt } from "../layout/chain";
-import type { Placed } from "../layout/types";
+import { boxAt } from "../layout/chain";
+import type { LayoutBox } from "../layout/types";
 import { ROOT } from "../project/types";
 import type { Motion } from "../project/types";
 import type { Value } from "../properties/types";
-import { Held } from "./held";
-import { isPosed, Pace } from "./pace";
+import { Scrubber } from "./scrubber";
+import { isPosed, ChangeTiming } from "./change-timing";
 import { paired } from "./pairing";
 import {
   appearing,
@@ -17,19 +17,19 @@ import {
   mixLines,
   sameWords,
   visibleCorners,
-} from "./placed";
+} from "./boxes";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
-import { Blend, Glide, numbersIn, Posed } from "./track";
-import { Traffic } from "./traffic";
-import type { Dissolving } from "./traffic";
+import { MixTrack, NumberTrack, numbersIn, KeyframeTrack } from "./track";
+import { ActiveAnimations } from "./active-animations";
+import type { Dissolving } from "./active-animations";
 
 /** How a change goes on down the tree: whether it is at once, what of it dissolves, with which timings, and in which lane. */
 interface How {
   readonly cut: boolean;
   readonly fading: string | null;
-  readonly pace: Pace;
-  readonly lane: ReturnType<Pace["ofLayer"]>;
+  readonly timing: ChangeTiming;
+  readonly lane: ReturnType<ChangeTiming["ofLayer"]>;
 }
 
 const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
@@ -41,23 +41,23 @@ const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
  * goes back.
  */
 export class Mover {
-  private target: Placed | null = null;
+  private target: LayoutBox | null = null;
   private subject = "";
-  private readonly traffic = new Traffic();
-  private held = new Held();
+  private readonly animations = new ActiveAnimations();
+  private held = new Scrubber();
 
   /**
    * Sets a new target. `subject` names what is shown (another subject is another scene, which comes as the motion says);
    * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade dissolves that part, lanes are
    * of its layers, and layers around it that are pushed aside move there in the same time.
    */
-  retarget(next: Placed, motion: Motion, now: number, subject: string, within = ""): void {
-    this.turn(next, new Pace(motion, now, within), now, subject);
+  retarget(next: LayoutBox, motion: Motion, now: number, subject: string, within = ""): void {
+    this.turn(next, new ChangeTiming(motion, now, within), now, subject);
   }
 
   /** A hand moves what is shown towards a target, through the poses of lanes if there are any: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
   drag(
-    next: Placed,
+    next: LayoutBox,
     motion: Motion,
     now: number,
     progress: number,
@@ -69,7 +69,7 @@ export class Mover {
     if (span)
       this.turn(
         next,
-        new Pace({ ...motion, kind: "tween", duration: Infinity }, now, within, span),
+        new ChangeTiming({ ...motion, kind: "tween", duration: Infinity }, now, within, span),
         now,
         this.subject,
       );
@@ -79,25 +79,25 @@ export class Mover {
   /** What a hand moved goes on to its target by itself, from where it is and as fast as the hand was. */
   letGo(motion: Motion, now: number): void {
     const end = this.held.letGo(motion, now);
-    if (end !== null) this.traffic.until(end);
+    if (end !== null) this.animations.until(end);
   }
 
-  private turn(next: Placed, pace: Pace, now: number, subject: string): void {
-    const { motion, within } = pace;
+  private turn(next: LayoutBox, timing: ChangeTiming, now: number, subject: string): void {
+    const { motion, within } = timing;
     const shown = this.sample(now);
     const other = this.subject !== subject;
     const cut =
       motion.kind === "cut" ||
-      (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !pace.base.springs);
+      (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !timing.base.springs);
     let old = this.target;
     this.target = next;
     this.subject = subject;
-    this.traffic.until(pace.base.end);
+    this.animations.until(timing.base.end);
     if (!old || !shown || (other && (cut || motion.kind !== "tween"))) {
       this.stop();
       if (shown && !cut)
-        this.traffic.dissolves.set(next.layer.id, {
-          span: pace.base,
+        this.animations.dissolves.set(next.layer.id, {
+          span: timing.base,
           from: frozen(shown),
           follows: false,
           ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}),
@@ -113,31 +113,37 @@ export class Mover {
     }
     const root = within ? `${within}/${ROOT}` : ROOT;
     const fading = motion.kind === "fade" ? root : null;
-    this.walk(old, next, seen, "", { cut, fading, pace, lane: undefined }, now);
-    if (!cut) this.stir(old, next, seen, pace, now);
+    this.walk(old, next, seen, "", { cut, fading, timing, lane: undefined }, now);
+    if (!cut) this.animateLanes(old, next, seen, timing, now);
   }
 
   /** Lanes of what does not change otherwise: they go through their poses and come back. */
-  private stir(old: Placed, next: Placed, shown: Placed, pace: Pace, now: number): void {
-    for (const [name, lane] of pace.lanes) {
+  private animateLanes(
+    old: LayoutBox,
+    next: LayoutBox,
+    shown: LayoutBox,
+    timing: ChangeTiming,
+    now: number,
+  ): void {
+    for (const [name, lane] of timing.lanes) {
       if (lane.key === null || !isPosed(lane)) continue;
       const path = name.slice(0, name.length - lane.key.length - 1);
-      const span = pace.span(lane);
-      if (this.traffic.tracks.get(path)?.get(lane.key)?.span === span) continue;
-      const [is, was, seen] = [next, old, shown].map((tree) => placedAt(tree, path)) as [
-        Placed | null,
-        Placed | null,
-        Placed | null,
+      const span = timing.span(lane);
+      if (this.animations.tracks.get(path)?.get(lane.key)?.span === span) continue;
+      const [is, was, seen] = [next, old, shown].map((tree) => boxAt(tree, path)) as [
+        LayoutBox | null,
+        LayoutBox | null,
+        LayoutBox | null,
       ];
       if (!is || !seen) continue;
-      const read = (p: Placed): unknown =>
+      const read = (p: LayoutBox): unknown =>
         (geometry as readonly string[]).includes(lane.key as string)
           ? p[lane.key as "x"]
           : p.values[lane.key as string];
       this.track(
         path,
         lane.key,
-        { pace, lane: undefined, cut: false },
+        { timing, lane: undefined, cut: false },
         now,
         read(seen),
         read(is),
@@ -150,11 +156,11 @@ export class Mover {
   /** Drops all movement: what is shown is the target. */
   stop(): void {
     this.held.drop();
-    this.traffic.clear();
+    this.animations.clear();
   }
 
   /** Replaces the target without any movement of its own, keeping what is in motion (an edit while running). */
-  replace(next: Placed, subject: string): void {
+  replace(next: LayoutBox, subject: string): void {
     this.target = next;
     if (subject !== this.subject) this.stop();
     this.subject = subject;
@@ -162,39 +168,39 @@ export class Mover {
 
   /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
   endsAt(): number {
-    return this.traffic.endsAt();
+    return this.animations.endsAt();
   }
 
   /** Whether what is shown changes by itself after a time. */
   movesAfter(now: number): boolean {
-    return this.traffic.movesAfter(now);
+    return this.animations.movesAfter(now);
   }
 
   /** What is on screen at a time; null before the first target. The target itself (same identity) when nothing moves. */
-  sample(now: number): Placed | null {
-    return this.target && this.traffic.sample(this.target, now);
+  sample(now: number): LayoutBox | null {
+    return this.target && this.animations.sample(this.target, now);
   }
 
   private walk(
-    old: Placed,
-    next: Placed,
-    shown: Placed,
+    old: LayoutBox,
+    next: LayoutBox,
+    shown: LayoutBox,
     parentPath: string,
     around: How,
     now: number,
   ): void {
     if (old === next && shown === next) return;
     const path = parentPath + next.layer.id;
-    let how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
+    let how: How = { ...around, lane: around.timing.ofLayer(path) ?? around.lane };
     if (path === how.fading && !how.cut) {
-      this.dissolve(path, { span: how.pace.base, from: frozen(shown), follows: false }, how);
+      this.dissolve(path, { span: how.timing.base, from: frozen(shown), follows: false }, how);
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
-      this.traffic.forget(path);
+      this.animations.forget(path);
       this.dissolve(
         path,
-        { span: how.pace.span(how.lane), from: frozen(shown), follows: true },
+        { span: how.timing.span(how.lane), from: frozen(shown), follows: true },
         how,
       );
       this.geometry(old, next, shown, path, how, now);
@@ -212,11 +218,11 @@ export class Mover {
   /** What cannot be mixed gives way to what it is now. */
   private dissolve(path: string, made: Dissolving, { cut }: How): void {
     if (cut) {
-      this.traffic.dissolves.delete(path);
+      this.animations.dissolves.delete(path);
       return;
     }
-    this.traffic.dissolves.set(path, made);
-    this.traffic.until(made.span.end);
+    this.animations.dissolves.set(path, made);
+    this.animations.until(made.span.end);
   }
 
   /** One property sets out from what is shown, in the time of its lane; numbers take along the velocity they have. */
@@ -230,25 +236,28 @@ export class Mover {
     rest: unknown,
     mix: Mix<unknown> | null,
   ): void {
-    let layer = this.traffic.tracks.get(path);
+    let layer = this.animations.tracks.get(path);
     if (how.cut) {
       layer?.delete(key);
       return;
     }
-    const { pace } = how;
-    const lane = pace.ofKey(path, key) ?? how.lane;
-    const span = pace.span(lane);
+    const { timing } = how;
+    const lane = timing.ofKey(path, key) ?? how.lane;
+    const span = timing.span(lane);
     const a = numbersIn(from);
     const b = numbersIn(to);
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
-    layer ??= entryOf(this.traffic.tracks, path, () => new Map());
-    this.traffic.until(span.end);
+    layer ??= entryOf(this.animations.tracks, path, () => new Map());
+    this.animations.until(span.end);
     if (lane && lane.key === key && isPosed(lane))
-      layer.set(key, new Posed(span, lane, key, from, rest, to, velocity[0] ?? 0, pace.driven));
+      layer.set(
+        key,
+        new KeyframeTrack(span, lane, key, from, rest, to, velocity[0] ?? 0, timing.driven),
+      );
     else if (a && b && a.length === b.length)
       layer.set(
         key,
-        new Glide(
+        new NumberTrack(
           span,
           key,
           a,
@@ -257,13 +266,13 @@ export class Mover {
           velocity.length === a.length && velocity.some((v) => v !== 0) ? velocity : [],
         ),
       );
-    else if (mix) layer.set(key, new Blend(span, mix));
+    else if (mix) layer.set(key, new MixTrack(span, mix));
   }
 
   private geometry(
-    old: Placed,
-    next: Placed,
-    shown: Placed,
+    old: LayoutBox,
+    next: LayoutBox,
+    shown: LayoutBox,
     path: string,
     how: How,
     now: number,
@@ -274,9 +283,9 @@ export class Mover {
   }
 
   private values(
-    old: Placed,
-    next: Placed,
-    shown: Placed,
+    old: LayoutBox,
+    next: LayoutBox,
+    shown: LayoutBox,
     path: string,
     how: How,
     now: number,
@@ -295,11 +304,11 @@ export class Mover {
       else this.track(path, key, how, now, a, to, old.values[key], mix);
     }
     if (dissolves) {
-      this.traffic.tracks.get(path)?.delete("lines");
+      this.animations.tracks.get(path)?.delete("lines");
       this.dissolve(
         path,
         {
-          span: how.pace.span(how.lane),
+          span: how.timing.span(how.lane),
           from: { ...frozen(shown), children: [], nested: null },
           follows: true,
           own: true,
@@ -312,9 +321,9 @@ export class Mover {
   }
 
   private children(
-    old: Placed,
-    next: Placed,
-    shown: Placed,
+    old: LayoutBox,
+    next: LayoutBox,
+    shown: LayoutBox,
     path: string,
     prefix: string,
     how: How,
@@ -324,15 +333,15 @@ export class Mover {
     const before = byId(old.children);
     const after = byId(next.children);
     const seen = byId(shown.children);
-    const { pace } = how;
-    const common = (list: readonly Placed[]) =>
+    const { timing } = how;
+    const common = (list: readonly LayoutBox[]) =>
       list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
-    const at = { start: 0, middle: 0.5, end: 1 }[pace.motion.restacks ?? "middle"];
+    const at = { start: 0, middle: 0.5, end: 1 }[timing.motion.restacks ?? "middle"];
     if (common(old.children).join() === common(next.children).join() || how.cut || at === 0)
-      this.traffic.restacks.delete(path);
+      this.animations.restacks.delete(path);
     else
-      this.traffic.restacks.set(path, {
-        span: pace.span(how.lane),
+      this.animations.restacks.set(path, {
+        span: timing.span(how.lane),
         order: shown.children.map((c) => c.layer.id),
         at,
       });
@@ -345,18 +354,18 @@ export class Mover {
     for (const child of old.children) {
       if (after.has(child.layer.id)) continue;
       const gone = prefix + child.layer.id;
-      this.traffic.forget(gone);
+      this.animations.forget(gone);
       if (how.cut) continue;
       const placed = frozen(seen.get(child.layer.id) ?? child);
-      const list = (this.traffic.leaving.get(path) ?? []).filter(
+      const list = (this.animations.leaving.get(path) ?? []).filter(
         (l) => l.placed.layer.id !== child.layer.id,
       );
-      this.traffic.leaving.set(path, [
+      this.animations.leaving.set(path, [
         ...list,
         {
           placed,
-          span: pace.span(pace.ofKey(gone, "presence") ?? pace.ofLayer(gone) ?? how.lane),
-          by: appearing(pace.motion, placed),
+          span: timing.span(timing.ofKey(gone, "presence") ?? timing.ofLayer(gone) ?? how.lane),
+          by: appearing(timing.motion, placed),
         },
       ]);
     }
@@ -364,23 +373,23 @@ export class Mover {
 
   /** A layer that comes back while it is still on its way out goes on from where it is. */
   private appear(
-    child: Placed,
-    ghost: Placed | undefined,
+    child: LayoutBox,
+    ghost: LayoutBox | undefined,
     parent: string,
     prefix: string,
     around: How,
     now: number,
   ): void {
     const path = prefix + child.layer.id;
-    const how: How = { ...around, lane: around.pace.ofLayer(path) ?? around.lane };
-    const list = this.traffic.leaving
+    const how: How = { ...around, lane: around.timing.ofLayer(path) ?? around.lane };
+    const list = this.animations.leaving
       .get(parent)
       ?.filter((l) => l.placed.layer.id !== child.layer.id);
-    if (list) this.traffic.leaving.set(parent, list);
+    if (list) this.animations.leaving.set(parent, list);
     if (how.cut) return;
     if (ghost) this.geometry(ghost, child, ghost, path, how, now);
     if (ghost) this.values(ghost, child, ghost, path, how, now);
-    const by = appearing(how.pace.motion, child);
+    const by = appearing(how.timing.motion, child);
     if (by && !ghost) {
       if (by[0]) this.track(path, "x", how, now, child.x + by[0], child.x, child.x, null);
       if (by[1]) this.track(path, "y", how, now, child.y + by[1], child.y, child.y, null);

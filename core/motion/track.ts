@@ -46,7 +46,7 @@ const limitsOf = (key: string): Limits => {
 };
 
 /** Numbers that glide to their target and keep the velocity they had. */
-export class Glide implements Track {
+export class NumberTrack implements Track {
   private readonly limits: Limits;
   private readonly rest: readonly number[];
 
@@ -107,7 +107,7 @@ const slowest = (track: Track, now: number): readonly number[] | null => {
 };
 
 /** Any values that can be mixed. */
-export class Blend implements Track {
+export class MixTrack implements Track {
   constructor(
     readonly span: Span,
     private readonly mix: Mix<unknown>,
@@ -151,7 +151,7 @@ const stagesOf = (lane: Lane, key: string, from: unknown, to: unknown): Stage[] 
 };
 
 /** A lane that goes through poses, or is gone through more than once. Its span is even: each stretch has a curve of its own. */
-export class Posed implements Track {
+export class KeyframeTrack implements Track {
   readonly endless: boolean;
   private readonly first: readonly Stage[];
   private readonly later: readonly Stage[];

@@ -1,6 +1,6 @@
 import { blend, modeLrgb, modeRgb, useMode, wcagContrast } from "culori/fn";
 import { toLocal } from "../layout/hit";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { mixColour } from "../motion/mix";
 import type { Fill, Gradient, Stop } from "../properties/types";
 
@@ -41,7 +41,7 @@ const gradientAt = (g: Gradient, x: number, y: number, w: number, h: number): st
     : mixColour(before.colour, after.colour)((t - before.at) / (after.at - before.at));
 };
 
-const fillAt = (p: Placed, x: number, y: number): string | null => {
+const fillAt = (p: LayoutBox, x: number, y: number): string | null => {
   const fill = p.values.fill as Fill | undefined;
   if (fill === undefined) return p.layer.kind === "picture" ? null : "none";
   if (typeof fill === "string") return fill;
@@ -64,11 +64,11 @@ const over = (ground: string, colour: string): string => {
  * The contrast of a text layer of a placed tree with what is painted behind its middle, over white paper. Null when a
  * picture lies behind it, since that has no one colour, and for layers that are not texts.
  */
-export const contrastOf = (root: Placed, id: string): Contrast | null => {
+export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {
   let ground: string | null = "#ffffff";
   let result: Contrast | null = null;
   // found first, so that only what is painted before it counts
-  const path = (p: Placed): Placed[] | null => {
+  const path = (p: LayoutBox): LayoutBox[] | null => {
     if (p.layer.id === id) return [p];
     for (const c of p.children) {
       const inner = path(c);
@@ -85,7 +85,7 @@ export const contrastOf = (root: Placed, id: string): Contrast | null => {
     x += p.x;
     y += p.y;
   }
-  const visit = (p: Placed, px: number, py: number, opacity: number): boolean => {
+  const visit = (p: LayoutBox, px: number, py: number, opacity: number): boolean => {
     const at = toLocal(p, px, py);
     const through = opacity * (p.values.opacity as number);
     if (p === text) {

@@ -1,5 +1,5 @@
 import { clipsChildren } from "../layout/types";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Pair, Shadow } from "../properties/types";
 import { r } from "./types";
 import type { Paint } from "./types";
@@ -11,7 +11,7 @@ export type Shift = readonly [x: number, y: number] | null;
  * Whether a layer's place can be said in the numbers of what it is made of, down to its children: plain shapes and lines of
  * text, upright, and nothing that is cut off or masked along an outline of its own.
  */
-export const isPlain = (p: Placed): boolean => {
+export const isPlain = (p: LayoutBox): boolean => {
   const v = p.values;
   const [sx, sy] = v.scale as Pair;
   return (

@@ -1,7 +1,7 @@
 import clipping from "polygon-clipping";
 import type { MultiPolygon, Polygon } from "polygon-clipping";
 import { toParent } from "../layout/hit";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Four } from "../properties/types";
 import { flatten } from "./flatten";
 import type { Ring } from "./flatten";
@@ -64,7 +64,7 @@ const roundedPolygon = (points: readonly Point[], radius: number): string => {
 };
 
 /** The corners a box can show at its size. */
-export const cornersOf = (p: Placed, by = 0): Four => {
+export const cornersOf = (p: LayoutBox, by = 0): Four => {
   const limit = Math.max(0, Math.min(p.width, p.height) / 2);
   return (p.values.radius as Four).map((c) =>
     Math.max(0, Math.min(c, limit) + (c > 0 ? by : 0)),
@@ -72,11 +72,11 @@ export const cornersOf = (p: Placed, by = 0): Four => {
 };
 
 /** Whether a layer's outline can be grown and shrunk exactly; the others' borders are cut to shape instead. */
-export const grows = (p: Placed): boolean =>
+export const grows = (p: LayoutBox): boolean =>
   p.layer.kind === "box" || p.layer.kind === "picture" || p.layer.kind === "ellipse";
 
 /** A layer's outline grown by `by` px on every side (shadow spread, or the middle of a border), as an element without paint. */
-export const outline = (p: Placed, by = 0): { tag: Paint["tag"]; attrs: Attrs } => {
+export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs } => {
   const w = Math.max(0, p.width + 2 * by);
   const h = Math.max(0, p.height + 2 * by);
   switch (p.layer.kind) {
@@ -134,7 +134,7 @@ export const outline = (p: Placed, by = 0): { tag: Paint["tag"]; attrs: Attrs } 
 };
 
 /** A layer's outline as path data in px. */
-export const outlinePath = (p: Placed, by = 0): string => {
+export const outlinePath = (p: LayoutBox, by = 0): string => {
   const { tag, attrs } = outline(p, by);
   if (tag === "path") return String(attrs.d);
   if (tag === "ellipse") {
@@ -146,7 +146,7 @@ export const outlinePath = (p: Placed, by = 0): string => {
 };
 
 /** Rings of one layer as polygons: overlapping rings make holes, or not, as the layer says. */
-const areaOf = (p: Placed): MultiPolygon => {
+const areaOf = (p: LayoutBox): MultiPolygon => {
   const place = toParent(p);
   const rings = flatten(outlinePath(p)).map((ring): Ring => ring.map(([x, y]) => place(x, y)));
   const [first, ...rest] = rings.map((ring): Polygon => [ring]);
@@ -163,7 +163,7 @@ const operations = {
 } as const;
 
 /** Path data of the outline the shown shapes inside a compound make together, in its own px; curves as fine straight pieces. */
-export const compoundPath = (p: Placed): string => {
+export const compoundPath = (p: LayoutBox): string => {
   const areas = p.children
     .filter(
       (c) =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { markup, paint, readPath, scalePath, svgDocument } from "#core/paint";
 import type { LayerKind } from "#core/project";
 import { defaultsOf } from "#core/properties";
@@ -8,8 +8,8 @@ import type { Value } from "#core/properties";
 const layer = (
   kind: LayerKind,
   values: Record<string, Value> = {},
-  more: Partial<Placed> = {},
-): Placed => ({
+  more: Partial<LayoutBox> = {},
+): LayoutBox => ({
   layer: { id: "knob", kind, name: "Knob", parent: "root", order: "a0" },
   values: { ...defaultsOf(kind), ...values },
   x: 4,

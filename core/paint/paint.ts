@@ -1,5 +1,5 @@
 import { clipsChildren } from "../layout/types";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Values } from "../properties/types";
 import { faded, isPlain, shifted } from "./flat";
 import type { Shift } from "./flat";
@@ -11,13 +11,13 @@ import { r } from "./types";
 import type { Attrs, Paint } from "./types";
 
 /** The children from back to front; one that masks shows those above it only where it is itself. */
-const stacked = (children: readonly Placed[], shift: Shift): Paint[] => {
+const stacked = (children: readonly LayoutBox[], shift: Shift): Paint[] => {
   const at = children.findIndex((c) => c.values.masks && c.presence > 0);
-  const each = (c: Placed) => painted(c, shift);
+  const each = (c: LayoutBox) => painted(c, shift);
   if (at < 0) return children.map(each);
   const next = children.findIndex((c, i) => i > at && c.values.masks);
   const until = next < 0 ? children.length : next;
-  const shape = children[at] as Placed;
+  const shape = children[at] as LayoutBox;
   // the mask may be as large as what it shapes: its own bounds must not cut it
   const mask = named("mask", `${shape.layer.id}-mask`, [painted(shape, shift)], {
     style: "mask-type:alpha",
@@ -41,7 +41,7 @@ const stacked = (children: readonly Placed[], shift: Shift): Paint[] => {
   ];
 };
 
-const clipped = (p: Placed, inner: readonly Paint[]): Paint[] => {
+const clipped = (p: LayoutBox, inner: readonly Paint[]): Paint[] => {
   const clip = named("clipPath", "shape", [
     { tag: "path", key: "d", attrs: { d: outlinePath(p) }, children: [] },
   ]);
@@ -51,7 +51,7 @@ const clipped = (p: Placed, inner: readonly Paint[]): Paint[] => {
   ];
 };
 
-const newPaint = (p: Placed): readonly Paint[] => {
+const newPaint = (p: LayoutBox): readonly Paint[] => {
   switch (p.layer.kind) {
     case "text":
       return textPaint(p);
@@ -67,13 +67,13 @@ const newPaint = (p: Placed): readonly Paint[] => {
 interface Own {
   width: number;
   height: number;
-  lines: Placed["lines"];
+  lines: LayoutBox["lines"];
   paint: readonly Paint[];
 }
 const kept = new WeakMap<Values, Own>();
 
 /** What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those of the frame before. */
-const ownPaint = (p: Placed): readonly Paint[] => {
+const ownPaint = (p: LayoutBox): readonly Paint[] => {
   const { shapes, width, height, lines } = p;
   if (!shapes || p.layer.kind === "compound") return newPaint(p);
   const known = kept.get(shapes);
@@ -85,10 +85,10 @@ const ownPaint = (p: Placed): readonly Paint[] => {
   return paint;
 };
 
-const keptDeep = new WeakMap<Placed, Paint>();
-const keptFlat = new WeakMap<Placed, { x: number; y: number; node: Paint }>();
+const keptDeep = new WeakMap<LayoutBox, Paint>();
+const keptFlat = new WeakMap<LayoutBox, { x: number; y: number; node: Paint }>();
 
-const known = (p: Placed, shift: Shift): Paint | undefined => {
+const known = (p: LayoutBox, shift: Shift): Paint | undefined => {
   if (!shift) return keptDeep.get(p);
   const kept = keptFlat.get(p);
   return kept?.x === shift[0] && kept.y === shift[1] ? kept.node : undefined;
@@ -122,7 +122,7 @@ const dissolving = (
 });
 
 /** The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of what that dissolved from. */
-const ownShapes = (p: Placed): readonly Paint[] => {
+const ownShapes = (p: LayoutBox): readonly Paint[] => {
   if (!p.dissolve?.own) return ownPaint(p);
   const { from, progress } = p.dissolve;
   const x = r(from.x - p.x);
@@ -138,7 +138,7 @@ const ownShapes = (p: Placed): readonly Paint[] => {
   ];
 };
 
-const build = (p: Placed, shift: Shift): Paint => {
+const build = (p: LayoutBox, shift: Shift): Paint => {
   const own = ownShapes(p);
   const here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
@@ -171,8 +171,8 @@ const RISE = 0.14;
 const GIVES_WAY = 0.28;
 
 /** One screen gives way to another: that slides over it, pushes it out, or rises out of it. */
-const passing = (p: Placed, old: Paint, node: Paint): Paint => {
-  const { progress, way, to = "left" } = p.dissolve as NonNullable<Placed["dissolve"]>;
+const passing = (p: LayoutBox, old: Paint, node: Paint): Paint => {
+  const { progress, way, to = "left" } = p.dissolve as NonNullable<LayoutBox["dissolve"]>;
   const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [
     number,
     number,
@@ -205,7 +205,7 @@ const passing = (p: Placed, old: Paint, node: Paint): Paint => {
   };
 };
 
-const painted = (p: Placed, shift: Shift): Paint => {
+const painted = (p: LayoutBox, shift: Shift): Paint => {
   // a copy in motion is another in every frame: nobody asks for its paint again
   if (p.shapes !== undefined) return build(p, shift);
   const before = known(p, shift);
@@ -221,4 +221,4 @@ const painted = (p: Placed, shift: Shift): Paint => {
  * its own shapes, then its children. Nothing here depends on what was painted before. `flat` paints plain layers without
  * transforms of their own: better for many still pictures, while what moves is moved best by its transform.
  */
-export const paint = (p: Placed, flat = false): Paint => painted(p, flat ? [0, 0] : null);
+export const paint = (p: LayoutBox, flat = false): Paint => painted(p, flat ? [0, 0] : null);

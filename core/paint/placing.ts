@@ -1,4 +1,4 @@
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Pair } from "../properties/types";
 import type { Shift } from "./flat";
 import { r } from "./types";
@@ -14,7 +14,7 @@ export const placingKeys: ReadonlySet<string> = new Set([
 ]);
 
 /** Where a layer lies in its parent: moved to its place, turned and scaled about its pivot. */
-export const transformOf = (p: Placed, shift: Shift): string => {
+export const transformOf = (p: LayoutBox, shift: Shift): string => {
   const angle = p.values.rotation as number;
   const [sx, sy] = p.values.scale as Pair;
   const scaled = sx !== 1 || sy !== 1;
@@ -37,7 +37,7 @@ export const transformOf = (p: Placed, shift: Shift): string => {
 };
 
 /** The attributes of a layer's group: what it is, where it lies, and what is done to the whole of it. */
-export const placing = (p: Placed, transform: string, opacity: number): Attrs => {
+export const placing = (p: LayoutBox, transform: string, opacity: number): Attrs => {
   const v = p.values;
   const out: Record<string, string | number> = { "data-layer": p.layer.id };
   if (transform) out.transform = transform;

@@ -1,4 +1,4 @@
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Fill, Pair, Shadow } from "../properties/types";
 import type { IconShape } from "../project/types";
 import { fillOf, ink, named } from "./ink";
@@ -19,7 +19,7 @@ const moved = (s: Shadow, attrs: Attrs): Attrs => ({
 });
 
 /** Shadows behind the outline; the first of the list lies on top. */
-const outer = (p: Placed, s: Shadow, i: number): Paint => {
+const outer = (p: LayoutBox, s: Shadow, i: number): Paint => {
   const { tag, attrs } = outline(p, grows(p) ? s.spread : 0);
   const thick: Attrs =
     !grows(p) && s.spread > 0
@@ -33,7 +33,7 @@ const outer = (p: Placed, s: Shadow, i: number): Paint => {
 };
 
 /** A shadow inside: a wide frame around the outline, blurred, seen through the outline. */
-const inner = (p: Placed, s: Shadow, i: number): Paint[] => {
+const inner = (p: LayoutBox, s: Shadow, i: number): Paint[] => {
   const far = s.blur * 2 + Math.abs(s.spread) + Math.abs(s.x) + Math.abs(s.y) + 20;
   const frame = `M${r(-far)} ${r(-far)}H${r(p.width + far)}V${r(p.height + far)}H${r(-far)}Z`;
   const clip = named("clipPath", `i${i}c`, [leaf("path", "d", { d: outlinePath(p) })]);
@@ -53,7 +53,7 @@ const inner = (p: Placed, s: Shadow, i: number): Paint[] => {
   ];
 };
 
-const shadowsOf = (p: Placed): readonly Shadow[] =>
+const shadowsOf = (p: LayoutBox): readonly Shadow[] =>
   (p.values.shadow as readonly Shadow[]).filter((s) => s.colour !== "none");
 
 const joins: Readonly<Record<string, string>> = { round: "round", pointed: "miter", cut: "bevel" };
@@ -68,7 +68,7 @@ const dashes = (style: unknown, width: number): Attrs => {
     : {};
 };
 
-const borderPaint = (p: Placed): Paint[] => {
+const borderPaint = (p: LayoutBox): Paint[] => {
   const v = p.values;
   const width = v.borderColour === "none" ? 0 : (v.borderWidth as number);
   if (width <= 0) return [];
@@ -126,10 +126,10 @@ const borderPaint = (p: Placed): Paint[] => {
   ];
 };
 
-const whole = (p: Placed) => ({ x: 0, y: 0, width: p.width, height: p.height });
+const whole = (p: LayoutBox) => ({ x: 0, y: 0, width: p.width, height: p.height });
 
 /** What fills a shape: a picture layer's own picture, else its fill. */
-const fillValue = (p: Placed): Fill => {
+const fillValue = (p: LayoutBox): Fill => {
   if (p.layer.kind !== "picture") return p.values.fill as Fill;
   const picture = p.values.picture;
   return typeof picture === "object" && "hash" in picture
@@ -138,7 +138,7 @@ const fillValue = (p: Placed): Fill => {
 };
 
 /** Boxes, ellipses, polygons, paths, compounds, lines and pictures: shadows, fill, shadows inside, border. */
-export const shapePaint = (p: Placed): Paint[] => {
+export const shapePaint = (p: LayoutBox): Paint[] => {
   const shadows = shadowsOf(p);
   const out: Paint[] = [];
   shadows.forEach((s, i) => {
@@ -164,7 +164,7 @@ export const shapePaint = (p: Placed): Paint[] => {
 };
 
 /** How far a clip has played, along the foot of its picture. */
-const clipPaint = (p: Placed): Paint[] => {
+const clipPaint = (p: LayoutBox): Paint[] => {
   const { plays, playedTo } = p.values as { plays?: number; playedTo?: number };
   if (!plays) return [];
   const bar = { y: r(p.height - 6), height: 6 };
@@ -182,7 +182,7 @@ const clipPaint = (p: Placed): Paint[] => {
 };
 
 /** An icon: its drawing fitted into the layer, in one fill. */
-export const iconPaint = (p: Placed): Paint[] => {
+export const iconPaint = (p: LayoutBox): Paint[] => {
   const icon = p.values.icon;
   if (typeof icon !== "object" || !("shapes" in icon)) return [];
   const scale = Math.min(p.width / icon.width, p.height / icon.height);
@@ -225,7 +225,7 @@ const drawnLine: Readonly<Record<string, string>> = {
 };
 
 /** Set lines of text, with their shadows. */
-export const textPaint = (p: Placed): Paint[] => {
+export const textPaint = (p: LayoutBox): Paint[] => {
   const v = p.values;
   const decoration = drawnLine[v.decoration as string];
   const lines = (key: string, attrs: Attrs, x = 0, y = 0): Paint[] =>

@@ -1,4 +1,4 @@
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { paint } from "./paint";
 import type { Paint } from "./types";
 
@@ -31,7 +31,7 @@ export const markup = (
 };
 
 /** A whole SVG document of a placed tree, `margin` px larger on every side for shadows. */
-export const svgDocument = (root: Placed, margin = 0): string => {
+export const svgDocument = (root: LayoutBox, margin = 0): string => {
   const w = root.width + 2 * margin;
   const h = root.height + 2 * margin;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}">${markup(paint(root))}</svg>`;

@@ -11,6 +11,6 @@ export {
   turnKnot,
   writeOutlines,
 } from "./points";
-export type { Knot, Outline, Spot } from "./points";
+export type { Knot, KnotOutline, PathPoint } from "./points";
 export type { Part } from "./combine";
 export { partsOf } from "./parts";

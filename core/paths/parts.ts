@@ -1,10 +1,10 @@
 import { mapOf } from "../layout/bounds";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { outlinePath } from "../paint/outline";
 import type { Part } from "./combine";
 
 /** The shown shapes inside a compound as parts to combine, in its own px. */
-export const partsOf = (compound: Placed): Part[] =>
+export const partsOf = (compound: LayoutBox): Part[] =>
   compound.children
     .filter((c) => c.presence > 0 && !["text", "instance", "icon", "line"].includes(c.layer.kind))
     .map((c): Part =>

@@ -13,7 +13,7 @@ import {
   turnKnot,
   writeOutlines,
 } from "#core/paths";
-import type { Outline } from "#core/paths";
+import type { KnotOutline } from "#core/paths";
 import { combine } from "./combine";
 
 const curvy = "M0 0C20 0 40 40 60 40L100 40L100 100Z";
@@ -41,7 +41,7 @@ describe("points of a path", () => {
         fc.double({ min: 0.05, max: 0.95, noNaN: true }),
         fc.nat({ max: 3 }),
         (t, line) => {
-          const [o] = readOutlines(curvy) as [Outline];
+          const [o] = readOutlines(curvy) as [KnotOutline];
           const more = addKnot(o, line, t);
           expect(more.knots).toHaveLength(o.knots.length + 1);
           const before = placeOn(o, line, t * 0.5);
@@ -53,7 +53,7 @@ describe("points of a path", () => {
   });
 
   it("taking points away ends with nothing, and handles move with their point", () => {
-    const [o] = readOutlines(curvy) as [Outline];
+    const [o] = readOutlines(curvy) as [KnotOutline];
     expect(dropKnot(o, 1)?.knots).toHaveLength(3);
     expect(dropKnot({ knots: o.knots.slice(0, 2), closed: false }, 0)).toBeNull();
     expect(moveKnot({ x: 1, y: 1, before: null, after: { x: 5, y: 1 } }, 10, 0)).toEqual({
@@ -71,7 +71,7 @@ describe("points of a path", () => {
     expect(bent.before?.x).toBeCloseTo(0);
     expect(bent.before?.y).toBeCloseTo(-10);
     expect(bendKnot(k, "after", { x: 0, y: 20 }, true).before).toEqual({ x: -10, y: 0 });
-    const [o] = readOutlines("M0 0L100 0L100 100Z") as [Outline];
+    const [o] = readOutlines("M0 0L100 0L100 100Z") as [KnotOutline];
     const smooth = turnKnot(o, 1);
     expect(smooth.knots[1]?.after).not.toBeNull();
     expect(turnKnot(smooth, 1)).toEqual(o);

@@ -1,40 +1,40 @@
 import { readPath } from "../paint/path";
 
 /** A place in px (or whatever unit the path has). */
-export interface Spot {
+export interface PathPoint {
   readonly x: number;
   readonly y: number;
 }
 
 /** A point of an outline with the handles that bend the lines before and after it; null where the line leaves it straight. */
-export interface Knot extends Spot {
-  readonly before: Spot | null;
-  readonly after: Spot | null;
+export interface Knot extends PathPoint {
+  readonly before: PathPoint | null;
+  readonly after: PathPoint | null;
 }
 
 /** One run of points, closed or open. */
-export interface Outline {
+export interface KnotOutline {
   readonly knots: readonly Knot[];
   readonly closed: boolean;
 }
 
-const same = (a: Spot, b: Spot): boolean =>
+const same = (a: PathPoint, b: PathPoint): boolean =>
   Math.abs(a.x - b.x) < 1e-4 && Math.abs(a.y - b.y) < 1e-4;
-const mix = (a: Spot, b: Spot, t: number): Spot => ({
+const mix = (a: PathPoint, b: PathPoint, t: number): PathPoint => ({
   x: a.x + (b.x - a.x) * t,
   y: a.y + (b.y - a.y) * t,
 });
 
 /** Reads path data of M, L, C, Q and Z as points with handles, stretched by sx and sy. Quadratic curves become cubic ones. */
-export const readOutlines = (data: string, sx = 1, sy = 1): Outline[] => {
+export const readOutlines = (data: string, sx = 1, sy = 1): KnotOutline[] => {
   const out: { knots: Knot[]; closed: boolean }[] = [];
-  const bend = (knots: Knot[], after: Spot, before: Spot, to: Spot) => {
+  const bend = (knots: Knot[], after: PathPoint, before: PathPoint, to: PathPoint) => {
     const last = knots[knots.length - 1] as Knot;
     knots[knots.length - 1] = { ...last, after: same(after, last) ? null : after };
     knots.push({ ...to, before: same(before, to) ? null : before, after: null });
   };
   for (const { command, numbers } of readPath(data)) {
-    const at = (i: number): Spot => ({
+    const at = (i: number): PathPoint => ({
       x: (numbers[i] as number) * sx,
       y: (numbers[i + 1] as number) * sy,
     });
@@ -72,10 +72,10 @@ export const readOutlines = (data: string, sx = 1, sy = 1): Outline[] => {
 const n = (v: number): number => Math.round(v * 1e4) / 1e4 || 0;
 
 /** Writes points as path data, squeezed by sx and sy. */
-export const writeOutlines = (outlines: readonly Outline[], sx = 1, sy = 1): string =>
+export const writeOutlines = (outlines: readonly KnotOutline[], sx = 1, sy = 1): string =>
   outlines
     .map(({ knots, closed }) => {
-      const at = (s: Spot) => `${n(s.x / (sx || 1))} ${n(s.y / (sy || 1))}`;
+      const at = (s: PathPoint) => `${n(s.x / (sx || 1))} ${n(s.y / (sy || 1))}`;
       const to = (a: Knot, b: Knot) =>
         a.after || b.before ? `C${at(a.after ?? a)} ${at(b.before ?? b)} ${at(b)}` : `L${at(b)}`;
       const first = knots[0];
@@ -90,20 +90,20 @@ export const writeOutlines = (outlines: readonly Outline[], sx = 1, sy = 1): str
     .join("");
 
 /** How many lines lead from point to point. */
-export const linesIn = (o: Outline): number => {
+export const linesIn = (o: KnotOutline): number => {
   if (o.knots.length < 2) {
     return 0;
   }
   return o.closed ? o.knots.length : o.knots.length - 1;
 };
 
-const ends = (o: Outline, line: number): [Knot, Knot] => [
+const ends = (o: KnotOutline, line: number): [Knot, Knot] => [
   o.knots[line] as Knot,
   o.knots[(line + 1) % o.knots.length] as Knot,
 ];
 
 /** A place on a line of an outline, 0–1 along it (de Casteljau). */
-export const placeOn = (o: Outline, line: number, t: number): Spot => {
+export const placeOn = (o: KnotOutline, line: number, t: number): PathPoint => {
   const [a, b] = ends(o, line);
   const c = a.after ?? a;
   const d = b.before ?? b;
@@ -112,7 +112,7 @@ export const placeOn = (o: Outline, line: number, t: number): Spot => {
 };
 
 /** Adds a point on a line without changing the outline's shape. */
-export const addKnot = (o: Outline, line: number, t: number): Outline => {
+export const addKnot = (o: KnotOutline, line: number, t: number): KnotOutline => {
   const [a, b] = ends(o, line);
   const knots = [...o.knots];
   if (!a.after && !b.before) {
@@ -133,17 +133,22 @@ export const addKnot = (o: Outline, line: number, t: number): Outline => {
 };
 
 /** Takes a point away; an outline of fewer than two points is gone (null). */
-export const dropKnot = (o: Outline, at: number): Outline | null =>
+export const dropKnot = (o: KnotOutline, at: number): KnotOutline | null =>
   o.knots.length <= 2 ? null : { ...o, knots: o.knots.filter((_, i) => i !== at) };
 
 /** Moves a point with its handles. */
 export const moveKnot = (k: Knot, dx: number, dy: number): Knot => {
-  const by = (s: Spot | null): Spot | null => s && { x: s.x + dx, y: s.y + dy };
+  const by = (s: PathPoint | null): PathPoint | null => s && { x: s.x + dx, y: s.y + dy };
   return { x: k.x + dx, y: k.y + dy, before: by(k.before), after: by(k.after) };
 };
 
 /** Moves one handle of a point; the other stays opposite it unless they are moved apart. */
-export const bendKnot = (k: Knot, which: "before" | "after", to: Spot, apart = false): Knot => {
+export const bendKnot = (
+  k: Knot,
+  which: "before" | "after",
+  to: PathPoint,
+  apart = false,
+): Knot => {
   const other = which === "before" ? "after" : "before";
   const far = k[other];
   const length = far ? Math.hypot(far.x - k.x, far.y - k.y) : Math.hypot(to.x - k.x, to.y - k.y);
@@ -155,7 +160,7 @@ export const bendKnot = (k: Knot, which: "before" | "after", to: Spot, apart = f
 };
 
 /** Makes a corner of a smooth point, and a smooth point of a corner: its handles lie along the way from the point before to the one after. */
-export const turnKnot = (o: Outline, at: number): Outline => {
+export const turnKnot = (o: KnotOutline, at: number): KnotOutline => {
   const k = o.knots[at] as Knot;
   const count = o.knots.length;
   const prev = o.closed || at > 0 ? (o.knots[(at - 1 + count) % count] as Knot) : k;
@@ -171,8 +176,8 @@ export const turnKnot = (o: Outline, at: number): Outline => {
 
 /** The place on any line that is nearest to a point; null for outlines without lines. */
 export const nearestLine = (
-  outlines: readonly Outline[],
-  to: Spot,
+  outlines: readonly KnotOutline[],
+  to: PathPoint,
 ): { outline: number; line: number; t: number; distance: number } | null => {
   let best: { outline: number; line: number; t: number; distance: number } | null = null;
   outlines.forEach((o, outline) => {
@@ -189,11 +194,11 @@ export const nearestLine = (
 
 /** The upright box around outlines: the curves themselves, not their handles. */
 export const boundsOfOutlines = (
-  outlines: readonly Outline[],
+  outlines: readonly KnotOutline[],
 ): { x: number; y: number; width: number; height: number } => {
   const xs: number[] = [];
   const ys: number[] = [];
-  const put = (s: Spot) => {
+  const put = (s: PathPoint) => {
     xs.push(s.x);
     ys.push(s.y);
   };

@@ -11,7 +11,7 @@ import {
   pieceSchema,
   projectFields,
   projectTables,
-  sayings,
+  declarationsSchema,
   tables,
 } from "./schema";
 import { cleanChange, isCleanText } from "./text";
@@ -78,7 +78,7 @@ const checkSaid = (piece: Piece, path: readonly string[]): string | null => {
   const look = tableEntry(piece.looks, lookId);
   const said = look && tableEntry(look.changes, layer);
   if (said === undefined) return null;
-  if (key === undefined) return check(sayings, { [layer]: said });
+  if (key === undefined) return check(declarationsSchema, { [layer]: said });
   const value = tableEntry(said, key);
   return value === undefined ? null : check(layerChanges, { [key]: value });
 };

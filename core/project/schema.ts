@@ -80,8 +80,8 @@ export const layerChanges = z
         });
     }
   });
-export const sayings = z.record(id, layerChanges);
-const look = z.strictObject({ id, when: condition, order, changes: sayings });
+export const declarationsSchema = z.record(id, layerChanges);
+const look = z.strictObject({ id, when: condition, order, changes: declarationsSchema });
 
 const nestedKey = z.string().regex(/^(trait|option):[A-Za-z0-9_-]{1,40}$/);
 const option = z.strictObject({

@@ -1,4 +1,4 @@
-import type { Gradient, Said, Shadow, Value } from "../properties/types";
+import type { Gradient, SpecifiedValue, Shadow, Value } from "../properties/types";
 
 export type Id = string;
 
@@ -56,7 +56,7 @@ export type Condition = Readonly<Record<Id, readonly Id[]>>;
 /** One value for every trait of a piece. */
 export type Variant = Readonly<Record<Id, Id>>;
 
-export type LayerChanges = Readonly<Record<string, Said>>;
+export type LayerChanges = Readonly<Record<string, SpecifiedValue>>;
 
 /** What differs while a condition holds. The base look has an empty condition. */
 export interface Look {
@@ -232,7 +232,7 @@ export type TraitTarget =
   { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
 
 /** One thing a rule does. */
-export type Deed =
+export type EffectAction =
   | { readonly type: "set"; readonly trait: Id; readonly to: TraitTarget }
   /** sets a trait of a placed copy */
   | { readonly type: "nested"; readonly layer: Id; readonly trait: Id; readonly to: TraitTarget }
@@ -254,10 +254,15 @@ export type Deed =
   /** empties the form of the piece */
   | { readonly type: "empty" }
   /** sets an option of a placed copy */
-  | { readonly type: "option"; readonly layer: Id; readonly option: Id; readonly value: Said };
+  | {
+      readonly type: "option";
+      readonly layer: Id;
+      readonly option: Id;
+      readonly value: SpecifiedValue;
+    };
 
 /** A deed, with a motion of its own or with the rule's. */
-export type Effect = Deed & { readonly motion?: Motion | undefined };
+export type Effect = EffectAction & { readonly motion?: Motion | undefined };
 
 export const overlayPlaces = ["centre", "top", "bottom", "start", "end"] as const;
 

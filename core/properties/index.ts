@@ -11,7 +11,7 @@ export type {
   Property,
   PropertyGroup,
   RadialFill,
-  Said,
+  SpecifiedValue,
   Shadow,
   Stop,
   Unit,

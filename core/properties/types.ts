@@ -66,9 +66,9 @@ export interface Bound {
   readonly token: Id;
 }
 /** What a look may say about a property. */
-export type Said = Value | Bound;
+export type SpecifiedValue = Value | Bound;
 
-export const isBound = (said: Said | undefined): said is Bound =>
+export const isBound = (said: SpecifiedValue | undefined): said is Bound =>
   typeof said === "object" && "token" in said;
 
 export type Unit = "px" | "°" | "×" | "%" | "ms" | "";

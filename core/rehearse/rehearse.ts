@@ -2,9 +2,9 @@ import { entryOf } from "../basics";
 import { Run } from "../behaviour/run";
 import { nextDue } from "../behaviour/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
-import { placedAt } from "../layout/chain";
+import { boxAt } from "../layout/chain";
 import type { LayoutEnv } from "../layout/place";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
@@ -23,7 +23,7 @@ const PATIENCE = 20_000;
 const FRAME = 16;
 
 /** Every text that can be read in a scene, in the order of painting. */
-export const textsIn = (p: Placed): string[] => {
+export const textsIn = (p: LayoutBox): string[] => {
   if (p.presence <= 0 || (p.values.opacity as number) <= 0) return [];
   return [
     ...(p.layer.kind === "text" ? [p.values.text as string] : []),
@@ -36,8 +36,8 @@ export const textsIn = (p: Placed): string[] => {
 export const placeKeys = ["x", "y", "width", "height"] as const;
 
 /** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
-export const valueOf = (scene: Placed, path: string, key: string): unknown => {
-  const placed = placedAt(scene, path);
+export const valueOf = (scene: LayoutBox, path: string, key: string): unknown => {
+  const placed = boxAt(scene, path);
   const spot = spotAt(scene, path);
   if (key === "visible") return placed !== null && placed.presence > 0;
   if (!placed || !spot) return undefined;

@@ -200,7 +200,7 @@ export class Postgres {
     return isAlive(this.pid);
   }
 
-  /** Ends it as it should be: everything is written, connections are closed. */
+  /** Ends it should be: everything is written, connections are closed. */
   stop(): Promise<void> {
     return endProcess(this.pid, "SIGINT", STOP_PATIENCE, "SIGQUIT");
   }

@@ -1,6 +1,6 @@
 import { createRequire } from "node:module";
 import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import type { MachineEvent, Input, State } from "#core/behaviour";
 import { scxmlEvent, writeScxml } from "#core/formats";
 import { variantFrom } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -108,7 +108,7 @@ export class Twins {
     this.state = after;
     this.steps++;
     const heard = result.happenings.flatMap((h) =>
-      h.type === "raised" &&
+      h.type === "signalled" &&
       h.path.startsWith(`${this.piece.id}/`) &&
       h.path.split("/").length === 2
         ? [`signal.${h.path.split("/")[1]}.${h.signal}`]
@@ -157,7 +157,7 @@ export class Twins {
   }
 
   /** What was filled in and sent. */
-  private form(happenings: readonly Happening[]): void {
+  private form(happenings: readonly MachineEvent[]): void {
     for (const h of happenings) {
       if (h.type === "filled" && h.path === this.piece.id) this.tell(`typed.${h.layer}`);
       if (h.type === "sending" && h.path === this.piece.id)
@@ -165,7 +165,7 @@ export class Twins {
     }
   }
 
-  private lift(before: State, there: readonly string[], happenings: readonly Happening[]): void {
+  private lift(before: State, there: readonly string[], happenings: readonly MachineEvent[]): void {
     const [at] = this.own((before.pressed ?? []).filter((p) => there.includes(p)));
     if (at !== undefined) {
       this.tell(scxmlEvent("release", at));

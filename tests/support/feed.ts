@@ -1,5 +1,5 @@
 import { advance, step } from "#core/behaviour";
-import type { Happening, Input, State } from "#core/behaviour";
+import type { MachineEvent, Input, State } from "#core/behaviour";
 import type { Project } from "#core/project";
 
 /** Feeds a machine inputs, and lets so many ms pass for each number; with all that happened. */
@@ -7,8 +7,8 @@ export const feed = (
   project: Project,
   state: State,
   ...inputs: readonly (Input | number)[]
-): { state: State; happenings: Happening[] } =>
-  inputs.reduce<{ state: State; happenings: Happening[] }>(
+): { state: State; happenings: MachineEvent[] } =>
+  inputs.reduce<{ state: State; happenings: MachineEvent[] }>(
     (r, i) => {
       const next =
         typeof i === "number"

@@ -1,4 +1,4 @@
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import type { Easing, Motion } from "#core/project";
 import { defaultsOf } from "#core/properties";
 import type { Value } from "#core/properties";
@@ -14,9 +14,9 @@ export const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear
 /** A box of 10 px as it is laid out, with what differs. */
 export const place = (
   id: string,
-  at: Partial<Placed> = {},
+  at: Partial<LayoutBox> = {},
   values: Record<string, Value> = {},
-): Placed => ({
+): LayoutBox => ({
   layer: { id, kind: "box", name: id, parent: id === "root" ? null : "root", order: `a${id}` },
   values: { ...defaultsOf("box"), ...values },
   x: 0,
@@ -30,7 +30,7 @@ export const place = (
   dissolve: null,
   ...at,
 });
-export const stage = (...children: Placed[]): Placed =>
+export const stage = (...children: LayoutBox[]): LayoutBox =>
   place("root", { width: 100, height: 100, children });
-export const child = (p: Placed | null, id = "knob"): Placed | undefined =>
+export const child = (p: LayoutBox | null, id = "knob"): LayoutBox | undefined =>
   p?.children.find((c) => c.layer.id === id);

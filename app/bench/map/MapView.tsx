@@ -40,7 +40,7 @@ const stateOf = (
   return node.ends && map.links.length > 0 ? "ends" : "plain";
 };
 
-const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
+const MapPlace = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
   const said = stateWords[data.state] ?? (data.rest ? "resting" : "");
   return (
     <div className={`place ${data.state}`} title={said || undefined}>
@@ -62,7 +62,7 @@ const Place = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
     </div>
   );
 });
-const nodeTypes = { place: Place };
+const nodeTypes = { place: MapPlace };
 const edgeTypes = { waiting: WaitingWay, line: PlainWay };
 
 /** Traits as lanes, one under another, their values from left to right. */

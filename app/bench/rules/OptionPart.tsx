@@ -1,14 +1,14 @@
 import { useState } from "react";
 import { piecesOf } from "#core/edit";
 import { parseColour } from "#core/properties";
-import type { Said } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
 import { useProject } from "../../store/session-context";
 import { Pick } from "./Pick";
 
 /** What an option most likely becomes: the other of yes and no, else what it is now, to be changed. */
-export const usualOption = (project: Project, component: Piece, option: Option): Said => {
+export const usualOption = (project: Project, component: Piece, option: Option): SpecifiedValue => {
   const now = component.looks[BASE]?.changes[option.layer]?.[option.key];
   if (option.key === "visible") return now === false;
   if (now !== undefined) return now;
@@ -58,8 +58,8 @@ export const OptionPart = ({
   onPick,
 }: {
   option: Option;
-  value: Said;
-  onPick: (v: Said) => void;
+  value: SpecifiedValue;
+  onPick: (v: SpecifiedValue) => void;
 }) => {
   const project = useProject();
   const label = `New value of ${option.name}`;

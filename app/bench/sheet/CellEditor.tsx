@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { parseNumber } from "#core/properties";
-import type { Fill, Said, Shadow } from "#core/properties";
+import type { Fill, SpecifiedValue, Shadow } from "#core/properties";
 import { tokensFor } from "#core/looks";
 import { useProject } from "../../store/session-context";
 import { AssetPart } from "../../panels/AssetPart";
@@ -22,7 +22,7 @@ interface Props {
   start: string | null;
   onCommit: (text: string, by: Way) => boolean;
   /** sets a value at once while it is still being chosen */
-  onLive: (said: Said) => void;
+  onLive: (said: SpecifiedValue) => void;
   /** leaves what was set as it is */
   onKeep: (by: Way) => void;
   onCancel: (by?: Way) => void;
@@ -40,7 +40,7 @@ const ChoiceEditor = ({
   onCancel,
 }: {
   row: Row;
-  said: Said | undefined;
+  said: SpecifiedValue | undefined;
   start: string;
   onCommit: Props["onCommit"];
   onCancel: Props["onCancel"];
@@ -117,7 +117,7 @@ export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCance
     if (typed === null) onKeep(by);
     else if (!onCommit(typed, by)) finished.current = false;
   };
-  const live = (said: Said) => {
+  const live = (said: SpecifiedValue) => {
     setTyped(null);
     onLive(said);
   };

@@ -12,7 +12,7 @@ import {
   TRAIT,
 } from "#core/properties";
 import { familiesOf, tokenWords } from "../../common/tokens";
-import type { PropertyGroup, Said, Value, ValueType } from "#core/properties";
+import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
 
 /** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
 export interface Row {
@@ -21,9 +21,9 @@ export interface Row {
   readonly group: PropertyGroup;
   readonly type: ValueType;
   /** exclusive choices by their words, where the value is one of them */
-  readonly choices: readonly { readonly value: Said; readonly words: string }[] | null;
+  readonly choices: readonly { readonly value: SpecifiedValue; readonly words: string }[] | null;
   /** what an instance shows when nobody says anything: the component's own */
-  readonly inherent: Said | undefined;
+  readonly inherent: SpecifiedValue | undefined;
   /** the property that says whether a size is fixed, fitting or stretching: the row shows and takes its words too */
   readonly mode: "widthMode" | "heightMode" | null;
 }
@@ -39,7 +39,7 @@ export const groupNames: Readonly<Record<PropertyGroup, string>> = {
 };
 
 const styleChoices = (project: Project) => [
-  { value: "" as Said, words: "none" },
+  { value: "" as SpecifiedValue, words: "none" },
   ...inOrder(project.tokens)
     .filter((t) => t.type === "style")
     .map((t) => ({ value: { token: t.id }, words: tokenWords(t) })),
@@ -184,17 +184,17 @@ export const rowsFor = (
 /** A cell: what is said there, what that comes to, and where it comes from. */
 export interface Cell {
   readonly origin: Origin;
-  readonly said: Said | undefined;
+  readonly said: SpecifiedValue | undefined;
   readonly value: Value | undefined;
   readonly text: string;
   /** the token it is bound to; "gone" when there is no such token any more */
   readonly token: Token | "gone" | null;
 }
 
-export const sameSaid = (a: Said | undefined, b: Said | undefined): boolean =>
+export const sameSaid = (a: SpecifiedValue | undefined, b: SpecifiedValue | undefined): boolean =>
   a === b || JSON.stringify(a) === JSON.stringify(b);
 
-export const wordsFor = (project: Project, row: Row, said: Said | undefined): string => {
+export const wordsFor = (project: Project, row: Row, said: SpecifiedValue | undefined): string => {
   if (said === undefined) return "";
   const choice = row.choices?.find((c) => sameSaid(c.value, said));
   if (choice) return choice.words;
@@ -249,7 +249,7 @@ const tokenNamed = (project: Project, row: Row, word: string): Token | undefined
 };
 
 export type ReadCell =
-  | { readonly ok: true; readonly values: Record<string, Said> }
+  | { readonly ok: true; readonly values: Record<string, SpecifiedValue> }
   | { readonly ok: false; readonly error: string };
 
 /** Reads what was typed into a row, as the values it sets. The name of a token binds the row to it. */
@@ -260,7 +260,7 @@ export const readCell = (
   current: Value | undefined,
 ): ReadCell => {
   const word = text.trim().toLowerCase();
-  const put = (said: Said) =>
+  const put = (said: SpecifiedValue) =>
     ({
       ok: true,
       values: { [row.key]: said, ...(row.mode ? { [row.mode]: "fixed" } : {}) },

@@ -11,7 +11,7 @@ import {
 } from "#core/looks";
 import { newId } from "#core/project";
 import type { Id, Layer, Piece, Variant } from "#core/project";
-import type { Said } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import type { MenuItem } from "../../common/ContextMenu";
 import { keyStep } from "../../common/keys";
 import { useProject, useSession } from "../../store/session-context";
@@ -23,7 +23,7 @@ import type { Cell, Row } from "./rows";
 import type { Way } from "./CellEditor";
 import { tokenItems } from "./tokenItems";
 
-export interface Place {
+export interface CellPlace {
   readonly row: number;
   readonly column: number;
 }
@@ -49,7 +49,7 @@ export const useSheet = (
 
   const keys = useMemo(() => variants.map((v) => variantKey(piece, v)), [piece, variants]);
   const column = Math.max(0, keys.indexOf(variantKey(piece, variant)));
-  const place: Place = { row: Math.max(0, Math.min(row, rows.length - 1)), column };
+  const place: CellPlace = { row: Math.max(0, Math.min(row, rows.length - 1)), column };
   const far = Math.max(0, Math.min(farRow, rows.length - 1));
   const inRows = (i: number) => i >= Math.min(place.row, far) && i <= Math.max(place.row, far);
   const chosenColumns = useMemo(
@@ -63,12 +63,12 @@ export const useSheet = (
 
   const setProblem = (problem: string | null) => put({ problem });
   const focus = () => setFocusing((n) => n + 1);
-  const bound = (p: Place): Place => ({
+  const bound = (p: CellPlace): CellPlace => ({
     row: Math.max(0, Math.min(rows.length - 1, p.row)),
     column: Math.max(0, Math.min(variants.length - 1, p.column)),
   });
 
-  const go = (p: Place) => {
+  const go = (p: CellPlace) => {
     setRow(p.row);
     setFarRow(p.row);
     setProblem(null);
@@ -77,7 +77,7 @@ export const useSheet = (
     focus();
   };
   /** Makes the range reach from where one is to another cell. */
-  const extend = (p: Place) => {
+  const extend = (p: CellPlace) => {
     setFarRow(p.row);
     const [from, to] = [Math.min(place.column, p.column), Math.max(place.column, p.column)];
     const lead = variants[place.column];
@@ -88,14 +88,18 @@ export const useSheet = (
       );
     focus();
   };
-  const toggleColumn = (p: Place) => {
+  const toggleColumn = (p: CellPlace) => {
     const v = variants[p.column];
     if (v) chooseCard(piece, store.getState(), v, true);
   };
 
   /** What a text means for every chosen layer; null, with the reason shown, when it cannot be read. */
-  const read = (r: Row, v: Variant, text: string): Record<Id, Record<string, Said>> | null => {
-    const next: Record<Id, Record<string, Said>> = {};
+  const read = (
+    r: Row,
+    v: Variant,
+    text: string,
+  ): Record<Id, Record<string, SpecifiedValue>> | null => {
+    const next: Record<Id, Record<string, SpecifiedValue>> = {};
     for (const id of chosen) {
       const other = piece.layers[id];
       if (!other) continue;
@@ -113,7 +117,7 @@ export const useSheet = (
     setOpen(null);
     put({ editing: false, problem: null });
   };
-  const after = (by: Way): Place =>
+  const after = (by: Way): CellPlace =>
     bound({
       row: place.row + (by === "down" ? 1 : 0),
       column: place.column + keyStep(by, "left", "right"),
@@ -137,7 +141,7 @@ export const useSheet = (
     return true;
   };
   /** Each further choice of one cell is part of the same step of undo. */
-  const show = (r: Row, said: Said) => {
+  const show = (r: Row, said: SpecifiedValue) => {
     const live = open?.live ?? `choose ${newId()}`;
     if (!open?.live) setOpen({ typed: open?.typed ?? null, live });
     edits.set(
@@ -155,7 +159,7 @@ export const useSheet = (
   /** Changes a number of all chosen layers by steps, as one gesture. */
   const scrub = (r: Row, steps: number, gesture: string) => {
     if (r.type.is !== "number") return;
-    const next: Record<Id, Record<string, Said>> = {};
+    const next: Record<Id, Record<string, SpecifiedValue>> = {};
     for (const id of chosen) {
       const other = session.project.pieces[piece.id]?.layers[id];
       const now = session.project.pieces[piece.id];
@@ -234,9 +238,9 @@ export const useSheet = (
       .sort(
         (a, b) => specificity(suggestedScope(piece, a.v)) - specificity(suggestedScope(piece, b.v)),
       );
-    const all: { v: Variant; next: Record<Id, Record<string, Said>> }[] = [];
+    const all: { v: Variant; next: Record<Id, Record<string, SpecifiedValue>> }[] = [];
     for (const { v, at } of order) {
-      const next: Record<Id, Record<string, Said>> = {};
+      const next: Record<Id, Record<string, SpecifiedValue>> = {};
       for (const { r, i } of targets) {
         const cell = single ? cells[0]?.[0] : cells[i - from]?.[at];
         const got = cell === undefined || cell === "–" ? {} : read(r, v, cell);
@@ -258,7 +262,7 @@ export const useSheet = (
     const r = rows[place.row];
     const targets = columns.map((c) => variants[c]).filter((v): v is Variant => v !== undefined);
     if (!r || targets.length === 0) return;
-    const next: Record<Id, Record<string, Said>> = {};
+    const next: Record<Id, Record<string, SpecifiedValue>> = {};
     for (const id of chosen) {
       const other = piece.layers[id];
       for (const key of other ? keysOf(r) : []) {
@@ -355,7 +359,7 @@ const valuesOf = (
   look: Id,
   layers: readonly Id[],
   keys: readonly string[],
-): Record<Id, Record<string, Said>> =>
+): Record<Id, Record<string, SpecifiedValue>> =>
   Object.fromEntries(
     layers.map((id) => [
       id,

@@ -3,7 +3,7 @@ import { ruleText } from "#core/behaviour";
 import { cascaded, cascadeOrders, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
 import type { LaneName } from "#core/motion";
-import { findPlaced } from "#core/layout";
+import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
@@ -65,7 +65,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
               names,
               interval,
               order,
-              (id) => findPlaced(timed.scenes.to, id) ?? { x: 0, y: 0 },
+              (id) => findBox(timed.scenes.to, id) ?? { x: 0, y: 0 },
             ),
           )
         }

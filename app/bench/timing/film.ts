@@ -1,7 +1,7 @@
 import { wrap } from "comlink";
 import { markup, paint } from "#core/paint";
 import type { Paint } from "#core/paint";
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import type { Pictures } from "../../../workers/pictures";
 import { embedded } from "../../common/embed";
 
@@ -63,7 +63,7 @@ const BREATH = 12;
 const PAINTED = 0.3;
 
 const painted = async (
-  frameAt: (ms: number) => Placed,
+  frameAt: (ms: number) => LayoutBox,
   moments: readonly number[],
   tell: (done: number) => void,
   cancelled: () => boolean,
@@ -86,7 +86,7 @@ const painted = async (
  * or as one SVG that moves. Tells how far it is (0–1); null when it was cancelled.
  */
 export const film = async (
-  frameAt: (ms: number) => Placed,
+  frameAt: (ms: number) => LayoutBox,
   size: { readonly width: number; readonly height: number },
   length: number,
   how: Filming,

@@ -6,14 +6,14 @@ import {
   firing,
   rulesOf,
   ruleText,
-  settledMotion,
+  resolveMotion,
   startsOf,
 } from "#core/behaviour";
 import type { Shown } from "#core/behaviour";
 import { lastWiring, setEffectMotion, setMotions, wire, wireEffects, wireScopes } from "#core/edit";
 import type { LaneName } from "#core/motion";
 import { layout } from "#core/layout";
-import type { LayoutEnv, Placed } from "#core/layout";
+import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver, restingVariant, variantFrom, variantKey, variantName } from "#core/looks";
 import { Change, lastsFor, movingLayers, restacks } from "#core/motion";
 import type { ChangeStep, Moving } from "#core/motion";
@@ -27,7 +27,7 @@ const SHORTEST = 300;
 const MOST_PAST = 100;
 
 /** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
-export type Subject =
+export type TimingSubject =
   | { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null }
   | { readonly kind: "pair" };
 
@@ -49,7 +49,7 @@ export interface Timed {
   readonly starts: readonly Variant[];
   readonly change: Change;
   /** before and after what this motion shows */
-  readonly scenes: { readonly from: Placed; readonly to: Placed };
+  readonly scenes: { readonly from: LayoutBox; readonly to: LayoutBox };
   readonly moving: readonly Moving[];
   readonly restacks: boolean;
   /** it leads to another screen, or over this one */
@@ -61,7 +61,7 @@ export interface Timed {
   /** ms from its begin until all has come to rest, and how much is shown */
   readonly length: number;
   readonly shown: number;
-  readonly choose: (subject: Subject) => void;
+  readonly choose: (subject: TimingSubject) => void;
   readonly setFrom: (v: Variant) => void;
   readonly setTo: (v: Variant) => void;
   readonly setPair: (from: Variant, to: Variant) => void;
@@ -75,9 +75,9 @@ export interface Timed {
 const moves = (r: Rule): boolean => r.motion.kind !== "cut";
 
 interface Looked {
-  readonly from: Placed;
+  readonly from: LayoutBox;
   readonly moves: readonly ChangeStep[];
-  readonly scenes: { readonly from: Placed; readonly to: Placed };
+  readonly scenes: { readonly from: LayoutBox; readonly to: LayoutBox };
   readonly motion: Motion;
   readonly subject: string;
 }
@@ -148,7 +148,7 @@ const useLooked = (
   const said = pair?.motion ?? (rule && (rule.effects[effect ?? -1]?.motion ?? rule.motion));
   const looked = useMemo((): Looked | null => {
     if (!ends || !said) return null;
-    const motion = settledMotion(project, said);
+    const motion = resolveMotion(project, said);
     const fired = rule && lookAt(env, project, piece, rule, effect, ends.from, resolver);
     if (fired) return fired;
     const [from, to] = [ends.from, ends.to].map((v) => {

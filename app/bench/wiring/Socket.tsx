@@ -1,6 +1,6 @@
 import { useRef } from "react";
 import { boundsIn, unite } from "#core/layout";
-import type { Placed } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
 import { variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Id } from "#core/project";
@@ -23,7 +23,7 @@ export const Socket = ({
   chosen,
   zoom,
 }: {
-  placed: Placed;
+  placed: LayoutBox;
   chosen: readonly Id[];
   zoom: number;
 }) => {

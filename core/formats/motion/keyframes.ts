@@ -1,4 +1,4 @@
-import type { Placed } from "../../layout/types";
+import type { LayoutBox } from "../../layout/types";
 import { cssEasing } from "../../motion/linear";
 import { movingLayers, laneValue } from "../../motion/changes";
 import { goesOf, lengthOf, timingOf } from "../../motion/timing";
@@ -40,7 +40,12 @@ const sayable = (key: string, value: Value | undefined): value is Value =>
  * that changes, with its own delay, duration and curve. Springs and bounces are written as linear(); the largest error is told
  * in a comment. Layers get a class of their name; what CSS has no word for is listed at the end.
  */
-export const cssKeyframes = (title: string, from: Placed, to: Placed, motion: Motion): string => {
+export const cssKeyframes = (
+  title: string,
+  from: LayoutBox,
+  to: LayoutBox,
+  motion: Motion,
+): string => {
   const blocks: string[] = [];
   const left: string[] = [];
   const names = new Map<string, number>();

@@ -3,18 +3,18 @@ import type { Op } from "../project/change";
 import { newId, orderAfter } from "../project/ids";
 import { BASE } from "../project/types";
 import type { Condition, Id, LayerChanges, Look, Piece } from "../project/types";
-import type { Said } from "../properties/types";
+import type { SpecifiedValue } from "../properties/types";
 import { lookFor } from "./scope";
 import { sameCondition } from "./variants";
 
 /** Collects what is to be said about layers, by condition, and makes looks of it: a table of new ones, or steps for a piece that has some. */
-export class Sayings {
+export class Declarations {
   private readonly list: {
     readonly when: Condition;
-    readonly changes: Record<Id, Record<string, Said>>;
+    readonly changes: Record<Id, Record<string, SpecifiedValue>>;
   }[] = [];
 
-  private at(when: Condition): Record<Id, Record<string, Said>> | undefined {
+  private at(when: Condition): Record<Id, Record<string, SpecifiedValue>> | undefined {
     return this.list.find((e) => sameCondition(e.when, when))?.changes;
   }
 

@@ -6,7 +6,7 @@ import { lengthOf } from "./timing";
 const LOOK_BACK = 80;
 
 /** What a hand is moving: how far, and how fast. */
-export class Held {
+export class Scrubber {
   private now: {
     readonly what: string;
     readonly span: Span;

@@ -1,6 +1,6 @@
 import type { Line } from "../layout/text";
 import { shareBefore } from "../layout/share";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import type { Motion } from "../project/types";
 import { propertiesOf } from "../properties/registry";
 import type { Four, Mixing, Value } from "../properties/types";
@@ -12,7 +12,7 @@ export const geometry = ["x", "y", "width", "height"] as const;
 const mixable = new Map<string, readonly { key: string; mixing: Mixing }[]>();
 
 /** The properties of a layer's kind that are mixed by their values, not by the boxes layout makes of them. */
-export const mixableOf = (p: Placed): readonly { key: string; mixing: Mixing }[] => {
+export const mixableOf = (p: LayoutBox): readonly { key: string; mixing: Mixing }[] => {
   let list = mixable.get(p.layer.kind);
   if (!list)
     mixable.set(
@@ -48,21 +48,21 @@ export const mixLines =
         });
 
 /** Corners as far as the box can show them: one that is round at any size does not begin at a radius nobody sees. */
-export const visibleCorners = (p: Placed): Value => {
+export const visibleCorners = (p: LayoutBox): Value => {
   const limit = Math.min(p.width, p.height) / 2;
   return (p.values.radius as Four).map((c) => Math.min(c, limit)) as unknown as Four;
 };
 
 /** Rapidly interrupted dissolves stack up; older ones than this are dropped, being nearly invisible by then. */
 const DEEPEST = 4;
-const shallow = (p: Placed, depth = DEEPEST): Placed => {
+const shallow = (p: LayoutBox, depth = DEEPEST): LayoutBox => {
   if (!p.dissolve) return p;
   return depth === 0
     ? { ...p, dissolve: null }
     : { ...p, dissolve: { ...p.dissolve, from: shallow(p.dissolve.from, depth - 1) } };
 };
 
-const stilled = (p: Placed): Placed =>
+const stilled = (p: LayoutBox): LayoutBox =>
   p.shapes === undefined
     ? p
     : {
@@ -73,19 +73,19 @@ const stilled = (p: Placed): Placed =>
       };
 
 /** A moment of what is on screen, to be kept: it moves no more, so it is painted once. */
-export const frozen = (p: Placed): Placed => stilled(shallow(p));
+export const frozen = (p: LayoutBox): LayoutBox => stilled(shallow(p));
 
-export const byId = (list: readonly Placed[]): ReadonlyMap<string, Placed> =>
+export const byId = (list: readonly LayoutBox[]): ReadonlyMap<string, LayoutBox> =>
   new Map(list.map((p) => [p.layer.id, p]));
 
 /** A layer on its way out: it fades, or goes the way it came. */
 export interface Leaving {
-  readonly placed: Placed;
+  readonly placed: LayoutBox;
   readonly span: Span;
   readonly by: readonly [number, number] | null;
 }
 
-export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => {
+export const awayFrom = ({ placed, span, by }: Leaving, now: number): LayoutBox => {
   const t = span.progressAt(now);
   const shapes = placed.values;
   return by
@@ -94,10 +94,10 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): Placed => 
 };
 
 /** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
-export const alongside = (from: Placed, now: Placed): Placed => {
+export const alongside = (from: LayoutBox, now: LayoutBox): LayoutBox => {
   const sized = from.layer.kind === "icon" || from.layer.kind === "picture";
   const slack = sized ? 0 : shareBefore(now.values.alignText);
-  const along: Placed = {
+  const along: LayoutBox = {
     ...from,
     shapes: from.values,
     x: now.x + (now.width - from.width) * slack,
@@ -114,7 +114,7 @@ export const alongside = (from: Placed, now: Placed): Placed => {
 const BEYOND = 24;
 
 /** From where an overlay comes when its motion slides it in, and to where it goes; px from its place. Null: it fades. */
-export const appearing = (motion: Motion, it: Placed): readonly [number, number] | null => {
+export const appearing = (motion: Motion, it: LayoutBox): readonly [number, number] | null => {
   if (
     (motion.kind !== "slide" && motion.kind !== "push" && motion.kind !== "rise") ||
     !it.layer.id.startsWith("~") ||

@@ -1,18 +1,18 @@
 import { byOrder } from "../project/ids";
 import type { Line } from "../layout/text";
-import type { Placed } from "../layout/types";
+import type { LayoutBox } from "../layout/types";
 import { placingKeys } from "../paint/placing";
 import type { Motion } from "../project/types";
 import type { Value, Values } from "../properties/types";
-import { alongside, awayFrom } from "./placed";
-import type { Leaving } from "./placed";
+import { alongside, awayFrom } from "./boxes";
+import type { Leaving } from "./boxes";
 import type { Span } from "./span";
 import type { Track } from "./track";
 
 /** What a layer or a whole scene looked like before, while it gives way to what it is now. */
 export interface Dissolving {
   readonly span: Span;
-  readonly from: Placed;
+  readonly from: LayoutBox;
   readonly follows: boolean;
   readonly own?: boolean;
   readonly way?: Motion["kind"];
@@ -20,7 +20,7 @@ export interface Dissolving {
 }
 
 /** All that is under way in a scene: by the paths of layers what moves, leaves, dissolves, and changes places in depth. */
-export class Traffic {
+export class ActiveAnimations {
   readonly tracks = new Map<string, Map<string, Track>>();
   readonly leaving = new Map<string, Leaving[]>();
   readonly dissolves = new Map<string, Dissolving>();
@@ -74,7 +74,7 @@ export class Traffic {
   }
 
   /** A scene at a time, as it is while this goes on; the scene itself (same identity) when nothing does. */
-  sample(scene: Placed, now: number): Placed {
+  sample(scene: LayoutBox, now: number): LayoutBox {
     this.prune(now);
     return this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0
       ? scene
@@ -102,19 +102,19 @@ export class Traffic {
       for (const [path, d] of map) if (done(d.span)) map.delete(path);
   }
 
-  private at(p: Placed, path: string, now: number): Placed {
+  private at(p: LayoutBox, path: string, now: number): LayoutBox {
     const prefix = path.slice(0, path.length - p.layer.id.length);
-    let children: readonly Placed[] = p.children;
-    let moved: Placed[] | null = null;
+    let children: readonly LayoutBox[] = p.children;
+    let moved: LayoutBox[] | null = null;
     for (let i = 0; i < p.children.length; i++) {
-      const c = p.children[i] as Placed;
+      const c = p.children[i] as LayoutBox;
       const next = this.at(c, prefix + c.layer.id, now);
       if (next !== c) (moved ??= p.children.slice())[i] = next;
     }
     if (moved) children = moved;
     const restack = this.restacks.size > 0 ? this.restacks.get(path) : undefined;
     if (restack && restack.span.progressAt(now) < restack.at) {
-      const rank = (c: Placed) => {
+      const rank = (c: LayoutBox) => {
         const i = restack.order.indexOf(c.layer.id);
         return i < 0 ? restack.order.length : i;
       };

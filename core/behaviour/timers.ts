@@ -7,7 +7,7 @@ import { liveCopies, rulesOf } from "./piece";
 import type { Path, State, Timer } from "./types";
 
 /** Starts the waits whose condition has become true and drops those whose condition no longer holds; what is held goes on being held. */
-export const arm = (project: Project, state: State): State => {
+export const scheduleTimers = (project: Project, state: State): State => {
   const armed: Record<string, true> = {};
   const timers: Timer[] = state.timers.filter(
     (t) => t.source !== undefined && t.clip === undefined,
@@ -35,7 +35,7 @@ export const arm = (project: Project, state: State): State => {
 };
 
 /** Notes that a copy is in motion until a motion that begins now ends, if it has rules that wait for that. */
-export const setOut = (project: Project, state: State, path: Path, motion: Motion): State => {
+export const noteInMotion = (project: Project, state: State, path: Path, motion: Motion): State => {
   const live = liveAt(project, state, path);
   if (!live || !rulesOf(project, live.piece).some((r) => r.trigger.type === "settled"))
     return state;
