@@ -1,5 +1,5 @@
 import type { Rect } from "../layout/bounds";
-import { fewestSayings } from "../gather/minimal";
+import { fewestDeclarations } from "../gather/minimal";
 import { unite } from "../layout/bounds";
 import { cascade, changesIn, looksIn, looksOf } from "../looks/cascade";
 import { Declarations } from "../looks/declarations";
@@ -268,7 +268,7 @@ export const detach = (
         variant,
         value: flats[i]?.get(layer.id)?.[key] ?? defaultsOf(layer.kind)[key] ?? "",
       }));
-      for (const s of fewestSayings(
+      for (const s of fewestDeclarations(
         traits.map((t) => t.id),
         samples,
       ))

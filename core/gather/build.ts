@@ -5,7 +5,7 @@ import { defaultsOf } from "../properties/registry";
 import { hundredths } from "../properties/rounding";
 import type { SpecifiedValue } from "../properties/types";
 import { Declarations } from "../looks/declarations";
-import { fewestSayings } from "./minimal";
+import { fewestDeclarations } from "./minimal";
 import type { NamePlan } from "./names";
 import type { Drawing, DrawnLayer, Track } from "./types";
 
@@ -126,11 +126,11 @@ export const buildGathered = (
           ? [{ variant: variants[d] as Variant, value: fallback }]
           : [];
       });
-      for (const s of fewestSayings(trackIds, samples))
+      for (const s of fewestDeclarations(trackIds, samples))
         looks.say(s.when, layerId, { [key]: s.value });
     };
     if (!shown.every(Boolean))
-      for (const s of fewestSayings(
+      for (const s of fewestDeclarations(
         trackIds,
         shown.map((value, d) => ({ variant: variants[d] as Variant, value })),
       ))

@@ -1,6 +1,6 @@
 export { buildGathered } from "./build";
 export { drawingOf } from "./drawing";
-export { fewestSayings } from "./minimal";
+export { fewestDeclarations as fewestSayings } from "./minimal";
 export type { Sample, Saying } from "./minimal";
 export { planFromNames, planProblems, traitNameFor } from "./names";
 export type { NamedTrait, NamePlan } from "./names";

@@ -70,7 +70,7 @@ const joined = <T>(sayings: readonly Saying<T>[], same: Same<T>): Saying<T>[] =>
  * The fewest sayings that give every sample its value: first for all, then for what a single trait brings about, then
  * pairs and so on; `traits` in the order in which they are tried. The resting variant comes first among the samples.
  */
-export const fewestSayings = <T>(
+export const fewestDeclarations = <T>(
   traits: readonly Id[],
   samples: readonly Sample<T>[],
   same: Same<T> = (a, b) => JSON.stringify(a) === JSON.stringify(b),
