@@ -40,7 +40,3 @@ export const shade = {
   raised: { token: "shadow-raised" },
   float: { token: "shadow-float" },
 } as const satisfies Readonly<Record<string, Bound>>;
-export const size = {
-  card: { token: "size-card" },
-  control: { token: "size-control" },
-} as const satisfies Readonly<Record<string, Bound>>;

@@ -6,9 +6,11 @@ import { root } from "./serve.ts";
 const folder = join(root, ".cache", `test-${process.pid}`);
 const steps: [string, string[]][] = [
   ["Fonts and icons", ["npm", "run", "--silent", "generate"]],
+  ["Format", ["npm", "run", "--silent", "format:check"]],
   ["Types", ["npm", "run", "--silent", "typecheck"]],
   ["Lint", ["npm", "run", "--silent", "lint"]],
   ["House rules", ["npm", "run", "--silent", "house"]],
+  ["Unused code", ["npm", "run", "--silent", "unused"]],
   ["Unit tests", ["npm", "run", "--silent", "unit"]],
   ["Build", ["npx", "tsx", "scripts/build-for-test.ts"]],
   ["Tests of the whole", ["npm", "run", "--silent", "whole"]],

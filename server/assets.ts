@@ -7,7 +7,7 @@ import type { Decode } from "./decoding/decode";
 export const LARGEST_PICTURE = 8_000_000;
 export const LARGEST_FONT = 4_000_000;
 
-export type StoredPicture = {
+type StoredPicture = {
   readonly kind: "picture";
   readonly hash: string;
   readonly type: string;
@@ -15,7 +15,7 @@ export type StoredPicture = {
   readonly height: number;
   readonly bytes: number;
 };
-export type StoredFont = {
+type StoredFont = {
   readonly kind: "font";
   readonly hash: string;
   readonly family: string;

@@ -36,13 +36,13 @@ export interface Preview {
 export type DrawerTab = "sheet" | "rules" | "timing" | "map" | "checks" | "rehearsals";
 
 /** Steps to be shown in Try; whose, when they are a rehearsal's. */
-export interface Showing {
+interface Showing {
   readonly steps: readonly Step[];
   readonly rehearsal: Id | null;
 }
 
 /** A window over the bench for a larger task. */
-export type Dialog =
+type Dialog =
   | { readonly kind: "compare"; readonly a: Variant; readonly b: Variant }
   | { readonly kind: "gather" }
   | { readonly kind: "replace" };

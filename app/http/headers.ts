@@ -4,7 +4,7 @@ import helmet from "helmet";
 import onHeaders from "on-headers";
 
 /** Gives every answer a number of its own by which the page's own scripts are known (CSP Level 3, §2.3.1). */
-export const giveNonce: RequestHandler = (_req, res, next) => {
+const giveNonce: RequestHandler = (_req, res, next) => {
   res.locals.nonce = randomBytes(16).toString("base64");
   next();
 };

@@ -12,7 +12,7 @@ const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | 
 };
 
 /** What a token looks like in a list: its colour or gradient, or its number. */
-export const TokenMark = ({ token }: { token: Token }) => {
+const TokenMark = ({ token }: { token: Token }) => {
   const { tokens } = useProject();
   const value = tokenValue(tokens, token.id);
   if (token.type === "number" || token.type === "duration")

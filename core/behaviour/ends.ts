@@ -3,7 +3,7 @@ import type { Piece, Rule, Variant } from "../project/types";
 import { targetValue } from "./effects";
 
 /** Where a rule of a piece leads from a variant: its own traits as the effects leave them. */
-export const ledTo = (piece: Piece, rule: Rule, from: Variant): Variant =>
+const ledTo = (piece: Piece, rule: Rule, from: Variant): Variant =>
   rule.effects.reduce((v, e) => {
     const to = e.type === "set" ? targetValue(piece, v, e.trait, e.to) : null;
     return e.type === "set" && to !== null ? { ...v, [e.trait]: to } : v;

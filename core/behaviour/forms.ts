@@ -9,7 +9,7 @@ import { layersWith } from "./saying";
 import type { Path, State } from "./types";
 
 /** How long the stand-in for whoever receives a form takes to answer, ms. */
-export const ANSWERS_AFTER = 600;
+const ANSWERS_AFTER = 600;
 const LONGEST = 500;
 
 /** How a layer is filled in; null when it is not. */

@@ -4,20 +4,18 @@ export { usualDrag } from "./drag";
 export { overlayStyle } from "./surface";
 export { firing } from "./firing";
 export type { Shown } from "./firing";
-export { backOf, between, endsOf, ledTo, startsOf } from "./ends";
+export { backOf, between, endsOf, startsOf } from "./ends";
 export { focusStops, nextStop } from "./focus";
-export { advance, revise, start, step } from "./machine";
-export { ancestry, brokenRule, componentsAt, liveCopies, rulesOf, resolveMotion } from "./piece";
-export type { ActiveInstance } from "./piece";
+export { advance, start, step } from "./machine";
+export { ancestry, brokenRule, componentsAt, rulesOf, resolveMotion } from "./piece";
 export { Run } from "./run";
-export { MOST_STEPS, nextDue } from "./wait";
-export type { MachineEvent, Revert, Input, Path, State, Timer, TraitSet } from "./types";
+export { nextDue } from "./wait";
+export type { MachineEvent, Input, State } from "./types";
 export {
   easingText,
   effectText,
   happeningText,
   keyName,
-  listenText,
   motionText,
   ruleText,
   ruleTrouble,

@@ -261,7 +261,7 @@ const instancesOf = (piece: Piece): readonly Layer[] => {
 };
 
 /** The traits at a path, as far as they are known: set by something, else where the copy starts. */
-export const variantAt = (state: State, path: Path, start: Variant): Variant =>
+const variantAt = (state: State, path: Path, start: Variant): Variant =>
   state.traits[path] ?? start;
 
 const liveCache = new WeakMap<

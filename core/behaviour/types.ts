@@ -53,13 +53,13 @@ export interface ClipState {
 }
 
 /** A form on its way: by which layer it was sent, and when the answer comes. */
-export interface Sending {
+interface Sending {
   readonly source: Path;
   readonly due: number;
 }
 
 /** A screen that lies over others; `returnTo` is what was focused when it opened. */
-export interface Overlay {
+interface Overlay {
   readonly screen: Id;
   readonly returnTo: Path | null;
   /** how it came; it goes alike when nothing else is said */ readonly motion: Motion;

@@ -13,7 +13,7 @@ import { rulesOf } from "./piece";
 import type { MachineEvent, Path, State, Timer } from "./types";
 
 /** More rule steps than this without time passing is a loop. */
-export const MOST_STEPS = 64;
+const MOST_STEPS = 64;
 
 /** The waits of one copy that are due together. */
 const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): State => {

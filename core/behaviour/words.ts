@@ -151,7 +151,7 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
 };
 
 /** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
-export const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
+const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
   if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
   if (trigger.type === "drag")
     return `is dragged ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;

@@ -355,7 +355,7 @@ class Performance {
 }
 
 /** Does one thing; inputs that belong together happen at one moment. */
-export const perform = (
+const perform = (
   project: Project,
   before: State,
   does: Doing,

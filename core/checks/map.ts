@@ -12,7 +12,7 @@ import type { Id, Piece, Project, TriggerType, Variant } from "../project/types"
 import type { Explored } from "./explore";
 
 /** A variant, or a trait's value, as a place on the map. */
-export interface MapNode {
+interface MapNode {
   readonly key: string;
   readonly variant: Variant;
   readonly reached: boolean;

@@ -21,11 +21,7 @@ import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 
 /** Everything within reach from some situations by some edges. */
-export const reachable = (
-  from: readonly Node[],
-  edges: readonly Edge[],
-  back = false,
-): Set<Node> => {
+const reachable = (from: readonly Node[], edges: readonly Edge[], back = false): Set<Node> => {
   const next = new Map<Node, Node[]>();
   for (const e of edges) {
     const [a, b] = back ? [e.to, e.from] : [e.from, e.to];

@@ -17,7 +17,7 @@ import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 
 /** WCAG 2.2 §2.5.8: a target is at least so large in both directions, px. */
-export const SMALLEST = 24;
+const SMALLEST = 24;
 /** A layer may creep so far from under a pointer before it counts as moved away, px. */
 const CREEP = 1;
 

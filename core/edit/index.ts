@@ -1,9 +1,7 @@
 export { changeRows, changeWords, placeWords } from "./places";
-export type { ChangeRow } from "./places";
 export {
   addToken,
   aliasesOf,
-  bindPlaces,
   mergeTokens,
   placesSaying,
   removeToken,
@@ -15,7 +13,7 @@ export {
   tokenTypeOf,
   usesOf,
 } from "./tokens";
-export type { ValuePlace, Repeated } from "./tokens";
+export type { ValuePlace } from "./tokens";
 export { takeFont, takeIcon, takePicture } from "./assets";
 export { addDrafts } from "./drafts";
 export {
@@ -42,7 +40,6 @@ export type { Edits } from "./looks";
 export {
   addPiece,
   contains,
-  devices,
   duplicatePiece,
   emptyProject,
   freeName,
@@ -54,7 +51,6 @@ export {
   setStart,
   startScreen,
 } from "./pieces";
-export type { Made } from "./pieces";
 export {
   addOption,
   addRule,
@@ -80,7 +76,7 @@ export {
 } from "./rulebook";
 export type { RuleClip } from "./rulebook";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
-export type { Wire, WireScope } from "./wiring";
+export type { Wire } from "./wiring";
 export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
 export type { Making } from "./makers";
 export {
@@ -106,7 +102,7 @@ export {
 } from "./timing";
 export type { CascadeOrder } from "./timing";
 export { followMotion, motionGroups, motionsIn, motionUsesOf, unlike } from "./motions";
-export type { MotionGroup, MotionUse } from "./motions";
+export type { MotionGroup } from "./motions";
 export { addSignal, removeSignal, renameSignal } from "./signals";
 export {
   addTrait,
@@ -121,14 +117,12 @@ export {
   renameTraitValue,
   setPattern,
   setRest,
-  variantsWith,
 } from "./traits";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export { detach, extract, replaceBy } from "./extract";
-export type { Extracted } from "./extract";
 export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./arrange";
 export type { Alignment, Moves } from "./arrange";
 export { copyLayers, pasteClip, readClip } from "./clip";
 export type { Clip } from "./clip";
-export { allEdges, distances, snap } from "./snap";
-export type { Edges, Gap, Guide, Snapped } from "./snap";
+export { distances, snap } from "./snap";
+export type { Edges, Gap, Guide } from "./snap";

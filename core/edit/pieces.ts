@@ -12,7 +12,7 @@ export interface Made {
 }
 
 /** Device sizes offered for screens; px. */
-export const devices = [
+const devices = [
   { name: "Phone", width: 390, height: 844 },
   { name: "Small phone", width: 360, height: 640 },
   { name: "Tablet", width: 820, height: 1180 },

@@ -78,7 +78,7 @@ const effectFor = (effect: Effect, twin: Twin): Effect => {
 };
 
 /** A rule with the layers, traits and values it names exchanged for others. */
-export const translated = (rule: Rule, twin: Twin): Rule => ({
+const translated = (rule: Rule, twin: Twin): Rule => ({
   ...rule,
   source: rule.source === null ? null : twin(rule.source),
   when: conditionFor(rule.when, twin),

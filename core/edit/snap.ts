@@ -33,7 +33,7 @@ const overlap = (a: Span, b: Span): boolean => a.from < b.to && b.from < a.to;
 
 /** Which edges of a box may catch: both and the middle when it moves, one edge when it is resized. */
 export type Edges = Readonly<Record<"x" | "y", readonly ("from" | "middle" | "to")[]>>;
-export const allEdges: Edges = { x: ["from", "middle", "to"], y: ["from", "middle", "to"] };
+const allEdges: Edges = { x: ["from", "middle", "to"], y: ["from", "middle", "to"] };
 
 const edge = (s: Span, which: "from" | "middle" | "to"): number =>
   which === "middle" ? middle(s) : s[which];

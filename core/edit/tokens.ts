@@ -159,7 +159,7 @@ export const repeatedValues = (project: Project): Repeated[] => {
 };
 
 /** Binds places to a token. */
-export const bindPlaces = (list: readonly ValuePlace[], token: Id, label: string): Change => ({
+const bindPlaces = (list: readonly ValuePlace[], token: Id, label: string): Change => ({
   label,
   ops: list.map((p) => set(pathOf(p), { token })),
 });

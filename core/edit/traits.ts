@@ -2,7 +2,7 @@ import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import type { Id, Look, Piece, Trait, TraitValue } from "../project/types";
-import { conditionText, restOf, traitsOf, variantsOf } from "../looks/variants";
+import { conditionText, restOf, variantsOf } from "../looks/variants";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 
@@ -247,7 +247,3 @@ export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made
     change: { label: `Duplicate ${trait.values[value]?.name ?? "value"}`, ops },
   };
 };
-
-/** How many variants a piece would have with one more trait of `n` values. */
-export const variantsWith = (piece: Piece, n: number): number =>
-  traitsOf(piece).reduce((m, t) => m * Object.keys(t.values).length, n);

@@ -304,7 +304,7 @@ class Chart {
 }
 
 /** Layers with rules; events name the innermost of them. */
-export const sourcesOf = (rules: readonly Rule[]): Id[] => [
+const sourcesOf = (rules: readonly Rule[]): Id[] => [
   ...new Set(rules.map((r) => r.source ?? ROOT)),
 ];
 

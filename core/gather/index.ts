@@ -1,9 +1,8 @@
 export { buildGathered } from "./build";
 export { drawingOf } from "./drawing";
 export { fewestDeclarations as fewestSayings } from "./minimal";
-export type { Sample, Saying } from "./minimal";
 export { planFromNames, planProblems, traitNameFor } from "./names";
-export type { NamedTrait, NamePlan } from "./names";
+export type { NamePlan } from "./names";
 export { likeness, pairDrawings } from "./pair";
 export type { Fixed } from "./pair";
 export type { Drawing, DrawnLayer, Track } from "./types";

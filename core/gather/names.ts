@@ -1,5 +1,5 @@
 /** A trait proposed from names, and what each drawing has of it. */
-export interface NamedTrait {
+interface NamedTrait {
   readonly name: string;
   readonly values: readonly string[];
 }

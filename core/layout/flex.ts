@@ -15,7 +15,7 @@ export type Measure = (
 ) => { readonly width: number; readonly height: number };
 
 /** A child in its place, with the size it has there; px. */
-export interface FlexChild {
+interface FlexChild {
   readonly node: ComputedLayer;
   readonly x: number;
   readonly y: number;

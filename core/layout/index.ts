@@ -10,13 +10,11 @@ export {
   unite,
   wayInto,
 } from "./bounds";
-export type { Affine, Rect, Resize, ShownBox } from "./bounds";
+export type { Affine, Rect, ShownBox } from "./bounds";
 export type { Face, FontBook } from "./fonts";
 export { facesFor, widthOf } from "./fonts";
-export { findBox, hitTest, toLocal, toParent } from "./hit";
-export type { Hit } from "./hit";
+export { findBox, hitTest, toParent } from "./hit";
 export { layout } from "./place";
 export type { LayoutEnv } from "./place";
 export { setText } from "./text";
-export type { Line, SetText } from "./text";
-export type { Box, LayoutBox } from "./types";
+export type { LayoutBox } from "./types";

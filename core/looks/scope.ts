@@ -55,7 +55,7 @@ export const lookFor = (piece: Piece, when: Condition): Look | undefined =>
   Object.values(piece.looks).find((l) => sameCondition(l.when, when));
 
 /** The narrowest condition that all the given variants meet: for each trait, the values they have. */
-export const around = (piece: Piece, variants: readonly Variant[]): Condition => {
+const around = (piece: Piece, variants: readonly Variant[]): Condition => {
   const out: Record<string, string[]> = {};
   for (const trait of traitsOf(piece)) {
     const has = valuesOf(trait)

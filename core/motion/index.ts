@@ -1,14 +1,10 @@
 export { curveOf, isBezier, isSpring, keywords, slopeAt } from "./easing";
-export { cssEasing, cssLinear, polylineOf } from "./linear";
+export { cssEasing, cssLinear } from "./linear";
 export { overshootOf, REST, settlingTime, springAt, springFrom, swingOf } from "./spring";
-export type { Swing } from "./spring";
 export { cssWords, presets } from "./presets";
-export type { Preset } from "./presets";
-export { goesOf, laneLength, laneOf, lastsFor, lengthOf, timingOf } from "./timing";
+export { goesOf, laneOf, lastsFor, lengthOf, timingOf } from "./timing";
 export type { LaneName } from "./timing";
-export type { Curve } from "./easing";
 export { mixColour, mixOf } from "./mix";
-export type { Mix } from "./mix";
 export { Mover } from "./mover";
 export { numbersIn } from "./track";
 export { Change, laneLabel, laneValue, movingLayers, restacks } from "./changes";

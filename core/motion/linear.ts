@@ -3,7 +3,7 @@ import { curveOf } from "./easing";
 import type { Curve } from "./easing";
 
 /** A curve as straight pieces: times and values, 0–1. */
-export interface Polyline {
+interface Polyline {
   readonly points: readonly (readonly [t: number, value: number])[];
   /** the largest distance from the curve, as a share of the way */ readonly error: number;
 }
@@ -28,7 +28,7 @@ const farthest = (values: readonly number[], a: number, b: number): { at: number
 };
 
 /** Straight pieces that stay within `most` of a curve: it is split where it is farthest from them (Douglas–Peucker in one dimension). */
-export const polylineOf = (curve: Curve, most: number): Polyline => {
+const polylineOf = (curve: Curve, most: number): Polyline => {
   const values = Array.from({ length: FINE + 1 }, (_, i) => curve(i / FINE));
   const keep = new Set([0, FINE]);
   const stack: [number, number][] = [[0, FINE]];

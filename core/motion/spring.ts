@@ -51,7 +51,7 @@ export const springAt = (
 /** A spring counts as at rest when no more than this share of its way is left. */
 export const REST = 0.001;
 /** No spring is waited for longer than this, ms. */
-export const LONGEST_SPRING = 20_000;
+const LONGEST_SPRING = 20_000;
 
 const settled = new Map<string, number>();
 

@@ -102,7 +102,7 @@ export const named = (
   identified({ tag, key, attrs, children }, tag === "mask" ? "mask" : "clip");
 
 /** Where a picture lies so that it covers, fits into or is stretched over a box; px. */
-export const pictureBox = (
+const pictureBox = (
   fill: Pick<PictureFill, "fit" | "focus">,
   picture: { width: number; height: number },
   over: Over,

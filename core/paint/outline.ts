@@ -15,12 +15,7 @@ const rounded = (x: number, y: number, w: number, h: number, [tl, tr, br, bl]: F
 type Point = readonly [number, number];
 
 /** Corners of a regular polygon or star stretched over a box; inset (per cent) draws every second point inwards. */
-export const polygonPoints = (
-  sides: number,
-  inset: number,
-  width: number,
-  height: number,
-): Point[] => {
+const polygonPoints = (sides: number, inset: number, width: number, height: number): Point[] => {
   const n = Math.max(3, Math.round(sides));
   const star = inset > 0;
   const raw = Array.from({ length: star ? 2 * n : n }, (_, i): Point => {
@@ -64,7 +59,7 @@ const roundedPolygon = (points: readonly Point[], radius: number): string => {
 };
 
 /** The corners a box can show at its size. */
-export const cornersOf = (p: LayoutBox, by = 0): Four => {
+const cornersOf = (p: LayoutBox, by = 0): Four => {
   const limit = Math.max(0, Math.min(p.width, p.height) / 2);
   return (p.values.radius as Four).map((c) =>
     Math.max(0, Math.min(c, limit) + (c > 0 ? by : 0)),
@@ -163,7 +158,7 @@ const operations = {
 } as const;
 
 /** Path data of the outline the shown shapes inside a compound make together, in its own px; curves as fine straight pieces. */
-export const compoundPath = (p: LayoutBox): string => {
+const compoundPath = (p: LayoutBox): string => {
   const areas = p.children
     .filter(
       (c) =>

@@ -12,5 +12,4 @@ export {
   writeOutlines,
 } from "./points";
 export type { Knot, KnotOutline, PathPoint } from "./points";
-export type { Part } from "./combine";
 export { partsOf } from "./parts";

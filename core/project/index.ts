@@ -13,21 +13,11 @@ export {
   set,
 } from "./change";
 export { limits } from "./limits";
-export { cleanChange, cleanText, cutText, isCleanText } from "./text";
-export type { Change, Op, RestoringOp } from "./change";
+export { cleanText, cutText } from "./text";
+export type { Change, Op } from "./change";
 export { accept } from "./accept";
-export type { Accepted } from "./accept";
-export { brokenTree, issueText, readProject, upgrade } from "./schema";
-export {
-  clashesOf,
-  goneFrom,
-  isInside,
-  isThere,
-  overwrittenBy,
-  restoredValue,
-  touchesAny,
-  valueAt,
-} from "./history";
+export { issueText, readProject, upgrade } from "./schema";
+export { isInside, overwrittenBy, restoredValue, touchesAny, valueAt } from "./history";
 export type { Clash, LoggedChange } from "./history";
 export { judge, restoreKey, restoringOps } from "./judge";
-export type { Proposal, Verdict } from "./judge";
+export type { Proposal } from "./judge";

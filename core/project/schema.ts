@@ -375,7 +375,7 @@ const asset = z.discriminatedUnion("kind", [
 /** The record tables of a project beside its pieces. */
 export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
-export const projectSchema = z.strictObject({
+const projectSchema = z.strictObject({
   ...projectFields,
   pieces: keyed(pieceSchema, "pieces"),
   tokens: keyed(token, "tokens"),

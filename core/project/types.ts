@@ -151,7 +151,7 @@ export interface Lane {
 
 export const motionKinds = ["cut", "fade", "tween", "slide", "push", "rise"] as const;
 export const directions = ["left", "right", "up", "down"] as const;
-export type Direction = (typeof directions)[number];
+type Direction = (typeof directions)[number];
 
 /** How a change of look is shown over time; ms. A spring takes its own time instead of the duration. */
 export interface Motion {
@@ -203,7 +203,7 @@ export const triggerTypes = [
 export type TriggerType = (typeof triggerTypes)[number];
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
-export type DragDirection = (typeof dragDirections)[number];
+type DragDirection = (typeof dragDirections)[number];
 
 export interface Trigger {
   readonly type: TriggerType;
@@ -232,7 +232,7 @@ export type TraitTarget =
   { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
 
 /** One thing a rule does. */
-export type EffectAction =
+type EffectAction =
   | { readonly type: "set"; readonly trait: Id; readonly to: TraitTarget }
   /** sets a trait of a placed copy */
   | { readonly type: "nested"; readonly layer: Id; readonly trait: Id; readonly to: TraitTarget }

@@ -11,7 +11,7 @@ export const colourSchema = z
   .regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, "a colour must be none, #rrggbb or #rrggbbaa");
 
 /** Path data in per cent of the layer's box: absolute M, L, C, Q and Z only. */
-export const pathSchema = z
+const pathSchema = z
   .string()
   .max(60_000, "a path can have at most 60 000 characters")
   .regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");

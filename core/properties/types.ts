@@ -22,13 +22,13 @@ export interface Stop {
 }
 
 /** A linear gradient over the layer's box as in CSS Images 3 §3.1: degrees, 0 runs upwards, 90 to the right. */
-export interface LinearFill {
+interface LinearFill {
   readonly kind: "linear";
   readonly angle: number;
   readonly stops: readonly Stop[];
 }
 /** A radial gradient: centre and radii as parts of the layer's width and height. */
-export interface RadialFill {
+interface RadialFill {
   readonly kind: "radial";
   readonly centre: Pair;
   readonly radii: Pair;
@@ -37,7 +37,7 @@ export interface RadialFill {
 export type Gradient = LinearFill | RadialFill;
 
 export const fits = ["cover", "contain", "stretch"] as const;
-export type Fit = (typeof fits)[number];
+type Fit = (typeof fits)[number];
 /** A picture over the layer's box; `focus` is what stays in sight when it is cut, in per cent of the picture. */
 export interface PictureFill {
   readonly kind: "picture";
@@ -123,16 +123,7 @@ export interface Property {
   readonly applies?: (values: Readonly<Record<string, Value>>) => boolean;
 }
 
-export const propertyGroups = [
-  "place",
-  "arrange",
-  "paint",
-  "border",
-  "text",
-  "meaning",
-  "copy",
-] as const;
-export type PropertyGroup = (typeof propertyGroups)[number];
+export type PropertyGroup = "place" | "arrange" | "paint" | "border" | "text" | "meaning" | "copy";
 
 /** All property values of one layer in one variant. Place-and-size values are always there. */
 export type Values = Readonly<Record<string, Value>>;

@@ -1,4 +1,4 @@
-export { placeKeys, rehearse, Rehearser, textsIn, valueOf } from "./rehearse";
+export { rehearse, Rehearser, valueOf } from "./rehearse";
 export type { Failure } from "./rehearse";
 export { Recorder } from "./record";
 export type { Act } from "./record";

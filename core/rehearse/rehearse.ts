@@ -23,7 +23,7 @@ const PATIENCE = 20_000;
 const FRAME = 16;
 
 /** Every text that can be read in a scene, in the order of painting. */
-export const textsIn = (p: LayoutBox): string[] => {
+const textsIn = (p: LayoutBox): string[] => {
   if (p.presence <= 0 || (p.values.opacity as number) <= 0) return [];
   return [
     ...(p.layer.kind === "text" ? [p.values.text as string] : []),
@@ -33,7 +33,7 @@ export const textsIn = (p: LayoutBox): string[] => {
 };
 
 /** What an expectation can ask of a layer beside its properties: where it is shown in the whole scene, px, and whether. */
-export const placeKeys = ["x", "y", "width", "height"] as const;
+const placeKeys = ["x", "y", "width", "height"] as const;
 
 /** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
 export const valueOf = (scene: LayoutBox, path: string, key: string): unknown => {

@@ -1,5 +1,5 @@
 import { findingId } from "#core/checks";
-import { raw, sea, shade, size, style } from "../colours";
+import { raw, sea, shade, style } from "../colours";
 import {
   becomes,
   box,
@@ -436,4 +436,4 @@ export const sendTicketButton: Source = {
   options: [{ id: "words", name: "Label", layer: "label", key: "text" }],
 };
 
-export { full, round, size };
+export { full, round };

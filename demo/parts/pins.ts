@@ -16,7 +16,7 @@ import {
   trait,
 } from "../build";
 import type { Drawn, Source } from "../build";
-import { full, round } from "./buttons";
+import { full } from "./buttons";
 
 const calm = "ease-in-out";
 
@@ -405,5 +405,3 @@ export const portrait = (
     borderWidth: 2,
     borderAt: "outside",
   });
-
-export { round };

@@ -7,7 +7,7 @@ import { readPicture } from "./picture";
 const readers = { font: readFont, picture: readPicture, change: readProposal } as const;
 
 export type Kind = keyof typeof readers;
-export type Facts<K extends Kind> = Awaited<ReturnType<(typeof readers)[K]>>;
+type Facts<K extends Kind> = Awaited<ReturnType<(typeof readers)[K]>>;
 export type Decoded<K extends Kind> =
   { readonly ok: true; readonly facts: Facts<K> } | { readonly ok: false; readonly reason: string };
 export type Decode = <K extends Kind>(kind: K, bytes: Uint8Array) => Promise<Decoded<K>>;

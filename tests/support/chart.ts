@@ -24,7 +24,7 @@ const scxml = createRequire(import.meta.url)("@scion-scxml/scxml") as {
 };
 
 /** A chart read by an interpreter that knows nothing of Nubble, to be started when the clock is as one wants it. */
-export const readChart = (text: string): Promise<() => Statechart> =>
+const readChart = (text: string): Promise<() => Statechart> =>
   new Promise((resolve, reject) => {
     scxml.documentStringToModel("piece.scxml", text, (error, model) => {
       if (error) return reject(error);
@@ -40,7 +40,7 @@ export const readChart = (text: string): Promise<() => Statechart> =>
   });
 
 /** The values a chart's trait regions are in. */
-export const chartVariant = (chart: Statechart): Variant =>
+const chartVariant = (chart: Statechart): Variant =>
   Object.fromEntries(
     chart
       .getConfiguration()

@@ -12,10 +12,7 @@ interface Choice<T extends string> {
 export const MANY = 14;
 
 /** The choices whose words hold all that was typed, those that begin with it first. */
-export const found = <T extends string>(
-  options: readonly Choice<T>[],
-  typed: string,
-): Choice<T>[] => {
+const found = <T extends string>(options: readonly Choice<T>[], typed: string): Choice<T>[] => {
   const parts = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const begins = (o: Choice<T>) =>
     parts[0] !== undefined && o.words.toLowerCase().startsWith(parts[0]) ? 0 : 1;

@@ -21,7 +21,7 @@ export interface Filming {
 }
 
 /** More frames than this are not filmed. */
-export const MOST_FRAMES = 600;
+const MOST_FRAMES = 600;
 
 /** The moments of a film, ms from the beginning: its end is always among them. */
 export const momentsOf = (length: number, rate: number): number[] => {

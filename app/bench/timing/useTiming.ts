@@ -27,7 +27,7 @@ const SHORTEST = 300;
 const MOST_PAST = 100;
 
 /** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
-export type TimingSubject =
+type TimingSubject =
   | { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null }
   | { readonly kind: "pair" };
 

@@ -520,7 +520,7 @@ class Reader {
 }
 
 /** A group around layers, as large as they are, which then lie relative to it. */
-export const grouped = (
+const grouped = (
   name: string,
   inside: readonly Draft[],
   values: Readonly<Record<string, Value>>,
