@@ -78,6 +78,46 @@ export interface Grouped {
   readonly id: Id;
 }
 
+type Container = "group" | "compound" | "row" | "column";
+
+const containerNames: Readonly<Record<Container, string>> = {
+  group: "Group",
+  compound: "Compound",
+  row: "Row",
+  column: "Column",
+};
+
+/** Layers in the order they stand in along an axis, and the mean gap between them; 8 px for one alone. */
+const alongAxis = (
+  layers: readonly Layer[],
+  boxes: ReadonlyMap<Id, Rect>,
+  axis: "x" | "y",
+): { sorted: Layer[]; gap: number } => {
+  const at = (layer: Layer): number => boxes.get(layer.id)?.[axis] ?? 0;
+  const sorted = [...layers].sort((a, b) => at(a) - at(b));
+  const side = axis === "x" ? "width" : "height";
+  const gaps = sorted.slice(1).map((layer, i) => {
+    const before = boxes.get((sorted[i] as Layer).id);
+    const box = boxes.get(layer.id);
+    return before && box ? box[axis] - before[axis] - before[side] : 0;
+  });
+  if (gaps.length === 0) return { sorted, gap: 8 };
+  const mean = gaps.reduce((a, b) => a + b, 0) / gaps.length;
+  return { sorted, gap: Math.max(0, Math.round(mean)) };
+};
+
+const containerValues = (how: Container, frame: Rect, gap: number): Record<string, Value> => {
+  const size: Record<string, Value> =
+    how === "compound"
+      ? { width: frame.width, height: frame.height, fill: "#8fb5a9" }
+      : { widthMode: "fit", heightMode: "fit" };
+  const arranged: Record<string, Value> =
+    how === "row" || how === "column"
+      ? { arrange: how, gap, align: "centre", padding: [0, 0, 0, 0] satisfies Four }
+      : {};
+  return { x: frame.x, y: frame.y, ...size, ...arranged };
+};
+
 /**
  * Puts layers into a new container where they are: a group as large as what it holds, a compound of shapes, or a row or
  * column in the order they stand in, with their mean gap. `boxes` are their places in their parent. Null when they have
@@ -86,7 +126,7 @@ export interface Grouped {
 export const wrap = (
   piece: Piece,
   ids: readonly Id[],
-  how: "group" | "compound" | "row" | "column",
+  how: Container,
   boxes: ReadonlyMap<Id, Rect>,
 ): Grouped | null => {
   const found = together(piece, ids);
@@ -95,62 +135,35 @@ export const wrap = (
   const { parent, layers } = found;
   const id = newId();
   const at = ["pieces", piece.id];
-  const words = { group: "Group", compound: "Compound", row: "Row", column: "Column" }[how];
+  const words = containerNames[how];
   const top = layers.at(-1) as Layer;
   const rest = (childrenOf(piece).get(parent) ?? []).filter((l) => !layers.includes(l));
-  const order = orderAt(rest, rest.filter((l) => byOrder(l, top) < 0).length);
+  const names = Object.values(piece.layers).map((l) => l.name);
   const box: Layer = {
     id,
     kind: how === "compound" ? "compound" : "box",
-    name: freeName(
-      words,
-      Object.values(piece.layers).map((l) => l.name),
-    ),
+    name: freeName(words, names),
     parent,
-    order,
+    order: orderAt(rest, rest.filter((l) => byOrder(l, top) < 0).length),
   };
-  const arranged = how === "row" || how === "column";
-  const axis = how === "column" ? "y" : "x";
-  const sizeOf = (r: Rect) => (axis === "x" ? r.width : r.height);
-  const sorted = arranged
-    ? [...layers].sort((a, b) => (boxes.get(a.id)?.[axis] ?? 0) - (boxes.get(b.id)?.[axis] ?? 0))
-    : layers;
-  const gaps = sorted.slice(1).map((l, i) => {
-    const a = boxes.get((sorted[i] as Layer).id);
-    const b = boxes.get(l.id);
-    return a && b ? b[axis] - a[axis] - sizeOf(a) : 0;
-  });
-  const gap = gaps.length
-    ? Math.max(0, Math.round(gaps.reduce((a, b) => a + b, 0) / gaps.length))
-    : 8;
-  const values: Record<string, Value> = {
-    x: frame.x,
-    y: frame.y,
-    ...(how === "compound"
-      ? { width: frame.width, height: frame.height, fill: "#8fb5a9" }
-      : { widthMode: "fit", heightMode: "fit" }),
-    ...(arranged
-      ? { arrange: how, gap, align: "centre", padding: [0, 0, 0, 0] satisfies Four }
-      : {}),
-  };
+  const arranged = alongAxis(layers, boxes, how === "column" ? "y" : "x");
+  const isArranged = how === "row" || how === "column";
   const ops: Op[] = [
     set([...at, "layers", id], box),
-    set([...at, "looks", BASE, "changes", id], values),
+    set([...at, "looks", BASE, "changes", id], containerValues(how, frame, arranged.gap)),
   ];
   const placed: Layer[] = [];
-  for (const layer of sorted) {
+  for (const layer of isArranged ? arranged.sorted : layers) {
     const next = orderAt(placed, placed.length);
     placed.push({ ...layer, order: next });
     ops.push(
       set([...at, "layers", layer.id, "parent"], id),
       set([...at, "layers", layer.id, "order"], next),
+      ...shift(piece, layer.id, -frame.x, -frame.y),
     );
-    ops.push(...shift(piece, layer.id, -frame.x, -frame.y));
   }
-  return {
-    id,
-    change: { label: how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`, ops },
-  };
+  const label = how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`;
+  return { id, change: { label, ops } };
 };
 
 /** Takes a container away and leaves what it holds where it is; null for a layer that holds nothing, and for the root.

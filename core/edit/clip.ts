@@ -117,6 +117,45 @@ export const readClip = (text: string): Clip | null => {
   }
 };
 
+/** What a layer is said to look like, moved along; values that are bound or not numbers stay. */
+const movedBy = (changes: LayerChanges, by: number): LayerChanges => ({
+  ...changes,
+  ...(typeof changes.x === "number" ? { x: changes.x + by } : {}),
+  ...(typeof changes.y === "number" ? { y: changes.y + by } : {}),
+});
+
+/** Copies of a clip's layers under new ids, the outermost on top of a parent's children. */
+const twinsOf = (piece: Piece, clip: Clip, parent: Id): { twin: Map<Id, Id>; layers: Layer[] } => {
+  const twin = new Map(clip.layers.map((l) => [l.id, newId()]));
+  const names = Object.values(piece.layers).map((l) => l.name);
+  const stack: Layer[] = [...(childrenOf(piece).get(parent) ?? [])];
+  const layers = clip.layers.map((layer): Layer => {
+    const id = twin.get(layer.id) as Id;
+    const name = freeName(layer.name, names);
+    names.push(name);
+    if (layer.parent !== null) {
+      return { ...layer, id, name, parent: twin.get(layer.parent) ?? parent };
+    }
+    const top = { ...layer, id, name, parent, order: orderAfter(stack) };
+    stack.push(top);
+    return top;
+  });
+  return { twin, layers };
+};
+
+/** The steps that say of layers what a look of the clip says; none when the piece does not know its traits. */
+const lookOps = (piece: Piece, when: Condition, changes: Record<Id, LayerChanges>): Op[] => {
+  if (!Object.keys(when).every((t) => piece.traits[t])) return [];
+  const at = ["pieces", piece.id, "looks"];
+  const isBase = Object.keys(when).length === 0;
+  const known = lookFor(piece, when)?.id ?? (isBase ? BASE : null);
+  if (known !== null) {
+    return Object.entries(changes).map(([id, c]) => set([...at, known, "changes", id], c));
+  }
+  const id = newId();
+  return [set([...at, id], { id, when, order: orderAfter(Object.values(piece.looks)), changes })];
+};
+
 /** Puts copied layers on top of a parent's children, `by` px further on; in the piece they come from with all their looks. */
 export const pasteClip = (
   projectId: string,
@@ -126,72 +165,28 @@ export const pasteClip = (
   parent: Id,
   by: number,
 ): { change: Change; ids: Id[] } => {
-  const twin = new Map(clip.layers.map((l) => [l.id, newId()]));
-  const at = ["pieces", piece.id];
-  const ops: Op[] = [];
-  const ids: Id[] = [];
-  const names = Object.values(piece.layers).map((l) => l.name);
-  const stack: Layer[] = [...(childrenOf(piece).get(parent) ?? [])];
-  for (const asset of clip.assets)
-    if (!project.assets[asset.id]) ops.push(set(["assets", asset.id], asset));
-  for (const layer of clip.layers) {
-    const id = twin.get(layer.id) as Id;
-    const top = layer.parent === null;
-    const name = freeName(layer.name, names);
-    names.push(name);
-    const next: Layer = {
-      ...layer,
-      id,
-      name,
-      parent: top ? parent : (twin.get(layer.parent) ?? parent),
-      order: top ? orderAfter(stack) : layer.order,
-    };
-    if (top) {
-      stack.push(next);
-      ids.push(id);
-    }
-    ops.push(set([...at, "layers", id], next));
-  }
+  const { twin, layers } = twinsOf(piece, clip, parent);
   const tops = new Set(clip.layers.filter((l) => l.parent === null).map((l) => l.id));
-  const moved = (id: Id, changes: LayerChanges): LayerChanges =>
-    tops.has(id) && by
-      ? {
-          ...changes,
-          ...(typeof changes.x === "number" ? { x: changes.x + by } : {}),
-          ...(typeof changes.y === "number" ? { y: changes.y + by } : {}),
-        }
-      : changes;
-  const home = clip.project === projectId && clip.piece === piece.id;
-  const looks = home ? clip.looks : [{ when: {}, changes: clip.flat }];
-  for (const { when, changes } of looks) {
-    const known = Object.keys(when).every((t) => piece.traits[t]);
-    const look = known ? lookFor(piece, when) : undefined;
-    const lookId = look?.id ?? (Object.keys(when).length === 0 ? BASE : newId());
-    if (!known) continue;
-    const own = Object.fromEntries(
-      Object.entries(changes).map(([id, c]) => [twin.get(id) ?? id, moved(id, c)]),
+  const isHome = clip.project === projectId && clip.piece === piece.id;
+  const looks = isHome ? clip.looks : [{ when: {}, changes: clip.flat }];
+  const said = looks.flatMap(({ when, changes }) => {
+    const own = Object.entries(changes).map(
+      ([id, c]) => [twin.get(id) ?? id, tops.has(id) ? movedBy(c, by) : c] as const,
     );
-    if (look || lookId === BASE)
-      for (const [id, c] of Object.entries(own))
-        ops.push(set([...at, "looks", lookId, "changes", id], c));
-    else
-      ops.push(
-        set([...at, "looks", lookId], {
-          id: lookId,
-          when,
-          order: orderAfter(Object.values(piece.looks)),
-          changes: own,
-        }),
-      );
-  }
+    return lookOps(piece, when, Object.fromEntries(own));
+  });
+  const missing = clip.assets.filter((asset) => !project.assets[asset.id]);
+  const ids = clip.layers.filter((l) => l.parent === null).map((l) => twin.get(l.id) as Id);
+  const words = ids.length === 1 ? (clip.layers[0]?.name ?? "layer") : `${ids.length} layers`;
   return {
     ids,
     change: {
-      label:
-        ids.length === 1
-          ? `Paste ${clip.layers[0]?.name ?? "layer"}`
-          : `Paste ${ids.length} layers`,
-      ops,
+      label: `Paste ${words}`,
+      ops: [
+        ...missing.map((asset) => set(["assets", asset.id], asset)),
+        ...layers.map((layer) => set(["pieces", piece.id, "layers", layer.id], layer)),
+        ...said,
+      ],
     },
   };
 };

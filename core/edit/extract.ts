@@ -9,6 +9,7 @@ import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
 import { set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { byOrder, newId, orderAfter } from "../project/ids";
+import { cutText } from "../project/text";
 import { ROOT } from "../project/types";
 import type {
   Id,
@@ -17,6 +18,7 @@ import type {
   Look,
   Option,
   Piece,
+  Trait,
   Project,
   Variant,
 } from "../project/types";
@@ -66,6 +68,79 @@ const rulesOnto = (piece: Piece, gone: ReadonlySet<Id>, copy: Id): Op[] =>
     .filter((r) => r.source !== null && gone.has(r.source))
     .map((r) => set(["pieces", piece.id, "rules", r.id, "source"], copy));
 
+/** What is taken out of a piece: layers of one parent with all that is inside them. */
+interface Taken {
+  readonly piece: Piece;
+  readonly tops: readonly Layer[];
+  readonly inside: ReadonlySet<Id>;
+  /** the one box that becomes the component's root */
+  readonly single: Layer | null;
+  readonly frame: Rect;
+}
+
+const takenFrom = (
+  piece: Piece,
+  ids: readonly Id[],
+  boxes: ReadonlyMap<Id, Rect>,
+): Taken | null => {
+  const tops = topmost(piece, ids)
+    .map((id) => piece.layers[id] as Layer)
+    .sort(byOrder);
+  const [first] = tops;
+  const frame = unite([...boxes.values()]);
+  const isTogether = tops.every((l) => l.parent === first?.parent);
+  if (!first || !frame || first.parent === null || !isTogether) return null;
+  const single = tops.length === 1 && first.kind === "box" ? first : null;
+  const inside = new Set(tops.flatMap((l) => subtree(piece, l.id)));
+  return { piece, tops, inside, single, frame };
+};
+
+const movedBy = (changes: LayerChanges, { x, y }: Rect): LayerChanges => ({
+  ...changes,
+  ...(typeof changes.x === "number" ? { x: changes.x - x } : {}),
+  ...(typeof changes.y === "number" ? { y: changes.y - y } : {}),
+});
+
+/** What is said of the layers, within the component and of the copy; and the traits on which it depends. */
+const saidOf = ({ piece, tops, inside, single, frame }: Taken, component: Id, copy: Id) => {
+  const within = new Declarations();
+  const outside = new Declarations();
+  const traits = new Set<Id>();
+  const place = { x: frame.x, y: frame.y };
+  if (!single) within.say({}, ROOT, { width: frame.width, height: frame.height });
+  outside.say({}, copy, single ? { component } : { component, ...place });
+  const isTop = (id: Id): boolean => tops.some((t) => t.id === id);
+  const depends = (look: Look) => {
+    for (const trait of Object.keys(look.when)) traits.add(trait);
+  };
+  for (const look of looksOf(piece)) {
+    for (const id of inside) {
+      const changes = look.changes[id];
+      if (!changes) continue;
+      if (id === single?.id) {
+        const own = only(changes, (key) => !isPlacing(changes)(key));
+        outside.say(look.when, copy, only(changes, isPlacing(changes)));
+        within.say(look.when, ROOT, own);
+        if (Object.keys(own).length) depends(look);
+        continue;
+      }
+      within.say(look.when, id, !single && isTop(id) ? movedBy(changes, frame) : changes);
+      depends(look);
+    }
+  }
+  return { within, outside, traits };
+};
+
+/** The layers under the component's root. */
+const layersWithin = ({ piece, tops, inside, single }: Taken): Layer[] =>
+  [...inside]
+    .map((id) => piece.layers[id] as Layer)
+    .filter((layer) => layer.id !== single?.id)
+    .map((layer) => {
+      const isOutermost = tops.includes(layer) || layer.parent === single?.id;
+      return { ...layer, parent: isOutermost ? ROOT : layer.parent };
+    });
+
 /**
  * Makes a component of layers and puts a copy of it in their place. The traits that what is said about them depends on go
  * along, and the copy follows the piece's own, so that every variant looks as before. Options go along too and stay open
@@ -78,111 +153,47 @@ export const extract = (
   name: string,
   boxes: ReadonlyMap<Id, Rect>,
 ): Extracted | null => {
-  const tops = topmost(piece, ids)
-    .map((id) => piece.layers[id] as Layer)
-    .sort(byOrder);
-  const [first] = tops;
-  const frame = unite([...boxes.values()]);
-  if (!first || !frame || first.parent === null || tops.some((l) => l.parent !== first.parent))
-    return null;
-  const single = tops.length === 1 && first.kind === "box" ? first : null;
-  const inside = new Set(tops.flatMap((l) => subtree(piece, l.id)));
+  const taken = takenFrom(piece, ids, boxes);
+  const first = taken?.tops[0];
+  if (!taken || !first) return null;
+  const { tops, inside, single } = taken;
+  const pieces = Object.values(project.pieces);
   const wanted = freeName(
     name,
-    Object.values(project.pieces).map((p) => p.name),
+    pieces.map((p) => p.name),
   );
-  const base = newPiece("component", wanted, orderAfter(Object.values(project.pieces)));
-  const copy: Layer = {
-    id: newId(),
-    kind: "instance",
-    name: wanted,
-    parent: first.parent,
-    order: first.order,
-  };
-  const within = new Declarations();
-  const outside = new Declarations();
-  if (!single) within.say({}, ROOT, { width: frame.width, height: frame.height });
-  outside.say(
-    {},
-    copy.id,
-    single ? { component: base.id } : { component: base.id, x: frame.x, y: frame.y },
-  );
-  const traits = new Set<Id>();
-  for (const look of looksOf(piece))
-    for (const id of inside) {
-      const changes = look.changes[id];
-      if (!changes) continue;
-      if (id === single?.id) {
-        const own = only(changes, (k) => !isPlacing(changes)(k));
-        const place = only(changes, isPlacing(changes));
-        outside.say(look.when, copy.id, place);
-        within.say(look.when, ROOT, own);
-        if (Object.keys(own).length) Object.keys(look.when).forEach((t) => traits.add(t));
-        continue;
-      }
-      const moved =
-        !single && tops.some((t) => t.id === id)
-          ? {
-              ...changes,
-              ...(typeof changes.x === "number" ? { x: changes.x - frame.x } : {}),
-              ...(typeof changes.y === "number" ? { y: changes.y - frame.y } : {}),
-            }
-          : changes;
-      within.say(look.when, id, moved);
-      Object.keys(look.when).forEach((t) => traits.add(t));
-    }
+  const base = newPiece("component", wanted, orderAfter(pieces));
+  const { parent, order } = first;
+  const copy: Layer = { id: newId(), kind: "instance", name: wanted, parent, order };
+  const { within, outside, traits } = saidOf(taken, base.id, copy.id);
   const carried = traitsOf(piece).filter((t) => traits.has(t.id));
   for (const t of carried)
     for (const v of valuesOf(t))
       outside.say(v.id === restOf(t) ? {} : { [t.id]: [v.id] }, copy.id, { [TRAIT + t.id]: v.id });
-  const layers: Layer[] = [base.layers[ROOT] as Layer];
-  for (const id of inside) {
-    const l = piece.layers[id] as Layer;
-    if (l.id !== single?.id)
-      layers.push({
-        ...l,
-        parent: tops.some((t) => t.id === l.id) || l.parent === single?.id ? ROOT : l.parent,
-      });
-  }
+  const layers = [base.layers[ROOT] as Layer, ...layersWithin(taken)];
   const options = Object.values(piece.options).filter((o) => inside.has(o.layer));
+  const onto = (o: Option): Option => (o.layer === single?.id ? { ...o, layer: ROOT } : o);
   const component: Piece = {
     ...base,
     traits: Object.fromEntries(carried.map((t) => [t.id, t])),
     layers: Object.fromEntries(layers.map((l) => [l.id, l])),
     looks: within.table(),
-    options: Object.fromEntries(
-      options.map((o) => [o.id, o.layer === single?.id ? { ...o, layer: ROOT } : o]),
-    ),
+    options: Object.fromEntries(options.map((o) => [o.id, onto(o)])),
   };
-  const shown = options.map((o): Option => ({
-    ...o,
-    layer: copy.id,
-    key: `${OPTION}${o.id}` as Option["key"],
-  }));
+  const shown = options.map((o): Option => ({ ...o, layer: copy.id, key: `${OPTION}${o.id}` }));
   const at = ["pieces", piece.id];
+  const gone = tops.map((l) => l.id);
+  const words = tops.length === 1 ? first.name : `${tops.length} layers`;
   const ops: Op[] = [
     set(["pieces", component.id], component),
     ...rulesOnto(piece, inside, copy.id),
-    ...removeLayers(
-      piece,
-      tops.map((l) => l.id),
-    ).ops,
+    ...removeLayers(piece, gone).ops,
     set([...at, "layers", copy.id], copy),
     ...outside.ops(piece),
     ...shown.map((o) => set([...at, "options", o.id], o)),
   ];
-  return {
-    component: component.id,
-    copy: copy.id,
-    change: {
-      label:
-        `Make a component of ${tops.length === 1 ? first.name : `${tops.length} layers`}`.slice(
-          0,
-          200,
-        ),
-      ops,
-    },
-  };
+  const label = cutText(`Make a component of ${words}`, 200);
+  return { component: component.id, copy: copy.id, change: { label, ops } };
 };
 
 /** Every layer of a component in a variant with what a copy's options set: tokens stay bound, so the layers follow them. */
@@ -201,6 +212,52 @@ const flatValues = (
     ]),
   );
 
+/** What of a copy's own values its box keeps: all but what only a copy has. */
+const isBoxed =
+  (changes: LayerChanges) =>
+  (key: string): boolean => {
+    const isFitting = (key === "widthMode" || key === "heightMode") && changes[key] === "fit";
+    const isOfCopy = key === "component" || key.startsWith(TRAIT) || key.startsWith(OPTION);
+    return !isOfCopy && !isFitting;
+  };
+
+/** Every combination of some traits, those in which all of them rest first. */
+const combinations = (piece: Piece, traits: readonly Trait[]): Variant[] => {
+  const rest = restingVariant(piece);
+  const moves = (v: Variant): number => Number(traits.some((t) => v[t.id] !== rest[t.id]));
+  return traits
+    .reduce<Variant[]>(
+      (list, t) => list.flatMap((v) => valuesOf(t).map((x) => ({ ...v, [t.id]: x.id }))),
+      [rest],
+    )
+    .sort((a, b) => moves(a) - moves(b));
+};
+
+/** Says what a component shows in each variant that matters, in as few declarations as possible. */
+const sayFlat = (
+  out: Declarations,
+  component: Piece,
+  twin: ReadonlyMap<Id, Id>,
+  traits: readonly Trait[],
+  shown: readonly { variant: Variant; flat: ReadonlyMap<Id, Record<string, SpecifiedValue>> }[],
+): void => {
+  const ids = traits.map((t) => t.id);
+  for (const layer of Object.values(component.layers)) {
+    const id = twin.get(layer.id) as Id;
+    const keys = new Set(shown.flatMap(({ flat }) => Object.keys(flat.get(layer.id) ?? {})));
+    for (const key of keys) {
+      const fallback = defaultsOf(layer.kind)[key] ?? "";
+      const samples = shown.map(({ variant, flat }) => ({
+        variant,
+        value: flat.get(layer.id)?.[key] ?? fallback,
+      }));
+      for (const { when, value } of fewestDeclarations(ids, samples)) {
+        if (!out.says(when, id, key)) out.say(when, id, { [key]: value });
+      }
+    }
+  }
+};
+
 /**
  * Turns a copy into plain layers: a box where the copy was, holding what its component shows in the copy's variant. Where
  * the piece gives the copy other traits or options, the layers look accordingly. The component's own rules do not come along.
@@ -211,95 +268,49 @@ export const detach = (
   id: Id,
 ): { change: Change; id: Id } | null => {
   const copy = piece.layers[id];
+  if (copy?.kind !== "instance" || copy.parent === null) return null;
   const said = (looks: readonly Look[]) =>
     cascade(
-      copy as Layer,
+      copy,
       changesIn(looks, id).map((c) => resolveTokens(project, c)),
     );
-  if (copy?.kind !== "instance" || copy.parent === null) return null;
   const resting = looksOf(piece).filter((l) => Object.keys(l.when).length === 0);
-  const component = project.pieces[String(said(resting).component)];
+  const component = project.pieces[said(resting).component as Id];
   if (!component) return null;
   const twin = new Map(Object.keys(component.layers).map((l) => [l, newId()]));
-  const box: Layer = {
-    id: twin.get(ROOT) as Id,
-    kind: "box",
-    name: copy.name,
-    parent: copy.parent,
-    order: copy.order,
-  };
+  const { name, parent, order } = copy;
+  const box: Layer = { id: twin.get(ROOT) as Id, kind: "box", name, parent, order };
   const out = new Declarations();
   const concerned = new Set<Id>();
   for (const look of looksOf(piece)) {
     const changes = look.changes[id];
     if (!changes) continue;
-    const own = only(
-      changes,
-      (k) =>
-        k !== "component" &&
-        !k.startsWith(TRAIT) &&
-        !k.startsWith(OPTION) &&
-        !((k === "widthMode" || k === "heightMode") && changes[k] === "fit"),
-    );
-    out.say(look.when, box.id, own);
-    Object.keys(look.when).forEach((t) => concerned.add(t));
+    out.say(look.when, box.id, only(changes, isBoxed(changes)));
+    for (const trait of Object.keys(look.when)) concerned.add(trait);
   }
-  // what the component shows in each variant that matters, said in as few words as possible
-  const rest = restingVariant(piece);
   const traits = traitsOf(piece).filter((t) => concerned.has(t.id));
-  const variants = traits
-    .reduce<Variant[]>(
-      (list, t) => list.flatMap((v) => valuesOf(t).map((x) => ({ ...v, [t.id]: x.id }))),
-      [rest],
-    )
-    .sort(
-      (a, b) =>
-        Number(traits.some((t) => a[t.id] !== rest[t.id])) -
-        Number(traits.some((t) => b[t.id] !== rest[t.id])),
-    );
-  const flats = variants.map((variant) => {
+  const shown = combinations(piece, traits).map((variant) => {
     const v = said(looksIn(piece, variant));
-    return flatValues(component, startOf(component, v), overridesFrom(component, v));
+    return {
+      variant,
+      flat: flatValues(component, startOf(component, v), overridesFrom(component, v)),
+    };
   });
-  for (const layer of Object.values(component.layers)) {
-    const keys = new Set(flats.flatMap((f) => Object.keys(f.get(layer.id) ?? {})));
-    for (const key of keys) {
-      const samples = variants.map((variant, i) => ({
-        variant,
-        value: flats[i]?.get(layer.id)?.[key] ?? defaultsOf(layer.kind)[key] ?? "",
-      }));
-      for (const s of fewestDeclarations(
-        traits.map((t) => t.id),
-        samples,
-      ))
-        out.say(
-          s.when,
-          twin.get(layer.id) as Id,
-          out.says(s.when, twin.get(layer.id) as Id, key) ? {} : { [key]: s.value },
-        );
-    }
-  }
+  sayFlat(out, component, twin, traits, shown);
+  const inner = Object.values(component.layers).filter((l) => l.id !== ROOT);
+  const layers = inner.map((l): Layer => ({
+    ...l,
+    id: twin.get(l.id) as Id,
+    parent: twin.get(l.parent ?? ROOT) as Id,
+  }));
   const at = ["pieces", piece.id];
-  const layers = Object.values(component.layers)
-    .filter((l) => l.id !== ROOT)
-    .map((l): Layer => ({
-      ...l,
-      id: twin.get(l.id) as Id,
-      parent: twin.get(l.parent ?? ROOT) as Id,
-    }));
-  const gone = removeLayers(piece, [id]);
-  return {
-    id: box.id,
-    change: {
-      label: `Make layers of ${copy.name}`,
-      ops: [
-        ...rulesOnto(piece, new Set([id]), box.id),
-        ...gone.ops,
-        ...[box, ...layers].map((l) => set([...at, "layers", l.id], l)),
-        ...out.ops(piece),
-      ],
-    },
-  };
+  const ops = [
+    ...rulesOnto(piece, new Set([id]), box.id),
+    ...removeLayers(piece, [id]).ops,
+    ...[box, ...layers].map((l) => set([...at, "layers", l.id], l)),
+    ...out.ops(piece),
+  ];
+  return { id: box.id, change: { label: `Make layers of ${copy.name}`, ops } };
 };
 
 const words = (name: string): string =>
@@ -317,6 +328,32 @@ const textOptions = (component: Piece): { id: Id; names: string[] }[] =>
       names: [words(o.name), words(component.layers[o.layer]?.name ?? "")],
     }));
 
+/** Says of a copy what was said of the layer it stands for: its place, its texts, and of a copy what that was given. */
+const sayInstead = (
+  out: Declarations,
+  piece: Piece,
+  layer: Layer,
+  copy: Id,
+  options: readonly { id: Id; names: string[] }[],
+): void => {
+  const isCopy = layer.kind === "instance";
+  for (const look of looksOf(piece)) {
+    const changes = look.changes[layer.id];
+    if (changes) {
+      const stays = (key: string): boolean =>
+        isPlacing(changes)(key) || (isCopy && (key.startsWith(TRAIT) || key.startsWith(OPTION)));
+      out.say(look.when, copy, only(changes, stays));
+    }
+    for (const inner of subtree(piece, layer.id)) {
+      const text = look.changes[inner]?.text;
+      if (text === undefined) continue;
+      const name = words(piece.layers[inner]?.name ?? "");
+      const option = options.find((o) => o.names.includes(name));
+      if (option) out.say(look.when, copy, { [OPTION + option.id]: text });
+    }
+  }
+};
+
 /** Puts copies of a component in the place of layers, with their place and size, and with their texts where names match. */
 export const replaceBy = (
   project: Project,
@@ -329,58 +366,25 @@ export const replaceBy = (
   const tops = topmost(piece, ids);
   if (!component || tops.length === 0 || contains(project, componentId, piece.id)) return null;
   const options = textOptions(component);
-  const at = ["pieces", piece.id];
   const out = new Declarations();
   const made: Id[] = [];
   const ops: Op[] = [];
   for (const id of tops) {
     const layer = piece.layers[id] as Layer;
+    const { name, parent, order } = layer;
+    const copy: Layer = { id: newId(), kind: "instance", name, parent, order };
     const box = boxes.get(id);
-    const copy: Layer = {
-      id: newId(),
-      kind: "instance",
-      name: layer.name,
-      parent: layer.parent,
-      order: layer.order,
-    };
+    const size = box && { width: box.width, height: box.height };
+    const fixed = size ? { ...size, widthMode: "fixed", heightMode: "fixed" } : {};
     made.push(copy.id);
-    out.say({}, copy.id, {
-      component: componentId,
-      ...(box
-        ? { width: box.width, height: box.height, widthMode: "fixed", heightMode: "fixed" }
-        : {}),
-    });
-    for (const look of looksOf(piece)) {
-      const changes = look.changes[id];
-      if (changes)
-        out.say(
-          look.when,
-          copy.id,
-          only(
-            changes,
-            (k) =>
-              isPlacing(changes)(k) ||
-              (layer.kind === "instance" && (k.startsWith(TRAIT) || k.startsWith(OPTION))),
-          ),
-        );
-      for (const inner of subtree(piece, id)) {
-        const text = look.changes[inner]?.text;
-        const name = words(piece.layers[inner]?.name ?? "");
-        const option = text === undefined ? undefined : options.find((o) => o.names.includes(name));
-        if (option && text !== undefined)
-          out.say(look.when, copy.id, { [OPTION + option.id]: text });
-      }
-    }
+    out.say({}, copy.id, { component: componentId, ...fixed });
+    sayInstead(out, piece, layer, copy.id, options);
     ops.push(
       ...rulesOnto(piece, new Set(subtree(piece, id)), copy.id),
-      set([...at, "layers", copy.id], copy),
+      set(["pieces", piece.id, "layers", copy.id], copy),
     );
   }
-  return {
-    ids: made,
-    change: {
-      label: `Replace by ${component.name}`,
-      ops: [...removeLayers(piece, tops).ops, ...ops, ...out.ops(piece)],
-    },
-  };
+  const label = `Replace by ${component.name}`;
+  const all = [...removeLayers(piece, tops).ops, ...ops, ...out.ops(piece)];
+  return { ids: made, change: { label, ops: all } };
 };

@@ -60,6 +60,22 @@ const over = (ground: string, colour: string): string => {
   return `#${hex(mixed.r)}${hex(mixed.g)}${hex(mixed.b)}`;
 };
 
+/** Large text (WCAG 2.2): 18 pt, or 14 pt and bold. */
+const isLarge = ({ values }: LayoutBox): boolean => {
+  const size = values.size as number;
+  return size >= 24 || (size >= 18.66 && Number(values.weight) >= 700);
+};
+
+const isInside = (p: LayoutBox, at: { x: number; y: number }): boolean =>
+  at.x >= 0 && at.y >= 0 && at.x <= p.width && at.y <= p.height;
+
+/** The ground with one more fill on it; null when nobody knows what it looks like. */
+const grounded = (ground: string | null, fill: string | null, opacity: number): string | null => {
+  const isSheer = fill === "none" || fill?.length === 9;
+  if (fill === null || (ground === null && isSheer)) return null;
+  return over(ground ?? "#ffffff", faded(fill, opacity));
+};
+
 /**
  * The contrast of a text layer of a placed tree with what is painted behind its middle, over white paper. Null when a
  * picture lies behind it, since that has no one colour, and for layers that are not texts.
@@ -91,23 +107,13 @@ export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {
     if (p === text) {
       const ink = fillAt(p, at.x, at.y);
       if (ground !== null && ink !== null && ink !== "none") {
-        const size = p.values.size as number;
-        const large = size >= 24 || (size >= 18.66 && Number(p.values.weight) >= 700);
-        result = {
-          ratio: wcagContrast(over(ground, faded(ink, through)), ground),
-          needed: large ? 3 : 4.5,
-          ground,
-        };
+        const ratio = wcagContrast(over(ground, faded(ink, through)), ground);
+        result = { ratio, needed: isLarge(p) ? 3 : 4.5, ground };
       }
       return true;
     }
-    const inside = at.x >= 0 && at.y >= 0 && at.x <= p.width && at.y <= p.height;
-    if (inside && p.layer.kind !== "text") {
-      const fill = fillAt(p, at.x, at.y);
-      const isSheer = fill === "none" || fill?.length === 9;
-      const isUnknown = fill === null || (ground === null && isSheer);
-      ground = isUnknown ? null : over(ground ?? "#ffffff", faded(fill, through));
-    }
+    if (isInside(p, at) && p.layer.kind !== "text")
+      ground = grounded(ground, fillAt(p, at.x, at.y), through);
     // the shapes inside a compound are not painted themselves
     for (const child of p.layer.kind === "compound" ? [] : p.children)
       if (visit(child, at.x, at.y, through)) return true;

@@ -138,32 +138,34 @@ const ownShapes = (p: LayoutBox): readonly Paint[] => {
   ];
 };
 
+/** The paint of what is inside a layer, in order from back to front. */
+const paintInside = (p: LayoutBox, shift: Shift): Paint[] => {
+  const below = p.layer.kind === "compound" ? [] : stacked(p.children, shift);
+  if (p.nested) below.push(painted(p.nested, shift));
+  return below;
+};
+
+/** A layer with what dissolves into it, or gives way to it. */
+const withDissolve = (p: LayoutBox, shift: Shift, node: Paint): Paint => {
+  if (!p.dissolve || p.dissolve.own) return node;
+  const old = painted(p.dissolve.from, shift);
+  if (p.dissolve.way) return passing(p, old, node);
+  return dissolving(p.layer.id, [{ ...old, key: "old" }], [node], p.dissolve.progress);
+};
+
 const build = (p: LayoutBox, shift: Shift): Paint => {
   const own = ownShapes(p);
   const here: Shift = shift && [p.x + shift[0], p.y + shift[1]];
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
-  const below = p.layer.kind === "compound" ? [] : stacked(p.children, inner);
-  if (p.nested) below.push(painted(p.nested, inner));
+  const below = paintInside(p, inner);
   const opacity = (p.values.opacity as number) * p.presence;
   const [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
-  const node: Paint = {
-    tag: "g",
-    key: p.layer.id,
-    attrs,
-    children:
-      below.length === 0 ? drawn : [...drawn, ...(clipsChildren(p) ? clipped(p, below) : below)],
-  };
-  if (!p.dissolve || p.dissolve.own) return node;
-  if (p.dissolve.way) return passing(p, painted(p.dissolve.from, shift), node);
-  return dissolving(
-    p.layer.id,
-    [{ ...painted(p.dissolve.from, shift), key: "old" }],
-    [node],
-    p.dissolve.progress,
-  );
+  const inside = clipsChildren(p) ? clipped(p, below) : below;
+  const children = below.length === 0 ? drawn : [...drawn, ...inside];
+  return withDissolve(p, shift, { tag: "g", key: p.layer.id, attrs, children });
 };
 
 /** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */

@@ -45,6 +45,14 @@ export const valueOf = (scene: LayoutBox, path: string, key: string): unknown =>
   return place ? spotBounds(spot)[place] : placed.values[key];
 };
 
+type Of<K extends Step["do"]> = Extract<Step, { do: K }>;
+type Expectation = Of<"trait" | "text" | "layer" | "screen">;
+
+const areNumbers = (value: unknown): value is readonly number[] =>
+  Array.isArray(value) && value.every((n) => typeof n === "number");
+
+const hundredths = (n: number): number => Math.round(n * 100) / 100;
+
 /** Someone who goes through a rehearsal's steps with a running piece. */
 export class Rehearser {
   /** where the pointer is, px of the shown piece */
@@ -72,6 +80,7 @@ export class Rehearser {
   }
 
   /** Does one step; null when it went well, else why not. */
+  // eslint-disable-next-line complexity -- one case a kind of step
   step(step: Step): string | null {
     const { run } = this;
     switch (step.do) {
@@ -174,54 +183,59 @@ export class Rehearser {
     return null;
   }
 
-  private expect(
-    step: Extract<Step, { do: "trait" | "text" | "layer" | "screen" }>,
-  ): string | null {
-    const { run } = this;
-    if (step.do === "trait") {
-      const copy = run.copies().find((c) => c.path === this.copy(step.at));
-      if (!copy) return "that copy is not there";
-      const trait = copy.piece.traits[step.trait];
-      const is = variantFrom(copy.piece, copy.variant)[step.trait];
-      return is === step.value
-        ? null
-        : `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+  private expect(step: Expectation): string | null {
+    switch (step.do) {
+      case "trait":
+        return this.expectTrait(step);
+      case "screen":
+        return this.expectScreen(step.screen);
+      case "text":
+        return this.expectText(step);
+      case "layer":
+        return this.expectLayer(step);
     }
-    if (step.do === "screen") {
-      const front = run.inside.overlays.at(-1)?.screen ?? run.screen;
-      return front === step.screen
-        ? null
-        : `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
-    }
-    const scene = run.scene();
+  }
+
+  private expectTrait(step: Of<"trait">): string | null {
+    const copy = this.run.copies().find((c) => c.path === this.copy(step.at));
+    if (!copy) return "that copy is not there";
+    const trait = copy.piece.traits[step.trait];
+    const is = variantFrom(copy.piece, copy.variant)[step.trait];
+    if (is === step.value) return null;
+    return `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+  }
+
+  private expectScreen(screen: Id): string | null {
+    const front = this.run.inside.overlays.at(-1)?.screen ?? this.run.screen;
+    if (front === screen) return null;
+    return `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
+  }
+
+  private expectText({ text, shown }: Of<"text">): string | null {
+    const scene = this.run.scene();
     if (!scene) return "nothing is shown";
-    if (step.do === "text") {
-      const shown = textsIn(scene).some((t) => t.includes(step.text));
-      if (shown === step.shown) {
-        return null;
-      }
-      return shown ? "it can be read" : "it cannot be read anywhere";
-    }
-    const is = valueOf(scene, step.layer, step.key);
+    const isShown = textsIn(scene).some((t) => t.includes(text));
+    if (isShown === shown) return null;
+    return isShown ? "it can be read" : "it cannot be read anywhere";
+  }
+
+  private expectLayer({ layer, key, value, within }: Of<"layer">): string | null {
+    const scene = this.run.scene();
+    if (!scene) return "nothing is shown";
+    const is = valueOf(scene, layer, key);
     if (is === undefined) return "the layer is not there";
-    if (
-      Array.isArray(is) &&
-      is.every((n) => typeof n === "number") &&
-      typeof step.value === "string"
-    ) {
-      const wanted = step.value.split(/[\s,]+/).map(Number);
-      return is.length === wanted.length &&
-        is.every((n, i) => Math.abs(n - (wanted[i] as number)) <= step.within)
-        ? null
-        : `it is ${is.map((n) => Math.round(n * 100) / 100).join(" ")}`;
+    if (areNumbers(is) && typeof value === "string") {
+      const wanted = value.split(/[\s,]+/).map(Number);
+      const isNear = (n: number, i: number): boolean =>
+        Math.abs(n - (wanted[i] as number)) <= within;
+      const isSame = is.length === wanted.length && is.every(isNear);
+      return isSame ? null : `it is ${is.map(hundredths).join(" ")}`;
     }
-    if (typeof is === "number" && typeof step.value === "number")
-      return Math.abs(is - step.value) <= step.within
-        ? null
-        : `it is ${Math.round(is * 100) / 100}`;
-    return JSON.stringify(is) === JSON.stringify(step.value)
-      ? null
-      : `it is ${isSimple(is) ? simpleText(is) : "another value"}`;
+    if (typeof is === "number" && typeof value === "number") {
+      return Math.abs(is - value) <= within ? null : `it is ${hundredths(is)}`;
+    }
+    if (JSON.stringify(is) === JSON.stringify(value)) return null;
+    return `it is ${isSimple(is) ? simpleText(is) : "another value"}`;
   }
 }
 
