@@ -118,11 +118,12 @@ describe("moments of a change", () => {
         if (!cancel) return;
         watch.disconnect();
         cancel.click();
+        document.body.dataset.cancelled = "yes";
       });
       watch.observe(document.body, { childList: true, subtree: true });
     });
     await me.click("button", "Save", ".modal");
-    await me.until(async () => expect(await me.page.$(".modal .progress")).toBeNull());
+    await me.until(async () => expect(await me.page.$("body[data-cancelled]")).not.toBeNull());
     await me.find("button", "Save", ".modal");
     expect(await saved(2)).toHaveLength(2);
     await me.press("Escape");
