@@ -8,6 +8,10 @@ const room = (name, from, to) => ({
 module.exports = {
   forbidden: [
     room("core-stands-alone", "^core/", "^(player|server|app|workers|demo|scripts|tests)/"),
+    room("basics-lean-on-nothing", "^core/basics/", "^core/(?!basics)"),
+    room("geometry-leans-on-nothing", "^core/geometry/", "^core/(?!basics|geometry)"),
+    room("colour-leans-on-nothing", "^core/colour/", "^core/(?!basics|colour)"),
+    room("paint-knows-no-motion", "^core/paint/", "^core/motion/"),
     room(
       "core-knows-no-platform",
       "^core/",

@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
 import { HexAlphaColorPicker, setNonce } from "react-colorful";
-import { colourText, notations, parseColour } from "#core/properties";
-import type { Notation } from "#core/properties";
+import { colourText, notations, parseColour } from "#core/colour";
+import type { Notation } from "#core/colour";
 import { Icon } from "../common/Icon";
 import { pageNonce } from "../common/nonce";
 

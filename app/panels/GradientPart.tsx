@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import type { KeyboardEvent, PointerEvent } from "react";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
-import { mixColour } from "#core/motion";
+import { mixColour } from "#core/colour";
 import { NumberField } from "../common/NumberField";
 import { ColourPart } from "./ColourPart";
 

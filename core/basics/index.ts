@@ -1,1 +1,2 @@
 export { entryOf } from "./entry";
+export { lerp } from "./lerp";

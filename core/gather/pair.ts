@@ -1,6 +1,6 @@
 import { differenceEuclidean } from "culori/fn";
 import { munkres } from "munkres";
-import { parseColour } from "../properties/colour";
+import { parseColour } from "../colour";
 import type { SpecifiedValue } from "../properties/types";
 import type { Id } from "../project/types";
 import type { Drawing, DrawnLayer, Track } from "./types";

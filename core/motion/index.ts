@@ -4,7 +4,7 @@ export { overshootOf, REST, settlingTime, springAt, springFrom, swingOf } from "
 export { cssWords, presets } from "./presets";
 export { goesOf, laneOf, lastsFor, lengthOf, timingOf } from "./timing";
 export type { LaneName } from "./timing";
-export { mixColour, mixOf } from "./mix";
+export { mixOf } from "./mix";
 export { Mover } from "./mover";
 export { numbersIn } from "./track";
 export { Change, laneLabel, laneValue, movingLayers, restacks } from "./changes";

@@ -1,4 +1,4 @@
-import { readPath } from "../paint/path";
+import { readPath } from "../geometry";
 
 type Point = readonly [number, number];
 /** A cubic Bézier from where the last one ended: two handles and its end. */

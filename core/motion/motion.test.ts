@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { curveOf, keywords, mixColour, mixOf, Mover } from "#core/motion";
+import { mixColour } from "#core/colour";
+import { curveOf, keywords, mixOf, Mover } from "#core/motion";
 import type { Motion } from "#core/project";
 import { child, cut, place, stage, tween } from "../../tests/support/placed";
 

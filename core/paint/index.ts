@@ -1,6 +1,5 @@
 export { contrastOf } from "./contrast";
 export { paint } from "./paint";
 export type { Paint } from "./types";
-export { readPath, scalePath } from "./path";
 export { markup, svgDocument } from "./svg";
 export { outlinePath } from "./outline";

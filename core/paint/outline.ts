@@ -5,7 +5,7 @@ import type { LayoutBox } from "../layout/types";
 import type { Four } from "../properties/types";
 import { flatten } from "./flatten";
 import type { Ring } from "./flatten";
-import { scalePath } from "./path";
+import { scalePath } from "../geometry";
 import { r } from "./types";
 import type { Attrs, Paint } from "./types";
 

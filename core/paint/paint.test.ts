@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { LayoutBox } from "#core/layout";
-import { markup, paint, readPath, scalePath, svgDocument } from "#core/paint";
+import { readPath, scalePath } from "#core/geometry";
+import { markup, paint, svgDocument } from "#core/paint";
 import type { LayerKind } from "#core/project";
 import { defaultsOf } from "#core/properties";
 import type { Value } from "#core/properties";

@@ -1,4 +1,4 @@
-import { readPath } from "../paint/path";
+import { readPath } from "../geometry";
 
 /** A place in px (or whatever unit the path has). */
 export interface PathPoint {

@@ -1,6 +1,6 @@
 import { hundredths } from "./rounding";
 import { parseNumber } from "./arithmetic";
-import { parseColour } from "./colour";
+import { parseColour } from "../colour";
 import { gradientText, parseGradient } from "./gradient";
 import { ENDLESS } from "./registry";
 import { valueSchema } from "./schema";

@@ -1,5 +1,5 @@
 import { hundredths } from "./rounding";
-import { parseColour } from "./colour";
+import { parseColour } from "../colour";
 import type { Gradient, Pair, Stop } from "./types";
 
 const trim = (n: number): string => String(hundredths(n));

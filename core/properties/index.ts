@@ -28,7 +28,5 @@ export {
 export { propertySchema } from "./schema";
 export { parseNumber } from "./arithmetic";
 export { hundredths, thousandths } from "./rounding";
-export { colourText, notations, parseColour } from "./colour";
-export type { Notation } from "./colour";
 export { parseValue, showValue } from "./entry";
 export { gradientText } from "./gradient";

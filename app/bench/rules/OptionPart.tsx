@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { piecesOf } from "#core/edit";
-import { parseColour } from "#core/properties";
+import { parseColour } from "#core/colour";
 import type { SpecifiedValue } from "#core/properties";
 import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";

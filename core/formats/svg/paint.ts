@@ -1,4 +1,4 @@
-import { parseColour } from "../../properties/colour";
+import { parseColour } from "../../colour";
 import type { Fill, Stop } from "../../properties/types";
 import { at, length, readTransform, times, upright } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";

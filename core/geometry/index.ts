@@ -1,0 +1,1 @@
+export { readPath, scalePath } from "./path";
