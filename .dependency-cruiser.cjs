@@ -11,6 +11,7 @@ module.exports = {
     room("basics-lean-on-nothing", "^core/basics/", "^core/(?!basics)"),
     room("geometry-leans-on-nothing", "^core/geometry/", "^core/(?!basics|geometry)"),
     room("colour-leans-on-nothing", "^core/colour/", "^core/(?!basics|colour)"),
+    room("properties-know-no-project", "^core/properties/", "^core/project/"),
     room("paint-knows-no-motion", "^core/paint/", "^core/motion/"),
     room(
       "core-knows-no-platform",

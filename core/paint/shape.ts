@@ -1,6 +1,6 @@
 import type { LayoutBox } from "../layout/types";
 import type { Fill, Pair, Shadow } from "../properties/types";
-import type { IconShape } from "../project/types";
+import type { IconShape } from "../properties/assets";
 import { fillOf, ink, named } from "./ink";
 import { grows, outline, outlinePath } from "./outline";
 import { r } from "./types";

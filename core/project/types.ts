@@ -1,24 +1,12 @@
+import type { Id } from "../basics";
+import type { Asset } from "../properties/assets";
+import type { LayerKind } from "../properties/kinds";
 import type { Gradient, SpecifiedValue, Shadow, Value } from "../properties/types";
 
-export type Id = string;
-
-/**
- * What kinds of layer a piece can hold. A box without children is a rectangle; a compound paints the outline that the
- * shapes inside it make together.
- */
-export const layerKinds = [
-  "box",
-  "ellipse",
-  "line",
-  "polygon",
-  "path",
-  "compound",
-  "text",
-  "picture",
-  "icon",
-  "instance",
-] as const;
-export type LayerKind = (typeof layerKinds)[number];
+export type { Id } from "../basics";
+export type { Asset, FontAsset, IconAsset, PictureAsset } from "../properties/assets";
+export { layerKinds } from "../properties/kinds";
+export type { LayerKind } from "../properties/kinds";
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
 export interface Layer {
@@ -393,44 +381,6 @@ export interface Token {
   readonly order: string;
   readonly value: TokenValue | { readonly alias: Id };
 }
-
-/** One part of an icon's drawing: path data in the icon's own units. */
-export interface IconShape {
-  readonly d: string;
-  readonly holes: boolean;
-}
-
-/** An icon the project uses, with its drawing: projects do not depend on the catalogue it came from. */
-export interface IconAsset {
-  readonly id: Id;
-  readonly kind: "icon";
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  readonly shapes: readonly IconShape[];
-}
-/** A picture the project uses; its bytes are kept once, by their SHA-256. */
-export interface PictureAsset {
-  readonly id: Id;
-  readonly kind: "picture";
-  readonly name: string;
-  readonly hash: string;
-  readonly type: string;
-  readonly width: number;
-  readonly height: number;
-  readonly bytes: number;
-}
-/** A font file a project brings along, for one weight of one family. */
-export interface FontAsset {
-  readonly id: Id;
-  readonly kind: "font";
-  readonly name: string;
-  readonly hash: string;
-  readonly family: string;
-  readonly weight: string;
-  readonly bytes: number;
-}
-export type Asset = IconAsset | PictureAsset | FontAsset;
 
 export interface Project {
   readonly format: 1;

@@ -1,5 +1,5 @@
-import { layerKinds } from "../project/types";
-import type { LayerKind } from "../project/types";
+import { layerKinds } from "./kinds";
+import type { LayerKind } from "./kinds";
 import { weights } from "./families";
 import { fits } from "./types";
 import type { Mixing, Property, PropertyGroup, Unit, Value, ValueType, Values } from "./types";

@@ -1,4 +1,6 @@
-import type { IconAsset, Id, LayerKind, PictureAsset } from "../project/types";
+import type { Id } from "../basics";
+import type { IconAsset, PictureAsset } from "./assets";
+import type { LayerKind } from "./kinds";
 
 /** A shadow: offsets, blur and spread in px as in CSS box-shadow; colour as #rrggbb or #rrggbbaa; `inner` falls inside the layer. */
 export interface Shadow {

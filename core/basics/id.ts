@@ -1,0 +1,2 @@
+/** What a record is known by: letters, digits, _ and -, never used again. */
+export type Id = string;
