@@ -15,7 +15,10 @@ const pictures = {
   deckhand: "Deckhand",
 } as const;
 
-/** The picture files of the kit, drawn by us: `scripts/pictures.ts` makes them of the drawings beside them. Every command of ours runs at the project's root. */
+/**
+ * The picture files of the kit, drawn by us: `scripts/pictures.ts` makes them of the drawings
+ * beside them. Every command of ours runs at the project's root.
+ */
 export const pictureFiles = (): { id: string; name: string; bytes: Buffer }[] =>
   Object.entries(pictures).map(([file, name]) => ({
     id: `picture-${file}`,

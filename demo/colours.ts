@@ -1,6 +1,9 @@
 import type { Bound } from "#core/properties";
 
-/** The colours of Kelpway Ferries by value: for what cannot be bound, such as the stops of a gradient or a shadow. */
+/**
+ * The colours of Kelpway Ferries by value: for what cannot be bound, such as the stops of a
+ * gradient or a shadow.
+ */
 export const raw = {
   ink: "#1c2f3a",
   slate: "#5b6c72",

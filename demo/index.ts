@@ -46,7 +46,10 @@ const sources = [
   welcome,
 ];
 
-/** The demo project: the design system and the app of Kelpway Ferries, an island ferry company we made up. */
+/**
+ * The demo project: the design system and the app of Kelpway Ferries, an island ferry company we
+ * made up.
+ */
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
   for (const source of sources)

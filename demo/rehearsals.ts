@@ -193,7 +193,8 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       steps: [tab, key("ArrowLeft"), is("deck", "Sun"), key("ArrowRight"), is("deck", "Car")],
     },
   ],
-  // where springs are at a moment follows from their closed solution: x = e^(−ζω₀t) (cos ω_d t + ζ/√(1−ζ²) sin ω_d t)
+  // where springs are at a moment follows from their closed solution: x = e^(−ζω₀t) (cos ω_d t +
+  // ζ/√(1−ζ²) sin ω_d t)
   "harbour-dock-bar": [
     {
       name: "Notch, disc and glow are beside one another at every moment of the slide",

@@ -18,7 +18,10 @@ import {
 import type { Drawn, Source } from "./build";
 
 const WAVE = 130;
-/** A strip of waves one longer than the screen is wide, so that it can move by one and look the same. */
+/**
+ * A strip of waves one longer than the screen is wide, so that it can move by one and look the
+ * same.
+ */
 const waves = (id: string, name: string, y: number, fill: string, opacity: number): Drawn => {
   const n = 4;
   const step = 100 / n;

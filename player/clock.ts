@@ -1,4 +1,6 @@
-/** A clock of ms since its start that can run slower than the world, stand still and be moved on. */
+/**
+ * A clock of ms since its start that can run slower than the world, stand still and be moved on.
+ */
 export class Clock {
   private base = 0;
   private since: number;
@@ -33,7 +35,10 @@ export class Clock {
     this.base += ms;
   }
 
-  /** How long it takes in the world until a moment of this clock, ms; Infinity while it stands still. */
+  /**
+   * How long it takes in the world until a moment of this clock, ms; Infinity while it stands
+   * still.
+   */
   until(moment: number): number {
     return this.speed === 0 ? Infinity : Math.max(0, (moment - this.now()) / this.speed);
   }

@@ -44,7 +44,10 @@ const updateAttrs = (drawn: Drawn, next: Paint, address: Address): void => {
   if (next.text !== drawn.paint.text) drawn.element.textContent = next.text ?? "";
 };
 
-/** Whether the same children, by key and kind of element, lie in the same order: then they need not be put in order again. */
+/**
+ * Whether the same children, by key and kind of element, lie in the same order: then they need not
+ * be put in order again.
+ */
 const sameOrder = (a: readonly Paint[], b: readonly Paint[]): boolean => {
   if (a.length !== b.length) return false;
   for (let i = 0; i < a.length; i++)

@@ -13,7 +13,10 @@ export interface Keyed {
   keyed(keyed: boolean): void;
 }
 
-/** The Tab key goes through what can be used, and on into the page; other keys go to the piece first. */
+/**
+ * The Tab key goes through what can be used, and on into the page; other keys go to the piece
+ * first.
+ */
 export const listenToKeys = (svg: SVGSVGElement, signal: AbortSignal, it: Keyed): void => {
   svg.addEventListener(
     "focus",

@@ -17,7 +17,10 @@ export interface PlayOptions {
   readonly piece: Id;
   /** px on screen per px of the piece */
   readonly scale?: number;
-  /** room around the piece inside the host, px of the piece, so that shadows and touch areas beyond the edge are there */
+  /**
+   * room around the piece inside the host, px of the piece, so that shadows and touch areas beyond
+   * the edge are there
+   */
   readonly margin?: number;
   readonly onHappening?: (h: MachineEvent) => void;
   /** after every step that changed traits or the shown screen */
@@ -33,12 +36,16 @@ const pressing: readonly string[] = ["click", "double", "press", "release", "hol
 /** What a finger covers, for a pointer that stands for one. */
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
 
-/** Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long catches up, and is drawn when it has. */
+/**
+ * Time passes in slices of so many ms, for so many ms of work a frame: what was hidden for long
+ * catches up, and is drawn when it has.
+ */
 const SLICE = 1000;
 const WORK = 8;
 
 /**
- * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames for the clock.
+ * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames
+ * for the clock.
  * Frames are only asked for while something moves; a single timeout wakes it for the next wait.
  */
 export class Player {
@@ -140,8 +147,10 @@ export class Player {
   }
 
   /**
-   * Shows steps being done: time stands still while the hand goes from one to the next, so that one sees each and all happen
-   * at their own times. Answers with the step that failed and why, null when all went well; restarting or another showing ends it.
+   * Shows steps being done: time stands still while the hand goes from one to the next, so that one
+   * sees each and all happen
+   * at their own times. Answers with the step that failed and why, null when all went well;
+   * restarting or another showing ends it.
    */
   async demonstrate(
     steps: readonly Step[],
@@ -175,7 +184,10 @@ export class Player {
     this.svg.remove();
   }
 
-  /** How many ms of the piece pass in a ms of the world; 0 is a pause. What is under way goes on from where it is. */
+  /**
+   * How many ms of the piece pass in a ms of the world; 0 is a pause. What is under way goes on
+   * from where it is.
+   */
   setRate(rate: number): void {
     this.tick();
     this.clock.setRate(rate);
@@ -189,7 +201,10 @@ export class Player {
     this.show();
   }
 
-  /** For people who asked for less motion (the media feature prefers-reduced-motion): changes only fade. */
+  /**
+   * For people who asked for less motion (the media feature prefers-reduced-motion): changes only
+   * fade.
+   */
   setCalm(calm: boolean): void {
     this.tick();
     this.calm = calm;

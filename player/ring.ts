@@ -2,7 +2,10 @@ import type { Run } from "#core/behaviour";
 import { spotAt } from "#core/layout";
 import type { LayoutBox, ShownBox } from "#core/layout";
 
-/** Writes an attribute only where it says something new: a browser looks at its elements again after every writing. */
+/**
+ * Writes an attribute only where it says something new: a browser looks at its elements again after
+ * every writing.
+ */
 export const keep = (element: SVGElement, key: string, value: string): void => {
   if (element.getAttribute(key) !== value) element.setAttribute(key, value);
 };
@@ -37,7 +40,10 @@ export class FocusRing {
     svg.append(this.ring);
   }
 
-  /** Puts it around the focused layer; where only keys of the whole piece are listened for, the whole piece has the focus. */
+  /**
+   * Puts it around the focused layer; where only keys of the whole piece are listened for, the
+   * whole piece has the focus.
+   */
   show(scene: LayoutBox | null, run: Run, keyed: boolean): void {
     const isShown = scene !== null && (keyed || run.filling());
     const spot = isShown ? ringPlace(scene, run.focus()) : undefined;

@@ -38,7 +38,10 @@ const fingerprint = (): string => {
   return hash.digest("hex");
 };
 
-/** Builds the application into a folder unless it is built from these very sources already; says whether it had to. */
+/**
+ * Builds the application into a folder unless it is built from these very sources already; says
+ * whether it had to.
+ */
 export const build = (folder: string): boolean => {
   const stamp = join(folder, "stamp");
   const print = fingerprint();

@@ -1,4 +1,5 @@
-// Compares every icon of the shipped catalogue, read as SVG and painted by Nubble, with the browser's own painting of the file.
+// Compares every icon of the shipped catalogue, read as SVG and painted by Nubble, with the
+// browser's own painting of the file.
 import { readdirSync, readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";

@@ -4,7 +4,10 @@ import { kelpwayKit, pictureFiles } from "../demo/index.ts";
 
 const DEMO = "kelpway-kit";
 
-/** Brings a database to the newest shape and puts the demo project in once (again after `reset`); says what it did. */
+/**
+ * Brings a database to the newest shape and puts the demo project in once (again after `reset`);
+ * says what it did.
+ */
 export const prepareDatabase = async (url: string, reset = false): Promise<string[]> => {
   const db = openDatabase(url);
   try {

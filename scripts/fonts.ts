@@ -1,4 +1,5 @@
-// Reads advances and kerning out of the shipped font files, so that text is measured from what the browser draws.
+// Reads advances and kerning out of the shipped font files, so that text is measured from what the
+// browser draws.
 import { mkdirSync, readFileSync, writeFileSync, existsSync, statSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";

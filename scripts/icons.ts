@@ -1,4 +1,5 @@
-// Reads the shipped icon package into one catalogue of names and outlines, so that projects can take icons over.
+// Reads the shipped icon package into one catalogue of names and outlines, so that projects can
+// take icons over.
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";

@@ -1,4 +1,5 @@
-// Draws the demo project's pictures, our own SVG drawings, as PNG files beside them. Run it after changing a drawing.
+// Draws the demo project's pictures, our own SVG drawings, as PNG files beside them. Run it after
+// changing a drawing.
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { launch } from "../tests/support/browser.ts";

@@ -291,7 +291,8 @@ try {
     (v) => process.argv.length < 3 || process.argv.includes(v.name),
   )) {
     const page = await browser.newPage();
-    // what compiles scripts on the fly wraps inner functions in a helper that the page does not have
+    // what compiles scripts on the fly wraps inner functions in a helper that the page does not
+    // have
     await page.evaluateOnNewDocument("globalThis.__name ??= (f) => f");
     await page.goto(harbour.served.address + view.path, { waitUntil: "load" });
     await sleep(1200);

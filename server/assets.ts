@@ -35,7 +35,8 @@ const isFont = (b: Buffer): boolean =>
   b.readUInt32BE(0) === 0x00010000;
 
 /**
- * Keeps a picture or font by its contents, once; the reason when it cannot be taken. What the sender calls it is not
+ * Keeps a picture or font by its contents, once; the reason when it cannot be taken. What the
+ * sender calls it is not
  * believed. It is decoded apart unless it is a file of our own.
  */
 export const storeAsset = async (

@@ -59,7 +59,10 @@ export const firstOf = async (
   return { changes: found.map(logged), more: fitting.length < rows.length };
 };
 
-/** All changes of a range in order; a long range is read part by part, so that others get a turn between. */
+/**
+ * All changes of a range in order; a long range is read part by part, so that others get a turn
+ * between.
+ */
 export async function* allOf(
   db: Sequelize,
   range: Range,
@@ -75,7 +78,9 @@ export async function* allOf(
   }
 }
 
-/** The number of the newest change of a range that was made before a moment; `after` when none was. */
+/**
+ * The number of the newest change of a range that was made before a moment; `after` when none was.
+ */
 export const newestBefore = async (
   { projectId, after, upTo }: Range,
   moment: Date,

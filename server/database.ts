@@ -3,7 +3,10 @@ import type { CreationOptional, InferAttributes, InferCreationAttributes } from 
 import type { Face } from "#core/layout";
 import type { Op } from "#core/project";
 
-/** A project: its name and the number of its newest change. What is in it follows from snapshots and log. */
+/**
+ * A project: its name and the number of its newest change. What is in it follows from snapshots and
+ * log.
+ */
 export class ProjectRow extends Model<
   InferAttributes<ProjectRow>,
   InferCreationAttributes<ProjectRow>
@@ -58,7 +61,10 @@ export class AssetRow extends Model<InferAttributes<AssetRow>, InferCreationAttr
   declare createdAt: CreationOptional<Date>;
 }
 
-/** Opens the database at a PostgreSQL address. Connections are made when first needed and again after they broke. */
+/**
+ * Opens the database at a PostgreSQL address. Connections are made when first needed and again
+ * after they broke.
+ */
 export const openDatabase = (url: string): Sequelize => {
   const sequelize = new Sequelize(url, {
     dialect: "postgres",

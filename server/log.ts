@@ -23,9 +23,15 @@ import { Turns } from "./turns";
 const SNAPSHOT_EVERY = 50;
 /** The largest number a change can have. */
 const LAST = 2_147_483_647;
-/** What others did this long ago a window in live editing has seen, unless something is wrong with it, ms. */
+/**
+ * What others did this long ago a window in live editing has seen, unless something is wrong with
+ * it, ms.
+ */
 const STALE_MS = 15_000;
-/** Projects whose present state is kept in memory; the others are read again when they are asked for. */
+/**
+ * Projects whose present state is kept in memory; the others are read again when they are asked
+ * for.
+ */
 const MOST_STATES = 60;
 
 export interface Snapshot {
@@ -71,7 +77,8 @@ export interface Listed {
 const isId = (id: string): boolean => /^[A-Za-z0-9_-]{1,40}$/.test(id);
 
 /**
- * The append-only log of every project. A project's present state is its newest sound snapshot and the changes after it;
+ * The append-only log of every project. A project's present state is its newest sound snapshot and
+ * the changes after it;
  * it is kept in memory as long as the numbers agree with the database.
  */
 export class ProjectLog {
@@ -146,8 +153,10 @@ export class ProjectLog {
   }
 
   /**
-   * Appends a change in one transaction that holds the project's row, so that changes have one order everywhere.
-   * The same change sent again (its answer was lost) is kept once. Nothing is written when it is refused, or when it comes
+   * Appends a change in one transaction that holds the project's row, so that changes have one
+   * order everywhere.
+   * The same change sent again (its answer was lost) is kept once. Nothing is written when it is
+   * refused, or when it comes
    * late and others changed the same meanwhile.
    */
   append(id: string, proposal: Proposal): Promise<AppendResult> {
@@ -208,7 +217,10 @@ export class ProjectLog {
     return result;
   }
 
-  /** What a proposal must not overwrite: see `judge`. Of others' changes only those with its places are looked at. */
+  /**
+   * What a proposal must not overwrite: see `judge`. Of others' changes only those with its places
+   * are looked at.
+   */
   private async unseen(
     projectId: string,
     proposal: Proposal,

@@ -4,7 +4,10 @@ import { changeSchema, cleanText } from "#core/project";
 const id = z.string().regex(/^[A-Za-z0-9_-]{6,40}$/);
 const number = z.int().min(0).max(2_147_483_647);
 
-/** What a window sends to have a change kept. Windows of an older build do not say what its maker had seen. */
+/**
+ * What a window sends to have a change kept. Windows of an older build do not say what its maker
+ * had seen.
+ */
 export const appendRequest = z
   .strictObject({
     changeId: id,

@@ -5,7 +5,9 @@ import { upgrade } from "#core/project";
 import type { Project } from "#core/project";
 import { SnapshotRow } from "./database";
 
-/** The first snapshot is kept for ever, since the log begins with it; of the others the newest ones. */
+/**
+ * The first snapshot is kept for ever, since the log begins with it; of the others the newest ones.
+ */
 const KEPT = 3;
 
 const digestOf = (body: string): string => createHash("sha256").update(body, "utf8").digest("hex");
@@ -30,7 +32,10 @@ const readBody = (row: SnapshotRow): Project | null => {
   }
 };
 
-/** Keeps a project as it was after change `seq`, with a digest by which it is known to be what was written. */
+/**
+ * Keeps a project as it was after change `seq`, with a digest by which it is known to be what was
+ * written.
+ */
 export const writeSnapshot = async (
   projectId: string,
   seq: number,
@@ -56,7 +61,8 @@ export const writeSnapshot = async (
 };
 
 /**
- * The newest snapshot that is what was written, at most of change `seq`; null when none is. Damaged ones are passed over
+ * The newest snapshot that is what was written, at most of change `seq`; null when none is. Damaged
+ * ones are passed over
  * and named in the server's log: the changes after an older one make the same project.
  */
 export const readSnapshot = async (

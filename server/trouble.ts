@@ -1,7 +1,12 @@
-/** Why the database cannot do now what it could at another time: in words for the person who waits. */
+/**
+ * Why the database cannot do now what it could at another time: in words for the person who waits.
+ */
 export type Trouble = "the database does not answer" | "the disk is full";
 
-/** Classes of SQLSTATE (PostgreSQL, appendix A) that are about the server and not about what it was asked. */
+/**
+ * Classes of SQLSTATE (PostgreSQL, appendix A) that are about the server and not about what it was
+ * asked.
+ */
 const passing = ["08", "40", "53", "55", "57", "58"];
 const networkCodes = [
   "ECONNREFUSED",
@@ -23,7 +28,10 @@ const codesOf = (error: unknown): string[] => {
   return codes;
 };
 
-/** What is the matter with the database, when an error means that; null when it is the request or Nubble that is at fault. */
+/**
+ * What is the matter with the database, when an error means that; null when it is the request or
+ * Nubble that is at fault.
+ */
 export const troubleOf = (error: unknown): Trouble | null => {
   if (!(error instanceof Error)) return null;
   const codes = codesOf(error);

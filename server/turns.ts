@@ -1,4 +1,7 @@
-/** Runs what is asked for one key one after the other, in the order it was asked; different keys do not wait for one another. */
+/**
+ * Runs what is asked for one key one after the other, in the order it was asked; different keys do
+ * not wait for one another.
+ */
 export class Turns {
   private readonly last = new Map<string, Promise<unknown>>();
 

@@ -110,7 +110,8 @@ describe("moments of a change", () => {
     await saveAs("PNG pictures …");
     await me.page.select("#film-size", "3");
     await me.page.select("#film-rate", "60");
-    // clicked as soon as it is there: on a busy machine the film would be done before a hand gets to it
+    // clicked as soon as it is there: on a busy machine the film would be done before a hand gets
+    // to it
     await me.page.evaluate(() => {
       const watch = new MutationObserver(() => {
         const buttons = [...document.querySelectorAll<HTMLButtonElement>(".modal button")];

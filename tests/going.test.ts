@@ -16,7 +16,10 @@ const ways: Readonly<Record<string, Motion>> = {
   tween: { kind: "tween", duration: LONG, delay: 0, easing: "linear" },
 };
 
-/** Two screens: on the first a button for each way of going to the second; a boat lies on both, a buoy on each. */
+/**
+ * Two screens: on the first a button for each way of going to the second; a boat lies on both, a
+ * buoy on each.
+ */
 const twoScreens = () => {
   const b = new Builder();
   const quay = b.new("screen", "Quay");
@@ -60,7 +63,10 @@ beforeAll(async () => {
 });
 afterAll(() => desk.close());
 
-/** Goes to the other screen one way, and tells where layers were in each frame, from the piece's corner. */
+/**
+ * Goes to the other screen one way, and tells where layers were in each frame, from the piece's
+ * corner.
+ */
 const going = async (way: string) => {
   await me.page.goto(`${desk.address}/play`, { waitUntil: "load" });
   const host = await me.until(async () => {

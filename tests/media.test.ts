@@ -4,7 +4,10 @@ import { openDesk } from "./support/kit";
 import type { Desk } from "./support/kit";
 import { becomes, Builder } from "./support/pieces";
 
-/** A screen with a film of the harbour, a word that says how it stands, and a timetable that scrolls; its last sailing lights up in sight. */
+/**
+ * A screen with a film of the harbour, a word that says how it stands, and a timetable that
+ * scrolls; its last sailing lights up in sight.
+ */
 const harbourFilm = () => {
   const b = new Builder();
   b.new("screen", "Harbour film");

@@ -281,7 +281,8 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(rest.x - trackBox.x).toBeCloseTo(4, 1);
     expect(trackBox.fill).toBe("#c9c3b4");
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
-    // a machine that is busy elsewhere may show no frame in the middle: what is shown must be right, and once there must be one
+    // a machine that is busy elsewhere may show no frame in the middle: what is shown must be
+    // right, and once there must be one
     let middle = false;
     for (let i = 0; i < 4 && !middle; i++) {
       if (i > 0) {

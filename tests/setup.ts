@@ -14,7 +14,10 @@ declare module "vitest" {
   }
 }
 
-/** One throwaway database and server for all tests of the whole; those that break things start their own. */
+/**
+ * One throwaway database and server for all tests of the whole; those that break things start their
+ * own.
+ */
 export default async (project: TestProject): Promise<() => Promise<void>> => {
   const folder = process.env.NUBBLE_BUILD ?? join(root, "build");
   if (!process.env.NUBBLE_BUILD) build(folder);

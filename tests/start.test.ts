@@ -43,7 +43,10 @@ const stranger = () => {
   return { pid: child.pid, end: () => child.kill() };
 };
 
-/** The IPv4 and IPv6 addresses something listens on at a port, as the kernel lists them (proc(5), /proc/net/tcp). */
+/**
+ * The IPv4 and IPv6 addresses something listens on at a port, as the kernel lists them (proc(5),
+ * /proc/net/tcp).
+ */
 const listeners = (port: number): string[] => {
   const LISTEN = "0A";
   const lines = ["/proc/net/tcp", "/proc/net/tcp6"].flatMap((file) =>

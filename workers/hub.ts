@@ -57,7 +57,8 @@ interface Client {
 }
 
 /**
- * Shares one stream of changes among all windows of a browser: a browser allows six connections to a host, and a stream for
+ * Shares one stream of changes among all windows of a browser: a browser allows six connections to
+ * a host, and a stream for
  * each window would leave none for saving.
  */
 export class Hub {

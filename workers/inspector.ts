@@ -29,7 +29,10 @@ const inspector = {
     env = given;
   },
 
-  /** Runs the rehearsals of one piece after another, or only one, and tells how each went; true when it came to the end. */
+  /**
+   * Runs the rehearsals of one piece after another, or only one, and tells how each went; true when
+   * it came to the end.
+   */
   async rehearseAll(
     project: Project,
     pieces: readonly Id[],

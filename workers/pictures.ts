@@ -18,7 +18,10 @@ const pictures = {
     gif = { writer: GIFEncoder(), width, height };
   },
 
-  /** One more frame: RGBA pixels, and for how long it is shown, ms (GIF knows hundredths of a second). */
+  /**
+   * One more frame: RGBA pixels, and for how long it is shown, ms (GIF knows hundredths of a
+   * second).
+   */
   add(pixels: Uint8ClampedArray, ms: number): void {
     if (!gif) throw new Error("no picture was begun");
     const palette = quantize(pixels, 256, { format: "rgb565" });
@@ -38,7 +41,10 @@ const pictures = {
     return bytes;
   },
 
-  /** A moving SVG of frames and their times (ms); `addresses` say where kept pictures are, by their hash. */
+  /**
+   * A moving SVG of frames and their times (ms); `addresses` say where kept pictures are, by their
+   * hash.
+   */
   svg(
     frames: readonly Paint[],
     times: readonly number[],

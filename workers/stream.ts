@@ -26,5 +26,8 @@ const outside: HubOutside = {
   },
 };
 
-/** A hub over the server's stream: one for all windows in the shared worker, or one for a window where there are none. */
+/**
+ * A hub over the server's stream: one for all windows in the shared worker, or one for a window
+ * where there are none.
+ */
 export const browserHub = (): Hub => new Hub(outside);

@@ -164,13 +164,19 @@ const Left = memo(function Left() {
   );
 });
 
-/** Keeps looking the piece through; apart, so that the bench around it does not render with every edit. */
+/**
+ * Keeps looking the piece through; apart, so that the bench around it does not render with every
+ * edit.
+ */
 const Inspecting = ({ env }: { env: LayoutEnv }) => {
   useInspection(env);
   return null;
 };
 
-/** What is chosen, for styles and tests; apart, so that the bench around it does not render with every edit. */
+/**
+ * What is chosen, for styles and tests; apart, so that the bench around it does not render with
+ * every edit.
+ */
 const ChosenMark = () => (
   <span hidden className="bench-chosen" data-chosen={useChosen().join(" ")} />
 );

@@ -18,7 +18,10 @@ import { useBench, usePiece } from "./state";
 const BLINK = 550;
 type Way = "slide" | "blink" | "beside";
 
-/** Two variants over one another with a slider, in turn, or side by side; and in what they differ, in words. */
+/**
+ * Two variants over one another with a slider, in turn, or side by side; and in what they differ,
+ * in words.
+ */
 export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant }) => {
   const project = useProject();
   const piece = usePiece();

@@ -47,7 +47,10 @@ export const colourAt = (
   return a < 8 ? null : `#${[r, g, b].map((n) => n.toString(16).padStart(2, "0")).join("")}`;
 };
 
-/** Picking a colour from the reference picture as it is, not as dimmed: it fills the chosen layers, or waits among the recent colours. */
+/**
+ * Picking a colour from the reference picture as it is, not as dimmed: it fills the chosen layers,
+ * or waits among the recent colours.
+ */
 export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
   const session = useSession();
   const store = useBenchStore();

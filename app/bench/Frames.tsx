@@ -13,11 +13,17 @@ import { useBenchStore } from "./state";
 const place = (map: readonly number[], zoom: number): string =>
   `matrix(${map.slice(0, 4).join(",")},${(map[4] ?? 0) * zoom},${(map[5] ?? 0) * zoom})`;
 
-/** How far from the corner the knob of a radius of 0 lies, px on screen, and the smallest layer that has knobs. */
+/**
+ * How far from the corner the knob of a radius of 0 lies, px on screen, and the smallest layer that
+ * has knobs.
+ */
 const INSET = 12;
 const SMALLEST = 44;
 
-/** A knob in each corner of a box: drag it to round all corners, with Alt that one; at its end they are round at any size. */
+/**
+ * A knob in each corner of a box: drag it to round all corners, with Alt that one; at its end they
+ * are round at any size.
+ */
 const Corners = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom: number }) => {
   const edits = useEdits();
   const session = useSession();

@@ -334,7 +334,10 @@ const Pairs = ({
   );
 };
 
-/** Several separately drawn groups become one component: names and pairs are proposed, can be corrected, and only then something is made. */
+/**
+ * Several separately drawn groups become one component: names and pairs are proposed, can be
+ * corrected, and only then something is made.
+ */
 export const Gather = () => {
   const session = useSession();
   const navigate = useNavigate();

@@ -23,7 +23,10 @@ interface Props {
   placed: LayoutBox;
 }
 
-/** On a small layer handles would cover it: it keeps one at its corner. The root stays at its top left. */
+/**
+ * On a small layer handles would cover it: it keeps one at its corner. The root stays at its top
+ * left.
+ */
 const directionsFor = (layers: readonly Id[], width: number, height: number): string[] => {
   if (layers[0] === ROOT) return ["e", "s", "se"];
   const wide = width >= 44;
@@ -56,7 +59,8 @@ interface Start {
 }
 
 /**
- * Handles to resize and turn what is chosen on the card one looks at. Shift keeps the proportions or turns in steps of
+ * Handles to resize and turn what is chosen on the card one looks at. Shift keeps the proportions
+ * or turns in steps of
  * 15°, Alt resizes about the middle; edges catch those of other layers unless Ctrl is held.
  */
 export const Handles = ({ frame, layers, zoom, placed }: Props) => {
@@ -267,7 +271,8 @@ export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   useLayoutEffect(() => {
     const handles = moveable.current;
     if (!handles || !frame.current) return;
-    // they measure the page, which is cheap only once it has been laid out and shown: they follow one frame later
+    // they measure the page, which is cheap only once it has been laid out and shown: they follow
+    // one frame later
     let timer = 0;
     const shown = requestAnimationFrame(() => {
       timer = window.setTimeout(() => {

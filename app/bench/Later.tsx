@@ -5,7 +5,10 @@ import type { Piece } from "#core/project";
 import { ProjectOverride, useProject } from "../store/session-context";
 import { useBench } from "./state";
 
-/** Pieces with more painted layers than this cannot follow a dragging hand on every card and in every panel. */
+/**
+ * Pieces with more painted layers than this cannot follow a dragging hand on every card and in
+ * every panel.
+ */
 const HEAVY = 300;
 const CARDS = 12;
 export const isHeavy = (piece: Piece | undefined, variants: number): boolean =>
@@ -27,7 +30,10 @@ export const useLagged = <T,>(value: T, lags: boolean, ms: number): T => {
   return lags ? shown : value;
 };
 
-/** Parts that show an edit of a large piece a moment after the stage has: the sheet, the tree, Try. Small pieces are shown at once. */
+/**
+ * Parts that show an edit of a large piece a moment after the stage has: the sheet, the tree, Try.
+ * Small pieces are shown at once.
+ */
 export const Later = ({ children }: { children: ReactNode }) => {
   const project = useProject();
   const piece = project.pieces[useBench((s) => s.pieceId)];

@@ -32,7 +32,10 @@ interface Line {
   readonly parent: boolean;
 }
 
-/** The tree as lines, frontmost layers first, as they cover one another; only what matches and what is around it when one looks for something. */
+/**
+ * The tree as lines, frontmost layers first, as they cover one another; only what matches and what
+ * is around it when one looks for something.
+ */
 export const linesOf = (piece: Piece, closed: ReadonlySet<string>, find = ""): Line[] => {
   const out: Line[] = [];
   const text = find.trim().toLowerCase();

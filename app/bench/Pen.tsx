@@ -11,14 +11,19 @@ import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { parentForNew, useBenchStore } from "./state";
 
-/** px on screen within which a press closes the path, and within which a point catches the edges of layers and other points */
+/**
+ * px on screen within which a press closes the path, and within which a point catches the edges of
+ * layers and other points
+ */
 const CLOSE = 8;
 const REACH = 6;
 const single = { x: ["from"], y: ["from"] } as const;
 
 /**
- * Drawing a path point by point on a card: a press sets a point, a drag bends the line through it, a press on the first
- * point closes. Enter or a double press ends an open path, Backspace takes the last point back, Esc gives up.
+ * Drawing a path point by point on a card: a press sets a point, a drag bends the line through it,
+ * a press on the first
+ * point closes. Enter or a double press ends an open path, Backspace takes the last point back, Esc
+ * gives up.
  */
 export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
   const session = useSession();
@@ -29,7 +34,10 @@ export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
   const host = useRef<SVGSVGElement>(null);
 
   const edges = useMemo(() => [...boundsIn(placed).values()], [placed]);
-  /** Where a point would be set: on the edges and middles of layers and in line with other points, else on whole px; Ctrl leaves it free. */
+  /**
+   * Where a point would be set: on the edges and middles of layers and in line with other points,
+   * else on whole px; Ctrl leaves it free.
+   */
   const place = (e: PointerEvent): { x: number; y: number; guides: readonly Guide[] } => {
     const box = host.current?.getBoundingClientRect();
     const free = e.ctrlKey || e.metaKey;

@@ -8,7 +8,10 @@ interface Way {
   readonly y2: number;
 }
 
-/** Measuring by hand on a card, as on a reference picture: drag from one place to another; Shift keeps it straight. */
+/**
+ * Measuring by hand on a card, as on a reference picture: drag from one place to another; Shift
+ * keeps it straight.
+ */
 export const Ruler = ({ zoom }: { zoom: number }) => {
   const host = useRef<SVGSVGElement>(null);
   const [way, setWay] = useState<Way | null>(null);

@@ -2,7 +2,10 @@ import { conditionText, reachesFor, sameConditions, variantsOf } from "#core/loo
 import type { Reach } from "#core/looks";
 import { useActive, useBench } from "./state";
 
-/** "Changes reach …": which variants the next edit will reach, always visible; a click widens or narrows it. */
+/**
+ * "Changes reach …": which variants the next edit will reach, always visible; a click widens or
+ * narrows it.
+ */
 export const ScopeBar = () => {
   const { piece, variants, whens } = useActive();
   const reach = useBench((s) => s.reach);

@@ -39,8 +39,10 @@ const withKnot = (
   );
 
 /**
- * The points of a path, on the card one looks at: drag points and handles, click the line for another point, double-click
- * a point to make a corner smooth or sharp. Arrow keys move the chosen points, Tab goes on, Delete removes them.
+ * The points of a path, on the card one looks at: drag points and handles, click the line for
+ * another point, double-click
+ * a point to make a corner smooth or sharp. Arrow keys move the chosen points, Tab goes on, Delete
+ * removes them.
  */
 export const Shaping = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom: number }) => {
   const edits = useEdits();
@@ -68,7 +70,10 @@ export const Shaping = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom:
   );
   useEffect(() => host.current?.focus(), []);
 
-  /** Writes changed points, with the layer's box fitted around them and the rest left where it is shown. */
+  /**
+   * Writes changed points, with the layer's box fitted around them and the rest left where it is
+   * shown.
+   */
   const write = (
     next: readonly KnotOutline[],
     from: LayoutBox,

@@ -45,7 +45,10 @@ const NARROWEST = 190;
 const MOST_CARDS = 240;
 const steps = [0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 6, 8, 12, 16];
 
-/** The zoom at which the cards fill the stage: larger than life for small parts, half size for screens at the least. */
+/**
+ * The zoom at which the cards fill the stage: larger than life for small parts, half size for
+ * screens at the least.
+ */
 const fitZoom = (
   room: { width: number; height: number },
   columns: number,
@@ -71,7 +74,10 @@ interface Fit {
     number | null;
 }
 
-/** The zoom that fits; the values of a single trait are laid in as many lines as leave the cards largest. */
+/**
+ * The zoom that fits; the values of a single trait are laid in as many lines as leave the cards
+ * largest.
+ */
 const bestFit = (
   piece: Piece,
   view: GridView,
@@ -168,7 +174,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
     () => (only ? [only] : shownVariants(piece, view).slice(0, MOST_CARDS)),
     [piece, view, only],
   );
-  // while one drags in a large piece the card under the hand follows at once, the others a little later
+  // while one drags in a large piece the card under the hand follows at once, the others a little
+  // later
   const editing = useBench((s) => s.editing);
   const lagged = useLagged(project, editing && isHeavy(piece, variants.length), 600);
   const looked = useMemo(() => [variant], [variant]);
@@ -194,7 +201,8 @@ export const Stage = memo(function Stage({ env }: { env: LayoutEnv }) {
   const shape = traitsOf(piece)
     .map((t) => `${t.id} ${valuesOf(t).length}`)
     .join();
-  // fitted when the stage or the grid changes, not while one resizes a layer: it must not grow under one's hand
+  // fitted when the stage or the grid changes, not while one resizes a layer: it must not grow
+  // under one's hand
   const reason = `${piece.id} ${Math.round(size.width)} ${Math.round(size.height)} ${shape} ${JSON.stringify([view.down, view.hidden])} ${fits} ${only ? variantKey(piece, only) : ""}`;
   const [fitted, setFitted] = useState<Fit & { reason: string }>({
     reason: "",

@@ -26,7 +26,9 @@ type Ground = (typeof grounds)[number];
 
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
-/** The piece itself, running, all the time; with its traits as switches and the log of what fired. */
+/**
+ * The piece itself, running, all the time; with its traits as switches and the log of what fired.
+ */
 export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const project = useProject();
   const piece = usePiece();
@@ -194,7 +196,8 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
     player.current?.restart();
   }, [restarts]);
 
-  // the room is watched, not asked: asking would make the browser lay the page out in the middle of every edit
+  // the room is watched, not asked: asking would make the browser lay the page out in the middle of
+  // every edit
   const [space, setSpace] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
     const watch = new ResizeObserver(([entry]) => {

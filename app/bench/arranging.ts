@@ -57,7 +57,9 @@ export const canCombine = (piece: Piece, ids: readonly Id[]): boolean =>
     ["box", "ellipse", "polygon", "path", "compound"].includes(piece.layers[id]?.kind ?? ""),
   );
 
-/** What is done to chosen layers as wholes: lining up, grouping, copying, turning into components. */
+/**
+ * What is done to chosen layers as wholes: lining up, grouping, copying, turning into components.
+ */
 export class Arranging {
   private readonly edits: BenchEdits;
   constructor(

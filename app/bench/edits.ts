@@ -39,7 +39,10 @@ export class BenchEdits {
     return piece ? activeOf(piece, state) : null;
   }
 
-  /** Says values in the present scope; tells when a more specific look hides them in the card one looks at. */
+  /**
+   * Says values in the present scope; tells when a more specific look hides them in the card one
+   * looks at.
+   */
   set(edits: Edits, gesture: string | null = null, patience?: number): void {
     const active = this.active;
     if (!active) return;
@@ -47,7 +50,10 @@ export class BenchEdits {
     this.tellHidden(edits);
   }
 
-  /** An edit that a more specific look hides on a chosen card says so, and offers to clear what hides it. */
+  /**
+   * An edit that a more specific look hides on a chosen card says so, and offers to clear what
+   * hides it.
+   */
   private tellHidden(edits: Edits): void {
     const active = this.active;
     const hiding: { look: Id; layer: Id; key: string }[] = [];
@@ -85,7 +91,10 @@ export class BenchEdits {
     );
   }
 
-  /** Says values for exactly some variants, whatever cards are chosen; one step of undo with others of the same gesture. */
+  /**
+   * Says values for exactly some variants, whatever cards are chosen; one step of undo with others
+   * of the same gesture.
+   */
   setIn(variants: readonly Variant[], edits: Edits, gesture: string | null = null): void {
     const active = this.active;
     if (active && variants.length)
@@ -108,7 +117,9 @@ export class BenchEdits {
     if (change) this.session.edit(change);
   }
 
-  /** Takes back what looks say about properties, so that they are inherited again; one step of undo. */
+  /**
+   * Takes back what looks say about properties, so that they are inherited again; one step of undo.
+   */
   clearAll(list: readonly { look: Id; layer: Id; key: string }[]): void {
     const gesture = `clear ${newId()}`;
     for (const { look, layer, key } of list) {
@@ -164,7 +175,10 @@ export class BenchEdits {
     this.store.getState().choose([]);
   }
 
-  /** Duplicates layers beside themselves; once more after the duplicates were moved, by the same way again. */
+  /**
+   * Duplicates layers beside themselves; once more after the duplicates were moved, by the same way
+   * again.
+   */
   duplicate(ids: readonly Id[], by?: number): readonly Id[] {
     const active = this.active;
     const tops = active ? topmost(active.piece, ids) : [];
@@ -181,7 +195,10 @@ export class BenchEdits {
     return made.ids;
   }
 
-  /** Duplicated layers do nothing yet: asks once whether what is said about the originals shall be said about them too. */
+  /**
+   * Duplicated layers do nothing yet: asks once whether what is said about the originals shall be
+   * said about them too.
+   */
   private askForRules(piece: Piece, twins: ReadonlyMap<Id, Id>): void {
     const n = rulesAbout(piece, [...twins.keys()]).length;
     if (n === 0) return;

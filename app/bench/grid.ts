@@ -73,7 +73,9 @@ export const headings = (lines: readonly GridLine[], at: number): GridLine["valu
   return line?.values.slice(Math.max(0, from ?? 0)) ?? [];
 };
 
-/** The variants shown in the order of the stage: pinned ones first, each once, unused ones left out. */
+/**
+ * The variants shown in the order of the stage: pinned ones first, each once, unused ones left out.
+ */
 export const shownVariants = (piece: Piece, view: GridView): Variant[] => {
   const grid = gridOf(piece, view);
   const keys = new Set<string>();

@@ -46,7 +46,10 @@ export const fresh: Readonly<Record<"box" | "ellipse" | "line" | "polygon" | "te
 export const maxSvg = 2_000_000;
 const isSvg = (file: File): boolean => /\.svg$/i.test(file.name) || file.type === "image/svg+xml";
 
-/** Puts new layers where one is working: into the chosen box, near the middle, or where a file was dropped. */
+/**
+ * Puts new layers where one is working: into the chosen box, near the middle, or where a file was
+ * dropped.
+ */
 export class Inserter {
   constructor(
     private readonly session: Session,
@@ -102,7 +105,10 @@ export class Inserter {
     this.layer("icon", { icon: asset, width: 24, height: 24 }, [24, 24], name);
   }
 
-  /** Takes dropped or pasted files: pictures become picture layers, SVG files layers, fonts part of the project. Returns what one should know. */
+  /**
+   * Takes dropped or pasted files: pictures become picture layers, SVG files layers, fonts part of
+   * the project. Returns what one should know.
+   */
   async files(files: readonly File[], at?: { x: number; y: number }): Promise<string | null> {
     const notes: string[] = [];
     const drawings: Id[] = [];

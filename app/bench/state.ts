@@ -25,7 +25,10 @@ export interface Marks {
 }
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
-/** A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer goes meanwhile, px of the piece. */
+/**
+ * A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer
+ * goes meanwhile, px of the piece.
+ */
 export interface Preview {
   readonly key: string;
   readonly placed: LayoutBox;
@@ -47,7 +50,10 @@ type Dialog =
   | { readonly kind: "gather" }
   | { readonly kind: "replace" };
 
-/** What of the grid of cards is shown: which traits go down, which values are left out, which cards always stay. */
+/**
+ * What of the grid of cards is shown: which traits go down, which values are left out, which cards
+ * always stay.
+ */
 export interface GridView {
   readonly down: readonly Id[] | null;
   readonly hidden: Readonly<Record<Id, readonly Id[]>>;
@@ -69,7 +75,9 @@ export interface BenchState {
   /** the rehearsal whose steps are open */
   readonly rehearsal: Id | null;
   readonly showing: Showing | null;
-  /** true while a wire is being drawn; then what it was drawn from and to, until it is made a rule */
+  /**
+   * true while a wire is being drawn; then what it was drawn from and to, until it is made a rule
+   */
   readonly wiring: boolean;
   readonly wired: {
     readonly x: number;
@@ -81,7 +89,10 @@ export interface BenchState {
   readonly preview: Preview | null;
   /** the effect of a rule whose own motion is timed */
   readonly timedEffect: { readonly rule: Id; readonly effect: number } | null;
-  /** a way between two variants that is timed without a rule, while the same rule is chosen beside it */
+  /**
+   * a way between two variants that is timed without a rule, while the same rule is chosen beside
+   * it
+   */
   readonly trial: {
     readonly beside: Id | undefined;
     readonly from: Variant;
@@ -174,7 +185,10 @@ export interface BenchState {
   readonly restart: () => void;
 }
 
-/** What of the bench one finds again when one comes back to a piece, for as long as the window is open. */
+/**
+ * What of the bench one finds again when one comes back to a piece, for as long as the window is
+ * open.
+ */
 const places = new Map<Id, Partial<BenchState>>();
 const keptParts = [
   "chosen",

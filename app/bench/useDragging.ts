@@ -29,9 +29,14 @@ interface LayerDrag {
 /** px on screen before a press becomes a drag, and within which edges catch one another */
 const SLACK = 3;
 const REACH = 6;
-/** How long the hand must rest before a drag is told to the other cards and panels in any case, ms. */
+/**
+ * How long the hand must rest before a drag is told to the other cards and panels in any case, ms.
+ */
 const REST = 120;
-/** A render that takes less than this is made with every move, ms; else the pause after it is so many times as long. */
+/**
+ * A render that takes less than this is made with every move, ms; else the pause after it is so
+ * many times as long.
+ */
 const CHEAP = 4;
 const PAUSES = 16;
 
@@ -50,8 +55,10 @@ export const neighbours = (
 };
 
 /**
- * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to one direction, Ctrl
- * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a drag back.
+ * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to
+ * one direction, Ctrl
+ * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a
+ * drag back.
  */
 export const useDragging = (
   env: LayoutEnv,
@@ -65,7 +72,8 @@ export const useDragging = (
   const edits = useEdits();
   const drag = useRef<LayerDrag | null>(null);
   /**
-   * A drag is painted here, on this card, and told to the rest of the bench as often as that leaves the hand free; of a large
+   * A drag is painted here, on this card, and told to the rest of the bench as often as that leaves
+   * the hand free; of a large
    * piece only when the hand rests.
    */
   const fast = useRef<{ readonly resolver: Resolver; resting: number; next: number } | null>(null);

@@ -15,7 +15,10 @@ export interface MenuAt {
   readonly items: readonly MenuItem[];
 }
 
-/** A menu where the pointer is (WAI-ARIA menu): arrows move, Enter picks, Esc or a press elsewhere closes it. */
+/**
+ * A menu where the pointer is (WAI-ARIA menu): arrows move, Enter picks, Esc or a press elsewhere
+ * closes it.
+ */
 export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => void }) => {
   const list = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState({ left: menu.x, top: menu.y });

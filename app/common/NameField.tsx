@@ -1,6 +1,8 @@
 import { useLayoutEffect, useRef, useState } from "react";
 
-/** A name being edited in place: Enter or leaving keeps it, Esc does not. An empty name is not kept. */
+/**
+ * A name being edited in place: Enter or leaving keeps it, Esc does not. An empty name is not kept.
+ */
 export const NameField = ({
   value,
   label,

@@ -11,7 +11,10 @@ interface Props {
   onChange: (n: number) => void;
 }
 
-/** A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What cannot be read is put back. */
+/**
+ * A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What
+ * cannot be read is put back.
+ */
 export const NumberField = ({ label, title, value, min, max, step, onChange }: Props) => {
   const [text, setText] = useState<string | null>(null);
   const clamp = (n: number) => Math.min(max, Math.max(min, Math.round(n * 1000) / 1000));

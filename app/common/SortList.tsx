@@ -20,7 +20,10 @@ import { Icon } from "./Icon";
 const byPointer = { activationConstraint: { distance: 4 } };
 const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
 
-/** A list whose items are dragged into another order; `onMove` tells where one was put, counted without it. */
+/**
+ * A list whose items are dragged into another order; `onMove` tells where one was put, counted
+ * without it.
+ */
 export const SortList = ({
   ids,
   onMove,

@@ -2,7 +2,10 @@ import { useEffect, useState } from "react";
 import { useSession, useUndo } from "../store/session-context";
 import { Notice } from "./Notice";
 
-/** What was just done, with a way to take it back; gone as soon as something else would be taken back. */
+/**
+ * What was just done, with a way to take it back; gone as soon as something else would be taken
+ * back.
+ */
 export const UndoNotice = ({ text, onClose }: { text: string; onClose: () => void }) => {
   const session = useSession();
   const { undo } = useUndo();

@@ -1,7 +1,10 @@
 /** More than this is not even read to its end, bytes. */
 const HOPELESS = 32_000_000;
 
-/** The body of a request, or null when it is larger than allowed. It is read to its end, or the sender would never hear why. */
+/**
+ * The body of a request, or null when it is larger than allowed. It is read to its end, or the
+ * sender would never hear why.
+ */
 export const readBody = async (request: Request, largest: number): Promise<Buffer | null> => {
   const chunks: Uint8Array[] = [];
   let size = 0;

@@ -21,7 +21,10 @@ const faces = (): CSSFontFaceRule[] =>
     }
   });
 
-/** What a picture needs to be a file of its own: its fonts as CSS, and its pictures as data addresses by their hash. */
+/**
+ * What a picture needs to be a file of its own: its fonts as CSS, and its pictures as data
+ * addresses by their hash.
+ */
 export const embedded = async (
   frames: readonly Paint[],
 ): Promise<{

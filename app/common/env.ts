@@ -18,7 +18,10 @@ const subscribe = (call: () => void) => {
   return () => waiting.delete(call);
 };
 
-/** A font of a project: its measures for layout, and its file for the browser to draw with. The same file does both. */
+/**
+ * A font of a project: its measures for layout, and its file for the browser to draw with. The same
+ * file does both.
+ */
 const faces = new Map<string, Promise<Face | null>>();
 const faceOf = (font: FontAsset): Promise<Face | null> => {
   let face = faces.get(font.id);
@@ -44,7 +47,8 @@ const books = new Map<string, LayoutEnv>();
 const noFonts: readonly FontAsset[] = [];
 
 /**
- * The measures of fonts, loaded once per window; null until they are there, and on the server. With the
+ * The measures of fonts, loaded once per window; null until they are there, and on the server. With
+ * the
  * assets of a project its own fonts are added as they arrive.
  */
 export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {

@@ -5,7 +5,10 @@ import type { Inspector } from "../../workers/inspector";
 
 let worker: { inspector: Remote<Inspector>; env: LayoutEnv | null } | null = null;
 
-/** The worker that looks pieces through, with the measures of fonts it needs; started when first asked for. */
+/**
+ * The worker that looks pieces through, with the measures of fonts it needs; started when first
+ * asked for.
+ */
 export const inspector = async (env: LayoutEnv): Promise<Remote<Inspector>> => {
   worker ??= {
     inspector: wrap<Inspector>(

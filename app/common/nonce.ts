@@ -1,6 +1,9 @@
 import { createContext } from "react";
 
-/** The number of this answer by which its own scripts are known; undefined in the browser, which hides it. */
+/**
+ * The number of this answer by which its own scripts are known; undefined in the browser, which
+ * hides it.
+ */
 export const NonceContext = createContext<string | undefined>(undefined);
 
 /** For parts that add style elements in the browser: the nonce the page's own scripts came with. */

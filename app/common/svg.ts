@@ -18,7 +18,10 @@ const broken = (worker: Worker): Promise<ReadSvg> =>
     worker.onerror = () => resolve({ ok: false, error: "it cannot be read" });
   });
 
-/** Reads an SVG text in a worker of its own, which is ended when it takes too long: files come from anywhere. */
+/**
+ * Reads an SVG text in a worker of its own, which is ended when it takes too long: files come from
+ * anywhere.
+ */
 export const readSvgApart = async (source: string): Promise<ReadSvg> => {
   const worker = new Worker(new URL("../../workers/svg.ts", import.meta.url), { type: "module" });
   try {

@@ -1,7 +1,10 @@
 import { data } from "react-router";
 import { ProjectDamaged, troubleOf } from "#server";
 
-/** Runs something that needs the database; when it cannot be reached the page says so (503) instead of breaking. */
+/**
+ * Runs something that needs the database; when it cannot be reached the page says so (503) instead
+ * of breaking.
+ */
 export const withDatabase = async <T>(work: () => Promise<T>): Promise<T> => {
   try {
     return await work();

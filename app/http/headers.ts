@@ -3,7 +3,10 @@ import type { RequestHandler } from "express";
 import helmet from "helmet";
 import onHeaders from "on-headers";
 
-/** Gives every answer a number of its own by which the page's own scripts are known (CSP Level 3, §2.3.1). */
+/**
+ * Gives every answer a number of its own by which the page's own scripts are known (CSP Level 3,
+ * §2.3.1).
+ */
 const giveNonce: RequestHandler = (_req, res, next) => {
   res.locals.nonce = randomBytes(16).toString("base64");
   next();
@@ -13,7 +16,8 @@ const nonceOf = (_req: unknown, res: unknown): string =>
   `'nonce-${(res as { locals: { nonce: string } }).locals.nonce}'`;
 
 /**
- * What a page of ours may load and run: its own files. Painted layers have style attributes, and outlines are computed by
+ * What a page of ours may load and run: its own files. Painted layers have style attributes, and
+ * outlines are computed by
  * WebAssembly; nothing else is allowed to be inline.
  */
 const policy = helmet({

@@ -3,7 +3,10 @@ import type { Request, RequestHandler } from "express";
 /** Names under which a server on loopback is reached: RFC 6761 §6.3 keeps `localhost` for it. */
 const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
 
-/** Which hosts are answered: loopback with our port, and what the start command allows (`name` or `name:port`). */
+/**
+ * Which hosts are answered: loopback with our port, and what the start command allows (`name` or
+ * `name:port`).
+ */
 export const allowedHosts = (port: number, more: readonly string[]): ReadonlySet<string> =>
   new Set([
     ...LOOPBACK.map((name) => `${name}:${port}`),
@@ -19,7 +22,10 @@ const spelled = (host: string): string => host.toLowerCase().replace(/:(80|443)$
 const hostOf = (origin: string): string | null =>
   URL.canParse(origin) ? spelled(new URL(origin).host) : null;
 
-/** Whether a page of ours asks: `none` is what a person typed in. Clients other than browsers do not say. */
+/**
+ * Whether a page of ours asks: `none` is what a person typed in. Clients other than browsers do not
+ * say.
+ */
 const isOurPage = (req: Request): boolean => {
   const site = req.headers["sec-fetch-site"];
   return site === undefined || site === "same-origin" || site === "none";
@@ -36,9 +42,12 @@ const followsLink = ({ method, headers }: Request): boolean =>
   headers["sec-fetch-dest"] === "document";
 
 /**
- * Answers only requests that were meant for us. Without the check of `Host` a page of another site could have its name
- * resolve to this machine and read everything (DNS rebinding); without those of `Origin` and `Sec-Fetch-Site` (Fetch
- * Metadata) it could send forms and load files from here. What follows a link from elsewhere is let in.
+ * Answers only requests that were meant for us. Without the check of `Host` a page of another site
+ * could have its name
+ * resolve to this machine and read everything (DNS rebinding); without those of `Origin` and
+ * `Sec-Fetch-Site` (Fetch
+ * Metadata) it could send forms and load files from here. What follows a link from elsewhere is let
+ * in.
  */
 export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
   const known = new Set([...hosts].map(spelled));

@@ -19,7 +19,9 @@ const many = (count: number, seconds: number, applies: (req: Request) => boolean
 
 const isPost = (req: Request): boolean => req.method !== "GET" && req.method !== "HEAD";
 
-/** How much one client may ask for. People at work stay far below; what runs wild is slowed down. */
+/**
+ * How much one client may ask for. People at work stay far below; what runs wild is slowed down.
+ */
 export const rateLimits: RequestHandler[] = [
   many(20_000, 10, () => true),
   many(6000, 10, isPost),

@@ -3,7 +3,9 @@ import { troubleOf, watchRequest } from "#server";
 import type { ProjectLog } from "#server";
 import type { LoggedChange } from "#core/project";
 
-/** What may wait to be sent to one stream, bytes; a reader so slow is told to read the project anew. */
+/**
+ * What may wait to be sent to one stream, bytes; a reader so slow is told to read the project anew.
+ */
 const MOST_WAITING = 2_000_000;
 const HEARTBEAT_MS = 20_000;
 /** How long a stream that was told to read anew may take to read that, ms. */
@@ -11,7 +13,9 @@ const LAST_WORDS_MS = 10_000;
 const MOST_STREAMS = 2000;
 const MOST_STREAMS_PER_CLIENT = 300;
 
-/** One project on a stream: which change was sent last, and whether the log is being read for it. */
+/**
+ * One project on a stream: which change was sent last, and whether the log is being read for it.
+ */
 interface Watch {
   readonly projectId: string;
   sent: number;
@@ -20,7 +24,8 @@ interface Watch {
 }
 
 /**
- * A stream of accepted changes of several projects (server-sent events, WHATWG HTML §9.2). Each project's changes are sent
+ * A stream of accepted changes of several projects (server-sent events, WHATWG HTML §9.2). Each
+ * project's changes are sent
  * in order and without gaps: what is missing is read from the log.
  */
 class LiveStream {
@@ -145,7 +150,10 @@ const watchesOf = (req: Request): unknown => {
   return Array.isArray(watch) ? watch : [watch];
 };
 
-/** `GET /live?watch=PROJECT:NUMBER&watch=…`: the changes of these projects after those numbers, and each new one. */
+/**
+ * `GET /live?watch=PROJECT:NUMBER&watch=…`: the changes of these projects after those numbers, and
+ * each new one.
+ */
 export const liveRoute = (log: ProjectLog): RequestHandler => {
   const streams = new Streams();
   return (req, res, next) => {

@@ -44,7 +44,10 @@ const dropperOf = (): Dropper | null => {
   return make ? new make() : null;
 };
 
-/** A colour by field and hue, by text in the notation one likes, by recent colours, or picked from the screen. */
+/**
+ * A colour by field and hue, by text in the notation one likes, by recent colours, or picked from
+ * the screen.
+ */
 export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: string) => void }) => {
   // the field also reports colours it was given; only those picked by hand count
   const picking = useRef(false);

@@ -19,7 +19,10 @@ const colourAt = (stops: readonly Stop[], at: number): string => {
     : mixColour(before.colour, after.colour)((at - before.at) / (after.at - before.at));
 };
 
-/** A gradient's stops on a bar: drag one, click the bar for another, Delete removes it; below, its colour and the gradient's direction. */
+/**
+ * A gradient's stops on a bar: drag one, click the bar for another, Delete removes it; below, its
+ * colour and the gradient's direction.
+ */
 export const GradientPart = ({
   gradient,
   onChange,

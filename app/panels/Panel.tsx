@@ -13,7 +13,10 @@ interface Props {
   children: ReactNode;
 }
 
-/** A panel over or under the cell it belongs to, wherever there is room, and always wholly in the window. */
+/**
+ * A panel over or under the cell it belongs to, wherever there is room, and always wholly in the
+ * window.
+ */
 export const Panel = ({ label, width, height, at: point, onKeyDown, children }: Props) => {
   const panel = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState({ left: 0, top: 0 });

@@ -1,7 +1,10 @@
 import { readAsset } from "#server";
 import type { Route } from "./+types/asset";
 
-/** A kept file. Its address is its contents, so it may be cached for ever; it is never taken for a page (`nosniff`). */
+/**
+ * A kept file. Its address is its contents, so it may be cached for ever; it is never taken for a
+ * page (`nosniff`).
+ */
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const asset = await readAsset(params.hash);
   if (!asset) return new Response("there is no such file", { status: 404 });

@@ -7,7 +7,9 @@ import type { Route } from "./+types/assets";
 const refuse = (reason: string, status: number) =>
   data<StoreAnswer>({ kind: "refused", reason }, { status });
 
-/** Takes one picture or font file for a project. The change that uses it follows from the window. */
+/**
+ * Takes one picture or font file for a project. The change that uses it follows from the window.
+ */
 export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first
   if (request.headers.get("content-type") !== "application/octet-stream")

@@ -43,7 +43,8 @@ export const loader = async ({ request, params }: Route.LoaderArgs) => {
 };
 
 export const action = async ({ request, params }: Route.ActionArgs) => {
-  // a page of another site cannot send this type without being asked first, so it cannot change anything here
+  // a page of another site cannot send this type without being asked first, so it cannot change
+  // anything here
   if (!request.headers.get("content-type")?.startsWith("application/json"))
     return refuse("a change must be sent as application/json", 415);
   const bytes = await readBody(request, limits.change + ENVELOPE);

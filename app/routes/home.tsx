@@ -36,7 +36,10 @@ export const loader = async () => ({
   projects: (await withDatabase(() => projectLog().list())).map(tileOf),
 });
 
-/** The fields of a form as browsers send it by themselves; null when it is too large or of another kind. */
+/**
+ * The fields of a form as browsers send it by themselves; null when it is too large or of another
+ * kind.
+ */
 const readForm = async (request: Request): Promise<Record<string, string> | null> => {
   if (!request.headers.get("content-type")?.startsWith("application/x-www-form-urlencoded"))
     return null;
@@ -66,7 +69,10 @@ const when = (iso: string) =>
     timeZone: "UTC",
   }).format(new Date(iso));
 
-/** A project that cannot be read: it is not hidden, and nothing can be done to it that would make it worse. */
+/**
+ * A project that cannot be read: it is not hidden, and nothing can be done to it that would make it
+ * worse.
+ */
 const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
   <div className="tile damaged">
     <span className="tile-picture">

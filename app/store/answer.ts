@@ -2,7 +2,10 @@ import type { AppendResult, Missed } from "#server";
 
 export type { Missed };
 
-/** What the server says of a change that was sent; `away` also when nothing that can be understood came back. */
+/**
+ * What the server says of a change that was sent; `away` also when nothing that can be understood
+ * came back.
+ */
 export type SaveAnswer = AppendResult | { readonly kind: "away"; readonly reason: string };
 export type Kept = Extract<SaveAnswer, { kind: "kept" }>;
 

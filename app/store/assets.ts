@@ -45,7 +45,10 @@ const nameOf = (file: File): string =>
     .slice(0, 100)
     .trim() || "Picture";
 
-/** Whether the browser itself can show a picture: a file may have a good beginning and broken insides. */
+/**
+ * Whether the browser itself can show a picture: a file may have a good beginning and broken
+ * insides.
+ */
 const shows = async (file: File): Promise<boolean> => {
   try {
     (await createImageBitmap(file)).close();
@@ -55,7 +58,10 @@ const shows = async (file: File): Promise<boolean> => {
   }
 };
 
-/** Sends a picture or font to be kept, and makes it one of the project's. The reason is a sentence for the person who dropped it. */
+/**
+ * Sends a picture or font to be kept, and makes it one of the project's. The reason is a sentence
+ * for the person who dropped it.
+ */
 export const upload = async (session: Session, file: File): Promise<Uploaded> => {
   const font = /\.(ttf|otf|woff2?)$/i.test(file.name);
   if (!font && !(await shows(file)))

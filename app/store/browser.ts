@@ -43,14 +43,20 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
   },
 });
 
-/** Web Locks are there where a page is secure: under loopback names, or behind TLS. Without them nothing is taken over from closed windows. */
+/**
+ * Web Locks are there where a page is secure: under loopback names, or behind TLS. Without them
+ * nothing is taken over from closed windows.
+ */
 const locks = (): LockManager | undefined => navigator.locks;
 
 /** A window holds a lock of this name as long as it is open. */
 const lockOf = (projectId: string, clientId: string): string =>
   `nubble.window.${projectId}.${clientId}`;
 
-/** Takes up what closed windows left behind, each as soon as its lock is free: it may still be closing. */
+/**
+ * Takes up what closed windows left behind, each as soon as its lock is free: it may still be
+ * closing.
+ */
 class Leftovers {
   private readonly waiting = new Set<string>();
 
@@ -134,7 +140,10 @@ const takeUpEarlier = async (
   await leftovers.look();
 };
 
-/** Holds a lock until what is returned is called; `whenHeld` is called once it is held, at once where there are no locks. */
+/**
+ * Holds a lock until what is returned is called; `whenHeld` is called once it is held, at once
+ * where there are no locks.
+ */
 const holdLock = (name: string, whenHeld: () => void): (() => void) => {
   let release = () => {};
   const held = new Promise<void>((resolve) => {
@@ -182,7 +191,10 @@ const watchWindow = (session: Session, live: LiveLine): (() => void) => {
   };
 };
 
-/** Opens a session in this window: saving, edits left from an earlier visit, and what other windows do. Returns how to close it. */
+/**
+ * Opens a session in this window: saving, edits left from an earlier visit, and what other windows
+ * do. Returns how to close it.
+ */
 export const openSession = (
   id: string,
   start: Snapshot,

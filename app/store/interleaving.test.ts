@@ -149,7 +149,10 @@ const clash = (a: Op, b: Op): boolean =>
 const collide = (a: LoggedChange, b: LoggedChange): boolean =>
   a.ops.some((x) => b.ops.some((y) => clash(x, y)));
 
-/** Late changes that went over what somebody else did since their maker last looked: there must be none. */
+/**
+ * Late changes that went over what somebody else did since their maker last looked: there must be
+ * none.
+ */
 const overwrittenByLate = (port: Port): string[] => {
   const found: string[] = [];
   let project = port.start;
@@ -207,7 +210,8 @@ describe("two windows of two browsers, and a third person", () => {
           const aside = seat.pane.session.aside.some((a) => a.change.label === label);
           if (aside) conflicts++;
           else kept++;
-          // edits of one gesture of saving are one change and carry the newest label: none here, each edit is its own
+          // edits of one gesture of saving are one change and carry the newest label: none here,
+          // each edit is its own
           expect(logged.has(label) || aside || seat.lostByChoice.has(label), label).toBe(true);
         }
         // every late change that overwrote something is one too many

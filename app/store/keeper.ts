@@ -8,7 +8,10 @@ export interface Batch {
 
 /** Where this browser keeps what is not saved. */
 export interface Shelf {
-  /** Begins to write before it returns; resolves when all of it is on the disk, rejects when nothing of it is. */
+  /**
+   * Begins to write before it returns; resolves when all of it is on the disk, rejects when nothing
+   * of it is.
+   */
   write(batch: Batch): Promise<void>;
 }
 
@@ -19,7 +22,10 @@ const AGAIN = 3000;
 
 type Waiting<T> = Map<string, T | null>;
 
-/** What of an older write that failed still has to be written: nothing that a newer write has taken along. */
+/**
+ * What of an older write that failed still has to be written: nothing that a newer write has taken
+ * along.
+ */
 const stillToWrite = <T>(
   failed: ReadonlyMap<string, T | null>,
   newer: readonly ReadonlyMap<string, T | null>[],
@@ -29,8 +35,10 @@ const holdsSomething = ({ queue, aside }: Batch): boolean =>
   [...queue.values(), ...aside.values()].some((item) => item !== null);
 
 /**
- * Writes down what is not saved, and knows what of it is only in memory. A write for an edit begins in the task of the edit
- * unless two are under way already; then it begins as soon as one has ended, with the newest of each change.
+ * Writes down what is not saved, and knows what of it is only in memory. A write for an edit begins
+ * in the task of the edit
+ * unless two are under way already; then it begins as soon as one has ended, with the newest of
+ * each change.
  */
 export class Keeper {
   private queue: Waiting<Unsaved> = new Map();

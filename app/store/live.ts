@@ -36,7 +36,10 @@ const sharedLine = (hear: (message: FromHub) => void): Line => {
   };
 };
 
-/** Opens the line over which changes of others arrive. All windows of this browser share one stream from the server. */
+/**
+ * Opens the line over which changes of others arrive. All windows of this browser share one stream
+ * from the server.
+ */
 export const openLive = (hear: (message: FromHub) => void): LiveLine => {
   const line = typeof SharedWorker === "undefined" ? ownLine(hear) : sharedLine(hear);
   return {

@@ -1,7 +1,10 @@
 import { changeSchema, newId } from "#core/project";
 import type { Unsaved } from "./pending";
 
-/** Under these names an older Nubble kept unsaved changes: a list of `{ changeId, change }` for each window. */
+/**
+ * Under these names an older Nubble kept unsaved changes: a list of `{ changeId, change }` for each
+ * window.
+ */
 const prefix = "nubble.unsaved.";
 
 const readOlder = (text: string | null, clientId: string): Unsaved[] => {
@@ -31,7 +34,8 @@ const readOlder = (text: string | null, clientId: string): Unsaved[] => {
 };
 
 /**
- * What closed windows of an older Nubble could not save; `forget` takes it out of where they kept it, once it is kept
+ * What closed windows of an older Nubble could not save; `forget` takes it out of where they kept
+ * it, once it is kept
  * elsewhere. Windows that are still open keep theirs; they hold a lock of the same name.
  */
 export const olderLeftovers = async (

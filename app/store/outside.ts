@@ -24,7 +24,10 @@ export interface Snapshot {
   readonly project: Project;
 }
 
-/** What the session needs from outside, so that it can be tested without a browser. Rejected: could not be reached. */
+/**
+ * What the session needs from outside, so that it can be tested without a browser. Rejected: could
+ * not be reached.
+ */
 export interface Outside {
   send(body: string): Promise<{ status: number; answer: unknown }>;
   /** the changes after a number; null when there is no such project */

@@ -4,7 +4,10 @@ import type { LoggedChange, Op, Project } from "#core/project";
 /** One's own newest saved changes that are remembered. */
 const REMEMBERED = 200;
 
-/** Of one's own changes, what somebody overwrote without having seen it: where, and the steps that take it back. */
+/**
+ * Of one's own changes, what somebody overwrote without having seen it: where, and the steps that
+ * take it back.
+ */
 export interface Loss {
   readonly path: readonly string[];
   readonly places: number;
@@ -25,7 +28,10 @@ export class OwnChanges {
     this.told.clear();
   }
 
-  /** What another's change takes from one's own, once a gesture; `before` is the project it was made to. */
+  /**
+   * What another's change takes from one's own, once a gesture; `before` is the project it was made
+   * to.
+   */
   lossTo(change: LoggedChange, before: Project): Loss | null {
     const back = overwrittenBy(change, this.list, before);
     const path = back?.[0]?.path;

@@ -12,15 +12,20 @@ export interface Unsaved {
   readonly base: number;
   /** when its last edit was made, ms since 1970 */
   readonly madeAt: number;
-  /** made offline, or taken up after its window was closed: it does not overwrite what others did since */
+  /**
+   * made offline, or taken up after its window was closed: it does not overwrite what others did
+   * since
+   */
   readonly late: boolean;
   /** place in the order of its window's changes */
   readonly place: number;
 }
 
 /**
- * A change in the queue. `after` is the project with it, while nothing else came in between. Once it was `tried` the server
- * may have it although no answer came, so it must stay what it is: what it knows it does not take again.
+ * A change in the queue. `after` is the project with it, while nothing else came in between. Once
+ * it was `tried` the server
+ * may have it although no answer came, so it must stay what it is: what it knows it does not take
+ * again.
  */
 export interface Pending extends Unsaved {
   readonly after: Project | null;
@@ -38,7 +43,8 @@ export interface Aside extends Unsaved {
 }
 
 /**
- * Two changes that were set aside as one, where the second goes on with what the first began: single key presses of one
+ * Two changes that were set aside as one, where the second goes on with what the first began:
+ * single key presses of one
  * window, sent one by one, in somebody's way each. Null where they are two things to choose about.
  */
 export const joinedAside = (first: Aside | undefined, next: Aside): Aside | null => {
@@ -59,7 +65,10 @@ export const joinedAside = (first: Aside | undefined, next: Aside): Aside | null
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
 const count = z.number().int().min(0);
 
-/** The form in which changes are kept over a reload: what lies in a browser's storage may be anything. */
+/**
+ * The form in which changes are kept over a reload: what lies in a browser's storage may be
+ * anything.
+ */
 export const unsavedSchema = z.object({
   changeId: id,
   clientId: id,

@@ -65,7 +65,10 @@ export const SessionProvider = ({
 /** Messages that are shown at once; older ones give way. */
 const MOST_MESSAGES = 3;
 
-/** The newest messages of the session, each until it was read: one must not take away what another offers. */
+/**
+ * The newest messages of the session, each until it was read: one must not take away what another
+ * offers.
+ */
 const Messages = ({ session }: { session: Session }) => {
   const [messages, setMessages] = useState<readonly Message[]>([]);
   useEffect(

@@ -13,7 +13,10 @@ import type { Step } from "./undo";
 
 /** How long one may pause between key presses that shall still be one step of undo, ms. */
 export const PATIENCE = 1500;
-/** A change is sent this long after its last edit, so that a drag is one change and not a hundred, ms. */
+/**
+ * A change is sent this long after its last edit, so that a drag is one change and not a hundred,
+ * ms.
+ */
 const PAUSE = 150;
 /** The longest wait between tries while the server is away, ms. */
 const LONGEST_WAIT = 6000;
@@ -21,9 +24,12 @@ const LONGEST_WAIT = 6000;
 const MOST_PAGES = 12;
 
 /**
- * One window's copy of a project: what is known to be kept, the edits made since, undo and redo, and saving.
- * Edits show at once; they are sent one after the other, kept in the browser until the server has them,
- * and laid again over what others did meanwhile. What cannot be saved as it is is set aside, and the rest goes on.
+ * One window's copy of a project: what is known to be kept, the edits made since, undo and redo,
+ * and saving.
+ * Edits show at once; they are sent one after the other, kept in the browser until the server has
+ * them,
+ * and laid again over what others did meanwhile. What cannot be saved as it is is set aside, and
+ * the rest goes on.
  */
 export class Session {
   private confirmed: Snapshot;
@@ -102,9 +108,12 @@ export class Session {
   };
 
   /**
-   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo, until `endGesture`,
-   * or until nothing came for `patience` ms: a drag may rest as long as it likes, single key presses may not.
-   * Says why when the project would not be valid with it; nothing is changed then, and false is returned.
+   * Makes a change. Changes with the same `gesture` that follow one another are one step of undo,
+   * until `endGesture`,
+   * or until nothing came for `patience` ms: a drag may rest as long as it likes, single key
+   * presses may not.
+   * Says why when the project would not be valid with it; nothing is changed then, and false is
+   * returned.
    */
   edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
     const result = accept(this.present, proposed);
@@ -206,7 +215,9 @@ export class Session {
     });
   }
 
-  /** Puts a change at the end of the queue, or into the last one; returns the id it is saved under. */
+  /**
+   * Puts a change at the end of the queue, or into the last one; returns the id it is saved under.
+   */
   private push(change: Change, after: Project, joins: boolean): string {
     const last = this.queue.at(-1);
     const madeAt = this.outside.now();
@@ -243,7 +254,8 @@ export class Session {
   }
 
   /**
-   * Takes up changes that a closed window could not save. They do not show before the server has them: what others changed
+   * Takes up changes that a closed window could not save. They do not show before the server has
+   * them: what others changed
    * since is newer, and may have to be chosen from.
    */
   adopt(list: readonly Unsaved[]): void {
@@ -272,7 +284,10 @@ export class Session {
     this.tell();
   }
 
-  /** Makes a change that was set aside once more, over whatever is there now; false when it cannot be made. */
+  /**
+   * Makes a change that was set aside once more, over whatever is there now; false when it cannot
+   * be made.
+   */
   useAside(changeId: string): boolean {
     const item = this.setAside.find((a) => a.changeId === changeId);
     if (!item) return false;
@@ -300,7 +315,8 @@ export class Session {
     if (change.seq > this.confirmed.seq + 1) return false;
     const mine = this.queue.find((p) => p.changeId === change.changeId);
     const before = this.confirmed.project;
-    // the result is known where the queue was laid over exactly what is confirmed, and the change is kept as it was sent
+    // the result is known where the queue was laid over exactly what is confirmed, and the change
+    // is kept as it was sent
     const exact =
       mine && mine === this.queue[0] && !mine.change.ops.some(isRestoring) && this.aligned
         ? mine.after
@@ -320,7 +336,10 @@ export class Session {
     this.keeper.flush();
   }
 
-  /** Says once a gesture that somebody overwrote what they had not seen, and offers one's own values. */
+  /**
+   * Says once a gesture that somebody overwrote what they had not seen, and offers one's own
+   * values.
+   */
   private noticeLoss(change: LoggedChange, before: Project): void {
     const loss = this.own.lossTo(change, before);
     if (!loss) return;

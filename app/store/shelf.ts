@@ -24,14 +24,17 @@ const open = (onClosed: () => void): Promise<IDBPDatabase<Layout>> =>
       for (const store of ["queue", "aside"] as const)
         db.createObjectStore(store, { keyPath: "changeId" }).createIndex("project", "projectId");
     },
-    // a newer Nubble in another window wants to change the layout: it shall not have to wait for this one
+    // a newer Nubble in another window wants to change the layout: it shall not have to wait for
+    // this one
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
     terminated: onClosed,
   });
 
 /**
- * Keeps unsaved changes of one project in IndexedDB. A write is one transaction of strict durability: it resolves when the
- * disk has it (Indexed Database API 3.0, §2.7.4), and begins before `write` returns once the database is open.
+ * Keeps unsaved changes of one project in IndexedDB. A write is one transaction of strict
+ * durability: it resolves when the
+ * disk has it (Indexed Database API 3.0, §2.7.4), and begins before `write` returns once the
+ * database is open.
  */
 export class BrowserShelf implements Shelf {
   private db: IDBPDatabase<Layout> | null = null;
@@ -42,7 +45,10 @@ export class BrowserShelf implements Shelf {
     private readonly holder: string,
   ) {}
 
-  /** Opens the database, so that later writes begin at once; rejects when this browser keeps nothing. */
+  /**
+   * Opens the database, so that later writes begin at once; rejects when this browser keeps
+   * nothing.
+   */
   async ready(): Promise<void> {
     await this.database();
   }
@@ -68,7 +74,10 @@ export class BrowserShelf implements Shelf {
     return [...new Set(all.map((item) => item.holder))].filter((holder) => holder !== this.holder);
   }
 
-  /** Makes this window answer for what a closed one left behind, and gives it. What cannot be read is left where it is. */
+  /**
+   * Makes this window answer for what a closed one left behind, and gives it. What cannot be read
+   * is left where it is.
+   */
   async takeOver(holder: string): Promise<Unsaved[]> {
     const db = await this.database();
     const transaction = db.transaction("queue", "readwrite", { durability: "strict" });

@@ -16,7 +16,9 @@ export interface Step {
 
 const MOST_STEPS = 500;
 
-/** Of inverse steps for the same place the last one alone matters: it brings back the oldest value. */
+/**
+ * Of inverse steps for the same place the last one alone matters: it brings back the oldest value.
+ */
 const compact = (ops: readonly Op[]): readonly Op[] => {
   if (ops.some((o) => o.op === "remove" || typeof o.value === "object")) return ops;
   const last = new Map(ops.map((o, i) => [o.path.join("\n"), i]));
@@ -59,7 +61,9 @@ export class UndoHistory {
     return this.future.at(-1);
   }
 
-  /** Notes a step; with `joins` it becomes one with the last. What could be redone cannot any more. */
+  /**
+   * Notes a step; with `joins` it becomes one with the last. What could be redone cannot any more.
+   */
   note(step: Step, joins: boolean): void {
     const last = this.undoable;
     this.past =
@@ -88,7 +92,10 @@ export class UndoHistory {
     this.future = steps;
   }
 
-  /** Forgets the steps of a change that was not saved. One that was only taken back with it can be taken back again. */
+  /**
+   * Forgets the steps of a change that was not saved. One that was only taken back with it can be
+   * taken back again.
+   */
   dropChange(changeId: string): void {
     const undone = this.future.find((s) => s.changeIds.includes(changeId));
     this.past = without(this.past, changeId);

@@ -8,7 +8,10 @@ import { inOrder } from "#core/project";
 import type { MotionValue } from "#core/project";
 import { useProject, useSession } from "../store/session-context";
 
-/** Less unlike than this nobody sees the difference; more than that it is meant to be another motion. */
+/**
+ * Less unlike than this nobody sees the difference; more than that it is meant to be another
+ * motion.
+ */
 const ALIKE = 0.02;
 const NEAR = 0.14;
 
@@ -126,7 +129,10 @@ const Row = ({
   );
 };
 
-/** Every motion of the project by duration and curve, what is nearly a token of the system, and many replaced together. */
+/**
+ * Every motion of the project by duration and curve, what is nearly a token of the system, and many
+ * replaced together.
+ */
 export const TimingSheet = () => {
   const session = useSession();
   const project = useProject();

@@ -77,7 +77,10 @@ const StylePart = ({
   );
 };
 
-/** Editing a token's value, or which other token's value it takes. What is changed shows everywhere at once. */
+/**
+ * Editing a token's value, or which other token's value it takes. What is changed shows everywhere
+ * at once.
+ */
 export const TokenEditor = ({
   token,
   onChange,

@@ -17,7 +17,10 @@ export const split = (path: Path): { copy: Path; layer: Id } => {
 /** A path without the shown screen it begins with: "" for that itself. */
 export const withinScreen = (path: Path): Path => path.slice(path.indexOf("/") + 1 || path.length);
 
-/** All layers an event at a layer concerns, innermost first, through the copies around it. What lies beneath an overlay gets none. */
+/**
+ * All layers an event at a layer concerns, innermost first, through the copies around it. What lies
+ * beneath an overlay gets none.
+ */
 export const chainOf = (project: Project, state: State, layer: Path | null): Path[] => {
   if (
     layer === null ||
@@ -42,7 +45,10 @@ export const chainOf = (project: Project, state: State, layer: Path | null): Pat
   return out;
 };
 
-/** The pieces an event passes through, from the innermost copy outwards, each with the layers it may land on, innermost first. */
+/**
+ * The pieces an event passes through, from the innermost copy outwards, each with the layers it may
+ * land on, innermost first.
+ */
 export const propagationPath = (
   project: Project,
   state: State,

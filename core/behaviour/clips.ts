@@ -31,7 +31,10 @@ export const clipAt = (
     : null;
 };
 
-/** Clips that are part of the scene, those that start by themselves begun, and what they wait for: moments that rules listen for, and their ends. */
+/**
+ * Clips that are part of the scene, those that start by themselves begun, and what they wait for:
+ * moments that rules listen for, and their ends.
+ */
 export const armClips = (
   project: Project,
   state: State,

@@ -15,7 +15,10 @@ import type { Revert, Path, State, Timer } from "./types";
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
 export const DOUBLE = 400;
 
-/** Layers are left and entered, from the innermost outwards and back in; what was held by being there ends. */
+/**
+ * Layers are left and entered, from the innermost outwards and back in; what was held by being
+ * there ends.
+ */
 const shift = (
   project: Project,
   state: State,
@@ -65,7 +68,10 @@ export const moveOver = (project: Project, state: State, layer: Path | null, emi
   );
 };
 
-/** The keyboard's focus goes to a layer, or away. Layers around it count as focused while it is inside. */
+/**
+ * The keyboard's focus goes to a layer, or away. Layers around it count as focused while it is
+ * inside.
+ */
 export const moveFocus = (
   project: Project,
   state: State,
@@ -203,7 +209,9 @@ const tellUnanswered = (
   else if (common.length < pressed.length) emit({ type: "leftPressed", ...about });
 };
 
-/** What was pressed is let go: release and click where it still is, then what the press held ends. */
+/**
+ * What was pressed is let go: release and click where it still is, then what the press held ends.
+ */
 export const lift = (project: Project, before: State, emit: Emit): State => {
   if (!before.pressed) return before;
   const state = drop(project, before, false, emit);
@@ -264,7 +272,8 @@ const sameKey = (a: string, b: string): boolean =>
   a === b || (a.length === 1 && a.toLowerCase() === b.toLowerCase());
 
 /**
- * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece while nothing is focused.
+ * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece
+ * while nothing is focused.
  * Else Enter and the space bar press what is focused, as a pointer would.
  */
 export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
@@ -290,7 +299,10 @@ export const keyDown = (project: Project, state: State, key: string, emit: Emit)
 export const keyUp = (project: Project, state: State, key: string, emit: Emit): State =>
   state.byKey === key ? lift(project, state, emit) : state;
 
-/** A hold has lasted: what is still pressed there answers, and the press is no click in that copy any more. */
+/**
+ * A hold has lasted: what is still pressed there answers, and the press is no click in that copy
+ * any more.
+ */
 export const holdsNow = (state: State, timer: Timer): boolean =>
   timer.source !== undefined &&
   state.pressed !== null &&

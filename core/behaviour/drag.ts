@@ -41,7 +41,10 @@ const along = (t: Trigger, [x, y]: Point): number => {
 const heads = (t: Trigger, way: Point): boolean =>
   along(t, way) >= SLOP && along(t, way) >= Math.hypot(...way) * Math.SQRT1_2 - 1e-9;
 
-/** The drag that a way from where it was pressed begins: in the innermost copy that listens, its innermost layer that does. */
+/**
+ * The drag that a way from where it was pressed begins: in the innermost copy that listens, its
+ * innermost layer that does.
+ */
 const beginning = (
   project: Project,
   state: State,
@@ -71,14 +74,20 @@ const ruleAt = (project: Project, state: State, drag: { at: Path; rule: Id }): R
 export const keepDrag = (project: Project, state: State): State =>
   state.drag && !ruleAt(project, state, state.drag) ? { ...state, drag: null } : state;
 
-/** The state as it will be when the drag under way is let go past its threshold: what the hand moves towards. */
+/**
+ * The state as it will be when the drag under way is let go past its threshold: what the hand moves
+ * towards.
+ */
 export const dragged = (project: Project, state: State): State => {
   const live = state.drag && liveAt(project, state, state.drag.at);
   const rule = state.drag && ruleAt(project, state, state.drag);
   return live && rule ? written(project, state, live, rule) : state;
 };
 
-/** The pointer has moved: a press that wanders becomes a drag, and a drag follows. px of the shown piece. */
+/**
+ * The pointer has moved: a press that wanders becomes a drag, and a drag follows. px of the shown
+ * piece.
+ */
 export const moveTo = (project: Project, state: State, to: Point, emit: Emit): State => {
   const trail = [
     ...state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
@@ -132,7 +141,10 @@ const speedOf = (state: State, trigger: Trigger): number => {
   return (along(trigger, way) / (state.now - first.at)) * 1000;
 };
 
-/** A drag is let go: far enough or fast enough it is done, from where it is; otherwise, or when it was cancelled, it goes back. */
+/**
+ * A drag is let go: far enough or fast enough it is done, from where it is; otherwise, or when it
+ * was cancelled, it goes back.
+ */
 export const drop = (project: Project, state: State, cancelled: boolean, emit: Emit): State => {
   const { drag } = state;
   if (!drag) return state;

@@ -6,7 +6,9 @@ import { instanceIn, steeredInstances } from "./piece";
 import type { ActiveInstance } from "./piece";
 import type { Path, State, TraitSet } from "./types";
 
-/** What a rule's effect takes hold of: rules of one event that take hold of the same thing compete. */
+/**
+ * What a rule's effect takes hold of: rules of one event that take hold of the same thing compete.
+ */
 export const claimOf = (effect: Effect): string => {
   switch (effect.type) {
     case "set":
@@ -33,7 +35,10 @@ export const claimOf = (effect: Effect): string => {
   }
 };
 
-/** Of rules answering one event, those that fire and those that lose, to which: the more specific condition wins, then the earlier rule. */
+/**
+ * Of rules answering one event, those that fire and those that lose, to which: the more specific
+ * condition wins, then the earlier rule.
+ */
 export const contest = (
   rules: readonly Rule[],
 ): { wins: Rule[]; losses: { rule: Rule; to: Rule }[] } => {
@@ -57,7 +62,10 @@ export const contest = (
   return { wins: rules.filter((r) => wins.has(r)), losses };
 };
 
-/** The value an effect gives a trait; next and previous go round, opposite mirrors the order of values, first is where a list begins. */
+/**
+ * The value an effect gives a trait; next and previous go round, opposite mirrors the order of
+ * values, first is where a list begins.
+ */
 export const targetValue = (
   piece: Piece,
   variant: Variant,
@@ -102,7 +110,8 @@ export const writeOptions = (
 export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
 
 /**
- * Sets traits of one copy; copies inside it whose instance says other traits in the new variant follow.
+ * Sets traits of one copy; copies inside it whose instance says other traits in the new variant
+ * follow.
  * The writer's serial is noted for every trait, also for those set to the value they had.
  */
 export const writeTraits = (

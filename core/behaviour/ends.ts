@@ -16,7 +16,10 @@ export const startsOf = (piece: Piece, rule: Rule): readonly Variant[] => {
   return [...all.filter(changed), ...all.filter((v) => !changed(v))];
 };
 
-/** From where to where a rule leads, as one looks at it: from the variant one looks at where that can be, else from one that leads to it, else from the first. */
+/**
+ * From where to where a rule leads, as one looks at it: from the variant one looks at where that
+ * can be, else from one that leads to it, else from the first.
+ */
 export const endsOf = (
   piece: Piece,
   rule: Rule,
@@ -34,7 +37,10 @@ export const endsOf = (
   return { from, to: ledTo(piece, rule, from) };
 };
 
-/** The rule that leads back from where another leads to, as near as can be to where it came from; null when there is none. The rule itself, where it leads both ways. */
+/**
+ * The rule that leads back from where another leads to, as near as can be to where it came from;
+ * null when there is none. The rule itself, where it leads both ways.
+ */
 export const backOf = (
   piece: Piece,
   rules: readonly Rule[],

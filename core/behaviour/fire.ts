@@ -29,7 +29,10 @@ const causes: Partial<Record<TriggerType, Revert["cause"]>> = {
   focus: "focus",
 };
 
-/** What a rule sets in one copy with one motion; traits by their id, options by "option:" and theirs. */
+/**
+ * What a rule sets in one copy with one motion; traits by their id, options by "option:" and
+ * theirs.
+ */
 interface Writing {
   readonly live: ActiveInstance;
   readonly motion: Motion;
@@ -299,7 +302,10 @@ export const fireOn = (
   };
 };
 
-/** In each piece on the way out, the innermost layer with an enabled rule takes the event; `skip` are copies that do not get it. */
+/**
+ * In each piece on the way out, the innermost layer with an enabled rule takes the event; `skip`
+ * are copies that do not get it.
+ */
 export const dispatch = (
   project: Project,
   state: State,

@@ -21,7 +21,10 @@ const tween = (duration: number): Motion => ({
   easing: "linear",
 });
 
-/** A lamp that lights and turns on one click, the turning in a time of its own, and lights a copy inside it. */
+/**
+ * A lamp that lights and turns on one click, the turning in a time of its own, and lights a copy
+ * inside it.
+ */
 const lamp = () => {
   const b = new Builder();
   const small = b.new("component", "Small lamp");

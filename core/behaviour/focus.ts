@@ -7,7 +7,10 @@ import { layersWith } from "./saying";
 import { frontPath } from "./surface";
 import type { Path, State } from "./types";
 
-/** What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard itself. */
+/**
+ * What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard
+ * itself.
+ */
 const reached: readonly TriggerType[] = [
   "click",
   "double",
@@ -19,7 +22,8 @@ const reached: readonly TriggerType[] = [
 ];
 
 /**
- * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose component has stops of its
+ * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose
+ * component has stops of its
  * own is passed through them; a whole screen is no stop for its own keys.
  */
 export const focusStops = (project: Project, state: State): Path[] => {

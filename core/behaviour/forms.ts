@@ -61,7 +61,10 @@ const chooseNext = (
   return fill(project, state, path, choices[next] ?? "", emit);
 };
 
-/** A key for what is filled in and has the focus: letters are added, the last is taken back, choices go on, Enter sends. Null: it is not for an entry. */
+/**
+ * A key for what is filled in and has the focus: letters are added, the last is taken back, choices
+ * go on, Enter sends. Null: it is not for an entry.
+ */
 export const typeKey = (project: Project, state: State, key: string, emit: Emit): State | null => {
   const [path] = state.focused;
   const entry = entryAt(project, state, path);
@@ -94,7 +97,10 @@ const inTreeOrder = (live: ActiveInstance, ids: readonly Id[]): Id[] => {
   return out;
 };
 
-/** A form is sent by a layer; its answer comes a little later. One that is on its way is not sent again. */
+/**
+ * A form is sent by a layer; its answer comes a little later. One that is on its way is not sent
+ * again.
+ */
 const send = (project: Project, state: State, source: Path, emit: Emit): State => {
   const { copy } = split(source);
   const live = liveAt(project, state, copy);

@@ -1,7 +1,10 @@
 import type { Motion } from "../project/types";
 import type { MachineEvent, Move, Path, State, TraitSet } from "./types";
 
-/** What a contact did goes back in the same time; the poses it went through on the way there are not gone through again. */
+/**
+ * What a contact did goes back in the same time; the poses it went through on the way there are not
+ * gone through again.
+ */
 const undone = (m: Motion): Motion =>
   m.lanes
     ? {
@@ -10,7 +13,10 @@ const undone = (m: Motion): Motion =>
       }
     : m;
 
-/** What comes over others or goes from there appears or vanishes; the rest need not dissolve into itself. */
+/**
+ * What comes over others or goes from there appears or vanishes; the rest need not dissolve into
+ * itself.
+ */
 const over = (m: Motion): Motion => (m.kind === "fade" ? { ...m, kind: "tween" } : m);
 
 const put = (state: State, path: Path, sets: readonly TraitSet[], which: "from" | "to"): State =>
@@ -31,7 +37,8 @@ type Fired = Extract<MachineEvent, { type: "fired" }>;
 type Undone = Extract<MachineEvent, { type: "undone" }>;
 
 /**
- * A click comes before its press is undone. To the eye that ends first and the click's change sets out from there: so what the
+ * A click comes before its press is undone. To the eye that ends first and the click's change sets
+ * out from there: so what the
  * click changes goes in its time, and only the rest goes back in that of the press.
  */
 const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
@@ -51,7 +58,10 @@ const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
   ];
 };
 
-/** What a happening shows over time: states, each with the motion that leads to it. `all` are those of the same step. */
+/**
+ * What a happening shows over time: states, each with the motion that leads to it. `all` are those
+ * of the same step.
+ */
 export const movesOf = (h: MachineEvent, all: readonly MachineEvent[] = []): readonly Move[] => {
   switch (h.type) {
     case "fired": {

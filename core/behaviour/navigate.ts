@@ -140,7 +140,10 @@ const letGo = (project: Project, state: State, emit: Emit): State => {
   return { ...ended, ...atRest, timers: ended.timers.filter((t) => t.source === undefined) };
 };
 
-/** Shows a screen over what is there; one that lies there already comes to the front and begins anew. */
+/**
+ * Shows a screen over what is there; one that lies there already comes to the front and begins
+ * anew.
+ */
 export const openOverlay = (
   project: Project,
   state: State,

@@ -21,7 +21,9 @@ const tween = (duration: number): Motion => ({
   easing: "linear",
 });
 
-/** A pier with a button that opens a notice over it; the notice holds a slip whose cross says so. */
+/**
+ * A pier with a button that opens a notice over it; the notice holds a slip whose cross says so.
+ */
 const pier = () => {
   const b = new Builder();
   const slip = b.new("component", "Slip");

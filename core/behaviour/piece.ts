@@ -170,7 +170,10 @@ const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
     ...changesIn(looksIn(piece, variant), layer.id),
   ) as Values;
 
-/** The component an instance shows, that component's start, and the traits the instance itself gives it. */
+/**
+ * The component an instance shows, that component's start, and the traits the instance itself gives
+ * it.
+ */
 interface PlacedCopy {
   readonly component: Piece;
   readonly start: Variant;
@@ -184,7 +187,10 @@ const placedCache = new WeakMap<
   { project: Project; piece: Piece; copies: Map<Id, PlacedCopy | null> }
 >();
 
-/** What an instance layer says in its piece's variant; kept for as long as piece and variant are the same. */
+/**
+ * What an instance layer says in its piece's variant; kept for as long as piece and variant are the
+ * same.
+ */
 export const instanceIn = (
   project: Project,
   piece: Piece,
@@ -272,7 +278,9 @@ const liveCache = new WeakMap<
   }
 >();
 
-/** The shown piece and every visible placed copy in it, outermost first, then overlays with theirs. */
+/**
+ * The shown piece and every visible placed copy in it, outermost first, then overlays with theirs.
+ */
 export const liveCopies = (project: Project, state: State): readonly ActiveInstance[] => {
   const known = liveCache.get(state.traits);
   const { screen, overlays, options } = state;

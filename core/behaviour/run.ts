@@ -23,7 +23,10 @@ import { nextDue } from "./wait";
 
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 
-/** What a change becomes for people who asked for less motion: a short fade at most, nothing that travels or goes on. */
+/**
+ * What a change becomes for people who asked for less motion: a short fade at most, nothing that
+ * travels or goes on.
+ */
 const MOST_CALM = 150;
 const calmed = (m: Motion): Motion =>
   m.kind === "cut"
@@ -38,7 +41,8 @@ const calmed = (m: Motion): Motion =>
 type PointerKind = "move" | "down" | "up" | "cancel";
 
 /**
- * A piece running on a virtual clock: input and time go in, the scene at the present moment comes out.
+ * A piece running on a virtual clock: input and time go in, the scene at the present moment comes
+ * out.
  * Same project, same input at the same times: same scenes. All times are ms since the start.
  */
 export class Run {
@@ -49,7 +53,10 @@ export class Run {
   private calm = false;
   private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
 
-  /** A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may use it. */
+  /**
+   * A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may
+   * use it.
+   */
   constructor(
     private readonly env: LayoutEnv,
     private project: Project,
@@ -72,7 +79,10 @@ export class Run {
     return this.state.history;
   }
 
-  /** For people who asked for less motion: changes only fade from now on, and what is moving, also for ever, stands still at its end. */
+  /**
+   * For people who asked for less motion: changes only fade from now on, and what is moving, also
+   * for ever, stands still at its end.
+   */
   setCalm(calm: boolean): void {
     this.calm = calm;
     if (calm) this.mover.stop();
@@ -99,7 +109,10 @@ export class Run {
     return scene && withMoments(scene, this.state);
   }
 
-  /** When something will happen by itself: now while anything moves, the next wait otherwise; Infinity if nothing will. */
+  /**
+   * When something will happen by itself: now while anything moves, the next wait otherwise;
+   * Infinity if nothing will.
+   */
   wakesAt(): number {
     if (
       this.mover.movesAfter(this.state.now) ||
@@ -125,8 +138,10 @@ export class Run {
   }
 
   /**
-   * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses and leaves when it lifts.
-   * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it scrolled in all is told.
+   * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses
+   * and leaves when it lifts.
+   * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it
+   * scrolled in all is told.
    */
   pointer(kind: PointerKind, x: number, y: number, touch = false): Swiped | null {
     if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
@@ -176,14 +191,19 @@ export class Run {
     this.scrolling = null;
   }
 
-  /** Moves the keyboard's focus to the next or the previous stop; false past either end, where the focus leaves the piece. */
+  /**
+   * Moves the keyboard's focus to the next or the previous stop; false past either end, where the
+   * focus leaves the piece.
+   */
   tab(by: 1 | -1): boolean {
     const stop = nextStop(this.project, this.state, by);
     this.input({ type: "focus", layer: stop });
     return stop !== null;
   }
 
-  /** Whether the keyboard has anything to do here: something to stop at, or keys of the whole piece. */
+  /**
+   * Whether the keyboard has anything to do here: something to stop at, or keys of the whole piece.
+   */
   usable(): boolean {
     return usable(this.project, this.state);
   }
@@ -196,12 +216,16 @@ export class Run {
     return result.happenings.length > 0 || this.state.pressed !== before.pressed;
   }
 
-  /** Whether what is focused is being filled in: then one must see where, however the focus came. */
+  /**
+   * Whether what is focused is being filled in: then one must see where, however the focus came.
+   */
   filling(): boolean {
     return isEntry(this.project, this.state, this.state.focused[0]);
   }
 
-  /** The focused layer within the shown piece, where it is on screen; null when nothing is focused. */
+  /**
+   * The focused layer within the shown piece, where it is on screen; null when nothing is focused.
+   */
   focus(): string | null {
     return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null;
   }
@@ -245,7 +269,9 @@ export class Run {
     return did;
   }
 
-  /** Tells the machine which layers that listen for it are in sight, when what is shown has changed. */
+  /**
+   * Tells the machine which layers that listen for it are in sight, when what is shown has changed.
+   */
   private look(): void {
     const { traits, scrolled, screen, options } = this.state;
     const before = this.looked;
@@ -287,7 +313,10 @@ export class Run {
     if (this.listens) this.look();
   }
 
-  /** Whether any rule of the project listens for layers that come into sight: most do not, and then nobody looks. */
+  /**
+   * Whether any rule of the project listens for layers that come into sight: most do not, and then
+   * nobody looks.
+   */
   private get listens(): boolean {
     return liveCopies(this.project, this.state).some((l) =>
       rulesOf(this.project, l.piece).some((r) => r.trigger.type === "seen"),

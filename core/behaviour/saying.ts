@@ -43,7 +43,10 @@ const kept = new WeakMap<
   { scrolled: State["scrolled"]; said: ReadonlyMap<Path, Overrides> }
 >();
 
-/** What is filled in and how far layers are scrolled, by the copy they are in. Equal states give the same object. */
+/**
+ * What is filled in and how far layers are scrolled, by the copy they are in. Equal states give the
+ * same object.
+ */
 export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | undefined => {
   let known = kept.get(entries);
   if (known?.scrolled !== scrolled) {

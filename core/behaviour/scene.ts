@@ -9,7 +9,10 @@ import { saidIn } from "./saying";
 import { overlayPart, overlayStyle } from "./surface";
 import type { State } from "./types";
 
-/** What a scene's own box is called: around the shown piece and its overlays. No layer has such an id. */
+/**
+ * What a scene's own box is called: around the shown piece and its overlays. No layer has such an
+ * id.
+ */
 export const WHOLE = "~";
 const INK = "#20302e";
 
@@ -84,7 +87,10 @@ const composed = (base: LayoutBox, overlays: readonly Over[]): LayoutBox => {
   return { ...box(WHOLE, "a0", room.width, room.height, {}), children: [base, ...above] };
 };
 
-/** What a state looks like when nothing moves: the shown piece, laid out, with what lies over it; null when it does not exist. */
+/**
+ * What a state looks like when nothing moves: the shown piece, laid out, with what lies over it;
+ * null when it does not exist.
+ */
 export const sceneOf = (
   env: LayoutEnv,
   project: Project,

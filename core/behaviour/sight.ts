@@ -39,7 +39,10 @@ export const scrollerFor = (root: LayoutBox, path: Path, across: boolean): Scrol
 /** Space left before what is scrolled to, px. */
 const BEFORE = 12;
 
-/** How far the innermost layer around another must be scrolled for that to be in sight at its beginning; null when none scrolls. */
+/**
+ * How far the innermost layer around another must be scrolled for that to be in sight at its
+ * beginning; null when none scrolls.
+ */
 export const scrollTo = (root: LayoutBox, path: Path): { path: Path; to: number } | null => {
   const way = chainTo(root, path);
   const at = way.slice(0, -1).findLastIndex((s) => scrolls(s.placed));
@@ -66,7 +69,10 @@ const overlap = (a: Rect, b: Rect): Rect => {
   };
 };
 
-/** Layers whose coming into sight rules listen for and of which half can be seen now, as paths within the shown piece. */
+/**
+ * Layers whose coming into sight rules listen for and of which half can be seen now, as paths
+ * within the shown piece.
+ */
 export const inSight = (project: Project, state: State, root: LayoutBox): Path[] =>
   liveCopies(project, state)
     .flatMap(({ path, piece }) => {

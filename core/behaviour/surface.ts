@@ -28,11 +28,17 @@ export const closable = (project: Project, state: State): Id | null => {
   return piece && overlayStyle(piece).closes ? piece.id : null;
 };
 
-/** Whether two states show the same screen under the same overlays: where not, an event that was on its way ends. */
+/**
+ * Whether two states show the same screen under the same overlays: where not, an event that was on
+ * its way ends.
+ */
 export const sameSurface = (a: State, b: State): boolean =>
   a.screen === b.screen && a.overlays === b.overlays;
 
-/** A table of paths without those of one copy and the copies inside it. Keys may go on after a space. */
+/**
+ * A table of paths without those of one copy and the copies inside it. Keys may go on after a
+ * space.
+ */
 export const without = <T>(
   table: Readonly<Record<Path, T>>,
   path: Path,

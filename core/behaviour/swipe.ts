@@ -21,12 +21,18 @@ export interface Scrolling {
 
 /** How a layer that was flung comes to rest. */
 const COAST: Motion = { kind: "tween", duration: 700, delay: 0, easing: [0.12, 0.6, 0.25, 1] };
-/** How far back the speed of a finger looks, ms; slower than this it does not fling, px/s; how long its speed would go on, ms. */
+/**
+ * How far back the speed of a finger looks, ms; slower than this it does not fling, px/s; how long
+ * its speed would go on, ms.
+ */
 const LOOK_BACK = 80;
 const SLOWEST = 150;
 const GLIDE = 260;
 
-/** A finger on a piece: once it wanders and no rule takes that for a drag, what lies under it scrolls. */
+/**
+ * A finger on a piece: once it wanders and no rule takes that for a drag, what lies under it
+ * scrolls.
+ */
 export class Swipe {
   private from: Point | null = null;
   private on: {
@@ -90,7 +96,10 @@ export class Swipe {
     return { layer: on.layer, to: on.by, motion: null };
   }
 
-  /** The finger is lifted: a fast one lets it coast on. Says what the swipe scrolled in all; null when it scrolled nothing. */
+  /**
+   * The finger is lifted: a fast one lets it coast on. Says what the swipe scrolled in all; null
+   * when it scrolled nothing.
+   */
   up(now: number): { readonly swiped: Swiped; readonly coast: Scrolling | null } | null {
     const { on } = this;
     const recent = this.trail.filter((t) => now - t.at <= LOOK_BACK);

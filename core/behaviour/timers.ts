@@ -6,7 +6,10 @@ import { armClips } from "./clips";
 import { liveCopies, rulesOf } from "./piece";
 import type { Path, State, Timer } from "./types";
 
-/** Starts the waits whose condition has become true and drops those whose condition no longer holds; what is held goes on being held. */
+/**
+ * Starts the waits whose condition has become true and drops those whose condition no longer holds;
+ * what is held goes on being held.
+ */
 export const scheduleTimers = (project: Project, state: State): State => {
   const armed: Record<string, true> = {};
   const timers: Timer[] = state.timers.filter(
@@ -34,7 +37,10 @@ export const scheduleTimers = (project: Project, state: State): State => {
   return { ...state, armed, clips: played.clips, timers: [...timers, ...played.timers] };
 };
 
-/** Notes that a copy is in motion until a motion that begins now ends, if it has rules that wait for that. */
+/**
+ * Notes that a copy is in motion until a motion that begins now ends, if it has rules that wait for
+ * that.
+ */
 export const noteInMotion = (project: Project, state: State, path: Path, motion: Motion): State => {
   const live = liveAt(project, state, path);
   if (!live || !rulesOf(project, live.piece).some((r) => r.trigger.type === "settled"))

@@ -1,10 +1,16 @@
 import type { Id, Motion, TriggerType, Variant } from "../project/types";
 import type { SpecifiedValue } from "../properties/types";
 
-/** Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a layer; joined by "/". */
+/**
+ * Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a
+ * layer; joined by "/".
+ */
 export type Path = string;
 
-/** Normalised input. Layer paths are relative to the shown piece ("inst/layer"); null is outside of everything. */
+/**
+ * Normalised input. Layer paths are relative to the shown piece ("inst/layer"); null is outside of
+ * everything.
+ */
 export type Input =
   | { readonly type: "over"; readonly layer: Path | null }
   /** where the pointer is, px of the shown piece: drags follow it */
@@ -36,7 +42,10 @@ export interface ActiveDrag {
   readonly progress: number;
 }
 
-/** A wait that is running. `source` is the layer that is being held, for `hold` alone; `clip` the layer whose clip gets somewhere (no rule: to its end). */
+/**
+ * A wait that is running. `source` is the layer that is being held, for `hold` alone; `clip` the
+ * layer whose clip gets somewhere (no rule: to its end).
+ */
 export interface Timer {
   readonly at: Path;
   readonly rule: Id;
@@ -45,7 +54,10 @@ export interface Timer {
   readonly clip?: Path;
 }
 
-/** Where a clip is: at a moment (ms) since a time of the machine, going on from there while it plays. */
+/**
+ * Where a clip is: at a moment (ms) since a time of the machine, going on from there while it
+ * plays.
+ */
 export interface ClipState {
   readonly playing: boolean;
   readonly moment: number;

@@ -44,7 +44,9 @@ const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): S
   );
 };
 
-/** A clip has got to a moment that rules listen for, or to its end; one that repeats begins again. */
+/**
+ * A clip has got to a moment that rules listen for, or to its end; one that repeats begins again.
+ */
 const fireClip = (
   project: Project,
   state: State,
@@ -100,7 +102,10 @@ export const nextDue = (state: State): number =>
     ...Object.values(state.sending).map((s) => s.due),
   );
 
-/** Fires what is due until a moment, each at its own: of one moment first what has settled, then what waited. */
+/**
+ * Fires what is due until a moment, each at its own: of one moment first what has settled, then
+ * what waited.
+ */
 export const runDue = (project: Project, from: State, until: number, emit: Emit): State => {
   let state = from;
   let moment = -Infinity;

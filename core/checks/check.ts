@@ -18,7 +18,10 @@ export interface Checked {
   /** how many situations were looked at, and whether those are all there are */
   readonly situations: number;
   readonly whole: boolean;
-  /** how many variants were looked at by traits alone instead; null where that was not needed, or too much too */
+  /**
+   * how many variants were looked at by traits alone instead; null where that was not needed, or
+   * too much too
+   */
   readonly variants: number | null;
   /** values of traits that show only while a pointer hovers: a finger never sees them */
   readonly unseenByTouch: readonly { readonly trait: Id; readonly value: Id }[];
@@ -29,8 +32,10 @@ export interface Checked {
 const rank = { error: 0, warning: 1, note: 2 } as const;
 
 /**
- * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs it can stop it when the
- * piece has changed meanwhile. What needs all situations is left out where there are more than `most`.
+ * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs
+ * it can stop it when the
+ * piece has changed meanwhile. What needs all situations is left out where there are more than
+ * `most`.
  */
 export function* check(
   env: LayoutEnv | null,

@@ -524,7 +524,8 @@ describe("the space of situations", () => {
               feed({ type: "key", key: x, phase: "up" });
             }
             const there = variantKey(b.piece, variantFrom(b.piece, state.traits[id] ?? {}));
-            // layers without rules are no place of their own: hovering the lamp is hovering the body
+            // layers without rules are no place of their own: hovering the lamp is hovering the
+            // body
             if (space.whole) expect(seen.has(there)).toBe(true);
           }
         },

@@ -127,7 +127,10 @@ const plainName = (name: string): string =>
     .replace(/[\s_-]*\d+$/, "")
     .trim();
 
-/** Layers that take turns and might be one: the same kind, name and place in the tree, never seen together. They fade where one would move. */
+/**
+ * Layers that take turns and might be one: the same kind, name and place in the tree, never seen
+ * together. They fade where one would move.
+ */
 export const unpaired = ({ piece }: Inspected): Finding[] => {
   const variants = used(piece);
   const out: Finding[] = [];

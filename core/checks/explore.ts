@@ -52,9 +52,15 @@ export interface Explored {
   readonly surveyor: Surveyor;
 }
 
-/** How many situations are looked at before the rest is left; a situation is all traits with what is pointed at, pressed and waited for. */
+/**
+ * How many situations are looked at before the rest is left; a situation is all traits with what is
+ * pointed at, pressed and waited for.
+ */
 export const MOST_NODES = 6000;
-/** Time that passes with each thing done, so that waits that began one after the other can be told apart; ms. */
+/**
+ * Time that passes with each thing done, so that waits that began one after the other can be told
+ * apart; ms.
+ */
 const INSTANT = 1e-6;
 
 /** What is on screen, as text: equal states look and answer alike. */
@@ -201,7 +207,10 @@ const byKeys = (project: Project, state: State): Doing[] => {
   return out;
 };
 
-/** What happens by itself next, or by scrolling: waits that end, layers that come into sight, answers, and coming to rest. */
+/**
+ * What happens by itself next, or by scrolling: waits that end, layers that come into sight,
+ * answers, and coming to rest.
+ */
 const byThemselves = (project: Project, state: State): Doing[] => {
   const waits = groups(project, state);
   // of waits that began together the shorter one ends first
@@ -369,7 +378,10 @@ const perform = (
   return { state: { ...state, clicked, trail: [], grip }, happenings };
 };
 
-/** Values a piece may start in: where no rule sets a trait, others give it; and how copies of it are placed. */
+/**
+ * Values a piece may start in: where no rule sets a trait, others give it; and how copies of it are
+ * placed.
+ */
 export const givenValues = (project: Project, piece: Piece): { trait: Id; value: Id }[] => {
   const rules = Object.values(piece.rules).filter((r) => r.on);
   const out: { trait: Id; value: Id }[] = [];
@@ -385,7 +397,8 @@ export const givenValues = (project: Project, piece: Piece): { trait: Id; value:
     if (!rules.some((r) => r.effects.some((e) => e.type === "set" && e.trait === t.id)))
       for (const v of valuesOf(t)) if (v.id !== restOf(t)) add(t.id, v.id);
   for (const other of Object.values(project.pieces)) {
-    // a piece and its duplicate may know the same traits: what counts is what is said to copies of this one
+    // a piece and its duplicate may know the same traits: what counts is what is said to copies of
+    // this one
     const isHere = (layer: Id) => componentsAt(project, other, layer).includes(piece);
     for (const look of Object.values(other.looks))
       for (const [layer, changes] of Object.entries(look.changes))
@@ -446,7 +459,9 @@ class Exploration {
     if (to) this.edges.push({ from, to, does, by, happenings });
   }
 
-  /** Everything that can be done in a situation. What is left for another screen is looked at there. */
+  /**
+   * Everything that can be done in a situation. What is left for another screen is looked at there.
+   */
   goOn(from: Node): void {
     if (from.state.screen !== this.piece.id) return;
     const shown = shownKey(this.project, from.state);
@@ -469,8 +484,10 @@ class Exploration {
 }
 
 /**
- * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one after another, with waits
- * that may end before or after whatever else is done. It is the machine's own step that is taken. Yields now and then.
+ * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one
+ * after another, with waits
+ * that may end before or after whatever else is done. It is the machine's own step that is taken.
+ * Yields now and then.
  */
 export function* explore(
   env: LayoutEnv | null,
@@ -481,7 +498,8 @@ export function* explore(
   const all = new Exploration(env, project, piece, most);
   let hasBegun = false;
   for (let i = 0; i < all.queue.length || !hasBegun; i++) {
-    // what people can do comes first, then where copies are placed to begin: the ways told are then what people do
+    // what people can do comes first, then where copies are placed to begin: the ways told are then
+    // what people do
     if (i === all.queue.length) {
       hasBegun = true;
       all.begin();
@@ -576,7 +594,10 @@ class Way {
   }
 }
 
-/** The shortest sequence found that leads to a situation, as a rehearsal's steps, with the real waits. */
+/**
+ * The shortest sequence found that leads to a situation, as a rehearsal's steps, with the real
+ * waits.
+ */
 export const wayTo = (project: Project, piece: Piece, node: Node, last?: Doing): Step[] => {
   const list: Doing[] = last ? [last] : [];
   for (let at: Node | undefined = node; at?.from; at = at.from.node) list.unshift(at.from.does);

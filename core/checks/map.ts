@@ -104,7 +104,9 @@ export const variantMap = (piece: Piece, space: Explored): PieceMap => {
 /** A trait's value as a place on the map by trait. */
 export const valueKey = (trait: Id, value: Id): string => `${trait} ${value}`;
 
-/** The values of each trait and the rules that lead from one to another, whatever the others are. */
+/**
+ * The values of each trait and the rules that lead from one to another, whatever the others are.
+ */
 export const traitMap = (project: Project, piece: Piece, space?: Explored): PieceMap => {
   const links = new Links();
   const traits = traitsOf(piece);

@@ -23,7 +23,10 @@ const pointed: readonly TriggerType[] = [
   "drag",
 ];
 
-/** Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of its size. */
+/**
+ * Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of
+ * its size.
+ */
 const tries: readonly (readonly [number, number])[] = [
   [0.5, 0.5],
   [0.15, 0.5],
@@ -38,7 +41,9 @@ const tries: readonly (readonly [number, number])[] = [
   [0.7, 0.7],
 ];
 
-/** Places a pointer can be at: what it hits there, by the layers with rules that it then is over. */
+/**
+ * Places a pointer can be at: what it hits there, by the layers with rules that it then is over.
+ */
 export interface Places {
   /** hit paths, one for each different set of layers with rules under the pointer */
   readonly hits: readonly Path[];
@@ -64,7 +69,10 @@ const listening = (project: Project, state: State): Path[] =>
     })
     .map((p) => p.slice(state.screen.length + 1));
 
-/** Finds out, by laying the piece out and pointing at it, where a pointer can be. Answers are kept by what is shown. */
+/**
+ * Finds out, by laying the piece out and pointing at it, where a pointer can be. Answers are kept
+ * by what is shown.
+ */
 export class Surveyor {
   private readonly resolver = new Resolver();
   private readonly kept = new Map<string, Places>();

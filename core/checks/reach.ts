@@ -284,7 +284,10 @@ export const leftOut = (subject: Inspected): Finding[] => {
   ];
 };
 
-/** What is done by dragging alone: some cannot drag, and the keyboard never can (WCAG 2.2 §2.5.7, §2.1.1). */
+/**
+ * What is done by dragging alone: some cannot drag, and the keyboard never can (WCAG 2.2 §2.5.7,
+ * §2.1.1).
+ */
 export const dragOnly = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];

@@ -14,8 +14,10 @@ const inside = (project: Project, piece: Piece, seen = new Set<Id>()): Set<Id> =
 };
 
 /**
- * A project in which copies that can do nothing to a piece keep still: components that raise no signal anybody in it listens for
- * and lead nowhere lose their rules. What the piece's own rules can come to stays the same, since it hears of a copy only by
+ * A project in which copies that can do nothing to a piece keep still: components that raise no
+ * signal anybody in it listens for
+ * and lead nowhere lose their rules. What the piece's own rules can come to stays the same, since
+ * it hears of a copy only by
  * signals; the number of situations no longer multiplies with every switch on a screen.
  */
 export const reduced = (project: Project, piece: Piece): Project => {
@@ -61,7 +63,10 @@ export const reduced = (project: Project, piece: Piece): Project => {
   };
 };
 
-/** What of a project matters for one piece: what is placed in it, where it is placed, and the screens its rules lead to. */
+/**
+ * What of a project matters for one piece: what is placed in it, where it is placed, and the
+ * screens its rules lead to.
+ */
 export const neighbourhood = (project: Project, piece: Piece): Project => {
   const near = inside(project, piece);
   near.add(piece.id);

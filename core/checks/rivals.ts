@@ -100,7 +100,10 @@ const byPlaceAlone = (subject: Inspected): Finding[] => {
   );
 };
 
-/** Rules that want the same trait at the same event and are equally specific: only their order decides, or which layer is inside which. */
+/**
+ * Rules that want the same trait at the same event and are equally specific: only their order
+ * decides, or which layer is inside which.
+ */
 export const rivals = (subject: Inspected): Finding[] => {
   const out = new Map<string, Finding>();
   for (const finding of [...byOrderAlone(subject), ...byPlaceAlone(subject)]) {
@@ -252,7 +255,9 @@ const gap = (subject: Inspected, trait: Trait, value: TraitValue, rule: Rule): F
   },
 });
 
-/** In a timed sequence, values on the way in which what answers before and after does not answer. */
+/**
+ * In a timed sequence, values on the way in which what answers before and after does not answer.
+ */
 export const gaps = (subject: Inspected): Finding[] => {
   const { project, piece } = subject;
   const rules = rulesOf(project, piece);

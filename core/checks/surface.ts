@@ -110,7 +110,10 @@ const movedAway = (before: LayoutBox | null, after: LayoutBox | null, id: Id): b
   );
 };
 
-/** The rule by which hovering a layer changed something that comes back when it is left; null for any other happening. */
+/**
+ * The rule by which hovering a layer changed something that comes back when it is left; null for
+ * any other happening.
+ */
 const hoverRule = (subject: Inspected, h: MachineEvent): Rule | null => {
   if (h.type !== "fired" || h.path !== subject.piece.id) return null;
   if (h.trigger !== "hover" && h.trigger !== "enter") return null;
@@ -129,7 +132,10 @@ const restart = (subject: Inspected, edge: Edge, rule: Rule): Finding => ({
   text: `Hovering moves ${name(subject, rule.source ?? ROOT)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
 });
 
-/** What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from under the pointer. Yields now and then. */
+/**
+ * What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from
+ * under the pointer. Yields now and then.
+ */
 export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Finding[]> {
   const { project, piece, space } = subject;
   const resolver = new Resolver();

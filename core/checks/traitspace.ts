@@ -10,11 +10,17 @@ import { givenValues } from "./explore";
 import { findingId } from "./types";
 import type { Finding } from "./types";
 
-/** As many variants, and ways between them, as are kept in memory: 4 bytes for each, and twice that for the ways. */
+/**
+ * As many variants, and ways between them, as are kept in memory: 4 bytes for each, and twice that
+ * for the ways.
+ */
 const MOST_VARIANTS = 1 << 20;
 const MOST_WAYS = 1 << 23;
 
-/** A rule with its conditions and effects as numbers: for each trait, which digits it may have and what they become. */
+/**
+ * A rule with its conditions and effects as numbers: for each trait, which digits it may have and
+ * what they become.
+ */
 interface Plain {
   readonly rule: Rule;
   readonly allowed: readonly (readonly [trait: number, digits: Uint8Array])[];
@@ -79,8 +85,10 @@ const plainRule = (piece: Piece, traits: readonly Trait[], rule: Rule): Plain =>
 };
 
 /**
- * Everything rules can come to, by traits alone: what is pointed at, pressed or waited for is left open, so that no variant that
- * can be reached is missed and nothing is called unreachable that is not. Null where there is too much of it.
+ * Everything rules can come to, by traits alone: what is pointed at, pressed or waited for is left
+ * open, so that no variant that
+ * can be reached is missed and nothing is called unreachable that is not. Null where there is too
+ * much of it.
  */
 export const traitSpace = (project: Project, piece: Piece): TraitSpace | null => {
   const traits = traitsOf(piece);
@@ -252,7 +260,10 @@ const leadingTo = (space: TraitSpace, is: (v: number) => boolean): Uint8Array =>
   return seen;
 };
 
-/** What can be said of a piece with too many situations to look at each: values never reached, rules that can never be, values without a way back. */
+/**
+ * What can be said of a piece with too many situations to look at each: values never reached, rules
+ * that can never be, values without a way back.
+ */
 export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Finding[] => {
   const out: Finding[] = [];
   const { traits, digit, size } = space;

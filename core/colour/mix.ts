@@ -32,7 +32,10 @@ const hex = (n: number): string => pairs[Math.round(Math.min(1, Math.max(0, n)) 
 const MOST_KEPT = 500;
 const mixes = new Map<string, ColourMix>();
 
-/** Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none" does not darken. Many layers change alike: those share a mix, and what it gave last. */
+/**
+ * Colours mix in OKLab with premultiplied alpha (CSS Color 4 §12.3), so that fading from "none"
+ * does not darken. Many layers change alike: those share a mix, and what it gave last.
+ */
 export const mixColour = (from: string, to: string): ColourMix => {
   const name = `${from} ${to}`;
   const known = mixes.get(name);
@@ -66,7 +69,10 @@ const newMix = (from: string, to: string): ColourMix => {
   };
 };
 
-/** The colour a gradient has at a place, as browsers paint it: sRGB between stops, premultiplied (CSS Images 3 §3.4.2). */
+/**
+ * The colour a gradient has at a place, as browsers paint it: sRGB between stops, premultiplied
+ * (CSS Images 3 §3.4.2).
+ */
 export const colourAt = (stops: readonly ColourStop[], at: number): string => {
   const i = stops.findIndex((s) => s.at >= at);
   const next = stops[i];

@@ -17,7 +17,10 @@ const toRgb = converter("rgb");
 const toHsl = converter("hsl");
 const toOklch = converter("oklch");
 
-/** Reads any CSS colour (hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch) to the stored form; null when it is none. */
+/**
+ * Reads any CSS colour (hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch) to the stored form; null
+ * when it is none.
+ */
 export const parseColour = (text: string): string | null => {
   const input = text.trim().toLowerCase();
   if (input === "none" || input === "transparent" || input === "") return "none";

@@ -87,7 +87,10 @@ const containerNames: Readonly<Record<Container, string>> = {
   column: "Column",
 };
 
-/** Layers in the order they stand in along an axis, and the mean gap between them; 8 px for one alone. */
+/**
+ * Layers in the order they stand in along an axis, and the mean gap between them; 8 px for one
+ * alone.
+ */
 const alongAxis = (
   layers: readonly Layer[],
   boxes: ReadonlyMap<Id, Rect>,
@@ -119,8 +122,10 @@ const containerValues = (how: Container, frame: Rect, gap: number): Record<strin
 };
 
 /**
- * Puts layers into a new container where they are: a group as large as what it holds, a compound of shapes, or a row or
- * column in the order they stand in, with their mean gap. `boxes` are their places in their parent. Null when they have
+ * Puts layers into a new container where they are: a group as large as what it holds, a compound of
+ * shapes, or a row or
+ * column in the order they stand in, with their mean gap. `boxes` are their places in their parent.
+ * Null when they have
  * different parents.
  */
 export const wrap = (
@@ -166,7 +171,9 @@ export const wrap = (
   return { id, change: { label, ops } };
 };
 
-/** Takes a container away and leaves what it holds where it is; null for a layer that holds nothing, and for the root.
+/**
+ * Takes a container away and leaves what it holds where it is; null for a layer that holds nothing,
+ * and for the root.
  * `at` is its place in its parent; `places` those of what it holds, where it arranged them. */
 export const unwrap = (
   piece: Piece,
@@ -243,7 +250,10 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
   return { label: end === "front" ? "Bring to the front" : "Send to the back", ops };
 };
 
-/** Turns a compound into a path with the outline its shapes make; the shapes go. Fill, border and shadows stay. */
+/**
+ * Turns a compound into a path with the outline its shapes make; the shapes go. Fill, border and
+ * shadows stay.
+ */
 export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
   const inside = (childrenOf(piece).get(id) ?? []).map((c) => c.id);
   const at = ["pieces", piece.id];

@@ -23,7 +23,10 @@ import { isBound } from "../properties/types";
 import { freeName } from "./pieces";
 import { subtree, topmost } from "./layers";
 
-/** Copied layers: with what every look says about them, for the piece they come from, and how they looked, for others. */
+/**
+ * Copied layers: with what every look says about them, for the piece they come from, and how they
+ * looked, for others.
+ */
 export interface Clip {
   readonly kind: "nubble-layers";
   readonly project: string;
@@ -107,7 +110,9 @@ export const copyLayers = (
   };
 };
 
-/** Reads a clip from text; null when it is none. What is wrong inside is refused when it is pasted. */
+/**
+ * Reads a clip from text; null when it is none. What is wrong inside is refused when it is pasted.
+ */
 export const readClip = (text: string): Clip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
@@ -143,7 +148,10 @@ const twinsOf = (piece: Piece, clip: Clip, parent: Id): { twin: Map<Id, Id>; lay
   return { twin, layers };
 };
 
-/** The steps that say of layers what a look of the clip says; none when the piece does not know its traits. */
+/**
+ * The steps that say of layers what a look of the clip says; none when the piece does not know its
+ * traits.
+ */
 const lookOps = (piece: Piece, when: Condition, changes: Record<Id, LayerChanges>): Op[] => {
   if (!Object.keys(when).every((t) => piece.traits[t])) return [];
   const at = ["pieces", piece.id, "looks"];
@@ -156,7 +164,10 @@ const lookOps = (piece: Piece, when: Condition, changes: Record<Id, LayerChanges
   return [set([...at, id], { id, when, order: orderAfter(Object.values(piece.looks)), changes })];
 };
 
-/** Puts copied layers on top of a parent's children, `by` px further on; in the piece they come from with all their looks. */
+/**
+ * Puts copied layers on top of a parent's children, `by` px further on; in the piece they come from
+ * with all their looks.
+ */
 export const pasteClip = (
   projectId: string,
   project: Project,

@@ -49,7 +49,10 @@ beforeAll(async () => {
 
 const scene = (b: Builder, variant: Variant): LayoutBox =>
   layout(env, new Resolver().tree(b.project, b.at, variant) as never);
-/** What one sees of every layer in every variant: where its leaves lie on the card and how they are filled. */
+/**
+ * What one sees of every layer in every variant: where its leaves lie on the card and how they are
+ * filled.
+ */
 const leaves = (p: LayoutBox, x = 0, y = 0, faint = 1): string[] => {
   const px = x + p.x;
   const py = y + p.y;

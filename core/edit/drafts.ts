@@ -6,7 +6,9 @@ import type { Change, Op } from "../project/change";
 import { BASE } from "../project/types";
 import type { Id, Layer, Piece } from "../project/types";
 
-/** Gives names that are not taken yet, in constant time each: "Wave", then "Wave 2", then "Wave 3". */
+/**
+ * Gives names that are not taken yet, in constant time each: "Wave", then "Wave 2", then "Wave 3".
+ */
 class FreeNames {
   private readonly taken: Set<string>;
   private readonly next = new Map<string, number>();
@@ -30,7 +32,10 @@ class FreeNames {
 const lastOrder = (piece: Piece, parent: Id): string | null =>
   inOrder(piece.layers).findLast((layer) => layer.parent === parent)?.order ?? null;
 
-/** Puts drafts of layers on top of a parent's children; they look the same in all variants. Takes time in proportion to them. */
+/**
+ * Puts drafts of layers on top of a parent's children; they look the same in all variants. Takes
+ * time in proportion to them.
+ */
 export const addDrafts = (
   piece: Piece,
   drafts: readonly Draft[],

@@ -101,7 +101,10 @@ const movedBy = (changes: LayerChanges, { x, y }: Rect): LayerChanges => ({
   ...(typeof changes.y === "number" ? { y: changes.y - y } : {}),
 });
 
-/** What is said of the layers, within the component and of the copy; and the traits on which it depends. */
+/**
+ * What is said of the layers, within the component and of the copy; and the traits on which it
+ * depends.
+ */
 const saidOf = ({ piece, tops, inside, single, frame }: Taken, component: Id, copy: Id) => {
   const within = new Declarations();
   const outside = new Declarations();
@@ -142,9 +145,12 @@ const layersWithin = ({ piece, tops, inside, single }: Taken): Layer[] =>
     });
 
 /**
- * Makes a component of layers and puts a copy of it in their place. The traits that what is said about them depends on go
- * along, and the copy follows the piece's own, so that every variant looks as before. Options go along too and stay open
- * to the outside. `boxes` are the layers' places in their parent. Null when the layers do not lie in one parent.
+ * Makes a component of layers and puts a copy of it in their place. The traits that what is said
+ * about them depends on go
+ * along, and the copy follows the piece's own, so that every variant looks as before. Options go
+ * along too and stay open
+ * to the outside. `boxes` are the layers' places in their parent. Null when the layers do not lie
+ * in one parent.
  */
 export const extract = (
   project: Project,
@@ -196,7 +202,10 @@ export const extract = (
   return { component: component.id, copy: copy.id, change: { label, ops } };
 };
 
-/** Every layer of a component in a variant with what a copy's options set: tokens stay bound, so the layers follow them. */
+/**
+ * Every layer of a component in a variant with what a copy's options set: tokens stay bound, so the
+ * layers follow them.
+ */
 const flatValues = (
   component: Piece,
   variant: Variant,
@@ -259,8 +268,10 @@ const sayFlat = (
 };
 
 /**
- * Turns a copy into plain layers: a box where the copy was, holding what its component shows in the copy's variant. Where
- * the piece gives the copy other traits or options, the layers look accordingly. The component's own rules do not come along.
+ * Turns a copy into plain layers: a box where the copy was, holding what its component shows in the
+ * copy's variant. Where
+ * the piece gives the copy other traits or options, the layers look accordingly. The component's
+ * own rules do not come along.
  */
 export const detach = (
   project: Project,
@@ -328,7 +339,10 @@ const textOptions = (component: Piece): { id: Id; names: string[] }[] =>
       names: [words(o.name), words(component.layers[o.layer]?.name ?? "")],
     }));
 
-/** Says of a copy what was said of the layer it stands for: its place, its texts, and of a copy what that was given. */
+/**
+ * Says of a copy what was said of the layer it stands for: its place, its texts, and of a copy what
+ * that was given.
+ */
 const sayInstead = (
   out: Declarations,
   piece: Piece,
@@ -354,7 +368,10 @@ const sayInstead = (
   }
 };
 
-/** Puts copies of a component in the place of layers, with their place and size, and with their texts where names match. */
+/**
+ * Puts copies of a component in the place of layers, with their place and size, and with their
+ * texts where names match.
+ */
 export const replaceBy = (
   project: Project,
   piece: Piece,

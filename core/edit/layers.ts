@@ -70,7 +70,10 @@ export const topmost = (piece: Piece, ids: readonly Id[]): Id[] => {
   return [...chosen].filter((id) => piece.layers[id] && !inside(id));
 };
 
-/** Removes layers with what is inside them and what looks and options say about them. Rules on them stay, and are shown as broken. */
+/**
+ * Removes layers with what is inside them and what looks and options say about them. Rules on them
+ * stay, and are shown as broken.
+ */
 export const removeLayers = (piece: Piece, ids: readonly Id[]): Change => {
   const tops = topmost(piece, ids);
   const all = new Set(tops.flatMap((id) => subtree(piece, id)));
@@ -99,7 +102,10 @@ export const renameLayer = (piece: Piece, id: Id, name: string): Change => ({
   ],
 });
 
-/** Moves a layer one place among its siblings: +1 towards the front, -1 towards the back; null at the end. */
+/**
+ * Moves a layer one place among its siblings: +1 towards the front, -1 towards the back; null at
+ * the end.
+ */
 export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
   const layer = piece.layers[id];
   if (!layer || layer.parent === null) return null;
@@ -121,7 +127,10 @@ export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
 export const holds = (piece: Piece, id: Id): boolean =>
   ["box", "compound"].includes(piece.layers[id]?.kind ?? "");
 
-/** Moves what every look says about a layer's place, so that it stays where it is when the place it is told from changes. */
+/**
+ * Moves what every look says about a layer's place, so that it stays where it is when the place it
+ * is told from changes.
+ */
 export const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] =>
   Object.values(piece.looks).flatMap((look) => {
     const changes = look.changes[id];
@@ -133,7 +142,8 @@ export const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] =>
   });
 
 /**
- * Puts layers into a parent at a place among its children (counted without them), each moved by its way so that it
+ * Puts layers into a parent at a place among its children (counted without them), each moved by its
+ * way so that it
  * stays where it is shown; null when a layer would be inside itself.
  */
 export const moveInto = (
@@ -165,7 +175,10 @@ export const moveInto = (
   return { label: `Move ${piece.layers[tops[0] as string]?.name ?? "layer"}`, ops };
 };
 
-/** Copies layers with their looks in every variant, beside the originals, further right and down by some px. Rules are not copied: `rulesAlong` brings them, by the twins. */
+/**
+ * Copies layers with their looks in every variant, beside the originals, further right and down by
+ * some px. Rules are not copied: `rulesAlong` brings them, by the twins.
+ */
 export const duplicateLayers = (
   piece: Piece,
   ids: readonly Id[],

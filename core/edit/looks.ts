@@ -30,7 +30,8 @@ const unstyled = (
 ): string[] => ("style" in values ? styleKeys.filter((k) => k in changes && !(k in values)) : []);
 
 /**
- * A look of one variant alone that lies before equally specific ones would be hidden by them. To say something there that
+ * A look of one variant alone that lies before equally specific ones would be hidden by them. To
+ * say something there that
  * shows, it goes behind them all; what they hid of it, and so was nowhere to be seen, goes.
  */
 const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
@@ -74,7 +75,8 @@ const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
 };
 
 /**
- * Says values in scopes: in the look that has exactly each condition, which is made if there is none.
+ * Says values in scopes: in the look that has exactly each condition, which is made if there is
+ * none.
  * Several conditions are several looks with the same edits.
  */
 export const setValues = (
@@ -115,7 +117,9 @@ export const setValues = (
   return { label: label ?? describe(piece, edits), ops };
 };
 
-/** Steps that take back what a look says about properties of layers; empty remains are swept away. */
+/**
+ * Steps that take back what a look says about properties of layers; empty remains are swept away.
+ */
 const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => boolean): Op[] => {
   const ops: Op[] = [];
   let left = 0;
@@ -139,7 +143,10 @@ export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Chan
   };
 };
 
-/** The looks that are a variant's own: those that hold for what sets it apart, or for it alone. Never the base look. */
+/**
+ * The looks that are a variant's own: those that hold for what sets it apart, or for it alone.
+ * Never the base look.
+ */
 export const ownLooks = (piece: Piece, variant: Variant): Look[] =>
   Object.values(piece.looks).filter(
     (l) =>
@@ -148,7 +155,10 @@ export const ownLooks = (piece: Piece, variant: Variant): Look[] =>
         sameCondition(l.when, onlyScope(piece, variant))),
   );
 
-/** Takes back all a variant says for itself, about some layers or about all; null when it says nothing. */
+/**
+ * Takes back all a variant says for itself, about some layers or about all; null when it says
+ * nothing.
+ */
 export const resetVariant = (
   piece: Piece,
   variant: Variant,
@@ -162,7 +172,10 @@ export const resetVariant = (
     : null;
 };
 
-/** Says something in another scope instead: wider, so that more variants share it, or narrower. Null when the look does not say it. */
+/**
+ * Says something in another scope instead: wider, so that more variants share it, or narrower. Null
+ * when the look does not say it.
+ */
 export const moveSaying = (
   piece: Piece,
   look: Id,
@@ -189,7 +202,8 @@ export const moveSaying = (
 };
 
 /**
- * Makes a variant look like another one, in all its layers or some: what differs is said in the variant's own scope, or for
+ * Makes a variant look like another one, in all its layers or some: what differs is said in the
+ * variant's own scope, or for
  * it alone where something more specific would hide it. Null when nothing differs.
  */
 export const carryVariant = (
@@ -201,7 +215,8 @@ export const carryVariant = (
 ): Change | null => {
   const own = suggestedScope(piece, to);
   const only = onlyScope(piece, to);
-  // a resting variant shares its scope with all others: what it alone shall show must be said for it alone
+  // a resting variant shares its scope with all others: what it alone shall show must be said for
+  // it alone
   const usual = Object.keys(own).length ? own : only;
   const wide: Record<Id, Record<string, SpecifiedValue>> = {};
   const narrow: Record<Id, Record<string, SpecifiedValue>> = {};
@@ -242,7 +257,8 @@ const styleGroups = new Set(["paint", "border", "text"]);
 const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
 
 /**
- * The style of a layer as its looks say it, tokens and all, without what it holds or where it lies: what can be carried over
+ * The style of a layer as its looks say it, tokens and all, without what it holds or where it lies:
+ * what can be carried over
  * to another layer. What comes with a text style is left to that style.
  */
 export const styleOf = (

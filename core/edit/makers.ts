@@ -64,7 +64,10 @@ const contactWords: readonly { trigger: TriggerType; words: readonly string[] }[
 const valueFor = (trait: Trait, words: readonly string[]): TraitValue | undefined =>
   valuesOf(trait).find((v) => words.includes(v.name.toLowerCase()));
 
-/** The trait that says how a piece is touched: one with a value for hovering or pressing beside others. */
+/**
+ * The trait that says how a piece is touched: one with a value for hovering or pressing beside
+ * others.
+ */
 export const contactTrait = (piece: Piece): Trait | undefined =>
   traitsOf(piece).find(
     (t) =>
@@ -103,7 +106,10 @@ const contact = (piece: Piece, source: Id | null, motion: Motion): Making => {
   };
 };
 
-/** n layers and n values: a click on a layer chooses its value. The layers come as one sees them, from first to last. */
+/**
+ * n layers and n values: a click on a layer chooses its value. The layers come as one sees them,
+ * from first to last.
+ */
 const pick = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion): Making => {
   const drafts = valuesOf(trait)
     .slice(0, layers.length)
@@ -162,7 +168,9 @@ const steps = (piece: Piece, trait: Trait, ms: number, round: boolean, motion: M
   };
 };
 
-/** Which of some layers lies in front in a variant: the one raised most, else the last in the tree. */
+/**
+ * Which of some layers lies in front in a variant: the one raised most, else the last in the tree.
+ */
 const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
   const looks = looksIn(piece, variant);
   const raised = (id: Id) =>
@@ -174,7 +182,10 @@ const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
   )[0] as Id;
 };
 
-/** Cards in a pile: the one in front is dragged to the back, the one that was in front before comes back; round for ever. */
+/**
+ * Cards in a pile: the one in front is dragged to the back, the one that was in front before comes
+ * back; round for ever.
+ */
 const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion): Making => {
   const values = valuesOf(trait);
   const rest = restingVariant(piece);
@@ -251,7 +262,10 @@ const same = (a: Rule, b: Rule): boolean =>
   JSON.stringify([a.trigger, a.source, Object.entries(a.when).sort(), a.effects]) ===
   JSON.stringify([b.trigger, b.source, Object.entries(b.when).sort(), b.effects]);
 
-/** All that can be made for what is chosen and is not there yet; `layers` in the order one reads them. */
+/**
+ * All that can be made for what is chosen and is not there yet; `layers` in the order one reads
+ * them.
+ */
 export const makings = (
   piece: Piece,
   layers: readonly Id[],
@@ -313,8 +327,10 @@ const mirrored: Partial<Record<TriggerType, TriggerType>> = {
 };
 
 /**
- * The rule that leads back from where a rule leads: on the same layer, by the trigger's counterpart, where its traits are what
- * it made them, to what they were: what its condition says, else what rests. Null when it goes back by itself, or cannot.
+ * The rule that leads back from where a rule leads: on the same layer, by the trigger's
+ * counterpart, where its traits are what
+ * it made them, to what they were: what its condition says, else what rests. Null when it goes back
+ * by itself, or cannot.
  */
 export const wayBack = (piece: Piece, rule: Rule): Rule | null => {
   if (rule.undo) return null;

@@ -60,7 +60,10 @@ export interface MotionGroup {
 
 const MOMENTS = 40;
 
-/** How unlike two motions are: how far apart they are at their farthest, as a share of the way, with their own durations. */
+/**
+ * How unlike two motions are: how far apart they are at their farthest, as a share of the way, with
+ * their own durations.
+ */
 export const unlike = (a: MotionValue, b: MotionValue): number => {
   const [la, lb] = [lengthOf(a), lengthOf(b)];
   const whole = Math.max(la, lb, 1);
@@ -73,7 +76,9 @@ export const unlike = (a: MotionValue, b: MotionValue): number => {
   return most;
 };
 
-/** All motions of a project, or of one piece of it, by duration and curve, those used most first. */
+/**
+ * All motions of a project, or of one piece of it, by duration and curve, those used most first.
+ */
 export const motionGroups = (project: Project, piece: Id | null = null): MotionGroup[] => {
   const tokens = inOrder(project.tokens)
     .filter((t) => t.type === "motion")

@@ -16,7 +16,10 @@ const add = (
   return { label, ops: [set(at(piece, note.id), note)] };
 };
 
-/** Gives a variant a name of its own; an empty one takes it back, so that it is called by its values again. */
+/**
+ * Gives a variant a name of its own; an empty one takes it back, so that it is called by its values
+ * again.
+ */
 export const nameVariant = (piece: Piece, variant: Variant, name: string): Change => {
   const known = nameNote(piece, variant);
   const text = name.trim();
@@ -34,7 +37,10 @@ export const nameVariant = (piece: Piece, variant: Variant, name: string): Chang
     : { label: "Name variant", ops: [] };
 };
 
-/** Marks all variants where a condition holds as not used: they are neither shown nor reached by edits. What looks say about them is kept. */
+/**
+ * Marks all variants where a condition holds as not used: they are neither shown nor reached by
+ * edits. What looks say about them is kept.
+ */
 export const markUnused = (piece: Piece, when: Condition): Change =>
   add(piece, { when, name: null, unused: true }, "Mark as unused");
 

@@ -29,7 +29,10 @@ export const emptyProject = (name: string): Project => ({
   assets: {},
 });
 
-/** A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat paper. */
+/**
+ * A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat
+ * paper.
+ */
 export const newPiece = (
   kind: Piece["kind"],
   name: string,
@@ -136,7 +139,10 @@ export const startScreen = (project: Project): Piece | null => {
 
 const placedIn = new WeakMap<object, ReadonlySet<Id>>();
 
-/** The components that a piece places somewhere in some variant; kept for as long as its looks are the same. */
+/**
+ * The components that a piece places somewhere in some variant; kept for as long as its looks are
+ * the same.
+ */
 const placedBy = (piece: Piece): ReadonlySet<Id> => {
   const known = placedIn.get(piece.looks);
   if (known) return known;
@@ -148,7 +154,10 @@ const placedBy = (piece: Piece): ReadonlySet<Id> => {
   return placed;
 };
 
-/** Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would never end. Looks at each piece once. */
+/**
+ * Whether `outer` shows `inner` in some variant, at any depth: placing outer inside inner would
+ * never end. Looks at each piece once.
+ */
 export const contains = (project: Project, outer: Id, inner: Id): boolean => {
   const seen = new Set<Id>();
   const waiting: Id[] = [outer];

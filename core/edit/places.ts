@@ -128,7 +128,10 @@ export interface ChangeRow {
 
 const valueOf = (op: Op): unknown => (op.op === "set" ? op.value : undefined);
 
-/** What a change would do to a project as it is now, place by place; places where it would change nothing are left out. */
+/**
+ * What a change would do to a project as it is now, place by place; places where it would change
+ * nothing are left out.
+ */
 export const changeRows = (project: Project, change: Change): ChangeRow[] =>
   change.ops.flatMap((op): ChangeRow[] => {
     const now = valueAt(project, op.path);

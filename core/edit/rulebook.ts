@@ -6,7 +6,10 @@ import { inOrder, newId, orderAfter } from "../project/ids";
 import { tables } from "../project/schema";
 import type { Condition, Effect, Id, Motion, Piece, Project, Rule } from "../project/types";
 
-/** Copied rules; names stand beside the ids so that another piece with layers and traits of the same names can take them. */
+/**
+ * Copied rules; names stand beside the ids so that another piece with layers and traits of the same
+ * names can take them.
+ */
 export interface RuleClip {
   readonly kind: "nubble-rules";
   readonly piece: Id;
@@ -55,7 +58,10 @@ type Twin = (id: Id) => Id;
 const conditionFor = (when: Condition, twin: Twin): Condition =>
   Object.fromEntries(Object.entries(when).map(([t, values]) => [twin(t), values.map(twin)]));
 
-/** An effect of the piece itself with its ids exchanged; what it says about copies inside keeps the copies' own traits and options. */
+/**
+ * An effect of the piece itself with its ids exchanged; what it says about copies inside keeps the
+ * copies' own traits and options.
+ */
 const effectFor = (effect: Effect, twin: Twin): Effect => {
   switch (effect.type) {
     case "set":
@@ -118,8 +124,10 @@ const counted = (n: number, verb: string): string =>
   n === 1 ? `${verb} a rule` : `${verb} ${n} rules`;
 
 /**
- * Adds copied rules after the others. In another piece, what they name is looked for by its name; what is not there stays as
- * it was and shows as broken, to be pointed at something by hand. With `source` they all listen on that layer.
+ * Adds copied rules after the others. In another piece, what they name is looked for by its name;
+ * what is not there stays as
+ * it was and shows as broken, to be pointed at something by hand. With `source` they all listen on
+ * that layer.
  */
 export const pasteRules = (
   piece: Piece,
@@ -221,7 +229,8 @@ export const rulesForValue = (
     const said = rule.when[trait];
     if (!said?.includes(from)) continue;
     const leads = rule.effects.some((e) => e.type === "set" && e.trait === trait);
-    // a rule that leads somewhere else from this value gets a twin; one that says the same in several values says it in one more
+    // a rule that leads somewhere else from this value gets a twin; one that says the same in
+    // several values says it in one more
     if (leads) rules.push({ ...rule, when: { ...rule.when, [trait]: [to] } });
     else if (!said.includes(to))
       ops.push(set(["pieces", piece.id, "rules", rule.id, "when", trait], [...said, to]));

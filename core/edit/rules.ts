@@ -104,7 +104,10 @@ const optionWords: Readonly<Record<string, string>> = {
   component: " slot",
 };
 
-/** Lets placed copies set something of a layer; `words` name what of a nested copy is shown to the outside. */
+/**
+ * Lets placed copies set something of a layer; `words` name what of a nested copy is shown to the
+ * outside.
+ */
 export const addOption = (piece: Piece, layer: Id, key: Option["key"], words?: string): Made => {
   const all = Object.values(piece.options);
   const base = piece.layers[layer]?.name ?? "Layer";

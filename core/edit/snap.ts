@@ -31,7 +31,9 @@ const across = (r: Rect, axis: "x" | "y"): Span => along(r, axis === "x" ? "y" :
 const middle = (s: Span): number => (s.from + s.to) / 2;
 const overlap = (a: Span, b: Span): boolean => a.from < b.to && b.from < a.to;
 
-/** Which edges of a box may catch: both and the middle when it moves, one edge when it is resized. */
+/**
+ * Which edges of a box may catch: both and the middle when it moves, one edge when it is resized.
+ */
 export type Edges = Readonly<Record<"x" | "y", readonly ("from" | "middle" | "to")[]>>;
 const allEdges: Edges = { x: ["from", "middle", "to"], y: ["from", "middle", "to"] };
 
@@ -87,7 +89,10 @@ const alignments = (
   return { by: best, guides, gaps: [] };
 };
 
-/** Equal gaps: the box as far from its neighbour as that one is from the next, or in the middle between two. */
+/**
+ * Equal gaps: the box as far from its neighbour as that one is from the next, or in the middle
+ * between two.
+ */
 const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: number): Catch => {
   const own = along(rect, axis);
   const side = across(rect, axis);
@@ -127,7 +132,8 @@ const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: nu
 };
 
 /**
- * Moves a box by at most `reach` px on each axis so that its edges or middle meet those of others, or its gaps to its
+ * Moves a box by at most `reach` px on each axis so that its edges or middle meet those of others,
+ * or its gaps to its
  * neighbours are equal; tells what it met. Alignment goes before spacing where both are as near.
  */
 export const snap = (
@@ -146,7 +152,10 @@ export const snap = (
   return { dx: x.by, dy: y.by, guides: [...x.guides, ...y.guides], gaps: [...x.gaps, ...y.gaps] };
 };
 
-/** How far a box is from another: to its four sides when it lies inside, else across the gaps between them. */
+/**
+ * How far a box is from another: to its four sides when it lies inside, else across the gaps
+ * between them.
+ */
 export const distances = (a: Rect, b: Rect): Gap[] => {
   const out: Gap[] = [];
   for (const axis of ["x", "y"] as const) {

@@ -43,7 +43,10 @@ export const withoutLane = (motion: Motion, name: LaneName): Motion =>
 /** Poses no further apart than this share of the lane are one. */
 const ONE_POSE = 0.004;
 
-/** A property has a value at a moment (a share of its lane's time); a pose that is there already takes it. */
+/**
+ * A property has a value at a moment (a share of its lane's time); a pose that is there already
+ * takes it.
+ */
 export const withPose = (motion: Motion, name: LaneName, pose: Pose): Motion => {
   const others = (timingOf(motion, name).poses ?? []).filter(
     (p) => Math.abs(p.at - pose.at) > ONE_POSE,
@@ -59,7 +62,10 @@ export const withoutPose = (motion: Motion, name: LaneName, index: number): Moti
 export const cascadeOrders = ["first", "last", "middle", "across", "down"] as const;
 export type CascadeOrder = (typeof cascadeOrders)[number];
 
-/** Layers set out one after another, `interval` ms apart: from the first or last as they are given, from the middle outwards, or by where they are. */
+/**
+ * Layers set out one after another, `interval` ms apart: from the first or last as they are given,
+ * from the middle outwards, or by where they are.
+ */
 export const cascaded = (
   motion: Motion,
   names: readonly LaneName[],
@@ -119,7 +125,10 @@ export const setEffectMotion = (piece: Piece, rule: Id, effect: number, motion: 
   };
 };
 
-/** Gives rules the time, kind and curve of a motion, and its lanes where they are wanted too; else each keeps its own lanes. */
+/**
+ * Gives rules the time, kind and curve of a motion, and its lanes where they are wanted too; else
+ * each keeps its own lanes.
+ */
 export const giveMotion = (
   piece: Piece,
   rules: readonly Id[],

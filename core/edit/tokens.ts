@@ -121,7 +121,10 @@ const typeFor = (type: ValueType, value: SpecifiedValue): TokenType | null => {
   return suited[0] ?? null;
 };
 
-/** The type of token a property's present value could become; null when it is not the kind of value tokens have. */
+/**
+ * The type of token a property's present value could become; null when it is not the kind of value
+ * tokens have.
+ */
 export const tokenTypeOf = (key: string, value: SpecifiedValue | undefined): TokenType | null => {
   const entry = property(key);
   if (
@@ -142,7 +145,10 @@ export interface Repeated {
   readonly places: readonly ValuePlace[];
 }
 
-/** Colours, gradients and shadows said more than once and bound to nothing. Numbers repeat by chance, so they are not counted. */
+/**
+ * Colours, gradients and shadows said more than once and bound to nothing. Numbers repeat by
+ * chance, so they are not counted.
+ */
 export const repeatedValues = (project: Project): Repeated[] => {
   const found = new Map<string, { type: TokenType; value: TokenValue; places: ValuePlace[] }>();
   for (const place of places(project)) {
@@ -196,7 +202,10 @@ export const tokenFindings = (project: Project): { unused: Token[]; equal: Token
   };
 };
 
-/** Makes one token of several: what was bound to the others is bound to the first, and the others go. */
+/**
+ * Makes one token of several: what was bound to the others is bound to the first, and the others
+ * go.
+ */
 export const mergeTokens = (project: Project, tokens: readonly Token[]): Change => {
   const [first, ...others] = tokens;
   const ops: Op[] = [];

@@ -72,7 +72,10 @@ export const renameTraitValue = (piece: Piece, trait: Id, value: Id, name: strin
   ops: [set(at(piece, trait, "values", value, "name"), name)],
 });
 
-/** Moves a trait to a place among the traits (counted without it): rows and columns of the stage follow their order. */
+/**
+ * Moves a trait to a place among the traits (counted without it): rows and columns of the stage
+ * follow their order.
+ */
 export const moveTrait = (piece: Piece, trait: Id, index: number): Change => ({
   label: "Reorder traits",
   ops: [
@@ -86,7 +89,10 @@ export const moveTrait = (piece: Piece, trait: Id, index: number): Change => ({
   ],
 });
 
-/** Moves a value to a place among a trait's values. A trait that rests on its first value keeps resting where it did. */
+/**
+ * Moves a value to a place among a trait's values. A trait that rests on its first value keeps
+ * resting where it did.
+ */
 export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: number): Change => ({
   label: `Reorder values of ${trait.name}`,
   ops: [
@@ -194,7 +200,10 @@ const lookOps = (
   return ops;
 };
 
-/** Removes a trait: the looks of its resting value stay, those of its other values go; rules that name it are shown as broken. */
+/**
+ * Removes a trait: the looks of its resting value stay, those of its other values go; rules that
+ * name it are shown as broken.
+ */
 export const removeTrait = (piece: Piece, trait: Trait): Change => ({
   label: `Remove trait ${trait.name}`,
   ops: [
@@ -218,7 +227,10 @@ export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change 
   };
 };
 
-/** A new value that looks as another does, right after the others. Rules are not copied: `rulesForValue` brings them. */
+/**
+ * A new value that looks as another does, right after the others. Rules are not copied:
+ * `rulesForValue` brings them.
+ */
 export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made => {
   const made = addTraitValue(piece, trait, trait.values[value]?.name ?? "value");
   const ops = [...made.change.ops];
@@ -226,7 +238,8 @@ export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made
   for (const look of [...looks]) {
     const said = look.when[trait.id];
     if (!said?.includes(value)) continue;
-    // one that is said for several values is said for one more; one for this value alone gets a twin
+    // one that is said for several values is said for one more; one for this value alone gets a
+    // twin
     if (said.length > 1) {
       ops.push(set(["pieces", piece.id, "looks", look.id, "when", trait.id], [...said, made.id]));
       continue;

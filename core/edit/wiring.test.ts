@@ -73,7 +73,8 @@ describe("a wire from card to card", () => {
     expect(several.find((s) => s.usual)).toMatchObject({
       when: { [step.id]: [step.v.one, step.v.two] },
     });
-    // a layer for each of several values chooses its value from wherever one is; unless it has a rule for that already
+    // a layer for each of several values chooses its value from wherever one is; unless it has a
+    // rule for that already
     const tab = () =>
       wireScopes(b.piece, [card("no", "no", "one")], { variant: card("no", "no", "three") }, [
         left,

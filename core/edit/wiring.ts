@@ -56,9 +56,12 @@ const valuesAmong = (piece: Piece, trait: Id, from: readonly Variant[]): Id[] =>
 };
 
 /**
- * The conditions a wire may be made with: in every variant; where the traits that change are as in the cards; where also the
- * others that are not at rest are; exactly these cards. Most people mean the second, a rule that works whatever else holds;
- * for a layer that stands for one of several values, the first: it chooses that value from wherever one is.
+ * The conditions a wire may be made with: in every variant; where the traits that change are as in
+ * the cards; where also the
+ * others that are not at rest are; exactly these cards. Most people mean the second, a rule that
+ * works whatever else holds;
+ * for a layer that stands for one of several values, the first: it chooses that value from wherever
+ * one is.
  */
 export const wireScopes = (
   piece: Piece,
@@ -127,7 +130,9 @@ export const lastWiring = (piece: Piece): { trigger: Trigger; motion: Motion; un
     : { trigger: { type: "click" }, motion: usualMotion, undo: false };
 };
 
-/** Adds a rule for each of the layers (the root stands for the whole piece), as one step of undo. */
+/**
+ * Adds a rule for each of the layers (the root stands for the whole piece), as one step of undo.
+ */
 export const wire = (
   piece: Piece,
   layers: readonly Id[],

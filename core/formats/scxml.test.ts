@@ -135,7 +135,8 @@ describe("behaviour as SCXML", () => {
           ];
           rules.forEach((r, i) => {
             const t = traits[r.when?.[0] ?? 0] as (typeof traits)[0];
-            // waits of different lengths: two that end at one moment are told one after the other there
+            // waits of different lengths: two that end at one moment are told one after the other
+            // there
             b.rule({
               source: layers[r.on] ?? null,
               trigger: { type: r.trigger as "click", ms: 37 + i * 41 + (r.ms % 29), key: "a" },

@@ -6,14 +6,18 @@ import { ROOT } from "../project/types";
 import type { Condition, Id, Piece, Project, Rule, Trait, TriggerType } from "../project/types";
 
 /**
- * A piece's behaviour as State Chart XML (W3C Recommendation of 1 September 2015). One parallel region for each trait, one
- * state for each value; a rule is a transition in the region of every trait it sets, its condition is said with In(). What the
+ * A piece's behaviour as State Chart XML (W3C Recommendation of 1 September 2015). One parallel
+ * region for each trait, one
+ * state for each value; a rule is a transition in the region of every trait it sets, its condition
+ * is said with In(). What the
  * events are called, and what lies outside of the file, is written down in docs/scxml.md.
  */
 export const writeScxml = (project: Project, piece: Piece): string =>
   new Chart(project, piece).text();
 
-/** The event that something happens on a layer of a piece; keys are named after their characters. */
+/**
+ * The event that something happens on a layer of a piece; keys are named after their characters.
+ */
 export const scxmlEvent = (
   trigger: TriggerType | "letgo" | "due",
   layer: Id,
@@ -95,7 +99,9 @@ class Chart {
     ].join("\n");
   }
 
-  /** Every event of the piece, with the layers that may take it, innermost first, and their rules. */
+  /**
+   * Every event of the piece, with the layers that may take it, innermost first, and their rules.
+   */
   private events(): { event: string; takers: { layer: Id; rules: Rule[] }[] }[] {
     const out = new Map<string, { event: string; takers: { layer: Id; rules: Rule[] }[] }>();
     const layers = sourcesOf(this.rules);
@@ -156,7 +162,10 @@ class Chart {
     return [...out.values()];
   }
 
-  /** When each rule answers an event: no layer further in takes it, and no better rule wants the same. */
+  /**
+   * When each rule answers an event: no layer further in takes it, and no better rule wants the
+   * same.
+   */
   private taken(event: string, takers: readonly { layer: Id; rules: readonly Rule[] }[]): Answer[] {
     const out: Answer[] = [];
     const inner: string[] = [];
@@ -184,7 +193,10 @@ class Chart {
     );
   }
 
-  /** A rule wins when it may and none that is ranked before it, and wants something of the same, does. */
+  /**
+   * A rule wins when it may and none that is ranked before it, and wants something of the same,
+   * does.
+   */
   private wins(rule: Rule, rules: readonly Rule[]): string {
     const before = (a: Rule, b: Rule) =>
       specificity(b.when) - specificity(a.when) || rules.indexOf(a) - rules.indexOf(b);
@@ -246,7 +258,10 @@ class Chart {
     ]);
   }
 
-  /** A wait: it begins when its condition becomes true, is dropped when it stops being true, and ends once each time. */
+  /**
+   * A wait: it begins when its condition becomes true, is dropped when it stops being true, and
+   * ends once each time.
+   */
   private wait(rule: Rule): string {
     const when = escape(this.condition(rule.when));
     const id = `W_${rule.id}`;
@@ -282,7 +297,8 @@ class Chart {
           `<transition event="${event}" cond="${escape(when)}">${does.join("")}</transition>`,
         );
     }
-    // the layer is left before what listens for that hears of it, and what a contact did has then gone back
+    // the layer is left before what listens for that hears of it, and what a contact did has then
+    // gone back
     for (const layer of sourcesOf(this.rules))
       for (const end of ["leave", "blur"])
         if (this.rules.some((r) => r.trigger.type === end && (r.source ?? ROOT) === layer))
@@ -333,7 +349,10 @@ const eventOf = ({ trigger }: Rule, layer: Id): string => {
   }
 };
 
-/** Who wrote a trait last, and what it was before contacts that shall be undone; the same bookkeeping as the machine's. */
+/**
+ * Who wrote a trait last, and what it was before contacts that shall be undone; the same
+ * bookkeeping as the machine's.
+ */
 const books = `
 var held = false, serial = 0, writers = {}, holds = [];
 function write(trait) { writers[trait] = ++serial; }

@@ -52,8 +52,10 @@ const partIn = (m: Material, track: Track, d: number): DrawnLayer | undefined =>
   m.parts[d]?.get(track.parts[d] ?? "");
 
 /**
- * Makes one component of paired drawings: one tree, and looks that say as little as possible. The first drawing's variant
- * rests. A layer that some drawings lack is not shown there. Ids of traits and layers are new; combinations that nobody
+ * Makes one component of paired drawings: one tree, and looks that say as little as possible. The
+ * first drawing's variant
+ * rests. A layer that some drawings lack is not shown there. Ids of traits and layers are new;
+ * combinations that nobody
  * drew are marked as unused when `unusedMissing` is set.
  */
 export const buildGathered = (

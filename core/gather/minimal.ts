@@ -15,8 +15,10 @@ export interface Saying<T> {
 type Same<T> = (a: T, b: T) => boolean;
 
 /**
- * What the sayings come to in a variant: the most specific that hold. Undefined when equally specific ones disagree: which
- * of them won would hang on the order of looks, and these sayings may be written into looks that have an order already.
+ * What the sayings come to in a variant: the most specific that hold. Undefined when equally
+ * specific ones disagree: which
+ * of them won would hang on the order of looks, and these sayings may be written into looks that
+ * have an order already.
  */
 const told = <T>(sayings: readonly Saying<T>[], variant: Variant, same: Same<T>): T | undefined => {
   let best: Saying<T> | undefined;
@@ -38,7 +40,10 @@ const choose = <T>(list: readonly T[], size: number): T[][] =>
     ? [[]]
     : list.flatMap((x, i) => choose(list.slice(i + 1), size - 1).map((rest) => [x, ...rest]));
 
-/** Joins sayings of the same value that differ in one trait's values alone, as in “hovered or pressed”. */
+/**
+ * Joins sayings of the same value that differ in one trait's values alone, as in “hovered or
+ * pressed”.
+ */
 const joined = <T>(sayings: readonly Saying<T>[], same: Same<T>): Saying<T>[] => {
   const out: Saying<T>[] = [];
   for (const s of sayings) {
@@ -67,8 +72,10 @@ const joined = <T>(sayings: readonly Saying<T>[], same: Same<T>): Saying<T>[] =>
 };
 
 /**
- * The fewest sayings that give every sample its value: first for all, then for what a single trait brings about, then
- * pairs and so on; `traits` in the order in which they are tried. The resting variant comes first among the samples.
+ * The fewest sayings that give every sample its value: first for all, then for what a single trait
+ * brings about, then
+ * pairs and so on; `traits` in the order in which they are tried. The resting variant comes first
+ * among the samples.
  */
 export const fewestDeclarations = <T>(
   traits: readonly Id[],
@@ -91,7 +98,8 @@ export const fewestDeclarations = <T>(
         );
         const held = samples.filter((s) => meets(when, s.variant));
         const differs = keys.every((k) => sample.variant[k] !== rest.variant[k]);
-        // a part of the traits explains it when most that share them share the value; what is over is said more narrowly
+        // a part of the traits explains it when most that share them share the value; what is over
+        // is said more narrowly
         const agreeing = held.filter((s) => same(s.value, sample.value)).length;
         const whole = agreeing === held.length;
         if (!whole && (size === traits.length ? false : !differs || agreeing * 2 <= held.length))

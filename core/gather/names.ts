@@ -3,7 +3,10 @@ interface NamedTrait {
   readonly name: string;
   readonly values: readonly string[];
 }
-/** What the drawings' names say: how the component is called, its traits, and for each drawing one value per trait. */
+/**
+ * What the drawings' names say: how the component is called, its traits, and for each drawing one
+ * value per trait.
+ */
 export interface NamePlan {
   readonly component: string;
   readonly traits: readonly NamedTrait[];
@@ -131,7 +134,10 @@ const byPairs = (names: readonly string[]): NamePlan | null => {
   );
 };
 
-/** Words that come and go: those that never stand together are values of one trait, others a yes or no each. */
+/**
+ * Words that come and go: those that never stand together are values of one trait, others a yes or
+ * no each.
+ */
 const byWords = (component: string, lists: readonly (readonly string[])[]): NamePlan => {
   const words = distinct(lists.flat());
   const has = (l: readonly string[], w: string) => l.some((x) => fold(x) === fold(w));
@@ -162,7 +168,8 @@ const byWords = (component: string, lists: readonly (readonly string[])[]): Name
 };
 
 /**
- * Proposes a component's name, traits and values from the names of separately drawn variants: what all names share is the
+ * Proposes a component's name, traits and values from the names of separately drawn variants: what
+ * all names share is the
  * component, where they differ are values. Whatever people put between the parts is understood.
  */
 export const planFromNames = (names: readonly string[]): NamePlan => {
@@ -207,7 +214,10 @@ export const planFromNames = (names: readonly string[]): NamePlan => {
   return byWords("Component", given.map(wordsOf));
 };
 
-/** What is wrong with a table of names and values, in words, by the row it is about (-1: all); empty when it can be used. */
+/**
+ * What is wrong with a table of names and values, in words, by the row it is about (-1: all); empty
+ * when it can be used.
+ */
 export const planProblems = (plan: NamePlan): { row: number; text: string }[] => {
   const out: { row: number; text: string }[] = [];
   if (plan.component.trim() === "") out.push({ row: -1, text: "The component needs a name." });

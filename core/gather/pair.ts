@@ -130,7 +130,9 @@ const childTable = (d: Drawing): Map<Id | null, DrawnLayer[]> => {
   return out;
 };
 
-/** Corrections by hand: for a drawing's layer, the track it belongs to, or null for one of its own. */
+/**
+ * Corrections by hand: for a drawing's layer, the track it belongs to, or null for one of its own.
+ */
 export type Fixed = Readonly<Record<Id, Id | null>>;
 
 interface Growing {
@@ -145,8 +147,10 @@ interface Growing {
 }
 
 /**
- * Pairs the layers of separately drawn variants: siblings of paired containers by an optimal assignment, then those left
- * over wherever they lie. Each further drawing is paired with what is known from those before it. Corrections by hand
+ * Pairs the layers of separately drawn variants: siblings of paired containers by an optimal
+ * assignment, then those left
+ * over wherever they lie. Each further drawing is paired with what is known from those before it.
+ * Corrections by hand
  * come first. Tracks are in drawing order, those of later drawings after the sibling they follow.
  */
 export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): Track[] => {

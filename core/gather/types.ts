@@ -15,13 +15,19 @@ export interface DrawnLayer {
   readonly values: Readonly<Record<string, SpecifiedValue>>;
 }
 
-/** One separately drawn variant: its layers from outside in, from back to front; the first is the drawing itself. */
+/**
+ * One separately drawn variant: its layers from outside in, from back to front; the first is the
+ * drawing itself.
+ */
 export interface Drawing {
   readonly name: string;
   readonly layers: readonly DrawnLayer[];
 }
 
-/** A layer of the component to be: for each drawing the layer that is taken for it (null: it is not there), and how sure that is. */
+/**
+ * A layer of the component to be: for each drawing the layer that is taken for it (null: it is not
+ * there), and how sure that is.
+ */
 export interface Track {
   readonly id: Id;
   readonly name: string;

@@ -47,7 +47,10 @@ export const wayInto = (m: Affine, dx: number, dy: number): Pair => {
   return [(m[3] * dx - m[2] * dy) / det, (m[0] * dy - m[1] * dx) / det];
 };
 
-/** Where a placed layer's own px lie in its parent, or further out when the parent's own map is given. */
+/**
+ * Where a placed layer's own px lie in its parent, or further out when the parent's own map is
+ * given.
+ */
 export const mapOf = (p: LayoutBox, parent: Affine = upright): Affine => {
   const place = toParent(p);
   const at = (x: number, y: number) => mapPoint(parent, ...place(x, y));
@@ -69,7 +72,10 @@ export const spotsIn = (root: LayoutBox): ReadonlyMap<Id, ShownBox> => {
   return out;
 };
 
-/** Where one layer of a piece is shown; undefined when it is not there. Asks only the layers around it. */
+/**
+ * Where one layer of a piece is shown; undefined when it is not there. Asks only the layers around
+ * it.
+ */
 export const spotOf = (root: LayoutBox, id: Id, around: Affine = upright): ShownBox | undefined => {
   const way = (p: LayoutBox): LayoutBox[] | null => {
     if (p.layer.id === id) return [p];
@@ -91,7 +97,10 @@ export const spotOf = (root: LayoutBox, id: Id, around: Affine = upright): Shown
   return spot;
 };
 
-/** Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer, joined by "/". */
+/**
+ * Where a layer is shown that may lie in copies within a piece: ids of copies, then of the layer,
+ * joined by "/".
+ */
 export const spotAt = (root: LayoutBox, path: string): ShownBox | undefined => {
   let scene: LayoutBox | null = root;
   let spot: ShownBox | undefined;
@@ -120,7 +129,10 @@ export const spotBounds = ({ width, height, map }: Omit<ShownBox, "parent">): Re
 
 const kept = new WeakMap<LayoutBox, ReadonlyMap<Id, Rect>>();
 
-/** The upright box each layer of one piece takes up in the piece's own coordinates, turned and scaled as it is shown. */
+/**
+ * The upright box each layer of one piece takes up in the piece's own coordinates, turned and
+ * scaled as it is shown.
+ */
 export const boundsIn = (root: LayoutBox): ReadonlyMap<Id, Rect> => {
   let bounds = kept.get(root);
   if (!bounds)
@@ -141,7 +153,8 @@ export interface Resize {
 /**
  * A layer after one of its edges was pulled: `growth` is by how much it grew in its own
  * coordinates, `direction` which edges were pulled (-1, 0, 1).
- * The opposite edge stays where it is shown, or with `centred` the middle does; `ratio` keeps the proportions.
+ * The opposite edge stays where it is shown, or with `centred` the middle does; `ratio` keeps the
+ * proportions.
  * Sizes are whole px; the answer is the layer's new size and its new place in its parent.
  */
 export const resized = (

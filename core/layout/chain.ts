@@ -1,7 +1,10 @@
 import type { Hit } from "./hit";
 import type { LayoutBox } from "./types";
 
-/** The layers from a scene's root to the one at a path (copies, then the layer, joined by "/"), outermost first; empty when it is not there. */
+/**
+ * The layers from a scene's root to the one at a path (copies, then the layer, joined by "/"),
+ * outermost first; empty when it is not there.
+ */
 export const chainTo = (root: LayoutBox, path: string): Hit[] => {
   const visit = (p: LayoutBox, prefix: string): Hit[] | null => {
     const here = prefix + p.layer.id;

@@ -4,7 +4,8 @@ import type { Four, Values } from "../properties/types";
 import { shareBefore } from "./share";
 
 /**
- * Size of a layer at a width and height; px, undefined where the layer decides (then it is as large as its contents).
+ * Size of a layer at a width and height; px, undefined where the layer decides (then it is as large
+ * as its contents).
  * `raw` leaves its own limits out.
  */
 export type Measure = (
@@ -44,7 +45,10 @@ export const padded = (node: ComputedLayer, axis: Axis): number => {
   return axis === "Width" ? left + right : top + bottom;
 };
 
-/** A size within a layer's own limits; the least wins over the most, and what is arranged is never smaller than its padding. */
+/**
+ * A size within a layer's own limits; the least wins over the most, and what is arranged is never
+ * smaller than its padding.
+ */
 export const limited = (node: ComputedLayer, axis: Axis, size: number): number => {
   const v = node.values;
   return Math.max(
@@ -121,7 +125,10 @@ const linesOf = (
   return lines;
 };
 
-/** Shares the free room of a line among items that grow, those that meet a limit first (§9.7). Nothing shrinks below what it wants. */
+/**
+ * Shares the free room of a line among items that grow, those that meet a limit first (§9.7).
+ * Nothing shrinks below what it wants.
+ */
 const grow = (line: readonly Item[], f: Frame, room: number): void => {
   for (const item of line) item.main = item.wanted;
   if (sum(line.map((i) => i.wanted)) + gaps(f, line.length) >= room) return;
@@ -151,7 +158,10 @@ const grow = (line: readonly Item[], f: Frame, room: number): void => {
   }
 };
 
-/** Where a run of items begins and how far apart they lie beyond their gap (§9.5, CSS Box Alignment 3). */
+/**
+ * Where a run of items begins and how far apart they lie beyond their gap (§9.5, CSS Box Alignment
+ * 3).
+ */
 const spread = (justify: unknown, free: number, n: number): { start: number; between: number } => {
   switch (justify) {
     case "centre":
@@ -172,9 +182,12 @@ const spread = (justify: unknown, free: number, n: number): { start: number; bet
 };
 
 /**
- * Lays out the children of a layer in a row or column with the meaning of CSS Flexible Box Layout 1 §9, for what Nubble has
- * of it: gap, padding, align-items, justify-content, wrap with lines from the start, grow, limits, and sizes that are
- * fixed, max-content or filling (basis 0 along, align-self: stretch across). Nothing is rounded to whole pixels.
+ * Lays out the children of a layer in a row or column with the meaning of CSS Flexible Box Layout 1
+ * §9, for what Nubble has
+ * of it: gap, padding, align-items, justify-content, wrap with lines from the start, grow, limits,
+ * and sizes that are
+ * fixed, max-content or filling (basis 0 along, align-self: stretch across). Nothing is rounded to
+ * whole pixels.
  * `width` and `height` fix the outer size, undefined leaves it to the contents.
  */
 export const arrange = (
@@ -208,7 +221,8 @@ export const arrange = (
       const given = across === "fixed" ? sizeOf(c, f.crossAxis) : roomAcross;
       const isGiven = across === "fixed" || (fills && !wraps);
       const cross = isGiven && given !== undefined ? limited(child, f.crossAxis, given) : undefined;
-      // where the row fits its contents a filling child is as large as its own; columns of unknown height count it as nothing, as in CSS
+      // where the row fits its contents a filling child is as large as its own; columns of unknown
+      // height count it as nothing, as in CSS
       const free =
         along === "stretch" && modeOf(v, f.mainAxis) !== "fit" && (room !== undefined || !f.row);
       const fitting = () => (free ? 0 : size(child, undefined, cross).main);

@@ -1,5 +1,6 @@
 /**
- * What the computation must know of a font file: advances and kerning, read from the file itself when the app is built.
+ * What the computation must know of a font file: advances and kerning, read from the file itself
+ * when the app is built.
  * All lengths are in font units; `upm` of them make one em.
  */
 export interface Face {
@@ -11,17 +12,24 @@ export interface Face {
   readonly descent: number;
   /** advance by character */
   readonly advances: Readonly<Record<string, number>>;
-  /** kerning class of a character as the left one, as the right one; characters not named have none */
+  /**
+   * kerning class of a character as the left one, as the right one; characters not named have none
+   */
   readonly left: Readonly<Record<string, number>>;
   readonly right: Readonly<Record<string, number>>;
   /** adjustment by left class, then right class */
   readonly kern: readonly (readonly number[])[];
 }
 
-/** Faces by "family/weight"; several files may share one weight, each serving its own characters. */
+/**
+ * Faces by "family/weight"; several files may share one weight, each serving its own characters.
+ */
 export type FontBook = Readonly<Record<string, readonly Face[]>>;
 
-/** The faces for a family and weight: the nearest lighter weight stands in for one that is not shipped, as in CSS font matching. */
+/**
+ * The faces for a family and weight: the nearest lighter weight stands in for one that is not
+ * shipped, as in CSS font matching.
+ */
 export const facesFor = (book: FontBook, family: string, weight: string): readonly Face[] => {
   const exact = book[`${family}/${weight}`];
   if (exact) return exact;
@@ -41,14 +49,18 @@ export const facesFor = (book: FontBook, family: string, weight: string): readon
 const serves = (face: Face, code: number): boolean =>
   face.ranges.some(([from, to]) => code >= from && code <= to);
 
-/** Wide scripts and pictographs take one em, everything else unknown six tenths: an estimate, since no shipped file has them. */
+/**
+ * Wide scripts and pictographs take one em, everything else unknown six tenths: an estimate, since
+ * no shipped file has them.
+ */
 const guess = (code: number): number =>
   code >= 0x1100 && (code <= 0x115f || (code >= 0x2e80 && code <= 0xffdc) || code >= 0x1f000)
     ? 1
     : 0.6;
 
 /**
- * Width in px of a text on one line, as Chromium sets it with ligatures off, kerning on and geometric precision:
+ * Width in px of a text on one line, as Chromium sets it with ligatures off, kerning on and
+ * geometric precision:
  * advances and pair kerning within each font file, letter spacing after every character.
  */
 export const widthOf = (

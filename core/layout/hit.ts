@@ -2,7 +2,10 @@ import type { Four, Pair } from "../properties/types";
 import { clipsChildren } from "./types";
 import type { LayoutBox } from "./types";
 
-/** A layer found under a point: its path (instances, then layer, joined by "/") and the placed layer. */
+/**
+ * A layer found under a point: its path (instances, then layer, joined by "/") and the placed
+ * layer.
+ */
 export interface Hit {
   readonly path: string;
   readonly placed: LayoutBox;
@@ -13,7 +16,10 @@ const pivotOf = (p: LayoutBox): Pair => {
   return [(p.width * px) / 100, (p.height * py) / 100];
 };
 
-/** A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its place. */
+/**
+ * A point of a layer seen from its parent: scaled and turned about its pivot, then moved to its
+ * place.
+ */
 export const toParent = (p: LayoutBox): ((x: number, y: number) => [number, number]) => {
   const [sx, sy] = p.values.scale as Pair;
   const [cx, cy] = pivotOf(p);
@@ -27,7 +33,10 @@ export const toParent = (p: LayoutBox): ((x: number, y: number) => [number, numb
   };
 };
 
-/** A point seen from inside a layer: relative to its top left, with its rotation and scale about its pivot undone. */
+/**
+ * A point seen from inside a layer: relative to its top left, with its rotation and scale about its
+ * pivot undone.
+ */
 export const toLocal = (p: LayoutBox, x: number, y: number): { x: number; y: number } => {
   const lx = x - p.x;
   const ly = y - p.y;
@@ -59,7 +68,10 @@ const inRounded = (x: number, y: number, w: number, h: number, radius: Four): bo
   return true;
 };
 
-/** Whether a point (in the layer's own coordinates) is on the layer itself: its shape, or its touch area if that is larger. */
+/**
+ * Whether a point (in the layer's own coordinates) is on the layer itself: its shape, or its touch
+ * area if that is larger.
+ */
 const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
   const touch = p.values.touch as number;
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
@@ -77,8 +89,10 @@ const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
 };
 
 /**
- * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not hit.
- * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen through.
+ * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not
+ * hit.
+ * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen
+ * through.
  */
 export const hitTest = (
   root: LayoutBox,
@@ -103,7 +117,10 @@ export const hitTest = (
   return self ? { path, placed: root } : null;
 };
 
-/** The placed layer with an id in one piece's tree (not inside instances), and its place relative to the root; px. */
+/**
+ * The placed layer with an id in one piece's tree (not inside instances), and its place relative to
+ * the root; px.
+ */
 export const findBox = (
   root: LayoutBox,
   id: string,

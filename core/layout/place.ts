@@ -15,7 +15,9 @@ interface Kept {
   readonly height: number | undefined;
   readonly box: Box;
 }
-/** Sizes a layer is asked for in one layout: as large as it wants, at a width, at its final size. */
+/**
+ * Sizes a layer is asked for in one layout: as large as it wants, at a width, at its final size.
+ */
 const MOST_KEPT = 6;
 const boxes = new WeakMap<ComputedLayer, { env: LayoutEnv; kept: Kept[] }>();
 const places = new WeakMap<Box, LayoutBox>();
@@ -46,7 +48,10 @@ const put = (box: Box, x: number, y: number): LayoutBox => {
   return placed;
 };
 
-/** Where a child goes along one axis when its free parent is `delta` px larger than drawn (`ratio` times as large). */
+/**
+ * Where a child goes along one axis when its free parent is `delta` px larger than drawn (`ratio`
+ * times as large).
+ */
 const follow = (
   mode: unknown,
   at: number,
@@ -78,7 +83,10 @@ const fixedOr = (
   key: "width" | "height",
 ): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
 
-/** Children of a layer that arranges freely: at their own x and y, following the edges they are tied to. */
+/**
+ * Children of a layer that arranges freely: at their own x and y, following the edges they are tied
+ * to.
+ */
 const placeFree = (
   env: LayoutEnv,
   node: ComputedLayer,
@@ -139,7 +147,10 @@ const placeFree = (
   return out;
 };
 
-/** How far the children of a box reach beyond it in the direction it scrolls, with the padding at their end; px. */
+/**
+ * How far the children of a box reach beyond it in the direction it scrolls, with the padding at
+ * their end; px.
+ */
 export const scrollRoom = (
   v: Values,
   children: readonly LayoutBox[],
@@ -262,7 +273,10 @@ const compute = (
   };
 };
 
-/** The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the size changes. */
+/**
+ * The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the
+ * size changes.
+ */
 const boxOf = (
   env: LayoutEnv,
   node: ComputedLayer,

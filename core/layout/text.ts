@@ -17,7 +17,10 @@ export interface SetText {
   readonly height: number;
 }
 
-/** Breaks one paragraph at spaces so that no line is wider than `limit`; a word that is wider alone is broken anywhere. */
+/**
+ * Breaks one paragraph at spaces so that no line is wider than `limit`; a word that is wider alone
+ * is broken anywhere.
+ */
 const breakLines = (paragraph: string, limit: number, measure: (t: string) => number): string[] => {
   const lines: string[] = [];
   let line = "";
@@ -49,7 +52,10 @@ const cased: Readonly<Record<string, (t: string) => string>> = {
     ),
 };
 
-/** Cuts lines that are more than fit, and ends the last with an ellipsis; a text of one line does not wrap at all. */
+/**
+ * Cuts lines that are more than fit, and ends the last with an ellipsis; a text of one line does
+ * not wrap at all.
+ */
 const cutLines = (
   rows: readonly string[],
   paragraphs: readonly string[],
@@ -66,8 +72,11 @@ const cutLines = (
 };
 
 /**
- * Sets a text layer's text in a width (undefined: as wide as it wants) and a height (undefined: as high as it wants).
- * A fit layer breaks only at line feeds, others wrap, or end in an ellipsis where their lines are too many. Line boxes are size × line height high, the baseline placed as CSS does (half leading above).
+ * Sets a text layer's text in a width (undefined: as wide as it wants) and a height (undefined: as
+ * high as it wants).
+ * A fit layer breaks only at line feeds, others wrap, or end in an ellipsis where their lines are
+ * too many. Line boxes are size × line height high, the baseline placed as CSS does (half leading
+ * above).
  */
 export const setText = (
   book: FontBook,

@@ -4,7 +4,8 @@ import type { Values } from "../properties/types";
 import type { Line } from "./text";
 
 /**
- * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints these trees as they are;
+ * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints
+ * these trees as they are;
  * motion paints changed copies of them.
  */
 export interface LayoutBox {
@@ -21,7 +22,10 @@ export interface LayoutBox {
   readonly nested: LayoutBox | null;
   /** 0–1 while a layer appears or vanishes */
   readonly presence: number;
-  /** of a copy in motion: the values its own shapes are still made from, null while those change too; not there at rest */
+  /**
+   * of a copy in motion: the values its own shapes are still made from, null while those change
+   * too; not there at rest
+   */
   readonly shapes?: Values | null | undefined;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
   readonly dissolve: {
@@ -34,7 +38,9 @@ export interface LayoutBox {
   } | null;
 }
 
-/** Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them. */
+/**
+ * Whether what lies beyond a layer's outline is cut off: it clips its children, or scrolls them.
+ */
 export const clipsChildren = (p: LayoutBox): boolean =>
   p.values.clip === true || (p.values.scrolls !== undefined && p.values.scrolls !== "no");
 

@@ -9,7 +9,10 @@ import { meets, sameCondition, specificity } from "./variants";
 
 const sorted = new WeakMap<object, readonly Look[]>();
 
-/** Looks from the least to the most specific, ties by their own order: the last that sets a property wins. */
+/**
+ * Looks from the least to the most specific, ties by their own order: the last that sets a property
+ * wins.
+ */
 export const looksOf = (piece: Piece): readonly Look[] => {
   const known = sorted.get(piece.looks);
   if (known) return known;
@@ -24,7 +27,10 @@ export const looksOf = (piece: Piece): readonly Look[] => {
 export const looksIn = (piece: Piece, variant: Variant): Look[] =>
   looksOf(piece).filter((l) => meets(l.when, variant));
 
-/** What the looks say about one layer, weakest first. Equal inputs give equal object identities, so results can be kept. */
+/**
+ * What the looks say about one layer, weakest first. Equal inputs give equal object identities, so
+ * results can be kept.
+ */
 export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => {
   const out: LayerChanges[] = [];
   for (const look of looks) {
@@ -34,7 +40,10 @@ export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => 
   return out;
 };
 
-/** The values of every property of a layer, from its kind's defaults and the given changes, weakest first. */
+/**
+ * The values of every property of a layer, from its kind's defaults and the given changes, weakest
+ * first.
+ */
 export const cascade = (layer: Layer, changes: readonly Values[]): Values =>
   Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
 
@@ -54,7 +63,10 @@ export interface Origin {
   readonly styled: boolean;
   /** looks that say something else here and lose, strongest first */
   readonly hidden: readonly Id[];
-  /** true when the variant says it for itself: the winning look's condition is the variant's own (see suggestedScope) or holds only here */
+  /**
+   * true when the variant says it for itself: the winning look's condition is the variant's own
+   * (see suggestedScope) or holds only here
+   */
   readonly own: boolean;
 }
 

@@ -7,7 +7,10 @@ import type { SpecifiedValue } from "../properties/types";
 import { lookFor } from "./scope";
 import { sameCondition } from "./variants";
 
-/** Collects what is to be said about layers, by condition, and makes looks of it: a table of new ones, or steps for a piece that has some. */
+/**
+ * Collects what is to be said about layers, by condition, and makes looks of it: a table of new
+ * ones, or steps for a piece that has some.
+ */
 export class Declarations {
   private readonly list: {
     readonly when: Condition;
@@ -46,7 +49,10 @@ export class Declarations {
     });
   }
 
-  /** The looks of a new piece; the one that holds always is the base look, which is there even when it says nothing. */
+  /**
+   * The looks of a new piece; the one that holds always is the base look, which is there even when
+   * it says nothing.
+   */
   table(name: (i: number) => Id = newId): Record<Id, Look> {
     const out: Look[] = [];
     const all = this.at({}) ? this.list : [{ when: {}, changes: {} }, ...this.list];

@@ -16,7 +16,9 @@ export interface Difference {
   readonly to: SpecifiedValue | undefined;
 }
 
-/** In what two variants differ, in the order of the tree from front to back, then of the registry. */
+/**
+ * In what two variants differ, in the order of the tree from front to back, then of the registry.
+ */
 export const differencesBetween = (
   named: Named,
   piece: Piece,
@@ -51,7 +53,10 @@ const words = (project: Project, key: string, said: SpecifiedValue | undefined):
   return showValue(said);
 };
 
-/** A difference as a sentence part: "Knob: x from 4 to 32". What has no words of its own is called changed. */
+/**
+ * A difference as a sentence part: "Knob: x from 4 to 32". What has no words of its own is called
+ * changed.
+ */
 export const differenceText = (project: Project, d: Difference): string => {
   if (d.key === "visible")
     return `${d.layer.name} is ${d.to === false ? "not shown any more" : "shown"}`;

@@ -4,7 +4,10 @@ import { Resolver } from "#core/looks";
 import type { ComputedLayer } from "#core/looks";
 import type { Layer, Piece, Project } from "#core/project";
 
-/** Pieces each of which places the next one several times: with depth 12 and 8 copies 8^12 layers, were they all placed. */
+/**
+ * Pieces each of which places the next one several times: with depth 12 and 8 copies 8^12 layers,
+ * were they all placed.
+ */
 const nested = (depth: number, copies: number): Project => {
   const pieces: Record<string, Piece> = {};
   for (let d = 0; d < depth; d++) {

@@ -14,7 +14,8 @@ export const reachOf = (piece: Piece, when: Condition): Variant[] =>
   variantsOf(piece).filter((v) => meets(when, v));
 
 /**
- * The scope suggested for an edit made while looking at a variant: the trait values in which it differs from
+ * The scope suggested for an edit made while looking at a variant: the trait values in which it
+ * differs from
  * the resting variant; in the resting variant, everything.
  */
 export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
@@ -31,7 +32,8 @@ export const onlyScope = (piece: Piece, variant: Variant): Condition =>
   Object.fromEntries(traitsOf(piece).map((t) => [t.id, [variant[t.id] as string]]));
 
 /**
- * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the suggestion; this one only.
+ * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the
+ * suggestion; this one only.
  * Those that say the same are offered once.
  */
 export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
@@ -54,7 +56,9 @@ export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
 export const lookFor = (piece: Piece, when: Condition): Look | undefined =>
   Object.values(piece.looks).find((l) => sameCondition(l.when, when));
 
-/** The narrowest condition that all the given variants meet: for each trait, the values they have. */
+/**
+ * The narrowest condition that all the given variants meet: for each trait, the values they have.
+ */
 const around = (piece: Piece, variants: readonly Variant[]): Condition => {
   const out: Record<string, string[]> = {};
   for (const trait of traitsOf(piece)) {
@@ -77,8 +81,10 @@ const reachOfAll = (piece: Piece, whens: readonly Condition[]): number =>
   variantsOf(piece).filter((v) => whens.some((w) => meets(w, v))).length;
 
 /**
- * What can be offered for an edit of several chosen variants, from wide to narrow: everything; the narrowest condition
- * around them, if it is not exactly them with how many more it reaches; and only these. One variant is offered its scopes.
+ * What can be offered for an edit of several chosen variants, from wide to narrow: everything; the
+ * narrowest condition
+ * around them, if it is not exactly them with how many more it reaches; and only these. One variant
+ * is offered its scopes.
  */
 export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] => {
   const [only] = variants;
@@ -105,7 +111,10 @@ export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] 
     .sort((a, b) => b.reach - a.reach);
 };
 
-/** The conditions that reach exactly the given variants: one around them if there is such a one, else one for each. */
+/**
+ * The conditions that reach exactly the given variants: one around them if there is such a one,
+ * else one for each.
+ */
 export const exactly = (piece: Piece, variants: readonly Variant[]): readonly Condition[] => {
   const box = around(piece, variants);
   return reachOf(piece, box).length === variants.length

@@ -22,7 +22,10 @@ import type {
 /** What a project's values may refer to. */
 export type Named = Pick<Project, "tokens" | "assets">;
 
-/** A token's own value, aliases followed; undefined when it is gone, or its aliases lead round in a circle. */
+/**
+ * A token's own value, aliases followed; undefined when it is gone, or its aliases lead round in a
+ * circle.
+ */
 export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenValue | undefined => {
   const seen = new Set<Id>();
   for (let at = tokens[id]; at && !seen.has(at.id);) {
@@ -56,7 +59,10 @@ export const tokensFor = (type: ValueType): readonly Token["type"][] => {
   }
 };
 
-/** A token's value as a property takes it: a number for all four corners, say; undefined when it is of another kind. */
+/**
+ * A token's value as a property takes it: a number for all four corners, say; undefined when it is
+ * of another kind.
+ */
 const fitting = (type: ValueType, token: Token, value: TokenValue): Value | undefined => {
   if (!tokensFor(type).includes(token.type)) return undefined;
   if (type.is === "four" && typeof value === "number")
@@ -107,8 +113,10 @@ const refers = (key: string, said: SpecifiedValue): boolean =>
 const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>();
 
 /**
- * What a look says about a layer with tokens and assets put in. A text style stands for all it sets, and what the same
- * look says beside it is stronger. Equal inputs give the same object; what refers to nothing is given back as it is.
+ * What a look says about a layer with tokens and assets put in. A text style stands for all it
+ * sets, and what the same
+ * look says beside it is stronger. Equal inputs give the same object; what refers to nothing is
+ * given back as it is.
  */
 export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
   if (!Object.entries(changes).some(([key, said]) => refers(key, said))) return changes as Values;

@@ -17,12 +17,18 @@ import { cascade, changesIn, looksIn } from "./cascade";
 import { resolveTokens } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";
 
-/** A layer with its values in the present variant; equal results keep their identity from one resolving to the next. */
+/**
+ * A layer with its values in the present variant; equal results keep their identity from one
+ * resolving to the next.
+ */
 export interface ComputedLayer {
   readonly layer: Layer;
   readonly values: Values;
   readonly children: readonly ComputedLayer[];
-  /** an instance's placed component, resolved in its own variant; null when it is missing or would contain itself */
+  /**
+   * an instance's placed component, resolved in its own variant; null when it is missing or would
+   * contain itself
+   */
   readonly nested: ComputedLayer | null;
 }
 
@@ -43,7 +49,9 @@ export const childrenOf = (piece: Piece): ReadonlyMap<Id, readonly Layer[]> => {
   return table;
 };
 
-/** The variant a placed copy starts in: what the instance says, the component's rest for the others. */
+/**
+ * The variant a placed copy starts in: what the instance says, the component's rest for the others.
+ */
 export const startOf = (component: Piece, values: Values): Variant =>
   Object.fromEntries(
     traitsOf(component).map((t) => {
@@ -70,7 +78,10 @@ export const overridesFrom = (component: Piece, values: Values): Overrides => {
 
 const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
 
-/** An instance's values with options that were set while running; kept, so that equal questions have one answer. */
+/**
+ * An instance's values with options that were set while running; kept, so that equal questions have
+ * one answer.
+ */
 export const withOptions = (
   values: Values,
   given: Readonly<Record<Id, SpecifiedValue>>,
@@ -114,7 +125,10 @@ const findOverrides = (component: Piece, values: Values): Overrides => {
 
 const holderCache = new WeakMap<object, ReadonlySet<Id>>();
 
-/** Layers that are an instance or hold one: what they show may change without an edit of their own piece. */
+/**
+ * Layers that are an instance or hold one: what they show may change without an edit of their own
+ * piece.
+ */
 const holdersOf = (piece: Piece): ReadonlySet<Id> => {
   let holders = holderCache.get(piece.layers);
   if (!holders)
@@ -142,7 +156,10 @@ const withAncestors = (piece: Piece, ids: Iterable<Id>): Set<Id> => {
   return out;
 };
 
-/** The layers about which two runs of looks differ; null when the runs are not comparable look by look. */
+/**
+ * The layers about which two runs of looks differ; null when the runs are not comparable look by
+ * look.
+ */
 const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null => {
   if (before.length !== after.length) return null;
   const out: Id[] = [];
@@ -189,7 +206,10 @@ interface Context {
 
 const mergedCache = new WeakMap<Overrides, WeakMap<Overrides, Overrides>>();
 
-/** What options and a running machine say together, the machine last; kept, so that equal questions have one answer. */
+/**
+ * What options and a running machine say together, the machine last; kept, so that equal questions
+ * have one answer.
+ */
 const merged = (a: Overrides, b: Overrides): Overrides => {
   const known = entryOf(mergedCache, a, () => new WeakMap());
   let both = known.get(b);
@@ -205,7 +225,8 @@ const merged = (a: Overrides, b: Overrides): Overrides => {
 };
 
 /**
- * Layers of one tree, with those of everything placed in it. Pieces that place one another many times over would have more
+ * Layers of one tree, with those of everything placed in it. Pieces that place one another many
+ * times over would have more
  * than any computer can hold: what lies beyond is not placed.
  */
 const MOST_LAYERS = 30_000;
@@ -236,15 +257,20 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
 };
 
 /**
- * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not change.
- * Nested instances take the variant a running machine gives for their path, else the start their instance says.
+ * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not
+ * change.
+ * Nested instances take the variant a running machine gives for their path, else the start their
+ * instance says.
  */
 export class Resolver {
   private readonly kept = new Map<string, Kept>();
   private readonly before = new Map<string, Before>();
   private left = MOST_LAYERS;
 
-  /** The piece's tree in a variant; null for a piece that does not exist or has no root. `path` prefixes the nested paths. */
+  /**
+   * The piece's tree in a variant; null for a piece that does not exist or has no root. `path`
+   * prefixes the nested paths.
+   */
   tree(
     project: Project,
     pieceId: Id,

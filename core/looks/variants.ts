@@ -1,7 +1,10 @@
 import { inOrder } from "../project/ids";
 import type { Condition, Piece, Trait, TraitValue, Variant, VariantNote } from "../project/types";
 
-/** Beyond this many combinations only the first are listed; a piece that large must be filtered to be shown. */
+/**
+ * Beyond this many combinations only the first are listed; a piece that large must be filtered to
+ * be shown.
+ */
 export const MOST_VARIANTS = 4096;
 
 const traitCache = new WeakMap<object, readonly Trait[]>();
@@ -44,7 +47,10 @@ export const restingVariant = (piece: Piece): Variant => {
   return rest;
 };
 
-/** Completes and corrects a partial variant: unknown traits and values are dropped, missing ones rest. */
+/**
+ * Completes and corrects a partial variant: unknown traits and values are dropped, missing ones
+ * rest.
+ */
 export const variantFrom = (piece: Piece, partial: Variant): Variant =>
   Object.fromEntries(
     traitsOf(piece).map((t) => {
@@ -99,7 +105,10 @@ export const variantKey = (piece: Piece, variant: Variant): string =>
 /** Values that say that nothing is the matter; names leave them out. */
 const blank = new Set(["no", "none", "false"]);
 
-/** A variant's own name, else "on, pressed"-like words: a plain yes takes its trait's name, a plain no or none is left out, others stand for themselves. */
+/**
+ * A variant's own name, else "on, pressed"-like words: a plain yes takes its trait's name, a plain
+ * no or none is left out, others stand for themselves.
+ */
 export const variantName = (piece: Piece, variant: Variant): string => {
   const traits = traitsOf(piece);
   if (traits.length === 0) return "only variant";
@@ -142,7 +151,9 @@ export const sameCondition = (a: Condition, b: Condition): boolean => {
   );
 };
 
-/** The condition in words: "Alerts is on and Pressed is yes"; empty text for the empty condition. */
+/**
+ * The condition in words: "Alerts is on and Pressed is yes"; empty text for the empty condition.
+ */
 export const conditionText = (piece: Piece, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {
@@ -152,7 +163,10 @@ export const conditionText = (piece: Piece, condition: Condition): string =>
     })
     .join(" and ");
 
-/** A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the empty one. */
+/**
+ * A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the
+ * empty one.
+ */
 export const conditionShort = (piece: Piece, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {

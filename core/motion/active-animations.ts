@@ -19,7 +19,10 @@ export interface Dissolving {
   readonly to?: Motion["to"];
 }
 
-/** All that is under way in a scene: by the paths of layers what moves, leaves, dissolves, and changes places in depth. */
+/**
+ * All that is under way in a scene: by the paths of layers what moves, leaves, dissolves, and
+ * changes places in depth.
+ */
 export class ActiveAnimations {
   readonly tracks = new Map<string, Map<string, Track>>();
   readonly leaving = new Map<string, Leaving[]>();
@@ -59,7 +62,10 @@ export class ActiveAnimations {
     yield* this.restacks.values();
   }
 
-  /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
+  /**
+   * The time at which all present movement will have ended, but for what never does; 0 when nothing
+   * moves.
+   */
   endsAt(): number {
     let end = 0;
     for (const { span, endless } of this.spans())
@@ -73,7 +79,10 @@ export class ActiveAnimations {
     return false;
   }
 
-  /** A scene at a time, as it is while this goes on; the scene itself (same identity) when nothing does. */
+  /**
+   * A scene at a time, as it is while this goes on; the scene itself (same identity) when nothing
+   * does.
+   */
   sample(scene: LayoutBox, now: number): LayoutBox {
     this.prune(now);
     return this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0
@@ -130,7 +139,8 @@ export class ActiveAnimations {
     const tracks = this.tracks.get(path);
     const dissolve = this.dissolves.size > 0 ? this.dissolves.get(path) : undefined;
     if (!tracks && !dissolve && children === p.children && nested === p.nested) return p;
-    // written out, since this is what motion does most: a spread with a key more is several times slower
+    // written out, since this is what motion does most: a spread with a key more is several times
+    // slower
     const out = {
       layer: p.layer,
       values: p.values,

@@ -11,7 +11,10 @@ export const geometry = ["x", "y", "width", "height"] as const;
 
 const mixable = new Map<string, readonly { key: string; mixing: Mixing }[]>();
 
-/** The properties of a layer's kind that are mixed by their values, not by the boxes layout makes of them. */
+/**
+ * The properties of a layer's kind that are mixed by their values, not by the boxes layout makes of
+ * them.
+ */
 export const mixableOf = (p: LayoutBox): readonly { key: string; mixing: Mixing }[] => {
   let list = mixable.get(p.layer.kind);
   if (!list)
@@ -47,13 +50,19 @@ export const mixLines =
           };
         });
 
-/** Corners as far as the box can show them: one that is round at any size does not begin at a radius nobody sees. */
+/**
+ * Corners as far as the box can show them: one that is round at any size does not begin at a radius
+ * nobody sees.
+ */
 export const visibleCorners = (p: LayoutBox): Value => {
   const limit = Math.min(p.width, p.height) / 2;
   return (p.values.radius as Four).map((c) => Math.min(c, limit)) as unknown as Four;
 };
 
-/** Rapidly interrupted dissolves stack up; older ones than this are dropped, being nearly invisible by then. */
+/**
+ * Rapidly interrupted dissolves stack up; older ones than this are dropped, being nearly invisible
+ * by then.
+ */
 const DEEPEST = 4;
 const shallow = (p: LayoutBox, depth = DEEPEST): LayoutBox => {
   if (!p.dissolve) return p;
@@ -93,7 +102,10 @@ export const awayFrom = ({ placed, span, by }: Leaving, now: number): LayoutBox 
     : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };
 };
 
-/** What a layer looked like before, going where it goes now: an icon or a picture as large, a text aligned as it is. */
+/**
+ * What a layer looked like before, going where it goes now: an icon or a picture as large, a text
+ * aligned as it is.
+ */
 export const alongside = (from: LayoutBox, now: LayoutBox): LayoutBox => {
   const sized = from.layer.kind === "icon" || from.layer.kind === "picture";
   const slack = sized ? 0 : shareBefore(now.values.alignText);
@@ -113,7 +125,10 @@ export const alongside = (from: LayoutBox, now: LayoutBox): LayoutBox => {
 /** How far beyond the edge something waits that slides over others, px. */
 const BEYOND = 24;
 
-/** From where an overlay comes when its motion slides it in, and to where it goes; px from its place. Null: it fades. */
+/**
+ * From where an overlay comes when its motion slides it in, and to where it goes; px from its
+ * place. Null: it fades.
+ */
 export const appearing = (motion: Motion, it: LayoutBox): readonly [number, number] | null => {
   if (
     (motion.kind !== "slide" && motion.kind !== "push" && motion.kind !== "rise") ||

@@ -2,7 +2,10 @@ import type { Lane, Motion } from "../project/types";
 import { Span } from "./span";
 import { goesOf, laneLength, lengthOf } from "./timing";
 
-/** The timings of one change that begins now: the motion's own, and those of its lanes. `within` is the path of the copy it is about. */
+/**
+ * The timings of one change that begins now: the motion's own, and those of its lanes. `within` is
+ * the path of the copy it is about.
+ */
 export class ChangeTiming {
   readonly base: Span;
   readonly lanes: ReadonlyMap<string, Lane>;

@@ -6,7 +6,10 @@ import type { Value } from "../properties/types";
 import { equal, geometry, mixableOf, sameWords } from "./boxes";
 import { Mover } from "./mover";
 
-/** A layer of a piece that a change moves, and by which of its properties; "presence" where it appears or vanishes. */
+/**
+ * A layer of a piece that a change moves, and by which of its properties; "presence" where it
+ * appears or vanishes.
+ */
 export interface Moving {
   readonly layer: Id;
   readonly name: string;
@@ -40,7 +43,10 @@ const changedKeys = (a: LayoutBox, b: LayoutBox): string[] => [
   ...contentKeys(a, b),
 ];
 
-/** The piece's own layers that differ between two of its scenes or that lanes name, in the order of the tree as it is painted, front first. */
+/**
+ * The piece's own layers that differ between two of its scenes or that lanes name, in the order of
+ * the tree as it is painted, front first.
+ */
 export const movingLayers = (from: LayoutBox, to: LayoutBox, motion: Motion): Moving[] => {
   const before = layersOf(from);
   const after = layersOf(to);
@@ -57,7 +63,9 @@ export const movingLayers = (from: LayoutBox, to: LayoutBox, motion: Motion): Mo
   return out;
 };
 
-/** One step of a change: to which scene, with which motion; in the copy at a path, on which screen. */
+/**
+ * One step of a change: to which scene, with which motion; in the copy at a path, on which screen.
+ */
 export interface ChangeStep {
   readonly to: LayoutBox;
   readonly motion: Motion;
@@ -72,7 +80,10 @@ export const restacks = (from: LayoutBox, to: LayoutBox): boolean => {
   return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
 };
 
-/** A change that can be looked at at any moment, forwards and backwards. Its steps are all set off at once, in order. */
+/**
+ * A change that can be looked at at any moment, forwards and backwards. Its steps are all set off
+ * at once, in order.
+ */
 export class Change {
   private mover: Mover | null = null;
   private at = 0;

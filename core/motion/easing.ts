@@ -3,7 +3,9 @@ import bezier from "bezier-easing";
 import type { Easing } from "../project/types";
 import { settlingTime, springAt } from "./spring";
 
-/** Progress of a change by progress of time, both 0–1 at the ends (values between may overshoot). */
+/**
+ * Progress of a change by progress of time, both 0–1 at the ends (values between may overshoot).
+ */
 export type Curve = (t: number) => number;
 
 /** The CSS easing keywords as cubic Béziers (CSS Easing Functions Level 1). */
@@ -25,7 +27,10 @@ const stepped = ({ count, jump }: Of<"steps">): Curve => {
   return (t) => (t >= 1 ? 1 : (Math.floor(t * count + 1e-9) + first) / jumps);
 };
 
-/** Something dropped that bounces: it falls with constant acceleration, and each time comes up to a share `keeps` of the height before. */
+/**
+ * Something dropped that bounces: it falls with constant acceleration, and each time comes up to a
+ * share `keeps` of the height before.
+ */
 const bouncing = ({ times, keeps }: Of<"bounce">): Curve => {
   const flights = Array.from({ length: times }, (_, i) => 2 * Math.sqrt(keeps) ** (i + 1));
   const whole = 1 + flights.reduce((a, b) => a + b, 0);

@@ -175,7 +175,8 @@ describe("interrupted at any moment", () => {
           let before = x(now);
           for (let i = 0; i < c.wait; i++) {
             const next = x(now + i + 1);
-            // the steepest curve here (a bounce's fall) goes 6.1 times as fast as an even one; what was moving before adds its speed
+            // the steepest curve here (a bounce's fall) goes 6.1 times as fast as an even one; what
+            // was moving before adds its speed
             expect(Math.abs(next - before)).toBeLessThanOrEqual(fastest + 1e-6);
             before = next;
           }

@@ -27,7 +27,10 @@ const farthest = (values: readonly number[], a: number, b: number): { at: number
   return { at, off };
 };
 
-/** Straight pieces that stay within `most` of a curve: it is split where it is farthest from them (Douglas–Peucker in one dimension). */
+/**
+ * Straight pieces that stay within `most` of a curve: it is split where it is farthest from them
+ * (Douglas–Peucker in one dimension).
+ */
 const polylineOf = (curve: Curve, most: number): Polyline => {
   const values = Array.from({ length: FINE + 1 }, (_, i) => curve(i / FINE));
   const keep = new Set([0, FINE]);
@@ -56,7 +59,8 @@ const short = (n: number, digits: number): string =>
 const WRITTEN = 1e-4;
 
 /**
- * Any curve as CSS `linear()` (CSS Easing Functions Level 2 §2.2), and how far at most it is from the curve, as a share of the way.
+ * Any curve as CSS `linear()` (CSS Easing Functions Level 2 §2.2), and how far at most it is from
+ * the curve, as a share of the way.
  * `most` is the distance allowed; 1/500 of the way is less than a pixel of what moves by 400.
  */
 export const cssLinear = (
@@ -71,7 +75,9 @@ export const cssLinear = (
   };
 };
 
-/** An easing as CSS writes it: its own word where it has one, else `linear()` within a stated error. */
+/**
+ * An easing as CSS writes it: its own word where it has one, else `linear()` within a stated error.
+ */
 export const cssEasing = (
   easing: Easing,
   most?: number,

@@ -4,14 +4,19 @@ import { readPath } from "../geometry";
 import { morph } from "./morph";
 import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties/types";
 
-/** The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1 where a curve overshoots. */
+/**
+ * The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1
+ * where a curve overshoots.
+ */
 export type Mix<V = Value> = (t: number) => V;
 
 const mixFour =
   (a: Four, b: Four): Mix<Four> =>
   (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t), lerp(a[3], b[3], t)];
 
-/** A colour seen as the gradient it turns into or comes from: the same stops, all of that colour. */
+/**
+ * A colour seen as the gradient it turns into or comes from: the same stops, all of that colour.
+ */
 const flat = (colour: string, like: Gradient): Gradient => ({
   ...like,
   stops: like.stops.map((s) => ({ ...s, colour })),
@@ -55,7 +60,10 @@ const mixPair =
   (a: Pair, b: Pair): Mix<Pair> =>
   (t) => [lerp(a[0], b[0], t), lerp(a[1], b[1], t)];
 
-/** Colours mix with colours and with gradients, gradients of one kind stop by stop, also with different numbers of them; pictures and unlike gradients dissolve. */
+/**
+ * Colours mix with colours and with gradients, gradients of one kind stop by stop, also with
+ * different numbers of them; pictures and unlike gradients dissolve.
+ */
 const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
   if (typeof from === "string" && typeof to === "string") return mixColour(from, to);
   if (
@@ -99,7 +107,10 @@ const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Sh
       .filter((s) => s.colour !== "none");
 };
 
-/** Paths with the same commands mix number by number; others are turned into one another as outlines of cubics. */
+/**
+ * Paths with the same commands mix number by number; others are turned into one another as outlines
+ * of cubics.
+ */
 const mixPath = (a: string, b: string): Mix<string> | null => {
   const p = readPath(a);
   const q = readPath(b);
@@ -112,7 +123,10 @@ const mixPath = (a: string, b: string): Mix<string> | null => {
       .join("");
 };
 
-/** How to get from one value to another; null when the two cannot be mixed and the layer must dissolve. Ends are exact. */
+/**
+ * How to get from one value to another; null when the two cannot be mixed and the layer must
+ * dissolve. Ends are exact.
+ */
 export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
   const inner = ((): Mix | null => {
     switch (mixing) {

@@ -50,7 +50,10 @@ const outlinesOf = (data: string): CubicOutline[] => {
 };
 
 const ends = (o: CubicOutline): Point[] => o.cubics.map((c) => c[2]);
-/** Twice the signed area of the polygon of an outline's ends (the shoelace formula): its sign is the way it goes round. */
+/**
+ * Twice the signed area of the polygon of an outline's ends (the shoelace formula): its sign is the
+ * way it goes round.
+ */
 const area = (o: CubicOutline): number =>
   ends(o).reduce((sum, p, i, all) => {
     const q = all[(i + 1) % all.length] as Point;
@@ -97,7 +100,10 @@ const begunAt = (o: CubicOutline, i: number): CubicOutline =>
         cubics: [...o.cubics.slice(i), ...o.cubics.slice(0, i)],
       };
 
-/** The second outline, begun and turned so that its ends lie as near as can be to those of the first. */
+/**
+ * The second outline, begun and turned so that its ends lie as near as can be to those of the
+ * first.
+ */
 const aligned = (a: CubicOutline, b: CubicOutline): CubicOutline => {
   if (!a.closed || !b.closed) {
     const off = (o: CubicOutline) =>
@@ -141,7 +147,8 @@ const point = (o: CubicOutline): CubicOutline => {
 const MOST_STRETCHES = 400;
 
 /**
- * Any path data turned into any other: both become outlines of as many cubics, partners by their size, each begun and going round
+ * Any path data turned into any other: both become outlines of as many cubics, partners by their
+ * size, each begun and going round
  * so that its points have the shortest ways. Null where there is nothing to turn, or far too much.
  */
 export const morph = (from: string, to: string): ((t: number) => string) | null => {

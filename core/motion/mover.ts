@@ -24,7 +24,10 @@ import { MixTrack, NumberTrack, numbersIn, KeyframeTrack } from "./track";
 import { ActiveAnimations } from "./active-animations";
 import type { Dissolving } from "./active-animations";
 
-/** How a change goes on down the tree: whether it is at once, what of it dissolves, with which timings, and in which lane. */
+/**
+ * How a change goes on down the tree: whether it is at once, what of it dissolves, with which
+ * timings, and in which lane.
+ */
 interface How {
   readonly cut: boolean;
   readonly fading: string | null;
@@ -36,8 +39,10 @@ const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
 
 /**
  * Shows a placed tree and, when the tree changes, moves from what is on screen to what shall be.
- * Each property of each layer moves on its own, so several changes compose and each can be interrupted where it is; numbers
- * keep the velocity they have. The end of every movement is exactly the target. Time is given by the caller, in ms, and never
+ * Each property of each layer moves on its own, so several changes compose and each can be
+ * interrupted where it is; numbers
+ * keep the velocity they have. The end of every movement is exactly the target. Time is given by
+ * the caller, in ms, and never
  * goes back.
  */
 export class Mover {
@@ -47,15 +52,20 @@ export class Mover {
   private held = new Scrubber();
 
   /**
-   * Sets a new target. `subject` names what is shown (another subject is another scene, which comes as the motion says);
-   * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade dissolves that part, lanes are
+   * Sets a new target. `subject` names what is shown (another subject is another scene, which comes
+   * as the motion says);
+   * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade
+   * dissolves that part, lanes are
    * of its layers, and layers around it that are pushed aside move there in the same time.
    */
   retarget(next: LayoutBox, motion: Motion, now: number, subject: string, within = ""): void {
     this.turn(next, new ChangeTiming(motion, now, within), now, subject);
   }
 
-  /** A hand moves what is shown towards a target, through the poses of lanes if there are any: `progress` (0–1) says how far. `what` names the drag; another one begins anew. */
+  /**
+   * A hand moves what is shown towards a target, through the poses of lanes if there are any:
+   * `progress` (0–1) says how far. `what` names the drag; another one begins anew.
+   */
   drag(
     next: LayoutBox,
     motion: Motion,
@@ -76,7 +86,10 @@ export class Mover {
     this.held.move(progress, now);
   }
 
-  /** What a hand moved goes on to its target by itself, from where it is and as fast as the hand was. */
+  /**
+   * What a hand moved goes on to its target by itself, from where it is and as fast as the hand
+   * was.
+   */
   letGo(motion: Motion, now: number): void {
     const end = this.held.letGo(motion, now);
     if (end !== null) this.animations.until(end);
@@ -159,14 +172,20 @@ export class Mover {
     this.animations.clear();
   }
 
-  /** Replaces the target without any movement of its own, keeping what is in motion (an edit while running). */
+  /**
+   * Replaces the target without any movement of its own, keeping what is in motion (an edit while
+   * running).
+   */
   replace(next: LayoutBox, subject: string): void {
     this.target = next;
     if (subject !== this.subject) this.stop();
     this.subject = subject;
   }
 
-  /** The time at which all present movement will have ended, but for what never does; 0 when nothing moves. */
+  /**
+   * The time at which all present movement will have ended, but for what never does; 0 when nothing
+   * moves.
+   */
   endsAt(): number {
     return this.animations.endsAt();
   }
@@ -176,7 +195,10 @@ export class Mover {
     return this.animations.movesAfter(now);
   }
 
-  /** What is on screen at a time; null before the first target. The target itself (same identity) when nothing moves. */
+  /**
+   * What is on screen at a time; null before the first target. The target itself (same identity)
+   * when nothing moves.
+   */
   sample(now: number): LayoutBox | null {
     return this.target && this.animations.sample(this.target, now);
   }
@@ -225,7 +247,10 @@ export class Mover {
     this.animations.until(made.span.end);
   }
 
-  /** One property sets out from what is shown, in the time of its lane; numbers take along the velocity they have. */
+  /**
+   * One property sets out from what is shown, in the time of its lane; numbers take along the
+   * velocity they have.
+   */
   private track(
     path: string,
     key: string,

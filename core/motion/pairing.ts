@@ -1,7 +1,10 @@
 import type { LayoutBox } from "../layout/types";
 import { ROOT } from "../project/types";
 
-/** Whether two layers of different screens are one and the same to whoever looks: the screens themselves, the same component, or the same kind and name. */
+/**
+ * Whether two layers of different screens are one and the same to whoever looks: the screens
+ * themselves, the same component, or the same kind and name.
+ */
 const same = (a: LayoutBox, b: LayoutBox): boolean =>
   a.layer.id === ROOT && b.layer.id === ROOT
     ? true
@@ -15,15 +18,19 @@ const alike = (a: LayoutBox, b: LayoutBox): boolean =>
   b.layer.kind === "instance" &&
   a.values.component === b.values.component;
 
-/** What is left of a scene whose layers have no counterpart: named so that nothing takes it for one. */
+/**
+ * What is left of a scene whose layers have no counterpart: named so that nothing takes it for one.
+ */
 const foreign = (p: LayoutBox): LayoutBox => ({
   ...p,
   layer: { ...p.layer, id: `was-${p.layer.id}` },
 });
 
 /**
- * A scene as if its layers were those of another: layers that stand for the same get the ids they have there, at each level
- * of the two trees, so that they move over instead of fading. The rest keeps ids that the other scene does not have.
+ * A scene as if its layers were those of another: layers that stand for the same get the ids they
+ * have there, at each level
+ * of the two trees, so that they move over instead of fading. The rest keeps ids that the other
+ * scene does not have.
  */
 export const paired = (was: LayoutBox, is: LayoutBox): LayoutBox => {
   const free = new Set(is.children);

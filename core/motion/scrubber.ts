@@ -13,7 +13,10 @@ export class Scrubber {
     trail: { readonly at: number; readonly progress: number }[];
   } | null = null;
 
-  /** A drag begins: its span, to be used by what shall follow the hand; null when it is the one under way. */
+  /**
+   * A drag begins: its span, to be used by what shall follow the hand; null when it is the one
+   * under way.
+   */
   take(what: string, now: number): Span | null {
     if (this.now?.what === what) return null;
     const span = new Span(now, now, Infinity, "linear", 0);

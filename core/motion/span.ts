@@ -7,8 +7,10 @@ import { settlingTime, springAt } from "./spring";
 const COAST = 120;
 
 /**
- * When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock. All tracks of one change with
- * one timing share it. It also says how what was already moving when it was made goes on and dies away.
+ * When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock.
+ * All tracks of one change with
+ * one timing share it. It also says how what was already moving when it was made goes on and dies
+ * away.
  */
 export class Span {
   private at = NaN;
@@ -80,7 +82,10 @@ export class Span {
     );
   }
 
-  /** Where something is, relative to where it would be, that moved with a speed of 1 (per ms) when this was made; ms. */
+  /**
+   * Where something is, relative to where it would be, that moved with a speed of 1 (per ms) when
+   * this was made; ms.
+   */
   carryAt(now: number): number {
     const gone = now - this.turned;
     if (gone <= 0 || now >= this.end) return 0;

@@ -1,17 +1,24 @@
 import { entryOf } from "../basics";
 import type { Spring } from "../project/types";
 
-/** A spring's own numbers: how fast it would swing undamped (rad/s) and how damped it is (1: comes to rest without swinging). */
+/**
+ * A spring's own numbers: how fast it would swing undamped (rad/s) and how damped it is (1: comes
+ * to rest without swinging).
+ */
 const nature = ({ mass, stiffness, damping }: Spring): { omega: number; zeta: number } => {
   const omega = Math.sqrt(stiffness / mass);
   return { omega, zeta: damping / (2 * Math.sqrt(stiffness * mass)) };
 };
 
-/** Nearer to critical damping than this the two general solutions lose their digits; the critical one is as exact there. */
+/**
+ * Nearer to critical damping than this the two general solutions lose their digits; the critical
+ * one is as exact there.
+ */
 const CRITICAL = 1e-6;
 
 /**
- * How far from rest a damped spring still is `ms` after it was let go at a distance of `x` with a velocity of `v` (per s):
+ * How far from rest a damped spring still is `ms` after it was let go at a distance of `x` with a
+ * velocity of `v` (per s):
  * the closed solution of m x″ + c x′ + k x = 0, and its derivative (per s).
  */
 export const springAt = (
@@ -73,7 +80,10 @@ const lastOutside = (spring: Spring, v: number): number => {
   return ms;
 };
 
-/** The other view of a spring: how long a swing takes (ms), and how bouncy it is (0: not at all, towards 1: for ever; below 0: sluggish). */
+/**
+ * The other view of a spring: how long a swing takes (ms), and how bouncy it is (0: not at all,
+ * towards 1: for ever; below 0: sluggish).
+ */
 export interface Swing {
   readonly swing: number;
   readonly bounciness: number;

@@ -12,7 +12,10 @@ export interface LaneName {
 export const laneOf = (motion: Motion, name: LaneName): Lane | undefined =>
   motion.lanes?.find((l) => l.layer === name.layer && l.key === name.key);
 
-/** The timing a layer or property has: its lane's, else that of the lane around it, else the motion's own. */
+/**
+ * The timing a layer or property has: its lane's, else that of the lane around it, else the
+ * motion's own.
+ */
 export const timingOf = (motion: Motion, name: LaneName): Lane =>
   laneOf(motion, name) ?? {
     ...(laneOf(motion, { ...name, key: null }) ?? {
@@ -32,7 +35,9 @@ export const lengthOf = ({
   readonly easing: Easing;
 }): number => (isSpring(easing) ? settlingTime(easing) : duration);
 
-/** How many goes a lane makes; one that goes there and back in turn ends there. Infinity: for ever. */
+/**
+ * How many goes a lane makes; one that goes there and back in turn ends there. Infinity: for ever.
+ */
 export const goesOf = ({ times = 1, turns = false }: Lane): number => {
   if (times === 0) {
     return Infinity;
@@ -44,7 +49,10 @@ export const goesOf = ({ times = 1, turns = false }: Lane): number => {
 export const laneLength = (lane: Lane): number =>
   goesOf(lane) === Infinity ? Infinity : lengthOf(lane) * goesOf(lane);
 
-/** How long a motion moves things, ms from the moment it is set off; lanes that go for ever are not waited for. */
+/**
+ * How long a motion moves things, ms from the moment it is set off; lanes that go for ever are not
+ * waited for.
+ */
 export const lastsFor = (m: Motion): number => {
   if (m.kind === "cut") return 0;
   const ends = (m.lanes ?? []).map((l) => l.delay + laneLength(l)).filter((e) => e < Infinity);

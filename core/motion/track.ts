@@ -150,7 +150,10 @@ const stagesOf = (lane: Lane, key: string, from: unknown, to: unknown): Stage[] 
   });
 };
 
-/** A lane that goes through poses, or is gone through more than once. Its span is even: each stretch has a curve of its own. */
+/**
+ * A lane that goes through poses, or is gone through more than once. Its span is even: each stretch
+ * has a curve of its own.
+ */
 export class KeyframeTrack implements Track {
   readonly endless: boolean;
   private readonly first: readonly Stage[];
@@ -158,7 +161,10 @@ export class KeyframeTrack implements Track {
   private readonly length: number;
   private readonly goes: number;
 
-  /** `from` is what is on screen, `rest` what later goes begin with, `to` where all ends; `speed` per ms is kept at first. */
+  /**
+   * `from` is what is on screen, `rest` what later goes begin with, `to` where all ends; `speed`
+   * per ms is kept at first.
+   */
   constructor(
     readonly span: Span,
     private readonly lane: Lane,

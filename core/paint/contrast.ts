@@ -4,7 +4,10 @@ import type { LayoutBox } from "../layout/types";
 import { mixColour } from "../colour";
 import type { Fill, Gradient, Stop } from "../properties/types";
 
-/** How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs for AA. */
+/**
+ * How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs
+ * for AA.
+ */
 export interface Contrast {
   readonly ratio: number;
   readonly needed: number;
@@ -77,7 +80,8 @@ const grounded = (ground: string | null, fill: string | null, opacity: number): 
 };
 
 /**
- * The contrast of a text layer of a placed tree with what is painted behind its middle, over white paper. Null when a
+ * The contrast of a text layer of a placed tree with what is painted behind its middle, over white
+ * paper. Null when a
  * picture lies behind it, since that has no one colour, and for layers that are not texts.
  */
 export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {

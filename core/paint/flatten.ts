@@ -12,7 +12,10 @@ const pieces = (radius: number, angle: number): number =>
         Math.min(256, Math.ceil(Math.abs(angle) / (2 * Math.acos(1 - TOLERANCE / radius)))),
       );
 
-/** An elliptical arc without rotation by its end points (SVG 2 appendix B.2.4), as points after the first. */
+/**
+ * An elliptical arc without rotation by its end points (SVG 2 appendix B.2.4), as points after the
+ * first.
+ */
 const arc = (
   x1: number,
   y1: number,
@@ -76,7 +79,10 @@ const curve = (points: readonly number[]): Ring => {
 
 const counts: Readonly<Record<string, number>> = { M: 2, L: 2, H: 1, V: 1, C: 6, Q: 4, A: 7, Z: 0 };
 
-/** Path data of absolute commands (M L H V C Q A Z, arcs without rotation) as closed rings of points, within a fiftieth of a px. */
+/**
+ * Path data of absolute commands (M L H V C Q A Z, arcs without rotation) as closed rings of
+ * points, within a fiftieth of a px.
+ */
 export const flatten = (data: string): Ring[] => {
   const rings: Ring[] = [];
   const tokens = data.match(/[MLHVCQAZ]|[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/g) ?? [];

@@ -22,7 +22,10 @@ export const ink = (name: "fill" | "stroke" | "stop", colour: string): Attrs => 
     : { [key]: colour };
 };
 
-/** A clear stop fades its neighbour's colour instead of passing through grey, as premultiplied mixing does in CSS. */
+/**
+ * A clear stop fades its neighbour's colour instead of passing through grey, as premultiplied
+ * mixing does in CSS.
+ */
 const stopPaint = (stops: readonly Stop[]): Paint[] =>
   [...stops]
     .sort((a, b) => a.at - b.at)
@@ -37,7 +40,10 @@ const stopPaint = (stops: readonly Stop[]): Paint[] =>
       };
     });
 
-/** Stops outside 0–1 (an overshooting curve, an imported gradient) are brought inside by moving the gradient's ends. */
+/**
+ * Stops outside 0–1 (an overshooting curve, an imported gradient) are brought inside by moving the
+ * gradient's ends.
+ */
 const spread = (stops: readonly Stop[]): { stops: readonly Stop[]; from: number; to: number } => {
   const places = stops.map((s) => s.at);
   const from = Math.min(0, ...places);
@@ -92,7 +98,10 @@ const identified = (paint: Paint, word: string): { paint: Paint; id: string } =>
   return { paint: { ...paint, attrs: { id, ...paint.attrs } }, id };
 };
 
-/** An element that others refer to, under an id that says its contents: equal ids always mean equal elements, wherever several scenes share a document. */
+/**
+ * An element that others refer to, under an id that says its contents: equal ids always mean equal
+ * elements, wherever several scenes share a document.
+ */
 export const named = (
   tag: "clipPath" | "mask",
   key: string,
@@ -122,7 +131,10 @@ const pictureBox = (
   };
 };
 
-/** How an outline is filled: elements it refers to, attributes for it, and a picture to lie in it instead. */
+/**
+ * How an outline is filled: elements it refers to, attributes for it, and a picture to lie in it
+ * instead.
+ */
 export const fillOf = (
   fill: Fill,
   over: Over,

@@ -14,7 +14,10 @@ const rounded = (x: number, y: number, w: number, h: number, [tl, tr, br, bl]: F
 
 type Point = readonly [number, number];
 
-/** Corners of a regular polygon or star stretched over a box; inset (per cent) draws every second point inwards. */
+/**
+ * Corners of a regular polygon or star stretched over a box; inset (per cent) draws every second
+ * point inwards.
+ */
 const polygonPoints = (sides: number, inset: number, width: number, height: number): Point[] => {
   const n = Math.max(3, Math.round(sides));
   const star = inset > 0;
@@ -32,7 +35,9 @@ const polygonPoints = (sides: number, inset: number, width: number, height: numb
   return raw.map(([x, y]) => [((x - left) / w) * width, ((y - top) / h) * height]);
 };
 
-/** A closed path through points whose corners are rounded with a radius, as far as the sides allow. */
+/**
+ * A closed path through points whose corners are rounded with a radius, as far as the sides allow.
+ */
 const roundedPolygon = (points: readonly Point[], radius: number): string => {
   const n = points.length;
   const at = (i: number): Point => points[(i + n) % n] as Point;
@@ -66,11 +71,17 @@ const cornersOf = (p: LayoutBox, by = 0): Four => {
   ) as unknown as Four;
 };
 
-/** Whether a layer's outline can be grown and shrunk exactly; the others' borders are cut to shape instead. */
+/**
+ * Whether a layer's outline can be grown and shrunk exactly; the others' borders are cut to shape
+ * instead.
+ */
 export const grows = (p: LayoutBox): boolean =>
   p.layer.kind === "box" || p.layer.kind === "picture" || p.layer.kind === "ellipse";
 
-/** A layer's outline grown by `by` px on every side (shadow spread, or the middle of a border), as an element without paint. */
+/**
+ * A layer's outline grown by `by` px on every side (shadow spread, or the middle of a border), as
+ * an element without paint.
+ */
 export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs } => {
   const w = Math.max(0, p.width + 2 * by);
   const h = Math.max(0, p.height + 2 * by);
@@ -157,7 +168,10 @@ const operations = {
   excluded: clipping.xor,
 } as const;
 
-/** Path data of the outline the shown shapes inside a compound make together, in its own px; curves as fine straight pieces. */
+/**
+ * Path data of the outline the shown shapes inside a compound make together, in its own px; curves
+ * as fine straight pieces.
+ */
 const compoundPath = (p: LayoutBox): string => {
   const areas = p.children
     .filter(

@@ -72,7 +72,10 @@ interface Own {
 }
 const kept = new WeakMap<Values, Own>();
 
-/** What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those of the frame before. */
+/**
+ * What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those
+ * of the frame before.
+ */
 const ownPaint = (p: LayoutBox): readonly Paint[] => {
   const { shapes, width, height, lines } = p;
   if (!shapes || p.layer.kind === "compound") return newPaint(p);
@@ -94,7 +97,10 @@ const known = (p: LayoutBox, shift: Shift): Paint | undefined => {
   return kept?.x === shift[0] && kept.y === shift[1] ? kept.node : undefined;
 };
 
-/** Old over into new: plus-lighter in an isolated group makes old × (1 − t) + new × t, without the dip of two half-transparent layers. */
+/**
+ * Old over into new: plus-lighter in an isolated group makes old × (1 − t) + new × t, without the
+ * dip of two half-transparent layers.
+ */
 const dissolving = (
   key: string,
   old: readonly Paint[],
@@ -121,7 +127,10 @@ const dissolving = (
   ],
 });
 
-/** The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of what that dissolved from. */
+/**
+ * The shapes of a layer in its own px; where it dissolves by itself, those of before too, and of
+ * what that dissolved from.
+ */
 const ownShapes = (p: LayoutBox): readonly Paint[] => {
   if (!p.dissolve?.own) return ownPaint(p);
   const { from, progress } = p.dissolve;
@@ -168,7 +177,10 @@ const build = (p: LayoutBox, shift: Shift): Paint => {
   return withDissolve(p, shift, { tag: "g", key: p.layer.id, attrs, children });
 };
 
-/** How far what rises comes up, and how far what is slid over gives way, as shares of the height and the way. */
+/**
+ * How far what rises comes up, and how far what is slid over gives way, as shares of the height and
+ * the way.
+ */
 const RISE = 0.14;
 const GIVES_WAY = 0.28;
 
@@ -219,8 +231,11 @@ const painted = (p: LayoutBox, shift: Shift): Paint => {
 };
 
 /**
- * Paints a placed tree as SVG elements in the coordinates of its parent. A layer is one <g data-layer="id"> that holds
- * its own shapes, then its children. Nothing here depends on what was painted before. `flat` paints plain layers without
- * transforms of their own: better for many still pictures, while what moves is moved best by its transform.
+ * Paints a placed tree as SVG elements in the coordinates of its parent. A layer is one <g
+ * data-layer="id"> that holds
+ * its own shapes, then its children. Nothing here depends on what was painted before. `flat` paints
+ * plain layers without
+ * transforms of their own: better for many still pictures, while what moves is moved best by its
+ * transform.
  */
 export const paint = (p: LayoutBox, flat = false): Paint => painted(p, flat ? [0, 0] : null);

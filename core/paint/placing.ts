@@ -4,7 +4,10 @@ import type { Shift } from "./flat";
 import { r } from "./types";
 import type { Attrs } from "./types";
 
-/** Properties that say how the whole of a layer lies there: its own shapes are the same whatever they are. */
+/**
+ * Properties that say how the whole of a layer lies there: its own shapes are the same whatever
+ * they are.
+ */
 export const placingKeys: ReadonlySet<string> = new Set([
   "opacity",
   "rotation",
@@ -36,7 +39,10 @@ export const transformOf = (p: LayoutBox, shift: Shift): string => {
     .join(" ");
 };
 
-/** The attributes of a layer's group: what it is, where it lies, and what is done to the whole of it. */
+/**
+ * The attributes of a layer's group: what it is, where it lies, and what is done to the whole of
+ * it.
+ */
 export const placing = (p: LayoutBox, transform: string, opacity: number): Attrs => {
   const v = p.values;
   const out: Record<string, string | number> = { "data-layer": p.layer.id };

@@ -91,7 +91,8 @@ const borderPaint = (p: LayoutBox): Paint[] => {
     const line = outline(p, at === "centre" ? 0 : (side * width) / 2);
     return [leaf(line.tag, "b", { ...line.attrs, ...stroke(width) })];
   }
-  // these outlines cannot be grown exactly: twice the width is drawn, and the half that lies wrong is cut away
+  // these outlines cannot be grown exactly: twice the width is drawn, and the half that lies wrong
+  // is cut away
   const line = outline(p);
   const d = leaf("path", "d", {
     d: outlinePath(p),
@@ -137,7 +138,10 @@ const fillValue = (p: LayoutBox): Fill => {
     : "#dcd5c6";
 };
 
-/** Boxes, ellipses, polygons, paths, compounds, lines and pictures: shadows, fill, shadows inside, border. */
+/**
+ * Boxes, ellipses, polygons, paths, compounds, lines and pictures: shadows, fill, shadows inside,
+ * border.
+ */
 export const shapePaint = (p: LayoutBox): Paint[] => {
   const shadows = shadowsOf(p);
   const out: Paint[] = [];

@@ -1,4 +1,6 @@
-/** An element of SVG as plain data. Equal subtrees keep their identity, so a renderer can skip them. */
+/**
+ * An element of SVG as plain data. Equal subtrees keep their identity, so a renderer can skip them.
+ */
 export interface Paint {
   readonly tag:
     | "g"
@@ -24,7 +26,10 @@ export type Attrs = Readonly<Record<string, string | number>>;
 /** Lengths are written to a thousandth of a px. */
 export const r = (n: number): number => Math.round(n * 1000) / 1000 || 0;
 
-/** 53 bits of a text (cyrb53), short enough for an id: equal texts give equal ids in whatever document. */
+/**
+ * 53 bits of a text (cyrb53), short enough for an id: equal texts give equal ids in whatever
+ * document.
+ */
 export const digest = (text: string): string => {
   let a = 0xdeadbeef;
   let b = 0x41c6ce57;

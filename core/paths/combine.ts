@@ -1,6 +1,9 @@
 import paper from "paper/dist/paper-core";
 
-/** An outline to combine: path data in its own px and the map that puts it into place, or outlines combined among themselves. */
+/**
+ * An outline to combine: path data in its own px and the map that puts it into place, or outlines
+ * combined among themselves.
+ */
 export type Part =
   | { readonly d: string; readonly holes: boolean; readonly map: readonly number[] }
   | { readonly combine: string; readonly parts: readonly Part[]; readonly map: readonly number[] };
@@ -47,8 +50,10 @@ const build = (part: Part): paper.PathItem => {
 };
 
 /**
- * The outline that parts make together, as path data with true curves (Paper.js' boolean operations). Unlike the painted
- * outline, which is made of fine straight pieces, it can be edited point by point. Holes are by even and odd.
+ * The outline that parts make together, as path data with true curves (Paper.js' boolean
+ * operations). Unlike the painted
+ * outline, which is made of fine straight pieces, it can be edited point by point. Holes are by
+ * even and odd.
  */
 export const combine = (operation: string, parts: readonly Part[]): string => {
   prepare();

@@ -6,7 +6,10 @@ export interface PathPoint {
   readonly y: number;
 }
 
-/** A point of an outline with the handles that bend the lines before and after it; null where the line leaves it straight. */
+/**
+ * A point of an outline with the handles that bend the lines before and after it; null where the
+ * line leaves it straight.
+ */
 export interface Knot extends PathPoint {
   readonly before: PathPoint | null;
   readonly after: PathPoint | null;
@@ -25,7 +28,10 @@ const mix = (a: PathPoint, b: PathPoint, t: number): PathPoint => ({
   y: a.y + (b.y - a.y) * t,
 });
 
-/** Reads path data of M, L, C, Q and Z as points with handles, stretched by sx and sy. Quadratic curves become cubic ones. */
+/**
+ * Reads path data of M, L, C, Q and Z as points with handles, stretched by sx and sy. Quadratic
+ * curves become cubic ones.
+ */
 export const readOutlines = (data: string, sx = 1, sy = 1): KnotOutline[] => {
   const out: { knots: Knot[]; closed: boolean }[] = [];
   const bend = (knots: Knot[], after: PathPoint, before: PathPoint, to: PathPoint) => {
@@ -159,7 +165,10 @@ export const bendKnot = (
   return { ...k, [which]: to, [other]: opposite };
 };
 
-/** Makes a corner of a smooth point, and a smooth point of a corner: its handles lie along the way from the point before to the one after. */
+/**
+ * Makes a corner of a smooth point, and a smooth point of a corner: its handles lie along the way
+ * from the point before to the one after.
+ */
 export const turnKnot = (o: KnotOutline, at: number): KnotOutline => {
   const k = o.knots[at] as Knot;
   const count = o.knots.length;

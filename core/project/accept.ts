@@ -72,7 +72,10 @@ const checkPlace = (project: Project, path: readonly string[]): string | null =>
   return check(projectFields[top], project[top]);
 };
 
-/** A value a look says about a layer: only that is checked, since a drag says one many times a second. */
+/**
+ * A value a look says about a layer: only that is checked, since a drag says one many times a
+ * second.
+ */
 const checkSaid = (piece: Piece, path: readonly string[]): string | null => {
   const [, , , lookId = "", , layer = "", key] = path;
   const look = tableEntry(piece.looks, lookId);
@@ -83,7 +86,10 @@ const checkSaid = (piece: Piece, path: readonly string[]): string | null => {
   return value === undefined ? null : check(layerChanges, { [key]: value });
 };
 
-/** The part of a path by which a place is checked: many steps inside one record check that record once. */
+/**
+ * The part of a path by which a place is checked: many steps inside one record check that record
+ * once.
+ */
 const checkedPlace = (path: readonly string[]): readonly string[] => {
   if (path[0] !== "pieces") return path.slice(0, 2);
   return path[2] === "looks" && path[4] === "changes" ? path.slice(0, 7) : path.slice(0, 4);
@@ -98,7 +104,10 @@ const placesOf = (ops: readonly Op[]): (readonly string[])[] => {
   return [...places.values()];
 };
 
-/** Whether a change as it is sent would be larger than one may be; a sentence, or null. Texts count as UTF-8. */
+/**
+ * Whether a change as it is sent would be larger than one may be; a sentence, or null. Texts count
+ * as UTF-8.
+ */
 const tooLarge = (change: Change): string | null => {
   const mayBe =
     change.ops.length > 1000 ||
@@ -122,7 +131,9 @@ const touchedPieces = (project: Project, ops: readonly Op[]): Set<Piece> => {
   return touched;
 };
 
-/** Records that were added may be too many; what was only set again or inside a record cannot be. */
+/**
+ * Records that were added may be too many; what was only set again or inside a record cannot be.
+ */
 const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
   const pieces = new Set<Piece | undefined>();
   for (const { op, path } of ops) {
@@ -139,8 +150,10 @@ const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
 };
 
 /**
- * Applies a change if the project stays valid: every touched record against the schema, every touched piece's tree, and
- * the limits. Texts are cleaned of what cannot be kept. Refusals are sentences for the person who made the change; the
+ * Applies a change if the project stays valid: every touched record against the schema, every
+ * touched piece's tree, and
+ * the limits. Texts are cleaned of what cannot be kept. Refusals are sentences for the person who
+ * made the change; the
  * project is never half changed.
  */
 export const accept = (project: Project, proposed: Change): Accepted => {

@@ -2,13 +2,19 @@ import { z } from "zod";
 import { limits } from "./limits";
 import { isCleanText } from "./text";
 
-/** One step of a change, as in JSON Patch (RFC 6902) but addressed by record ids: set a value at a path, or remove it. */
+/**
+ * One step of a change, as in JSON Patch (RFC 6902) but addressed by record ids: set a value at a
+ * path, or remove it.
+ */
 export type Op =
   | {
       readonly op: "set";
       readonly path: readonly string[];
       readonly value: unknown;
-      /** id of the change that removed what this step brings back: what others did to it since comes back with it */
+      /**
+       * id of the change that removed what this step brings back: what others did to it since comes
+       * back with it
+       */
       readonly restores?: string | undefined;
     }
   | { readonly op: "remove"; readonly path: readonly string[] };
@@ -60,7 +66,10 @@ const parentOf = (root: Node, path: readonly string[]): Node | null => {
   return node;
 };
 
-/** Copies of nodes that one run of steps made, and may therefore write to: each node is copied once, not once a step. */
+/**
+ * Copies of nodes that one run of steps made, and may therefore write to: each node is copied once,
+ * not once a step.
+ */
 class Copies {
   private readonly made = new Set<Node>();
 
@@ -85,9 +94,11 @@ class Copies {
 }
 
 /**
- * Applies steps in order with structural sharing, and returns the steps that undo them. Takes time in proportion to the
+ * Applies steps in order with structural sharing, and returns the steps that undo them. Takes time
+ * in proportion to the
  * steps and to the tables they touch.
- * A step whose record is gone (somebody removed it meanwhile) does nothing, and is returned as `lost` if it sets something;
+ * A step whose record is gone (somebody removed it meanwhile) does nothing, and is returned as
+ * `lost` if it sets something;
  * so does one that changes nothing.
  */
 export const apply = <T extends object>(
@@ -131,7 +142,10 @@ export class Places {
     for (let n = 1; n <= path.length; n++) this.below.set(Places.key(path, n), index);
   }
 
-  /** The last step that has to do with a path: at it, below it, or at one that holds it; -1 for none. */
+  /**
+   * The last step that has to do with a path: at it, below it, or at one that holds it; -1 for
+   * none.
+   */
   related(path: readonly string[]): number {
     let last = this.below.get(Places.key(path)) ?? -1;
     for (let n = 1; n < path.length; n++)
@@ -150,7 +164,10 @@ export const related = (a: readonly string[], b: readonly string[]): boolean => 
   return true;
 };
 
-/** Two runs of steps as one: a later set of the very same place replaces an earlier one (typing, dragging). */
+/**
+ * Two runs of steps as one: a later set of the very same place replaces an earlier one (typing,
+ * dragging).
+ */
 export const merge = (first: readonly Op[], second: readonly Op[]): Op[] => {
   const out: Op[] = [...first];
   const places = new Places();
@@ -178,7 +195,10 @@ const segment = z
   .refine((s) => !isReserved(s) && isCleanText(s), "not a name");
 const path = z.array(segment).min(1).max(8);
 
-/** Why a value is none that JSON could hold, or null. Goes down without recursion, so that depth cannot break it. */
+/**
+ * Why a value is none that JSON could hold, or null. Goes down without recursion, so that depth
+ * cannot break it.
+ */
 const notJson = (value: unknown): string | null => {
   let level: unknown[] = [value];
   for (let depth = 0; level.length > 0; depth++) {

@@ -22,7 +22,8 @@ export interface Clash {
 }
 
 /**
- * What a change that comes late (made offline, or left behind by a closed window) would overwrite: the changes that others
+ * What a change that comes late (made offline, or left behind by a closed window) would overwrite:
+ * the changes that others
  * made since `base` to places it would still change. Empty when it is in nobody's way.
  */
 export const clashesOf = (
@@ -44,7 +45,10 @@ export const clashesOf = (
   return [...found].map(([other, paths]) => ({ seq: other.seq, label: other.label, paths }));
 };
 
-/** Whether steps have to do with any place in a set: with itself, with what holds it, or with what it holds. */
+/**
+ * Whether steps have to do with any place in a set: with itself, with what holds it, or with what
+ * it holds.
+ */
 export const touchesAny = (places: Places, ops: readonly Op[]): boolean =>
   ops.some((op) => places.related(op.path) >= 0);
 
@@ -53,7 +57,10 @@ const changesSomething = (project: Project, op: Op): boolean => {
   return op.op === "remove" ? now !== undefined : !same(now, op.value);
 };
 
-/** The records somebody removed that a change would set something in: it does nothing there until they come back. */
+/**
+ * The records somebody removed that a change would set something in: it does nothing there until
+ * they come back.
+ */
 export const goneFrom = (project: Project, ops: readonly Op[]): (readonly string[])[] => {
   const { doc, lost } = apply(project, ops);
   const gone = new Map<string, readonly string[]>();
@@ -64,7 +71,9 @@ export const goneFrom = (project: Project, ops: readonly Op[]): (readonly string
   return [...gone.values()];
 };
 
-/** The outermost record on the way to a place that is not there; null when the place can be reached. */
+/**
+ * The outermost record on the way to a place that is not there; null when the place can be reached.
+ */
 const missingRecord = (project: Project, path: readonly string[]): readonly string[] | null => {
   let node: unknown = project;
   for (const [i, key] of path.slice(0, -1).entries()) {
@@ -90,8 +99,10 @@ export const isInside = (inner: readonly string[], outer: readonly string[]): bo
   inner.length > outer.length && related(inner, outer);
 
 /**
- * A record that `removal` took away, as it would be now: what it was in `before` (the project the removal was made in), with
- * everything that was changed inside it since, though it was not there. Undefined when the removal did not take it.
+ * A record that `removal` took away, as it would be now: what it was in `before` (the project the
+ * removal was made in), with
+ * everything that was changed inside it since, though it was not there. Undefined when the removal
+ * did not take it.
  */
 export const restoredValue = (
   path: readonly string[],
@@ -119,7 +130,8 @@ export const isThere = (project: Project, path: readonly string[]): boolean =>
   valueAt(project, path) !== undefined;
 
 /**
- * Of one's own earlier changes, the places that another's change overwrote although its maker had not seen them, and what
+ * Of one's own earlier changes, the places that another's change overwrote although its maker had
+ * not seen them, and what
  * takes one's own values back. Null when nothing of one's own was lost.
  */
 export const overwrittenBy = (

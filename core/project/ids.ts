@@ -38,7 +38,8 @@ export const orderAfter = (list: readonly Ordered[]): string => {
 };
 
 /**
- * An order key that puts a record at `index` of the sorted `list` (which must not hold the record itself).
+ * An order key that puts a record at `index` of the sorted `list` (which must not hold the record
+ * itself).
  * Equal neighbouring keys (two windows inserted at once) are stepped over.
  */
 export const orderAt = (list: readonly Ordered[], index: number): string => {

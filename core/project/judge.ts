@@ -13,7 +13,10 @@ export interface Proposal {
   readonly since: number;
   /** number of the newest change its maker had seen when it was made */
   readonly base: number;
-  /** made offline, or left behind by a window that was closed: it must not overwrite what others did since */
+  /**
+   * made offline, or left behind by a window that was closed: it must not overwrite what others did
+   * since
+   */
   readonly late: boolean;
   readonly change: Change;
 }
@@ -31,14 +34,20 @@ export type Verdict =
   | { readonly kind: "conflict"; readonly clashes: readonly Clash[] }
   | { readonly kind: "refused"; readonly reason: string };
 
-/** The steps whose records must be looked up before a proposal can be judged: those that are not back already. */
+/**
+ * The steps whose records must be looked up before a proposal can be judged: those that are not
+ * back already.
+ */
 export const restoringOps = (project: Project, change: Change): RestoringOp[] =>
   change.ops.filter(isRestoring).filter((op) => !isThere(project, op.path));
 
 /** The key under which the value of a restoring step is handed over. */
 export const restoreKey = (op: RestoringOp): string => JSON.stringify([op.restores, op.path]);
 
-/** The steps with every record that comes back written out; null when one of them is not known any more. */
+/**
+ * The steps with every record that comes back written out; null when one of them is not known any
+ * more.
+ */
 const writtenOut = (
   project: Project,
   change: Change,
@@ -60,8 +69,10 @@ const writtenOut = (
 };
 
 /**
- * What becomes of a proposed change. `unseen` are changes by others that the proposal must not overwrite: of a late one all
- * since its `base`; of one made in live editing those the window has not, though they have been there for a while.
+ * What becomes of a proposed change. `unseen` are changes by others that the proposal must not
+ * overwrite: of a late one all
+ * since its `base`; of one made in live editing those the window has not, though they have been
+ * there for a while.
  * `restored` has the records that come back, by `restoreKey`.
  */
 export const judge = (

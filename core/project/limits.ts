@@ -1,4 +1,7 @@
-/** How much of each kind a project may hold, so that whatever is accepted can also be shown and mended. */
+/**
+ * How much of each kind a project may hold, so that whatever is accepted can also be shown and
+ * mended.
+ */
 export const limits = {
   /** layers inside one another */
   depth: 100,

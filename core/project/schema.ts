@@ -259,7 +259,10 @@ const acceptance = z.strictObject({
   reason: z.string().trim().min(1, "say why it is as it should be").max(500),
 });
 
-/** The record tables of a piece; a change addresses one record of one of them, or something inside it. */
+/**
+ * The record tables of a piece; a change addresses one record of one of them, or something inside
+ * it.
+ */
 export const tables = {
   traits: trait,
   layers: layer,
@@ -414,7 +417,10 @@ export const upgrade = (project: Project): Project => {
   };
 };
 
-/** How deep a layer lies: 0 for the root; null when its parents lead back to itself. Notes what it found on the way. */
+/**
+ * How deep a layer lies: 0 for the root; null when its parents lead back to itself. Notes what it
+ * found on the way.
+ */
 const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number | null => {
   const way: Layer[] = [];
   const seen = new Set<string>();
@@ -438,8 +444,10 @@ const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number
 };
 
 /**
- * What the schema alone cannot say about a piece: one root, no layer inside itself or too deep. Returns a sentence, or null.
- * A layer whose parent is gone is no fault: somebody removed it meanwhile, and the layer comes back with it.
+ * What the schema alone cannot say about a piece: one root, no layer inside itself or too deep.
+ * Returns a sentence, or null.
+ * A layer whose parent is gone is no fault: somebody removed it meanwhile, and the layer comes back
+ * with it.
  */
 export const brokenTree = (piece: Piece): string | null => {
   const root = tableEntry(piece.layers, ROOT);

@@ -54,9 +54,15 @@ export interface Look {
   readonly changes: Readonly<Record<Id, LayerChanges>>;
 }
 
-/** What of a layer a placed copy may set: its text, whether it shows, its picture, icon or colour, or which component stands there. */
+/**
+ * What of a layer a placed copy may set: its text, whether it shows, its picture, icon or colour,
+ * or which component stands there.
+ */
 export const optionKeys = ["text", "visible", "picture", "icon", "fill", "component"] as const;
-/** Of a nested copy also its own traits ("trait:ID") and options ("option:ID"), shown to the outside. */
+/**
+ * Of a nested copy also its own traits ("trait:ID") and options ("option:ID"), shown to the
+ * outside.
+ */
 export type OptionKey = (typeof optionKeys)[number] | `trait:${Id}` | `option:${Id}`;
 
 /** Something a placed copy may set. */
@@ -68,7 +74,10 @@ export interface Option {
   readonly key: OptionKey;
 }
 
-/** What the designer says about variants: the name of one, or that those where a condition holds are not used. */
+/**
+ * What the designer says about variants: the name of one, or that those where a condition holds are
+ * not used.
+ */
 export interface VariantNote {
   readonly id: Id;
   readonly order: string;
@@ -77,7 +86,10 @@ export interface VariantNote {
   readonly unused: boolean;
 }
 
-/** A picture under the stage to measure and trace: no part of the piece. Place and width in px of the piece. */
+/**
+ * A picture under the stage to measure and trace: no part of the piece. Place and width in px of
+ * the piece.
+ */
 export interface Reference {
   readonly picture: Id;
   readonly x: number;
@@ -86,7 +98,10 @@ export interface Reference {
   readonly opacity: number;
 }
 
-/** A damped spring: mass (kg), stiffness (N/m), damping (kg/s). How long it takes follows from these. */
+/**
+ * A damped spring: mass (kg), stiffness (N/m), damping (kg/s). How long it takes follows from
+ * these.
+ */
 export interface Spring {
   readonly kind: "spring";
   readonly mass: number;
@@ -95,8 +110,10 @@ export interface Spring {
 }
 
 /**
- * How a change goes on in time: a CSS easing keyword, the four numbers of a cubic Bézier, CSS steps, something dropped that
- * bounces (`keeps`: the share of its height it comes up to again), something that winds up first (`back`: how far), or a spring.
+ * How a change goes on in time: a CSS easing keyword, the four numbers of a cubic Bézier, CSS
+ * steps, something dropped that
+ * bounces (`keeps`: the share of its height it comes up to again), something that winds up first
+ * (`back`: how far), or a spring.
  */
 export type Easing =
   | "linear"
@@ -121,10 +138,16 @@ export interface Pose {
   readonly easing: Easing;
 }
 
-/** A layer, or one property of it, with a time of its own within a motion; ms from the motion's begin. */
+/**
+ * A layer, or one property of it, with a time of its own within a motion; ms from the motion's
+ * begin.
+ */
 export interface Lane {
   readonly layer: Id;
-  /** a property's key, "presence" for appearing and vanishing; null: all of the layer and of what is inside it */
+  /**
+   * a property's key, "presence" for appearing and vanishing; null: all of the layer and of what is
+   * inside it
+   */
   readonly key: string | null;
   readonly delay: number;
   readonly duration: number;
@@ -141,7 +164,9 @@ export const motionKinds = ["cut", "fade", "tween", "slide", "push", "rise"] as 
 export const directions = ["left", "right", "up", "down"] as const;
 type Direction = (typeof directions)[number];
 
-/** How a change of look is shown over time; ms. A spring takes its own time instead of the duration. */
+/**
+ * How a change of look is shown over time; ms. A spring takes its own time instead of the duration.
+ */
 export interface Motion {
   readonly kind: (typeof motionKinds)[number];
   readonly duration: number;
@@ -195,9 +220,15 @@ type DragDirection = (typeof dragDirections)[number];
 
 export interface Trigger {
   readonly type: TriggerType;
-  /** delay: ms after the condition becomes true; hold: ms pressed; reached: the moment of the clip, ms */
+  /**
+   * delay: ms after the condition becomes true; hold: ms pressed; reached: the moment of the clip,
+   * ms
+   */
   readonly ms?: number | undefined;
-  /** drag only: where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s) from which letting go does it */
+  /**
+   * drag only: where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s)
+   * from which letting go does it
+   */
   readonly direction?: DragDirection | undefined;
   readonly travel?: number | undefined;
   readonly part?: number | undefined;
@@ -229,7 +260,9 @@ type EffectAction =
   | { readonly type: "address"; readonly to: string }
   | { readonly type: "go"; readonly screen: Id }
   | { readonly type: "back" }
-  /** shows a screen over the present one; close takes away the one it is said in, else the front one */
+  /**
+   * shows a screen over the present one; close takes away the one it is said in, else the front one
+   */
   | { readonly type: "open"; readonly screen: Id }
   | { readonly type: "close" }
   /** starts, halts or turns a clip of the piece; seek goes to a moment of it, ms */
@@ -254,14 +287,20 @@ export type Effect = EffectAction & { readonly motion?: Motion | undefined };
 
 export const overlayPlaces = ["centre", "top", "bottom", "start", "end"] as const;
 
-/** How a screen lies over others: where, how much what is beneath is dimmed (0–1), and whether a press outside or Escape closes it. */
+/**
+ * How a screen lies over others: where, how much what is beneath is dimmed (0–1), and whether a
+ * press outside or Escape closes it.
+ */
 export interface OverlayStyle {
   readonly place: (typeof overlayPlaces)[number];
   readonly dim: number;
   readonly closes: boolean;
 }
 
-/** When a trigger happens on a layer (or the whole piece), while a condition holds: effects, with a motion. */
+/**
+ * When a trigger happens on a layer (or the whole piece), while a condition holds: effects, with a
+ * motion.
+ */
 export interface Rule {
   readonly id: Id;
   readonly order: string;
@@ -277,7 +316,8 @@ export interface Rule {
 }
 
 /**
- * One step of a rehearsal. Layers are named by their path within the piece ("copy/layer"); "point" goes to a layer's middle,
+ * One step of a rehearsal. Layers are named by their path within the piece ("copy/layer"); "point"
+ * goes to a layer's middle,
  * or off the piece; "settle" waits until nothing moves; times in ms, ways in px.
  */
 export type Step =
@@ -371,7 +411,10 @@ export type TokenValue =
   | Exclude<Easing, string>
   | MotionValue;
 
-/** A named value of the design system that properties refer to. An alias takes the value of another token of its type. */
+/**
+ * A named value of the design system that properties refer to. An alias takes the value of another
+ * token of its type.
+ */
 export interface Token {
   readonly id: Id;
   readonly type: TokenType;

@@ -6,7 +6,9 @@ export interface IconShape {
   readonly holes: boolean;
 }
 
-/** An icon the project uses, with its drawing: projects do not depend on the catalogue it came from. */
+/**
+ * An icon the project uses, with its drawing: projects do not depend on the catalogue it came from.
+ */
 export interface IconAsset {
   readonly id: Id;
   readonly kind: "icon";

@@ -49,7 +49,10 @@ const readStops = (list: readonly string[]): Stop[] | null => {
   return stops.map((s, i) => ({ at: at[i] as number, colour: s.colour }));
 };
 
-/** Reads a CSS linear-gradient (with an angle or a side) or radial-gradient (radii and centre in per cent); null for anything else. */
+/**
+ * Reads a CSS linear-gradient (with an angle or a side) or radial-gradient (radii and centre in per
+ * cent); null for anything else.
+ */
 export const parseGradient = (text: string): Gradient | null => {
   const call = /^\s*(linear|radial)-gradient\((.*)\)\s*;?\s*$/is.exec(text);
   if (!call) return null;

@@ -9,7 +9,10 @@ const shapes: readonly LayerKind[] = ["box", "ellipse", "polygon", "path", "comp
 const lined: readonly LayerKind[] = [...shapes, "line", "picture"];
 const open: readonly LayerKind[] = ["path", "line"];
 const lettered: readonly LayerKind[] = ["text"];
-/** Larger than any layer: as a size limit it means that there is none, as a corner that it is round whatever the size. */
+/**
+ * Larger than any layer: as a size limit it means that there is none, as a corner that it is round
+ * whatever the size.
+ */
 export const ENDLESS = 100_000;
 
 const number = (unit: Unit, min = -ENDLESS, max = ENDLESS, step = 1): ValueType => ({
@@ -93,8 +96,10 @@ const roles = [
 ] as const;
 
 /**
- * Every layer property, once. The sheet, the schema, the interpolation and the file format all follow this list;
- * a new property is one entry. "layout" mixing means that the computed box is interpolated, not the value.
+ * Every layer property, once. The sheet, the schema, the interpolation and the file format all
+ * follow this list;
+ * a new property is one entry. "layout" mixing means that the computed box is interpolated, not the
+ * value.
  */
 export const registry: readonly Property[] = [
   place("x", "x", all, number("px"), 0, "layout"),
@@ -367,11 +372,17 @@ export const registry: readonly Property[] = [
 
 const byKey = new Map(registry.map((p) => [p.key, p]));
 
-/** Keys with these prefixes belong to instances: the trait or option of the placed component that follows the colon. */
+/**
+ * Keys with these prefixes belong to instances: the trait or option of the placed component that
+ * follows the colon.
+ */
 export const TRAIT = "trait:";
 export const OPTION = "option:";
 
-/** The entry for a property key, or undefined for an unknown key and for an instance's own trait and option keys. */
+/**
+ * The entry for a property key, or undefined for an unknown key and for an instance's own trait and
+ * option keys.
+ */
 export const property = (key: string): Property | undefined => byKey.get(key);
 
 /** The entries a layer kind has, in registry order. */

@@ -85,7 +85,10 @@ const cache = new Map<string, z.ZodType>();
 /** What an option of a copy may be given, whichever property it sets. */
 export const optionSchema = z.union([z.string().max(5000), z.boolean(), fillSchema, boundSchema]);
 
-/** The schema of what a look may say about a property: a value or a token's; undefined for a key that no layer has. */
+/**
+ * The schema of what a look may say about a property: a value or a token's; undefined for a key
+ * that no layer has.
+ */
 export const propertySchema = (key: string): z.ZodType | undefined => {
   if (key.startsWith(TRAIT)) return idSchema;
   if (key.startsWith(OPTION)) return optionSchema;

@@ -2,7 +2,10 @@ import type { Id } from "../basics";
 import type { IconAsset, PictureAsset } from "./assets";
 import type { LayerKind } from "./kinds";
 
-/** A shadow: offsets, blur and spread in px as in CSS box-shadow; colour as #rrggbb or #rrggbbaa; `inner` falls inside the layer. */
+/**
+ * A shadow: offsets, blur and spread in px as in CSS box-shadow; colour as #rrggbb or #rrggbbaa;
+ * `inner` falls inside the layer.
+ */
 export interface Shadow {
   readonly x: number;
   readonly y: number;
@@ -23,7 +26,10 @@ export interface Stop {
   readonly colour: string;
 }
 
-/** A linear gradient over the layer's box as in CSS Images 3 §3.1: degrees, 0 runs upwards, 90 to the right. */
+/**
+ * A linear gradient over the layer's box as in CSS Images 3 §3.1: degrees, 0 runs upwards, 90 to
+ * the right.
+ */
 interface LinearFill {
   readonly kind: "linear";
   readonly angle: number;
@@ -40,7 +46,10 @@ export type Gradient = LinearFill | RadialFill;
 
 export const fits = ["cover", "contain", "stretch"] as const;
 type Fit = (typeof fits)[number];
-/** A picture over the layer's box; `focus` is what stays in sight when it is cut, in per cent of the picture. */
+/**
+ * A picture over the layer's box; `focus` is what stays in sight when it is cut, in per cent of the
+ * picture.
+ */
 export interface PictureFill {
   readonly kind: "picture";
   readonly picture: Id | PictureAsset;
@@ -75,7 +84,10 @@ export const isBound = (said: SpecifiedValue | undefined): said is Bound =>
 
 export type Unit = "px" | "°" | "×" | "%" | "ms" | "";
 
-/** What values a property takes; the schema, the sheet's editor and the interpolation follow from it. */
+/**
+ * What values a property takes; the schema, the sheet's editor and the interpolation follow from
+ * it.
+ */
 export type ValueType =
   | {
       readonly is: "number";
@@ -99,7 +111,10 @@ export type ValueType =
   | { readonly is: "style" }
   | { readonly is: "reference" };
 
-/** How two values are interpolated; "step" changes at once, "dissolve" cross-fades the layer, "corners" never leaves what the box can show. */
+/**
+ * How two values are interpolated; "step" changes at once, "dissolve" cross-fades the layer,
+ * "corners" never leaves what the box can show.
+ */
 export type Mixing =
   | "number"
   | "pair"

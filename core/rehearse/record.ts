@@ -1,6 +1,9 @@
 import type { Step } from "../project/types";
 
-/** What a person did with a running piece; `layer` is what was under the pointer, times in ms of the piece's clock, places in px. */
+/**
+ * What a person did with a running piece; `layer` is what was under the pointer, times in ms of the
+ * piece's clock, places in px.
+ */
 export type Act =
   | {
       readonly type: "move" | "down" | "up";

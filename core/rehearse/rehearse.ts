@@ -10,7 +10,10 @@ import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
 import { isSimple, simpleText } from "./words";
 
-/** How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all came as expected. */
+/**
+ * How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all
+ * came as expected.
+ */
 export interface Failure {
   readonly step: number;
   readonly why: string;
@@ -32,10 +35,16 @@ const textsIn = (p: LayoutBox): string[] => {
   ];
 };
 
-/** What an expectation can ask of a layer beside its properties: where it is shown in the whole scene, px, and whether. */
+/**
+ * What an expectation can ask of a layer beside its properties: where it is shown in the whole
+ * scene, px, and whether.
+ */
 const placeKeys = ["x", "y", "width", "height"] as const;
 
-/** A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of its properties. */
+/**
+ * A layer's value as it is on screen: its place within the whole scene, whether it shows, or one of
+ * its properties.
+ */
 export const valueOf = (scene: LayoutBox, path: string, key: string): unknown => {
   const placed = boxAt(scene, path);
   const spot = spotAt(scene, path);
@@ -247,7 +256,10 @@ const resolverFor = (project: Project, piece: Id): Resolver => {
   return entryOf(known, piece, () => new Resolver());
 };
 
-/** Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went well. */
+/**
+ * Runs a rehearsal from the start, on the virtual clock. `seen` is called after each step that went
+ * well.
+ */
 export const rehearse = (
   env: LayoutEnv,
   project: Project,

@@ -322,7 +322,10 @@ export const menuButton: Source = {
   ],
 };
 
-/** Hovering fills it; sending hides the label, then the button vanishes and a tick comes in from below. */
+/**
+ * Hovering fills it; sending hides the label, then the button vanishes and a tick comes in from
+ * below.
+ */
 export const sendTicketButton: Source = {
   id: "send-ticket-button",
   kind: "component",

@@ -107,7 +107,8 @@ export const sailingCardDeck: Source = {
   name: "Sailing card deck",
   values: { width: 320, height: 350 },
   traits: [trait("front", "Front", ["Gull Isle", "Saltholm", "Night boat"])],
-  // the front one goes to the back and the back one comes to the front, each aside of the pile first, as the hand leads it
+  // the front one goes to the back and the back one comes to the front, each aside of the pile
+  // first, as the hand leads it
   rules: [
     ...[
       ["gull", "Gull Isle", "Saltholm"],

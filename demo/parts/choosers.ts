@@ -231,7 +231,10 @@ const block = (side: string, columns: readonly number[]): Drawn =>
     [0, 1, 2, 3].flatMap((row) => columns.map((column) => seat(row, column))),
   );
 
-/** The seat plan around the chooser: the seats of the chosen side come forward and the deck leans towards them. */
+/**
+ * The seat plan around the chooser: the seats of the chosen side come forward and the deck leans
+ * towards them.
+ */
 export const seatPlan: Source = {
   id: "seat-plan",
   kind: "component",

@@ -20,7 +20,10 @@ import { full } from "./buttons";
 
 const calm = "ease-in-out";
 
-/** A bell for one route: entering makes it wiggle once, a click fills it with a swell that settles, another empties it. */
+/**
+ * A bell for one route: entering makes it wiggle once, a click fills it with a swell that settles,
+ * another empties it.
+ */
 export const routeBell: Source = {
   id: "route-bell",
   kind: "component",
@@ -164,7 +167,10 @@ const place = ([id, name, sign]: (typeof places)[number], i: number): Drawn[] =>
   }),
 ];
 
-/** Four places; a notch in the bar and a glowing disc lie where one is. The notch is subtracted from the bar and can be edited. */
+/**
+ * Four places; a notch in the bar and a glowing disc lie where one is. The notch is subtracted from
+ * the bar and can be edited.
+ */
 export const harbourDockBar: Source = {
   id: "harbour-dock-bar",
   kind: "component",
@@ -185,7 +191,8 @@ export const harbourDockBar: Source = {
     motion: {
       ...motion("tween", 300, "ease-in-out"),
       lanes: [
-        // notch, disc and glow go as one; icons change colour as the disc leaves them and comes to them
+        // notch, disc and glow go as one; icons change colour as the disc leaves them and comes to
+        // them
         ...["notch", "disc", "glow"].map((part) => lane(part, null, 0, 0, spring(520, 0.22))),
         ...places.flatMap(([other]) => [
           lane(`${other}-label`, null, other === id ? 160 : 0, 180, "ease-out"),
@@ -259,7 +266,10 @@ export const harbourDockBar: Source = {
   })),
 };
 
-/** A pin on the map; a tap lets a bubble with picture and name snap out. The bubble is a box and a tip united. */
+/**
+ * A pin on the map; a tap lets a bubble with picture and name snap out. The bubble is a box and a
+ * tip united.
+ */
 export const pierPin: Source = {
   id: "pier-pin",
   kind: "component",

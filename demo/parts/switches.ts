@@ -2,7 +2,10 @@ import { sea } from "../colours";
 import { box, motion, shape, text, trait, valueId } from "../build";
 import type { Source } from "../build";
 
-/** Off and on, pressed or not; the knob stretches towards where it will go and jumps over on release inside. */
+/**
+ * Off and on, pressed or not; the knob stretches towards where it will go and jumps over on release
+ * inside.
+ */
 export const alertSwitch: Source = {
   id: "alert-switch",
   kind: "component",

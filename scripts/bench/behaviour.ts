@@ -21,7 +21,9 @@ const perSecond = (feed: (i: number) => void): number => {
   return n / ((performance.now() - begin) / 1000);
 };
 
-/** The Alert switch in a general state-machine library: pressed while held, on and off with a click. */
+/**
+ * The Alert switch in a general state-machine library: pressed while held, on and off with a click.
+ */
 const generalSwitch = createMachine({
   type: "parallel",
   states: {
@@ -36,7 +38,10 @@ const generalSwitch = createMachine({
   },
 });
 
-/** A board of 16 lamps, off and on, with 40 rules: switches, lamps that light others, and one that puts all out. */
+/**
+ * A board of 16 lamps, off and on, with 40 rules: switches, lamps that light others, and one that
+ * puts all out.
+ */
 const board = (): { project: Project; piece: Piece } => {
   const made = addPiece(emptyProject("Bench"), "component", "Berth board");
   let project = must(emptyProject("Bench"), made.change);

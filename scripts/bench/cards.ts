@@ -7,7 +7,9 @@ import type { Piece, Project } from "../../core/project/index.ts";
 import { largePiece, median, must } from "./support.ts";
 import type { Line } from "./support.ts";
 
-/** Resolving, laying out and painting all cards of a large piece, from nothing and after one edit. */
+/**
+ * Resolving, laying out and painting all cards of a large piece, from nothing and after one edit.
+ */
 export const cards = (env: LayoutEnv, line: Line): void => {
   const { project, piece, ids } = largePiece(200);
   const draw = (p: Project, resolvers: Resolver[]) =>

@@ -23,7 +23,10 @@ export interface Fleet {
 /** Shadow as a layer at rest or lifted casts it. */
 export const cast = (y: number) => [{ x: 0, y, blur: y * 2, spread: 0, colour: "#00000040" }];
 
-/** A component of many small boxes that all change at once when it is clicked. `to` says what of each one changes. */
+/**
+ * A component of many small boxes that all change at once when it is clicked. `to` says what of
+ * each one changes.
+ */
 export const fleet = (
   layers: number,
   rest: Record<string, Value>,
@@ -65,7 +68,10 @@ export const fleet = (
   return { project, piece: made.id, trait: trait.id, no, yes, ids };
 };
 
-/** A screen with copies of a buoy: a component that rocks, blinks and turns for ever, each part in a time of its own. */
+/**
+ * A screen with copies of a buoy: a component that rocks, blinks and turns for ever, each part in a
+ * time of its own.
+ */
 export const buoys = (copies: number): { readonly project: Project; readonly piece: string } => {
   const buoy = addPiece(emptyProject("Bench"), "component", "Buoy");
   let project = must(emptyProject("Bench"), buoy.change);

@@ -17,7 +17,10 @@ type Stand = typeof globalThis & {
   on_: boolean;
 };
 
-/** A page of its own with the player in it, and a clock on every frame: how long its script takes, and when it begins. */
+/**
+ * A page of its own with the player in it, and a clock on every frame: how long its script takes,
+ * and when it begins.
+ */
 const standPage = async (browser: Browser): Promise<Page> => {
   const source = `import { Player } from ${JSON.stringify(join(root, "player/index.ts"))}; globalThis.player_ = { Player };`;
   const made = await build({
@@ -76,7 +79,10 @@ interface Frames {
   readonly worst: number;
 }
 
-/** What the frames of a while were like: how many a second, and the script of one, in the middle and of the slowest twentieth; ms. */
+/**
+ * What the frames of a while were like: how many a second, and the script of one, in the middle and
+ * of the slowest twentieth; ms.
+ */
 const watch = async (page: Page, ms: number): Promise<Frames> => {
   await page.evaluate(() => Object.assign(globalThis, { script_: new Map(), on_: true }));
   await sleep(ms);

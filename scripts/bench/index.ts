@@ -1,4 +1,5 @@
-// Speed and size of what must feel instant. Prints rates and times per operation; nothing here is a pass or a fail.
+// Speed and size of what must feel instant. Prints rates and times per operation; nothing here is a
+// pass or a fail.
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -20,7 +21,8 @@ const env: LayoutEnv = {
 };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
-// `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench motion` movement, `npm run bench behaviour` rules and checks
+// `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench
+// motion` movement, `npm run bench behaviour` rules and checks
 const only = process.argv[2];
 if (only === "behaviour") behaviour(env, line);
 else if (only === "motion") {

@@ -19,7 +19,10 @@ const valuesOf = (kind: string, i: number): Record<string, Value> =>
     ? { text: `Berth ${i}`, size: 11 }
     : { width: 26, height: 14, fill: "#c9c3b4", radius: [3, 3, 3, 3] };
 
-/** A component of `layers` layers in rows, texts and shapes, whose traits make `variants` (2, 4, 8 … or 24) of it. */
+/**
+ * A component of `layers` layers in rows, texts and shapes, whose traits make `variants` (2, 4, 8 …
+ * or 24) of it.
+ */
 const timetable = (
   project: Project,
   name: string,

@@ -33,7 +33,10 @@ const board = (): { project: Project; piece: string } => {
   return { project, piece: made.id };
 };
 
-/** The map of nearly 500 variants: from the press of its tab until it is drawn, and frames per second while it is moved and zoomed. */
+/**
+ * The map of nearly 500 variants: from the press of its tab until it is drawn, and frames per
+ * second while it is moved and zoomed.
+ */
 export const mapBench = async (
   browser: Browser,
   address: string,

@@ -34,7 +34,10 @@ const under = (env: LayoutEnv, made: Fleet, how: Motion) => {
   return { mover, placed };
 };
 
-/** Sampling a change in which 500 layers move and change colour, shadow and corners at once, evenly and with springs in lanes. */
+/**
+ * Sampling a change in which 500 layers move and change colour, shadow and corners at once, evenly
+ * and with springs in lanes.
+ */
 export const motion = (env: LayoutEnv, line: Line): void => {
   const made = fleet(
     LAYERS,
@@ -103,7 +106,10 @@ export const motion = (env: LayoutEnv, line: Line): void => {
   steady(env, line);
 };
 
-/** The same work by a general animation library: six values of each of 500 plain objects, with one curve, at the same moments. */
+/**
+ * The same work by a general animation library: six values of each of 500 plain objects, with one
+ * curve, at the same moments.
+ */
 const against = (env: LayoutEnv, line: Line): void => {
   const to = (i: number) => ({
     x: 400 - i,

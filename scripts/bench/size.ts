@@ -4,7 +4,9 @@ import { build } from "esbuild";
 import { root } from "../serve.ts";
 import type { Line } from "./support.ts";
 
-/** The player as it would be shipped with an exported piece: minified, and the flexbox engine apart. */
+/**
+ * The player as it would be shipped with an exported piece: minified, and the flexbox engine apart.
+ */
 export const playerSize = async (line: Line): Promise<void> => {
   const bundle = async (source: string): Promise<number> => {
     const result = await build({

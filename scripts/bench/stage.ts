@@ -19,7 +19,10 @@ const open = async (browser: Browser, url: string): Promise<Page> => {
   return page;
 };
 
-/** From the press of a key that edits until the frame after all visible cards were painted anew: ms, the middle of many. */
+/**
+ * From the press of a key that edits until the frame after all visible cards were painted anew: ms,
+ * the middle of many.
+ */
 const editTime = async (page: Page, layer: string): Promise<number> => {
   await page.evaluate(
     (id) => (document.querySelector(`[data-line="${id}"]`) as HTMLElement).click(),
@@ -70,7 +73,10 @@ const dragRate = async (page: Page, layer: string): Promise<number> => {
   });
 };
 
-/** What a person feels on the stage: editing, dragging, opening; and how that grows with layers, variants and pieces. */
+/**
+ * What a person feels on the stage: editing, dragging, opening; and how that grows with layers,
+ * variants and pieces.
+ */
 export const stage = async (line: Line, mapAlone = false): Promise<void> => {
   const home = mkdtempSync(join(tmpdir(), "nubble-bench-stage-"));
   const folder = join(root, "build");

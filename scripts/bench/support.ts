@@ -38,7 +38,10 @@ const rowAt = (y: number): Record<string, Value> => ({
 const valuesOf = (kind: string, i: number): Record<string, Value> =>
   kind === "text" ? { text: `Berth ${i}` } : { width: 30, height: 20, fill: "#c9c3b4" };
 
-/** A component of `layers` layers (boxes in rows, texts, ellipses) that varies along three yes/no traits: 8 variants. */
+/**
+ * A component of `layers` layers (boxes in rows, texts, ellipses) that varies along three yes/no
+ * traits: 8 variants.
+ */
 export const largePiece = (layers: number): { project: Project; piece: string; ids: string[] } => {
   const made = addPiece(emptyProject("Bench"), "component", "Timetable");
   let project = must(emptyProject("Bench"), made.change);

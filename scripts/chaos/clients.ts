@@ -51,7 +51,9 @@ interface Way {
   readonly projectId: string;
 }
 
-/** A client that saves one change after the other, and sends each again until it is acknowledged. */
+/**
+ * A client that saves one change after the other, and sends each again until it is acknowledged.
+ */
 export class Writer {
   readonly acknowledged: Acknowledged[] = [];
   readonly refused: string[] = [];

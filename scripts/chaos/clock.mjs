@@ -1,4 +1,5 @@
-// Loaded into the server before its own code: its clock is off by as many ms as a file says, and jumps when that changes.
+// Loaded into the server before its own code: its clock is off by as many ms as a file says, and
+// jumps when that changes.
 import { readFileSync } from "node:fs";
 
 const file = process.env.NUBBLE_CHAOS_CLOCK;

@@ -2,7 +2,10 @@ import { execFileSync, spawnSync } from "node:child_process";
 import { closeSync, mkdirSync, openSync, rmSync, writeSync } from "node:fs";
 import { join } from "node:path";
 
-/** A small disk of its own for the data, which can be filled to the last byte. Only root can make one. */
+/**
+ * A small disk of its own for the data, which can be filled to the last byte. Only root can make
+ * one.
+ */
 export class SmallDisk {
   private constructor(readonly folder: string) {}
 

@@ -1,7 +1,10 @@
 import { connect, createServer } from "node:net";
 import type { Server, Socket } from "node:net";
 
-/** A way to the server that can be cut: all connections at once, in the middle of whatever they carry. */
+/**
+ * A way to the server that can be cut: all connections at once, in the middle of whatever they
+ * carry.
+ */
 export class Proxy {
   private readonly sockets = new Set<Socket>();
   private readonly server: Server;

@@ -44,7 +44,10 @@ export interface Sea {
   readonly acknowledged: () => number;
 }
 
-/** Kills, fills, cuts and sets clocks wrong, and waits after each kill until saving goes on by itself. */
+/**
+ * Kills, fills, cuts and sets clocks wrong, and waits after each kill until saving goes on by
+ * itself.
+ */
 export class Storm {
   readonly done: Harm = {
     whole: 0,

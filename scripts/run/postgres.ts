@@ -20,8 +20,10 @@ import { commandOf, endProcess, isAlive, processesIn, waitUntil } from "./proces
 const HOST = "127.0.0.1";
 const isRoot = process.getuid?.() === 0;
 /**
- * Where its port is looked for: below those the system gives to connections (32768 and up on Linux), which could take it
- * while it is being started again; somewhere in a wide range, so that two that start at once seldom choose the same.
+ * Where its port is looked for: below those the system gives to connections (32768 and up on
+ * Linux), which could take it
+ * while it is being started again; somewhere in a wide range, so that two that start at once seldom
+ * choose the same.
  */
 const FIRST_PORT = 16_000;
 const PORTS = 4000;
@@ -96,7 +98,10 @@ const isOurs = (pid: number, data: string): boolean => {
   return /postgres$/.test(command[0] ?? "") && command.includes(data);
 };
 
-/** The PostgreSQL that runs on a data folder, left by a start that could not stop it: its number and port. */
+/**
+ * The PostgreSQL that runs on a data folder, left by a start that could not stop it: its number and
+ * port.
+ */
 const runningOn = (data: string): { pid: number; port: number } | null => {
   const file = join(data, "postmaster.pid");
   if (!existsSync(file)) return null;
@@ -107,8 +112,10 @@ const runningOn = (data: string): { pid: number; port: number } | null => {
 };
 
 /**
- * Takes away the mark of a PostgreSQL that is not there any more. Its number may belong to somebody else by now, and then
- * PostgreSQL would refuse to start for ever. Nothing is taken away while any process still works in the folder.
+ * Takes away the mark of a PostgreSQL that is not there any more. Its number may belong to somebody
+ * else by now, and then
+ * PostgreSQL would refuse to start for ever. Nothing is taken away while any process still works in
+ * the folder.
  */
 const clearStaleMark = async (data: string): Promise<void> => {
   const file = join(data, "postmaster.pid");
@@ -162,7 +169,10 @@ const settings = (port: number): string[] => {
   return Object.entries(all).flatMap(([name, value]) => ["-c", `${name}=${value}`]);
 };
 
-/** A PostgreSQL of our own in a folder, on loopback only, with a password only the folder's owner can read. */
+/**
+ * A PostgreSQL of our own in a folder, on loopback only, with a password only the folder's owner
+ * can read.
+ */
 export class Postgres {
   private readonly bin = binaries();
   private readonly owner = account();
@@ -182,7 +192,10 @@ export class Postgres {
     this.password = readFileSync(secret, "utf8");
   }
 
-  /** Starts the PostgreSQL of a folder, or takes over the one that runs there; makes its database if there is none. */
+  /**
+   * Starts the PostgreSQL of a folder, or takes over the one that runs there; makes its database if
+   * there is none.
+   */
   static async start(folder: string, onTrouble?: (reason: string) => void): Promise<Postgres> {
     const postgres = new Postgres(folder, onTrouble);
     await postgres.launch(MOST_TRIES);

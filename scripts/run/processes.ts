@@ -28,7 +28,10 @@ const stateOf = (pid: number): string => /\) (\S)/.exec(read(`/proc/${pid}/stat`
 export const commandOf = (pid: number): string[] =>
   read(`/proc/${pid}/cmdline`).split("\0").filter(Boolean);
 
-/** Whether a process was started with a variable of its environment set to a value: numbers are used again, these are not. */
+/**
+ * Whether a process was started with a variable of its environment set to a value: numbers are used
+ * again, these are not.
+ */
 export const hasVariable = (pid: number, name: string, value: string): boolean =>
   read(`/proc/${pid}/environ`).split("\0").includes(`${name}=${value}`);
 

@@ -36,7 +36,10 @@ export const writeRunState = (file: string, state: RunState): string | null => {
 
 export const forgetRunState = (file: string): void => rmSync(file, { force: true });
 
-/** Ends a server that an earlier start left running. Numbers are used again: it must carry that start's own mark. */
+/**
+ * Ends a server that an earlier start left running. Numbers are used again: it must carry that
+ * start's own mark.
+ */
 export const endLeftServer = async (state: RunState): Promise<boolean> => {
   if (!isAlive(state.serverPid) || !hasVariable(state.serverPid, "NUBBLE_RUN", state.run))
     return false;

@@ -6,7 +6,10 @@ import type { Decode, Decoded, Kind } from "./decode";
 
 /** How long decoding one file may take, ms; a thread that takes longer is ended. */
 const PATIENCE: Readonly<Record<Kind, number>> = { font: 15_000, picture: 20_000, change: 10_000 };
-/** Memory of JavaScript in one thread, MB. What lies outside of it is bounded by what files may unpack to. */
+/**
+ * Memory of JavaScript in one thread, MB. What lies outside of it is bounded by what files may
+ * unpack to.
+ */
 const MEMORY = 400;
 /** Files that may wait for a thread. */
 const MOST_WAITING = 200;
@@ -46,7 +49,10 @@ const reasonOf = (error: unknown): string => {
   return "it cannot be read";
 };
 
-/** Decodes in a thread of its own with limits of time and memory, so that nobody else waits and nothing can be brought down. */
+/**
+ * Decodes in a thread of its own with limits of time and memory, so that nobody else waits and
+ * nothing can be brought down.
+ */
 export const decodeApart: Decode = async <K extends Kind>(
   kind: K,
   bytes: Uint8Array,

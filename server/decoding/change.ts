@@ -3,7 +3,10 @@ import type { Proposal } from "#core/project";
 import { appendRequest } from "../requests";
 import { Unreadable } from "./bytes";
 
-/** How deep values may lie in one another in what a window sends; what JSON.parse and schemas go down by recursion. */
+/**
+ * How deep values may lie in one another in what a window sends; what JSON.parse and schemas go
+ * down by recursion.
+ */
 const DEEPEST = 60;
 
 /** How deep arrays and objects of a JSON text lie in one another, without parsing it. */

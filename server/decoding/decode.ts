@@ -12,7 +12,10 @@ export type Decoded<K extends Kind> =
   { readonly ok: true; readonly facts: Facts<K> } | { readonly ok: false; readonly reason: string };
 export type Decode = <K extends Kind>(kind: K, bytes: Uint8Array) => Promise<Decoded<K>>;
 
-/** Decodes in this very thread: for files of our own, and inside the thread that decodes those of others. */
+/**
+ * Decodes in this very thread: for files of our own, and inside the thread that decodes those of
+ * others.
+ */
 export const decodeHere: Decode = async <K extends Kind>(
   kind: K,
   bytes: Uint8Array,

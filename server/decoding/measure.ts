@@ -4,7 +4,10 @@ import type { Tables } from "./sfnt";
 
 type Ranges = readonly (readonly [number, number])[];
 const everything: Ranges = [[0, 0x10ffff]];
-/** Fonts of very many characters are measured without kerning beyond these: their tables would be as large as the font. */
+/**
+ * Fonts of very many characters are measured without kerning beyond these: their tables would be as
+ * large as the font.
+ */
 const MOST_KERNED = 700;
 /** As the painter sets text: pairs are kerned, nothing is joined or exchanged. */
 const features = [
@@ -12,17 +15,25 @@ const features = [
   ...["liga", "clig", "calt", "dlig", "hlig", "mark", "mkmk"].map((tag) => new Feature(tag, 0)),
 ];
 
-/** Scripts within which letters are kerned; browsers shape each script by itself (Unicode Annex #24). */
+/**
+ * Scripts within which letters are kerned; browsers shape each script by itself (Unicode Annex
+ * #24).
+ */
 const scripts = [
   { tag: "Latn", has: /\p{Script=Latin}/u },
   { tag: "Cyrl", has: /\p{Script=Cyrillic}/u },
   { tag: "Grek", has: /\p{Script=Greek}/u },
 ] as const;
 const common = /\p{Script=Common}/u;
-/** Combining marks are placed by anchors, not kerned; a fraction slash would turn the digits beside it into small ones. */
+/**
+ * Combining marks are placed by anchors, not kerned; a fraction slash would turn the digits beside
+ * it into small ones.
+ */
 const unkerned = /\p{M}|\u2044/u;
 
-/** Distinct rows of a table, and which row each key has. Keys whose row is all zero are left out. */
+/**
+ * Distinct rows of a table, and which row each key has. Keys whose row is all zero are left out.
+ */
 const classes = (
   keys: readonly string[],
   row: (key: string) => readonly number[],
@@ -44,7 +55,10 @@ const classes = (
   return { of, rows };
 };
 
-/** Shapes pairs of characters in long runs and reads off how much nearer the second comes to the first. */
+/**
+ * Shapes pairs of characters in long runs and reads off how much nearer the second comes to the
+ * first.
+ */
 class Kerning {
   private readonly font: Font;
   private readonly run = new Run();
@@ -76,7 +90,10 @@ class Kerning {
   }
 }
 
-/** The kerning of every pair of `base` that a browser would set in one run: by left character, in the order of `base`. */
+/**
+ * The kerning of every pair of `base` that a browser would set in one run: by left character, in
+ * the order of `base`.
+ */
 const kernTable = (
   font: Font,
   base: readonly string[],
@@ -103,7 +120,8 @@ const kernTable = (
 };
 
 /**
- * What layout must know of a font whose tables were checked: advances of its characters in `ranges`, and kerning as HarfBuzz
+ * What layout must know of a font whose tables were checked: advances of its characters in
+ * `ranges`, and kerning as HarfBuzz
  * (which Chromium uses, too) sets it with ligatures and alternates off, as in the painter.
  */
 export const measureFont = (

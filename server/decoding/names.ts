@@ -1,14 +1,19 @@
 import type { Reader } from "./bytes";
 import type { Tables } from "./sfnt";
 
-/** What a font says about itself: its family, its weight as in CSS, and whether its letters slant. */
+/**
+ * What a font says about itself: its family, its weight as in CSS, and whether its letters slant.
+ */
 export interface FontNames {
   readonly family: string;
   readonly weight: string;
   readonly slanted: boolean;
 }
 
-/** Name ids: the family among four styles, and the typographic one with all its weights, which is preferred. */
+/**
+ * Name ids: the family among four styles, and the typographic one with all its weights, which is
+ * preferred.
+ */
 const FAMILY = 1;
 const WHOLE_FAMILY = 16;
 const [UNICODE, MACINTOSH, WINDOWS] = [0, 1, 3];
@@ -22,7 +27,10 @@ interface Named {
   readonly text: string;
 }
 
-/** The family name (naming table, ISO/IEC 14496-22 §5.2.7), English if there is one; empty when it is not said. */
+/**
+ * The family name (naming table, ISO/IEC 14496-22 §5.2.7), English if there is one; empty when it
+ * is not said.
+ */
 const familyOf = (name: Reader): string => {
   const count = name.u16(2);
   const texts = name.u16(4);

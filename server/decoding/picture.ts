@@ -3,7 +3,9 @@ import { Unreadable } from "./bytes";
 
 /** Longest side of a picture, px: browsers cannot be trusted to paint larger ones. */
 const LONGEST_SIDE = 8192;
-/** Pixels of a picture: as many as four bytes each may take of the memory of everybody who sees it. */
+/**
+ * Pixels of a picture: as many as four bytes each may take of the memory of everybody who sees it.
+ */
 const MOST_PIXELS = 40_000_000;
 const MOST_FRAMES = 500;
 
@@ -27,7 +29,9 @@ export interface PictureFacts {
 sharp.cache(false);
 sharp.concurrency(1);
 
-/** Pictures turned by their camera (Exif orientation 5 to 8) are as wide as they are stored high. */
+/**
+ * Pictures turned by their camera (Exif orientation 5 to 8) are as wide as they are stored high.
+ */
 const shownSize = (
   width: number,
   height: number,
@@ -36,7 +40,8 @@ const shownSize = (
   orientation >= 5 ? { width: height, height: width } : { width, height };
 
 /**
- * Reads a picture file (PNG, JPEG, WebP, GIF) to its end: a header alone would be believed otherwise. What it claims is
+ * Reads a picture file (PNG, JPEG, WebP, GIF) to its end: a header alone would be believed
+ * otherwise. What it claims is
  * checked before anything is unpacked; throws `Unreadable` with the reason.
  */
 export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {

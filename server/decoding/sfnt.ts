@@ -54,7 +54,10 @@ const claimed = (cmap: Reader, at: number): number => {
   return 0;
 };
 
-/** Looks through what other readers would believe: sizes, counts and ranges. Throws Unreadable with the reason. */
+/**
+ * Looks through what other readers would believe: sizes, counts and ranges. Throws Unreadable with
+ * the reason.
+ */
 export const checkTables = (tables: Tables): void => {
   for (const tag of ["cmap", "head", "hhea", "hmtx", "maxp", "name"]) need(tables, tag);
   const glyphs = need(tables, "maxp").u16(4);

@@ -64,7 +64,10 @@ const unpackWoff2 = async (file: Reader): Promise<Uint8Array> => {
   return sfnt;
 };
 
-/** The plain OpenType font in a TTF, OTF, WOFF or WOFF2 file; throws for what would unpack to too much. */
+/**
+ * The plain OpenType font in a TTF, OTF, WOFF or WOFF2 file; throws for what would unpack to too
+ * much.
+ */
 export const unpackFont = async (bytes: Uint8Array): Promise<Uint8Array> => {
   const file = new Reader(bytes);
   switch (file.tag(0)) {

@@ -83,7 +83,10 @@ const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | n
   return [];
 };
 
-/** A person at a window: finds things by what they are called, uses mouse and keyboard, and notes what the console complains of. */
+/**
+ * A person at a window: finds things by what they are called, uses mouse and keyboard, and notes
+ * what the console complains of.
+ */
 export class Person {
   readonly complaints: string[] = [];
   /** what the browser asked; always answered with yes */

@@ -23,7 +23,10 @@ const scxml = createRequire(import.meta.url)("@scion-scxml/scxml") as {
   core: { Statechart: new (model: unknown) => Statechart };
 };
 
-/** A chart read by an interpreter that knows nothing of Nubble, to be started when the clock is as one wants it. */
+/**
+ * A chart read by an interpreter that knows nothing of Nubble, to be started when the clock is as
+ * one wants it.
+ */
 const readChart = (text: string): Promise<() => Statechart> =>
   new Promise((resolve, reject) => {
     scxml.documentStringToModel("piece.scxml", text, (error, model) => {
@@ -51,7 +54,10 @@ const chartVariant = (chart: Statechart): Variant =>
       }),
   );
 
-/** The same done to the machine and to the chart made of the piece; `pass` lets the chart's own clock go on by ms. */
+/**
+ * The same done to the machine and to the chart made of the piece; `pass` lets the chart's own
+ * clock go on by ms.
+ */
 export class Twins {
   state: State;
   steps = 0;

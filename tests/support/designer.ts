@@ -10,7 +10,10 @@ export class Designer extends Person {
     return designer;
   }
 
-  /** Scrolls the sheet until a row and a variant's column are there: only what is in sight is in the page. */
+  /**
+   * Scrolls the sheet until a row and a variant's column are there: only what is in sight is in the
+   * page.
+   */
   private async reveal(key: string, variant: string): Promise<string> {
     const found = await this.page.evaluate(
       async (k, v) => {
@@ -91,7 +94,9 @@ export class Designer extends Person {
     });
   }
 
-  /** Goes to a cell with the mouse and types a value into it; texts and colours are replaced whole. */
+  /**
+   * Goes to a cell with the mouse and types a value into it; texts and colours are replaced whole.
+   */
   async write(key: string, variant: string, text: string): Promise<void> {
     const box = await this.cellBox(key, variant);
     await this.page.mouse.click(box.x + 20, box.y + box.height / 2);

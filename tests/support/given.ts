@@ -3,7 +3,10 @@ import { afterAll, beforeAll } from "vitest";
 import { launch } from "./browser";
 import { Projects } from "./projects";
 
-/** What tests of several windows need: there before the first test of the file, and closed after the last. */
+/**
+ * What tests of several windows need: there before the first test of the file, and closed after the
+ * last.
+ */
 export interface Given {
   browser: Browser;
   projects: Projects;

@@ -35,7 +35,10 @@ export const kitWithout = (...ids: readonly string[]): Project => {
   };
 };
 
-/** The kit with a Route bell whose wiggle and swell are variants, as it looks, without its behaviour. */
+/**
+ * The kit with a Route bell whose wiggle and swell are variants, as it looks, without its
+ * behaviour.
+ */
 export const kitWithBellOfVariants = (): Project => {
   const kit = kitWithout("route-bell");
   const bell = kit.pieces["route-bell"] as Piece;

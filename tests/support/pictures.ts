@@ -37,7 +37,10 @@ export const repainted = (env: LayoutEnv, source: string): string => {
   return svgDocument(layout(env, tree));
 };
 
-/** How far pairs of SVG documents differ when the browser paints them at a size: the mean difference of a pixel, 0–1. */
+/**
+ * How far pairs of SVG documents differ when the browser paints them at a size: the mean difference
+ * of a pixel, 0–1.
+ */
 export const differences = async (
   page: Page,
   pairs: readonly (readonly [string, string])[],

@@ -21,7 +21,10 @@ export class Projects {
     return (await this.log.read(id))?.project;
   }
 
-  /** Changes a project over the server, as somebody elsewhere who has seen all of it up to change `seen`. */
+  /**
+   * Changes a project over the server, as somebody elsewhere who has seen all of it up to change
+   * `seen`.
+   */
   async change(id: string, change: Change, seen = 0): Promise<void> {
     const body = JSON.stringify({
       changeId: newId(),

@@ -41,7 +41,9 @@ const valueOf = (key: string, n: number) => {
   return key === "opacity" ? (n % 10) / 10 : n;
 };
 
-/** A component with traits, a tree of layers and looks for whatever combinations, as a plan says. */
+/**
+ * A component with traits, a tree of layers and looks for whatever combinations, as a plan says.
+ */
 export const built = (p: Plan): { b: Builder; ids: Id[] } => {
   const b = new Builder();
   const ids: Id[] = [];

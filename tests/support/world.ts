@@ -44,7 +44,10 @@ interface Entry extends LoggedChange {
   readonly late: boolean;
 }
 
-/** A server in memory with the same promises as the real one, and the same judgement of what is sent. */
+/**
+ * A server in memory with the same promises as the real one, and the same judgement of what is
+ * sent.
+ */
 export class Port {
   readonly start: Project = kelpwayKit();
   project: Project = this.start;

@@ -8,7 +8,10 @@ import { inspector } from "../../common/inspector";
 import { useProject } from "../../store/session-context";
 import { useBenchStore, usePiece } from "../state";
 
-/** How long nothing must have changed before a piece is looked through, ms: edits under way come first. */
+/**
+ * How long nothing must have changed before a piece is looked through, ms: edits under way come
+ * first.
+ */
 const CALM = 700;
 
 /** Where the places of a map lie; computed in the worker. */
@@ -20,7 +23,9 @@ const inspect = async (
   ...what: Parameters<Inspector["inspect"]>
 ): Promise<Inspection | null> => (await inspector(env)).inspect(...what);
 
-/** Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit. */
+/**
+ * Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit.
+ */
 export const useInspection = (env: LayoutEnv): void => {
   const project = useProject();
   const piece = usePiece();

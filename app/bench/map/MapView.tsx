@@ -119,7 +119,10 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
     };
   });
 
-/** With more ways than this only lines are drawn; what a way is called is told when it is pointed at. */
+/**
+ * With more ways than this only lines are drawn; what a way is called is told when it is pointed
+ * at.
+ */
 const MOST_LABELS = 150;
 
 const edgesOf = (

@@ -2,7 +2,10 @@ import { BaseEdge, getBezierPath, getSmoothStepPath } from "@xyflow/react";
 import type { Edge, EdgeProps } from "@xyflow/react";
 import { useEffect, useState } from "react";
 
-/** A wait of the running copy: ms of its clock that were left at a moment of the page, and how fast that clock goes. */
+/**
+ * A wait of the running copy: ms of its clock that were left at a moment of the page, and how fast
+ * that clock goes.
+ */
 export interface Wait {
   readonly left: number;
   readonly since: number;

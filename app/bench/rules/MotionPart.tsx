@@ -9,7 +9,9 @@ import { Pick } from "./Pick";
 
 const own = "";
 
-/** How a rule's change is shown over time. `between` screens things can also slide, push and rise. */
+/**
+ * How a rule's change is shown over time. `between` screens things can also slide, push and rise.
+ */
 export const MotionPart = ({
   motion,
   onChange,

@@ -7,7 +7,9 @@ import type { Option, Piece, Project } from "#core/project";
 import { useProject } from "../../store/session-context";
 import { Pick } from "./Pick";
 
-/** What an option most likely becomes: the other of yes and no, else what it is now, to be changed. */
+/**
+ * What an option most likely becomes: the other of yes and no, else what it is now, to be changed.
+ */
 export const usualOption = (project: Project, component: Piece, option: Option): SpecifiedValue => {
   const now = component.looks[BASE]?.changes[option.layer]?.[option.key];
   if (option.key === "visible") return now === false;

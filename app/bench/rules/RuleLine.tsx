@@ -25,7 +25,10 @@ const between: readonly Effect["type"][] = ["go", "back", "open", "close"];
 
 export type Parts = Partial<Omit<Rule, "id">>;
 
-/** What a new rule most likely does: turn the first trait on, or where there is none, go to another screen. */
+/**
+ * What a new rule most likely does: turn the first trait on, or where there is none, go to another
+ * screen.
+ */
 export const usualEffect = (project: Project, piece: Piece): Effect[] => {
   const trait = traitsOf(piece)[0];
   const screen = piecesOf(project, "screen").find((s) => s.id !== piece.id);

@@ -49,7 +49,10 @@ const words = (t: TriggerType): string => {
   return t === "settled" ? "… when it has settled" : triggerText(t);
 };
 
-/** What a rule listens for: "When Side chooser says middle". A copy's own signals are among what can be chosen. */
+/**
+ * What a rule listens for: "When Side chooser says middle". A copy's own signals are among what can
+ * be chosen.
+ */
 export const TriggerPart = ({
   project,
   piece,

@@ -34,7 +34,10 @@ const groupOf = (rule: Rule, grouping: Listing["grouping"], source: string): [st
   }
 };
 
-/** The rules to show, in groups; each group in the rules' own order, groups in the order of their first rule. */
+/**
+ * The rules to show, in groups; each group in the rules' own order, groups in the order of their
+ * first rule.
+ */
 export const listed = (piece: Piece, { layers, variant, grouping }: Listing): RuleGroup[] => {
   const groups = new Map<string, { name: string; rules: Rule[] }>();
   for (const rule of inOrder(piece.rules)) {

@@ -31,7 +31,10 @@ interface Props {
 const hasPanel = (row: Row): boolean =>
   row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
 
-/** Choosing one of several words: letters that are typed look for them, Enter keeps, a click keeps at once. */
+/**
+ * Choosing one of several words: letters that are typed look for them, Enter keeps, a click keeps
+ * at once.
+ */
 const ChoiceEditor = ({
   row,
   said,
@@ -99,7 +102,10 @@ const ChoiceEditor = ({
   );
 };
 
-/** Editing one cell of the sheet: typing, choosing, or picking in a panel. Enter keeps and goes down, Tab goes on, Esc takes it back. */
+/**
+ * Editing one cell of the sheet: typing, choosing, or picking in a panel. Enter keeps and goes
+ * down, Tab goes on, Esc takes it back.
+ */
 export const CellEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: Props) => {
   const project = useProject();
   const field = useRef<HTMLInputElement>(null);

@@ -81,7 +81,9 @@ export const cellTitle = (piece: Piece, cell: Cell): string | undefined => {
   return `${where}${cell.origin.styled ? ", by its text style" : ""}${hidden}`;
 };
 
-/** How well a text can be read in a variant, beside its colour; told live, as the stage shows it. */
+/**
+ * How well a text can be read in a variant, beside its colour; told live, as the stage shows it.
+ */
 const ContrastMark = ({ layer, variant }: { layer: Id; variant: string }) => {
   const store = useBenchStore();
   useBench((s) => s.sceneCount);

@@ -157,7 +157,8 @@ const Grid = ({
   const itemAt = items.findIndex((i) => "row" in i && i.index === place.row);
   useLayoutEffect(() => {
     if (focusing === 0) return;
-    // what one goes to is brought out from under the heads first, and only then it is there to be focused
+    // what one goes to is brought out from under the heads first, and only then it is there to be
+    // focused
     const box = room.current;
     const top = down.getOffsetForIndex(itemAt, "start")?.[0] ?? 0;
     if (box) {
@@ -452,7 +453,10 @@ const Grid = ({
   );
 };
 
-/** For the chosen layers: rows are properties, columns are variants; what a variant says for itself is solid. */
+/**
+ * For the chosen layers: rows are properties, columns are variants; what a variant says for itself
+ * is solid.
+ */
 export const Sheet = () => {
   const project = useProject();
   const { piece } = useActive();

@@ -1,4 +1,7 @@
-/** Cells as text that spreadsheets understand: tabs between columns, line feeds between rows; quoted where needed (RFC 4180 with tabs). */
+/**
+ * Cells as text that spreadsheets understand: tabs between columns, line feeds between rows; quoted
+ * where needed (RFC 4180 with tabs).
+ */
 export const toText = (cells: readonly (readonly string[])[]): string =>
   cells
     .map((row) =>

@@ -24,7 +24,10 @@ export interface Row {
   readonly choices: readonly { readonly value: SpecifiedValue; readonly words: string }[] | null;
   /** what an instance shows when nobody says anything: the component's own */
   readonly inherent: SpecifiedValue | undefined;
-  /** the property that says whether a size is fixed, fitting or stretching: the row shows and takes its words too */
+  /**
+   * the property that says whether a size is fixed, fitting or stretching: the row shows and takes
+   * its words too
+   */
   readonly mode: "widthMode" | "heightMode" | null;
 }
 
@@ -65,7 +68,10 @@ const asChoices = (project: Project, type: ValueType): Row["choices"] => {
 
 type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
 
-/** How an option is set; one that shows a nested copy's own trait or option to the outside takes after that. */
+/**
+ * How an option is set; one that shows a nested copy's own trait or option to the outside takes
+ * after that.
+ */
 const optionRow = (
   project: Project,
   component: Piece,
@@ -142,7 +148,10 @@ const sizeModes: Readonly<Record<string, Row["mode"]>> = {
   height: "heightMode",
 };
 
-/** The rows for a layer; those that mean nothing for it (gap without an arrangement, say) are left out. */
+/**
+ * The rows for a layer; those that mean nothing for it (gap without an arrangement, say) are left
+ * out.
+ */
 export const rowsFor = (
   project: Project,
   piece: Piece,
@@ -239,7 +248,9 @@ export const cellOf = (
   };
 };
 
-/** Finds the token a text names, by its whole name or its name alone, among those that suit the row. */
+/**
+ * Finds the token a text names, by its whole name or its name alone, among those that suit the row.
+ */
 const tokenNamed = (project: Project, row: Row, word: string): Token | undefined => {
   const suited = Object.values(project.tokens).filter((t) => tokensFor(row.type).includes(t.type));
   return (
@@ -252,7 +263,9 @@ export type ReadCell =
   | { readonly ok: true; readonly values: Record<string, SpecifiedValue> }
   | { readonly ok: false; readonly error: string };
 
-/** Reads what was typed into a row, as the values it sets. The name of a token binds the row to it. */
+/**
+ * Reads what was typed into a row, as the values it sets. The name of a token binds the row to it.
+ */
 export const readCell = (
   project: Project,
   row: Row,

@@ -93,7 +93,9 @@ export const useSheet = (
     if (v) chooseCard(piece, store.getState(), v, true);
   };
 
-  /** What a text means for every chosen layer; null, with the reason shown, when it cannot be read. */
+  /**
+   * What a text means for every chosen layer; null, with the reason shown, when it cannot be read.
+   */
   const read = (
     r: Row,
     v: Variant,
@@ -220,7 +222,10 @@ export const useSheet = (
         )
       : "";
 
-  /** Writes cells from where one is; a single one into all that is chosen. What cannot be read is told, and nothing is changed then. */
+  /**
+   * Writes cells from where one is; a single one into all that is chosen. What cannot be read is
+   * told, and nothing is changed then.
+   */
   const paste = (text: string) => {
     const cells = fromText(text);
     const single = cells.length === 1 && cells[0]?.length === 1;

@@ -267,7 +267,9 @@ const SpringPart = ({ spring, onChange }: { spring: Spring; onChange: (s: Spring
   );
 };
 
-/** The motion that a curve is compared with: a token's, a ready one, or one of CSS; null for none. */
+/**
+ * The motion that a curve is compared with: a token's, a ready one, or one of CSS; null for none.
+ */
 const comparedWith = (
   tokens: Readonly<Record<Id, Token>>,
   other: string,
@@ -287,7 +289,10 @@ const timesOf = (choice: string): number | undefined => {
   return choice === "1" ? undefined : Number(choice);
 };
 
-/** The curve of the whole change or of a lane, plotted; its numbers, how often it goes, and a token to keep it as. */
+/**
+ * The curve of the whole change or of a lane, plotted; its numbers, how often it goes, and a token
+ * to keep it as.
+ */
 export const CurvePanel = ({
   timed,
   name,

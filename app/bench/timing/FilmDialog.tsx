@@ -28,7 +28,10 @@ const LONGEST = 12_000;
 const MARGIN = 24;
 const PAUSE = 900;
 
-/** Filming a change: how large, how many pictures a second, on what; with its progress, to be cancelled. */
+/**
+ * Filming a change: how large, how many pictures a second, on what; with its progress, to be
+ * cancelled.
+ */
 export const FilmDialog = ({
   timed,
   kind,

@@ -107,7 +107,9 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
   );
 };
 
-/** Which part of a bar is taken at a place; a bar too short to tell its ends apart only as a whole. */
+/**
+ * Which part of a bar is taken at a place; a bar too short to tell its ends apart only as a whole.
+ */
 const gripAt = (x: number, width: number): Ends => {
   if (width < 3 * GRIP) return "whole";
   if (x > width - GRIP) return "end";
@@ -165,7 +167,10 @@ export const LaneBar = ({
   };
   // nothing begins before the change it is part of
   const earliest = name === null ? 0 : timed.motion.delay;
-  /** By how much the bar must move so that an end of it lies where another lies; null when none is near, or it cannot go there. */
+  /**
+   * By how much the bar must move so that an end of it lies where another lies; null when none is
+   * near, or it cannot go there.
+   */
   const snap = (
     d: NonNullable<typeof drag.current>,
     ms: number,

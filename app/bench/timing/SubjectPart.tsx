@@ -40,7 +40,10 @@ const VariantPick = ({
   </select>
 );
 
-/** What is timed: a rule, an effect of it with a motion of its own, or the way from one variant to another. */
+/**
+ * What is timed: a rule, an effect of it with a motion of its own, or the way from one variant to
+ * another.
+ */
 export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () => void }) => {
   const project = useProject();
   const { variant } = useActive();

@@ -76,7 +76,9 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
   );
 };
 
-/** A way between two variants is only tried until it is a rule; where rules lead it, they are named. */
+/**
+ * A way between two variants is only tried until it is a rule; where rules lead it, they are named.
+ */
 const PairNote = ({ timed }: { timed: Timed }) => {
   const project = useProject();
   const [led] = timed.leading;
@@ -110,7 +112,10 @@ const PairNote = ({ timed }: { timed: Timed }) => {
   );
 };
 
-/** How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows the playhead. */
+/**
+ * How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows
+ * the playhead.
+ */
 export const Timing = ({ env }: { env: LayoutEnv }) => {
   const timed = useTiming(env);
   const chosen = useChosen();

@@ -66,7 +66,10 @@ const ColourAt = ({
   );
 };
 
-/** The value a row has at the playhead. Numbers and colours can be changed there, inside the lane: that makes a pose. */
+/**
+ * The value a row has at the playhead. Numbers and colours can be changed there, inside the lane:
+ * that makes a pose.
+ */
 export const ValueAt = ({
   timed,
   name,

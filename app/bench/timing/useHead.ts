@@ -52,7 +52,8 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
     ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ")
     : "";
   const shows = at !== null;
-  // on the card it leads to; where that is not on the stage, on the one it sets out from, else on the first there is
+  // on the card it leads to; where that is not on the stage, on the one it sets out from, else on
+  // the first there is
   const cardFor = useCallback((): string => {
     const there = store.getState().scenes.current;
     return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? "";

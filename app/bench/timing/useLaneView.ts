@@ -8,7 +8,10 @@ const steps = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 30_000];
 const APART = 54;
 const LARGEST = 40;
 
-/** What of the time is seen, and how large: zoomed by Ctrl and the wheel, gone along by Shift and the wheel. */
+/**
+ * What of the time is seen, and how large: zoomed by Ctrl and the wheel, gone along by Shift and
+ * the wheel.
+ */
 export const useLaneView = (timed: Timed, head: ReturnType<typeof useHead>) => {
   const [zoom, setZoom] = useState(1);
   const [width, setWidth] = useState(420);

@@ -26,7 +26,10 @@ import { useActive, useBench, useChosen, usePiece } from "../state";
 const SHORTEST = 300;
 const MOST_PAST = 100;
 
-/** What is timed: a rule, one of its effects that has a motion of its own, or the way between two variants that no rule need lead. */
+/**
+ * What is timed: a rule, one of its effects that has a motion of its own, or the way between two
+ * variants that no rule need lead.
+ */
 type TimingSubject =
   | { readonly kind: "rule"; readonly rule: Id; readonly effect: number | null }
   | { readonly kind: "pair" };
@@ -107,7 +110,10 @@ const lookAt = (
   };
 };
 
-/** What is timed: the pair one looks at, else the rule chosen, else one of the chosen layer, else the first that moves something. */
+/**
+ * What is timed: the pair one looks at, else the rule chosen, else one of the chosen layer, else
+ * the first that moves something.
+ */
 const useSubject = () => {
   const piece = usePiece();
   const [picked] = useBench((s) => s.chosenRules);
@@ -131,7 +137,10 @@ const useSubject = () => {
   }, [piece, picked, effectOf, trial, chosen]);
 };
 
-/** What the chosen change is in this project: its two ends, its scenes, and how it goes on between them. */
+/**
+ * What the chosen change is in this project: its two ends, its scenes, and how it goes on between
+ * them.
+ */
 const useLooked = (
   env: LayoutEnv,
   { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">,

@@ -10,14 +10,19 @@ import { activeOf, useBenchStore } from "../state";
 /** How far the socket lies outside of what is chosen, px on screen. */
 const AWAY = 20;
 
-/** What lies under the pointer that a wire can end at: a card, or a screen offered while one drags. */
+/**
+ * What lies under the pointer that a wire can end at: a card, or a screen offered while one drags.
+ */
 const targetAt = (x: number, y: number): HTMLElement | null =>
   document
     .elementsFromPoint(x, y)
     .map((e) => e.closest<HTMLElement>("[data-wire-screen], [data-variant]"))
     .find((e) => e !== null && e !== undefined) ?? null;
 
-/** The socket of the chosen layers, or of the whole piece: drag from it to the card it shall lead to. */
+/**
+ * The socket of the chosen layers, or of the whole piece: drag from it to the card it shall lead
+ * to.
+ */
 export const Socket = ({
   placed,
   chosen,

@@ -45,7 +45,10 @@ const absent: Readonly<Record<string, string>> = {
   "stroke-opacity": "1",
 };
 
-/** An SVG transform list as CSS writes it: with units, and turned about a point by moving there and back. */
+/**
+ * An SVG transform list as CSS writes it: with units, and turned about a point by moving there and
+ * back.
+ */
 export const cssTransform = (list: string): string =>
   [...list.matchAll(/(translate|rotate|scale)\(([^)]*)\)/g)]
     .map(([, name, args = ""]) => {
@@ -89,7 +92,10 @@ class Writer {
     private readonly options: AnimatedOptions,
   ) {}
 
-  /** Keyframes of values at the times of the frames; stretches in which nothing changes are written by their ends. */
+  /**
+   * Keyframes of values at the times of the frames; stretches in which nothing changes are written
+   * by their ends.
+   */
   private animation(declared: readonly string[], timing: "linear" | "step-end"): string {
     const name = `a${++this.count}`;
     const n = declared.length;
@@ -129,7 +135,10 @@ class Writer {
       .join("");
   }
 
-  /** An element over all frames: once where it stays the same, moved by CSS where that can, else as a flip-book. */
+  /**
+   * An element over all frames: once where it stays the same, moved by CSS where that can, else as
+   * a flip-book.
+   */
   write(frames: readonly (Paint | null)[]): string {
     const there = frames.filter((f) => f !== null);
     const first = there[0];
@@ -185,8 +194,10 @@ class Writer {
 }
 
 /**
- * A change as one SVG file that moves by itself (CSS Animations 1 in SVG 2), from its frames: painted trees at times (ms, from
- * 0). Between frames values go evenly, so that it is smooth at any size and rate. It stands still for people who asked for less motion.
+ * A change as one SVG file that moves by itself (CSS Animations 1 in SVG 2), from its frames:
+ * painted trees at times (ms, from
+ * 0). Between frames values go evenly, so that it is smooth at any size and rate. It stands still
+ * for people who asked for less motion.
  */
 export const animatedSvg = (
   frames: readonly Paint[],

@@ -87,7 +87,10 @@ export const length = (text: string | undefined, whole: number, fallback = 0): n
 
 const n = (v: number): number => Math.round(v * 1e6) / 1e6;
 
-/** The outline of a shape element as path data in its own coordinates; null for elements without one. */
+/**
+ * The outline of a shape element as path data in its own coordinates; null for elements without
+ * one.
+ */
 export const outlineOf = (e: Element, room: { width: number; height: number }): string | null => {
   const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback);
   const down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
@@ -141,7 +144,8 @@ export const cornersOf = (
 
 /** Path data after a map, in absolute M L C Q Z; an error for data that cannot be read. */
 export const mapPath = (d: string, m: Matrix): SVGPathData => {
-  // arcs have to become curves before a map that turns their axes, and H and V lines before one that turns them
+  // arcs have to become curves before a map that turns their axes, and H and V lines before one
+  // that turns them
   const path = new SVGPathData(d).toAbs().normalizeHVZ(false, true, true).normalizeST().aToC();
   return upright(m) && m[0] === 1 && m[3] === 1 && m[4] === 0 && m[5] === 0
     ? path

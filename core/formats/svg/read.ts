@@ -42,7 +42,9 @@ export interface Picture {
 export type ReadSvg =
   { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly error: string };
 
-/** Files with more elements than this are refused rather than made into layers nobody can work with. */
+/**
+ * Files with more elements than this are refused rather than made into layers nobody can work with.
+ */
 const MOST = 4000;
 /** Groups inside one another that become groups; what lies deeper goes into the last of them. */
 const DEEPEST_GROUP = 60;
@@ -275,7 +277,10 @@ class Reader {
     );
   }
 
-  /** Layers that belong together become a group around them; one alone without anything of the group's own stays itself. */
+  /**
+   * Layers that belong together become a group around them; one alone without anything of the
+   * group's own stays itself.
+   */
   private group(e: Element, inside: readonly Draft[], here: Here): Draft[] {
     if (inside.length === 0) return [];
     const whole = this.whole(e);
@@ -448,7 +453,10 @@ class Reader {
     ];
   }
 
-  /** A text element: each run with its own place becomes a text layer. Widths are only known once fonts are measured. */
+  /**
+   * A text element: each run with its own place becomes a text layer. Widths are only known once
+   * fonts are measured.
+   */
   private text(e: Element, here: Here): Draft[] {
     const runs: { e: Element; text: string; x: number; y: number }[] = [];
     let x = length(e.attrs.x?.split(/[\s,]+/)[0], here.room.width);
@@ -539,7 +547,10 @@ const grouped = (
   };
 };
 
-/** The room an svg element gives its contents, and how its view box lies in it (meet, in the middle, as is usual). */
+/**
+ * The room an svg element gives its contents, and how its view box lies in it (meet, in the middle,
+ * as is usual).
+ */
 const viewOf = (
   e: Element,
   outer: { width: number; height: number },
@@ -587,8 +598,10 @@ const nothingWords = (lost: readonly string[]): string =>
   `the file shows nothing that can become a layer${lost.length > 0 ? `: it has ${lost.slice(0, 3).join(", ")}` : ""}`;
 
 /**
- * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts, gradients, transforms,
- * clips, masks, opacity, `use`, style sheets. Scripts and anything unknown are never taken over; what is left out is named.
+ * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts,
+ * gradients, transforms,
+ * clips, masks, opacity, `use`, style sheets. Scripts and anything unknown are never taken over;
+ * what is left out is named.
  */
 export const readSvg = (source: string): ReadSvg => {
   const early: string[] = [];

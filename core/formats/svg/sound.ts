@@ -14,7 +14,10 @@ const whyOf = (draft: Draft, key: string): string => {
     : `${property(key)?.label ?? key} of “${draft.name}”`;
 };
 
-/** Layers of a file with only such values as layers can have; what cannot be taken is told to `lost`, the rest is. */
+/**
+ * Layers of a file with only such values as layers can have; what cannot be taken is told to
+ * `lost`, the rest is.
+ */
 export const soundDrafts = (drafts: readonly Draft[], lost: (what: string) => void): Draft[] =>
   drafts.flatMap((draft): Draft[] => {
     const wrong = Object.keys(draft.values).filter(

@@ -18,7 +18,10 @@ const characterOf = (reference: string): string | null => {
   return cleanText(char) === char ? char : null;
 };
 
-/** A text of the file with its character references written out; what cannot be is left out and told to `lost`. */
+/**
+ * A text of the file with its character references written out; what cannot be is left out and told
+ * to `lost`.
+ */
 export const unescape = (text: string, lost: (what: string) => void): string =>
   text.replace(/&(#x[0-9a-f]+|#\d+|lt|gt|quot|apos|amp);/gi, (whole, reference: string) => {
     const known = entities[reference.toLowerCase()];

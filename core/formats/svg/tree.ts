@@ -2,12 +2,18 @@ import { parse } from "svg-parser";
 import { cleanText } from "../../project/text";
 import { unescape } from "./text";
 
-/** An element of an SVG file with the presentation it ends up with; children inherit what SVG lets them inherit. */
+/**
+ * An element of an SVG file with the presentation it ends up with; children inherit what SVG lets
+ * them inherit.
+ */
 export interface Element {
   readonly tag: string;
   /** its own attributes */
   readonly attrs: Readonly<Record<string, string>>;
-  /** presentation: attributes, style sheets and style attributes in that order, over what is inherited */
+  /**
+   * presentation: attributes, style sheets and style attributes in that order, over what is
+   * inherited
+   */
   readonly style: Readonly<Record<string, string>>;
   readonly children: readonly Element[];
   /** texts inside, for text elements */
@@ -77,7 +83,10 @@ const weightOf = (selector: string): number => {
   return selector.includes(".") ? 2 : 1;
 };
 
-/** Rules of a style sheet whose selectors are a tag, a class, an id or a tag with either; others are told to `lost`. */
+/**
+ * Rules of a style sheet whose selectors are a tag, a class, an id or a tag with either; others are
+ * told to `lost`.
+ */
 const readSheet = (css: string, lost: (what: string) => void): Sheet[] => {
   const out: Sheet[] = [];
   const plain = css.replace(/\/\*[\s\S]*?\*\//g, "").replace(/<!\[CDATA\[|\]\]>/g, "");
@@ -141,7 +150,10 @@ const trimmed = (top: Raw, lost: (what: string) => void): Raw => {
   return top;
 };
 
-/** Reads a file into its root element; the error is a sentence. Comments, scripts and what is not SVG's own are gone already. */
+/**
+ * Reads a file into its root element; the error is a sentence. Comments, scripts and what is not
+ * SVG's own are gone already.
+ */
 export const readTree = (
   source: string,
   lost: (what: string) => void,
