@@ -21,7 +21,7 @@ import { lookFor } from "../looks/scope";
 import { property } from "../properties/registry";
 import { isBound } from "../properties/types";
 import { freeName } from "./pieces";
-import { subtree, topmost } from "./layers";
+import { movedBy, subtree, topmost } from "./layers";
 
 /**
  * Copied layers: with what every look says about them, for the piece they come from, and how they
@@ -122,13 +122,6 @@ export const readClip = (text: string): Clip | null => {
   }
 };
 
-/** What a layer is said to look like, moved along; values that are bound or not numbers stay. */
-const movedBy = (changes: LayerChanges, by: number): LayerChanges => ({
-  ...changes,
-  ...(typeof changes.x === "number" ? { x: changes.x + by } : {}),
-  ...(typeof changes.y === "number" ? { y: changes.y + by } : {}),
-});
-
 /** Copies of a clip's layers under new ids, the outermost on top of a parent's children. */
 const twinsOf = (piece: Piece, clip: Clip, parent: Id): { twin: Map<Id, Id>; layers: Layer[] } => {
   const twin = new Map(clip.layers.map((l) => [l.id, newId()]));
@@ -182,7 +175,7 @@ export const pasteClip = (
   const looks = isHome ? clip.looks : [{ when: {}, changes: clip.flat }];
   const said = looks.flatMap(({ when, changes }) => {
     const own = Object.entries(changes).map(
-      ([id, c]) => [twin.get(id) ?? id, tops.has(id) ? movedBy(c, by) : c] as const,
+      ([id, c]) => [twin.get(id) ?? id, tops.has(id) ? movedBy(c, by, by) : c] as const,
     );
     return lookOps(piece, when, Object.fromEntries(own));
   });

@@ -24,7 +24,7 @@ import type {
 } from "../project/types";
 import { defaultsOf, OPTION, TRAIT } from "../properties/registry";
 import type { SpecifiedValue } from "../properties/types";
-import { removeLayers, subtree, topmost } from "./layers";
+import { movedBy, removeLayers, subtree, topmost } from "./layers";
 import { contains, freeName, newPiece } from "./pieces";
 
 /** What says where and how a layer lies in what is around it, rather than what it is. */
@@ -95,12 +95,6 @@ const takenFrom = (
   return { piece, tops, inside, single, frame };
 };
 
-const movedBy = (changes: LayerChanges, { x, y }: Rect): LayerChanges => ({
-  ...changes,
-  ...(typeof changes.x === "number" ? { x: changes.x - x } : {}),
-  ...(typeof changes.y === "number" ? { y: changes.y - y } : {}),
-});
-
 /**
  * What is said of the layers, within the component and of the copy; and the traits on which it
  * depends.
@@ -127,7 +121,11 @@ const saidOf = ({ piece, tops, inside, single, frame }: Taken, component: Id, co
         if (Object.keys(own).length) depends(look);
         continue;
       }
-      within.say(look.when, id, !single && isTop(id) ? movedBy(changes, frame) : changes);
+      within.say(
+        look.when,
+        id,
+        !single && isTop(id) ? movedBy(changes, -frame.x, -frame.y) : changes,
+      );
       depends(look);
     }
   }

@@ -2,7 +2,7 @@ import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { BASE, ROOT } from "../project/types";
-import type { Id, Layer, LayerKind, Piece } from "../project/types";
+import type { Id, Layer, LayerChanges, LayerKind, Piece } from "../project/types";
 import { childrenOf } from "../looks/tree";
 import type { Value } from "../properties/types";
 import { freeName } from "./pieces";
@@ -126,6 +126,16 @@ export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
 /** Whether a layer can have children. */
 export const holds = (piece: Piece, id: Id): boolean =>
   ["box", "compound"].includes(piece.layers[id]?.kind ?? "");
+
+/**
+ * What a look says about a layer, with its place moved by a way, px; a place that is bound or not
+ * said stays.
+ */
+export const movedBy = (changes: LayerChanges, dx: number, dy: number): LayerChanges => ({
+  ...changes,
+  ...(typeof changes.x === "number" ? { x: changes.x + dx } : {}),
+  ...(typeof changes.y === "number" ? { y: changes.y + dy } : {}),
+});
 
 /**
  * Moves what every look says about a layer's place, so that it stays where it is when the place it

@@ -8,6 +8,7 @@ import type { LayoutBox } from "../layout/types";
 import { Resolver } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { Id, Project, Step } from "../project/types";
+import { hundredths } from "../properties/rounding";
 import { isSimple, simpleText } from "./words";
 
 /**
@@ -59,8 +60,6 @@ type Expectation = Of<"trait" | "text" | "layer" | "screen">;
 
 const areNumbers = (value: unknown): value is readonly number[] =>
   Array.isArray(value) && value.every((n) => typeof n === "number");
-
-const hundredths = (n: number): number => Math.round(n * 100) / 100;
 
 /** Someone who goes through a rehearsal's steps with a running piece. */
 export class Rehearser {
