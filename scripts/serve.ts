@@ -31,10 +31,10 @@ export interface Served {
 
 /** Whether a server answers at an address. */
 export const answers = (address: string, ms = 3000): Promise<boolean> =>
-  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) }).then(
-    (response) => response.ok,
-    () => false,
-  );
+  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) })
+    // read to its end, or the connection stays taken
+    .then(async (response) => (await response.text()) !== "" && response.ok)
+    .catch(() => false);
 
 /** Starts the built server. It ends by itself when this process is gone. */
 export const serve = async ({
@@ -69,8 +69,13 @@ export const serve = async ({
     // windows hold their streams open; every change is a transaction, so they may be cut off
     if (!ended() && child.pid !== undefined) await endProcess(child.pid, signal, STOP_PATIENCE);
   };
-  await waitUntil(async () => ended() || (await answers(address)), START_PATIENCE, 100);
-  if (ended() || !(await answers(address))) {
+  // asked until it has answered once: a second question could fail by itself
+  const came = await waitUntil(
+    async () => ended() || (await answers(address)),
+    START_PATIENCE,
+    100,
+  );
+  if (ended() || !came) {
     await stop("SIGKILL");
     throw new Error(`the server did not start; its own words are in ${log.path}`);
   }

@@ -1,5 +1,6 @@
 import { spawn } from "node:child_process";
 import type { ChildProcess } from "node:child_process";
+import { once } from "node:events";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { commandOf, isAlive, processesIn, waitUntil } from "../run/processes.ts";
@@ -42,16 +43,24 @@ export class Instance {
       { cwd: root, env, stdio: ["ignore", "pipe", "pipe"], detached: true },
     );
     this.child = child;
-    let ended = false;
     for (const stream of [child.stdout, child.stderr])
       stream.on("data", (chunk: Buffer) => {
         this.said = (this.said + chunk.toString()).slice(-6000);
       });
-    child.once("exit", () => {
-      ended = true;
-    });
-    await waitUntil(async () => ended || (await this.isUp()), PATIENCE, 100);
-    if (!(await this.isUp())) throw new Error(`it did not come up:\n${this.said}`);
+    const closed = once(child, "close");
+    const hasEnded = () => child.exitCode !== null || child.signalCode !== null;
+    const came = await waitUntil(async () => hasEnded() || (await this.isUp()), PATIENCE, 100);
+    if (came && !hasEnded()) return;
+    // its last words may come after its end
+    if (hasEnded()) await closed;
+    const how = hasEnded() ? `ended with ${child.signalCode ?? child.exitCode}` : "still runs";
+    throw new Error(`it did not come up and ${how}:\n${this.said}\n${this.serverLog()}`);
+  }
+
+  /** The last words of its server. */
+  private serverLog(): string {
+    const file = join(this.folder, "server.log");
+    return existsSync(file) ? readFileSync(file, "utf8").slice(-2000) : "";
   }
 
   isUp(): Promise<boolean> {
