@@ -1,16 +1,16 @@
-export { withinScreen } from "./chain";
-export { DOUBLE } from "./contact";
-export { usualDrag } from "./drag";
-export { overlayStyle } from "./surface";
-export { firing } from "./firing";
-export type { Shown } from "./firing";
-export { backOf, between, endsOf, startsOf } from "./ends";
-export { focusStops, nextStop } from "./focus";
-export { advance, start, step } from "./machine";
-export { ancestry, brokenRule, componentsAt, rulesOf, resolveMotion } from "./piece";
-export { Run } from "./run";
-export { nextDue } from "./wait";
-export type { MachineEvent, Input, State } from "./types";
+export { withinScreen } from "../machine/chain";
+export { DOUBLE } from "../machine/contact";
+export { usualDrag } from "../machine/drag";
+export { overlayStyle } from "../machine/surface";
+export { firing } from "../runtime/firing";
+export type { Shown } from "../runtime/firing";
+export { backOf, between, endsOf, startsOf } from "../machine/ends";
+export { focusStops, nextStop } from "../machine/focus";
+export { advance, start, step } from "../machine/machine";
+export { ancestry, brokenRule, componentsAt, rulesOf, resolveMotion } from "../machine/piece";
+export { Run } from "../runtime/run";
+export { nextDue } from "../machine/wait";
+export type { MachineEvent, Input, State } from "../machine/types";
 export {
   easingText,
   effectText,
@@ -20,5 +20,5 @@ export {
   ruleText,
   ruleTrouble,
   triggerText,
-} from "./words";
-export type { LogLine } from "./words";
+} from "../describe/words";
+export type { LogLine } from "../describe/words";

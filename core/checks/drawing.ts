@@ -1,5 +1,5 @@
 import { removeLayers } from "../edit/layers";
-import { hiddenIn } from "../behaviour/piece";
+import { hiddenIn } from "../machine/piece";
 import { looksIn } from "../looks/cascade";
 import { conditionText, isUnused, meets, variantsOf } from "../looks/variants";
 import { remove } from "../project/change";

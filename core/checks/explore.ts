@@ -1,8 +1,8 @@
-import { componentsAt, liveCopies, rulesOf } from "../behaviour/piece";
-import { focusStops } from "../behaviour/focus";
-import { isEntry } from "../behaviour/forms";
-import { advance, start, step } from "../behaviour/machine";
-import type { MachineEvent, Input, Path, State, Timer } from "../behaviour/types";
+import { componentsAt, liveCopies, rulesOf } from "../machine/piece";
+import { focusStops } from "../machine/focus";
+import { isEntry } from "../machine/forms";
+import { advance, start, step } from "../machine/machine";
+import type { MachineEvent, Input, Path, State, Timer } from "../machine/types";
 import type { LayoutEnv } from "../layout/place";
 import { restOf, traitsOf, valuesOf, variantFrom } from "../looks/variants";
 import { TRAIT } from "../properties/registry";

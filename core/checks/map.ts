@@ -1,5 +1,5 @@
 import { entryOf } from "../basics";
-import { rulesOf } from "../behaviour/piece";
+import { rulesOf } from "../machine/piece";
 import {
   isUnused,
   traitsOf,

@@ -1,8 +1,8 @@
 import { entryOf } from "../basics";
-import { chainOf, liveAt } from "../behaviour/chain";
-import { hiddenIn, liveCopies, rulesOf } from "../behaviour/piece";
-import { sceneOf } from "../behaviour/scene";
-import type { Path, State } from "../behaviour/types";
+import { chainOf, liveAt } from "../machine/chain";
+import { hiddenIn, liveCopies, rulesOf } from "../machine/piece";
+import { sceneOf } from "../runtime/scene";
+import type { Path, State } from "../machine/types";
 import { spotAt } from "../layout/bounds";
 import { hitTest } from "../layout/hit";
 import type { LayoutEnv } from "../layout/place";

@@ -1,4 +1,4 @@
-import { ruleText, triggerText } from "../behaviour/words";
+import { ruleText, triggerText } from "../describe/words";
 import { markUnused } from "../edit/notes";
 import { removeRule } from "../edit/rules";
 import {
@@ -14,7 +14,7 @@ import {
 import { inOrder } from "../project/ids";
 import { ROOT } from "../project/types";
 import type { Condition, Id, Rule, TriggerType } from "../project/types";
-import { rulesOf } from "../behaviour/piece";
+import { rulesOf } from "../machine/piece";
 import { wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";

@@ -1,4 +1,4 @@
-import { componentsAt, rulesOf } from "../behaviour/piece";
+import { componentsAt, rulesOf } from "../machine/piece";
 import type { Id, Piece, Project } from "../project/types";
 
 /** The components placed in a piece, however deep. */

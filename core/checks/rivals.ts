@@ -1,6 +1,6 @@
 import { entryOf } from "../basics";
-import { ancestry, brokenRule, rulesOf } from "../behaviour/piece";
-import { ruleText, triggerText } from "../behaviour/words";
+import { ancestry, brokenRule, rulesOf } from "../machine/piece";
+import { ruleText, triggerText } from "../describe/words";
 import { removeRule, setRule } from "../edit/rules";
 import { meets, specificity, traitsOf, valuesOf } from "../looks/variants";
 import { lengthOf } from "../motion/timing";

@@ -1,6 +1,6 @@
-import { hiddenIn, rulesOf } from "../behaviour/piece";
-import { sceneOf } from "../behaviour/scene";
-import type { MachineEvent } from "../behaviour/types";
+import { hiddenIn, rulesOf } from "../machine/piece";
+import { sceneOf } from "../runtime/scene";
+import type { MachineEvent } from "../machine/types";
 import { setValues } from "../edit/looks";
 import { spotAt, spotBounds } from "../layout/bounds";
 import { findBox } from "../layout/hit";

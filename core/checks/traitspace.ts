@@ -1,6 +1,6 @@
-import { rulesOf } from "../behaviour/piece";
-import { contest, targetValue, claimOf } from "../behaviour/effects";
-import { ruleText } from "../behaviour/words";
+import { rulesOf } from "../machine/piece";
+import { contest, targetValue, claimOf } from "../machine/effects";
+import { ruleText } from "../describe/words";
 import { removeRule } from "../edit/rules";
 import { markUnused } from "../edit/notes";
 import { isUnused, restOf, specificity, traitsOf, valuesOf } from "../looks/variants";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { componentsAt } from "../behaviour/piece";
+import { componentsAt } from "../machine/piece";
 import { remove, set } from "../project/change";
 import type { Change, Op } from "../project/change";
 import { inOrder, newId, orderAfter } from "../project/ids";

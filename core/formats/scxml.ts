@@ -1,6 +1,6 @@
-import { ancestry, rulesOf } from "../behaviour/piece";
-import { contest, targetValue, claimOf } from "../behaviour/effects";
-import { effectText, ruleText } from "../behaviour/words";
+import { ancestry, rulesOf } from "../machine/piece";
+import { contest, targetValue, claimOf } from "../machine/effects";
+import { effectText, ruleText } from "../describe/words";
 import { restOf, specificity, traitsOf, valuesOf } from "../looks/variants";
 import { ROOT } from "../project/types";
 import type { Condition, Id, Piece, Project, Rule, Trait, TriggerType } from "../project/types";

@@ -1,6 +1,6 @@
 import { entryOf } from "../basics";
-import { Run } from "../behaviour/run";
-import { nextDue } from "../behaviour/wait";
+import { Run } from "../runtime/run";
+import { nextDue } from "../machine/wait";
 import { spotAt, spotBounds } from "../layout/bounds";
 import { boxAt } from "../layout/chain";
 import type { LayoutEnv } from "../layout/place";

@@ -1,6 +1,6 @@
-import { keyName } from "../behaviour/words";
-import { componentsAt } from "../behaviour/piece";
-import { overlayOf } from "../behaviour/surface";
+import { keyName } from "../describe/words";
+import { componentsAt } from "../machine/piece";
+import { overlayOf } from "../machine/surface";
 import { property } from "../properties/registry";
 import { ROOT } from "../project/types";
 import type { Id, Piece, Project, Step } from "../project/types";

@@ -1,10 +1,10 @@
 import { hitTest } from "../layout/hit";
 import { curveOf } from "../motion/easing";
 import type { Motion } from "../project/types";
-import { SLOP } from "./drag";
+import { SLOP } from "../machine/drag";
 import { scrollerFor } from "./sight";
 import type { LayoutBox } from "../layout/types";
-import type { Path, Point } from "./types";
+import type { Path, Point } from "../machine/types";
 
 /** What a swipe scrolled in all, px. */
 export interface Swiped {

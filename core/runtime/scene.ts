@@ -5,9 +5,9 @@ import type { Resolver, Running } from "../looks/tree";
 import { variantFrom } from "../looks/variants";
 import type { OverlayStyle, Project } from "../project/types";
 import { defaultsOf } from "../properties/registry";
-import { saidIn } from "./saying";
-import { overlayPart, overlayStyle } from "./surface";
-import type { State } from "./types";
+import { saidIn } from "../machine/saying";
+import { overlayPart, overlayStyle } from "../machine/surface";
+import type { State } from "../machine/types";
 
 /**
  * What a scene's own box is called: around the shown piece and its overlays. No layer has such an

@@ -14,10 +14,10 @@ import type {
   TriggerType,
 } from "../project/types";
 import type { SpecifiedValue } from "../properties/types";
-import { usualDrag } from "./drag";
-import { brokenRule, componentsAt } from "./piece";
-import { overlayOf } from "./surface";
-import type { MachineEvent, Path } from "./types";
+import { usualDrag } from "../machine/drag";
+import { brokenRule, componentsAt } from "../machine/piece";
+import { overlayOf } from "../machine/surface";
+import type { MachineEvent, Path } from "../machine/types";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked",

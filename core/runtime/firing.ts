@@ -3,13 +3,13 @@ import type { LayoutBox } from "../layout/types";
 import type { Resolver } from "../looks/tree";
 import { ROOT } from "../project/types";
 import type { Motion, Piece, Project, Rule, Variant } from "../project/types";
-import { withinScreen } from "./chain";
-import { fireRule } from "./fire";
-import { start } from "./machine";
-import { movesOf } from "./moves";
-import { liveCopies, rulesOf } from "./piece";
+import { withinScreen } from "../machine/chain";
+import { fireRule } from "../machine/fire";
+import { start } from "../machine/machine";
+import { movesOf } from "../machine/moves";
+import { liveCopies, rulesOf } from "../machine/piece";
 import { sceneOf, WHOLE } from "./scene";
-import type { MachineEvent } from "./types";
+import type { MachineEvent } from "../machine/types";
 
 /** One step of what a rule shows: to which scene, with which motion. */
 export interface Shown {

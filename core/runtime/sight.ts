@@ -6,8 +6,8 @@ import { scrollRoom } from "../layout/place";
 import { clipsChildren } from "../layout/types";
 import type { LayoutBox } from "../layout/types";
 import type { Project } from "../project/types";
-import { liveCopies, rulesOf } from "./piece";
-import type { Path, State } from "./types";
+import { liveCopies, rulesOf } from "../machine/piece";
+import type { Path, State } from "../machine/types";
 
 /** A layer that scrolls, how far it is scrolled and how far it can be, px. */
 export interface Scroller {
