@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { Asset, PictureAsset } from "#core/project";
+import type { Asset, PictureAsset } from "#core/properties";
 import { icons } from "./icons";
 
 const pictures = {

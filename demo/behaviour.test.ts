@@ -1,8 +1,10 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { brokenRule, happeningText, Run } from "#core/behaviour";
+import { happeningText } from "#core/describe";
 import { spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { brokenRule } from "#core/machine";
 import type { Project } from "#core/project";
+import { Run } from "#core/runtime";
 import { kelpwayKit } from "./index";
 import { testEnv } from "../tests/support/env";
 

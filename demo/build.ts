@@ -1,4 +1,5 @@
-import { BASE, orderAfter, ROOT } from "#core/project";
+import { isSpring, springFrom } from "#core/motion";
+import { BASE, ROOT, orderAfter } from "#core/project";
 import type {
   Acceptance,
   Condition,
@@ -6,7 +7,6 @@ import type {
   Lane,
   Layer,
   LayerChanges,
-  LayerKind,
   Look,
   Motion,
   Option,
@@ -17,8 +17,7 @@ import type {
   Step,
   Trait,
 } from "#core/project";
-import type { SpecifiedValue } from "#core/properties";
-import { isSpring, springFrom } from "#core/motion";
+import type { LayerKind, SpecifiedValue } from "#core/properties";
 
 /** A layer of the demo source, with its values for all variants. */
 export interface Drawn {

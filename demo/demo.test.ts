@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { Run } from "#core/behaviour";
-import type { LayoutEnv } from "#core/layout";
 import { findBox } from "#core/layout";
+import type { LayoutEnv } from "#core/layout";
 import { readProject } from "#core/project";
+import { Run } from "#core/runtime";
 import { kelpwayKit } from "./index";
 import { testEnv } from "../tests/support/env";
 

@@ -1,4 +1,4 @@
-import type { IconAsset } from "#core/project";
+import type { IconAsset } from "#core/properties";
 
 /** The icons the kit uses, as taken over from the shipped catalogue (Bootstrap Icons, MIT). */
 export const icons: readonly IconAsset[] = [

@@ -1,5 +1,5 @@
-import type { SpecifiedValue } from "#core/properties";
 import { OPTION, TRAIT } from "#core/properties";
+import type { SpecifiedValue } from "#core/properties";
 import { sea, shade, style } from "./colours";
 import { box, copy, ellipse, icon, motion, shape, steps, text, trait, valueId } from "./build";
 import type { Drawn, Source } from "./build";

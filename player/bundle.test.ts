@@ -31,7 +31,7 @@ describe("what the player brings along", () => {
     );
     expect([...packages].filter((p) => /react|zod|sequelize|pg|moveable/.test(p))).toEqual([]);
     expect(used.filter((f) => /^(app|server|demo|scripts)\//.test(f))).toEqual([]);
-    expect(used).toContain("core/behaviour/machine.ts");
+    expect(used).toContain("core/machine/machine.ts");
     expect(
       gzipSync(result.outputFiles[0]?.contents ?? new Uint8Array(), { level: 9 }).length,
     ).toBeLessThan(60_000);

@@ -1,5 +1,5 @@
-import type { Run } from "#core/behaviour";
 import type { Act } from "#core/rehearse";
+import type { Run } from "#core/runtime";
 
 /** What keys are told to, and what they need to know. */
 export interface Keyed {

@@ -1,10 +1,12 @@
-import { Run, withinScreen } from "#core/behaviour";
-import type { MachineEvent } from "#core/behaviour";
+import type { Id } from "#core/basics";
 import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { withinScreen } from "#core/machine";
+import type { MachineEvent } from "#core/machine";
 import { paint } from "#core/paint";
-import type { Id, Project, Step } from "#core/project";
+import type { Project, Step } from "#core/project";
 import type { Act } from "#core/rehearse";
+import { Run } from "#core/runtime";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
 import { listenToKeys } from "./keys";

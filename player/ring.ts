@@ -1,6 +1,6 @@
-import type { Run } from "#core/behaviour";
 import { spotAt } from "#core/layout";
 import type { LayoutBox, ShownBox } from "#core/layout";
+import type { Run } from "#core/runtime";
 
 /**
  * Writes an attribute only where it says something new: a browser looks at its elements again after

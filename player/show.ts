@@ -1,6 +1,6 @@
-import type { Run } from "#core/behaviour";
 import type { Project, Step } from "#core/project";
 import { Rehearser } from "#core/rehearse";
+import type { Run } from "#core/runtime";
 
 interface Stage {
   /** lets time of the piece pass and shows it */ pass(ms: number): void;

@@ -5,8 +5,8 @@ import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { readFont } from "../server/decoding/font.ts";
-import type { Face } from "../core/layout/fonts.ts";
-import { families } from "../core/properties/families.ts";
+import type { Face } from "../core/layout/index.ts";
+import { families } from "../core/properties/index.ts";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const out = join(root, "generated");

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { readIcon } from "../core/formats/index.ts";
+import { readIcon } from "../core/formats/svg/index.ts";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const home = dirname(createRequire(import.meta.url).resolve("bootstrap-icons/package.json"));

@@ -1,12 +1,12 @@
 import { EventEmitter } from "node:events";
 import type { Sequelize, Transaction } from "sequelize";
 import {
+  Places,
   apply,
   isInside,
   judge,
-  Places,
-  restoredValue,
   restoreKey,
+  restoredValue,
   restoringOps,
   touchesAny,
   upgrade,

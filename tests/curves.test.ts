@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import type { Browser, Page } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { endsOf, rulesOf } from "#core/behaviour";
-import { animatedSvg, cssKeyframes } from "#core/formats";
+import { animatedSvg, cssKeyframes } from "#core/formats/motion";
 import { layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
 import type { ComputedLayer } from "#core/looks";
+import { endsOf, rulesOf } from "#core/machine";
 import {
   Change,
   cssEasing,

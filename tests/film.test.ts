@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { endsOf, firing, rulesOf } from "#core/behaviour";
 import { layout } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
 import type { ComputedLayer } from "#core/looks";
+import { endsOf, rulesOf } from "#core/machine";
 import { Change, lastsFor } from "#core/motion";
 import { svgDocument } from "#core/paint";
 import type { Piece, Rule } from "#core/project";
+import { firing } from "#core/runtime";
 import { momentsOf } from "../app/bench/timing/film";
 import { kelpwayKit } from "../demo/index";
 import { sleep } from "./support/browser";

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, variantsOf } from "#core/looks";
 import { markup, paint } from "#core/paint";
 import { kelpwayKit } from "../demo/index";

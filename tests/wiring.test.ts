@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { rulesOf } from "#core/behaviour";
+import { rulesOf } from "#core/machine";
 import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { sleep } from "./support/browser";

@@ -1,6 +1,6 @@
 import "./zod";
 import { Graph, layout } from "@dagrejs/dagre";
-import type { PieceMap } from "../core/checks/map";
+import type { PieceMap } from "../core/checks/index";
 
 /** Size of a place on the map, px. */
 export const PLACE = { width: 148, height: 44 } as const;

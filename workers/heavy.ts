@@ -1,8 +1,7 @@
 import "./zod";
 import { expose } from "comlink";
-import { buildGathered } from "../core/gather/build";
-import { pairDrawings } from "../core/gather/pair";
-import { combine } from "../core/paths/combine";
+import { buildGathered, pairDrawings } from "../core/gather/index";
+import { combine } from "../core/paths/index";
 
 /** What takes long enough to be felt, off the main thread. */
 const heavy = { combine, pairDrawings, buildGathered };

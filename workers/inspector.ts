@@ -1,13 +1,14 @@
 import "./zod";
 import { expose } from "comlink";
-import { check } from "../core/checks/check";
-import type { Checked } from "../core/checks/check";
-import type { LayoutEnv } from "../core/layout/place";
-import { inOrder } from "../core/project/ids";
-import type { Id, Project } from "../core/project/types";
+import type { Id } from "../core/basics/index";
+import { check } from "../core/checks/index";
+import type { Checked } from "../core/checks/index";
+import type { LayoutEnv } from "../core/layout/index";
+import { inOrder } from "../core/project/index";
+import type { Project } from "../core/project/index";
+import { rehearse } from "../core/rehearse/index";
+import type { Failure } from "../core/rehearse/index";
 import { arrangeMap } from "./arrange";
-import { rehearse } from "../core/rehearse/rehearse";
-import type { Failure } from "../core/rehearse/rehearse";
 
 /** What looking through a piece came to: findings, and how each rehearsal went (null: well). */
 export interface Inspection extends Checked {

@@ -1,6 +1,6 @@
 import "./zod";
-import { animatedSvg } from "#core/formats";
-import type { AnimatedOptions } from "#core/formats";
+import { animatedSvg } from "#core/formats/motion";
+import type { AnimatedOptions } from "#core/formats/motion";
 import type { Paint } from "#core/paint";
 import { expose } from "comlink";
 import { zipSync } from "fflate";

@@ -1,8 +1,8 @@
 import { lazy, memo, Suspense, useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
+import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
-import type { Id } from "#core/project";
 import { inOrder } from "#core/project";
 import { Checks } from "./checks/Checks";
 import { useInspection } from "./checks/inspect";

@@ -1,11 +1,12 @@
 import { memo, useCallback, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { restingVariant, variantKey, variantName } from "#core/looks";
-import { findBox } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
-import type { Id, Piece, Variant } from "#core/project";
-import { useSession } from "../store/session-context";
+import type { Id } from "#core/basics";
 import { nameVariant } from "#core/edit";
+import { findBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
+import { restingVariant, variantKey, variantName } from "#core/looks";
+import type { Piece, Variant } from "#core/project";
+import { useSession } from "../store/session-context";
 import { Icon } from "../common/Icon";
 import { NameField } from "../common/NameField";
 import { Canvas } from "./Canvas";

@@ -3,9 +3,9 @@ import { Modal } from "react-bootstrap";
 import { layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import {
-  differencesBetween,
-  differenceText,
   Resolver,
+  differenceText,
+  differencesBetween,
   variantKey,
   variantName,
   variantsOf,

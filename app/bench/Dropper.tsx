@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
 import type { PointerEvent } from "react";
 import { valuesIn } from "#core/looks";
-import type { PictureAsset, Reference } from "#core/project";
-import type { Value } from "#core/properties";
+import type { Reference } from "#core/project";
+import type { PictureAsset, Value } from "#core/properties";
 import { remember } from "../panels/ColourPart";
 import { assetAddress } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";

@@ -1,8 +1,8 @@
 import { useRef } from "react";
 import type { PointerEvent } from "react";
+import type { Id } from "#core/basics";
 import { boundsIn, findBox, spotOf, unite, wayInto } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
-import type { Id } from "#core/project";
 import { ENDLESS } from "#core/properties";
 import type { Four } from "#core/properties";
 import { useSession } from "../store/session-context";

@@ -1,13 +1,14 @@
 import { useEffect, useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { useNavigate } from "react-router";
+import type { Id } from "#core/basics";
 import { freeName, removeLayers, topmost } from "#core/edit";
 import { drawingOf, planFromNames, planProblems, traitNameFor } from "#core/gather";
 import type { Drawing, DrawnLayer, Fixed, NamePlan, Track } from "#core/gather";
 import { findBox } from "#core/layout";
 import { changesIn, looksIn } from "#core/looks";
 import { newId, orderAfter, set } from "#core/project";
-import type { Id, LayerChanges, Op } from "#core/project";
+import type { LayerChanges, Op } from "#core/project";
 import { heavy } from "../common/heavy";
 import { Icon } from "../common/Icon";
 import { SortItem, SortList } from "../common/SortList";

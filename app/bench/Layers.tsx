@@ -9,10 +9,11 @@ import {
 import type { DragEndEvent, DragMoveEvent } from "@dnd-kit/core";
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { KeyboardEvent, MouseEvent } from "react";
+import type { Id } from "#core/basics";
 import { holds, renameLayer, restack } from "#core/edit";
 import { changesIn, childrenOf, looksIn, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { Id, Layer, Piece } from "#core/project";
+import type { Layer, Piece } from "#core/project";
 import { ContextMenu } from "../common/ContextMenu";
 import type { MenuAt } from "../common/ContextMenu";
 import { Icon } from "../common/Icon";

@@ -1,5 +1,5 @@
-import { overlayStyle } from "#core/behaviour";
 import { setOverlay } from "#core/edit";
+import { overlayStyle } from "#core/machine";
 import { overlayPlaces } from "#core/project";
 import { NumberField } from "../common/NumberField";
 import { PATIENCE } from "../store/session";

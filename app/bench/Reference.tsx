@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { setReference } from "#core/edit";
-import type { PictureAsset, Reference } from "#core/project";
+import type { Reference } from "#core/project";
+import type { PictureAsset } from "#core/properties";
 import { Icon } from "../common/Icon";
 import { Menu } from "../common/Menu";
 import { NumberField } from "../common/NumberField";

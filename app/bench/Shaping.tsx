@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { PointerEvent } from "react";
+import type { Id } from "#core/basics";
 import { findBox, mapPoint, spotsIn, toParent, wayInto } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { valuesIn } from "#core/looks";
@@ -16,7 +17,6 @@ import {
   writeOutlines,
 } from "#core/paths";
 import type { Knot, KnotOutline, PathPoint } from "#core/paths";
-import type { Id } from "#core/project";
 import { thousandths } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";

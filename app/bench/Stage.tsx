@@ -1,9 +1,10 @@
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { DragEvent } from "react";
+import { usedAgain } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import {
-  isUnused,
   MOST_VARIANTS,
+  isUnused,
   reached,
   traitsOf,
   valuesOf,
@@ -11,7 +12,6 @@ import {
   variantName,
   variantsOf,
 } from "#core/looks";
-import { usedAgain } from "#core/edit";
 import { ROOT } from "#core/project";
 import type { Piece, Variant } from "#core/project";
 import { ContextMenu } from "../common/ContextMenu";

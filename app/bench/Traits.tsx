@@ -15,9 +15,9 @@ import {
   setPattern,
   setRest,
 } from "#core/edit";
+import { restOf, valuesOf, variantsOf } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Trait } from "#core/project";
-import { restOf, valuesOf, variantsOf } from "#core/looks";
 import { Menu } from "../common/Menu";
 import { Icon, Swatch, swatchCount } from "../common/Icon";
 import { afterMenu } from "../common/afterMenu";

@@ -1,11 +1,12 @@
 import { memo, useCallback, useEffect, useRef, useState } from "react";
-import { happeningText } from "#core/behaviour";
-import type { LogLine, Run } from "#core/behaviour";
-import type { LayoutEnv } from "#core/layout";
+import { happeningText } from "#core/describe";
+import type { LogLine } from "#core/describe";
 import { addRehearsal, contains } from "#core/edit";
+import type { LayoutEnv } from "#core/layout";
 import { restingVariant, traitsOf, valuesOf, variantFrom, variantKey } from "#core/looks";
-import { Recorder } from "#core/rehearse";
 import type { Step, Variant } from "#core/project";
+import { Recorder } from "#core/rehearse";
+import type { Run } from "#core/runtime";
 import { Player } from "#player";
 import { Icon, Swatch } from "../common/Icon";
 import { useProject, useSession } from "../store/session-context";

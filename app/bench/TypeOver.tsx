@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
+import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
-import type { Id } from "#core/project";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";
 

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { StoreApi } from "zustand";
+import type { Id } from "#core/basics";
 import {
   align,
   carryVariant,
@@ -21,14 +22,14 @@ import {
   wrap,
 } from "#core/edit";
 import type { Alignment, Clip, Moves } from "#core/edit";
+import { pathInBox } from "#core/formats/svg";
 import { boundsIn, findBox, mapOf, spotBounds, spotsIn, wayInto } from "#core/layout";
 import type { LayoutBox, Rect } from "#core/layout";
-import { pathInBox } from "#core/formats";
 import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#core/looks";
 import { outlinePath } from "#core/paint";
 import { partsOf } from "#core/paths";
-import type { Change, Id, LayerChanges, Piece, Variant } from "#core/project";
-import { newId, ROOT } from "#core/project";
+import { ROOT, newId } from "#core/project";
+import type { Change, LayerChanges, Piece, Variant } from "#core/project";
 import { hundredths, propertiesOf, styleKeys } from "#core/properties";
 import type { Value, Values } from "#core/properties";
 import { heavy } from "../common/heavy";

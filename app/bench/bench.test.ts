@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant, variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece } from "#core/project";

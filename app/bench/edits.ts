@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import type { Id } from "#core/basics";
 import {
   clearValue,
   duplicateLayers,
@@ -13,7 +14,7 @@ import {
 import type { Edits, RuleClip } from "#core/edit";
 import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
 import { newId } from "#core/project";
-import type { Condition, Id, Piece, Variant } from "#core/project";
+import type { Condition, Piece, Variant } from "#core/project";
 import { property } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";

@@ -1,5 +1,6 @@
+import type { Id } from "#core/basics";
 import { isUnused, traitsOf, valuesOf, variantKey } from "#core/looks";
-import type { Id, Piece, Trait, Variant } from "#core/project";
+import type { Piece, Trait, Variant } from "#core/project";
 import type { GridView } from "./state";
 
 /** One line of the stage: the trait values all its cards share, outermost trait first. */

@@ -1,9 +1,10 @@
 import { useMemo } from "react";
+import type { Id } from "#core/basics";
 import { addDrafts, addLayer } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { cutText } from "#core/project";
-import type { Id, Layer, LayerKind } from "#core/project";
-import type { Value } from "#core/properties";
+import type { Layer } from "#core/project";
+import type { LayerKind, Value } from "#core/properties";
 import { readSvgApart } from "../common/svg";
 import { upload } from "../store/assets";
 import type { Session } from "../store/session";

@@ -1,7 +1,7 @@
 import { contains, piecesOf } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
-import type { Piece, Project } from "#core/project";
 import { ROOT } from "#core/project";
+import type { Piece, Project } from "#core/project";
 import type { MenuItem } from "../common/ContextMenu";
 import type { Arranging } from "./arranging";
 import { canCombine, heldStyle } from "./arranging";

@@ -1,7 +1,8 @@
-import type { LayoutBox } from "#core/layout";
+import type { Id } from "#core/basics";
 import { hitTest } from "#core/layout";
-import type { Id, Piece } from "#core/project";
+import type { LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
+import type { Piece } from "#core/project";
 
 /** A layer and those around it, innermost first. */
 export const outwards = (piece: Piece, id: Id): Id[] => {

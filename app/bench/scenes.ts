@@ -1,9 +1,9 @@
 import { entryOf } from "#core/basics";
-import { useMemo, useState } from "react";
 import { layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, variantKey } from "#core/looks";
 import type { Piece, Project, Variant } from "#core/project";
+import { useMemo, useState } from "react";
 
 /** A card: one variant and how it looks. */
 export interface Scene {

@@ -1,6 +1,9 @@
 import { createContext, useContext, useMemo } from "react";
 import { createStore, useStore } from "zustand";
 import type { StoreApi } from "zustand";
+import type { Id } from "#core/basics";
+import type { Gap, Guide, Wire } from "#core/edit";
+import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
 import {
   exactly,
   reached,
@@ -9,11 +12,9 @@ import {
   variantFrom,
   variantKey,
 } from "#core/looks";
-import type { Gap, Guide, Wire } from "#core/edit";
-import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
-import type { Condition, Id, Motion, Piece, Step, Variant } from "#core/project";
-import type { Inspection } from "../../workers/inspector";
 import { ROOT } from "#core/project";
+import type { Condition, Motion, Piece, Step, Variant } from "#core/project";
+import type { Inspection } from "../../workers/inspector";
 import { useProject } from "../store/session-context";
 
 /** Lines and numbers drawn over the card one works on. */

@@ -1,11 +1,12 @@
 import { useEffect, useRef } from "react";
 import type { PointerEvent, RefObject } from "react";
+import type { Id } from "#core/basics";
 import { distances, snap, topmost } from "#core/edit";
 import { boundsIn, layout, spotsIn, unite, wayInto } from "#core/layout";
-import type { Affine, LayoutEnv, LayoutBox, Rect } from "#core/layout";
-import { childrenOf, Resolver, valuesIn, variantKey, variantsOf } from "#core/looks";
-import type { Id, Piece, Variant } from "#core/project";
+import type { Affine, LayoutBox, LayoutEnv, Rect } from "#core/layout";
+import { Resolver, childrenOf, valuesIn, variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
+import type { Piece, Variant } from "#core/project";
 import { hundredths } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { useEdits } from "./edits";

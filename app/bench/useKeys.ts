@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { readRules } from "#core/edit";
 import { childrenOf } from "#core/looks";
-import { cutText, ROOT } from "#core/project";
+import { ROOT, cutText } from "#core/project";
 import { isTyping } from "../common/typing";
 import { useSession } from "../store/session-context";
 import { useArranging } from "./arranging";

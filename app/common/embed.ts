@@ -1,4 +1,4 @@
-import { hashesIn } from "#core/formats";
+import { hashesIn } from "#core/formats/motion";
 import type { Paint } from "#core/paint";
 
 const dataAddress = async (url: string): Promise<string> => {

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { Face, FontBook, LayoutEnv } from "#core/layout";
-import type { FontAsset, Project } from "#core/project";
+import type { Project } from "#core/project";
+import type { FontAsset } from "#core/properties";
 
 let env: LayoutEnv | null = null;
 let loading: Promise<void> | null = null;

@@ -1,5 +1,5 @@
 import { wrap } from "comlink";
-import type { ReadSvg } from "#core/formats";
+import type { ReadSvg } from "#core/formats/svg";
 import type { SvgReader } from "../../workers/svg";
 
 /** How long one file may take, ms. */

@@ -1,5 +1,6 @@
-import type { FontAsset, Project, Token } from "#core/project";
+import type { Project, Token } from "#core/project";
 import { families } from "#core/properties";
+import type { FontAsset } from "#core/properties";
 
 /** A token as one writes it: its group, then its name. */
 export const tokenWords = (token: Token): string =>

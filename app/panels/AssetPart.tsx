@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { IconAsset, Id, PictureAsset } from "#core/project";
+import type { Id } from "#core/basics";
+import type { IconAsset, PictureAsset } from "#core/properties";
 import { assetAddress, iconCatalogue, keepIcon, upload } from "../store/assets";
 import type { CatalogueIcon } from "../store/assets";
 import { useProject, useSession } from "../store/session-context";

@@ -1,8 +1,8 @@
 import { useRef, useState } from "react";
 import type { KeyboardEvent, PointerEvent } from "react";
+import { mixColour } from "#core/colour";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
-import { mixColour } from "#core/colour";
 import { NumberField } from "../common/NumberField";
 import { ColourPart } from "./ColourPart";
 

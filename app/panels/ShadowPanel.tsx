@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { isBound } from "#core/properties";
-import type { SpecifiedValue, Shadow, ValueType } from "#core/properties";
+import type { Shadow, SpecifiedValue, ValueType } from "#core/properties";
 import { Icon } from "../common/Icon";
 import { NumberField } from "../common/NumberField";
 import { ColourPart } from "./ColourPart";

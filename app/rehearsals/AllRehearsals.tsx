@@ -1,8 +1,9 @@
 import { proxy } from "comlink";
 import { useState } from "react";
 import { Link } from "react-router";
+import type { Id } from "#core/basics";
 import { inOrder } from "#core/project";
-import type { Id, Piece } from "#core/project";
+import type { Piece } from "#core/project";
 import type { Failure } from "#core/rehearse";
 import { useEnv } from "../common/env";
 import { inspector } from "../common/inspector";

@@ -11,9 +11,9 @@ import {
   setStart,
   startScreen,
 } from "#core/edit";
+import { variantsOf } from "#core/looks";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
-import { variantsOf } from "#core/looks";
 import { UndoButtons } from "../common/UndoButtons";
 import { UndoNotice } from "../common/UndoNotice";
 import { afterMenu } from "../common/afterMenu";

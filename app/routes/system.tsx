@@ -13,8 +13,9 @@ import {
   usesOf,
 } from "#core/edit";
 import { inOrder, orderAt, tokenTypes } from "#core/project";
-import type { FontAsset, Token, TokenType, TokenValue } from "#core/project";
+import type { Token, TokenType, TokenValue } from "#core/project";
 import { families, property, showValue } from "#core/properties";
+import type { FontAsset } from "#core/properties";
 import { Notice } from "../common/Notice";
 import { UndoButtons } from "../common/UndoButtons";
 import { UndoNotice } from "../common/UndoNotice";

@@ -1,5 +1,6 @@
+import type { Id } from "#core/basics";
 import { takeFont, takeIcon, takePicture } from "#core/edit";
-import type { IconAsset, Id } from "#core/project";
+import type { IconAsset } from "#core/properties";
 import type { StoreAnswer } from "#server";
 import iconsAddress from "../../generated/icons.json?url";
 import type { Session } from "./session";

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
+import { removePiece, setValues } from "#core/edit";
 import { set } from "#core/project";
 import type { Change } from "#core/project";
-import { removePiece, setValues } from "#core/edit";
 import { Clock, into, knob, Pane, Port } from "../../tests/support/world";
 
 let port: Port;

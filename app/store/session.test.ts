@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
-import { set } from "#core/project";
 import { setValues } from "#core/edit";
+import { set } from "#core/project";
 import { Clock, into, knob, Pane, Port } from "../../tests/support/world";
 
 let port: Port;

@@ -1,5 +1,5 @@
-import { accept, apply, cutText, isRestoring, merge, newId, sentOps } from "#core/project";
 import { changeWords, placeWords } from "#core/edit";
+import { accept, apply, cutText, isRestoring, merge, newId, sentOps } from "#core/project";
 import type { Change, LoggedChange, Op, Project } from "#core/project";
 import { readAnswer } from "./answer";
 import type { Kept, SaveAnswer } from "./answer";

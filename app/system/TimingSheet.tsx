@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { easingText, effectText, motionText, ruleText } from "#core/behaviour";
+import { easingText, effectText, motionText, ruleText } from "#core/describe";
 import { followMotion, motionGroups, motionsIn } from "#core/edit";
 import type { MotionGroup } from "#core/edit";
 import { curveOf, lengthOf } from "#core/motion";

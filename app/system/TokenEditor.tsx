@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { tokenValue } from "#core/looks";
-import { inOrder } from "#core/project";
 import { isSpring } from "#core/motion";
+import { inOrder } from "#core/project";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { defaultsOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";

@@ -1,8 +1,9 @@
-import type { LayoutEnv } from "../layout/place";
-import type { Id, Project } from "../project/types";
+import type { Id } from "../basics";
+import type { LayoutEnv } from "../layout";
+import { variantsOf } from "../looks";
+import type { Project } from "../project";
 import { emptyLooks, missing, unpaired } from "./drawing";
 import { explore, MOST_NODES } from "./explore";
-import { variantsOf } from "../looks/variants";
 import { MOST_ON_MAP, traitMap, variantMap } from "./map";
 import type { PieceMap } from "./map";
 import { reduced } from "./reduce";

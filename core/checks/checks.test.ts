@@ -1,17 +1,21 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { advance, focusStops, start, step } from "#core/behaviour";
-import type { Input } from "#core/behaviour";
-import { checked, explore, MOST_NODES, traitSpace } from "#core/checks";
-import type { CheckKind, Explored, Finding } from "#core/checks";
+import type { Id } from "#core/basics";
 import { addOption } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import { variantFrom, variantKey } from "#core/looks";
+import { advance, focusStops, start, step } from "#core/machine";
+import type { Input } from "#core/machine";
 import { accept } from "#core/project";
-import type { Id, Motion, Piece, Project, Variant } from "#core/project";
+import type { Motion, Piece, Project, Variant } from "#core/project";
 import { rehearse } from "#core/rehearse";
+import { checked, traitSpace } from "#core/checks";
+import type { Finding } from "#core/checks";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
+import type { Explored } from "./explore";
+import { MOST_NODES, explore } from "./explore";
+import type { CheckKind } from "./types";
 
 let env: LayoutEnv;
 beforeAll(async () => {

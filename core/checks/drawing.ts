@@ -1,14 +1,11 @@
-import { removeLayers } from "../edit/layers";
-import { hiddenIn } from "../machine/piece";
-import { looksIn } from "../looks/cascade";
-import { conditionText, isUnused, meets, variantsOf } from "../looks/variants";
-import { remove } from "../project/change";
-import { BASE } from "../project/types";
-import type { Id, Layer, Piece, Project } from "../project/types";
-import { families } from "../properties/families";
-import { defaultsOf, OPTION, property } from "../properties/registry";
-import { isBound } from "../properties/types";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import { removeLayers } from "../edit";
+import { conditionText, isUnused, looksIn, meets, variantsOf } from "../looks";
+import { hiddenIn } from "../machine";
+import { BASE, remove } from "../project";
+import type { Layer, Piece, Project } from "../project";
+import { OPTION, defaultsOf, families, isBound, property } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 

@@ -1,12 +1,19 @@
-import { componentsAt, liveCopies, rulesOf } from "../machine/piece";
-import { focusStops } from "../machine/focus";
-import { isEntry } from "../machine/forms";
-import { advance, start, step } from "../machine/machine";
-import type { MachineEvent, Input, Path, State, Timer } from "../machine/types";
-import type { LayoutEnv } from "../layout/place";
-import { restOf, traitsOf, valuesOf, variantFrom } from "../looks/variants";
-import { TRAIT } from "../properties/registry";
-import type { Id, Piece, Project, Step, TriggerType, Variant } from "../project/types";
+import type { Id } from "../basics";
+import type { LayoutEnv } from "../layout";
+import { restOf, traitsOf, valuesOf, variantFrom } from "../looks";
+import {
+  advance,
+  componentsAt,
+  focusStops,
+  isEntry,
+  liveCopies,
+  rulesOf,
+  start,
+  step,
+} from "../machine";
+import type { Input, MachineEvent, Path, State, Timer } from "../machine";
+import type { Piece, Project, Step, TriggerType, Variant } from "../project";
+import { TRAIT } from "../properties";
 import { Surveyor } from "./places";
 
 /** By what something is done. What is at rest can be gone on with by any of them. */

@@ -1,14 +1,8 @@
 import { entryOf } from "../basics";
-import { rulesOf } from "../machine/piece";
-import {
-  isUnused,
-  traitsOf,
-  valuesOf,
-  variantFrom,
-  variantKey,
-  variantsOf,
-} from "../looks/variants";
-import type { Id, Piece, Project, TriggerType, Variant } from "../project/types";
+import type { Id } from "../basics";
+import { isUnused, traitsOf, valuesOf, variantFrom, variantKey, variantsOf } from "../looks";
+import { rulesOf } from "../machine";
+import type { Piece, Project, TriggerType, Variant } from "../project";
 import type { Explored } from "./explore";
 
 /** A variant, or a trait's value, as a place on the map. */

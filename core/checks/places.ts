@@ -1,14 +1,12 @@
 import { entryOf } from "../basics";
-import { chainOf, liveAt } from "../machine/chain";
-import { hiddenIn, liveCopies, rulesOf } from "../machine/piece";
-import { sceneOf } from "../runtime/scene";
-import type { Path, State } from "../machine/types";
-import { spotAt } from "../layout/bounds";
-import { hitTest } from "../layout/hit";
-import type { LayoutEnv } from "../layout/place";
-import { Resolver } from "../looks/tree";
-import type { Project, TriggerType } from "../project/types";
-import { ROOT } from "../project/types";
+import { hitTest, spotAt } from "../layout";
+import type { LayoutEnv } from "../layout";
+import { Resolver } from "../looks";
+import { chainOf, hiddenIn, liveAt, liveCopies, rulesOf } from "../machine";
+import type { Path, State } from "../machine";
+import { ROOT } from "../project";
+import type { Project, TriggerType } from "../project";
+import { sceneOf } from "../runtime";
 
 /** Triggers that need a pointer at a layer. */
 const pointed: readonly TriggerType[] = [

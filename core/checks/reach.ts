@@ -1,20 +1,19 @@
-import { ruleText, triggerText } from "../describe/words";
-import { markUnused } from "../edit/notes";
-import { removeRule } from "../edit/rules";
+import type { Id } from "../basics";
+import { ruleText, triggerText } from "../describe";
+import { markUnused, removeRule } from "../edit";
 import {
+  MOST_VARIANTS,
   isUnused,
   meets,
-  MOST_VARIANTS,
   restOf,
   traitsOf,
   valuesOf,
   variantKey,
   variantsOf,
-} from "../looks/variants";
-import { inOrder } from "../project/ids";
-import { ROOT } from "../project/types";
-import type { Condition, Id, Rule, TriggerType } from "../project/types";
-import { rulesOf } from "../machine/piece";
+} from "../looks";
+import { rulesOf } from "../machine";
+import { ROOT, inOrder } from "../project";
+import type { Condition, Rule, TriggerType } from "../project";
 import { wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";

@@ -1,5 +1,6 @@
-import { componentsAt, rulesOf } from "../machine/piece";
-import type { Id, Piece, Project } from "../project/types";
+import type { Id } from "../basics";
+import { componentsAt, rulesOf } from "../machine";
+import type { Piece, Project } from "../project";
 
 /** The components placed in a piece, however deep. */
 const inside = (project: Project, piece: Piece, seen = new Set<Id>()): Set<Id> => {

@@ -1,11 +1,10 @@
-import { rulesOf } from "../machine/piece";
-import { contest, targetValue, claimOf } from "../machine/effects";
-import { ruleText } from "../describe/words";
-import { removeRule } from "../edit/rules";
-import { markUnused } from "../edit/notes";
-import { isUnused, restOf, specificity, traitsOf, valuesOf } from "../looks/variants";
-import { ROOT } from "../project/types";
-import type { Id, Piece, Project, Rule, Trait } from "../project/types";
+import type { Id } from "../basics";
+import { ruleText } from "../describe";
+import { markUnused, removeRule } from "../edit";
+import { isUnused, restOf, specificity, traitsOf, valuesOf } from "../looks";
+import { claimOf, contest, rulesOf, targetValue } from "../machine";
+import { ROOT } from "../project";
+import type { Piece, Project, Rule, Trait } from "../project";
 import { givenValues } from "./explore";
 import { findingId } from "./types";
 import type { Finding } from "./types";

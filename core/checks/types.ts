@@ -1,5 +1,5 @@
-import type { Change } from "../project/change";
-import type { Id, Piece, Project, Step, Variant } from "../project/types";
+import type { Id } from "../basics";
+import type { Change, Piece, Project, Step, Variant } from "../project";
 import type { Explored } from "./explore";
 
 export type CheckKind =

@@ -1,10 +1,11 @@
-import { conditionText } from "../looks/variants";
-import { lengthOf } from "../motion/timing";
-import { swingOf } from "../motion/spring";
+import type { Id } from "../basics";
+import { conditionText } from "../looks";
+import { brokenRule, componentsAt, overlayOf, usualDrag } from "../machine";
+import type { MachineEvent, Path } from "../machine";
+import { lengthOf, swingOf } from "../motion";
 import type {
   Easing,
   Effect,
-  Id,
   Motion,
   Piece,
   Project,
@@ -12,12 +13,8 @@ import type {
   Trait,
   TraitTarget,
   TriggerType,
-} from "../project/types";
-import type { SpecifiedValue } from "../properties/types";
-import { usualDrag } from "../machine/drag";
-import { brokenRule, componentsAt } from "../machine/piece";
-import { overlayOf } from "../machine/surface";
-import type { MachineEvent, Path } from "../machine/types";
+} from "../project";
+import type { SpecifiedValue } from "../properties";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked",

@@ -17,10 +17,10 @@ import {
   unwrap,
   wrap,
 } from "#core/edit";
+import type { Id } from "#core/basics";
 import { boundsIn, layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
-import { childrenOf, Resolver, variantsOf } from "#core/looks";
-import type { Id } from "#core/project";
+import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
+import { Resolver, childrenOf, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { testEnv } from "../../tests/support/env";

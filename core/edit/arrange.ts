@@ -1,12 +1,10 @@
-import type { Rect } from "../layout/bounds";
-import { unite } from "../layout/bounds";
-import { childrenOf } from "../looks/tree";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { byOrder, newId, orderAt } from "../project/ids";
-import { BASE, ROOT } from "../project/types";
-import type { Id, Layer, Piece } from "../project/types";
-import type { Four, Value } from "../properties/types";
+import type { Id } from "../basics";
+import { unite } from "../layout";
+import type { Rect } from "../layout";
+import { childrenOf } from "../looks";
+import { BASE, ROOT, byOrder, newId, orderAt, remove, set } from "../project";
+import type { Change, Layer, Op, Piece } from "../project";
+import type { Four, Value } from "../properties";
 import { freeName } from "./pieces";
 import { removeLayers, shift, topmost } from "./layers";
 

@@ -1,7 +1,6 @@
-import { set } from "../project/change";
-import type { Change } from "../project/change";
-import { newId } from "../project/ids";
-import type { Asset, FontAsset, IconAsset, PictureAsset, Project } from "../project/types";
+import { newId, set } from "../project";
+import type { Change, Project } from "../project";
+import type { Asset, FontAsset, IconAsset, PictureAsset } from "../properties";
 
 /** A change that makes an asset known to a project, if it has to be, and the asset. */
 export interface Taken<A extends Asset> {

@@ -1,25 +1,19 @@
 import { z } from "zod";
-import { looksIn } from "../looks/cascade";
-import { childrenOf } from "../looks/tree";
-import { boundValue } from "../looks/tokens";
-import { set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { byOrder, newId, orderAfter } from "../project/ids";
-import { declarationsSchema, tables } from "../project/schema";
-import { BASE } from "../project/types";
+import type { Id } from "../basics";
+import { boundValue, childrenOf, lookFor, looksIn } from "../looks";
+import { BASE, byOrder, declarationsSchema, newId, orderAfter, set, tables } from "../project";
 import type {
-  Asset,
+  Change,
   Condition,
-  Id,
   Layer,
   LayerChanges,
+  Op,
   Piece,
   Project,
   Variant,
-} from "../project/types";
-import { lookFor } from "../looks/scope";
-import { property } from "../properties/registry";
-import { isBound } from "../properties/types";
+} from "../project";
+import { isBound, property } from "../properties";
+import type { Asset } from "../properties";
 import { freeName } from "./pieces";
 import { movedBy, subtree, topmost } from "./layers";
 

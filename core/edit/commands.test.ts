@@ -11,7 +11,6 @@ import {
   moveSaying,
   moveTrait,
   moveTraitValue,
-  ownLooks,
   removeLayers,
   removeTrait,
   removeTraitValue,
@@ -23,24 +22,26 @@ import {
   tokenFrom,
   wrap,
 } from "#core/edit";
+import type { Id } from "#core/basics";
 import { boundsIn, layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox, Rect } from "#core/layout";
+import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
 import {
+  Resolver,
   childrenOf,
   looksIn,
   onlyScope,
-  Resolver,
   traitsOf,
   valuesIn,
   valuesOf,
   variantsOf,
 } from "#core/looks";
-import { accept, apply, inOrder, ROOT } from "#core/project";
-import type { Change, Id, Piece, Project, Variant } from "#core/project";
+import { ROOT, accept, apply, inOrder } from "#core/project";
+import type { Change, Piece, Project, Variant } from "#core/project";
 import { testEnv } from "../../tests/support/env";
 import type { Builder } from "../../tests/support/pieces";
 import { built, plan } from "../../tests/support/random";
 import type { Plan } from "../../tests/support/random";
+import { ownLooks } from "./looks";
 
 let env: LayoutEnv;
 beforeAll(async () => {

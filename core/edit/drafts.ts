@@ -1,10 +1,8 @@
 import { generateKeyBetween } from "fractional-indexing";
-import type { Draft } from "../formats/svg/read";
-import { inOrder, newId } from "../project/ids";
-import { set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { BASE } from "../project/types";
-import type { Id, Layer, Piece } from "../project/types";
+import type { Id } from "../basics";
+import type { Draft } from "../formats/svg";
+import { BASE, inOrder, newId, set } from "../project";
+import type { Change, Layer, Op, Piece } from "../project";
 
 /**
  * Gives names that are not taken yet, in constant time each: "Wave", then "Wave 2", then "Wave 3".

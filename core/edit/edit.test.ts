@@ -20,14 +20,14 @@ import {
   setRule,
   setValues,
   startScreen,
-  subtree,
   topmost,
 } from "#core/edit";
-import { accept, apply, inOrder, ROOT } from "#core/project";
-import type { Change, Piece, Project } from "#core/project";
 import { childrenOf, restOf, variantsOf } from "#core/looks";
+import { ROOT, accept, apply, inOrder } from "#core/project";
+import type { Change, Piece, Project } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
+import { subtree } from "./layers";
 
 const order = (b: Builder, parent = ROOT) =>
   (childrenOf(b.piece).get(parent) ?? []).map((l) => l.id);

@@ -1,29 +1,36 @@
-import type { Rect } from "../layout/bounds";
-import { fewestDeclarations } from "../gather/minimal";
-import { unite } from "../layout/bounds";
-import { cascade, changesIn, looksIn, looksOf } from "../looks/cascade";
-import { Declarations } from "../looks/declarations";
-import { resolveTokens } from "../looks/tokens";
-import { overridesFrom, startOf } from "../looks/tree";
-import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
-import { set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { byOrder, newId, orderAfter } from "../project/ids";
-import { cutText } from "../project/text";
-import { ROOT } from "../project/types";
+import type { Id } from "../basics";
+import { fewestDeclarations } from "../gather";
+import { unite } from "../layout";
+import type { Rect } from "../layout";
+import {
+  Declarations,
+  cascade,
+  changesIn,
+  looksIn,
+  looksOf,
+  overridesFrom,
+  resolveTokens,
+  restOf,
+  restingVariant,
+  startOf,
+  traitsOf,
+  valuesOf,
+} from "../looks";
+import { ROOT, byOrder, cutText, newId, orderAfter, set } from "../project";
 import type {
-  Id,
+  Change,
   Layer,
   LayerChanges,
   Look,
+  Op,
   Option,
   Piece,
-  Trait,
   Project,
+  Trait,
   Variant,
-} from "../project/types";
-import { defaultsOf, OPTION, TRAIT } from "../properties/registry";
-import type { SpecifiedValue } from "../properties/types";
+} from "../project";
+import { OPTION, TRAIT, defaultsOf } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { movedBy, removeLayers, subtree, topmost } from "./layers";
 import { contains, freeName, newPiece } from "./pieces";
 

@@ -1,21 +1,10 @@
-export { changeRows, changeWords, placeWords } from "./places";
-export {
-  addToken,
-  aliasesOf,
-  mergeTokens,
-  placesSaying,
-  removeToken,
-  repeatedValues,
-  replaceAt,
-  setToken,
-  tokenFindings,
-  tokenFrom,
-  tokenTypeOf,
-  usesOf,
-} from "./tokens";
-export type { ValuePlace } from "./tokens";
+export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./arrange";
+export type { Alignment, Moves } from "./arrange";
 export { takeFont, takeIcon, takePicture } from "./assets";
+export { copyLayers, pasteClip, readClip } from "./clip";
+export type { Clip } from "./clip";
 export { addDrafts } from "./drafts";
+export { detach, extract, replaceBy } from "./extract";
 export {
   addLayer,
   duplicateLayers,
@@ -24,19 +13,15 @@ export {
   removeLayers,
   renameLayer,
   restack,
-  subtree,
   topmost,
 } from "./layers";
-export {
-  carryVariant,
-  clearValue,
-  moveSaying,
-  ownLooks,
-  resetVariant,
-  setValues,
-  styleOf,
-} from "./looks";
+export { carryVariant, clearValue, moveSaying, resetVariant, setValues, styleOf } from "./looks";
 export type { Edits } from "./looks";
+export { addWayBack, make, makings, wayBack } from "./makers";
+export type { Making } from "./makers";
+export { followMotion, motionGroups, motionUsesOf, motionsIn } from "./motions";
+export type { MotionGroup } from "./motions";
+export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export {
   addPiece,
   contains,
@@ -51,18 +36,15 @@ export {
   setStart,
   startScreen,
 } from "./pieces";
+export { changeRows, changeWords, placeWords } from "./places";
 export {
-  addOption,
-  addRule,
-  contacts,
-  duplicateRule,
-  moveRule,
-  removeOption,
-  removeRule,
-  repeatable,
-  setRule,
-  usualMotion,
-} from "./rules";
+  acceptFinding,
+  addRehearsal,
+  removeRehearsal,
+  renameRehearsal,
+  setSteps,
+  unacceptFinding,
+} from "./rehearsals";
 export {
   copyRules,
   pasteRules,
@@ -75,35 +57,49 @@ export {
   settableOptions,
 } from "./rulebook";
 export type { RuleClip } from "./rulebook";
-export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
-export type { Wire } from "./wiring";
-export { addWayBack, contactTrait, make, makings, wayBack } from "./makers";
-export type { Making } from "./makers";
 export {
-  acceptFinding,
-  addRehearsal,
-  removeRehearsal,
-  renameRehearsal,
-  setSteps,
-  unacceptFinding,
-} from "./rehearsals";
+  addOption,
+  addRule,
+  contacts,
+  duplicateRule,
+  moveRule,
+  removeOption,
+  removeRule,
+  repeatable,
+  setRule,
+  usualMotion,
+} from "./rules";
+export { addSignal, removeSignal, renameSignal } from "./signals";
+export { distances, snap } from "./snap";
+export type { Edges, Gap, Guide } from "./snap";
 export {
-  cascaded,
   cascadeOrders,
+  cascaded,
   compareTimes,
   giveMotion,
   saveMotion,
   setEffectMotion,
   setMotions,
   withLane,
+  withPose,
   withoutLane,
   withoutPose,
-  withPose,
 } from "./timing";
 export type { CascadeOrder } from "./timing";
-export { followMotion, motionGroups, motionsIn, motionUsesOf, unlike } from "./motions";
-export type { MotionGroup } from "./motions";
-export { addSignal, removeSignal, renameSignal } from "./signals";
+export {
+  addToken,
+  mergeTokens,
+  placesSaying,
+  removeToken,
+  repeatedValues,
+  replaceAt,
+  setToken,
+  tokenFindings,
+  tokenFrom,
+  tokenTypeOf,
+  usesOf,
+} from "./tokens";
+export type { ValuePlace } from "./tokens";
 export {
   addTrait,
   addTraitValue,
@@ -118,11 +114,5 @@ export {
   setPattern,
   setRest,
 } from "./traits";
-export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
-export { detach, extract, replaceBy } from "./extract";
-export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./arrange";
-export type { Alignment, Moves } from "./arrange";
-export { copyLayers, pasteClip, readClip } from "./clip";
-export type { Clip } from "./clip";
-export { distances, snap } from "./snap";
-export type { Edges, Gap, Guide } from "./snap";
+export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
+export type { Wire } from "./wiring";

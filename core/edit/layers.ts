@@ -1,10 +1,8 @@
-import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { BASE, ROOT } from "../project/types";
-import type { Id, Layer, LayerChanges, LayerKind, Piece } from "../project/types";
-import { childrenOf } from "../looks/tree";
-import type { Value } from "../properties/types";
+import type { Id } from "../basics";
+import { childrenOf } from "../looks";
+import { BASE, ROOT, inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
+import type { Change, Layer, LayerChanges, Op, Piece } from "../project";
+import type { LayerKind, Value } from "../properties";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 

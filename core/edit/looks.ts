@@ -1,15 +1,19 @@
-import { byOrder, newId, orderAfter } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { BASE } from "../project/types";
-import type { Condition, Id, Layer, LayerChanges, Look, Piece, Variant } from "../project/types";
-import { originOf } from "../looks/cascade";
-import { lookFor, onlyScope, suggestedScope } from "../looks/scope";
-import type { Named } from "../looks/tokens";
-import { conditionText, meets, sameCondition, specificity } from "../looks/variants";
-import { property, propertiesOf, styleKeys } from "../properties/registry";
-import { isBound } from "../properties/types";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import {
+  conditionText,
+  lookFor,
+  meets,
+  onlyScope,
+  originOf,
+  sameCondition,
+  specificity,
+  suggestedScope,
+} from "../looks";
+import type { Named } from "../looks";
+import { BASE, byOrder, newId, orderAfter, remove, set } from "../project";
+import type { Change, Condition, Layer, LayerChanges, Look, Op, Piece, Variant } from "../project";
+import { isBound, propertiesOf, property, styleKeys } from "../properties";
+import type { SpecifiedValue } from "../properties";
 
 /** New values by layer, then property. */
 export type Edits = Readonly<Record<Id, Readonly<Record<string, SpecifiedValue>>>>;

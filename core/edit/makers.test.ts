@@ -1,9 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { advance, ruleText, ruleTrouble, start, step } from "#core/behaviour";
-import type { Input, State } from "#core/behaviour";
-import { addWayBack, contactTrait, make, makings, wayBack } from "#core/edit";
-import { inOrder, ROOT } from "#core/project";
+import { ruleText, ruleTrouble } from "#core/describe";
+import { advance, start, step } from "#core/machine";
+import type { Input, State } from "#core/machine";
+import { ROOT, inOrder } from "#core/project";
+import { addWayBack, make, makings, wayBack } from "#core/edit";
 import { becomes, Builder } from "../../tests/support/pieces";
+import { contactTrait } from "./makers";
 
 const over = (layer: string | null): Input => ({ type: "over", layer });
 const click = (layer: string): Input[] => [over(layer), { type: "down" }, { type: "up" }];

@@ -1,20 +1,19 @@
-import { changesIn, looksIn } from "../looks/cascade";
-import { restingVariant, restOf, traitsOf, valuesOf } from "../looks/variants";
-import { set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { newId, orderAfter } from "../project/ids";
+import type { Id } from "../basics";
+import { changesIn, looksIn, restOf, restingVariant, traitsOf, valuesOf } from "../looks";
+import { newId, orderAfter, set } from "../project";
 import type {
+  Change,
   Condition,
   Effect,
-  Id,
   Motion,
+  Op,
   Piece,
   Rule,
   Trait,
   TraitValue,
   TriggerType,
   Variant,
-} from "../project/types";
+} from "../project";
 import { usualMotion } from "./rules";
 import { addTrait } from "./traits";
 

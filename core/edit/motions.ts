@@ -1,19 +1,18 @@
-import { tokenValue } from "../looks/tokens";
-import { curveOf } from "../motion/easing";
-import { lengthOf } from "../motion/timing";
-import { set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { inOrder } from "../project/ids";
+import type { Id } from "../basics";
+import { tokenValue } from "../looks";
+import { curveOf, lengthOf } from "../motion";
+import { inOrder, set } from "../project";
 import type {
+  Change,
   Effect,
-  Id,
   Motion,
   MotionValue,
+  Op,
   Piece,
   Project,
   Rule,
   Token,
-} from "../project/types";
+} from "../project";
 
 /** A motion in use: a rule's own, or that of one of its effects. */
 export interface MotionUse {

@@ -1,9 +1,7 @@
-import { nameNote, unusedBy } from "../looks/variants";
-import { onlyScope } from "../looks/scope";
-import { remove, set } from "../project/change";
-import type { Change } from "../project/change";
-import { newId, orderAfter } from "../project/ids";
-import type { Condition, Id, Piece, Reference, Variant, VariantNote } from "../project/types";
+import type { Id } from "../basics";
+import { nameNote, onlyScope, unusedBy } from "../looks";
+import { newId, orderAfter, remove, set } from "../project";
+import type { Change, Condition, Piece, Reference, Variant, VariantNote } from "../project";
 
 const at = (piece: Piece, id: Id): string[] => ["pieces", piece.id, "notes", id];
 

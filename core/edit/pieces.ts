@@ -1,9 +1,7 @@
-import { newId, orderAfter, inOrder } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change } from "../project/change";
-import { BASE, ROOT } from "../project/types";
-import type { Id, OverlayStyle, Piece, Project } from "../project/types";
-import type { Value } from "../properties/types";
+import type { Id } from "../basics";
+import { BASE, ROOT, inOrder, newId, orderAfter, remove, set } from "../project";
+import type { Change, OverlayStyle, Piece, Project } from "../project";
+import type { Value } from "../properties";
 
 /** A change that makes something, and the id of what it makes. */
 export interface Made {

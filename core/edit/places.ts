@@ -1,9 +1,7 @@
-import { valueAt, tableEntry } from "../project";
+import { tableEntry, valueAt } from "../project";
 import type { Change, Op, Piece, Project } from "../project";
-import { OPTION, property, TRAIT } from "../properties/registry";
-import { showValue } from "../properties/entry";
-import { isBound } from "../properties/types";
-import type { SpecifiedValue, Value } from "../properties/types";
+import { OPTION, TRAIT, isBound, property, showValue } from "../properties";
+import type { SpecifiedValue, Value } from "../properties";
 
 /** What the records of a piece's tables are called. */
 const nouns: Readonly<Record<string, string>> = {

@@ -1,7 +1,6 @@
-import { remove, set } from "../project/change";
-import type { Change } from "../project/change";
-import { newId, orderAfter } from "../project/ids";
-import type { Id, Piece, Rehearsal, Step } from "../project/types";
+import type { Id } from "../basics";
+import { newId, orderAfter, remove, set } from "../project";
+import type { Change, Piece, Rehearsal, Step } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 

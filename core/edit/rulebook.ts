@@ -1,10 +1,8 @@
 import { z } from "zod";
-import { componentsAt } from "../machine/piece";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import { inOrder, newId, orderAfter } from "../project/ids";
-import { tables } from "../project/schema";
-import type { Condition, Effect, Id, Motion, Piece, Project, Rule } from "../project/types";
+import type { Id } from "../basics";
+import { componentsAt } from "../machine";
+import { inOrder, newId, orderAfter, remove, set, tables } from "../project";
+import type { Change, Condition, Effect, Motion, Op, Piece, Project, Rule } from "../project";
 
 /**
  * Copied rules; names stand beside the ids so that another piece with layers and traits of the same

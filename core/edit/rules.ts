@@ -1,7 +1,6 @@
-import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change } from "../project/change";
-import type { Id, Motion, Option, Piece, Rule } from "../project/types";
+import type { Id } from "../basics";
+import { inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
+import type { Change, Motion, Option, Piece, Rule } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 

@@ -1,4 +1,4 @@
-import type { Rect } from "../layout/bounds";
+import type { Rect } from "../layout";
 
 /** A line two boxes share: across it lies at `at`, along it runs from–to; px. */
 export interface Guide {

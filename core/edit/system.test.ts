@@ -1,7 +1,6 @@
 import { describe, expect, it } from "vitest";
 import {
   addToken,
-  aliasesOf,
   carryVariant,
   lostWith,
   markUnused,
@@ -29,10 +28,10 @@ import {
   usesOf,
 } from "#core/edit";
 import {
-  differencesBetween,
-  differenceText,
-  originOf,
   Resolver,
+  differenceText,
+  differencesBetween,
+  originOf,
   restingVariant,
   tokenValue,
   traitsOf,
@@ -44,6 +43,7 @@ import { accept, inOrder } from "#core/project";
 import type { Project, Token } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
+import { aliasesOf } from "./tokens";
 
 const kit = () => {
   const b = new Builder();

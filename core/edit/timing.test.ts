@@ -16,17 +16,17 @@ import {
   setEffectMotion,
   setMotions,
   tokenFindings,
-  unlike,
   withLane,
   withoutLane,
   withoutPose,
   withPose,
 } from "#core/edit";
+import { rulesOf } from "#core/machine";
 import { laneOf, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
-import { rulesOf } from "#core/behaviour";
 import type { Motion, Token } from "#core/project";
 import { Builder, goes } from "../../tests/support/pieces";
+import { unlike } from "./motions";
 
 const plain: Motion = { kind: "tween", duration: 200, delay: 0, easing: "linear" };
 const knob: LaneName = { layer: "knob", key: null };

@@ -1,9 +1,8 @@
-import { laneOf, lastsFor, timingOf } from "../motion/timing";
-import type { LaneName } from "../motion/timing";
-import { set } from "../project/change";
-import type { Change } from "../project/change";
-import { newId, orderAfter } from "../project/ids";
-import type { Id, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "../project/types";
+import type { Id } from "../basics";
+import { laneOf, lastsFor, timingOf } from "../motion";
+import type { LaneName } from "../motion";
+import { newId, orderAfter, set } from "../project";
+import type { Change, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "../project";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 

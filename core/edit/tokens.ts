@@ -1,11 +1,9 @@
-import { newId, orderAfter } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import type { Id, Piece, Project, Token, TokenType, TokenValue } from "../project/types";
-import { boundValue, tokensFor, tokenValue } from "../looks/tokens";
-import { property } from "../properties/registry";
-import { isBound } from "../properties/types";
-import type { SpecifiedValue, ValueType } from "../properties/types";
+import type { Id } from "../basics";
+import { boundValue, tokenValue, tokensFor } from "../looks";
+import { newId, orderAfter, remove, set } from "../project";
+import type { Change, Op, Piece, Project, Token, TokenType, TokenValue } from "../project";
+import { isBound, property } from "../properties";
+import type { SpecifiedValue, ValueType } from "../properties";
 import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./motions";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";

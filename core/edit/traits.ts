@@ -1,8 +1,7 @@
-import { inOrder, newId, orderAfter, orderAt } from "../project/ids";
-import { remove, set } from "../project/change";
-import type { Change, Op } from "../project/change";
-import type { Id, Look, Piece, Trait, TraitValue } from "../project/types";
-import { conditionText, restOf, variantsOf } from "../looks/variants";
+import type { Id } from "../basics";
+import { conditionText, restOf, variantsOf } from "../looks";
+import { inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
+import type { Change, Look, Op, Piece, Trait, TraitValue } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
 

@@ -17,9 +17,10 @@ import {
   wireEffects,
   wireScopes,
 } from "#core/edit";
+import type { Id } from "#core/basics";
 import { valuesIn, variantsOf } from "#core/looks";
-import type { Id, Piece, Trait, Variant } from "#core/project";
-import { brokenRule } from "#core/behaviour";
+import { brokenRule } from "#core/machine";
+import type { Piece, Trait, Variant } from "#core/project";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 
 /** A lock gate: open or shut, lit or not, on three steps. */

@@ -1,27 +1,17 @@
-import {
-  isUnused,
-  meets,
-  restOf,
-  sameCondition,
-  traitsOf,
-  valuesOf,
-  variantsOf,
-} from "../looks/variants";
-import { set } from "../project/change";
-import type { Change } from "../project/change";
-import { inOrder, newId, orderAfter } from "../project/ids";
-import { ROOT } from "../project/types";
+import type { Id } from "../basics";
+import { isUnused, meets, restOf, sameCondition, traitsOf, valuesOf, variantsOf } from "../looks";
+import { ROOT, inOrder, newId, orderAfter, set } from "../project";
 import type {
+  Change,
   Condition,
   Effect,
-  Id,
   Motion,
   Piece,
   Rule,
   Trigger,
   TriggerType,
   Variant,
-} from "../project/types";
+} from "../project";
 import { repeatable, usualMotion } from "./rules";
 
 /** Where a wire from layers in some cards leads: to another card, or to a screen. */

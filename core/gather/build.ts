@@ -1,10 +1,9 @@
-import { orderAfter } from "../project/ids";
-import { ROOT } from "../project/types";
-import type { Id, Layer, Piece, Trait, Variant, VariantNote } from "../project/types";
-import { defaultsOf } from "../properties/registry";
-import { hundredths } from "../properties/rounding";
-import type { SpecifiedValue } from "../properties/types";
-import { Declarations } from "../looks/declarations";
+import type { Id } from "../basics";
+import { Declarations } from "../looks";
+import { ROOT, orderAfter } from "../project";
+import type { Layer, Piece, Trait, Variant, VariantNote } from "../project";
+import { defaultsOf, hundredths } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { fewestDeclarations } from "./minimal";
 import type { NamePlan } from "./names";
 import type { Drawing, DrawnLayer, Track } from "./types";

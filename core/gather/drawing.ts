@@ -1,5 +1,6 @@
-import type { LayoutBox } from "../layout/types";
-import type { Id, LayerChanges } from "../project/types";
+import type { Id } from "../basics";
+import type { LayoutBox } from "../layout";
+import type { LayerChanges } from "../project";
 import type { Drawing, DrawnLayer } from "./types";
 
 /**

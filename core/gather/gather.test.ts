@@ -1,22 +1,16 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import fc from "fast-check";
-import {
-  buildGathered,
-  drawingOf,
-  fewestSayings,
-  likeness,
-  pairDrawings,
-  planFromNames,
-  planProblems,
-} from "#core/gather";
+import { buildGathered, drawingOf, pairDrawings, planFromNames, planProblems } from "#core/gather";
 import type { Drawing, DrawnLayer } from "#core/gather";
+import { emptyProject } from "#core/edit";
 import { layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
-import { meets, Resolver, specificity, variantsOf } from "#core/looks";
+import { Resolver, meets, specificity, variantsOf } from "#core/looks";
 import { accept, set } from "#core/project";
-import { emptyProject } from "#core/edit";
 import type { SpecifiedValue } from "#core/properties";
 import { testEnv } from "../../tests/support/env";
+import { fewestDeclarations as fewestSayings } from "./minimal";
+import { likeness } from "./pair";
 
 let env: LayoutEnv;
 beforeAll(async () => {

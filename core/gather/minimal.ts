@@ -1,5 +1,6 @@
-import { meets, sameCondition, specificity } from "../looks/variants";
-import type { Condition, Id, Variant } from "../project/types";
+import type { Id } from "../basics";
+import { meets, sameCondition, specificity } from "../looks";
+import type { Condition, Variant } from "../project";
 
 /** A value in one variant. */
 export interface Sample<T> {

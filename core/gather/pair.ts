@@ -1,8 +1,8 @@
 import { differenceEuclidean } from "culori/fn";
 import { munkres } from "munkres";
+import type { Id } from "../basics";
 import { parseColour } from "../colour";
-import type { SpecifiedValue } from "../properties/types";
-import type { Id } from "../project/types";
+import type { SpecifiedValue } from "../properties";
 import type { Drawing, DrawnLayer, Track } from "./types";
 
 /** Layers less alike than this are not taken for the same one. */

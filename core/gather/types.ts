@@ -1,5 +1,5 @@
-import type { Id, LayerKind } from "../project/types";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import type { LayerKind, SpecifiedValue } from "../properties";
 
 /** A layer of one drawing. Its place is in px of the drawing, wherever in the tree it lies. */
 export interface DrawnLayer {

@@ -1,6 +1,6 @@
-import type { Id } from "../project/types";
-import { thousandths } from "../properties/rounding";
-import type { Pair } from "../properties/types";
+import type { Id } from "../basics";
+import { thousandths } from "../properties";
+import type { Pair } from "../properties";
 import { findBox, toParent } from "./hit";
 import type { LayoutBox } from "./types";
 

@@ -1,6 +1,6 @@
-import type { ComputedLayer } from "../looks/tree";
-import { ENDLESS } from "../properties/registry";
-import type { Four, Values } from "../properties/types";
+import type { ComputedLayer } from "../looks";
+import { ENDLESS } from "../properties";
+import type { Four, Values } from "../properties";
 import { shareBefore } from "./share";
 
 /**

@@ -1,4 +1,4 @@
-import type { Four, Pair } from "../properties/types";
+import type { Four, Pair } from "../properties";
 import { clipsChildren } from "./types";
 import type { LayoutBox } from "./types";
 

@@ -11,10 +11,14 @@ export {
   wayInto,
 } from "./bounds";
 export type { Affine, Rect, ShownBox } from "./bounds";
-export type { Face, FontBook } from "./fonts";
+export { boxAt, chainTo } from "./chain";
 export { facesFor, widthOf } from "./fonts";
-export { findBox, hitTest, toParent } from "./hit";
-export { layout } from "./place";
+export type { Face, FontBook } from "./fonts";
+export { findBox, hitTest, toLocal, toParent } from "./hit";
+export type { Hit } from "./hit";
+export { layout, scrollRoom } from "./place";
 export type { LayoutEnv } from "./place";
-export { setText } from "./text";
+export { shareBefore } from "./share";
+export type { Line } from "./text";
+export { clipsChildren } from "./types";
 export type { LayoutBox } from "./types";

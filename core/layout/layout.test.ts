@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { facesFor, findBox, hitTest, layout, setText, widthOf } from "#core/layout";
+import { facesFor, findBox, hitTest, layout, widthOf } from "#core/layout";
 import type { LayoutEnv, LayoutBox } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -9,6 +9,7 @@ import type { Value } from "#core/properties";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
+import { setText } from "./text";
 
 let env: LayoutEnv;
 beforeAll(async () => {

@@ -1,5 +1,5 @@
-import type { ComputedLayer } from "../looks/tree";
-import type { Four, Values } from "../properties/types";
+import type { ComputedLayer } from "../looks";
+import type { Four, Values } from "../properties";
 import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";

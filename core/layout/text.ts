@@ -1,4 +1,4 @@
-import type { Values } from "../properties/types";
+import type { Values } from "../properties";
 import { facesFor, widthOf } from "./fonts";
 import type { FontBook } from "./fonts";
 import { shareBefore } from "./share";

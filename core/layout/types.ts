@@ -1,6 +1,6 @@
-import type { Layer } from "../project/types";
-import type { ComputedLayer } from "../looks/tree";
-import type { Values } from "../properties/types";
+import type { ComputedLayer } from "../looks";
+import type { Layer } from "../project";
+import type { Values } from "../properties";
 import type { Line } from "./text";
 
 /**

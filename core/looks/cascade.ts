@@ -1,7 +1,8 @@
-import { byOrder } from "../project/ids";
-import { defaultsOf, OPTION, property, styleKeys, TRAIT } from "../properties/registry";
-import type { SpecifiedValue, Values } from "../properties/types";
-import type { Id, Layer, LayerChanges, Look, Piece, Variant } from "../project/types";
+import type { Id } from "../basics";
+import { byOrder } from "../project";
+import type { Layer, LayerChanges, Look, Piece, Variant } from "../project";
+import { OPTION, TRAIT, defaultsOf, property, styleKeys } from "../properties";
+import type { SpecifiedValue, Values } from "../properties";
 import { onlyScope, suggestedScope } from "./scope";
 import { resolveTokens } from "./tokens";
 import type { Named } from "./tokens";

@@ -1,9 +1,7 @@
-import { set } from "../project/change";
-import type { Op } from "../project/change";
-import { newId, orderAfter } from "../project/ids";
-import { BASE } from "../project/types";
-import type { Condition, Id, LayerChanges, Look, Piece } from "../project/types";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import { BASE, newId, orderAfter, set } from "../project";
+import type { Condition, LayerChanges, Look, Op, Piece } from "../project";
+import type { SpecifiedValue } from "../properties";
 import { lookFor } from "./scope";
 import { sameCondition } from "./variants";
 

@@ -1,12 +1,11 @@
 import { childrenOf } from "./tree";
 import { originOf } from "./cascade";
 import type { Named } from "./tokens";
-import { isBound } from "../properties/types";
-import type { SpecifiedValue } from "../properties/types";
-import { showValue } from "../properties/entry";
-import { OPTION, property, TRAIT } from "../properties/registry";
-import { ROOT } from "../project/types";
-import type { Id, Layer, Piece, Project, Variant } from "../project/types";
+import type { Id } from "../basics";
+import { ROOT } from "../project";
+import type { Layer, Piece, Project, Variant } from "../project";
+import { OPTION, TRAIT, isBound, property, showValue } from "../properties";
+import type { SpecifiedValue } from "../properties";
 
 /** A property in which a layer differs between two variants. */
 export interface Difference {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { contains, emptyProject, newPiece } from "#core/edit";
+import type { Layer, Piece, Project } from "#core/project";
 import { Resolver } from "#core/looks";
 import type { ComputedLayer } from "#core/looks";
-import type { Layer, Piece, Project } from "#core/project";
 
 /**
  * Pieces each of which places the next one several times: with depth 12 and 8 copies 8^12 layers,

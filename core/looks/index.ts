@@ -1,34 +1,38 @@
-export { changesIn, looksIn, originOf, valuesIn } from "./cascade";
+export { cascade, changesIn, looksIn, looksOf, originOf, valuesIn } from "./cascade";
 export type { Origin } from "./cascade";
+export { Declarations } from "./declarations";
+export { differenceText, differencesBetween } from "./differences";
 export {
   exactly,
+  lookFor,
   onlyScope,
   reached,
   reachesFor,
-  reachOf,
   sameConditions,
   scopesFor,
   suggestedScope,
 } from "./scope";
 export type { Reach } from "./scope";
-export { childrenOf, Resolver } from "./tree";
-export type { ComputedLayer } from "./tree";
+export { boundValue, resolveTokens, tokenValue, tokensFor } from "./tokens";
+export type { Named } from "./tokens";
+export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
+export type { ComputedLayer, Overrides, Running } from "./tree";
 export {
+  MOST_VARIANTS,
   conditionShort,
   conditionText,
   isUnused,
   meets,
-  MOST_VARIANTS,
-  restingVariant,
+  nameNote,
   restOf,
+  restingVariant,
   sameCondition,
   specificity,
   traitsOf,
+  unusedBy,
   valuesOf,
   variantFrom,
   variantKey,
   variantName,
   variantsOf,
 } from "./variants";
-export { boundValue, tokensFor, tokenValue } from "./tokens";
-export { differencesBetween, differenceText } from "./differences";

@@ -3,7 +3,6 @@ import { describe, expect, it } from "vitest";
 import {
   conditionText,
   originOf,
-  reachOf,
   Resolver,
   restingVariant,
   scopesFor,
@@ -13,12 +12,13 @@ import {
   variantName,
   variantsOf,
 } from "#core/looks";
+import { addOption, clearValue, setValues } from "#core/edit";
 import { BASE, ROOT } from "#core/project";
 import type { Variant } from "#core/project";
 import { OPTION, TRAIT } from "#core/properties";
-import { addOption, clearValue, setValues } from "#core/edit";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
+import { reachOf } from "./scope";
 
 const switchPiece = () => {
   const b = new Builder();

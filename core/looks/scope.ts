@@ -1,4 +1,4 @@
-import type { Condition, Look, Piece, Variant } from "../project/types";
+import type { Condition, Look, Piece, Variant } from "../project";
 import { meets, restingVariant, sameCondition, traitsOf, valuesOf, variantsOf } from "./variants";
 
 /** A condition offered for the next edit, and how many variants it reaches. */

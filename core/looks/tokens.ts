@@ -1,23 +1,16 @@
 import { entryOf } from "../basics";
-import { property } from "../properties/registry";
-import { isBound } from "../properties/types";
+import type { Id } from "../basics";
+import type { LayerChanges, Project, StyleValue, Token, TokenValue } from "../project";
+import { isBound, property } from "../properties";
 import type {
+  Asset,
   Four,
   PictureFill,
   SpecifiedValue,
   Value,
   ValueType,
   Values,
-} from "../properties/types";
-import type {
-  Asset,
-  Id,
-  LayerChanges,
-  Project,
-  StyleValue,
-  Token,
-  TokenValue,
-} from "../project/types";
+} from "../properties";
 
 /** What a project's values may refer to. */
 export type Named = Pick<Project, "tokens" | "assets">;

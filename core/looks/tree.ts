@@ -1,18 +1,9 @@
 import { entryOf } from "../basics";
-import { byOrder } from "../project/ids";
-import { ROOT } from "../project/types";
-import type {
-  Id,
-  Layer,
-  LayerChanges,
-  Look,
-  OptionKey,
-  Piece,
-  Project,
-  Variant,
-} from "../project/types";
-import { OPTION, TRAIT } from "../properties/registry";
-import type { SpecifiedValue, Values } from "../properties/types";
+import type { Id } from "../basics";
+import { ROOT, byOrder } from "../project";
+import type { Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } from "../project";
+import { OPTION, TRAIT } from "../properties";
+import type { SpecifiedValue, Values } from "../properties";
 import { cascade, changesIn, looksIn } from "./cascade";
 import { resolveTokens } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";

@@ -1,5 +1,5 @@
-import { inOrder } from "../project/ids";
-import type { Condition, Piece, Trait, TraitValue, Variant, VariantNote } from "../project/types";
+import { inOrder } from "../project";
+import type { Condition, Piece, Trait, TraitValue, Variant, VariantNote } from "../project";
 
 /**
  * Beyond this many combinations only the first are listed; a piece that large must be filtered to

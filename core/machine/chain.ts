@@ -1,4 +1,5 @@
-import type { Id, Piece, Project } from "../project/types";
+import type { Id } from "../basics";
+import type { Piece, Project } from "../project";
 import { ancestry, liveCopies } from "./piece";
 import type { ActiveInstance } from "./piece";
 import { frontPath } from "./surface";

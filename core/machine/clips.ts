@@ -1,6 +1,7 @@
-import { meets } from "../looks/variants";
-import type { Id, Project } from "../project/types";
-import type { LayoutBox } from "../layout/types";
+import type { Id } from "../basics";
+import type { LayoutBox } from "../layout";
+import { meets } from "../looks";
+import type { Project } from "../project";
 import type { ActiveInstance } from "./piece";
 import { liveCopies, rulesOf } from "./piece";
 import { layersWith } from "./saying";

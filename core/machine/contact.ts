@@ -1,16 +1,15 @@
-import { ROOT } from "../project/types";
-import type { Project } from "../project/types";
+import { ROOT } from "../project";
+import type { Project } from "../project";
 import { scheduleTimers } from "./timers";
 import { chainOf, propagationPath, split } from "./chain";
 import { drop } from "./drag";
 import { listensFor, dispatch, enabledOn, onLayer } from "./fire";
-import type { RuleFilter, Emit } from "./fire";
 import { clickedInForm, isEntry, typeKey } from "./forms";
 import { endHolds } from "./holds";
 import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
 import { closable, frontPath, sameSurface } from "./surface";
-import type { Revert, Path, State, Timer } from "./types";
+import type { RuleFilter, Emit, Revert, Path, State, Timer } from "./types";
 
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
 export const DOUBLE = 400;

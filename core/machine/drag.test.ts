@@ -1,8 +1,10 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText, Run, start, step, advance } from "#core/behaviour";
-import type { MachineEvent, State } from "#core/behaviour";
+import { happeningText } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { advance, start, step } from "#core/machine";
+import type { MachineEvent, State } from "#core/machine";
+import { Run } from "#core/runtime";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 

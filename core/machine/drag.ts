@@ -1,11 +1,11 @@
-import { meets } from "../looks/variants";
-import type { Id, Motion, Project, Rule, Trigger } from "../project/types";
+import type { Id } from "../basics";
+import { meets } from "../looks";
+import type { Motion, Project, Rule, Trigger } from "../project";
 import { liveAt, propagationPath, split } from "./chain";
 import { listensFor, enabledOn, fireAll, written } from "./fire";
-import type { Emit } from "./fire";
 import { rulesOf } from "./piece";
 import { sameSurface } from "./surface";
-import type { ActiveDrag, Path, Point, State } from "./types";
+import type { Emit, ActiveDrag, Path, Point, State } from "./types";
 
 /** How far a press may wander before it is a drag, px. */
 export const SLOP = 4;

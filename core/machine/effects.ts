@@ -1,7 +1,8 @@
-import { specificity, traitsOf, valuesOf } from "../looks/variants";
-import type { Effect, Id, Piece, Project, Rule, TraitTarget, Variant } from "../project/types";
-import { OPTION } from "../properties/registry";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import { specificity, traitsOf, valuesOf } from "../looks";
+import type { Effect, Piece, Project, Rule, TraitTarget, Variant } from "../project";
+import { OPTION } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { instanceIn, steeredInstances } from "./piece";
 import type { ActiveInstance } from "./piece";
 import type { Path, State, TraitSet } from "./types";

@@ -1,5 +1,5 @@
-import { isUnused, meets, restingVariant, variantKey, variantsOf } from "../looks/variants";
-import type { Piece, Rule, Variant } from "../project/types";
+import { isUnused, meets, restingVariant, variantKey, variantsOf } from "../looks";
+import type { Piece, Rule, Variant } from "../project";
 import { targetValue } from "./effects";
 
 /** Where a rule of a piece leads from a variant: its own traits as the effects leave them. */

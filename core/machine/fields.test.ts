@@ -1,11 +1,13 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { focusStops, happeningText, ruleText, ruleTrouble, Run, start } from "#core/behaviour";
-import type { Input, State } from "#core/behaviour";
 import { checked } from "#core/checks";
+import { happeningText, ruleText, ruleTrouble } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { focusStops, start } from "#core/machine";
+import type { Input, State } from "#core/machine";
 import { markup, paint } from "#core/paint";
 import { rehearse } from "#core/rehearse";
+import { Run } from "#core/runtime";
 import { testEnv } from "../../tests/support/env";
 import { click, feed, on } from "../../tests/support/feed";
 import { becomes, Builder } from "../../tests/support/pieces";

@@ -1,8 +1,9 @@
-import { meets } from "../looks/variants";
-import type { Effect, Id, Motion, Project, Rule, TriggerType } from "../project/types";
-import { OPTION } from "../properties/registry";
-import type { SpecifiedValue } from "../properties/types";
-import { ROOT } from "../project/types";
+import type { Id } from "../basics";
+import { meets } from "../looks";
+import { ROOT } from "../project";
+import type { Effect, Motion, Project, Rule, TriggerType } from "../project";
+import { OPTION } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { scheduleTimers, noteInMotion } from "./timers";
 import { liveAt, propagationPath, split } from "./chain";
 import { clipAt, momentOf } from "./clips";
@@ -11,11 +12,8 @@ import { closeOverlay, goBack, goTo, openOverlay, overlayMeant } from "./navigat
 import { rulesOf } from "./piece";
 import type { ActiveInstance } from "./piece";
 import { sameSurface, without } from "./surface";
-import type { MachineEvent, Revert, Move, Path, State, TraitSet } from "./types";
+import type { Emit, RuleFilter, Revert, Move, Path, State, TraitSet } from "./types";
 
-export type Emit = (h: MachineEvent) => void;
-/** Whether a rule answers what happens. */
-export type RuleFilter = (rule: Rule) => boolean;
 export const listensFor =
   (...types: readonly TriggerType[]): RuleFilter =>
   (rule) =>

@@ -1,6 +1,7 @@
-import { childrenOf } from "../looks/tree";
-import { ROOT } from "../project/types";
-import type { Id, Project, TriggerType } from "../project/types";
+import type { Id } from "../basics";
+import { childrenOf } from "../looks";
+import { ROOT } from "../project";
+import type { Project, TriggerType } from "../project";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
 import type { ActiveInstance } from "./piece";
 import { layersWith } from "./saying";

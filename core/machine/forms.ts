@@ -1,12 +1,12 @@
-import { childrenOf } from "../looks/tree";
-import { ROOT } from "../project/types";
-import type { Id, Project } from "../project/types";
+import type { Id } from "../basics";
+import { childrenOf } from "../looks";
+import { ROOT } from "../project";
+import type { Project } from "../project";
 import { chainOf, liveAt, split } from "./chain";
 import { listensFor, dispatch, onLayer } from "./fire";
-import type { Emit } from "./fire";
 import type { ActiveInstance } from "./piece";
 import { layersWith } from "./saying";
-import type { Path, State } from "./types";
+import type { Emit, Path, State } from "./types";
 
 /** How long the stand-in for whoever receives a form takes to answer, ms. */
 const ANSWERS_AFTER = 600;

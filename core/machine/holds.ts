@@ -1,6 +1,7 @@
-import type { Id, Project } from "../project/types";
-import { OPTION } from "../properties/registry";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import type { Project } from "../project";
+import { OPTION } from "../properties";
+import type { SpecifiedValue } from "../properties";
 import { writerKey, writeTraits } from "./effects";
 import { liveCopies } from "./piece";
 import type { MachineEvent, Revert, State } from "./types";

@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { advance, happeningText, ruleText, ruleTrouble, start, step } from "#core/behaviour";
-import type { MachineEvent, Input, State } from "#core/behaviour";
-import type { Project } from "#core/project";
+import { happeningText, ruleText, ruleTrouble } from "#core/describe";
 import { removeLayers, removeTrait } from "#core/edit";
+import { advance, start, step } from "#core/machine";
+import type { Input, MachineEvent, State } from "#core/machine";
+import type { Project } from "#core/project";
 import { TRAIT } from "#core/properties";
 import { kelpwayKit } from "../../demo/index";
 import { becomes, Builder, goes } from "../../tests/support/pieces";

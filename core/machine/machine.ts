@@ -1,5 +1,6 @@
-import { restingVariant } from "../looks/variants";
-import type { Id, Motion, Project } from "../project/types";
+import type { Id } from "../basics";
+import { restingVariant } from "../looks";
+import type { Motion, Project } from "../project";
 import { scheduleTimers, noteInMotion } from "./timers";
 import { liveAt } from "./chain";
 import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
@@ -7,8 +8,7 @@ import { keepDrag, moveTo } from "./drag";
 import { writeTraits } from "./effects";
 import { listensFor, onLayer } from "./fire";
 import { goTo } from "./navigate";
-import type { Emit } from "./fire";
-import type { MachineEvent, Input, Path, State } from "./types";
+import type { Emit, MachineEvent, Input, Path, State } from "./types";
 import { runDue } from "./wait";
 
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };

@@ -1,4 +1,4 @@
-import type { Motion } from "../project/types";
+import type { Motion } from "../project";
 import type { MachineEvent, Move, Path, State, TraitSet } from "./types";
 
 /**

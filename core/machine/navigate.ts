@@ -1,9 +1,9 @@
-import type { Id, Motion, Project } from "../project/types";
+import type { Id } from "../basics";
+import type { Motion, Project } from "../project";
 import { scheduleTimers } from "./timers";
-import type { Emit } from "./fire";
 import { endHolds } from "./holds";
 import { overlayOf, overlayPart, without } from "./surface";
-import type { Path, State } from "./types";
+import type { Emit, Path, State } from "./types";
 
 /** Which rule leads elsewhere; null when it was done from outside. */
 export interface Cause {

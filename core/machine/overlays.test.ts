@@ -1,10 +1,12 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { focusStops, happeningText, Run, ruleText, ruleTrouble, start } from "#core/behaviour";
-import type { Input, State } from "#core/behaviour";
+import { happeningText, ruleText, ruleTrouble } from "#core/describe";
 import { findBox, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { focusStops, start } from "#core/machine";
+import type { Input, State } from "#core/machine";
 import { accept } from "#core/project";
 import type { Motion, Project } from "#core/project";
+import { Run } from "#core/runtime";
 import { testEnv } from "../../tests/support/env";
 import { click, feed, on } from "../../tests/support/feed";
 import { becomes, Builder, goes } from "../../tests/support/pieces";

@@ -1,14 +1,20 @@
 import { entryOf } from "../basics";
-import { changesIn, looksIn } from "../looks/cascade";
-import { childrenOf, overridesFrom, startOf, withOptions } from "../looks/tree";
-import type { Overrides } from "../looks/tree";
-import { tokenValue } from "../looks/tokens";
-import { restingVariant, traitsOf } from "../looks/variants";
-import { inOrder } from "../project/ids";
-import { ROOT } from "../project/types";
+import type { Id } from "../basics";
+import {
+  changesIn,
+  childrenOf,
+  looksIn,
+  overridesFrom,
+  restingVariant,
+  startOf,
+  tokenValue,
+  traitsOf,
+  withOptions,
+} from "../looks";
+import type { Overrides } from "../looks";
+import { ROOT, inOrder } from "../project";
 import type {
   Effect,
-  Id,
   Layer,
   Motion,
   MotionValue,
@@ -17,9 +23,9 @@ import type {
   Rule,
   TraitTarget,
   Variant,
-} from "../project/types";
-import { defaultsOf, TRAIT } from "../properties/registry";
-import type { Values } from "../properties/types";
+} from "../project";
+import { TRAIT, defaultsOf } from "../properties";
+import type { Values } from "../properties";
 import { overlayPart } from "./surface";
 import type { Path, State } from "./types";
 

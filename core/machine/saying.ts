@@ -1,8 +1,9 @@
 import { entryOf } from "../basics";
-import { looksOf, valuesIn } from "../looks/cascade";
-import type { Overrides } from "../looks/tree";
-import type { Id, Layer, LayerChanges, Piece, Project } from "../project/types";
-import type { Values } from "../properties/types";
+import type { Id } from "../basics";
+import { looksOf, valuesIn } from "../looks";
+import type { Overrides } from "../looks";
+import type { Layer, LayerChanges, Piece, Project } from "../project";
+import type { Values } from "../properties";
 import type { ActiveInstance } from "./piece";
 import { hiddenIn } from "./piece";
 import type { Path, State } from "./types";

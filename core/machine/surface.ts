@@ -1,4 +1,5 @@
-import type { Id, OverlayStyle, Piece, Project } from "../project/types";
+import type { Id } from "../basics";
+import type { OverlayStyle, Piece, Project } from "../project";
 import type { Path, State } from "./types";
 
 /** Begins the part of a path that names an overlay: no layer has such an id. */

@@ -1,6 +1,6 @@
-import { meets } from "../looks/variants";
-import { lastsFor } from "../motion/timing";
-import type { Motion, Project } from "../project/types";
+import { meets } from "../looks";
+import { lastsFor } from "../motion";
+import type { Motion, Project } from "../project";
 import { liveAt } from "./chain";
 import { armClips } from "./clips";
 import { liveCopies, rulesOf } from "./piece";

@@ -1,17 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import {
-  advance,
-  DOUBLE,
-  focusStops,
-  happeningText,
-  nextStop,
-  ruleText,
-  ruleTrouble,
-  start,
-  step,
-} from "#core/behaviour";
-import type { MachineEvent, Input, State } from "#core/behaviour";
+import { happeningText, ruleText, ruleTrouble } from "#core/describe";
+import { DOUBLE, advance, focusStops, nextStop, start, step } from "#core/machine";
+import type { Input, MachineEvent, State } from "#core/machine";
 import { accept, changeSchema } from "#core/project";
 import type { Effect, Project } from "#core/project";
 import { TRAIT } from "#core/properties";

@@ -1,5 +1,6 @@
-import type { Id, Motion, TriggerType, Variant } from "../project/types";
-import type { SpecifiedValue } from "../properties/types";
+import type { Id } from "../basics";
+import type { Motion, Rule, TriggerType, Variant } from "../project";
+import type { SpecifiedValue } from "../properties";
 
 /**
  * Where something is in a running piece: the shown piece's id, then instance layers, then perhaps a
@@ -236,3 +237,9 @@ export interface TraitSet {
   readonly from: Id;
   readonly to: Id;
 }
+
+/** Tells what happened, in order. */
+export type Emit = (event: MachineEvent) => void;
+
+/** Whether a rule answers what happens. */
+export type RuleFilter = (rule: Rule) => boolean;

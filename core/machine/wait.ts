@@ -1,6 +1,7 @@
-import { meets } from "../looks/variants";
-import { ROOT } from "../project/types";
-import type { Id, Project } from "../project/types";
+import type { Id } from "../basics";
+import { meets } from "../looks";
+import { ROOT } from "../project";
+import type { Project } from "../project";
 import { liveAt } from "./chain";
 import { holdsNow } from "./contact";
 import { scheduleTimers } from "./timers";
@@ -8,9 +9,8 @@ import { clipAt } from "./clips";
 import { split } from "./chain";
 import { listensFor, fireAll, fireOn } from "./fire";
 import { answerCome } from "./forms";
-import type { Emit } from "./fire";
 import { rulesOf } from "./piece";
-import type { MachineEvent, Path, State, Timer } from "./types";
+import type { Emit, MachineEvent, Path, State, Timer } from "./types";
 
 /** More rule steps than this without time passing is a loop. */
 const MOST_STEPS = 64;

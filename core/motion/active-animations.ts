@@ -1,9 +1,8 @@
-import { byOrder } from "../project/ids";
-import type { Line } from "../layout/text";
-import type { LayoutBox } from "../layout/types";
-import { placingKeys } from "../paint/placing";
-import type { Motion } from "../project/types";
-import type { Value, Values } from "../properties/types";
+import type { LayoutBox, Line } from "../layout";
+import { placingKeys } from "../paint";
+import { byOrder } from "../project";
+import type { Motion } from "../project";
+import type { Value, Values } from "../properties";
 import { alongside, awayFrom } from "./boxes";
 import type { Leaving } from "./boxes";
 import type { Span } from "./span";

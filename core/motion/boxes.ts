@@ -1,9 +1,8 @@
-import type { Line } from "../layout/text";
-import { shareBefore } from "../layout/share";
-import type { LayoutBox } from "../layout/types";
-import type { Motion } from "../project/types";
-import { propertiesOf } from "../properties/registry";
-import type { Four, Mixing, Value } from "../properties/types";
+import { shareBefore } from "../layout";
+import type { LayoutBox, Line } from "../layout";
+import type { Motion } from "../project";
+import { propertiesOf } from "../properties";
+import type { Four, Mixing, Value } from "../properties";
 import type { Mix } from "./mix";
 import type { Span } from "./span";
 

@@ -1,4 +1,4 @@
-import type { Lane, Motion } from "../project/types";
+import type { Lane, Motion } from "../project";
 import { Span } from "./span";
 import { goesOf, laneLength, lengthOf } from "./timing";
 

@@ -1,8 +1,9 @@
-import { findBox } from "../layout/hit";
-import type { LayoutBox } from "../layout/types";
-import type { Id, Motion } from "../project/types";
-import { property } from "../properties/registry";
-import type { Value } from "../properties/types";
+import type { Id } from "../basics";
+import { findBox } from "../layout";
+import type { LayoutBox } from "../layout";
+import type { Motion } from "../project";
+import { property } from "../properties";
+import type { Value } from "../properties";
 import { equal, geometry, mixableOf, sameWords } from "./boxes";
 import { Mover } from "./mover";
 

@@ -1,18 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import {
-  cssEasing,
-  cssLinear,
-  curveOf,
-  overshootOf,
-  presets,
-  REST,
-  settlingTime,
-  springAt,
-  springFrom,
-  swingOf,
-} from "#core/motion";
+import { cssEasing, curveOf, overshootOf, presets, springFrom, swingOf } from "#core/motion";
 import type { Easing, Spring } from "#core/project";
+import { cssLinear } from "./linear";
+import { REST, settlingTime, springAt } from "./spring";
 
 /** m x″ + c x′ + k x = 0 by Runge–Kutta of fourth order, in steps of 1/20 ms. */
 const integrated = (

@@ -1,6 +1,6 @@
 import { entryOf } from "../basics";
+import type { Easing } from "../project";
 import bezier from "bezier-easing";
-import type { Easing } from "../project/types";
 import { settlingTime, springAt } from "./spring";
 
 /**

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { lastsFor, Mover, settlingTime } from "#core/motion";
+import { lastsFor, Mover } from "#core/motion";
 import type { Easing, Lane, Motion } from "#core/project";
 import { cut, place, stage, child, tween } from "../../tests/support/placed";
+import { settlingTime } from "./spring";
 
 const lane = (layer: string, key: string | null, parts: Partial<Lane> = {}): Lane => ({
   layer,

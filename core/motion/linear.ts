@@ -1,4 +1,4 @@
-import type { Easing } from "../project/types";
+import type { Easing } from "../project";
 import { curveOf } from "./easing";
 import type { Curve } from "./easing";
 

@@ -1,8 +1,8 @@
 import { lerp } from "../basics";
 import { colourAt, mixColour } from "../colour";
 import { readPath } from "../geometry";
+import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties";
 import { morph } from "./morph";
-import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties/types";
 
 /**
  * The value between two others at progress t; 0 is the first, 1 exactly the second; t may leave 0–1

@@ -1,9 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { mixColour } from "#core/colour";
-import { curveOf, keywords, mixOf, Mover } from "#core/motion";
 import type { Motion } from "#core/project";
+import { curveOf, Mover } from "#core/motion";
 import { child, cut, place, stage, tween } from "../../tests/support/placed";
+import { keywords } from "./easing";
+import { mixOf } from "./mix";
 
 describe("easings", () => {
   it("start at 0, end at 1, and never go back in time", () => {

@@ -1,9 +1,9 @@
 import { entryOf } from "../basics";
-import { boxAt } from "../layout/chain";
-import type { LayoutBox } from "../layout/types";
-import { ROOT } from "../project/types";
-import type { Motion } from "../project/types";
-import type { Value } from "../properties/types";
+import { boxAt } from "../layout";
+import type { LayoutBox } from "../layout";
+import { ROOT } from "../project";
+import type { Motion } from "../project";
+import type { Value } from "../properties";
 import { Scrubber } from "./scrubber";
 import { isPosed, ChangeTiming } from "./change-timing";
 import { paired } from "./pairing";

@@ -1,5 +1,5 @@
-import type { LayoutBox } from "../layout/types";
-import { ROOT } from "../project/types";
+import type { LayoutBox } from "../layout";
+import { ROOT } from "../project";
 
 /**
  * Whether two layers of different screens are one and the same to whoever looks: the screens

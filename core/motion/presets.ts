@@ -1,4 +1,4 @@
-import type { Easing } from "../project/types";
+import type { Easing } from "../project";
 import { springFrom } from "./spring";
 
 /** A curve with a name of its own. */

@@ -1,4 +1,4 @@
-import type { Motion } from "../project/types";
+import type { Motion } from "../project";
 import { Span } from "./span";
 import { lengthOf } from "./timing";
 

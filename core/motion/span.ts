@@ -1,4 +1,4 @@
-import type { Easing, Spring } from "../project/types";
+import type { Easing, Spring } from "../project";
 import { curveOf, isSpring, slopeAt } from "./easing";
 import type { Curve } from "./easing";
 import { settlingTime, springAt } from "./spring";

@@ -1,5 +1,5 @@
 import { entryOf } from "../basics";
-import type { Spring } from "../project/types";
+import type { Spring } from "../project";
 
 /**
  * A spring's own numbers: how fast it would swing undamped (rad/s) and how damped it is (1: comes

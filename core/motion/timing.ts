@@ -1,4 +1,5 @@
-import type { Easing, Id, Lane, Motion } from "../project/types";
+import type { Id } from "../basics";
+import type { Easing, Lane, Motion } from "../project";
 import { isSpring } from "./easing";
 import { settlingTime } from "./spring";
 

@@ -1,6 +1,6 @@
-import type { Lane } from "../project/types";
-import { property } from "../properties/registry";
-import type { Value } from "../properties/types";
+import type { Lane } from "../project";
+import { property } from "../properties";
+import type { Value } from "../properties";
 import { curveOf } from "./easing";
 import type { Curve } from "./easing";
 import { mixOf } from "./mix";

@@ -2,8 +2,8 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { Resolver } from "#core/looks";
-import { contrastOf } from "#core/paint";
 import type { Value } from "#core/properties";
+import { contrastOf } from "#core/paint";
 import { testEnv } from "../../tests/support/env";
 import { Builder } from "../../tests/support/pieces";
 

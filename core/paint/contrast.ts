@@ -1,8 +1,8 @@
 import { blend, modeLrgb, modeRgb, useMode, wcagContrast } from "culori/fn";
-import { toLocal } from "../layout/hit";
-import type { LayoutBox } from "../layout/types";
 import { mixColour } from "../colour";
-import type { Fill, Gradient, Stop } from "../properties/types";
+import { toLocal } from "../layout";
+import type { LayoutBox } from "../layout";
+import type { Fill, Gradient, Stop } from "../properties";
 
 /**
  * How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs

@@ -1,6 +1,6 @@
-import { clipsChildren } from "../layout/types";
-import type { LayoutBox } from "../layout/types";
-import type { Pair, Shadow } from "../properties/types";
+import { clipsChildren } from "../layout";
+import type { LayoutBox } from "../layout";
+import type { Pair, Shadow } from "../properties";
 import { r } from "./types";
 import type { Paint } from "./types";
 

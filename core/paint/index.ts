@@ -1,5 +1,6 @@
 export { contrastOf } from "./contrast";
-export { paint } from "./paint";
-export type { Paint } from "./types";
-export { markup, svgDocument } from "./svg";
 export { outlinePath } from "./outline";
+export { paint } from "./paint";
+export { placingKeys } from "./placing";
+export { markup, svgDocument } from "./svg";
+export type { Attrs, Paint } from "./types";

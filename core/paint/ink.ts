@@ -1,4 +1,4 @@
-import type { Fill, Gradient, PictureFill, Stop } from "../properties/types";
+import type { Fill, Gradient, PictureFill, Stop } from "../properties";
 import { digest, r } from "./types";
 import type { Attrs, Paint } from "./types";
 

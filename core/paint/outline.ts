@@ -1,11 +1,11 @@
 import clipping from "polygon-clipping";
 import type { MultiPolygon, Polygon } from "polygon-clipping";
-import { toParent } from "../layout/hit";
-import type { LayoutBox } from "../layout/types";
-import type { Four } from "../properties/types";
+import { scalePath } from "../geometry";
+import { toParent } from "../layout";
+import type { LayoutBox } from "../layout";
+import type { Four } from "../properties";
 import { flatten } from "./flatten";
 import type { Ring } from "./flatten";
-import { scalePath } from "../geometry";
 import { r } from "./types";
 import type { Attrs, Paint } from "./types";
 

@@ -1,10 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { LayoutBox } from "#core/layout";
 import { readPath, scalePath } from "#core/geometry";
-import { markup, paint, svgDocument } from "#core/paint";
-import type { LayerKind } from "#core/project";
+import type { LayoutBox } from "#core/layout";
 import { defaultsOf } from "#core/properties";
-import type { Value } from "#core/properties";
+import type { LayerKind, Value } from "#core/properties";
+import { markup, paint, svgDocument } from "#core/paint";
 
 const layer = (
   kind: LayerKind,

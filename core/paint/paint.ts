@@ -1,6 +1,6 @@
-import { clipsChildren } from "../layout/types";
-import type { LayoutBox } from "../layout/types";
-import type { Values } from "../properties/types";
+import { clipsChildren } from "../layout";
+import type { LayoutBox } from "../layout";
+import type { Values } from "../properties";
 import { faded, isPlain, shifted } from "./flat";
 import type { Shift } from "./flat";
 import { named } from "./ink";

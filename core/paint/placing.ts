@@ -1,5 +1,5 @@
-import type { LayoutBox } from "../layout/types";
-import type { Pair } from "../properties/types";
+import type { LayoutBox } from "../layout";
+import type { Pair } from "../properties";
 import type { Shift } from "./flat";
 import { r } from "./types";
 import type { Attrs } from "./types";

@@ -1,6 +1,5 @@
-import type { LayoutBox } from "../layout/types";
-import type { Fill, Pair, Shadow } from "../properties/types";
-import type { IconShape } from "../properties/assets";
+import type { LayoutBox } from "../layout";
+import type { Fill, IconShape, Pair, Shadow } from "../properties";
 import { fillOf, ink, named } from "./ink";
 import { grows, outline, outlinePath } from "./outline";
 import { r } from "./types";

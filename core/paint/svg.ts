@@ -1,4 +1,4 @@
-import type { LayoutBox } from "../layout/types";
+import type { LayoutBox } from "../layout";
 import { paint } from "./paint";
 import type { Paint } from "./types";
 

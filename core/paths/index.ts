@@ -1,9 +1,10 @@
+export { combine } from "./combine";
+export { partsOf } from "./parts";
 export {
   addKnot,
   bendKnot,
   boundsOfOutlines,
   dropKnot,
-  linesIn,
   moveKnot,
   nearestLine,
   placeOn,
@@ -12,4 +13,3 @@ export {
   writeOutlines,
 } from "./points";
 export type { Knot, KnotOutline, PathPoint } from "./points";
-export { partsOf } from "./parts";

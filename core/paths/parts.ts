@@ -1,6 +1,6 @@
-import { mapOf } from "../layout/bounds";
-import type { LayoutBox } from "../layout/types";
-import { outlinePath } from "../paint/outline";
+import { mapOf } from "../layout";
+import type { LayoutBox } from "../layout";
+import { outlinePath } from "../paint";
 import type { Part } from "./combine";
 
 /** The shown shapes inside a compound as parts to combine, in its own px. */

@@ -5,7 +5,6 @@ import {
   bendKnot,
   boundsOfOutlines,
   dropKnot,
-  linesIn,
   moveKnot,
   nearestLine,
   placeOn,
@@ -15,6 +14,7 @@ import {
 } from "#core/paths";
 import type { KnotOutline } from "#core/paths";
 import { combine } from "./combine";
+import { linesIn } from "./points";
 
 const curvy = "M0 0C20 0 40 40 60 40L100 40L100 100Z";
 

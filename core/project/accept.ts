@@ -1,5 +1,5 @@
 import { apply, sentOps } from "./change";
-import type { Change, Op } from "./change";
+import type { Change, Op } from "./op";
 import { tableEntry } from "./ids";
 import { limits } from "./limits";
 import {

@@ -1,6 +1,7 @@
 import { accept } from "./accept";
-import { apply, Places, related, same, set } from "./change";
-import type { Change, Op } from "./change";
+import { apply, Places, related, same } from "./change";
+import { set } from "./op";
+import type { Change, Op } from "./op";
 import type { Project } from "./types";
 
 /** An accepted change as the log has it and windows are sent it. */

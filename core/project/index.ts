@@ -1,23 +1,58 @@
-export * from "./types";
-export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
-export {
-  apply,
-  changeSchema,
-  isRestoring,
-  merge,
-  Places,
-  related,
-  remove,
-  same,
-  sentOps,
-  set,
-} from "./change";
-export { limits } from "./limits";
-export { cleanText, cutText } from "./text";
-export type { Change, Op } from "./change";
 export { accept } from "./accept";
-export { issueText, readProject, upgrade } from "./schema";
+export { Places, apply, changeSchema, merge, related, same, sentOps } from "./change";
+export { isRestoring, remove, set } from "./op";
+export type { Change, Op } from "./op";
 export { isInside, overwrittenBy, restoredValue, touchesAny, valueAt } from "./history";
 export type { Clash, LoggedChange } from "./history";
+export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
 export { judge, restoreKey, restoringOps } from "./judge";
 export type { Proposal } from "./judge";
+export { limits } from "./limits";
+export { declarationsSchema, issueText, readProject, tables, upgrade } from "./schema";
+export { cleanText, cutText } from "./text";
+export {
+  BASE,
+  ROOT,
+  directions,
+  dragDirections,
+  motionKinds,
+  optionKeys,
+  overlayPlaces,
+  tokenTypes,
+  triggerTypes,
+} from "./types";
+export type {
+  Acceptance,
+  Condition,
+  Easing,
+  Effect,
+  Lane,
+  Layer,
+  LayerChanges,
+  Look,
+  Motion,
+  MotionValue,
+  Option,
+  OptionKey,
+  OverlayStyle,
+  Piece,
+  Pose,
+  Project,
+  Reference,
+  Rehearsal,
+  Rule,
+  Signal,
+  Spring,
+  Step,
+  StyleValue,
+  Token,
+  TokenType,
+  TokenValue,
+  Trait,
+  TraitTarget,
+  TraitValue,
+  Trigger,
+  TriggerType,
+  Variant,
+  VariantNote,
+} from "./types";

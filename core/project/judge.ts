@@ -1,6 +1,6 @@
 import { accept } from "./accept";
-import { isRestoring } from "./change";
-import type { Change, Op, RestoringOp } from "./change";
+import { isRestoring } from "./op";
+import type { Change, Op, RestoringOp } from "./op";
 import { clashesOf, goneFrom, isThere } from "./history";
 import type { Clash, LoggedChange } from "./history";
 import type { Project } from "./types";

@@ -1,20 +1,20 @@
 import { z } from "zod";
-import { property } from "../properties/registry";
-import { isReserved } from "./change";
-import { isOrderKey, tableEntry } from "./ids";
-import { limits } from "./limits";
 import {
   colourSchema,
   gradientSchema,
   optionSchema,
+  property,
   propertySchema,
   shadowsSchema,
   valueSchema,
-} from "../properties/schema";
+  layerKinds,
+} from "../properties";
+import { isReserved } from "./change";
+import { isOrderKey, tableEntry } from "./ids";
+import { limits } from "./limits";
 import {
   directions,
   dragDirections,
-  layerKinds,
   motionKinds,
   optionKeys,
   overlayPlaces,

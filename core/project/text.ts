@@ -1,4 +1,4 @@
-import type { Change, Op } from "./change";
+import type { Change, Op } from "./op";
 
 /**
  * What no text may hold: control characters other than tab and line ends, and the two

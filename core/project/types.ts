@@ -1,12 +1,5 @@
 import type { Id } from "../basics";
-import type { Asset } from "../properties/assets";
-import type { LayerKind } from "../properties/kinds";
-import type { Gradient, SpecifiedValue, Shadow, Value } from "../properties/types";
-
-export type { Id } from "../basics";
-export type { Asset, FontAsset, IconAsset, PictureAsset } from "../properties/assets";
-export { layerKinds } from "../properties/kinds";
-export type { LayerKind } from "../properties/kinds";
+import type { Asset, Gradient, LayerKind, Shadow, SpecifiedValue, Value } from "../properties";
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
 export interface Layer {

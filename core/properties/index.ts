@@ -1,32 +1,44 @@
+export { parseNumber } from "./arithmetic";
+export type { Asset, FontAsset, IconAsset, IconShape, PictureAsset } from "./assets";
+export { parseValue, showValue } from "./entry";
+export { families } from "./families";
+export { gradientText } from "./gradient";
+export { layerKinds } from "./kinds";
+export type { LayerKind } from "./kinds";
+export {
+  ENDLESS,
+  OPTION,
+  TRAIT,
+  blends,
+  defaultsOf,
+  propertiesOf,
+  property,
+  registry,
+  styleKeys,
+} from "./registry";
+export { hundredths, thousandths } from "./rounding";
+export {
+  colourSchema,
+  gradientSchema,
+  optionSchema,
+  propertySchema,
+  shadowsSchema,
+  valueSchema,
+} from "./schema";
+export { fits, isBound } from "./types";
 export type {
   Bound,
   Fill,
   Four,
   Gradient,
+  Mixing,
   Pair,
   PictureFill,
   PropertyGroup,
-  SpecifiedValue,
   Shadow,
+  SpecifiedValue,
   Stop,
   Value,
-  Values,
   ValueType,
+  Values,
 } from "./types";
-export { fits, isBound } from "./types";
-export { families } from "./families";
-export {
-  defaultsOf,
-  ENDLESS,
-  OPTION,
-  propertiesOf,
-  property,
-  registry,
-  styleKeys,
-  TRAIT,
-} from "./registry";
-export { propertySchema } from "./schema";
-export { parseNumber } from "./arithmetic";
-export { hundredths, thousandths } from "./rounding";
-export { parseValue, showValue } from "./entry";
-export { gradientText } from "./gradient";

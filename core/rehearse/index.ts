@@ -1,5 +1,5 @@
-export { rehearse, Rehearser, valueOf } from "./rehearse";
-export type { Failure } from "./rehearse";
 export { Recorder } from "./record";
 export type { Act } from "./record";
+export { Rehearser, rehearse } from "./rehearse";
+export type { Failure } from "./rehearse";
 export { expects, pathText, pieceAtPath, stepText } from "./words";

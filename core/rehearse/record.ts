@@ -1,4 +1,4 @@
-import type { Step } from "../project/types";
+import type { Step } from "../project";
 
 /**
  * What a person did with a running piece; `layer` is what was under the pointer, times in ms of the

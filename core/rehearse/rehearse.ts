@@ -1,14 +1,12 @@
 import { entryOf } from "../basics";
-import { Run } from "../runtime/run";
-import { nextDue } from "../machine/wait";
-import { spotAt, spotBounds } from "../layout/bounds";
-import { boxAt } from "../layout/chain";
-import type { LayoutEnv } from "../layout/place";
-import type { LayoutBox } from "../layout/types";
-import { Resolver } from "../looks/tree";
-import { variantFrom } from "../looks/variants";
-import type { Id, Project, Step } from "../project/types";
-import { hundredths } from "../properties/rounding";
+import type { Id } from "../basics";
+import { boxAt, spotAt, spotBounds } from "../layout";
+import type { LayoutBox, LayoutEnv } from "../layout";
+import { Resolver, variantFrom } from "../looks";
+import { nextDue } from "../machine";
+import type { Project, Step } from "../project";
+import { hundredths } from "../properties";
+import { Run } from "../runtime";
 import { isSimple, simpleText } from "./words";
 
 /**

@@ -1,9 +1,9 @@
-import { keyName } from "../describe/words";
-import { componentsAt } from "../machine/piece";
-import { overlayOf } from "../machine/surface";
-import { property } from "../properties/registry";
-import { ROOT } from "../project/types";
-import type { Id, Piece, Project, Step } from "../project/types";
+import type { Id } from "../basics";
+import { keyName } from "../describe";
+import { componentsAt, overlayOf } from "../machine";
+import { ROOT } from "../project";
+import type { Piece, Project, Step } from "../project";
+import { property } from "../properties";
 
 export const isSimple = (value: unknown): value is string | number | boolean =>
   ["string", "number", "boolean"].includes(typeof value);

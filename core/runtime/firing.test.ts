@@ -1,11 +1,12 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { between, firing, Run, rulesOf } from "#core/behaviour";
 import { findBox, layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant, variantName, variantsOf } from "#core/looks";
+import { between, rulesOf } from "#core/machine";
 import { Change, restacks } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Motion, Piece, Rule } from "#core/project";
+import { Run, firing } from "#core/runtime";
 import { kelpwayKit } from "../../demo/index";
 import { testEnv } from "../../tests/support/env";
 import { Builder } from "../../tests/support/pieces";

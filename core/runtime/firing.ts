@@ -1,15 +1,10 @@
-import type { LayoutEnv } from "../layout/place";
-import type { LayoutBox } from "../layout/types";
-import type { Resolver } from "../looks/tree";
-import { ROOT } from "../project/types";
-import type { Motion, Piece, Project, Rule, Variant } from "../project/types";
-import { withinScreen } from "../machine/chain";
-import { fireRule } from "../machine/fire";
-import { start } from "../machine/machine";
-import { movesOf } from "../machine/moves";
-import { liveCopies, rulesOf } from "../machine/piece";
+import type { LayoutBox, LayoutEnv } from "../layout";
+import type { Resolver } from "../looks";
+import { fireRule, liveCopies, movesOf, rulesOf, start, withinScreen } from "../machine";
+import type { MachineEvent } from "../machine";
+import { ROOT } from "../project";
+import type { Motion, Piece, Project, Rule, Variant } from "../project";
 import { sceneOf, WHOLE } from "./scene";
-import type { MachineEvent } from "../machine/types";
 
 /** One step of what a rule shows: to which scene, with which motion. */
 export interface Shown {

@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText, motionText, ruleText, Run } from "#core/behaviour";
-import type { MachineEvent } from "#core/behaviour";
+import { happeningText, motionText, ruleText } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import type { MachineEvent } from "#core/machine";
 import { markup, paint } from "#core/paint";
 import { ROOT } from "#core/project";
 import type { Motion } from "#core/project";
+import { Run } from "#core/runtime";
 import { kelpwayKit } from "../../demo/index";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";

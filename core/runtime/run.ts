@@ -1,25 +1,32 @@
-import { hitTest } from "../layout/hit";
-import type { LayoutEnv } from "../layout/place";
-import type { LayoutBox } from "../layout/types";
-import { Resolver } from "../looks/tree";
-import { Mover } from "../motion/mover";
-import { lengthOf } from "../motion/timing";
-import type { Id, Motion, Project, Variant } from "../project/types";
-import { withinScreen } from "../machine/chain";
-import { withMoments } from "../machine/clips";
-import { dragged } from "../machine/drag";
-import { nextStop, usable } from "../machine/focus";
-import { isEntry } from "../machine/forms";
-import { advance, byHand, revise, shownVariant, start, step } from "../machine/machine";
-import { movesOf } from "../machine/moves";
-import { liveCopies, rulesOf } from "../machine/piece";
+import type { Id } from "../basics";
+import { hitTest } from "../layout";
+import type { LayoutBox, LayoutEnv } from "../layout";
+import { Resolver } from "../looks";
+import {
+  advance,
+  byHand,
+  dragged,
+  isEntry,
+  liveCopies,
+  movesOf,
+  nextDue,
+  nextStop,
+  revise,
+  rulesOf,
+  shownVariant,
+  start,
+  step,
+  usable,
+  withMoments,
+  withinScreen,
+} from "../machine";
+import type { ActiveInstance, Input, MachineEvent, State } from "../machine";
+import { Mover, lengthOf } from "../motion";
+import type { Motion, Project, Variant } from "../project";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
 import { Swipe } from "./swipe";
 import type { Scrolling, Swiped } from "./swipe";
-import type { ActiveInstance } from "../machine/piece";
-import type { MachineEvent, Input, State } from "../machine/types";
-import { nextDue } from "../machine/wait";
 
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 

@@ -1,13 +1,11 @@
-import { layout } from "../layout/place";
-import type { LayoutEnv } from "../layout/place";
-import type { LayoutBox } from "../layout/types";
-import type { Resolver, Running } from "../looks/tree";
-import { variantFrom } from "../looks/variants";
-import type { OverlayStyle, Project } from "../project/types";
-import { defaultsOf } from "../properties/registry";
-import { saidIn } from "../machine/saying";
-import { overlayPart, overlayStyle } from "../machine/surface";
-import type { State } from "../machine/types";
+import { layout } from "../layout";
+import type { LayoutBox, LayoutEnv } from "../layout";
+import { variantFrom } from "../looks";
+import type { Resolver, Running } from "../looks";
+import { overlayPart, overlayStyle, saidIn } from "../machine";
+import type { State } from "../machine";
+import type { OverlayStyle, Project } from "../project";
+import { defaultsOf } from "../properties";
 
 /**
  * What a scene's own box is called: around the shown piece and its overlays. No layer has such an

@@ -1,10 +1,11 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { ruleText, Run } from "#core/behaviour";
 import { checked } from "#core/checks";
+import { ruleText } from "#core/describe";
 import { findBox, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import { rehearse } from "#core/rehearse";
+import { Run } from "#core/runtime";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder } from "../../tests/support/pieces";
 

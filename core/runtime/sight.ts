@@ -1,13 +1,8 @@
-import { spotAt, spotBounds } from "../layout/bounds";
-import type { Rect } from "../layout/bounds";
-import { chainTo } from "../layout/chain";
-import type { Hit } from "../layout/hit";
-import { scrollRoom } from "../layout/place";
-import { clipsChildren } from "../layout/types";
-import type { LayoutBox } from "../layout/types";
-import type { Project } from "../project/types";
-import { liveCopies, rulesOf } from "../machine/piece";
-import type { Path, State } from "../machine/types";
+import { chainTo, clipsChildren, scrollRoom, spotAt, spotBounds } from "../layout";
+import type { Hit, LayoutBox, Rect } from "../layout";
+import { liveCopies, rulesOf } from "../machine";
+import type { Path, State } from "../machine";
+import type { Project } from "../project";
 
 /** A layer that scrolls, how far it is scrolled and how far it can be, px. */
 export interface Scroller {

@@ -1,10 +1,10 @@
-import { hitTest } from "../layout/hit";
-import { curveOf } from "../motion/easing";
-import type { Motion } from "../project/types";
-import { SLOP } from "../machine/drag";
+import { hitTest } from "../layout";
+import type { LayoutBox } from "../layout";
+import { SLOP } from "../machine";
+import type { Path, Point } from "../machine";
+import { curveOf } from "../motion";
+import type { Motion } from "../project";
 import { scrollerFor } from "./sight";
-import type { LayoutBox } from "../layout/types";
-import type { Path, Point } from "../machine/types";
 
 /** What a swipe scrolled in all, px. */
 export interface Swiped {

@@ -1,13 +1,13 @@
 import { createActor, createMachine } from "xstate";
-import { step, start } from "../../core/behaviour/index.ts";
-import type { Input } from "../../core/behaviour/index.ts";
 import { checked, traitSpace } from "../../core/checks/index.ts";
 import type { PieceMap } from "../../core/checks/index.ts";
 import { addLayer, addPiece, addRule, addTrait, emptyProject } from "../../core/edit/index.ts";
+import type { LayoutEnv } from "../../core/layout/index.ts";
+import { start, step } from "../../core/machine/index.ts";
+import type { Input } from "../../core/machine/index.ts";
 import { inOrder } from "../../core/project/index.ts";
 import type { Effect, Piece, Project } from "../../core/project/index.ts";
 import { rehearse } from "../../core/rehearse/index.ts";
-import type { LayoutEnv } from "../../core/layout/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { arrangeMap } from "../../workers/arrange.ts";
 import { must } from "./support.ts";

@@ -1,7 +1,7 @@
-import { start, step } from "../../core/behaviour/index.ts";
-import type { Input } from "../../core/behaviour/index.ts";
-import { Run } from "../../core/behaviour/index.ts";
 import type { LayoutEnv } from "../../core/layout/index.ts";
+import { start, step } from "../../core/machine/index.ts";
+import type { Input } from "../../core/machine/index.ts";
+import { Run } from "../../core/runtime/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import type { Line } from "./support.ts";
 

@@ -1,11 +1,11 @@
 import { createTimeline, engine } from "animejs";
-import { Run } from "../../core/behaviour/index.ts";
 import { layout } from "../../core/layout/index.ts";
 import type { LayoutEnv } from "../../core/layout/index.ts";
 import { Resolver } from "../../core/looks/index.ts";
 import { Mover } from "../../core/motion/index.ts";
 import { paint } from "../../core/paint/index.ts";
 import type { Motion } from "../../core/project/index.ts";
+import { Run } from "../../core/runtime/index.ts";
 import { buoys, cast, fleet } from "./fleet.ts";
 import type { Fleet } from "./fleet.ts";
 import { median } from "./support.ts";

@@ -1,6 +1,6 @@
 import { request } from "node:http";
 import { setTimeout as sleep } from "node:timers/promises";
-import { newId } from "../../core/project/ids.ts";
+import { newId } from "../../core/project/index.ts";
 
 /** The host the server knows itself under, whatever port the way to it has. */
 const ask = (

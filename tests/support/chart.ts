@@ -1,10 +1,11 @@
 import { createRequire } from "node:module";
-import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/behaviour";
-import type { MachineEvent, Input, State } from "#core/behaviour";
-import { scxmlEvent, writeScxml } from "#core/formats";
+import type { Id } from "#core/basics";
+import { scxmlEvent, writeScxml } from "#core/formats/scxml";
 import { variantFrom } from "#core/looks";
+import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/machine";
+import type { Input, MachineEvent, State } from "#core/machine";
 import { ROOT } from "#core/project";
-import type { Id, Piece, Project, Variant } from "#core/project";
+import type { Piece, Project, Variant } from "#core/project";
 
 interface Statechart {
   start(): void;

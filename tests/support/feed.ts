@@ -1,5 +1,5 @@
-import { advance, step } from "#core/behaviour";
-import type { MachineEvent, Input, State } from "#core/behaviour";
+import { advance, step } from "#core/machine";
+import type { Input, MachineEvent, State } from "#core/machine";
 import type { Project } from "#core/project";
 
 /** Feeds a machine inputs, and lets so many ms pass for each number; with all that happened. */

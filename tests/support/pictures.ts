@@ -1,11 +1,11 @@
 import type { Page } from "puppeteer-core";
 import { addDrafts, addPiece, emptyProject } from "#core/edit";
-import { readSvg } from "#core/formats";
+import { readSvg } from "#core/formats/svg";
 import { layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { Resolver } from "#core/looks";
 import { svgDocument } from "#core/paint";
-import { accept, ROOT } from "#core/project";
+import { ROOT, accept } from "#core/project";
 import type { Change, Project } from "#core/project";
 
 const must = (project: Project, change: Change): Project => {

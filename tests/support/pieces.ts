@@ -1,17 +1,8 @@
+import type { Id } from "#core/basics";
 import { addLayer, addPiece, addRule, addTrait, emptyProject, setValues } from "#core/edit";
-import { accept, inOrder, ROOT } from "#core/project";
-import type {
-  Change,
-  Condition,
-  Effect,
-  Id,
-  Layer,
-  LayerKind,
-  Piece,
-  Project,
-  Rule,
-} from "#core/project";
-import type { Value } from "#core/properties";
+import { ROOT, accept, inOrder } from "#core/project";
+import type { Change, Condition, Effect, Layer, Piece, Project, Rule } from "#core/project";
+import type { LayerKind, Value } from "#core/properties";
 
 /** A project under construction: every step goes through the commands people's edits go through. */
 export class Builder {

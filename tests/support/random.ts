@@ -1,6 +1,8 @@
 import fc from "fast-check";
-import { inOrder, ROOT } from "#core/project";
-import type { Condition, Id, LayerKind, Piece } from "#core/project";
+import type { Id } from "#core/basics";
+import { ROOT, inOrder } from "#core/project";
+import type { Condition, Piece } from "#core/project";
+import type { LayerKind } from "#core/properties";
 import { Builder } from "./pieces";
 
 const kinds: readonly LayerKind[] = ["box", "ellipse", "text"];

@@ -1,5 +1,5 @@
 import { setValues } from "#core/edit";
-import { apply, judge, newId, restoredValue, restoreKey, restoringOps, set } from "#core/project";
+import { apply, judge, newId, restoreKey, restoredValue, restoringOps, set } from "#core/project";
 import type { Change, LoggedChange, Project, Proposal } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import type { Batch } from "../../app/store/keeper";

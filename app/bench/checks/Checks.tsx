@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { acceptFinding, unacceptFinding } from "#core/edit";
 import type { Finding } from "#core/checks";
+import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../common/Icon";
 import { useSession } from "../../store/session-context";
 import { useBench, usePiece } from "../state";

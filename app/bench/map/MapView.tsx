@@ -1,12 +1,13 @@
 import { Controls, Handle, MarkerType, Position, ReactFlow } from "@xyflow/react";
 import type { Edge, Node, NodeProps } from "@xyflow/react";
 import { memo, useEffect, useMemo, useRef, useState } from "react";
-import { triggerText } from "#core/behaviour";
+import type { Id } from "#core/basics";
 import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
+import { triggerText } from "#core/describe";
 import type { LayoutEnv } from "#core/layout";
 import { restingVariant, traitsOf, valuesOf, variantKey, variantName } from "#core/looks";
-import type { Id, Piece, TriggerType, Variant } from "#core/project";
+import type { Piece, TriggerType, Variant } from "#core/project";
 import { Swatch } from "../../common/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";

@@ -1,7 +1,8 @@
 import { Dropdown } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import { restOf, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { Id, Piece, Step } from "#core/project";
+import type { Piece, Step } from "#core/project";
 import { Menu } from "../../common/Menu";
 
 /** Steps to add by hand; those for a layer are about the chosen one. */

@@ -1,9 +1,10 @@
 import { proxy } from "comlink";
 import { useState } from "react";
+import type { Id } from "#core/basics";
 import { addRehearsal, removeRehearsal, renameRehearsal, setSteps } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
-import { inOrder, ROOT } from "#core/project";
-import type { Id, Rehearsal, Step } from "#core/project";
+import { ROOT, inOrder } from "#core/project";
+import type { Rehearsal, Step } from "#core/project";
 import type { Failure } from "#core/rehearse";
 import { Icon } from "../../common/Icon";
 import { inspector } from "../../common/inspector";

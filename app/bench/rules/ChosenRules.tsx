@@ -1,5 +1,6 @@
+import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
-import type { Id, Motion, Piece } from "#core/project";
+import type { Motion, Piece } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { PATIENCE } from "../../store/session";

@@ -1,6 +1,6 @@
-import { componentsAt } from "#core/behaviour";
 import { addSignal, piecesOf, settableOptions } from "#core/edit";
 import { traitsOf, valuesOf } from "#core/looks";
+import { componentsAt } from "#core/machine";
 import { inOrder } from "#core/project";
 import type { Effect, Motion, Piece, Project, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";

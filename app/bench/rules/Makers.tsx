@@ -1,12 +1,13 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { ruleText } from "#core/behaviour";
+import type { Id } from "#core/basics";
+import { ruleText } from "#core/describe";
 import { make, makings, repeatable, usualMotion } from "#core/edit";
 import type { Making } from "#core/edit";
 import { boundsIn, unite } from "#core/layout";
 import type { Rect } from "#core/layout";
-import { inOrder, ROOT } from "#core/project";
-import type { Id, Piece } from "#core/project";
+import { ROOT, inOrder } from "#core/project";
+import type { Piece } from "#core/project";
 import { Menu } from "../../common/Menu";
 import { useProject, useSession } from "../../store/session-context";
 import { activeScene, useActive, useBenchStore, useChosen } from "../state";

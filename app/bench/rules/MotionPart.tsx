@@ -1,5 +1,5 @@
-import { isSpring, lengthOf } from "#core/motion";
 import { tokenValue } from "#core/looks";
+import { isSpring, lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";

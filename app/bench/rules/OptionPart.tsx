@@ -1,9 +1,9 @@
 import { useState } from "react";
-import { piecesOf } from "#core/edit";
 import { parseColour } from "#core/colour";
-import type { SpecifiedValue } from "#core/properties";
+import { piecesOf } from "#core/edit";
 import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
+import type { SpecifiedValue } from "#core/properties";
 import { useProject } from "../../store/session-context";
 import { Pick } from "./Pick";
 

@@ -1,3 +1,4 @@
+import { ruleTrouble } from "#core/describe";
 import {
   addWayBack,
   contacts,
@@ -8,7 +9,6 @@ import {
   setRule,
   wayBack,
 } from "#core/edit";
-import { ruleTrouble } from "#core/behaviour";
 import { traitsOf } from "#core/looks";
 import type { Change, Effect, Piece, Project, Rule } from "#core/project";
 import { Icon } from "../../common/Icon";

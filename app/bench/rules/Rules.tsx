@@ -1,9 +1,9 @@
 import { useState } from "react";
 import type { ClipboardEvent, KeyboardEvent } from "react";
 import { addRule, copyRules, readRules, removeRules } from "#core/edit";
-import { writeScxml } from "#core/formats";
+import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
-import { inOrder, ROOT } from "#core/project";
+import { ROOT, inOrder } from "#core/project";
 import { saveText } from "../../common/save";
 import { useSession } from "../../store/session-context";
 import { useEdits } from "../edits";

@@ -1,5 +1,6 @@
-import { componentsAt, keyName, triggerText, usualDrag } from "#core/behaviour";
-import { dragDirections, inOrder, ROOT, triggerTypes } from "#core/project";
+import { keyName, triggerText } from "#core/describe";
+import { componentsAt, usualDrag } from "#core/machine";
+import { ROOT, dragDirections, inOrder, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, Trigger, TriggerType } from "#core/project";
 import { useState } from "react";
 import { NumberField } from "../../common/NumberField";

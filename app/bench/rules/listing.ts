@@ -1,7 +1,8 @@
-import { triggerText } from "#core/behaviour";
+import type { Id } from "#core/basics";
+import { triggerText } from "#core/describe";
 import { meets } from "#core/looks";
-import { inOrder, ROOT } from "#core/project";
-import type { Id, Piece, Rule, Variant } from "#core/project";
+import { ROOT, inOrder } from "#core/project";
+import type { Piece, Rule, Variant } from "#core/project";
 
 export type Grouping = "order" | "layer" | "trigger";
 export interface Listing {

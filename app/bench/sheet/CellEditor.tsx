@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
-import { parseNumber } from "#core/properties";
-import type { Fill, SpecifiedValue, Shadow } from "#core/properties";
 import { tokensFor } from "#core/looks";
+import { parseNumber } from "#core/properties";
+import type { Fill, Shadow, SpecifiedValue } from "#core/properties";
 import { useProject } from "../../store/session-context";
 import { AssetPart } from "../../panels/AssetPart";
 import { FillPanel } from "../../panels/FillPanel";

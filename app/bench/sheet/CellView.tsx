@@ -1,6 +1,7 @@
+import type { Id } from "#core/basics";
 import { conditionShort, conditionText } from "#core/looks";
 import { contrastOf } from "#core/paint";
-import type { Id, Layer, Piece } from "#core/project";
+import type { Layer, Piece } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
 import { useProject } from "../../store/session-context";

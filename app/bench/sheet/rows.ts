@@ -3,16 +3,16 @@ import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
 import type { Layer, Option, Piece, Project, Token, Variant } from "#core/project";
 import {
-  isBound,
   OPTION,
+  TRAIT,
+  isBound,
   parseValue,
   propertiesOf,
   property,
   showValue,
-  TRAIT,
 } from "#core/properties";
-import { familiesOf, tokenWords } from "../../common/tokens";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
+import { familiesOf, tokenWords } from "../../common/tokens";
 
 /** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
 export interface Row {

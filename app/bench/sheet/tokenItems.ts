@@ -1,6 +1,7 @@
+import type { Id } from "#core/basics";
 import { addOption, addToken, removeOption, tokenTypeOf } from "#core/edit";
 import { optionKeys } from "#core/project";
-import type { Id, OptionKey, Piece, Project, TokenValue } from "#core/project";
+import type { OptionKey, Piece, Project, TokenValue } from "#core/project";
 import type { MenuItem } from "../../common/ContextMenu";
 import type { Session } from "../../store/session";
 import type { BenchEdits } from "../edits";

@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import type { Id } from "#core/basics";
 import {
   boundValue,
   conditionText,
@@ -10,7 +11,7 @@ import {
   variantKey,
 } from "#core/looks";
 import { newId } from "#core/project";
-import type { Id, Layer, Piece, Variant } from "#core/project";
+import type { Layer, Piece, Variant } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import type { MenuItem } from "../../common/ContextMenu";
 import { keyStep } from "../../common/keys";

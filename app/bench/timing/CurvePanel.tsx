@@ -1,8 +1,8 @@
 import { useMemo, useRef, useState } from "react";
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
-import { easingText } from "#core/behaviour";
-import { saveMotion, withLane, withoutLane, withoutPose, withPose } from "#core/edit";
-import type { LaneName } from "#core/motion";
+import type { Id } from "#core/basics";
+import { easingText } from "#core/describe";
+import { saveMotion, withLane, withPose, withoutLane, withoutPose } from "#core/edit";
 import { tokenValue } from "#core/looks";
 import {
   cssEasing,
@@ -19,8 +19,9 @@ import {
   swingOf,
   timingOf,
 } from "#core/motion";
+import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
-import type { Easing, Id, Lane, Motion, MotionValue, Spring, Token } from "#core/project";
+import type { Easing, Lane, Motion, MotionValue, Spring, Token } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { ruleText } from "#core/behaviour";
+import type { Id } from "#core/basics";
+import { ruleText } from "#core/describe";
 import { giveMotion } from "#core/edit";
-import type { Id } from "#core/project";
 import { Menu } from "../../common/Menu";
 import { useProject, useSession } from "../../store/session-context";
 import type { Timed } from "./useTiming";

@@ -1,7 +1,7 @@
 import { useRef } from "react";
-import { withoutPose, withPose } from "#core/edit";
-import type { LaneName } from "#core/motion";
+import { withPose, withoutPose } from "#core/edit";
 import { laneLabel, laneValue, timingOf } from "#core/motion";
+import type { LaneName } from "#core/motion";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";
 import { keyStep } from "../../common/keys";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { withLane } from "#core/edit";
-import type { LaneName } from "#core/motion";
 import { laneLabel, laneOf } from "#core/motion";
+import type { LaneName } from "#core/motion";
 import { registry } from "#core/properties";
 import { Icon } from "../../common/Icon";
 import { useChosen } from "../state";

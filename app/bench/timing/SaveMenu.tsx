@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { cssKeyframes } from "#core/formats";
+import { cssKeyframes } from "#core/formats/motion";
 import { Menu } from "../../common/Menu";
 import { saveText } from "../../common/save";
 import type { Filming } from "./film";

@@ -1,4 +1,4 @@
-import { effectText, ruleText } from "#core/behaviour";
+import { effectText, ruleText } from "#core/describe";
 import { compareTimes } from "#core/edit";
 import { isUnused, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Variant } from "#core/project";

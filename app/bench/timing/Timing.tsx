@@ -1,10 +1,10 @@
 import { useState } from "react";
-import { ruleText } from "#core/behaviour";
-import { cascaded, cascadeOrders, withoutLane } from "#core/edit";
+import { ruleText } from "#core/describe";
+import { cascadeOrders, cascaded, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
-import type { LaneName } from "#core/motion";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import type { LaneName } from "#core/motion";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";

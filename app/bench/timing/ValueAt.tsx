@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { withPose } from "#core/edit";
-import type { LaneName } from "#core/motion";
 import { laneLabel, laneValue, lengthOf, numbersIn, timingOf } from "#core/motion";
-import type { Value } from "#core/properties";
+import type { LaneName } from "#core/motion";
 import { property } from "#core/properties";
+import type { Value } from "#core/properties";
 import { NumberField } from "../../common/NumberField";
 import { ColourPart, remember } from "../../panels/ColourPart";
 import { Panel } from "../../panels/Panel";

@@ -1,7 +1,7 @@
 import { wrap } from "comlink";
+import type { LayoutBox } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import type { Paint } from "#core/paint";
-import type { LayoutBox } from "#core/layout";
 import type { Pictures } from "../../../workers/pictures";
 import { embedded } from "../../common/embed";
 

@@ -1,24 +1,17 @@
 import { useMemo, useState } from "react";
-import {
-  backOf,
-  between,
-  endsOf,
-  firing,
-  rulesOf,
-  ruleText,
-  resolveMotion,
-  startsOf,
-} from "#core/behaviour";
-import type { Shown } from "#core/behaviour";
+import type { Id } from "#core/basics";
+import { ruleText } from "#core/describe";
 import { lastWiring, setEffectMotion, setMotions, wire, wireEffects, wireScopes } from "#core/edit";
-import type { LaneName } from "#core/motion";
 import { layout } from "#core/layout";
-import type { LayoutEnv, LayoutBox } from "#core/layout";
+import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant, variantFrom, variantKey, variantName } from "#core/looks";
+import { backOf, between, endsOf, resolveMotion, rulesOf, startsOf } from "#core/machine";
 import { Change, lastsFor, movingLayers, restacks } from "#core/motion";
-import type { ChangeStep, Moving } from "#core/motion";
-import { inOrder, ROOT } from "#core/project";
-import type { Id, Motion, Piece, Project, Rule, Variant } from "#core/project";
+import type { ChangeStep, LaneName, Moving } from "#core/motion";
+import { ROOT, inOrder } from "#core/project";
+import type { Motion, Piece, Project, Rule, Variant } from "#core/project";
+import { firing } from "#core/runtime";
+import type { Shown } from "#core/runtime";
 import { useProject, useSession } from "../../store/session-context";
 import { useActive, useBench, useChosen, usePiece } from "../state";
 

@@ -1,9 +1,9 @@
 import { useRef } from "react";
+import type { Id } from "#core/basics";
 import { boundsIn, unite } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { Id } from "#core/project";
 import { useSession } from "../../store/session-context";
 import { activeOf, useBenchStore } from "../state";
 

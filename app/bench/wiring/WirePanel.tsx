@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { effectText, triggerText } from "#core/behaviour";
+import { effectText, triggerText } from "#core/describe";
 import {
   contacts,
   lastWiring,

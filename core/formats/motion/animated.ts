@@ -1,5 +1,5 @@
-import { markup } from "../../paint/svg";
-import type { Attrs, Paint } from "../../paint/types";
+import { markup } from "../../paint";
+import type { Attrs, Paint } from "../../paint";
 
 /** How an animated picture is written. */
 export interface AnimatedOptions {

@@ -1,9 +1,7 @@
-import type { LayoutBox } from "../../layout/types";
-import { cssEasing } from "../../motion/linear";
-import { movingLayers, laneValue } from "../../motion/changes";
-import { goesOf, lengthOf, timingOf } from "../../motion/timing";
-import type { Lane, Motion } from "../../project/types";
-import type { Pair, Value } from "../../properties/types";
+import type { LayoutBox } from "../../layout";
+import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "../../motion";
+import type { Lane, Motion } from "../../project";
+import type { Pair, Value } from "../../properties";
 
 /** How a property of a layer is said in CSS; those left out have no counterpart. */
 const declarations: Readonly<Record<string, (v: Value) => string>> = {

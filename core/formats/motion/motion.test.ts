@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { animatedSvg, cssKeyframes, cssTransform } from "#core/formats";
-import type { AnimatedOptions } from "#core/formats";
+import { animatedSvg, cssKeyframes, cssTransform } from "#core/formats/motion";
+import type { AnimatedOptions } from "#core/formats/motion";
 import { Change } from "#core/motion";
 import { markup, paint } from "#core/paint";
 import { child, place, stage, tween } from "../../../tests/support/placed";

@@ -1,4 +1,4 @@
-import type { IconShape } from "../../properties/assets";
+import type { IconShape } from "../../properties";
 import { identity, mapPath, outlineOf, readTransform, times } from "./geometry";
 import type { Matrix } from "./geometry";
 import { readTree } from "./tree";

@@ -1,5 +1,5 @@
 import { parseColour } from "../../colour";
-import type { Fill, Stop } from "../../properties/types";
+import type { Fill, Stop } from "../../properties";
 import { at, length, readTransform, times, upright } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
 import type { Element } from "./tree";

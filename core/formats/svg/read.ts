@@ -1,6 +1,6 @@
-import { blends } from "../../properties/registry";
-import type { Four, Value } from "../../properties/types";
-import type { LayerKind } from "../../project/types";
+import { cleanText, cutText } from "../../project";
+import { blends } from "../../properties";
+import type { Fill, Four, Value } from "../../properties";
 import {
   at,
   boundsOf,
@@ -16,31 +16,11 @@ import {
   upright,
 } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
-import type { Fill } from "../../properties/types";
 import { hrefId, idIn, opacityOf, paintOf } from "./paint";
-import { cleanText, cutText } from "../../project/text";
+import type { Draft, ReadSvg } from "./draft";
 import { soundDrafts } from "./sound";
 import { readTree } from "./tree";
 import type { Element } from "./tree";
-
-/** A layer to be made, with those inside it from back to front. */
-export interface Draft {
-  readonly kind: LayerKind;
-  readonly name: string;
-  readonly values: Readonly<Record<string, Value>>;
-  readonly inside: readonly Draft[];
-}
-
-/** A file as layers. `lost` names, each once, what could not be kept. */
-export interface Picture {
-  readonly width: number;
-  readonly height: number;
-  readonly layers: readonly Draft[];
-  readonly lost: readonly string[];
-}
-
-export type ReadSvg =
-  { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly error: string };
 
 /**
  * Files with more elements than this are refused rather than made into layers nobody can work with.

@@ -1,6 +1,5 @@
-import { propertySchema } from "../../properties/schema";
-import { property } from "../../properties/registry";
-import type { Draft } from "./read";
+import { property, propertySchema } from "../../properties";
+import type { Draft } from "./draft";
 
 /** Without these a layer is not what it was in the file. */
 const essential = new Set(["x", "y", "width", "height", "shape"]);

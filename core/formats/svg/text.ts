@@ -1,4 +1,4 @@
-import { cleanText } from "../../project/text";
+import { cleanText } from "../../project";
 
 const entities: Readonly<Record<string, string>> = {
   lt: "<",

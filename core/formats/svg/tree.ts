@@ -1,5 +1,5 @@
 import { parse } from "svg-parser";
-import { cleanText } from "../../project/text";
+import { cleanText } from "../../project";
 import { unescape } from "./text";
 
 /**

@@ -1,9 +1,9 @@
-import { ancestry, rulesOf } from "../machine/piece";
-import { contest, targetValue, claimOf } from "../machine/effects";
-import { effectText, ruleText } from "../describe/words";
-import { restOf, specificity, traitsOf, valuesOf } from "../looks/variants";
-import { ROOT } from "../project/types";
-import type { Condition, Id, Piece, Project, Rule, Trait, TriggerType } from "../project/types";
+import type { Id } from "../../basics";
+import { effectText, ruleText } from "../../describe";
+import { restOf, specificity, traitsOf, valuesOf } from "../../looks";
+import { ancestry, claimOf, contest, rulesOf, targetValue } from "../../machine";
+import { ROOT } from "../../project";
+import type { Condition, Piece, Project, Rule, Trait, TriggerType } from "../../project";
 
 /**
  * A piece's behaviour as State Chart XML (W3C Recommendation of 1 September 2015). One parallel

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { pathInBox, readIcon, readSvg } from "#core/formats";
-import type { Draft } from "#core/formats";
+import { pathInBox, readIcon, readSvg } from "#core/formats/svg";
+import type { Draft } from "#core/formats/svg";
 
 const read = (inner: string, attrs = 'width="100" height="80"') => {
   const result = readSvg(

@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { focusStops, rulesOf } from "#core/behaviour";
-import { writeScxml } from "#core/formats";
-import { inOrder, ROOT } from "#core/project";
+import { focusStops, rulesOf } from "#core/machine";
+import { ROOT, inOrder } from "#core/project";
 import type { Motion, Piece, Project } from "#core/project";
-import { bellOfVariants } from "../../tests/support/bell";
+import { writeScxml } from "#core/formats/scxml";
+import { bellOfVariants } from "../../../tests/support/bell";
 import { kelpwayKit } from "#demo";
-import { Twins } from "../../tests/support/chart";
-import { Builder } from "../../tests/support/pieces";
+import { Twins } from "../../../tests/support/chart";
+import { Builder } from "../../../tests/support/pieces";
 
 afterEach(() => {
   vi.useRealTimers();

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { accept } from "#core/project";
 import { addDrafts, emptyProject, newPiece } from "#core/edit";
-import { readSvg } from "#core/formats";
-import type { Draft, Picture } from "#core/formats";
+import { accept } from "#core/project";
+import type { Draft } from "#core/formats/svg";
+import { readSvg } from "#core/formats/svg";
+import type { Picture } from "./draft";
 
 const svg = (inside: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${inside}</svg>`;

@@ -1,0 +1,3 @@
+export { animatedSvg, cssTransform, hashesIn } from "./animated";
+export type { AnimatedOptions } from "./animated";
+export { cssKeyframes } from "./keyframes";

@@ -1,0 +1,1 @@
+export { scxmlEvent, writeScxml } from "./scxml";

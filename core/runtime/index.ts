@@ -1,0 +1,4 @@
+export { firing } from "./firing";
+export type { Shown } from "./firing";
+export { Run } from "./run";
+export { sceneOf } from "./scene";
