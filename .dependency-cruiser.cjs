@@ -25,36 +25,55 @@ const order = [
   ["rehearse"],
   ["checks"],
 ];
+/** Files of the vocabulary that belong to a room: each kind has one for each room that needs it. */
+const facets = { project: ["schema"], machine: ["machine", "trouble"], "formats/scxml": ["scxml"] };
+const ofKinds = (room) => `vocabulary/[^/]+/[^/]+/(${facets[room].join("|")})\\.ts$`;
+/** What belongs to a room: its folder, and what kinds have for it. */
+const inside = (room) => (facets[room] ? `(${room}/|${ofKinds(room)})` : `${room}/`);
 const stands = order.flatMap((level, i) => {
   const later = order.slice(i + 1).flat();
-  return level.map((name) => {
+  return level.flatMap((name) => {
     const beside = [...level.filter((other) => other !== name), ...later];
-    return room(`${name}-stands-before`, `^core/${name}/`, `^core/(${beside.join("|")})/`);
+    if (beside.length === 0) return [];
+    const to = `^core/(${beside.map(inside).join("|")})`;
+    return [room(`${name}-stands-before`, `^core/${inside(name)}`, to)];
   });
 });
 const anyRoom = "(formats/[^/]+|[^/]+)";
+const anyIndex = `^core/${anyRoom}/index\\.ts$`;
+/** What kinds have for a room is used by that room alone, and may use all of it. */
+const kinds = Object.keys(facets).flatMap((name) => [
+  room(`kinds-are-gathered-by-${name}`, `^(?!core/${name}/)`, `^core/${ofKinds(name)}`),
+  {
+    name: `kinds-lean-on-${name}`,
+    severity: "error",
+    from: { path: `^core/${ofKinds(name)}` },
+    to: { path: "^core/", pathNot: [`^core/${name}/`, anyIndex] },
+  },
+]);
 
 module.exports = {
   forbidden: [
     ...stands,
+    ...kinds,
     {
       name: "rooms-through-their-index",
       comment: "a room of core is used through its index.ts",
       severity: "error",
-      from: { path: `^core/${anyRoom}/` },
-      to: { path: "^core/", pathNot: ["^core/$1/", `^core/${anyRoom}/index\\.ts$`] },
+      from: { path: `^core/${anyRoom}/`, pathNot: "^core/vocabulary/" },
+      to: { path: "^core/", pathNot: ["^core/$1/", "^core/vocabulary/", anyIndex] },
     },
     {
       name: "core-through-its-indexes",
       severity: "error",
       from: { pathNot: "^core/" },
-      to: { path: "^core/", pathNot: `^core/${anyRoom}/index\\.ts$` },
+      to: { path: "^core/", pathNot: anyIndex },
     },
     {
       name: "every-room-has-its-place",
       comment: "a new room of core is put into the order",
       severity: "error",
-      from: { path: "^core/", pathNot: `^core/(${order.flat().join("|")})/` },
+      from: { path: "^core/", pathNot: `^core/(${order.flat().map(inside).join("|")})` },
       to: {},
     },
     room("core-stands-alone", "^core/", "^(player|server|app|workers|demo|scripts|tests)/"),

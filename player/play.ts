@@ -1,7 +1,7 @@
 import type { Id } from "#core/basics";
 import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
-import { withinScreen } from "#core/machine";
+import { isPressed, withinScreen } from "#core/machine";
 import type { MachineEvent } from "#core/machine";
 import { paint } from "#core/paint";
 import type { Project, Step } from "#core/project";
@@ -31,9 +31,6 @@ export interface PlayOptions {
   readonly onAct?: (act: Act) => void;
   readonly name?: string;
 }
-
-/** Triggers a pointer that presses can set off: over them it becomes a hand. */
-const pressing: readonly string[] = ["click", "double", "press", "release", "hold", "drag"];
 
 /** What a finger covers, for a pointer that stands for one. */
 const finger = `url("data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" width="32" height="32"><circle cx="16" cy="16" r="14" fill="#20302e33" stroke="#20302e99" stroke-width="1.500"/></svg>')}") 16 16, pointer`;
@@ -338,8 +335,7 @@ export class Player {
       .copies()
       .some(({ path, piece }) =>
         Object.values(piece.rules).some(
-          (r) =>
-            r.on && pressing.includes(r.trigger.type) && over.has(`${path}/${r.source ?? "root"}`),
+          (r) => r.on && isPressed(r) && over.has(`${path}/${r.source ?? "root"}`),
         ),
       );
   }

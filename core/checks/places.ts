@@ -2,24 +2,11 @@ import { entryOf } from "../basics";
 import { hitTest, spotAt } from "../layout";
 import type { LayoutEnv } from "../layout";
 import { Resolver } from "../looks";
-import { chainOf, hiddenIn, liveAt, liveCopies, rulesOf } from "../machine";
+import { chainOf, hiddenIn, isPointed, liveAt, liveCopies, rulesOf } from "../machine";
 import type { Path, State } from "../machine";
 import { ROOT } from "../project";
-import type { Project, TriggerType } from "../project";
+import type { Project } from "../project";
 import { sceneOf } from "../runtime";
-
-/** Triggers that need a pointer at a layer. */
-const pointed: readonly TriggerType[] = [
-  "click",
-  "double",
-  "press",
-  "release",
-  "hold",
-  "enter",
-  "leave",
-  "hover",
-  "drag",
-];
 
 /**
  * Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of
@@ -55,7 +42,7 @@ const listening = (project: Project, state: State): Path[] =>
     .flatMap(({ path, piece, variant }) => {
       const sources = new Set(
         rulesOf(project, piece)
-          .filter((r) => pointed.includes(r.trigger.type))
+          .filter(isPointed)
           .map((r) => r.source ?? ROOT),
       );
       return [...sources]

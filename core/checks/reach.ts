@@ -1,3 +1,5 @@
+import { means } from "./means";
+import type { Means } from "./means";
 import type { Id } from "../basics";
 import { ruleText, triggerText } from "../describe";
 import { markUnused, removeRule } from "../edit";
@@ -13,7 +15,7 @@ import {
 } from "../looks";
 import { rulesOf } from "../machine";
 import { ROOT, inOrder } from "../project";
-import type { Condition, Rule, TriggerType } from "../project";
+import type { Condition, Rule } from "../project";
 import { wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";
@@ -220,18 +222,6 @@ export const unseenByTouch = ({ piece, space }: Inspected): { trait: Id; value: 
   );
 };
 
-/** Triggers a finger or a key can make as well as a mouse. */
-const plain: readonly TriggerType[] = [
-  "click",
-  "press",
-  "release",
-  "hold",
-  "signal",
-  "delay",
-  "settled",
-];
-const pressing: readonly TriggerType[] = ["click", "press", "release", "hold"];
-
 /** What only happens with a pointer that hovers, and what the keyboard cannot do. */
 export const leftOut = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
@@ -245,12 +235,10 @@ export const leftOut = (subject: Inspected): Finding[] => {
   const fired = firings(space, piece.id);
   const touch = by("touch", "rest");
   const keys = by("keys", "rest");
-  const missing = (types: readonly TriggerType[], done: ReadonlyMap<Id, Edge>) =>
+  const missing = (by: keyof Means, done: ReadonlyMap<Id, Edge>) =>
     inOrder(piece.rules).flatMap((rule) => {
       const edge = fired.get(rule.id);
-      return edge && types.includes(rule.trigger.type) && !done.has(rule.id)
-        ? [{ rule, edge }]
-        : [];
+      return edge && means[rule.trigger.type][by] && !done.has(rule.id) ? [{ rule, edge }] : [];
     });
   // rules of one layer and trigger are one thing that cannot be done
   const once = (list: { rule: Rule; edge: Edge }[]) =>
@@ -273,13 +261,13 @@ export const leftOut = (subject: Inspected): Finding[] => {
       text: `That ${layerName(subject, rule.source)} ${triggerText(rule.trigger.type)} ${text}`,
     });
   return [
-    ...once(missing(plain, touch)).map(
+    ...once(missing("finger", touch)).map(
       finding(
         "hover-only",
         "never comes about with a finger: it needs a pointer that hovers first.",
       ),
     ),
-    ...once(missing(pressing, keys)).map(finding("no-keyboard", "cannot be done by keyboard.")),
+    ...once(missing("keys", keys)).map(finding("no-keyboard", "cannot be done by keyboard.")),
   ];
 };
 

@@ -1,5 +1,5 @@
 import type { Id } from "../basics";
-import { componentsAt, rulesOf } from "../machine";
+import { componentsAt, isNavigation, rulesOf } from "../machine";
 import type { Piece, Project } from "../project";
 
 /** The components placed in a piece, however deep. */
@@ -39,11 +39,7 @@ export const reduced = (project: Project, piece: Piece): Project => {
       const matters =
         component &&
         rulesOf(project, component).some((r) =>
-          r.effects.some(
-            (e) =>
-              ["go", "back", "open", "close"].includes(e.type) ||
-              (e.type === "raise" && heard(e.signal, active)),
-          ),
+          r.effects.some((e) => isNavigation(e) || (e.type === "raise" && heard(e.signal, active))),
         );
       if (!matters) active.delete(id);
     }

@@ -1,12 +1,12 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
 import { ruleText, triggerText } from "../describe";
-import { removeRule, setRule } from "../edit";
+import { oppositeOf, removeRule, setRule } from "../edit";
 import { meets, specificity, traitsOf, valuesOf } from "../looks";
-import { ancestry, brokenRule, rulesOf } from "../machine";
+import { ancestry, brokenRule, isPressed, rulesOf } from "../machine";
 import { lengthOf } from "../motion";
 import { ROOT, inOrder } from "../project";
-import type { Piece, Rule, Trait, TraitValue, TriggerType } from "../project";
+import type { Piece, Rule, Trait, TraitValue } from "../project";
 import { wayTo } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
@@ -65,8 +65,6 @@ const byOrderAlone = (subject: Inspected): Finding[] => {
   );
 };
 
-const contacts: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "drag"];
-
 /** Whether a rule of a layer takes the event that a rule of a layer around it waits for. */
 const takesFrom = (piece: Piece, inner: Rule, outer: Rule): boolean => {
   const around = outer.source ?? ROOT;
@@ -85,7 +83,7 @@ const setSame = (a: Rule, b: Rule): boolean =>
 /** The inner layer takes the event: the same on a layer around it seems dead there. */
 const byPlaceAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
-  const rules = rulesOf(project, piece).filter((r) => contacts.includes(r.trigger.type));
+  const rules = rulesOf(project, piece).filter(isPressed);
   return rules.flatMap((inner) =>
     rules
       .filter((outer) => takesFrom(piece, inner, outer))
@@ -136,15 +134,6 @@ export const loops = (subject: Inspected): Finding[] => {
   return [...out.values()];
 };
 
-const counterpart: Readonly<Record<string, string>> = {
-  enter: "leave",
-  leave: "enter",
-  press: "release",
-  release: "press",
-  focus: "blur",
-  blur: "focus",
-};
-
 interface Lead {
   readonly trait: Id;
   readonly to: Id;
@@ -160,7 +149,7 @@ const leadOf = ({ effects: [first, more], undo, when }: Rule): Lead | null => {
 const answersTo = (there: Rule, back: Rule): boolean =>
   there.source === back.source &&
   (back.trigger.type === there.trigger.type ||
-    back.trigger.type === counterpart[there.trigger.type]);
+    back.trigger.type === oppositeOf(there.trigger.type));
 
 const takesOtherTime = (a: Rule, b: Rule): boolean =>
   a.motion.kind !== "cut" && b.motion.kind !== "cut" && lengthOf(a.motion) !== lengthOf(b.motion);
@@ -229,7 +218,7 @@ interface Answer {
 /** In which values of a trait each layer answers each kind of contact. */
 const answersOf = (rules: readonly Rule[], trait: Id): Answer[] => {
   const answers = new Map<string, Answer>();
-  for (const rule of rules.filter((r) => contacts.includes(r.trigger.type))) {
+  for (const rule of rules.filter(isPressed)) {
     const key = `${rule.trigger.type} ${rule.source}`;
     const known = answers.get(key);
     const said = rule.when[trait];

@@ -3,11 +3,11 @@ import { setValues } from "../edit";
 import { findBox, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv } from "../layout";
 import { Resolver, variantKey, variantName } from "../looks";
-import { hiddenIn, rulesOf } from "../machine";
+import { hiddenIn, isPressed, rulesOf } from "../machine";
 import type { MachineEvent } from "../machine";
 import { contrastOf } from "../paint";
 import { ROOT } from "../project";
-import type { Layer, Rule, TriggerType } from "../project";
+import type { Layer, Rule } from "../project";
 import { sceneOf } from "../runtime";
 import { wayTo } from "./explore";
 import type { Edge, Node } from "./explore";
@@ -19,7 +19,6 @@ const SMALLEST = 24;
 /** A layer may creep so far from under a pointer before it counts as moved away, px. */
 const CREEP = 1;
 
-const pressed: readonly TriggerType[] = ["click", "double", "press", "release", "hold", "drag"];
 const name = ({ piece }: Inspected, id: Id): string =>
   id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
 
@@ -141,7 +140,7 @@ export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Fi
   const add = (f: Finding | null) => {
     if (f && !out.has(f.id)) out.set(f.id, f);
   };
-  const contacts = rulesOf(project, piece).filter((r) => pressed.includes(r.trigger.type));
+  const contacts = rulesOf(project, piece).filter(isPressed);
   const sources = new Set(contacts.map((r) => r.source ?? ROOT));
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
   for (const node of byVariant(subject).values()) {

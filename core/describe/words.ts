@@ -6,6 +6,8 @@ import { lengthOf, swingOf } from "../motion";
 import type {
   Easing,
   Effect,
+  EffectOf,
+  EffectType,
   Motion,
   Piece,
   Project,
@@ -105,47 +107,43 @@ const ofCopy = <T>(project: Project, piece: Piece, copy: Id, find: (c: Piece) =>
     .map(find)
     .find((found) => found !== undefined);
 
-/** An effect in words: "Pressed becomes yes". */
-export const effectText = (project: Project, piece: Piece, effect: Effect): string => {
-  switch (effect.type) {
-    case "go":
-      return `go to ${screenName(project, effect.screen)}`;
-    case "back":
-      return "go back";
-    case "stir":
-      return "stir";
-    case "open":
-      return `open ${screenName(project, effect.screen)} over it`;
-    case "close":
-      return "close the overlay";
-    case "scroll":
-      return `scroll to ${layerName(piece, effect.layer, "a removed layer")}`;
-    case "empty":
-      return "empty the form";
-    case "clip": {
-      const act = effect.act === "turn" ? "play or pause" : effect.act;
-      return `${act} ${layerName(piece, effect.layer, "a removed clip")}`;
-    }
-    case "seek":
-      return `go to ${effect.ms} ms of ${layerName(piece, effect.layer, "a removed clip")}`;
-    case "option": {
-      const { layer, value } = effect;
-      const option = ofCopy(project, piece, layer, (c) => c.options[effect.option]);
-      const name = option?.name ?? "a removed option";
-      return `in ${layerName(piece, layer, "a removed copy")} ${name} becomes ${valueText(project, value)}`;
-    }
-    case "set":
-      return targetText(piece.traits[effect.trait], effect.to);
-    case "nested": {
-      const trait = ofCopy(project, piece, effect.layer, (c) => c.traits[effect.trait]);
-      return `in ${layerName(piece, effect.layer, "a removed copy")} ${targetText(trait, effect.to)}`;
-    }
-    case "raise":
-      return `say ${piece.signals[effect.signal]?.name ?? "a removed signal"}`;
-    case "address":
-      return `open ${effect.to}`;
-  }
+type EffectWords<K extends EffectType> = (
+  effect: EffectOf<K>,
+  piece: Piece,
+  project: Project,
+) => string;
+
+const effectWords: { readonly [K in EffectType]: EffectWords<K> } = {
+  set: ({ trait, to }, piece) => targetText(piece.traits[trait], to),
+  nested: ({ layer, trait, to }, piece, project) => {
+    const found = ofCopy(project, piece, layer, (c) => c.traits[trait]);
+    return `in ${layerName(piece, layer, "a removed copy")} ${targetText(found, to)}`;
+  },
+  option: ({ layer, option, value }, piece, project) => {
+    const found = ofCopy(project, piece, layer, (c) => c.options[option]);
+    const name = found?.name ?? "a removed option";
+    return `in ${layerName(piece, layer, "a removed copy")} ${name} becomes ${valueText(project, value)}`;
+  },
+  go: ({ screen }, _piece, project) => `go to ${screenName(project, screen)}`,
+  back: () => "go back",
+  open: ({ screen }, _piece, project) => `open ${screenName(project, screen)} over it`,
+  close: () => "close the overlay",
+  clip: ({ layer, act }, piece) =>
+    `${act === "turn" ? "play or pause" : act} ${layerName(piece, layer, "a removed clip")}`,
+  seek: ({ layer, ms }, piece) => `go to ${ms} ms of ${layerName(piece, layer, "a removed clip")}`,
+  stir: () => "stir",
+  scroll: ({ layer }, piece) => `scroll to ${layerName(piece, layer, "a removed layer")}`,
+  empty: () => "empty the form",
+  raise: ({ signal }, piece) => `say ${piece.signals[signal]?.name ?? "a removed signal"}`,
+  address: ({ to }) => `open ${to}`,
 };
+
+const wordsFor = <K extends EffectType>(effect: EffectOf<K>): EffectWords<K> =>
+  effectWords[effect.type];
+
+/** An effect in words: "Pressed becomes yes". */
+export const effectText = (project: Project, piece: Piece, effect: Effect): string =>
+  wordsFor(effect)(effect, piece, project);
 
 /** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
 const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {

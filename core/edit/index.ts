@@ -60,7 +60,6 @@ export type { RuleClip } from "./rulebook";
 export {
   addOption,
   addRule,
-  contacts,
   duplicateRule,
   moveRule,
   removeOption,
@@ -116,3 +115,4 @@ export {
 } from "./traits";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
 export type { Wire } from "./wiring";
+export { oppositeOf } from "./opposites";

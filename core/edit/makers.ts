@@ -1,3 +1,4 @@
+import { oppositeOf } from "./opposites";
 import type { Id } from "../basics";
 import { changesIn, looksIn, restOf, restingVariant, traitsOf, valuesOf } from "../looks";
 import { newId, orderAfter, set } from "../project";
@@ -316,15 +317,6 @@ export const make = (piece: Piece, making: Making): Change => {
   return { label: `Make ${making.name}`.slice(0, 200), ops };
 };
 
-const mirrored: Partial<Record<TriggerType, TriggerType>> = {
-  enter: "leave",
-  leave: "enter",
-  press: "release",
-  release: "press",
-  focus: "blur",
-  blur: "focus",
-};
-
 /**
  * The rule that leads back from where a rule leads: on the same layer, by the trigger's
  * counterpart, where its traits are what
@@ -349,7 +341,7 @@ export const wayBack = (piece: Piece, rule: Rule): Rule | null => {
     ...rule,
     id: newId(),
     order: orderAfter(Object.values(piece.rules)),
-    trigger: { ...rule.trigger, type: mirrored[rule.trigger.type] ?? rule.trigger.type },
+    trigger: { ...rule.trigger, type: oppositeOf(rule.trigger.type) ?? rule.trigger.type },
     when,
     effects,
   };

@@ -1,5 +1,6 @@
 import type { Id } from "../basics";
 import { tokenValue } from "../looks";
+import { isShown } from "../machine";
 import { curveOf, lengthOf } from "../motion";
 import { inOrder, set } from "../project";
 import type {
@@ -29,17 +30,10 @@ const usesIn = (piece: Piece, rule: Rule): MotionUse[] => [
   ),
 ];
 
-/** Effects that show nothing over time. */
-const silent: readonly Effect["type"][] = ["raise", "address"];
-
 /** Every motion by which something is shown over time. */
 export const motionsIn = (pieces: readonly Piece[]): MotionUse[] =>
   pieces
-    .flatMap((p) =>
-      inOrder(p.rules).flatMap((r) =>
-        r.effects.every((e) => silent.includes(e.type)) ? [] : usesIn(p, r),
-      ),
-    )
+    .flatMap((p) => inOrder(p.rules).flatMap((r) => (r.effects.some(isShown) ? usesIn(p, r) : [])))
     .filter((u) => u.motion.kind !== "cut");
 
 /** Rules and effects that follow a motion token. */

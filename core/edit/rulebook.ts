@@ -2,7 +2,18 @@ import { z } from "zod";
 import type { Id } from "../basics";
 import { componentsAt } from "../machine";
 import { inOrder, newId, orderAfter, remove, set, tables } from "../project";
-import type { Change, Condition, Effect, Motion, Op, Piece, Project, Rule } from "../project";
+import type {
+  Change,
+  Condition,
+  Effect,
+  EffectOf,
+  EffectType,
+  Motion,
+  Op,
+  Piece,
+  Project,
+  Rule,
+} from "../project";
 
 /**
  * Copied rules; names stand beside the ids so that another piece with layers and traits of the same
@@ -56,30 +67,41 @@ type Twin = (id: Id) => Id;
 const conditionFor = (when: Condition, twin: Twin): Condition =>
   Object.fromEntries(Object.entries(when).map(([t, values]) => [twin(t), values.map(twin)]));
 
-/**
- * An effect of the piece itself with its ids exchanged; what it says about copies inside keeps the
- * copies' own traits and options.
- */
-const effectFor = (effect: Effect, twin: Twin): Effect => {
-  switch (effect.type) {
-    case "set":
-      return {
-        ...effect,
-        trait: twin(effect.trait),
-        to: "value" in effect.to ? { value: twin(effect.to.value) } : effect.to,
-      };
-    case "nested":
-    case "option":
-    case "clip":
-    case "seek":
-    case "scroll":
-      return { ...effect, layer: twin(effect.layer) };
-    case "raise":
-      return { ...effect, signal: twin(effect.signal) };
-    default:
-      return effect;
-  }
+type Translation<K extends EffectType> = (effect: EffectOf<K>, twin: Twin) => EffectOf<K>;
+
+const same = <E>(effect: E): E => effect;
+const withLayer = <E extends { readonly layer: Id }>(effect: E, twin: Twin): E => ({
+  ...effect,
+  layer: twin(effect.layer),
+});
+
+/** What an effect says about copies inside keeps the copies' own traits and options. */
+const translations: { readonly [K in EffectType]: Translation<K> } = {
+  set: (effect, twin) => ({
+    ...effect,
+    trait: twin(effect.trait),
+    to: "value" in effect.to ? { value: twin(effect.to.value) } : effect.to,
+  }),
+  nested: withLayer,
+  option: withLayer,
+  go: same,
+  back: same,
+  open: same,
+  close: same,
+  clip: withLayer,
+  seek: withLayer,
+  stir: same,
+  scroll: withLayer,
+  empty: same,
+  raise: (effect, twin) => ({ ...effect, signal: twin(effect.signal) }),
+  address: same,
 };
+
+const translationFor = <K extends EffectType>(effect: EffectOf<K>): Translation<K> =>
+  translations[effect.type];
+
+/** An effect of the piece itself with its ids exchanged. */
+const effectFor = (effect: Effect, twin: Twin): Effect => translationFor(effect)(effect, twin);
 
 /** A rule with the layers, traits and values it names exchanged for others. */
 const translated = (rule: Rule, twin: Twin): Rule => ({

@@ -1,3 +1,4 @@
+import { isContact } from "../machine";
 import type { Id } from "../basics";
 import { inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
 import type { Change, Motion, Option, Piece, Rule } from "../project";
@@ -39,17 +40,11 @@ export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>
   };
 };
 
-/** Triggers that are contacts: they last, and what they did can be undone when they end. */
-export const contacts = ["hover", "press", "hold", "focus"] as const;
-
 /** Changes parts of a rule; "undo when it ends" only stays where a contact can end. */
 export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>): Change => {
   const rule = piece.rules[id];
   const type = parts.trigger?.type ?? rule?.trigger.type;
-  const fixed =
-    rule?.undo && !(contacts as readonly string[]).includes(type ?? "")
-      ? { ...parts, undo: false }
-      : parts;
+  const fixed = rule?.undo && type && !isContact(type) ? { ...parts, undo: false } : parts;
   return {
     label: "Change rule",
     ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)),

@@ -1,3 +1,4 @@
+import { isOfPiece } from "../machine";
 import type { Id } from "../basics";
 import { isUnused, meets, restOf, sameCondition, traitsOf, valuesOf, variantsOf } from "../looks";
 import { ROOT, inOrder, newId, orderAfter, set } from "../project";
@@ -134,7 +135,7 @@ export const wire = (
       id: newId(),
       order: orderAfter(all),
       on: true,
-      source: layer === ROOT || ["delay", "settled"].includes(given.trigger.type) ? null : layer,
+      source: layer === ROOT || isOfPiece(given.trigger.type) ? null : layer,
       ...given,
     };
     all.push(rule);

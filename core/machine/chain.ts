@@ -1,9 +1,8 @@
 import type { Id } from "../basics";
 import type { Piece, Project } from "../project";
 import { ancestry, liveCopies } from "./piece";
-import type { ActiveInstance } from "./piece";
+import type { ActiveInstance, Path, State } from "./types";
 import { frontPath } from "./surface";
-import type { Path, State } from "./types";
 
 /** The copy at a path, while it is part of the scene. */
 export const liveAt = (project: Project, state: State, path: Path): ActiveInstance | undefined =>

@@ -2,10 +2,9 @@ import type { Id } from "../basics";
 import type { LayoutBox } from "../layout";
 import { meets } from "../looks";
 import type { Project } from "../project";
-import type { ActiveInstance } from "./piece";
+import type { ActiveInstance, ClipState, Path, State, Timer } from "./types";
 import { liveCopies, rulesOf } from "./piece";
 import { layersWith } from "./saying";
-import type { ClipState, Path, State, Timer } from "./types";
 
 /** Where a clip is, ms from its beginning. */
 export const momentOf = (clip: ClipState, now: number): number =>

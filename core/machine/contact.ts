@@ -1,15 +1,17 @@
 import { ROOT } from "../project";
 import type { Project } from "../project";
 import { scheduleTimers } from "./timers";
+import { triggerOf } from "./triggers";
 import { chainOf, propagationPath, split } from "./chain";
 import { drop } from "./drag";
-import { listensFor, dispatch, enabledOn, onLayer } from "./fire";
+import { dispatch, enabledOn, onLayer } from "./fire";
 import { clickedInForm, isEntry, typeKey } from "./forms";
 import { endHolds } from "./holds";
 import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
 import { closable, frontPath, sameSurface } from "./surface";
 import type { RuleFilter, Emit, Revert, Path, State, Timer } from "./types";
+import { listensFor } from "./listening";
 
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
 export const DOUBLE = 400;
@@ -166,8 +168,6 @@ export const press = (
     : pressed;
 };
 
-const waiting = ["click", "release", "double", "hold"];
-
 /** What was clicked a moment ago is clicked again; or this click is remembered for the next. */
 const clickedTwice = (
   project: Project,
@@ -200,7 +200,7 @@ const tellUnanswered = (
   if (!inner) return;
   const waited = propagationPath(project, before, pressed).some(({ live, layers }) =>
     rulesOf(project, live.piece).some(
-      (r) => waiting.includes(r.trigger.type) && layers.includes(r.source ?? ROOT),
+      (r) => triggerOf(r).afterPress && layers.includes(r.source ?? ROOT),
     ),
   );
   const about = { at: before.now, state: now, layer: inner };

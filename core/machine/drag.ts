@@ -2,10 +2,11 @@ import type { Id } from "../basics";
 import { meets } from "../looks";
 import type { Motion, Project, Rule, Trigger } from "../project";
 import { liveAt, propagationPath, split } from "./chain";
-import { listensFor, enabledOn, fireAll, written } from "./fire";
+import { enabledOn, fireAll, written } from "./fire";
 import { rulesOf } from "./piece";
 import { sameSurface } from "./surface";
 import type { Emit, ActiveDrag, Path, Point, State } from "./types";
+import { listensFor } from "./listening";
 
 /** How far a press may wander before it is a drag, px. */
 export const SLOP = 4;

@@ -1,31 +1,28 @@
 import type { Id } from "../basics";
 import { meets } from "../looks";
 import { ROOT } from "../project";
-import type { Effect, Motion, Project, Rule, TriggerType } from "../project";
+import type { Effect, Motion, Project, Rule, Variant } from "../project";
 import { OPTION } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { scheduleTimers, noteInMotion } from "./timers";
 import { liveAt, propagationPath, split } from "./chain";
-import { clipAt, momentOf } from "./clips";
-import { contest, targetValue, writeOptions, writerKey, writeTraits } from "./effects";
-import { closeOverlay, goBack, goTo, openOverlay, overlayMeant } from "./navigate";
+import { contest } from "./contest";
+import { targetValue } from "./target";
+import { writeOptions, writerKey, writeTraits } from "./writing";
+import { facetOf } from "./effects";
 import { rulesOf } from "./piece";
-import type { ActiveInstance } from "./piece";
-import { sameSurface, without } from "./surface";
-import type { Emit, RuleFilter, Revert, Move, Path, State, TraitSet } from "./types";
-
-export const listensFor =
-  (...types: readonly TriggerType[]): RuleFilter =>
-  (rule) =>
-    types.includes(rule.trigger.type);
-
-/** Which contact a rule's doing ends with, when it is marked so. */
-const causes: Partial<Record<TriggerType, Revert["cause"]>> = {
-  hover: "hover",
-  press: "press",
-  hold: "press",
-  focus: "focus",
-};
+import type {
+  ActiveInstance,
+  Emit,
+  Move,
+  Path,
+  Revert,
+  RuleFilter,
+  State,
+  TraitSet,
+} from "./types";
+import { triggerOf } from "./triggers";
+import { sameSurface } from "./surface";
 
 /**
  * What a rule sets in one copy with one motion; traits by their id, options by "option:" and
@@ -42,24 +39,25 @@ interface Writing {
 const writesOf = (project: Project, state: State, live: ActiveInstance, rule: Rule): Writing[] => {
   const out: Writing[] = [{ live, motion: rule.motion, sets: {}, options: {} }];
   for (const effect of rule.effects) {
-    if (effect.type !== "set" && effect.type !== "nested" && effect.type !== "option") continue;
-    const path = effect.type === "set" ? live.path : `${live.path}/${effect.layer}`;
+    const setting = facetOf(effect).sets?.(effect);
+    if (!setting) continue;
+    const path = setting.copy === null ? live.path : `${live.path}/${setting.copy}`;
     const motion = effect.motion ?? rule.motion;
-    const target = effect.type === "set" ? live : liveAt(project, state, path);
+    const target = setting.copy === null ? live : liveAt(project, state, path);
     if (!target) continue;
     let entry = out.find((o) => o.live.path === path && o.motion === motion);
     if (!entry) out.push((entry = { live: target, motion, sets: {}, options: {} }));
-    if (effect.type === "option") {
-      entry.options[OPTION + effect.option] = effect.value;
+    if ("option" in setting) {
+      entry.options[OPTION + setting.option] = setting.value;
       continue;
     }
-    const sofar = Object.assign(
-      {},
+    const earlier = out.filter((o) => o.live.path === path).map((o) => o.sets);
+    const sofar = earlier.reduce<Variant>(
+      (variant, sets) => ({ ...variant, ...sets }),
       state.traits[path] ?? target.variant,
-      ...out.filter((o) => o.live.path === path).map((o) => o.sets),
-    ) as Record<Id, Id>;
-    const value = targetValue(target.piece, sofar, effect.trait, effect.to);
-    if (value !== null) entry.sets[effect.trait] = value;
+    );
+    const value = targetValue(target.piece, sofar, setting.trait, setting.to);
+    if (value !== null) entry.sets[setting.trait] = value;
   }
   return out;
 };
@@ -105,7 +103,7 @@ export const fireRule = (
   emit: Emit,
 ): State => {
   const serial = state.serial + 1;
-  const cause = rule.undo ? causes[rule.trigger.type] : undefined;
+  const cause = rule.undo ? triggerOf(rule).contact : undefined;
   let next: State = { ...state, serial };
   const done = new Map<Path, TraitSet[]>([[live.path, []]]);
   const moves: Move[] = [];
@@ -120,7 +118,7 @@ export const fireRule = (
     next = writeOptions(written.state, path, options, serial);
     if (written.sets.length) next = noteInMotion(project, next, path, motion);
     done.set(path, [...(done.get(path) ?? []), ...written.sets]);
-    const stirs = writing === first && rule.effects.some((e) => e.type === "stir");
+    const stirs = writing === first && rule.effects.some((e) => facetOf(e).runsLanes);
     if (stirs) next = noteInMotion(project, next, path, motion);
     if (stirs || next.traits !== before.traits || next.options !== before.options)
       moves.push({ state: next, path, motion });
@@ -152,7 +150,7 @@ export const fireRule = (
   );
 };
 
-/** What an effect does beyond setting traits and options. */
+/** What an effect does beside setting traits and options. */
 const follow = (
   project: Project,
   state: State,
@@ -163,94 +161,8 @@ const follow = (
 ): State => {
   const motion = effect.motion ?? rule.motion;
   const cause = { path, rule: rule.id };
-  switch (effect.type) {
-    case "go":
-      return goTo(project, state, effect.screen, motion, cause, emit);
-    case "back":
-      return goBack(project, state, motion, cause, emit);
-    case "open":
-      return openOverlay(project, state, effect.screen, motion, cause, emit);
-    case "close": {
-      const meant = overlayMeant(state, path);
-      return meant === null ? state : closeOverlay(project, state, meant, motion, cause, emit);
-    }
-    case "clip":
-    case "seek":
-      return turnClip(project, state, path, effect, emit);
-    case "scroll":
-      emit({ type: "scrollTo", at: state.now, state, path, layer: effect.layer, motion });
-      return state;
-    case "empty":
-      return emptied(state, path);
-    case "raise":
-      return raise(project, state, path, effect.signal, emit);
-    case "address":
-      emit({ type: "address", at: state.now, state, path, to: effect.to });
-      return state;
-    default:
-      return state;
-  }
-};
-
-/** Empties what has been filled in in a copy. */
-const emptied = (state: State, copy: Path): State => {
-  const own = Object.keys(state.entries).filter((p) => split(p).copy === copy);
-  return own.length
-    ? { ...state, entries: own.reduce((e, p) => without(e, p), state.entries) }
-    : state;
-};
-
-type ClipEffect = Extract<Effect, { type: "clip" | "seek" }>;
-
-const playsAfter = (effect: ClipEffect, playing: boolean): boolean => {
-  if (effect.type === "seek") return playing;
-  return effect.act === "turn" ? !playing : effect.act === "play";
-};
-
-const momentAfter = (effect: ClipEffect, length: number, now: number): number =>
-  effect.type === "seek" ? Math.min(length, effect.ms) : now;
-
-/** Plays, halts or turns a clip, or goes to a moment of it; the clip tells so itself. */
-const turnClip = (
-  project: Project,
-  state: State,
-  path: Path,
-  effect: ClipEffect,
-  emit: Emit,
-): State => {
-  const live = liveAt(project, state, path);
-  const at = live && clipAt(project, state, live, effect.layer);
-  if (!live || !at) return state;
-  const moment = Math.min(at.length, momentOf(at.clip, state.now));
-  const plays = playsAfter(effect, at.clip.playing);
-  const isOver = plays && moment >= at.length;
-  const clip = {
-    playing: plays,
-    since: state.now,
-    moment: momentAfter(effect, at.length, isOver ? 0 : moment),
-  };
-  const next: State = { ...state, clips: { ...state.clips, [`${path}/${effect.layer}`]: clip } };
-  if (plays === at.clip.playing) return scheduleTimers(project, next);
-  const what = plays ? "played" : "paused";
-  emit({ type: "clip", at: state.now, state: next, path, layer: effect.layer, what });
-  return fireOn(project, scheduleTimers(project, next), live, effect.layer, listensFor(what), emit)
-    .state;
-};
-
-/** Tells the piece around a copy something; who listens for that on the copy answers. */
-const raise = (project: Project, state: State, path: Path, signal: Id, emit: Emit): State => {
-  emit({ type: "signalled", at: state.now, state, path, signal });
-  const { copy, layer } = split(path);
-  const around = liveAt(project, state, copy);
-  if (!path.includes("/") || !around) return state;
-  return fireOn(
-    project,
-    state,
-    around,
-    layer,
-    (r) => r.trigger.type === "signal" && r.trigger.signal === signal,
-    emit,
-  ).state;
+  const doing = { project, state, cause, motion, emit, fireOn };
+  return facetOf(effect).apply?.(effect, doing) ?? state;
 };
 
 /** Lets rules of one copy compete and fires those that win; losers are told. */

@@ -1,26 +1,12 @@
 import type { Id } from "../basics";
 import { childrenOf } from "../looks";
 import { ROOT } from "../project";
-import type { Project, TriggerType } from "../project";
+import type { Project } from "../project";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
-import type { ActiveInstance } from "./piece";
+import type { ActiveInstance, Path, State } from "./types";
 import { layersWith } from "./saying";
 import { frontPath } from "./surface";
-import type { Path, State } from "./types";
-
-/**
- * What makes a layer a stop of the Tab key: it can be pressed, or it answers to the keyboard
- * itself.
- */
-const reached: readonly TriggerType[] = [
-  "click",
-  "double",
-  "press",
-  "release",
-  "hold",
-  "key",
-  "focus",
-];
+import { triggerOf } from "./triggers";
 
 /**
  * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose
@@ -65,7 +51,7 @@ export const focusStops = (project: Project, state: State): Path[] => {
       used ||
       rulesOf(project, live.piece).some(
         (r) =>
-          reached.includes(r.trigger.type) &&
+          triggerOf(r).isStop &&
           (r.source ?? ROOT) === id &&
           !(top && live.path === frontPath(state) && r.trigger.type === "key"),
       );

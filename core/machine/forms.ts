@@ -3,10 +3,10 @@ import { childrenOf } from "../looks";
 import { ROOT } from "../project";
 import type { Project } from "../project";
 import { chainOf, liveAt, split } from "./chain";
-import { listensFor, dispatch, onLayer } from "./fire";
-import type { ActiveInstance } from "./piece";
+import { dispatch, onLayer } from "./fire";
+import type { ActiveInstance, Emit, Path, State } from "./types";
 import { layersWith } from "./saying";
-import type { Emit, Path, State } from "./types";
+import { listensFor } from "./listening";
 
 /** How long the stand-in for whoever receives a form takes to answer, ms. */
 const ANSWERS_AFTER = 600;

@@ -2,7 +2,7 @@ import type { Id } from "../basics";
 import type { Project } from "../project";
 import { OPTION } from "../properties";
 import type { SpecifiedValue } from "../properties";
-import { writerKey, writeTraits } from "./effects";
+import { writerKey, writeTraits } from "./writing";
 import { liveCopies } from "./piece";
 import type { MachineEvent, Revert, State } from "./types";
 

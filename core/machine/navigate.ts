@@ -5,6 +5,9 @@ import { endHolds } from "./holds";
 import { overlayOf, overlayPart, without } from "./surface";
 import type { Emit, Path, State } from "./types";
 
+/** What effects that change screens compete for. */
+export const SCREEN = "screen";
+
 /** Which rule leads elsewhere; null when it was done from outside. */
 export interface Cause {
   readonly path: Path;

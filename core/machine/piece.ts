@@ -13,21 +13,13 @@ import {
 } from "../looks";
 import type { Overrides } from "../looks";
 import { ROOT, inOrder } from "../project";
-import type {
-  Effect,
-  Layer,
-  Motion,
-  MotionValue,
-  Piece,
-  Project,
-  Rule,
-  TraitTarget,
-  Variant,
-} from "../project";
+import type { Layer, Motion, MotionValue, Piece, Project, Rule, Variant } from "../project";
 import { TRAIT, defaultsOf } from "../properties";
 import type { Values } from "../properties";
+import { componentsAt } from "./components";
 import { overlayPart } from "./surface";
-import type { Path, State } from "./types";
+import { effectTrouble } from "./troubles";
+import type { ActiveInstance, Path, State } from "./types";
 
 /** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
 export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {
@@ -42,65 +34,10 @@ export const brokenRule = (project: Project, piece: Piece, rule: Rule): string |
   if (listening) return listening;
   if (rule.effects.length === 0) return "it has no effect yet";
   for (const effect of rule.effects) {
-    const reason = brokenEffect(project, piece, effect);
+    const reason = effectTrouble(project, piece, effect);
     if (reason) return reason;
   }
   return null;
-};
-
-/** The components an instance layer can show, in whatever variant. */
-export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
-  const ids = new Set(
-    Object.values(piece.looks)
-      .map((l) => l.changes[layer]?.component)
-      .filter((c) => typeof c === "string"),
-  );
-  return [...ids].flatMap((c) => project.pieces[c] ?? []);
-};
-
-const brokenTarget = (piece: Piece, id: Id, to: TraitTarget): string | null => {
-  const trait = piece.traits[id];
-  if (!trait) return "the trait it sets was removed";
-  return "value" in to && !trait.values[to.value]
-    ? `the value it gives ${trait.name} was removed`
-    : null;
-};
-
-const brokenScreen = (project: Project, id: Id, what: string): string | null =>
-  project.pieces[id]?.kind === "screen" ? null : `the screen it ${what} was removed`;
-
-const brokenEffect = (project: Project, piece: Piece, effect: Effect): string | null => {
-  switch (effect.type) {
-    case "go":
-      return brokenScreen(project, effect.screen, "goes to");
-    case "clip":
-    case "seek":
-      return piece.layers[effect.layer]?.kind === "picture"
-        ? null
-        : "the clip it turns was removed";
-    case "scroll":
-      return piece.layers[effect.layer] ? null : "the layer it scrolls to was removed";
-    case "open":
-      return brokenScreen(project, effect.screen, "opens");
-    case "option":
-      if (!piece.layers[effect.layer]) return "the copy it sets was removed";
-      return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option])
-        ? null
-        : "the copy it sets has no such option any more";
-    case "set":
-      return brokenTarget(piece, effect.trait, effect.to);
-    case "nested": {
-      const inside = componentsAt(project, piece, effect.layer).find((c) => c.traits[effect.trait]);
-      if (!piece.layers[effect.layer]) return "the copy it sets was removed";
-      return inside
-        ? brokenTarget(inside, effect.trait, effect.to)
-        : "the copy it sets has no such trait any more";
-    }
-    case "raise":
-      return piece.signals[effect.signal] ? null : "the signal it raises was removed";
-    default:
-      return null;
-  }
 };
 
 const brokenTrigger = (
@@ -161,13 +98,6 @@ export const ancestry = (piece: Piece, layer: Id): Id[] => {
     out.push(at.id);
   return out;
 };
-
-/** A placed copy that is part of the scene. */
-export interface ActiveInstance {
-  readonly path: Path;
-  readonly piece: Piece;
-  readonly variant: Variant;
-}
 
 const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
   Object.assign(

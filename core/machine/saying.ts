@@ -4,9 +4,8 @@ import { looksOf, valuesIn } from "../looks";
 import type { Overrides } from "../looks";
 import type { Layer, LayerChanges, Piece, Project } from "../project";
 import type { Values } from "../properties";
-import type { ActiveInstance } from "./piece";
+import type { ActiveInstance, Path, State } from "./types";
 import { hiddenIn } from "./piece";
-import type { Path, State } from "./types";
 
 const saying = new WeakMap<Piece["looks"], Map<string, readonly Id[]>>();
 

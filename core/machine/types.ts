@@ -1,5 +1,5 @@
 import type { Id } from "../basics";
-import type { Motion, Rule, TriggerType, Variant } from "../project";
+import type { Motion, Piece, Rule, TriggerType, Variant } from "../project";
 import type { SpecifiedValue } from "../properties";
 
 /**
@@ -32,6 +32,13 @@ export type Input =
   /** sets a trait from outside: a switch in Try, a presenter */
   | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
   | { readonly type: "screen"; readonly screen: Id };
+
+/** A placed copy that is part of the scene. */
+export interface ActiveInstance {
+  readonly path: Path;
+  readonly piece: Piece;
+  readonly variant: Variant;
+}
 
 export type Point = readonly [x: number, y: number];
 

@@ -2,15 +2,15 @@ import type { Id } from "../basics";
 import { meets } from "../looks";
 import { ROOT } from "../project";
 import type { Project } from "../project";
-import { liveAt } from "./chain";
+import { liveAt, split } from "./chain";
 import { holdsNow } from "./contact";
 import { scheduleTimers } from "./timers";
 import { clipAt } from "./clips";
-import { split } from "./chain";
-import { listensFor, fireAll, fireOn } from "./fire";
+import { fireAll, fireOn } from "./fire";
 import { answerCome } from "./forms";
 import { rulesOf } from "./piece";
 import type { Emit, MachineEvent, Path, State, Timer } from "./types";
+import { listensFor } from "./listening";
 
 /** More rule steps than this without time passing is a loop. */
 const MOST_STEPS = 64;

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { limits } from "./limits";
 import { isRestoring, remove, set } from "./op";
 import type { Op } from "./op";
+import { isReserved } from "./reserved";
 import { isCleanText } from "./text";
 
 /** Steps as they are sent: the server knows what the records were that come back. */
@@ -154,9 +155,6 @@ export const merge = (first: readonly Op[], second: readonly Op[]): Op[] => {
   }
   return out;
 };
-
-/** Names every object has by itself: as ids they would be found in tables that do not hold them. */
-export const isReserved = (name: string): boolean => name in Object.prototype;
 
 const segment = z
   .string()

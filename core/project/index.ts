@@ -2,6 +2,7 @@ export { accept } from "./accept";
 export { Places, apply, changeSchema, merge, related, same, sentOps } from "./change";
 export { isRestoring, remove, set } from "./op";
 export type { Change, Op } from "./op";
+export type { EffectOf, EffectType } from "./effects";
 export { isInside, overwrittenBy, restoredValue, touchesAny, valueAt } from "./history";
 export type { Clash, LoggedChange } from "./history";
 export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
@@ -14,12 +15,10 @@ export {
   BASE,
   ROOT,
   directions,
-  dragDirections,
   motionKinds,
   optionKeys,
   overlayPlaces,
   tokenTypes,
-  triggerTypes,
 } from "./types";
 export type {
   Acceptance,
@@ -51,8 +50,9 @@ export type {
   Trait,
   TraitTarget,
   TraitValue,
-  Trigger,
-  TriggerType,
   Variant,
   VariantNote,
 } from "./types";
+export { triggerTypes } from "./triggers";
+export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
+export { dragDirections } from "../vocabulary/triggers/drag/schema";

@@ -2,39 +2,20 @@ import { z } from "zod";
 import {
   colourSchema,
   gradientSchema,
-  optionSchema,
   property,
   propertySchema,
   shadowsSchema,
   valueSchema,
   layerKinds,
 } from "../properties";
-import { isReserved } from "./change";
-import { isOrderKey, tableEntry } from "./ids";
+import { effectShapes } from "./effects";
+import { tableEntry } from "./ids";
+import { id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
-import {
-  directions,
-  dragDirections,
-  motionKinds,
-  optionKeys,
-  overlayPlaces,
-  ROOT,
-  tokenTypes,
-  triggerTypes,
-} from "./types";
+import { directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } from "./types";
 import type { Layer, Piece, Project } from "./types";
+import { triggerShapes, triggerTypes } from "./triggers";
 
-const id = z
-  .string()
-  .regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -")
-  .refine((s) => !isReserved(s), "this id is a word every object knows");
-const order = z.string().min(1).max(200).refine(isOrderKey, "not a place in an order");
-const name = z
-  .string()
-  .trim()
-  .min(1, "a name cannot be empty")
-  .max(120, "a name can have at most 120 characters");
-const ms = z.number().min(0).max(600_000);
 /** A table with at most so many records. */
 const atMost = <T extends z.ZodType<Record<string, unknown>>>(
   schema: T,
@@ -172,38 +153,22 @@ const motion = z.strictObject({
   lanes: z.array(lane).max(400).optional(),
 });
 const signal = z.strictObject({ id, name, order });
-const traitTarget = z.union([
-  z.strictObject({ value: id }),
-  z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) }),
-]);
 const overlay = z.strictObject({
   place: z.enum(overlayPlaces),
   dim: z.number().min(0).max(1),
   closes: z.boolean(),
 });
-/** Only addresses a browser opens as a page: nothing that would run. */
-const webAddress = z
-  .string()
-  .max(2000)
-  .regex(/^https?:\/\/\S+$/i, "an address begins with http:// or https://");
-const deed = <T extends string, S extends z.ZodRawShape>(type: T, shape: S) =>
-  z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() });
-const effect = z.discriminatedUnion("type", [
-  deed("set", { trait: id, to: traitTarget }),
-  deed("nested", { layer: id, trait: id, to: traitTarget }),
-  deed("raise", { signal: id }),
-  deed("address", { to: webAddress }),
-  deed("go", { screen: id }),
-  deed("back", {}),
-  deed("open", { screen: id }),
-  deed("close", {}),
-  deed("clip", { layer: id, act: z.enum(["play", "pause", "turn"]) }),
-  deed("seek", { layer: id, ms }),
-  deed("scroll", { layer: id }),
-  deed("empty", {}),
-  deed("stir", {}),
-  deed("option", { layer: id, option: id, value: optionSchema }),
-]);
+const effectSchemas = Object.entries(effectShapes).map(([type, shape]) =>
+  z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() }),
+);
+type EffectSchema = (typeof effectSchemas)[number];
+// there is at least one kind: the table is not empty
+const effect = z.discriminatedUnion("type", effectSchemas as [EffectSchema, ...EffectSchema[]]);
+/** Any kind may say what any other says: what is not its own means nothing. */
+const trigger = z.strictObject({
+  type: z.enum(triggerTypes),
+  ...z.object(Object.assign({}, ...Object.values(triggerShapes)) as z.ZodRawShape).partial().shape,
+});
 const rule = z.strictObject({
   id,
   order,
@@ -212,16 +177,7 @@ const rule = z.strictObject({
   when: condition,
   undo: z.boolean(),
   motion,
-  trigger: z.strictObject({
-    type: z.enum(triggerTypes),
-    ms: ms.optional(),
-    direction: z.enum(dragDirections).optional(),
-    travel: z.number().min(1).max(1e4).optional(),
-    part: z.number().min(0).max(1).optional(),
-    speed: z.number().min(0).max(1e5).optional(),
-    key: z.string().min(1).max(40).optional(),
-    signal: id.optional(),
-  }),
+  trigger,
   effects: z.array(effect).max(20),
 });
 

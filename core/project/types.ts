@@ -1,4 +1,6 @@
 import type { Id } from "../basics";
+import type { EffectOf, EffectType } from "./effects";
+import type { Trigger } from "./triggers";
 import type { Asset, Gradient, LayerKind, Shadow, SpecifiedValue, Value } from "../properties";
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
@@ -180,58 +182,6 @@ export interface MotionValue {
   readonly easing: Easing;
 }
 
-export const triggerTypes = [
-  "click",
-  "double",
-  "press",
-  "release",
-  "hold",
-  "enter",
-  "leave",
-  "hover",
-  "focus",
-  "blur",
-  "key",
-  "signal",
-  "delay",
-  "settled",
-  "drag",
-  "played",
-  "paused",
-  "reached",
-  "ended",
-  "typed",
-  "sent",
-  "succeeded",
-  "failed",
-  "seen",
-] as const;
-export type TriggerType = (typeof triggerTypes)[number];
-
-export const dragDirections = ["left", "right", "up", "down", "any"] as const;
-type DragDirection = (typeof dragDirections)[number];
-
-export interface Trigger {
-  readonly type: TriggerType;
-  /**
-   * delay: ms after the condition becomes true; hold: ms pressed; reached: the moment of the clip,
-   * ms
-   */
-  readonly ms?: number | undefined;
-  /**
-   * drag only: where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s)
-   * from which letting go does it
-   */
-  readonly direction?: DragDirection | undefined;
-  readonly travel?: number | undefined;
-  readonly part?: number | undefined;
-  readonly speed?: number | undefined;
-  /** key only: as KeyboardEvent.key says it (UI Events), "Enter", "ArrowRight", "a" */
-  readonly key?: string | undefined;
-  /** signal only: one of the component whose copy is the source */
-  readonly signal?: Id | undefined;
-}
-
 /** A named message a piece can send to whatever contains it. */
 export interface Signal {
   readonly id: Id;
@@ -243,39 +193,10 @@ export interface Signal {
 export type TraitTarget =
   { readonly value: Id } | { readonly step: "next" | "previous" | "opposite" | "first" };
 
-/** One thing a rule does. */
-type EffectAction =
-  | { readonly type: "set"; readonly trait: Id; readonly to: TraitTarget }
-  /** sets a trait of a placed copy */
-  | { readonly type: "nested"; readonly layer: Id; readonly trait: Id; readonly to: TraitTarget }
-  | { readonly type: "raise"; readonly signal: Id }
-  /** a web address; told, not followed, in Try */
-  | { readonly type: "address"; readonly to: string }
-  | { readonly type: "go"; readonly screen: Id }
-  | { readonly type: "back" }
-  /**
-   * shows a screen over the present one; close takes away the one it is said in, else the front one
-   */
-  | { readonly type: "open"; readonly screen: Id }
-  | { readonly type: "close" }
-  /** starts, halts or turns a clip of the piece; seek goes to a moment of it, ms */
-  | { readonly type: "clip"; readonly layer: Id; readonly act: "play" | "pause" | "turn" }
-  | { readonly type: "seek"; readonly layer: Id; readonly ms: number }
-  /** scrolls what is around a layer until that is in sight */
-  | { readonly type: "scroll"; readonly layer: Id }
-  /** changes nothing: the lanes of its motion run */
-  | { readonly type: "stir" }
-  /** empties the form of the piece */
-  | { readonly type: "empty" }
-  /** sets an option of a placed copy */
-  | {
-      readonly type: "option";
-      readonly layer: Id;
-      readonly option: Id;
-      readonly value: SpecifiedValue;
-    };
+/** One thing a rule does; what each kind says is in its folder of the vocabulary. */
+type EffectAction = EffectOf<EffectType>;
 
-/** A deed, with a motion of its own or with the rule's. */
+/** One thing a rule does, with a motion of its own or with the rule's. */
 export type Effect = EffectAction & { readonly motion?: Motion | undefined };
 
 export const overlayPlaces = ["centre", "top", "bottom", "start", "end"] as const;

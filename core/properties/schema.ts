@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { property, OPTION, TRAIT } from "./registry";
 import { fits } from "./types";
-import type { ValueType } from "./types";
+import type { SpecifiedValue, ValueType } from "./types";
 
 const finite = z.number().min(-1e6).max(1e6);
 
@@ -83,7 +83,12 @@ export const valueSchema = (type: ValueType): z.ZodType => {
 const cache = new Map<string, z.ZodType>();
 
 /** What an option of a copy may be given, whichever property it sets. */
-export const optionSchema = z.union([z.string().max(5000), z.boolean(), fillSchema, boundSchema]);
+export const optionSchema: z.ZodType<SpecifiedValue> = z.union([
+  z.string().max(5000),
+  z.boolean(),
+  fillSchema,
+  boundSchema,
+]);
 
 /**
  * The schema of what a look may say about a property: a value or a token's; undefined for a key

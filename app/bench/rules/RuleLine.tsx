@@ -1,7 +1,7 @@
+import { isContact } from "#core/machine";
 import { ruleTrouble } from "#core/describe";
 import {
   addWayBack,
-  contacts,
   duplicateRule,
   moveRule,
   piecesOf,
@@ -64,7 +64,7 @@ export const RuleLine = ({
     if (change) session.edit(change);
   };
   const trouble = ruleTrouble(project, piece, rule);
-  const contact = (contacts as readonly string[]).includes(rule.trigger.type);
+  const contact = isContact(rule.trigger.type);
   const setEffect = (i: number, e: Effect) =>
     set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
   return (

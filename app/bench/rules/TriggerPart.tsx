@@ -1,7 +1,7 @@
 import { keyName, triggerText } from "#core/describe";
-import { componentsAt, usualDrag } from "#core/machine";
+import { componentsAt, isOfPiece, usualDrag } from "#core/machine";
 import { ROOT, dragDirections, inOrder, triggerTypes } from "#core/project";
-import type { Piece, Project, Rule, Trigger, TriggerType } from "#core/project";
+import type { Piece, Project, Rule, TellingTrigger, Trigger, TriggerType } from "#core/project";
 import { useState } from "react";
 import { NumberField } from "../../common/NumberField";
 import { Pick } from "./Pick";
@@ -33,10 +33,9 @@ const KeyField = ({ value, onPick }: { value: string; onPick: (key: string) => v
 };
 
 const whole = "";
-/** Triggers that are about time and the whole piece, not about a layer. */
-const timed: readonly TriggerType[] = ["delay", "settled"];
 /** What a trigger begins with when it is chosen. */
-const usual: Readonly<Partial<Record<TriggerType, Partial<Rule["trigger"]>>>> = {
+const usual: Readonly<Partial<Record<TriggerType, Partial<Trigger>>>> &
+  Record<Exclude<TellingTrigger, "key" | "signal">, Partial<Trigger>> = {
   delay: { ms: 500 },
   hold: { ms: 500 },
   reached: { ms: 1000 },
@@ -85,7 +84,7 @@ export const TriggerPart = ({
     }
     const type = value as TriggerType;
     onChange({
-      ...(timed.includes(type) ? { source: null } : {}),
+      ...(isOfPiece(type) ? { source: null } : {}),
       trigger: { type, ...usual[type] },
     });
   };

@@ -1,14 +1,7 @@
+import { isContact } from "#core/machine";
 import { useState } from "react";
 import { effectText, triggerText } from "#core/describe";
-import {
-  contacts,
-  lastWiring,
-  piecesOf,
-  wire,
-  wireEffects,
-  wireScopes,
-  wireTriggers,
-} from "#core/edit";
+import { lastWiring, piecesOf, wire, wireEffects, wireScopes, wireTriggers } from "#core/edit";
 import { conditionText, variantName } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Trigger, TriggerType } from "#core/project";
@@ -67,7 +60,7 @@ const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
   const effects = wireEffects(piece, wired.from, wired.to);
   const chosen = picked ?? scopes.findIndex((s) => s.usual);
   const set = trigger ?? last.trigger;
-  const contact = (contacts as readonly string[]).includes(set.type);
+  const contact = isContact(set.type);
   const close = () => put({ wired: null });
   const make = () => {
     const made = wire(piece, wired.layers, {

@@ -1,1 +1,2 @@
-export { scxmlEvent, writeScxml } from "./scxml";
+export { scxmlEvent } from "./event-names";
+export { writeScxml } from "./scxml";

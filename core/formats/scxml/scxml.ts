@@ -1,9 +1,12 @@
 import type { Id } from "../../basics";
-import { effectText, ruleText } from "../../describe";
+import { ruleText } from "../../describe";
 import { restOf, specificity, traitsOf, valuesOf } from "../../looks";
-import { ancestry, claimOf, contest, rulesOf, targetValue } from "../../machine";
+import { ancestry, claimOf, contest, rulesOf, targetValue, triggerOf } from "../../machine";
 import { ROOT } from "../../project";
-import type { Condition, Piece, Project, Rule, Trait, TriggerType } from "../../project";
+import type { Condition, Piece, Project, Rule, Trait } from "../../project";
+import { contentOf } from "./effects";
+import { eventsOf } from "./triggers";
+import { escape } from "./xml";
 
 /**
  * A piece's behaviour as State Chart XML (W3C Recommendation of 1 September 2015). One parallel
@@ -15,43 +18,15 @@ import type { Condition, Piece, Project, Rule, Trait, TriggerType } from "../../
 export const writeScxml = (project: Project, piece: Piece): string =>
   new Chart(project, piece).text();
 
-/**
- * The event that something happens on a layer of a piece; keys are named after their characters.
- */
-export const scxmlEvent = (
-  trigger: TriggerType | "letgo" | "due",
-  layer: Id,
-  detail = "",
-): string => [trigger, ...(detail ? [token(detail)] : []), ...(layer ? [layer] : [])].join(".");
-const token = (text: string): string =>
-  text.replaceAll(/[^A-Za-z0-9-]/g, (c) => `_${(c.codePointAt(0) ?? 0).toString(16)}`);
-
-/** Triggers an event of which goes to the innermost layer with an enabled rule. */
-const climbing: readonly TriggerType[] = [
-  "click",
-  "double",
-  "press",
-  "release",
-  "key",
-  "succeeded",
-  "failed",
-];
 /** The event with which what a contact did goes back. */
-const ending: Partial<Record<TriggerType, TriggerType | "letgo">> = {
-  hover: "leave",
-  focus: "blur",
-  press: "letgo",
-  hold: "letgo",
+const ending = { hover: "leave", focus: "blur", press: "letgo" } as const;
+const endOf = (rule: Rule): "leave" | "blur" | "letgo" | null => {
+  const { contact } = triggerOf(rule);
+  return rule.undo && contact ? ending[contact] : null;
 };
 
 /** A name as the attribute wants it, an NMTOKEN; and one that may stand in programs too. */
 const nameToken = (name: string): string => `piece_${name.replaceAll(/[^A-Za-z0-9]+/g, "_")}`;
-const escape = (text: string): string =>
-  text
-    .replaceAll("&", "&amp;")
-    .replaceAll("<", "&lt;")
-    .replaceAll(">", "&gt;")
-    .replaceAll('"', "&quot;");
 const quote = (text: string): string =>
   `'${text.replaceAll("\\", "\\\\").replaceAll("'", "\\'").replaceAll("\n", "\\n")}'`;
 const stateId = (trait: Id, value: Id): string => `V_${trait}.${value}`;
@@ -113,34 +88,30 @@ class Chart {
       else groups.set(key, [r]);
     }
     for (const list of groups.values()) {
-      const { trigger } = list[0] as Rule;
-      if (trigger.type === "delay") {
-        for (const r of list)
-          out.set(r.id, { event: `due.${r.id}`, takers: [{ layer: ROOT, rules: [r] }] });
+      const [first] = list;
+      if (!first) continue;
+      const { of, climbs, name } = eventsOf(first);
+      if (of === "rule") {
+        for (const r of list) {
+          const layer = r.source ?? ROOT;
+          out.set(r.id, { event: name(r, layer), takers: [{ layer, rules: [r] }] });
+        }
         continue;
       }
-      if (trigger.type === "hold") {
-        for (const r of list)
-          out.set(r.id, {
-            event: `held.${r.id}`,
-            takers: [{ layer: r.source ?? ROOT, rules: [r] }],
-          });
-        continue;
-      }
-      if (trigger.type === "settled") {
-        out.set("settled", { event: "settled", takers: [{ layer: ROOT, rules: list }] });
+      if (of === "piece") {
+        const event = name(first, ROOT);
+        out.set(event, { event, takers: [{ layer: ROOT, rules: list }] });
         continue;
       }
       const at = (layer: Id) => ({
         layer,
         rules: list.filter((r) => (r.source ?? ROOT) === layer),
       });
-      for (const layer of climbing.includes(trigger.type) ? layers : sourcesOf(list)) {
-        const takers = (climbing.includes(trigger.type) ? ancestry(this.piece, layer) : [layer])
+      for (const layer of climbs ? layers : sourcesOf(list)) {
+        const takers = (climbs ? ancestry(this.piece, layer) : [layer])
           .map(at)
           .filter((t) => t.rules.length);
-        // entering comes with hovering, and both answer to one event
-        const event = eventOf(list[0] as Rule, layer);
+        const event = name(first, layer);
         const known = out.get(event);
         if (!takers.length) continue;
         if (known)
@@ -174,7 +145,7 @@ class Chart {
         const own = all([
           ...inner.map((e) => `!(${e})`),
           this.wins(rule, rules),
-          ...(rule.trigger.type === "click" || rule.trigger.type === "release" ? ["!held"] : []),
+          ...(eventsOf(rule).unlessHeld ? ["!held"] : []),
         ]);
         out.push({ rule, event, when: own, layer });
       }
@@ -200,13 +171,13 @@ class Chart {
   private wins(rule: Rule, rules: readonly Rule[]): string {
     const before = (a: Rule, b: Rule) =>
       specificity(b.when) - specificity(a.when) || rules.indexOf(a) - rules.indexOf(b);
-    const wanted = new Set(rule.effects.map(claimOf));
+    const wanted = new Set(rule.effects.map(claimOf).filter((claim) => claim !== null));
     const better = rules.filter(
       (r) =>
         r !== rule &&
         before(r, rule) < 0 &&
         contest([r, rule]).losses.length > 0 &&
-        r.effects.some((e) => wanted.has(claimOf(e))),
+        r.effects.some((e) => wanted.has(claimOf(e) ?? "")),
     );
     return all([this.condition(rule.when), ...better.map((r) => `!(${this.wins(r, rules)})`)]);
   }
@@ -227,7 +198,7 @@ class Chart {
         if (e.type === "set" && e.trait === trait.id)
           to = targetValue(this.piece, { [trait.id]: to ?? value }, trait.id, e.to);
       if (to === null) return [];
-      const cause = rule.undo ? ending[rule.trigger.type] : undefined;
+      const cause = endOf(rule);
       const keep = cause
         ? `hold(${quote(trait.id)}, ${quote(value)}, ${quote(cause === "letgo" ? "letgo" : `${cause}.${layer}`)})`
         : `write(${quote(trait.id)})`;
@@ -241,7 +212,7 @@ class Chart {
   private returns(trait: Trait, value: Id): string[] {
     const ends = new Set(
       this.answers.flatMap(({ rule, layer }) => {
-        const end = rule.undo ? ending[rule.trigger.type] : undefined;
+        const end = endOf(rule);
         return end && rule.effects.some((e) => e.type === "set" && e.trait === trait.id)
           ? [end === "letgo" ? "letgo" : `${end}.${layer}`]
           : [];
@@ -281,16 +252,7 @@ class Chart {
   private doing(): string {
     const out: string[] = [];
     for (const { rule, event, when } of this.answers) {
-      const does = rule.effects.flatMap((e) => {
-        if (e.type === "set" || e.type === "stir") {
-          return [];
-        }
-        return e.type === "raise"
-          ? [`<send event="signal.${e.signal}" target="#_parent"/>`]
-          : [
-              `<log label="does" expr="${escape(JSON.stringify(effectText(this.project, this.piece, e)))}"/>`,
-            ];
-      });
+      const does = rule.effects.flatMap((e) => contentOf(e, this.project, this.piece) ?? []);
       if (rule.trigger.type === "hold") does.unshift("<script>held = true</script>");
       if (does.length)
         out.push(
@@ -330,23 +292,6 @@ const kindOf = ({ trigger }: Rule): string => {
     return `key ${trigger.key}`;
   }
   return trigger.type === "signal" ? `signal ${trigger.signal}` : trigger.type;
-};
-
-const eventOf = ({ trigger }: Rule, layer: Id): string => {
-  switch (trigger.type) {
-    case "hover":
-      return `enter.${layer}`;
-    case "leave":
-      return `left.${layer}`;
-    case "blur":
-      return `blurred.${layer}`;
-    case "signal":
-      return `signal.${layer}.${trigger.signal ?? ""}`;
-    case "key":
-      return scxmlEvent("key", layer, trigger.key ?? "");
-    default:
-      return `${trigger.type}.${layer}`;
-  }
 };
 
 /**

@@ -1,0 +1,21 @@
+import type { Id } from "../basics";
+import type { Piece, Project, TraitTarget } from "../project";
+
+/** The components an instance layer can show, in whatever variant. */
+export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
+  const ids = new Set(
+    Object.values(piece.looks)
+      .map((l) => l.changes[layer]?.component)
+      .filter((c) => typeof c === "string"),
+  );
+  return [...ids].flatMap((c) => project.pieces[c] ?? []);
+};
+
+/** Why a trait of a piece cannot be given what an effect gives it, in words; null when it can. */
+export const missingValue = (piece: Piece, id: Id, to: TraitTarget): string | null => {
+  const trait = piece.traits[id];
+  if (!trait) return "the trait it sets was removed";
+  return "value" in to && !trait.values[to.value]
+    ? `the value it gives ${trait.name} was removed`
+    : null;
+};

@@ -1,0 +1,2 @@
+/** Goes back to the screen before. */
+export const back = {};

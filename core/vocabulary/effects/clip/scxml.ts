@@ -1,0 +1,4 @@
+import { told } from "../../../formats/scxml/contents";
+import type { EffectContent } from "../../../formats/scxml/contents";
+
+export const clip: EffectContent<"clip"> = told;

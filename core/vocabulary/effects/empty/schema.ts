@@ -1,0 +1,2 @@
+/** Empties the form of the piece. */
+export const empty = {};

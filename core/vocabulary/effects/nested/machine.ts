@@ -1,0 +1,7 @@
+import type { EffectFacet } from "../../../machine/effect-types";
+
+export const nested: EffectFacet<"nested"> = {
+  shows: "piece",
+  claim: ({ layer, trait }) => `${layer}/${trait}`,
+  sets: ({ layer, trait, to }) => ({ copy: layer, trait, to }),
+};

@@ -1,0 +1,7 @@
+import type { EffectFacet } from "../../../machine/effect-types";
+
+export const option: EffectFacet<"option"> = {
+  shows: "piece",
+  claim: ({ layer, option }) => `${layer}/option ${option}`,
+  sets: ({ layer, option, value }) => ({ copy: layer, option, value }),
+};

@@ -1,0 +1,10 @@
+import type { EffectFacet } from "../../../machine/effect-types";
+
+export const scroll: EffectFacet<"scroll"> = {
+  shows: "piece",
+  claim: () => "scroll",
+  apply: ({ layer }, { state, cause: { path }, motion, emit }) => {
+    emit({ type: "scrollTo", at: state.now, state, path, layer, motion });
+    return state;
+  },
+};

@@ -1,0 +1,9 @@
+import type { EffectFacet } from "../../../machine/effect-types";
+import { turnClip } from "../../../machine/turning";
+
+export const seek: EffectFacet<"seek"> = {
+  shows: "piece",
+  claim: ({ layer }) => `clip ${layer}`,
+  apply: ({ layer, ms }, doing) =>
+    turnClip(doing, layer, ({ playing }, length) => ({ playing, moment: Math.min(length, ms) })),
+};

@@ -1,0 +1,7 @@
+import type { EffectFacet } from "../../../machine/effect-types";
+
+export const set: EffectFacet<"set"> = {
+  shows: "piece",
+  claim: ({ trait }) => trait,
+  sets: ({ trait, to }) => ({ copy: null, trait, to }),
+};

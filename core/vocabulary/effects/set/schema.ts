@@ -1,0 +1,4 @@
+import { id, traitTarget } from "../../../project/scalars";
+
+/** Gives a trait of the piece a value. */
+export const set = { trait: id, to: traitTarget };

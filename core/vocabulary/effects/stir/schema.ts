@@ -1,0 +1,2 @@
+/** Changes nothing: the lanes of its motion run. */
+export const stir = {};

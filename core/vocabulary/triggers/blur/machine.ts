@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** The keyboard's focus goes. */
+export const blur: TriggerFacet = { by: "focus" };

@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A press and letting go on the same layer. */
+export const click: TriggerFacet = { by: "press", isStop: true, afterPress: true };

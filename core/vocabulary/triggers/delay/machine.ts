@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** So many ms have passed since the condition became true. */
+export const delay: TriggerFacet = { by: "time" };

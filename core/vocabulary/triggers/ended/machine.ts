@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A clip gets to its end. */
+export const ended: TriggerFacet = { by: "clip" };

@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A pointer comes onto the layer. */
+export const enter: TriggerFacet = { by: "hover" };

@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A form could not be sent. */
+export const failed: TriggerFacet = { by: "form" };

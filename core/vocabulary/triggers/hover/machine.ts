@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A pointer is on the layer; ends when it leaves. */
+export const hover: TriggerFacet = { by: "hover", contact: "hover" };

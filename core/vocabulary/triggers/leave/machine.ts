@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A pointer goes away from the layer. */
+export const leave: TriggerFacet = { by: "hover" };

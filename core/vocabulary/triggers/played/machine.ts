@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A clip begins to play. */
+export const played: TriggerFacet = { by: "clip" };

@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A layer comes into sight. */
+export const seen: TriggerFacet = { by: "sight" };

@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A copy says something to the piece around it. */
+export const signal: TriggerFacet = { by: "copy" };

@@ -1,0 +1,6 @@
+import type { TriggerEvents } from "../../../formats/scxml/trigger-events";
+
+export const signal: TriggerEvents = {
+  of: "layer",
+  name: ({ trigger }, layer) => `signal.${layer}.${trigger.signal ?? ""}`,
+};

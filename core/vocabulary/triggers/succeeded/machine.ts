@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A form was taken. */
+export const succeeded: TriggerFacet = { by: "form" };

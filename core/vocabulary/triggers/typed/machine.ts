@@ -1,0 +1,4 @@
+import type { TriggerFacet } from "../../../machine/trigger-types";
+
+/** A field is filled in. */
+export const typed: TriggerFacet = { by: "form" };
