@@ -1,4 +1,4 @@
-import { isContact } from "#core/machine";
+import { isContact, isNavigation } from "#core/machine";
 import { ruleTrouble } from "#core/describe";
 import {
   addWayBack,
@@ -21,7 +21,6 @@ import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
 
 /** Effects by which one screen gives way to another. */
-const between: readonly Effect["type"][] = ["go", "back", "open", "close"];
 
 export type Parts = Partial<Omit<Rule, "id">>;
 
@@ -141,7 +140,7 @@ export const RuleLine = ({
           </button>
         )}
         <MotionPart
-          between={rule.effects.some((e) => between.includes(e.type))}
+          between={rule.effects.some(isNavigation)}
           motion={rule.motion}
           onChange={(motion) => set({ motion }, `motion ${rule.id}`)}
         />

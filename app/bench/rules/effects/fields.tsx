@@ -1,0 +1,214 @@
+import type { Id } from "#core/basics";
+import { settableOptions } from "#core/edit";
+import { valuesOf } from "#core/looks";
+import { inOrder } from "#core/project";
+import type { EffectOf, EffectType, Trait, TraitTarget } from "#core/project";
+import { useState } from "react";
+import type { ComponentType } from "react";
+import { NumberField } from "../../../common/NumberField";
+import { OptionPart } from "../OptionPart";
+import { Pick } from "../Pick";
+import { nestedTraits, screensFor, scrollTargets } from "./choices";
+import type { Around } from "./choices";
+
+interface FieldsOf<K extends EffectType> {
+  readonly effect: EffectOf<K>;
+  readonly around: Around;
+  readonly onChange: (effect: EffectOf<K>) => void;
+}
+
+const steps = [
+  { value: "step next", words: "the next" },
+  { value: "step previous", words: "the previous" },
+  { value: "step opposite", words: "the opposite" },
+  { value: "step first", words: "the first" },
+];
+
+const TargetPart = ({
+  trait,
+  to,
+  onPick,
+}: {
+  trait: Trait;
+  to: TraitTarget;
+  onPick: (to: TraitTarget) => void;
+}) => (
+  <>
+    <span>becomes</span>
+    <Pick
+      search
+      label={`New value of ${trait.name}`}
+      value={"value" in to ? to.value : `step ${to.step}`}
+      options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
+      onPick={(v) => onPick(v.startsWith("step ") ? { step: v.slice(5) as "next" } : { value: v })}
+    />
+  </>
+);
+
+const SetFields = ({ effect, around, onChange }: FieldsOf<"set">) => {
+  const trait = around.piece.traits[effect.trait];
+  return trait ? (
+    <TargetPart trait={trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />
+  ) : null;
+};
+
+const NestedFields = ({ effect, around, onChange }: FieldsOf<"nested">) => {
+  const found = nestedTraits(around.project, around.piece).find(
+    (n) => n.layer.id === effect.layer && n.trait.id === effect.trait,
+  );
+  return found ? (
+    <TargetPart trait={found.trait} to={effect.to} onPick={(to) => onChange({ ...effect, to })} />
+  ) : null;
+};
+
+const OptionFields = ({ effect, around, onChange }: FieldsOf<"option">) => {
+  const found = settableOptions(around.project, around.piece).find(
+    (s) => s.layer.id === effect.layer && s.option.id === effect.option,
+  );
+  return found ? (
+    <OptionPart
+      option={found.option}
+      value={effect.value}
+      onPick={(value) => onChange({ ...effect, value })}
+    />
+  ) : null;
+};
+
+const ScreenPick = ({
+  screen,
+  around,
+  onPick,
+}: {
+  screen: Id;
+  around: Around;
+  onPick: (screen: Id) => void;
+}) => (
+  <Pick
+    search
+    label="Screen"
+    value={screen}
+    options={screensFor(around).map((s) => ({ value: s.id, words: s.name }))}
+    onPick={onPick}
+    broken={!around.project.pieces[screen]}
+  />
+);
+
+const GoFields = ({ effect, around, onChange }: FieldsOf<"go">) => (
+  <ScreenPick
+    screen={effect.screen}
+    around={around}
+    onPick={(screen) => onChange({ ...effect, screen })}
+  />
+);
+
+const OpenFields = ({ effect, around, onChange }: FieldsOf<"open">) => (
+  <ScreenPick
+    screen={effect.screen}
+    around={around}
+    onPick={(screen) => onChange({ ...effect, screen })}
+  />
+);
+
+const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
+  <Pick
+    label="What the clip does"
+    value={effect.act}
+    options={[
+      { value: "turn", words: "whichever it does not" },
+      { value: "play", words: "play" },
+      { value: "pause", words: "pause" },
+    ]}
+    onPick={(act) => onChange({ ...effect, act })}
+  />
+);
+
+const SeekFields = ({ effect, onChange }: FieldsOf<"seek">) => (
+  <>
+    <NumberField
+      label="Moment of the clip in milliseconds"
+      value={effect.ms}
+      min={0}
+      max={600_000}
+      step={100}
+      onChange={(ms) => onChange({ ...effect, ms })}
+    />
+    <span>ms</span>
+  </>
+);
+
+const ScrollFields = ({ effect, around: { piece }, onChange }: FieldsOf<"scroll">) => (
+  <Pick
+    search
+    label="Layer to scroll to"
+    value={effect.layer}
+    broken={!piece.layers[effect.layer]}
+    options={scrollTargets(piece).map((l) => ({ value: l.id, words: l.name }))}
+    onPick={(layer) => onChange({ ...effect, layer })}
+  />
+);
+
+const RaiseFields = ({ effect, around, onChange }: FieldsOf<"raise">) => (
+  <Pick
+    label="Signal"
+    value={effect.signal}
+    broken={!around.piece.signals[effect.signal]}
+    options={[
+      ...inOrder(around.piece.signals).map((s) => ({ value: s.id, words: s.name })),
+      { value: "+", words: "a new signal …" },
+    ]}
+    onPick={(v) => {
+      const signal = v === "+" ? around.newSignal() : v;
+      if (signal !== null) onChange({ ...effect, signal });
+    }}
+  />
+);
+
+const AddressFields = ({ effect, onChange }: FieldsOf<"address">) => {
+  const [text, setText] = useState<string | null>(null);
+  const keep = () => {
+    const typed = text?.trim();
+    setText(null);
+    if (!typed || typed === effect.to) return;
+    onChange({ ...effect, to: /^https?:\/\//i.test(typed) ? typed : `https://${typed}` });
+  };
+  return (
+    <input
+      className="word"
+      aria-label="Web address"
+      size={Math.max(18, (text ?? effect.to).length)}
+      value={text ?? effect.to}
+      spellCheck={false}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={keep}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") keep();
+        else if (e.key === "Escape") setText(null);
+      }}
+    />
+  );
+};
+
+const none = () => null;
+
+const fields: { readonly [K in EffectType]: ComponentType<FieldsOf<K>> } = {
+  set: SetFields,
+  nested: NestedFields,
+  option: OptionFields,
+  go: GoFields,
+  back: none,
+  open: OpenFields,
+  close: none,
+  clip: ClipFields,
+  seek: SeekFields,
+  stir: none,
+  scroll: ScrollFields,
+  empty: none,
+  raise: RaiseFields,
+  address: AddressFields,
+};
+
+/** What an effect of a kind says, as fields beside its name. */
+export const EffectFields = <K extends EffectType>(props: FieldsOf<K>) => {
+  const Fields: ComponentType<FieldsOf<K>> = fields[props.effect.type];
+  return <Fields {...props} />;
+};
