@@ -2,3 +2,4 @@ export { entryOf } from "./entry";
 export type { Frozen } from "./frozen";
 export type { Id } from "./id";
 export { lerp } from "./lerp";
+export { present } from "./present";

@@ -1,6 +1,6 @@
 import type { ComputedLayer } from "../looks";
 import { ENDLESS } from "../properties";
-import type { Four, Values } from "../properties";
+import type { Four, LayerValues } from "../properties";
 import { shareBefore } from "./share";
 
 /**
@@ -34,8 +34,9 @@ export const isArranged = (node: ComputedLayer): boolean =>
   node.layer.kind === "box" && node.values.arrange !== "free";
 
 type Axis = "Width" | "Height";
-const modeOf = (v: Values, axis: Axis): unknown => v[axis === "Width" ? "widthMode" : "heightMode"];
-const sizeOf = (v: Values, axis: Axis): number =>
+const modeOf = (v: LayerValues, axis: Axis): unknown =>
+  v[axis === "Width" ? "widthMode" : "heightMode"];
+const sizeOf = (v: LayerValues, axis: Axis): number =>
   v[axis === "Width" ? "width" : "height"] as number;
 
 /** What padding takes up at the least. */
@@ -84,7 +85,7 @@ interface Frame {
   readonly crossAfter: number;
 }
 
-const frameOf = (v: Values): Frame => {
+const frameOf = (v: LayerValues): Frame => {
   const row = v.arrange === "row";
   const [top, right, bottom, left] = v.padding as Four;
   return {

@@ -1,5 +1,5 @@
 import type { ComputedLayer } from "../looks";
-import type { Four, Values } from "../properties";
+import type { Four, LayerValues } from "../properties";
 import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
@@ -74,11 +74,11 @@ const follow = (
 };
 
 /** A size within the layer's own limits. */
-const within = (v: Values, axis: "Width" | "Height", size: number): number =>
+const within = (v: LayerValues, axis: "Width" | "Height", size: number): number =>
   Math.max(v[`min${axis}`] as number, Math.min(v[`max${axis}`] as number, size));
 
 const fixedOr = (
-  v: Values,
+  v: LayerValues,
   modeKey: "widthMode" | "heightMode",
   key: "width" | "height",
 ): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
@@ -152,7 +152,7 @@ const placeFree = (
  * their end; px.
  */
 export const scrollRoom = (
-  v: Values,
+  v: LayerValues,
   children: readonly LayoutBox[],
   width: number,
   height: number,
@@ -170,7 +170,7 @@ export const scrollRoom = (
 
 /** Children of a box that scrolls, moved by as much as it is scrolled and there is room for. */
 const scrolled = (
-  v: Values,
+  v: LayerValues,
   children: readonly LayoutBox[],
   width: number,
   height: number,

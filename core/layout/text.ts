@@ -1,4 +1,4 @@
-import type { Values } from "../properties";
+import type { LayerValues } from "../properties";
 import { facesFor, widthOf } from "./fonts";
 import type { FontBook } from "./fonts";
 import { shareBefore } from "./share";
@@ -80,7 +80,7 @@ const cutLines = (
  */
 export const setText = (
   book: FontBook,
-  values: Values,
+  values: LayerValues,
   width: number | undefined,
   height?: number,
 ): SetText => {

@@ -1,6 +1,6 @@
 import type { ComputedLayer } from "../looks";
 import type { Layer } from "../project";
-import type { Values } from "../properties";
+import type { LayerValues } from "../properties";
 import type { Line } from "./text";
 
 /**
@@ -10,7 +10,7 @@ import type { Line } from "./text";
  */
 export interface LayoutBox {
   readonly layer: Layer;
-  readonly values: Values;
+  readonly values: LayerValues;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -26,7 +26,7 @@ export interface LayoutBox {
    * of a copy in motion: the values its own shapes are still made from, null while those change
    * too; not there at rest
    */
-  readonly shapes?: Values | null | undefined;
+  readonly shapes?: LayerValues | null | undefined;
   /** what the layer looked like before and how far (0–1) the present look has taken over */
   readonly dissolve: {
     readonly from: LayoutBox;

@@ -2,7 +2,7 @@ import type { Id } from "../basics";
 import { byOrder } from "../project";
 import type { Layer, LayerChanges, Look, Piece, Variant } from "../project";
 import { OPTION, TRAIT, defaultsOf, property, styleKeys } from "../properties";
-import type { SpecifiedValue, Values } from "../properties";
+import type { LayerValues, SpecifiedValue, Values } from "../properties";
 import { onlyScope, suggestedScope } from "./scope";
 import { resolveTokens } from "./tokens";
 import type { Named } from "./tokens";
@@ -45,11 +45,12 @@ export const changesIn = (looks: readonly Look[], layer: Id): LayerChanges[] => 
  * The values of every property of a layer, from its kind's defaults and the given changes, weakest
  * first.
  */
-export const cascade = (layer: Layer, changes: readonly Values[]): Values =>
-  Object.assign({}, defaultsOf(layer.kind), ...changes) as Values;
+export const cascade = (layer: Layer, changes: readonly Values[]): LayerValues =>
+  // looks say values of the properties they name: the schema has seen to that
+  Object.assign({}, defaultsOf(layer.kind), ...changes) as LayerValues;
 
 /** All values of one layer in one variant, tokens and assets put in. */
-export const valuesIn = (named: Named, piece: Piece, variant: Variant, layer: Layer): Values =>
+export const valuesIn = (named: Named, piece: Piece, variant: Variant, layer: Layer): LayerValues =>
   cascade(
     layer,
     changesIn(looksIn(piece, variant), layer.id).map((c) => resolveTokens(named, c)),

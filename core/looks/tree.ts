@@ -3,7 +3,7 @@ import type { Id } from "../basics";
 import { ROOT, byOrder } from "../project";
 import type { Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } from "../project";
 import { OPTION, TRAIT } from "../properties";
-import type { SpecifiedValue, Values } from "../properties";
+import type { LayerValues, SpecifiedValue, Values } from "../properties";
 import { cascade, changesIn, looksIn } from "./cascade";
 import { resolveTokens } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";
@@ -14,7 +14,7 @@ import { restOf, traitsOf, variantFrom } from "./variants";
  */
 export interface ComputedLayer {
   readonly layer: Layer;
-  readonly values: Values;
+  readonly values: LayerValues;
   readonly children: readonly ComputedLayer[];
   /**
    * an instance's placed component, resolved in its own variant; null when it is missing or would
@@ -43,7 +43,7 @@ export const childrenOf = (piece: Piece): ReadonlyMap<Id, readonly Layer[]> => {
 /**
  * The variant a placed copy starts in: what the instance says, the component's rest for the others.
  */
-export const startOf = (component: Piece, values: Values): Variant =>
+export const startOf = (component: Piece, values: LayerValues): Variant =>
   Object.fromEntries(
     traitsOf(component).map((t) => {
       const wanted = values[TRAIT + t.id];
@@ -56,10 +56,10 @@ export type Overrides = ReadonlyMap<Id, LayerChanges>;
 const none: Overrides = new Map();
 const noChildren: readonly ComputedLayer[] = [];
 
-const overrideCache = new WeakMap<Values, { component: Piece; overrides: Overrides }>();
+const overrideCache = new WeakMap<LayerValues, { component: Piece; overrides: Overrides }>();
 
 /** What the options a copy sets come to inside its component. */
-export const overridesFrom = (component: Piece, values: Values): Overrides => {
+export const overridesFrom = (component: Piece, values: LayerValues): Overrides => {
   const known = overrideCache.get(values);
   if (known?.component === component) return known.overrides;
   const overrides = findOverrides(component, values);
@@ -67,16 +67,16 @@ export const overridesFrom = (component: Piece, values: Values): Overrides => {
   return overrides;
 };
 
-const givenCache = new WeakMap<Values, WeakMap<object, Values>>();
+const givenCache = new WeakMap<LayerValues, WeakMap<object, LayerValues>>();
 
 /**
  * An instance's values with options that were set while running; kept, so that equal questions have
  * one answer.
  */
 export const withOptions = (
-  values: Values,
+  values: LayerValues,
   given: Readonly<Record<Id, SpecifiedValue>>,
-): Values => {
+): LayerValues => {
   const known = entryOf(givenCache, values, () => new WeakMap());
   let merged = known.get(given);
   if (!merged)
@@ -85,7 +85,7 @@ export const withOptions = (
       (merged = {
         ...values,
         ...Object.fromEntries(Object.entries(given).map(([k, v]) => [OPTION + k, v])),
-      } as Values),
+      } as LayerValues),
     );
   return merged;
 };
@@ -103,7 +103,7 @@ const suits = (key: OptionKey, value: SpecifiedValue): boolean => {
     : typeof value === "string";
 };
 
-const findOverrides = (component: Piece, values: Values): Overrides => {
+const findOverrides = (component: Piece, values: LayerValues): Overrides => {
   let out: Map<Id, LayerChanges> | undefined;
   for (const option of Object.values(component.options)) {
     const value = values[OPTION + option.id];
@@ -230,7 +230,7 @@ interface Kept {
   layer: Layer;
   inputs: readonly Values[];
   override: LayerChanges | undefined;
-  values: Values;
+  values: LayerValues;
   node: ComputedLayer | null;
 }
 

@@ -15,7 +15,7 @@ import type { Overrides } from "../looks";
 import { ROOT, inOrder } from "../project";
 import type { Layer, Motion, MotionValue, Piece, Project, Rule, Variant } from "../project";
 import { TRAIT, defaultsOf } from "../properties";
-import type { Values } from "../properties";
+import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
 import { overlayPart } from "./surface";
 import { effectTrouble } from "./troubles";
@@ -99,12 +99,8 @@ export const ancestry = (piece: Piece, layer: Id): Id[] => {
   return out;
 };
 
-const instanceValues = (piece: Piece, variant: Variant, layer: Layer): Values =>
-  Object.assign(
-    {},
-    defaultsOf("instance"),
-    ...changesIn(looksIn(piece, variant), layer.id),
-  ) as Values;
+const instanceValues = (piece: Piece, variant: Variant, layer: Layer): LayerValues =>
+  cascade(layer, changesIn(looksIn(piece, variant), layer.id));
 
 /**
  * The component an instance shows, that component's start, and the traits the instance itself gives
@@ -114,7 +110,7 @@ interface PlacedCopy {
   readonly component: Piece;
   readonly start: Variant;
   readonly said: Variant;
-  /** all the instance says */ readonly values: Values;
+  /** all the instance says */ readonly values: LayerValues;
   /** what its options say inside it */ readonly sets: Overrides;
 }
 
@@ -149,10 +145,10 @@ const findCopy = (
   over?: Overrides,
 ): PlacedCopy | null => {
   if (hiddenIn(piece, variant, layer, over)) return null;
-  const values: Values = {
+  const values: LayerValues = {
     ...instanceValues(piece, variant, layer),
     ...over?.get(layer.id),
-  } as Values;
+  } as LayerValues;
   const component = project.pieces[values.component as string];
   if (!component) return null;
   const said = Object.fromEntries(

@@ -3,7 +3,7 @@ import type { Id } from "../basics";
 import { looksOf, valuesIn } from "../looks";
 import type { Overrides } from "../looks";
 import type { Layer, LayerChanges, Piece, Project } from "../project";
-import type { Values } from "../properties";
+import type { LayerValues } from "../properties";
 import type { ActiveInstance, Path, State } from "./types";
 import { hiddenIn } from "./piece";
 
@@ -27,7 +27,7 @@ export const layersWith = (
   project: Project,
   live: ActiveInstance,
   key: "plays" | "entry" | "sends",
-): { layer: Layer; values: Values }[] =>
+): { layer: Layer; values: LayerValues }[] =>
   layersSaying(live.piece, key).flatMap((id) => {
     const layer = live.piece.layers[id];
     if (!layer || hiddenIn(live.piece, live.variant, layer)) return [];

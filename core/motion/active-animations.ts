@@ -2,11 +2,14 @@ import type { LayoutBox, Line } from "../layout";
 import { placingKeys } from "../paint";
 import { byOrder } from "../project";
 import type { Motion } from "../project";
-import type { Value, Values } from "../properties";
+import type { Value, LayerValues } from "../properties";
 import { alongside, awayFrom } from "./boxes";
 import type { Leaving } from "./boxes";
 import type { Span } from "./span";
 import type { Track } from "./track";
+
+/** A box while its parts in motion are being put in. */
+type Written = { -readonly [K in keyof LayoutBox]: LayoutBox[K] };
 
 /** What a layer or a whole scene looked like before, while it gives way to what it is now. */
 export interface Dissolving {
@@ -14,7 +17,7 @@ export interface Dissolving {
   readonly from: LayoutBox;
   readonly follows: boolean;
   readonly own?: boolean;
-  readonly way?: Motion["kind"];
+  readonly way?: "slide" | "push" | "rise";
   readonly to?: Motion["to"];
 }
 
@@ -140,7 +143,7 @@ export class ActiveAnimations {
     if (!tracks && !dissolve && children === p.children && nested === p.nested) return p;
     // written out, since this is what motion does most: a spread with a key more is several times
     // slower
-    const out = {
+    const out: Written = {
       layer: p.layer,
       values: p.values,
       x: p.x,
@@ -152,7 +155,7 @@ export class ActiveAnimations {
       nested,
       presence: p.presence,
       dissolve: p.dissolve,
-      shapes: p.values as Values | null,
+      shapes: p.values,
     };
     if (tracks) {
       let values: Record<string, Value> | null = null;
@@ -166,7 +169,8 @@ export class ActiveAnimations {
           if (!placingKeys.has(key)) out.shapes = null;
         }
       }
-      if (values) out.values = values;
+      // a track mixes values of its own property: the table keeps its type
+      if (values) out.values = values as LayerValues;
     }
     if (dissolve) {
       const { from, follows, own, way, to } = dissolve;
@@ -174,7 +178,7 @@ export class ActiveAnimations {
         from: follows ? alongside(from, out) : from,
         progress: dissolve.span.progressAt(now),
         ...(own ? { own } : {}),
-        ...(way ? { way: way as "slide", to: to ?? "left" } : {}),
+        ...(way ? { way, to: to ?? "left" } : {}),
       };
     }
     return out;

@@ -1,6 +1,6 @@
 import { clipsChildren } from "../layout";
 import type { LayoutBox } from "../layout";
-import type { Values } from "../properties";
+import type { LayerValues } from "../properties";
 import { faded, isPlain, shifted } from "./flat";
 import type { Shift } from "./flat";
 import { named } from "./ink";
@@ -70,7 +70,7 @@ interface Own {
   lines: LayoutBox["lines"];
   paint: readonly Paint[];
 }
-const kept = new WeakMap<Values, Own>();
+const kept = new WeakMap<LayerValues, Own>();
 
 /**
  * What a layer is made of itself. While it only moves about, turns or fades, its shapes stay those

@@ -5,6 +5,7 @@ export { families } from "./families";
 export { gradientText } from "./gradient";
 export { layerKinds } from "./kinds";
 export type { LayerKind } from "./kinds";
+export type { LayerValues, PropertyName } from "./registry";
 export {
   ENDLESS,
   OPTION,

@@ -1,43 +1,48 @@
+import { present } from "../basics";
 import { layerKinds } from "./kinds";
 import type { LayerKind } from "./kinds";
 import { weights } from "./families";
 import { fits } from "./types";
-import type { Mixing, Property, PropertyGroup, Unit, Value, ValueType, Values } from "./types";
+import type {
+  Mixing,
+  Property,
+  PropertyGroup,
+  Unit,
+  Value,
+  ValueOf,
+  ValueType,
+  Values,
+} from "./types";
 
-const all: readonly LayerKind[] = layerKinds;
-const shapes: readonly LayerKind[] = ["box", "ellipse", "polygon", "path", "compound"];
-const lined: readonly LayerKind[] = [...shapes, "line", "picture"];
-const open: readonly LayerKind[] = ["path", "line"];
-const lettered: readonly LayerKind[] = ["text"];
+const all = layerKinds;
+const shapes = ["box", "ellipse", "polygon", "path", "compound"] as const;
+const lined = [...shapes, "line", "picture"] as const;
+const open = ["path", "line"] as const;
+const lettered = ["text"] as const;
 /**
  * Larger than any layer: as a size limit it means that there is none, as a corner that it is round
  * whatever the size.
  */
 export const ENDLESS = 100_000;
 
-const number = (unit: Unit, min = -ENDLESS, max = ENDLESS, step = 1): ValueType => ({
-  is: "number",
-  min,
-  max,
-  step,
-  unit,
-});
-const limit: ValueType = { is: "number", min: 0, max: ENDLESS, step: 1, unit: "px", open: true };
-const choice = (...of: readonly string[]): ValueType => ({ is: "choice", of });
-const flag: ValueType = { is: "flag" };
+const number = (unit: Unit, min = -ENDLESS, max = ENDLESS, step = 1) =>
+  ({ is: "number", min, max, step, unit }) as const;
+const limit = { is: "number", min: 0, max: ENDLESS, step: 1, unit: "px", open: true } as const;
+const choice = <const T extends readonly string[]>(...of: T) => ({ is: "choice", of }) as const;
+const flag = { is: "flag" } as const;
 
 type Extra = Pick<Property, "applies">;
+/** An entry keeps the types of its kinds and its values: what a layer's values are follows from it. */
 const entry =
   (group: PropertyGroup) =>
-  (
-    key: string,
+  <const K extends readonly LayerKind[], const T extends ValueType>(
     label: string,
-    kinds: readonly LayerKind[],
-    type: ValueType,
-    fallback: Value,
+    kinds: K,
+    type: T,
+    fallback: ValueOf<T>,
     mixing: Mixing,
     extra: Extra = {},
-  ): Property => ({ key, label, group, kinds, type, fallback, mixing, ...extra });
+  ) => ({ label, group, kinds, type, fallback, mixing, ...extra });
 
 const when = (test: (v: Values) => boolean): Extra => ({ applies: test });
 const arranged = when((v) => v.arrange !== "free");
@@ -101,15 +106,14 @@ const roles = [
  * a new property is one entry. "layout" mixing means that the computed box is interpolated, not the
  * value.
  */
-export const registry: readonly Property[] = [
-  place("x", "x", all, number("px"), 0, "layout"),
-  place("y", "y", all, number("px"), 0, "layout"),
-  place("width", "width", all, number("px", 0), 100, "layout"),
-  place("height", "height", all, number("px", 0), 100, "layout"),
-  place("widthMode", "width is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
-  place("heightMode", "height is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
-  place(
-    "minWidth",
+const entries = {
+  x: place("x", all, number("px"), 0, "layout"),
+  y: place("y", all, number("px"), 0, "layout"),
+  width: place("width", all, number("px", 0), 100, "layout"),
+  height: place("height", all, number("px", 0), 100, "layout"),
+  widthMode: place("width is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
+  heightMode: place("height is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
+  minWidth: place(
     "width at least",
     all,
     number("px", 0),
@@ -117,8 +121,7 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.widthMode !== "fixed" || v.minWidth !== 0),
   ),
-  place(
-    "maxWidth",
+  maxWidth: place(
     "width at most",
     all,
     limit,
@@ -126,8 +129,7 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.widthMode !== "fixed" || v.maxWidth !== ENDLESS),
   ),
-  place(
-    "minHeight",
+  minHeight: place(
     "height at least",
     all,
     number("px", 0),
@@ -135,8 +137,7 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.heightMode !== "fixed" || v.minHeight !== 0),
   ),
-  place(
-    "maxHeight",
+  maxHeight: place(
     "height at most",
     all,
     limit,
@@ -144,41 +145,37 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.heightMode !== "fixed" || v.maxHeight !== ENDLESS),
   ),
-  place("rotation", "rotation", all, number("°"), 0, "number"),
-  place("scale", "scale", all, { is: "pair", min: -100, max: 100, unit: "×" }, [1, 1], "pair"),
-  place(
-    "pivot",
+  rotation: place("rotation", all, number("°"), 0, "number"),
+  scale: place("scale", all, { is: "pair", min: -100, max: 100, unit: "×" }, [1, 1], "pair"),
+  pivot: place(
     "turns about",
     all,
     { is: "pair", min: -1000, max: 1000, unit: "%" },
     [50, 50],
     "pair",
   ),
-  place("stack", "raised by", all, number("", -1000, 1000), 0, "step"),
-  place("visible", "shown", all, flag, true, "layout"),
-  place(
-    "followX",
+  stack: place("raised by", all, number("", -1000, 1000), 0, "step"),
+  visible: place("shown", all, flag, true, "layout"),
+  followX: place(
     "follows across",
     all,
     choice("start", "end", "both", "centre", "scale"),
     "start",
     "layout",
   ),
-  place(
-    "followY",
+  followY: place(
     "follows down",
     all,
     choice("start", "end", "both", "centre", "scale"),
     "start",
     "layout",
   ),
-  place("touch", "touch area beyond", all, number("px", 0, 200), 0, "step"),
+  touch: place("touch area beyond", all, number("px", 0, 200), 0, "step"),
 
-  arrange("arrange", "children in", ["box"], choice("free", "row", "column"), "free", "layout"),
-  arrange("gap", "gap", ["box"], number("px", 0), 0, "layout", arranged),
-  arrange("padding", "padding", ["box"], { is: "four" }, [0, 0, 0, 0], "layout", arranged),
-  arrange(
-    "align",
+  arrange: arrange("children in", ["box"], choice("free", "row", "column"), "free", "layout"),
+  gap: arrange("gap", ["box"], number("px", 0), 0, "layout", arranged),
+  padding: arrange("padding", ["box"], { is: "four" }, [0, 0, 0, 0], "layout", arranged),
+  align: arrange(
     "aligned",
     ["box"],
     choice("start", "centre", "end", "stretch"),
@@ -186,8 +183,7 @@ export const registry: readonly Property[] = [
     "layout",
     arranged,
   ),
-  arrange(
-    "justify",
+  justify: arrange(
     "spread",
     ["box"],
     choice("start", "centre", "end", "between", "around", "evenly"),
@@ -195,9 +191,8 @@ export const registry: readonly Property[] = [
     "layout",
     arranged,
   ),
-  arrange("wrap", "wraps", ["box"], flag, false, "layout", arranged),
-  arrange(
-    "resizing",
+  wrap: arrange("wraps", ["box"], flag, false, "layout", arranged),
+  resizing: arrange(
     "when resized, children",
     ["box"],
     choice("follow", "scale"),
@@ -205,9 +200,8 @@ export const registry: readonly Property[] = [
     "layout",
     free,
   ),
-  arrange("scrolls", "scrolls", ["box"], choice("no", "down", "across"), "no", "step"),
-  arrange(
-    "scrolledBy",
+  scrolls: arrange("scrolls", ["box"], choice("no", "down", "across"), "no", "step"),
+  scrolledBy: arrange(
     "scrolled by",
     ["box"],
     number("px", 0),
@@ -215,46 +209,43 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.scrolls !== "no"),
   ),
-  arrange("grow", "grows", all, number("×", 0, 100), 0, "layout"),
-  arrange("floats", "floats outside", all, flag, false, "layout"),
+  grow: arrange("grows", all, number("×", 0, 100), 0, "layout"),
+  floats: arrange("floats outside", all, flag, false, "layout"),
 
-  paint("picture", "picture", ["picture"], { is: "asset", of: "picture" }, "", "dissolve"),
-  paint("fit", "picture is fit to", ["picture"], choice(...fits), "cover", "dissolve"),
-  paint(
-    "focus",
+  picture: paint("picture", ["picture"], { is: "asset", of: "picture" }, "", "dissolve"),
+  fit: paint("picture is fit to", ["picture"], choice(...fits), "cover", "dissolve"),
+  focus: paint(
     "keeps in sight",
     ["picture"],
     { is: "pair", min: 0, max: 100, unit: "%" },
     [50, 50],
     "pair",
   ),
-  paint("icon", "icon", ["icon"], { is: "asset", of: "icon" }, "", "dissolve"),
-  paint(
-    "combine",
+  icon: paint("icon", ["icon"], { is: "asset", of: "icon" }, "", "dissolve"),
+  combine: paint(
     "shapes are",
     ["compound"],
     choice("united", "subtracted", "intersected", "excluded"),
     "united",
     "dissolve",
   ),
-  paint("fill", "fill", [...shapes, "text", "icon"], { is: "fill" }, "none", "fill"),
-  paint("radius", "corners", ["box", "picture"], { is: "four" }, [0, 0, 0, 0], "corners"),
-  paint("sides", "sides", ["polygon"], number("", 3, 60), 3, "dissolve"),
-  paint("inset", "points inwards", ["polygon"], number("%", 0, 99), 0, "number"),
-  paint("rounding", "corners", ["polygon"], number("px", 0), 0, "number"),
-  paint("shape", "shape", ["path"], { is: "path" }, "M0 0 L100 0 L100 100 Z", "path"),
-  paint("overlaps", "overlaps are", ["path"], choice("filled", "holes"), "filled", "step"),
-  paint("shadow", "shadow", [...lined, "text", "icon"], { is: "shadows" }, [], "shadows"),
-  paint("opacity", "opacity", all, number("", 0, 1, 0.05), 1, "number"),
-  paint("blur", "blur", all, number("px", 0, 500), 0, "number"),
-  paint("mixing", "mixes as", all, choice(...blends), "normal", "step"),
-  paint("clip", "clips children", ["box"], flag, false, "step"),
-  paint("masks", "masks what is above", all, flag, false, "step"),
+  fill: paint("fill", [...shapes, "text", "icon"], { is: "fill" }, "none", "fill"),
+  radius: paint("corners", ["box", "picture"], { is: "four" }, [0, 0, 0, 0], "corners"),
+  sides: paint("sides", ["polygon"], number("", 3, 60), 3, "dissolve"),
+  inset: paint("points inwards", ["polygon"], number("%", 0, 99), 0, "number"),
+  rounding: paint("corners", ["polygon"], number("px", 0), 0, "number"),
+  shape: paint("shape", ["path"], { is: "path" }, "M0 0 L100 0 L100 100 Z", "path"),
+  overlaps: paint("overlaps are", ["path"], choice("filled", "holes"), "filled", "step"),
+  shadow: paint("shadow", [...lined, "text", "icon"], { is: "shadows" }, [], "shadows"),
+  opacity: paint("opacity", all, number("", 0, 1, 0.05), 1, "number"),
+  blur: paint("blur", all, number("px", 0, 500), 0, "number"),
+  mixing: paint("mixes as", all, choice(...blends), "normal", "step"),
+  clip: paint("clips children", ["box"], flag, false, "step"),
+  masks: paint("masks what is above", all, flag, false, "step"),
 
-  border("borderColour", "border", lined, { is: "colour" }, "none", "colour"),
-  border("borderWidth", "border width", lined, number("px", 0, 1000, 0.5), 0, "number", bordered),
-  border(
-    "borderAt",
+  borderColour: border("border", lined, { is: "colour" }, "none", "colour"),
+  borderWidth: border("border width", lined, number("px", 0, 1000, 0.5), 0, "number", bordered),
+  borderAt: border(
     "border lies",
     lined,
     choice("inside", "centre", "outside"),
@@ -262,8 +253,7 @@ export const registry: readonly Property[] = [
     "step",
     bordered,
   ),
-  border(
-    "borderStyle",
+  borderStyle: border(
     "border is",
     lined,
     choice("solid", "dashed", "dotted"),
@@ -271,19 +261,18 @@ export const registry: readonly Property[] = [
     "step",
     bordered,
   ),
-  border("ends", "line ends", open, choice("round", "flat", "square"), "round", "step", bordered),
-  border("joins", "line joins", open, choice("round", "pointed", "cut"), "round", "step", bordered),
+  ends: border("line ends", open, choice("round", "flat", "square"), "round", "step", bordered),
+  joins: border("line joins", open, choice("round", "pointed", "cut"), "round", "step", bordered),
 
-  text("text", "text", lettered, { is: "text" }, "Text", "dissolve"),
-  text("style", "text style", lettered, { is: "style" }, "", "step"),
-  text("font", "family", lettered, { is: "family" }, "Hanken Grotesk", "dissolve"),
-  text("weight", "weight", lettered, choice(...weights), "400", "dissolve"),
-  text("size", "size", lettered, number("px", 1, 1000), 16, "number"),
-  text("lineHeight", "line height", lettered, number("×", 0.1, 10, 0.05), 1.3, "layout"),
-  text("spacing", "letter spacing", lettered, number("px", -100, 100, 0.1), 0, "number"),
-  text("alignText", "lines", lettered, choice("start", "centre", "end"), "start", "layout"),
-  text(
-    "alignDown",
+  text: text("text", lettered, { is: "text" }, "Text", "dissolve"),
+  style: text("text style", lettered, { is: "style" }, "", "step"),
+  font: text("family", lettered, { is: "family" }, "Hanken Grotesk", "dissolve"),
+  weight: text("weight", lettered, choice(...weights), "400", "dissolve"),
+  size: text("size", lettered, number("px", 1, 1000), 16, "number"),
+  lineHeight: text("line height", lettered, number("×", 0.1, 10, 0.05), 1.3, "layout"),
+  spacing: text("letter spacing", lettered, number("px", -100, 100, 0.1), 0, "number"),
+  alignText: text("lines", lettered, choice("start", "centre", "end"), "start", "layout"),
+  alignDown: text(
     "lines stand",
     lettered,
     choice("top", "middle", "bottom"),
@@ -291,24 +280,21 @@ export const registry: readonly Property[] = [
     "layout",
     when((v) => v.heightMode !== "fit"),
   ),
-  text(
-    "letters",
+  letters: text(
     "letters",
     lettered,
     choice("as typed", "capitals", "small", "each word"),
     "as typed",
     "dissolve",
   ),
-  text(
-    "decoration",
+  decoration: text(
     "decoration",
     lettered,
     choice("none", "underlined", "struck"),
     "none",
     "dissolve",
   ),
-  text(
-    "tooLong",
+  tooLong: text(
     "too long",
     lettered,
     choice("wraps", "ellipsis"),
@@ -317,12 +303,11 @@ export const registry: readonly Property[] = [
     when((v) => v.widthMode !== "fit"),
   ),
 
-  meaning("role", "role", all, choice(...roles), "none", "step"),
-  meaning("label", "spoken name", all, { is: "text" }, "", "step"),
+  role: meaning("role", all, choice(...roles), "none", "step"),
+  label: meaning("spoken name", all, { is: "text" }, "", "step"),
   // a picture that plays stands for a clip; what it shows while it does is where it is
-  meaning("plays", "plays for", ["picture"], number("ms", 0, 3_600_000, 100), 0, "step"),
-  meaning(
-    "starts",
+  plays: meaning("plays for", ["picture"], number("ms", 0, 3_600_000, 100), 0, "step"),
+  starts: meaning(
     "starts by itself",
     ["picture"],
     flag,
@@ -330,8 +315,7 @@ export const registry: readonly Property[] = [
     "step",
     when((v) => v.plays !== 0),
   ),
-  meaning(
-    "repeats",
+  repeats: meaning(
     "begins again",
     ["picture"],
     flag,
@@ -339,8 +323,7 @@ export const registry: readonly Property[] = [
     "step",
     when((v) => v.plays !== 0),
   ),
-  meaning(
-    "playedTo",
+  playedTo: meaning(
     "played to",
     ["picture"],
     number("ms", 0, 3_600_000, 100),
@@ -348,16 +331,14 @@ export const registry: readonly Property[] = [
     "number",
     when((v) => v.plays !== 0),
   ),
-  meaning(
-    "entry",
+  entry: meaning(
     "is filled in by",
     lettered,
     choice("nobody", "typing", "choosing"),
     "nobody",
     "step",
   ),
-  meaning(
-    "choices",
+  choices: meaning(
     "choices",
     lettered,
     { is: "text" },
@@ -365,10 +346,35 @@ export const registry: readonly Property[] = [
     "step",
     when((v) => v.entry === "choosing"),
   ),
-  meaning("sends", "sends the form", all, flag, false, "step"),
+  sends: meaning("sends the form", all, flag, false, "step"),
 
-  copy("component", "component", ["instance"], { is: "reference" }, "", "layout"),
-];
+  component: copy("component", ["instance"], { is: "reference" }, "", "layout"),
+} as const;
+
+type Entries = typeof entries;
+
+export type PropertyName = keyof Entries;
+
+/** What a property of the registry may be. */
+type ValueFor<K extends PropertyName> = ValueOf<Entries[K]["type"]>;
+/** The properties that layers of every kind have. */
+type CommonKey = {
+  [K in PropertyName]: Entries[K]["kinds"] extends typeof layerKinds ? K : never;
+}[PropertyName];
+
+/**
+ * All property values of one layer in one variant. What layers of every kind have is always there,
+ * the rest where the kind has it; keys are also a copy's own traits and options.
+ */
+export type LayerValues = { readonly [K in CommonKey]: ValueFor<K> } & {
+  readonly [K in Exclude<PropertyName, CommonKey>]?: ValueFor<K>;
+} & Values;
+
+/** The entries in the order in which they are shown. */
+export const registry: readonly Property[] = Object.entries(entries).map(([key, entry]) => ({
+  key,
+  ...entry,
+}));
 
 const byKey = new Map(registry.map((p) => [p.key, p]));
 
@@ -408,15 +414,14 @@ const kindDefaults: Partial<Record<LayerKind, Record<string, Value>>> = {
   instance: { widthMode: "fit", heightMode: "fit" },
 };
 
-const defaults = new Map<LayerKind, Values>(
-  all.map((kind) => [
-    kind,
-    Object.freeze({
-      ...Object.fromEntries(propertiesOf(kind).map((p) => [p.key, p.fallback])),
-      ...kindDefaults[kind],
-    }),
-  ]),
+const defaults = new Map(
+  all.map((kind) => {
+    const own = propertiesOf(kind).map((p) => [p.key, p.fallback] as const);
+    const values = Object.freeze({ ...Object.fromEntries(own), ...kindDefaults[kind] });
+    // each value is the fallback of its own entry: that the table is made of these, no type can say
+    return [kind, values as LayerValues] as const;
+  }),
 );
 
 /** The value of every property of a layer kind when no look says anything. */
-export const defaultsOf = (kind: LayerKind): Values => defaults.get(kind) as Values;
+export const defaultsOf = (kind: LayerKind): LayerValues => present(defaults.get(kind));

@@ -111,6 +111,35 @@ export type ValueType =
   | { readonly is: "style" }
   | { readonly is: "reference" };
 
+/** The values of a type of values. */
+export type ValueOf<T extends ValueType> = T extends {
+  readonly is: "choice";
+  readonly of: infer Of;
+}
+  ? Of extends readonly string[]
+    ? Of[number]
+    : never
+  : T extends { readonly is: "asset"; readonly of: "picture" }
+    ? Id | PictureAsset
+    : T extends { readonly is: "asset" }
+      ? Id | IconAsset
+      : {
+          number: number;
+          pair: Pair;
+          colour: string;
+          fill: Fill;
+          flag: boolean;
+          choice: string;
+          text: string;
+          path: string;
+          four: Four;
+          shadows: readonly Shadow[];
+          asset: Id;
+          family: string;
+          style: Id;
+          reference: Id;
+        }[T["is"]];
+
 /**
  * How two values are interpolated; "step" changes at once, "dissolve" cross-fades the layer,
  * "corners" never leaves what the box can show.
@@ -142,5 +171,5 @@ export interface Property {
 
 export type PropertyGroup = "place" | "arrange" | "paint" | "border" | "text" | "meaning" | "copy";
 
-/** All property values of one layer in one variant. Place-and-size values are always there. */
+/** Values by the keys of properties. */
 export type Values = Readonly<Record<string, Value>>;
