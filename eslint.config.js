@@ -18,7 +18,6 @@ export default ts.config(
     rules: {
       "@typescript-eslint/consistent-type-imports": "error",
       // stays a warning until values of layers have the types of their properties
-      "@typescript-eslint/no-base-to-string": "warn",
       "@typescript-eslint/no-dynamic-delete": "off",
       "@typescript-eslint/no-invalid-void-type": "off",
       "@typescript-eslint/no-unused-vars": [

@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import type { PictureType } from "#core/properties";
 import { AssetRow } from "./database";
 import { decodeApart } from "./decoding/apart";
 import type { Decode } from "./decoding/decode";
@@ -10,7 +11,7 @@ export const LARGEST_FONT = 4_000_000;
 type StoredPicture = {
   readonly kind: "picture";
   readonly hash: string;
-  readonly type: string;
+  readonly type: PictureType;
   readonly width: number;
   readonly height: number;
   readonly bytes: number;

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { setReference } from "#core/edit";
 import type { Reference } from "#core/project";
+import { pictureTypes } from "#core/properties";
 import type { PictureAsset } from "#core/properties";
 import { Icon } from "../common/Icon";
 import { Menu } from "../common/Menu";
@@ -99,7 +100,7 @@ const ReferencePart = () => {
             <input
               type="file"
               aria-label="Choose a reference picture"
-              accept="image/png,image/jpeg,image/webp,image/gif"
+              accept={pictureTypes.join(",")}
               onChange={(e) => {
                 void take(e.target.files?.[0]);
                 e.target.value = "";

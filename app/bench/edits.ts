@@ -147,10 +147,11 @@ export class BenchEdits {
     const edits = Object.fromEntries(
       topmost(active.piece, ids).map((id) => {
         const layer = active.piece.layers[id];
-        const v = layer ? valuesIn(this.session.project, active.piece, active.variant, layer) : {};
         const next: Record<string, Value> = {};
-        if (dx) next.x = (v.x as number) + dx;
-        if (dy) next.y = (v.y as number) + dy;
+        if (!layer) return [id, next];
+        const { x, y } = valuesIn(this.session.project, active.piece, active.variant, layer);
+        if (dx) next.x = x + dx;
+        if (dy) next.y = y + dy;
         return [id, next];
       }),
     );
@@ -164,8 +165,8 @@ export class BenchEdits {
     if (!active || !one || !two) return null;
     const v = valuesIn(this.session.project, active.piece, active.variant, one);
     const w = valuesIn(this.session.project, active.piece, active.variant, two);
-    const dx = (w.x as number) - (v.x as number);
-    const dy = (w.y as number) - (v.y as number);
+    const dx = (w.x) - (v.x);
+    const dy = (w.y) - (v.y);
     return dx || dy ? { dx, dy } : null;
   }
 

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Id } from "#core/basics";
+import { pictureTypes } from "#core/properties";
 import type { IconAsset, PictureAsset } from "#core/properties";
 import { assetAddress, iconCatalogue, keepIcon, upload } from "../store/assets";
 import type { CatalogueIcon } from "../store/assets";
@@ -152,7 +153,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
         {busy ? "Sending …" : "Choose a file …"}
         <input
           type="file"
-          accept="image/png,image/jpeg,image/webp,image/gif"
+          accept={pictureTypes.join(",")}
           disabled={busy}
           onChange={(e) => {
             void take(e.target.files?.[0]);

@@ -1,9 +1,10 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { removeLayers } from "../edit";
 import { conditionText, isUnused, looksIn, meets, variantsOf } from "../looks";
 import { hiddenIn } from "../machine";
 import { BASE, remove } from "../project";
-import type { Layer, Piece, Project } from "../project";
+import type { Piece, Project } from "../project";
 import { OPTION, defaultsOf, families, isBound, property } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { findingId } from "./types";
@@ -34,7 +35,7 @@ export const emptyLooks = ({ piece }: Inspected): Finding[] => {
               const beneath =
                 list.slice(0, at).findLast((l) => l.changes[id]?.[key] !== undefined)?.changes[
                   id
-                ]?.[key] ?? defaultsOf((piece.layers[id] as Layer).kind)[key];
+                ]?.[key] ?? defaultsOf(present(piece.layers[id]).kind)[key];
               return JSON.stringify(beneath) !== JSON.stringify(said);
             }),
         );

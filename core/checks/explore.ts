@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import type { LayoutEnv } from "../layout";
 import { restOf, traitsOf, valuesOf, variantFrom } from "../looks";
@@ -481,7 +482,7 @@ class Exploration {
   begin(): void {
     const given = givenValues(this.project, this.piece);
     for (let i = 0; i < this.queue.length && this.queue.length < this.most; i++) {
-      const from = this.queue[i] as Node;
+      const from = present(this.queue[i]);
       if (from.from !== null && from.from.does.do !== "show") continue;
       for (const { trait, value } of given) {
         if (from.variant[trait] !== value) this.lead(from, { do: "show", trait, value }, "rest");
@@ -512,7 +513,7 @@ export function* explore(
       all.begin();
       if (i === all.queue.length) break;
     }
-    all.goOn(all.queue[i] as Node);
+    all.goOn(present(all.queue[i]));
     if (i % 20 === 0) yield;
   }
   const { nodes, edges, whole, surveyor } = all;

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { means } from "./means";
 import type { Means } from "./means";
 import type { Id } from "../basics";
@@ -80,7 +81,7 @@ export const unreachable = ({ piece, space }: Inspected): Finding[] => {
       out.push(when);
   }
   for (const v of lost)
-    if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [v[t.id] as string]])));
+    if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [present(v[t.id])]])));
   return out.map((when): Finding => {
     const variant = lost.find((v) => meets(when, v));
     const names = Object.entries(when)
@@ -170,8 +171,10 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
   for (const e of space.edges)
     for (const h of e.happenings)
-      if (h.type === "lost" && h.path === piece.id && h.rule === rule.id)
-        return `it always loses to “${piece.rules[h.to] ? ruleText(subject.project, piece, piece.rules[h.to] as Rule) : "another rule"}”`;
+      if (h.type === "lost" && h.path === piece.id && h.rule === rule.id) {
+        const winner = piece.rules[h.to];
+        return `it always loses to “${winner ? ruleText(subject.project, piece, winner) : "another rule"}”`;
+      }
   for (const n of space.nodes) {
     const covered = space.surveyor.places(n.state, keyShown(n)).covered;
     if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
@@ -182,6 +185,7 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
   }
   return "nothing leads to it";
 };
+// the explorer writes keys as two texts
 const keyShown = (n: Node): string => (JSON.parse(n.key) as [string, string])[1];
 
 export const neverFires = (subject: Inspected): Finding[] => {

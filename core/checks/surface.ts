@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { setValues } from "../edit";
 import { findBox, spotAt, spotBounds } from "../layout";
@@ -35,7 +36,7 @@ const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
 
 /** How opaque a layer is with all that is around it, 0–1; 0 when it is not there. */
 const opacityOf = (p: LayoutBox, id: Id): number => {
-  const own = p.values.opacity as number;
+  const own = p.values.opacity;
   if (p.layer.id === id) return own;
   for (const c of p.children) {
     const inner = opacityOf(c, id);
@@ -70,7 +71,7 @@ const smallTarget = (subject: Inspected, node: Node, scene: LayoutBox, id: Id) =
   const layer = piece.layers[id];
   if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) return null;
   const { width, height } = spotBounds(spot);
-  const touch = placed.values.touch as number;
+  const touch = placed.values.touch;
   const w = width + 2 * touch;
   const h = height + 2 * touch;
   // what is drawn together to nothing is on its way out, not a target
@@ -98,7 +99,7 @@ const movedAway = (before: LayoutBox | null, after: LayoutBox | null, id: Id): b
   if (!was || !is) return false;
   const a = spotBounds(was);
   const b = spotBounds(is);
-  const far = CREEP + (findBox(after, id)?.placed.values.touch as number);
+  const far = CREEP + present(findBox(after, id)?.placed.values.touch);
   return (
     b.x > a.x + far ||
     b.y > a.y + far ||

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { ruleText } from "../describe";
 import { markUnused, removeRule } from "../edit";
@@ -167,42 +168,40 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
   for (let i = 0; i < count; i++)
     for (const g of given) {
       const t = traits.findIndex((x) => x.id === g.trait);
-      const v = queue[i] as number;
+      const v = present(queue[i]);
       if (t >= 0)
         note(
           v +
-            (valuesOf(traits[t] as Trait).findIndex((x) => x.id === g.value) - digit(v, t)) *
+            (valuesOf(present(traits[t])).findIndex((x) => x.id === g.value) - digit(v, t)) *
               (weight[t] ?? 1),
         );
     }
   const digits = new Int16Array(traits.length);
   const won: boolean[] = [];
   for (let at = 0; at < count; at++) {
-    const v = queue[at] as number;
+    const v = present(queue[at]);
     order[at] = v;
     start[at] = ways;
     for (let t = 0; t < traits.length; t++) digits[t] = digit(v, t);
     for (const ranked of events) {
       let next = v;
       for (let i = 0; i < ranked.length; i++) {
-        const r = ranked[i] as (typeof ranked)[number];
+        const r = present(ranked[i]);
         won[i] =
-          r.allowed.every(([t, ok]) => ok[digits[t] as number] === 1) &&
+          r.allowed.every(([t, ok]) => ok[present(digits[t])] === 1) &&
           !r.rivals.some((k) => won[k]);
         if (!won[i]) continue;
         fired.add(r.rule.id);
         for (const [t, becomes] of r.becomes)
-          next +=
-            ((becomes[digits[t] as number] as number) - (digits[t] as number)) *
-            (weight[t] as number);
+          next += (present(becomes[present(digits[t])]) - present(digits[t])) * present(weight[t]);
       }
       if (next !== v && !add(next)) return null;
       // what a contact did may go back whenever it ends, to what it may have been
       for (const r of ranked)
         for (const [t, from] of r.undoes)
-          if (r.becomes.some(([b, becomes]) => b === t && becomes.includes(digits[t] as number)))
+          if (r.becomes.some(([b, becomes]) => b === t && becomes.includes(present(digits[t]))))
             for (const d of from)
-              if (d !== digits[t] && !add(v + (d - (digits[t] as number)) * (weight[t] as number)))
+              if (d !== digits[t] && !add(v + (d - present(digits[t])) * present(weight[t])))
                 return null;
     }
   }
@@ -211,14 +210,14 @@ export const traitSpace = (project: Project, piece: Piece): TraitSpace | null =>
   const index = new Int32Array(size + 1);
   const sorted = new Int32Array(ways);
   const place = new Int32Array(size).fill(-1);
-  for (let i = 0; i < count; i++) place[order[i] as number] = i;
+  for (let i = 0; i < count; i++) place[present(order[i])] = i;
   let fill = 0;
   for (let v = 0; v < size; v++) {
     index[v] = fill;
-    const i = place[v] as number;
+    const i = present(place[v]);
     if (i >= 0)
-      for (let k = start[i] as number; k < (start[i + 1] as number); k++)
-        sorted[fill++] = to[k] as number;
+      for (let k = present(start[i]); k < present(start[i + 1]); k++)
+        sorted[fill++] = present(to[k]);
   }
   index[size] = fill;
   return { size, reached, count, fired, start: index, to: sorted, digit, traits };
@@ -229,15 +228,15 @@ const leadingTo = (space: TraitSpace, is: (v: number) => boolean): Uint8Array =>
   const { size, start, to } = space;
   const seen = new Uint8Array(size);
   const into = new Int32Array(size + 1);
-  for (const v of to) into[v + 1] = (into[v + 1] as number) + 1;
-  for (let v = 0; v < size; v++) into[v + 1] = (into[v + 1] as number) + (into[v] as number);
+  for (const v of to) into[v + 1] = present(into[v + 1]) + 1;
+  for (let v = 0; v < size; v++) into[v + 1] = present(into[v + 1]) + present(into[v]);
   const from = new Int32Array(to.length);
   const next = into.slice(0, size);
   for (let v = 0; v < size; v++)
-    for (let k = start[v] as number; k < (start[v + 1] as number); k++) {
-      const w = to[k] as number;
-      from[next[w] as number] = v;
-      next[w] = (next[w] as number) + 1;
+    for (let k = present(start[v]); k < present(start[v + 1]); k++) {
+      const w = present(to[k]);
+      from[present(next[w])] = v;
+      next[w] = present(next[w]) + 1;
     }
   const queue = new Int32Array(size);
   let count = 0;
@@ -247,9 +246,9 @@ const leadingTo = (space: TraitSpace, is: (v: number) => boolean): Uint8Array =>
       queue[count++] = v;
     }
   for (let at = 0; at < count; at++) {
-    const w = queue[at] as number;
-    for (let k = into[w] as number; k < (into[w + 1] as number); k++) {
-      const v = from[k] as number;
+    const w = present(queue[at]);
+    for (let k = present(into[w]); k < present(into[w + 1]); k++) {
+      const v = present(from[k]);
       if (!seen[v]) {
         seen[v] = 1;
         queue[count++] = v;

@@ -1,5 +1,5 @@
 import { convertOklabToRgb, convertRgbToOklab, parseHex } from "culori/fn";
-import { lerp } from "../basics";
+import { lerp, present } from "../basics";
 
 /** The colour between two others at progress t. */
 export type ColourMix = (t: number) => string;
@@ -27,7 +27,7 @@ const labOf = (colour: string): Lab => {
 };
 
 const pairs = Array.from({ length: 256 }, (_, i) => i.toString(16).padStart(2, "0"));
-const hex = (n: number): string => pairs[Math.round(Math.min(1, Math.max(0, n)) * 255)] as string;
+const hex = (n: number): string => present(pairs[Math.round(Math.min(1, Math.max(0, n)) * 255)]);
 
 const MOST_KEPT = 500;
 const mixes = new Map<string, ColourMix>();
@@ -80,6 +80,7 @@ export const colourAt = (stops: readonly ColourStop[], at: number): string => {
   if (!next) return stops.at(-1)?.colour ?? "none";
   if (!before || next.at === before.at) return next.colour;
   const t = (at - before.at) / (next.at - before.at);
+  // two go in, two come out
   const [p, q] = [before, next].map((s) =>
     s.colour === "none" ? { r: 0, g: 0, b: 0, alpha: 0 } : { alpha: 1, ...parseHex(s.colour) },
   ) as [Rgba, Rgba];

@@ -11,6 +11,7 @@ import {
 } from "culori/fn";
 
 for (const mode of [modeRgb, modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch])
+  // all three are modes of the library, whose type is that of each one
   useMode(mode as typeof modeRgb);
 
 const toRgb = converter("rgb");

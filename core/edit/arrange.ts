@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { unite } from "../layout";
 import type { Rect } from "../layout";
@@ -65,7 +66,7 @@ export const distribute = (boxes: ReadonlyMap<Id, Rect>, axis: "x" | "y"): Moves
 /** Layers that share one parent, in their order from back to front; null when they do not. */
 const together = (piece: Piece, ids: readonly Id[]): { parent: Id; layers: Layer[] } | null => {
   const layers = topmost(piece, ids)
-    .map((id) => piece.layers[id] as Layer)
+    .map((id) => present(piece.layers[id]))
     .sort(byOrder);
   const parent = layers[0]?.parent;
   return parent != null && layers.every((l) => l.parent === parent) ? { parent, layers } : null;
@@ -98,7 +99,7 @@ const alongAxis = (
   const sorted = [...layers].sort((a, b) => at(a) - at(b));
   const side = axis === "x" ? "width" : "height";
   const gaps = sorted.slice(1).map((layer, i) => {
-    const before = boxes.get((sorted[i] as Layer).id);
+    const before = boxes.get(present(sorted[i]).id);
     const box = boxes.get(layer.id);
     return before && box ? box[axis] - before[axis] - before[side] : 0;
   });
@@ -139,7 +140,7 @@ export const wrap = (
   const id = newId();
   const at = ["pieces", piece.id];
   const words = containerNames[how];
-  const top = layers.at(-1) as Layer;
+  const top = present(layers.at(-1));
   const rest = (childrenOf(piece).get(parent) ?? []).filter((l) => !layers.includes(l));
   const names = Object.values(piece.layers).map((l) => l.name);
   const box: Layer = {
@@ -193,10 +194,10 @@ export const unwrap = (
       set([...base, "layers", child.id, "parent"], box.parent),
       set([...base, "layers", child.id, "order"], order),
       ...(places
-        ? ["x", "y"].map((key) =>
+        ? (["x", "y"] as const).map((key) =>
             set(
               [...base, "looks", BASE, "changes", child.id, key],
-              (places.get(child.id)?.[key as "x"] ?? 0) + at[key as "x"],
+              (places.get(child.id)?.[key] ?? 0) + at[key],
             ),
           )
         : shift(piece, child.id, at.x, at.y)),
@@ -228,7 +229,7 @@ export const lock = (piece: Piece, ids: readonly Id[], locked: boolean): Change 
 export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back"): Change => {
   const ops: Op[] = [];
   const moved = topmost(piece, ids)
-    .map((id) => piece.layers[id] as Layer)
+    .map((id) => present(piece.layers[id]))
     .sort(byOrder);
   const lists = new Map<Id, Layer[]>();
   for (const layer of moved) {
@@ -240,7 +241,7 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
       );
   }
   for (const layer of end === "front" ? moved : [...moved].reverse()) {
-    const list = lists.get(layer.parent ?? ROOT) as Layer[];
+    const list = present(lists.get(layer.parent ?? ROOT));
     const order = orderAt(list, end === "front" ? list.length : 0);
     list.splice(end === "front" ? list.length : 0, 0, { ...layer, order });
     ops.push(set(["pieces", piece.id, "layers", layer.id, "order"], order));

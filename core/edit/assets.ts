@@ -8,16 +8,12 @@ export interface Taken<A extends Asset> {
   readonly asset: A;
 }
 
-const add = <A extends Asset>(known: Asset | undefined, asset: A): Taken<A> =>
-  known
-    ? { change: null, asset: known as A }
-    : {
-        asset,
-        change: {
-          label: `Add ${asset.kind} ${asset.name}`.slice(0, 200),
-          ops: [set(["assets", asset.id], asset)],
-        },
-      };
+const add = <A extends Asset>(known: Asset | undefined, asset: A): Taken<A> => {
+  // what is known was found by the contents of the asset, so it is of its kind
+  if (known) return { change: null, asset: known as A };
+  const label = `Add ${asset.kind} ${asset.name}`.slice(0, 200);
+  return { asset, change: { label, ops: [set(["assets", asset.id], asset)] } };
+};
 
 /** Takes an icon over; one of the same name and drawing is not taken twice. */
 export const takeIcon = (

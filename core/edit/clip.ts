@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { z } from "zod";
 import type { Id } from "../basics";
 import { boundValue, childrenOf, lookFor, looksIn } from "../looks";
@@ -61,13 +62,13 @@ export const copyLayers = (
   ids: readonly Id[],
 ): Clip => {
   const tops = topmost(piece, ids)
-    .map((id) => piece.layers[id] as Layer)
+    .map((id) => present(piece.layers[id]))
     .sort(byOrder)
     .map((l) => l.id);
   const all = tops.flatMap((id) => subtree(piece, id));
   const chosen = new Set(all);
   const layers = all.map((id) => {
-    const l = piece.layers[id] as Layer;
+    const l = present(piece.layers[id]);
     return tops.includes(id) ? { ...l, parent: null } : l;
   });
   const only = (changes: Readonly<Record<Id, LayerChanges>>) =>
@@ -100,7 +101,7 @@ export const copyLayers = (
     layers,
     looks,
     flat,
-    assets: [...used].map((id) => project.assets[id] as Asset),
+    assets: [...used].flatMap((id) => project.assets[id] ?? []),
   };
 };
 
@@ -110,7 +111,8 @@ export const copyLayers = (
 export const readClip = (text: string): Clip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
-    return read.success ? (read.data as unknown as Clip) : null;
+    // the schema above says what a clip is; values of properties are looked at when they are put in
+    return read.success ? (read.data as Clip) : null;
   } catch {
     return null;
   }
@@ -122,7 +124,7 @@ const twinsOf = (piece: Piece, clip: Clip, parent: Id): { twin: Map<Id, Id>; lay
   const names = Object.values(piece.layers).map((l) => l.name);
   const stack: Layer[] = [...(childrenOf(piece).get(parent) ?? [])];
   const layers = clip.layers.map((layer): Layer => {
-    const id = twin.get(layer.id) as Id;
+    const id = present(twin.get(layer.id));
     const name = freeName(layer.name, names);
     names.push(name);
     if (layer.parent !== null) {
@@ -174,7 +176,7 @@ export const pasteClip = (
     return lookOps(piece, when, Object.fromEntries(own));
   });
   const missing = clip.assets.filter((asset) => !project.assets[asset.id]);
-  const ids = clip.layers.filter((l) => l.parent === null).map((l) => twin.get(l.id) as Id);
+  const ids = clip.layers.filter((l) => l.parent === null).map((l) => present(twin.get(l.id)));
   const words = ids.length === 1 ? (clip.layers[0]?.name ?? "layer") : `${ids.length} layers`;
   return {
     ids,

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { fewestDeclarations } from "../gather";
 import { unite } from "../layout";
@@ -91,7 +92,7 @@ const takenFrom = (
   boxes: ReadonlyMap<Id, Rect>,
 ): Taken | null => {
   const tops = topmost(piece, ids)
-    .map((id) => piece.layers[id] as Layer)
+    .map((id) => present(piece.layers[id]))
     .sort(byOrder);
   const [first] = tops;
   const frame = unite([...boxes.values()]);
@@ -142,7 +143,7 @@ const saidOf = ({ piece, tops, inside, single, frame }: Taken, component: Id, co
 /** The layers under the component's root. */
 const layersWithin = ({ piece, tops, inside, single }: Taken): Layer[] =>
   [...inside]
-    .map((id) => piece.layers[id] as Layer)
+    .map((id) => present(piece.layers[id]))
     .filter((layer) => layer.id !== single?.id)
     .map((layer) => {
       const isOutermost = tops.includes(layer) || layer.parent === single?.id;
@@ -181,7 +182,7 @@ export const extract = (
   for (const t of carried)
     for (const v of valuesOf(t))
       outside.say(v.id === restOf(t) ? {} : { [t.id]: [v.id] }, copy.id, { [TRAIT + t.id]: v.id });
-  const layers = [base.layers[ROOT] as Layer, ...layersWithin(taken)];
+  const layers = [present(base.layers[ROOT]), ...layersWithin(taken)];
   const options = Object.values(piece.options).filter((o) => inside.has(o.layer));
   const onto = (o: Option): Option => (o.layer === single?.id ? { ...o, layer: ROOT } : o);
   const component: Piece = {
@@ -219,6 +220,7 @@ const flatValues = (
   new Map(
     Object.values(component.layers).map((l) => [
       l.id,
+      // looks say values of properties, each by its key
       Object.assign({}, ...changesIn(looksIn(component, variant), l.id), over.get(l.id)) as Record<
         string,
         SpecifiedValue
@@ -257,7 +259,7 @@ const sayFlat = (
 ): void => {
   const ids = traits.map((t) => t.id);
   for (const layer of Object.values(component.layers)) {
-    const id = twin.get(layer.id) as Id;
+    const id = present(twin.get(layer.id));
     const keys = new Set(shown.flatMap(({ flat }) => Object.keys(flat.get(layer.id) ?? {})));
     for (const key of keys) {
       const fallback = defaultsOf(layer.kind)[key] ?? "";
@@ -291,11 +293,11 @@ export const detach = (
       changesIn(looks, id).map((c) => resolveTokens(project, c)),
     );
   const resting = looksOf(piece).filter((l) => Object.keys(l.when).length === 0);
-  const component = project.pieces[said(resting).component as Id];
+  const component = project.pieces[said(resting).component ?? ""];
   if (!component) return null;
   const twin = new Map(Object.keys(component.layers).map((l) => [l, newId()]));
   const { name, parent, order } = copy;
-  const box: Layer = { id: twin.get(ROOT) as Id, kind: "box", name, parent, order };
+  const box: Layer = { id: present(twin.get(ROOT)), kind: "box", name, parent, order };
   const out = new Declarations();
   const concerned = new Set<Id>();
   for (const look of looksOf(piece)) {
@@ -316,8 +318,8 @@ export const detach = (
   const inner = Object.values(component.layers).filter((l) => l.id !== ROOT);
   const layers = inner.map((l): Layer => ({
     ...l,
-    id: twin.get(l.id) as Id,
-    parent: twin.get(l.parent ?? ROOT) as Id,
+    id: present(twin.get(l.id)),
+    parent: twin.get(l.parent ?? ROOT) ?? box.id,
   }));
   const at = ["pieces", piece.id];
   const ops = [
@@ -392,7 +394,7 @@ export const replaceBy = (
   const made: Id[] = [];
   const ops: Op[] = [];
   for (const id of tops) {
-    const layer = piece.layers[id] as Layer;
+    const layer = present(piece.layers[id]);
     const { name, parent, order } = layer;
     const copy: Layer = { id: newId(), kind: "instance", name, parent, order };
     const box = boxes.get(id);

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { childrenOf } from "../looks";
 import { BASE, ROOT, inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
@@ -86,7 +87,7 @@ export const removeLayers = (piece: Piece, ids: readonly Id[]): Change => {
   return {
     label:
       tops.length === 1
-        ? `Remove ${piece.layers[tops[0] as string]?.name ?? "layer"}`
+        ? `Remove ${piece.layers[tops[0] ?? ""]?.name ?? "layer"}`
         : `Remove ${tops.length} layers`,
     ops,
   };
@@ -172,7 +173,7 @@ export const moveInto = (
   const ops: Op[] = [];
   tops.forEach((id, i) => {
     const order = orderAt(list, index + i);
-    list.push({ ...(piece.layers[id] as Layer), order });
+    list.push({ ...present(piece.layers[id]), order });
     ops.push(
       set(["pieces", piece.id, "layers", id, "parent"], parent),
       set(["pieces", piece.id, "layers", id, "order"], order),
@@ -180,7 +181,7 @@ export const moveInto = (
     const way = ways.get(id);
     if (way) ops.push(...shift(piece, id, way.dx, way.dy));
   });
-  return { label: `Move ${piece.layers[tops[0] as string]?.name ?? "layer"}`, ops };
+  return { label: `Move ${piece.layers[tops[0] ?? ""]?.name ?? "layer"}`, ops };
 };
 
 /**
@@ -199,10 +200,10 @@ export const duplicateLayers = (
   const names = Object.values(piece.layers).map((l) => l.name);
   for (const top of topmost(piece, ids)) {
     const twin = new Map(subtree(piece, top).map((id) => [id, newId()]));
-    made.push(twin.get(top) as Id);
+    made.push(present(twin.get(top)));
     for (const [from, to] of twin) {
       twins.set(from, to);
-      const layer = piece.layers[from] as Layer;
+      const layer = present(piece.layers[from]);
       const name = freeName(layer.name, names);
       names.push(name);
       const parent = from === top ? layer.parent : (twin.get(layer.parent ?? "") ?? layer.parent);

@@ -1,3 +1,4 @@
+import { isOneOf, present } from "../basics";
 import type { Id } from "../basics";
 import {
   conditionText,
@@ -23,8 +24,8 @@ const lookPath = (piece: Piece, look: Id): string[] => ["pieces", piece.id, "loo
 const describe = (piece: Piece, edits: Edits): string => {
   const layers = Object.keys(edits);
   const keys = [...new Set(layers.flatMap((l) => Object.keys(edits[l] ?? {})))];
-  const what = keys.length === 1 ? (property(keys[0] as string)?.label ?? "value") : "looks";
-  return `Set ${what} of ${layers.length === 1 ? (piece.layers[layers[0] as string]?.name ?? "layer") : `${layers.length} layers`}`;
+  const what = keys.length === 1 ? (property(present(keys[0]))?.label ?? "value") : "looks";
+  return `Set ${what} of ${layers.length === 1 ? (piece.layers[present(layers[0])]?.name ?? "layer") : `${layers.length} layers`}`;
 };
 
 /** A text style replaces what the same look said about the single properties it sets. */
@@ -40,7 +41,7 @@ const unstyled = (
  */
 const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
   const variant = Object.fromEntries(
-    Object.entries(look.when).map(([t, values]) => [t, values[0] as Id]),
+    Object.entries(look.when).map(([t, values]) => [t, present(values[0])]),
   );
   if (
     Object.keys(piece.traits).length !== specificity(look.when) ||
@@ -57,9 +58,7 @@ const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
   const hides = (layer: Id, key: string) =>
     rivals.some((l) => {
       const said = l.changes[layer];
-      return (
-        said && (key in said || ("style" in said && (styleKeys as readonly string[]).includes(key)))
-      );
+      return said && (key in said || ("style" in said && isOneOf(styleKeys, key)));
     });
   if (
     !Object.entries(edits).some(([layer, values]) =>
@@ -78,6 +77,9 @@ const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
   ];
 };
 
+const isSeveral = (when: Condition | readonly Condition[]): when is readonly Condition[] =>
+  Array.isArray(when);
+
 /**
  * Says values in scopes: in the look that has exactly each condition, which is made if there is
  * none.
@@ -91,9 +93,7 @@ export const setValues = (
 ): Change => {
   const ops: Op[] = [];
   const made: Look[] = [];
-  for (const condition of Array.isArray(when)
-    ? (when as readonly Condition[])
-    : [when as Condition]) {
+  for (const condition of isSeveral(when) ? when : [when]) {
     const look = lookFor(piece, condition);
     if (!look) {
       const next: Look = {

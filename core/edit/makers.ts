@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { oppositeOf } from "./opposites";
 import type { Id } from "../basics";
 import { changesIn, looksIn, restOf, restingVariant, traitsOf, valuesOf } from "../looks";
@@ -80,6 +81,7 @@ export const contactTrait = (piece: Piece): Trait | undefined =>
 const contact = (piece: Piece, source: Id | null, motion: Motion): Making => {
   const known = contactTrait(piece);
   const made = known ? null : addTrait(piece, "Contact", ["none", "hovered", "focused", "pressed"]);
+  // adding a trait sets the trait first
   const trait = known ?? (made?.change.ops[0] as { value: Trait }).value;
   const drafts = contactWords.flatMap(({ trigger, words }): Draft[] => {
     const value = valueFor(trait, words);
@@ -115,7 +117,7 @@ const pick = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
     .slice(0, layers.length)
     .map((value, i): Draft => ({
       trigger: { type: "click" },
-      source: layers[i] as Id,
+      source: present(layers[i]),
       effects: [becomes(trait, value)],
     }));
   return {
@@ -175,11 +177,13 @@ const frontOf = (piece: Piece, layers: readonly Id[], variant: Variant): Id => {
   const looks = looksIn(piece, variant);
   const raised = (id: Id) =>
     Number(changesIn(looks, id).findLast((c) => c.stack !== undefined)?.stack ?? 0);
-  return [...layers].sort(
-    (a, b) =>
-      raised(b) - raised(a) ||
-      ((piece.layers[b]?.order ?? "") > (piece.layers[a]?.order ?? "") ? 1 : -1),
-  )[0] as Id;
+  return present(
+    [...layers].sort(
+      (a, b) =>
+        raised(b) - raised(a) ||
+        ((piece.layers[b]?.order ?? "") > (piece.layers[a]?.order ?? "") ? 1 : -1),
+    )[0],
+  );
 };
 
 /**
@@ -192,7 +196,7 @@ const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
   const trigger = { type: "drag", direction: "any", travel: 160, part: 0.4, speed: 500 } as const;
   const drafts = values.flatMap((value, i): Draft[] => {
     const card = frontOf(piece, layers, { ...rest, [trait.id]: value.id });
-    const next = values[(i + 1) % values.length] as TraitValue;
+    const next = present(values[(i + 1) % values.length]);
     return [
       {
         trigger,
@@ -234,7 +238,9 @@ const openClose = (
   trait: Trait,
   motion: Motion,
 ): Making => {
-  const [shut, open] = valuesOf(trait) as [TraitValue, TraitValue];
+  // it is offered for traits of two values
+  const shut = present(valuesOf(trait)[0]);
+  const open = present(valuesOf(trait)[1]);
   const drafts: Draft[] = [
     { trigger: { type: "click" }, source: opens ?? null, effects: [becomes(trait, open)] },
     {

@@ -1,5 +1,5 @@
 import type { Id } from "../basics";
-import { tokenValue } from "../looks";
+import { motionTokenValue } from "../looks";
 import { isShown } from "../machine";
 import { curveOf, lengthOf } from "../motion";
 import { inOrder, set } from "../project";
@@ -76,7 +76,7 @@ export const motionGroups = (project: Project, piece: Id | null = null): MotionG
   const tokens = inOrder(project.tokens)
     .filter((t) => t.type === "motion")
     .flatMap((token) => {
-      const value = tokenValue(project.tokens, token.id) as MotionValue | undefined;
+      const value = motionTokenValue(project.tokens, token.id);
       return value ? [{ token, value }] : [];
     });
   const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
@@ -139,7 +139,7 @@ export const followMotion = (
   uses: readonly MotionUse[],
   token: Token,
 ): Change => {
-  const value = tokenValue(project.tokens, token.id) as MotionValue | undefined;
+  const value = motionTokenValue(project.tokens, token.id);
   return {
     label: `Use ${token.name}`,
     ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [],
@@ -148,7 +148,7 @@ export const followMotion = (
 
 /** What follows a motion token keeps its present value instead: when the token goes. */
 export const keepMotion = (project: Project, token: Id): Op[] => {
-  const value = tokenValue(project.tokens, token) as MotionValue | undefined;
+  const value = motionTokenValue(project.tokens, token);
   return writing(project, motionUsesOf(project, token), ({ token: _gone, ...m }) => ({
     ...m,
     ...value,

@@ -1,7 +1,7 @@
-import { tableEntry, valueAt } from "../project";
+import { tableEntry, valueIn } from "../project";
 import type { Change, Op, Piece, Project } from "../project";
 import { OPTION, TRAIT, isBound, property, showValue } from "../properties";
-import type { SpecifiedValue, Value } from "../properties";
+import type { SpecifiedValue } from "../properties";
 
 /** What the records of a piece's tables are called. */
 const nouns: Readonly<Record<string, string>> = {
@@ -62,11 +62,7 @@ const pieceWords = (
     const name = tableEntry(piece.layers, layer)?.name ?? "a removed layer";
     return key === undefined ? `what “${name}” looks like` : `${propertyWords(key)} of “${name}”`;
   }
-  const records: unknown = piece[table as keyof Piece];
-  const record =
-    typeof records === "object" && records !== null
-      ? (records as Record<string, unknown>)[id]
-      : undefined;
+  const record = valueIn(piece, [table, id]);
   return nouns[table] ? inRecordWords(nouns[table], record, field) : `the ${table}`;
 };
 
@@ -75,7 +71,7 @@ export const placeWords = (project: Project, path: readonly string[]): string =>
   const [table = "", id = "", ...rest] = path;
   const noun = nouns[table];
   if (!noun) return `the project's ${table}`;
-  if (table !== "pieces") return inRecordWords(noun, valueAt(project, [table, id]), rest[0]);
+  if (table !== "pieces") return inRecordWords(noun, valueIn(project, [table, id]), rest[0]);
   const piece = tableEntry(project.pieces, id);
   if (!piece) return "a piece that is not there any more";
   if (rest.length < 2) return inRecordWords(piece.kind, piece, rest[0]);
@@ -93,13 +89,10 @@ const valueWords = (project: Project, value: unknown): string => {
   if (value === null) return "none";
   const name = nameOf(value);
   if (name !== null) return `“${name}”`;
-  if (typeof value === "object" && isBound(value as SpecifiedValue)) {
-    return (
-      tableEntry(project.tokens, (value as { token: string }).token)?.name ?? "a removed token"
-    );
-  }
-  const text =
-    typeof value === "object" && !Array.isArray(value) ? "set" : showValue(value as Value);
+  // records apart, what changes hold at a place is a value of a property
+  const said = value as SpecifiedValue;
+  if (isBound(said)) return tableEntry(project.tokens, said.token)?.name ?? "a removed token";
+  const text = typeof said === "object" && !Array.isArray(said) ? "set" : showValue(said);
   return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
 };
 
@@ -132,7 +125,7 @@ const valueOf = (op: Op): unknown => (op.op === "set" ? op.value : undefined);
  */
 export const changeRows = (project: Project, change: Change): ChangeRow[] =>
   change.ops.flatMap((op): ChangeRow[] => {
-    const now = valueAt(project, op.path);
+    const now = valueIn(project, op.path);
     const then = valueOf(op);
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
     const place = placeWords(project, op.path);

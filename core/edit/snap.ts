@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Rect } from "../layout";
 
 /** A line two boxes share: across it lies at `at`, along it runs from–to; px. */
@@ -117,8 +118,8 @@ const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: nu
   });
   for (let i = 0; i < beside.length; i++)
     for (let k = i + 1; k < beside.length; k++) {
-      const a = beside[i] as Rect;
-      const b = beside[k] as Rect;
+      const a = present(beside[i]);
+      const b = present(beside[k]);
       const sa = along(a, axis);
       const sb = along(b, axis);
       const between = sb.from - sa.to;

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { laneOf, lastsFor, timingOf } from "../motion";
 import type { LaneName } from "../motion";
@@ -95,7 +96,7 @@ export const cascaded = (
   return names.reduce(
     (m, name, i) =>
       withLane(m, name, {
-        delay: Math.max(0, Math.round(begin + (steps[i] as number) * interval)),
+        delay: Math.max(0, Math.round(begin + present(steps[i]) * interval)),
       }),
     motion,
   );

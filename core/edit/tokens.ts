@@ -1,5 +1,6 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
-import { boundValue, tokenValue, tokensFor } from "../looks";
+import { boundValue, isAlias, tokenValue, tokensFor } from "../looks";
 import { newId, orderAfter, remove, set } from "../project";
 import type { Change, Op, Piece, Project, Token, TokenType, TokenValue } from "../project";
 import { isBound, property } from "../properties";
@@ -153,6 +154,7 @@ export const repeatedValues = (project: Project): Repeated[] => {
     const type = tokenTypeOf(place.key, place.said);
     if (type === null || type === "number" || type === "style") continue;
     const key = `${type} ${JSON.stringify(place.said)}`;
+    // what has a type of token is a value of that type
     const entry = found.get(key) ?? { type, value: place.said as TokenValue, places: [] };
     entry.places.push(place);
     found.set(key, entry);
@@ -184,8 +186,7 @@ export const tokenFrom = (project: Project, repeated: Repeated, name: string): M
 export const tokenFindings = (project: Project): { unused: Token[]; equal: Token[][] } => {
   const used = new Set<Id>();
   for (const place of places(project)) if (isBound(place.said)) used.add(place.said.token);
-  for (const t of Object.values(project.tokens))
-    if (typeof t.value === "object" && "alias" in t.value) used.add(t.value.alias as Id);
+  for (const t of Object.values(project.tokens)) if (isAlias(t.value)) used.add(t.value.alias);
   for (const { motion } of motionsIn(Object.values(project.pieces)))
     if (motion.token !== undefined) used.add(motion.token);
   const groups = new Map<string, Token[]>();
@@ -208,14 +209,14 @@ export const mergeTokens = (project: Project, tokens: readonly Token[]): Change 
   const [first, ...others] = tokens;
   const ops: Op[] = [];
   for (const other of first ? others : []) {
-    ops.push(...bindPlaces(usesOf(project, other.id), (first as Token).id, "").ops);
+    ops.push(...bindPlaces(usesOf(project, other.id), present(first).id, "").ops);
     if (other.type === "motion")
-      ops.push(...followMotion(project, motionUsesOf(project, other.id), first as Token).ops);
+      ops.push(...followMotion(project, motionUsesOf(project, other.id), present(first)).ops);
     for (const alias of aliasesOf(project, other.id))
       ops.push(
         alias.id === first?.id
           ? set(["tokens", alias.id, "value"], tokenValue(project.tokens, alias.id))
-          : set(["tokens", alias.id, "value"], { alias: (first as Token).id }),
+          : set(["tokens", alias.id, "value"], { alias: present(first).id }),
       );
     ops.push(remove(["tokens", other.id]));
   }

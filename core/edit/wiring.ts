@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { isOfPiece } from "../machine";
 import type { Id } from "../basics";
 import { isUnused, meets, restOf, sameCondition, traitsOf, valuesOf, variantsOf } from "../looks";
@@ -92,7 +93,7 @@ export const wireScopes = (
   ] as const) {
     const known = scopes.findIndex((s) => sameCondition(s.when, when));
     if (known < 0) scopes.push({ when, usual, covers: all.filter((v) => meets(when, v)) });
-    else if (usual) scopes[known] = { ...(scopes[known] as WireScope), usual };
+    else if (usual) scopes[known] = { ...present(scopes[known]), usual };
   }
   return scopes;
 };

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { Declarations } from "../looks";
 import { ROOT, orderAfter } from "../project";
@@ -90,8 +91,7 @@ export const buildGathered = (
   const parentOf = (t: Track): Track => {
     const at = lead(t);
     return (
-      (at && at.part.parent !== null ? owner.get(at.part.parent) : undefined) ??
-      (tracks[0] as Track)
+      (at && at.part.parent !== null ? owner.get(at.part.parent) : undefined) ?? present(tracks[0])
     );
   };
 
@@ -101,7 +101,7 @@ export const buildGathered = (
   tracks.forEach((track, index) => {
     const at = lead(track);
     if (!at) return;
-    const layerId = layerOf.get(track.id) as Id;
+    const layerId = present(layerOf.get(track.id));
     const parent = index === 0 ? null : parentOf(track);
     names.set(layerId, track.name);
     layers.push({
@@ -121,10 +121,10 @@ export const buildGathered = (
       const samples = there.flatMap((p, d) => {
         const value = p && valueAt(p, d);
         if (p && value !== undefined) {
-          return [{ variant: variants[d] as Variant, value: value }];
+          return [{ variant: present(variants[d]), value: value }];
         }
         return p && fallback !== undefined
-          ? [{ variant: variants[d] as Variant, value: fallback }]
+          ? [{ variant: present(variants[d]), value: fallback }]
           : [];
       });
       for (const s of fewestDeclarations(trackIds, samples))
@@ -133,7 +133,7 @@ export const buildGathered = (
     if (!shown.every(Boolean))
       for (const s of fewestDeclarations(
         trackIds,
-        shown.map((value, d) => ({ variant: variants[d] as Variant, value })),
+        shown.map((value, d) => ({ variant: present(variants[d]), value })),
       ))
         looks.say(s.when, layerId, { visible: s.value });
     // a place is told from the container it has in the component, wherever that is in the drawing
@@ -162,7 +162,7 @@ export const buildGathered = (
     for (const key of keys) {
       if (["x", "y", "width", "height", "visible"].includes(key)) continue;
       const fallback = defaultsOf(at.part.kind)[key];
-      says(key, (p) => p.values[key], fallback as SpecifiedValue | undefined);
+      says(key, (p) => p.values[key], fallback);
     }
   });
 
@@ -174,7 +174,7 @@ export const buildGathered = (
       notes.push({
         id: `note${notes.length}`,
         order: orderAfter(notes),
-        when: Object.fromEntries(trackIds.map((t) => [t, [v[t] as string]])),
+        when: Object.fromEntries(trackIds.map((t) => [t, [present(v[t])]])),
         name: null,
         unused: true,
       });

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { meets, sameCondition, specificity } from "../looks";
 import type { Condition, Variant } from "../project";
@@ -95,7 +96,7 @@ export const fewestDeclarations = <T>(
       if (right(sayings, sample)) continue;
       for (const keys of choose(traits, size)) {
         const when: Condition = Object.fromEntries(
-          keys.map((k) => [k, [sample.variant[k] as string]]),
+          keys.map((k) => [k, [present(sample.variant[k])]]),
         );
         const held = samples.filter((s) => meets(when, s.variant));
         const differs = keys.every((k) => sample.variant[k] !== rest.variant[k]);

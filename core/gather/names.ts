@@ -1,3 +1,4 @@
+import { present } from "../basics";
 /** A trait proposed from names, and what each drawing has of it. */
 interface NamedTrait {
   readonly name: string;
@@ -80,7 +81,7 @@ const shared = (lists: readonly (readonly string[])[], from: "start" | "end"): n
     fold((from === "start" ? l[i] : l[l.length - 1 - i]) ?? "");
   const most = Math.min(...lists.map((l) => l.length));
   let n = 0;
-  while (n < most && lists.every((l) => at(l, n) === at(lists[0] as readonly string[], n))) n++;
+  while (n < most && lists.every((l) => at(l, n) === at(present(lists[0]), n))) n++;
   return n;
 };
 
@@ -204,7 +205,7 @@ export const planFromNames = (names: readonly string[]): NamePlan => {
     if (size > 0 && middles.every((m) => m.length === size)) {
       const plan = byColumns(
         component,
-        Array.from({ length: size }, (_, c) => middles.map((m) => m[c] as string)),
+        Array.from({ length: size }, (_, c) => middles.map((m) => present(m[c]))),
         [],
       );
       if (new Set(plan.rows.map((r) => r.join("\n"))).size === names.length) return plan;

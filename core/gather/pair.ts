@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { differenceEuclidean } from "culori/fn";
 import { munkres } from "munkres";
 import type { Id } from "../basics";
@@ -120,7 +121,7 @@ const assign = (
   if (left.length === 0 || right.length === 0) return [];
   const costs = left.map((a) => right.map((b) => 1 - likeness(a, b)));
   return munkres(costs)
-    .map(([i, j]) => ({ left: i, right: j, sure: 1 - ((costs[i] as number[])[j] as number) }))
+    .map(([i, j]) => ({ left: i, right: j, sure: 1 - present(present(costs[i])[j]) }))
     .filter((p) => p.sure >= least);
 };
 
@@ -219,15 +220,15 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
       const list = (children.get(layer.id) ?? []).filter(free);
       const known = track ? tracks.filter((t) => t.parent === track.id && open(t)) : [];
       for (const p of assign(known.map(asPlaced), list.map(placed), ALIKE))
-        put(list[p.right] as DrawnLayer, known[p.left] as Growing, p.sure);
+        put(present(list[p.right]), present(known[p.left]), p.sure);
       for (const c of children.get(layer.id) ?? []) if (trackOf.has(c.id)) match(c);
     };
-    put(root, tracks[0] as Growing, 1);
+    put(root, present(tracks[0]), 1);
     match(root);
     const left = drawing.layers.filter(free);
     const known = tracks.filter(open);
     for (const p of assign(known.map(asPlaced), left.map(placed), ALIKE_ELSEWHERE))
-      put(left[p.right] as DrawnLayer, known[p.left] as Growing, p.sure);
+      put(present(left[p.right]), present(known[p.left]), p.sure);
     // what is like nothing before is a layer of its own, in front of the sibling it stands on
     let before: Id | null = null;
     for (const layer of drawing.layers) {
@@ -238,7 +239,7 @@ export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): T
       }
       const p = placed(layer);
       const parent =
-        layer.parent === null ? null : (trackOf.get(layer.parent)?.id ?? (tracks[0] as Growing).id);
+        layer.parent === null ? null : (trackOf.get(layer.parent)?.id ?? present(tracks[0]).id);
       const track = start(layer, d, p.rank, root, parent, before);
       trackOf.set(layer.id, track);
       before = track.id;

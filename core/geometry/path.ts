@@ -1,3 +1,4 @@
+import { present } from "../basics";
 /** A path command with its numbers; absolute M, L, C, Q, Z of SVG path data. */
 export interface Segment {
   readonly command: string;
@@ -12,7 +13,7 @@ export const readPath = (data: string): Segment[] => {
   const tokens = data.match(/[MLCQZ]|[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/g) ?? [];
   let command = "M";
   for (let at = 0; at < tokens.length;) {
-    const token = tokens[at] as string;
+    const token = present(tokens[at]);
     if (/[MLCQZ]/.test(token)) {
       command = token;
       at++;

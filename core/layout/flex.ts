@@ -1,6 +1,7 @@
+import { present } from "../basics";
 import type { ComputedLayer } from "../looks";
 import { ENDLESS } from "../properties";
-import type { Four, LayerValues } from "../properties";
+import type { LayerValues } from "../properties";
 import { shareBefore } from "./share";
 
 /**
@@ -36,13 +37,12 @@ export const isArranged = (node: ComputedLayer): boolean =>
 type Axis = "Width" | "Height";
 const modeOf = (v: LayerValues, axis: Axis): unknown =>
   v[axis === "Width" ? "widthMode" : "heightMode"];
-const sizeOf = (v: LayerValues, axis: Axis): number =>
-  v[axis === "Width" ? "width" : "height"] as number;
+const sizeOf = (v: LayerValues, axis: Axis): number => v[axis === "Width" ? "width" : "height"];
 
 /** What padding takes up at the least. */
 export const padded = (node: ComputedLayer, axis: Axis): number => {
   if (!isArranged(node)) return 0;
-  const [top, right, bottom, left] = node.values.padding as Four;
+  const [top, right, bottom, left] = present(node.values.padding);
   return axis === "Width" ? left + right : top + bottom;
 };
 
@@ -52,15 +52,11 @@ export const padded = (node: ComputedLayer, axis: Axis): number => {
  */
 export const limited = (node: ComputedLayer, axis: Axis, size: number): number => {
   const v = node.values;
-  return Math.max(
-    v[`min${axis}`] as number,
-    padded(node, axis),
-    Math.min(v[`max${axis}`] as number, size),
-  );
+  return Math.max(v[`min${axis}`], padded(node, axis), Math.min(v[`max${axis}`], size));
 };
 
 const limits = (node: ComputedLayer, axis: Axis): boolean =>
-  node.values[`min${axis}`] !== 0 || (node.values[`max${axis}`] as number) < ENDLESS;
+  node.values[`min${axis}`] !== 0 || node.values[`max${axis}`] < ENDLESS;
 
 interface Item {
   readonly node: ComputedLayer;
@@ -87,12 +83,12 @@ interface Frame {
 
 const frameOf = (v: LayerValues): Frame => {
   const row = v.arrange === "row";
-  const [top, right, bottom, left] = v.padding as Four;
+  const [top, right, bottom, left] = present(v.padding);
   return {
     row,
     mainAxis: row ? "Width" : "Height",
     crossAxis: row ? "Height" : "Width",
-    gap: v.gap as number,
+    gap: present(v.gap),
     before: row ? left : top,
     after: row ? right : bottom,
     crossBefore: row ? top : left,
@@ -204,7 +200,7 @@ export const arrange = (
   const room = outerMain === undefined ? undefined : Math.max(0, outerMain - f.before - f.after);
   const roomAcross =
     outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
-  const wraps = v.wrap as boolean;
+  const wraps = present(v.wrap);
   const shown = node.children.filter((c) => c.values.visible);
   const size = (child: ComputedLayer, main: number | undefined, cross: number | undefined) => {
     const raw = main === undefined && limits(child, f.mainAxis);
@@ -233,7 +229,7 @@ export const arrange = (
       );
       return {
         node: child,
-        grow: along === "stretch" ? Math.max(1, c.grow as number) : (c.grow as number),
+        grow: along === "stretch" ? Math.max(1, c.grow) : c.grow,
         fills,
         base,
         wanted: limited(child, f.mainAxis, base),
@@ -256,12 +252,12 @@ export const arrange = (
   );
   for (const [l, line] of lines.entries())
     for (const item of line)
-      if (item.fills) item.cross = limited(item.node, f.crossAxis, heights[l] as number);
+      if (item.fills) item.cross = limited(item.node, f.crossAxis, present(heights[l]));
 
   const places = new Map<ComputedLayer, FlexChild>();
   let down = f.crossBefore;
   for (const [l, line] of lines.entries()) {
-    const tall = heights[l] as number;
+    const tall = present(heights[l]);
     const { start, between } = spread(
       v.justify,
       main - sum(line.map((i) => i.main)) - gaps(f, line.length),
@@ -301,11 +297,11 @@ export const arrange = (
       const s = measure(child, own("Width"), own("Height"));
       places.set(child, {
         node: child,
-        x: c.x as number,
-        y: c.y as number,
+        x: c.x,
+        y: c.y,
         width: limited(child, "Width", s.width),
         height: limited(child, "Height", s.height),
       });
     }
-  return { ...full, children: shown.map((c) => places.get(c) as FlexChild) };
+  return { ...full, children: shown.map((c) => present(places.get(c))) };
 };

@@ -1,3 +1,5 @@
+import { mapFour } from "../properties";
+import { present } from "../basics";
 import type { Four, Pair } from "../properties";
 import { clipsChildren } from "./types";
 import type { LayoutBox } from "./types";
@@ -12,7 +14,7 @@ export interface Hit {
 }
 
 const pivotOf = (p: LayoutBox): Pair => {
-  const [px, py] = p.values.pivot as Pair;
+  const [px, py] = p.values.pivot;
   return [(p.width * px) / 100, (p.height * py) / 100];
 };
 
@@ -21,9 +23,9 @@ const pivotOf = (p: LayoutBox): Pair => {
  * place.
  */
 export const toParent = (p: LayoutBox): ((x: number, y: number) => [number, number]) => {
-  const [sx, sy] = p.values.scale as Pair;
+  const [sx, sy] = p.values.scale;
   const [cx, cy] = pivotOf(p);
-  const angle = ((p.values.rotation as number) * Math.PI) / 180;
+  const angle = (p.values.rotation * Math.PI) / 180;
   const cos = Math.cos(angle);
   const sin = Math.sin(angle);
   return (x, y) => {
@@ -40,8 +42,8 @@ export const toParent = (p: LayoutBox): ((x: number, y: number) => [number, numb
 export const toLocal = (p: LayoutBox, x: number, y: number): { x: number; y: number } => {
   const lx = x - p.x;
   const ly = y - p.y;
-  const angle = p.values.rotation as number;
-  const [sx, sy] = p.values.scale as Pair;
+  const angle = p.values.rotation;
+  const [sx, sy] = p.values.scale;
   if (!angle && sx === 1 && sy === 1) return { x: lx, y: ly };
   const r = (-angle * Math.PI) / 180;
   const [cx, cy] = pivotOf(p);
@@ -59,7 +61,7 @@ const inEllipse = (x: number, y: number, w: number, h: number): boolean =>
 const inRounded = (x: number, y: number, w: number, h: number, radius: Four): boolean => {
   if (x < 0 || y < 0 || x > w || y > h) return false;
   const limit = Math.min(w, h) / 2;
-  const [tl, tr, br, bl] = radius.map((r) => Math.min(r, limit)) as unknown as Four;
+  const [tl, tr, br, bl] = mapFour(radius, (r) => Math.min(r, limit));
   const corner = (r: number, cx: number, cy: number) => (x - cx) ** 2 + (y - cy) ** 2 <= r * r;
   if (x < tl && y < tl) return corner(tl, tl, tl);
   if (x > w - tr && y < tr) return corner(tr, w - tr, tr);
@@ -73,7 +75,7 @@ const inRounded = (x: number, y: number, w: number, h: number, radius: Four): bo
  * area if that is larger.
  */
 const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
-  const touch = p.values.touch as number;
+  const touch = p.values.touch;
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
   if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
   // a line is thin: the pointer may miss it a little
@@ -81,10 +83,10 @@ const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
     return (
       x >= -3 &&
       x <= p.width + 3 &&
-      Math.abs(y - p.height / 2) <= Math.max(4, (p.values.borderWidth as number) / 2 + 2)
+      Math.abs(y - p.height / 2) <= Math.max(4, present(p.values.borderWidth) / 2 + 2)
     );
   if (p.layer.kind === "box" || p.layer.kind === "picture")
-    return inRounded(x, y, p.width, p.height, p.values.radius as Four);
+    return inRounded(x, y, p.width, p.height, present(p.values.radius));
   return x >= 0 && y >= 0 && x <= p.width && y <= p.height;
 };
 
@@ -107,7 +109,7 @@ export const hitTest = (
   const self = onSelf(root, local.x, local.y);
   if (clipsChildren(root) && !self) return null;
   for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
-    const hit = hitTest(root.children[i] as LayoutBox, local.x, local.y, prefix, skip);
+    const hit = hitTest(present(root.children[i]), local.x, local.y, prefix, skip);
     if (hit) return hit;
   }
   if (root.nested) {

@@ -1,5 +1,5 @@
 import type { ComputedLayer } from "../looks";
-import type { Four, LayerValues } from "../properties";
+import type { LayerValues } from "../properties";
 import { arrange, isArranged, limited, padded } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
@@ -24,7 +24,7 @@ const places = new WeakMap<Box, LayoutBox>();
 
 const stacked = (children: readonly LayoutBox[]): readonly LayoutBox[] =>
   children.some((c) => c.values.stack !== 0)
-    ? [...children].sort((a, b) => (a.values.stack as number) - (b.values.stack as number))
+    ? [...children].sort((a, b) => a.values.stack - b.values.stack)
     : children;
 
 const put = (box: Box, x: number, y: number): LayoutBox => {
@@ -75,13 +75,13 @@ const follow = (
 
 /** A size within the layer's own limits. */
 const within = (v: LayerValues, axis: "Width" | "Height", size: number): number =>
-  Math.max(v[`min${axis}`] as number, Math.min(v[`max${axis}`] as number, size));
+  Math.max(v[`min${axis}`], Math.min(v[`max${axis}`], size));
 
 const fixedOr = (
   v: LayerValues,
   modeKey: "widthMode" | "heightMode",
   key: "width" | "height",
-): number | undefined => (v[modeKey] === "fit" ? undefined : (v[key] as number));
+): number | undefined => (v[modeKey] === "fit" ? undefined : v[key]);
 
 /**
  * Children of a layer that arranges freely: at their own x and y, following the edges they are tied
@@ -94,8 +94,8 @@ const placeFree = (
   height: number,
 ): LayoutBox[] => {
   const v = node.values;
-  const drawnW = v.widthMode === "fit" ? width : (v.width as number);
-  const drawnH = v.heightMode === "fit" ? height : (v.height as number);
+  const drawnW = v.widthMode === "fit" ? width : v.width;
+  const drawnH = v.heightMode === "fit" ? height : v.height;
   const out: LayoutBox[] = [];
   for (const child of node.children) {
     const c = child.values;
@@ -109,7 +109,7 @@ const placeFree = (
         ? { at: 0, size: within(c, "Width", width) }
         : follow(
             scales ? "scale" : c.followX,
-            c.x as number,
+            c.x,
             w0 ?? natural?.width ?? 0,
             width - drawnW,
             drawnW ? width / drawnW : 1,
@@ -119,7 +119,7 @@ const placeFree = (
         ? { at: 0, size: within(c, "Height", height) }
         : follow(
             scales ? "scale" : c.followY,
-            c.y as number,
+            c.y,
             h0 ?? natural?.height ?? 0,
             height - drawnH,
             drawnH ? height / drawnH : 1,
@@ -157,7 +157,7 @@ export const scrollRoom = (
   width: number,
   height: number,
 ): number => {
-  const [, right, bottom] = (v.padding as Four | undefined) ?? [0, 0, 0, 0];
+  const [, right, bottom] = v.padding ?? [0, 0, 0, 0];
   const across = v.scrolls === "across";
   if (v.scrolls === undefined || v.scrolls === "no") return 0;
   return Math.max(
@@ -175,7 +175,7 @@ const scrolled = (
   width: number,
   height: number,
 ): readonly LayoutBox[] => {
-  const by = Math.min(v.scrolledBy as number, scrollRoom(v, children, width, height));
+  const by = Math.min(v.scrolledBy ?? 0, scrollRoom(v, children, width, height));
   if (!(by > 0)) return children;
   return children.map((c) =>
     v.scrolls === "across" ? { ...c, x: c.x - by } : { ...c, y: c.y - by },

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { LayerValues } from "../properties";
 import { facesFor, widthOf } from "./fonts";
 import type { FontBook } from "./fonts";
@@ -84,13 +85,13 @@ export const setText = (
   width: number | undefined,
   height?: number,
 ): SetText => {
-  const size = values.size as number;
-  const spacing = values.spacing as number;
-  const faces = facesFor(book, values.font as string, values.weight as string);
+  const size = present(values.size);
+  const spacing = present(values.spacing);
+  const faces = facesFor(book, present(values.font), present(values.weight));
   const measure = (t: string) => widthOf(faces, t, size, spacing);
-  const text = values.text as string;
-  const paragraphs = (cased[values.letters as string]?.(text) ?? text).split("\n");
-  const step = size * (values.lineHeight as number);
+  const text = present(values.text);
+  const paragraphs = (cased[present(values.letters)]?.(text) ?? text).split("\n");
+  const step = size * present(values.lineHeight);
   const wrapped =
     width === undefined
       ? paragraphs

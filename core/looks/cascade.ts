@@ -1,3 +1,4 @@
+import { isOneOf } from "../basics";
 import type { Id } from "../basics";
 import { byOrder } from "../project";
 import type { Layer, LayerChanges, Look, Piece, Variant } from "../project";
@@ -81,11 +82,7 @@ const saidBy = (
 ): { said: SpecifiedValue | undefined; styled: boolean } => {
   const changes = look.changes[layer];
   const said = changes?.[key];
-  if (
-    said !== undefined ||
-    changes?.style === undefined ||
-    !(styleKeys as readonly string[]).includes(key)
-  )
+  if (said !== undefined || changes?.style === undefined || !isOneOf(styleKeys, key))
     return { said, styled: false };
   return { said: resolveTokens(named, changes)[key], styled: true };
 };

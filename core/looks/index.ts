@@ -13,7 +13,14 @@ export {
   suggestedScope,
 } from "./scope";
 export type { Reach } from "./scope";
-export { boundValue, resolveTokens, tokenValue, tokensFor } from "./tokens";
+export {
+  boundValue,
+  resolveTokens,
+  isAlias,
+  motionTokenValue,
+  tokenValue,
+  tokensFor,
+} from "./tokens";
 export type { Named } from "./tokens";
 export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
 export type { ComputedLayer, Overrides, Running } from "./tree";

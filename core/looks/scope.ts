@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Condition, Look, Piece, Variant } from "../project";
 import { meets, restingVariant, sameCondition, traitsOf, valuesOf, variantsOf } from "./variants";
 
@@ -23,13 +24,13 @@ export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
   return Object.fromEntries(
     traitsOf(piece)
       .filter((t) => variant[t.id] !== rest[t.id])
-      .map((t) => [t.id, [variant[t.id] as string]]),
+      .map((t) => [t.id, [present(variant[t.id])]]),
   );
 };
 
 /** The condition that holds in one variant only. */
 export const onlyScope = (piece: Piece, variant: Variant): Condition =>
-  Object.fromEntries(traitsOf(piece).map((t) => [t.id, [variant[t.id] as string]]));
+  Object.fromEntries(traitsOf(piece).map((t) => [t.id, [present(variant[t.id])]]));
 
 /**
  * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the
@@ -38,7 +39,7 @@ export const onlyScope = (piece: Piece, variant: Variant): Condition =>
  */
 export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
   const suggested = suggestedScope(piece, variant);
-  const single = traitsOf(piece).map((t): Condition => ({ [t.id]: [variant[t.id] as string] }));
+  const single = traitsOf(piece).map((t): Condition => ({ [t.id]: [present(variant[t.id])] }));
   const conditions: Condition[] = [];
   for (const when of [{}, ...single, suggested, onlyScope(piece, variant)]) {
     if (!conditions.some((c) => sameCondition(c, when))) conditions.push(when);
@@ -124,7 +125,7 @@ export const exactly = (piece: Piece, variants: readonly Variant[]): readonly Co
 
 /** Whether two runs of conditions say the same in the same order. */
 export const sameConditions = (a: readonly Condition[], b: readonly Condition[]): boolean =>
-  a.length === b.length && a.every((c, i) => sameCondition(c, b[i] as Condition));
+  a.length === b.length && a.every((c, i) => sameCondition(c, present(b[i])));
 
 /** Whether a variant is reached by any of the conditions. */
 export const reached = (whens: readonly Condition[], variant: Variant): boolean =>

@@ -1,19 +1,15 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
-import type { LayerChanges, Project, StyleValue, Token, TokenValue } from "../project";
+import type { LayerChanges, MotionValue, Project, StyleValue, Token, TokenValue } from "../project";
 import { isBound, property } from "../properties";
-import type {
-  Asset,
-  Four,
-  PictureFill,
-  SpecifiedValue,
-  Value,
-  ValueType,
-  Values,
-} from "../properties";
+import type { Asset, Four, SpecifiedValue, Value, ValueType, Values } from "../properties";
 
 /** What a project's values may refer to. */
 export type Named = Pick<Project, "tokens" | "assets">;
+
+/** Whether a token takes its value from another one. */
+export const isAlias = (value: Token["value"]): value is { readonly alias: Id } =>
+  typeof value === "object" && "alias" in value;
 
 /**
  * A token's own value, aliases followed; undefined when it is gone, or its aliases lead round in a
@@ -24,12 +20,24 @@ export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenVa
   for (let at = tokens[id]; at && !seen.has(at.id);) {
     seen.add(at.id);
     const { value } = at;
-    if (typeof value !== "object" || !("alias" in value)) return value;
-    const next: Token | undefined = tokens[(value as { alias: Id }).alias];
+    if (!isAlias(value)) return value;
+    const next: Token | undefined = tokens[value.alias];
     if (next?.type !== at.type) return undefined;
     at = next;
   }
   return undefined;
+};
+
+const isMotionValue = (value: TokenValue | undefined): value is MotionValue =>
+  typeof value === "object" && "duration" in value && "easing" in value;
+
+/** What a motion token says; undefined when it is gone or of another type. */
+export const motionTokenValue = (
+  tokens: Readonly<Record<Id, Token>>,
+  id: Id,
+): MotionValue | undefined => {
+  const value = tokenValue(tokens, id);
+  return isMotionValue(value) ? value : undefined;
 };
 
 /** Which types of token a property can be bound to. */
@@ -61,6 +69,7 @@ const fitting = (type: ValueType, token: Token, value: TokenValue): Value | unde
   if (type.is === "four" && typeof value === "number")
     return [value, value, value, value] satisfies Four;
   if (type.is === "pair" && typeof value === "number") return [value, value];
+  // the types of tokens for a type of values are those whose values it takes
   return value as Value;
 };
 
@@ -76,13 +85,22 @@ export const boundValue = (
   return token && value !== undefined ? fitting(type, token, value) : undefined;
 };
 
-const assetOf = (assets: Named["assets"], id: unknown, kind: Asset["kind"]): Asset | undefined => {
+const isOfKind = <K extends Asset["kind"]>(
+  asset: Asset | undefined,
+  kind: K,
+): asset is Extract<Asset, { kind: K }> => asset?.kind === kind;
+
+const assetOf = <K extends Asset["kind"]>(
+  assets: Named["assets"],
+  id: unknown,
+  kind: K,
+): Extract<Asset, { kind: K }> | undefined => {
   const asset = typeof id === "string" ? assets[id] : undefined;
-  return asset?.kind === kind ? asset : undefined;
+  return isOfKind(asset, kind) ? asset : undefined;
 };
 
 const withAssets = (assets: Named["assets"], type: ValueType, value: Value): Value | undefined => {
-  if (type.is === "asset") return assetOf(assets, value, type.of) as Value | undefined;
+  if (type.is === "asset") return assetOf(assets, value, type.of);
   if (
     type.is === "fill" &&
     typeof value === "object" &&
@@ -90,7 +108,7 @@ const withAssets = (assets: Named["assets"], type: ValueType, value: Value): Val
     typeof value.picture === "string"
   ) {
     const picture = assetOf(assets, value.picture, "picture");
-    return picture ? ({ ...value, picture } as PictureFill) : "none";
+    return picture ? { ...value, picture } : "none";
   }
   return value;
 };
@@ -112,7 +130,9 @@ const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>
  * given back as it is.
  */
 export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
-  if (!Object.entries(changes).some(([key, said]) => refers(key, said))) return changes as Values;
+  if (!Object.entries(changes).some(([key, said]) => refers(key, said)))
+    // nothing refers to anything: all of them are values themselves
+    return changes as Values;
   const byAssets = entryOf(kept, named.tokens, () => new WeakMap());
   const byChanges = entryOf(byAssets, named.assets, () => new WeakMap());
   const known = byChanges.get(changes);
@@ -124,6 +144,7 @@ export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
       ? tokenValue(named.tokens, style.token)
       : undefined;
   if (styled)
+    // a token of type style says a style
     for (const [key, value] of Object.entries(styled as StyleValue)) {
       const entry = property(key);
       const said = entry && boundValue(named.tokens, entry.type, value);

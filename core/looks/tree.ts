@@ -1,4 +1,4 @@
-import { entryOf } from "../basics";
+import { entryOf, present } from "../basics";
 import type { Id } from "../basics";
 import { ROOT, byOrder } from "../project";
 import type { Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } from "../project";
@@ -79,14 +79,12 @@ export const withOptions = (
 ): LayerValues => {
   const known = entryOf(givenCache, values, () => new WeakMap());
   let merged = known.get(given);
-  if (!merged)
-    known.set(
-      given,
-      (merged = {
-        ...values,
-        ...Object.fromEntries(Object.entries(given).map(([k, v]) => [OPTION + k, v])),
-      } as LayerValues),
-    );
+  if (!merged) {
+    const options = Object.entries(given).map(([k, v]) => [OPTION + k, v]);
+    // only keys of options are added, which may have any value
+    merged = { ...values, ...Object.fromEntries(options) } as LayerValues;
+    known.set(given, merged);
+  }
   return merged;
 };
 
@@ -155,8 +153,8 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
   if (before.length !== after.length) return null;
   const out: Id[] = [];
   for (let i = 0; i < after.length; i++) {
-    const a = before[i] as Look;
-    const b = after[i] as Look;
+    const a = present(before[i]);
+    const b = present(after[i]);
     if (a === b) continue;
     if (a.id !== b.id) return null;
     for (const id in b.changes) if (a.changes[id] !== b.changes[id]) out.push(id);
@@ -339,7 +337,7 @@ export class Resolver {
     const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
     let nested: ComputedLayer | null = null;
     if (layer.kind === "instance") {
-      const component = c.project.pieces[values.component as string];
+      const component = c.project.pieces[values.component ?? ""];
       if (component) {
         const wanted = c.at.variant(key);
         const given = c.at.options?.(key);

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import type { Piece, Project } from "../project";
 import { ancestry, liveCopies } from "./piece";
@@ -40,7 +41,7 @@ export const chainOf = (project: Project, state: State, layer: Path | null): Pat
   for (let i = parts.length - 1; i >= 0; i--) {
     const piece = pieces[i];
     if (!piece) continue;
-    out.push(...ancestry(piece, parts[i] as string).map((id) => `${paths[i]}/${id}`));
+    out.push(...ancestry(piece, present(parts[i])).map((id) => `${paths[i]}/${id}`));
   }
   return out;
 };

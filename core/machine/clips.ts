@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import type { LayoutBox } from "../layout";
 import { meets } from "../looks";
@@ -20,7 +21,7 @@ export const clipAt = (
   const found = layersWith(project, live, "plays").find((c) => c.layer.id === layer);
   return found
     ? {
-        length: found.values.plays as number,
+        length: present(found.values.plays),
         repeats: found.values.repeats === true,
         clip: state.clips[`${live.path}/${layer}`] ?? {
           playing: false,
@@ -51,7 +52,7 @@ export const armClips = (
       clips[path] = clip;
       if (!clip.playing) continue;
       const due = (ms: number) => clip.since + ms - clip.moment;
-      const length = values.plays as number;
+      const length = present(values.plays);
       timers.push({ at: live.path, rule: "", due: due(length), clip: path });
       for (const r of rulesOf(project, live.piece))
         if (
@@ -86,7 +87,7 @@ export const withMoments = (scene: LayoutBox, state: State): LayoutBox => {
       shapes: null,
       values: {
         ...p.values,
-        playedTo: Math.min(p.values.plays as number, momentOf(clip, state.now)),
+        playedTo: Math.min(p.values.plays ?? 0, momentOf(clip, state.now)),
       },
     };
   };

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { meets } from "../looks";
 import type { Motion, Project, Rule, Trigger } from "../project";
@@ -105,7 +106,7 @@ export const moveTo = (project: Project, state: State, to: Point, emit: Emit): S
     return follow(moved, now, way, emit);
   const began = beginning(project, moved, state.pressed, way);
   if (!began) return moved;
-  const rule = ruleAt(project, moved, began) as Rule;
+  const rule = present(ruleAt(project, moved, began));
   // what is dragged is no click and is not held, in any copy
   const next: State = {
     ...moved,

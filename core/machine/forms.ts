@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { childrenOf } from "../looks";
 import { ROOT } from "../project";
@@ -22,17 +23,10 @@ const entryAt = (
   const { copy, layer } = split(path);
   const live = liveAt(project, state, copy);
   const found = live && layersWith(project, live, "entry").find((e) => e.layer.id === layer);
-  return found
-    ? {
-        live,
-        layer,
-        by: found.values.entry as "typing" | "choosing",
-        choices: (found.values.choices as string)
-          .split(",")
-          .map((c) => c.trim())
-          .filter(Boolean),
-      }
-    : null;
+  const { entry: by, choices = "" } = found?.values ?? {};
+  if (!live || by === undefined || by === "nobody") return null;
+  const list = choices.split(",").map((c) => c.trim());
+  return { live, layer, by, choices: list.filter(Boolean) };
 };
 
 export const isEntry = (project: Project, state: State, path: Path | undefined): boolean =>
@@ -126,7 +120,7 @@ export const clickedInForm = (
 ): State => {
   const entry = entryAt(project, state, chain[0]);
   if (entry?.by === "choosing")
-    return chooseNext(project, state, chain[0] as Path, entry.choices, 1, emit);
+    return chooseNext(project, state, present(chain[0]), entry.choices, 1, emit);
   const sender = chain.find((p) => {
     const { copy, layer } = split(p);
     const live = liveAt(project, state, copy);

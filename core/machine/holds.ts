@@ -36,6 +36,7 @@ const endHold = (
     const key = writerKey(hold.at, trait);
     if (next.writers[key] === hold.serial) {
       if (trait.startsWith(OPTION)) options[trait.slice(OPTION.length)] = was.value;
+      // of traits it is the id of a value
       else back[trait] = was.value as Id;
       writers[key] = was.writer;
     } else next = { ...next, holds: relay(next.holds, hold, trait) };

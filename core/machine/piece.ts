@@ -7,13 +7,13 @@ import {
   overridesFrom,
   restingVariant,
   startOf,
-  tokenValue,
+  motionTokenValue,
   traitsOf,
   withOptions,
 } from "../looks";
 import type { Overrides } from "../looks";
 import { ROOT, inOrder } from "../project";
-import type { Layer, Motion, MotionValue, Piece, Project, Rule, Variant } from "../project";
+import type { Layer, Motion, Piece, Project, Rule, Variant } from "../project";
 import { TRAIT, defaultsOf } from "../properties";
 import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
@@ -56,10 +56,9 @@ const brokenTrigger = (
 
 /** A motion with what its token says; as it stands when that was removed. */
 export const resolveMotion = (project: Project, motion: Motion): Motion => {
-  const said = motion.token === undefined ? null : tokenValue(project.tokens, motion.token);
-  if (typeof said !== "object" || said === null || !("duration" in said)) return motion;
-  const { duration, easing } = said as MotionValue;
-  return { ...motion, duration, easing };
+  if (motion.token === undefined) return motion;
+  const said = motionTokenValue(project.tokens, motion.token);
+  return said ? { ...motion, duration: said.duration, easing: said.easing } : motion;
 };
 
 const withTokens = (project: Project, rule: Rule): Rule => {
@@ -100,7 +99,12 @@ export const ancestry = (piece: Piece, layer: Id): Id[] => {
 };
 
 const instanceValues = (piece: Piece, variant: Variant, layer: Layer): LayerValues =>
-  cascade(layer, changesIn(looksIn(piece, variant), layer.id));
+  // looks say values of the properties they name; those of copies are not bound to tokens
+  Object.assign(
+    {},
+    defaultsOf("instance"),
+    ...changesIn(looksIn(piece, variant), layer.id),
+  ) as LayerValues;
 
 /**
  * The component an instance shows, that component's start, and the traits the instance itself gives
@@ -145,11 +149,10 @@ const findCopy = (
   over?: Overrides,
 ): PlacedCopy | null => {
   if (hiddenIn(piece, variant, layer, over)) return null;
-  const values: LayerValues = {
-    ...instanceValues(piece, variant, layer),
-    ...over?.get(layer.id),
-  } as LayerValues;
-  const component = project.pieces[values.component as string];
+  const own = instanceValues(piece, variant, layer);
+  // what the copy around says of it are values of the same properties
+  const values = { ...own, ...over?.get(layer.id) } as LayerValues;
+  const component = project.pieces[values.component ?? ""];
   if (!component) return null;
   const said = Object.fromEntries(
     traitsOf(component).flatMap((t) => {

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Id } from "../basics";
 import { meets } from "../looks";
 import { ROOT } from "../project";
@@ -39,7 +40,7 @@ const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): S
     held ? { ...next, heldIn: [...next.heldIn, live.path] } : next,
     live,
     rules,
-    (r) => sources.get(r.id) as Path,
+    (r) => present(sources.get(r.id)),
     emit,
   );
 };

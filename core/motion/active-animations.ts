@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { LayoutBox, Line } from "../layout";
 import { placingKeys } from "../paint";
 import { byOrder } from "../project";
@@ -118,7 +119,7 @@ export class ActiveAnimations {
     let children: readonly LayoutBox[] = p.children;
     let moved: LayoutBox[] | null = null;
     for (let i = 0; i < p.children.length; i++) {
-      const c = p.children[i] as LayoutBox;
+      const c = present(p.children[i]);
       const next = this.at(c, prefix + c.layer.id, now);
       if (next !== c) (moved ??= p.children.slice())[i] = next;
     }
@@ -134,8 +135,7 @@ export class ActiveAnimations {
     const gone = this.leaving.size > 0 ? this.leaving.get(path) : undefined;
     if (gone)
       children = [...children, ...gone.map((l) => awayFrom(l, now))].sort(
-        (a, b) =>
-          (a.values.stack as number) - (b.values.stack as number) || byOrder(a.layer, b.layer),
+        (a, b) => a.values.stack - b.values.stack || byOrder(a.layer, b.layer),
       );
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
@@ -159,6 +159,7 @@ export class ActiveAnimations {
     };
     if (tracks) {
       let values: Record<string, Value> | null = null;
+      // a track gives values of what its key names: the box's own numbers, its lines, or a property
       for (const [key, t] of tracks) {
         const value = t.at(now);
         if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence")
@@ -169,7 +170,7 @@ export class ActiveAnimations {
           if (!placingKeys.has(key)) out.shapes = null;
         }
       }
-      // a track mixes values of its own property: the table keeps its type
+      // with values of the same properties it is of the same type
       if (values) out.values = values as LayerValues;
     }
     if (dissolve) {

@@ -1,8 +1,9 @@
+import { present } from "../basics";
 import { shareBefore } from "../layout";
 import type { LayoutBox, Line } from "../layout";
 import type { Motion } from "../project";
-import { propertiesOf } from "../properties";
-import type { Four, Mixing, Value } from "../properties";
+import { mapFour, propertiesOf } from "../properties";
+import type { Mixing, Value } from "../properties";
 import type { Mix } from "./mix";
 import type { Span } from "./span";
 
@@ -55,7 +56,7 @@ export const mixLines =
  */
 export const visibleCorners = (p: LayoutBox): Value => {
   const limit = Math.min(p.width, p.height) / 2;
-  return (p.values.radius as Four).map((c) => Math.min(c, limit)) as unknown as Four;
+  return mapFour(present(p.values.radius), (c) => Math.min(c, limit));
 };
 
 /**

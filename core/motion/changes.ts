@@ -1,3 +1,4 @@
+import { isOneOf, present } from "../basics";
 import type { Id } from "../basics";
 import { findBox } from "../layout";
 import type { LayoutBox } from "../layout";
@@ -78,7 +79,7 @@ export interface ChangeStep {
 export const restacks = (from: LayoutBox, to: LayoutBox): boolean => {
   const before = new Map([...layersOf(from)].map(([id], i) => [id, i]));
   const order = [...layersOf(to).keys()].flatMap((id) => before.get(id) ?? []);
-  return order.some((at, i) => i > 0 && at < (order[i - 1] as number));
+  return order.some((at, i) => i > 0 && at < present(order[i - 1]));
 };
 
 /**
@@ -128,8 +129,8 @@ export const laneValue = (scene: LayoutBox, layer: Id, key: string): Value | und
   if (!found) {
     return undefined;
   }
-  if ((geometry as readonly string[]).includes(key)) {
-    return found[key as "x"];
+  if (isOneOf(geometry, key)) {
+    return found[key];
   }
   return key === "presence" ? found.presence : found.values[key];
 };

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Easing } from "../project";
 import { curveOf } from "./easing";
 import type { Curve } from "./easing";
@@ -13,12 +14,12 @@ const FINE = 2000;
 
 /** The farthest of the samples between two from the straight line that joins them. */
 const farthest = (values: readonly number[], a: number, b: number): { at: number; off: number } => {
-  const from = values[a] as number;
-  const slope = ((values[b] as number) - from) / (b - a);
+  const from = present(values[a]);
+  const slope = (present(values[b]) - from) / (b - a);
   let at = a;
   let off = 0;
   for (let i = a + 1; i < b; i++) {
-    const d = Math.abs((values[i] as number) - from - slope * (i - a));
+    const d = Math.abs(present(values[i]) - from - slope * (i - a));
     if (d > off) {
       off = d;
       at = i;
@@ -47,7 +48,7 @@ const polylineOf = (curve: Curve, most: number): Polyline => {
     stack.push([a, at], [at, b]);
   }
   return {
-    points: [...keep].sort((a, b) => a - b).map((i) => [i / FINE, values[i] as number]),
+    points: [...keep].sort((a, b) => a - b).map((i) => [i / FINE, present(values[i])]),
     error,
   };
 };

@@ -1,4 +1,4 @@
-import { lerp } from "../basics";
+import { lerp, present } from "../basics";
 import { colourAt, mixColour } from "../colour";
 import { readPath } from "../geometry";
 import type { Fill, Four, Gradient, Mixing, Pair, Shadow, Stop, Value } from "../properties";
@@ -71,7 +71,8 @@ const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
     (typeof to === "object" && to.kind === "picture")
   )
     return null;
-  const a = typeof from === "string" ? flat(from, to as Gradient) : from;
+  if (typeof from === "string") return typeof to === "string" ? null : mixFill(flat(from, to), to);
+  const a = from;
   const b = typeof to === "string" ? flat(to, a) : to;
   const [p, q] = sameStops(a.stops, b.stops);
   if (a.kind !== b.kind || p.length !== q.length) return null;
@@ -90,8 +91,8 @@ const mixFill = (from: Fill, to: Fill): Mix<Fill> | null => {
 const mixShadows = (a: readonly Shadow[], b: readonly Shadow[]): Mix<readonly Shadow[]> | null => {
   if (a.some((s, i) => b[i] && Boolean(b[i].inner) !== Boolean(s.inner))) return null;
   const pairs = Array.from({ length: Math.max(a.length, b.length) }, (_, i) => {
-    const from = a[i] ?? { ...(b[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
-    const to = b[i] ?? { ...(a[i] as Shadow), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
+    const from = a[i] ?? { ...present(b[i]), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
+    const to = b[i] ?? { ...present(a[i]), blur: 0, spread: 0, x: 0, y: 0, colour: "none" };
     return { from, to, colour: mixColour(from.colour, to.colour) };
   });
   return (t) =>
@@ -123,34 +124,29 @@ const mixPath = (a: string, b: string): Mix<string> | null => {
       .join("");
 };
 
+/** What each way of mixing does; null where the layer must dissolve. */
+const mixers = {
+  number: (from: number, to: number) => (t: number) => lerp(from, to, t),
+  colour: mixColour,
+  pair: mixPair,
+  fill: mixFill,
+  four: mixFour,
+  corners: mixFour,
+  shadows: mixShadows,
+  path: mixPath,
+  dissolve: () => null,
+  step: (_from: Value, to: Value) => () => to,
+  layout: (_from: Value, to: Value) => () => to,
+} satisfies Record<Mixing, unknown>;
+
 /**
  * How to get from one value to another; null when the two cannot be mixed and the layer must
  * dissolve. Ends are exact.
  */
 export const mixOf = (mixing: Mixing, from: Value, to: Value): Mix | null => {
-  const inner = ((): Mix | null => {
-    switch (mixing) {
-      case "number":
-        return (t) => lerp(from as number, to as number, t);
-      case "colour":
-        return mixColour(from as string, to as string);
-      case "pair":
-        return mixPair(from as Pair, to as Pair);
-      case "fill":
-        return mixFill(from as Fill, to as Fill);
-      case "four":
-      case "corners":
-        return mixFour(from as Four, to as Four);
-      case "shadows":
-        return mixShadows(from as readonly Shadow[], to as readonly Shadow[]);
-      case "path":
-        return mixPath(from as string, to as string);
-      case "dissolve":
-        return null;
-      default:
-        return () => to;
-    }
-  })();
+  // the registry gives each property the mixing of its own type of values
+  const mixer = mixers[mixing] as (from: Value, to: Value) => Mix | null;
+  const inner = mixer(from, to);
   return (
     inner &&
     ((t) => {

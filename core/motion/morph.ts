@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { readPath } from "../geometry";
 
 type Point = readonly [number, number];
@@ -56,7 +57,7 @@ const ends = (o: CubicOutline): Point[] => o.cubics.map((c) => c[2]);
  */
 const area = (o: CubicOutline): number =>
   ends(o).reduce((sum, p, i, all) => {
-    const q = all[(i + 1) % all.length] as Point;
+    const q = present(all[(i + 1) % all.length]);
     return sum + p[0] * q[1] - q[0] * p[1];
   }, 0);
 
@@ -66,11 +67,11 @@ const divided = (o: CubicOutline, count: number): CubicOutline => {
   while (cubics.length < count) {
     const starts = [o.start, ...cubics.map((c) => c[2])];
     const lengths = cubics.map(
-      (c, i) => far(starts[i] as Point, c[0]) + far(c[0], c[1]) + far(c[1], c[2]),
+      (c, i) => far(present(starts[i]), c[0]) + far(c[0], c[1]) + far(c[1], c[2]),
     );
     const i = lengths.indexOf(Math.max(...lengths));
-    const [b, c, d] = cubics[i] as Cubic;
-    const a = starts[i] as Point;
+    const [b, c, d] = present(cubics[i]);
+    const a = present(starts[i]);
     const ab = between(a, b, 0.5);
     const bc = between(b, c, 0.5);
     const cd = between(c, d, 0.5);
@@ -85,8 +86,8 @@ const reversed = (o: CubicOutline): CubicOutline => {
   const starts = [o.start, ...ends(o)];
   return {
     ...o,
-    start: starts.at(-1) as Point,
-    cubics: o.cubics.map((c, i): Cubic => [c[1], c[0], starts[i] as Point]).reverse(),
+    start: present(starts.at(-1)),
+    cubics: o.cubics.map((c, i): Cubic => [c[1], c[0], present(starts[i])]).reverse(),
   };
 };
 
@@ -96,7 +97,7 @@ const begunAt = (o: CubicOutline, i: number): CubicOutline =>
     ? o
     : {
         ...o,
-        start: (o.cubics[i - 1] as Cubic)[2],
+        start: present(o.cubics[i - 1])[2],
         cubics: [...o.cubics.slice(i), ...o.cubics.slice(0, i)],
       };
 
@@ -107,7 +108,7 @@ const begunAt = (o: CubicOutline, i: number): CubicOutline =>
 const aligned = (a: CubicOutline, b: CubicOutline): CubicOutline => {
   if (!a.closed || !b.closed) {
     const off = (o: CubicOutline) =>
-      far(a.start, o.start) + far(ends(a).at(-1) as Point, ends(o).at(-1) as Point);
+      far(a.start, o.start) + far(present(ends(a).at(-1)), present(ends(o).at(-1)));
     const back = reversed(b);
     return off(back) < off(b) - 1e-9 ? back : b;
   }
@@ -119,7 +120,7 @@ const aligned = (a: CubicOutline, b: CubicOutline): CubicOutline => {
   let least = Infinity;
   for (let i = 0; i < n; i++) {
     const sum = from.reduce((s, p, k) => {
-      const q = to[(k + i) % n] as Point;
+      const q = present(to[(k + i) % n]);
       return s + (p[0] - q[0]) ** 2 + (p[1] - q[1]) ** 2;
     }, 0);
     if (sum < least - 1e-9) {
@@ -163,8 +164,8 @@ export const morph = (from: string, to: string): ((t: number) => string) | null 
   const pairs = Array.from(
     { length: Math.max(left.length, right.length) },
     (_, i): readonly [CubicOutline, CubicOutline] => {
-      const p = left[i] ?? point(right[i] as CubicOutline);
-      const q = right[i] ?? point(left[i] as CubicOutline);
+      const p = left[i] ?? point(present(right[i]));
+      const q = right[i] ?? point(present(left[i]));
       const n = Math.max(p.cubics.length, q.cubics.length);
       const first = divided(p, n);
       return [first, aligned(first, divided(q, n))];
@@ -176,7 +177,7 @@ export const morph = (from: string, to: string): ((t: number) => string) | null 
     pairs
       .map(
         ([p, q]) =>
-          `M${say(between(p.start, q.start, t))}${p.cubics.map((c, i) => `C${c.map((h, k) => say(between(h, (q.cubics[i] as Cubic)[k] as Point, t))).join(" ")}`).join("")}${p.closed && q.closed ? "Z" : ""}`,
+          `M${say(between(p.start, q.start, t))}${p.cubics.map((c, i) => `C${c.map((h, k) => say(between(h, present(present(q.cubics[i])[k]), t))).join(" ")}`).join("")}${p.closed && q.closed ? "Z" : ""}`,
       )
       .join("");
 };

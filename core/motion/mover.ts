@@ -1,9 +1,8 @@
-import { entryOf } from "../basics";
+import { entryOf, isOneOf, present } from "../basics";
 import { boxAt } from "../layout";
 import type { LayoutBox } from "../layout";
 import { ROOT } from "../project";
 import type { Motion } from "../project";
-import type { Value } from "../properties";
 import { Scrubber } from "./scrubber";
 import { isPosed, ChangeTiming } from "./change-timing";
 import { paired } from "./pairing";
@@ -35,7 +34,7 @@ interface How {
   readonly lane: ReturnType<ChangeTiming["ofLayer"]>;
 }
 
-const passing: readonly Motion["kind"][] = ["slide", "push", "rise"];
+const passing = ["slide", "push", "rise"] as const;
 
 /**
  * Shows a placed tree and, when the tree changes, moves from what is on screen to what shall be.
@@ -113,7 +112,7 @@ export class Mover {
           span: timing.base,
           from: frozen(shown),
           follows: false,
-          ...(passing.includes(motion.kind) ? { way: motion.kind, to: motion.to } : {}),
+          ...(isOneOf(passing, motion.kind) ? { way: motion.kind, to: motion.to } : {}),
         });
       return;
     }
@@ -139,23 +138,19 @@ export class Mover {
     now: number,
   ): void {
     for (const [name, lane] of timing.lanes) {
-      if (lane.key === null || !isPosed(lane)) continue;
-      const path = name.slice(0, name.length - lane.key.length - 1);
+      const { key } = lane;
+      if (key === null || !isPosed(lane)) continue;
+      const path = name.slice(0, name.length - key.length - 1);
       const span = timing.span(lane);
-      if (this.animations.tracks.get(path)?.get(lane.key)?.span === span) continue;
-      const [is, was, seen] = [next, old, shown].map((tree) => boxAt(tree, path)) as [
-        LayoutBox | null,
-        LayoutBox | null,
-        LayoutBox | null,
-      ];
+      if (this.animations.tracks.get(path)?.get(key)?.span === span) continue;
+      const is = boxAt(next, path);
+      const was = boxAt(old, path);
+      const seen = boxAt(shown, path);
       if (!is || !seen) continue;
-      const read = (p: LayoutBox): unknown =>
-        (geometry as readonly string[]).includes(lane.key as string)
-          ? p[lane.key as "x"]
-          : p.values[lane.key as string];
+      const read = (p: LayoutBox): unknown => (isOneOf(geometry, key) ? p[key] : p.values[key]);
       this.track(
         path,
-        lane.key,
+        key,
         { timing, lane: undefined, cut: false },
         now,
         read(seen),
@@ -317,12 +312,12 @@ export class Mover {
   ): void {
     let dissolves = !sameWords(old.lines, next.lines);
     for (const { key, mixing } of old.values === next.values ? [] : mixableOf(next)) {
-      const to = next.values[key] as Value;
+      const to = present(next.values[key]);
       if (equal(old.values[key], to)) continue;
       const [a, b] =
         mixing === "corners"
           ? [visibleCorners(shown), visibleCorners(next)]
-          : [shown.values[key] as Value, to];
+          : [present(shown.values[key]), to];
       const mix = mixOf(mixing, a, b);
       if (!mix) dissolves = true;
       else if (mixing === "corners") this.track(path, key, how, now, null, null, null, mix);

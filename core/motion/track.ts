@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { Lane } from "../project";
 import { property } from "../properties";
 import type { Value } from "../properties";
@@ -60,14 +61,12 @@ export class NumberTrack implements Track {
   ) {
     this.limits = limitsOf(key);
     this.rest = speed.map((v, i) =>
-      v === 0
-        ? 0
-        : v - (span.springs ? 0 : span.setOut(v, (to[i] as number) - (from[i] as number))),
+      v === 0 ? 0 : v - (span.springs ? 0 : span.setOut(v, present(to[i]) - present(from[i]))),
     );
     if (span.springs)
       speed.forEach((v, i) => {
         if (v !== 0)
-          span.stretch((v * 1000) / Math.max(1, Math.abs((to[i] as number) - (from[i] as number))));
+          span.stretch((v * 1000) / Math.max(1, Math.abs(present(to[i]) - present(from[i]))));
       });
   }
 
@@ -82,11 +81,9 @@ export class NumberTrack implements Track {
 
   private part(i: number, t: number, carry: number): number {
     const { min, max } = this.limits;
-    const from = this.from[i] as number;
+    const from = present(this.from[i]);
     const value =
-      from +
-      ((this.to[i] as number) - from) * t +
-      (carry === 0 ? 0 : (this.rest[i] as number) * carry);
+      from + (present(this.to[i]) - from) * t + (carry === 0 ? 0 : present(this.rest[i]) * carry);
     if (value < min) {
       return min;
     }
@@ -103,7 +100,7 @@ const STEP = 0.5;
 const slowest = (track: Track, now: number): readonly number[] | null => {
   const a = numbersIn(track.at(now - STEP));
   const b = numbersIn(track.at(now));
-  return a && b && a.length === b.length ? b.map((n, i) => (n - (a[i] as number)) / STEP) : null;
+  return a && b && a.length === b.length ? b.map((n, i) => (n - present(a[i])) / STEP) : null;
 };
 
 /** Any values that can be mixed. */
@@ -130,6 +127,7 @@ interface Stage {
 const mixing = (key: string, a: unknown, b: unknown): Mix<unknown> => {
   const kind = property(key)?.mixing;
   const how = kind === undefined || kind === "layout" ? "number" : kind;
+  // both are values of the property the key names
   return mixOf(how, a as Value, b as Value) ?? ((t) => (t < 1 ? a : b));
 };
 

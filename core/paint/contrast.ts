@@ -1,8 +1,9 @@
+import { present } from "../basics";
 import { blend, modeLrgb, modeRgb, useMode, wcagContrast } from "culori/fn";
 import { mixColour } from "../colour";
 import { toLocal } from "../layout";
 import type { LayoutBox } from "../layout";
-import type { Fill, Gradient, Stop } from "../properties";
+import type { Gradient } from "../properties";
 
 /**
  * How well a text can be read: WCAG 2.2 §1.4.3 contrast with what lies behind it, and what it needs
@@ -14,6 +15,7 @@ export interface Contrast {
   readonly ground: string;
 }
 
+// both are modes of the library, whose type is that of each one
 for (const mode of [modeRgb, modeLrgb]) useMode(mode as typeof modeRgb);
 
 const faded = (colour: string, opacity: number): string => {
@@ -38,14 +40,14 @@ const gradientAt = (g: Gradient, x: number, y: number, w: number, h: number): st
     t = Math.hypot((x - g.centre[0]) / (g.radii[0] || 1), (y - g.centre[1]) / (g.radii[1] || 1));
   const after = stops.find((s) => s.at >= t);
   const before = stops.findLast((s) => s.at <= t);
-  if (!after || !before) return ((after ?? before) as Stop).colour;
+  if (!after || !before) return present(after ?? before).colour;
   return after.at === before.at
     ? after.colour
     : mixColour(before.colour, after.colour)((t - before.at) / (after.at - before.at));
 };
 
 const fillAt = (p: LayoutBox, x: number, y: number): string | null => {
-  const fill = p.values.fill as Fill | undefined;
+  const fill = p.values.fill;
   if (fill === undefined) return p.layer.kind === "picture" ? null : "none";
   if (typeof fill === "string") return fill;
   return fill.kind === "picture"
@@ -65,7 +67,7 @@ const over = (ground: string, colour: string): string => {
 
 /** Large text (WCAG 2.2): 18 pt, or 14 pt and bold. */
 const isLarge = ({ values }: LayoutBox): boolean => {
-  const size = values.size as number;
+  const size = present(values.size);
   return size >= 24 || (size >= 18.66 && Number(values.weight) >= 700);
 };
 
@@ -107,7 +109,7 @@ export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {
   }
   const visit = (p: LayoutBox, px: number, py: number, opacity: number): boolean => {
     const at = toLocal(p, px, py);
-    const through = opacity * (p.values.opacity as number);
+    const through = opacity * p.values.opacity;
     if (p === text) {
       const ink = fillAt(p, at.x, at.y);
       if (ground !== null && ink !== null && ink !== "none") {

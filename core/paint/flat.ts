@@ -1,6 +1,5 @@
 import { clipsChildren } from "../layout";
 import type { LayoutBox } from "../layout";
-import type { Pair, Shadow } from "../properties";
 import { r } from "./types";
 import type { Paint } from "./types";
 
@@ -14,7 +13,7 @@ export type Shift = readonly [x: number, y: number] | null;
  */
 export const isPlain = (p: LayoutBox): boolean => {
   const v = p.values;
-  const [sx, sy] = v.scale as Pair;
+  const [sx, sy] = v.scale;
   return (
     ["box", "ellipse", "text", "instance"].includes(p.layer.kind) &&
     !p.dissolve &&
@@ -24,7 +23,7 @@ export const isPlain = (p: LayoutBox): boolean => {
     v.blur === 0 &&
     v.mixing === "normal" &&
     typeof v.fill !== "object" &&
-    !(v.shadow as readonly Shadow[] | undefined)?.length &&
+    !v.shadow?.length &&
     (p.children.length === 0 || (!clipsChildren(p) && !p.children.some((c) => c.values.masks)))
   );
 };

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 /** Points along outlines. */
 export type Ring = [number, number][];
 
@@ -57,7 +58,7 @@ const arc = (
 };
 
 const curve = (points: readonly number[]): Ring => {
-  const at = (i: number) => points[i] as number;
+  const at = (i: number) => present(points[i]);
   const cubic = points.length === 8;
   let length = 0;
   for (let i = 2; i < points.length; i += 2)
@@ -91,7 +92,7 @@ export const flatten = (data: string): Ring[] => {
   let x = 0;
   let y = 0;
   for (let i = 0; i < tokens.length;) {
-    if (/[A-Z]/.test(tokens[i] as string)) command = tokens[i++] as string;
+    if (/[A-Z]/.test(present(tokens[i]))) command = present(tokens[i++]);
     else if (command === "Z") break;
     const n = counts[command] ?? 0;
     const v = tokens.slice(i, i + n).map(Number);

@@ -1,3 +1,5 @@
+import { mapFour } from "../properties";
+import { present } from "../basics";
 import clipping from "polygon-clipping";
 import type { MultiPolygon, Polygon } from "polygon-clipping";
 import { scalePath } from "../geometry";
@@ -40,7 +42,7 @@ const polygonPoints = (sides: number, inset: number, width: number, height: numb
  */
 const roundedPolygon = (points: readonly Point[], radius: number): string => {
   const n = points.length;
-  const at = (i: number): Point => points[(i + n) % n] as Point;
+  const at = (i: number): Point => present(points[(i + n) % n]);
   if (radius <= 0)
     return `${points.map(([x, y], i) => `${i ? "L" : "M"}${r(x)} ${r(y)}`).join("")}Z`;
   return `${points
@@ -66,9 +68,9 @@ const roundedPolygon = (points: readonly Point[], radius: number): string => {
 /** The corners a box can show at its size. */
 const cornersOf = (p: LayoutBox, by = 0): Four => {
   const limit = Math.max(0, Math.min(p.width, p.height) / 2);
-  return (p.values.radius as Four).map((c) =>
+  return mapFour(present(p.values.radius), (c) =>
     Math.max(0, Math.min(c, limit) + (c > 0 ? by : 0)),
-  ) as unknown as Four;
+  );
 };
 
 /**
@@ -92,7 +94,7 @@ export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs
         attrs: { cx: r(p.width / 2), cy: r(p.height / 2), rx: r(w / 2), ry: r(h / 2) },
       };
     case "path": {
-      const d = scalePath(p.values.shape as string, p.width, p.height);
+      const d = scalePath(present(p.values.shape), p.width, p.height);
       return {
         tag: "path",
         attrs:
@@ -106,8 +108,8 @@ export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs
         tag: "path",
         attrs: {
           d: roundedPolygon(
-            polygonPoints(p.values.sides as number, p.values.inset as number, p.width, p.height),
-            p.values.rounding as number,
+            polygonPoints(present(p.values.sides), present(p.values.inset), p.width, p.height),
+            present(p.values.rounding),
           ),
         },
       };
@@ -143,11 +145,12 @@ export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs
 export const outlinePath = (p: LayoutBox, by = 0): string => {
   const { tag, attrs } = outline(p, by);
   if (tag === "path") return String(attrs.d);
+  const num = (key: string) => Number(attrs[key] ?? 0);
   if (tag === "ellipse") {
-    const { cx, cy, rx, ry } = attrs as Record<string, number>;
-    return `M${r((cx ?? 0) - (rx ?? 0))} ${cy}A${rx} ${ry} 0 1 1 ${r((cx ?? 0) + (rx ?? 0))} ${cy}A${rx} ${ry} 0 1 1 ${r((cx ?? 0) - (rx ?? 0))} ${cy}Z`;
+    const [cx, cy, rx, ry] = [num("cx"), num("cy"), num("rx"), num("ry")];
+    return `M${r(cx - rx)} ${cy}A${rx} ${ry} 0 1 1 ${r(cx + rx)} ${cy}A${rx} ${ry} 0 1 1 ${r(cx - rx)} ${cy}Z`;
   }
-  const { x = 0, y = 0, width = 0, height = 0, rx = 0 } = attrs as Record<string, number>;
+  const [x, y, width, height, rx] = [num("x"), num("y"), num("width"), num("height"), num("rx")];
   return rounded(x, y, width, height, [rx, rx, rx, rx]);
 };
 
@@ -184,9 +187,7 @@ const compoundPath = (p: LayoutBox): string => {
     .map(areaOf);
   const [first, ...rest] = areas;
   if (!first) return "";
-  const area = rest.length
-    ? operations[p.values.combine as keyof typeof operations](first, ...rest)
-    : first;
+  const area = rest.length ? operations[present(p.values.combine)](first, ...rest) : first;
   return area
     .flatMap((polygon) =>
       polygon.map(

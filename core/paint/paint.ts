@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { clipsChildren } from "../layout";
 import type { LayoutBox } from "../layout";
 import type { LayerValues } from "../properties";
@@ -17,7 +18,7 @@ const stacked = (children: readonly LayoutBox[], shift: Shift): Paint[] => {
   if (at < 0) return children.map(each);
   const next = children.findIndex((c, i) => i > at && c.values.masks);
   const until = next < 0 ? children.length : next;
-  const shape = children[at] as LayoutBox;
+  const shape = present(children[at]);
   // the mask may be as large as what it shapes: its own bounds must not cut it
   const mask = named("mask", `${shape.layer.id}-mask`, [painted(shape, shift)], {
     style: "mask-type:alpha",
@@ -168,7 +169,7 @@ const build = (p: LayoutBox, shift: Shift): Paint => {
   const plain = here && isPlain(p) ? shifted(own, here) : null;
   const inner = plain ? here : shift && ([0, 0] as const);
   const below = paintInside(p, inner);
-  const opacity = (p.values.opacity as number) * p.presence;
+  const opacity = p.values.opacity * p.presence;
   const [single] = plain?.length === 1 && below.length === 0 ? plain : [];
   const drawn = single && opacity < 1 ? [faded(single, opacity)] : (plain ?? own);
   const attrs = placing(p, plain ? "" : transformOf(p, shift), single ? 1 : opacity);
@@ -184,13 +185,12 @@ const build = (p: LayoutBox, shift: Shift): Paint => {
 const RISE = 0.14;
 const GIVES_WAY = 0.28;
 
+const unitWays = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] } as const;
+
 /** One screen gives way to another: that slides over it, pushes it out, or rises out of it. */
 const passing = (p: LayoutBox, old: Paint, node: Paint): Paint => {
-  const { progress, way, to = "left" } = p.dissolve as NonNullable<LayoutBox["dissolve"]>;
-  const [ux, uy] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[to] as [
-    number,
-    number,
-  ];
+  const { progress, way, to = "left" } = present(p.dissolve);
+  const [ux, uy] = unitWays[to];
   const left = 1 - progress;
   const move = (x: number, y: number) => ({ transform: `translate(${r(x)} ${r(y)})` });
   const came =

@@ -1,5 +1,4 @@
 import type { LayoutBox } from "../layout";
-import type { Pair } from "../properties";
 import type { Shift } from "./flat";
 import { r } from "./types";
 import type { Attrs } from "./types";
@@ -18,14 +17,14 @@ export const placingKeys: ReadonlySet<string> = new Set([
 
 /** Where a layer lies in its parent: moved to its place, turned and scaled about its pivot. */
 export const transformOf = (p: LayoutBox, shift: Shift): string => {
-  const angle = p.values.rotation as number;
-  const [sx, sy] = p.values.scale as Pair;
+  const angle = p.values.rotation;
+  const [sx, sy] = p.values.scale;
   const scaled = sx !== 1 || sy !== 1;
   const x = r(p.x + (shift?.[0] ?? 0));
   const y = r(p.y + (shift?.[1] ?? 0));
   const place = x || y ? `translate(${x} ${y})` : "";
   if (!angle && !scaled) return place;
-  const [px, py] = p.values.pivot as Pair;
+  const [px, py] = p.values.pivot;
   const cx = r((p.width * px) / 100);
   const cy = r((p.height * py) / 100);
   return [
@@ -48,10 +47,10 @@ export const placing = (p: LayoutBox, transform: string, opacity: number): Attrs
   const out: Record<string, string | number> = { "data-layer": p.layer.id };
   if (transform) out.transform = transform;
   if (opacity < 1) out.opacity = r(opacity);
-  const blur = (v.blur as number) > 0 ? `filter:blur(${r(v.blur as number)}px)` : "";
+  const blur = v.blur > 0 ? `filter:blur(${r(v.blur)}px)` : "";
   const mixing = v.mixing === "normal" ? "" : `mix-blend-mode:${String(v.mixing)}`;
   if (blur || mixing) out.style = blur && mixing ? `${blur};${mixing}` : blur || mixing;
-  if (v.role !== "none") out.role = v.role as string;
-  if (v.label) out["aria-label"] = v.label as string;
+  if (v.role !== "none") out.role = v.role;
+  if (v.label) out["aria-label"] = v.label;
   return out;
 };

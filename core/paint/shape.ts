@@ -1,5 +1,6 @@
+import { present } from "../basics";
 import type { LayoutBox } from "../layout";
-import type { Fill, IconShape, Pair, Shadow } from "../properties";
+import type { Fill, IconShape, Shadow } from "../properties";
 import { fillOf, ink, named } from "./ink";
 import { grows, outline, outlinePath } from "./outline";
 import { r } from "./types";
@@ -53,7 +54,7 @@ const inner = (p: LayoutBox, s: Shadow, i: number): Paint[] => {
 };
 
 const shadowsOf = (p: LayoutBox): readonly Shadow[] =>
-  (p.values.shadow as readonly Shadow[]).filter((s) => s.colour !== "none");
+  present(p.values.shadow).filter((s) => s.colour !== "none");
 
 const joins: Readonly<Record<string, string>> = { round: "round", pointed: "miter", cut: "bevel" };
 const ends: Readonly<Record<string, string>> = { round: "round", flat: "butt", square: "square" };
@@ -69,17 +70,17 @@ const dashes = (style: unknown, width: number): Attrs => {
 
 const borderPaint = (p: LayoutBox): Paint[] => {
   const v = p.values;
-  const width = v.borderColour === "none" ? 0 : (v.borderWidth as number);
+  const width = v.borderColour === "none" ? 0 : present(v.borderWidth);
   if (width <= 0) return [];
   const open = p.layer.kind === "path" || p.layer.kind === "line";
   const stroke = (w: number): Attrs => ({
     fill: "none",
-    ...ink("stroke", v.borderColour as string),
+    ...ink("stroke", present(v.borderColour)),
     "stroke-width": r(w),
     ...(open
       ? {
-          "stroke-linecap": ends[v.ends as string] ?? "round",
-          "stroke-linejoin": joins[v.joins as string] ?? "round",
+          "stroke-linecap": ends[present(v.ends)] ?? "round",
+          "stroke-linejoin": joins[present(v.joins)] ?? "round",
         }
       : {}),
     ...dashes(v.borderStyle, width),
@@ -130,10 +131,10 @@ const whole = (p: LayoutBox) => ({ x: 0, y: 0, width: p.width, height: p.height 
 
 /** What fills a shape: a picture layer's own picture, else its fill. */
 const fillValue = (p: LayoutBox): Fill => {
-  if (p.layer.kind !== "picture") return p.values.fill as Fill;
+  if (p.layer.kind !== "picture") return p.values.fill ?? "none";
   const picture = p.values.picture;
   return typeof picture === "object" && "hash" in picture
-    ? { kind: "picture", picture, fit: p.values.fit as "cover", focus: p.values.focus as Pair }
+    ? { kind: "picture", picture, fit: p.values.fit ?? "cover", focus: present(p.values.focus) }
     : "#dcd5c6";
 };
 
@@ -161,14 +162,14 @@ export const shapePaint = (p: LayoutBox): Paint[] => {
       });
     }
     for (let i = shadows.length - 1; i >= 0; i--)
-      if (shadows[i]?.inner) out.push(...inner(p, shadows[i] as Shadow, i));
+      if (shadows[i]?.inner) out.push(...inner(p, present(shadows[i]), i));
   }
   return [...out, ...clipPaint(p), ...borderPaint(p)];
 };
 
 /** How far a clip has played, along the foot of its picture. */
 const clipPaint = (p: LayoutBox): Paint[] => {
-  const { plays, playedTo } = p.values as { plays?: number; playedTo?: number };
+  const { plays, playedTo } = p.values;
   if (!plays) return [];
   const bar = { y: r(p.height - 6), height: 6 };
   const share = Math.min(1, (playedTo ?? 0) / plays);
@@ -212,7 +213,7 @@ export const iconPaint = (p: LayoutBox): Paint[] => {
       children: [drawn("d", ink("fill", s.colour), s.x, s.y)],
     }))
     .reverse();
-  const { defs, attrs } = fillOf(p.values.fill as Fill, {
+  const { defs, attrs } = fillOf(p.values.fill ?? "none", {
     x: -dx / scale,
     y: -dy / scale,
     width: p.width / scale,
@@ -230,7 +231,7 @@ const drawnLine: Readonly<Record<string, string>> = {
 /** Set lines of text, with their shadows. */
 export const textPaint = (p: LayoutBox): Paint[] => {
   const v = p.values;
-  const decoration = drawnLine[v.decoration as string];
+  const decoration = drawnLine[present(v.decoration)];
   const lines = (key: string, attrs: Attrs, x = 0, y = 0): Paint[] =>
     p.lines.map((line, i): Paint => ({
       tag: "text",
@@ -241,10 +242,10 @@ export const textPaint = (p: LayoutBox): Paint[] => {
         x: r(line.x + x),
         y: r(line.baseline + y),
         ...attrs,
-        "font-family": quoted(v.font as string),
-        "font-weight": v.weight as string,
-        "font-size": r(v.size as number),
-        ...(v.spacing ? { "letter-spacing": r(v.spacing as number) } : {}),
+        "font-family": quoted(present(v.font)),
+        "font-weight": present(v.weight),
+        "font-size": r(present(v.size)),
+        ...(v.spacing ? { "letter-spacing": r(v.spacing) } : {}),
         ...(decoration ? { "text-decoration": decoration } : {}),
         style:
           "white-space:pre;font-kerning:normal;font-variant:none;text-rendering:geometricPrecision",
@@ -259,6 +260,6 @@ export const textPaint = (p: LayoutBox): Paint[] => {
       children: lines("t", ink("fill", s.colour), s.x, s.y),
     }))
     .reverse();
-  const { defs, attrs } = fillOf(v.fill as Fill, whole(p));
+  const { defs, attrs } = fillOf(present(v.fill), whole(p));
   return attrs ? [...shadows, ...defs, ...lines("t", attrs)] : shadows;
 };

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import type { LayoutBox } from "../layout";
 import { paint } from "./paint";
 import type { Paint } from "./types";
@@ -12,7 +13,7 @@ const escape = (text: string): string =>
   // control characters are not allowed in XML 1.0 at all
   text
     .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "")
-    .replace(/[&<>"]/g, (c) => entities[c] as string);
+    .replace(/[&<>"]/g, (c) => present(entities[c]));
 
 /** Paint as SVG markup. `address` says where kept files are, by their hash. */
 export const markup = (

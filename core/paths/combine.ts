@@ -38,6 +38,7 @@ const build = (part: Part): paper.PathItem => {
       fillRule: part.holes ? "evenodd" : "nonzero",
     });
     for (const child of item.children) if (child instanceof paper.Path) child.closed = true;
+    // uniting with nothing resolves what crosses itself; the library's types ask for a second path
     return place(item.unite(undefined as never, { insert: false }), part.map);
   }
   const [first, ...rest] = part.parts.map(build);

@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { mapOf } from "../layout";
 import type { LayoutBox } from "../layout";
 import { outlinePath } from "../paint";
@@ -9,6 +10,6 @@ export const partsOf = (compound: LayoutBox): Part[] =>
     .filter((c) => c.presence > 0 && !["text", "instance", "icon", "line"].includes(c.layer.kind))
     .map((c): Part =>
       c.layer.kind === "compound"
-        ? { combine: c.values.combine as string, parts: partsOf(c), map: mapOf(c) }
+        ? { combine: present(c.values.combine), parts: partsOf(c), map: mapOf(c) }
         : { d: outlinePath(c), holes: c.values.overlaps === "holes", map: mapOf(c) },
     );

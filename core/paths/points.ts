@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { readPath } from "../geometry";
 
 /** A place in px (or whatever unit the path has). */
@@ -35,14 +36,14 @@ const mix = (a: PathPoint, b: PathPoint, t: number): PathPoint => ({
 export const readOutlines = (data: string, sx = 1, sy = 1): KnotOutline[] => {
   const out: { knots: Knot[]; closed: boolean }[] = [];
   const bend = (knots: Knot[], after: PathPoint, before: PathPoint, to: PathPoint) => {
-    const last = knots[knots.length - 1] as Knot;
+    const last = present(knots[knots.length - 1]);
     knots[knots.length - 1] = { ...last, after: same(after, last) ? null : after };
     knots.push({ ...to, before: same(before, to) ? null : before, after: null });
   };
   for (const { command, numbers } of readPath(data)) {
     const at = (i: number): PathPoint => ({
-      x: (numbers[i] as number) * sx,
-      y: (numbers[i + 1] as number) * sy,
+      x: present(numbers[i]) * sx,
+      y: present(numbers[i + 1]) * sy,
     });
     let now = out.at(-1);
     if (command === "M" || !now) {
@@ -52,19 +53,19 @@ export const readOutlines = (data: string, sx = 1, sy = 1): KnotOutline[] => {
     if (now.closed)
       out.push(
         (now = {
-          knots: [{ ...(now.knots[0] as Knot), before: null, after: null }],
+          knots: [{ ...present(now.knots[0]), before: null, after: null }],
           closed: false,
         }),
       );
-    const last = now.knots.at(-1) as Knot;
+    const last = present(now.knots.at(-1));
     if (command === "L") now.knots.push({ ...at(0), before: null, after: null });
     else if (command === "C") bend(now.knots, at(0), at(2), at(4));
     else if (command === "Q")
       bend(now.knots, mix(last, at(0), 2 / 3), mix(at(2), at(0), 2 / 3), at(2));
     else {
       now.closed = true;
-      const first = now.knots[0] as Knot;
-      const end = now.knots.at(-1) as Knot;
+      const first = present(now.knots[0]);
+      const end = present(now.knots.at(-1));
       // a closing line that ends where it began is not a point of its own
       if (now.knots.length > 2 && same(first, end)) {
         now.knots.pop();
@@ -88,9 +89,9 @@ export const writeOutlines = (outlines: readonly KnotOutline[], sx = 1, sy = 1):
       if (!first) return "";
       const lines = knots
         .slice(1)
-        .map((k, i) => to(knots[i] as Knot, k))
+        .map((k, i) => to(present(knots[i]), k))
         .join("");
-      const last = knots.at(-1) as Knot;
+      const last = present(knots.at(-1));
       return `M${at(first)}${lines}${closed ? `${last !== first && (last.after || first.before) ? to(last, first) : ""}Z` : ""}`;
     })
     .join("");
@@ -104,8 +105,8 @@ export const linesIn = (o: KnotOutline): number => {
 };
 
 const ends = (o: KnotOutline, line: number): [Knot, Knot] => [
-  o.knots[line] as Knot,
-  o.knots[(line + 1) % o.knots.length] as Knot,
+  present(o.knots[line]),
+  present(o.knots[(line + 1) % o.knots.length]),
 ];
 
 /** A place on a line of an outline, 0–1 along it (de Casteljau). */
@@ -170,10 +171,10 @@ export const bendKnot = (
  * from the point before to the one after.
  */
 export const turnKnot = (o: KnotOutline, at: number): KnotOutline => {
-  const k = o.knots[at] as Knot;
+  const k = present(o.knots[at]);
   const count = o.knots.length;
-  const prev = o.closed || at > 0 ? (o.knots[(at - 1 + count) % count] as Knot) : k;
-  const next = o.closed || at < count - 1 ? (o.knots[(at + 1) % count] as Knot) : k;
+  const prev = o.closed || at > 0 ? present(o.knots[(at - 1 + count) % count]) : k;
+  const next = o.closed || at < count - 1 ? present(o.knots[(at + 1) % count]) : k;
   const dx = (next.x - prev.x) / 6;
   const dy = (next.y - prev.y) / 6;
   const turned: Knot =

@@ -20,10 +20,9 @@ export const same = (a: unknown, b: unknown): boolean => {
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const ka = Object.keys(a);
   const kb = Object.keys(b);
-  return (
-    ka.length === kb.length &&
-    ka.every((k) => own(b as Node, k) && same((a as Node)[k], (b as Node)[k]))
-  );
+  // objects and lists alike are looked at by their keys
+  const [p, q] = [a as Node, b as Node];
+  return ka.length === kb.length && ka.every((k) => own(q, k) && same(p[k], q[k]));
 };
 
 /** The node that holds the last key of a path; null when the path leads nowhere. */
@@ -56,6 +55,7 @@ class Copies {
     const top = this.of(root);
     let parent = top;
     for (const key of path.slice(0, -1)) {
+      // `parentOf` has gone the same way: there are objects on it
       const child = this.of(parent[key] as Node);
       parent[key] = child;
       parent = child;
@@ -79,7 +79,8 @@ export const apply = <T extends object>(
   const undone: Op[] = [];
   const lost: Op[] = [];
   const copies = new Copies();
-  let root = doc as unknown as Node;
+  // whatever the document is, it is an object of JSON
+  let root = doc as Node;
   for (const op of ops) {
     const key = op.path.at(-1);
     const found = key === undefined ? null : parentOf(root, op.path);
@@ -96,7 +97,8 @@ export const apply = <T extends object>(
     if (op.op === "remove") delete next.parent[key];
     else next.parent[key] = op.value;
   }
-  return { doc: root as unknown as T, inverse: undone.reverse(), lost };
+  // a copy of the document with other values at some places
+  return { doc: root as T, inverse: undone.reverse(), lost };
 };
 
 /** Where the last step at a place, and the last at or below it, stand in a list. */

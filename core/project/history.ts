@@ -54,7 +54,7 @@ export const touchesAny = (places: Places, ops: readonly Op[]): boolean =>
   ops.some((op) => places.related(op.path) >= 0);
 
 const changesSomething = (project: Project, op: Op): boolean => {
-  const now = valueAt(project, op.path);
+  const now = valueIn(project, op.path);
   return op.op === "remove" ? now !== undefined : !same(now, op.value);
 };
 
@@ -72,6 +72,9 @@ export const goneFrom = (project: Project, ops: readonly Op[]): (readonly string
   return [...gone.values()];
 };
 
+// an object has what it has: nothing is promised of it
+const childOf = (node: object, key: string): unknown => (node as Record<string, unknown>)[key];
+
 /**
  * The outermost record on the way to a place that is not there; null when the place can be reached.
  */
@@ -80,17 +83,17 @@ const missingRecord = (project: Project, path: readonly string[]): readonly stri
   for (const [i, key] of path.slice(0, -1).entries()) {
     if (typeof node !== "object" || node === null || !Object.hasOwn(node, key))
       return path.slice(0, i + 1);
-    node = (node as Record<string, unknown>)[key];
+    node = childOf(node, key);
   }
   return typeof node === "object" && node !== null ? null : path.slice(0, -1);
 };
 
-/** What is at a place of a project; undefined when there is nothing. */
-export const valueAt = (project: Project, path: readonly string[]): unknown => {
-  let node: unknown = project;
+/** What is at a place of a project or a record; undefined when there is nothing. */
+export const valueIn = (holder: object, path: readonly string[]): unknown => {
+  let node: unknown = holder;
   for (const key of path) {
     if (typeof node !== "object" || node === null || !Object.hasOwn(node, key)) return undefined;
-    node = (node as Record<string, unknown>)[key];
+    node = childOf(node, key);
   }
   return node;
 };
@@ -123,12 +126,12 @@ export const restoredValue = (
     // what no longer fits the record is left out; the log has it
     if (result?.ok) project = result.project;
   }
-  return valueAt(project, path);
+  return valueIn(project, path);
 };
 
 /** Whether there is something at a place. */
 export const isThere = (project: Project, path: readonly string[]): boolean =>
-  valueAt(project, path) !== undefined;
+  valueIn(project, path) !== undefined;
 
 /**
  * Of one's own earlier changes, the places that another's change overwrote although its maker had
@@ -161,7 +164,7 @@ const sameStep = (a: Op, b: Op): boolean => {
 /** A removed record comes back whole; of anything else one's own step is made again. */
 const takingBack = (hit: Op, mine: Op, other: LoggedChange, before: Project): Op => {
   if (hit.op !== "remove" || hit.path.length > mine.path.length) return mine;
-  const value = valueAt(before, hit.path);
+  const value = valueIn(before, hit.path);
   return value === undefined
     ? mine
     : { op: "set", path: hit.path, value, restores: other.changeId };

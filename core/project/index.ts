@@ -3,7 +3,7 @@ export { Places, apply, changeSchema, merge, related, same, sentOps } from "./ch
 export { isRestoring, remove, set } from "./op";
 export type { Change, Op } from "./op";
 export type { EffectOf, EffectType } from "./effects";
-export { isInside, overwrittenBy, restoredValue, touchesAny, valueAt } from "./history";
+export { isInside, overwrittenBy, restoredValue, touchesAny, valueIn } from "./history";
 export type { Clash, LoggedChange } from "./history";
 export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
 export { judge, restoreKey, restoringOps } from "./judge";

@@ -3,18 +3,21 @@ import {
   colourSchema,
   gradientSchema,
   property,
+  pictureTypes,
   propertySchema,
   shadowsSchema,
   valueSchema,
   layerKinds,
 } from "../properties";
+import type { Value } from "../properties";
 import { effectShapes } from "./effects";
 import { tableEntry } from "./ids";
 import { id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
 import { directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } from "./types";
-import type { Layer, Piece, Project } from "./types";
+import type { Effect, Layer, LayerChanges, Piece, Project, Token } from "./types";
 import { triggerShapes, triggerTypes } from "./triggers";
+import type { Trigger } from "./triggers";
 
 /** A table with at most so many records. */
 const atMost = <T extends z.ZodType<Record<string, unknown>>>(
@@ -42,29 +45,33 @@ const trait = z.strictObject({
   values: atMost(z.record(id, value), limits.values, "values"),
 });
 
-/** What a look says about one layer. */
-export const layerChanges = z
-  .record(z.string().max(80), z.unknown())
-  .superRefine((changes, context) => {
-    for (const [key, v] of Object.entries(changes)) {
-      const schema = propertySchema(key);
-      if (!schema) {
-        context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` });
-        continue;
-      }
-      const result = schema.safeParse(v);
-      if (!result.success)
-        context.addIssue({
-          code: "custom",
-          path: [key],
-          message: result.error.issues[0]?.message ?? "wrong value",
-        });
+/** What a look says about one layer: each value is looked at by the schema of its property. */
+const changesOfLayer = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
+  for (const [key, v] of Object.entries(changes)) {
+    const schema = propertySchema(key);
+    if (!schema) {
+      context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` });
+      continue;
     }
-  });
+    const result = schema.safeParse(v);
+    if (!result.success)
+      context.addIssue({
+        code: "custom",
+        path: [key],
+        message: result.error.issues[0]?.message ?? "wrong value",
+      });
+  }
+});
+// the registry's schemas have seen to each value
+export const layerChanges = changesOfLayer as unknown as z.ZodType<LayerChanges>;
 export const declarationsSchema = z.record(id, layerChanges);
 const look = z.strictObject({ id, when: condition, order, changes: declarationsSchema });
 
-const nestedKey = z.string().regex(/^(trait|option):[A-Za-z0-9_-]{1,40}$/);
+const idText = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
+const nestedKey = z.union([
+  z.templateLiteral(["trait:", idText]),
+  z.templateLiteral(["option:", idText]),
+]);
 const option = z.strictObject({
   id,
   name,
@@ -118,7 +125,7 @@ const easing = z.union([
     damping: z.number().min(0.05).max(1e4),
   }),
 ]);
-const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.unknown(), easing });
+const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.custom<Value>(), easing });
 const lane = z
   .strictObject({
     layer: id,
@@ -162,13 +169,20 @@ const effectSchemas = Object.entries(effectShapes).map(([type, shape]) =>
   z.strictObject({ type: z.literal(type), ...shape, motion: motion.optional() }),
 );
 type EffectSchema = (typeof effectSchemas)[number];
-// there is at least one kind: the table is not empty
-const effect = z.discriminatedUnion("type", effectSchemas as [EffectSchema, ...EffectSchema[]]);
+// there is at least one kind, and the type of effects is made of the same shapes
+const effect = z.discriminatedUnion(
+  "type",
+  effectSchemas as [EffectSchema, ...EffectSchema[]],
+) as unknown as z.ZodType<Effect>;
 /** Any kind may say what any other says: what is not its own means nothing. */
+const triggerFields = z.object(
+  Object.fromEntries(Object.values(triggerShapes).flatMap((shape) => Object.entries(shape))),
+);
+// the type of triggers is made of the same shapes
 const trigger = z.strictObject({
   type: z.enum(triggerTypes),
-  ...z.object(Object.assign({}, ...Object.values(triggerShapes)) as z.ZodRawShape).partial().shape,
-});
+  ...triggerFields.partial().shape,
+}) as unknown as z.ZodType<Trigger>;
 const rule = z.strictObject({
   id,
   order,
@@ -233,7 +247,7 @@ export const tables = {
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeof limits) =>
   atMost(z.record(id, record), limits[what], what).refine(
-    (table) => Object.entries(table).every(([k, r]) => (r as { id: string }).id === k),
+    (table) => Object.entries(table).every(([k, r]) => r.id === k),
     "a record must be kept under its own id",
   );
 
@@ -276,7 +290,7 @@ const token = z
     name,
     group: z.string().max(120),
     order,
-    value: z.unknown(),
+    value: z.custom<Token["value"]>(),
   })
   .superRefine((t, context) => {
     const alias = z.strictObject({ alias: id }).safeParse(t.value);
@@ -315,7 +329,7 @@ const asset = z.discriminatedUnion("kind", [
     kind: z.literal("picture"),
     name,
     hash,
-    type: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif"]),
+    type: z.enum(pictureTypes),
     width: size,
     height: size,
     bytes,
@@ -334,7 +348,8 @@ const asset = z.discriminatedUnion("kind", [
 /** The record tables of a project beside its pieces. */
 export const projectTables = { tokens: token, assets: asset } as const;
 export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
-const projectSchema = z.strictObject({
+/** A whole project; what no schema can say is looked at by `readProject`. */
+export const projectSchema = z.strictObject({
   ...projectFields,
   pieces: keyed(pieceSchema, "pieces"),
   tokens: keyed(token, "tokens"),
@@ -431,6 +446,7 @@ export const overfull = (project: Project, piece: Piece | undefined): string | n
     tooMany(project.tokens, "tokens") ??
     tooMany(project.assets, "assets");
   if (ofProject || !piece) return ofProject;
+  // the keys of a constant table
   for (const table of Object.keys(tables) as (keyof typeof tables)[]) {
     const full = tooMany(piece[table], table);
     if (full) return full;
@@ -443,10 +459,11 @@ export const readProject = (
   data: unknown,
 ): { ok: true; project: Project } | { ok: false; error: string } => {
   const result = projectSchema.safeParse(
+    // whatever it is: the schema looks at it right after
     typeof data === "object" && data !== null ? upgrade(data as Project) : data,
   );
   if (!result.success) return { ok: false, error: issueText(result.error) };
-  const project = result.data as Project;
+  const project: Project = result.data;
   for (const piece of Object.values(project.pieces)) {
     const broken = brokenTree(piece);
     if (broken) return { ok: false, error: broken };

@@ -1,5 +1,9 @@
 import type { Id } from "../basics";
 
+/** The files pictures come in, as media types (RFC 6838). */
+export const pictureTypes = ["image/png", "image/jpeg", "image/webp", "image/gif"] as const;
+export type PictureType = (typeof pictureTypes)[number];
+
 /** One part of an icon's drawing: path data in the icon's own units. */
 export interface IconShape {
   readonly d: string;
@@ -24,7 +28,7 @@ export interface PictureAsset {
   readonly kind: "picture";
   readonly name: string;
   readonly hash: string;
-  readonly type: string;
+  readonly type: PictureType;
   readonly width: number;
   readonly height: number;
   readonly bytes: number;

@@ -4,14 +4,23 @@ import { parseColour } from "../colour";
 import { gradientText, parseGradient } from "./gradient";
 import { ENDLESS } from "./registry";
 import { valueSchema } from "./schema";
-import type { Four, Pair, Shadow, Value, ValueType } from "./types";
+import type { Four, Shadow, Value, ValueType } from "./types";
 
 type Parsed = { ok: true; value: Value } | { ok: false; error: string };
 const good = (value: Value): Parsed => ({ ok: true, value });
 const bad = (error: string): Parsed => ({ ok: false, error });
 
+type List = readonly (number | Shadow)[];
+const isList = (value: Value): value is Extract<Value, List> => Array.isArray(value);
+/** A value that is a list, as one; empty for others. */
+const listOf = (value: Value): List => (isList(value) ? value : []);
+const numbersOf = (value: Value): readonly number[] =>
+  listOf(value).filter((n) => typeof n === "number");
+const shadowsOf = (value: Value): readonly Shadow[] =>
+  listOf(value).filter((s) => typeof s === "object");
+
 const parsePair = (text: string, current: Value): Parsed => {
-  const now = Array.isArray(current) ? (current as unknown as Pair) : ([0, 0] as const);
+  const now = numbersOf(current);
   const parts = text
     .trim()
     .split(/\s+/)
@@ -24,14 +33,15 @@ const parsePair = (text: string, current: Value): Parsed => {
 
 const parseFour = (text: string, current: Value): Parsed => {
   if (/^\s*full\s*$/i.test(text)) return good([ENDLESS, ENDLESS, ENDLESS, ENDLESS]);
-  const now = Array.isArray(current) ? (current as unknown as Four) : ([0, 0, 0, 0] as const);
+  const now = numbersOf(current);
   const parts = text
     .trim()
     .split(/\s+/)
     .map((part, i) => parseNumber(part, now[i] ?? 0));
-  if (parts.length > 4 || parts.some((p) => p === null))
+  const numbers = parts.filter((p) => p !== null);
+  if (numbers.length > 4 || numbers.length < parts.length)
     return bad("one to four numbers, as in 8 or 8 16");
-  const [a = 0, b = a, c = a, d = b] = parts as number[];
+  const [a = 0, b = a, c = a, d = b] = numbers;
   return good([a, b, c, d]);
 };
 
@@ -122,6 +132,19 @@ const shortest = ([a, b, c, d]: Four): readonly number[] => {
   return a === c && b === d ? [a, b] : [a, b, c, d];
 };
 
+const shadowText = ({ x, y, blur, spread, colour, inner }: Shadow): string =>
+  `${inner ? "inner " : ""}${trim(x)} ${trim(y)} ${trim(blur)}${spread ? ` ${trim(spread)}` : ""} ${colour}`;
+
+const listText = (value: Value): string => {
+  if (listOf(value).length === 0) return "none";
+  const numbers = numbersOf(value);
+  if (numbers.length === 0) return shadowsOf(value).map(shadowText).join(", ");
+  const [a = 0, b = a, c, d = b] = numbers;
+  if (c === undefined) return (a === b ? [a] : [a, b]).map(trim).join(" ");
+  if (a >= ENDLESS && b === a && c === a && d === a) return "full";
+  return shortest([a, b, c, d]).map(trim).join(" ");
+};
+
 /** A value as the sheet shows it; parseValue reads it back. */
 export const showValue = (value: Value): string => {
   if (typeof value === "boolean") return value ? "yes" : "no";
@@ -130,18 +153,5 @@ export const showValue = (value: Value): string => {
   if ("stops" in value) return gradientText(value);
   if ("fit" in value) return typeof value.picture === "string" ? "picture" : value.picture.name;
   if ("name" in value) return value.name;
-  if (value.length === 0) return "none";
-  if (typeof value[0] === "object") {
-    return (value as readonly Shadow[])
-      .map(
-        (s) =>
-          `${s.inner ? "inner " : ""}${trim(s.x)} ${trim(s.y)} ${trim(s.blur)}${s.spread ? ` ${trim(s.spread)}` : ""} ${s.colour}`,
-      )
-      .join(", ");
-  }
-  if (value.length === 2)
-    return (value[0] === value[1] ? [value[0]] : (value as Pair)).map(trim).join(" ");
-  const [a, b, c, d] = value as Four;
-  if (a >= ENDLESS && b === a && c === a && d === a) return "full";
-  return shortest([a, b, c, d]).map(trim).join(" ");
+  return listText(value);
 };

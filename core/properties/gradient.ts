@@ -1,3 +1,4 @@
+import { present } from "../basics";
 import { hundredths } from "./rounding";
 import { parseColour } from "../colour";
 import type { Gradient, Pair, Stop } from "./types";
@@ -35,18 +36,18 @@ const readStops = (list: readonly string[]): Stop[] | null => {
     const colour = parseColour(place ? part.slice(0, place.index) : part);
     return colour === null ? null : { at: place ? Number(place[1]) / 100 : NaN, colour };
   });
-  if (read.length < 2 || read.includes(null)) return null;
-  const stops = read as Stop[];
+  const stops = read.filter((stop) => stop !== null);
+  if (stops.length < 2 || stops.length < read.length) return null;
   const at = stops.map((s) => s.at);
   if (Number.isNaN(at[0])) at[0] = 0;
   if (Number.isNaN(at.at(-1))) at[at.length - 1] = 1;
   for (let i = 1; i < at.length; i++) {
     if (!Number.isNaN(at[i])) continue;
     const next = at.findIndex((a, k) => k > i && !Number.isNaN(a));
-    const from = at[i - 1] as number;
-    at[i] = from + ((at[next] as number) - from) / (next - i + 1);
+    const from = present(at[i - 1]);
+    at[i] = from + (present(at[next]) - from) / (next - i + 1);
   }
-  return stops.map((s, i) => ({ at: at[i] as number, colour: s.colour }));
+  return stops.map((s, i) => ({ at: present(at[i]), colour: s.colour }));
 };
 
 /**
@@ -56,7 +57,7 @@ const readStops = (list: readonly string[]): Stop[] | null => {
 export const parseGradient = (text: string): Gradient | null => {
   const call = /^\s*(linear|radial)-gradient\((.*)\)\s*;?\s*$/is.exec(text);
   if (!call) return null;
-  const list = parts(call[2] as string);
+  const list = parts(present(call[2]));
   const head = (list[0] ?? "").toLowerCase();
   if (call[1]?.toLowerCase() === "linear") {
     const angle = /^(-?[\d.]+)(deg)?$/.test(head)

@@ -5,7 +5,7 @@ export { families } from "./families";
 export { gradientText } from "./gradient";
 export { layerKinds } from "./kinds";
 export type { LayerKind } from "./kinds";
-export type { LayerValues, PropertyName } from "./registry";
+export type { LayerValues } from "./registry";
 export {
   ENDLESS,
   OPTION,
@@ -17,6 +17,7 @@ export {
   registry,
   styleKeys,
 } from "./registry";
+export { mapFour } from "./four";
 export { hundredths, thousandths } from "./rounding";
 export {
   colourSchema,
@@ -43,3 +44,5 @@ export type {
   ValueType,
   Values,
 } from "./types";
+export { pictureTypes } from "./assets";
+export type { PictureType } from "./assets";

@@ -353,7 +353,7 @@ const entries = {
 
 type Entries = typeof entries;
 
-export type PropertyName = keyof Entries;
+type PropertyName = keyof Entries;
 
 /** What a property of the registry may be. */
 type ValueFor<K extends PropertyName> = ValueOf<Entries[K]["type"]>;

@@ -55,6 +55,7 @@ export const valueSchema = (type: ValueType): z.ZodType => {
     case "flag":
       return z.boolean();
     case "choice":
+      // a choice offers something
       return z.enum(type.of as [string, ...string[]]);
     case "text":
       return z.string().max(5000);

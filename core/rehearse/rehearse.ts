@@ -1,4 +1,4 @@
-import { entryOf } from "../basics";
+import { entryOf, present } from "../basics";
 import type { Id } from "../basics";
 import { boxAt, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv } from "../layout";
@@ -26,9 +26,9 @@ const FRAME = 16;
 
 /** Every text that can be read in a scene, in the order of painting. */
 const textsIn = (p: LayoutBox): string[] => {
-  if (p.presence <= 0 || (p.values.opacity as number) <= 0) return [];
+  if (p.presence <= 0 || p.values.opacity <= 0) return [];
   return [
-    ...(p.layer.kind === "text" ? [p.values.text as string] : []),
+    ...(p.layer.kind === "text" ? [present(p.values.text)] : []),
     ...p.children.flatMap(textsIn),
     ...(p.nested ? textsIn(p.nested) : []),
   ];
@@ -232,8 +232,7 @@ export class Rehearser {
     if (is === undefined) return "the layer is not there";
     if (areNumbers(is) && typeof value === "string") {
       const wanted = value.split(/[\s,]+/).map(Number);
-      const isNear = (n: number, i: number): boolean =>
-        Math.abs(n - (wanted[i] as number)) <= within;
+      const isNear = (n: number, i: number): boolean => Math.abs(n - present(wanted[i])) <= within;
       const isSame = is.length === wanted.length && is.every(isNear);
       return isSame ? null : `it is ${is.map(hundredths).join(" ")}`;
     }

@@ -69,7 +69,8 @@ export const stepText = (project: Project, piece: Piece, step: Step): string => 
     case "tap":
       return `tap ${layer(step.layer)} with a finger`;
     case "drag": {
-      const [dx, dy] = step.by.map(Math.round) as [number, number];
+      const dx = Math.round(step.by[0]);
+      const dy = Math.round(step.by[1]);
       return `drag ${layer(step.layer)} ${[dx && `${Math.abs(dx)} px ${dx < 0 ? "left" : "right"}`, dy && `${Math.abs(dy)} px ${dy < 0 ? "up" : "down"}`].filter(Boolean).join(", ") || "nowhere"} in ${ms(step.ms)}`;
     }
     case "key":

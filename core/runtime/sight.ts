@@ -13,7 +13,7 @@ export interface Scroller {
 }
 
 const scrollerAt = ({ path, placed }: Hit): Scroller => {
-  const by = placed.values.scrolledBy as number;
+  const by = placed.values.scrolledBy ?? 0;
   const left = scrollRoom(placed.values, placed.children, placed.width, placed.height);
   // children are already moved by what is shown of it
   const shown = left + by;

@@ -1,3 +1,4 @@
+import { present } from "../../basics";
 import { markup } from "../../paint";
 import type { Attrs, Paint } from "../../paint";
 
@@ -100,7 +101,7 @@ class Writer {
     const name = `a${++this.count}`;
     const n = declared.length;
     const kept = declared
-      .map((d, i) => ({ d, at: (this.times[i] as number) / this.length }))
+      .map((d, i) => ({ d, at: present(this.times[i]) / this.length }))
       .filter(
         (k, i) => i === 0 || i === n - 1 || !(k.d === declared[i - 1] && k.d === declared[i + 1]),
       );
@@ -155,7 +156,7 @@ class Writer {
     if (there.some((f) => f.tag !== first.tag || f.text !== first.text))
       return this.flipped(frames);
     if (frames.every((f) => alike(f, first))) return this.plain(first);
-    const all = frames as readonly Paint[];
+    const all = frames.filter((f) => f !== null);
     const keys = [...new Set(all.flatMap((f) => Object.keys(f.attrs)))];
     const moving = keys.filter((k) => all.some((f) => f.attrs[k] !== first.attrs[k]));
     const writable = (k: string) =>
@@ -174,7 +175,7 @@ class Writer {
             moving
               .map(
                 (k) =>
-                  `${k}:${f.attrs[k] === undefined ? absent[k] : (animatable[k] as (v: string | number) => string)(f.attrs[k] as string)}`,
+                  `${k}:${f.attrs[k] === undefined ? absent[k] : present(animatable[k])(f.attrs[k])}`,
               )
               .join(";"),
           ),

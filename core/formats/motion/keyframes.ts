@@ -1,7 +1,7 @@
 import type { LayoutBox } from "../../layout";
 import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "../../motion";
 import type { Lane, Motion } from "../../project";
-import type { Pair, Value } from "../../properties";
+import type { Value } from "../../properties";
 
 /** How a property of a layer is said in CSS; those left out have no counterpart. */
 const declarations: Readonly<Record<string, (v: Value) => string>> = {
@@ -10,15 +10,20 @@ const declarations: Readonly<Record<string, (v: Value) => string>> = {
   width: (v) => `width: ${num(v)}px`,
   height: (v) => `height: ${num(v)}px`,
   rotation: (v) => `rotate: ${num(v)}deg`,
-  scale: (v) => `scale: ${(v as Pair).map(num).join(" ")}`,
+  scale: (v) => `scale: ${numbersOf(v).map(num).join(" ")}`,
   opacity: (v) => `opacity: ${num(v)}`,
   presence: (v) => `opacity: ${num(v)}`,
   blur: (v) => `filter: blur(${num(v)}px)`,
-  radius: (v) => `border-radius: ${(v as readonly number[]).map((n) => `${num(n)}px`).join(" ")}`,
+  radius: (v) =>
+    `border-radius: ${numbersOf(v)
+      .map((n) => `${num(n)}px`)
+      .join(" ")}`,
   fill: (v) => `background-color: ${v === "none" ? "transparent" : String(v)}`,
   borderColour: (v) => `border-color: ${v === "none" ? "transparent" : String(v)}`,
   borderWidth: (v) => `border-width: ${num(v)}px`,
 };
+const numbersOf = (v: Value): readonly number[] =>
+  [v].flat().filter((n) => typeof n === "number");
 const num = (v: unknown): number => Math.round(Number(v) * 1000) / 1000;
 const slug = (name: string): string =>
   name

@@ -1,3 +1,4 @@
+import { isOneOf } from "../../basics";
 import { cleanText, cutText } from "../../project";
 import { blends } from "../../properties";
 import type { Fill, Four, Value } from "../../properties";
@@ -123,7 +124,7 @@ class Reader {
     if (opacity < 1) out.opacity = opacity;
     const mix = e.style["mix-blend-mode"];
     if (mix && mix !== "normal") {
-      if ((blends as readonly string[]).includes(mix)) out.mixing = mix;
+      if (isOneOf(blends, mix)) out.mixing = mix;
       else this.lose(`the blending “${mix}”`);
     }
     if (e.style.filter && e.style.filter !== "none") {
@@ -513,6 +514,7 @@ const grouped = (
   inside: readonly Draft[],
   values: Readonly<Record<string, Value>>,
 ): Draft => {
+  // read by the keys of place and size alone
   const num = (d: Draft, key: string) => (d.values[key] as number | undefined) ?? 0;
   const x = Math.min(...inside.map((d) => num(d, "x")));
   const y = Math.min(...inside.map((d) => num(d, "y")));
