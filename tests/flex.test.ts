@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { layout } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
@@ -114,7 +115,7 @@ const generate = (r: () => number, depth: number, parent: Parent | null): Tree =
       heightMode: "fixed",
     });
     css.push(
-      `position:absolute;left:${String(values.x)}px;top:${String(values.y)}px;width:${String(values.width)}px;height:${String(values.height)}px`,
+      `position:absolute;left:${plainText(values.x)}px;top:${plainText(values.y)}px;width:${plainText(values.width)}px;height:${plainText(values.height)}px`,
     );
   }
   if (isText) {

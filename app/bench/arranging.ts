@@ -110,8 +110,8 @@ export class Arranging {
       const v = valuesIn(this.session.project, here.piece, here.active.variant, layer);
       const [x, y] = wayInto(spot.parent, dx, dy);
       next[id] = {
-        ...(x ? { x: hundredths((v.x as number) + x) } : {}),
-        ...(y ? { y: hundredths((v.y as number) + y) } : {}),
+        ...(x ? { x: hundredths(v.x + x) } : {}),
+        ...(y ? { y: hundredths(v.y + y) } : {}),
       };
     }
     if (Object.keys(next).length) this.edits.set(next);

@@ -165,8 +165,8 @@ export class BenchEdits {
     if (!active || !one || !two) return null;
     const v = valuesIn(this.session.project, active.piece, active.variant, one);
     const w = valuesIn(this.session.project, active.piece, active.variant, two);
-    const dx = (w.x) - (v.x);
-    const dy = (w.y) - (v.y);
+    const dx = w.x - v.x;
+    const dy = w.y - v.y;
     return dx || dy ? { dx, dy } : null;
   }
 

@@ -76,7 +76,7 @@ export class Inserter {
       Math.max(0, Math.round(((all as number) - own) / 2 + (count % 6) * 8));
     return {
       parent,
-      room: [v.width as number, v.height as number],
+      room: [v.width, v.height],
       x: at ? Math.round(at.x - size[0] / 2) : middle(v.width, size[0]),
       y: at ? Math.round(at.y - size[1] / 2) : middle(v.height, size[1]),
     };
@@ -151,8 +151,7 @@ export class Inserter {
     const piece = this.session.project.pieces[state.pieceId];
     const layer = piece?.layers[id];
     return piece && layer
-      ? (valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer)
-          .width as number)
+      ? valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer).width
       : 0;
   }
 

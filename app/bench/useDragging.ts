@@ -136,7 +136,7 @@ export const useDragging = (
       }
       // a copy made by this very drag is not on the card yet; it lies in what its original lies in
       const own = spots?.get(layer.parent ?? "")?.map ?? [1, 0, 0, 1, 0, 0];
-      d.from.set(id, { x: v.x as number, y: v.y as number, around: own });
+      d.from.set(id, { x: v.x, y: v.y, around: own });
     }
     const bounds = placed ? boundsIn(placed) : new Map<Id, Rect>();
     const moving = [...d.from.keys()];

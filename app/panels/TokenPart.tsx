@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { tokenValue, tokensFor } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
@@ -7,7 +8,7 @@ import { useProject } from "../store/session-context";
 import { tokenWords } from "../common/tokens";
 
 const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | undefined => {
-  if (type === "colour" && value !== "none") return String(value);
+  if (type === "colour" && value !== "none") return plainText(value);
   return type === "gradient" && value !== undefined ? gradientText(value as Gradient) : undefined;
 };
 
@@ -16,7 +17,7 @@ const TokenMark = ({ token }: { token: Token }) => {
   const { tokens } = useProject();
   const value = tokenValue(tokens, token.id);
   if (token.type === "number" || token.type === "duration")
-    return <span className="token-number mono">{String(value ?? "?")}</span>;
+    return <span className="token-number mono">{plainText(value ?? "?")}</span>;
   const background = backgroundOf(token.type, value);
   return <span className={`chip${background ? "" : " none"}`} style={{ background }} />;
 };

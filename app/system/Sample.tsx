@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { tokenValue } from "#core/looks";
 import { curveOf } from "#core/motion";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
@@ -42,7 +43,7 @@ export const Sample = ({ token }: { token: Token }) => {
       return (
         <span
           className={`sample${value === "none" ? " none" : ""}`}
-          style={value === "none" ? {} : { background: String(value) }}
+          style={value === "none" ? {} : { background: plainText(value) }}
         />
       );
     case "gradient":
@@ -60,7 +61,7 @@ export const Sample = ({ token }: { token: Token }) => {
         <span
           className="sample words"
           style={{
-            fontFamily: `"${String(s.font ?? "Hanken Grotesk")}"`,
+            fontFamily: `"${plainText(s.font ?? "Hanken Grotesk")}"`,
             fontWeight: Number(s.weight ?? 400),
             fontSize: Math.min(26, (s.size as number | undefined) ?? 16),
             letterSpacing: (s.spacing as number | undefined) ?? 0,
@@ -75,6 +76,6 @@ export const Sample = ({ token }: { token: Token }) => {
     case "motion":
       return <CurveSample easing={(value as MotionValue).easing} />;
     default:
-      return <span className="sample plain mono">{String(value)}</span>;
+      return <span className="sample plain mono">{plainText(value)}</span>;
   }
 };

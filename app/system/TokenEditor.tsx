@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import type { ReactNode } from "react";
 import { tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
@@ -31,7 +32,7 @@ const StylePart = ({
         <select
           className="word"
           aria-label="family"
-          value={String(now(key))}
+          value={plainText(now(key))}
           onChange={(e) => set(e.target.value)}
         >
           {familiesOf(project).map((f) => (
@@ -44,7 +45,7 @@ const StylePart = ({
         <select
           className="word"
           aria-label={property(key)?.label}
-          value={String(now(key))}
+          value={plainText(now(key))}
           onChange={(e) => set(e.target.value)}
         >
           {type.of.map((o) => (

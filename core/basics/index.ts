@@ -4,3 +4,4 @@ export type { Id } from "./id";
 export { lerp } from "./lerp";
 export { isOneOf } from "./one-of";
 export { present } from "./present";
+export { plainText } from "./plain";

@@ -57,7 +57,7 @@ const scene = (b: Builder, variant: Variant): LayoutBox =>
 const leaves = (p: LayoutBox, x = 0, y = 0, faint = 1): string[] => {
   const px = x + p.x;
   const py = y + p.y;
-  const opacity = faint * (p.values.opacity);
+  const opacity = faint * p.values.opacity;
   const inside = [...p.children, ...(p.nested ? [p.nested] : [])];
   const own =
     p.layer.kind === "instance" || p.layer.id === ROOT || p.values.fill === "none"

@@ -57,7 +57,7 @@ export const readRules = (text: string): RuleClip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
     // its records are looked at by their own schemas
-    return read.success ? (read.data) : null;
+    return read.success ? read.data : null;
   } catch {
     return null;
   }

@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { BaseEdge, getBezierPath, getSmoothStepPath } from "@xyflow/react";
 import type { Edge, EdgeProps } from "@xyflow/react";
 import { useEffect, useState } from "react";
@@ -47,7 +48,7 @@ export const WaitingWay = ({
       <BaseEdge
         path={path}
         {...(markerEnd ? { markerEnd } : {})}
-        label={`${String(label ?? "")}: ${rate === 0 ? "stands still, " : ""}${Math.round(rest / 10) * 10} ms left`}
+        label={`${plainText(label ?? "")}: ${rate === 0 ? "stands still, " : ""}${Math.round(rest / 10) * 10} ms left`}
         labelX={labelX}
         labelY={labelY}
         labelBgPadding={[4, 2]}

@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import type { Id } from "#core/basics";
 import { conditionShort, conditionText } from "#core/looks";
 import { contrastOf } from "#core/paint";
@@ -19,7 +20,7 @@ const background = (
   if (typeof value !== "object") return null;
   if ("stops" in value) return gradientText(value);
   if ("fit" in value) {
-    const hash = picture(String(value.picture));
+    const hash = picture(plainText(value.picture));
     return hash ? `center / cover url("${assetAddress(hash)}")` : null;
   }
   return null;

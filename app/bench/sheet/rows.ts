@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { boundValue, originOf, restOf, tokensFor, traitsOf, valuesIn, valuesOf } from "#core/looks";
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
@@ -83,7 +84,8 @@ const optionRow = (
   const own = component.looks[BASE]?.changes[o.layer]?.[o.key];
   if (!layer || depth > 8) return null;
   if (o.key.startsWith(TRAIT) || o.key.startsWith(OPTION)) {
-    const inner = project.pieces[String(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
+    const inner =
+      project.pieces[plainText(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
     const trait = inner?.traits[o.key.slice(TRAIT.length)];
     const option = inner?.options[o.key.slice(OPTION.length)];
     if (o.key.startsWith(TRAIT))
@@ -232,7 +234,7 @@ export const cellOf = (
       origin: mode,
       said: mode.value,
       value: valuesIn(project, piece, variant, layer)[row.key],
-      text: String(mode.value),
+      text: plainText(mode.value),
       token: null,
     };
   const origin = originOf(project, piece, variant, layer, row.key);

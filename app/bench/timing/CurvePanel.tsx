@@ -1,3 +1,4 @@
+import { plainText } from "#core/basics";
 import { useMemo, useRef, useState } from "react";
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
 import type { Id } from "#core/basics";
@@ -457,7 +458,9 @@ export const CurvePanel = ({
           {lane.poses.map((p, i) => (
             <li key={i} className="effect small-text">
               {Math.round(p.at * lengthOf(lane))} ms:{" "}
-              <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : String(p.value)}</b>
+              <b className="mono">
+                {Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}
+              </b>
               <select
                 className="word"
                 aria-label={`Curve of pose ${i + 1}`}

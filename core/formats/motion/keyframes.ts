@@ -1,3 +1,4 @@
+import { plainText } from "../../basics";
 import type { LayoutBox } from "../../layout";
 import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "../../motion";
 import type { Lane, Motion } from "../../project";
@@ -18,12 +19,11 @@ const declarations: Readonly<Record<string, (v: Value) => string>> = {
     `border-radius: ${numbersOf(v)
       .map((n) => `${num(n)}px`)
       .join(" ")}`,
-  fill: (v) => `background-color: ${v === "none" ? "transparent" : String(v)}`,
-  borderColour: (v) => `border-color: ${v === "none" ? "transparent" : String(v)}`,
+  fill: (v) => `background-color: ${v === "none" ? "transparent" : plainText(v)}`,
+  borderColour: (v) => `border-color: ${v === "none" ? "transparent" : plainText(v)}`,
   borderWidth: (v) => `border-width: ${num(v)}px`,
 };
-const numbersOf = (v: Value): readonly number[] =>
-  [v].flat().filter((n) => typeof n === "number");
+const numbersOf = (v: Value): readonly number[] => [v].flat().filter((n) => typeof n === "number");
 const num = (v: unknown): number => Math.round(Number(v) * 1000) / 1000;
 const slug = (name: string): string =>
   name

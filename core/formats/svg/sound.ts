@@ -1,3 +1,4 @@
+import { plainText } from "../../basics";
 import { property, propertySchema } from "../../properties";
 import type { Draft } from "./draft";
 
@@ -6,7 +7,7 @@ const essential = new Set(["x", "y", "width", "height", "shape"]);
 
 const whyOf = (draft: Draft, key: string): string => {
   if (key === "shape") {
-    return `“${draft.name}” (its path is too long: ${Math.round(String(draft.values.shape).length / 1000)} thousand characters)`;
+    return `“${draft.name}” (its path is too long: ${Math.round(plainText(draft.values.shape).length / 1000)} thousand characters)`;
   }
   return essential.has(key)
     ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
