@@ -1,5 +1,6 @@
 import { Op as SqlOp, QueryTypes } from "sequelize";
 import type { Sequelize, Transaction } from "sequelize";
+import { FORMAT, upgradeChange } from "#core/project";
 import type { LoggedChange } from "#core/project";
 import { ChangeRow } from "./database";
 
@@ -21,14 +22,8 @@ export interface Range {
   readonly upTo: number;
 }
 
-const logged = ({ seq, base, changeId, clientId, label, ops }: ChangeRow): LoggedChange => ({
-  seq,
-  base,
-  changeId,
-  clientId,
-  label,
-  ops,
-});
+const logged = ({ seq, base, changeId, clientId, label, ops, format }: ChangeRow): LoggedChange =>
+  upgradeChange({ seq, base, changeId, clientId, label, ops, format: FORMAT }, format);
 
 /** The first changes of a range, as many as may be read at once. */
 export const firstOf = async (
@@ -112,7 +107,7 @@ export const addChange = async (
 ): Promise<void> => {
   const ops = [...change.ops];
   await ChangeRow.create(
-    { ...change, projectId, ops, bytes: Buffer.byteLength(JSON.stringify(ops)) },
+    { ...change, projectId, ops, format: FORMAT, bytes: Buffer.byteLength(JSON.stringify(ops)) },
     { transaction },
   );
 };

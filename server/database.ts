@@ -47,6 +47,8 @@ export class ChangeRow extends Model<
   declare base: number;
   /** size of the steps as JSON, bytes */
   declare bytes: number;
+  /** the format the steps are written in */
+  declare format: number;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -93,6 +95,7 @@ export const openDatabase = (url: string): Sequelize => {
       ops: { type: DataTypes.JSONB, allowNull: false },
       base: { type: DataTypes.INTEGER, allowNull: false },
       bytes: { type: DataTypes.INTEGER, allowNull: false },
+      format: { type: DataTypes.INTEGER, allowNull: false },
       createdAt: { type: DataTypes.DATE, field: "created_at" },
     },
     { sequelize, tableName: "changes", updatedAt: false },

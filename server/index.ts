@@ -7,7 +7,7 @@ export type { Missed } from "./changes";
 export { openDatabase } from "./database";
 export { decodeApart } from "./decoding/apart";
 export { decodeHere } from "./decoding/decode";
-export { ProjectDamaged, ProjectLog } from "./log";
+export { ProjectDamaged, ServerOutdated, ProjectLog } from "./log";
 export type { AppendResult, Listed, Snapshot } from "./log";
 export { migrate } from "./migrations";
 export { newProjectRequest, sinceRequest, watchRequest } from "./requests";

@@ -1,9 +1,12 @@
 import { EventEmitter } from "node:events";
 import type { Sequelize, Transaction } from "sequelize";
 import {
+  FORMAT,
   Places,
   apply,
   isInside,
+  isNewer,
+  isOlder,
   judge,
   restoreKey,
   restoredValue,
@@ -51,7 +54,17 @@ export type AppendResult =
     }
   | { readonly kind: "conflict"; readonly clashes: readonly Clash[]; readonly missed: Missed }
   | { readonly kind: "refused"; readonly reason: string }
+  /** the window is of an older build than the server: it must be loaded anew */
+  | { readonly kind: "outdated" }
   | { readonly kind: "unknown" };
+
+/** A window is of a newer build than this server, which cannot read what it sends. */
+export class ServerOutdated extends Error {
+  constructor() {
+    super("the server is older than this window");
+    this.name = "ServerOutdated";
+  }
+}
 
 /** A project of which neither snapshots nor log can be read. */
 export class ProjectDamaged extends Error {
@@ -161,6 +174,8 @@ export class ProjectLog {
    */
   append(id: string, proposal: Proposal): Promise<AppendResult> {
     if (!isId(id)) return Promise.resolve({ kind: "unknown" });
+    if (isOlder(proposal.format)) return Promise.resolve({ kind: "outdated" });
+    if (isNewer(proposal.format)) return Promise.reject(new ServerOutdated());
     return this.turns.run(id, () => this.appendNow(id, proposal));
   }
 
@@ -199,7 +214,15 @@ export class ProjectLog {
         altered,
       } = verdict;
       const seq = row.seq + 1;
-      fresh = { seq, base: Math.min(base, row.seq), changeId, clientId, label, ops };
+      fresh = {
+        seq,
+        base: Math.min(base, row.seq),
+        changeId,
+        clientId,
+        label,
+        ops,
+        format: FORMAT,
+      };
       state = { seq, project };
       await addChange(id, fresh, transaction);
       await row.update({ seq, name: project.name }, { transaction });

@@ -118,6 +118,16 @@ const steps: {
       });
     },
   },
+  {
+    name: "004-formats-of-changes",
+    up: async ({ context: q }) => {
+      // what was written before there were formats is of the first one
+      await q.sequelize.query("alter table changes add column format integer not null default 1");
+    },
+    down: async ({ context: q }) => {
+      await q.sequelize.query("alter table changes drop column format");
+    },
+  },
 ];
 
 /** Brings the database to the newest shape; returns the names of the steps it took. */

@@ -15,6 +15,7 @@ export const appendRequest = z
     since: number,
     base: number.optional(),
     late: z.boolean().default(false),
+    format: z.int().min(1).max(1000).optional(),
     change: changeSchema,
   })
   .transform((request) => ({ ...request, base: request.base ?? request.since }));

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { Op as SqlOp } from "sequelize";
 import type { Transaction } from "sequelize";
-import { upgrade } from "#core/project";
+import { isNewer, upgrade } from "#core/project";
 import type { Project } from "#core/project";
 import { SnapshotRow } from "./database";
 
@@ -18,7 +18,9 @@ const isTable = (value: unknown): boolean =>
 const looksLikeProject = (value: unknown): value is Project => {
   if (!isTable(value)) return false;
   const { format, name, pieces } = value as Record<string, unknown>;
-  return format === 1 && typeof name === "string" && isTable(pieces);
+  return (
+    typeof format === "number" && !isNewer(format) && typeof name === "string" && isTable(pieces)
+  );
 };
 
 /** The project in a kept snapshot; null when it is not what was written. */

@@ -4,6 +4,7 @@ import {
   decodeApart,
   decodeHere,
   ProjectDamaged,
+  ServerOutdated,
   projectLog,
   sinceRequest,
   troubleOf,
@@ -23,6 +24,7 @@ const statuses: Readonly<Record<SaveAnswer["kind"], number>> = {
   kept: 200,
   conflict: 200,
   refused: 422,
+  outdated: 409,
   unknown: 404,
   away: 503,
 };
@@ -57,6 +59,7 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
   } catch (error) {
     const trouble = troubleOf(error);
     if (trouble) return answer({ kind: "away", reason: trouble });
+    if (error instanceof ServerOutdated) return answer({ kind: "away", reason: error.message });
     console.error(error);
     if (error instanceof ProjectDamaged)
       return answer({ kind: "away", reason: "the project cannot be read on the server" });

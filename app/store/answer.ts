@@ -9,7 +9,7 @@ export type { Missed };
 export type SaveAnswer = AppendResult | { readonly kind: "away"; readonly reason: string };
 export type Kept = Extract<SaveAnswer, { kind: "kept" }>;
 
-const kinds = ["kept", "conflict", "refused", "unknown", "away"];
+const kinds = ["kept", "conflict", "refused", "outdated", "unknown", "away"];
 
 const isAnswer = (raw: unknown): raw is SaveAnswer =>
   typeof raw === "object" &&

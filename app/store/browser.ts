@@ -22,6 +22,17 @@ const readJson = async (address: string): Promise<unknown> => {
   return response.json();
 };
 
+/** Loading anew helps once: a server that is still newer then is one of several. */
+const RELOAD_PATIENCE = 60_000;
+const RELOADED = "nubble.reloaded";
+
+const reloadOnce = (): void => {
+  const before = Number(sessionStorage.getItem(RELOADED) ?? 0);
+  if (Date.now() - before < RELOAD_PATIENCE) return;
+  sessionStorage.setItem(RELOADED, String(Date.now()));
+  location.reload();
+};
+
 const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
   shelf,
   send: async (body) => {
@@ -37,6 +48,7 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
     (await readJson(`/projects/${projectId}/changes?since=${seq}`)) as Missed | null,
   snapshot: async () => (await readJson(`/projects/${projectId}/snapshot`)) as Snapshot | null,
   now: () => Date.now(),
+  reload: reloadOnce,
   later: (ms, call) => {
     const timer = setTimeout(call, ms);
     return () => clearTimeout(timer);

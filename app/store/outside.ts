@@ -36,5 +36,7 @@ export interface Outside {
   snapshot(): Promise<Snapshot | null>;
   readonly shelf: Shelf;
   now(): number;
+  /** loads the window anew; what is not saved is taken up then */
+  reload(): void;
   readonly later: (ms: number, call: () => void) => () => void;
 }

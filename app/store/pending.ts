@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { changeSchema, merge } from "#core/project";
+import { FORMAT, changeSchema, merge, upgradeChange } from "#core/project";
 import type { Change, Clash, Project } from "#core/project";
 
 /** A change of this browser that is not known to be on the server, as it is kept over a reload. */
@@ -19,6 +19,8 @@ export interface Unsaved {
   readonly late: boolean;
   /** place in the order of its window's changes */
   readonly place: number;
+  /** the format its steps are written in; without it the first one */
+  readonly format?: number | undefined;
 }
 
 /**
@@ -69,7 +71,7 @@ const count = z.number().int().min(0);
  * The form in which changes are kept over a reload: what lies in a browser's storage may be
  * anything.
  */
-export const unsavedSchema = z.object({
+const keptSchema = z.object({
   changeId: id,
   clientId: id,
   change: changeSchema,
@@ -77,16 +79,28 @@ export const unsavedSchema = z.object({
   madeAt: z.number(),
   late: z.boolean(),
   place: count,
+  format: z.int().max(FORMAT, "a newer Nubble kept it").optional(),
 });
+
+/** What was kept as it would be kept today. */
+const today = <K extends z.infer<typeof keptSchema>>(kept: K): K => ({
+  ...kept,
+  change: upgradeChange(kept.change, kept.format),
+  format: FORMAT,
+});
+
+export const unsavedSchema = keptSchema.transform(today);
 
 const clash = z.object({ seq: count, label: z.string(), paths: z.array(z.array(z.string())) });
 
-export const asideSchema = unsavedSchema.extend({
-  why: z.discriminatedUnion("kind", [
-    z.object({ kind: z.literal("conflict"), clashes: z.array(clash) }),
-    z.object({ kind: z.literal("refused"), reason: z.string() }),
-  ]),
-});
+export const asideSchema = keptSchema
+  .extend({
+    why: z.discriminatedUnion("kind", [
+      z.object({ kind: z.literal("conflict"), clashes: z.array(clash) }),
+      z.object({ kind: z.literal("refused"), reason: z.string() }),
+    ]),
+  })
+  .transform(today);
 
 /** What of a change in the queue is kept over a reload. */
 export const unsavedOf = ({
@@ -97,4 +111,13 @@ export const unsavedOf = ({
   madeAt,
   late,
   place,
-}: Unsaved): Unsaved => ({ changeId, clientId, change, base, madeAt, late, place });
+}: Unsaved): Unsaved => ({
+  changeId,
+  clientId,
+  change,
+  base,
+  madeAt,
+  late,
+  place,
+  format: FORMAT,
+});

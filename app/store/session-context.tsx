@@ -20,6 +20,7 @@ const idle = (id: string, seq: number, project: Project): Session =>
       since: () => Promise.resolve(null),
       snapshot: () => Promise.resolve(null),
       shelf: { write: () => Promise.reject(new Error("not connected")) },
+      reload: () => undefined,
       now: () => 0,
       later: () => () => undefined,
     },

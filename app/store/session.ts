@@ -1,5 +1,16 @@
 import { changeWords, placeWords } from "#core/edit";
-import { accept, apply, cutText, isRestoring, merge, newId, sentOps } from "#core/project";
+import {
+  FORMAT,
+  accept,
+  apply,
+  cutText,
+  isNewer,
+  isRestoring,
+  merge,
+  newId,
+  sentOps,
+  upgradeChange,
+} from "#core/project";
 import type { Change, LoggedChange, Op, Project } from "#core/project";
 import { readAnswer } from "./answer";
 import type { Kept, SaveAnswer } from "./answer";
@@ -47,6 +58,8 @@ export class Session {
   private openKey: string | null = null;
   private paused: Project | null = null;
   private ended = false;
+  /** the server writes what this window cannot read: it is to be loaded anew */
+  private outdated = false;
   private readonly listeners = new Set<() => void>();
   private readonly messages = new Set<(message: Message) => void>();
   private present: Project;
@@ -60,7 +73,7 @@ export class Session {
   ) {
     this.confirmed = start;
     this.present = start.project;
-    this.keeper = new Keeper(outside.shelf, outside.later, () => this.tell());
+    this.keeper = new Keeper(outside.shelf, outside.later, () => this.kept());
   }
 
   get project(): Project {
@@ -310,7 +323,12 @@ export class Session {
   }
 
   /** Takes a change that arrived from the server; false when one before it is missing. */
-  arrive(change: LoggedChange): boolean {
+  arrive(written: LoggedChange): boolean {
+    if (isNewer(written.format)) {
+      this.renew();
+      return true;
+    }
+    const change = upgradeChange(written, written.format);
     if (change.seq <= this.confirmed.seq) return true;
     if (change.seq > this.confirmed.seq + 1) return false;
     const mine = this.queue.find((p) => p.changeId === change.changeId);
@@ -327,6 +345,14 @@ export class Session {
     if (!exact) this.replay();
     this.tell();
     return true;
+  }
+
+  /** Has the window loaded anew, once all that is not saved is kept. */
+  private renew(): void {
+    this.outdated = true;
+    this.trouble = "Nubble was renewed, and this window loads anew";
+    if (!this.keeper.atRisk) this.outside.reload();
+    this.tell();
   }
 
   private settleOwn(mine: Pending, change: LoggedChange): void {
@@ -355,6 +381,12 @@ export class Session {
     });
   }
 
+  /** What waited to be kept is kept, or could not be. */
+  private kept(): void {
+    if (this.outdated && !this.keeper.atRisk) this.outside.reload();
+    this.tell();
+  }
+
   private get aligned(): boolean {
     return this.queue.every((p) => p.after !== null);
   }
@@ -373,6 +405,10 @@ export class Session {
   /** Starts from a new snapshot, keeping the edits that are not saved yet. */
   private restart(start: Snapshot): void {
     if (start.seq < this.confirmed.seq) return;
+    if (isNewer(start.project.format)) {
+      this.renew();
+      return;
+    }
     this.confirmed = start;
     this.replay();
     this.tell();
@@ -393,7 +429,7 @@ export class Session {
       const missed = await this.outside.since(this.confirmed.seq);
       if (!missed) return;
       for (const change of missed.changes) this.arrive(change);
-      if (!missed.more) return;
+      if (!missed.more || this.outdated) return;
     }
     const start = await this.outside.snapshot();
     if (start && !this.ended) this.restart(start);
@@ -411,7 +447,7 @@ export class Session {
   }
 
   private plan(ms: number): void {
-    if (this.sending || this.ended || this.queue.length === 0) return;
+    if (this.sending || this.ended || this.outdated || this.queue.length === 0) return;
     this.cancelSend();
     this.cancelSend = this.outside.later(ms, () => void this.sendFirst());
   }
@@ -441,6 +477,7 @@ export class Session {
       base,
       late,
       since: this.confirmed.seq,
+      format: FORMAT,
       change: { ...change, ops: sentOps(change.ops) },
     });
     try {
@@ -453,6 +490,10 @@ export class Session {
   private async take(first: Unsaved, answer: SaveAnswer): Promise<void> {
     if (answer.kind === "away") {
       this.goOffline(answer.reason);
+      return;
+    }
+    if (answer.kind === "outdated") {
+      this.renew();
       return;
     }
     this.failures = 0;

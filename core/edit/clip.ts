@@ -2,7 +2,17 @@ import { present } from "../basics";
 import { z } from "zod";
 import type { Id } from "../basics";
 import { boundValue, childrenOf, lookFor, looksIn } from "../looks";
-import { BASE, byOrder, declarationsSchema, newId, orderAfter, set, tables } from "../project";
+import {
+  BASE,
+  FORMAT,
+  byOrder,
+  declarationsSchema,
+  newId,
+  orderAfter,
+  set,
+  tables,
+  upgradeValue,
+} from "../project";
 import type {
   Change,
   Condition,
@@ -24,6 +34,8 @@ import { movedBy, subtree, topmost } from "./layers";
  */
 export interface Clip {
   readonly kind: "nubble-layers";
+  /** the format its records are written in; without it the first one */
+  readonly format?: number | undefined;
   readonly project: string;
   readonly piece: Id;
   readonly layers: readonly Layer[];
@@ -38,6 +50,7 @@ export interface Clip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-layers"),
+  format: z.int().max(FORMAT, "a newer Nubble copied it").optional(),
   project: z.string().max(60),
   piece: z.string().max(60),
   layers: z.array(tables.layers).max(5000),
@@ -96,6 +109,7 @@ export const copyLayers = (
       }
   return {
     kind: "nubble-layers",
+    format: FORMAT,
     project: projectId,
     piece: piece.id,
     layers,
@@ -105,6 +119,24 @@ export const copyLayers = (
   };
 };
 
+/** A record of a piece, or a part of one, as it would be written today; gone when it is no more. */
+const today = <T>(path: readonly string[], value: T, format: number | undefined): T[] => {
+  const made = upgradeValue(["pieces", "clip", ...path], value, format);
+  // an upgrade makes a record of the same table: it is looked at when it is put in
+  return made === undefined ? [] : [made as T];
+};
+
+const changesToday = (changes: Clip["flat"], format: number | undefined): Clip["flat"] =>
+  today(["looks", "clip", "changes"], changes, format)[0] ?? {};
+
+const clipToday = (clip: Clip): Clip => ({
+  ...clip,
+  format: FORMAT,
+  layers: clip.layers.flatMap((l) => today(["layers", l.id], l, clip.format)),
+  looks: clip.looks.map((l) => ({ ...l, changes: changesToday(l.changes, clip.format) })),
+  flat: changesToday(clip.flat, clip.format),
+});
+
 /**
  * Reads a clip from text; null when it is none. What is wrong inside is refused when it is pasted.
  */
@@ -112,7 +144,7 @@ export const readClip = (text: string): Clip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
     // the schema above says what a clip is; values of properties are looked at when they are put in
-    return read.success ? (read.data as Clip) : null;
+    return read.success ? clipToday(read.data as Clip) : null;
   } catch {
     return null;
   }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Id } from "../basics";
 import { componentsAt } from "../machine";
-import { inOrder, newId, orderAfter, remove, set, tables } from "../project";
+import { FORMAT, inOrder, newId, orderAfter, remove, set, tables, upgradeValue } from "../project";
 import type {
   Change,
   Condition,
@@ -21,6 +21,8 @@ import type {
  */
 export interface RuleClip {
   readonly kind: "nubble-rules";
+  /** the format its rules are written in; without it the first one */
+  readonly format?: number | undefined;
   readonly piece: Id;
   readonly rules: readonly Rule[];
   readonly names: Readonly<Record<Id, string>>;
@@ -28,6 +30,7 @@ export interface RuleClip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-rules"),
+  format: z.int().max(FORMAT, "a newer Nubble copied it").optional(),
   piece: z.string().max(60),
   rules: z.array(tables.rules).min(1).max(500),
   names: z.record(z.string(), z.string()),
@@ -47,17 +50,29 @@ const namesIn = (piece: Piece): Record<Id, string> => ({
 
 export const copyRules = (piece: Piece, ids: readonly Id[]): RuleClip => ({
   kind: "nubble-rules",
+  format: FORMAT,
   piece: piece.id,
   rules: inOrder(piece.rules).filter((r) => ids.includes(r.id)),
   names: namesIn(piece),
 });
 
+const ruleToday = (rule: Rule, format: number | undefined): Rule[] => {
+  const made = upgradeValue(["pieces", "clip", "rules", rule.id], rule, format);
+  // an upgrade makes a rule of a rule: it is looked at when it is put in
+  return made === undefined ? [] : [made as Rule];
+};
+
 /** Reads copied rules from text; null when it holds none. */
 export const readRules = (text: string): RuleClip | null => {
   try {
     const read = clipSchema.safeParse(JSON.parse(text));
-    // its records are looked at by their own schemas
-    return read.success ? read.data : null;
+    if (!read.success) return null;
+    const { format } = read.data;
+    return {
+      ...read.data,
+      format: FORMAT,
+      rules: read.data.rules.flatMap((r) => ruleToday(r, format)),
+    };
   } catch {
     return null;
   }

@@ -13,6 +13,8 @@ export interface LoggedChange {
   readonly clientId: string;
   readonly label: string;
   readonly ops: readonly Op[];
+  /** the format its steps are written in; without it the first one */
+  readonly format?: number | undefined;
 }
 
 /** What somebody else did meanwhile to places that a late change would change. */

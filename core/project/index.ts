@@ -56,3 +56,4 @@ export type {
 export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
 export { dragDirections } from "../vocabulary/triggers/drag/schema";
+export { FORMAT, isNewer, isOlder, upgradeChange, upgradeValue } from "./format";

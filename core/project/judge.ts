@@ -18,6 +18,8 @@ export interface Proposal {
    * since
    */
   readonly late: boolean;
+  /** the format its window writes; without it the first one */
+  readonly format?: number | undefined;
   readonly change: Change;
 }
 

@@ -54,6 +54,8 @@ export class Port {
   log: Entry[] = [];
   /** changes to a window at once */
   page = 500;
+  /** the format it writes; windows of an older one are told to load anew */
+  format: number | undefined;
 
   constructor(readonly clock: Clock) {}
 
@@ -88,6 +90,8 @@ export class Port {
   receive(body: string): { status: number; answer: unknown } {
     const proposal = JSON.parse(body) as Proposal;
     const { changeId, clientId, since, base, late, change } = proposal;
+    if ((proposal.format ?? 1) < (this.format ?? 1))
+      return { status: 409, answer: { kind: "outdated" } };
     const before = this.log.find((l) => l.changeId === changeId);
     if (before)
       return {
@@ -118,6 +122,7 @@ export class Port {
       clientId,
       label: verdict.change.label,
       ops: verdict.change.ops,
+      format: this.format,
       at: this.clock.time,
       late,
     });
@@ -173,6 +178,8 @@ export class Pane {
   readonly session: Session;
   readonly said: Message[] = [];
   mode: Mode = "open";
+  /** how often it wanted to be loaded anew */
+  reloads = 0;
   private closed = false;
 
   constructor(
@@ -198,6 +205,7 @@ export class Pane {
       shelf: {
         write: (batch) => (this.closed ? new Promise(() => undefined) : store.write(name, batch)),
       },
+      reload: () => this.reloads++,
       now: () => clock.time,
       later: (ms, call) =>
         clock.later(ms, () => {
