@@ -3,7 +3,7 @@ import { Modal } from "react-bootstrap";
 import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
-import { isBound, parseValue, property, registry, showValue } from "#core/properties";
+import { isBound, labelOf, parseValue, property, registry, showValue } from "#core/properties";
 import { useProject, useSession } from "../store/session-context";
 import { tokenWords } from "../common/tokens";
 import { useBench, usePiece } from "./state";
@@ -114,7 +114,7 @@ export const Replace = () => {
               <option value="any">any</option>
               {keysWithText.map((p) => (
                 <option key={p.key} value={p.key}>
-                  {p.label}
+                  {labelOf(p.key)}
                 </option>
               ))}
             </select>
@@ -162,7 +162,7 @@ export const Replace = () => {
               const look = home?.looks[p.look];
               return (
                 <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
-                  <b>{home?.layers[p.layer]?.name}</b> {property(p.key)?.label}{" "}
+                  <b>{home?.layers[p.layer]?.name}</b> {labelOf(p.key)}{" "}
                   <span className="mono">{words(p)}</span>
                   <span className="quiet">
                     {" "}

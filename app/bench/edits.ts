@@ -15,7 +15,7 @@ import type { Edits, RuleClip } from "#core/edit";
 import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
 import { newId } from "#core/project";
 import type { Condition, Piece, Variant } from "#core/project";
-import { property } from "#core/properties";
+import { labelOf } from "#core/properties";
 import type { Value } from "#core/properties";
 import { useSession } from "../store/session-context";
 import { PATIENCE } from "../store/session";
@@ -81,7 +81,7 @@ export class BenchEdits {
       return;
     }
     const words = conditionText(active.piece, active.piece.looks[first.look]?.when ?? {});
-    const label = property(first.key)?.label ?? "value";
+    const label = labelOf(first.key) ?? "value";
     this.offer(
       `Set, but this card still shows its own ${label}, said where ${words}.`,
       "Clear that",

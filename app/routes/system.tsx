@@ -14,7 +14,7 @@ import {
 } from "#core/edit";
 import { inOrder, orderAt, tokenTypes } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
-import { families, property, showValue } from "#core/properties";
+import { families, labelOf, showValue } from "#core/properties";
 import type { FontAsset } from "#core/properties";
 import { Notice } from "../common/Notice";
 import { UndoButtons } from "../common/UndoButtons";
@@ -204,7 +204,7 @@ const Tile = ({
                       <Link to={`/projects/${session.id}/pieces/${u.piece}`}>
                         {project.pieces[u.piece]?.name}
                       </Link>
-                      : {project.pieces[u.piece]?.layers[u.layer]?.name}, {property(u.key)?.label}
+                      : {project.pieces[u.piece]?.layers[u.layer]?.name}, {labelOf(u.key)}
                     </li>
                   ))}
                   {uses.length > 12 && <li className="quiet">and {uses.length - 12} more</li>}

@@ -4,7 +4,7 @@ import { tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
-import { defaultsOf, property, styleKeys } from "#core/properties";
+import { defaultsOf, labelOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
 import { EasingPart } from "../common/EasingPart";
 import { NumberField } from "../common/NumberField";
@@ -44,7 +44,7 @@ const StylePart = ({
       return (
         <select
           className="word"
-          aria-label={property(key)?.label}
+          aria-label={labelOf(key)}
           value={plainText(now(key))}
           onChange={(e) => set(e.target.value)}
         >
@@ -56,7 +56,7 @@ const StylePart = ({
     if (type?.is === "number")
       return (
         <NumberField
-          label={property(key)?.label ?? key}
+          label={labelOf(key) ?? key}
           value={now(key) as number}
           min={type.min}
           max={type.max}
@@ -70,7 +70,7 @@ const StylePart = ({
     <div className="style-part">
       {styleKeys.map((key) => (
         <label key={key}>
-          <span>{property(key)?.label}</span>
+          <span>{labelOf(key)}</span>
           {field(key)}
         </label>
       ))}

@@ -5,7 +5,7 @@ import { conditionText, isUnused, looksIn, meets, variantsOf } from "../looks";
 import { hiddenIn } from "../machine";
 import { BASE, remove } from "../project";
 import type { Piece, Project } from "../project";
-import { OPTION, defaultsOf, families, isBound, property } from "../properties";
+import { OPTION, defaultsOf, families, isBound, labelOf, property } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
@@ -104,11 +104,11 @@ export const missing = (subject: Inspected): Finding[] => {
           severity: "error",
           layers: [id],
           rules: [],
-          text: `${layer.name} uses ${what} as its ${property(key)?.label ?? key}.`,
+          text: `${layer.name} uses ${what} as its ${labelOf(key) ?? key}.`,
           fix: {
             label: "Take that back",
             change: {
-              label: `Clear ${property(key)?.label ?? key}`,
+              label: `Clear ${labelOf(key) ?? key}`,
               ops: [remove(["pieces", piece.id, "looks", look.id, "changes", id, key])],
             },
           },

@@ -13,7 +13,7 @@ import {
 import type { Named } from "../looks";
 import { BASE, byOrder, newId, orderAfter, remove, set } from "../project";
 import type { Change, Condition, Layer, LayerChanges, Look, Op, Piece, Variant } from "../project";
-import { isBound, propertiesOf, property, styleKeys } from "../properties";
+import { isBound, labelOf, sheetEntry, propertiesOf, styleKeys } from "../properties";
 import type { SpecifiedValue } from "../properties";
 
 /** New values by layer, then property. */
@@ -24,7 +24,7 @@ const lookPath = (piece: Piece, look: Id): string[] => ["pieces", piece.id, "loo
 const describe = (piece: Piece, edits: Edits): string => {
   const layers = Object.keys(edits);
   const keys = [...new Set(layers.flatMap((l) => Object.keys(edits[l] ?? {})))];
-  const what = keys.length === 1 ? (property(present(keys[0]))?.label ?? "value") : "looks";
+  const what = keys.length === 1 ? (labelOf(present(keys[0])) ?? "value") : "looks";
   return `Set ${what} of ${layers.length === 1 ? (piece.layers[present(layers[0])]?.name ?? "layer") : `${layers.length} layers`}`;
 };
 
@@ -142,7 +142,7 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
 export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Change => {
   const record = piece.looks[look];
   return {
-    label: `Inherit ${property(key)?.label ?? "value"} again`,
+    label: `Inherit ${labelOf(key) ?? "value"} again`,
     ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [],
   };
 };
@@ -272,7 +272,8 @@ export const styleOf = (
   layer: Layer,
 ): LayerChanges => {
   const out: Record<string, SpecifiedValue> = {};
-  for (const { key, group } of propertiesOf(layer.kind)) {
+  for (const { key } of propertiesOf(layer.kind)) {
+    const group = sheetEntry(key)?.group ?? "";
     if (!styleGroups.has(group) || contents.has(key)) continue;
     const { value, styled } = originOf(named, piece, variant, layer, key);
     if (value !== undefined && !styled && !(key === "style" && !isBound(value))) out[key] = value;

@@ -1,6 +1,6 @@
 import { tableEntry, valueIn } from "../project";
 import type { Change, Op, Piece, Project } from "../project";
-import { OPTION, TRAIT, isBound, property, showValue } from "../properties";
+import { OPTION, TRAIT, isBound, labelOf, showValue } from "../properties";
 import type { SpecifiedValue } from "../properties";
 
 /** What the records of a piece's tables are called. */
@@ -51,7 +51,7 @@ const inRecordWords = (noun: string, record: unknown, field: string | undefined)
 const propertyWords = (key: string): string => {
   if (key.startsWith(TRAIT)) return "the start";
   if (key.startsWith(OPTION)) return "an option";
-  return property(key)?.label ?? key;
+  return labelOf(key) ?? key;
 };
 
 const pieceWords = (

@@ -4,7 +4,7 @@ import type { Named } from "./tokens";
 import type { Id } from "../basics";
 import { ROOT } from "../project";
 import type { Layer, Piece, Project, Variant } from "../project";
-import { OPTION, TRAIT, isBound, property, showValue } from "../properties";
+import { OPTION, TRAIT, isBound, labelOf, showValue } from "../properties";
 import type { SpecifiedValue } from "../properties";
 
 /** A property in which a layer differs between two variants. */
@@ -62,5 +62,5 @@ export const differenceText = (project: Project, d: Difference): string => {
   if (d.key === "shape") return `${d.layer.name}: another shape`;
   if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION))
     return `${d.layer.name}: set differently`;
-  return `${d.layer.name}: ${property(d.key)?.label ?? d.key} from ${words(project, d.key, d.from)} to ${words(project, d.key, d.to)}`;
+  return `${d.layer.name}: ${labelOf(d.key) ?? d.key} from ${words(project, d.key, d.from)} to ${words(project, d.key, d.to)}`;
 };

@@ -3,7 +3,7 @@ import type { Id } from "../basics";
 import { findBox } from "../layout";
 import type { LayoutBox } from "../layout";
 import type { Motion } from "../project";
-import { property } from "../properties";
+import { labelOf } from "../properties";
 import type { Value } from "../properties";
 import { equal, geometry, mixableOf, sameWords } from "./boxes";
 import { Mover } from "./mover";
@@ -140,5 +140,5 @@ export const laneLabel = (key: string): string => {
   if (key === "presence") {
     return "appears";
   }
-  return key === "inside" ? "inside it" : (property(key)?.label ?? key);
+  return key === "inside" ? "inside it" : (labelOf(key) ?? key);
 };

@@ -46,3 +46,4 @@ export type {
 } from "./types";
 export { pictureTypes } from "./assets";
 export type { PictureType } from "./assets";
+export { labelOf, sheetEntry } from "./sheet";

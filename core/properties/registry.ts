@@ -3,16 +3,7 @@ import { layerKinds } from "./kinds";
 import type { LayerKind } from "./kinds";
 import { weights } from "./families";
 import { fits } from "./types";
-import type {
-  Mixing,
-  Property,
-  PropertyGroup,
-  Unit,
-  Value,
-  ValueOf,
-  ValueType,
-  Values,
-} from "./types";
+import type { Mixing, Property, Unit, Value, ValueOf, ValueType, Values } from "./types";
 
 const all = layerKinds;
 const shapes = ["box", "ellipse", "polygon", "path", "compound"] as const;
@@ -31,30 +22,13 @@ const limit = { is: "number", min: 0, max: ENDLESS, step: 1, unit: "px", open: t
 const choice = <const T extends readonly string[]>(...of: T) => ({ is: "choice", of }) as const;
 const flag = { is: "flag" } as const;
 
-type Extra = Pick<Property, "applies">;
 /** An entry keeps the types of its kinds and its values: what a layer's values are follows from it. */
-const entry =
-  (group: PropertyGroup) =>
-  <const K extends readonly LayerKind[], const T extends ValueType>(
-    label: string,
-    kinds: K,
-    type: T,
-    fallback: ValueOf<T>,
-    mixing: Mixing,
-    extra: Extra = {},
-  ) => ({ label, group, kinds, type, fallback, mixing, ...extra });
-
-const when = (test: (v: Values) => boolean): Extra => ({ applies: test });
-const arranged = when((v) => v.arrange !== "free");
-const free = when((v) => v.arrange === "free");
-const bordered = when((v) => v.borderColour !== "none");
-const place = entry("place");
-const arrange = entry("arrange");
-const paint = entry("paint");
-const border = entry("border");
-const text = entry("text");
-const meaning = entry("meaning");
-const copy = entry("copy");
+const entry = <const K extends readonly LayerKind[], const T extends ValueType>(
+  kinds: K,
+  type: T,
+  fallback: ValueOf<T>,
+  mixing: Mixing,
+) => ({ kinds, type, fallback, mixing });
 
 export const blends = [
   "normal",
@@ -101,259 +75,115 @@ const roles = [
 ] as const;
 
 /**
- * Every layer property, once. The sheet, the schema, the interpolation and the file format all
+ * Every layer property, once. The schema, the interpolation and the file format all
  * follow this list;
  * a new property is one entry. "layout" mixing means that the computed box is interpolated, not the
  * value.
  */
 const entries = {
-  x: place("x", all, number("px"), 0, "layout"),
-  y: place("y", all, number("px"), 0, "layout"),
-  width: place("width", all, number("px", 0), 100, "layout"),
-  height: place("height", all, number("px", 0), 100, "layout"),
-  widthMode: place("width is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
-  heightMode: place("height is", all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
-  minWidth: place(
-    "width at least",
-    all,
-    number("px", 0),
-    0,
-    "layout",
-    when((v) => v.widthMode !== "fixed" || v.minWidth !== 0),
-  ),
-  maxWidth: place(
-    "width at most",
-    all,
-    limit,
-    ENDLESS,
-    "layout",
-    when((v) => v.widthMode !== "fixed" || v.maxWidth !== ENDLESS),
-  ),
-  minHeight: place(
-    "height at least",
-    all,
-    number("px", 0),
-    0,
-    "layout",
-    when((v) => v.heightMode !== "fixed" || v.minHeight !== 0),
-  ),
-  maxHeight: place(
-    "height at most",
-    all,
-    limit,
-    ENDLESS,
-    "layout",
-    when((v) => v.heightMode !== "fixed" || v.maxHeight !== ENDLESS),
-  ),
-  rotation: place("rotation", all, number("°"), 0, "number"),
-  scale: place("scale", all, { is: "pair", min: -100, max: 100, unit: "×" }, [1, 1], "pair"),
-  pivot: place(
-    "turns about",
-    all,
-    { is: "pair", min: -1000, max: 1000, unit: "%" },
-    [50, 50],
-    "pair",
-  ),
-  stack: place("raised by", all, number("", -1000, 1000), 0, "step"),
-  visible: place("shown", all, flag, true, "layout"),
-  followX: place(
-    "follows across",
-    all,
-    choice("start", "end", "both", "centre", "scale"),
-    "start",
-    "layout",
-  ),
-  followY: place(
-    "follows down",
-    all,
-    choice("start", "end", "both", "centre", "scale"),
-    "start",
-    "layout",
-  ),
-  touch: place("touch area beyond", all, number("px", 0, 200), 0, "step"),
+  x: entry(all, number("px"), 0, "layout"),
+  y: entry(all, number("px"), 0, "layout"),
+  width: entry(all, number("px", 0), 100, "layout"),
+  height: entry(all, number("px", 0), 100, "layout"),
+  widthMode: entry(all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
+  heightMode: entry(all, choice("fixed", "fit", "stretch"), "fixed", "layout"),
+  minWidth: entry(all, number("px", 0), 0, "layout"),
+  maxWidth: entry(all, limit, ENDLESS, "layout"),
+  minHeight: entry(all, number("px", 0), 0, "layout"),
+  maxHeight: entry(all, limit, ENDLESS, "layout"),
+  rotation: entry(all, number("°"), 0, "number"),
+  scale: entry(all, { is: "pair", min: -100, max: 100, unit: "×" }, [1, 1], "pair"),
+  pivot: entry(all, { is: "pair", min: -1000, max: 1000, unit: "%" }, [50, 50], "pair"),
+  stack: entry(all, number("", -1000, 1000), 0, "step"),
+  visible: entry(all, flag, true, "layout"),
+  followX: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
+  followY: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
+  touch: entry(all, number("px", 0, 200), 0, "step"),
 
-  arrange: arrange("children in", ["box"], choice("free", "row", "column"), "free", "layout"),
-  gap: arrange("gap", ["box"], number("px", 0), 0, "layout", arranged),
-  padding: arrange("padding", ["box"], { is: "four" }, [0, 0, 0, 0], "layout", arranged),
-  align: arrange(
-    "aligned",
-    ["box"],
-    choice("start", "centre", "end", "stretch"),
-    "start",
-    "layout",
-    arranged,
-  ),
-  justify: arrange(
-    "spread",
+  arrange: entry(["box"], choice("free", "row", "column"), "free", "layout"),
+  gap: entry(["box"], number("px", 0), 0, "layout"),
+  padding: entry(["box"], { is: "four" }, [0, 0, 0, 0], "layout"),
+  align: entry(["box"], choice("start", "centre", "end", "stretch"), "start", "layout"),
+  justify: entry(
     ["box"],
     choice("start", "centre", "end", "between", "around", "evenly"),
     "start",
     "layout",
-    arranged,
   ),
-  wrap: arrange("wraps", ["box"], flag, false, "layout", arranged),
-  resizing: arrange(
-    "when resized, children",
-    ["box"],
-    choice("follow", "scale"),
-    "follow",
-    "layout",
-    free,
-  ),
-  scrolls: arrange("scrolls", ["box"], choice("no", "down", "across"), "no", "step"),
-  scrolledBy: arrange(
-    "scrolled by",
-    ["box"],
-    number("px", 0),
-    0,
-    "layout",
-    when((v) => v.scrolls !== "no"),
-  ),
-  grow: arrange("grows", all, number("×", 0, 100), 0, "layout"),
-  floats: arrange("floats outside", all, flag, false, "layout"),
+  wrap: entry(["box"], flag, false, "layout"),
+  resizing: entry(["box"], choice("follow", "scale"), "follow", "layout"),
+  scrolls: entry(["box"], choice("no", "down", "across"), "no", "step"),
+  scrolledBy: entry(["box"], number("px", 0), 0, "layout"),
+  grow: entry(all, number("×", 0, 100), 0, "layout"),
+  floats: entry(all, flag, false, "layout"),
 
-  picture: paint("picture", ["picture"], { is: "asset", of: "picture" }, "", "dissolve"),
-  fit: paint("picture is fit to", ["picture"], choice(...fits), "cover", "dissolve"),
-  focus: paint(
-    "keeps in sight",
-    ["picture"],
-    { is: "pair", min: 0, max: 100, unit: "%" },
-    [50, 50],
-    "pair",
-  ),
-  icon: paint("icon", ["icon"], { is: "asset", of: "icon" }, "", "dissolve"),
-  combine: paint(
-    "shapes are",
+  picture: entry(["picture"], { is: "asset", of: "picture" }, "", "dissolve"),
+  fit: entry(["picture"], choice(...fits), "cover", "dissolve"),
+  focus: entry(["picture"], { is: "pair", min: 0, max: 100, unit: "%" }, [50, 50], "pair"),
+  icon: entry(["icon"], { is: "asset", of: "icon" }, "", "dissolve"),
+  combine: entry(
     ["compound"],
     choice("united", "subtracted", "intersected", "excluded"),
     "united",
     "dissolve",
   ),
-  fill: paint("fill", [...shapes, "text", "icon"], { is: "fill" }, "none", "fill"),
-  radius: paint("corners", ["box", "picture"], { is: "four" }, [0, 0, 0, 0], "corners"),
-  sides: paint("sides", ["polygon"], number("", 3, 60), 3, "dissolve"),
-  inset: paint("points inwards", ["polygon"], number("%", 0, 99), 0, "number"),
-  rounding: paint("corners", ["polygon"], number("px", 0), 0, "number"),
-  shape: paint("shape", ["path"], { is: "path" }, "M0 0 L100 0 L100 100 Z", "path"),
-  overlaps: paint("overlaps are", ["path"], choice("filled", "holes"), "filled", "step"),
-  shadow: paint("shadow", [...lined, "text", "icon"], { is: "shadows" }, [], "shadows"),
-  opacity: paint("opacity", all, number("", 0, 1, 0.05), 1, "number"),
-  blur: paint("blur", all, number("px", 0, 500), 0, "number"),
-  mixing: paint("mixes as", all, choice(...blends), "normal", "step"),
-  clip: paint("clips children", ["box"], flag, false, "step"),
-  masks: paint("masks what is above", all, flag, false, "step"),
+  fill: entry([...shapes, "text", "icon"], { is: "fill" }, "none", "fill"),
+  radius: entry(["box", "picture"], { is: "four" }, [0, 0, 0, 0], "corners"),
+  sides: entry(["polygon"], number("", 3, 60), 3, "dissolve"),
+  inset: entry(["polygon"], number("%", 0, 99), 0, "number"),
+  rounding: entry(["polygon"], number("px", 0), 0, "number"),
+  shape: entry(["path"], { is: "path" }, "M0 0 L100 0 L100 100 Z", "path"),
+  overlaps: entry(["path"], choice("filled", "holes"), "filled", "step"),
+  shadow: entry([...lined, "text", "icon"], { is: "shadows" }, [], "shadows"),
+  opacity: entry(all, number("", 0, 1, 0.05), 1, "number"),
+  blur: entry(all, number("px", 0, 500), 0, "number"),
+  mixing: entry(all, choice(...blends), "normal", "step"),
+  clip: entry(["box"], flag, false, "step"),
+  masks: entry(all, flag, false, "step"),
 
-  borderColour: border("border", lined, { is: "colour" }, "none", "colour"),
-  borderWidth: border("border width", lined, number("px", 0, 1000, 0.5), 0, "number", bordered),
-  borderAt: border(
-    "border lies",
-    lined,
-    choice("inside", "centre", "outside"),
-    "inside",
-    "step",
-    bordered,
-  ),
-  borderStyle: border(
-    "border is",
-    lined,
-    choice("solid", "dashed", "dotted"),
-    "solid",
-    "step",
-    bordered,
-  ),
-  ends: border("line ends", open, choice("round", "flat", "square"), "round", "step", bordered),
-  joins: border("line joins", open, choice("round", "pointed", "cut"), "round", "step", bordered),
+  borderColour: entry(lined, { is: "colour" }, "none", "colour"),
+  borderWidth: entry(lined, number("px", 0, 1000, 0.5), 0, "number"),
+  borderAt: entry(lined, choice("inside", "centre", "outside"), "inside", "step"),
+  borderStyle: entry(lined, choice("solid", "dashed", "dotted"), "solid", "step"),
+  ends: entry(open, choice("round", "flat", "square"), "round", "step"),
+  joins: entry(open, choice("round", "pointed", "cut"), "round", "step"),
 
-  text: text("text", lettered, { is: "text" }, "Text", "dissolve"),
-  style: text("text style", lettered, { is: "style" }, "", "step"),
-  font: text("family", lettered, { is: "family" }, "Hanken Grotesk", "dissolve"),
-  weight: text("weight", lettered, choice(...weights), "400", "dissolve"),
-  size: text("size", lettered, number("px", 1, 1000), 16, "number"),
-  lineHeight: text("line height", lettered, number("×", 0.1, 10, 0.05), 1.3, "layout"),
-  spacing: text("letter spacing", lettered, number("px", -100, 100, 0.1), 0, "number"),
-  alignText: text("lines", lettered, choice("start", "centre", "end"), "start", "layout"),
-  alignDown: text(
-    "lines stand",
-    lettered,
-    choice("top", "middle", "bottom"),
-    "top",
-    "layout",
-    when((v) => v.heightMode !== "fit"),
-  ),
-  letters: text(
-    "letters",
+  text: entry(lettered, { is: "text" }, "Text", "dissolve"),
+  style: entry(lettered, { is: "style" }, "", "step"),
+  font: entry(lettered, { is: "family" }, "Hanken Grotesk", "dissolve"),
+  weight: entry(lettered, choice(...weights), "400", "dissolve"),
+  size: entry(lettered, number("px", 1, 1000), 16, "number"),
+  lineHeight: entry(lettered, number("×", 0.1, 10, 0.05), 1.3, "layout"),
+  spacing: entry(lettered, number("px", -100, 100, 0.1), 0, "number"),
+  alignText: entry(lettered, choice("start", "centre", "end"), "start", "layout"),
+  alignDown: entry(lettered, choice("top", "middle", "bottom"), "top", "layout"),
+  letters: entry(
     lettered,
     choice("as typed", "capitals", "small", "each word"),
     "as typed",
     "dissolve",
   ),
-  decoration: text(
-    "decoration",
-    lettered,
-    choice("none", "underlined", "struck"),
-    "none",
-    "dissolve",
-  ),
-  tooLong: text(
-    "too long",
-    lettered,
-    choice("wraps", "ellipsis"),
-    "wraps",
-    "layout",
-    when((v) => v.widthMode !== "fit"),
-  ),
+  decoration: entry(lettered, choice("none", "underlined", "struck"), "none", "dissolve"),
+  tooLong: entry(lettered, choice("wraps", "ellipsis"), "wraps", "layout"),
 
-  role: meaning("role", all, choice(...roles), "none", "step"),
-  label: meaning("spoken name", all, { is: "text" }, "", "step"),
+  role: entry(all, choice(...roles), "none", "step"),
+  label: entry(all, { is: "text" }, "", "step"),
+
   // a picture that plays stands for a clip; what it shows while it does is where it is
-  plays: meaning("plays for", ["picture"], number("ms", 0, 3_600_000, 100), 0, "step"),
-  starts: meaning(
-    "starts by itself",
-    ["picture"],
-    flag,
-    false,
-    "step",
-    when((v) => v.plays !== 0),
-  ),
-  repeats: meaning(
-    "begins again",
-    ["picture"],
-    flag,
-    false,
-    "step",
-    when((v) => v.plays !== 0),
-  ),
-  playedTo: meaning(
-    "played to",
-    ["picture"],
-    number("ms", 0, 3_600_000, 100),
-    0,
-    "number",
-    when((v) => v.plays !== 0),
-  ),
-  entry: meaning(
-    "is filled in by",
-    lettered,
-    choice("nobody", "typing", "choosing"),
-    "nobody",
-    "step",
-  ),
-  choices: meaning(
-    "choices",
-    lettered,
-    { is: "text" },
-    "",
-    "step",
-    when((v) => v.entry === "choosing"),
-  ),
-  sends: meaning("sends the form", all, flag, false, "step"),
+  plays: entry(["picture"], number("ms", 0, 3_600_000, 100), 0, "step"),
+  starts: entry(["picture"], flag, false, "step"),
+  repeats: entry(["picture"], flag, false, "step"),
+  playedTo: entry(["picture"], number("ms", 0, 3_600_000, 100), 0, "number"),
+  entry: entry(lettered, choice("nobody", "typing", "choosing"), "nobody", "step"),
+  choices: entry(lettered, { is: "text" }, "", "step"),
+  sends: entry(all, flag, false, "step"),
 
-  component: copy("component", ["instance"], { is: "reference" }, "", "layout"),
+  component: entry(["instance"], { is: "reference" }, "", "layout"),
 } as const;
 
 type Entries = typeof entries;
 
-type PropertyName = keyof Entries;
+export type PropertyName = keyof Entries;
 
 /** What a property of the registry may be. */
 type ValueFor<K extends PropertyName> = ValueOf<Entries[K]["type"]>;

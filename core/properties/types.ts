@@ -159,14 +159,10 @@ export type Mixing =
 
 export interface Property {
   readonly key: string;
-  readonly label: string;
-  readonly group: PropertyGroup;
   readonly kinds: readonly LayerKind[];
   readonly type: ValueType;
   readonly fallback: Value;
   readonly mixing: Mixing;
-  /** shown in the sheet only when this holds for the layer's values */
-  readonly applies?: (values: Readonly<Record<string, Value>>) => boolean;
 }
 
 export type PropertyGroup = "place" | "arrange" | "paint" | "border" | "text" | "meaning" | "copy";

@@ -3,7 +3,7 @@ import { keyName } from "../describe";
 import { componentsAt, overlayOf } from "../machine";
 import { ROOT } from "../project";
 import type { Piece, Project, Step } from "../project";
-import { property } from "../properties";
+import { labelOf } from "../properties";
 
 export const isSimple = (value: unknown): value is string | number | boolean =>
   ["string", "number", "boolean"].includes(typeof value);
@@ -98,7 +98,7 @@ export const stepText = (project: Project, piece: Piece, step: Step): string => 
     case "layer": {
       if (step.key === "visible")
         return `expect that ${layer(step.layer)} is ${step.value ? "there" : "gone"}`;
-      const label = property(step.key)?.label ?? step.key;
+      const label = labelOf(step.key) ?? step.key;
       return `expect that the ${label} of ${layer(step.layer)} is ${simpleText(step.value)}${typeof step.value === "number" && step.within > 0 ? ` ± ${step.within}` : ""}`;
     }
   }

@@ -1,4 +1,4 @@
-import { plainText } from "#core/basics";
+import { plainText, present } from "#core/basics";
 import { boundValue, originOf, restOf, tokensFor, traitsOf, valuesIn, valuesOf } from "#core/looks";
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
@@ -11,6 +11,7 @@ import {
   propertiesOf,
   property,
   showValue,
+  sheetEntry,
 } from "#core/properties";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
 import { familiesOf, tokenWords } from "../../common/tokens";
@@ -174,9 +175,10 @@ export const rowsFor = (
     return key !== "stack" || parent !== undefined;
   };
   const rows = propertiesOf(layer.kind)
+    .map((p) => ({ ...p, ...present(sheetEntry(p.key)) }))
     .filter(
-      (p) =>
-        p.type.is !== "reference" && fits(p.key) && (!p.applies || all.some((v) => p.applies?.(v))),
+      ({ key, type, applies }) =>
+        type.is !== "reference" && fits(key) && (!applies || all.some((v) => applies(v))),
     )
     .map((p): Row => ({
       key: p.key,

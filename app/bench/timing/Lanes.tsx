@@ -2,7 +2,7 @@ import { useState } from "react";
 import { withLane } from "#core/edit";
 import { laneLabel, laneOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
-import { registry } from "#core/properties";
+import { labelOf, registry } from "#core/properties";
 import { Icon } from "../../common/Icon";
 import { useChosen } from "../state";
 import { LaneRow } from "./LaneRow";
@@ -138,7 +138,7 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
           <option value="">new lane of {layer.name} …</option>
           {keys.map((p) => (
             <option key={p.key} value={p.key}>
-              {p.label}
+              {labelOf(p.key)}
             </option>
           ))}
         </select>

@@ -1,5 +1,5 @@
 import { plainText } from "../../basics";
-import { property, propertySchema } from "../../properties";
+import { labelOf, propertySchema } from "../../properties";
 import type { Draft } from "./draft";
 
 /** Without these a layer is not what it was in the file. */
@@ -10,8 +10,8 @@ const whyOf = (draft: Draft, key: string): string => {
     return `“${draft.name}” (its path is too long: ${Math.round(plainText(draft.values.shape).length / 1000)} thousand characters)`;
   }
   return essential.has(key)
-    ? `“${draft.name}” (its ${property(key)?.label ?? key} is beyond what a layer can have)`
-    : `${property(key)?.label ?? key} of “${draft.name}”`;
+    ? `“${draft.name}” (its ${labelOf(key) ?? key} is beyond what a layer can have)`
+    : `${labelOf(key) ?? key} of “${draft.name}”`;
 };
 
 /**
