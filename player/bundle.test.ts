@@ -16,6 +16,8 @@ describe("what the player brings along", () => {
       target: "es2022",
       write: false,
       metafile: true,
+      // as vite.config.ts has it for browsers
+      alias: { "polygon-clipping": "polygon-clipping/dist/polygon-clipping.esm.js" },
       outdir: root,
       absWorkingDir: root,
       logLevel: "error",
