@@ -11,7 +11,7 @@ import { dragOnly, leftOut, neverFires, oneWay, unreachable, unseenByTouch } fro
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
 import { surface } from "./surface";
 import { byTraits, traitSpace } from "./traitspace";
-import type { Finding } from "./types";
+import type { CheckKind, Finding, Inspected } from "./types";
 
 /** What the checks of a piece came to. */
 export interface Checked {
@@ -29,6 +29,29 @@ export interface Checked {
   /** by variant where there are not too many, and by trait */
   readonly maps: { readonly byVariant: PieceMap | null; readonly byTrait: PieceMap };
 }
+
+/** Kinds that are seen: they are found where there is something to lay the piece out with. */
+type SeenKind = "contrast" | "small" | "restarts";
+type Finder = (subject: Inspected) => readonly Finding[];
+
+/** What finds each kind, in the order in which it is looked for; one finder may find several. */
+const finders: Readonly<Record<Exclude<CheckKind, SeenKind>, Finder>> = {
+  broken,
+  missing,
+  loop: loops,
+  rivals,
+  "never-fires": neverFires,
+  unreachable,
+  "dead-end": oneWay,
+  "no-way-back": oneWay,
+  gap: gaps,
+  "hover-only": leftOut,
+  "no-keyboard": leftOut,
+  "drag-only": dragOnly,
+  "way-back-time": wayBackTimes,
+  "empty-look": emptyLooks,
+  unpaired,
+};
 
 const rank = { error: 0, warning: 1, note: 2 } as const;
 
@@ -58,21 +81,7 @@ export function* check(
   const space = yield* explore(env, project, piece, most);
   const subject = { project, piece, space };
   const findings: Finding[] = [];
-  for (const each of [
-    broken,
-    missing,
-    loops,
-    rivals,
-    neverFires,
-    unreachable,
-    oneWay,
-    gaps,
-    leftOut,
-    dragOnly,
-    wayBackTimes,
-    emptyLooks,
-    unpaired,
-  ]) {
+  for (const each of new Set(Object.values(finders))) {
     findings.push(...each(subject));
     yield;
   }

@@ -5,7 +5,7 @@ export { families } from "./families";
 export { gradientText } from "./gradient";
 export { layerKinds } from "./kinds";
 export type { LayerKind } from "./kinds";
-export type { LayerValues } from "./registry";
+export type { LayerValues, PropertyName } from "./registry";
 export {
   ENDLESS,
   OPTION,

@@ -4,7 +4,7 @@ import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "
 import type { Lane, Motion } from "../../project";
 import type { Value } from "../../properties";
 
-/** How a property of a layer is said in CSS; those left out have no counterpart. */
+/** How a property of a layer is said in CSS; what is left out has no counterpart there. */
 const declarations: Readonly<Record<string, (v: Value) => string>> = {
   x: (v) => `left: ${num(v)}px`,
   y: (v) => `top: ${num(v)}px`,
