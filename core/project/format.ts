@@ -20,7 +20,7 @@ export const isOlder = (format: number | undefined): boolean => (format ?? 1) < 
  * Brings steps from a format to the newest that `all` leads to. Steps without a format were written
  * before there was a second one.
  */
-export const upgradeOps = (
+const upgradeOps = (
   ops: readonly Op[],
   format: number | undefined,
   all: readonly FormatStep[] = steps,
