@@ -168,6 +168,36 @@ const byWords = (component: string, lists: readonly (readonly string[])[]): Name
   return { component, traits, rows };
 };
 
+/** What all lists of parts share at their ends, as a name, and what of each is left between. */
+const parted = (
+  lists: readonly (readonly string[])[],
+  mostLead: number,
+): { component: string; middles: readonly (readonly string[])[] } => {
+  const lead = Math.min(shared(lists, "start"), mostLead);
+  const shortest = Math.min(...lists.map((l) => l.length));
+  // a shared end belongs to the component too, unless it would leave nothing of a name
+  const tail = Math.min(shared(lists, "end"), Math.max(0, shortest - lead));
+  const first = lists[0] ?? [];
+  const common = [...first.slice(0, lead), ...(tail ? first.slice(-tail) : [])];
+  return {
+    component: sentence(common) || "Component",
+    middles: lists.map((l) => l.slice(lead, tail ? l.length - tail : undefined)),
+  };
+};
+
+/** A trait for each place, where all have as many parts and no two are alike; null otherwise. */
+const planByPlaces = (
+  component: string,
+  middles: readonly (readonly string[])[],
+): NamePlan | null => {
+  const size = middles[0]?.length ?? 0;
+  if (size === 0 || middles.some((m) => m.length !== size)) return null;
+  const columns = Array.from({ length: size }, (_, c) => middles.map((m) => present(m[c])));
+  const plan = byColumns(component, columns, []);
+  const different = new Set(plan.rows.map((r) => r.join("\n"))).size;
+  return different === middles.length ? plan : null;
+};
+
 /**
  * Proposes a component's name, traits and values from the names of separately drawn variants: what
  * all names share is the
@@ -176,43 +206,21 @@ const byWords = (component: string, lists: readonly (readonly string[])[]): Name
 export const planFromNames = (names: readonly string[]): NamePlan => {
   const given = names.map((n) => n.trim().replace(/\.svg$/i, ""));
   const pairs = byPairs(given);
-  if (pairs && pairs.traits.length) return { ...pairs, component: pairs.component || "Component" };
+  if (pairs?.traits.length) return { ...pairs, component: pairs.component || "Component" };
   const strongly = given.map((n) =>
     n
       .split(strong)
       .map((p) => p.trim())
       .filter(Boolean),
   );
-  for (const [lists, whole] of [
-    [strongly, true],
-    [given.map(wordsOf), false],
-  ] as const) {
-    const count = lists[0]?.length ?? 0;
-    if (whole && (count < 2 || lists.some((l) => l.length !== count))) continue;
-    const lead = Math.min(shared(lists, "start"), whole ? count : Infinity);
-    // a shared end belongs to the component too, unless it would leave nothing of a name
-    const tail = Math.min(
-      shared(lists, "end"),
-      Math.max(0, Math.min(...lists.map((l) => l.length)) - lead),
-    );
-    const component =
-      sentence([
-        ...(lists[0]?.slice(0, lead) ?? []),
-        ...(tail ? (lists[0]?.slice(-tail) ?? []) : []),
-      ]) || "Component";
-    const middles = lists.map((l) => l.slice(lead, tail ? l.length - tail : undefined));
-    const size = middles[0]?.length ?? 0;
-    if (size > 0 && middles.every((m) => m.length === size)) {
-      const plan = byColumns(
-        component,
-        Array.from({ length: size }, (_, c) => middles.map((m) => present(m[c]))),
-        [],
-      );
-      if (new Set(plan.rows.map((r) => r.join("\n"))).size === names.length) return plan;
-    }
-    if (!whole) return byWords(component, middles);
+  const count = strongly[0]?.length ?? 0;
+  if (count >= 2 && strongly.every((l) => l.length === count)) {
+    const { component, middles } = parted(strongly, count);
+    const plan = planByPlaces(component, middles);
+    if (plan) return plan;
   }
-  return byWords("Component", given.map(wordsOf));
+  const { component, middles } = parted(given.map(wordsOf), Infinity);
+  return planByPlaces(component, middles) ?? byWords(component, middles);
 };
 
 /**

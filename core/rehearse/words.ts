@@ -52,56 +52,73 @@ const valueName = (project: Project, piece: Piece, at: string, trait: Id, value:
 
 const ms = (n: number): string => `${Math.round(n)} ms`;
 
+/** How far a drag goes, in words: "40 px left, 8 px down". */
+const wayText = ([across, down]: readonly [number, number]): string => {
+  const dx = Math.round(across);
+  const dy = Math.round(down);
+  const parts = [
+    dx ? `${Math.abs(dx)} px ${dx < 0 ? "left" : "right"}` : "",
+    dy ? `${Math.abs(dy)} px ${dy < 0 ? "up" : "down"}` : "",
+  ];
+  return parts.filter(Boolean).join(", ") || "nowhere";
+};
+
+type StepKind = Step["do"];
+type StepOf<K extends StepKind> = Extract<Step, { readonly do: K }>;
+type StepWords<K extends StepKind> = (step: StepOf<K>, names: Names) => string;
+
+/** Calls what a step is about by its name. */
+class Names {
+  constructor(
+    private readonly project: Project,
+    private readonly piece: Piece,
+  ) {}
+
+  layer(path: string): string {
+    return pathText(this.project, this.piece, path);
+  }
+  screen(id: Id): string {
+    return this.project.pieces[id]?.name ?? "a removed screen";
+  }
+  value({ at, trait, value }: { at: string; trait: Id; value: Id }): string {
+    return valueName(this.project, this.piece, at, trait, value);
+  }
+}
+
+const layerWords: StepWords<"layer"> = ({ layer, key, value, within }, names) => {
+  if (key === "visible") return `expect that ${names.layer(layer)} is ${value ? "there" : "gone"}`;
+  const about = typeof value === "number" && within > 0 ? ` ± ${within}` : "";
+  return `expect that the ${labelOf(key) ?? key} of ${names.layer(layer)} is ${simpleText(value)}${about}`;
+};
+
+const stepWords: { readonly [K in StepKind]: StepWords<K> } = {
+  point: ({ layer }, names) =>
+    layer === null ? "move the pointer off it" : `move the pointer to ${names.layer(layer)}`,
+  press: () => "press",
+  release: () => "let go",
+  click: ({ layer }, names) => `click ${names.layer(layer)}`,
+  tap: ({ layer }, names) => `tap ${names.layer(layer)} with a finger`,
+  drag: (step, names) => `drag ${names.layer(step.layer)} ${wayText(step.by)} in ${ms(step.ms)}`,
+  key: ({ key }) => `press the key ${keyName(key)}`,
+  tab: ({ back }) => (back ? "go back with Shift and Tab" : "go on with Tab"),
+  focus: ({ layer }, names) =>
+    layer === null ? "take the focus away" : `go to ${names.layer(layer)} by keyboard`,
+  wait: (step) => `wait ${ms(step.ms)}`,
+  scroll: ({ layer, by }, names) => `scroll ${names.layer(layer)} by ${by} px`,
+  answer: ({ well }) => `let forms ${well ? "succeed" : "fail"} from now on`,
+  settle: () => "wait until nothing moves",
+  show: (step, names) => `switch by hand: ${names.value(step)}`,
+  trait: (step, names) => `expect that ${names.value(step)}`,
+  text: ({ text, shown }) => `expect that “${text}” ${shown ? "can be read" : "cannot be read"}`,
+  screen: ({ screen }, names) => `expect to be on ${names.screen(screen)}`,
+  layer: layerWords,
+};
+
 /** A step as a sentence. */
 export const stepText = (project: Project, piece: Piece, step: Step): string => {
-  const layer = (path: string) => pathText(project, piece, path);
-  switch (step.do) {
-    case "point":
-      return step.layer === null
-        ? "move the pointer off it"
-        : `move the pointer to ${layer(step.layer)}`;
-    case "press":
-      return "press";
-    case "release":
-      return "let go";
-    case "click":
-      return `click ${layer(step.layer)}`;
-    case "tap":
-      return `tap ${layer(step.layer)} with a finger`;
-    case "drag": {
-      const dx = Math.round(step.by[0]);
-      const dy = Math.round(step.by[1]);
-      return `drag ${layer(step.layer)} ${[dx && `${Math.abs(dx)} px ${dx < 0 ? "left" : "right"}`, dy && `${Math.abs(dy)} px ${dy < 0 ? "up" : "down"}`].filter(Boolean).join(", ") || "nowhere"} in ${ms(step.ms)}`;
-    }
-    case "key":
-      return `press the key ${keyName(step.key)}`;
-    case "tab":
-      return step.back ? "go back with Shift and Tab" : "go on with Tab";
-    case "focus":
-      return step.layer === null ? "take the focus away" : `go to ${layer(step.layer)} by keyboard`;
-    case "wait":
-      return `wait ${ms(step.ms)}`;
-    case "scroll":
-      return `scroll ${layer(step.layer)} by ${step.by} px`;
-    case "answer":
-      return `let forms ${step.well ? "succeed" : "fail"} from now on`;
-    case "settle":
-      return "wait until nothing moves";
-    case "show":
-      return `switch by hand: ${valueName(project, piece, step.at, step.trait, step.value)}`;
-    case "trait":
-      return `expect that ${valueName(project, piece, step.at, step.trait, step.value)}`;
-    case "text":
-      return `expect that “${step.text}” ${step.shown ? "can be read" : "cannot be read"}`;
-    case "screen":
-      return `expect to be on ${project.pieces[step.screen]?.name ?? "a removed screen"}`;
-    case "layer": {
-      if (step.key === "visible")
-        return `expect that ${layer(step.layer)} is ${step.value ? "there" : "gone"}`;
-      const label = labelOf(step.key) ?? step.key;
-      return `expect that the ${label} of ${layer(step.layer)} is ${simpleText(step.value)}${typeof step.value === "number" && step.within > 0 ? ` ± ${step.within}` : ""}`;
-    }
-  }
+  // the table has each kind's words under its name; several kinds share a form of step
+  const words = stepWords[step.do] as (step: Step, names: Names) => string;
+  return words(step, new Names(project, piece));
 };
 
 /** Whether a step expects something, and does nothing itself. */

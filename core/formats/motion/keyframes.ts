@@ -1,7 +1,8 @@
+import type { Id } from "../../basics";
 import { plainText } from "../../basics";
 import type { LayoutBox } from "../../layout";
 import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "../../motion";
-import type { Lane, Motion } from "../../project";
+import type { Easing, Lane, Motion } from "../../project";
 import type { Value } from "../../properties";
 
 /** How a property of a layer is said in CSS; what is left out has no counterpart there. */
@@ -38,6 +39,86 @@ const LAST = 0.9999;
 const sayable = (key: string, value: Value | undefined): value is Value =>
   value !== undefined && !(key === "fill" && typeof value === "object");
 
+/** Writes the keyframes of a change, and notes what CSS cannot say. */
+class KeyframeWriter {
+  readonly blocks: string[] = [];
+  readonly left: string[] = [];
+  /** how far curves written as linear() are off, as a share of the way */
+  error = 0;
+  private readonly names = new Map<string, number>();
+
+  constructor(
+    private readonly from: LayoutBox,
+    private readonly to: LayoutBox,
+    private readonly motion: Motion,
+  ) {}
+
+  layer(layer: Id, name: string, keys: readonly string[]): void {
+    const css = this.className(name);
+    const animations: string[] = [];
+    const rules: string[] = [];
+    for (const key of keys) {
+      const lane = timingOf(this.motion, { layer, key });
+      const keyframes = this.keyframes(layer, key, lane);
+      if (!keyframes) {
+        this.left.push(`${name}: ${key}`);
+        continue;
+      }
+      rules.push(`@keyframes ${css}-${slug(key)} {\n${keyframes}\n}`);
+      animations.push(`${css}-${slug(key)} ${this.timing(lane)}`);
+    }
+    if (animations.length)
+      this.blocks.push(
+        `.${css} {\n  animation:\n    ${animations.join(",\n    ")};\n}\n${rules.join("\n")}`,
+      );
+  }
+
+  /** A class for a layer; layers of the same name are numbered. */
+  private className(name: string): string {
+    const n = (this.names.get(slug(name)) ?? 0) + 1;
+    this.names.set(slug(name), n);
+    return n > 1 ? `${slug(name)}-${n}` : slug(name);
+  }
+
+  private curve(easing: Easing): string {
+    const { css, error } = cssEasing(easing);
+    this.error = Math.max(this.error, error);
+    return css;
+  }
+
+  private timing(lane: Lane): string {
+    const goes = goesOf(lane);
+    const times = goes === Infinity ? "infinite" : num(goes);
+    const delay = num(this.motion.delay + lane.delay);
+    return `${num(lengthOf(lane))}ms ${delay}ms ${times}${lane.turns ? " alternate" : ""} both`;
+  }
+
+  /** The stops of one property; null when CSS cannot say them. */
+  private keyframes(layer: Id, key: string, lane: Lane): string | null {
+    const say = declarations[key];
+    const b = laneValue(this.to, layer, key) ?? (key === "presence" ? 0 : undefined);
+    const a = laneValue(this.from, layer, key) ?? (key === "presence" ? 0 : b);
+    if (!say || !sayable(key, a) || !sayable(key, b)) return null;
+    const poses = lane.key === key ? (lane.poses ?? []) : [];
+    // in CSS a keyframe says how the stretch after it goes, a pose how the one before it does
+    const stops = [
+      { at: 0, value: a, next: poses[0]?.easing ?? lane.easing },
+      ...poses.map((p, i) => ({
+        at: Math.min(p.at, LAST),
+        value: p.value,
+        next: poses[i + 1]?.easing ?? lane.easing,
+      })),
+      { at: 1, value: b, next: null },
+    ];
+    return stops
+      .map(({ at, value, next }) => {
+        const easing = next ? ` animation-timing-function: ${this.curve(next)};` : "";
+        return `  ${num(at * 100)}% { ${say(value)};${easing} }`;
+      })
+      .join("\n");
+  }
+}
+
 /**
  * A change between two scenes as CSS (Animations 1, Transforms 2, Easing 2): one keyframes rule for
  * each property of each layer
@@ -51,54 +132,10 @@ export const cssKeyframes = (
   to: LayoutBox,
   motion: Motion,
 ): string => {
-  const blocks: string[] = [];
-  const left: string[] = [];
-  const names = new Map<string, number>();
-  let error = 0;
-  const curve = (lane: Pick<Lane, "easing">): string => {
-    const css = cssEasing(lane.easing);
-    error = Math.max(error, css.error);
-    return css.css;
-  };
-  for (const { layer, name, keys } of motion.kind === "cut" ? [] : movingLayers(from, to, motion)) {
-    const n = (names.get(slug(name)) ?? 0) + 1;
-    const css = n > 1 ? `${slug(name)}-${n}` : slug(name);
-    const animations: string[] = [];
-    const rules: string[] = [];
-    names.set(slug(name), n);
-    for (const key of keys) {
-      const lane = timingOf(motion, { layer, key });
-      const say = declarations[key];
-      const b = laneValue(to, layer, key) ?? (key === "presence" ? 0 : undefined);
-      const a = laneValue(from, layer, key) ?? (key === "presence" ? 0 : b);
-      if (!say || !sayable(key, a) || !sayable(key, b)) {
-        left.push(`${name}: ${key}`);
-        continue;
-      }
-      const poses = lane.key === key ? (lane.poses ?? []) : [];
-      const goes = goesOf(lane);
-      // in CSS a keyframe says how the stretch after it goes, a pose how the one before it does
-      const stops = [
-        { at: 0, value: a, next: poses[0]?.easing ?? lane.easing },
-        ...poses.map((p, i) => ({
-          at: Math.min(p.at, LAST),
-          value: p.value,
-          next: poses[i + 1]?.easing ?? lane.easing,
-        })),
-        { at: 1, value: b, next: null },
-      ];
-      rules.push(
-        `@keyframes ${css}-${slug(key)} {\n${stops.map((s) => `  ${num(s.at * 100)}% { ${say(s.value)};${s.next ? ` animation-timing-function: ${curve({ easing: s.next })};` : ""} }`).join("\n")}\n}`,
-      );
-      animations.push(
-        `${css}-${slug(key)} ${num(lengthOf(lane))}ms ${num(motion.delay + lane.delay)}ms ${goes === Infinity ? "infinite" : num(goes)}${lane.turns ? " alternate" : ""} both`,
-      );
-    }
-    if (animations.length)
-      blocks.push(
-        `.${css} {\n  animation:\n    ${animations.join(",\n    ")};\n}\n${rules.join("\n")}`,
-      );
-  }
+  const writer = new KeyframeWriter(from, to, motion);
+  for (const { layer, name, keys } of motion.kind === "cut" ? [] : movingLayers(from, to, motion))
+    writer.layer(layer, name, keys);
+  const { blocks, left, error } = writer;
   const notes = [
     title,
     error > 0 ? `Curves written as linear() are within ${num(error * 100)} % of the way.` : "",

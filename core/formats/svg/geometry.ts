@@ -87,48 +87,85 @@ export const length = (text: string | undefined, whole: number, fallback = 0): n
 
 const n = (v: number): number => Math.round(v * 1e6) / 1e6;
 
+/** The size that per cent of an element's lengths are of. */
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The lengths of an element, by the names of its attributes. */
+const lengthsOf = (e: Element, room: Room) => ({
+  across: (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback),
+  down: (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback),
+});
+
+/** Shapes as paths, by the rules of SVG 2 §10. */
+type Outline = (e: Element, room: Room) => string;
+
+const rectOutline: Outline = (e, room) => {
+  const { across, down } = lengthsOf(e, room);
+  const [x, y, w, h] = [across("x"), down("y"), across("width"), down("height")];
+  if (w <= 0 || h <= 0) return "";
+  const [rx, ry] = cornersOf(e, room);
+  const [left, top, right, bottom] = [n(x), n(y), n(x + w), n(y + h)];
+  if (rx <= 0 || ry <= 0) return `M${left} ${top}H${right}V${bottom}H${left}Z`;
+  const arc = `A${rx} ${ry} 0 0 1 `;
+  return [
+    `M${n(x + rx)} ${top}H${n(x + w - rx)}${arc}${right} ${n(y + ry)}`,
+    `V${n(y + h - ry)}${arc}${n(x + w - rx)} ${bottom}`,
+    `H${n(x + rx)}${arc}${left} ${n(y + h - ry)}`,
+    `V${n(y + ry)}${arc}${n(x + rx)} ${top}Z`,
+  ].join("");
+};
+
+const round = (cx: number, cy: number, rx: number, ry: number): string => {
+  if (!(rx > 0 && ry > 0)) return "";
+  const arc = `A${rx} ${ry} 0 1 1 `;
+  return `M${n(cx - rx)} ${n(cy)}${arc}${n(cx + rx)} ${n(cy)}${arc}${n(cx - rx)} ${n(cy)}Z`;
+};
+
+const circleOutline: Outline = (e, room) => {
+  const { across, down } = lengthsOf(e, room);
+  const r = across("r");
+  return round(across("cx"), down("cy"), r, r);
+};
+
+const ellipseOutline: Outline = (e, room) => {
+  const { across, down } = lengthsOf(e, room);
+  // a radius that is not said is as large as the other one
+  const rx = across("rx", down("ry"));
+  return round(across("cx"), down("cy"), rx, down("ry", rx));
+};
+
+const lineOutline: Outline = (e, room) => {
+  const { across, down } = lengthsOf(e, room);
+  return `M${across("x1")} ${down("y1")}L${across("x2")} ${down("y2")}`;
+};
+
+const pointsOutline =
+  (end: "Z" | ""): Outline =>
+  (e) => {
+    const points = (e.attrs.points ?? "").match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+    if (points.length < 4) return "";
+    return `M${points.slice(0, points.length - (points.length % 2)).join(" ")}${end}`;
+  };
+
+const outlines: ReadonlyMap<string, Outline> = new Map([
+  ["path", (e) => e.attrs.d ?? ""],
+  ["rect", rectOutline],
+  ["circle", circleOutline],
+  ["ellipse", ellipseOutline],
+  ["line", lineOutline],
+  ["polyline", pointsOutline("")],
+  ["polygon", pointsOutline("Z")],
+]);
+
 /**
  * The outline of a shape element as path data in its own coordinates; null for elements without
  * one.
  */
-export const outlineOf = (e: Element, room: { width: number; height: number }): string | null => {
-  const across = (key: string, fallback = 0) => length(e.attrs[key], room.width, fallback);
-  const down = (key: string, fallback = 0) => length(e.attrs[key], room.height, fallback);
-  switch (e.tag) {
-    case "path":
-      return e.attrs.d ?? "";
-    case "rect": {
-      const x = across("x");
-      const y = down("y");
-      const w = across("width");
-      const h = down("height");
-      if (w <= 0 || h <= 0) return "";
-      const [rx, ry] = cornersOf(e, room);
-      if (rx <= 0 || ry <= 0) return `M${n(x)} ${n(y)}H${n(x + w)}V${n(y + h)}H${n(x)}Z`;
-      return `M${n(x + rx)} ${n(y)}H${n(x + w - rx)}A${rx} ${ry} 0 0 1 ${n(x + w)} ${n(y + ry)}V${n(y + h - ry)}A${rx} ${ry} 0 0 1 ${n(x + w - rx)} ${n(y + h)}H${n(x + rx)}A${rx} ${ry} 0 0 1 ${n(x)} ${n(y + h - ry)}V${n(y + ry)}A${rx} ${ry} 0 0 1 ${n(x + rx)} ${n(y)}Z`;
-    }
-    case "circle":
-    case "ellipse": {
-      const cx = across("cx");
-      const cy = down("cy");
-      const rx = e.tag === "circle" ? length(e.attrs.r, room.width) : across("rx", down("ry"));
-      const ry = e.tag === "circle" ? rx : down("ry", rx);
-      return rx > 0 && ry > 0
-        ? `M${n(cx - rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx + rx)} ${n(cy)}A${rx} ${ry} 0 1 1 ${n(cx - rx)} ${n(cy)}Z`
-        : "";
-    }
-    case "line":
-      return `M${across("x1")} ${down("y1")}L${across("x2")} ${down("y2")}`;
-    case "polyline":
-    case "polygon": {
-      const points = (e.attrs.points ?? "").match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
-      if (points.length < 4) return "";
-      return `M${points.slice(0, points.length - (points.length % 2)).join(" ")}${e.tag === "polygon" ? "Z" : ""}`;
-    }
-    default:
-      return null;
-  }
-};
+export const outlineOf = (e: Element, room: Room): string | null =>
+  outlines.get(e.tag)?.(e, room) ?? null;
 
 /** The corner radii of a rect, within half its sides. */
 export const cornersOf = (

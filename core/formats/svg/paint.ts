@@ -59,6 +59,79 @@ const readStops = (stops: readonly Element[], opacity: number): Stop[] => {
 
 const round = (n: number): number => Math.round(n * 1e4) / 1e4;
 
+/** A gradient with what it lies on: the layer's box, and the map from its own space to that. */
+interface Laid {
+  readonly attrs: Element["attrs"];
+  readonly stops: readonly Stop[];
+  readonly box: Bounds;
+  readonly own: Bounds;
+  readonly space: Matrix;
+  /** lengths are shares of the shape's box */
+  readonly inBox: boolean;
+  readonly lost: Lost;
+}
+
+const lengthIn = ({ attrs, inBox }: Laid, key: string, fallback: string): number =>
+  length(attrs[key] ?? fallback, inBox ? 1 : 100);
+
+/** Whether a map leaves no right angle as it was. */
+const slants = (m: Matrix): boolean => !upright(m) && Math.abs(m[0] * m[2] + m[1] * m[3]) > 1e-3;
+
+const linear = (laid: Laid): Fill => {
+  const { box, own, space, stops, inBox, lost } = laid;
+  const value = (key: string, fallback: string) => lengthIn(laid, key, fallback);
+  const [x1, y1] = at(space, value("x1", "0"), value("y1", "0"));
+  const [x2, y2] = at(space, value("x2", inBox ? "1" : "100"), value("y2", "0"));
+  const dx = x2 - x1;
+  const dy = y2 - y1;
+  const len = Math.hypot(dx, dy);
+  if (len < 1e-9) return stops.at(-1)?.colour ?? "none";
+  // a gradient that is not square to its ends is skewed: Nubble's run straight, as in CSS
+  const isStretched = inBox && Math.abs(own.width - own.height) > 0.01;
+  const isSkewed = isStretched && Math.abs(dx) > 1e-6 && Math.abs(dy) > 1e-6;
+  if (isSkewed || slants(space)) lost("the skew of a slanting gradient");
+  const ux = dx / len;
+  const uy = dy / len;
+  const half = (Math.abs(widthOf(box) * ux) + Math.abs(heightOf(box) * uy)) / 2;
+  const cx = box.x + widthOf(box) / 2;
+  const cy = box.y + heightOf(box) / 2;
+  const place = (x: number, y: number) => ((x - cx) * ux + (y - cy) * uy) / (2 * half) + 0.5;
+  const from = place(x1, y1);
+  const to = place(x2, y2);
+  return {
+    kind: "linear",
+    angle: round(((Math.atan2(ux, -uy) * 180) / Math.PI + 360) % 360),
+    stops: stops.map((s) => ({ at: round(from + s.at * (to - from)), colour: s.colour })),
+  };
+};
+
+const radial = (laid: Laid): Fill => {
+  const { attrs, box, space, stops, inBox, lost } = laid;
+  const value = (key: string, fallback: string) => lengthIn(laid, key, fallback);
+  const middle = inBox ? "0.5" : "50%";
+  const cx = value("cx", middle);
+  const cy = value("cy", middle);
+  const r = value("r", middle);
+  const isOff = (key: "fx" | "fy", from: number) =>
+    attrs[key] !== undefined && Math.abs(value(key, "0") - from) > 1e-6;
+  if (isOff("fx", cx) || isOff("fy", cy)) lost("the focus of a radial gradient");
+  if (slants(space)) lost("the slant of a radial gradient");
+  const [px, py] = at(space, cx, cy);
+  return {
+    kind: "radial",
+    centre: [round((px - box.x) / widthOf(box)), round((py - box.y) / heightOf(box))],
+    radii: [
+      round((Math.hypot(space[0], space[2]) * r) / widthOf(box)),
+      round((Math.hypot(space[1], space[3]) * r) / heightOf(box)),
+    ],
+    stops,
+  };
+};
+
+// what has no extent is divided by all the same
+const widthOf = (box: Bounds): number => box.width || 1e-6;
+const heightOf = (box: Bounds): number => box.height || 1e-6;
+
 const readGradient = (
   byId: ReadonlyMap<string, Element>,
   e: Element,
@@ -76,62 +149,10 @@ const readGradient = (
   if (attrs.spreadMethod && attrs.spreadMethod !== "pad")
     lost(`the ${attrs.spreadMethod} of a gradient`);
   const inBox = attrs.gradientUnits !== "userSpaceOnUse";
-  const space: Matrix = times(
-    times(m, inBox ? [own.width, 0, 0, own.height, own.x, own.y] : [1, 0, 0, 1, 0, 0]),
-    readTransform(transform),
-  );
-  const value = (key: string, fallback: string) => length(attrs[key] ?? fallback, inBox ? 1 : 100);
-  const width = box.width || 1e-6;
-  const height = box.height || 1e-6;
-  if (e.tag === "linearGradient") {
-    const [x1, y1] = at(space, value("x1", "0"), value("y1", "0"));
-    const [x2, y2] = at(space, value("x2", inBox ? "1" : "100"), value("y2", "0"));
-    const dx = x2 - x1;
-    const dy = y2 - y1;
-    const len = Math.hypot(dx, dy);
-    if (len < 1e-9) return stops.at(-1)?.colour ?? "none";
-    // a gradient that is not square to its ends is skewed: Nubble's run straight, as in CSS
-    const square =
-      inBox &&
-      Math.abs(own.width - own.height) > 0.01 &&
-      Math.abs(dx) > 1e-6 &&
-      Math.abs(dy) > 1e-6;
-    if (square || (!upright(space) && Math.abs(space[0] * space[2] + space[1] * space[3]) > 1e-3))
-      lost("the skew of a slanting gradient");
-    const ux = dx / len;
-    const uy = dy / len;
-    const half = (Math.abs(width * ux) + Math.abs(height * uy)) / 2;
-    const cx = box.x + width / 2;
-    const cy = box.y + height / 2;
-    const place = (x: number, y: number) => ((x - cx) * ux + (y - cy) * uy) / (2 * half) + 0.5;
-    const from = place(x1, y1);
-    const to = place(x2, y2);
-    return {
-      kind: "linear",
-      angle: round(((Math.atan2(ux, -uy) * 180) / Math.PI + 360) % 360),
-      stops: stops.map((s) => ({ at: round(from + s.at * (to - from)), colour: s.colour })),
-    };
-  }
-  const cx = value("cx", inBox ? "0.5" : "50%");
-  const cy = value("cy", inBox ? "0.5" : "50%");
-  const r = value("r", inBox ? "0.5" : "50%");
-  if (
-    (attrs.fx !== undefined && Math.abs(value("fx", "0") - cx) > 1e-6) ||
-    (attrs.fy !== undefined && Math.abs(value("fy", "0") - cy) > 1e-6)
-  )
-    lost("the focus of a radial gradient");
-  if (!upright(space) && Math.abs(space[0] * space[2] + space[1] * space[3]) > 1e-3)
-    lost("the slant of a radial gradient");
-  const [px, py] = at(space, cx, cy);
-  return {
-    kind: "radial",
-    centre: [round((px - box.x) / width), round((py - box.y) / height)],
-    radii: [
-      round((Math.hypot(space[0], space[2]) * r) / width),
-      round((Math.hypot(space[1], space[3]) * r) / height),
-    ],
-    stops,
-  };
+  const unit: Matrix = inBox ? [own.width, 0, 0, own.height, own.x, own.y] : [1, 0, 0, 1, 0, 0];
+  const space = times(times(m, unit), readTransform(transform));
+  const laid: Laid = { attrs, stops, box, own, space, inBox, lost };
+  return e.tag === "linearGradient" ? linear(laid) : radial(laid);
 };
 
 /**
