@@ -16,6 +16,7 @@ import type {
   Spring,
   Step,
   Trait,
+  VariantNote,
 } from "#core/project";
 import type { LayerKind, SpecifiedValue } from "#core/properties";
 
@@ -123,12 +124,8 @@ const flatten = (
   }
 };
 
-/** A piece from its source, in the form in which every project keeps it. */
-export const piece = (source: Source, order: string): Piece => {
-  const layers: Layer[] = [{ id: ROOT, kind: "box", name: source.name, parent: null, order: "a0" }];
-  const base: Record<string, LayerChanges> = { [ROOT]: source.values };
-  flatten(source.inside, ROOT, layers, base);
-  const traits = ordered(source.traits ?? []).map((t, pattern): Trait => ({
+const traitsOf = (source: Source): Trait[] =>
+  ordered(source.traits ?? []).map((t, pattern): Trait => ({
     id: t.id,
     name: t.name,
     order: t.order,
@@ -136,27 +133,25 @@ export const piece = (source: Source, order: string): Piece => {
     rest: null,
     values: table(ordered(t.values.map((name) => ({ id: valueId(t.id, name), name })))),
   }));
-  const looks: Look[] = ordered([
-    {
-      when: {},
-      changes: base,
-    },
-    ...(source.looks ?? []),
-  ]).map((l, i) => ({
-    id:
-      i === 0
-        ? BASE
-        : [
-            "look",
-            ...Object.entries(l.when).map(([t, v]) =>
-              valueId(t, typeof v === "string" ? v : v.join("-")),
-            ),
-          ].join("-"),
+
+/** A look's id from what it holds for: the same whenever the piece is built. */
+const lookId = (when: NonNullable<Source["looks"]>[number]["when"]): string => {
+  const parts = Object.entries(when).map(([t, v]) =>
+    valueId(t, typeof v === "string" ? v : v.join("-")),
+  );
+  return ["look", ...parts].join("-");
+};
+
+const looksOf = (source: Source, base: Record<string, LayerChanges>): Look[] =>
+  ordered([{ when: {}, changes: base }, ...(source.looks ?? [])]).map((l, i) => ({
+    id: i === 0 ? BASE : lookId(l.when),
     when: condition(l.when),
     order: l.order,
     changes: l.changes,
   }));
-  const rules = ordered(source.rules ?? []).map((r): Rule => ({
+
+const rulesOf = (source: Source): Rule[] =>
+  ordered(source.rules ?? []).map((r): Rule => ({
     id: r.id,
     order: r.order,
     on: true,
@@ -167,45 +162,49 @@ export const piece = (source: Source, order: string): Piece => {
     undo: r.undo ?? false,
     motion: r.motion,
   }));
+
+const notesOf = ({ unused = [], named = [] }: Source): VariantNote[] =>
+  ordered([
+    ...unused.map((when, i) => ({
+      id: `unused-${i}`,
+      when: condition(when),
+      name: null,
+      unused: true,
+    })),
+    ...named.map(({ when, name }, i) => ({
+      id: `name-${i}`,
+      when: condition(when),
+      name,
+      unused: false,
+    })),
+  ]);
+
+const slug = (name: string): string =>
+  name
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, "-")
+    .slice(0, 40);
+
+/** A piece from its source, in the form in which every project keeps it. */
+export const piece = (source: Source, order: string): Piece => {
+  const layers: Layer[] = [{ id: ROOT, kind: "box", name: source.name, parent: null, order: "a0" }];
+  const base: Record<string, LayerChanges> = { [ROOT]: source.values };
+  flatten(source.inside, ROOT, layers, base);
+  const rehearsals = (source.rehearsals ?? []).map((r) => ({ ...r, id: slug(r.name) }));
   return {
     id: source.id,
     kind: source.kind,
     name: source.name,
     order,
-    traits: table(traits),
+    traits: table(traitsOf(source)),
     layers: table(layers),
-    looks: table(looks),
-    rules: table(rules),
+    looks: table(looksOf(source, base)),
+    rules: table(rulesOf(source)),
     options: table(ordered(source.options ?? [])),
     signals: table(ordered(source.signals ?? [])),
-    notes: table(
-      ordered([
-        ...(source.unused ?? []).map((when, i) => ({
-          id: `unused-${i}`,
-          when: condition(when),
-          name: null,
-          unused: true,
-        })),
-        ...(source.named ?? []).map((n, i) => ({
-          id: `name-${i}`,
-          when: condition(n.when),
-          name: n.name,
-          unused: false,
-        })),
-      ]),
-    ),
+    notes: table(notesOf(source)),
     reference: null,
-    rehearsals: table(
-      ordered(
-        (source.rehearsals ?? []).map((r) => ({
-          ...r,
-          id: r.name
-            .toLowerCase()
-            .replaceAll(/[^a-z0-9]+/g, "-")
-            .slice(0, 40),
-        })),
-      ),
-    ),
+    rehearsals: table(ordered(rehearsals)),
     accepted: Object.fromEntries((source.accepted ?? []).map((a) => [a.id, a])),
     ...(source.overlay ? { overlay: source.overlay } : {}),
   };

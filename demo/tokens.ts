@@ -1,5 +1,6 @@
 import { orderAfter } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
+import type { Shadow } from "#core/properties";
 import { motionTokens } from "./build";
 import { raw } from "./colours";
 
@@ -11,70 +12,111 @@ const groups: Readonly<Record<string, readonly (keyof typeof raw)[]>> = {
 const words = (name: string): string =>
   name.replace(/([A-Z])/g, " $1").replace(/^./, (c) => c.toUpperCase());
 
-/** The kit's tokens: colours in groups, text styles, shadows, sizes and motions. */
-export const tokens = (): Readonly<Record<string, Token>> => {
-  const list: Token[] = [];
-  const add = (
-    id: string,
-    type: TokenType,
-    name: string,
-    value: TokenValue | { alias: string },
-    group = "",
-  ) => list.push({ id, type, name, group, order: orderAfter(list), value });
-  for (const [group, names] of Object.entries(groups))
-    for (const name of names) add(`colour-${name}`, "colour", words(name), raw[name], group);
-  add("colour-primary", "colour", "Primary", { alias: "colour-kelp" }, "Meaning");
-  add("colour-warning", "colour", "Warning", { alias: "colour-brick" }, "Meaning");
-  add("gradient-horizon", "gradient", "Horizon", {
+/** A token without its place, which follows from where it stands. */
+interface Draft {
+  readonly id: string;
+  readonly type: TokenType;
+  readonly name: string;
+  readonly value: TokenValue | { readonly alias: string };
+  readonly group?: string;
+}
+
+const colours = (): Draft[] => [
+  ...Object.entries(groups).flatMap(([group, names]) =>
+    names.map((name): Draft => ({
+      id: `colour-${name}`,
+      type: "colour",
+      name: words(name),
+      value: raw[name],
+      group,
+    })),
+  ),
+  meaning("primary", "Primary", "kelp"),
+  meaning("warning", "Warning", "brick"),
+];
+
+const meaning = (id: string, name: string, colour: keyof typeof raw): Draft => ({
+  id: `colour-${id}`,
+  type: "colour",
+  name,
+  value: { alias: `colour-${colour}` },
+  group: "Meaning",
+});
+
+const horizon: Draft = {
+  id: "gradient-horizon",
+  type: "gradient",
+  name: "Horizon",
+  value: {
     kind: "linear",
     angle: 180,
     stops: [
       { at: 0, colour: raw.sky },
       { at: 1, colour: raw.sand },
     ],
-  });
-  add("style-title", "style", "Title", {
-    font: "Fraunces",
-    weight: "600",
-    size: 28,
-    lineHeight: 1.15,
-  });
-  add("style-heading", "style", "Heading", {
-    font: "Figtree",
-    weight: "700",
-    size: 19,
-    lineHeight: 1.25,
-  });
-  add("style-body", "style", "Body", { font: "Figtree", weight: "400", size: 15, lineHeight: 1.4 });
-  add("style-button", "style", "Button", {
-    font: "Figtree",
-    weight: "700",
-    size: 17,
-    lineHeight: 1.2,
-  });
-  add("style-note", "style", "Note", {
-    font: "Figtree",
-    weight: "500",
-    size: 13,
-    lineHeight: 1.35,
-  });
-  add("style-number", "style", "Number", {
-    font: "Barlow Condensed",
-    weight: "700",
-    size: 44,
-    lineHeight: 1,
-  });
-  add("shadow-card", "shadow", "Card", [{ x: 0, y: 2, blur: 10, spread: 0, colour: "#1c2f3a14" }]);
-  add("shadow-raised", "shadow", "Raised", [
+  },
+};
+
+const style = (
+  id: string,
+  name: string,
+  font: string,
+  weight: string,
+  size: number,
+  lineHeight: number,
+): Draft => ({ id: `style-${id}`, type: "style", name, value: { font, weight, size, lineHeight } });
+
+const styles: readonly Draft[] = [
+  style("title", "Title", "Fraunces", "600", 28, 1.15),
+  style("heading", "Heading", "Figtree", "700", 19, 1.25),
+  style("body", "Body", "Figtree", "400", 15, 1.4),
+  style("button", "Button", "Figtree", "700", 17, 1.2),
+  style("note", "Note", "Figtree", "500", 13, 1.35),
+  style("number", "Number", "Barlow Condensed", "700", 44, 1),
+];
+
+const shadow = (id: string, name: string, value: readonly Shadow[]): Draft => ({
+  id: `shadow-${id}`,
+  type: "shadow",
+  name,
+  value,
+});
+
+const shadows: readonly Draft[] = [
+  shadow("card", "Card", [{ x: 0, y: 2, blur: 10, spread: 0, colour: "#1c2f3a14" }]),
+  shadow("raised", "Raised", [
     { x: 0, y: 1, blur: 2, spread: 0, colour: "#1c2f3a33" },
     { x: 0, y: 4, blur: 12, spread: -2, colour: "#1c2f3a33" },
-  ]);
-  add("shadow-float", "shadow", "Floating", [
-    { x: 0, y: 10, blur: 30, spread: -6, colour: "#1c2f3a59" },
-  ]);
-  add("size-card", "number", "Card corner", 18, "Corners");
-  add("size-control", "number", "Control corner", 12, "Corners");
-  for (const { id, name, duration, easing } of motionTokens)
-    add(id, "motion", name, { duration, easing });
+  ]),
+  shadow("float", "Floating", [{ x: 0, y: 10, blur: 30, spread: -6, colour: "#1c2f3a59" }]),
+];
+
+const corner = (id: string, name: string, value: number): Draft => ({
+  id: `size-${id}`,
+  type: "number",
+  name,
+  value,
+  group: "Corners",
+});
+
+/** The kit's tokens: colours in groups, text styles, shadows, sizes and motions. */
+export const tokens = (): Readonly<Record<string, Token>> => {
+  const drafts: readonly Draft[] = [
+    ...colours(),
+    horizon,
+    ...styles,
+    ...shadows,
+    corner("card", "Card corner", 18),
+    corner("control", "Control corner", 12),
+    ...motionTokens.map(({ id, name, duration, easing }): Draft => ({
+      id,
+      type: "motion",
+      name,
+      value: { duration, easing },
+    })),
+  ];
+  const list: Token[] = [];
+  for (const { id, type, name, value, group = "" } of drafts)
+    list.push({ id, type, name, group, order: orderAfter(list), value });
   return Object.fromEntries(list.map((t) => [t.id, t]));
 };

@@ -231,39 +231,22 @@ export class Player {
     return this.clock.now() - this.run.now >= SLICE;
   }
 
+  /** Where an event is, px of the shown piece. */
+  private place(e: MouseEvent): [number, number] {
+    const box = this.svg.getBoundingClientRect();
+    const margin = this.options.margin ?? 0;
+    return [
+      (e.clientX - box.left) / this.scale - margin,
+      (e.clientY - box.top) / this.scale - margin,
+    ];
+  }
+
   private listen(): void {
     const signal = this.off.signal;
-    const place = (e: MouseEvent): [number, number] => {
-      const box = this.svg.getBoundingClientRect();
-      const margin = this.options.margin ?? 0;
-      return [
-        (e.clientX - box.left) / this.scale - margin,
-        (e.clientY - box.top) / this.scale - margin,
-      ];
-    };
-    const feed = (kind: "move" | "down" | "up" | "cancel") => (e: PointerEvent) => {
-      if (!e.isPrimary || (kind === "down" && e.button !== 0) || (kind === "up" && e.button !== 0))
-        return;
-      if (kind === "down") {
-        this.pointing = true;
-        this.keyed = false;
-        this.svg.setPointerCapture(e.pointerId);
-      }
-      if (this.showing) return;
-      this.tick();
-      const byTouch = this.touch || e.pointerType === "touch";
-      const act = this.actOf(kind, ...place(e), byTouch);
-      const swiped = this.run.pointer(kind, ...place(e), byTouch);
-      const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
-      if (did) this.options.onAct?.(did);
-      this.show();
-      const cursor = this.clickable(...place(e)) ? "pointer" : "default";
-      this.svg.style.cursor = this.touch ? finger : cursor;
-    };
-    this.svg.addEventListener("pointermove", feed("move"), { signal });
-    this.svg.addEventListener("pointerdown", feed("down"), { signal });
-    this.svg.addEventListener("pointerup", feed("up"), { signal });
-    this.svg.addEventListener("pointercancel", feed("cancel"), { signal });
+    for (const kind of ["move", "down", "up", "cancel"] as const)
+      this.svg.addEventListener(`pointer${kind}`, (e) => this.pointer(kind, e), { signal });
+    this.svg.addEventListener("wheel", (e) => this.wheel(e), { signal, passive: false });
+    this.svg.addEventListener("pointerleave", () => this.leave(), { signal });
     listenToKeys(this.svg, signal, {
       run: () => this.run,
       did: (act) => {
@@ -278,35 +261,46 @@ export class Player {
         if (!keyed) this.pointing = false;
       },
     });
-    this.svg.addEventListener(
-      "wheel",
-      (e) => {
-        if (e.ctrlKey || e.metaKey || this.showing) return;
-        this.tick();
-        const at = this.under(...place(e));
-        if (this.run.wheel(...place(e), e.deltaX, e.deltaY)) {
-          e.preventDefault();
-          if (at !== null)
-            this.options.onAct?.({
-              type: "scroll",
-              at: this.run.now,
-              layer: at,
-              by: e.deltaY || e.deltaX,
-            });
-        }
-        this.show();
-      },
-      { signal, passive: false },
-    );
-    this.svg.addEventListener(
-      "pointerleave",
-      () => {
-        this.tick();
-        this.run.input({ type: "over", layer: null });
-        this.show();
-      },
-      { signal },
-    );
+  }
+
+  private pointer(kind: "move" | "down" | "up" | "cancel", e: PointerEvent): void {
+    const isButton = kind === "down" || kind === "up";
+    if (!e.isPrimary || (isButton && e.button !== 0)) return;
+    if (kind === "down") {
+      this.pointing = true;
+      this.keyed = false;
+      this.svg.setPointerCapture(e.pointerId);
+    }
+    if (this.showing) return;
+    this.tick();
+    const byTouch = this.touch || e.pointerType === "touch";
+    const place = this.place(e);
+    const act = this.actOf(kind, ...place, byTouch);
+    const swiped = this.run.pointer(kind, ...place, byTouch);
+    const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
+    if (did) this.options.onAct?.(did);
+    this.show();
+    const cursor = this.clickable(...place) ? "pointer" : "default";
+    this.svg.style.cursor = this.touch ? finger : cursor;
+  }
+
+  private wheel(e: WheelEvent): void {
+    if (e.ctrlKey || e.metaKey || this.showing) return;
+    this.tick();
+    const place = this.place(e);
+    const layer = this.under(...place);
+    if (this.run.wheel(...place, e.deltaX, e.deltaY)) {
+      e.preventDefault();
+      const by = e.deltaY || e.deltaX;
+      if (layer !== null) this.options.onAct?.({ type: "scroll", at: this.run.now, layer, by });
+    }
+    this.show();
+  }
+
+  private leave(): void {
+    this.tick();
+    this.run.input({ type: "over", layer: null });
+    this.show();
   }
 
   private actOf(

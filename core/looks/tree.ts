@@ -239,6 +239,15 @@ const sameChanges = (a: LayerChanges | undefined, b: LayerChanges | undefined): 
     Object.keys(a).length === Object.keys(b).length &&
     Object.keys(a).every((k) => a[k] === b[k]));
 
+/** Whether all that a layer's values are made of is what it was. */
+const hasSame = (
+  kept: Kept,
+  layer: Layer,
+  inputs: readonly Values[],
+  override: LayerChanges | undefined,
+): boolean =>
+  kept.layer === layer && sameItems(kept.inputs, inputs) && sameChanges(kept.override, override);
+
 const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
   if (a.length !== b.length) return false;
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
@@ -317,46 +326,39 @@ export class Resolver {
 
   private layer(c: Context, layer: Layer): ComputedLayer {
     const key = c.path + layer.id;
-    if (c.touched && !c.touched.has(layer.id) && !holdersOf(c.piece).has(layer.id)) {
-      const same = this.kept.get(key)?.node;
-      if (same) return same;
-    }
+    const before = this.kept.get(key);
+    const isTouched = !c.touched || c.touched.has(layer.id) || holdersOf(c.piece).has(layer.id);
+    if (!isTouched && before?.node) return before.node;
     const inputs = changesIn(c.looks, layer.id).map((changes) => resolveTokens(c.project, changes));
     const override = c.overrides.get(layer.id);
-    const before = this.kept.get(key);
-    const fresh =
-      !before ||
-      before.layer !== layer ||
-      !sameItems(before.inputs, inputs) ||
-      !sameChanges(before.override, override);
-    const values = fresh
-      ? cascade(layer, override ? [...inputs, resolveTokens(c.project, override)] : inputs)
-      : before.values;
-
+    const same = before && hasSame(before, layer, inputs, override) ? before : null;
+    const values = same
+      ? same.values
+      : cascade(layer, override ? [...inputs, resolveTokens(c.project, override)] : inputs);
     const layers = childrenOf(c.piece).get(layer.id);
     const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
-    let nested: ComputedLayer | null = null;
-    if (layer.kind === "instance") {
-      const component = c.project.pieces[values.component ?? ""];
-      if (component) {
-        const wanted = c.at.variant(key);
-        const given = c.at.options?.(key);
-        const variant = wanted ? variantFrom(component, wanted) : startOf(component, values);
-        nested = this.piece(
-          c.project,
-          component.id,
-          variant,
-          key,
-          overridesFrom(component, given ? withOptions(values, given) : values),
-          c.at,
-          c.inside,
-        );
-      }
-    }
-    const node = before?.node;
-    if (!fresh && node && node.nested === nested && sameItems(node.children, children)) return node;
+    const nested = layer.kind === "instance" ? this.copy(c, key, values) : null;
+    const node = same?.node;
+    if (node && node.nested === nested && sameItems(node.children, children)) return node;
     const next: ComputedLayer = { layer, values, children, nested };
     this.kept.set(key, { layer, inputs, override, values, node: next });
     return next;
+  }
+
+  /** The root of the component a copy shows; null when it shows none. */
+  private copy(c: Context, key: string, values: LayerValues): ComputedLayer | null {
+    const component = c.project.pieces[values.component ?? ""];
+    if (!component) return null;
+    const wanted = c.at.variant(key);
+    const given = c.at.options?.(key);
+    return this.piece(
+      c.project,
+      component.id,
+      wanted ? variantFrom(component, wanted) : startOf(component, values),
+      key,
+      overridesFrom(component, given ? withOptions(values, given) : values),
+      c.at,
+      c.inside,
+    );
   }
 }

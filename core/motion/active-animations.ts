@@ -115,28 +115,7 @@ export class ActiveAnimations {
   }
 
   private at(p: LayoutBox, path: string, now: number): LayoutBox {
-    const prefix = path.slice(0, path.length - p.layer.id.length);
-    let children: readonly LayoutBox[] = p.children;
-    let moved: LayoutBox[] | null = null;
-    for (let i = 0; i < p.children.length; i++) {
-      const c = present(p.children[i]);
-      const next = this.at(c, prefix + c.layer.id, now);
-      if (next !== c) (moved ??= p.children.slice())[i] = next;
-    }
-    if (moved) children = moved;
-    const restack = this.restacks.size > 0 ? this.restacks.get(path) : undefined;
-    if (restack && restack.span.progressAt(now) < restack.at) {
-      const rank = (c: LayoutBox) => {
-        const i = restack.order.indexOf(c.layer.id);
-        return i < 0 ? restack.order.length : i;
-      };
-      children = [...children].sort((a, b) => rank(a) - rank(b));
-    }
-    const gone = this.leaving.size > 0 ? this.leaving.get(path) : undefined;
-    if (gone)
-      children = [...children, ...gone.map((l) => awayFrom(l, now))].sort(
-        (a, b) => a.values.stack - b.values.stack || byOrder(a.layer, b.layer),
-      );
+    const children = this.childrenAt(p, path, now);
     const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
     const dissolve = this.dissolves.size > 0 ? this.dissolves.get(path) : undefined;
@@ -157,31 +136,59 @@ export class ActiveAnimations {
       dissolve: p.dissolve,
       shapes: p.values,
     };
-    if (tracks) {
-      let values: Record<string, Value> | null = null;
-      // a track gives values of what its key names: the box's own numbers, its lines, or a property
-      for (const [key, t] of tracks) {
-        const value = t.at(now);
-        if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence")
-          out[key] = value as number;
-        else if (key === "lines") out.lines = value as readonly Line[];
-        else {
-          (values ??= { ...p.values })[key] = value as Value;
-          if (!placingKeys.has(key)) out.shapes = null;
-        }
-      }
-      // with values of the same properties it is of the same type
-      if (values) out.values = values as LayerValues;
-    }
-    if (dissolve) {
-      const { from, follows, own, way, to } = dissolve;
-      out.dissolve = {
-        from: follows ? alongside(from, out) : from,
-        progress: dissolve.span.progressAt(now),
-        ...(own ? { own } : {}),
-        ...(way ? { way, to: to ?? "left" } : {}),
-      };
-    }
+    if (tracks) putIn(out, tracks, now);
+    if (dissolve) out.dissolve = dissolving(dissolve, out, now);
     return out;
   }
+
+  /** What is inside a layer: those in motion, in the order they have meanwhile, and those that go. */
+  private childrenAt(p: LayoutBox, path: string, now: number): readonly LayoutBox[] {
+    const prefix = path.slice(0, path.length - p.layer.id.length);
+    let children: readonly LayoutBox[] = p.children;
+    let moved: LayoutBox[] | null = null;
+    for (let i = 0; i < p.children.length; i++) {
+      const c = present(p.children[i]);
+      const next = this.at(c, prefix + c.layer.id, now);
+      if (next !== c) (moved ??= p.children.slice())[i] = next;
+    }
+    if (moved) children = moved;
+    const restack = this.restacks.size > 0 ? this.restacks.get(path) : undefined;
+    if (restack && restack.span.progressAt(now) < restack.at) {
+      const rank = (c: LayoutBox) => {
+        const i = restack.order.indexOf(c.layer.id);
+        return i < 0 ? restack.order.length : i;
+      };
+      children = [...children].sort((a, b) => rank(a) - rank(b));
+    }
+    const gone = this.leaving.size > 0 ? this.leaving.get(path) : undefined;
+    if (!gone) return children;
+    return [...children, ...gone.map((l) => awayFrom(l, now))].sort(
+      (a, b) => a.values.stack - b.values.stack || byOrder(a.layer, b.layer),
+    );
+  }
 }
+
+/** Puts what tracks give at a moment into a box. */
+const putIn = (out: Written, tracks: ReadonlyMap<string, Track>, now: number): void => {
+  let values: Record<string, Value> | null = null;
+  // a track gives values of what its key names: the box's own numbers, its lines, or a property
+  for (const [key, t] of tracks) {
+    const value = t.at(now);
+    if (key === "x" || key === "y" || key === "width" || key === "height" || key === "presence")
+      out[key] = value as number;
+    else if (key === "lines") out.lines = value as readonly Line[];
+    else {
+      (values ??= { ...out.values })[key] = value as Value;
+      if (!placingKeys.has(key)) out.shapes = null;
+    }
+  }
+  // with values of the same properties it is of the same type
+  if (values) out.values = values as LayerValues;
+};
+
+const dissolving = (d: Dissolving, out: LayoutBox, now: number): LayoutBox["dissolve"] => ({
+  from: d.follows ? alongside(d.from, out) : d.from,
+  progress: d.span.progressAt(now),
+  ...(d.own ? { own: d.own } : {}),
+  ...(d.way ? { way: d.way, to: d.to ?? "left" } : {}),
+});
