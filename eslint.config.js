@@ -31,7 +31,7 @@ export default ts.config(
       ],
       "@typescript-eslint/switch-exhaustiveness-check": [
         "error",
-        { considerDefaultExhaustiveForUnions: true },
+        { considerDefaultExhaustiveForUnions: false },
       ],
       "@typescript-eslint/unified-signatures": "off",
       complexity: ["error", 20],
@@ -53,6 +53,10 @@ export default ts.config(
     rules: {
       complexity: ["warn", 20],
       "max-lines-per-function": length("warn", 60),
+      "@typescript-eslint/switch-exhaustiveness-check": [
+        "error",
+        { considerDefaultExhaustiveForUnions: true },
+      ],
     },
   },
   {

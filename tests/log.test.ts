@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import { newId, remove, set } from "#core/project";
+import { FORMAT, newId, remove, set } from "#core/project";
 import type { Change, LoggedChange, Proposal } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../demo/index";
@@ -287,5 +287,30 @@ describe("the route that saves", () => {
       status: 415,
     });
     expect((await new ProjectLog(db).read(id))?.seq).toBe(0);
+  });
+
+  it("has a window of a newer build wait, and keeps nothing of it", async () => {
+    const { id } = await fresh();
+    const newer = { ...proposal(0, move(3)), format: FORMAT + 1 };
+    expect(await post(`/projects/${id}/changes`, JSON.stringify(newer))).toEqual({
+      status: 503,
+      answer: { kind: "away", reason: "the server is older than this window" },
+    });
+    const malformed = { ...newer, format: 0 };
+    expect(await post(`/projects/${id}/changes`, JSON.stringify(malformed))).toMatchObject({
+      status: 400,
+      answer: { kind: "refused" },
+    });
+    expect((await new ProjectLog(db).read(id))?.seq).toBe(0);
+  });
+
+  it("gives changes with the format they are written in", async () => {
+    const { log, id } = await fresh();
+    const heard: LoggedChange[] = [];
+    const stop = log.listen(id, (change) => heard.push(change));
+    await log.append(id, proposal(0, move(3)));
+    stop();
+    const { changes } = await log.since(id, 0);
+    expect([...changes, ...heard].map((change) => change.format)).toEqual([FORMAT, FORMAT]);
   });
 });

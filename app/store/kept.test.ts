@@ -1,25 +1,12 @@
-import { readFileSync } from "node:fs";
-import { fileURLToPath } from "node:url";
 import { beforeEach, describe, expect, it } from "vitest";
 import { addPiece, pasteClip, pasteRules, readClip, readRules } from "#core/edit";
-import { FORMAT, ROOT, accept, apply, readProject, upgradeChange } from "#core/project";
+import { FORMAT, ROOT, accept, apply, upgradeChange } from "#core/project";
 import type { Change, LoggedChange, Project } from "#core/project";
+import { keptProject, keptText, sampler } from "../../tests/support/kept";
 import { Clock, Pane, Port } from "../../tests/support/world";
 import { asideSchema, unsavedSchema } from "./pending";
 
-/** What a Nubble of the first format kept; never written again. */
-const kept = (name: string): string =>
-  readFileSync(
-    fileURLToPath(new URL(`../../tests/kept/format-1/${name}.json`, import.meta.url)),
-    "utf8",
-  );
-const read = (name: string): unknown => JSON.parse(kept(name));
-
-const opened = (name: string): Project => {
-  const result = readProject(read(name));
-  if (!result.ok) throw new Error(result.error);
-  return result.project;
-};
+const read = (name: string): unknown => JSON.parse(keptText(name));
 const log = () => read("log") as LoggedChange[];
 const accepted = (project: Project, change: Change): Project => {
   const result = accept(project, change);
@@ -31,16 +18,16 @@ describe("what was kept in the first format", () => {
   it("is a project that opens, and a log that leads from it to what it led to then", () => {
     const after = log().reduce(
       (project, change) => apply(project, upgradeChange(change, change.format).ops).doc,
-      opened("project"),
+      keptProject("project"),
     );
-    expect(after).toEqual(opened("result"));
+    expect(after).toEqual(keptProject());
     expect(Object.keys(after.pieces.sampler?.rules ?? {})).toHaveLength(24);
   });
 
   it("is a queue whose changes are still taken", () => {
     const queue = (read("queue") as unknown[]).map((item) => unsavedSchema.parse(item));
     expect(queue.map((item) => item.format)).toEqual([FORMAT, FORMAT]);
-    const after = queue.reduce((p, item) => accepted(p, item.change), opened("result"));
+    const after = queue.reduce((p, item) => accepted(p, item.change), keptProject());
     expect(after.pieces.sampler?.looks.base?.changes.box).toMatchObject({ x: 12, y: 30 });
     expect(after.pieces.sampler?.rules["r-click"]?.effects).toHaveLength(2);
   });
@@ -48,24 +35,22 @@ describe("what was kept in the first format", () => {
   it("is what was set aside, with its reasons", () => {
     const aside = (read("aside") as unknown[]).map((item) => asideSchema.parse(item));
     expect(aside.map((item) => item.why.kind)).toEqual(["conflict", "refused"]);
-    for (const item of aside) accepted(opened("result"), item.change);
+    for (const item of aside) accepted(keptProject(), item.change);
   });
 
   it("is a clipboard of layers and one of rules, which go into another piece", () => {
-    const project = opened("result");
+    const project = keptProject();
     const made = addPiece(project, "component", "Quay");
     const there = accepted(project, made.change);
     const quay = there.pieces[made.id];
-    const clip = readClip(kept("clipboard-layers"));
-    const rules = readRules(kept("clipboard-rules"));
+    const clip = readClip(keptText("clipboard-layers"));
+    const rules = readRules(keptText("clipboard-rules"));
     if (!quay || !clip || !rules) throw new Error("not read");
     const pasted = accepted(there, pasteClip("kept", there, quay, clip, ROOT, 10).change);
     expect(Object.values(pasted.pieces[made.id]?.layers ?? {}).map((l) => l.kind)).toEqual(
       expect.arrayContaining(["box", "text", "instance"]),
     );
-    const sampler = project.pieces.sampler;
-    if (!sampler) throw new Error("no sampler");
-    const back = accepted(project, pasteRules(sampler, rules).change);
+    const back = accepted(project, pasteRules(sampler(project), rules).change);
     expect(Object.keys(back.pieces.sampler?.rules ?? {})).toHaveLength(28);
   });
 });

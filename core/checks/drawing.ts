@@ -67,16 +67,13 @@ const missingIn = ({ project }: Inspected, key: string, said: SpecifiedValue): s
   if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
   if (typeof said === "object" && "fit" in said) return missingPicture(project, said.picture);
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
-  switch (property(key)?.type.is) {
-    case "asset":
-      return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
-    case "reference":
-      return project.pieces[said] ? null : "a removed component";
-    case "family":
-      return isHere(project, said) ? null : `the font ${said}, which is not here`;
-    default:
-      return null;
-  }
+  const type = property(key)?.type.is;
+  if (type === "asset")
+    return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
+  if (type === "reference") return project.pieces[said] ? null : "a removed component";
+  if (type === "family")
+    return isHere(project, said) ? null : `the font ${said}, which is not here`;
+  return null;
 };
 
 const missingPicture = (project: Project, picture: unknown): string | null =>

@@ -159,7 +159,11 @@ const grow = (line: readonly Item[], f: Frame, room: number): void => {
  * Where a run of items begins and how far apart they lie beyond their gap (§9.5, CSS Box Alignment
  * 3).
  */
-const spread = (justify: unknown, free: number, n: number): { start: number; between: number } => {
+const spread = (
+  justify: LayerValues["justify"],
+  free: number,
+  n: number,
+): { start: number; between: number } => {
   switch (justify) {
     case "centre":
       return { start: free / 2, between: 0 };
@@ -173,7 +177,8 @@ const spread = (justify: unknown, free: number, n: number): { start: number; bet
       return free > 0
         ? { start: free / (n + 1), between: free / (n + 1) }
         : { start: 0, between: 0 };
-    default:
+    case "start":
+    case undefined:
       return { start: 0, between: 0 };
   }
 };

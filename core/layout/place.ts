@@ -53,7 +53,7 @@ const put = (box: Box, x: number, y: number): LayoutBox => {
  * times as large).
  */
 const follow = (
-  mode: unknown,
+  mode: LayerValues["followX"],
   at: number,
   size: number,
   delta: number,
@@ -68,7 +68,7 @@ const follow = (
       return { at, size: Math.max(0, size + delta) };
     case "scale":
       return { at: at * ratio, size: size * ratio };
-    default:
+    case "start":
       return { at, size };
   }
 };

@@ -1,5 +1,9 @@
+import type { LayerValues } from "../properties";
+
+type Alignment = LayerValues["align" | "alignText" | "alignDown"];
+
 /** The share of the room left over that lies before something aligned in it: 0 to 1. */
-export const shareBefore = (align: unknown): number => {
+export const shareBefore = (align: Alignment): number => {
   switch (align) {
     case "centre":
     case "middle":
@@ -7,7 +11,10 @@ export const shareBefore = (align: unknown): number => {
     case "end":
     case "bottom":
       return 1;
-    default:
+    case "start":
+    case "top":
+    case "stretch":
+    case undefined:
       return 0;
   }
 };

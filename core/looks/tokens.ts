@@ -55,7 +55,13 @@ export const tokensFor = (type: ValueType): readonly Token["type"][] => {
       return ["shadow"];
     case "style":
       return ["style"];
-    default:
+    case "flag":
+    case "choice":
+    case "text":
+    case "path":
+    case "asset":
+    case "family":
+    case "reference":
       return [];
   }
 };

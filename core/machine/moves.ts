@@ -63,21 +63,16 @@ const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
  * of the same step.
  */
 export const movesOf = (h: MachineEvent, all: readonly MachineEvent[] = []): readonly Move[] => {
-  switch (h.type) {
-    case "fired": {
-      const ended = all
-        .slice(all.indexOf(h) + 1)
-        .filter((u): u is Undone => u.type === "undone" && u.at === h.at && u.sets.length > 0);
-      return ended.length && h.moves.length ? afterwards(h, ended) : h.moves;
-    }
-    case "undone":
-      return [{ state: h.state, path: h.path, motion: undone(h.motion) }];
-    case "navigated":
-      return [h];
-    case "opened":
-    case "closed":
-      return [{ state: h.state, path: "", motion: over(h.motion) }];
-    default:
-      return [];
+  if (h.type === "fired") {
+    const ended = all
+      .slice(all.indexOf(h) + 1)
+      .filter((u): u is Undone => u.type === "undone" && u.at === h.at && u.sets.length > 0);
+    return ended.length && h.moves.length ? afterwards(h, ended) : h.moves;
   }
+  if (h.type === "undone") return [{ state: h.state, path: h.path, motion: undone(h.motion) }];
+  if (h.type === "navigated") return [h];
+  if (h.type === "opened" || h.type === "closed")
+    return [{ state: h.state, path: "", motion: over(h.motion) }];
+  // everything else is over at once
+  return [];
 };

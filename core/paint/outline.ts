@@ -136,7 +136,9 @@ export const outline = (p: LayoutBox, by = 0): { tag: Paint["tag"]; attrs: Attrs
         };
       return { tag: "path", attrs: { d: rounded(-by, -by, w, h, corners) } };
     }
-    default:
+    case "text":
+    case "icon":
+    case "instance":
       return { tag: "rect", attrs: { x: 0, y: 0, width: r(p.width), height: r(p.height), rx: 0 } };
   }
 };

@@ -60,7 +60,13 @@ const newPaint = (p: LayoutBox): readonly Paint[] => {
       return iconPaint(p);
     case "instance":
       return [];
-    default:
+    case "box":
+    case "ellipse":
+    case "line":
+    case "polygon":
+    case "path":
+    case "compound":
+    case "picture":
       return shapePaint(p);
   }
 };

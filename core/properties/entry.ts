@@ -68,52 +68,68 @@ const parseShadows = (text: string): Parsed => {
   return good(shadows);
 };
 
+type TypeName = ValueType["is"];
+type TypeOf<K extends TypeName> = Extract<ValueType, { readonly is: K }>;
+type Parser<K extends TypeName> = (text: string, current: Value, type: TypeOf<K>) => Parsed;
+
+const parseColourText = (text: string, wanted: string): Parsed => {
+  const colour = parseColour(text);
+  return colour === null ? bad(wanted) : good(colour);
+};
+
+const parseFill: Parser<"fill"> = (text) => {
+  const gradient = parseGradient(text);
+  if (gradient) return good(gradient);
+  return parseColourText(
+    text,
+    "a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)",
+  );
+};
+
+const parseNumberText: Parser<"number"> = (text, current, type) => {
+  if (type.open && /^\s*none\s*$/i.test(text)) return good(type.max);
+  const n = parseNumber(text, typeof current === "number" ? current : 0);
+  return n === null ? bad("a number, or arithmetic such as +16, *1.5 or 50%") : good(n);
+};
+
+const parseFlag: Parser<"flag"> = (text) => {
+  const word = text.trim().toLowerCase();
+  if (["yes", "true", "1"].includes(word)) return good(true);
+  return ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
+};
+
+/** What is offered, or the beginning of it. */
+const parseChoice: Parser<"choice"> = (text, _current, { of }) => {
+  const word = text.trim().toLowerCase();
+  const found =
+    of.find((o) => o.toLowerCase() === word) ??
+    of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
+  return found === undefined ? bad(`one of ${of.join(", ")}`) : good(found);
+};
+
+const asItIs = (text: string): Parsed => good(text);
+
+const parsers: { readonly [K in TypeName]: Parser<K> } = {
+  number: parseNumberText,
+  colour: (text) => parseColourText(text, "a colour such as #1f6f5c, hsl(160 56% 28%) or none"),
+  fill: parseFill,
+  pair: parsePair,
+  flag: parseFlag,
+  choice: parseChoice,
+  four: parseFour,
+  shadows: parseShadows,
+  text: asItIs,
+  path: asItIs,
+  asset: asItIs,
+  family: asItIs,
+  style: asItIs,
+  reference: asItIs,
+};
+
 const parseByType = (type: ValueType, text: string, current: Value): Parsed => {
-  switch (type.is) {
-    case "number": {
-      if (type.open && /^\s*none\s*$/i.test(text)) return good(type.max);
-      const n = parseNumber(text, typeof current === "number" ? current : 0);
-      return n === null ? bad("a number, or arithmetic such as +16, *1.5 or 50%") : good(n);
-    }
-    case "colour": {
-      const colour = parseColour(text);
-      return colour === null
-        ? bad("a colour such as #1f6f5c, hsl(160 56% 28%) or none")
-        : good(colour);
-    }
-    case "fill": {
-      const gradient = parseGradient(text);
-      if (gradient) return good(gradient);
-      const colour = parseColour(text);
-      return colour === null
-        ? bad(
-            "a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)",
-          )
-        : good(colour);
-    }
-    case "pair":
-      return parsePair(text, current);
-    case "flag": {
-      const word = text.trim().toLowerCase();
-      if (["yes", "true", "1"].includes(word)) {
-        return good(true);
-      }
-      return ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
-    }
-    case "choice": {
-      const word = text.trim().toLowerCase();
-      const found =
-        type.of.find((o) => o.toLowerCase() === word) ??
-        type.of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
-      return found === undefined ? bad(`one of ${type.of.join(", ")}`) : good(found);
-    }
-    case "four":
-      return parseFour(text, current);
-    case "shadows":
-      return parseShadows(text);
-    default:
-      return good(text);
-  }
+  // the table has each type's parser under its name
+  const parse = parsers[type.is] as (text: string, current: Value, type: ValueType) => Parsed;
+  return parse(text, current, type);
 };
 
 /** Reads what a person typed for a property; the error says what would be understood. */

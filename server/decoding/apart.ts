@@ -14,8 +14,9 @@ const MEMORY = 400;
 /** Files that may wait for a thread. */
 const MOST_WAITING = 200;
 
-/** Where the build put the threads' own code: beside the server's. */
+/** Where the build put the threads' own code: beside the server's, or where `dev` says. */
 const workerFile = (): string => {
+  if (process.env.NUBBLE_DECODER) return process.env.NUBBLE_DECODER;
   const found = [".", "..", "../.."]
     .map((up) => join(import.meta.dirname, up, "decoder.mjs"))
     .find(existsSync);

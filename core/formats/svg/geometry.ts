@@ -210,18 +210,14 @@ export const percentPath = (path: SVGPathData, box: Bounds): string => {
   const down = (v: number) => (box.height ? Math.round(((v - box.y) / box.height) * 1e6) / 1e4 : 0);
   return path.commands
     .map((c) => {
-      switch (c.type) {
-        case SVGPathData.MOVE_TO:
-          return `M${across(c.x)} ${down(c.y)}`;
-        case SVGPathData.LINE_TO:
-          return `L${across(c.x)} ${down(c.y)}`;
-        case SVGPathData.CURVE_TO:
-          return `C${across(c.x1)} ${down(c.y1)} ${across(c.x2)} ${down(c.y2)} ${across(c.x)} ${down(c.y)}`;
-        case SVGPathData.QUAD_TO:
-          return `Q${across(c.x1)} ${down(c.y1)} ${across(c.x)} ${down(c.y)}`;
-        default:
-          return "Z";
-      }
+      if (c.type === SVGPathData.MOVE_TO) return `M${across(c.x)} ${down(c.y)}`;
+      if (c.type === SVGPathData.LINE_TO) return `L${across(c.x)} ${down(c.y)}`;
+      if (c.type === SVGPathData.CURVE_TO)
+        return `C${across(c.x1)} ${down(c.y1)} ${across(c.x2)} ${down(c.y2)} ${across(c.x)} ${down(c.y)}`;
+      if (c.type === SVGPathData.QUAD_TO)
+        return `Q${across(c.x1)} ${down(c.y1)} ${across(c.x)} ${down(c.y)}`;
+      // everything else was made one of these by `mapPath`, but for the end of an outline
+      return "Z";
     })
     .join("");
 };
