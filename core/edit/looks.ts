@@ -41,7 +41,7 @@ const unstyled = (
  */
 const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
   const variant = Object.fromEntries(
-    Object.entries(look.when).map(([t, values]) => [t, present(values[0])]),
+    Object.entries(look.when).map(([t, values]) => [t, values[0] ?? ""]),
   );
   if (
     Object.keys(piece.traits).length !== specificity(look.when) ||

@@ -204,3 +204,13 @@ describe("the resolved tree", () => {
     expect(b.piece.layers[ROOT]).toBeDefined();
   });
 });
+
+describe("a trait that another window has just made", () => {
+  it("rests in a variant that does not name it yet, and scopes are offered all the same", () => {
+    const b = new Builder();
+    b.new("component", "Gangway");
+    const side = b.trait("Side", "port", "starboard");
+    const scopes = scopesFor(b.piece, {});
+    expect(scopes.map((s) => s.when)).toContainEqual({ [side.id]: [side.v.port] });
+  });
+});

@@ -1,6 +1,15 @@
 import { present } from "../basics";
-import type { Condition, Look, Piece, Variant } from "../project";
-import { meets, restingVariant, sameCondition, traitsOf, valuesOf, variantsOf } from "./variants";
+import type { Id } from "../basics";
+import type { Condition, Look, Piece, Trait, Variant } from "../project";
+import {
+  meets,
+  restOf,
+  restingVariant,
+  sameCondition,
+  traitsOf,
+  valuesOf,
+  variantsOf,
+} from "./variants";
 
 /** A condition offered for the next edit, and how many variants it reaches. */
 export interface Scope {
@@ -9,6 +18,9 @@ export interface Scope {
   /** the one Nubble would take */
   readonly suggested: boolean;
 }
+
+/** A trait's value in a variant; a trait that somebody has just made rests. */
+const valueOf = (trait: Trait, variant: Variant): Id => variant[trait.id] ?? restOf(trait);
 
 /** The variants a condition covers. */
 export const reachOf = (piece: Piece, when: Condition): Variant[] =>
@@ -24,13 +36,13 @@ export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
   return Object.fromEntries(
     traitsOf(piece)
       .filter((t) => variant[t.id] !== rest[t.id])
-      .map((t) => [t.id, [present(variant[t.id])]]),
+      .map((t) => [t.id, [valueOf(t, variant)]]),
   );
 };
 
 /** The condition that holds in one variant only. */
 export const onlyScope = (piece: Piece, variant: Variant): Condition =>
-  Object.fromEntries(traitsOf(piece).map((t) => [t.id, [present(variant[t.id])]]));
+  Object.fromEntries(traitsOf(piece).map((t) => [t.id, [valueOf(t, variant)]]));
 
 /**
  * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the
@@ -39,7 +51,7 @@ export const onlyScope = (piece: Piece, variant: Variant): Condition =>
  */
 export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
   const suggested = suggestedScope(piece, variant);
-  const single = traitsOf(piece).map((t): Condition => ({ [t.id]: [present(variant[t.id])] }));
+  const single = traitsOf(piece).map((t): Condition => ({ [t.id]: [valueOf(t, variant)] }));
   const conditions: Condition[] = [];
   for (const when of [{}, ...single, suggested, onlyScope(piece, variant)]) {
     if (!conditions.some((c) => sameCondition(c, when))) conditions.push(when);
