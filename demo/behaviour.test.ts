@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText } from "#core/describe";
+import { eventText } from "#core/describe";
 import { spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { brokenRule } from "#core/machine";
@@ -18,8 +18,8 @@ beforeAll(async () => {
 /** Someone who uses a running part with a pointer and keys; layers by their path. */
 const user = (piece: string) => {
   const told: string[] = [];
-  const run = new Run(env, kit, piece, (h) => {
-    const text = happeningText(kit, h)?.text;
+  const run = new Run(env, kit, piece, (event) => {
+    const text = eventText(kit, event)?.text;
     if (text) told.push(text);
   });
   const at = (path: string): [number, number] => {

@@ -24,7 +24,7 @@ export interface PlayOptions {
    * the edge are there
    */
   readonly margin?: number;
-  readonly onHappening?: (h: MachineEvent) => void;
+  readonly onHappening?: (event: MachineEvent) => void;
   /** after every step that changed traits or the shown screen */
   readonly onChange?: (run: Run) => void;
   /** what people do with it, as it happens */
@@ -105,7 +105,7 @@ export class Player {
 
   /** Starts again from the resting variant. */
   restart(): void {
-    const { answersWell } = this.run.inside;
+    const { answersWell } = this.run.inside.forms;
     this.showing?.stop();
     this.run = this.begin();
     if (!answersWell) this.run.input({ type: "answer", well: false });
@@ -324,7 +324,7 @@ export class Player {
     const scene = this.run.scene();
     const hit = scene && hitTest(scene, x, y);
     if (!hit) return false;
-    const over = new Set(this.run.inside.over);
+    const over = new Set(this.run.inside.pointer.over);
     return this.run
       .copies()
       .some(({ path, piece }) =>

@@ -67,7 +67,7 @@ export class Showing {
         let i = 0;
         i < 1200 &&
         !this.stopped &&
-        (this.run.movesUntil() > this.run.now || this.run.inside.timers.length > 0);
+        (this.run.movesUntil() > this.run.now || this.run.inside.timers.waits.length > 0);
         i++
       )
         await this.pass(FRAME);

@@ -1,5 +1,5 @@
 import { memo, useCallback, useEffect, useRef, useState } from "react";
-import { happeningText } from "#core/describe";
+import { eventText } from "#core/describe";
 import type { LogLine } from "#core/describe";
 import { addRehearsal, contains } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
@@ -58,7 +58,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       put({
         running: {
           variant: run.screen === piece.id ? run.variant() : {},
-          waits: run.inside.timers
+          waits: run.inside.timers.waits
             .filter((t) => t.at === piece.id)
             .map((t) => ({ rule: t.rule, left: t.due - run.now })),
           since: performance.now(),
@@ -147,10 +147,10 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       project: latest.current,
       piece: piece.id,
       margin: MARGIN,
-      onHappening: (h) => {
-        const line = happeningText(latest.current, h);
+      onHappening: (event) => {
+        const line = eventText(latest.current, event);
         // what is typed letter by letter is one line
-        const typing = h.type === "filled" ? `${h.path}/${h.layer}` : null;
+        const typing = event.type === "filled" ? `${event.path}/${event.layer}` : null;
         if (line)
           setLines((all) =>
             [

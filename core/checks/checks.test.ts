@@ -590,8 +590,8 @@ describe("the space of situations", () => {
           3 * Object.values(lit.v).indexOf(v[lit.id] as string);
         for (const n of exact.nodes) expect(traits.reached[index(n.variant)]).toBe(1);
         for (const e of exact.edges)
-          for (const h of e.happenings)
-            if (h.type === "fired") expect(traits.fired.has(h.rule)).toBe(true);
+          for (const event of e.events)
+            if (event.type === "fired") expect(traits.fired.has(event.rule)).toBe(true);
       }),
       { numRuns: 120 },
     );

@@ -4,6 +4,7 @@ import type { LayoutEnv } from "../layout";
 import { restOf, traitsOf, valuesOf, variantFrom } from "../looks";
 import {
   advance,
+  changed,
   componentsAt,
   focusStops,
   isEntry,
@@ -51,7 +52,7 @@ export interface Edge {
   readonly to: Node;
   readonly does: Doing;
   /** by what it is done; waits end by themselves */ readonly by: Mode;
-  readonly happenings: readonly MachineEvent[];
+  readonly events: readonly MachineEvent[];
 }
 export interface Explored {
   readonly nodes: readonly Node[];
@@ -83,7 +84,7 @@ const shownKey = (project: Project, state: State): string =>
 /** Waits in the order they began; those that began together keep the order in which they end. */
 const groups = (project: Project, state: State): { timer: Timer; began: number }[] => {
   const live = new Map(liveCopies(project, state).map((l) => [l.path, l.piece]));
-  return state.timers
+  return state.timers.waits
     .map((timer) => ({
       timer,
       began: timer.due - (live.get(timer.at)?.rules[timer.rule]?.trigger.ms ?? 0),
@@ -100,39 +101,42 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
     last = began;
     return [rank, timer.at, timer.rule, timer.source];
   });
-  const holds = state.holds.map((h) => [
-    h.at,
-    h.rule,
-    h.source,
-    Object.entries(h.before).map(([t, w]) => [
-      t,
-      w.value,
-      state.writers[`${h.at} ${t}`] === h.serial,
+  const reverts = state.reverts.map((revert) => [
+    revert.at,
+    revert.rule,
+    revert.source,
+    Object.entries(revert.before).map(([key, was]) => [
+      key,
+      was.value,
+      state.writers[`${revert.at} ${key}`] === revert.serial,
     ]),
   ]);
   return JSON.stringify([
     mode,
     shown,
-    state.over[0],
-    state.pressed?.[0] ?? state.pressed,
-    state.byKey,
-    state.heldIn,
-    state.clicked?.chain[0],
-    state.focused[0],
-    holds,
+    state.pointer.over[0],
+    state.pointer.pressed?.[0] ?? state.pointer.pressed,
+    state.keyboard.pressing,
+    state.pointer.heldIn,
+    state.pointer.clicked?.chain[0],
+    state.keyboard.focused[0],
+    reverts,
     waits,
-    Object.keys(state.settling),
-    Object.keys(state.stopped),
+    Object.keys(state.timers.settling),
+    Object.keys(state.timers.stopped),
     state.history.length > 0,
     Object.entries(state.clips).map(([p, c]) => [p, c.playing, Math.round(c.moment)]),
-    state.entries,
-    state.seen,
-    Object.keys(state.sending),
+    state.forms.entries,
+    state.scroll.inSight,
+    Object.keys(state.forms.sending),
   ]);
 };
 
 const modeOf = (mode: Mode, state: State): Mode =>
-  state.over.length === 0 && !state.pressed && state.focused.length === 0 && !state.clicked
+  state.pointer.over.length === 0 &&
+  !state.pointer.pressed &&
+  state.keyboard.focused.length === 0 &&
+  !state.pointer.clicked
     ? "rest"
     : mode;
 
@@ -159,12 +163,15 @@ const dragsOn = (
   project: Project,
   state: State,
 ): { layer: Path; by: readonly [number, number] }[] => {
-  const layer = state.over[0]?.slice(state.screen.length + 1);
+  const layer = state.pointer.over[0]?.slice(state.screen.length + 1);
   if (layer === undefined) return [];
   const out = new Map<string, readonly [number, number]>();
   for (const l of liveCopies(project, state))
     for (const r of rulesOf(project, l.piece)) {
-      if (r.trigger.type !== "drag" || !state.over.includes(`${l.path}/${r.source ?? "root"}`))
+      if (
+        r.trigger.type !== "drag" ||
+        !state.pointer.over.includes(`${l.path}/${r.source ?? "root"}`)
+      )
         continue;
       const [x, y] = ways[r.trigger.direction ?? "right"];
       const travel = (r.trigger.travel ?? 120) + 10;
@@ -180,34 +187,39 @@ interface Next {
 
 /** What a mouse can do next. */
 const byMouse = (project: Project, state: State, hits: readonly string[]): Doing[] => {
-  const wait: Doing[] = state.clicked ? [{ do: "pause" }] : [];
-  if (state.pressed) {
-    const back = state.pressed[0]?.slice(state.screen.length + 1) ?? null;
-    return [...wait, { do: "point", layer: state.over.length ? null : back }, { do: "release" }];
+  const wait: Doing[] = state.pointer.clicked ? [{ do: "pause" }] : [];
+  if (state.pointer.pressed) {
+    const back = state.pointer.pressed[0]?.slice(state.screen.length + 1) ?? null;
+    return [
+      ...wait,
+      { do: "point", layer: state.pointer.over.length ? null : back },
+      { do: "release" },
+    ];
   }
   const points = hits.map((layer): Doing => ({ do: "point", layer }));
-  const onto = state.clicked ? [] : points;
-  if (state.over.length === 0) return [...wait, ...onto];
-  const away: Doing[] = state.clicked ? [] : [{ do: "point", layer: null }];
+  const onto = state.pointer.clicked ? [] : points;
+  if (state.pointer.over.length === 0) return [...wait, ...onto];
+  const away: Doing[] = state.pointer.clicked ? [] : [{ do: "point", layer: null }];
   const drags = dragsOn(project, state).map((drag): Doing => ({ do: "drag", ...drag }));
   return [...wait, ...onto, ...away, { do: "press" }, ...drags];
 };
 
 /** What a finger that is down can do next. */
 const byFinger = (state: State): Doing[] =>
-  state.over.length ? [{ do: "point", layer: null }, { do: "lift" }] : [{ do: "lift" }];
+  state.pointer.over.length ? [{ do: "point", layer: null }, { do: "lift" }] : [{ do: "lift" }];
 
 /** What a keyboard can do next. */
 const byKeys = (project: Project, state: State): Doing[] => {
-  if (state.byKey !== null) return [{ do: "key", key: state.byKey, phase: "up" }];
+  if (state.keyboard.pressing !== null)
+    return [{ do: "key", key: state.keyboard.pressing, phase: "up" }];
   const press = (key: string): Doing => ({ do: "key", key, phase: "down" });
-  const [entry] = state.focused;
+  const [entry] = state.keyboard.focused;
   const now = entry?.slice(state.screen.length + 1);
   const stops = focusStops(project, state).filter((layer) => layer !== now);
   const out = stops.map((layer): Doing => ({ do: "focus", layer }));
   if (entry !== undefined) out.push({ do: "focus", layer: null }, press("Enter"));
   // one letter stands for whatever is typed
-  const isEmpty = state.entries[entry ?? ""] === undefined;
+  const isEmpty = state.forms.entries[entry ?? ""] === undefined;
   if (isEntry(project, state, entry))
     out.push(...(isEmpty ? ["x", "ArrowDown"] : ["ArrowDown"]).map(press));
   out.push(...keysOf(project, state).map(press));
@@ -230,18 +242,19 @@ const byThemselves = (project: Project, state: State): Doing[] => {
   const seen = liveCopies(project, state).flatMap(({ path, piece }) =>
     rulesOf(project, piece).flatMap((r): Doing[] => {
       const layer = `${path}/${r.source}`;
-      const waitsFor = r.trigger.type === "seen" && r.source && !state.seen.includes(layer);
+      const waitsFor =
+        r.trigger.type === "seen" && r.source && !state.scroll.inSight.includes(layer);
       return waitsFor ? [{ do: "see", layer: layer.slice(state.screen.length + 1) }] : [];
     }),
   );
   return [
     ...first.map(({ timer }): Doing => ({ do: "wait", timer })),
     ...seen,
-    ...Object.keys(state.sending).flatMap((path): Doing[] => [
+    ...Object.keys(state.forms.sending).flatMap((path): Doing[] => [
       { do: "answer", path, well: true },
       { do: "answer", path, well: false },
     ]),
-    ...Object.keys(state.settling).map((path): Doing => ({ do: "settle", path })),
+    ...Object.keys(state.timers.settling).map((path): Doing => ({ do: "settle", path })),
   ];
 };
 
@@ -263,7 +276,7 @@ const doings = (
       "touch",
       hits.map((layer) => ({ do: "finger", layer })),
     );
-  if (mode === "touch" && state.pressed) add("touch", byFinger(state));
+  if (mode === "touch" && state.pointer.pressed) add("touch", byFinger(state));
   if (mode === "rest" || mode === "keys") add("keys", byKeys(project, state));
   add(mode, byThemselves(project, state));
   return out;
@@ -271,7 +284,7 @@ const doings = (
 
 /** One thing being done; inputs that belong together happen at one moment. */
 class Performance {
-  readonly happenings: MachineEvent[] = [];
+  readonly events: MachineEvent[] = [];
   state: State;
 
   constructor(
@@ -281,9 +294,9 @@ class Performance {
     this.state = { ...before, now: before.now + INSTANT };
   }
 
-  private take({ state, happenings }: { state: State; happenings: readonly MachineEvent[] }): void {
+  private take({ state, events }: { state: State; events: readonly MachineEvent[] }): void {
     this.state = state;
-    this.happenings.push(...happenings);
+    this.events.push(...events);
   }
 
   private feed(...inputs: readonly Input[]): void {
@@ -291,8 +304,13 @@ class Performance {
   }
 
   /** Lets what is due end. */
-  private end(changed: Partial<State>): void {
-    this.take(advance(this.project, { ...this.state, ...changed }, this.state.now));
+  private end(state: State): void {
+    this.take(advance(this.project, state, state.now));
+  }
+
+  private endMotion(path: string): void {
+    const { timers, now } = this.state;
+    this.end(changed(this.state, "timers", { settling: { ...timers.settling, [path]: now } }));
   }
 
   act(does: Doing): void {
@@ -304,7 +322,7 @@ class Performance {
       case "release":
         return this.feed({ type: "up" });
       case "pause":
-        this.state = { ...this.state, clicked: null };
+        this.state = changed(this.state, "pointer", { clicked: null });
         return;
       case "finger":
         return this.feed({ type: "over", layer: does.layer }, { type: "down" });
@@ -330,7 +348,7 @@ class Performance {
       case "answer":
         return this.answer(does.path, does.well);
       case "settle":
-        return this.end({ settling: { ...this.state.settling, [does.path]: this.state.now } });
+        return this.endMotion(does.path);
     }
   }
 
@@ -345,7 +363,8 @@ class Performance {
 
   private key(key: string, phase: "down" | "up"): void {
     this.feed({ type: "key", key, phase });
-    if (phase === "down" && this.state.byKey === null) this.feed({ type: "key", key, phase: "up" });
+    if (phase === "down" && this.state.keyboard.pressing === null)
+      this.feed({ type: "key", key, phase: "up" });
   }
 
   private endWait(timer: Timer): void {
@@ -355,19 +374,23 @@ class Performance {
       (t.source === undefined) === (timer.source === undefined) &&
       t.clip === timer.clip;
     const { timers, now } = this.state;
-    this.end({ timers: timers.map((t) => (isIt(t) ? { ...t, due: now } : t)) });
+    const waits = timers.waits.map((t) => (isIt(t) ? { ...t, due: now } : t));
+    this.end(changed(this.state, "timers", { waits }));
   }
 
   private see(layer: string): void {
-    const before = this.state.seen.map((path) => path.slice(this.state.screen.length + 1));
+    const before = this.state.scroll.inSight.map((path) =>
+      path.slice(this.state.screen.length + 1),
+    );
     this.feed({ type: "seen", layers: [...before, layer] });
   }
 
   private answer(path: string, well: boolean): void {
-    const { sending, now } = this.state;
+    const { sending } = this.state.forms;
     const form = sending[path];
-    if (form)
-      this.end({ answersWell: well, sending: { ...sending, [path]: { ...form, due: now } } });
+    if (!form) return;
+    const answered = { ...sending, [path]: { ...form, due: this.state.now } };
+    this.end(changed(this.state, "forms", { answersWell: well, sending: answered }));
   }
 }
 
@@ -376,14 +399,15 @@ const perform = (
   project: Project,
   before: State,
   does: Doing,
-): { state: State; happenings: MachineEvent[] } => {
+): { state: State; events: MachineEvent[] } => {
   const performance = new Performance(project, before);
   performance.act(does);
-  const { state, happenings } = performance;
+  const { state, events } = performance;
   // a double click needs somebody who listens for one
-  const clicked = state.clicked && uses(project, state, "double") ? state.clicked : null;
-  const grip = state.pressed ? state.grip : null;
-  return { state: { ...state, clicked, trail: [], grip }, happenings };
+  const clicked =
+    state.pointer.clicked && uses(project, state, "double") ? state.pointer.clicked : null;
+  const grip = state.pointer.pressed ? state.pointer.grip : null;
+  return { state: changed(state, "pointer", { clicked, trail: [], grip }), events };
 };
 
 /**
@@ -461,10 +485,10 @@ class Exploration {
   }
 
   private lead(from: Node, does: Doing, mode: Mode): void {
-    const { state, happenings } = perform(this.project, from.state, does);
+    const { state, events } = perform(this.project, from.state, does);
     const to = this.node(mode, state, { node: from, does });
     const by = byNobody.includes(does.do) ? "rest" : mode;
-    if (to) this.edges.push({ from, to, does, by, happenings });
+    if (to) this.edges.push({ from, to, does, by, events });
   }
 
   /**
@@ -594,11 +618,11 @@ class Way {
 
   /** When what is waited for ends; now when nothing is. */
   private dueOf(does: Extract<Doing, { do: "wait" | "settle" | "answer" }>): number {
-    const { timers, sending, settling, now } = this.state;
-    if (does.do === "answer") return sending[does.path]?.due ?? now;
-    if (does.do === "settle") return settling[does.path] ?? now;
+    const { timers, forms, now } = this.state;
+    if (does.do === "answer") return forms.sending[does.path]?.due ?? now;
+    if (does.do === "settle") return timers.settling[does.path] ?? now;
     const { at, rule } = does.timer;
-    return timers.find((t) => t.at === at && t.rule === rule)?.due ?? now;
+    return timers.waits.find((t) => t.at === at && t.rule === rule)?.due ?? now;
   }
 }
 

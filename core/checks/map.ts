@@ -68,12 +68,12 @@ export const variantMap = (piece: Piece, space: Explored): PieceMap => {
   for (const n of space.nodes) seen.set(variantKey(piece, n.variant), n.variant);
   for (const e of space.edges) {
     let at = variantKey(piece, e.from.variant);
-    for (const h of e.happenings) {
-      if (h.type !== "fired" && h.type !== "undone" && h.type !== "shown") continue;
-      const variant = variantFrom(piece, h.state.traits[piece.id] ?? {});
+    for (const event of e.events) {
+      if (event.type !== "fired" && event.type !== "undone" && event.type !== "shown") continue;
+      const variant = variantFrom(piece, event.state.traits[piece.id] ?? {});
       const to = variantKey(piece, variant);
-      if (h.path === piece.id && h.type !== "shown")
-        links.add(at, to, h.rule, h.type === "fired" ? h.trigger : "undone");
+      if (event.path === piece.id && event.type !== "shown")
+        links.add(at, to, event.rule, event.type === "fired" ? event.trigger : "undone");
       seen.set(to, variant);
       at = to;
     }

@@ -51,8 +51,9 @@ const firings = (
   const out = new Map<Id, Edge>();
   for (const e of edges)
     if (allowed(e))
-      for (const h of e.happenings)
-        if (h.type === "fired" && h.path === path && !out.has(h.rule)) out.set(h.rule, e);
+      for (const event of e.events)
+        if (event.type === "fired" && event.path === path && !out.has(event.rule))
+          out.set(event.rule, e);
   return out;
 };
 
@@ -126,7 +127,8 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
       const onward = reachable([stuck], own);
       const ends = !own.some(
         (e) =>
-          onward.has(e.from) && e.happenings.some((h) => h.type === "fired" || h.type === "undone"),
+          onward.has(e.from) &&
+          e.events.some((event) => event.type === "fired" || event.type === "undone"),
       );
       const kind = ends ? "dead-end" : "no-way-back";
       const restName = trait.values[rest]?.name ?? "";
@@ -170,9 +172,9 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
   const source = rule.source ?? ROOT;
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
   for (const e of space.edges)
-    for (const h of e.happenings)
-      if (h.type === "lost" && h.path === piece.id && h.rule === rule.id) {
-        const winner = piece.rules[h.to];
+    for (const event of e.events)
+      if (event.type === "lost" && event.path === piece.id && event.rule === rule.id) {
+        const winner = piece.rules[event.to];
         return `it always loses to “${winner ? ruleText(subject.project, piece, winner) : "another rule"}”`;
       }
   for (const n of space.nodes) {
@@ -283,7 +285,9 @@ export const dragOnly = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
   const drags = (e: Edge) =>
-    e.happenings.some((h) => h.type === "fired" && h.path === piece.id && h.trigger === "drag");
+    e.events.some(
+      (event) => event.type === "fired" && event.path === piece.id && event.trigger === "drag",
+    );
   const others = space.edges.filter((e) => !drags(e));
   const pressed = firings(space, piece.id, (e) => !drags(e));
   const told = new Set<Id | null>();

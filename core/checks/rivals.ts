@@ -53,10 +53,10 @@ const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding =
 const byOrderAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   return space.edges.flatMap((e) =>
-    e.happenings.flatMap((h): Finding[] => {
-      if (h.type !== "lost" || h.path !== piece.id) return [];
-      const loses = piece.rules[h.rule];
-      const wins = piece.rules[h.to];
+    e.events.flatMap((event): Finding[] => {
+      if (event.type !== "lost" || event.path !== piece.id) return [];
+      const loses = piece.rules[event.rule];
+      const wins = piece.rules[event.to];
       if (!loses || !wins || specificity(loses.when) !== specificity(wins.when)) return [];
       const text = `Two rules want the same: ${quoted(subject, wins)} wins over ${quoted(subject, loses)} only because it stands first.`;
       const way = wayTo(project, piece, e.from, e.does);
@@ -115,9 +115,9 @@ export const loops = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const out = new Map<string, Finding>();
   for (const e of space.edges)
-    for (const h of e.happenings) {
-      if (h.type !== "loop") continue;
-      const rules = h.rules.filter((r) => r.path === piece.id).map((r) => r.rule);
+    for (const event of e.events) {
+      if (event.type !== "loop") continue;
+      const rules = event.rules.filter((r) => r.path === piece.id).map((r) => r.rule);
       const id = findingId("loop", ...[...rules].sort());
       if (rules.length && !out.has(id))
         out.set(id, {

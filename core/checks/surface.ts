@@ -110,12 +110,12 @@ const movedAway = (before: LayoutBox | null, after: LayoutBox | null, id: Id): b
 
 /**
  * The rule by which hovering a layer changed something that comes back when it is left; null for
- * any other happening.
+ * any other event.
  */
-const hoverRule = (subject: Inspected, h: MachineEvent): Rule | null => {
-  if (h.type !== "fired" || h.path !== subject.piece.id) return null;
-  if (h.trigger !== "hover" && h.trigger !== "enter") return null;
-  const rule = subject.piece.rules[h.rule];
+const hoverRule = (subject: Inspected, event: MachineEvent): Rule | null => {
+  if (event.type !== "fired" || event.path !== subject.piece.id) return null;
+  if (event.trigger !== "hover" && event.trigger !== "enter") return null;
+  const rule = subject.piece.rules[event.rule];
   return rule && comesBack(subject, rule.source, rule.undo) ? rule : null;
 };
 
@@ -152,8 +152,8 @@ export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Fi
     yield;
   }
   for (const edge of space.edges) {
-    for (const h of edge.happenings) {
-      const rule = hoverRule(subject, h);
+    for (const event of edge.events) {
+      const rule = hoverRule(subject, event);
       if (!rule || out.has(findingId("restarts", rule.id))) continue;
       const before = sceneOf(env, project, resolver, edge.from.state);
       const after = sceneOf(env, project, resolver, edge.to.state);

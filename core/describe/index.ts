@@ -1,7 +1,7 @@
 export {
   easingText,
   effectText,
-  happeningText,
+  eventText,
   keyName,
   motionText,
   ruleText,

@@ -202,9 +202,9 @@ export interface LogLine {
   readonly tone: "plain" | "quiet" | "warn";
 }
 
-const pieceAt = (project: Project, h: MachineEvent, path: Path): Piece | undefined => {
+const pieceAt = (project: Project, event: MachineEvent, path: Path): Piece | undefined => {
   const parts = path.split("/");
-  let piece = project.pieces[parts[0] ?? h.state.screen];
+  let piece = project.pieces[parts[0] ?? event.state.screen];
   for (const part of parts.slice(1)) {
     const over = overlayOf(part);
     if (over !== null) {
@@ -253,11 +253,11 @@ type Sets = readonly { readonly trait: Id; readonly to: Id }[];
 class Moment {
   constructor(
     readonly project: Project,
-    readonly happening: MachineEvent,
+    readonly event: MachineEvent,
   ) {}
 
   piece(path: Path): Piece | undefined {
-    return pieceAt(this.project, this.happening, path);
+    return pieceAt(this.project, this.event, path);
   }
 
   within(path: Path): string {
@@ -289,51 +289,57 @@ class Moment {
   }
 }
 
-const firedText = (m: Moment, h: Of<"fired">): string => {
-  const piece = m.piece(h.path);
-  const rule = piece?.rules[h.rule];
-  const inner = h.inner.map((i) => `${placeText(m.project, i.path)}: ${m.sets(i.path, i.sets)}`);
-  const end = ` · ${motionText(h.motion)}`;
-  if (!piece || !rule) return `${m.within(h.path)}${h.trigger} → ${inner.join(", ")}${end}`;
-  const source = rule.source ? `${m.layer(h.path, rule.source)} ` : "";
+const firedText = (m: Moment, event: Of<"fired">): string => {
+  const piece = m.piece(event.path);
+  const rule = piece?.rules[event.rule];
+  const inner = event.inner.map(
+    (i) => `${placeText(m.project, i.path)}: ${m.sets(i.path, i.sets)}`,
+  );
+  const end = ` · ${motionText(event.motion)}`;
+  if (!piece || !rule) return `${m.within(event.path)}${event.trigger} → ${inner.join(", ")}${end}`;
+  const source = rule.source ? `${m.layer(event.path, rule.source)} ` : "";
   const isSetting = rule.effects.some((e) => e.type === "set");
   const others = rule.effects.filter((e) => e.type !== "set" && e.type !== "nested");
   const did = [
-    ...(isSetting ? [m.sets(h.path, h.sets)] : []),
+    ...(isSetting ? [m.sets(event.path, event.sets)] : []),
     ...inner,
     ...others.map((e) => effectText(m.project, piece, e)),
   ];
-  const heard = heardText(m.project, piece, rule, h.trigger);
-  return `${m.within(h.path)}${source}${heard} → ${did.join(", ")}${end}`;
+  const heard = heardText(m.project, piece, rule, event.trigger);
+  return `${m.within(event.path)}${source}${heard} → ${did.join(", ")}${end}`;
 };
 
-const sentText = (m: Moment, h: Of<"sending">): string => {
-  const fields = h.fields.map((f) => `${m.layer(h.path, f.layer)} “${f.text}”`);
-  return `${m.within(h.path)}sent: ${fields.join(", ") || "nothing"}`;
+const sentText = (m: Moment, event: Of<"sending">): string => {
+  const fields = event.fields.map((f) => `${m.layer(event.path, f.layer)} “${f.text}”`);
+  return `${m.within(event.path)}sent: ${fields.join(", ") || "nothing"}`;
 };
 
 const silent = (): null => null;
 
-/** What is said of each kind of happening: null for what is not worth a line. */
-const happeningTexts: {
-  readonly [K in MachineEvent["type"]]: (m: Moment, h: Of<K>) => string | null;
+/** What is said of each kind of event: null for what is not worth a line. */
+const eventTexts: {
+  readonly [K in MachineEvent["type"]]: (m: Moment, event: Of<K>) => string | null;
 } = {
   fired: firedText,
-  lost: (m, h) => `${m.within(h.path)}lost: ${m.rule(h.path, h.rule)} to ${m.rule(h.path, h.to)}`,
-  undone: (m, h) => `${m.within(h.path)}${m.sets(h.path, h.sets)} · undone`,
-  shown: (m, h) => `${m.within(h.path)}${m.sets(h.path, h.sets)} · by hand`,
-  filled: (m, h) => `${m.within(h.path)}${m.layer(h.path, h.layer)} filled in: “${h.text}”`,
+  lost: (m, event) =>
+    `${m.within(event.path)}lost: ${m.rule(event.path, event.rule)} to ${m.rule(event.path, event.to)}`,
+  undone: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · undone`,
+  shown: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · by hand`,
+  filled: (m, event) =>
+    `${m.within(event.path)}${m.layer(event.path, event.layer)} filled in: “${event.text}”`,
   sending: sentText,
-  clip: (m, h) => `${m.within(h.path)}${m.layer(h.path, h.layer)} ${h.what}`,
-  opened: (m, h) => `${m.screen(h.screen)} lies over it`,
-  closed: (m, h) => `${m.screen(h.screen)} closed`,
-  navigated: (m, h) => `now on ${m.screen(h.to)}`,
-  loop: (m, h) =>
-    `a loop without end, stopped: ${h.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
+  clip: (m, event) => `${m.within(event.path)}${m.layer(event.path, event.layer)} ${event.what}`,
+  opened: (m, event) => `${m.screen(event.screen)} lies over it`,
+  closed: (m, event) => `${m.screen(event.screen)} closed`,
+  navigated: (m, event) => `now on ${m.screen(event.to)}`,
+  loop: (m, event) =>
+    `a loop without end, stopped: ${event.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
   leftPressed: () => "no release: the pointer had left",
-  signalled: (m, h) => `${m.within(h.path)}says ${m.piece(h.path)?.signals[h.signal]?.name ?? "?"}`,
-  address: (m, h) => `${m.within(h.path)}would open ${h.to}`,
-  dropped: (m, h) => (h.done ? null : `${m.within(h.path)}dragged, and let go too early`),
+  signalled: (m, event) =>
+    `${m.within(event.path)}says ${m.piece(event.path)?.signals[event.signal]?.name ?? "?"}`,
+  address: (m, event) => `${m.within(event.path)}would open ${event.to}`,
+  dropped: (m, event) =>
+    event.done ? null : `${m.within(event.path)}dragged, and let go too early`,
   missed: silent,
   dragging: silent,
   scrolled: silent,
@@ -353,11 +359,11 @@ const tones: Readonly<Partial<Record<MachineEvent["type"], LogLine["tone"]>>> = 
 };
 
 /** What happened, in words; null for what is not worth a line. */
-export const happeningText = (project: Project, happening: MachineEvent): LogLine | null => {
-  const { type, at } = happening;
+export const eventText = (project: Project, event: MachineEvent): LogLine | null => {
+  const { type, at } = event;
   // the table has each kind's own function under its name
-  const words = happeningTexts[type] as (m: Moment, h: MachineEvent) => string | null;
-  const text = words(new Moment(project, happening), happening);
+  const words = eventTexts[type] as (m: Moment, event: MachineEvent) => string | null;
+  const text = words(new Moment(project, event), event);
   return text === null ? null : { at, text, tone: tones[type] ?? "plain" };
 };
 

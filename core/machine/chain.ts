@@ -2,7 +2,8 @@ import { present } from "../basics";
 import type { Id } from "../basics";
 import type { Piece, Project } from "../project";
 import { ancestry, liveCopies } from "./piece";
-import type { ActiveInstance, Path, State } from "./types";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { frontPath } from "./surface";
 
 /** The copy at a path, while it is part of the scene. */

@@ -3,7 +3,8 @@ import type { Id } from "../basics";
 import type { LayoutBox } from "../layout";
 import { meets } from "../looks";
 import type { Project } from "../project";
-import type { ActiveInstance, ClipState, Path, State, Timer } from "./types";
+import type { ClipState, State, Timer } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { liveCopies, rulesOf } from "./piece";
 import { layersWith } from "./saying";
 
@@ -36,12 +37,12 @@ export const clipAt = (
  * Clips that are part of the scene, those that start by themselves begun, and what they wait for:
  * moments that rules listen for, and their ends.
  */
-export const armClips = (
+export const scheduleClips = (
   project: Project,
   state: State,
-): { clips: State["clips"]; timers: Timer[] } => {
+): { clips: State["clips"]; waits: Timer[] } => {
   const clips: Record<Path, ClipState> = {};
-  const timers: Timer[] = [];
+  const waits: Timer[] = [];
   for (const live of liveCopies(project, state))
     for (const { layer, values } of layersWith(project, live, "plays")) {
       const path = `${live.path}/${layer.id}`;
@@ -53,7 +54,7 @@ export const armClips = (
       if (!clip.playing) continue;
       const due = (ms: number) => clip.since + ms - clip.moment;
       const length = present(values.plays);
-      timers.push({ at: live.path, rule: "", due: due(length), clip: path });
+      waits.push({ at: live.path, rule: "", due: due(length), clip: path });
       for (const r of rulesOf(project, live.piece))
         if (
           r.trigger.type === "reached" &&
@@ -62,11 +63,11 @@ export const armClips = (
           (r.trigger.ms ?? 0) > clip.moment &&
           (r.trigger.ms ?? 0) < length
         )
-          timers.push({ at: live.path, rule: r.id, due: due(r.trigger.ms ?? 0), clip: path });
+          waits.push({ at: live.path, rule: r.id, due: due(r.trigger.ms ?? 0), clip: path });
     }
   return {
     clips: Object.keys(clips).length || Object.keys(state.clips).length ? clips : state.clips,
-    timers,
+    waits,
   };
 };
 

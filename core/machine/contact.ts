@@ -6,11 +6,14 @@ import { chainOf, propagationPath, split } from "./chain";
 import { drop } from "./drag";
 import { dispatch, enabledOn, onLayer } from "./fire";
 import { clickedInForm, isEntry, typeKey } from "./forms";
-import { endHolds } from "./holds";
+import { endReverts } from "./reverts";
 import { closeOverlay } from "./navigate";
 import { rulesOf } from "./piece";
 import { closable, frontPath, sameSurface } from "./surface";
-import type { RuleFilter, Emit, Revert, Path, State, Timer } from "./types";
+import type { RuleFilter, Emit } from "./events";
+import { changed, unpressed } from "./state";
+import type { Revert, State, Timer } from "./state";
+import type { Path } from "./types";
 import { listensFor } from "./listening";
 
 /** A second click within this time of the first, on the same layer, is a double click; ms. */
@@ -36,7 +39,7 @@ const shift = (
   for (const path of left) {
     next = scheduleTimers(
       project,
-      endHolds(project, next, (h) => h.cause === cause && h.source === path, emit),
+      endReverts(project, next, (r) => r.cause === cause && r.source === path, emit),
     );
     next = onLayer(project, next, path, leave, emit);
     if (!sameSurface(next, state)) return next;
@@ -51,16 +54,20 @@ const shift = (
 /** The pointer is over a layer now, or over none. A hold whose layer is left is given up. */
 export const moveOver = (project: Project, state: State, layer: Path | null, emit: Emit): State => {
   const chain = chainOf(project, state, layer);
-  if (chain.length === state.over.length && chain.every((p) => state.over.includes(p)))
+  if (
+    chain.length === state.pointer.over.length &&
+    chain.every((p) => state.pointer.over.includes(p))
+  )
     return state;
-  const timers =
-    state.byKey === null
-      ? state.timers.filter((t) => t.source === undefined || chain.includes(t.source))
-      : state.timers;
+  const waits =
+    state.keyboard.pressing === null
+      ? state.timers.waits.filter((t) => t.source === undefined || chain.includes(t.source))
+      : state.timers.waits;
+  const moved = changed(changed(state, "pointer", { over: chain }), "timers", { waits });
   return shift(
     project,
-    { ...state, over: chain, timers },
-    state.over,
+    moved,
+    state.pointer.over,
     chain,
     "hover",
     listensFor("leave"),
@@ -80,14 +87,17 @@ export const moveFocus = (
   emit: Emit,
 ): State => {
   const chain = chainOf(project, state, layer);
-  if (chain.length === state.focused.length && chain.every((p) => state.focused.includes(p)))
+  if (
+    chain.length === state.keyboard.focused.length &&
+    chain.every((p) => state.keyboard.focused.includes(p))
+  )
     return state;
   // a key that is down when the focus goes presses nothing any more
-  const given = state.byKey === null ? state : release(project, state, emit);
+  const given = state.keyboard.pressing === null ? state : release(project, state, emit);
   return shift(
     project,
-    { ...given, focused: chain },
-    state.focused,
+    changed(given, "keyboard", { focused: chain }),
+    state.keyboard.focused,
     chain,
     "focus",
     listensFor("blur"),
@@ -101,26 +111,14 @@ const release = (project: Project, before: State, emit: Emit): State => {
   const state = drop(project, before, true, emit);
   return scheduleTimers(
     project,
-    endHolds(
-      project,
-      {
-        ...state,
-        pressed: null,
-        grip: null,
-        byKey: null,
-        heldIn: [],
-        timers: state.timers.filter((t) => t.source === undefined),
-      },
-      (h) => h.cause === "press",
-      emit,
-    ),
+    endReverts(project, unpressed(state), (r) => r.cause === "press", emit),
   );
 };
 
 export const cancel = release;
 
-/** The waits of holding: in each piece those of the innermost layer that has any. */
-const holdsOn = (project: Project, state: State, chain: readonly Path[]): Timer[] =>
+/** The waits of a long press: in each piece those of the innermost layer that has any. */
+const longPressTimers = (project: Project, state: State, chain: readonly Path[]): Timer[] =>
   propagationPath(project, state, chain).flatMap(({ live, layers }) => {
     for (const layer of layers) {
       const rules = enabledOn(project, state, live, layer, listensFor("hold"));
@@ -143,29 +141,20 @@ export const press = (
   byKey: string | null,
   emit: Emit,
 ): State => {
-  if (state.pressed) return state;
+  if (state.pointer.pressed) return state;
   // what is filled in takes the focus that is pressed on it
   const entry = byKey === null && isEntry(project, state, chain[0]) ? (chain[0] ?? null) : null;
   const ready =
     byKey === null
       ? moveFocus(project, state, entry && entry.slice(state.screen.length + 1), emit)
       : state;
-  const pressed = dispatch(
-    project,
-    {
-      ...ready,
-      pressed: chain,
-      byKey,
-      heldIn: [],
-      grip: byKey === null ? (ready.trail.at(-1)?.point ?? null) : null,
-    },
-    listensFor("press"),
-    chain,
-    emit,
-  ).state;
-  return pressed.pressed
-    ? { ...pressed, timers: [...pressed.timers, ...holdsOn(project, pressed, chain)] }
-    : pressed;
+  const grip = byKey === null ? (ready.pointer.trail.at(-1)?.point ?? null) : null;
+  const down = changed(ready, "pointer", { pressed: chain, grip, heldIn: [] });
+  const begun = changed(down, "keyboard", { pressing: byKey });
+  const pressed = dispatch(project, begun, listensFor("press"), chain, emit).state;
+  if (!pressed.pointer.pressed) return pressed;
+  const waits = [...pressed.timers.waits, ...longPressTimers(project, pressed, chain)];
+  return changed(pressed, "timers", { waits });
 };
 
 /** What was clicked a moment ago is clicked again; or this click is remembered for the next. */
@@ -176,13 +165,15 @@ const clickedTwice = (
   common: readonly Path[],
   emit: Emit,
 ): { state: State; any: boolean } => {
-  const { clicked } = before;
+  const { clicked } = before.pointer;
   const isSoon = clicked !== null && before.now - clicked.at <= DOUBLE;
   const twice = isSoon ? common.filter((p) => clicked.chain.includes(p)) : [];
   const double = dispatch(project, now, listensFor("double"), twice, emit);
   const isOver = twice.length > 0 || common.length === 0;
   return {
-    state: { ...double.state, clicked: isOver ? null : { chain: common, at: before.now } },
+    state: changed(double.state, "pointer", {
+      clicked: isOver ? null : { chain: common, at: before.now },
+    }),
     any: double.any,
   };
 };
@@ -195,7 +186,7 @@ const tellUnanswered = (
   common: readonly Path[],
   emit: Emit,
 ): void => {
-  const pressed = before.pressed ?? [];
+  const pressed = before.pointer.pressed ?? [];
   const [inner] = pressed;
   if (!inner) return;
   const waited = propagationPath(project, before, pressed).some(({ live, layers }) =>
@@ -212,21 +203,13 @@ const tellUnanswered = (
  * What was pressed is let go: release and click where it still is, then what the press held ends.
  */
 export const lift = (project: Project, before: State, emit: Emit): State => {
-  if (!before.pressed) return before;
+  if (!before.pointer.pressed) return before;
   const state = drop(project, before, false, emit);
-  if (!state.pressed) return state;
-  const { pressed, heldIn } = state;
-  const there = state.byKey === null ? state.over : state.focused;
+  if (!state.pointer.pressed) return state;
+  const { pressed, heldIn } = state.pointer;
+  const there = state.keyboard.pressing === null ? state.pointer.over : state.keyboard.focused;
   const common = pressed.filter((p) => there.includes(p));
-  const up: State = {
-    ...state,
-    pressed: null,
-    grip: null,
-    byKey: null,
-    heldIn: [],
-    timers: state.timers.filter((t) => t.source === undefined),
-  };
-  const released = dispatch(project, up, listensFor("release"), common, emit, heldIn);
+  const released = dispatch(project, unpressed(state), listensFor("release"), common, emit, heldIn);
   const clicked = sameSurface(released.state, state)
     ? dispatch(project, released.state, listensFor("click"), common, emit, heldIn)
     : { state: released.state, any: false };
@@ -235,18 +218,19 @@ export const lift = (project: Project, before: State, emit: Emit): State => {
   if (sameSurface(next, state) && common.length > 0 && byClick)
     next = clickedInForm(project, next, common, emit);
   const double =
-    sameSurface(next, state) && state.byKey === null && byClick
+    sameSurface(next, state) && state.keyboard.pressing === null && byClick
       ? clickedTwice(project, state, next, common, emit)
       : { state: next, any: false };
   next = double.state;
   const answered = released.any || clicked.any || double.any;
   if (!answered && byClick) tellUnanswered(project, state, next, common, emit);
   // a press and a release beside the front overlay
-  if (pressed.length === 0 && state.over.length === 0) next = closeFront(project, next, emit);
+  if (pressed.length === 0 && state.pointer.over.length === 0)
+    next = closeFront(project, next, emit);
   return sameSurface(next, state)
     ? scheduleTimers(
         project,
-        endHolds(project, next, (h) => h.cause === "press", emit),
+        endReverts(project, next, (r) => r.cause === "press", emit),
       )
     : next;
 };
@@ -278,7 +262,9 @@ const sameKey = (a: string, b: string): boolean =>
 export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
   const typed = typeKey(project, state, key, emit);
   if (typed) return typed;
-  const chain = state.focused.length ? state.focused : [`${frontPath(state)}/${ROOT}`];
+  const chain = state.keyboard.focused.length
+    ? state.keyboard.focused
+    : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(
     project,
     state,
@@ -288,22 +274,23 @@ export const keyDown = (project: Project, state: State, key: string, emit: Emit)
   );
   // what is being dragged is given up before anything is closed
   if (!told.any && key === "Escape")
-    return told.state.drag
+    return told.state.pointer.drag
       ? release(project, told.state, emit)
       : closeFront(project, told.state, emit);
-  if (told.any || (key !== "Enter" && key !== " ") || state.focused.length === 0) return told.state;
-  return press(project, told.state, state.focused, key, emit);
+  if (told.any || (key !== "Enter" && key !== " ") || state.keyboard.focused.length === 0)
+    return told.state;
+  return press(project, told.state, state.keyboard.focused, key, emit);
 };
 
 export const keyUp = (project: Project, state: State, key: string, emit: Emit): State =>
-  state.byKey === key ? lift(project, state, emit) : state;
+  state.keyboard.pressing === key ? lift(project, state, emit) : state;
 
 /**
  * A hold has lasted: what is still pressed there answers, and the press is no click in that copy
  * any more.
  */
-export const holdsNow = (state: State, timer: Timer): boolean =>
+export const isHeldFor = (state: State, timer: Timer): boolean =>
   timer.source !== undefined &&
-  state.pressed !== null &&
-  state.pressed.includes(timer.source) &&
+  state.pointer.pressed !== null &&
+  state.pointer.pressed.includes(timer.source) &&
   split(timer.source).copy === timer.at;

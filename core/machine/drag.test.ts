@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText } from "#core/describe";
+import { eventText } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { advance, start, step } from "#core/machine";
@@ -41,9 +41,9 @@ const gangway = () => {
   b.rule({ source: plank, effects: [goes(clicks.id, "next")] });
   const told: string[] = [];
   const happened: MachineEvent[] = [];
-  const run = new Run(env, b.project, id, (h) => {
-    happened.push(h);
-    const t = happeningText(b.project, h)?.text;
+  const run = new Run(env, b.project, id, (event) => {
+    happened.push(event);
+    const t = eventText(b.project, event)?.text;
     if (t) told.push(t);
   });
   const x = () => {
@@ -79,7 +79,9 @@ describe("drag", () => {
     run.advanceTo(run.now + 80);
     expect([x(), run.movesUntil()]).toEqual([100, 0]);
     expect(
-      happened.filter((h) => h.type === "fired").map((h) => h.type === "fired" && h.trigger),
+      happened
+        .filter((event) => event.type === "fired")
+        .map((event) => event.type === "fired" && event.trigger),
     ).toEqual(["drag"]);
   });
 
@@ -186,7 +188,7 @@ describe("drag", () => {
     expect(is()).toBe("no");
     pull(20, 60);
     run.pointer("down", 5, 5);
-    expect(run.inside.drag?.progress).toBeCloseTo(0.4);
+    expect(run.inside.pointer.drag?.progress).toBeCloseTo(0.4);
   });
 
   it("cancelled by the system or by Escape it goes back from where it is", () => {
@@ -198,7 +200,7 @@ describe("drag", () => {
       expect(x()).toBeCloseTo(80, 5);
       run.pointer("up", 100, 20);
       run.advanceTo(run.now + 400);
-      expect([x(), is(), run.inside.drag]).toEqual([0, "no", null]);
+      expect([x(), is(), run.inside.pointer.drag]).toEqual([0, "no", null]);
     }
   });
 
@@ -240,7 +242,7 @@ describe("drag", () => {
         s = step(b.project, advance(b.project, s, s.now + 10).state, input).state;
       return s;
     };
-    expect(play().drag?.progress).toBeCloseTo(0.25);
+    expect(play().pointer.drag?.progress).toBeCloseTo(0.25);
     expect(play()).toEqual(play());
   });
 });

@@ -6,7 +6,10 @@ import { liveAt, propagationPath, split } from "./chain";
 import { enabledOn, fireAll, written } from "./fire";
 import { rulesOf } from "./piece";
 import { sameSurface } from "./surface";
-import type { Emit, ActiveDrag, Path, Point, State } from "./types";
+import type { Emit } from "./events";
+import { changed } from "./state";
+import type { ActiveDrag, State } from "./state";
+import type { Path, Point } from "./types";
 import { listensFor } from "./listening";
 
 /** How far a press may wander before it is a drag, px. */
@@ -74,15 +77,17 @@ const ruleAt = (project: Project, state: State, drag: { at: Path; rule: Id }): R
 
 /** A drag goes on as long as there is its rule. */
 export const keepDrag = (project: Project, state: State): State =>
-  state.drag && !ruleAt(project, state, state.drag) ? { ...state, drag: null } : state;
+  state.pointer.drag && !ruleAt(project, state, state.pointer.drag)
+    ? changed(state, "pointer", { drag: null })
+    : state;
 
 /**
  * The state as it will be when the drag under way is let go past its threshold: what the hand moves
  * towards.
  */
 export const dragged = (project: Project, state: State): State => {
-  const live = state.drag && liveAt(project, state, state.drag.at);
-  const rule = state.drag && ruleAt(project, state, state.drag);
+  const live = state.pointer.drag && liveAt(project, state, state.pointer.drag.at);
+  const rule = state.pointer.drag && ruleAt(project, state, state.pointer.drag);
   return live && rule ? written(project, state, live, rule) : state;
 };
 
@@ -92,40 +97,40 @@ export const dragged = (project: Project, state: State): State => {
  */
 export const moveTo = (project: Project, state: State, to: Point, emit: Emit): State => {
   const trail = [
-    ...state.trail.filter((t) => state.now - t.at <= LOOK_BACK),
+    ...state.pointer.trail.filter((t) => state.now - t.at <= LOOK_BACK),
     { at: state.now, point: to },
   ];
-  if (!state.pressed || state.byKey !== null || !state.grip)
-    return state.pressed
-      ? { ...state, trail }
-      : { ...state, trail: [{ at: state.now, point: to }] };
-  const way: Point = [to[0] - state.grip[0], to[1] - state.grip[1]];
-  const moved = { ...state, trail };
-  const now = state.drag && ruleAt(project, moved, state.drag);
-  if (now && (along(now.trigger, way) > 0 || state.drag?.progress !== 0))
+  if (!state.pointer.pressed || state.keyboard.pressing !== null || !state.pointer.grip)
+    return changed(state, "pointer", {
+      trail: state.pointer.pressed ? trail : [{ at: state.now, point: to }],
+    });
+  const way: Point = [to[0] - state.pointer.grip[0], to[1] - state.pointer.grip[1]];
+  const moved = changed(state, "pointer", { trail });
+  const now = state.pointer.drag && ruleAt(project, moved, state.pointer.drag);
+  if (now && (along(now.trigger, way) > 0 || state.pointer.drag?.progress !== 0))
     return follow(moved, now, way, emit);
-  const began = beginning(project, moved, state.pressed, way);
+  const began = beginning(project, moved, state.pointer.pressed, way);
   if (!began) return moved;
   const rule = present(ruleAt(project, moved, began));
   // what is dragged is no click and is not held, in any copy
-  const next: State = {
-    ...moved,
+  const dragging = changed(moved, "pointer", {
     drag: { ...began, progress: 0 },
-    heldIn: propagationPath(project, moved, state.pressed).map((p) => p.live.path),
-    timers: moved.timers.filter((t) => t.source === undefined),
-  };
-  return follow(next, rule, way, emit);
+    heldIn: propagationPath(project, moved, state.pointer.pressed).map((p) => p.live.path),
+  });
+  const waits = moved.timers.waits.filter((t) => t.source === undefined);
+  return follow(changed(dragging, "timers", { waits }), rule, way, emit);
 };
 
 const follow = (state: State, rule: Rule, way: Point, emit: Emit): State => {
-  if (!state.drag) return state;
+  const { drag } = state.pointer;
+  if (!drag) return state;
   const progress = Math.min(1, Math.max(0, along(rule.trigger, way) / saidBy(rule.trigger).travel));
-  const next: State = { ...state, drag: { ...state.drag, progress } };
+  const next = changed(state, "pointer", { drag: { ...drag, progress } });
   emit({
     type: "dragging",
     at: state.now,
     state: next,
-    path: state.drag.at,
+    path: drag.at,
     rule: rule.id,
     progress,
     motion: rule.motion,
@@ -135,7 +140,7 @@ const follow = (state: State, rule: Rule, way: Point, emit: Emit): State => {
 
 /** How fast the pointer goes along a direction, px/s, over the last moments. */
 const speedOf = (state: State, trigger: Trigger): number => {
-  const recent = state.trail.filter((t) => state.now - t.at <= LOOK_BACK);
+  const recent = state.pointer.trail.filter((t) => state.now - t.at <= LOOK_BACK);
   const first = recent[0];
   const last = recent.at(-1);
   if (!first || !last || last.at <= first.at) return 0;
@@ -148,9 +153,9 @@ const speedOf = (state: State, trigger: Trigger): number => {
  * was cancelled, it goes back.
  */
 export const drop = (project: Project, state: State, cancelled: boolean, emit: Emit): State => {
-  const { drag } = state;
+  const { drag } = state.pointer;
   if (!drag) return state;
-  const free: State = { ...state, drag: null };
+  const free = changed(state, "pointer", { drag: null });
   const live = liveAt(project, free, drag.at);
   const rule = ruleAt(project, free, drag);
   if (!live || !rule) return free;
@@ -188,5 +193,5 @@ export const drop = (project: Project, state: State, cancelled: boolean, emit: E
     () => drag.source,
     emit,
   );
-  return sameSurface(next, state) ? next : { ...next, drag: null };
+  return sameSurface(next, state) ? next : changed(next, "pointer", { drag: null });
 };

@@ -1,7 +1,9 @@
 import type { Id } from "../basics";
 import type { EffectOf, EffectType, Motion, Piece, Project, TraitTarget } from "../project";
 import type { SpecifiedValue } from "../properties";
-import type { ActiveInstance, Emit, Path, RuleFilter, State } from "./types";
+import type { Emit, RuleFilter } from "./events";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 
 /** Why an effect of a piece cannot work, in words; null when it can. */
 export type EffectTrouble<K extends EffectType> = (

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { checked } from "#core/checks";
-import { happeningText, ruleText, ruleTrouble } from "#core/describe";
+import { eventText, ruleText, ruleTrouble } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { focusStops, start } from "#core/machine";
@@ -60,10 +60,12 @@ describe("clips", () => {
     expect(at(on2.state)).toBe("playing");
     expect(at(feed(p, on2.state, 1).state)).toBe("middle");
     const over = feed(p, on2.state, 3000);
-    expect([at(over.state), over.state.clips[`${id}/${clip}`]?.playing, over.state.timers]).toEqual(
-      ["end", false, []],
-    );
-    expect(over.happenings.find((h) => h.type === "clip" && h.what === "ended")?.at).toBe(
+    expect([
+      at(over.state),
+      over.state.clips[`${id}/${clip}`]?.playing,
+      over.state.timers.waits,
+    ]).toEqual(["end", false, []]);
+    expect(over.events.find((event) => event.type === "clip" && event.what === "ended")?.at).toBe(
       9000 - 1000 - 5000 + 1000 + 5000 + 0,
     );
     // played again from its beginning
@@ -73,8 +75,8 @@ describe("clips", () => {
   it("start by themselves, begin again for ever without drifting, and can be sent to a moment", () => {
     const { b, id, clip } = film({ starts: true, repeats: true });
     const run = feed(b.project, start(b.project, id), 40_001);
-    const ends = run.happenings.flatMap((h) =>
-      h.type === "clip" && h.what === "ended" ? [h.at] : [],
+    const ends = run.events.flatMap((event) =>
+      event.type === "clip" && event.what === "ended" ? [event.at] : [],
     );
     expect(ends).toEqual([
       4000, 8000, 12_000, 16_000, 20_000, 24_000, 28_000, 32_000, 36_000, 40_000,
@@ -84,10 +86,10 @@ describe("clips", () => {
       effects: [{ type: "seek", layer: clip, ms: 2400 }],
     });
     const sought = feed(b.project, start(b.project, id), 100, ...keys("m"), 99);
-    expect(sought.happenings.filter((h) => h.type === "clip")).toEqual([]);
+    expect(sought.events.filter((event) => event.type === "clip")).toEqual([]);
     expect(
-      feed(b.project, sought.state, 1).happenings.some(
-        (h) => h.type === "clip" && h.what === "reached",
+      feed(b.project, sought.state, 1).events.some(
+        (event) => event.type === "clip" && event.what === "reached",
       ),
     ).toBe(true);
   });
@@ -169,7 +171,7 @@ describe("forms", () => {
       ...click,
       ...keys("I", "d", "a", " ", "x", "Backspace"),
     );
-    expect(run.state.entries).toEqual({ [`${id}/${name}`]: "Ida " });
+    expect(run.state.forms.entries).toEqual({ [`${id}/${name}`]: "Ida " });
     expect(run.state.traits[id]?.[typed.id]).toBe(typed.v.yes);
     expect(focusStops(p, run.state)).toHaveLength(3);
     const chosen = feed(
@@ -179,7 +181,7 @@ describe("forms", () => {
       ...click,
       ...keys("ArrowDown", "ArrowDown", "ArrowDown", "ArrowUp"),
     );
-    expect(chosen.state.entries[`${id}/${deck}`]).toBe("sun");
+    expect(chosen.state.forms.entries[`${id}/${deck}`]).toBe("sun");
   });
 
   it("are sent once, by a click or by Enter, and answered a little later as the stand-in was told", () => {
@@ -196,7 +198,9 @@ describe("forms", () => {
       ...click,
     );
     expect(
-      sent.happenings.filter((h) => h.type === "sending").map((h) => happeningText(p, h)?.text),
+      sent.events
+        .filter((event) => event.type === "sending")
+        .map((event) => eventText(p, event)?.text),
     ).toEqual(
       ["sent: Your name “I”, Deck “”"].map((t) =>
         t.replace("Your name", b.layerOf(name).name).replace("Deck", "Text 2"),
@@ -205,7 +209,7 @@ describe("forms", () => {
     expect(at(sent.state)).toBe("going");
     expect(at(feed(p, sent.state, 599).state)).toBe("going");
     const done = feed(p, sent.state, 600);
-    expect([at(done.state), done.state.entries]).toEqual(["done", {}]);
+    expect([at(done.state), done.state.forms.entries]).toEqual(["done", {}]);
     const refused = feed(
       p,
       start(p, id),
@@ -215,7 +219,10 @@ describe("forms", () => {
       ...keys("I", "Enter"),
       600,
     );
-    expect([at(refused.state), Object.values(refused.state.entries)]).toEqual(["refused", ["I"]]);
+    expect([at(refused.state), Object.values(refused.state.forms.entries)]).toEqual([
+      "refused",
+      ["I"],
+    ]);
   });
 
   it("show what is filled in, in the copy it is in, and rehearsals can do it all", () => {

@@ -11,16 +11,9 @@ import { targetValue } from "./target";
 import { writeOptions, writerKey, writeTraits } from "./writing";
 import { facetOf } from "./effects";
 import { rulesOf } from "./piece";
-import type {
-  ActiveInstance,
-  Emit,
-  Move,
-  Path,
-  Revert,
-  RuleFilter,
-  State,
-  TraitSet,
-} from "./types";
+import type { Emit, Move, RuleFilter, TraitSet } from "./events";
+import type { Revert, State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { triggerOf } from "./triggers";
 import { sameSurface } from "./surface";
 
@@ -125,8 +118,8 @@ export const fireRule = (
     if (cause && Object.keys(was).length)
       next = {
         ...next,
-        holds: [
-          ...next.holds,
+        reverts: [
+          ...next.reverts,
           { at: path, rule: rule.id, source, cause, serial, before: was, motion },
         ],
       };

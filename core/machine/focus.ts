@@ -3,7 +3,8 @@ import { childrenOf } from "../looks";
 import { ROOT } from "../project";
 import type { Project } from "../project";
 import { hiddenIn, liveCopies, rulesOf } from "./piece";
-import type { ActiveInstance, Path, State } from "./types";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { layersWith } from "./saying";
 import { frontPath } from "./surface";
 import { triggerOf } from "./triggers";
@@ -64,7 +65,7 @@ export const focusStops = (project: Project, state: State): Path[] => {
 /** The stop after or before the focused one; null past either end. */
 export const nextStop = (project: Project, state: State, by: 1 | -1): Path | null => {
   const stops = focusStops(project, state);
-  const now = state.focused[0]?.slice(state.screen.length + 1);
+  const now = state.keyboard.focused[0]?.slice(state.screen.length + 1);
   const at = now === undefined ? -1 : stops.indexOf(now);
   if (at >= 0) return stops[at + by] ?? null;
   return (by > 0 ? stops[0] : stops.at(-1)) ?? null;

@@ -5,7 +5,10 @@ import { ROOT } from "../project";
 import type { Project } from "../project";
 import { chainOf, liveAt, split } from "./chain";
 import { dispatch, onLayer } from "./fire";
-import type { ActiveInstance, Emit, Path, State } from "./types";
+import type { Emit } from "./events";
+import { changed } from "./state";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { layersWith } from "./saying";
 import { listensFor } from "./listening";
 
@@ -34,7 +37,8 @@ export const isEntry = (project: Project, state: State, path: Path | undefined):
 
 const fill = (project: Project, state: State, path: Path, text: string, emit: Emit): State => {
   const { copy, layer } = split(path);
-  const next: State = { ...state, entries: { ...state.entries, [path]: text.slice(0, LONGEST) } };
+  const entries = { ...state.forms.entries, [path]: text.slice(0, LONGEST) };
+  const next = changed(state, "forms", { entries });
   emit({ type: "filled", at: state.now, state: next, path: copy, layer, text });
   return onLayer(project, next, path, listensFor("typed"), emit);
 };
@@ -47,7 +51,7 @@ const chooseNext = (
   by: number,
   emit: Emit,
 ): State => {
-  const at = choices.indexOf(state.entries[path] ?? "");
+  const at = choices.indexOf(state.forms.entries[path] ?? "");
   const n = choices.length;
   if (n === 0) return state;
   const end = by > 0 ? 0 : n - 1;
@@ -60,7 +64,7 @@ const chooseNext = (
  * go on, Enter sends. Null: it is not for an entry.
  */
 export const typeKey = (project: Project, state: State, key: string, emit: Emit): State | null => {
-  const [path] = state.focused;
+  const [path] = state.keyboard.focused;
   const entry = entryAt(project, state, path);
   if (!entry || path === undefined) return null;
   if (entry.by === "choosing") {
@@ -69,7 +73,7 @@ export const typeKey = (project: Project, state: State, key: string, emit: Emit)
     }
     return key === "ArrowUp" ? chooseNext(project, state, path, entry.choices, -1, emit) : null;
   }
-  const now = state.entries[path] ?? "";
+  const now = state.forms.entries[path] ?? "";
   if ([...key].length === 1) return fill(project, state, path, now + key, emit);
   if (key === "Backspace") return fill(project, state, path, [...now].slice(0, -1).join(""), emit);
   if (key !== "Enter") return null;
@@ -98,15 +102,13 @@ const inTreeOrder = (live: ActiveInstance, ids: readonly Id[]): Id[] => {
 const send = (project: Project, state: State, source: Path, emit: Emit): State => {
   const { copy } = split(source);
   const live = liveAt(project, state, copy);
-  if (!live || state.sending[copy]) return state;
+  if (!live || state.forms.sending[copy]) return state;
   const fields = inTreeOrder(
     live,
     layersWith(project, live, "entry").map((e) => e.layer.id),
-  ).map((layer) => ({ layer, text: state.entries[`${copy}/${layer}`] ?? "" }));
-  const next: State = {
-    ...state,
-    sending: { ...state.sending, [copy]: { source, due: state.now + ANSWERS_AFTER } },
-  };
+  ).map((layer) => ({ layer, text: state.forms.entries[`${copy}/${layer}`] ?? "" }));
+  const form = { source, due: state.now + ANSWERS_AFTER };
+  const next = changed(state, "forms", { sending: { ...state.forms.sending, [copy]: form } });
   emit({ type: "sending", at: state.now, state: next, path: copy, fields });
   return onLayer(project, next, source, listensFor("sent"), emit);
 };
@@ -131,12 +133,17 @@ export const clickedInForm = (
 
 /** The answer to a form has come. */
 export const answerCome = (project: Project, state: State, copy: Path, emit: Emit): State => {
-  const { [copy]: form, ...sending } = state.sending;
-  const next = { ...state, sending };
+  const { [copy]: form, ...sending } = state.forms.sending;
+  const next = changed(state, "forms", { sending });
   if (!form || !liveAt(project, next, copy)) return next;
   const chain = chainOf(project, next, form.source.slice(next.screen.length + 1)).filter(
     (p) => split(p).copy === copy,
   );
-  return dispatch(project, next, listensFor(next.answersWell ? "succeeded" : "failed"), chain, emit)
-    .state;
+  return dispatch(
+    project,
+    next,
+    listensFor(next.forms.answersWell ? "succeeded" : "failed"),
+    chain,
+    emit,
+  ).state;
 };

@@ -1,5 +1,5 @@
 import type { TriggerType } from "../project";
-import type { RuleFilter } from "./types";
+import type { RuleFilter } from "./events";
 
 /** Rules with one of these triggers. */
 export const listensFor =

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { happeningText, ruleText, ruleTrouble } from "#core/describe";
+import { eventText, ruleText, ruleTrouble } from "#core/describe";
 import { removeLayers, removeTrait } from "#core/edit";
 import { advance, start, step } from "#core/machine";
 import type { Input, MachineEvent, State } from "#core/machine";
@@ -14,17 +14,17 @@ const play = (
   project: Project,
   piece: string,
   ...script: (Input | number)[]
-): { state: State; happenings: MachineEvent[] } => {
+): { state: State; events: MachineEvent[] } => {
   let state = start(project, piece);
-  const happenings: MachineEvent[] = [];
-  const take = (r: { state: State; happenings: MachineEvent[] }) => {
+  const events: MachineEvent[] = [];
+  const take = (r: { state: State; events: MachineEvent[] }) => {
     state = r.state;
-    happenings.push(...r.happenings);
+    events.push(...r.events);
   };
   take(advance(project, state, 0));
   for (const s of script)
     take(typeof s === "number" ? advance(project, state, state.now + s) : step(project, state, s));
-  return { state, happenings };
+  return { state, events };
 };
 const over = (layer: string | null): Input => ({ type: "over", layer });
 const down: Input = { type: "down" };
@@ -61,7 +61,7 @@ describe("pointers", () => {
     const inputs = script.map((i) =>
       i.type === "over" && i.layer ? { ...i, layer: names[i.layer] ?? null } : i,
     );
-    expect(fired(play(b.project, id, ...inputs).happenings)).toHaveLength(times);
+    expect(fired(play(b.project, id, ...inputs).events)).toHaveLength(times);
   });
 
   it("the innermost layer with an enabled rule takes a click; others around it do not get it", () => {
@@ -70,18 +70,20 @@ describe("pointers", () => {
     b.rule({ source: inner, when: { [t.id]: [v.two] }, effects: [becomes(t.id, v.three)] });
     expect(now(play(b.project, id, ...click(inner)).state)).toBe("two");
     expect(now(play(b.project, id, ...click(inner), ...click(inner)).state)).toBe("three");
-    expect(fired(play(b.project, id, ...click(inner), ...click(inner)).happenings)).toHaveLength(2);
+    expect(fired(play(b.project, id, ...click(inner), ...click(inner)).events)).toHaveLength(2);
   });
 
   it("of rules that set the same trait the more specific condition wins, then the earlier; the loser is named", () => {
     const { b, id, t, v, now } = button();
     const wide = b.rule({ effects: [becomes(t.id, v.two)] });
     const narrow = b.rule({ when: { [t.id]: [v.one] }, effects: [becomes(t.id, v.three)] });
-    const { state, happenings } = play(b.project, id, ...click("root"));
+    const { state, events } = play(b.project, id, ...click("root"));
     expect(now(state)).toBe("three");
-    expect(happenings.filter((h) => h.type === "lost")).toMatchObject([{ rule: wide, to: narrow }]);
+    expect(events.filter((event) => event.type === "lost")).toMatchObject([
+      { rule: wide, to: narrow },
+    ]);
     expect(
-      happeningText(b.project, happenings.find((h) => h.type === "lost") as MachineEvent),
+      eventText(b.project, events.find((event) => event.type === "lost") as MachineEvent),
     ).toMatchObject({ tone: "warn" });
   });
 
@@ -150,7 +152,7 @@ describe("undo when it ends", () => {
       fc.property(fc.array(input, { maxLength: 40 }), (storm) => {
         const { state } = play(b.project, id, ...storm, up, over(null));
         expect(state.traits[id]?.[t.id] ?? v.none).toBe(v.none);
-        expect(state.holds).toEqual([]);
+        expect(state.reverts).toEqual([]);
       }),
     );
   });
@@ -169,13 +171,13 @@ describe("waiting", () => {
     expect(now(play(b.project, id, ...click("root"), 299).state)).toBe("two");
     const late = play(b.project, id, ...click("root"), 5000);
     expect(now(late.state)).toBe("three");
-    expect(late.happenings.at(-1)?.at).toBe(300);
+    expect(late.events.at(-1)?.at).toBe(300);
     expect(now(play(b.project, id, ...click("root"), 200, ...click("root"), 5000).state)).toBe(
       "three",
     );
-    expect(
-      play(b.project, id, ...click("root"), 200, ...click("root"), 5000).happenings,
-    ).toHaveLength(2);
+    expect(play(b.project, id, ...click("root"), 200, ...click("root"), 5000).events).toHaveLength(
+      2,
+    );
   });
 
   it("a loop through waits does not drift, however rarely time is told", () => {
@@ -193,8 +195,8 @@ describe("waiting", () => {
       });
     const often = play(b.project, id, ...Array.from({ length: 999 }, () => 17));
     const once = play(b.project, id, 999 * 17);
-    expect(once.happenings.map((h) => h.at)).toEqual(often.happenings.map((h) => h.at));
-    expect(once.happenings.map((h) => h.at).slice(0, 3)).toEqual([100, 200, 300]);
+    expect(once.events.map((event) => event.at)).toEqual(often.events.map((event) => event.at));
+    expect(once.events.map((event) => event.at).slice(0, 3)).toEqual([100, 200, 300]);
     expect(once.state.traits).toEqual(often.state.traits);
   });
 
@@ -218,11 +220,11 @@ describe("waiting", () => {
       when: { [t.id]: [v.two, v.three] },
       effects: [becomes(t.id, v.one)],
     });
-    const { state, happenings } = play(b.project, id, ...click("root"), 100);
-    const loops = happenings.filter((h) => h.type === "loop");
+    const { state, events } = play(b.project, id, ...click("root"), 100);
+    const loops = events.filter((event) => event.type === "loop");
     expect(loops).toHaveLength(1);
     expect(loops[0]?.rules.map((r) => r.rule).sort()).toEqual([...rules].sort());
-    expect(happeningText(b.project, loops[0] as MachineEvent)?.text).toContain("loop");
+    expect(eventText(b.project, loops[0] as MachineEvent)?.text).toContain("loop");
     expect(now(step(b.project, state, down).state)).toBe("one");
   });
 });
@@ -238,9 +240,7 @@ describe("broken rules", () => {
     expect(ruleTrouble(b.project, b.piece, record(rule))).toContain("layer was removed");
     expect(ruleTrouble(b.project, b.piece, record(go))).toContain("screen");
     expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed layer");
-    expect(fired(play(b.project, id, ...click("root"), over(box), down, up).happenings)).toEqual(
-      [],
-    );
+    expect(fired(play(b.project, id, ...click("root"), over(box), down, up).events)).toEqual([]);
     b.do(removeTrait(b.piece, b.piece.traits[t.id] as never));
     expect(ruleTrouble(b.project, b.piece, record(rule))).not.toBeNull();
     expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed trait");
@@ -259,10 +259,10 @@ describe("nested copies", () => {
     const two = b.layer("instance", { component, [TRAIT + alerts.id]: alerts.v.on as string });
     const touched = b.trait("Touched", "no", "yes");
     b.rule({ source: one, effects: [becomes(touched.id, touched.v.yes as string)] });
-    const { state, happenings } = play(b.project, outer, ...click(`${one}/${knob}`));
+    const { state, events } = play(b.project, outer, ...click(`${one}/${knob}`));
     expect(state.traits[`${outer}/${one}`]?.[alerts.id]).toBe(alerts.v.on);
     expect(state.traits[outer]?.[touched.id]).toBe(touched.v.yes);
-    expect(happenings.map((h) => happeningText(b.project, h)?.text)).toEqual([
+    expect(events.map((event) => eventText(b.project, event)?.text)).toEqual([
       "Copy: click → Alerts on · cut",
       "Copy click → Touched yes · cut",
     ]);

@@ -9,7 +9,10 @@ import { writeTraits } from "./writing";
 import { listensFor } from "./listening";
 import { onLayer } from "./fire";
 import { goTo } from "./navigate";
-import type { Emit, MachineEvent, Input, Path, State } from "./types";
+import type { Emit, MachineEvent } from "./events";
+import { changed, initialState } from "./state";
+import type { State } from "./state";
+import type { Input, Path } from "./types";
 import { runDue } from "./wait";
 
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
@@ -18,37 +21,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State =>
-  scheduleTimers(project, {
-    now,
-    screen: piece,
-    history: [],
-    overlays: [],
-    traits: {},
-    options: {},
-    writers: {},
-    serial: 1,
-    timers: [],
-    armed: {},
-    holds: [],
-    over: [],
-    pressed: null,
-    grip: null,
-    trail: [],
-    drag: null,
-    byKey: null,
-    heldIn: [],
-    clicked: null,
-    focused: [],
-    refocus: null,
-    clips: {},
-    scrolled: {},
-    seen: [],
-    entries: {},
-    sending: {},
-    answersWell: true,
-    settling: {},
-    stopped: {},
-  });
+  scheduleTimers(project, initialState(piece, now));
 
 const take = (project: Project, state: State, input: Input, emit: Emit): State => {
   switch (input.type) {
@@ -57,9 +30,9 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
     case "move":
       return moveTo(project, state, [input.x, input.y], emit);
     case "down":
-      return press(project, state, state.over, null, emit);
+      return press(project, state, state.pointer.over, null, emit);
     case "up":
-      return state.byKey === null ? lift(project, state, emit) : state;
+      return state.keyboard.pressing === null ? lift(project, state, emit) : state;
     case "cancel":
       return cancel(project, state, emit);
     case "focus":
@@ -69,10 +42,9 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
         ? keyDown(project, state, input.key, emit)
         : keyUp(project, state, input.key, emit);
     case "scroll": {
-      const next = {
-        ...state,
-        scrolled: { ...state.scrolled, [`${state.screen}/${input.layer}`]: Math.max(0, input.to) },
-      };
+      const layer = `${state.screen}/${input.layer}`;
+      const offsets = { ...state.scroll.offsets, [layer]: Math.max(0, input.to) };
+      const next = changed(state, "scroll", { offsets });
       emit({ type: "scrolled", at: state.now, state: next, path: state.screen });
       return next;
     }
@@ -84,7 +56,7 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
         emit,
       );
     case "answer":
-      return { ...state, answersWell: input.well };
+      return changed(state, "forms", { answersWell: input.well });
     case "show":
       return showTrait(project, state, input.at, input.trait, input.value, emit);
     case "screen":
@@ -99,24 +71,29 @@ export const step = (
   project: Project,
   state: State,
   input: Input,
-): { state: State; happenings: MachineEvent[] } => {
-  const happenings: MachineEvent[] = [];
-  const emit: Emit = (h) => happenings.push(h);
+): { state: State; events: MachineEvent[] } => {
+  const events: MachineEvent[] = [];
+  const emit: Emit = (event) => events.push(event);
   const taken = refocus(project, take(project, state, input, emit), emit);
-  return { state: refocus(project, runDue(project, taken, taken.now, emit), emit), happenings };
+  return { state: refocus(project, runDue(project, taken, taken.now, emit), emit), events };
 };
 
 /** Layers have come into sight, others out of it; those that come are told so. */
-const see = (project: Project, state: State, seen: readonly Path[], emit: Emit): State =>
-  seen
-    .filter((p) => !state.seen.includes(p))
-    .reduce((s, p) => onLayer(project, s, p, listensFor("seen"), emit), { ...state, seen });
+const see = (project: Project, state: State, inSight: readonly Path[], emit: Emit): State =>
+  inSight
+    .filter((p) => !state.scroll.inSight.includes(p))
+    .reduce(
+      (s, p) => onLayer(project, s, p, listensFor("seen"), emit),
+      changed(state, "scroll", { inSight }),
+    );
 
 /** The keyboard's focus goes back to where it was before an overlay. */
-const refocus = (project: Project, state: State, emit: Emit): State =>
-  state.refocus === null
+const refocus = (project: Project, state: State, emit: Emit): State => {
+  const { refocus: layer } = state.keyboard;
+  return layer === null
     ? state
-    : moveFocus(project, { ...state, refocus: null }, state.refocus, emit);
+    : moveFocus(project, changed(state, "keyboard", { refocus: null }), layer, emit);
+};
 
 const showTrait = (
   project: Project,
@@ -144,11 +121,11 @@ export const advance = (
   project: Project,
   state: State,
   until: number,
-): { state: State; happenings: MachineEvent[] } => {
-  const happenings: MachineEvent[] = [];
-  const emit: Emit = (h) => happenings.push(h);
+): { state: State; events: MachineEvent[] } => {
+  const events: MachineEvent[] = [];
+  const emit: Emit = (event) => events.push(event);
   const next = refocus(project, runDue(project, state, Math.max(until, state.now), emit), emit);
-  return { state: { ...next, now: Math.max(next.now, until) }, happenings };
+  return { state: { ...next, now: Math.max(next.now, until) }, events };
 };
 
 /** The traits of the shown piece itself. */
@@ -165,5 +142,6 @@ export const revise = (project: Project, state: State): State => {
   const overlays = state.overlays.every((o) => project.pieces[o.screen])
     ? state.overlays
     : state.overlays.filter((o) => project.pieces[o.screen]);
-  return scheduleTimers(project, keepDrag(project, { ...state, screen, overlays, stopped: {} }));
+  const kept = keepDrag(project, { ...state, screen, overlays });
+  return scheduleTimers(project, changed(kept, "timers", { stopped: {} }));
 };

@@ -1,5 +1,7 @@
 import type { Motion } from "../project";
-import type { MachineEvent, Move, Path, State, TraitSet } from "./types";
+import type { MachineEvent, Move, TraitSet } from "./events";
+import type { State } from "./state";
+import type { Path } from "./types";
 
 /**
  * What a contact did goes back in the same time; the poses it went through on the way there are not
@@ -41,12 +43,12 @@ type Undone = Extract<MachineEvent, { type: "undone" }>;
  * out from there: so what the
  * click changes goes in its time, and only the rest goes back in that of the press.
  */
-const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
+const afterwards = (event: Fired, ended: readonly Undone[]): readonly Move[] => {
   const released = (state: State): State =>
     ended.reduce((s, u) => put(s, u.path, u.sets, "to"), state);
-  const before = h.inner.reduce(
+  const before = event.inner.reduce(
     (s, i) => put(s, i.path, i.sets, "from"),
-    put(h.state, h.path, h.sets, "from"),
+    put(event.state, event.path, event.sets, "from"),
   );
   return [
     ...ended.map((u): Move => ({
@@ -54,25 +56,29 @@ const afterwards = (h: Fired, ended: readonly Undone[]): readonly Move[] => {
       path: u.path,
       motion: undone(u.motion),
     })),
-    ...h.moves.map((m) => ({ ...m, state: released(m.state) })),
+    ...event.moves.map((m) => ({ ...m, state: released(m.state) })),
   ];
 };
 
 /**
- * What a happening shows over time: states, each with the motion that leads to it. `all` are those
+ * What an event shows over time: states, each with the motion that leads to it. `all` are those
  * of the same step.
  */
-export const movesOf = (h: MachineEvent, all: readonly MachineEvent[] = []): readonly Move[] => {
-  if (h.type === "fired") {
+export const movesOf = (
+  event: MachineEvent,
+  all: readonly MachineEvent[] = [],
+): readonly Move[] => {
+  if (event.type === "fired") {
     const ended = all
-      .slice(all.indexOf(h) + 1)
-      .filter((u): u is Undone => u.type === "undone" && u.at === h.at && u.sets.length > 0);
-    return ended.length && h.moves.length ? afterwards(h, ended) : h.moves;
+      .slice(all.indexOf(event) + 1)
+      .filter((u): u is Undone => u.type === "undone" && u.at === event.at && u.sets.length > 0);
+    return ended.length && event.moves.length ? afterwards(event, ended) : event.moves;
   }
-  if (h.type === "undone") return [{ state: h.state, path: h.path, motion: undone(h.motion) }];
-  if (h.type === "navigated") return [h];
-  if (h.type === "opened" || h.type === "closed")
-    return [{ state: h.state, path: "", motion: over(h.motion) }];
+  if (event.type === "undone")
+    return [{ state: event.state, path: event.path, motion: undone(event.motion) }];
+  if (event.type === "navigated") return [event];
+  if (event.type === "opened" || event.type === "closed")
+    return [{ state: event.state, path: "", motion: over(event.motion) }];
   // everything else is over at once
   return [];
 };

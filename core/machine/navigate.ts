@@ -1,9 +1,12 @@
 import type { Id } from "../basics";
 import type { Motion, Project } from "../project";
 import { scheduleTimers } from "./timers";
-import { endHolds } from "./holds";
+import { endReverts } from "./reverts";
 import { overlayOf, overlayPart, without } from "./surface";
-import type { Emit, Path, State } from "./types";
+import type { Emit } from "./events";
+import { changed, unpressed, untouched } from "./state";
+import type { State } from "./state";
+import type { Path } from "./types";
 
 /** What effects that change screens compete for. */
 export const SCREEN = "screen";
@@ -13,17 +16,6 @@ export interface Cause {
   readonly path: Path;
   readonly rule: Id | null;
 }
-
-const atRest = {
-  over: [],
-  pressed: null,
-  grip: null,
-  drag: null,
-  byKey: null,
-  heldIn: [],
-  clicked: null,
-  focused: [],
-} as const;
 
 const enterScreen = (
   project: Project,
@@ -36,7 +28,7 @@ const enterScreen = (
 ): State => {
   // what was held or waited for on the screen left behind ends with it, as do its overlays
   const left = closeAll(
-    endHolds(
+    endReverts(
       project,
       state,
       () => true,
@@ -44,16 +36,13 @@ const enterScreen = (
     ),
   );
   const next = scheduleTimers(project, {
-    ...left,
-    ...atRest,
+    ...untouched(left),
     screen,
     history,
-    timers: [],
-    armed: {},
-    settling: {},
     clips: {},
-    seen: [],
-    sending: {},
+    forms: { ...left.forms, sending: {} },
+    scroll: { ...left.scroll, inSight: [] },
+    timers: { ...left.timers, waits: [], scheduled: {}, settling: {} },
   });
   emit({
     type: "navigated",
@@ -74,12 +63,18 @@ const forget = (state: State, path: Path): State => ({
   traits: without(state.traits, path),
   options: without(state.options, path),
   writers: without(state.writers, path),
-  settling: without(state.settling, path),
-  entries: without(state.entries, path),
-  scrolled: without(state.scrolled, path),
-  sending: without(state.sending, path),
   clips: without(state.clips, path),
-  stopped: without(state.stopped, path),
+  forms: {
+    ...state.forms,
+    entries: without(state.forms.entries, path),
+    sending: without(state.forms.sending, path),
+  },
+  scroll: { ...state.scroll, offsets: without(state.scroll.offsets, path) },
+  timers: {
+    ...state.timers,
+    settling: without(state.timers.settling, path),
+    stopped: without(state.timers.stopped, path),
+  },
 });
 
 const closeAll = (state: State): State =>
@@ -139,8 +134,8 @@ export const goBack = (
 
 /** What is pressed, hovered and focused is let go, seen by all; waits go on. */
 const letGo = (project: Project, state: State, emit: Emit): State => {
-  const ended = endHolds(project, state, () => true, emit);
-  return { ...ended, ...atRest, timers: ended.timers.filter((t) => t.source === undefined) };
+  const ended = endReverts(project, state, () => true, emit);
+  return untouched(unpressed(ended));
 };
 
 /**
@@ -156,7 +151,7 @@ export const openOverlay = (
   emit: Emit,
 ): State => {
   if (project.pieces[screen]?.kind !== "screen" || screen === state.screen) return state;
-  const returnTo = state.focused[0]?.slice(state.screen.length + 1) ?? null;
+  const returnTo = state.keyboard.focused[0]?.slice(state.screen.length + 1) ?? null;
   const free = forget(letGo(project, state, emit), `${state.screen}/${overlayPart(screen)}`);
   const next = scheduleTimers(project, {
     ...free,
@@ -186,11 +181,9 @@ export const closeOverlay = (
   const overlay = state.overlays.find((o) => o.screen === screen);
   if (!overlay) return state;
   const free = forget(letGo(project, state, emit), `${state.screen}/${overlayPart(screen)}`);
-  const next = scheduleTimers(project, {
-    ...free,
-    overlays: free.overlays.filter((o) => o !== overlay),
-    refocus: overlay.returnTo,
-  });
+  const overlays = free.overlays.filter((o) => o !== overlay);
+  const back = changed({ ...free, overlays }, "keyboard", { refocus: overlay.returnTo });
+  const next = scheduleTimers(project, back);
   emit({
     type: "closed",
     at: state.now,

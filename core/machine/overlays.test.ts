@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText, ruleText, ruleTrouble } from "#core/describe";
+import { eventText, ruleText, ruleTrouble } from "#core/describe";
 import { findBox, hitTest, spotAt, spotBounds } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { focusStops, start } from "#core/machine";
@@ -86,10 +86,10 @@ describe("screens over others", () => {
     expect(opened.state.overlays.map((o) => o.screen)).toEqual([notice]);
     // what the hover had lit goes out, since nothing beneath is touched any more
     expect(opened.state.traits[screen]?.[lit.id]).toBe(lit.v.no);
-    expect(feed(p, opened.state, on(button)).state.over).toEqual([]);
+    expect(feed(p, opened.state, on(button)).state.pointer.over).toEqual([]);
     const closed = feed(p, opened.state, on(`${over}/${copy}/${cross}`), ...click);
     expect(closed.state.overlays).toEqual([]);
-    expect(closed.happenings.map((h) => happeningText(p, h)?.text)).toContain("Notice closed");
+    expect(closed.events.map((event) => eventText(p, event)?.text)).toContain("Notice closed");
     expect(feed(p, closed.state, on(button)).state.traits[screen]?.[lit.id]).toBe(lit.v.yes);
   });
 
@@ -104,7 +104,7 @@ describe("screens over others", () => {
     expect(at(later, `${screen}/${over}`, read.id)).toBe(read.v.yes);
     const again = feed(p, later, on(null), ...click, on(button), ...click).state;
     expect(at(again, `${screen}/${over}`, read.id)).toBeUndefined();
-    expect(again.timers.some((t) => t.at === `${screen}/${over}`)).toBe(true);
+    expect(again.timers.waits.some((t) => t.at === `${screen}/${over}`)).toBe(true);
   });
 
   it("a press beside it or Escape closes it, unless it must be answered", () => {
@@ -136,14 +136,17 @@ describe("screens over others", () => {
       { type: "key", key: "Enter", phase: "up" },
     ];
     const opened = feed(p, start(p, screen), { type: "focus", layer: button }, ...enter).state;
-    expect([opened.focused, focusStops(p, opened)]).toEqual([[], [`${over}/${copy}/${cross}`]]);
+    expect([opened.keyboard.focused, focusStops(p, opened)]).toEqual([
+      [],
+      [`${over}/${copy}/${cross}`],
+    ]);
     const closed = feed(
       p,
       opened,
       { type: "focus", layer: `${over}/${copy}/${cross}` },
       ...enter,
     ).state;
-    expect(closed.focused[0]).toBe(`${screen}/${button}`);
+    expect(closed.keyboard.focused[0]).toBe(`${screen}/${button}`);
   });
 
   it("back is out of the front one; going to a screen takes them all along; the same one comes to the front", () => {

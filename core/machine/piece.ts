@@ -19,7 +19,8 @@ import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
 import { overlayPart } from "./surface";
 import { effectTrouble } from "./troubles";
-import type { ActiveInstance, Path, State } from "./types";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 
 /** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
 export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {

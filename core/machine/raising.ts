@@ -1,7 +1,7 @@
 import type { Id } from "../basics";
 import { liveAt, split } from "./chain";
 import type { Doing } from "./effect-types";
-import type { State } from "./types";
+import type { State } from "./state";
 
 /** Tells the piece around a copy something; who listens for that on the copy answers. */
 export const raised = (doing: Doing, signal: Id): State => {

@@ -4,7 +4,8 @@ import { looksOf, valuesIn } from "../looks";
 import type { Overrides } from "../looks";
 import type { Layer, LayerChanges, Piece, Project } from "../project";
 import type { LayerValues } from "../properties";
-import type { ActiveInstance, Path, State } from "./types";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 import { hiddenIn } from "./piece";
 
 const saying = new WeakMap<Piece["looks"], Map<string, readonly Id[]>>();
@@ -39,17 +40,19 @@ export const layersWith = (
   });
 
 const kept = new WeakMap<
-  State["entries"],
-  { scrolled: State["scrolled"]; said: ReadonlyMap<Path, Overrides> }
+  State["forms"]["entries"],
+  { offsets: State["scroll"]["offsets"]; said: ReadonlyMap<Path, Overrides> }
 >();
 
 /**
  * What is filled in and how far layers are scrolled, by the copy they are in. Equal states give the
  * same object.
  */
-export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | undefined => {
+export const saidIn = (state: State, copy: Path): Overrides | undefined => {
+  const { entries } = state.forms;
+  const { offsets } = state.scroll;
   let known = kept.get(entries);
-  if (known?.scrolled !== scrolled) {
+  if (known?.offsets !== offsets) {
     const said = new Map<Path, Map<Id, LayerChanges>>();
     const say = (path: Path, changes: LayerChanges) => {
       const cut = path.lastIndexOf("/");
@@ -59,8 +62,8 @@ export const saidIn = ({ entries, scrolled }: State, copy: Path): Overrides | un
       layers.set(id, { ...layers.get(id), ...changes });
     };
     for (const [path, text] of Object.entries(entries)) say(path, { text });
-    for (const [path, scrolledBy] of Object.entries(scrolled)) say(path, { scrolledBy });
-    known = { scrolled, said };
+    for (const [path, scrolledBy] of Object.entries(offsets)) say(path, { scrolledBy });
+    known = { offsets, said };
     kept.set(entries, known);
   }
   return known?.said.get(copy);

@@ -1,6 +1,7 @@
 import type { Id } from "../basics";
 import type { OverlayStyle, Piece, Project } from "../project";
-import type { Path, State } from "./types";
+import type { State } from "./state";
+import type { Path } from "./types";
 
 /** Begins the part of a path that names an overlay: no layer has such an id. */
 const OVER = "~";

@@ -2,39 +2,45 @@ import { meets } from "../looks";
 import { lastsFor } from "../motion";
 import type { Motion, Project } from "../project";
 import { liveAt } from "./chain";
-import { armClips } from "./clips";
+import { scheduleClips } from "./clips";
 import { liveCopies, rulesOf } from "./piece";
-import type { Path, State, Timer } from "./types";
+import { changed } from "./state";
+import type { State, Timer } from "./state";
+import type { Path } from "./types";
 
 /**
  * Starts the waits whose condition has become true and drops those whose condition no longer holds;
  * what is held goes on being held.
  */
 export const scheduleTimers = (project: Project, state: State): State => {
-  const armed: Record<string, true> = {};
-  const timers: Timer[] = state.timers.filter(
+  const scheduled: Record<string, true> = {};
+  const waits: Timer[] = state.timers.waits.filter(
     (t) => t.source !== undefined && t.clip === undefined,
   );
   for (const live of liveCopies(project, state)) {
     for (const rule of rulesOf(project, live.piece)) {
       if (rule.trigger.type !== "delay") continue;
       const key = `${live.path} ${rule.id}`;
-      if (state.stopped[key] || !meets(rule.when, live.variant)) continue;
-      armed[key] = true;
-      const running = state.timers.find(
+      if (state.timers.stopped[key] || !meets(rule.when, live.variant)) continue;
+      scheduled[key] = true;
+      const running = state.timers.waits.find(
         (t) =>
           t.at === live.path &&
           t.rule === rule.id &&
           t.source === undefined &&
           t.clip === undefined,
       );
-      if (running) timers.push(running);
-      else if (!state.armed[key])
-        timers.push({ at: live.path, rule: rule.id, due: state.now + (rule.trigger.ms ?? 0) });
+      if (running) waits.push(running);
+      else if (!state.timers.scheduled[key])
+        waits.push({ at: live.path, rule: rule.id, due: state.now + (rule.trigger.ms ?? 0) });
     }
   }
-  const played = armClips(project, state);
-  return { ...state, armed, clips: played.clips, timers: [...timers, ...played.timers] };
+  const played = scheduleClips(project, state);
+  return {
+    ...state,
+    clips: played.clips,
+    timers: { ...state.timers, scheduled, waits: [...waits, ...played.waits] },
+  };
 };
 
 /**
@@ -45,11 +51,7 @@ export const noteInMotion = (project: Project, state: State, path: Path, motion:
   const live = liveAt(project, state, path);
   if (!live || !rulesOf(project, live.piece).some((r) => r.trigger.type === "settled"))
     return state;
-  return {
-    ...state,
-    settling: {
-      ...state.settling,
-      [path]: Math.max(state.settling[path] ?? 0, state.now + lastsFor(motion)),
-    },
-  };
+  const { settling } = state.timers;
+  const until = Math.max(settling[path] ?? 0, state.now + lastsFor(motion));
+  return changed(state, "timers", { settling: { ...settling, [path]: until } });
 };

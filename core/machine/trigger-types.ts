@@ -1,4 +1,4 @@
-import type { Revert } from "./types";
+import type { Revert } from "./state";
 
 /** What a kind of trigger is to the machine. */
 export interface TriggerFacet {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { happeningText, ruleText, ruleTrouble } from "#core/describe";
+import { eventText, ruleText, ruleTrouble } from "#core/describe";
 import { DOUBLE, advance, focusStops, nextStop, start, step } from "#core/machine";
 import type { Input, MachineEvent, State } from "#core/machine";
 import { accept, changeSchema } from "#core/project";
@@ -14,16 +14,16 @@ const play = (
   piece: string,
   script: Script,
   from?: State,
-): { state: State; happenings: MachineEvent[] } => {
+): { state: State; events: MachineEvent[] } => {
   let state = from ?? start(project, piece);
-  const happenings: MachineEvent[] = [];
+  const events: MachineEvent[] = [];
   for (const s of script) {
     const r =
       typeof s === "number" ? advance(project, state, state.now + s) : step(project, state, s);
     state = r.state;
-    happenings.push(...r.happenings);
+    events.push(...r.events);
   }
-  return { state, happenings };
+  return { state, events };
 };
 const over = (layer: string | null): Input => ({ type: "over", layer });
 const down: Input = { type: "down" };
@@ -68,13 +68,13 @@ describe("double click", () => {
     expect(at(play(b.project, id, [...click, DOUBLE + 1, ...click]).state)).toBe("three no");
     // a third click begins anew
     expect(
-      fired(play(b.project, id, [...click, 50, ...click, 50, ...click]).happenings).filter(
+      fired(play(b.project, id, [...click, 50, ...click, 50, ...click]).events).filter(
         (t) => t === "double",
       ),
     ).toHaveLength(1);
     expect(
       fired(
-        play(b.project, id, [...click, 50, ...click, 50, ...click, 50, ...click]).happenings,
+        play(b.project, id, [...click, 50, ...click, 50, ...click, 50, ...click]).events,
       ).filter((t) => t === "double"),
     ).toHaveLength(2);
   });
@@ -105,9 +105,9 @@ describe("hold", () => {
     expect(at(play(b.project, id, [over(body), down, 499, up]).state)).toBe("two no");
     const late = play(b.project, id, [over(body), down, 2000, up]);
     expect(at(late.state)).toBe("one yes");
-    expect(late.happenings.find((h) => h.type === "fired")?.at).toBe(500);
-    expect(fired(late.happenings)).toEqual(["hold"]);
-    expect(late.state.timers).toEqual([]);
+    expect(late.events.find((event) => event.type === "fired")?.at).toBe(500);
+    expect(fired(late.events)).toEqual(["hold"]);
+    expect(late.state.timers.waits).toEqual([]);
   });
 
   it("is given up when the pointer leaves, is cancelled, or the condition no longer holds", () => {
@@ -131,7 +131,7 @@ describe("hold", () => {
           down,
           { type: "show", at: id, trait: lit.id, value: lit.v.yes as string },
           400,
-        ]).happenings,
+        ]).events,
       ),
     ).toEqual([]);
     expect(ruleText(b.project, b.piece, b.piece.rules[r] as never)).toContain(
@@ -181,9 +181,9 @@ describe("settled", () => {
     b.rule({ source: body, effects: [yes] });
     b.rule({ trigger: { type: "settled" }, effects: [goes(lit.id, "opposite")] });
     const run = play(b.project, id, [over(body), down, up]);
-    expect(run.happenings.some((h) => h.type === "loop")).toBe(true);
+    expect(run.events.some((event) => event.type === "loop")).toBe(true);
     expect(["one yes", "one no"]).toContain(at(run.state));
-    expect(Object.keys(run.state.stopped)).toHaveLength(1);
+    expect(Object.keys(run.state.timers.stopped)).toHaveLength(1);
   });
 });
 
@@ -304,7 +304,7 @@ describe("copies that talk", () => {
     const heard = (layer: string) => play(b.project, screen, [over(`${layer}/${body}`), down, up]);
     expect(heard(one).state.traits[screen]?.[seen.id]).toBe(seen.v.yes);
     expect(heard(two).state.traits[screen]?.[seen.id]).toBeUndefined();
-    expect(heard(one).happenings.map((h) => happeningText(b.project, h)?.text)).toEqual(
+    expect(heard(one).events.map((event) => eventText(b.project, event)?.text)).toEqual(
       expect.arrayContaining(["Copy: says passed", "Copy says passed → Seen yes · cut"]),
     );
     expect(ruleText(b.project, b.piece, b.piece.rules[rule] as never)).toContain(
@@ -337,10 +337,10 @@ describe("copies that talk", () => {
       ],
     });
     b.rule({ source: one, trigger: { type: "signal", signal: "passed" }, effects: [raise] });
-    const raised = play(b.project, screen, [over(`${one}/${body}`), down, up]).happenings.filter(
-      (h) => h.type === "signalled",
+    const raised = play(b.project, screen, [over(`${one}/${body}`), down, up]).events.filter(
+      (event) => event.type === "signalled",
     );
-    expect(raised.map((h) => h.path)).toEqual([`${screen}/${one}`, screen]);
+    expect(raised.map((event) => event.path)).toEqual([`${screen}/${one}`, screen]);
   });
 
   it("a rule sets traits of a copy inside, which can be undone, and competes with others for them", () => {
@@ -360,8 +360,8 @@ describe("copies that talk", () => {
     expect(value(play(b.project, screen, [over(null)], hovered.state).state, two)).toBe(lit.v.no);
     const clicked = play(b.project, screen, [down, up], hovered.state);
     expect(value(clicked.state, one)).toBe(lit.v.yes);
-    expect(clicked.happenings.find((h) => h.type === "lost")).toMatchObject({ rule: lost });
-    expect(clicked.happenings.map((h) => happeningText(b.project, h)?.text)).toContain(
+    expect(clicked.events.find((event) => event.type === "lost")).toMatchObject({ rule: lost });
+    expect(clicked.events.map((event) => eventText(b.project, event)?.text)).toContain(
       "Box click → Copy: Lit yes · cut",
     );
     expect(
@@ -394,7 +394,7 @@ describe("addresses", () => {
     const { b, id, body } = buoy();
     b.rule({ source: body, effects: [{ type: "address", to: "https://kelpway.example/piers" }] });
     const run = play(b.project, id, [over(body), down, up]);
-    expect(run.happenings.map((h) => happeningText(b.project, h)?.text)).toContain(
+    expect(run.events.map((event) => eventText(b.project, event)?.text)).toContain(
       "would open https://kelpway.example/piers",
     );
     const rule = Object.keys(b.piece.rules)[0] as string;
@@ -482,8 +482,8 @@ describe("whatever happens", () => {
           const twice = play(b.project, id, steps);
           expect(twice.state).toEqual(once.state);
           for (const due of [
-            ...once.state.timers.map((t) => t.due),
-            ...Object.values(once.state.settling),
+            ...once.state.timers.waits.map((t) => t.due),
+            ...Object.values(once.state.timers.settling),
           ])
             expect(due).toBeGreaterThan(once.state.now);
           const rest = play(
@@ -493,11 +493,11 @@ describe("whatever happens", () => {
             once.state,
           ).state;
           expect([
-            rest.holds,
-            rest.pressed,
-            rest.focused,
-            rest.over,
-            rest.timers.filter((t) => t.source),
+            rest.reverts,
+            rest.pointer.pressed,
+            rest.keyboard.focused,
+            rest.pointer.over,
+            rest.timers.waits.filter((t) => t.source),
           ]).toEqual([[], null, [], [], []]);
         },
       ),

@@ -4,7 +4,7 @@ import { clipAt, momentOf } from "./clips";
 import type { Doing } from "./effect-types";
 import { listensFor } from "./listening";
 import { scheduleTimers } from "./timers";
-import type { State } from "./types";
+import type { State } from "./state";
 
 /** Whether a clip plays, and where it is, ms from its beginning. */
 interface ClipMoment {

@@ -50,9 +50,9 @@ const run = (
 ): { state: State; happened: MachineEvent[] } => {
   let state = start(project, "sampler");
   const happened: MachineEvent[] = [];
-  const take = (result: { state: State; happenings: readonly MachineEvent[] }) => {
+  const take = (result: { state: State; events: readonly MachineEvent[] }) => {
     state = result.state;
-    happened.push(...result.happenings);
+    happened.push(...result.events);
   };
   for (const input of inputs) {
     take(step(project, state, input));
@@ -67,7 +67,8 @@ const focus: Input = { type: "focus", layer: "box" };
 
 describe("every kind of trigger", () => {
   const firing = (inputs: readonly Input[], trigger: Trigger): number =>
-    run(withRules(rule(trigger, [toOn])), inputs).happened.filter((h) => h.type === "fired").length;
+    run(withRules(rule(trigger, [toOn])), inputs).happened.filter((event) => event.type === "fired")
+      .length;
 
   it.each<[TriggerType, Partial<Trigger>, readonly Input[], readonly Input[]]>([
     ["click", {}, click, [onto, { type: "down" }, away, { type: "up" }]],
@@ -129,7 +130,7 @@ describe("every kind of effect", () => {
     if (!effect) throw new Error(`no ${kind}`);
     return run(withRules(rule({ type: "click" }, [effect])), [...before, ...click]);
   };
-  const types = (kind: EffectType) => does(kind).happened.map((h) => h.type);
+  const types = (kind: EffectType) => does(kind).happened.map((event) => event.type);
 
   it("tells of what it does", () => {
     expect(types("go")).toContain("navigated");

@@ -4,13 +4,16 @@ import { meets } from "../looks";
 import { ROOT } from "../project";
 import type { Project } from "../project";
 import { liveAt, split } from "./chain";
-import { holdsNow } from "./contact";
+import { isHeldFor } from "./contact";
 import { scheduleTimers } from "./timers";
 import { clipAt } from "./clips";
 import { fireAll, fireOn } from "./fire";
 import { answerCome } from "./forms";
 import { rulesOf } from "./piece";
-import type { Emit, MachineEvent, Path, State, Timer } from "./types";
+import type { Emit, MachineEvent } from "./events";
+import { changed } from "./state";
+import type { State, Timer } from "./state";
+import type { Path } from "./types";
 import { listensFor } from "./listening";
 
 /** More rule steps than this without time passing is a loop. */
@@ -18,14 +21,15 @@ const MOST_STEPS = 64;
 
 /** The waits of one copy that are due together. */
 const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): State => {
-  const together = state.timers.filter(
+  const together = state.timers.waits.filter(
     (t) =>
       t.due === first.due &&
       t.at === first.at &&
       (t.source === undefined) === (first.source === undefined) &&
       t.clip === undefined,
   );
-  const next = { ...state, timers: state.timers.filter((t) => !together.includes(t)) };
+  const waits = state.timers.waits.filter((t) => !together.includes(t));
+  const next = changed(state, "timers", { waits });
   const live = liveAt(project, next, first.at);
   if (!live) return next;
   const sources = new Map(together.map((t) => [t.rule, t.source ?? `${live.path}/${ROOT}`]));
@@ -34,10 +38,11 @@ const fireTimers = (project: Project, state: State, first: Timer, emit: Emit): S
   const rules = rulesOf(project, live.piece).filter(
     (r) => sources.has(r.id) && (!held || meets(r.when, variant)),
   );
-  if (held && (!holdsNow(next, first) || rules.length === 0)) return next;
+  if (held && (!isHeldFor(next, first) || rules.length === 0)) return next;
+  const heldIn = [...next.pointer.heldIn, live.path];
   return fireAll(
     project,
-    held ? { ...next, heldIn: [...next.heldIn, live.path] } : next,
+    held ? changed(next, "pointer", { heldIn }) : next,
     live,
     rules,
     (r) => present(sources.get(r.id)),
@@ -54,9 +59,10 @@ const fireClip = (
   first: Timer & { readonly clip: Path },
   emit: Emit,
 ): State => {
-  const together = state.timers.filter((t) => t.clip === first.clip && t.due === first.due);
+  const together = state.timers.waits.filter((t) => t.clip === first.clip && t.due === first.due);
   const { layer } = split(first.clip);
-  const next = { ...state, timers: state.timers.filter((t) => t.clip !== first.clip) };
+  const waits = state.timers.waits.filter((t) => t.clip !== first.clip);
+  const next = changed(state, "timers", { waits });
   const live = liveAt(project, next, first.at);
   const at = live && clipAt(project, next, live, layer);
   if (!live || !at) return next;
@@ -84,13 +90,14 @@ const fireClip = (
 
 /** The motions of a copy have ended. */
 const fireSettled = (project: Project, state: State, path: Path, emit: Emit): State => {
-  const { [path]: _due, ...settling } = state.settling;
-  const next = { ...state, settling };
+  const { [path]: _due, ...settling } = state.timers.settling;
+  const next = changed(state, "timers", { settling });
   const live = liveAt(project, next, path);
   if (!live) return next;
   const variant = next.traits[path] ?? live.variant;
   const rules = rulesOf(project, live.piece).filter(
-    (r) => listensFor("settled")(r) && !next.stopped[`${path} ${r.id}`] && meets(r.when, variant),
+    (r) =>
+      listensFor("settled")(r) && !next.timers.stopped[`${path} ${r.id}`] && meets(r.when, variant),
   );
   return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, emit);
 };
@@ -98,9 +105,9 @@ const fireSettled = (project: Project, state: State, path: Path, emit: Emit): St
 /** When something will happen by itself, ms; Infinity when nothing will. */
 export const nextDue = (state: State): number =>
   Math.min(
-    ...state.timers.map((t) => t.due),
-    ...Object.values(state.settling),
-    ...Object.values(state.sending).map((s) => s.due),
+    ...state.timers.waits.map((t) => t.due),
+    ...Object.values(state.timers.settling),
+    ...Object.values(state.forms.sending).map((s) => s.due),
   );
 
 /**
@@ -112,12 +119,12 @@ export const runDue = (project: Project, from: State, until: number, emit: Emit)
   let moment = -Infinity;
   let steps = 0;
   let recent: { path: Path; rule: Id }[] = [];
-  const note: Emit = (h: MachineEvent) => {
-    if (h.type === "fired") {
-      recent.push({ path: h.path, rule: h.rule });
+  const note: Emit = (event: MachineEvent) => {
+    if (event.type === "fired") {
+      recent.push({ path: event.path, rule: event.rule });
       steps++;
     }
-    emit(h);
+    emit(event);
   };
   for (;;) {
     const due = nextDue(state);
@@ -128,9 +135,13 @@ export const runDue = (project: Project, from: State, until: number, emit: Emit)
       recent = [];
     }
     state = { ...state, now: Math.max(state.now, due) };
-    const settled = Object.keys(state.settling).find((p) => state.settling[p] === due);
-    const timer = state.timers.find((t) => t.due === due);
-    const answered = Object.keys(state.sending).find((p) => state.sending[p]?.due === due);
+    const settled = Object.keys(state.timers.settling).find(
+      (p) => state.timers.settling[p] === due,
+    );
+    const timer = state.timers.waits.find((t) => t.due === due);
+    const answered = Object.keys(state.forms.sending).find(
+      (p) => state.forms.sending[p]?.due === due,
+    );
     if (settled !== undefined) state = fireSettled(project, state, settled, note);
     else if (timer?.clip !== undefined)
       state = fireClip(project, state, { ...timer, clip: timer.clip }, note);
@@ -146,14 +157,13 @@ export const runDue = (project: Project, from: State, until: number, emit: Emit)
 
 const stopLoop = (state: State, recent: readonly { path: Path; rule: Id }[], emit: Emit): State => {
   const keys = new Map(recent.map((r) => [`${r.path} ${r.rule}`, r]));
-  const next: State = {
-    ...state,
+  const next = changed(state, "timers", {
     stopped: {
-      ...state.stopped,
+      ...state.timers.stopped,
       ...Object.fromEntries([...keys.keys()].map((k) => [k, true as const])),
     },
-    timers: state.timers.filter((t) => !keys.has(`${t.at} ${t.rule}`)),
-  };
+    waits: state.timers.waits.filter((t) => !keys.has(`${t.at} ${t.rule}`)),
+  });
   emit({ type: "loop", at: state.now, state: next, rules: [...keys.values()] });
   return next;
 };

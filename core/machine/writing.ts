@@ -3,7 +3,9 @@ import type { Project } from "../project";
 import { OPTION } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { instanceIn, steeredInstances } from "./piece";
-import type { ActiveInstance, Path, State, TraitSet } from "./types";
+import type { TraitSet } from "./events";
+import type { State } from "./state";
+import type { ActiveInstance, Path } from "./types";
 
 /** Sets options of a copy; the keys carry their "option:". */
 export const writeOptions = (

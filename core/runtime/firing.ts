@@ -43,14 +43,14 @@ export const firing = (
   const scene = bare(sceneOf(env, project, resolver, state));
   if (!working || !live || !scene) return null;
   const moves: Shown[] = [];
-  const emit = (h: MachineEvent): void => {
-    for (const move of movesOf(h)) {
+  const emit = (event: MachineEvent): void => {
+    for (const move of movesOf(event)) {
       const to = bare(sceneOf(env, project, resolver, move.state));
       if (to)
         moves.push({
           to,
           motion: move.motion,
-          said: "motion" in h && h.type !== "fired" ? h.motion : move.motion,
+          said: "motion" in event && event.type !== "fired" ? event.motion : move.motion,
           within: withinScreen(move.path),
           subject: move.state.screen,
         });

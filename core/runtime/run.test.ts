@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { happeningText, motionText, ruleText } from "#core/describe";
+import { eventText, motionText, ruleText } from "#core/describe";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { MachineEvent } from "#core/machine";
@@ -282,15 +282,15 @@ describe("a running piece", () => {
   });
 
   it("a fade between screens dissolves, and Back goes back", () => {
-    const happenings: MachineEvent[] = [];
+    const events: MachineEvent[] = [];
     const project = kelpwayKit();
-    const run = new Run(env, project, "trip-settings", (h) => happenings.push(h));
+    const run = new Run(env, project, "trip-settings", (event) => events.push(event));
     click(run, 100, 590);
     run.advanceTo(130);
     expect(picture(run)).toContain("plus-lighter");
     run.advanceTo(600);
     expect(picture(run)).not.toContain("plus-lighter");
-    expect(happenings.map((h) => happeningText(project, h)?.text).filter(Boolean)).toEqual([
+    expect(events.map((event) => eventText(project, event)?.text).filter(Boolean)).toEqual([
       "Cabin link click → go to Cabin climate · fade 260 ms ease-in-out",
       "now on Cabin climate",
     ]);

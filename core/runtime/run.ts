@@ -45,6 +45,11 @@ const calmed = (m: Motion): Motion =>
         easing: "linear",
       };
 
+/** What decides which layers are in sight. */
+interface Looked extends Pick<State, "traits" | "screen" | "options"> {
+  readonly offsets: State["scroll"]["offsets"];
+}
+
 type PointerKind = "move" | "down" | "up" | "cancel";
 
 /**
@@ -58,7 +63,7 @@ export class Run {
   private scrolling: Motion | null = null;
   private readonly swipe = new Swipe();
   private calm = false;
-  private looked: Pick<State, "traits" | "scrolled" | "screen" | "options"> | null = null;
+  private looked: Looked | null = null;
 
   /**
    * A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may
@@ -68,7 +73,7 @@ export class Run {
     private readonly env: LayoutEnv,
     private project: Project,
     readonly piece: Id,
-    private readonly happened: (h: MachineEvent) => void = () => undefined,
+    private readonly happened: (event: MachineEvent) => void = () => undefined,
     private readonly resolver = new Resolver(),
   ) {
     this.state = start(project, piece);
@@ -153,7 +158,7 @@ export class Run {
   pointer(kind: PointerKind, x: number, y: number, touch = false): Swiped | null {
     if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
     // a second finger presses nothing while the first one does
-    if (kind === "down" && this.state.pressed) return null;
+    if (kind === "down" && this.state.pointer.pressed) return null;
     if (touch) return this.touched(kind, x, y);
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
@@ -172,11 +177,11 @@ export class Run {
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
       this.input({ type: "move", x, y });
-      if (kind === "down" || this.state.pressed) this.over(x, y);
+      if (kind === "down" || this.state.pointer.pressed) this.over(x, y);
       if (kind !== "move") this.input({ type: kind });
     }
     if (kind === "up" || kind === "cancel") this.input({ type: "over", layer: null });
-    const mayScroll = kind === "move" && this.state.pressed && !this.state.drag;
+    const mayScroll = kind === "move" && this.state.pointer.pressed && !this.state.pointer.drag;
     const scene = mayScroll ? this.scene() : null;
     if (!scene || !this.swipe.begins(scene, [x, y], this.now)) return null;
     this.input({ type: "cancel" });
@@ -220,21 +225,21 @@ export class Run {
     const before = this.state;
     const result = step(this.project, before, { type: "key", key, phase });
     this.take(result);
-    return result.happenings.length > 0 || this.state.pressed !== before.pressed;
+    return result.events.length > 0 || this.state.pointer.pressed !== before.pointer.pressed;
   }
 
   /**
    * Whether what is focused is being filled in: then one must see where, however the focus came.
    */
   filling(): boolean {
-    return isEntry(this.project, this.state, this.state.focused[0]);
+    return isEntry(this.project, this.state, this.state.keyboard.focused[0]);
   }
 
   /**
    * The focused layer within the shown piece, where it is on screen; null when nothing is focused.
    */
   focus(): string | null {
-    return this.state.focused[0]?.slice(this.state.screen.length + 1) ?? null;
+    return this.state.keyboard.focused[0]?.slice(this.state.screen.length + 1) ?? null;
   }
 
   private over(x: number, y: number): void {
@@ -245,12 +250,12 @@ export class Run {
   /** Takes an edited project and goes on where it is. */
   update(project: Project): void {
     this.project = project;
-    const dragging = this.state.drag !== null;
+    const dragging = this.state.pointer.drag !== null;
     this.state = revise(project, this.state);
     const target = this.target(this.state);
     if (!target) return;
     // a drag whose rule is gone goes back by itself
-    if (dragging && !this.state.drag) {
+    if (dragging && !this.state.pointer.drag) {
       this.mover.letGo(byHand, this.state.now);
       this.mover.retarget(target, byHand, this.state.now, this.state.screen);
     } else this.mover.replace(target, this.state.screen);
@@ -280,41 +285,46 @@ export class Run {
    * Tells the machine which layers that listen for it are in sight, when what is shown has changed.
    */
   private look(): void {
-    const { traits, scrolled, screen, options } = this.state;
+    const { traits, scroll, screen, options } = this.state;
+    const { offsets } = scroll;
     const before = this.looked;
     if (
       before &&
       before.traits === traits &&
-      before.scrolled === scrolled &&
+      before.offsets === offsets &&
       before.screen === screen &&
       before.options === options
     )
       return;
-    this.looked = { traits, scrolled, screen, options };
+    this.looked = { traits, offsets, screen, options };
     const target = this.target(this.state);
     const seen = target
       ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`)
       : [];
-    if (seen.length !== this.state.seen.length || seen.some((p) => !this.state.seen.includes(p)))
+    if (
+      seen.length !== this.state.scroll.inSight.length ||
+      seen.some((p) => !this.state.scroll.inSight.includes(p))
+    )
       this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
   }
 
-  private take(result: { state: State; happenings: MachineEvent[] }): void {
+  private take(result: { state: State; events: MachineEvent[] }): void {
     this.state = result.state;
-    for (const h of result.happenings) {
-      if (h.type === "dragging") this.follow(h);
-      else if (h.type === "dropped") this.drop(h);
-      else if (h.type === "filled") this.aim(h.state, null, h.at, h.path);
-      else if (h.type === "shown") this.aim(h.state, byHand, h.at, h.path);
-      else if (h.type === "scrolled") this.aim(h.state, this.scrolling, h.at);
-      for (const move of movesOf(h, result.happenings))
-        this.aim(move.state, move.motion, h.at, move.path);
-      this.happened(h);
-      if (h.type === "scrollTo") {
+    for (const event of result.events) {
+      if (event.type === "dragging") this.follow(event);
+      else if (event.type === "dropped") this.drop(event);
+      else if (event.type === "filled") this.aim(event.state, null, event.at, event.path);
+      else if (event.type === "shown") this.aim(event.state, byHand, event.at, event.path);
+      else if (event.type === "scrolled") this.aim(event.state, this.scrolling, event.at);
+      for (const move of movesOf(event, result.events))
+        this.aim(move.state, move.motion, event.at, move.path);
+      this.happened(event);
+      if (event.type === "scrollTo") {
         const target = this.target(this.state);
         const to =
-          target && scrollTo(target, `${h.path}/${h.layer}`.slice(this.state.screen.length + 1));
-        this.scrollAs(to && { layer: to.path, to: to.to, motion: h.motion });
+          target &&
+          scrollTo(target, `${event.path}/${event.layer}`.slice(this.state.screen.length + 1));
+        this.scrollAs(to && { layer: to.path, to: to.to, motion: event.motion });
       }
     }
     if (this.listens) this.look();
@@ -330,23 +340,27 @@ export class Run {
     );
   }
 
-  private follow(h: Extract<MachineEvent, { type: "dragging" }>): void {
-    const target = this.target(h.state);
+  private follow(event: Extract<MachineEvent, { type: "dragging" }>): void {
+    const target = this.target(event.state);
     if (target)
       this.mover.drag(
         target,
-        h.motion,
-        h.at,
-        h.progress,
-        `${h.path} ${h.rule}`,
-        withinScreen(h.path),
+        event.motion,
+        event.at,
+        event.progress,
+        `${event.path} ${event.rule}`,
+        withinScreen(event.path),
       );
   }
 
-  private drop(h: Extract<MachineEvent, { type: "dropped" }>): void {
-    this.mover.letGo(h.motion, h.at);
-    if (!h.done)
-      this.aim(h.state, h.motion.kind === "fade" ? { ...h.motion, kind: "tween" } : h.motion, h.at);
+  private drop(event: Extract<MachineEvent, { type: "dropped" }>): void {
+    this.mover.letGo(event.motion, event.at);
+    if (!event.done)
+      this.aim(
+        event.state,
+        event.motion.kind === "fade" ? { ...event.motion, kind: "tween" } : event.motion,
+        event.at,
+      );
   }
 
   private target(now: State): LayoutBox | null {

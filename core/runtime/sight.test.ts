@@ -90,7 +90,7 @@ describe("scrolling", () => {
     const { b, id, list, rows, lit } = timetable(false);
     b.rule({ source: rows[1], effects: [becomes(lit.id, lit.v.yes as string)] });
     const run = new Run(env, b.project, id);
-    const scrolled = () => run.inside.scrolled[`${id}/${list}`] ?? 0;
+    const scrolled = () => run.inside.scroll.offsets[`${id}/${list}`] ?? 0;
     const y = () => {
       const s = run.scene();
       const spot = s && spotAt(s, rows[0] as string);
@@ -110,7 +110,11 @@ describe("scrolling", () => {
     run.advanceTo(900);
     expect(scrolled()).toBe(60);
     expect(finger("up", 90)).toEqual({ layer: list, by: 60 });
-    expect([run.variant()[lit.id], scrolled(), run.inside.pressed]).toEqual([lit.v.no, 60, null]);
+    expect([run.variant()[lit.id], scrolled(), run.inside.pointer.pressed]).toEqual([
+      lit.v.no,
+      60,
+      null,
+    ]);
     // sideways there is nothing to scroll, and past the end neither
     finger("down", 150);
     run.pointer("move", 20, 150, true);
@@ -142,7 +146,7 @@ describe("scrolling", () => {
     run.pointer("down", 100, 150, true);
     run.pointer("move", 100, 70, true);
     run.pointer("up", 100, 70, true);
-    expect([run.variant()[lit.id], run.inside.scrolled[`${id}/${list}`]]).toEqual([
+    expect([run.variant()[lit.id], run.inside.scroll.offsets[`${id}/${list}`]]).toEqual([
       lit.v.yes,
       undefined,
     ]);

@@ -114,46 +114,49 @@ export class Twins {
     const after = result.state;
     this.state = after;
     this.steps++;
-    const heard = result.happenings.flatMap((h) =>
-      h.type === "signalled" &&
-      h.path.startsWith(`${this.piece.id}/`) &&
-      h.path.split("/").length === 2
-        ? [`signal.${h.path.split("/")[1]}.${h.signal}`]
+    const heard = result.events.flatMap((event) =>
+      event.type === "signalled" &&
+      event.path.startsWith(`${this.piece.id}/`) &&
+      event.path.split("/").length === 2
+        ? [`signal.${event.path.split("/")[1]}.${event.signal}`]
         : [],
     );
-    if (input.type === "down" && !before.pressed) this.focus(before.focused, after.focused);
+    if (input.type === "down" && !before.pointer.pressed)
+      this.focus(before.keyboard.focused, after.keyboard.focused);
     if (input.type === "over") {
-      const gone = before.over.filter((p) => !after.over.includes(p));
-      const come = after.over.filter((p) => !before.over.includes(p));
+      const gone = before.pointer.over.filter((p) => !after.pointer.over.includes(p));
+      const come = after.pointer.over.filter((p) => !before.pointer.over.includes(p));
       for (const l of this.own(gone)) this.tell(`leave.${l}`);
       for (const l of this.own(come).reverse()) this.tell(`enter.${l}`);
     }
     if (input.type === "focus") {
-      if (before.byKey !== null && after.byKey === null) this.tell("letgo");
-      this.focus(before.focused, after.focused);
+      if (before.keyboard.pressing !== null && after.keyboard.pressing === null) this.tell("letgo");
+      this.focus(before.keyboard.focused, after.keyboard.focused);
     }
     if (input.type === "key") {
       if (
         input.phase === "down" &&
-        result.happenings.some((h) => h.type === "filled" || h.type === "sending")
+        result.events.some((event) => event.type === "filled" || event.type === "sending")
       )
-        this.form(result.happenings);
+        this.form(result.events);
       else if (input.phase === "down") {
         const at =
-          this.own(before.focused.length ? before.focused : [`${this.piece.id}/${ROOT}`])[0] ??
-          ROOT;
+          this.own(
+            before.keyboard.focused.length ? before.keyboard.focused : [`${this.piece.id}/${ROOT}`],
+          )[0] ?? ROOT;
         this.tell(scxmlEvent("key", at, input.key));
-        if (!before.pressed && after.byKey !== null)
-          this.tell(scxmlEvent("press", this.own(after.focused)[0] ?? ROOT));
-      } else if (before.byKey === input.key) this.lift(before, before.focused, result.happenings);
+        if (!before.pointer.pressed && after.keyboard.pressing !== null)
+          this.tell(scxmlEvent("press", this.own(after.keyboard.focused)[0] ?? ROOT));
+      } else if (before.keyboard.pressing === input.key)
+        this.lift(before, before.keyboard.focused, result.events);
     }
-    if (input.type === "down" && !before.pressed) {
-      const [at] = this.own(before.over);
+    if (input.type === "down" && !before.pointer.pressed) {
+      const [at] = this.own(before.pointer.over);
       if (at !== undefined) this.tell(scxmlEvent("press", at));
     }
-    if (input.type === "up" && before.pressed && before.byKey === null)
-      this.lift(before, before.over, result.happenings);
-    if (input.type === "cancel" && before.pressed) this.tell("letgo");
+    if (input.type === "up" && before.pointer.pressed && before.keyboard.pressing === null)
+      this.lift(before, before.pointer.over, result.events);
+    if (input.type === "cancel" && before.pointer.pressed) this.tell("letgo");
     for (const event of heard) this.tell(event);
   }
 
@@ -164,25 +167,30 @@ export class Twins {
   }
 
   /** What was filled in and sent. */
-  private form(happenings: readonly MachineEvent[]): void {
-    for (const h of happenings) {
-      if (h.type === "filled" && h.path === this.piece.id) this.tell(`typed.${h.layer}`);
-      if (h.type === "sending" && h.path === this.piece.id)
-        this.tell(`sent.${(h.state.sending[h.path]?.source ?? "").split("/")[1] ?? ""}`);
+  private form(events: readonly MachineEvent[]): void {
+    for (const event of events) {
+      if (event.type === "filled" && event.path === this.piece.id)
+        this.tell(`typed.${event.layer}`);
+      if (event.type === "sending" && event.path === this.piece.id)
+        this.tell(
+          `sent.${(event.state.forms.sending[event.path]?.source ?? "").split("/")[1] ?? ""}`,
+        );
     }
   }
 
-  private lift(before: State, there: readonly string[], happenings: readonly MachineEvent[]): void {
-    const [at] = this.own((before.pressed ?? []).filter((p) => there.includes(p)));
+  private lift(before: State, there: readonly string[], events: readonly MachineEvent[]): void {
+    const [at] = this.own((before.pointer.pressed ?? []).filter((p) => there.includes(p)));
     if (at !== undefined) {
       this.tell(scxmlEvent("release", at));
       this.tell(scxmlEvent("click", at));
-      this.form(happenings);
+      this.form(events);
       const twice =
-        before.byKey === null && before.clicked && before.now - before.clicked.at <= 400
+        before.keyboard.pressing === null &&
+        before.pointer.clicked &&
+        before.now - before.pointer.clicked.at <= 400
           ? this.own(
-              (before.pressed ?? []).filter(
-                (p) => there.includes(p) && before.clicked?.chain.includes(p),
+              (before.pointer.pressed ?? []).filter(
+                (p) => there.includes(p) && before.pointer.clicked?.chain.includes(p),
               ),
             )[0]
           : undefined;
@@ -196,10 +204,10 @@ export class Twins {
     const until = Math.round(this.state.now) + ms;
     while (this.state.now < until) {
       const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1));
-      const settles = this.state.settling[this.piece.id];
+      const settles = this.state.timers.settling[this.piece.id];
       this.pass(due - this.state.now - 1);
       if (settles !== undefined && settles <= due) this.tell("settled");
-      const form = this.state.sending[this.piece.id];
+      const form = this.state.forms.sending[this.piece.id];
       this.pass(1);
       if (form && form.due <= due) {
         const [at] = this.own(
@@ -207,7 +215,8 @@ export class Twins {
             (id) => `${this.piece.id}/${id}`,
           ),
         );
-        if (at !== undefined) this.tell(`${this.state.answersWell ? "succeeded" : "failed"}.${at}`);
+        if (at !== undefined)
+          this.tell(`${this.state.forms.answersWell ? "succeeded" : "failed"}.${at}`);
       }
       this.state = advance(this.project, this.state, due).state;
     }

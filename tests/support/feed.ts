@@ -7,16 +7,16 @@ export const feed = (
   project: Project,
   state: State,
   ...inputs: readonly (Input | number)[]
-): { state: State; happenings: MachineEvent[] } =>
-  inputs.reduce<{ state: State; happenings: MachineEvent[] }>(
+): { state: State; events: MachineEvent[] } =>
+  inputs.reduce<{ state: State; events: MachineEvent[] }>(
     (r, i) => {
       const next =
         typeof i === "number"
           ? advance(project, r.state, r.state.now + i)
           : step(project, r.state, i);
-      return { state: next.state, happenings: [...r.happenings, ...next.happenings] };
+      return { state: next.state, events: [...r.events, ...next.events] };
     },
-    { state, happenings: [] },
+    { state, events: [] },
   );
 export const on = (layer: string | null): Input => ({ type: "over", layer });
 export const click: readonly Input[] = [{ type: "down" }, { type: "up" }];
