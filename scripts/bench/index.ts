@@ -1,19 +1,20 @@
 // Speed and size of what must feel instant. Prints rates and times per operation; nothing here is a
 // pass or a fail.
-import { mkdtempSync, rmSync } from "node:fs";
+//
+// `npm run bench` measures all; with names of sections after it only those, in the order below.
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { LayoutEnv } from "../../core/layout/index.ts";
-import { readFileSync } from "node:fs";
 import { root } from "../serve.ts";
 import { behaviour } from "./behaviour.ts";
 import { cards } from "./cards.ts";
 import { frames } from "./frames.ts";
+import { gather } from "./gather.ts";
 import { machine } from "./machine.ts";
 import { motion } from "./motion.ts";
-import { playerSize } from "./size.ts";
 import { saving } from "./saving.ts";
-import { gather } from "./gather.ts";
+import { playerSize } from "./size.ts";
 import { stage } from "./stage.ts";
 
 const env: LayoutEnv = {
@@ -21,26 +22,39 @@ const env: LayoutEnv = {
 };
 const line = (name: string, value: string) => console.log(`${name.padEnd(64)} ${value}`);
 
-// `npm run bench stage` measures the stage alone, `npm run bench map` the map, `npm run bench
-// motion` movement, `npm run bench behaviour` rules and checks
-const only = process.argv[2];
-if (only === "behaviour") behaviour(env, line);
-else if (only === "motion") {
-  motion(env, line);
-  await frames(env, line);
-} else if (only !== "stage" && only !== "map") {
-  cards(env, line);
-  machine(env, line);
-  behaviour(env, line);
-  motion(env, line);
-  await frames(env, line);
-  gather(line);
-  await playerSize(line);
+const measureSaving = async (): Promise<void> => {
   const home = mkdtempSync(join(tmpdir(), "nubble-bench-"));
   try {
     await saving(home, line);
   } finally {
     rmSync(home, { recursive: true, force: true });
   }
+};
+
+type Section = () => void | Promise<void>;
+const sections: Readonly<Record<string, Section>> = {
+  cards: () => cards(env, line),
+  machine: () => machine(env, line),
+  behaviour: () => behaviour(env, line),
+  motion: () => motion(env, line),
+  player: () => frames(env, line),
+  gather: () => gather(line),
+  size: () => playerSize(line),
+  saving: measureSaving,
+  stage: () => stage(line),
+  map: () => stage(line, true),
+};
+
+const asked = process.argv.slice(2);
+const unknown = asked.filter((name) => !sections[name]);
+if (unknown.length) {
+  console.error(
+    `No such section: ${unknown.join(", ")}. There are ${Object.keys(sections).join(", ")}.`,
+  );
+  process.exit(2);
 }
-if (only !== "behaviour" && only !== "motion") await stage(line, only === "map");
+for (const [name, section] of Object.entries(sections)) {
+  // the stage measures the map as well
+  const isMeasured = asked.length ? asked.includes(name) : name !== "map";
+  if (isMeasured) await section();
+}

@@ -4,14 +4,13 @@ import { build } from "esbuild";
 import { root } from "../serve.ts";
 import type { Line } from "./support.ts";
 
-/**
- * The player as it would be shipped with an exported piece: minified, and the flexbox engine apart.
- */
+/** The player as browsers are given it: minified, packages as modules. */
 export const playerSize = async (line: Line): Promise<void> => {
   const bundle = async (source: string): Promise<number> => {
     const result = await build({
       stdin: { contents: source, resolveDir: root, loader: "ts" },
       bundle: true,
+      alias: { "polygon-clipping": "polygon-clipping/dist/polygon-clipping.esm.js" },
       minify: true,
       format: "esm",
       target: "es2022",
