@@ -36,13 +36,13 @@ const random = (seed: number) => () => {
   return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
 };
 
-const aligns: Record<string, string> = {
+const aligns = {
   start: "flex-start",
   centre: "center",
   end: "flex-end",
   stretch: "stretch",
 };
-const spreads: Record<string, string> = {
+const spreads = {
   start: "flex-start",
   centre: "center",
   end: "flex-end",
@@ -50,7 +50,7 @@ const spreads: Record<string, string> = {
   around: "space-around",
   evenly: "space-evenly",
 };
-const words = ["Dock", "Gull Isle", "14:20", "Saltholm pier 2", "Sun deck"];
+const words = ["Dock", "Gull Isle", "14:20", "Saltholm pier 2", "Sun deck"] as const;
 
 interface Parent {
   readonly row: boolean;
@@ -59,114 +59,147 @@ interface Parent {
   readonly stretches: boolean;
 }
 
-const generate = (r: () => number, depth: number, parent: Parent | null): Tree => {
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)] as T;
-  const whole = (from: number, to: number) => Math.round(from + r() * (to - from));
-  const values: Record<string, Value> = {};
-  const css: string[] = ["box-sizing:border-box", "min-width:0", "min-height:0"];
-  const leaf = depth === 0 || (parent !== null && r() < 0.45);
-  const isText = leaf && r() < 0.3;
-  const axes = [
-    ["width", "Width", parent?.row ?? true],
-    ["height", "Height", !(parent?.row ?? true)],
-  ] as const;
-  const modes: string[] = axes.map(([, , main]) => {
-    if (leaf && !isText)
-      return r() < 0.25 && parent && !(main ? parent.mainFit : parent.crossFit)
-        ? "stretch"
-        : "fixed";
-    const options = parent
-      ? ["fixed", "fit", ...((main ? parent.mainFit : parent.crossFit) ? [] : ["stretch"])]
-      : ["fixed", "fit"];
-    return isText ? "fit" : pick(options);
-  });
-  let shrink = 0;
-  axes.forEach(([key, word, main], i) => {
-    const mode = modes[i] as string;
-    const size = whole(12, leaf ? 90 : 320);
-    values[`${key}Mode`] = mode;
-    values[key] = size;
-    if (mode === "fixed") css.push(`${key}:${size}px`);
-    // as large as what is inside, unless the parent stretches it across
-    if (mode === "fit" && !(parent && !main && parent.stretches)) css.push(`${key}:max-content`);
-    if (parent && mode === "stretch" && main) {
-      css.push("flex-basis:0px");
-      shrink = 1;
+type Axis = "width" | "height";
+
+/** Makes a tree of layers by chance, with the same meaning said in CSS. */
+class Generator {
+  constructor(private readonly r: () => number) {}
+
+  private pick<T>(list: readonly [T, ...T[]]): T {
+    return list[Math.floor(this.r() * list.length)] ?? list[0];
+  }
+
+  private whole(from: number, to: number): number {
+    return Math.round(from + this.r() * (to - from));
+  }
+
+  tree(depth: number, parent: Parent | null): Tree {
+    const isLeaf = depth === 0 || (parent !== null && this.r() < 0.45);
+    const isText = isLeaf && this.r() < 0.3;
+    const mode = (main: boolean): string => {
+      if (isText) return "fit";
+      return isLeaf ? this.leafMode(main, parent) : this.boxMode(main, parent);
+    };
+    const row = parent?.row ?? true;
+    const modes = { width: mode(row), height: mode(!row) };
+    const values: Record<string, Value> = {};
+    const css: string[] = ["box-sizing:border-box", "min-width:0", "min-height:0"];
+    for (const axis of ["width", "height"] as const) {
+      const main = (axis === "width") === row;
+      this.size(axis, modes[axis], main, isLeaf ? 90 : 320, parent, values, css);
     }
-    if (parent && mode === "stretch" && !main) css.push("align-self:stretch");
+    if (parent) {
+      const fills = modes[row ? "width" : "height"] === "stretch";
+      css.push(`flex-shrink:${fills ? 1 : 0}`);
+      if (this.r() < 0.06) this.float(values, css);
+    }
+    if (isText) return this.text(parent, values, css);
+    if (isLeaf) return { values, css: css.join(";"), inside: [] };
+    return this.box(depth, modes, values, css);
+  }
+
+  private leafMode(main: boolean, parent: Parent | null): string {
+    const fits = main ? parent?.mainFit : parent?.crossFit;
+    return this.r() < 0.25 && parent && !fits ? "stretch" : "fixed";
+  }
+
+  private boxMode(main: boolean, parent: Parent | null): string {
+    const fits = main ? parent?.mainFit : parent?.crossFit;
+    const canFill = parent && !fits;
+    return this.pick(canFill ? ["fixed", "fit", "stretch"] : ["fixed", "fit"]);
+  }
+
+  private size(
+    axis: Axis,
+    mode: string,
+    main: boolean,
+    most: number,
+    parent: Parent | null,
+    values: Record<string, Value>,
+    css: string[],
+  ): void {
+    const size = this.whole(12, most);
+    values[`${axis}Mode`] = mode;
+    values[axis] = size;
+    if (mode === "fixed") css.push(`${axis}:${size}px`);
+    // as large as what is inside, unless the parent stretches it across
+    if (mode === "fit" && !(parent && !main && parent.stretches)) css.push(`${axis}:max-content`);
+    if (parent && mode === "stretch") css.push(main ? "flex-basis:0px" : "align-self:stretch");
     if (parent && main) {
-      const grow = r() < 0.2 ? whole(1, 3) : 0;
+      const grow = this.r() < 0.2 ? this.whole(1, 3) : 0;
       values.grow = grow;
       css.push(`flex-grow:${mode === "stretch" ? Math.max(1, grow) : grow}`);
     }
-    if (mode !== "fixed" && r() < 0.15) {
-      const least = whole(10, 120);
-      values[`min${word}`] = least;
-      css.push(`min-${key}:${least}px`);
+    if (mode !== "fixed" && this.r() < 0.15) {
+      const least = this.whole(10, 120);
+      values[axis === "width" ? "minWidth" : "minHeight"] = least;
+      css.push(`min-${axis}:${least}px`);
     }
-  });
-  if (parent) css.push(`flex-shrink:${shrink}`);
-  if (parent && r() < 0.06) {
-    Object.assign(values, {
-      floats: true,
-      x: whole(0, 40),
-      y: whole(0, 40),
-      widthMode: "fixed",
-      heightMode: "fixed",
-    });
+  }
+
+  private float(values: Record<string, Value>, css: string[]): void {
+    const [x, y] = [this.whole(0, 40), this.whole(0, 40)];
+    Object.assign(values, { floats: true, x, y, widthMode: "fixed", heightMode: "fixed" });
+    const [width, height] = [plainText(values.width), plainText(values.height)];
     css.push(
-      `position:absolute;left:${plainText(values.x)}px;top:${plainText(values.y)}px;width:${plainText(values.width)}px;height:${plainText(values.height)}px`,
+      "position:absolute",
+      `left:${x}px`,
+      `top:${y}px`,
+      `width:${width}px`,
+      `height:${height}px`,
     );
   }
-  if (isText) {
-    const text = pick(words);
+
+  private text(parent: Parent | null, values: Record<string, Value>, css: string[]): Tree {
+    const text = this.pick(words);
     Object.assign(values, { text, size: 15, lineHeight: 1.3 });
-    return {
-      values,
-      css: [
-        ...css,
-        "font:400 15px/1.3 'Hanken Grotesk'",
-        parent?.row === false && parent.stretches
-          ? "white-space:pre-wrap;overflow-wrap:break-word"
-          : "white-space:pre",
-        "font-variant-ligatures:none",
-        "text-rendering:geometricPrecision",
-      ].join(";"),
-      text,
-      inside: [],
-    };
+    const breaks = parent?.row === false && parent.stretches;
+    css.push(
+      "font:400 15px/1.3 'Hanken Grotesk'",
+      breaks ? "white-space:pre-wrap;overflow-wrap:break-word" : "white-space:pre",
+      "font-variant-ligatures:none",
+      "text-rendering:geometricPrecision",
+    );
+    return { values, css: css.join(";"), text, inside: [] };
   }
-  if (leaf) return { values, css: css.join(";"), inside: [] };
-  const row = r() < 0.5;
-  const align = pick(Object.keys(aligns));
-  const justify = pick(Object.keys(spreads));
-  const gap = whole(0, 16);
-  const padding = [whole(0, 14), whole(0, 14), whole(0, 14), whole(0, 14)] as const;
-  const mainMode = modes[row ? 0 : 1] as string;
-  const crossMode = modes[row ? 1 : 0] as string;
-  const wrap = mainMode === "fixed" && !values.floats && r() < 0.2;
-  Object.assign(values, { arrange: row ? "row" : "column", align, justify, gap, padding, wrap });
-  css.push(
-    "display:flex",
-    `flex-direction:${row ? "row" : "column"}`,
-    `align-items:${aligns[align]}`,
-    `justify-content:${spreads[justify]}`,
-    `gap:${gap}px`,
-    `padding:${padding.join("px ")}px`,
-    `flex-wrap:${wrap ? "wrap" : "nowrap"}`,
-    "align-content:flex-start",
-  );
-  if (!values.floats) css.push("position:relative");
-  const inside = Array.from({ length: whole(1, 5) }, () =>
-    generate(r, depth - 1, {
+
+  private box(
+    depth: number,
+    modes: Readonly<Record<Axis, string>>,
+    values: Record<string, Value>,
+    css: string[],
+  ): Tree {
+    const row = this.r() < 0.5;
+    const align = this.pick(["start", "centre", "end", "stretch"] as const);
+    const justify = this.pick(["start", "centre", "end", "between", "around", "evenly"] as const);
+    const gap = this.whole(0, 16);
+    const side = () => this.whole(0, 14);
+    const padding = [side(), side(), side(), side()] as const;
+    const mainMode = modes[row ? "width" : "height"];
+    const crossMode = modes[row ? "height" : "width"];
+    const wrap = mainMode === "fixed" && !values.floats && this.r() < 0.2;
+    Object.assign(values, { arrange: row ? "row" : "column", align, justify, gap, padding, wrap });
+    css.push(
+      "display:flex",
+      `flex-direction:${row ? "row" : "column"}`,
+      `align-items:${aligns[align]}`,
+      `justify-content:${spreads[justify]}`,
+      `gap:${gap}px`,
+      `padding:${padding.join("px ")}px`,
+      `flex-wrap:${wrap ? "wrap" : "nowrap"}`,
+      "align-content:flex-start",
+    );
+    if (!values.floats) css.push("position:relative");
+    const own: Parent = {
       row,
       mainFit: mainMode === "fit",
       crossFit: crossMode === "fit",
       stretches: align === "stretch",
-    }),
-  );
-  return { values, css: css.join(";"), inside };
-};
+    };
+    const inside = Array.from({ length: this.whole(1, 5) }, () => this.tree(depth - 1, own));
+    return { values, css: css.join(";"), inside };
+  }
+}
 
 const html = (t: Tree): string =>
   `<div style="${t.css.replaceAll('"', "'")}">${t.text ?? ""}${t.inside.map(html).join("")}</div>`;
@@ -183,7 +216,7 @@ const flat = (p: LayoutBox): number[][] => [
 
 describe("rows and columns", () => {
   it("lie as Chromium's flexbox lays them, within half a pixel, on 500 generated trees", async () => {
-    const trees = Array.from({ length: 500 }, (_, i) => generate(random(i + 1), 3, null));
+    const trees = Array.from({ length: 500 }, (_, i) => new Generator(random(i + 1)).tree(3, null));
     const shown = await person.page.evaluate(async (list) => {
       await document.fonts.load("400 15px 'Hanken Grotesk'", "Aa");
       const host = document.createElement("div");

@@ -183,130 +183,207 @@ const spread = (
   }
 };
 
+/** A row or column being laid out at an outer size; undefined is left to the contents. */
+class Arrangement {
+  private readonly values: LayerValues;
+  private readonly frame: Frame;
+  private readonly wraps: boolean;
+  private readonly outerMain: number | undefined;
+  private readonly outerCross: number | undefined;
+  private readonly roomMain: number | undefined;
+  private readonly roomCross: number | undefined;
+
+  constructor(
+    private readonly node: ComputedLayer,
+    width: number | undefined,
+    height: number | undefined,
+    private readonly measure: Measure,
+  ) {
+    this.values = node.values;
+    const frame = frameOf(node.values);
+    this.frame = frame;
+    this.wraps = present(node.values.wrap);
+    this.outerMain = frame.row ? width : height;
+    this.outerCross = frame.row ? height : width;
+    this.roomMain = roomIn(this.outerMain, frame.before + frame.after);
+    this.roomCross = roomIn(this.outerCross, frame.crossBefore + frame.crossAfter);
+  }
+
+  layOut(): FlexResult {
+    const shown = this.node.children.filter((c) => c.values.visible);
+    const items = shown.filter((c) => !c.values.floats).map((c) => this.itemOf(c));
+    const lines = linesOf(items, this.frame, this.roomMain, this.wraps);
+    const main = this.roomMain ?? this.widest(lines);
+    for (const line of lines) grow(line, this.frame, main);
+    const heights = this.growAcross(items, lines);
+    const places = new Map<ComputedLayer, FlexChild>();
+    const cross = this.placeLines(lines, heights, main, places);
+    const full = this.outer(main, cross);
+    for (const child of shown)
+      if (child.values.floats) places.set(child, this.floating(child, full));
+    return { ...full, children: shown.map((c) => present(places.get(c))) };
+  }
+
+  /** How large a child is along and across. */
+  private sizeAt(
+    child: ComputedLayer,
+    main: number | undefined,
+    cross: number | undefined,
+  ): { main: number; cross: number } {
+    const raw = main === undefined && limits(child, this.frame.mainAxis);
+    const { row } = this.frame;
+    const size = row
+      ? this.measure(child, main, cross, raw)
+      : this.measure(child, cross, main, raw);
+    return row
+      ? { main: size.width, cross: size.height }
+      : { main: size.height, cross: size.width };
+  }
+
+  private itemOf(child: ComputedLayer): Item {
+    const { mainAxis, crossAxis } = this.frame;
+    const v = child.values;
+    const across = modeOf(v, crossAxis);
+    const isFixed = across === "fixed";
+    const fills = across === "stretch" || (this.values.align === "stretch" && across === "fit");
+    const given = isFixed ? sizeOf(v, crossAxis) : this.roomCross;
+    const isGiven = isFixed || (fills && !this.wraps);
+    const cross = isGiven && given !== undefined ? limited(child, crossAxis, given) : undefined;
+    const base = this.baseOf(child, cross);
+    const stretches = modeOf(v, mainAxis) === "stretch";
+    return {
+      node: child,
+      grow: stretches ? Math.max(1, v.grow) : v.grow,
+      fills,
+      base,
+      wanted: limited(child, mainAxis, base),
+      main: 0,
+      cross: cross ?? NaN,
+    };
+  }
+
+  /** The flex base size (§9.2). */
+  private baseOf(child: ComputedLayer, cross: number | undefined): number {
+    const { row, mainAxis } = this.frame;
+    const least = padded(child, mainAxis);
+    const along = modeOf(child.values, mainAxis);
+    if (along === "fixed") return Math.max(least, sizeOf(child.values, mainAxis));
+    // where the row fits its contents a filling child is as large as its own; columns of unknown
+    // height count it as nothing, as in CSS
+    const fitsContents = modeOf(this.values, mainAxis) === "fit";
+    const isFree = along === "stretch" && !fitsContents && (this.roomMain !== undefined || !row);
+    return isFree ? least : Math.max(least, this.sizeAt(child, undefined, cross).main);
+  }
+
+  private widest(lines: readonly (readonly Item[])[]): number {
+    const widths = lines.map(
+      (line) => sum(line.map((i) => i.wanted)) + gaps(this.frame, line.length),
+    );
+    return Math.max(0, ...widths);
+  }
+
+  /** Gives items their size across; tells how much each line takes (§9.4). */
+  private growAcross(items: readonly Item[], lines: readonly (readonly Item[])[]): number[] {
+    const { crossAxis } = this.frame;
+    for (const item of items)
+      if (Number.isNaN(item.cross)) {
+        const { cross } = this.sizeAt(item.node, item.main, undefined);
+        item.cross = limited(item.node, crossAxis, cross);
+      }
+    const only = lines.length === 1 && !this.wraps ? this.roomCross : undefined;
+    const heights = lines.map((line) => only ?? Math.max(0, ...line.map((i) => i.cross)));
+    for (const [i, line] of lines.entries())
+      for (const item of line)
+        if (item.fills) item.cross = limited(item.node, crossAxis, present(heights[i]));
+    return heights;
+  }
+
+  /** Puts the items of all lines in their places; tells where the last line ends, px. */
+  private placeLines(
+    lines: readonly (readonly Item[])[],
+    heights: readonly number[],
+    main: number,
+    places: Map<ComputedLayer, FlexChild>,
+  ): number {
+    let down = this.frame.crossBefore;
+    for (const [i, line] of lines.entries()) {
+      if (i > 0) down += this.frame.gap;
+      const tall = present(heights[i]);
+      this.placeLine(line, down, tall, main, places);
+      down += tall;
+    }
+    return down;
+  }
+
+  private placeLine(
+    line: readonly Item[],
+    down: number,
+    tall: number,
+    main: number,
+    places: Map<ComputedLayer, FlexChild>,
+  ): void {
+    const { gap, before } = this.frame;
+    const free = main - sum(line.map((i) => i.main)) - gaps(this.frame, line.length);
+    const { start, between } = spread(this.values.justify, free, line.length);
+    const share = shareBefore(this.values.align);
+    let at = before + start;
+    for (const item of line) {
+      const off = item.fills ? 0 : (tall - item.cross) * share;
+      places.set(item.node, this.childAt(item, at, down + off));
+      at += item.main + gap + between;
+    }
+  }
+
+  private childAt({ node, main, cross }: Item, at: number, across: number): FlexChild {
+    return this.frame.row
+      ? { node, x: at, y: across, width: main, height: cross }
+      : { node, x: across, y: at, width: cross, height: main };
+  }
+
+  private outer(main: number, cross: number): { width: number; height: number } {
+    const { row, before, after, crossAfter } = this.frame;
+    const fullMain = this.outerMain ?? main + before + after;
+    const fullCross = this.outerCross ?? cross + crossAfter;
+    return { width: row ? fullMain : fullCross, height: row ? fullCross : fullMain };
+  }
+
+  /** A child that floats: at its own place, out of the row. */
+  private floating(
+    child: ComputedLayer,
+    full: { readonly width: number; readonly height: number },
+  ): FlexChild {
+    const v = child.values;
+    const own = (axis: Axis): number | undefined => {
+      const mode = modeOf(v, axis);
+      if (mode === "fixed") return limited(child, axis, sizeOf(v, axis));
+      if (mode === "stretch") return axis === "Width" ? full.width : full.height;
+      return undefined;
+    };
+    const size = this.measure(child, own("Width"), own("Height"));
+    return {
+      node: child,
+      x: v.x,
+      y: v.y,
+      width: limited(child, "Width", size.width),
+      height: limited(child, "Height", size.height),
+    };
+  }
+}
+
+/** What is left of an outer size within the padding. */
+const roomIn = (outer: number | undefined, padding: number): number | undefined =>
+  outer === undefined ? undefined : Math.max(0, outer - padding);
+
 /**
  * Lays out the children of a layer in a row or column with the meaning of CSS Flexible Box Layout 1
- * §9, for what Nubble has
- * of it: gap, padding, align-items, justify-content, wrap with lines from the start, grow, limits,
- * and sizes that are
- * fixed, max-content or filling (basis 0 along, align-self: stretch across). Nothing is rounded to
- * whole pixels.
- * `width` and `height` fix the outer size, undefined leaves it to the contents.
+ * §9, for what Nubble has of it: gap, padding, align-items, justify-content, wrap with lines from
+ * the start, grow, limits, and sizes that are fixed, max-content or filling (basis 0 along,
+ * align-self: stretch across). Nothing is rounded to whole pixels. `width` and `height` fix the
+ * outer size, undefined leaves it to the contents.
  */
 export const arrange = (
   node: ComputedLayer,
   width: number | undefined,
   height: number | undefined,
   measure: Measure,
-): FlexResult => {
-  const v = node.values;
-  const f = frameOf(v);
-  const outerMain = f.row ? width : height;
-  const outerCross = f.row ? height : width;
-  const room = outerMain === undefined ? undefined : Math.max(0, outerMain - f.before - f.after);
-  const roomAcross =
-    outerCross === undefined ? undefined : Math.max(0, outerCross - f.crossBefore - f.crossAfter);
-  const wraps = present(v.wrap);
-  const shown = node.children.filter((c) => c.values.visible);
-  const size = (child: ComputedLayer, main: number | undefined, cross: number | undefined) => {
-    const raw = main === undefined && limits(child, f.mainAxis);
-    const s = f.row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
-    return f.row ? { main: s.width, cross: s.height } : { main: s.height, cross: s.width };
-  };
-
-  const items = shown
-    .filter((c) => !c.values.floats)
-    .map((child): Item => {
-      const c = child.values;
-      const along = modeOf(c, f.mainAxis);
-      const across = modeOf(c, f.crossAxis);
-      const fills = across === "stretch" || (v.align === "stretch" && across === "fit");
-      const given = across === "fixed" ? sizeOf(c, f.crossAxis) : roomAcross;
-      const isGiven = across === "fixed" || (fills && !wraps);
-      const cross = isGiven && given !== undefined ? limited(child, f.crossAxis, given) : undefined;
-      // where the row fits its contents a filling child is as large as its own; columns of unknown
-      // height count it as nothing, as in CSS
-      const free =
-        along === "stretch" && modeOf(v, f.mainAxis) !== "fit" && (room !== undefined || !f.row);
-      const fitting = () => (free ? 0 : size(child, undefined, cross).main);
-      const base = Math.max(
-        padded(child, f.mainAxis),
-        along === "fixed" ? sizeOf(c, f.mainAxis) : fitting(),
-      );
-      return {
-        node: child,
-        grow: along === "stretch" ? Math.max(1, c.grow) : c.grow,
-        fills,
-        base,
-        wanted: limited(child, f.mainAxis, base),
-        main: 0,
-        cross: cross ?? NaN,
-      };
-    });
-
-  const lines = linesOf(items, f, room, wraps);
-  const main =
-    room ?? Math.max(0, ...lines.map((l) => sum(l.map((i) => i.wanted)) + gaps(f, l.length)));
-  for (const line of lines) grow(line, f, main);
-  for (const item of items)
-    if (Number.isNaN(item.cross))
-      item.cross = limited(item.node, f.crossAxis, size(item.node, item.main, undefined).cross);
-  const heights = lines.map((line) =>
-    lines.length === 1 && !wraps && roomAcross !== undefined
-      ? roomAcross
-      : Math.max(0, ...line.map((i) => i.cross)),
-  );
-  for (const [l, line] of lines.entries())
-    for (const item of line)
-      if (item.fills) item.cross = limited(item.node, f.crossAxis, present(heights[l]));
-
-  const places = new Map<ComputedLayer, FlexChild>();
-  let down = f.crossBefore;
-  for (const [l, line] of lines.entries()) {
-    const tall = present(heights[l]);
-    const { start, between } = spread(
-      v.justify,
-      main - sum(line.map((i) => i.main)) - gaps(f, line.length),
-      line.length,
-    );
-    let at = f.before + start;
-    for (const item of line) {
-      const slack = tall - item.cross;
-      const off = item.fills ? 0 : slack * shareBefore(v.align);
-      const cross = down + off;
-      places.set(
-        item.node,
-        f.row
-          ? { node: item.node, x: at, y: cross, width: item.main, height: item.cross }
-          : { node: item.node, x: cross, y: at, width: item.cross, height: item.main },
-      );
-      at += item.main + f.gap + between;
-    }
-    down += tall + (l < lines.length - 1 ? f.gap : 0);
-  }
-  const fullMain = outerMain ?? main + f.before + f.after;
-  const fullCross = outerCross ?? down + f.crossAfter;
-  const full = { width: f.row ? fullMain : fullCross, height: f.row ? fullCross : fullMain };
-  for (const child of shown)
-    if (child.values.floats) {
-      const c = child.values;
-      const own = (axis: Axis): number | undefined => {
-        const mode = modeOf(c, axis);
-        if (mode === "fixed") {
-          return limited(child, axis, sizeOf(c, axis));
-        }
-        if (mode === "stretch") {
-          return axis === "Width" ? full.width : full.height;
-        }
-        return undefined;
-      };
-      const s = measure(child, own("Width"), own("Height"));
-      places.set(child, {
-        node: child,
-        x: c.x,
-        y: c.y,
-        width: limited(child, "Width", s.width),
-        height: limited(child, "Height", s.height),
-      });
-    }
-  return { ...full, children: shown.map((c) => present(places.get(c))) };
-};
+): FlexResult => new Arrangement(node, width, height, measure).layOut();

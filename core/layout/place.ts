@@ -1,6 +1,7 @@
 import type { ComputedLayer } from "../looks";
 import type { LayerValues } from "../properties";
 import { arrange, isArranged, limited, padded } from "./flex";
+import type { Measure } from "./flex";
 import type { FontBook } from "./fonts";
 import { setText } from "./text";
 import type { Box, LayoutBox } from "./types";
@@ -83,6 +84,80 @@ const fixedOr = (
   key: "width" | "height",
 ): number | undefined => (v[modeKey] === "fit" ? undefined : v[key]);
 
+/** One axis of a parent that arranges freely: how large it was drawn and how large it is; px. */
+interface FreeAxis {
+  readonly key: "width" | "height";
+  readonly axis: "Width" | "Height";
+  readonly mode: "widthMode" | "heightMode";
+  readonly at: "x" | "y";
+  readonly follow: "followX" | "followY";
+  readonly drawn: number;
+  readonly now: number;
+  /** whether what is inside grows with it */
+  readonly scales: boolean;
+}
+
+const acrossOf = (v: LayerValues, width: number): FreeAxis => ({
+  key: "width",
+  axis: "Width",
+  mode: "widthMode",
+  at: "x",
+  follow: "followX",
+  drawn: v.widthMode === "fit" ? width : v.width,
+  now: width,
+  scales: v.resizing === "scale",
+});
+
+const downOf = (v: LayerValues, height: number): FreeAxis => ({
+  key: "height",
+  axis: "Height",
+  mode: "heightMode",
+  at: "y",
+  follow: "followY",
+  drawn: v.heightMode === "fit" ? height : v.height,
+  now: height,
+  scales: v.resizing === "scale",
+});
+
+/** Where a child is along one axis, and how large. `natural` is how large it wants to be. */
+const placeOn = (
+  axis: FreeAxis,
+  child: LayerValues,
+  natural: number,
+): { at: number; size: number } => {
+  if (child[axis.mode] === "stretch") return { at: 0, size: within(child, axis.axis, axis.now) };
+  const { drawn, now } = axis;
+  const mode = axis.scales ? "scale" : child[axis.follow];
+  return follow(mode, child[axis.at], natural, now - drawn, drawn ? now / drawn : 1);
+};
+
+/** The size a child is asked to have along one axis; undefined where its contents say. */
+const askedOn = (axis: FreeAxis, child: LayerValues, size: number): number | undefined => {
+  const follows = child[axis.follow];
+  const isOwn = !axis.scales && follows !== "both" && follows !== "scale";
+  return child[axis.mode] === "fit" && isOwn ? undefined : size;
+};
+
+const placeChild = (
+  env: LayoutEnv,
+  child: ComputedLayer,
+  across: FreeAxis,
+  down: FreeAxis,
+): LayoutBox => {
+  const v = child.values;
+  const width = fixedOr(v, "widthMode", "width");
+  const height = fixedOr(v, "heightMode", "height");
+  const isFixed = width !== undefined && height !== undefined;
+  const natural = isFixed ? null : boxOf(env, child, width, height);
+  const w = placeOn(across, v, width ?? natural?.width ?? 0);
+  const h = placeOn(down, v, height ?? natural?.height ?? 0);
+  const isNatural = natural?.width === w.size && natural.height === h.size;
+  const box = isNatural
+    ? natural
+    : boxOf(env, child, askedOn(across, v, w.size), askedOn(down, v, h.size));
+  return put(box, w.at, h.at);
+};
+
 /**
  * Children of a layer that arranges freely: at their own x and y, following the edges they are tied
  * to.
@@ -93,58 +168,11 @@ const placeFree = (
   width: number,
   height: number,
 ): LayoutBox[] => {
-  const v = node.values;
-  const drawnW = v.widthMode === "fit" ? width : v.width;
-  const drawnH = v.heightMode === "fit" ? height : v.height;
-  const out: LayoutBox[] = [];
-  for (const child of node.children) {
-    const c = child.values;
-    if (!c.visible) continue;
-    const w0 = fixedOr(c, "widthMode", "width");
-    const h0 = fixedOr(c, "heightMode", "height");
-    const natural = w0 === undefined || h0 === undefined ? boxOf(env, child, w0, h0) : null;
-    const scales = v.resizing === "scale";
-    const w =
-      c.widthMode === "stretch"
-        ? { at: 0, size: within(c, "Width", width) }
-        : follow(
-            scales ? "scale" : c.followX,
-            c.x,
-            w0 ?? natural?.width ?? 0,
-            width - drawnW,
-            drawnW ? width / drawnW : 1,
-          );
-    const h =
-      c.heightMode === "stretch"
-        ? { at: 0, size: within(c, "Height", height) }
-        : follow(
-            scales ? "scale" : c.followY,
-            c.y,
-            h0 ?? natural?.height ?? 0,
-            height - drawnH,
-            drawnH ? height / drawnH : 1,
-          );
-    const same = natural && natural.width === w.size && natural.height === h.size;
-    out.push(
-      put(
-        same
-          ? natural
-          : boxOf(
-              env,
-              child,
-              c.widthMode === "fit" && !scales && c.followX !== "both" && c.followX !== "scale"
-                ? undefined
-                : w.size,
-              c.heightMode === "fit" && !scales && c.followY !== "both" && c.followY !== "scale"
-                ? undefined
-                : h.size,
-            ),
-        w.at,
-        h.at,
-      ),
-    );
-  }
-  return out;
+  const across = acrossOf(node.values, width);
+  const down = downOf(node.values, height);
+  return node.children
+    .filter((child) => child.values.visible)
+    .map((child) => placeChild(env, child, across, down));
 };
 
 /**
@@ -182,85 +210,81 @@ const scrolled = (
   );
 };
 
-const compute = (
-  env: LayoutEnv,
-  node: ComputedLayer,
-  width: number | undefined,
-  height: number | undefined,
-): Box => {
+/** A size a layer is asked for; undefined: as large as it wants. */
+type Asked = number | undefined;
+
+const textBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
   const v = node.values;
-  if (node.layer.kind === "text") {
-    const natural = setText(env.fonts, v, width, height);
-    const w = width ?? within(v, "Width", natural.width);
-    const text = w === natural.width ? natural : setText(env.fonts, v, w, height);
-    return {
-      node,
-      width: w,
-      height: height ?? within(v, "Height", text.height),
-      lines: text.lines,
-      children: [],
-      nested: null,
-    };
-  }
-  if (node.layer.kind === "instance") {
-    const inner = node.nested
-      ? boxOf(
-          env,
-          node.nested,
-          width ?? fixedOr(node.nested.values, "widthMode", "width"),
-          height ?? fixedOr(node.nested.values, "heightMode", "height"),
-        )
-      : null;
-    return {
-      node,
-      width: width ?? inner?.width ?? 80,
-      height: height ?? inner?.height ?? 40,
-      lines: [],
-      children: [],
-      nested: inner && put(inner, 0, 0),
-    };
-  }
-  if (isArranged(node)) {
-    const measure = (
-      child: ComputedLayer,
-      w: number | undefined,
-      h: number | undefined,
-      raw?: boolean,
-    ): { width: number; height: number } => {
-      if (!raw) {
-        return boxOf(env, child, w, h);
-      }
-      if (child.layer.kind === "text") {
-        return setText(env.fonts, child.values, w, h);
-      }
-      return isArranged(child) ? arrange(child, w, h, measure) : boxOf(env, child, w, h);
-    };
-    if (width !== undefined) width = Math.max(width, padded(node, "Width"));
-    if (height !== undefined) height = Math.max(height, padded(node, "Height"));
-    const natural = arrange(node, width, height, measure);
-    // limits of its own may leave a layer more or less room than its contents want
-    const w = width ?? limited(node, "Width", natural.width);
-    const h = height ?? limited(node, "Height", natural.height);
-    const { children } =
-      w === natural.width && h === natural.height ? natural : arrange(node, w, h, measure);
-    return {
-      node,
-      width: w,
-      height: h,
-      lines: [],
-      children: scrolled(
-        v,
-        stacked(children.map((c) => put(boxOf(env, c.node, c.width, c.height), c.x, c.y))),
-        w,
-        h,
-      ),
-      nested: null,
-    };
-  }
-  const content =
-    width === undefined || height === undefined
-      ? placeFree(env, node, width ?? 0, height ?? 0)
-      : [];
+  const natural = setText(env.fonts, v, width, height);
+  const w = width ?? within(v, "Width", natural.width);
+  const text = w === natural.width ? natural : setText(env.fonts, v, w, height);
+  return {
+    node,
+    width: w,
+    height: height ?? within(v, "Height", text.height),
+    lines: text.lines,
+    children: [],
+    nested: null,
+  };
+};
+
+const instanceBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
+  const inner = node.nested
+    ? boxOf(
+        env,
+        node.nested,
+        width ?? fixedOr(node.nested.values, "widthMode", "width"),
+        height ?? fixedOr(node.nested.values, "heightMode", "height"),
+      )
+    : null;
+  return {
+    node,
+    width: width ?? inner?.width ?? 80,
+    height: height ?? inner?.height ?? 40,
+    lines: [],
+    children: [],
+    nested: inner && put(inner, 0, 0),
+  };
+};
+
+/** How large a child of a row or column is; `raw` leaves its own limits out. */
+const measureIn =
+  (env: LayoutEnv): Measure =>
+  (child, width, height, raw) => {
+    if (!raw) return boxOf(env, child, width, height);
+    if (child.layer.kind === "text") return setText(env.fonts, child.values, width, height);
+    return isArranged(child)
+      ? arrange(child, width, height, measureIn(env))
+      : boxOf(env, child, width, height);
+  };
+
+const arrangedBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
+  const measure = measureIn(env);
+  const asked = {
+    width: width === undefined ? undefined : Math.max(width, padded(node, "Width")),
+    height: height === undefined ? undefined : Math.max(height, padded(node, "Height")),
+  };
+  const natural = arrange(node, asked.width, asked.height, measure);
+  // limits of its own may leave a layer more or less room than its contents want
+  const w = asked.width ?? limited(node, "Width", natural.width);
+  const h = asked.height ?? limited(node, "Height", natural.height);
+  const isNatural = w === natural.width && h === natural.height;
+  const { children } = isNatural ? natural : arrange(node, w, h, measure);
+  const placed = children.map((c) => put(boxOf(env, c.node, c.width, c.height), c.x, c.y));
+  return {
+    node,
+    width: w,
+    height: h,
+    lines: [],
+    children: scrolled(node.values, stacked(placed), w, h),
+    nested: null,
+  };
+};
+
+const freeBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
+  const v = node.values;
+  const isGiven = width !== undefined && height !== undefined;
+  const content = isGiven ? [] : placeFree(env, node, width ?? 0, height ?? 0);
   const w = width ?? within(v, "Width", Math.max(0, ...content.map((c) => c.x + c.width)));
   const h = height ?? within(v, "Height", Math.max(0, ...content.map((c) => c.y + c.height)));
   return {
@@ -273,16 +297,18 @@ const compute = (
   };
 };
 
+const compute = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
+  if (node.layer.kind === "text") return textBox(env, node, width, height);
+  if (node.layer.kind === "instance") return instanceBox(env, node, width, height);
+  if (isArranged(node)) return arrangedBox(env, node, width, height);
+  return freeBox(env, node, width, height);
+};
+
 /**
  * The insides of a layer at a size (undefined: as large as it wants), kept until the layer or the
  * size changes.
  */
-const boxOf = (
-  env: LayoutEnv,
-  node: ComputedLayer,
-  width: number | undefined,
-  height: number | undefined,
-): Box => {
+const boxOf = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
   let known = boxes.get(node);
   if (known?.env !== env) {
     known = { env, kept: [] };

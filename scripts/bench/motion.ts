@@ -34,12 +34,9 @@ const under = (env: LayoutEnv, made: Fleet, how: Motion) => {
   return { mover, placed };
 };
 
-/**
- * Sampling a change in which 500 layers move and change colour, shadow and corners at once, evenly
- * and with springs in lanes.
- */
-export const motion = (env: LayoutEnv, line: Line): void => {
-  const made = fleet(
+/** A fleet whose layers move and change colour, shadow and corners at once. */
+const changing = () =>
+  fleet(
     LAYERS,
     { shadow: cast(1) },
     (i) => ({
@@ -52,18 +49,17 @@ export const motion = (env: LayoutEnv, line: Line): void => {
     }),
     still,
   );
-  const { mover: even, placed } = under(env, made, long("ease-in-out"));
+
+/** Median time of one sample, ms. */
+const samples = (sample: (i: number) => void): string =>
+  median((i) => sample(i), 200, 50).toFixed(3);
+
+/** Sampling, painting and turning round a change of 500 layers, evenly. */
+const evenly = (env: LayoutEnv, line: Line, made: Fleet): void => {
+  const { mover, placed } = under(env, made, long("ease-in-out"));
   const sample = median(
     (i) => {
-      even.sample(1000 + i * 100);
-    },
-    200,
-    50,
-  );
-  const painted = median(
-    (i) => {
-      const p = even.sample(30_000 + i * 100);
-      if (p) paint(p);
+      mover.sample(1000 + i * 100);
     },
     200,
     50,
@@ -72,36 +68,45 @@ export const motion = (env: LayoutEnv, line: Line): void => {
     `motion: one sample of ${LAYERS} moving layers (6 properties each)`,
     `${sample.toFixed(3)} ms, ${((LAYERS * 6) / sample / 1000).toFixed(1)} million values/s`,
   );
-  line("motion: one sample and its paint", `${painted.toFixed(3)} ms`);
-  const slow: Motion["easing"] = { kind: "spring", mass: 100, stiffness: 20, damping: 20 };
-  const { mover: sprung } = under(env, made, {
-    kind: "tween",
-    duration: 0,
-    delay: 0,
-    easing: slow,
-    lanes: made.ids.map((layer, i) => ({ layer, key: null, delay: i, duration: 0, easing: slow })),
+  const painted = samples((i) => {
+    const scene = mover.sample(30_000 + i * 100);
+    if (scene) paint(scene);
   });
-  line(
-    `motion: the same, a cascade of ${LAYERS} lanes with springs`,
-    `${median(
-      (i) => {
-        sprung.sample(600 + i * 10);
-      },
-      200,
-      50,
-    ).toFixed(3)} ms a sample`,
-  );
-  const change = median(
+  line("motion: one sample and its paint", `${painted} ms`);
+  const turned = median(
     (i) => {
-      even.retarget(placed(i % 2 ? made.yes : made.no), long("ease"), 1e5 + i * 16, "s");
+      mover.retarget(placed(i % 2 ? made.yes : made.no), long("ease"), 1e5 + i * 16, "s");
     },
     60,
     10,
   );
   line(
     `motion: turning ${LAYERS} moving layers round, with their velocities`,
-    `${change.toFixed(3)} ms`,
+    `${turned.toFixed(3)} ms`,
   );
+};
+
+/** The same change with a spring of its own for each layer, one after the other. */
+const cascading = (env: LayoutEnv, line: Line, made: Fleet): void => {
+  const slow: Motion["easing"] = { kind: "spring", mass: 100, stiffness: 20, damping: 20 };
+  const lanes = made.ids.map((layer, i) => ({
+    layer,
+    key: null,
+    delay: i,
+    duration: 0,
+    easing: slow,
+  }));
+  const how: Motion = { kind: "tween", duration: 0, delay: 0, easing: slow, lanes };
+  const { mover } = under(env, made, how);
+  const sample = samples((i) => mover.sample(600 + i * 10));
+  line(`motion: the same, a cascade of ${LAYERS} lanes with springs`, `${sample} ms a sample`);
+};
+
+/** Sampling of changes in which 500 layers take part, and memory over time. */
+export const motion = (env: LayoutEnv, line: Line): void => {
+  const made = changing();
+  evenly(env, line, made);
+  cascading(env, line, made);
   against(env, line);
   steady(env, line);
 };

@@ -73,6 +73,77 @@ const dragRate = async (page: Page, layer: string): Promise<number> => {
   });
 };
 
+/** From the click on a piece in the loaded project to its painted cards, ms. */
+const openingTime = (page: Page, piece: string): Promise<number> =>
+  page.evaluate(async (id) => {
+    const begin = performance.now();
+    (document.querySelector(`a[href$="/pieces/${id}"]`) as HTMLElement).click();
+    while (!document.querySelector(".card-variant [data-layer]"))
+      await new Promise((r) => requestAnimationFrame(r));
+    await new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
+    return performance.now() - begin;
+  }, piece);
+
+/** The same by its own address: from the load of the page to its painted cards, ms. */
+const loadingTime = async (page: Page, address: string): Promise<number> => {
+  await page.evaluateOnNewDocument(() => {
+    const w = window as unknown as { opened_: Promise<number> };
+    w.opened_ = new Promise((done) =>
+      window.addEventListener("load", () => {
+        const begin = performance.now();
+        const look = () => {
+          if (document.querySelector(".card-variant [data-layer]"))
+            requestAnimationFrame(() =>
+              requestAnimationFrame(() => done(performance.now() - begin)),
+            );
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+    );
+  });
+  await page.goto(address, { waitUntil: "load" });
+  return page.evaluate(() => (window as unknown as { opened_: Promise<number> }).opened_);
+};
+
+interface Size {
+  readonly pieces: number;
+  readonly layers: number;
+  readonly variants: number;
+}
+
+/** Opens, edits and drags in a project of a size. */
+const measure = async (browser: Browser, address: string, log: ProjectLog, size: Size) => {
+  const made = largeProject(size.pieces, size.layers, size.variants);
+  const id = newId();
+  await log.create(id, made.project);
+  const page = await open(browser, `${address}/projects/${id}`);
+  await page.waitForSelector(".tile");
+  await sleep(1500);
+  const opening = await openingTime(page, made.piece);
+  const loading = await loadingTime(page, `${address}/projects/${id}/pieces/${made.piece}`);
+  await page.waitForSelector("[data-line]");
+  await sleep(800);
+  const row = made.ids[0] as string;
+  const inner = made.ids[4] as string;
+  const edit = await editTime(page, row);
+  const within = await editTime(page, inner);
+  const drag = await dragRate(page, row);
+  await page.close();
+  return { opening, loading, edit, within, drag };
+};
+
+const usual: Size = { pieces: 300, layers: 200, variants: 24 };
+
+const smaller: readonly (readonly [what: string, size: Size])[] = [
+  ["20 layers", { ...usual, layers: 20 }],
+  ["50 layers", { ...usual, layers: 50 }],
+  ["100 layers", { ...usual, layers: 100 }],
+  ["4 variants", { ...usual, variants: 4 }],
+  ["8 variants", { ...usual, variants: 8 }],
+  ["30 pieces", { ...usual, pieces: 30 }],
+];
+
 /**
  * What a person feels on the stage: editing, dragging, opening; and how that grows with layers,
  * variants and pieces.
@@ -85,59 +156,11 @@ export const stage = async (line: Line, mapAlone = false): Promise<void> => {
   const db = openDatabase(harbour.postgres.url);
   const { browser, close } = await launch();
   try {
-    await mapBench(browser, harbour.served.address, db, line);
+    const { address } = harbour.served;
+    await mapBench(browser, address, db, line);
     if (mapAlone) return;
     const log = new ProjectLog(db);
-    const measure = async (pieces: number, layers: number, variants: number) => {
-      const made = largeProject(pieces, layers, variants);
-      const id = newId();
-      await log.create(id, made.project);
-      const page = await open(browser, `${harbour.served.address}/projects/${id}`);
-      await page.waitForSelector(".tile");
-      await sleep(1500);
-      // from the click on a piece in the loaded project to its painted cards
-      const opening = await page.evaluate(async (piece) => {
-        const begin = performance.now();
-        (document.querySelector(`a[href$="/pieces/${piece}"]`) as HTMLElement).click();
-        while (!document.querySelector(".card-variant [data-layer]"))
-          await new Promise((r) => requestAnimationFrame(r));
-        await new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
-        return performance.now() - begin;
-      }, made.piece);
-      // and the same by its own address: from the load of the page to its painted cards
-      await page.evaluateOnNewDocument(() => {
-        const w = window as unknown as { opened_: Promise<number> };
-        w.opened_ = new Promise((done) =>
-          window.addEventListener("load", () => {
-            const begin = performance.now();
-            const look = () => {
-              if (document.querySelector(".card-variant [data-layer]"))
-                requestAnimationFrame(() =>
-                  requestAnimationFrame(() => done(performance.now() - begin)),
-                );
-              else requestAnimationFrame(look);
-            };
-            look();
-          }),
-        );
-      });
-      await page.goto(`${harbour.served.address}/projects/${id}/pieces/${made.piece}`, {
-        waitUntil: "load",
-      });
-      const loading = await page.evaluate(
-        () => (window as unknown as { opened_: Promise<number> }).opened_,
-      );
-      await page.waitForSelector("[data-line]");
-      await sleep(800);
-      const row = made.ids[0] as string;
-      const inner = made.ids[4] as string;
-      const edit = await editTime(page, row);
-      const within = await editTime(page, inner);
-      const drag = await dragRate(page, row);
-      await page.close();
-      return { opening, loading, edit, within, drag };
-    };
-    const full = await measure(300, 200, 24);
+    const full = await measure(browser, address, log, usual);
     line(
       "stage: 300 pieces, 200 layers, 24 variants: an edit on all visible cards",
       `${full.edit.toFixed(1)} ms until the next frame; of an arranged layer ${full.within.toFixed(1)} ms`,
@@ -147,15 +170,8 @@ export const stage = async (line: Line, mapAlone = false): Promise<void> => {
       "stage: the same, opening the bench after load",
       `${full.loading.toFixed(0)} ms by its address, ${full.opening.toFixed(0)} ms from the list of 300 pieces`,
     );
-    for (const [what, args] of [
-      ["20 layers", [300, 20, 24]],
-      ["50 layers", [300, 50, 24]],
-      ["100 layers", [300, 100, 24]],
-      ["4 variants", [300, 200, 4]],
-      ["8 variants", [300, 200, 8]],
-      ["30 pieces", [30, 200, 24]],
-    ] as const) {
-      const m = await measure(...(args as [number, number, number]));
+    for (const [what, size] of smaller) {
+      const m = await measure(browser, address, log, size);
       line(
         `stage: with ${what} instead`,
         `edit ${m.edit.toFixed(1)} ms, drag ${m.drag.toFixed(0)} frames/s, opening ${m.loading.toFixed(0)} ms`,

@@ -110,54 +110,74 @@ export class Twins {
   /** One input to both: the chart is told what an environment tells, by the layers concerned. */
   input(input: Input): void {
     const before = this.state;
-    const result = step(this.project, before, input);
-    const after = result.state;
+    const { state: after, events } = step(this.project, before, input);
     this.state = after;
     this.steps++;
-    const heard = result.events.flatMap((event) =>
-      event.type === "signalled" &&
-      event.path.startsWith(`${this.piece.id}/`) &&
-      event.path.split("/").length === 2
-        ? [`signal.${event.path.split("/")[1]}.${event.signal}`]
-        : [],
-    );
-    if (input.type === "down" && !before.pointer.pressed)
-      this.focus(before.keyboard.focused, after.keyboard.focused);
-    if (input.type === "over") {
-      const gone = before.pointer.over.filter((p) => !after.pointer.over.includes(p));
-      const come = after.pointer.over.filter((p) => !before.pointer.over.includes(p));
-      for (const l of this.own(gone)) this.tell(`leave.${l}`);
-      for (const l of this.own(come).reverse()) this.tell(`enter.${l}`);
+    switch (input.type) {
+      case "over":
+        this.over(before.pointer.over, after.pointer.over);
+        break;
+      case "down":
+        if (!before.pointer.pressed) this.down(before, after);
+        break;
+      case "up":
+        if (before.pointer.pressed && before.keyboard.pressing === null)
+          this.lift(before, before.pointer.over, events);
+        break;
+      case "cancel":
+        if (before.pointer.pressed) this.tell("letgo");
+        break;
+      case "focus":
+        if (before.keyboard.pressing !== null && after.keyboard.pressing === null)
+          this.tell("letgo");
+        this.focus(before.keyboard.focused, after.keyboard.focused);
+        break;
+      case "key":
+        if (input.phase === "down") this.keyDown(input.key, before, after, events);
+        else if (before.keyboard.pressing === input.key)
+          this.lift(before, before.keyboard.focused, events);
+        break;
+      // nothing that a chart is told of
+      case "move":
+      case "scroll":
+      case "seen":
+      case "answer":
+      case "show":
+      case "screen":
+        break;
     }
-    if (input.type === "focus") {
-      if (before.keyboard.pressing !== null && after.keyboard.pressing === null) this.tell("letgo");
-      this.focus(before.keyboard.focused, after.keyboard.focused);
-    }
-    if (input.type === "key") {
-      if (
-        input.phase === "down" &&
-        result.events.some((event) => event.type === "filled" || event.type === "sending")
-      )
-        this.form(result.events);
-      else if (input.phase === "down") {
-        const at =
-          this.own(
-            before.keyboard.focused.length ? before.keyboard.focused : [`${this.piece.id}/${ROOT}`],
-          )[0] ?? ROOT;
-        this.tell(scxmlEvent("key", at, input.key));
-        if (!before.pointer.pressed && after.keyboard.pressing !== null)
-          this.tell(scxmlEvent("press", this.own(after.keyboard.focused)[0] ?? ROOT));
-      } else if (before.keyboard.pressing === input.key)
-        this.lift(before, before.keyboard.focused, result.events);
-    }
-    if (input.type === "down" && !before.pointer.pressed) {
-      const [at] = this.own(before.pointer.over);
-      if (at !== undefined) this.tell(scxmlEvent("press", at));
-    }
-    if (input.type === "up" && before.pointer.pressed && before.keyboard.pressing === null)
-      this.lift(before, before.pointer.over, result.events);
-    if (input.type === "cancel" && before.pointer.pressed) this.tell("letgo");
-    for (const event of heard) this.tell(event);
+    for (const event of events) this.signal(event);
+  }
+
+  /** What copies in the piece have signalled. */
+  private signal(event: MachineEvent): void {
+    if (event.type !== "signalled") return;
+    const [piece, copy, ...deeper] = event.path.split("/");
+    if (piece === this.piece.id && copy !== undefined && deeper.length === 0)
+      this.tell(`signal.${copy}.${event.signal}`);
+  }
+
+  private over(before: readonly string[], after: readonly string[]): void {
+    const gone = before.filter((p) => !after.includes(p));
+    const come = after.filter((p) => !before.includes(p));
+    for (const layer of this.own(gone)) this.tell(`leave.${layer}`);
+    for (const layer of this.own(come).reverse()) this.tell(`enter.${layer}`);
+  }
+
+  private down(before: State, after: State): void {
+    this.focus(before.keyboard.focused, after.keyboard.focused);
+    const [at] = this.own(before.pointer.over);
+    if (at !== undefined) this.tell(scxmlEvent("press", at));
+  }
+
+  private keyDown(key: string, before: State, after: State, events: readonly MachineEvent[]): void {
+    if (events.some((event) => event.type === "filled" || event.type === "sending"))
+      return this.form(events);
+    const { focused } = before.keyboard;
+    const [at] = this.own(focused.length ? focused : [`${this.piece.id}/${ROOT}`]);
+    this.tell(scxmlEvent("key", at ?? ROOT, key));
+    if (!before.pointer.pressed && after.keyboard.pressing !== null)
+      this.tell(scxmlEvent("press", this.own(after.keyboard.focused)[0] ?? ROOT));
   }
 
   private focus(before: readonly string[], after: readonly string[]): void {
