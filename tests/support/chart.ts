@@ -6,6 +6,7 @@ import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/machine"
 import type { Input, MachineEvent, State } from "#core/machine";
 import { ROOT } from "#core/project";
 import type { Piece, Project, Variant } from "#core/project";
+import type { ChartClock } from "./chart-clock";
 
 interface Statechart {
   start(): void;
@@ -55,10 +56,7 @@ const chartVariant = (chart: Statechart): Variant =>
       }),
   );
 
-/**
- * The same done to the machine and to the chart made of the piece; `pass` lets the chart's own
- * clock go on by ms.
- */
+/** The same done to the machine and to the chart made of the piece, which waits by `clock`. */
 export class Twins {
   state: State;
   steps = 0;
@@ -68,19 +66,15 @@ export class Twins {
     private readonly project: Project,
     private readonly piece: Piece,
     private readonly chart: Statechart,
-    private readonly pass: (ms: number) => void,
+    private readonly clock: ChartClock,
   ) {
     this.state = start(project, piece.id);
     this.sources = new Set(rulesOf(project, piece).map((r) => r.source ?? ROOT));
   }
 
-  static async of(
-    project: Project,
-    piece: Piece,
-    pass: (ms: number) => void,
-  ): Promise<() => Twins> {
+  static async of(project: Project, piece: Piece, clock: ChartClock): Promise<() => Twins> {
     const begin = await readChart(writeScxml(project, piece));
-    return () => new Twins(project, piece, begin(), pass);
+    return () => new Twins(project, piece, begin(), clock);
   }
 
   get variants(): { machine: Variant; chart: Variant } {
@@ -133,9 +127,7 @@ export class Twins {
         this.focus(before.keyboard.focused, after.keyboard.focused);
         break;
       case "key":
-        if (input.phase === "down") this.keyDown(input.key, before, after, events);
-        else if (before.keyboard.pressing === input.key)
-          this.lift(before, before.keyboard.focused, events);
+        this.key(input, before, after, events);
         break;
       // nothing that a chart is told of
       case "move":
@@ -168,6 +160,16 @@ export class Twins {
     this.focus(before.keyboard.focused, after.keyboard.focused);
     const [at] = this.own(before.pointer.over);
     if (at !== undefined) this.tell(scxmlEvent("press", at));
+  }
+
+  private key(
+    { key, phase }: Extract<Input, { type: "key" }>,
+    before: State,
+    after: State,
+    events: readonly MachineEvent[],
+  ): void {
+    if (phase === "down") return this.keyDown(key, before, after, events);
+    if (before.keyboard.pressing === key) this.lift(before, before.keyboard.focused, events);
   }
 
   private keyDown(key: string, before: State, after: State, events: readonly MachineEvent[]): void {
@@ -224,22 +226,23 @@ export class Twins {
     const until = Math.round(this.state.now) + ms;
     while (this.state.now < until) {
       const due = Math.min(until, Math.max(nextDue(this.state), this.state.now + 1));
-      const settles = this.state.timers.settling[this.piece.id];
-      this.pass(due - this.state.now - 1);
-      if (settles !== undefined && settles <= due) this.tell("settled");
-      const form = this.state.forms.sending[this.piece.id];
-      this.pass(1);
-      if (form && form.due <= due) {
-        const [at] = this.own(
-          ancestry(this.piece, form.source.split("/")[1] ?? "").map(
-            (id) => `${this.piece.id}/${id}`,
-          ),
-        );
-        if (at !== undefined)
-          this.tell(`${this.state.forms.answersWell ? "succeeded" : "failed"}.${at}`);
-      }
+      this.passTo(due);
       this.state = advance(this.project, this.state, due).state;
     }
     this.steps++;
+  }
+
+  /** Of one moment the chart is told first what has settled, then come waits, then answers. */
+  private passTo(due: number): void {
+    const { timers, forms } = this.state;
+    this.clock.moveTo(due);
+    const settles = timers.settling[this.piece.id];
+    if (settles !== undefined && settles <= due) this.tell("settled");
+    this.clock.runDue();
+    const form = forms.sending[this.piece.id];
+    if (!form || form.due > due) return;
+    const layers = ancestry(this.piece, form.source.split("/")[1] ?? "");
+    const [at] = this.own(layers.map((id) => `${this.piece.id}/${id}`));
+    if (at !== undefined) this.tell(`${forms.answersWell ? "succeeded" : "failed"}.${at}`);
   }
 }

@@ -7,13 +7,20 @@ import { writeScxml } from "#core/formats/scxml";
 import { bellOfVariants } from "../../../tests/support/bell";
 import { kelpwayKit } from "#demo";
 import { Twins } from "../../../tests/support/chart";
+import { ChartClock } from "../../../tests/support/chart-clock";
 import { Builder } from "../../../tests/support/pieces";
 
 afterEach(() => {
-  vi.useRealTimers();
+  vi.unstubAllGlobals();
 });
-const pass = (ms: number) => {
-  if (ms > 0) vi.advanceTimersByTime(ms);
+
+/** A chart and the machine, the chart waiting by a clock of its own from its first moment on. */
+const twinsOf = async (project: Project, piece: Piece): Promise<Twins> => {
+  const clock = new ChartClock();
+  const begin = await Twins.of(project, piece, clock);
+  vi.stubGlobal("setTimeout", clock.setTimeout);
+  vi.stubGlobal("clearTimeout", clock.clearTimeout);
+  return begin();
 };
 const cut: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 
@@ -75,13 +82,10 @@ describe("behaviour as SCXML", () => {
     let steps = 0;
     for (const piece of inOrder(kit.pieces)) {
       if (rulesOf(kit, piece).length === 0 || Object.keys(piece.traits).length === 0) continue;
-      const begin = await Twins.of(kit, piece, pass);
-      // only the chart's own waits run on our clock
-      vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
-      const twins = begin();
+      const twins = await twinsOf(kit, piece);
       drive(twins, kit, piece, random, 400);
       steps += twins.steps;
-      vi.useRealTimers();
+      vi.unstubAllGlobals();
     }
     expect(steps).toBeGreaterThan(4500);
   }, 60_000);
@@ -150,14 +154,12 @@ describe("behaviour as SCXML", () => {
               motion: { ...cut, kind: "tween", duration: r.tween },
             });
           });
-          const begin = await Twins.of(b.project, b.piece, pass);
-          vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+          const twins = await twinsOf(b.project, b.piece);
           try {
-            const twins = begin();
             drive(twins, b.project, b.piece, dice(seed), 90);
             steps += twins.steps;
           } finally {
-            vi.useRealTimers();
+            vi.unstubAllGlobals();
           }
         },
       ),
@@ -193,9 +195,9 @@ describe("behaviour as SCXML", () => {
           b.project,
           b.piece,
           { start: () => undefined, gen: () => undefined, getConfiguration: () => [] },
-          pass,
+          new ChartClock(),
         ),
     ).not.toThrow();
-    return expect(Twins.of(b.project, b.piece, pass)).resolves.toBeTruthy();
+    return expect(Twins.of(b.project, b.piece, new ChartClock())).resolves.toBeTruthy();
   });
 });
