@@ -1,6 +1,6 @@
 import { parse } from "svg-parser";
 import { cleanText } from "../../project";
-import { unescape } from "./text";
+import { unescape } from "./entities";
 
 /**
  * An element of an SVG file with the presentation it ends up with; children inherit what SVG lets
