@@ -147,103 +147,159 @@ interface Growing {
   parent: Id | null;
 }
 
-/**
- * Pairs the layers of separately drawn variants: siblings of paired containers by an optimal
- * assignment, then those left
- * over wherever they lie. Each further drawing is paired with what is known from those before it.
- * Corrections by hand
- * come first. Tracks are in drawing order, those of later drawings after the sibling they follow.
- */
-export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): Track[] => {
-  const tracks: Growing[] = [];
-  const start = (
-    layer: DrawnLayer,
-    drawing: number,
-    rank: number,
-    frame: DrawnLayer,
-    parent: Id | null,
-    after: Id | null,
-  ): Growing => {
+/** One drawing being paired with the tracks known so far. */
+class Pairing {
+  private readonly children: Map<Id | null, DrawnLayer[]>;
+  private readonly trackOf = new Map<Id, Growing>();
+
+  constructor(
+    private readonly tracks: Growing[],
+    private readonly drawing: Drawing,
+    /** the number of the drawing, and how many there are */
+    private readonly index: number,
+    private readonly count: number,
+    private readonly root: DrawnLayer,
+    private readonly fixed: Fixed,
+  ) {
+    this.children = childTable(drawing);
+  }
+
+  /** Begins a track for each layer, in the order of the tree. */
+  begin(): void {
+    const visit = (layer: DrawnLayer, parent: Id | null) => {
+      const track = this.start(layer, parent, null);
+      for (const c of this.childrenOf(layer)) visit(c, track.id);
+    };
+    visit(this.root, null);
+  }
+
+  pair(): void {
+    this.putFixed();
+    this.put(this.root, present(this.tracks[0]), 1);
+    this.pairInside(this.root);
+    this.assignAll(
+      this.tracks.filter((t) => this.isOpen(t)),
+      this.drawing.layers.filter((l) => this.isFree(l)),
+      ALIKE_ELSEWHERE,
+    );
+    this.addRest();
+  }
+
+  private childrenOf(layer: DrawnLayer): readonly DrawnLayer[] {
+    return this.children.get(layer.id) ?? [];
+  }
+
+  private placed(layer: DrawnLayer): Candidate {
+    const all = this.children.get(layer.parent) ?? [layer];
+    const rank = all.indexOf(layer) / Math.max(1, all.length - 1);
+    return { layer, rank, frame: this.root };
+  }
+
+  private start(layer: DrawnLayer, parent: Id | null, after: Id | null): Growing {
+    const drawings = Array.from({ length: this.count }, (_, i) => i === this.index);
     const track: Growing = {
       id: `t-${layer.id}`,
       name: layer.name,
-      parts: drawings.map((_, i) => (i === drawing ? layer.id : null)),
-      sure: drawings.map((_, i) => (i === drawing ? 1 : 0)),
+      parts: drawings.map((isThis) => (isThis ? layer.id : null)),
+      sure: drawings.map((isThis) => (isThis ? 1 : 0)),
       sample: layer,
-      rank,
-      frame,
+      rank: this.placed(layer).rank,
+      frame: this.root,
       parent,
     };
-    const at = after === null ? -1 : tracks.findIndex((t) => t.id === after);
-    if (at < 0) tracks.push(track);
-    else tracks.splice(at + 1, 0, track);
+    const at = after === null ? -1 : this.tracks.findIndex((t) => t.id === after);
+    if (at < 0) this.tracks.push(track);
+    else this.tracks.splice(at + 1, 0, track);
+    this.trackOf.set(layer.id, track);
     return track;
-  };
-  drawings.forEach((drawing, d) => {
-    const children = childTable(drawing);
-    const root = drawing.layers[0];
-    if (!root) return;
-    const placed = (layer: DrawnLayer): Candidate => {
-      const all = children.get(layer.parent) ?? [layer];
-      return { layer, rank: all.indexOf(layer) / Math.max(1, all.length - 1), frame: root };
-    };
-    const trackOf = new Map<Id, Growing>();
-    const put = (layer: DrawnLayer, track: Growing, sure: number) => {
-      track.parts[d] = layer.id;
-      track.sure[d] = sure;
-      trackOf.set(layer.id, track);
-    };
-    if (d === 0) {
-      const visit = (layer: DrawnLayer, parent: Id | null) => {
-        const p = placed(layer);
-        const track = start(layer, 0, p.rank, root, parent, null);
-        trackOf.set(layer.id, track);
-        for (const c of children.get(layer.id) ?? []) visit(c, track.id);
-      };
-      visit(root, null);
-      return;
+  }
+
+  private put(layer: DrawnLayer, track: Growing, sure: number): void {
+    track.parts[this.index] = layer.id;
+    track.sure[this.index] = sure;
+    this.trackOf.set(layer.id, track);
+  }
+
+  private putFixed(): void {
+    for (const layer of this.drawing.layers) {
+      const wanted = this.fixed[layer.id];
+      const track =
+        typeof wanted === "string" ? this.tracks.find((t) => t.id === wanted) : undefined;
+      if (track?.parts[this.index] === null) this.put(layer, track, 1);
     }
-    for (const layer of drawing.layers) {
-      const wanted = fixed[layer.id];
-      const track = typeof wanted === "string" ? tracks.find((t) => t.id === wanted) : undefined;
-      if (track && track.parts[d] === null) put(layer, track, 1);
-    }
-    const free = (layer: DrawnLayer) => !trackOf.has(layer.id) && fixed[layer.id] === undefined;
-    const open = (t: Growing) =>
-      t.parts[d] === null &&
-      !Object.entries(fixed).some(
-        ([id, track]) => track === t.id && drawing.layers.some((l) => l.id === id),
-      );
-    const asPlaced = (t: Growing): Candidate => ({ layer: t.sample, rank: t.rank, frame: t.frame });
-    const match = (layer: DrawnLayer) => {
-      const track = trackOf.get(layer.id);
-      const list = (children.get(layer.id) ?? []).filter(free);
-      const known = track ? tracks.filter((t) => t.parent === track.id && open(t)) : [];
-      for (const p of assign(known.map(asPlaced), list.map(placed), ALIKE))
-        put(present(list[p.right]), present(known[p.left]), p.sure);
-      for (const c of children.get(layer.id) ?? []) if (trackOf.has(c.id)) match(c);
-    };
-    put(root, present(tracks[0]), 1);
-    match(root);
-    const left = drawing.layers.filter(free);
-    const known = tracks.filter(open);
-    for (const p of assign(known.map(asPlaced), left.map(placed), ALIKE_ELSEWHERE))
-      put(present(left[p.right]), present(known[p.left]), p.sure);
-    // what is like nothing before is a layer of its own, in front of the sibling it stands on
+  }
+
+  /** Whether a layer may still be paired. */
+  private isFree(layer: DrawnLayer): boolean {
+    return !this.trackOf.has(layer.id) && this.fixed[layer.id] === undefined;
+  }
+
+  /** Whether a track may still be given a layer of this drawing. */
+  private isOpen(track: Growing): boolean {
+    if (track.parts[this.index] !== null) return false;
+    return !this.drawing.layers.some((l) => this.fixed[l.id] === track.id);
+  }
+
+  private assignAll(
+    tracks: readonly Growing[],
+    layers: readonly DrawnLayer[],
+    least: number,
+  ): void {
+    const known = tracks.map((t): Candidate => ({
+      layer: t.sample,
+      rank: t.rank,
+      frame: t.frame,
+    }));
+    const mine = layers.map((l) => this.placed(l));
+    for (const p of assign(known, mine, least))
+      this.put(present(layers[p.right]), present(tracks[p.left]), p.sure);
+  }
+
+  /** Pairs what lies in a paired container, then what lies in that. */
+  private pairInside(layer: DrawnLayer): void {
+    const track = this.trackOf.get(layer.id);
+    const children = this.childrenOf(layer);
+    const known = track ? this.tracks.filter((t) => t.parent === track.id && this.isOpen(t)) : [];
+    this.assignAll(
+      known,
+      children.filter((c) => this.isFree(c)),
+      ALIKE,
+    );
+    for (const child of children) if (this.trackOf.has(child.id)) this.pairInside(child);
+  }
+
+  /**
+   * What is like nothing before is a layer of its own, in front of the sibling it stands on.
+   */
+  private addRest(): void {
     let before: Id | null = null;
-    for (const layer of drawing.layers) {
-      const own = trackOf.get(layer.id);
-      if (own) {
-        before = own.id;
-        continue;
-      }
-      const p = placed(layer);
-      const parent =
-        layer.parent === null ? null : (trackOf.get(layer.parent)?.id ?? present(tracks[0]).id);
-      const track = start(layer, d, p.rank, root, parent, before);
-      trackOf.set(layer.id, track);
-      before = track.id;
+    for (const layer of this.drawing.layers) {
+      const own: Growing = this.trackOf.get(layer.id) ?? this.addOwn(layer, before);
+      before = own.id;
     }
+  }
+
+  private addOwn(layer: DrawnLayer, before: Id | null): Growing {
+    const around = layer.parent === null ? undefined : this.trackOf.get(layer.parent);
+    const parent = layer.parent === null ? null : (around ?? present(this.tracks[0])).id;
+    return this.start(layer, parent, before);
+  }
+}
+
+/**
+ * Pairs the layers of separately drawn variants: siblings of paired containers by an optimal
+ * assignment, then those left over wherever they lie. Each further drawing is paired with what is
+ * known from those before it. Corrections by hand come first. Tracks are in drawing order, those of
+ * later drawings after the sibling they follow.
+ */
+export const pairDrawings = (drawings: readonly Drawing[], fixed: Fixed = {}): Track[] => {
+  const tracks: Growing[] = [];
+  drawings.forEach((drawing, i) => {
+    const [root] = drawing.layers;
+    if (!root) return;
+    const pairing = new Pairing(tracks, drawing, i, drawings.length, root, fixed);
+    if (i === 0) pairing.begin();
+    else pairing.pair();
   });
   return tracks.map(({ id, name, parts, sure }) => ({ id, name, parts, sure }));
 };
