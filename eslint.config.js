@@ -60,13 +60,6 @@ export default ts.config(
     },
   },
   {
-    // still to be taken apart: each leaves this list when it is
-    files: [
-      "core/checks/traitspace.ts",
-    ],
-    rules: { complexity: ["warn", 20], "max-lines-per-function": length("warn", 60) },
-  },
-  {
     files: ["app/**/*.tsx"],
     rules: {
       "max-lines-per-function": length("warn", 80),

@@ -1,4 +1,4 @@
-import { present } from "../basics";
+import { entryOf, present } from "../basics";
 import type { Id } from "../basics";
 import { ruleText } from "../describe";
 import { markUnused, removeRule } from "../edit";
@@ -41,186 +41,285 @@ export interface TraitSpace {
   readonly traits: readonly Trait[];
 }
 
+/** The digits of a trait that a condition allows; null where it says nothing of the trait. */
+const allowedDigits = (rule: Rule, trait: Trait, values: readonly Id[]): Uint8Array | null => {
+  const list = rule.when[trait.id];
+  return list ? Uint8Array.from(values.map((v) => (list.includes(v) ? 1 : 0))) : null;
+};
+
+/** What a rule makes of each digit of a trait, all its effects one after the other. */
+const becomesOf = (piece: Piece, rule: Rule, trait: Id, values: readonly Id[]): Int16Array =>
+  Int16Array.from(
+    values.map((from) => {
+      const end = rule.effects.reduce(
+        (at, e) =>
+          e.type === "set" && e.trait === trait
+            ? (targetValue(piece, { [trait]: at }, trait, e.to) ?? at)
+            : at,
+        from,
+      );
+      return values.indexOf(end);
+    }),
+  );
+
 const plainRule = (piece: Piece, traits: readonly Trait[], rule: Rule): Plain => {
-  const index = new Map(traits.map((t, i) => [t.id, i]));
-  const values = traits.map((t) => valuesOf(t).map((v) => v.id));
-  const allowed = Object.entries(rule.when).flatMap(([t, list]) => {
-    const i = index.get(t);
-    return i === undefined
-      ? []
-      : [[i, Uint8Array.from((values[i] ?? []).map((v) => (list.includes(v) ? 1 : 0)))] as const];
+  const allowed: (readonly [number, Uint8Array])[] = [];
+  const becomes: (readonly [number, Int16Array])[] = [];
+  const undoes: (readonly [number, readonly number[]])[] = [];
+  traits.forEach((trait, i) => {
+    const values = valuesOf(trait).map((v) => v.id);
+    const digits = allowedDigits(rule, trait, values);
+    if (digits) allowed.push([i, digits]);
+    if (!rule.effects.some((e) => e.type === "set" && e.trait === trait.id)) return;
+    becomes.push([i, becomesOf(piece, rule, trait.id, values)]);
+    if (rule.undo) undoes.push([i, [...values.keys()].filter((d) => digits?.[d] !== 0)]);
   });
-  const changed = [...new Set(rule.effects.flatMap((e) => (e.type === "set" ? [e.trait] : [])))];
-  const becomes = changed.flatMap((t) => {
-    const i = index.get(t);
-    if (i === undefined) return [];
-    return [
-      [
-        i,
-        Int16Array.from(
-          (values[i] ?? []).map((from) => {
-            let at: Id = from;
-            for (const e of rule.effects)
-              if (e.type === "set" && e.trait === t)
-                at = targetValue(piece, { [t]: at }, t, e.to) ?? at;
-            return (values[i] ?? []).indexOf(at);
-          }),
-        ),
-      ] as const,
-    ];
-  });
-  const undoes = rule.undo
-    ? becomes.map(
-        ([i]) =>
-          [
-            i,
-            (values[i] ?? []).flatMap((v, d) => {
-              const said = rule.when[traits[i]?.id ?? ""];
-              return !said || said.includes(v) ? [d] : [];
-            }),
-          ] as const,
-      )
-    : [];
   return { rule, allowed, becomes, undoes };
+};
+
+/** Variants as numbers: each trait's value is a digit with a weight of its own. */
+class Digits {
+  readonly size: number;
+  private readonly base: readonly number[];
+  private readonly weights: readonly number[];
+
+  constructor(readonly traits: readonly Trait[]) {
+    const weights: number[] = [];
+    let size = 1;
+    this.base = traits.map((t) => valuesOf(t).length);
+    for (const values of this.base) {
+      weights.push(size);
+      size *= values;
+    }
+    this.weights = weights;
+    this.size = size;
+  }
+
+  readonly digit = (variant: number, trait: number): number =>
+    Math.floor(variant / this.weight(trait)) % (this.base[trait] ?? 1);
+
+  weight(trait: number): number {
+    return this.weights[trait] ?? 1;
+  }
+
+  /** The digit of a value; negative when there is no such value. */
+  of(trait: number, value: Id): number {
+    return valuesOf(present(this.traits[trait])).findIndex((v) => v.id === value);
+  }
+
+  /** A variant with another digit. */
+  with(variant: number, trait: number, digit: number): number {
+    return variant + (digit - this.digit(variant, trait)) * this.weight(trait);
+  }
+
+  /** The resting variant. */
+  rest(): number {
+    return this.traits.reduce((v, t, i) => v + this.of(i, restOf(t)) * this.weight(i), 0);
+  }
+}
+
+/** What rules listen for together: those of one event compete. */
+const eventKey = ({ trigger, source }: Rule): string =>
+  JSON.stringify([
+    trigger.type === "hover" ? "enter" : trigger.type,
+    trigger.key,
+    trigger.signal,
+    trigger.direction,
+    trigger.type === "delay" || trigger.type === "hold" ? trigger.ms : 0,
+    source ?? ROOT,
+  ]);
+
+const rivalsOf = (a: Rule, b: Rule): boolean =>
+  contest([a, b]).losses.length > 0 &&
+  a.effects.some((e) => b.effects.some((f) => claimOf(e) === claimOf(f)));
+
+/** A rule with those that go before it, by their number among the rules of the event. */
+interface Ranked extends Plain {
+  readonly rivals: readonly number[];
+}
+
+/** The rules of each event, ranked as they compete. */
+const eventsOf = (
+  project: Project,
+  piece: Piece,
+  traits: readonly Trait[],
+): (readonly Ranked[])[] => {
+  const groups = new Map<string, Rule[]>();
+  for (const rule of rulesOf(project, piece))
+    entryOf(groups, eventKey(rule), (): Rule[] => []).push(rule);
+  return [...groups.values()].map((list) => {
+    // sorting is stable: of equal ones the first goes before
+    const ranked = [...list].sort((a, b) => specificity(b.when) - specificity(a.when));
+    return ranked.map((rule, i) => ({
+      ...plainRule(piece, traits, rule),
+      rivals: [...Array(i).keys()].filter((k) => rivalsOf(present(ranked[k]), rule)),
+    }));
+  });
+};
+
+/** The ways from one variant to others, in the order they were found. */
+class Ways {
+  count = 0;
+  private to = new Int32Array(1 << 16);
+
+  at(i: number): number {
+    return present(this.to[i]);
+  }
+
+  /** False: there is no room for more. */
+  add(variant: number): boolean {
+    if (this.count === this.to.length) {
+      if (this.count >= MOST_WAYS) return false;
+      const larger = new Int32Array(this.count * 2);
+      larger.set(this.to);
+      this.to = larger;
+    }
+    this.to[this.count++] = variant;
+    return true;
+  }
+}
+
+/** Walks from variant to variant, as rules and the ends of contacts lead. */
+class Walk {
+  readonly reached: Uint8Array;
+  readonly fired = new Set<Id>();
+  /** variants in the order they were reached, and where the ways of each begin */
+  private readonly queue: Int32Array;
+  private readonly start: Int32Array;
+  private readonly ways = new Ways();
+  private readonly now: Int16Array;
+  count = 0;
+
+  constructor(
+    private readonly digits: Digits,
+    private readonly events: readonly (readonly Ranked[])[],
+  ) {
+    this.reached = new Uint8Array(digits.size);
+    this.queue = new Int32Array(digits.size);
+    this.start = new Int32Array(digits.size + 1);
+    this.now = new Int16Array(digits.traits.length);
+  }
+
+  private note(variant: number): void {
+    if (this.reached[variant] !== 0) return;
+    this.reached[variant] = 1;
+    this.queue[this.count++] = variant;
+  }
+
+  /** Where a piece may begin: at rest, and wherever others give its traits values. */
+  begin(given: readonly { readonly trait: number; readonly digit: number }[]): void {
+    this.note(this.digits.rest());
+    // every combination may be a beginning
+    for (let i = 0; i < this.count; i++)
+      for (const { trait, digit } of given)
+        this.note(this.digits.with(present(this.queue[i]), trait, digit));
+  }
+
+  /** Follows all ways; false where there is too much of it. */
+  go(): boolean {
+    const { length } = this.digits.traits;
+    for (let at = 0; at < this.count; at++) {
+      const variant = present(this.queue[at]);
+      this.start[at] = this.ways.count;
+      for (let t = 0; t < length; t++) this.now[t] = this.digits.digit(variant, t);
+      for (const ranked of this.events)
+        if (!this.fire(variant, ranked) || !this.undo(variant, ranked)) return false;
+    }
+    this.start[this.count] = this.ways.count;
+    return true;
+  }
+
+  private add(variant: number): boolean {
+    this.note(variant);
+    return this.ways.add(variant);
+  }
+
+  private readonly won: boolean[] = [];
+
+  /** Where an event leads from a variant. */
+  private fire(variant: number, ranked: readonly Ranked[]): boolean {
+    const { now, won } = this;
+    let next = variant;
+    for (let i = 0; i < ranked.length; i++) {
+      const r = present(ranked[i]);
+      won[i] =
+        r.allowed.every(([t, ok]) => ok[present(now[t])] === 1) && !r.rivals.some((k) => won[k]);
+      if (!won[i]) continue;
+      this.fired.add(r.rule.id);
+      for (const [t, becomes] of r.becomes)
+        next += (present(becomes[present(now[t])]) - present(now[t])) * this.digits.weight(t);
+    }
+    return next === variant || this.add(next);
+  }
+
+  /** What a contact did may go back whenever it ends, to what it may have been. */
+  private undo(variant: number, ranked: readonly Ranked[]): boolean {
+    for (const r of ranked)
+      for (const [t, from] of r.undoes) {
+        const digit = present(this.now[t]);
+        if (!r.becomes.some(([b, becomes]) => b === t && becomes.includes(digit))) continue;
+        for (const d of from)
+          if (d !== digit && !this.add(variant + (d - digit) * this.digits.weight(t))) return false;
+      }
+    return true;
+  }
+
+  /** The ways by the variant they begin at. */
+  sorted(): { start: Int32Array; to: Int32Array } {
+    const { size } = this.digits;
+    const start = new Int32Array(size + 1);
+    const to = new Int32Array(this.ways.count);
+    const place = new Int32Array(size).fill(-1);
+    for (let i = 0; i < this.count; i++) place[present(this.queue[i])] = i;
+    let fill = 0;
+    for (let v = 0; v < size; v++) {
+      start[v] = fill;
+      const i = present(place[v]);
+      if (i < 0) continue;
+      const end = present(this.start[i + 1]);
+      for (let k = present(this.start[i]); k < end; k++) to[fill++] = this.ways.at(k);
+    }
+    start[size] = fill;
+    return { start, to };
+  }
+}
+
+/** Whether there are more variants than are kept in memory. */
+const isTooLarge = (traits: readonly Trait[]): boolean => {
+  let size = 1;
+  for (const t of traits) {
+    size *= valuesOf(t).length;
+    if (size > MOST_VARIANTS) return true;
+  }
+  return false;
 };
 
 /**
  * Everything rules can come to, by traits alone: what is pointed at, pressed or waited for is left
- * open, so that no variant that
- * can be reached is missed and nothing is called unreachable that is not. Null where there is too
- * much of it.
+ * open, so that no variant that can be reached is missed and nothing is called unreachable that is
+ * not. Null where there is too much of it.
  */
 export const traitSpace = (project: Project, piece: Piece): TraitSpace | null => {
   const traits = traitsOf(piece);
-  const base = traits.map((t) => valuesOf(t).length);
-  const weight: number[] = [];
-  let size = 1;
-  for (const b of base) {
-    weight.push(size);
-    size *= b;
-    if (size > MOST_VARIANTS) return null;
-  }
-  const groups = new Map<string, Rule[]>();
-  for (const r of rulesOf(project, piece)) {
-    const key = JSON.stringify([
-      r.trigger.type === "hover" ? "enter" : r.trigger.type,
-      r.trigger.key,
-      r.trigger.signal,
-      r.trigger.direction,
-      r.trigger.type === "delay" || r.trigger.type === "hold" ? r.trigger.ms : 0,
-      r.source ?? ROOT,
-    ]);
-    const list = groups.get(key);
-    if (list) list.push(r);
-    else groups.set(key, [r]);
-  }
-  // ranked as they compete; with each the better ones that want something of the same
-  const events = [...groups.values()].map((list) => {
-    const ranked = [...list].sort(
-      (a, b) => specificity(b.when) - specificity(a.when) || list.indexOf(a) - list.indexOf(b),
-    );
-    return ranked.map((rule, i) => ({
-      ...plainRule(piece, traits, rule),
-      rivals: ranked
-        .slice(0, i)
-        .flatMap((r, k) =>
-          contest([r, rule]).losses.length > 0 &&
-          r.effects.some((e) => rule.effects.some((f) => claimOf(e) === claimOf(f)))
-            ? [k]
-            : [],
-        ),
-    }));
+  if (isTooLarge(traits)) return null;
+  const digits = new Digits(traits);
+  const walk = new Walk(digits, eventsOf(project, piece, traits));
+  const given = givenValues(project, piece).flatMap(({ trait: id, value }) => {
+    const trait = traits.findIndex((t) => t.id === id);
+    return trait < 0 ? [] : [{ trait, digit: digits.of(trait, value) }];
   });
-  const digit = (variant: number, trait: number): number =>
-    Math.floor(variant / (weight[trait] ?? 1)) % (base[trait] ?? 1);
-  const reached = new Uint8Array(size);
-  const queue = new Int32Array(size);
-  const fired = new Set<Id>();
-  const start = new Int32Array(size + 1);
-  const order = new Int32Array(size);
-  let to = new Int32Array(1 << 16);
-  let ways = 0;
-  let count = 0;
-  const note = (v: number) => {
-    if (reached[v] === 0) {
-      reached[v] = 1;
-      queue[count++] = v;
-    }
+  walk.begin(given);
+  if (!walk.go()) return null;
+  const { reached, count, fired } = walk;
+  return {
+    size: digits.size,
+    reached,
+    count,
+    fired,
+    ...walk.sorted(),
+    digit: digits.digit,
+    traits,
   };
-  const add = (v: number): boolean => {
-    if (ways === to.length) {
-      if (ways >= MOST_WAYS) return false;
-      const larger = new Int32Array(ways * 2);
-      larger.set(to);
-      to = larger;
-    }
-    to[ways++] = v;
-    note(v);
-    return true;
-  };
-  const rest = traits.reduce(
-    (v, t, i) => v + valuesOf(t).findIndex((x) => x.id === restOf(t)) * (weight[i] ?? 1),
-    0,
-  );
-  note(rest);
-  // where others give a trait a value, every combination may be a beginning
-  const given = givenValues(project, piece);
-  for (let i = 0; i < count; i++)
-    for (const g of given) {
-      const t = traits.findIndex((x) => x.id === g.trait);
-      const v = present(queue[i]);
-      if (t >= 0)
-        note(
-          v +
-            (valuesOf(present(traits[t])).findIndex((x) => x.id === g.value) - digit(v, t)) *
-              (weight[t] ?? 1),
-        );
-    }
-  const digits = new Int16Array(traits.length);
-  const won: boolean[] = [];
-  for (let at = 0; at < count; at++) {
-    const v = present(queue[at]);
-    order[at] = v;
-    start[at] = ways;
-    for (let t = 0; t < traits.length; t++) digits[t] = digit(v, t);
-    for (const ranked of events) {
-      let next = v;
-      for (let i = 0; i < ranked.length; i++) {
-        const r = present(ranked[i]);
-        won[i] =
-          r.allowed.every(([t, ok]) => ok[present(digits[t])] === 1) &&
-          !r.rivals.some((k) => won[k]);
-        if (!won[i]) continue;
-        fired.add(r.rule.id);
-        for (const [t, becomes] of r.becomes)
-          next += (present(becomes[present(digits[t])]) - present(digits[t])) * present(weight[t]);
-      }
-      if (next !== v && !add(next)) return null;
-      // what a contact did may go back whenever it ends, to what it may have been
-      for (const r of ranked)
-        for (const [t, from] of r.undoes)
-          if (r.becomes.some(([b, becomes]) => b === t && becomes.includes(present(digits[t]))))
-            for (const d of from)
-              if (d !== digits[t] && !add(v + (d - present(digits[t])) * present(weight[t])))
-                return null;
-    }
-  }
-  start[count] = ways;
-  // ways are kept by the variant they begin at
-  const index = new Int32Array(size + 1);
-  const sorted = new Int32Array(ways);
-  const place = new Int32Array(size).fill(-1);
-  for (let i = 0; i < count; i++) place[present(order[i])] = i;
-  let fill = 0;
-  for (let v = 0; v < size; v++) {
-    index[v] = fill;
-    const i = present(place[v]);
-    if (i >= 0)
-      for (let k = present(start[i]); k < present(start[i + 1]); k++)
-        sorted[fill++] = present(to[k]);
-  }
-  index[size] = fill;
-  return { size, reached, count, fired, start: index, to: sorted, digit, traits };
 };
 
 /** From which variants one of some others can be reached. */

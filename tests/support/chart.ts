@@ -60,6 +60,8 @@ const chartVariant = (chart: Statechart): Variant =>
 export class Twins {
   state: State;
   steps = 0;
+  /** two waits have ended at one moment: they compete in Nubble and follow one another in charts */
+  competed = false;
   private readonly sources: Set<Id>;
 
   constructor(
@@ -236,6 +238,7 @@ export class Twins {
   private passTo(due: number): void {
     const { timers, forms } = this.state;
     this.clock.moveTo(due);
+    if (timers.waits.filter((t) => t.due === due).length > 1) this.competed = true;
     const settles = timers.settling[this.piece.id];
     if (settles !== undefined && settles <= due) this.tell("settled");
     this.clock.runDue();
