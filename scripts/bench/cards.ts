@@ -18,20 +18,24 @@ export const cards = (env: LayoutEnv, line: Line): void => {
       if (tree) paint(layout(env, tree));
     });
   const fresh = () => Array.from({ length: 8 }, () => new Resolver());
-  const cold = median(() => draw(project, fresh()), 20, 5);
+  const cold = median(() => draw(project, fresh()), 60, 20);
   const kept = fresh();
   draw(project, kept);
   let now = project;
   const free = ids[0] as string;
   const arranged = ids[31] as string;
   const edit = (id: string, key: string) =>
-    median((i) => {
-      now = must(
-        now,
-        setValues(now.pieces[piece] as Piece, {}, { [id]: { [key]: 20 + (i % 50) } }),
-      );
-      draw(now, kept);
-    });
+    median(
+      (i) => {
+        now = must(
+          now,
+          setValues(now.pieces[piece] as Piece, {}, { [id]: { [key]: 20 + (i % 50) } }),
+        );
+        draw(now, kept);
+      },
+      300,
+      100,
+    );
   line("cards: 200 layers × 8 variants, resolve + layout + paint, cold", `${cold.toFixed(2)} ms`);
   line("cards: the same after one edit of a freely placed row", `${edit(free, "y").toFixed(2)} ms`);
   line(
