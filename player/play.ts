@@ -44,8 +44,8 @@ const WORK = 8;
 
 /**
  * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames
- * for the clock.
- * Frames are only asked for while something moves; a single timeout wakes it for the next wait.
+ * for the clock. Frames are only asked for while something moves; a single timeout wakes it for the
+ * next wait.
  */
 export class Player {
   private run: Run;
@@ -147,9 +147,8 @@ export class Player {
 
   /**
    * Shows steps being done: time stands still while the hand goes from one to the next, so that one
-   * sees each and all happen
-   * at their own times. Answers with the step that failed and why, null when all went well;
-   * restarting or another showing ends it.
+   * sees each and all happen at their own times. Answers with the step that failed and why, null
+   * when all went well; restarting or another showing ends it.
    */
   async demonstrate(
     steps: readonly Step[],

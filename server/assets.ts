@@ -37,8 +37,7 @@ const isFont = (b: Buffer): boolean =>
 
 /**
  * Keeps a picture or font by its contents, once; the reason when it cannot be taken. What the
- * sender calls it is not
- * believed. It is decoded apart unless it is a file of our own.
+ * sender calls it is not believed. It is decoded apart unless it is a file of our own.
  */
 export const storeAsset = async (
   bytes: Buffer,

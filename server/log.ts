@@ -91,8 +91,7 @@ const isId = (id: string): boolean => /^[A-Za-z0-9_-]{1,40}$/.test(id);
 
 /**
  * The append-only log of every project. A project's present state is its newest sound snapshot and
- * the changes after it;
- * it is kept in memory as long as the numbers agree with the database.
+ * the changes after it; it is kept in memory as long as the numbers agree with the database.
  */
 export class ProjectLog {
   private readonly states = new Map<string, Snapshot>();
@@ -167,10 +166,8 @@ export class ProjectLog {
 
   /**
    * Appends a change in one transaction that holds the project's row, so that changes have one
-   * order everywhere.
-   * The same change sent again (its answer was lost) is kept once. Nothing is written when it is
-   * refused, or when it comes
-   * late and others changed the same meanwhile.
+   * order everywhere. The same change sent again (its answer was lost) is kept once. Nothing is
+   * written when it is refused, or when it comes late and others changed the same meanwhile.
    */
   append(id: string, proposal: Proposal): Promise<AppendResult> {
     if (!isId(id)) return Promise.resolve({ kind: "unknown" });

@@ -64,8 +64,8 @@ export const writeSnapshot = async (
 
 /**
  * The newest snapshot that is what was written, at most of change `seq`; null when none is. Damaged
- * ones are passed over
- * and named in the server's log: the changes after an older one make the same project.
+ * ones are passed over and named in the server's log: the changes after an older one make the same
+ * project.
  */
 export const readSnapshot = async (
   projectId: string,

@@ -32,9 +32,8 @@ const depths = (map: PieceMap): Map<string, number> => {
 
 /**
  * Where each place of a map lies: as many columns from the first as ways lead there, so that the
- * shortest ways go to the right;
- * in columns ordered for few crossings (layered drawing after Gansner et al. 1993). px of their top
- * left corners.
+ * shortest ways go to the right; in columns ordered for few crossings (layered drawing after
+ * Gansner et al. 1993). px of their top left corners.
  */
 export const arrangeMap = (map: PieceMap): Arranged => {
   const g = new Graph();

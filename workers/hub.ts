@@ -58,8 +58,7 @@ interface Client {
 
 /**
  * Shares one stream of changes among all windows of a browser: a browser allows six connections to
- * a host, and a stream for
- * each window would leave none for saving.
+ * a host, and a stream for each window would leave none for saving.
  */
 export class Hub {
   private readonly clients = new Map<Port, Client>();

@@ -60,8 +60,8 @@ interface Start {
 
 /**
  * Handles to resize and turn what is chosen on the card one looks at. Shift keeps the proportions
- * or turns in steps of
- * 15°, Alt resizes about the middle; edges catch those of other layers unless Ctrl is held.
+ * or turns in steps of 15°, Alt resizes about the middle; edges catch those of other layers unless
+ * Ctrl is held.
  */
 export const Handles = ({ frame, layers, zoom, placed }: Props) => {
   const session = useSession();

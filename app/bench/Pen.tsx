@@ -21,9 +21,8 @@ const single = { x: ["from"], y: ["from"] } as const;
 
 /**
  * Drawing a path point by point on a card: a press sets a point, a drag bends the line through it,
- * a press on the first
- * point closes. Enter or a double press ends an open path, Backspace takes the last point back, Esc
- * gives up.
+ * a press on the first point closes. Enter or a double press ends an open path, Backspace takes the
+ * last point back, Esc gives up.
  */
 export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
   const session = useSession();

@@ -40,9 +40,8 @@ const withKnot = (
 
 /**
  * The points of a path, on the card one looks at: drag points and handles, click the line for
- * another point, double-click
- * a point to make a corner smooth or sharp. Arrow keys move the chosen points, Tab goes on, Delete
- * removes them.
+ * another point, double-click a point to make a corner smooth or sharp. Arrow keys move the chosen
+ * points, Tab goes on, Delete removes them.
  */
 export const Shaping = ({ placed, id, zoom }: { placed: LayoutBox; id: Id; zoom: number }) => {
   const edits = useEdits();

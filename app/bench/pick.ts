@@ -14,8 +14,7 @@ export const outwards = (piece: Piece, id: Id): Id[] => {
 
 /**
  * The layer a click means: the one at the level of what is chosen, else the outermost under the
- * root.
- * `deep` means the innermost; `into` means one level further in than what is chosen.
+ * root. `deep` means the innermost; `into` means one level further in than what is chosen.
  */
 export const pickLayer = (
   piece: Piece,

@@ -57,9 +57,8 @@ export const neighbours = (
 
 /**
  * Choosing and moving layers with the pointer, directly on a card. Alt drags copies, Shift keeps to
- * one direction, Ctrl
- * keeps edges from catching; a drag on the empty ground chooses what it goes round; Esc takes a
- * drag back.
+ * one direction, Ctrl keeps edges from catching; a drag on the empty ground chooses what it goes
+ * round; Esc takes a drag back.
  */
 export const useDragging = (
   env: LayoutEnv,
@@ -74,8 +73,7 @@ export const useDragging = (
   const drag = useRef<LayerDrag | null>(null);
   /**
    * A drag is painted here, on this card, and told to the rest of the bench as often as that leaves
-   * the hand free; of a large
-   * piece only when the hand rests.
+   * the hand free; of a large piece only when the hand rests.
    */
   const fast = useRef<{ readonly resolver: Resolver; resting: number; next: number } | null>(null);
   const tell = () => {

@@ -49,8 +49,7 @@ const noFonts: readonly FontAsset[] = [];
 
 /**
  * The measures of fonts, loaded once per window; null until they are there, and on the server. With
- * the
- * assets of a project its own fonts are added as they arrive.
+ * the assets of a project its own fonts are added as they arrive.
  */
 export const useEnv = (assets?: Project["assets"]): LayoutEnv | null => {
   const base = useSyncExternalStore(

@@ -17,8 +17,7 @@ const nonceOf = (_req: unknown, res: unknown): string =>
 
 /**
  * What a page of ours may load and run: its own files. Painted layers have style attributes, and
- * outlines are computed by
- * WebAssembly; nothing else is allowed to be inline.
+ * outlines are computed by WebAssembly; nothing else is allowed to be inline.
  */
 const policy = helmet({
   contentSecurityPolicy: {

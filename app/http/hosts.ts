@@ -43,11 +43,9 @@ const followsLink = ({ method, headers }: Request): boolean =>
 
 /**
  * Answers only requests that were meant for us. Without the check of `Host` a page of another site
- * could have its name
- * resolve to this machine and read everything (DNS rebinding); without those of `Origin` and
- * `Sec-Fetch-Site` (Fetch
- * Metadata) it could send forms and load files from here. What follows a link from elsewhere is let
- * in.
+ * could have its name resolve to this machine and read everything (DNS rebinding); without those of
+ * `Origin` and `Sec-Fetch-Site` (Fetch Metadata) it could send forms and load files from here. What
+ * follows a link from elsewhere is let in.
  */
 export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
   const known = new Set([...hosts].map(spelled));

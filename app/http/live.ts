@@ -25,8 +25,7 @@ interface Watch {
 
 /**
  * A stream of accepted changes of several projects (server-sent events, WHATWG HTML §9.2). Each
- * project's changes are sent
- * in order and without gaps: what is missing is read from the log.
+ * project's changes are sent in order and without gaps: what is missing is read from the log.
  */
 class LiveStream {
   private readonly watches: Watch[] = [];

@@ -36,9 +36,8 @@ const holdsSomething = ({ queue, aside }: Batch): boolean =>
 
 /**
  * Writes down what is not saved, and knows what of it is only in memory. A write for an edit begins
- * in the task of the edit
- * unless two are under way already; then it begins as soon as one has ended, with the newest of
- * each change.
+ * in the task of the edit unless two are under way already; then it begins as soon as one has
+ * ended, with the newest of each change.
  */
 export class Keeper {
   private queue: Waiting<Unsaved> = new Map();

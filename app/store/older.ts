@@ -35,8 +35,8 @@ const readOlder = (text: string | null, clientId: string): Unsaved[] => {
 
 /**
  * What closed windows of an older Nubble could not save; `forget` takes it out of where they kept
- * it, once it is kept
- * elsewhere. Windows that are still open keep theirs; they hold a lock of the same name.
+ * it, once it is kept elsewhere. Windows that are still open keep theirs; they hold a lock of the
+ * same name.
  */
 export const olderLeftovers = async (
   projectId: string,

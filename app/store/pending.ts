@@ -25,9 +25,8 @@ export interface Unsaved {
 
 /**
  * A change in the queue. `after` is the project with it, while nothing else came in between. Once
- * it was `tried` the server
- * may have it although no answer came, so it must stay what it is: what it knows it does not take
- * again.
+ * it was `tried` the server may have it although no answer came, so it must stay what it is: what
+ * it knows it does not take again.
  */
 export interface Pending extends Unsaved {
   readonly after: Project | null;
@@ -46,8 +45,8 @@ export interface Aside extends Unsaved {
 
 /**
  * Two changes that were set aside as one, where the second goes on with what the first began:
- * single key presses of one
- * window, sent one by one, in somebody's way each. Null where they are two things to choose about.
+ * single key presses of one window, sent one by one, in somebody's way each. Null where they are
+ * two things to choose about.
  */
 export const joinedAside = (first: Aside | undefined, next: Aside): Aside | null => {
   if (first?.clientId !== next.clientId || first.change.label !== next.change.label) return null;

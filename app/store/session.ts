@@ -36,11 +36,9 @@ const MOST_PAGES = 12;
 
 /**
  * One window's copy of a project: what is known to be kept, the edits made since, undo and redo,
- * and saving.
- * Edits show at once; they are sent one after the other, kept in the browser until the server has
- * them,
- * and laid again over what others did meanwhile. What cannot be saved as it is is set aside, and
- * the rest goes on.
+ * and saving. Edits show at once; they are sent one after the other, kept in the browser until the
+ * server has them, and laid again over what others did meanwhile. What cannot be saved as it is is
+ * set aside, and the rest goes on.
  */
 export class Session {
   private confirmed: Snapshot;
@@ -122,11 +120,9 @@ export class Session {
 
   /**
    * Makes a change. Changes with the same `gesture` that follow one another are one step of undo,
-   * until `endGesture`,
-   * or until nothing came for `patience` ms: a drag may rest as long as it likes, single key
-   * presses may not.
-   * Says why when the project would not be valid with it; nothing is changed then, and false is
-   * returned.
+   * until `endGesture`, or until nothing came for `patience` ms: a drag may rest as long as it
+   * likes, single key presses may not. Says why when the project would not be valid with it;
+   * nothing is changed then, and false is returned.
    */
   edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
     const result = accept(this.present, proposed);
@@ -268,8 +264,7 @@ export class Session {
 
   /**
    * Takes up changes that a closed window could not save. They do not show before the server has
-   * them: what others changed
-   * since is newer, and may have to be chosen from.
+   * them: what others changed since is newer, and may have to be chosen from.
    */
   adopt(list: readonly Unsaved[]): void {
     const known = new Set(this.queue.map((p) => p.changeId));

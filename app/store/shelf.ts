@@ -32,9 +32,8 @@ const open = (onClosed: () => void): Promise<IDBPDatabase<Layout>> =>
 
 /**
  * Keeps unsaved changes of one project in IndexedDB. A write is one transaction of strict
- * durability: it resolves when the
- * disk has it (Indexed Database API 3.0, §2.7.4), and begins before `write` returns once the
- * database is open.
+ * durability: it resolves when the disk has it (Indexed Database API 3.0, §2.7.4), and begins
+ * before `write` returns once the database is open.
  */
 export class BrowserShelf implements Shelf {
   private db: IDBPDatabase<Layout> | null = null;

@@ -57,9 +57,8 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
 
 /**
  * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs
- * it can stop it when the
- * piece has changed meanwhile. What needs all situations is left out where there are more than
- * `most`.
+ * it can stop it when the piece has changed meanwhile. What needs all situations is left out where
+ * there are more than `most`.
  */
 export function* check(
   env: LayoutEnv | null,

@@ -517,9 +517,8 @@ class Exploration {
 
 /**
  * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one
- * after another, with waits
- * that may end before or after whatever else is done. It is the machine's own step that is taken.
- * Yields now and then.
+ * after another, with waits that may end before or after whatever else is done. It is the machine's
+ * own step that is taken. Yields now and then.
  */
 export function* explore(
   env: LayoutEnv | null,

@@ -16,10 +16,9 @@ const inside = (project: Project, piece: Piece, seen = new Set<Id>()): Set<Id> =
 
 /**
  * A project in which copies that can do nothing to a piece keep still: components that raise no
- * signal anybody in it listens for
- * and lead nowhere lose their rules. What the piece's own rules can come to stays the same, since
- * it hears of a copy only by
- * signals; the number of situations no longer multiplies with every switch on a screen.
+ * signal anybody in it listens for and lead nowhere lose their rules. What the piece's own rules
+ * can come to stays the same, since it hears of a copy only by signals; the number of situations no
+ * longer multiplies with every switch on a screen.
  */
 export const reduced = (project: Project, piece: Piece): Project => {
   const active = inside(project, piece);

@@ -122,10 +122,8 @@ const containerValues = (how: Container, frame: Rect, gap: number): Record<strin
 
 /**
  * Puts layers into a new container where they are: a group as large as what it holds, a compound of
- * shapes, or a row or
- * column in the order they stand in, with their mean gap. `boxes` are their places in their parent.
- * Null when they have
- * different parents.
+ * shapes, or a row or column in the order they stand in, with their mean gap. `boxes` are their
+ * places in their parent. Null when they have different parents.
  */
 export const wrap = (
   piece: Piece,

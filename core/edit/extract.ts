@@ -152,11 +152,9 @@ const layersWithin = ({ piece, tops, inside, single }: Taken): Layer[] =>
 
 /**
  * Makes a component of layers and puts a copy of it in their place. The traits that what is said
- * about them depends on go
- * along, and the copy follows the piece's own, so that every variant looks as before. Options go
- * along too and stay open
- * to the outside. `boxes` are the layers' places in their parent. Null when the layers do not lie
- * in one parent.
+ * about them depends on go along, and the copy follows the piece's own, so that every variant looks
+ * as before. Options go along too and stay open to the outside. `boxes` are the layers' places in
+ * their parent. Null when the layers do not lie in one parent.
  */
 export const extract = (
   project: Project,
@@ -276,9 +274,8 @@ const sayFlat = (
 
 /**
  * Turns a copy into plain layers: a box where the copy was, holding what its component shows in the
- * copy's variant. Where
- * the piece gives the copy other traits or options, the layers look accordingly. The component's
- * own rules do not come along.
+ * copy's variant. Where the piece gives the copy other traits or options, the layers look
+ * accordingly. The component's own rules do not come along.
  */
 export const detach = (
   project: Project,

@@ -152,8 +152,7 @@ export const shift = (piece: Piece, id: Id, dx: number, dy: number): Op[] =>
 
 /**
  * Puts layers into a parent at a place among its children (counted without them), each moved by its
- * way so that it
- * stays where it is shown; null when a layer would be inside itself.
+ * way so that it stays where it is shown; null when a layer would be inside itself.
  */
 export const moveInto = (
   piece: Piece,

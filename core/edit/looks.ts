@@ -36,8 +36,8 @@ const unstyled = (
 
 /**
  * A look of one variant alone that lies before equally specific ones would be hidden by them. To
- * say something there that
- * shows, it goes behind them all; what they hid of it, and so was nowhere to be seen, goes.
+ * say something there that shows, it goes behind them all; what they hid of it, and so was nowhere
+ * to be seen, goes.
  */
 const comesLast = (piece: Piece, look: Look, edits: Edits): Op[] => {
   const variant = Object.fromEntries(
@@ -82,8 +82,7 @@ const isSeveral = (when: Condition | readonly Condition[]): when is readonly Con
 
 /**
  * Says values in scopes: in the look that has exactly each condition, which is made if there is
- * none.
- * Several conditions are several looks with the same edits.
+ * none. Several conditions are several looks with the same edits.
  */
 export const setValues = (
   piece: Piece,
@@ -207,8 +206,8 @@ export const moveSaying = (
 
 /**
  * Makes a variant look like another one, in all its layers or some: what differs is said in the
- * variant's own scope, or for
- * it alone where something more specific would hide it. Null when nothing differs.
+ * variant's own scope, or for it alone where something more specific would hide it. Null when
+ * nothing differs.
  */
 export const carryVariant = (
   named: Named,
@@ -262,8 +261,7 @@ const contents = new Set(["text", "picture", "icon", "shape", "sides"]);
 
 /**
  * The style of a layer as its looks say it, tokens and all, without what it holds or where it lies:
- * what can be carried over
- * to another layer. What comes with a text style is left to that style.
+ * what can be carried over to another layer. What comes with a text style is left to that style.
  */
 export const styleOf = (
   named: Named,

@@ -325,9 +325,8 @@ export const make = (piece: Piece, making: Making): Change => {
 
 /**
  * The rule that leads back from where a rule leads: on the same layer, by the trigger's
- * counterpart, where its traits are what
- * it made them, to what they were: what its condition says, else what rests. Null when it goes back
- * by itself, or cannot.
+ * counterpart, where its traits are what it made them, to what they were: what its condition says,
+ * else what rests. Null when it goes back by itself, or cannot.
  */
 export const wayBack = (piece: Piece, rule: Rule): Rule | null => {
   if (rule.undo) return null;

@@ -161,9 +161,8 @@ const counted = (n: number, verb: string): string =>
 
 /**
  * Adds copied rules after the others. In another piece, what they name is looked for by its name;
- * what is not there stays as
- * it was and shows as broken, to be pointed at something by hand. With `source` they all listen on
- * that layer.
+ * what is not there stays as it was and shows as broken, to be pointed at something by hand. With
+ * `source` they all listen on that layer.
  */
 export const pasteRules = (
   piece: Piece,

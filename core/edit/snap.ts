@@ -134,8 +134,8 @@ const spacing = (rect: Rect, others: readonly Rect[], axis: "x" | "y", reach: nu
 
 /**
  * Moves a box by at most `reach` px on each axis so that its edges or middle meet those of others,
- * or its gaps to its
- * neighbours are equal; tells what it met. Alignment goes before spacing where both are as near.
+ * or its gaps to its neighbours are equal; tells what it met. Alignment goes before spacing where
+ * both are as near.
  */
 export const snap = (
   rect: Rect,

@@ -1,4 +1,3 @@
-import { present } from "../basics";
 import type { Id } from "../basics";
 import { boundValue, isAlias, tokenValue, tokensFor } from "../looks";
 import { newId, orderAfter, remove, set } from "../project";
@@ -201,25 +200,27 @@ export const tokenFindings = (project: Project): { unused: Token[]; equal: Token
   };
 };
 
+/** What was bound to a token is bound to another one, which it becomes. */
+const mergeInto = (project: Project, into: Token, token: Token): Op[] => {
+  const bound = bindPlaces(usesOf(project, token.id), into.id, "").ops;
+  const followed =
+    token.type === "motion" ? followMotion(project, motionUsesOf(project, token.id), into).ops : [];
+  const aliases = aliasesOf(project, token.id).map((alias) =>
+    set(
+      ["tokens", alias.id, "value"],
+      alias.id === into.id ? tokenValue(project.tokens, alias.id) : { alias: into.id },
+    ),
+  );
+  return [...bound, ...followed, ...aliases, remove(["tokens", token.id])];
+};
+
 /**
  * Makes one token of several: what was bound to the others is bound to the first, and the others
  * go.
  */
 export const mergeTokens = (project: Project, tokens: readonly Token[]): Change => {
   const [first, ...others] = tokens;
-  const ops: Op[] = [];
-  for (const other of first ? others : []) {
-    ops.push(...bindPlaces(usesOf(project, other.id), present(first).id, "").ops);
-    if (other.type === "motion")
-      ops.push(...followMotion(project, motionUsesOf(project, other.id), present(first)).ops);
-    for (const alias of aliasesOf(project, other.id))
-      ops.push(
-        alias.id === first?.id
-          ? set(["tokens", alias.id, "value"], tokenValue(project.tokens, alias.id))
-          : set(["tokens", alias.id, "value"], { alias: present(first).id }),
-      );
-    ops.push(remove(["tokens", other.id]));
-  }
+  const ops = first ? others.flatMap((other) => mergeInto(project, first, other)) : [];
   return { label: `Make ${tokens.length} tokens one`, ops };
 };
 

@@ -49,11 +49,9 @@ const valuesAmong = (piece: Piece, trait: Id, from: readonly Variant[]): Id[] =>
 
 /**
  * The conditions a wire may be made with: in every variant; where the traits that change are as in
- * the cards; where also the
- * others that are not at rest are; exactly these cards. Most people mean the second, a rule that
- * works whatever else holds;
- * for a layer that stands for one of several values, the first: it chooses that value from wherever
- * one is.
+ * the cards; where also the others that are not at rest are; exactly these cards. Most people mean
+ * the second, a rule that works whatever else holds; for a layer that stands for one of several
+ * values, the first: it chooses that value from wherever one is.
  */
 export const wireScopes = (
   piece: Piece,

@@ -5,9 +5,8 @@ import type { Drawing, DrawnLayer } from "./types";
 
 /**
  * A laid out group as a drawing: its layers with their places in px of the group. `said` is what
- * looks say about each
- * layer, tokens unresolved, so that what is bound stays bound. What lies inside copies stays
- * theirs.
+ * looks say about each layer, tokens unresolved, so that what is bound stays bound. What lies
+ * inside copies stays theirs.
  */
 export const drawingOf = (
   name: string,

@@ -18,9 +18,8 @@ type Same<T> = (a: T, b: T) => boolean;
 
 /**
  * What the sayings come to in a variant: the most specific that hold. Undefined when equally
- * specific ones disagree: which
- * of them won would hang on the order of looks, and these sayings may be written into looks that
- * have an order already.
+ * specific ones disagree: which of them won would hang on the order of looks, and these sayings may
+ * be written into looks that have an order already.
  */
 const told = <T>(sayings: readonly Saying<T>[], variant: Variant, same: Same<T>): T | undefined => {
   let best: Saying<T> | undefined;
@@ -75,9 +74,8 @@ const joined = <T>(sayings: readonly Saying<T>[], same: Same<T>): Saying<T>[] =>
 
 /**
  * The fewest sayings that give every sample its value: first for all, then for what a single trait
- * brings about, then
- * pairs and so on; `traits` in the order in which they are tried. The resting variant comes first
- * among the samples.
+ * brings about, then pairs and so on; `traits` in the order in which they are tried. The resting
+ * variant comes first among the samples.
  */
 export const fewestDeclarations = <T>(
   traits: readonly Id[],

@@ -200,8 +200,8 @@ const planByPlaces = (
 
 /**
  * Proposes a component's name, traits and values from the names of separately drawn variants: what
- * all names share is the
- * component, where they differ are values. Whatever people put between the parts is understood.
+ * all names share is the component, where they differ are values. Whatever people put between the
+ * parts is understood.
  */
 export const planFromNames = (names: readonly string[]): NamePlan => {
   const given = names.map((n) => n.trim().replace(/\.svg$/i, ""));

@@ -152,10 +152,9 @@ export interface Resize {
 
 /**
  * A layer after one of its edges was pulled: `growth` is by how much it grew in its own
- * coordinates, `direction` which edges were pulled (-1, 0, 1).
- * The opposite edge stays where it is shown, or with `centred` the middle does; `ratio` keeps the
- * proportions.
- * Sizes are whole px; the answer is the layer's new size and its new place in its parent.
+ * coordinates, `direction` which edges were pulled (-1, 0, 1). The opposite edge stays where it is
+ * shown, or with `centred` the middle does; `ratio` keeps the proportions. Sizes are whole px; the
+ * answer is the layer's new size and its new place in its parent.
  */
 export const resized = (
   p: LayoutBox,

@@ -6,8 +6,7 @@ import { shareBefore } from "./share";
 
 /**
  * Size of a layer at a width and height; px, undefined where the layer decides (then it is as large
- * as its contents).
- * `raw` leaves its own limits out.
+ * as its contents). `raw` leaves its own limits out.
  */
 export type Measure = (
   node: ComputedLayer,

@@ -1,7 +1,6 @@
 /**
  * What the computation must know of a font file: advances and kerning, read from the file itself
- * when the app is built.
- * All lengths are in font units; `upm` of them make one em.
+ * when the app is built. All lengths are in font units; `upm` of them make one em.
  */
 export interface Face {
   /** code points this file serves (as in CSS unicode-range), inclusive pairs, ascending */
@@ -60,8 +59,8 @@ const guess = (code: number): number =>
 
 /**
  * Width in px of a text on one line, as Chromium sets it with ligatures off, kerning on and
- * geometric precision:
- * advances and pair kerning within each font file, letter spacing after every character.
+ * geometric precision: advances and pair kerning within each font file, letter spacing after every
+ * character.
  */
 export const widthOf = (
   faces: readonly Face[],

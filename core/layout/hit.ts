@@ -92,9 +92,8 @@ const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
 
 /**
  * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not
- * hit.
- * A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are seen
- * through.
+ * hit. A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are
+ * seen through.
  */
 export const hitTest = (
   root: LayoutBox,

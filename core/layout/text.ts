@@ -74,10 +74,9 @@ const cutLines = (
 
 /**
  * Sets a text layer's text in a width (undefined: as wide as it wants) and a height (undefined: as
- * high as it wants).
- * A fit layer breaks only at line feeds, others wrap, or end in an ellipsis where their lines are
- * too many. Line boxes are size × line height high, the baseline placed as CSS does (half leading
- * above).
+ * high as it wants). A fit layer breaks only at line feeds, others wrap, or end in an ellipsis
+ * where their lines are too many. Line boxes are size × line height high, the baseline placed as
+ * CSS does (half leading above).
  */
 export const setText = (
   book: FontBook,

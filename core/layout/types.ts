@@ -5,8 +5,7 @@ import type { Line } from "./text";
 
 /**
  * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints
- * these trees as they are;
- * motion paints changed copies of them.
+ * these trees as they are; motion paints changed copies of them.
  */
 export interface LayoutBox {
   readonly layer: Layer;

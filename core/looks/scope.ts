@@ -28,8 +28,7 @@ export const reachOf = (piece: Piece, when: Condition): Variant[] =>
 
 /**
  * The scope suggested for an edit made while looking at a variant: the trait values in which it
- * differs from
- * the resting variant; in the resting variant, everything.
+ * differs from the resting variant; in the resting variant, everything.
  */
 export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
   const rest = restingVariant(piece);
@@ -46,8 +45,7 @@ export const onlyScope = (piece: Piece, variant: Variant): Condition =>
 
 /**
  * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the
- * suggestion; this one only.
- * Those that say the same are offered once.
+ * suggestion; this one only. Those that say the same are offered once.
  */
 export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
   const suggested = suggestedScope(piece, variant);
@@ -95,9 +93,8 @@ const reachOfAll = (piece: Piece, whens: readonly Condition[]): number =>
 
 /**
  * What can be offered for an edit of several chosen variants, from wide to narrow: everything; the
- * narrowest condition
- * around them, if it is not exactly them with how many more it reaches; and only these. One variant
- * is offered its scopes.
+ * narrowest condition around them, if it is not exactly them with how many more it reaches; and
+ * only these. One variant is offered its scopes.
  */
 export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] => {
   const [only] = variants;

@@ -131,9 +131,8 @@ const kept = new WeakMap<object, WeakMap<object, WeakMap<LayerChanges, Values>>>
 
 /**
  * What a look says about a layer with tokens and assets put in. A text style stands for all it
- * sets, and what the same
- * look says beside it is stronger. Equal inputs give the same object; what refers to nothing is
- * given back as it is.
+ * sets, and what the same look says beside it is stronger. Equal inputs give the same object; what
+ * refers to nothing is given back as it is.
  */
 export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
   if (!Object.entries(changes).some(([key, said]) => refers(key, said)))

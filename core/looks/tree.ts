@@ -215,8 +215,7 @@ const merged = (a: Overrides, b: Overrides): Overrides => {
 
 /**
  * Layers of one tree, with those of everything placed in it. Pieces that place one another many
- * times over would have more
- * than any computer can hold: what lies beyond is not placed.
+ * times over would have more than any computer can hold: what lies beyond is not placed.
  */
 const MOST_LAYERS = 30_000;
 /** Copies inside copies. */
@@ -256,9 +255,8 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
 
 /**
  * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not
- * change.
- * Nested instances take the variant a running machine gives for their path, else the start their
- * instance says.
+ * change. Nested instances take the variant a running machine gives for their path, else the start
+ * their instance says.
  */
 export class Resolver {
   private readonly kept = new Map<string, Kept>();

@@ -256,8 +256,7 @@ const sameKey = (a: string, b: string): boolean =>
 
 /**
  * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece
- * while nothing is focused.
- * Else Enter and the space bar press what is focused, as a pointer would.
+ * while nothing is focused. Else Enter and the space bar press what is focused, as a pointer would.
  */
 export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
   const typed = typeKey(project, state, key, emit);

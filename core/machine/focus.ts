@@ -11,8 +11,8 @@ import { triggerOf } from "./triggers";
 
 /**
  * The stops of the Tab key in the order of the tree, as paths within the shown piece. A copy whose
- * component has stops of its
- * own is passed through them; a whole screen is no stop for its own keys.
+ * component has stops of its own is passed through them; a whole screen is no stop for its own
+ * keys.
  */
 export const focusStops = (project: Project, state: State): Path[] => {
   const byPath = new Map(liveCopies(project, state).map((l) => [l.path, l]));

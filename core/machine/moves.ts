@@ -40,8 +40,8 @@ type Undone = Extract<MachineEvent, { type: "undone" }>;
 
 /**
  * A click comes before its press is undone. To the eye that ends first and the click's change sets
- * out from there: so what the
- * click changes goes in its time, and only the rest goes back in that of the press.
+ * out from there: so what the click changes goes in its time, and only the rest goes back in that
+ * of the press.
  */
 const afterwards = (event: Fired, ended: readonly Undone[]): readonly Move[] => {
   const released = (state: State): State =>
@@ -61,8 +61,8 @@ const afterwards = (event: Fired, ended: readonly Undone[]): readonly Move[] => 
 };
 
 /**
- * What an event shows over time: states, each with the motion that leads to it. `all` are those
- * of the same step.
+ * What an event shows over time: states, each with the motion that leads to it. `all` are those of
+ * the same step.
  */
 export const movesOf = (
   event: MachineEvent,

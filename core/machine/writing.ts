@@ -34,8 +34,7 @@ export const writerKey = (path: Path, trait: Id): string => `${path} ${trait}`;
 
 /**
  * Sets traits of one copy; copies inside it whose instance says other traits in the new variant
- * follow.
- * The writer's serial is noted for every trait, also for those set to the value they had.
+ * follow. The writer's serial is noted for every trait, also for those set to the value they had.
  */
 export const writeTraits = (
   project: Project,

@@ -61,8 +61,8 @@ const WRITTEN = 1e-4;
 
 /**
  * Any curve as CSS `linear()` (CSS Easing Functions Level 2 §2.2), and how far at most it is from
- * the curve, as a share of the way.
- * `most` is the distance allowed; 1/500 of the way is less than a pixel of what moves by 400.
+ * the curve, as a share of the way. `most` is the distance allowed; 1/500 of the way is less than a
+ * pixel of what moves by 400.
  */
 export const cssLinear = (
   easing: Easing,

@@ -149,8 +149,8 @@ const MOST_STRETCHES = 400;
 
 /**
  * Any path data turned into any other: both become outlines of as many cubics, partners by their
- * size, each begun and going round
- * so that its points have the shortest ways. Null where there is nothing to turn, or far too much.
+ * size, each begun and going round so that its points have the shortest ways. Null where there is
+ * nothing to turn, or far too much.
  */
 export const morph = (from: string, to: string): ((t: number) => string) | null => {
   const a = outlinesOf(from);

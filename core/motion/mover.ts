@@ -39,10 +39,8 @@ const passing = ["slide", "push", "rise"] as const;
 /**
  * Shows a placed tree and, when the tree changes, moves from what is on screen to what shall be.
  * Each property of each layer moves on its own, so several changes compose and each can be
- * interrupted where it is; numbers
- * keep the velocity they have. The end of every movement is exactly the target. Time is given by
- * the caller, in ms, and never
- * goes back.
+ * interrupted where it is; numbers keep the velocity they have. The end of every movement is
+ * exactly the target. Time is given by the caller, in ms, and never goes back.
  */
 export class Mover {
   private target: LayoutBox | null = null;
@@ -52,10 +50,9 @@ export class Mover {
 
   /**
    * Sets a new target. `subject` names what is shown (another subject is another scene, which comes
-   * as the motion says);
-   * `within` is the path of the instance whose traits changed ("" for the piece itself): a fade
-   * dissolves that part, lanes are
-   * of its layers, and layers around it that are pushed aside move there in the same time.
+   * as the motion says); `within` is the path of the instance whose traits changed ("" for the
+   * piece itself): a fade dissolves that part, lanes are of its layers, and layers around it that
+   * are pushed aside move there in the same time.
    */
   retarget(next: LayoutBox, motion: Motion, now: number, subject: string, within = ""): void {
     this.turn(next, new ChangeTiming(motion, now, within), now, subject);

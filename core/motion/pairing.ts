@@ -28,9 +28,8 @@ const foreign = (p: LayoutBox): LayoutBox => ({
 
 /**
  * A scene as if its layers were those of another: layers that stand for the same get the ids they
- * have there, at each level
- * of the two trees, so that they move over instead of fading. The rest keeps ids that the other
- * scene does not have.
+ * have there, at each level of the two trees, so that they move over instead of fading. The rest
+ * keeps ids that the other scene does not have.
  */
 export const paired = (was: LayoutBox, is: LayoutBox): LayoutBox => {
   const free = new Set(is.children);

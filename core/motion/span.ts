@@ -8,9 +8,8 @@ const COAST = 120;
 
 /**
  * When a change runs: it waits until `begin`, then takes until `end`; ms on the machine's clock.
- * All tracks of one change with
- * one timing share it. It also says how what was already moving when it was made goes on and dies
- * away.
+ * All tracks of one change with one timing share it. It also says how what was already moving when
+ * it was made goes on and dies away.
  */
 export class Span {
   private at = NaN;

@@ -18,8 +18,8 @@ const CRITICAL = 1e-6;
 
 /**
  * How far from rest a damped spring still is `ms` after it was let go at a distance of `x` with a
- * velocity of `v` (per s):
- * the closed solution of m x″ + c x′ + k x = 0, and its derivative (per s).
+ * velocity of `v` (per s): the closed solution of m x″ + c x′ + k x = 0, and its derivative (per
+ * s).
  */
 export const springAt = (
   spring: Spring,

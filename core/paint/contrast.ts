@@ -83,8 +83,8 @@ const grounded = (ground: string | null, fill: string | null, opacity: number): 
 
 /**
  * The contrast of a text layer of a placed tree with what is painted behind its middle, over white
- * paper. Null when a
- * picture lies behind it, since that has no one colour, and for layers that are not texts.
+ * paper. Null when a picture lies behind it, since that has no one colour, and for layers that are
+ * not texts.
  */
 export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {
   let ground: string | null = "#ffffff";

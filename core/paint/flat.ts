@@ -8,8 +8,8 @@ export type Shift = readonly [x: number, y: number] | null;
 
 /**
  * Whether a layer's place can be said in the numbers of what it is made of, down to its children:
- * plain shapes and lines of
- * text, upright, and nothing that is cut off or masked along an outline of its own.
+ * plain shapes and lines of text, upright, and nothing that is cut off or masked along an outline
+ * of its own.
  */
 export const isPlain = (p: LayoutBox): boolean => {
   const v = p.values;
@@ -36,10 +36,8 @@ const moved: Readonly<Record<string, readonly [string, string]>> = {
 
 /**
  * A plain layer's own elements with its place in their own numbers instead of a transform around
- * them: a browser keeps
- * something for every transform in a document, which on a stage of many cards costs more than the
- * painting itself.
- * Null where that is not possible.
+ * them: a browser keeps something for every transform in a document, which on a stage of many cards
+ * costs more than the painting itself. Null where that is not possible.
  */
 export const shifted = (
   own: readonly Paint[],

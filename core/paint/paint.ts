@@ -238,10 +238,8 @@ const painted = (p: LayoutBox, shift: Shift): Paint => {
 
 /**
  * Paints a placed tree as SVG elements in the coordinates of its parent. A layer is one <g
- * data-layer="id"> that holds
- * its own shapes, then its children. Nothing here depends on what was painted before. `flat` paints
- * plain layers without
- * transforms of their own: better for many still pictures, while what moves is moved best by its
- * transform.
+ * data-layer="id"> that holds its own shapes, then its children. Nothing here depends on what was
+ * painted before. `flat` paints plain layers without transforms of their own: better for many still
+ * pictures, while what moves is moved best by its transform.
  */
 export const paint = (p: LayoutBox, flat = false): Paint => painted(p, flat ? [0, 0] : null);

@@ -52,9 +52,8 @@ const build = (part: Part): paper.PathItem => {
 
 /**
  * The outline that parts make together, as path data with true curves (Paper.js' boolean
- * operations). Unlike the painted
- * outline, which is made of fine straight pieces, it can be edited point by point. Holes are by
- * even and odd.
+ * operations). Unlike the painted outline, which is made of fine straight pieces, it can be edited
+ * point by point. Holes are by even and odd.
  */
 export const combine = (operation: string, parts: readonly Part[]): string => {
   prepare();

@@ -151,10 +151,8 @@ const overfullBy = (project: Project, ops: readonly Op[]): string | null => {
 
 /**
  * Applies a change if the project stays valid: every touched record against the schema, every
- * touched piece's tree, and
- * the limits. Texts are cleaned of what cannot be kept. Refusals are sentences for the person who
- * made the change; the
- * project is never half changed.
+ * touched piece's tree, and the limits. Texts are cleaned of what cannot be kept. Refusals are
+ * sentences for the person who made the change; the project is never half changed.
  */
 export const accept = (project: Project, proposed: Change): Accepted => {
   const change = cleanChange(proposed);

@@ -66,11 +66,9 @@ class Copies {
 
 /**
  * Applies steps in order with structural sharing, and returns the steps that undo them. Takes time
- * in proportion to the
- * steps and to the tables they touch.
- * A step whose record is gone (somebody removed it meanwhile) does nothing, and is returned as
- * `lost` if it sets something;
- * so does one that changes nothing.
+ * in proportion to the steps and to the tables they touch. A step whose record is gone (somebody
+ * removed it meanwhile) does nothing, and is returned as `lost` if it sets something; so does one
+ * that changes nothing.
  */
 export const apply = <T extends object>(
   doc: T,

@@ -26,8 +26,8 @@ export interface Clash {
 
 /**
  * What a change that comes late (made offline, or left behind by a closed window) would overwrite:
- * the changes that others
- * made since `base` to places it would still change. Empty when it is in nobody's way.
+ * the changes that others made since `base` to places it would still change. Empty when it is in
+ * nobody's way.
  */
 export const clashesOf = (
   project: Project,
@@ -106,9 +106,8 @@ export const isInside = (inner: readonly string[], outer: readonly string[]): bo
 
 /**
  * A record that `removal` took away, as it would be now: what it was in `before` (the project the
- * removal was made in), with
- * everything that was changed inside it since, though it was not there. Undefined when the removal
- * did not take it.
+ * removal was made in), with everything that was changed inside it since, though it was not there.
+ * Undefined when the removal did not take it.
  */
 export const restoredValue = (
   path: readonly string[],
@@ -137,8 +136,7 @@ export const isThere = (project: Project, path: readonly string[]): boolean =>
 
 /**
  * Of one's own earlier changes, the places that another's change overwrote although its maker had
- * not seen them, and what
- * takes one's own values back. Null when nothing of one's own was lost.
+ * not seen them, and what takes one's own values back. Null when nothing of one's own was lost.
  */
 export const overwrittenBy = (
   other: LoggedChange,

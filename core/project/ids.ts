@@ -39,8 +39,7 @@ export const orderAfter = (list: readonly Ordered[]): string => {
 
 /**
  * An order key that puts a record at `index` of the sorted `list` (which must not hold the record
- * itself).
- * Equal neighbouring keys (two windows inserted at once) are stepped over.
+ * itself). Equal neighbouring keys (two windows inserted at once) are stepped over.
  */
 export const orderAt = (list: readonly Ordered[], index: number): string => {
   const sorted = [...list].sort(byOrder);

@@ -72,10 +72,9 @@ const writtenOut = (
 
 /**
  * What becomes of a proposed change. `unseen` are changes by others that the proposal must not
- * overwrite: of a late one all
- * since its `base`; of one made in live editing those the window has not, though they have been
- * there for a while.
- * `restored` has the records that come back, by `restoreKey`.
+ * overwrite: of a late one all since its `base`; of one made in live editing those the window has
+ * not, though they have been there for a while. `restored` has the records that come back, by
+ * `restoreKey`.
  */
 export const judge = (
   project: Project,

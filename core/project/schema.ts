@@ -416,9 +416,8 @@ const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number
 
 /**
  * What the schema alone cannot say about a piece: one root, no layer inside itself or too deep.
- * Returns a sentence, or null.
- * A layer whose parent is gone is no fault: somebody removed it meanwhile, and the layer comes back
- * with it.
+ * Returns a sentence, or null. A layer whose parent is gone is no fault: somebody removed it
+ * meanwhile, and the layer comes back with it.
  */
 export const brokenTree = (piece: Piece): string | null => {
   const root = tableEntry(piece.layers, ROOT);

@@ -2,9 +2,8 @@ import type { Change, Op } from "./op";
 
 /**
  * What no text may hold: control characters other than tab and line ends, and the two
- * noncharacters, none of which XML 1.0
- * (§2.2) can write and some of which no database keeps. Lone surrogates are looked for by
- * `isWellFormed`.
+ * noncharacters, none of which XML 1.0 (§2.2) can write and some of which no database keeps. Lone
+ * surrogates are looked for by `isWellFormed`.
  */
 const unwritable = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g;
 
@@ -16,8 +15,7 @@ export const isCleanText = (text: string): boolean => {
 
 /**
  * The text without what cannot be written. Half a character at its end is what is left where a text
- * was cut, and goes;
- * elsewhere a lone surrogate becomes U+FFFD.
+ * was cut, and goes; elsewhere a lone surrogate becomes U+FFFD.
  */
 export const cleanText = (text: string): string =>
   text

@@ -106,9 +106,8 @@ export interface Spring {
 
 /**
  * How a change goes on in time: a CSS easing keyword, the four numbers of a cubic Bézier, CSS
- * steps, something dropped that
- * bounces (`keeps`: the share of its height it comes up to again), something that winds up first
- * (`back`: how far), or a spring.
+ * steps, something dropped that bounces (`keeps`: the share of its height it comes up to again),
+ * something that winds up first (`back`: how far), or a spring.
  */
 export type Easing =
   | "linear"
@@ -231,8 +230,8 @@ export interface Rule {
 
 /**
  * One step of a rehearsal. Layers are named by their path within the piece ("copy/layer"); "point"
- * goes to a layer's middle,
- * or off the piece; "settle" waits until nothing moves; times in ms, ways in px.
+ * goes to a layer's middle, or off the piece; "settle" waits until nothing moves; times in ms, ways
+ * in px.
  */
 export type Step =
   | { readonly do: "point"; readonly layer: string | null }

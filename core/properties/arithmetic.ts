@@ -1,11 +1,8 @@
 /**
  * Reads a number as people type it: plain, with a unit, as arithmetic (`12*1.5+4`), relative to the
- * present value
- * (`+16`, `-4` after `=`…, `*1.5`, `/2`) or as a part of it (`50%`). Returns null for anything
- * else.
- * A leading minus is a negative number, since that is what it looks like; write `=-4` or `0-4` for
- * the same,
- * and `--4` to take 4 away.
+ * present value (`+16`, `-4` after `=`…, `*1.5`, `/2`) or as a part of it (`50%`). Returns null for
+ * anything else. A leading minus is a negative number, since that is what it looks like; write
+ * `=-4` or `0-4` for the same, and `--4` to take 4 away.
  */
 export const parseNumber = (text: string, current: number): number | null => {
   const input = text

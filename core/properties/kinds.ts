@@ -1,7 +1,6 @@
 /**
  * What kinds of layer a piece can hold. A box without children is a rectangle; a compound paints
- * the outline that the
- * shapes inside it make together.
+ * the outline that the shapes inside it make together.
  */
 export const layerKinds = [
   "box",

@@ -75,10 +75,9 @@ const roles = [
 ] as const;
 
 /**
- * Every layer property, once. The schema, the interpolation and the file format all
- * follow this list;
- * a new property is one entry. "layout" mixing means that the computed box is interpolated, not the
- * value.
+ * Every layer property, once. The schema, the interpolation and the file format all follow this
+ * list; a new property is one entry. "layout" mixing means that the computed box is interpolated,
+ * not the value.
  */
 const entries = {
   x: entry(all, number("px"), 0, "layout"),

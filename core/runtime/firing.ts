@@ -21,9 +21,8 @@ const bare = (scene: LayoutBox | null): LayoutBox | null =>
 
 /**
  * What a working rule shows when it fires in a variant, from the machine itself: also what it does
- * inside copies, to other
- * screens and over others, each in its own time. Null where the rule is off or broken, or the piece
- * shows nothing.
+ * inside copies, to other screens and over others, each in its own time. Null where the rule is off
+ * or broken, or the piece shows nothing.
  */
 export const firing = (
   env: LayoutEnv,

@@ -54,8 +54,7 @@ type PointerKind = "move" | "down" | "up" | "cancel";
 
 /**
  * A piece running on a virtual clock: input and time go in, the scene at the present moment comes
- * out.
- * Same project, same input at the same times: same scenes. All times are ms since the start.
+ * out. Same project, same input at the same times: same scenes. All times are ms since the start.
  */
 export class Run {
   private state: State;
@@ -151,9 +150,8 @@ export class Run {
 
   /**
    * A pointer at a place of the scene (px); a touch has no hover, so it only enters when it presses
-   * and leaves when it lifts.
-   * A touch that wanders scrolls what is under it, unless a rule takes it for a drag: then what it
-   * scrolled in all is told.
+   * and leaves when it lifts. A touch that wanders scrolls what is under it, unless a rule takes it
+   * for a drag: then what it scrolled in all is told.
    */
   pointer(kind: PointerKind, x: number, y: number, touch = false): Swiped | null {
     if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);

@@ -1,7 +1,6 @@
 // Kills everything and single parts again and again while several clients save and listen, with a
-// full disk, jumping clocks
-// and cut connections between; then compares what was acknowledged with what is there. Exits with 1
-// if anything is not.
+// full disk, jumping clocks and cut connections between; then compares what was acknowledged with
+// what is there. Exits with 1 if anything is not.
 import { chmodSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";

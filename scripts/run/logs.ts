@@ -11,8 +11,7 @@ const AGAIN = 5000;
 
 /**
  * A log that never stops what it tells of: it is rotated by size, readable by its owner only, and
- * while it cannot be written
- * (the disk is full) what it would have said is dropped.
+ * while it cannot be written (the disk is full) what it would have said is dropped.
  */
 export class LogFile {
   private stream: RotatingFileStream | null = null;

@@ -21,9 +21,8 @@ const HOST = "127.0.0.1";
 const isRoot = process.getuid?.() === 0;
 /**
  * Where its port is looked for: below those the system gives to connections (32768 and up on
- * Linux), which could take it
- * while it is being started again; somewhere in a wide range, so that two that start at once seldom
- * choose the same.
+ * Linux), which could take it while it is being started again; somewhere in a wide range, so that
+ * two that start at once seldom choose the same.
  */
 const FIRST_PORT = 16_000;
 const PORTS = 4000;
@@ -113,9 +112,8 @@ const runningOn = (data: string): { pid: number; port: number } | null => {
 
 /**
  * Takes away the mark of a PostgreSQL that is not there any more. Its number may belong to somebody
- * else by now, and then
- * PostgreSQL would refuse to start for ever. Nothing is taken away while any process still works in
- * the folder.
+ * else by now, and then PostgreSQL would refuse to start for ever. Nothing is taken away while any
+ * process still works in the folder.
  */
 const clearStaleMark = async (data: string): Promise<void> => {
   const file = join(data, "postmaster.pid");

@@ -13,8 +13,7 @@ export interface FontFacts extends FontNames {
 
 /**
  * Reads a font file (TTF, OTF, WOFF, WOFF2). What it claims is checked before anything is built
- * from it; throws
- * `Unreadable` with the reason.
+ * from it; throws `Unreadable` with the reason.
  */
 export const readFont = async (
   bytes: Uint8Array,

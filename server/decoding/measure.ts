@@ -121,8 +121,8 @@ const kernTable = (
 
 /**
  * What layout must know of a font whose tables were checked: advances of its characters in
- * `ranges`, and kerning as HarfBuzz
- * (which Chromium uses, too) sets it with ligatures and alternates off, as in the painter.
+ * `ranges`, and kerning as HarfBuzz (which Chromium uses, too) sets it with ligatures and
+ * alternates off, as in the painter.
  */
 export const measureFont = (
   sfnt: Uint8Array,

@@ -41,8 +41,8 @@ const shownSize = (
 
 /**
  * Reads a picture file (PNG, JPEG, WebP, GIF) to its end: a header alone would be believed
- * otherwise. What it claims is
- * checked before anything is unpacked; throws `Unreadable` with the reason.
+ * otherwise. What it claims is checked before anything is unpacked; throws `Unreadable` with the
+ * reason.
  */
 export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {
   const options = {

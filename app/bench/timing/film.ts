@@ -83,8 +83,8 @@ const painted = async (
 
 /**
  * Films a change: each moment is painted as the player paints it, and put together in a worker, as
- * pictures drawn by the browser
- * or as one SVG that moves. Tells how far it is (0–1); null when it was cancelled.
+ * pictures drawn by the browser or as one SVG that moves. Tells how far it is (0–1); null when it
+ * was cancelled.
  */
 export const film = async (
   frameAt: (ms: number) => LayoutBox,

@@ -121,10 +121,9 @@ class KeyframeWriter {
 
 /**
  * A change between two scenes as CSS (Animations 1, Transforms 2, Easing 2): one keyframes rule for
- * each property of each layer
- * that changes, with its own delay, duration and curve. Springs and bounces are written as
- * linear(); the largest error is told
- * in a comment. Layers get a class of their name; what CSS has no word for is listed at the end.
+ * each property of each layer that changes, with its own delay, duration and curve. Springs and
+ * bounces are written as linear(); the largest error is told in a comment. Layers get a class of
+ * their name; what CSS has no word for is listed at the end.
  */
 export const cssKeyframes = (
   title: string,

@@ -10,10 +10,9 @@ import { escape } from "./xml";
 
 /**
  * A piece's behaviour as State Chart XML (W3C Recommendation of 1 September 2015). One parallel
- * region for each trait, one
- * state for each value; a rule is a transition in the region of every trait it sets, its condition
- * is said with In(). What the
- * events are called, and what lies outside of the file, is written down in docs/scxml.md.
+ * region for each trait, one state for each value; a rule is a transition in the region of every
+ * trait it sets, its condition is said with In(). What the events are called, and what lies outside
+ * of the file, is written down in docs/scxml.md.
  */
 export const writeScxml = (project: Project, piece: Piece): string =>
   new Chart(project, piece).text();

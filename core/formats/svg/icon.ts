@@ -12,8 +12,8 @@ export interface IconDrawing {
 
 /**
  * Reads an icon: a file of filled outlines in one colour. Gives its outlines in the units of its
- * view box, or the reason
- * why it cannot be an icon (strokes, gradients, texts and clips would be lost).
+ * view box, or the reason why it cannot be an icon (strokes, gradients, texts and clips would be
+ * lost).
  */
 export const readIcon = (
   source: string,

@@ -156,8 +156,8 @@ const readGradient = (
 };
 
 /**
- * What a fill or stroke of an element comes to: a colour, or a gradient over the layer's box.
- * `own` is the shape's box in its own coordinates, `box` after the map `m`.
+ * What a fill or stroke of an element comes to: a colour, or a gradient over the layer's box. `own`
+ * is the shape's box in its own coordinates, `box` after the map `m`.
  */
 export const paintOf = (
   byId: ReadonlyMap<string, Element>,

@@ -267,9 +267,8 @@ const nothingWords = (lost: readonly string[]): string =>
 
 /**
  * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts,
- * gradients, transforms,
- * clips, masks, opacity, `use`, style sheets. Scripts and anything unknown are never taken over;
- * what is left out is named.
+ * gradients, transforms, clips, masks, opacity, `use`, style sheets. Scripts and anything unknown
+ * are never taken over; what is left out is named.
  */
 export const readSvg = (source: string): ReadSvg => {
   const early: string[] = [];
