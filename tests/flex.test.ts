@@ -7,6 +7,7 @@ import { ROOT } from "#core/project";
 import type { Value } from "#core/properties";
 import { launch, Person } from "./support/browser";
 import { testEnv } from "./support/env";
+import { Dice } from "./support/dice";
 import { Builder } from "./support/pieces";
 
 let env: LayoutEnv;
@@ -27,14 +28,6 @@ interface Tree {
   readonly text?: string;
   readonly inside: readonly Tree[];
 }
-
-/** The same numbers each time (mulberry32), so that a failure can be looked at. */
-const random = (seed: number) => () => {
-  seed = (seed + 0x6d2b79f5) | 0;
-  let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
-  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-};
 
 const aligns = {
   start: "flex-start",
@@ -63,19 +56,11 @@ type Axis = "width" | "height";
 
 /** Makes a tree of layers by chance, with the same meaning said in CSS. */
 class Generator {
-  constructor(private readonly r: () => number) {}
-
-  private pick<T>(list: readonly [T, ...T[]]): T {
-    return list[Math.floor(this.r() * list.length)] ?? list[0];
-  }
-
-  private whole(from: number, to: number): number {
-    return Math.round(from + this.r() * (to - from));
-  }
+  constructor(private readonly dice: Dice) {}
 
   tree(depth: number, parent: Parent | null): Tree {
-    const isLeaf = depth === 0 || (parent !== null && this.r() < 0.45);
-    const isText = isLeaf && this.r() < 0.3;
+    const isLeaf = depth === 0 || (parent !== null && this.dice.chance(0.45));
+    const isText = isLeaf && this.dice.chance(0.3);
     const mode = (main: boolean): string => {
       if (isText) return "fit";
       return isLeaf ? this.leafMode(main, parent) : this.boxMode(main, parent);
@@ -91,7 +76,7 @@ class Generator {
     if (parent) {
       const fills = modes[row ? "width" : "height"] === "stretch";
       css.push(`flex-shrink:${fills ? 1 : 0}`);
-      if (this.r() < 0.06) this.float(values, css);
+      if (this.dice.chance(0.06)) this.float(values, css);
     }
     if (isText) return this.text(parent, values, css);
     if (isLeaf) return { values, css: css.join(";"), inside: [] };
@@ -100,13 +85,13 @@ class Generator {
 
   private leafMode(main: boolean, parent: Parent | null): string {
     const fits = main ? parent?.mainFit : parent?.crossFit;
-    return this.r() < 0.25 && parent && !fits ? "stretch" : "fixed";
+    return this.dice.chance(0.25) && parent && !fits ? "stretch" : "fixed";
   }
 
   private boxMode(main: boolean, parent: Parent | null): string {
     const fits = main ? parent?.mainFit : parent?.crossFit;
     const canFill = parent && !fits;
-    return this.pick(canFill ? ["fixed", "fit", "stretch"] : ["fixed", "fit"]);
+    return this.dice.pick(canFill ? ["fixed", "fit", "stretch"] : ["fixed", "fit"]);
   }
 
   private size(
@@ -118,7 +103,7 @@ class Generator {
     values: Record<string, Value>,
     css: string[],
   ): void {
-    const size = this.whole(12, most);
+    const size = this.dice.whole(12, most);
     values[`${axis}Mode`] = mode;
     values[axis] = size;
     if (mode === "fixed") css.push(`${axis}:${size}px`);
@@ -126,19 +111,19 @@ class Generator {
     if (mode === "fit" && !(parent && !main && parent.stretches)) css.push(`${axis}:max-content`);
     if (parent && mode === "stretch") css.push(main ? "flex-basis:0px" : "align-self:stretch");
     if (parent && main) {
-      const grow = this.r() < 0.2 ? this.whole(1, 3) : 0;
+      const grow = this.dice.chance(0.2) ? this.dice.whole(1, 3) : 0;
       values.grow = grow;
       css.push(`flex-grow:${mode === "stretch" ? Math.max(1, grow) : grow}`);
     }
-    if (mode !== "fixed" && this.r() < 0.15) {
-      const least = this.whole(10, 120);
+    if (mode !== "fixed" && this.dice.chance(0.15)) {
+      const least = this.dice.whole(10, 120);
       values[axis === "width" ? "minWidth" : "minHeight"] = least;
       css.push(`min-${axis}:${least}px`);
     }
   }
 
   private float(values: Record<string, Value>, css: string[]): void {
-    const [x, y] = [this.whole(0, 40), this.whole(0, 40)];
+    const [x, y] = [this.dice.whole(0, 40), this.dice.whole(0, 40)];
     Object.assign(values, { floats: true, x, y, widthMode: "fixed", heightMode: "fixed" });
     const [width, height] = [plainText(values.width), plainText(values.height)];
     css.push(
@@ -151,7 +136,7 @@ class Generator {
   }
 
   private text(parent: Parent | null, values: Record<string, Value>, css: string[]): Tree {
-    const text = this.pick(words);
+    const text = this.dice.pick(words);
     Object.assign(values, { text, size: 15, lineHeight: 1.3 });
     const breaks = parent?.row === false && parent.stretches;
     css.push(
@@ -169,15 +154,22 @@ class Generator {
     values: Record<string, Value>,
     css: string[],
   ): Tree {
-    const row = this.r() < 0.5;
-    const align = this.pick(["start", "centre", "end", "stretch"] as const);
-    const justify = this.pick(["start", "centre", "end", "between", "around", "evenly"] as const);
-    const gap = this.whole(0, 16);
-    const side = () => this.whole(0, 14);
+    const row = this.dice.chance(0.5);
+    const align = this.dice.pick(["start", "centre", "end", "stretch"] as const);
+    const justify = this.dice.pick([
+      "start",
+      "centre",
+      "end",
+      "between",
+      "around",
+      "evenly",
+    ] as const);
+    const gap = this.dice.whole(0, 16);
+    const side = () => this.dice.whole(0, 14);
     const padding = [side(), side(), side(), side()] as const;
     const mainMode = modes[row ? "width" : "height"];
     const crossMode = modes[row ? "height" : "width"];
-    const wrap = mainMode === "fixed" && !values.floats && this.r() < 0.2;
+    const wrap = mainMode === "fixed" && !values.floats && this.dice.chance(0.2);
     Object.assign(values, { arrange: row ? "row" : "column", align, justify, gap, padding, wrap });
     css.push(
       "display:flex",
@@ -196,7 +188,7 @@ class Generator {
       crossFit: crossMode === "fit",
       stretches: align === "stretch",
     };
-    const inside = Array.from({ length: this.whole(1, 5) }, () => this.tree(depth - 1, own));
+    const inside = Array.from({ length: this.dice.whole(1, 5) }, () => this.tree(depth - 1, own));
     return { values, css: css.join(";"), inside };
   }
 }
@@ -216,7 +208,9 @@ const flat = (p: LayoutBox): number[][] => [
 
 describe("rows and columns", () => {
   it("lie as Chromium's flexbox lays them, within half a pixel, on 500 generated trees", async () => {
-    const trees = Array.from({ length: 500 }, (_, i) => new Generator(random(i + 1)).tree(3, null));
+    const trees = Array.from({ length: 500 }, (_, i) =>
+      new Generator(new Dice(i + 1)).tree(3, null),
+    );
     const shown = await person.page.evaluate(async (list) => {
       await document.fonts.load("400 15px 'Hanken Grotesk'", "Aa");
       const host = document.createElement("div");

@@ -18,6 +18,15 @@ const toRgb = converter("rgb");
 const toHsl = converter("hsl");
 const toOklch = converter("oklch");
 
+/** The library throws at some texts that are no colour, as at a stroke and a number. */
+const read = (text: string): ReturnType<typeof parse> => {
+  try {
+    return parse(text);
+  } catch {
+    return undefined;
+  }
+};
+
 /**
  * Reads any CSS colour (hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch) to the stored form; null
  * when it is none.
@@ -25,7 +34,7 @@ const toOklch = converter("oklch");
 export const parseColour = (text: string): string | null => {
   const input = text.trim().toLowerCase();
   if (input === "none" || input === "transparent" || input === "") return "none";
-  const colour = parse(input) ?? (/^[0-9a-f]{3,8}$/.test(input) ? parse(`#${input}`) : undefined);
+  const colour = read(input) ?? (/^[0-9a-f]{3,8}$/.test(input) ? read(`#${input}`) : undefined);
   if (!colour) return null;
   return (colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour);
 };

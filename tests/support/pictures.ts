@@ -68,8 +68,14 @@ export const differences = async (
       for (const [a, b] of list) {
         const [p, q] = [await pixels(a), await pixels(b)];
         let sum = 0;
-        for (let i = 3; i < p.length; i += 4)
-          sum += Math.abs((p[i] as number) - (q[i] as number)) / 255;
+        for (let i = 0; i < p.length; i += 4) {
+          // colours count by how much is seen of them
+          const [pa, qa] = [(p[i + 3] as number) / 255, (q[i + 3] as number) / 255];
+          let most = Math.abs(pa - qa);
+          for (let c = i; c < i + 3; c++)
+            most = Math.max(most, Math.abs((p[c] as number) * pa - (q[c] as number) * qa) / 255);
+          sum += most;
+        }
         out.push(sum / (s * s));
       }
       return out;

@@ -21,6 +21,12 @@ export const at = (m: Matrix, x: number, y: number): readonly [number, number] =
 /** How much lengths grow on average. */
 export const growth = (m: Matrix): number => Math.sqrt(Math.abs(m[0] * m[3] - m[1] * m[2]));
 /** No rotation and no skew: a box stays an upright box. */
+/** How many times as much a transform stretches in one direction as in another, at most. */
+export const unevenness = ([a, b, c, d]: Matrix): number => {
+  const sum = (a * a + b * b + c * c + d * d) / 2;
+  const apart = Math.hypot((a * a + b * b - c * c - d * d) / 2, a * c + b * d);
+  return Math.sqrt((sum + apart) / Math.max(sum - apart, 1e-12));
+};
 export const upright = (m: Matrix): boolean => Math.abs(m[1]) < 1e-6 && Math.abs(m[2]) < 1e-6;
 
 const radians = (d: number): number => (d * Math.PI) / 180;

@@ -9,6 +9,7 @@ import {
   mapPath,
   outlineOf,
   percentPath,
+  unevenness,
   upright,
 } from "./geometry";
 import type { Bounds } from "./geometry";
@@ -27,6 +28,9 @@ const oneColour = (fill: Fill): string => {
   if (typeof fill === "string") return fill;
   return fill.kind === "picture" ? "none" : (fill.stops[0]?.colour ?? "none");
 };
+
+/** Lines stretched less than this in one direction are as wide everywhere. */
+const EVEN = 1.02;
 
 type Path = ReturnType<typeof mapPath>;
 
@@ -65,6 +69,7 @@ const strokeOf = (
   const width = length(e.style["stroke-width"], whole, 1) * growth(space.matrix);
   if (width <= 0) return {};
   if (typeof paint !== "string") source.lose("a gradient in a line");
+  if (unevenness(space.matrix) > EVEN) source.lose("the uneven width of a stretched line");
   const stroke: Record<string, Value> = {
     borderColour: oneColour(paint),
     borderWidth: rounded(width),
