@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: "unit",
-          include: ["{core,player,server,app,demo,scripts}/**/*.test.ts"],
+          include: ["{core,player,server,app,workers,demo,scripts}/**/*.test.ts"],
           environment: "node",
           testTimeout: 30_000,
         },

@@ -105,7 +105,7 @@ const inputs = (lamp: string, field: string): fc.Arbitrary<Input | number> => {
     layer.map((to): Input => ({ type: "focus", layer: to })),
     fc
       .tuple(fc.constantFrom("l", "Enter", "x", "Escape"), fc.constantFrom("down", "up"))
-      .map(([key, phase]): Input => ({ type: "key", key, phase: phase as "down" | "up" })),
+      .map(([key, phase]): Input => ({ type: "key", key, phase: phase })),
     fc
       .tuple(fc.integer({ min: 0, max: 50 }), fc.integer({ min: 0, max: 50 }))
       .map(([x, y]): Input => ({ type: "move", x, y })),
