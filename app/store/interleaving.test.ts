@@ -249,6 +249,12 @@ describe("two windows of two browsers, and a third person", () => {
             await pane.listen();
           }
           for (const pane of panes) {
+            // all set one place: what one has changed oneself since is not there to be lost
+            const isLastBefore = (mine: LoggedChange, o: LoggedChange): boolean =>
+              !port.log.some(
+                (later) =>
+                  later.clientId === pane.name && later.seq > mine.seq && later.seq < o.seq,
+              );
             const lost = port.log.some(
               (mine) =>
                 mine.clientId === pane.name &&
@@ -257,6 +263,7 @@ describe("two windows of two browsers, and a third person", () => {
                     o.clientId !== pane.name &&
                     o.seq > mine.seq &&
                     o.base < mine.seq &&
+                    isLastBefore(mine, o) &&
                     collide(o, mine),
                 ),
             );

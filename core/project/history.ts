@@ -1,5 +1,5 @@
 import { accept } from "./accept";
-import { apply, Places, related, same } from "./change";
+import { apply, merge, Places, related, same } from "./change";
 import { set } from "./op";
 import type { Change, Op } from "./op";
 import type { Project } from "./types";
@@ -143,12 +143,14 @@ export const overwrittenBy = (
   own: readonly LoggedChange[],
   before: Project,
 ): readonly Op[] | null => {
-  const unseen = own.filter((mine) => mine.seq > other.base);
+  const unseen = own.filter((change) => change.seq > other.base && change.seq < other.seq);
   if (unseen.length === 0) return null;
   const places = new Places();
   other.ops.forEach((op, i) => places.note(op.path, i));
   const back: Op[] = [];
-  for (const op of unseen.flatMap((mine) => mine.ops)) {
+  // of a place that was changed several times the last counts
+  const mine = unseen.reduce<readonly Op[]>((ops, change) => merge(ops, change.ops), []);
+  for (const op of mine) {
     const hit = other.ops[places.related(op.path)];
     if (hit && !sameStep(hit, op)) back.push(takingBack(hit, op, other, before));
   }
