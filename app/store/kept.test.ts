@@ -88,6 +88,22 @@ describe("a window of an older build", () => {
     expect([pane.reloads, pane.session.project === before]).toEqual([1, true]);
   });
 
+  it("tries again each minute where it was given the older build again, until it is closed", async () => {
+    port.format = FORMAT + 1;
+    pane.move(9);
+    await pane.wait(400);
+    const reloads: number[] = [];
+    for (let minute = 0; minute < 3; minute++) {
+      reloads.push(pane.reloads);
+      await pane.wait(60_000);
+    }
+    expect(reloads).toEqual([1, 2, 3]);
+    pane.close();
+    const last = pane.reloads;
+    await pane.wait(300_000);
+    expect(pane.reloads).toBe(last);
+  });
+
   it("waits with that until what is not saved is kept", async () => {
     pane.store.full = true;
     port.format = FORMAT + 1;

@@ -31,6 +31,8 @@ export const PATIENCE = 1500;
 const PAUSE = 150;
 /** The longest wait between tries while the server is away, ms. */
 const LONGEST_WAIT = 6000;
+/** A window of an older build that could not be renewed is loaded anew again after this, ms. */
+const RENEW_AGAIN = 60_000;
 /** Pages of missed changes that are read before the whole project is the shorter way. */
 const MOST_PAGES = 12;
 
@@ -347,6 +349,9 @@ export class Session {
     this.outdated = true;
     this.trouble = "Nubble was renewed, and this window loads anew";
     if (!this.keeper.atRisk) this.outside.reload();
+    // where several servers run, the one that gives pages may be renewed last
+    this.cancelSend();
+    this.cancelSend = this.outside.later(RENEW_AGAIN, () => this.renew());
     this.tell();
   }
 
