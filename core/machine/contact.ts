@@ -51,14 +51,14 @@ const shift = (
   return next;
 };
 
+const sameLayers = (a: readonly Path[], b: readonly Path[]): boolean =>
+  a.length === b.length && a.every((p) => b.includes(p));
+
 /** The pointer is over a layer now, or over none. A hold whose layer is left is given up. */
 export const moveOver = (project: Project, state: State, layer: Path | null, emit: Emit): State => {
   const chain = chainOf(project, state, layer);
-  if (
-    chain.length === state.pointer.over.length &&
-    chain.every((p) => state.pointer.over.includes(p))
-  )
-    return state;
+  const { over } = state.pointer;
+  if (sameLayers(chain, over)) return state;
   const waits =
     state.keyboard.pressing === null
       ? state.timers.waits.filter((t) => t.source === undefined || chain.includes(t.source))
@@ -67,7 +67,7 @@ export const moveOver = (project: Project, state: State, layer: Path | null, emi
   return shift(
     project,
     moved,
-    state.pointer.over,
+    over,
     chain,
     "hover",
     listensFor("leave"),
@@ -87,17 +87,14 @@ export const moveFocus = (
   emit: Emit,
 ): State => {
   const chain = chainOf(project, state, layer);
-  if (
-    chain.length === state.keyboard.focused.length &&
-    chain.every((p) => state.keyboard.focused.includes(p))
-  )
-    return state;
+  const { focused } = state.keyboard;
+  if (sameLayers(chain, focused)) return state;
   // a key that is down when the focus goes presses nothing any more
   const given = state.keyboard.pressing === null ? state : release(project, state, emit);
   return shift(
     project,
     changed(given, "keyboard", { focused: chain }),
-    state.keyboard.focused,
+    focused,
     chain,
     "focus",
     listensFor("blur"),
@@ -261,9 +258,8 @@ const sameKey = (a: string, b: string): boolean =>
 export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
   const typed = typeKey(project, state, key, emit);
   if (typed) return typed;
-  const chain = state.keyboard.focused.length
-    ? state.keyboard.focused
-    : [`${frontPath(state)}/${ROOT}`];
+  const { focused } = state.keyboard;
+  const chain = focused.length ? focused : [`${frontPath(state)}/${ROOT}`];
   const told = dispatch(
     project,
     state,
@@ -276,9 +272,8 @@ export const keyDown = (project: Project, state: State, key: string, emit: Emit)
     return told.state.pointer.drag
       ? release(project, told.state, emit)
       : closeFront(project, told.state, emit);
-  if (told.any || (key !== "Enter" && key !== " ") || state.keyboard.focused.length === 0)
-    return told.state;
-  return press(project, told.state, state.keyboard.focused, key, emit);
+  if (told.any || (key !== "Enter" && key !== " ") || focused.length === 0) return told.state;
+  return press(project, told.state, focused, key, emit);
 };
 
 export const keyUp = (project: Project, state: State, key: string, emit: Emit): State =>

@@ -76,18 +76,19 @@ const ruleAt = (project: Project, state: State, drag: { at: Path; rule: Id }): R
 };
 
 /** A drag goes on as long as there is its rule. */
-export const keepDrag = (project: Project, state: State): State =>
-  state.pointer.drag && !ruleAt(project, state, state.pointer.drag)
-    ? changed(state, "pointer", { drag: null })
-    : state;
+export const keepDrag = (project: Project, state: State): State => {
+  const { drag } = state.pointer;
+  return drag && !ruleAt(project, state, drag) ? changed(state, "pointer", { drag: null }) : state;
+};
 
 /**
  * The state as it will be when the drag under way is let go past its threshold: what the hand moves
  * towards.
  */
 export const dragged = (project: Project, state: State): State => {
-  const live = state.pointer.drag && liveAt(project, state, state.pointer.drag.at);
-  const rule = state.pointer.drag && ruleAt(project, state, state.pointer.drag);
+  const { drag } = state.pointer;
+  const live = drag && liveAt(project, state, drag.at);
+  const rule = drag && ruleAt(project, state, drag);
   return live && rule ? written(project, state, live, rule) : state;
 };
 
@@ -96,26 +97,25 @@ export const dragged = (project: Project, state: State): State => {
  * piece.
  */
 export const moveTo = (project: Project, state: State, to: Point, emit: Emit): State => {
+  const { trail: before, pressed, grip, drag } = state.pointer;
   const trail = [
-    ...state.pointer.trail.filter((t) => state.now - t.at <= LOOK_BACK),
+    ...before.filter((t) => state.now - t.at <= LOOK_BACK),
     { at: state.now, point: to },
   ];
-  if (!state.pointer.pressed || state.keyboard.pressing !== null || !state.pointer.grip)
-    return changed(state, "pointer", {
-      trail: state.pointer.pressed ? trail : [{ at: state.now, point: to }],
-    });
-  const way: Point = [to[0] - state.pointer.grip[0], to[1] - state.pointer.grip[1]];
+  if (!pressed || state.keyboard.pressing !== null || !grip)
+    return changed(state, "pointer", { trail: pressed ? trail : trail.slice(-1) });
+  const way: Point = [to[0] - grip[0], to[1] - grip[1]];
   const moved = changed(state, "pointer", { trail });
-  const now = state.pointer.drag && ruleAt(project, moved, state.pointer.drag);
-  if (now && (along(now.trigger, way) > 0 || state.pointer.drag?.progress !== 0))
+  const now = drag && ruleAt(project, moved, drag);
+  if (now && (along(now.trigger, way) > 0 || drag.progress !== 0))
     return follow(moved, now, way, emit);
-  const began = beginning(project, moved, state.pointer.pressed, way);
+  const began = beginning(project, moved, pressed, way);
   if (!began) return moved;
   const rule = present(ruleAt(project, moved, began));
   // what is dragged is no click and is not held, in any copy
   const dragging = changed(moved, "pointer", {
     drag: { ...began, progress: 0 },
-    heldIn: propagationPath(project, moved, state.pointer.pressed).map((p) => p.live.path),
+    heldIn: propagationPath(project, moved, pressed).map((p) => p.live.path),
   });
   const waits = moved.timers.waits.filter((t) => t.source === undefined);
   return follow(changed(dragging, "timers", { waits }), rule, way, emit);
