@@ -5,8 +5,8 @@ import type { Input, State } from "#core/machine";
 import { Builder, becomes, goes } from "../../tests/support/pieces";
 import { changed, initialState, unpressed, untouched } from "./state";
 
-type Group = "pointer" | "keyboard" | "forms" | "scroll" | "timers";
-const groups: readonly Group[] = ["pointer", "keyboard", "forms", "scroll", "timers"];
+type Part = "pointer" | "keyboard" | "forms" | "scroll" | "timers";
+const parts: readonly Part[] = ["pointer", "keyboard", "forms", "scroll", "timers"];
 
 const pressedState = (): State => {
   const state = initialState("s", 5);
@@ -35,13 +35,12 @@ const pressedState = (): State => {
   };
 };
 
-describe("groups of the state", () => {
+describe("parts of the state", () => {
   it("change alone: all others stay the very same", () => {
     const state = pressedState();
     const next = changed(state, "pointer", { over: [] });
     expect(next.pointer).toEqual({ ...state.pointer, over: [] });
-    for (const group of groups.filter((g) => g !== "pointer"))
-      expect(next[group]).toBe(state[group]);
+    for (const part of parts.filter((p) => p !== "pointer")) expect(next[part]).toBe(state[part]);
     expect(next.traits).toBe(state.traits);
     expect(state.pointer.over).toEqual(["s/a", "s/root"]);
   });

@@ -139,14 +139,14 @@ export interface State {
   readonly timers: TimersState;
 }
 
-type Group = "pointer" | "keyboard" | "forms" | "scroll" | "timers";
+type Part = "pointer" | "keyboard" | "forms" | "scroll" | "timers";
 
-/** The state with something of one group changed; the other groups stay the same objects. */
-export const changed = <G extends Group>(
+/** The state with something of one part changed; the other parts stay the same objects. */
+export const changed = <P extends Part>(
   state: State,
-  group: G,
-  changes: Partial<State[G]>,
-): State => ({ ...state, [group]: { ...state[group], ...changes } });
+  part: P,
+  changes: Partial<State[P]>,
+): State => ({ ...state, [part]: { ...state[part], ...changes } });
 
 /** The state of a piece in which nothing has happened yet. */
 export const initialState = (piece: Id, now: number): State => ({
