@@ -84,39 +84,37 @@ const fixedOr = (
   key: "width" | "height",
 ): number | undefined => (v[modeKey] === "fit" ? undefined : v[key]);
 
+/** What the properties of one axis are called. */
+const acrossNames = {
+  size: "width",
+  axis: "Width",
+  mode: "widthMode",
+  at: "x",
+  follow: "followX",
+} as const;
+const downNames = {
+  size: "height",
+  axis: "Height",
+  mode: "heightMode",
+  at: "y",
+  follow: "followY",
+} as const;
+type AxisNames = typeof acrossNames | typeof downNames;
+
 /** One axis of a parent that arranges freely: how large it was drawn and how large it is; px. */
 interface FreeAxis {
-  readonly key: "width" | "height";
-  readonly axis: "Width" | "Height";
-  readonly mode: "widthMode" | "heightMode";
-  readonly at: "x" | "y";
-  readonly follow: "followX" | "followY";
+  readonly names: AxisNames;
   readonly drawn: number;
   readonly now: number;
   /** whether what is inside grows with it */
   readonly scales: boolean;
 }
 
-const acrossOf = (v: LayerValues, width: number): FreeAxis => ({
-  key: "width",
-  axis: "Width",
-  mode: "widthMode",
-  at: "x",
-  follow: "followX",
-  drawn: v.widthMode === "fit" ? width : v.width,
-  now: width,
-  scales: v.resizing === "scale",
-});
-
-const downOf = (v: LayerValues, height: number): FreeAxis => ({
-  key: "height",
-  axis: "Height",
-  mode: "heightMode",
-  at: "y",
-  follow: "followY",
-  drawn: v.heightMode === "fit" ? height : v.height,
-  now: height,
-  scales: v.resizing === "scale",
+const axisOf = (names: AxisNames, parent: LayerValues, now: number): FreeAxis => ({
+  names,
+  drawn: parent[names.mode] === "fit" ? now : parent[names.size],
+  now,
+  scales: parent.resizing === "scale",
 });
 
 /** Where a child is along one axis, and how large. `natural` is how large it wants to be. */
@@ -125,17 +123,17 @@ const placeOn = (
   child: LayerValues,
   natural: number,
 ): { at: number; size: number } => {
-  if (child[axis.mode] === "stretch") return { at: 0, size: within(child, axis.axis, axis.now) };
-  const { drawn, now } = axis;
-  const mode = axis.scales ? "scale" : child[axis.follow];
-  return follow(mode, child[axis.at], natural, now - drawn, drawn ? now / drawn : 1);
+  const { names, drawn, now } = axis;
+  if (child[names.mode] === "stretch") return { at: 0, size: within(child, names.axis, now) };
+  const mode = axis.scales ? "scale" : child[names.follow];
+  return follow(mode, child[names.at], natural, now - drawn, drawn ? now / drawn : 1);
 };
 
 /** The size a child is asked to have along one axis; undefined where its contents say. */
 const askedOn = (axis: FreeAxis, child: LayerValues, size: number): number | undefined => {
-  const follows = child[axis.follow];
+  const follows = child[axis.names.follow];
   const isOwn = !axis.scales && follows !== "both" && follows !== "scale";
-  return child[axis.mode] === "fit" && isOwn ? undefined : size;
+  return child[axis.names.mode] === "fit" && isOwn ? undefined : size;
 };
 
 const placeChild = (
@@ -168,8 +166,8 @@ const placeFree = (
   width: number,
   height: number,
 ): LayoutBox[] => {
-  const across = acrossOf(node.values, width);
-  const down = downOf(node.values, height);
+  const across = axisOf(acrossNames, node.values, width);
+  const down = axisOf(downNames, node.values, height);
   return node.children
     .filter((child) => child.values.visible)
     .map((child) => placeChild(env, child, across, down));
