@@ -93,7 +93,7 @@ const update = (drawn: Drawn, next: Paint, address: Address): void => {
 
 /** Draws paints into one SVG element, again and again, changing only what differs. */
 export class Drawing {
-  private drawn: Drawn | null = null;
+  #drawn: Drawn | null = null;
 
   constructor(
     private readonly host: SVGElement,
@@ -101,12 +101,12 @@ export class Drawing {
   ) {}
 
   draw(paint: Paint | null): void {
-    if (paint && this.drawn && this.drawn.paint.tag === paint.tag)
-      update(this.drawn, paint, this.address);
+    if (paint && this.#drawn && this.#drawn.paint.tag === paint.tag)
+      update(this.#drawn, paint, this.address);
     else {
-      this.drawn?.element.remove();
-      this.drawn = paint && create(paint, this.address);
-      if (this.drawn) this.host.append(this.drawn.element);
+      this.#drawn?.element.remove();
+      this.#drawn = paint && create(paint, this.address);
+      if (this.#drawn) this.host.append(this.#drawn.element);
     }
   }
 }

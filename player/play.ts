@@ -48,101 +48,101 @@ const WORK = 8;
  * next wait.
  */
 export class Player {
-  private run: Run;
-  private readonly svg: SVGSVGElement;
-  private readonly drawing: Drawing;
+  #run: Run;
+  readonly #svg: SVGSVGElement;
+  readonly #drawing: Drawing;
   /** around what the keyboard's focus is on, whatever the piece itself does to show it */
-  private readonly ring: FocusRing;
-  private project: Project;
-  private scale: number;
-  private readonly clock = new Clock();
+  readonly #ring: FocusRing;
+  #project: Project;
+  #scale: number;
+  readonly #clock = new Clock();
   /** how the page's focus came here: by a pointer that pressed, or by the keyboard */
-  private pointing = false;
-  private keyed = false;
-  private touch = false;
-  private calm = false;
-  private showing: Showing | null = null;
-  private frame = 0;
-  private timeout = 0;
-  private lastTraits: unknown;
-  private readonly off = new AbortController();
+  #pointing = false;
+  #keyed = false;
+  #touch = false;
+  #calm = false;
+  #showing: Showing | null = null;
+  #frame = 0;
+  #timeout = 0;
+  #lastTraits: unknown;
+  readonly #off = new AbortController();
 
   constructor(
     host: HTMLElement,
     private readonly options: PlayOptions,
   ) {
-    this.project = options.project;
-    this.scale = options.scale ?? 1;
-    this.svg = document.createElementNS("http://www.w3.org/2000/svg", "svg");
-    this.svg.setAttribute("role", "img");
-    this.svg.style.cssText =
+    this.#project = options.project;
+    this.#scale = options.scale ?? 1;
+    this.#svg = document.createElementNS("http://www.w3.org/2000/svg", "svg");
+    this.#svg.setAttribute("role", "img");
+    this.#svg.style.cssText =
       "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
-    host.append(this.svg);
-    this.drawing = new Drawing(this.svg);
-    this.ring = new FocusRing(this.svg);
-    this.run = this.begin();
-    this.listen();
-    this.show();
+    host.append(this.#svg);
+    this.#drawing = new Drawing(this.#svg);
+    this.#ring = new FocusRing(this.#svg);
+    this.#run = this.#begin();
+    this.#listen();
+    this.#show();
   }
 
   /** The running machine, to be read. */
   get machine(): Run {
-    return this.run;
+    return this.#run;
   }
 
-  private begin(): Run {
-    this.clock.restart();
-    this.lastTraits = undefined;
+  #begin(): Run {
+    this.#clock.restart();
+    this.#lastTraits = undefined;
     const run = new Run(
       this.options.env,
-      this.project,
+      this.#project,
       this.options.piece,
       this.options.onHappening,
     );
-    run.setCalm(this.calm);
+    run.setCalm(this.#calm);
     return run;
   }
 
   /** Starts again from the resting variant. */
   restart(): void {
-    const { answersWell } = this.run.inside.forms;
-    this.showing?.stop();
-    this.run = this.begin();
-    if (!answersWell) this.run.input({ type: "answer", well: false });
-    this.show();
+    const { answersWell } = this.#run.inside.forms;
+    this.#showing?.stop();
+    this.#run = this.#begin();
+    if (!answersWell) this.#run.input({ type: "answer", well: false });
+    this.#show();
   }
 
   /** Takes an edited project and goes on where it is. */
   update(project: Project): void {
-    if (project === this.project) return;
-    this.project = project;
-    this.tick();
-    this.run.update(project);
-    this.show();
+    if (project === this.#project) return;
+    this.#project = project;
+    this.#tick();
+    this.#run.update(project);
+    this.#show();
   }
 
   setScale(scale: number): void {
-    this.scale = scale;
-    this.show();
+    this.#scale = scale;
+    this.#show();
   }
 
   /** Sets a trait from outside. `at` is a path as the run's copies have it. */
   set(at: string, trait: Id, value: Id): void {
-    this.tick();
-    this.options.onAct?.({ type: "show", at: this.run.now, copy: withinScreen(at), trait, value });
-    this.run.input({ type: "show", at, trait, value });
-    this.show();
+    this.#tick();
+    this.options.onAct?.({ type: "show", at: this.#run.now, copy: withinScreen(at), trait, value });
+    this.#run.input({ type: "show", at, trait, value });
+    this.#show();
   }
 
   /** Tells what stands for the receiver of forms whether they succeed. */
   answer(well: boolean): void {
-    this.run.input({ type: "answer", well });
+    this.#run.input({ type: "answer", well });
   }
 
   goTo(screen: Id): void {
-    this.tick();
-    this.run.input({ type: "screen", screen });
-    this.show();
+    this.#tick();
+    this.#run.input({ type: "screen", screen });
+    this.#show();
   }
 
   /**
@@ -155,31 +155,31 @@ export class Player {
     onStep?: (step: number) => void,
   ): Promise<{ step: number; why: string } | null> {
     this.restart();
-    const showing = (this.showing = new Showing(this.run, this.project, this.svg, {
+    const showing = (this.#showing = new Showing(this.#run, this.#project, this.#svg, {
       pass: (ms) => {
-        this.clock.skip(ms);
-        this.tick();
-        this.show();
+        this.#clock.skip(ms);
+        this.#tick();
+        this.#show();
       },
-      show: () => this.show(),
+      show: () => this.#show(),
       ...(onStep ? { onStep } : {}),
     }));
-    const rate = this.clock.rate;
+    const rate = this.#clock.rate;
     this.setRate(0);
     const failed = await showing.play(steps);
-    if (this.showing === showing) {
-      this.showing = null;
+    if (this.#showing === showing) {
+      this.#showing = null;
       this.setRate(rate || 1);
     }
     return failed;
   }
 
   destroy(): void {
-    this.showing?.stop();
-    this.off.abort();
-    cancelAnimationFrame(this.frame);
-    clearTimeout(this.timeout);
-    this.svg.remove();
+    this.#showing?.stop();
+    this.#off.abort();
+    cancelAnimationFrame(this.#frame);
+    clearTimeout(this.#timeout);
+    this.#svg.remove();
   }
 
   /**
@@ -187,16 +187,16 @@ export class Player {
    * from where it is.
    */
   setRate(rate: number): void {
-    this.tick();
-    this.clock.setRate(rate);
-    this.plan();
+    this.#tick();
+    this.#clock.setRate(rate);
+    this.#plan();
   }
 
   /** Lets a little time pass in a piece that is paused, ms. */
   stepBy(ms: number): void {
-    this.clock.skip(ms);
-    this.tick();
-    this.show();
+    this.#clock.skip(ms);
+    this.#tick();
+    this.#show();
   }
 
   /**
@@ -204,127 +204,127 @@ export class Player {
    * fade.
    */
   setCalm(calm: boolean): void {
-    this.tick();
-    this.calm = calm;
-    this.run.setCalm(calm);
-    this.show();
+    this.#tick();
+    this.#calm = calm;
+    this.#run.setCalm(calm);
+    this.#show();
   }
 
   /** Takes the pointer for a finger: nothing is hovered. */
   setTouch(touch: boolean): void {
-    this.tick();
-    this.run.pointer("cancel", 0, 0);
-    this.run.input({ type: "over", layer: null });
-    this.touch = touch;
-    this.show();
+    this.#tick();
+    this.#run.pointer("cancel", 0, 0);
+    this.#run.input({ type: "over", layer: null });
+    this.#touch = touch;
+    this.#show();
   }
 
-  private tick(): void {
+  #tick(): void {
     const enough = performance.now() + WORK;
-    do this.run.advanceTo(Math.min(this.clock.now(), this.run.now + SLICE));
-    while (this.late && performance.now() < enough);
+    do this.#run.advanceTo(Math.min(this.#clock.now(), this.#run.now + SLICE));
+    while (this.#late && performance.now() < enough);
   }
 
   /** Whether more time has passed than could be made up for yet. */
-  private get late(): boolean {
-    return this.clock.now() - this.run.now >= SLICE;
+  get #late(): boolean {
+    return this.#clock.now() - this.#run.now >= SLICE;
   }
 
   /** Where an event is, px of the shown piece. */
-  private place(e: MouseEvent): [number, number] {
-    const box = this.svg.getBoundingClientRect();
+  #place(e: MouseEvent): [number, number] {
+    const box = this.#svg.getBoundingClientRect();
     const margin = this.options.margin ?? 0;
     return [
-      (e.clientX - box.left) / this.scale - margin,
-      (e.clientY - box.top) / this.scale - margin,
+      (e.clientX - box.left) / this.#scale - margin,
+      (e.clientY - box.top) / this.#scale - margin,
     ];
   }
 
-  private listen(): void {
-    const signal = this.off.signal;
+  #listen(): void {
+    const signal = this.#off.signal;
     for (const kind of ["move", "down", "up", "cancel"] as const)
-      this.svg.addEventListener(`pointer${kind}`, (e) => this.pointer(kind, e), { signal });
-    this.svg.addEventListener("wheel", (e) => this.wheel(e), { signal, passive: false });
-    this.svg.addEventListener("pointerleave", () => this.leave(), { signal });
-    listenToKeys(this.svg, signal, {
-      run: () => this.run,
+      this.#svg.addEventListener(`pointer${kind}`, (e) => this.#pointer(kind, e), { signal });
+    this.#svg.addEventListener("wheel", (e) => this.#wheel(e), { signal, passive: false });
+    this.#svg.addEventListener("pointerleave", () => this.#leave(), { signal });
+    listenToKeys(this.#svg, signal, {
+      run: () => this.#run,
       did: (act) => {
-        this.tick();
+        this.#tick();
         act();
-        this.show();
+        this.#show();
       },
       told: (act) => this.options.onAct?.(act),
-      pointing: () => this.pointing,
+      pointing: () => this.#pointing,
       keyed: (keyed) => {
-        this.keyed = keyed;
-        if (!keyed) this.pointing = false;
+        this.#keyed = keyed;
+        if (!keyed) this.#pointing = false;
       },
     });
   }
 
-  private pointer(kind: "move" | "down" | "up" | "cancel", e: PointerEvent): void {
+  #pointer(kind: "move" | "down" | "up" | "cancel", e: PointerEvent): void {
     const isButton = kind === "down" || kind === "up";
     if (!e.isPrimary || (isButton && e.button !== 0)) return;
     if (kind === "down") {
-      this.pointing = true;
-      this.keyed = false;
-      this.svg.setPointerCapture(e.pointerId);
+      this.#pointing = true;
+      this.#keyed = false;
+      this.#svg.setPointerCapture(e.pointerId);
     }
-    if (this.showing) return;
-    this.tick();
-    const byTouch = this.touch || e.pointerType === "touch";
-    const place = this.place(e);
-    const act = this.actOf(kind, ...place, byTouch);
-    const swiped = this.run.pointer(kind, ...place, byTouch);
-    const did: Act | null = swiped ? { type: "scroll", at: this.run.now, ...swiped } : act;
+    if (this.#showing) return;
+    this.#tick();
+    const byTouch = this.#touch || e.pointerType === "touch";
+    const place = this.#place(e);
+    const act = this.#actOf(kind, ...place, byTouch);
+    const swiped = this.#run.pointer(kind, ...place, byTouch);
+    const did: Act | null = swiped ? { type: "scroll", at: this.#run.now, ...swiped } : act;
     if (did) this.options.onAct?.(did);
-    this.show();
-    const cursor = this.clickable(...place) ? "pointer" : "default";
-    this.svg.style.cursor = this.touch ? finger : cursor;
+    this.#show();
+    const cursor = this.#clickable(...place) ? "pointer" : "default";
+    this.#svg.style.cursor = this.#touch ? finger : cursor;
   }
 
-  private wheel(e: WheelEvent): void {
-    if (e.ctrlKey || e.metaKey || this.showing) return;
-    this.tick();
-    const place = this.place(e);
-    const layer = this.under(...place);
-    if (this.run.wheel(...place, e.deltaX, e.deltaY)) {
+  #wheel(e: WheelEvent): void {
+    if (e.ctrlKey || e.metaKey || this.#showing) return;
+    this.#tick();
+    const place = this.#place(e);
+    const layer = this.#under(...place);
+    if (this.#run.wheel(...place, e.deltaX, e.deltaY)) {
       e.preventDefault();
       const by = e.deltaY || e.deltaX;
-      if (layer !== null) this.options.onAct?.({ type: "scroll", at: this.run.now, layer, by });
+      if (layer !== null) this.options.onAct?.({ type: "scroll", at: this.#run.now, layer, by });
     }
-    this.show();
+    this.#show();
   }
 
-  private leave(): void {
-    this.tick();
-    this.run.input({ type: "over", layer: null });
-    this.show();
+  #leave(): void {
+    this.#tick();
+    this.#run.input({ type: "over", layer: null });
+    this.#show();
   }
 
-  private actOf(
+  #actOf(
     kind: "move" | "down" | "up" | "cancel",
     x: number,
     y: number,
     touch: boolean,
   ): Act | null {
     if (!this.options.onAct || kind === "cancel" || (touch && kind === "move")) return null;
-    return { type: kind, at: this.run.now, layer: this.under(x, y), x, y, touch };
+    return { type: kind, at: this.#run.now, layer: this.#under(x, y), x, y, touch };
   }
 
   /** The layer under a place, as rehearsals name it. */
-  private under(x: number, y: number): string | null {
-    const scene = this.run.scene();
+  #under(x: number, y: number): string | null {
+    const scene = this.#run.scene();
     return scene ? (hitTest(scene, x, y)?.path ?? null) : null;
   }
 
   /** Whether a click here would be answered: the pointer says so, as browsers do for links. */
-  private clickable(x: number, y: number): boolean {
-    const scene = this.run.scene();
+  #clickable(x: number, y: number): boolean {
+    const scene = this.#run.scene();
     const hit = scene && hitTest(scene, x, y);
     if (!hit) return false;
-    const over = new Set(this.run.inside.pointer.over);
-    return this.run
+    const over = new Set(this.#run.inside.pointer.over);
+    return this.#run
       .copies()
       .some(({ path, piece }) =>
         Object.values(piece.rules).some(
@@ -333,43 +333,43 @@ export class Player {
       );
   }
 
-  private show(): void {
-    const scene = this.run.scene();
+  #show(): void {
+    const scene = this.#run.scene();
     const margin = this.options.margin ?? 0;
     const w = (scene?.width ?? 0) + 2 * margin;
     const h = (scene?.height ?? 0) + 2 * margin;
-    keep(this.svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
-    keep(this.svg, "width", String(w * this.scale));
-    keep(this.svg, "height", String(h * this.scale));
+    keep(this.#svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
+    keep(this.#svg, "width", String(w * this.#scale));
+    keep(this.#svg, "height", String(h * this.#scale));
     keep(
-      this.svg,
+      this.#svg,
       "aria-label",
-      this.project.pieces[this.run.screen]?.name ?? this.options.name ?? "",
+      this.#project.pieces[this.#run.screen]?.name ?? this.options.name ?? "",
     );
-    this.drawing.draw(scene && paint(scene));
-    this.ring.show(scene, this.run, this.keyed);
-    keep(this.svg, "tabindex", this.run.usable() ? "0" : "-1");
-    const { traits, screen } = this.run.inside;
-    if (this.lastTraits !== traits || this.svg.dataset.screen !== screen) {
-      this.lastTraits = traits;
-      this.svg.dataset.screen = screen;
-      this.options.onChange?.(this.run);
+    this.#drawing.draw(scene && paint(scene));
+    this.#ring.show(scene, this.#run, this.#keyed);
+    keep(this.#svg, "tabindex", this.#run.usable() ? "0" : "-1");
+    const { traits, screen } = this.#run.inside;
+    if (this.#lastTraits !== traits || this.#svg.dataset.screen !== screen) {
+      this.#lastTraits = traits;
+      this.#svg.dataset.screen = screen;
+      this.options.onChange?.(this.#run);
     }
-    this.plan();
+    this.#plan();
   }
 
-  private plan(): void {
-    cancelAnimationFrame(this.frame);
-    clearTimeout(this.timeout);
-    const wake = this.run.wakesAt();
+  #plan(): void {
+    cancelAnimationFrame(this.#frame);
+    clearTimeout(this.#timeout);
+    const wake = this.#run.wakesAt();
     const next = () => {
-      this.tick();
-      if (this.late) this.frame = requestAnimationFrame(next);
-      else this.show();
+      this.#tick();
+      if (this.#late) this.#frame = requestAnimationFrame(next);
+      else this.#show();
     };
-    if (this.clock.rate === 0) return;
-    if (wake <= this.run.now) this.frame = requestAnimationFrame(next);
+    if (this.#clock.rate === 0) return;
+    if (wake <= this.#run.now) this.#frame = requestAnimationFrame(next);
     else if (wake < Infinity)
-      this.timeout = window.setTimeout(next, Math.min(this.clock.until(wake), 2 ** 30));
+      this.#timeout = window.setTimeout(next, Math.min(this.#clock.until(wake), 2 ** 30));
   }
 }

@@ -24,7 +24,7 @@ const ringPlace = (
 
 /** The ring around what the keyboard's focus is on. */
 export class FocusRing {
-  private readonly ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
+  readonly #ring = document.createElementNS("http://www.w3.org/2000/svg", "rect");
 
   constructor(private readonly svg: SVGSVGElement) {
     for (const [k, v] of Object.entries({
@@ -36,8 +36,8 @@ export class FocusRing {
       rx: "4",
       visibility: "hidden",
     }))
-      this.ring.setAttribute(k, v);
-    svg.append(this.ring);
+      this.#ring.setAttribute(k, v);
+    svg.append(this.#ring);
   }
 
   /**
@@ -47,7 +47,7 @@ export class FocusRing {
   show(scene: LayoutBox | null, run: Run, keyed: boolean): void {
     const isShown = scene !== null && (keyed || run.filling());
     const spot = isShown ? ringPlace(scene, run.focus()) : undefined;
-    keep(this.ring, "visibility", spot ? "visible" : "hidden");
+    keep(this.#ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     for (const [k, v] of Object.entries({
       x: -FAR,
@@ -56,7 +56,7 @@ export class FocusRing {
       height: spot.height + 2 * FAR,
       transform: `matrix(${spot.map.join(" ")})`,
     }))
-      keep(this.ring, k, String(v));
-    if (this.svg.lastChild !== this.ring) this.svg.append(this.ring);
+      keep(this.#ring, k, String(v));
+    if (this.svg.lastChild !== this.#ring) this.svg.append(this.#ring);
   }
 }

@@ -183,191 +183,162 @@ const spread = (
 };
 
 /** A row or column being laid out at an outer size; undefined is left to the contents. */
-class Arrangement {
-  private readonly values: LayerValues;
-  private readonly frame: Frame;
-  private readonly wraps: boolean;
-  private readonly outerMain: number | undefined;
-  private readonly outerCross: number | undefined;
-  private readonly roomMain: number | undefined;
-  private readonly roomCross: number | undefined;
-
-  constructor(
-    private readonly node: ComputedLayer,
-    width: number | undefined,
-    height: number | undefined,
-    private readonly measure: Measure,
-  ) {
-    this.values = node.values;
-    const frame = frameOf(node.values);
-    this.frame = frame;
-    this.wraps = present(node.values.wrap);
-    this.outerMain = frame.row ? width : height;
-    this.outerCross = frame.row ? height : width;
-    this.roomMain = roomIn(this.outerMain, frame.before + frame.after);
-    this.roomCross = roomIn(this.outerCross, frame.crossBefore + frame.crossAfter);
-  }
-
-  layOut(): FlexResult {
-    const shown = this.node.children.filter((c) => c.values.visible);
-    const items = shown.filter((c) => !c.values.floats).map((c) => this.itemOf(c));
-    const lines = linesOf(items, this.frame, this.roomMain, this.wraps);
-    const main = this.roomMain ?? this.widest(lines);
-    for (const line of lines) grow(line, this.frame, main);
-    const heights = this.growAcross(items, lines);
-    const places = new Map<ComputedLayer, FlexChild>();
-    const cross = this.placeLines(lines, heights, main, places);
-    const full = this.outer(main, cross);
-    for (const child of shown)
-      if (child.values.floats) places.set(child, this.floating(child, full));
-    return { ...full, children: shown.map((c) => present(places.get(c))) };
-  }
-
-  /** How large a child is along and across. */
-  private sizeAt(
-    child: ComputedLayer,
-    main: number | undefined,
-    cross: number | undefined,
-  ): { main: number; cross: number } {
-    const raw = main === undefined && limits(child, this.frame.mainAxis);
-    const { row } = this.frame;
-    const size = row
-      ? this.measure(child, main, cross, raw)
-      : this.measure(child, cross, main, raw);
-    return row
-      ? { main: size.width, cross: size.height }
-      : { main: size.height, cross: size.width };
-  }
-
-  private itemOf(child: ComputedLayer): Item {
-    const { mainAxis, crossAxis } = this.frame;
-    const v = child.values;
-    const across = modeOf(v, crossAxis);
-    const isFixed = across === "fixed";
-    const fills = across === "stretch" || (this.values.align === "stretch" && across === "fit");
-    const given = isFixed ? sizeOf(v, crossAxis) : this.roomCross;
-    const isGiven = isFixed || (fills && !this.wraps);
-    const cross = isGiven && given !== undefined ? limited(child, crossAxis, given) : undefined;
-    const base = this.baseOf(child, cross);
-    const stretches = modeOf(v, mainAxis) === "stretch";
-    return {
-      node: child,
-      grow: stretches ? Math.max(1, v.grow) : v.grow,
-      fills,
-      base,
-      wanted: limited(child, mainAxis, base),
-      main: 0,
-      cross: cross ?? NaN,
-    };
-  }
-
-  /** The flex base size (§9.2). */
-  private baseOf(child: ComputedLayer, cross: number | undefined): number {
-    const { row, mainAxis } = this.frame;
-    const least = padded(child, mainAxis);
-    const along = modeOf(child.values, mainAxis);
-    if (along === "fixed") return Math.max(least, sizeOf(child.values, mainAxis));
-    // where the row fits its contents a filling child is as large as its own; columns of unknown
-    // height count it as nothing, as in CSS
-    const fitsContents = modeOf(this.values, mainAxis) === "fit";
-    const isFree = along === "stretch" && !fitsContents && (this.roomMain !== undefined || !row);
-    return isFree ? least : Math.max(least, this.sizeAt(child, undefined, cross).main);
-  }
-
-  private widest(lines: readonly (readonly Item[])[]): number {
-    const widths = lines.map(
-      (line) => sum(line.map((i) => i.wanted)) + gaps(this.frame, line.length),
-    );
-    return Math.max(0, ...widths);
-  }
-
-  /** Gives items their size across; tells how much each line takes (§9.4). */
-  private growAcross(items: readonly Item[], lines: readonly (readonly Item[])[]): number[] {
-    const { crossAxis } = this.frame;
-    for (const item of items)
-      if (Number.isNaN(item.cross)) {
-        const { cross } = this.sizeAt(item.node, item.main, undefined);
-        item.cross = limited(item.node, crossAxis, cross);
-      }
-    const only = lines.length === 1 && !this.wraps ? this.roomCross : undefined;
-    const heights = lines.map((line) => only ?? Math.max(0, ...line.map((i) => i.cross)));
-    for (const [i, line] of lines.entries())
-      for (const item of line)
-        if (item.fills) item.cross = limited(item.node, crossAxis, present(heights[i]));
-    return heights;
-  }
-
-  /** Puts the items of all lines in their places; tells where the last line ends, px. */
-  private placeLines(
-    lines: readonly (readonly Item[])[],
-    heights: readonly number[],
-    main: number,
-    places: Map<ComputedLayer, FlexChild>,
-  ): number {
-    let down = this.frame.crossBefore;
-    for (const [i, line] of lines.entries()) {
-      if (i > 0) down += this.frame.gap;
-      const tall = present(heights[i]);
-      this.placeLine(line, down, tall, main, places);
-      down += tall;
-    }
-    return down;
-  }
-
-  private placeLine(
-    line: readonly Item[],
-    down: number,
-    tall: number,
-    main: number,
-    places: Map<ComputedLayer, FlexChild>,
-  ): void {
-    const { gap, before } = this.frame;
-    const free = main - sum(line.map((i) => i.main)) - gaps(this.frame, line.length);
-    const { start, between } = spread(this.values.justify, free, line.length);
-    const share = shareBefore(this.values.align);
-    let at = before + start;
-    for (const item of line) {
-      const off = item.fills ? 0 : (tall - item.cross) * share;
-      places.set(item.node, this.childAt(item, at, down + off));
-      at += item.main + gap + between;
-    }
-  }
-
-  private childAt({ node, main, cross }: Item, at: number, across: number): FlexChild {
-    return this.frame.row
-      ? { node, x: at, y: across, width: main, height: cross }
-      : { node, x: across, y: at, width: cross, height: main };
-  }
-
-  private outer(main: number, cross: number): { width: number; height: number } {
-    const { row, before, after, crossAfter } = this.frame;
-    const fullMain = this.outerMain ?? main + before + after;
-    const fullCross = this.outerCross ?? cross + crossAfter;
-    return { width: row ? fullMain : fullCross, height: row ? fullCross : fullMain };
-  }
-
-  /** A child that floats: at its own place, out of the row. */
-  private floating(
-    child: ComputedLayer,
-    full: { readonly width: number; readonly height: number },
-  ): FlexChild {
-    const v = child.values;
-    const own = (axis: Axis): number | undefined => {
-      const mode = modeOf(v, axis);
-      if (mode === "fixed") return limited(child, axis, sizeOf(v, axis));
-      if (mode === "stretch") return axis === "Width" ? full.width : full.height;
-      return undefined;
-    };
-    const size = this.measure(child, own("Width"), own("Height"));
-    return {
-      node: child,
-      x: v.x,
-      y: v.y,
-      width: limited(child, "Width", size.width),
-      height: limited(child, "Height", size.height),
-    };
-  }
+interface Arrangement {
+  readonly values: LayerValues;
+  readonly frame: Frame;
+  readonly measure: Measure;
+  /** the outer size along and across, and the room that is left in it */
+  readonly main: number | undefined;
+  readonly cross: number | undefined;
+  readonly room: number | undefined;
+  readonly roomAcross: number | undefined;
 }
+
+type Lines = readonly (readonly Item[])[];
+
+/** How large a child is along and across. */
+const sizeAt = (
+  { frame, measure }: Arrangement,
+  child: ComputedLayer,
+  main: number | undefined,
+  cross: number | undefined,
+): { main: number; cross: number } => {
+  const raw = main === undefined && limits(child, frame.mainAxis);
+  const { row } = frame;
+  const size = row ? measure(child, main, cross, raw) : measure(child, cross, main, raw);
+  return row ? { main: size.width, cross: size.height } : { main: size.height, cross: size.width };
+};
+
+/** The flex base size (§9.2). */
+const baseOf = (a: Arrangement, child: ComputedLayer, cross: number | undefined): number => {
+  const { row, mainAxis } = a.frame;
+  const least = padded(child, mainAxis);
+  const along = modeOf(child.values, mainAxis);
+  if (along === "fixed") return Math.max(least, sizeOf(child.values, mainAxis));
+  // where the row fits its contents a filling child is as large as its own; columns of unknown
+  // height count it as nothing, as in CSS
+  const fitsContents = modeOf(a.values, mainAxis) === "fit";
+  const isFree = along === "stretch" && !fitsContents && (a.room !== undefined || !row);
+  return isFree ? least : Math.max(least, sizeAt(a, child, undefined, cross).main);
+};
+
+const itemOf = (a: Arrangement, child: ComputedLayer): Item => {
+  const { mainAxis, crossAxis } = a.frame;
+  const v = child.values;
+  const across = modeOf(v, crossAxis);
+  const isFixed = across === "fixed";
+  const fills = across === "stretch" || (a.values.align === "stretch" && across === "fit");
+  const given = isFixed ? sizeOf(v, crossAxis) : a.roomAcross;
+  const isGiven = isFixed || (fills && !a.values.wrap);
+  const cross = isGiven && given !== undefined ? limited(child, crossAxis, given) : undefined;
+  const base = baseOf(a, child, cross);
+  const stretches = modeOf(v, mainAxis) === "stretch";
+  return {
+    node: child,
+    grow: stretches ? Math.max(1, v.grow) : v.grow,
+    fills,
+    base,
+    wanted: limited(child, mainAxis, base),
+    main: 0,
+    cross: cross ?? NaN,
+  };
+};
+
+const widest = (frame: Frame, lines: Lines): number =>
+  Math.max(0, ...lines.map((line) => sum(line.map((i) => i.wanted)) + gaps(frame, line.length)));
+
+/** Gives items their size across; tells how much each line takes (§9.4). */
+const growAcross = (a: Arrangement, items: readonly Item[], lines: Lines): number[] => {
+  const { crossAxis } = a.frame;
+  for (const item of items)
+    if (Number.isNaN(item.cross)) {
+      const { cross } = sizeAt(a, item.node, item.main, undefined);
+      item.cross = limited(item.node, crossAxis, cross);
+    }
+  const only = lines.length === 1 && !a.values.wrap ? a.roomAcross : undefined;
+  const heights = lines.map((line) => only ?? Math.max(0, ...line.map((i) => i.cross)));
+  for (const [i, line] of lines.entries())
+    for (const item of line)
+      if (item.fills) item.cross = limited(item.node, crossAxis, present(heights[i]));
+  return heights;
+};
+
+const childAt = ({ row }: Frame, item: Item, at: number, across: number): FlexChild => {
+  const { node, main, cross } = item;
+  return row
+    ? { node, x: at, y: across, width: main, height: cross }
+    : { node, x: across, y: at, width: cross, height: main };
+};
+
+type Places = Map<ComputedLayer, FlexChild>;
+
+/** Puts the items of a line in their places, from `down` on. */
+const placeLine = (
+  { frame, values }: Arrangement,
+  line: readonly Item[],
+  down: number,
+  tall: number,
+  main: number,
+  places: Places,
+): void => {
+  const free = main - sum(line.map((i) => i.main)) - gaps(frame, line.length);
+  const { start, between } = spread(values.justify, free, line.length);
+  const share = shareBefore(values.align);
+  let at = frame.before + start;
+  for (const item of line) {
+    const off = item.fills ? 0 : (tall - item.cross) * share;
+    places.set(item.node, childAt(frame, item, at, down + off));
+    at += item.main + frame.gap + between;
+  }
+};
+
+/** Puts the items of all lines in their places; tells where the last line ends, px. */
+const placeLines = (
+  a: Arrangement,
+  lines: Lines,
+  heights: readonly number[],
+  main: number,
+  places: Places,
+): number => {
+  let down = a.frame.crossBefore;
+  for (const [i, line] of lines.entries()) {
+    if (i > 0) down += a.frame.gap;
+    const tall = present(heights[i]);
+    placeLine(a, line, down, tall, main, places);
+    down += tall;
+  }
+  return down;
+};
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+const outerSize = ({ frame, main, cross }: Arrangement, inner: number, down: number): Size => {
+  const along = main ?? inner + frame.before + frame.after;
+  const across = cross ?? down + frame.crossAfter;
+  return frame.row ? { width: along, height: across } : { width: across, height: along };
+};
+
+/** A child that floats: at its own place, out of the row. */
+const floating = (measure: Measure, child: ComputedLayer, full: Size): FlexChild => {
+  const v = child.values;
+  const own = (axis: Axis): number | undefined => {
+    const mode = modeOf(v, axis);
+    if (mode === "fixed") return limited(child, axis, sizeOf(v, axis));
+    if (mode === "stretch") return axis === "Width" ? full.width : full.height;
+    return undefined;
+  };
+  const size = measure(child, own("Width"), own("Height"));
+  return {
+    node: child,
+    x: v.x,
+    y: v.y,
+    width: limited(child, "Width", size.width),
+    height: limited(child, "Height", size.height),
+  };
+};
 
 /** What is left of an outer size within the padding. */
 const roomIn = (outer: number | undefined, padding: number): number | undefined =>
@@ -385,4 +356,29 @@ export const arrange = (
   width: number | undefined,
   height: number | undefined,
   measure: Measure,
-): FlexResult => new Arrangement(node, width, height, measure).layOut();
+): FlexResult => {
+  const { values } = node;
+  const frame = frameOf(values);
+  const [main, cross] = frame.row ? [width, height] : [height, width];
+  const a: Arrangement = {
+    values,
+    frame,
+    measure,
+    main,
+    cross,
+    room: roomIn(main, frame.before + frame.after),
+    roomAcross: roomIn(cross, frame.crossBefore + frame.crossAfter),
+  };
+  const shown = node.children.filter((c) => c.values.visible);
+  const items = shown.filter((c) => !c.values.floats).map((c) => itemOf(a, c));
+  const lines = linesOf(items, frame, a.room, present(values.wrap));
+  const inner = a.room ?? widest(frame, lines);
+  for (const line of lines) grow(line, frame, inner);
+  const heights = growAcross(a, items, lines);
+  const places: Places = new Map();
+  const down = placeLines(a, lines, heights, inner, places);
+  const full = outerSize(a, inner, down);
+  for (const child of shown)
+    if (child.values.floats) places.set(child, floating(measure, child, full));
+  return { ...full, children: shown.map((c) => present(places.get(c))) };
+};

@@ -259,9 +259,9 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
  * their instance says.
  */
 export class Resolver {
-  private readonly kept = new Map<string, Kept>();
-  private readonly before = new Map<string, Before>();
-  private left = MOST_LAYERS;
+  readonly #kept = new Map<string, Kept>();
+  readonly #before = new Map<string, Before>();
+  #left = MOST_LAYERS;
 
   /**
    * The piece's tree in a variant; null for a piece that does not exist or has no root. `path`
@@ -274,11 +274,11 @@ export class Resolver {
     path = "",
     running: Running = still,
   ): ComputedLayer | null {
-    this.left = MOST_LAYERS;
-    return this.piece(project, pieceId, variant, path, none, running, []);
+    this.#left = MOST_LAYERS;
+    return this.#piece(project, pieceId, variant, path, none, running, []);
   }
 
-  private piece(
+  #piece(
     project: Project,
     pieceId: Id,
     variant: Variant,
@@ -290,12 +290,12 @@ export class Resolver {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
     if (!piece || !root || inside.includes(pieceId) || inside.length > DEEPEST_COPY) return null;
-    this.left -= Object.keys(piece.layers).length;
-    if (this.left < 0) return null;
+    this.#left -= Object.keys(piece.layers).length;
+    if (this.#left < 0) return null;
     const said = at.says?.(path);
     if (said) overrides = merged(overrides, said);
     const looks = looksIn(piece, variant);
-    const before = this.before.get(path);
+    const before = this.#before.get(path);
     const { tokens, assets } = project;
     const ids =
       before &&
@@ -305,9 +305,9 @@ export class Resolver {
       before.overrides === overrides
         ? differing(before.looks, looks)
         : null;
-    this.before.set(path, { tokens, assets, layers: piece.layers, looks, overrides });
+    this.#before.set(path, { tokens, assets, layers: piece.layers, looks, overrides });
     const touched = ids && withAncestors(piece, ids);
-    return this.layer(
+    return this.#layer(
       {
         project,
         piece,
@@ -322,9 +322,9 @@ export class Resolver {
     );
   }
 
-  private layer(c: Context, layer: Layer): ComputedLayer {
+  #layer(c: Context, layer: Layer): ComputedLayer {
     const key = c.path + layer.id;
-    const before = this.kept.get(key);
+    const before = this.#kept.get(key);
     const isTouched = !c.touched || c.touched.has(layer.id) || holdersOf(c.piece).has(layer.id);
     if (!isTouched && before?.node) return before.node;
     const inputs = changesIn(c.looks, layer.id).map((changes) => resolveTokens(c.project, changes));
@@ -334,22 +334,22 @@ export class Resolver {
       ? same.values
       : cascade(layer, override ? [...inputs, resolveTokens(c.project, override)] : inputs);
     const layers = childrenOf(c.piece).get(layer.id);
-    const children = layers ? layers.map((child) => this.layer(c, child)) : noChildren;
-    const nested = layer.kind === "instance" ? this.copy(c, key, values) : null;
+    const children = layers ? layers.map((child) => this.#layer(c, child)) : noChildren;
+    const nested = layer.kind === "instance" ? this.#copy(c, key, values) : null;
     const node = same?.node;
     if (node && node.nested === nested && sameItems(node.children, children)) return node;
     const next: ComputedLayer = { layer, values, children, nested };
-    this.kept.set(key, { layer, inputs, override, values, node: next });
+    this.#kept.set(key, { layer, inputs, override, values, node: next });
     return next;
   }
 
   /** The root of the component a copy shows; null when it shows none. */
-  private copy(c: Context, key: string, values: LayerValues): ComputedLayer | null {
+  #copy(c: Context, key: string, values: LayerValues): ComputedLayer | null {
     const component = c.project.pieces[values.component ?? ""];
     if (!component) return null;
     const wanted = c.at.variant(key);
     const given = c.at.options?.(key);
-    return this.piece(
+    return this.#piece(
       c.project,
       component.id,
       wanted ? variantFrom(component, wanted) : startOf(component, values),

@@ -40,11 +40,11 @@ export class ActiveAnimations {
     }
   >();
   /** before this nothing has come to its end */
-  private nextEnd = Infinity;
+  #nextEnd = Infinity;
 
   /** Tells when something that was added will end, ms. */
   until(end: number): void {
-    this.nextEnd = Math.min(this.nextEnd, end);
+    this.#nextEnd = Math.min(this.#nextEnd, end);
   }
 
   clear(): void {
@@ -58,7 +58,7 @@ export class ActiveAnimations {
     }
   }
 
-  private *spans(): Generator<{ readonly span: Span; readonly endless?: boolean }> {
+  *#spans(): Generator<{ readonly span: Span; readonly endless?: boolean }> {
     for (const layer of this.tracks.values()) yield* layer.values();
     for (const list of this.leaving.values()) yield* list;
     yield* this.dissolves.values();
@@ -71,14 +71,14 @@ export class ActiveAnimations {
    */
   endsAt(): number {
     let end = 0;
-    for (const { span, endless } of this.spans())
+    for (const { span, endless } of this.#spans())
       if (span.hand === null && !endless) end = Math.max(end, span.end);
     return end;
   }
 
   /** Whether what is shown changes by itself after a time. */
   movesAfter(now: number): boolean {
-    for (const { span } of this.spans()) if (span.hand === null && span.end > now) return true;
+    for (const { span } of this.#spans()) if (span.hand === null && span.end > now) return true;
     return false;
   }
 
@@ -87,18 +87,18 @@ export class ActiveAnimations {
    * does.
    */
   sample(scene: LayoutBox, now: number): LayoutBox {
-    this.prune(now);
+    this.#prune(now);
     return this.tracks.size + this.leaving.size + this.dissolves.size + this.restacks.size === 0
       ? scene
-      : this.at(scene, scene.layer.id, now);
+      : this.#at(scene, scene.layer.id, now);
   }
 
-  private prune(now: number): void {
-    if (now < this.nextEnd) return;
-    this.nextEnd = Infinity;
+  #prune(now: number): void {
+    if (now < this.#nextEnd) return;
+    this.#nextEnd = Infinity;
     const done = (span: Span): boolean => {
       if (now >= span.end) return true;
-      this.nextEnd = Math.min(this.nextEnd, span.end);
+      this.#nextEnd = Math.min(this.#nextEnd, span.end);
       return false;
     };
     for (const [path, layer] of this.tracks) {
@@ -114,9 +114,9 @@ export class ActiveAnimations {
       for (const [path, d] of map) if (done(d.span)) map.delete(path);
   }
 
-  private at(p: LayoutBox, path: string, now: number): LayoutBox {
-    const children = this.childrenAt(p, path, now);
-    const nested = p.nested && this.at(p.nested, `${path}/${p.nested.layer.id}`, now);
+  #at(p: LayoutBox, path: string, now: number): LayoutBox {
+    const children = this.#childrenAt(p, path, now);
+    const nested = p.nested && this.#at(p.nested, `${path}/${p.nested.layer.id}`, now);
     const tracks = this.tracks.get(path);
     const dissolve = this.dissolves.size > 0 ? this.dissolves.get(path) : undefined;
     if (!tracks && !dissolve && children === p.children && nested === p.nested) return p;
@@ -142,13 +142,13 @@ export class ActiveAnimations {
   }
 
   /** What is inside a layer: those in motion, in the order they have meanwhile, and those that go. */
-  private childrenAt(p: LayoutBox, path: string, now: number): readonly LayoutBox[] {
+  #childrenAt(p: LayoutBox, path: string, now: number): readonly LayoutBox[] {
     const prefix = path.slice(0, path.length - p.layer.id.length);
     let children: readonly LayoutBox[] = p.children;
     let moved: LayoutBox[] | null = null;
     for (let i = 0; i < p.children.length; i++) {
       const c = present(p.children[i]);
-      const next = this.at(c, prefix + c.layer.id, now);
+      const next = this.#at(c, prefix + c.layer.id, now);
       if (next !== c) (moved ??= p.children.slice())[i] = next;
     }
     if (moved) children = moved;

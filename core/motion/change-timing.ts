@@ -9,7 +9,7 @@ import { goesOf, laneLength, lengthOf } from "./timing";
 export class ChangeTiming {
   readonly base: Span;
   readonly lanes: ReadonlyMap<string, Lane>;
-  private readonly spans = new Map<Lane, Span>();
+  readonly #spans = new Map<Lane, Span>();
 
   /** whether a hand says how far it is: then all goes together, also through poses */
   readonly driven: boolean;
@@ -41,10 +41,10 @@ export class ChangeTiming {
   /** The span of a lane, else of the whole motion. */
   span(lane: Lane | undefined): Span {
     if (!lane || this.driven) return this.base;
-    let span = this.spans.get(lane);
+    let span = this.#spans.get(lane);
     if (!span) {
       const begin = this.base.begin + lane.delay;
-      this.spans.set(
+      this.#spans.set(
         lane,
         (span = new Span(
           this.now,

@@ -43,10 +43,10 @@ const passing = ["slide", "push", "rise"] as const;
  * exactly the target. Time is given by the caller, in ms, and never goes back.
  */
 export class Mover {
-  private target: LayoutBox | null = null;
-  private subject = "";
-  private readonly animations = new ActiveAnimations();
-  private held = new Scrubber();
+  #target: LayoutBox | null = null;
+  #subject = "";
+  readonly #animations = new ActiveAnimations();
+  #held = new Scrubber();
 
   /**
    * Sets a new target. `subject` names what is shown (another subject is another scene, which comes
@@ -55,7 +55,7 @@ export class Mover {
    * are pushed aside move there in the same time.
    */
   retarget(next: LayoutBox, motion: Motion, now: number, subject: string, within = ""): void {
-    this.turn(next, new ChangeTiming(motion, now, within), now, subject);
+    this.#turn(next, new ChangeTiming(motion, now, within), now, subject);
   }
 
   /**
@@ -71,15 +71,15 @@ export class Mover {
     within = "",
   ): void {
     if (motion.kind === "cut") return;
-    const span = this.held.take(what, now);
+    const span = this.#held.take(what, now);
     if (span)
-      this.turn(
+      this.#turn(
         next,
         new ChangeTiming({ ...motion, kind: "tween", duration: Infinity }, now, within, span),
         now,
-        this.subject,
+        this.#subject,
       );
-    this.held.move(progress, now);
+    this.#held.move(progress, now);
   }
 
   /**
@@ -87,25 +87,25 @@ export class Mover {
    * was.
    */
   letGo(motion: Motion, now: number): void {
-    const end = this.held.letGo(motion, now);
-    if (end !== null) this.animations.until(end);
+    const end = this.#held.letGo(motion, now);
+    if (end !== null) this.#animations.until(end);
   }
 
-  private turn(next: LayoutBox, timing: ChangeTiming, now: number, subject: string): void {
+  #turn(next: LayoutBox, timing: ChangeTiming, now: number, subject: string): void {
     const { motion, within } = timing;
     const shown = this.sample(now);
-    const other = this.subject !== subject;
+    const other = this.#subject !== subject;
     const cut =
       motion.kind === "cut" ||
       (motion.duration + motion.delay <= 0 && !motion.lanes?.length && !timing.base.springs);
-    let old = this.target;
-    this.target = next;
-    this.subject = subject;
-    this.animations.until(timing.base.end);
+    let old = this.#target;
+    this.#target = next;
+    this.#subject = subject;
+    this.#animations.until(timing.base.end);
     if (!old || !shown || (other && (cut || motion.kind !== "tween"))) {
       this.stop();
       if (shown && !cut)
-        this.animations.dissolves.set(next.layer.id, {
+        this.#animations.dissolves.set(next.layer.id, {
           span: timing.base,
           from: frozen(shown),
           follows: false,
@@ -122,12 +122,12 @@ export class Mover {
     }
     const root = within ? `${within}/${ROOT}` : ROOT;
     const fading = motion.kind === "fade" ? root : null;
-    this.walk(old, next, seen, "", { cut, fading, timing, lane: undefined }, now);
-    if (!cut) this.animateLanes(old, next, seen, timing, now);
+    this.#walk(old, next, seen, "", { cut, fading, timing, lane: undefined }, now);
+    if (!cut) this.#animateLanes(old, next, seen, timing, now);
   }
 
   /** Lanes of what does not change otherwise: they go through their poses and come back. */
-  private animateLanes(
+  #animateLanes(
     old: LayoutBox,
     next: LayoutBox,
     shown: LayoutBox,
@@ -139,13 +139,13 @@ export class Mover {
       if (key === null || !isPosed(lane)) continue;
       const path = name.slice(0, name.length - key.length - 1);
       const span = timing.span(lane);
-      if (this.animations.tracks.get(path)?.get(key)?.span === span) continue;
+      if (this.#animations.tracks.get(path)?.get(key)?.span === span) continue;
       const is = boxAt(next, path);
       const was = boxAt(old, path);
       const seen = boxAt(shown, path);
       if (!is || !seen) continue;
       const read = (p: LayoutBox): unknown => (isOneOf(geometry, key) ? p[key] : p.values[key]);
-      this.track(
+      this.#track(
         path,
         key,
         { timing, lane: undefined, cut: false },
@@ -160,8 +160,8 @@ export class Mover {
 
   /** Drops all movement: what is shown is the target. */
   stop(): void {
-    this.held.drop();
-    this.animations.clear();
+    this.#held.drop();
+    this.#animations.clear();
   }
 
   /**
@@ -169,9 +169,9 @@ export class Mover {
    * running).
    */
   replace(next: LayoutBox, subject: string): void {
-    this.target = next;
-    if (subject !== this.subject) this.stop();
-    this.subject = subject;
+    this.#target = next;
+    if (subject !== this.#subject) this.stop();
+    this.#subject = subject;
   }
 
   /**
@@ -179,12 +179,12 @@ export class Mover {
    * moves.
    */
   endsAt(): number {
-    return this.animations.endsAt();
+    return this.#animations.endsAt();
   }
 
   /** Whether what is shown changes by itself after a time. */
   movesAfter(now: number): boolean {
-    return this.animations.movesAfter(now);
+    return this.#animations.movesAfter(now);
   }
 
   /**
@@ -192,10 +192,10 @@ export class Mover {
    * when nothing moves.
    */
   sample(now: number): LayoutBox | null {
-    return this.target && this.animations.sample(this.target, now);
+    return this.#target && this.#animations.sample(this.#target, now);
   }
 
-  private walk(
+  #walk(
     old: LayoutBox,
     next: LayoutBox,
     shown: LayoutBox,
@@ -207,43 +207,43 @@ export class Mover {
     const path = parentPath + next.layer.id;
     let how: How = { ...around, lane: around.timing.ofLayer(path) ?? around.lane };
     if (path === how.fading && !how.cut) {
-      this.dissolve(path, { span: how.timing.base, from: frozen(shown), follows: false }, how);
+      this.#dissolve(path, { span: how.timing.base, from: frozen(shown), follows: false }, how);
       how = { ...how, cut: true, fading: null };
     }
     if (old.values.component !== next.values.component) {
-      this.animations.forget(path);
-      this.dissolve(
+      this.#animations.forget(path);
+      this.#dissolve(
         path,
         { span: how.timing.span(how.lane), from: frozen(shown), follows: true },
         how,
       );
-      this.geometry(old, next, shown, path, how, now);
+      this.#geometry(old, next, shown, path, how, now);
       return;
     }
     if (old !== next) {
-      this.geometry(old, next, shown, path, how, now);
-      this.values(old, next, shown, path, how, now);
-      this.children(old, next, shown, path, parentPath, how, now);
+      this.#geometry(old, next, shown, path, how, now);
+      this.#values(old, next, shown, path, how, now);
+      this.#children(old, next, shown, path, parentPath, how, now);
     }
     if (old.nested && next.nested && shown.nested && old.nested !== next.nested)
-      this.walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
+      this.#walk(old.nested, next.nested, shown.nested, `${path}/`, how, now);
   }
 
   /** What cannot be mixed gives way to what it is now. */
-  private dissolve(path: string, made: Dissolving, { cut }: How): void {
+  #dissolve(path: string, made: Dissolving, { cut }: How): void {
     if (cut) {
-      this.animations.dissolves.delete(path);
+      this.#animations.dissolves.delete(path);
       return;
     }
-    this.animations.dissolves.set(path, made);
-    this.animations.until(made.span.end);
+    this.#animations.dissolves.set(path, made);
+    this.#animations.until(made.span.end);
   }
 
   /**
    * One property sets out from what is shown, in the time of its lane; numbers take along the
    * velocity they have.
    */
-  private track(
+  #track(
     path: string,
     key: string,
     how: Omit<How, "fading">,
@@ -253,7 +253,7 @@ export class Mover {
     rest: unknown,
     mix: Mix<unknown> | null,
   ): void {
-    let layer = this.animations.tracks.get(path);
+    let layer = this.#animations.tracks.get(path);
     if (how.cut) {
       layer?.delete(key);
       return;
@@ -264,8 +264,8 @@ export class Mover {
     const a = numbersIn(from);
     const b = numbersIn(to);
     const velocity = layer?.get(key)?.velocityAt(now) ?? [];
-    layer ??= entryOf(this.animations.tracks, path, () => new Map());
-    this.animations.until(span.end);
+    layer ??= entryOf(this.#animations.tracks, path, () => new Map());
+    this.#animations.until(span.end);
     if (lane && lane.key === key && isPosed(lane))
       layer.set(
         key,
@@ -286,7 +286,7 @@ export class Mover {
     else if (mix) layer.set(key, new MixTrack(span, mix));
   }
 
-  private geometry(
+  #geometry(
     old: LayoutBox,
     next: LayoutBox,
     shown: LayoutBox,
@@ -296,10 +296,10 @@ export class Mover {
   ): void {
     for (const key of geometry)
       if (old[key] !== next[key])
-        this.track(path, key, how, now, shown[key], next[key], old[key], null);
+        this.#track(path, key, how, now, shown[key], next[key], old[key], null);
   }
 
-  private values(
+  #values(
     old: LayoutBox,
     next: LayoutBox,
     shown: LayoutBox,
@@ -317,12 +317,12 @@ export class Mover {
           : [present(shown.values[key]), to];
       const mix = mixOf(mixing, a, b);
       if (!mix) dissolves = true;
-      else if (mixing === "corners") this.track(path, key, how, now, null, null, null, mix);
-      else this.track(path, key, how, now, a, to, old.values[key], mix);
+      else if (mixing === "corners") this.#track(path, key, how, now, null, null, null, mix);
+      else this.#track(path, key, how, now, a, to, old.values[key], mix);
     }
     if (dissolves) {
-      this.animations.tracks.get(path)?.delete("lines");
-      this.dissolve(
+      this.#animations.tracks.get(path)?.delete("lines");
+      this.#dissolve(
         path,
         {
           span: how.timing.span(how.lane),
@@ -333,11 +333,11 @@ export class Mover {
         how,
       );
     } else if (old.lines !== next.lines && !equal(old.lines, next.lines)) {
-      this.track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
+      this.#track(path, "lines", how, now, null, null, null, mixLines(shown.lines, next.lines));
     }
   }
 
-  private children(
+  #children(
     old: LayoutBox,
     next: LayoutBox,
     shown: LayoutBox,
@@ -355,9 +355,9 @@ export class Mover {
       list.flatMap((c) => (before.has(c.layer.id) && after.has(c.layer.id) ? [c.layer.id] : []));
     const at = { start: 0, middle: 0.5, end: 1 }[timing.motion.restacks ?? "middle"];
     if (common(old.children).join() === common(next.children).join() || how.cut || at === 0)
-      this.animations.restacks.delete(path);
+      this.#animations.restacks.delete(path);
     else
-      this.animations.restacks.set(path, {
+      this.#animations.restacks.set(path, {
         span: timing.span(how.lane),
         order: shown.children.map((c) => c.layer.id),
         at,
@@ -365,19 +365,19 @@ export class Mover {
     for (const child of next.children) {
       const was = before.get(child.layer.id);
       const ghost = seen.get(child.layer.id);
-      if (was) this.walk(was, child, ghost ?? was, prefix, how, now);
-      else this.appear(child, ghost, path, prefix, how, now);
+      if (was) this.#walk(was, child, ghost ?? was, prefix, how, now);
+      else this.#appear(child, ghost, path, prefix, how, now);
     }
     for (const child of old.children) {
       if (after.has(child.layer.id)) continue;
       const gone = prefix + child.layer.id;
-      this.animations.forget(gone);
+      this.#animations.forget(gone);
       if (how.cut) continue;
       const placed = frozen(seen.get(child.layer.id) ?? child);
-      const list = (this.animations.leaving.get(path) ?? []).filter(
+      const list = (this.#animations.leaving.get(path) ?? []).filter(
         (l) => l.placed.layer.id !== child.layer.id,
       );
-      this.animations.leaving.set(path, [
+      this.#animations.leaving.set(path, [
         ...list,
         {
           placed,
@@ -389,7 +389,7 @@ export class Mover {
   }
 
   /** A layer that comes back while it is still on its way out goes on from where it is. */
-  private appear(
+  #appear(
     child: LayoutBox,
     ghost: LayoutBox | undefined,
     parent: string,
@@ -399,19 +399,19 @@ export class Mover {
   ): void {
     const path = prefix + child.layer.id;
     const how: How = { ...around, lane: around.timing.ofLayer(path) ?? around.lane };
-    const list = this.animations.leaving
+    const list = this.#animations.leaving
       .get(parent)
       ?.filter((l) => l.placed.layer.id !== child.layer.id);
-    if (list) this.animations.leaving.set(parent, list);
+    if (list) this.#animations.leaving.set(parent, list);
     if (how.cut) return;
-    if (ghost) this.geometry(ghost, child, ghost, path, how, now);
-    if (ghost) this.values(ghost, child, ghost, path, how, now);
+    if (ghost) this.#geometry(ghost, child, ghost, path, how, now);
+    if (ghost) this.#values(ghost, child, ghost, path, how, now);
     const by = appearing(how.timing.motion, child);
     if (by && !ghost) {
-      if (by[0]) this.track(path, "x", how, now, child.x + by[0], child.x, child.x, null);
-      if (by[1]) this.track(path, "y", how, now, child.y + by[1], child.y, child.y, null);
+      if (by[0]) this.#track(path, "x", how, now, child.x + by[0], child.x, child.x, null);
+      if (by[1]) this.#track(path, "y", how, now, child.y + by[1], child.y, child.y, null);
       return;
     }
-    this.track(path, "presence", how, now, ghost?.presence ?? 0, 1, 0, null);
+    this.#track(path, "presence", how, now, ghost?.presence ?? 0, 1, 0, null);
   }
 }

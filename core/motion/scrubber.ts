@@ -7,7 +7,7 @@ const LOOK_BACK = 80;
 
 /** What a hand is moving: how far, and how fast. */
 export class Scrubber {
-  private now: {
+  #now: {
     readonly what: string;
     readonly span: Span;
     trail: { readonly at: number; readonly progress: number }[];
@@ -18,29 +18,29 @@ export class Scrubber {
    * under way.
    */
   take(what: string, now: number): Span | null {
-    if (this.now?.what === what) return null;
+    if (this.#now?.what === what) return null;
     const span = new Span(now, now, Infinity, "linear", 0);
-    this.now = { what, span, trail: [] };
+    this.#now = { what, span, trail: [] };
     return span;
   }
 
   move(progress: number, now: number): void {
-    if (!this.now) return;
-    this.now.span.hand = progress;
-    this.now.trail = [
-      ...this.now.trail.filter((t) => now - t.at <= LOOK_BACK),
+    if (!this.#now) return;
+    this.#now.span.hand = progress;
+    this.#now.trail = [
+      ...this.#now.trail.filter((t) => now - t.at <= LOOK_BACK),
       { at: now, progress },
     ];
   }
 
   /** What was held goes on by itself; when that will have ended, null when nothing was held. */
   letGo(motion: Motion, now: number): number | null {
-    if (!this.now) return null;
-    const { span, trail } = this.now;
+    if (!this.#now) return null;
+    const { span, trail } = this.#now;
     const recent = trail.filter((t) => now - t.at <= LOOK_BACK);
     const first = recent[0];
     const last = recent.at(-1);
-    this.now = null;
+    this.#now = null;
     span.letGo(
       now,
       lengthOf(motion),
@@ -51,6 +51,6 @@ export class Scrubber {
   }
 
   drop(): void {
-    this.now = null;
+    this.#now = null;
   }
 }

@@ -48,8 +48,8 @@ const limitsOf = (key: string): Limits => {
 
 /** Numbers that glide to their target and keep the velocity they had. */
 export class NumberTrack implements Track {
-  private readonly limits: Limits;
-  private readonly rest: readonly number[];
+  readonly #limits: Limits;
+  readonly #rest: readonly number[];
 
   constructor(
     readonly span: Span,
@@ -59,8 +59,8 @@ export class NumberTrack implements Track {
     private readonly end: unknown,
     private readonly speed: readonly number[],
   ) {
-    this.limits = limitsOf(key);
-    this.rest = speed.map((v, i) =>
+    this.#limits = limitsOf(key);
+    this.#rest = speed.map((v, i) =>
       v === 0 ? 0 : v - (span.springs ? 0 : span.setOut(v, present(to[i]) - present(from[i]))),
     );
     if (span.springs)
@@ -75,15 +75,15 @@ export class NumberTrack implements Track {
     const carry = this.speed.length ? this.span.carryAt(now) : 0;
     if (t === 1 && carry === 0) return this.end;
     return typeof this.end === "number"
-      ? this.part(0, t, carry)
-      : this.to.map((_, i) => this.part(i, t, carry));
+      ? this.#part(0, t, carry)
+      : this.to.map((_, i) => this.#part(i, t, carry));
   }
 
-  private part(i: number, t: number, carry: number): number {
-    const { min, max } = this.limits;
+  #part(i: number, t: number, carry: number): number {
+    const { min, max } = this.#limits;
     const from = present(this.from[i]);
     const value =
-      from + (present(this.to[i]) - from) * t + (carry === 0 ? 0 : present(this.rest[i]) * carry);
+      from + (present(this.to[i]) - from) * t + (carry === 0 ? 0 : present(this.#rest[i]) * carry);
     if (value < min) {
       return min;
     }
@@ -154,10 +154,10 @@ const stagesOf = (lane: Lane, key: string, from: unknown, to: unknown): Stage[] 
  */
 export class KeyframeTrack implements Track {
   readonly endless: boolean;
-  private readonly first: readonly Stage[];
-  private readonly later: readonly Stage[];
-  private readonly length: number;
-  private readonly goes: number;
+  readonly #first: readonly Stage[];
+  readonly #later: readonly Stage[];
+  readonly #length: number;
+  readonly #goes: number;
 
   /**
    * `from` is what is on screen, `rest` what later goes begin with, `to` where all ends; `speed`
@@ -173,22 +173,22 @@ export class KeyframeTrack implements Track {
     private readonly speed: number,
     /** it is as far as its span is, not as its own time says */ private readonly driven = false,
   ) {
-    this.length = Math.max(1, lengthOf(lane));
-    this.goes = goesOf(lane);
-    this.endless = this.goes === Infinity;
-    this.first = stagesOf(lane, key, from, to);
-    this.later = this.goes > 1 ? stagesOf(lane, key, rest, to) : this.first;
+    this.#length = Math.max(1, lengthOf(lane));
+    this.#goes = goesOf(lane);
+    this.endless = this.#goes === Infinity;
+    this.#first = stagesOf(lane, key, from, to);
+    this.#later = this.#goes > 1 ? stagesOf(lane, key, rest, to) : this.#first;
   }
 
   at(now: number): unknown {
     const gone = this.driven
       ? Math.min(1, Math.max(0, this.span.progressAt(now)))
-      : Math.max(0, now - this.span.begin) / this.length;
+      : Math.max(0, now - this.span.begin) / this.#length;
     const go = Math.floor(gone);
-    if (gone >= this.goes) return this.to;
+    if (gone >= this.#goes) return this.to;
     const back = this.lane.turns === true && go % 2 === 1;
     const u = back ? 1 - (gone - go) : gone - go;
-    const stages = go === 0 ? this.first : this.later;
+    const stages = go === 0 ? this.#first : this.#later;
     const stage = stages.find((s) => u <= s.to) ?? stages.at(-1);
     if (!stage) return this.to;
     const value = stage.mix(

@@ -92,8 +92,8 @@ export class Rehearser {
     switch (step.do) {
       case "point":
         return step.layer === null
-          ? this.away()
-          : this.reach(step.layer, (x, y) => run.pointer("move", x, y));
+          ? this.#away()
+          : this.#reach(step.layer, (x, y) => run.pointer("move", x, y));
       case "press":
         run.pointer("down", ...this.where);
         return null;
@@ -101,18 +101,18 @@ export class Rehearser {
         run.pointer("up", ...this.where);
         return null;
       case "click":
-        return this.reach(step.layer, (x, y) => {
+        return this.#reach(step.layer, (x, y) => {
           run.pointer("move", x, y);
           run.pointer("down", x, y);
           run.pointer("up", x, y);
         });
       case "tap":
-        return this.reach(step.layer, (x, y) => {
+        return this.#reach(step.layer, (x, y) => {
           run.pointer("down", x, y, true);
           run.pointer("up", x, y, true);
         });
       case "drag":
-        return this.reach(step.layer, (x, y) => this.drag(x, y, step.by, step.ms));
+        return this.#reach(step.layer, (x, y) => this.#drag(x, y, step.by, step.ms));
       case "key":
         run.key(step.key, "down");
         run.key(step.key, "up");
@@ -126,36 +126,36 @@ export class Rehearser {
         run.advanceTo(run.now + step.ms);
         return null;
       case "settle":
-        return this.settle();
+        return this.#settle();
       case "scroll":
-        return this.reach(step.layer, (x, y) => {
+        return this.#reach(step.layer, (x, y) => {
           if (!run.wheel(x, y, 0, step.by)) run.wheel(x, y, step.by, 0);
         });
       case "answer":
         run.input({ type: "answer", well: step.well });
         return null;
       case "show":
-        run.input({ type: "show", at: this.copy(step.at), trait: step.trait, value: step.value });
+        run.input({ type: "show", at: this.#copy(step.at), trait: step.trait, value: step.value });
         return null;
       case "trait":
       case "text":
       case "layer":
       case "screen":
-        return this.expect(step);
+        return this.#expect(step);
     }
   }
 
-  private copy(at: string): string {
+  #copy(at: string): string {
     return at === "" ? this.run.screen : `${this.run.screen}/${at}`;
   }
 
-  private away(): null {
+  #away(): null {
     this.where = [-1000, -1000];
     this.run.pointer("move", ...this.where);
     return null;
   }
 
-  private reach(path: string, act: (x: number, y: number) => void): string | null {
+  #reach(path: string, act: (x: number, y: number) => void): string | null {
     const at = this.aim({ do: "click", layer: path });
     if (!at) return "the layer is not there";
     this.where = at;
@@ -163,7 +163,7 @@ export class Rehearser {
     return null;
   }
 
-  private drag(x: number, y: number, by: readonly [number, number], ms: number): void {
+  #drag(x: number, y: number, by: readonly [number, number], ms: number): void {
     const { run } = this;
     run.pointer("move", x, y);
     run.pointer("down", x, y);
@@ -176,7 +176,7 @@ export class Rehearser {
     run.pointer("up", ...this.where);
   }
 
-  private settle(): string | null {
+  #settle(): string | null {
     const until = this.run.now + PATIENCE;
     for (;;) {
       const moves = this.run.movesUntil();
@@ -189,21 +189,21 @@ export class Rehearser {
     return null;
   }
 
-  private expect(step: Expectation): string | null {
+  #expect(step: Expectation): string | null {
     switch (step.do) {
       case "trait":
-        return this.expectTrait(step);
+        return this.#expectTrait(step);
       case "screen":
-        return this.expectScreen(step.screen);
+        return this.#expectScreen(step.screen);
       case "text":
-        return this.expectText(step);
+        return this.#expectText(step);
       case "layer":
-        return this.expectLayer(step);
+        return this.#expectLayer(step);
     }
   }
 
-  private expectTrait(step: Of<"trait">): string | null {
-    const copy = this.run.copies().find((c) => c.path === this.copy(step.at));
+  #expectTrait(step: Of<"trait">): string | null {
+    const copy = this.run.copies().find((c) => c.path === this.#copy(step.at));
     if (!copy) return "that copy is not there";
     const trait = copy.piece.traits[step.trait];
     const is = variantFrom(copy.piece, copy.variant)[step.trait];
@@ -211,13 +211,13 @@ export class Rehearser {
     return `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
   }
 
-  private expectScreen(screen: Id): string | null {
+  #expectScreen(screen: Id): string | null {
     const front = this.run.inside.overlays.at(-1)?.screen ?? this.run.screen;
     if (front === screen) return null;
     return `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
   }
 
-  private expectText({ text, shown }: Of<"text">): string | null {
+  #expectText({ text, shown }: Of<"text">): string | null {
     const scene = this.run.scene();
     if (!scene) return "nothing is shown";
     const isShown = textsIn(scene).some((t) => t.includes(text));
@@ -225,7 +225,7 @@ export class Rehearser {
     return isShown ? "it can be read" : "it cannot be read anywhere";
   }
 
-  private expectLayer({ layer, key, value, within }: Of<"layer">): string | null {
+  #expectLayer({ layer, key, value, within }: Of<"layer">): string | null {
     const scene = this.run.scene();
     if (!scene) return "nothing is shown";
     const is = valueOf(scene, layer, key);

@@ -57,12 +57,12 @@ type PointerKind = "move" | "down" | "up" | "cancel";
  * out. Same project, same input at the same times: same scenes. All times are ms since the start.
  */
 export class Run {
-  private state: State;
-  private readonly mover = new Mover();
-  private scrolling: Motion | null = null;
-  private readonly swipe = new Swipe();
-  private calm = false;
-  private looked: Looked | null = null;
+  #state: State;
+  readonly #mover = new Mover();
+  #scrolling: Motion | null = null;
+  readonly #swipe = new Swipe();
+  #calm = false;
+  #looked: Looked | null = null;
 
   /**
    * A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may
@@ -75,19 +75,19 @@ export class Run {
     private readonly happened: (event: MachineEvent) => void = () => undefined,
     private readonly resolver = new Resolver(),
   ) {
-    this.state = start(project, piece);
-    this.aim(this.state, null, 0);
+    this.#state = start(project, piece);
+    this.#aim(this.#state, null, 0);
     this.advanceTo(0);
   }
 
   get now(): number {
-    return this.state.now;
+    return this.#state.now;
   }
   get screen(): Id {
-    return this.state.screen;
+    return this.#state.screen;
   }
   get history(): readonly Id[] {
-    return this.state.history;
+    return this.#state.history;
   }
 
   /**
@@ -95,29 +95,29 @@ export class Run {
    * for ever, stands still at its end.
    */
   setCalm(calm: boolean): void {
-    this.calm = calm;
-    if (calm) this.mover.stop();
+    this.#calm = calm;
+    if (calm) this.#mover.stop();
   }
 
   /** The discrete state, for whoever wants to look closely. */
   get inside(): State {
-    return this.state;
+    return this.#state;
   }
 
   /** The traits of the shown piece. */
   variant(): Variant {
-    return shownVariant(this.project, this.state);
+    return shownVariant(this.project, this.#state);
   }
 
   /** The shown piece and its visible copies with their traits. */
   copies(): readonly ActiveInstance[] {
-    return liveCopies(this.project, this.state);
+    return liveCopies(this.project, this.#state);
   }
 
   /** The scene now; null when the shown piece does not exist. */
   scene(): LayoutBox | null {
-    const scene = this.mover.sample(this.state.now);
-    return scene && withMoments(scene, this.state);
+    const scene = this.#mover.sample(this.#state.now);
+    return scene && withMoments(scene, this.#state);
   }
 
   /**
@@ -126,26 +126,26 @@ export class Run {
    */
   wakesAt(): number {
     if (
-      this.mover.movesAfter(this.state.now) ||
-      Object.values(this.state.clips).some((c) => c.playing)
+      this.#mover.movesAfter(this.#state.now) ||
+      Object.values(this.#state.clips).some((c) => c.playing)
     )
-      return this.state.now;
-    return nextDue(this.state);
+      return this.#state.now;
+    return nextDue(this.#state);
   }
 
   /** Until when something is in motion. */
   movesUntil(): number {
-    return this.mover.endsAt();
+    return this.#mover.endsAt();
   }
 
   /** Lets time pass; never goes back. */
   advanceTo(now: number): void {
-    const result = advance(this.project, this.state, now);
-    this.take(result);
+    const result = advance(this.project, this.#state, now);
+    this.#take(result);
   }
 
   input(input: Input): void {
-    this.take(step(this.project, this.state, input));
+    this.#take(step(this.project, this.#state, input));
   }
 
   /**
@@ -154,51 +154,51 @@ export class Run {
    * for a drag: then what it scrolled in all is told.
    */
   pointer(kind: PointerKind, x: number, y: number, touch = false): Swiped | null {
-    if (touch && this.swipe.scrolls) return this.swiping(kind, x, y);
+    if (touch && this.#swipe.scrolls) return this.#swiping(kind, x, y);
     // a second finger presses nothing while the first one does
-    if (kind === "down" && this.state.pointer.pressed) return null;
-    if (touch) return this.touched(kind, x, y);
+    if (kind === "down" && this.#state.pointer.pressed) return null;
+    if (touch) return this.#touched(kind, x, y);
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
       this.input({ type: "move", x, y });
-      this.over(x, y);
+      this.#over(x, y);
       if (kind !== "move") this.input({ type: kind });
     }
     // a screen that has just come up lies under a pointer that has not moved
-    if (kind === "up") this.over(x, y);
+    if (kind === "up") this.#over(x, y);
     return null;
   }
 
-  private touched(kind: PointerKind, x: number, y: number): Swiped | null {
-    if (kind === "down") this.scrollAs(this.swipe.down([x, y], this.now));
-    if (kind === "up") this.swipe.up(this.now);
+  #touched(kind: PointerKind, x: number, y: number): Swiped | null {
+    if (kind === "down") this.#scrollAs(this.#swipe.down([x, y], this.now));
+    if (kind === "up") this.#swipe.up(this.now);
     if (kind === "cancel") this.input({ type: "cancel" });
     else {
       this.input({ type: "move", x, y });
-      if (kind === "down" || this.state.pointer.pressed) this.over(x, y);
+      if (kind === "down" || this.#state.pointer.pressed) this.#over(x, y);
       if (kind !== "move") this.input({ type: kind });
     }
     if (kind === "up" || kind === "cancel") this.input({ type: "over", layer: null });
-    const mayScroll = kind === "move" && this.state.pointer.pressed && !this.state.pointer.drag;
+    const mayScroll = kind === "move" && this.#state.pointer.pressed && !this.#state.pointer.drag;
     const scene = mayScroll ? this.scene() : null;
-    if (!scene || !this.swipe.begins(scene, [x, y], this.now)) return null;
+    if (!scene || !this.#swipe.begins(scene, [x, y], this.now)) return null;
     this.input({ type: "cancel" });
     this.input({ type: "over", layer: null });
-    return this.swiping("move", x, y);
+    return this.#swiping("move", x, y);
   }
 
-  private swiping(kind: PointerKind, x: number, y: number): Swiped | null {
-    if (kind === "move") this.scrollAs(this.swipe.move([x, y], this.now));
-    const end = kind === "up" || kind === "cancel" ? this.swipe.up(this.now) : null;
-    this.scrollAs(end?.coast ?? null);
+  #swiping(kind: PointerKind, x: number, y: number): Swiped | null {
+    if (kind === "move") this.#scrollAs(this.#swipe.move([x, y], this.now));
+    const end = kind === "up" || kind === "cancel" ? this.#swipe.up(this.now) : null;
+    this.#scrollAs(end?.coast ?? null);
     return end?.swiped ?? null;
   }
 
-  private scrollAs(scrolling: Scrolling | null): void {
+  #scrollAs(scrolling: Scrolling | null): void {
     if (!scrolling) return;
-    this.scrolling = scrolling.motion;
+    this.#scrolling = scrolling.motion;
     this.input({ type: "scroll", layer: scrolling.layer, to: scrolling.to });
-    this.scrolling = null;
+    this.#scrolling = null;
   }
 
   /**
@@ -206,7 +206,7 @@ export class Run {
    * focus leaves the piece.
    */
   tab(by: 1 | -1): boolean {
-    const stop = nextStop(this.project, this.state, by);
+    const stop = nextStop(this.project, this.#state, by);
     this.input({ type: "focus", layer: stop });
     return stop !== null;
   }
@@ -215,32 +215,32 @@ export class Run {
    * Whether the keyboard has anything to do here: something to stop at, or keys of the whole piece.
    */
   usable(): boolean {
-    return usable(this.project, this.state);
+    return usable(this.project, this.#state);
   }
 
   /** A key; says whether the piece took it, so that the page around knows what is left for it. */
   key(key: string, phase: "down" | "up"): boolean {
-    const before = this.state;
+    const before = this.#state;
     const result = step(this.project, before, { type: "key", key, phase });
-    this.take(result);
-    return result.events.length > 0 || this.state.pointer.pressed !== before.pointer.pressed;
+    this.#take(result);
+    return result.events.length > 0 || this.#state.pointer.pressed !== before.pointer.pressed;
   }
 
   /**
    * Whether what is focused is being filled in: then one must see where, however the focus came.
    */
   filling(): boolean {
-    return isEntry(this.project, this.state, this.state.keyboard.focused[0]);
+    return isEntry(this.project, this.#state, this.#state.keyboard.focused[0]);
   }
 
   /**
    * The focused layer within the shown piece, where it is on screen; null when nothing is focused.
    */
   focus(): string | null {
-    return this.state.keyboard.focused[0]?.slice(this.state.screen.length + 1) ?? null;
+    return this.#state.keyboard.focused[0]?.slice(this.#state.screen.length + 1) ?? null;
   }
 
-  private over(x: number, y: number): void {
+  #over(x: number, y: number): void {
     const scene = this.scene();
     this.input({ type: "over", layer: scene ? (hitTest(scene, x, y)?.path ?? null) : null });
   }
@@ -248,15 +248,15 @@ export class Run {
   /** Takes an edited project and goes on where it is. */
   update(project: Project): void {
     this.project = project;
-    const dragging = this.state.pointer.drag !== null;
-    this.state = revise(project, this.state);
-    const target = this.target(this.state);
+    const dragging = this.#state.pointer.drag !== null;
+    this.#state = revise(project, this.#state);
+    const target = this.#target(this.#state);
     if (!target) return;
     // a drag whose rule is gone goes back by itself
-    if (dragging && !this.state.pointer.drag) {
-      this.mover.letGo(byHand, this.state.now);
-      this.mover.retarget(target, byHand, this.state.now, this.state.screen);
-    } else this.mover.replace(target, this.state.screen);
+    if (dragging && !this.#state.pointer.drag) {
+      this.#mover.letGo(byHand, this.#state.now);
+      this.#mover.retarget(target, byHand, this.#state.now, this.#state.screen);
+    } else this.#mover.replace(target, this.#state.screen);
   }
 
   /** Scrolls what is under a place; true when there was something to scroll. px */
@@ -275,17 +275,17 @@ export class Run {
       this.input({ type: "scroll", layer: s.path, to });
       did = true;
     }
-    if (did) this.over(x, y);
+    if (did) this.#over(x, y);
     return did;
   }
 
   /**
    * Tells the machine which layers that listen for it are in sight, when what is shown has changed.
    */
-  private look(): void {
-    const { traits, scroll, screen, options } = this.state;
+  #look(): void {
+    const { traits, scroll, screen, options } = this.#state;
     const { offsets } = scroll;
-    const before = this.looked;
+    const before = this.#looked;
     if (
       before &&
       before.traits === traits &&
@@ -294,54 +294,54 @@ export class Run {
       before.options === options
     )
       return;
-    this.looked = { traits, offsets, screen, options };
-    const target = this.target(this.state);
+    this.#looked = { traits, offsets, screen, options };
+    const target = this.#target(this.#state);
     const seen = target
-      ? inSight(this.project, this.state, target).map((p) => `${screen}/${p}`)
+      ? inSight(this.project, this.#state, target).map((p) => `${screen}/${p}`)
       : [];
     if (
-      seen.length !== this.state.scroll.inSight.length ||
-      seen.some((p) => !this.state.scroll.inSight.includes(p))
+      seen.length !== this.#state.scroll.inSight.length ||
+      seen.some((p) => !this.#state.scroll.inSight.includes(p))
     )
       this.input({ type: "seen", layers: seen.map((p) => p.slice(screen.length + 1)) });
   }
 
-  private take(result: { state: State; events: MachineEvent[] }): void {
-    this.state = result.state;
+  #take(result: { state: State; events: MachineEvent[] }): void {
+    this.#state = result.state;
     for (const event of result.events) {
-      if (event.type === "dragging") this.follow(event);
-      else if (event.type === "dropped") this.drop(event);
-      else if (event.type === "filled") this.aim(event.state, null, event.at, event.path);
-      else if (event.type === "shown") this.aim(event.state, byHand, event.at, event.path);
-      else if (event.type === "scrolled") this.aim(event.state, this.scrolling, event.at);
+      if (event.type === "dragging") this.#follow(event);
+      else if (event.type === "dropped") this.#drop(event);
+      else if (event.type === "filled") this.#aim(event.state, null, event.at, event.path);
+      else if (event.type === "shown") this.#aim(event.state, byHand, event.at, event.path);
+      else if (event.type === "scrolled") this.#aim(event.state, this.#scrolling, event.at);
       for (const move of movesOf(event, result.events))
-        this.aim(move.state, move.motion, event.at, move.path);
+        this.#aim(move.state, move.motion, event.at, move.path);
       this.happened(event);
       if (event.type === "scrollTo") {
-        const target = this.target(this.state);
+        const target = this.#target(this.#state);
         const to =
           target &&
-          scrollTo(target, `${event.path}/${event.layer}`.slice(this.state.screen.length + 1));
-        this.scrollAs(to && { layer: to.path, to: to.to, motion: event.motion });
+          scrollTo(target, `${event.path}/${event.layer}`.slice(this.#state.screen.length + 1));
+        this.#scrollAs(to && { layer: to.path, to: to.to, motion: event.motion });
       }
     }
-    if (this.listens) this.look();
+    if (this.#listens) this.#look();
   }
 
   /**
    * Whether any rule of the project listens for layers that come into sight: most do not, and then
    * nobody looks.
    */
-  private get listens(): boolean {
-    return liveCopies(this.project, this.state).some((l) =>
+  get #listens(): boolean {
+    return liveCopies(this.project, this.#state).some((l) =>
       rulesOf(this.project, l.piece).some((r) => r.trigger.type === "seen"),
     );
   }
 
-  private follow(event: Extract<MachineEvent, { type: "dragging" }>): void {
-    const target = this.target(event.state);
+  #follow(event: Extract<MachineEvent, { type: "dragging" }>): void {
+    const target = this.#target(event.state);
     if (target)
-      this.mover.drag(
+      this.#mover.drag(
         target,
         event.motion,
         event.at,
@@ -351,24 +351,24 @@ export class Run {
       );
   }
 
-  private drop(event: Extract<MachineEvent, { type: "dropped" }>): void {
-    this.mover.letGo(event.motion, event.at);
+  #drop(event: Extract<MachineEvent, { type: "dropped" }>): void {
+    this.#mover.letGo(event.motion, event.at);
     if (!event.done)
-      this.aim(
+      this.#aim(
         event.state,
         event.motion.kind === "fade" ? { ...event.motion, kind: "tween" } : event.motion,
         event.at,
       );
   }
 
-  private target(now: State): LayoutBox | null {
+  #target(now: State): LayoutBox | null {
     return sceneOf(this.env, this.project, this.resolver, dragged(this.project, now));
   }
 
-  private aim(state: State, motion: Motion | null, at: number, path = ""): void {
-    const target = this.target(state);
+  #aim(state: State, motion: Motion | null, at: number, path = ""): void {
+    const target = this.#target(state);
     if (!target) return;
-    const shown = motion && this.calm ? calmed(motion) : motion;
-    this.mover.retarget(target, shown ?? cut, at, state.screen, withinScreen(path));
+    const shown = motion && this.#calm ? calmed(motion) : motion;
+    this.#mover.retarget(target, shown ?? cut, at, state.screen, withinScreen(path));
   }
 }

@@ -34,16 +34,16 @@ const GLIDE = 260;
  * scrolls.
  */
 export class Swipe {
-  private from: Point | null = null;
-  private on: {
+  #from: Point | null = null;
+  #on: {
     readonly layer: Path;
     readonly across: boolean;
     readonly room: number;
     by: number;
   } | null = null;
-  private trail: { readonly at: number; readonly along: number }[] = [];
-  private began = 0;
-  private coasting: {
+  #trail: { readonly at: number; readonly along: number }[] = [];
+  #began = 0;
+  #coasting: {
     readonly layer: Path;
     readonly from: number;
     readonly to: number;
@@ -52,15 +52,15 @@ export class Swipe {
 
   /** True while the finger scrolls: it presses nothing then. */
   get scrolls(): boolean {
-    return this.on !== null;
+    return this.#on !== null;
   }
 
   /** The finger comes down; what still coasts is caught where it is. */
   down(at: Point, now: number): Scrolling | null {
-    this.from = at;
-    const { coasting } = this;
+    this.#from = at;
+    const coasting = this.#coasting;
     const through = coasting ? (now - coasting.begin) / COAST.duration : 1;
-    this.coasting = null;
+    this.#coasting = null;
     return coasting && through < 1
       ? {
           layer: coasting.layer,
@@ -72,27 +72,27 @@ export class Swipe {
 
   /** Whether a finger that was pressed down begins to scroll something at this place. */
   begins(scene: LayoutBox, at: Point, now: number): boolean {
-    if (!this.from || this.on) return false;
-    const [dx, dy] = [at[0] - this.from[0], at[1] - this.from[1]];
+    if (!this.#from || this.#on) return false;
+    const [dx, dy] = [at[0] - this.#from[0], at[1] - this.#from[1]];
     const across = Math.abs(dx) > Math.abs(dy);
     if (Math.hypot(dx, dy) < SLOP) return false;
-    const hit = hitTest(scene, ...this.from);
+    const hit = hitTest(scene, ...this.#from);
     const found = hit && scrollerFor(scene, hit.path, across);
     if (!found) return false;
-    this.on = { layer: found.path, across, room: found.room, by: found.by };
-    this.began = found.by;
-    this.trail = [{ at: now, along: across ? this.from[0] : this.from[1] }];
+    this.#on = { layer: found.path, across, room: found.room, by: found.by };
+    this.#began = found.by;
+    this.#trail = [{ at: now, along: across ? this.#from[0] : this.#from[1] }];
     return true;
   }
 
   /** The finger goes on: how far what it scrolls is scrolled now. */
   move(at: Point, now: number): Scrolling | null {
-    const { on } = this;
-    const last = this.trail.at(-1);
+    const on = this.#on;
+    const last = this.#trail.at(-1);
     if (!on || !last) return null;
     const along = on.across ? at[0] : at[1];
     on.by = Math.min(on.room, Math.max(0, on.by + last.along - along));
-    this.trail = [...this.trail.filter((t) => now - t.at <= LOOK_BACK), { at: now, along }];
+    this.#trail = [...this.#trail.filter((t) => now - t.at <= LOOK_BACK), { at: now, along }];
     return { layer: on.layer, to: on.by, motion: null };
   }
 
@@ -101,11 +101,11 @@ export class Swipe {
    * when it scrolled nothing.
    */
   up(now: number): { readonly swiped: Swiped; readonly coast: Scrolling | null } | null {
-    const { on } = this;
-    const recent = this.trail.filter((t) => now - t.at <= LOOK_BACK);
+    const on = this.#on;
+    const recent = this.#trail.filter((t) => now - t.at <= LOOK_BACK);
     const first = recent[0];
     const last = recent.at(-1);
-    this.from = this.on = null;
+    this.#from = this.#on = null;
     if (!on) return null;
     const speed =
       first && last && now > first.at ? (first.along - last.along) / (now - first.at) : 0;
@@ -113,10 +113,10 @@ export class Swipe {
       Math.abs(speed) * 1000 < SLOWEST
         ? on.by
         : Math.min(on.room, Math.max(0, on.by + speed * GLIDE));
-    if (to === on.by) return { swiped: { layer: on.layer, by: on.by - this.began }, coast: null };
-    this.coasting = { layer: on.layer, from: on.by, to, begin: now };
+    if (to === on.by) return { swiped: { layer: on.layer, by: on.by - this.#began }, coast: null };
+    this.#coasting = { layer: on.layer, from: on.by, to, begin: now };
     return {
-      swiped: { layer: on.layer, by: to - this.began },
+      swiped: { layer: on.layer, by: to - this.#began },
       coast: { layer: on.layer, to, motion: COAST },
     };
   }
