@@ -5,7 +5,7 @@ import { NameField } from "../common/NameField";
 import { SaveMark } from "../common/SaveMark";
 import { UndoButtons } from "../common/UndoButtons";
 import { useProject, useSession } from "../store/session-context";
-import { usePiece } from "./state";
+import { usePiece } from "./state/state";
 
 export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {
   const session = useSession();

@@ -8,11 +8,11 @@ import { OPTION, TRAIT } from "#core/properties";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
-import { gridOf, headings, variantOf } from "./grid";
-import { outwards, pickLayer } from "./pick";
+import { gridOf, headings, variantOf } from "./state/grid";
+import { outwards, pickLayer } from "./state/pick";
 import { cellOf, differs, readCell, rowsFor } from "./sheet/rows";
-import { Scenes } from "./scenes";
-import { activeOf, parentForNew } from "./state";
+import { Scenes } from "./state/scenes";
+import { activeOf, parentForNew } from "./state/state";
 
 let env: LayoutEnv;
 beforeAll(async () => {

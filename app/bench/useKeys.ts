@@ -4,10 +4,10 @@ import { childrenOf } from "#core/looks";
 import { ROOT, cutText } from "#core/project";
 import { isTyping } from "../common/typing";
 import { useSession } from "../store/session-context";
-import { useArranging } from "./arranging";
-import { useEdits } from "./edits";
-import { fresh, maxSvg, useInserter } from "./insert";
-import { useBenchStore } from "./state";
+import { useArranging } from "./state/arranging";
+import { useEdits } from "./state/edits";
+import { fresh, maxSvg, useInserter } from "./tools/inserting";
+import { useBenchStore } from "./state/state";
 
 /** The key that inserts each kind of layer. */
 const kinds = Object.fromEntries(

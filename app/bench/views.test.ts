@@ -6,12 +6,12 @@ import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
 import { findIcons } from "../panels/AssetPart";
 import { familiesOf, tokenWords } from "../common/tokens";
-import { colourAt } from "./Dropper";
-import { gridOf, shownVariants, stageOrder } from "./grid";
-import { isHeavy } from "./Later";
-import { linesOf } from "./Layers";
+import { colourAt } from "./tools/Dropper";
+import { gridOf, shownVariants, stageOrder } from "./state/grid";
+import { isHeavy } from "./state/Later";
+import { linesOf } from "./tree/Layers";
 import { fromText, toText } from "./sheet/clipboard";
-import { wholeGrid } from "./state";
+import { wholeGrid } from "./state/state";
 
 const kit = (piece: string) => {
   const b = new Builder();

@@ -3,7 +3,7 @@ import type { Finding } from "#core/checks";
 import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../common/Icon";
 import { useSession } from "../../store/session-context";
-import { useBench, usePiece } from "../state";
+import { useBench, usePiece } from "../state/state";
 import type { Inspection } from "../../../workers/inspector";
 
 const severities = {

@@ -6,7 +6,7 @@ import type { Arranged } from "../../../workers/arrange";
 import type { Inspection, Inspector } from "../../../workers/inspector";
 import { inspector } from "../../common/inspector";
 import { useProject } from "../../store/session-context";
-import { useBenchStore, usePiece } from "../state";
+import { useBenchStore, usePiece } from "../state/state";
 
 /**
  * How long nothing must have changed before a piece is looked through, ms: edits under way come

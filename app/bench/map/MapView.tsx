@@ -12,7 +12,7 @@ import { Swatch } from "../../common/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arranged } from "../checks/inspect";
-import { useBench, usePiece } from "../state";
+import { useBench, usePiece } from "../state/state";
 import { PlainWay } from "./PlainWay";
 import { WaitingWay } from "./WaitingWay";
 import type { Wait } from "./WaitingWay";

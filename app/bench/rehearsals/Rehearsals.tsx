@@ -13,7 +13,7 @@ import { ResultMark } from "../../rehearsals/ResultMark";
 import type { Result } from "../../rehearsals/ResultMark";
 import { PATIENCE } from "../../store/session";
 import { useProject, useSession } from "../../store/session-context";
-import { useBench, useBenchStore, useChosen, usePiece } from "../state";
+import { useBench, useBenchStore, useChosen, usePiece } from "../state/state";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
 

@@ -4,7 +4,7 @@ import type { Piece, Project, Step } from "#core/project";
 import { expects, pathText, pieceAtPath, stepText } from "#core/rehearse";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
-import { Pick } from "../rules/Pick";
+import { Pick } from "../../ui/Pick";
 
 /** What of a step can be changed in place; the rest is a sentence. */
 const parts = (

@@ -5,7 +5,7 @@ import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { PATIENCE } from "../../store/session";
 import { useSession } from "../../store/session-context";
-import { useBench } from "../state";
+import { useBench } from "../state/state";
 import { MotionPart } from "./MotionPart";
 
 /** Several rules changed together: on or off, one motion for all, copied, removed. */

@@ -4,7 +4,7 @@ import type { Effect, Motion, Piece } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { useProject, useSession } from "../../store/session-context";
 import { MotionPart } from "./MotionPart";
-import { Pick } from "./Pick";
+import { Pick } from "../../ui/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";
 import { EffectFields } from "./effects/fields";

@@ -10,7 +10,7 @@ import { ROOT, inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { Menu } from "../../common/Menu";
 import { useProject, useSession } from "../../store/session-context";
-import { activeScene, useActive, useBenchStore, useChosen } from "../state";
+import { activeScene, useActive, useBenchStore, useChosen } from "../state/state";
 
 /** Layers in the order one reads them: along the side on which they lie further apart. */
 export const readingOrder = (ids: readonly Id[], bounds: ReadonlyMap<Id, Rect>): Id[] => {

@@ -5,7 +5,7 @@ import type { Motion, MotionValue } from "#core/project";
 import { EasingPart } from "../../common/EasingPart";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";
-import { Pick } from "./Pick";
+import { Pick } from "../../ui/Pick";
 
 const own = "";
 

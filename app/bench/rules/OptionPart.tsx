@@ -5,7 +5,7 @@ import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import { useProject } from "../../store/session-context";
-import { Pick } from "./Pick";
+import { Pick } from "../../ui/Pick";
 
 /**
  * What an option most likely becomes: the other of yes and no, else what it is now, to be changed.

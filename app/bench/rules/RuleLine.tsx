@@ -14,7 +14,7 @@ import type { Change, Effect, Piece, Project, Rule } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { PATIENCE } from "../../store/session";
 import { useProject, useSession } from "../../store/session-context";
-import { usePiece } from "../state";
+import { usePiece } from "../state/state";
 import { EffectPart } from "./EffectPart";
 import { MotionPart } from "./MotionPart";
 import { TriggerPart } from "./TriggerPart";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { Icon } from "../../common/Icon";
 import { NameField } from "../../common/NameField";
 import { useSession } from "../../store/session-context";
-import { usePiece } from "../state";
+import { usePiece } from "../state/state";
 
 /** What the piece can tell whatever contains it. */
 export const Signals = () => {

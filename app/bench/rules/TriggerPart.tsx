@@ -4,7 +4,7 @@ import { ROOT, dragDirections, inOrder, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, TellingTrigger, Trigger, TriggerType } from "#core/project";
 import { useState } from "react";
 import { NumberField } from "../../common/NumberField";
-import { Pick } from "./Pick";
+import { Pick } from "../../ui/Pick";
 
 /** Waits for the key that shall be listened for. */
 const KeyField = ({ value, onPick }: { value: string; onPick: (key: string) => void }) => {

@@ -8,7 +8,7 @@ import type { Shadow, Value } from "#core/properties";
 import { useProject } from "../../store/session-context";
 import { assetAddress } from "../../store/assets";
 import { IconMark } from "../../panels/AssetPart";
-import { useBench, useBenchStore } from "../state";
+import { useBench, useBenchStore } from "../state/state";
 import type { Cell, Row } from "./rows";
 
 /** How a fill looks, as CSS; null for none. */

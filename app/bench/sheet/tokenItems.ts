@@ -4,7 +4,7 @@ import { optionKeys } from "#core/project";
 import type { OptionKey, Piece, Project, TokenValue } from "#core/project";
 import type { MenuItem } from "../../common/ContextMenu";
 import type { Session } from "../../store/session";
-import type { BenchEdits } from "../edits";
+import type { BenchEdits } from "../state/edits";
 import type { Cell, Row } from "./rows";
 
 interface Here {

@@ -4,7 +4,7 @@ import { isUnused, restingVariant, variantKey, variantName, variantsOf } from "#
 import type { Variant } from "#core/project";
 import { Icon } from "../../common/Icon";
 import { useProject } from "../../store/session-context";
-import { useActive } from "../state";
+import { useActive } from "../state/state";
 import { somePair } from "./useTiming";
 import type { Timed } from "./useTiming";
 

@@ -8,7 +8,7 @@ import type { LaneName } from "#core/motion";
 import { Icon } from "../../common/Icon";
 import { NumberField } from "../../common/NumberField";
 import { useProject } from "../../store/session-context";
-import { useChosen } from "../state";
+import { useChosen } from "../state/state";
 import { CurvePanel } from "./CurvePanel";
 import { GiveMenu } from "./GiveMenu";
 import { Lanes } from "./Lanes";

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
-import { useBench, useBenchStore } from "../state";
+import { useBench, useBenchStore } from "../state/state";
 import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */

@@ -13,7 +13,7 @@ import type { Motion, Piece, Project, Rule, Variant } from "#core/project";
 import { firing } from "#core/runtime";
 import type { Shown } from "#core/runtime";
 import { useProject, useSession } from "../../store/session-context";
-import { useActive, useBench, useChosen, usePiece } from "../state";
+import { useActive, useBench, useChosen, usePiece } from "../state/state";
 
 /** The shortest stretch of time that is shown, ms. */
 const SHORTEST = 300;

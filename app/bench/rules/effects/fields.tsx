@@ -7,7 +7,7 @@ import { useState } from "react";
 import type { ComponentType } from "react";
 import { NumberField } from "../../../common/NumberField";
 import { OptionPart } from "../OptionPart";
-import { Pick } from "../Pick";
+import { Pick } from "../../../ui/Pick";
 import { nestedTraits, screensFor, scrollTargets } from "./choices";
 import type { Around } from "./choices";
 

@@ -1,0 +1,59 @@
+import { setOverlay } from "#core/edit";
+import { overlayStyle } from "#core/machine";
+import { overlayPlaces } from "#core/project";
+import { NumberField } from "../../common/NumberField";
+import { PATIENCE } from "../../store/session";
+import { useSession } from "../../store/session-context";
+import { usePiece } from "../state/state";
+import { Pick } from "../../ui/Pick";
+
+const words = {
+  centre: "in the middle",
+  top: "at the top",
+  bottom: "at the bottom",
+  start: "at the left",
+  end: "at the right",
+} as const;
+
+/** How a screen lies over others when a rule opens it there. */
+export const OverOthers = () => {
+  const session = useSession();
+  const piece = usePiece();
+  if (piece.kind !== "screen") return null;
+  const style = overlayStyle(piece);
+  const set = (part: Partial<typeof style>) => {
+    session.edit(setOverlay(piece, { ...style, ...part }), `overlay ${piece.id}`, PATIENCE);
+  };
+  return (
+    <div className="side-part">
+      <h2 className="caption">Opened over others</h2>
+      <div className="over-others">
+        <Pick
+          label="Where it lies"
+          value={style.place}
+          options={overlayPlaces.map((p) => ({ value: p, words: words[p] }))}
+          onPick={(place) => set({ place })}
+        />
+        <span>dims</span>
+        <NumberField
+          label="Dims what is beneath by per cent"
+          value={Math.round(style.dim * 100)}
+          min={0}
+          max={100}
+          step={5}
+          onChange={(d) => set({ dim: d / 100 })}
+        />
+        <span>%</span>
+        <label>
+          <input
+            type="checkbox"
+            className="form-check-input"
+            checked={style.closes}
+            onChange={(e) => set({ closes: e.target.checked })}
+          />{" "}
+          a press outside closes it
+        </label>
+      </div>
+    </div>
+  );
+};

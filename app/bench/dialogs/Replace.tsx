@@ -1,0 +1,194 @@
+import { useMemo, useState } from "react";
+import { Modal } from "react-bootstrap";
+import { placesSaying, replaceAt } from "#core/edit";
+import type { ValuePlace } from "#core/edit";
+import { conditionText } from "#core/looks";
+import { isBound, labelOf, parseValue, property, registry, showValue } from "#core/properties";
+import { useProject, useSession } from "../../store/session-context";
+import { tokenWords } from "../../common/tokens";
+import { useBench, usePiece } from "../state/state";
+
+const keysWithText = registry.filter(
+  (p) => !["reference", "style", "asset", "path"].includes(p.type.is),
+);
+
+/** Find a value said anywhere in the piece or the project, and say another one there instead. */
+export const Replace = () => {
+  const session = useSession();
+  const project = useProject();
+  const piece = usePiece();
+  const put = useBench((s) => s.put);
+  const chosen = useBench((s) => s.chosen);
+  const [key, setKey] = useState("any");
+  const [find, setFind] = useState("");
+  const [next, setNext] = useState("");
+  const [where, setWhere] = useState<"layers" | "piece" | "project">("piece");
+  const [done, setDone] = useState<string | null>(null);
+  const words = (p: ValuePlace): string => {
+    if (isBound(p.said)) {
+      return project.tokens[p.said.token]
+        ? tokenWords(project.tokens[p.said.token] as never)
+        : "a removed token";
+    }
+    return showValue(p.said);
+  };
+  const places = useMemo(() => {
+    const text = find.trim().toLowerCase();
+    if (text === "") return [];
+    return placesSaying(project, where === "project" ? null : piece.id, (p) => {
+      const entry = property(p.key);
+      if (!entry || (key !== "any" && p.key !== key) || !keysWithText.includes(entry)) return false;
+      if (where === "layers" && !chosen.includes(p.layer)) return false;
+      const said = words(p).toLowerCase();
+      if (said === text) return true;
+      if (p.key === "text") return said.includes(text);
+      const typed = parseValue(entry.type, text, p.said as never);
+      return typed.ok && JSON.stringify(typed.value) === JSON.stringify(p.said);
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- words only reads the project
+  }, [project, piece, find, key, where, chosen]);
+  const token = Object.values(project.tokens).find(
+    (t) => tokenWords(t).toLowerCase() === next.trim().toLowerCase(),
+  );
+  const changed = places.map((p) => {
+    const entry = property(p.key);
+    if (!entry || next.trim() === "") return null;
+    if (token) return { place: p, said: { token: token.id } };
+    if (p.key === "text" && typeof p.said === "string")
+      return {
+        place: p,
+        said: p.said.replace(
+          new RegExp(find.trim().replace(/[.*+?^${}()|[\]\\]/g, "\\$&"), "gi"),
+          () => next,
+        ),
+      };
+    const typed = parseValue(entry.type, next, p.said as never);
+    return typed.ok ? { place: p, said: typed.value } : null;
+  });
+  const good = changed.filter((c) => c !== null);
+  const problem =
+    next.trim() !== "" && places.length > 0 && good.length === 0
+      ? "The new value does not suit these properties."
+      : null;
+  const run = () => {
+    const groups = new Map<string, { places: ValuePlace[]; said: (typeof good)[number]["said"] }>();
+    for (const c of good) {
+      const k = JSON.stringify(c.said);
+      const g = groups.get(k) ?? { places: [], said: c.said };
+      g.places.push(c.place);
+      groups.set(k, g);
+    }
+    const ops = [...groups.values()].flatMap((g) => replaceAt(g.places, g.said).ops);
+    if (
+      session.edit({
+        label: `Replace ${find} by ${next} in ${good.length} places`.slice(0, 200),
+        ops,
+      })
+    )
+      setDone(
+        `Replaced in ${good.length} place${good.length === 1 ? "" : "s"}. Undo takes it back.`,
+      );
+  };
+  return (
+    <Modal show onHide={() => put({ dialog: null })} aria-labelledby="replace-title">
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" className="h5" id="replace-title">
+          Find and replace a value
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <form
+          className="replace-form"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (good.length) run();
+          }}
+        >
+          <label>
+            Property{" "}
+            <select
+              className="form-select form-select-sm"
+              value={key}
+              onChange={(e) => setKey(e.target.value)}
+            >
+              <option value="any">any</option>
+              {keysWithText.map((p) => (
+                <option key={p.key} value={p.key}>
+                  {labelOf(p.key)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            Find{" "}
+            <input
+              className="form-control form-control-sm"
+              autoFocus
+              value={find}
+              onChange={(e) => {
+                setFind(e.target.value);
+                setDone(null);
+              }}
+              placeholder="#c9c3b4, 16, Dock …"
+            />
+          </label>
+          <label>
+            Say instead{" "}
+            <input
+              className="form-control form-control-sm"
+              value={next}
+              onChange={(e) => {
+                setNext(e.target.value);
+                setDone(null);
+              }}
+              placeholder="a value or the name of a token"
+            />
+          </label>
+          <label>
+            In{" "}
+            <select
+              className="form-select form-select-sm"
+              value={where}
+              onChange={(e) => setWhere(e.target.value as typeof where)}
+            >
+              <option value="layers">the chosen layers</option>
+              <option value="piece">{piece.name}</option>
+              <option value="project">the whole project</option>
+            </select>
+          </label>
+          <ul className="replace-list" aria-label="Places">
+            {places.slice(0, 60).map((p) => {
+              const home = project.pieces[p.piece];
+              const look = home?.looks[p.look];
+              return (
+                <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
+                  <b>{home?.layers[p.layer]?.name}</b> {labelOf(p.key)}{" "}
+                  <span className="mono">{words(p)}</span>
+                  <span className="quiet">
+                    {" "}
+                    {look && home && Object.keys(look.when).length
+                      ? `where ${conditionText(home, look.when)}`
+                      : ""}
+                    {where === "project" ? ` in ${home?.name ?? ""}` : ""}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+          <p className="small mb-0" role="status">
+            {done ??
+              problem ??
+              (find.trim() === ""
+                ? "Type a value as the sheet shows it."
+                : `${places.length} place${places.length === 1 ? "" : "s"}`)}
+          </p>
+          <div className="text-end">
+            <button type="submit" className="btn btn-primary btn-sm" disabled={good.length === 0}>
+              Replace in {good.length}
+            </button>
+          </div>
+        </form>
+      </Modal.Body>
+    </Modal>
+  );
+};

@@ -1,0 +1,112 @@
+import { useEffect, useState } from "react";
+import type { PointerEvent } from "react";
+import { valuesIn } from "#core/looks";
+import type { Reference } from "#core/project";
+import type { PictureAsset, Value } from "#core/properties";
+import { remember } from "../../panels/ColourPart";
+import { assetAddress } from "../../store/assets";
+import { useProject, useSession } from "../../store/session-context";
+import { useEdits } from "../state/edits";
+import { activeOf, useBenchStore } from "../state/state";
+
+/** The pixels of a picture once it has come, to be read. */
+const usePixels = (picture: PictureAsset | null): ImageData | null => {
+  const [pixels, setPixels] = useState<ImageData | null>(null);
+  useEffect(() => {
+    if (!picture) return;
+    let stale = false;
+    const image = new Image();
+    image.src = assetAddress(picture.hash);
+    void image.decode().then(
+      () => {
+        const context = new OffscreenCanvas(picture.width, picture.height).getContext("2d");
+        context?.drawImage(image, 0, 0, picture.width, picture.height);
+        if (!stale && context) setPixels(context.getImageData(0, 0, picture.width, picture.height));
+      },
+      () => undefined,
+    );
+    return () => {
+      stale = true;
+    };
+  }, [picture]);
+  return pixels;
+};
+
+/** The colour of a picture at a place of the piece, px; null beside it and where it is clear. */
+export const colourAt = (
+  pixels: Pick<ImageData, "data" | "width" | "height">,
+  reference: Reference,
+  x: number,
+  y: number,
+): string | null => {
+  const scale = pixels.width / reference.width;
+  const px = Math.floor((x - reference.x) * scale);
+  const py = Math.floor((y - reference.y) * scale);
+  if (px < 0 || py < 0 || px >= pixels.width || py >= pixels.height) return null;
+  const [r = 0, g = 0, b = 0, a = 0] = pixels.data.subarray((py * pixels.width + px) * 4);
+  return a < 8 ? null : `#${[r, g, b].map((n) => n.toString(16).padStart(2, "0")).join("")}`;
+};
+
+/**
+ * Picking a colour from the reference picture as it is, not as dimmed: it fills the chosen layers,
+ * or waits among the recent colours.
+ */
+export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
+  const session = useSession();
+  const store = useBenchStore();
+  const edits = useEdits();
+  const asset = useProject().assets[reference.picture];
+  const pixels = usePixels(asset?.kind === "picture" ? asset : null);
+  const [here, setHere] = useState<{ x: number; y: number; colour: string } | null>(null);
+  const look = (e: PointerEvent) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    const x = e.clientX - box.left;
+    const y = e.clientY - box.top;
+    const colour = pixels && colourAt(pixels, reference, x / zoom, y / zoom);
+    setHere(colour ? { x, y, colour } : null);
+    return colour;
+  };
+  const take = (e: PointerEvent) => {
+    e.stopPropagation();
+    const colour = look(e);
+    const state = store.getState();
+    const piece = session.project.pieces[state.pieceId];
+    if (!colour || !piece) {
+      edits.note("There is nothing of the reference picture there.");
+      return;
+    }
+    remember(colour);
+    state.put({ tool: "choose" });
+    const { variant } = activeOf(piece, state);
+    const next: Record<string, Record<string, Value>> = {};
+    for (const id of state.chosen) {
+      const layer = piece.layers[id];
+      if (!layer || layer.kind === "picture" || layer.kind === "instance") continue;
+      // what has no filling shows its colour in its line
+      const v = valuesIn(session.project, piece, variant, layer);
+      const lined = layer.kind === "line" || (v.fill === "none" && (v.borderWidth as number) > 0);
+      next[id] = lined ? { borderColour: colour } : { fill: colour };
+    }
+    if (Object.keys(next).length) {
+      edits.set(next);
+      session.endGesture();
+    } else edits.note(`${colour} is among the recent colours now.`);
+  };
+  return (
+    <div
+      className="shaping pen dropper"
+      role="application"
+      aria-label="Dropper: press on the reference picture to pick a colour"
+      onPointerDown={take}
+      onPointerMove={look}
+      onPointerLeave={() => setHere(null)}
+    >
+      {here && (
+        <span className="dropper-mark mono" style={{ left: here.x + 12, top: here.y - 34 }}>
+          <span className="chip" style={{ background: here.colour }} />
+          {here.colour}
+        </span>
+      )}
+    </div>
+  );
+};

@@ -1,0 +1,64 @@
+import { useEffect, useRef, useState } from "react";
+import type { Id } from "#core/basics";
+import { findBox } from "#core/layout";
+import type { LayoutBox } from "#core/layout";
+import { useSession } from "../../store/session-context";
+import { useEdits } from "../state/edits";
+
+/** Typing right where the text stands. Esc or a click elsewhere ends it. */
+export const TypeOver = ({
+  placed,
+  id,
+  zoom,
+  onDone,
+}: {
+  placed: LayoutBox;
+  id: Id;
+  zoom: number;
+  onDone: () => void;
+}) => {
+  const edits = useEdits();
+  const session = useSession();
+  const field = useRef<HTMLTextAreaElement>(null);
+  const found = findBox(placed, id);
+  const [text, setText] = useState(String(found?.placed.values.text ?? ""));
+  useEffect(() => field.current?.select(), []);
+  if (!found) return null;
+  const v = found.placed.values;
+  const done = () => {
+    session.endGesture();
+    onDone();
+  };
+  return (
+    <textarea
+      ref={field}
+      className="type-over"
+      value={text}
+      aria-label="Text of the layer"
+      spellCheck={false}
+      autoFocus
+      style={{
+        left: found.x * zoom,
+        top: found.y * zoom,
+        width: Math.max(40, (found.placed.width + 24) * zoom),
+        height: Math.max(found.placed.height, 20) * zoom + 4,
+        fontFamily: `"${String(v.font)}"`,
+        fontWeight: Number(v.weight),
+        fontSize: (v.size as number) * zoom,
+        lineHeight: String(v.lineHeight),
+        letterSpacing: (v.spacing as number) * zoom,
+      }}
+      onPointerDown={(e) => e.stopPropagation()}
+      onDoubleClick={(e) => e.stopPropagation()}
+      onChange={(e) => {
+        setText(e.target.value);
+        edits.set({ [id]: { text: e.target.value } }, `type ${id}`);
+      }}
+      onKeyDown={(e) => {
+        e.stopPropagation();
+        if (e.key === "Escape" || (e.key === "Enter" && (e.ctrlKey || e.metaKey))) done();
+      }}
+      onBlur={done}
+    />
+  );
+};

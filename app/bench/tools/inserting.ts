@@ -1,0 +1,237 @@
+import { useMemo } from "react";
+import type { Id } from "#core/basics";
+import { addDrafts, addLayer } from "#core/edit";
+import { childrenOf, valuesIn } from "#core/looks";
+import { cutText } from "#core/project";
+import type { Layer } from "#core/project";
+import type { LayerKind, Value } from "#core/properties";
+import { readSvgApart } from "../../common/svg";
+import { upload } from "../../store/assets";
+import type { Session } from "../../store/session";
+import { useSession } from "../../store/session-context";
+import { activeOf, parentForNew, useBenchStore } from "../state/state";
+import type { BenchState } from "../state/state";
+import type { StoreApi } from "zustand";
+
+interface Fresh {
+  readonly words: string;
+  readonly key: string;
+  readonly values: Readonly<Record<string, Value>>;
+  readonly size: readonly [number, number];
+}
+
+/** What a new layer of each kind that can simply be inserted begins as. */
+export const fresh: Readonly<Record<"box" | "ellipse" | "line" | "polygon" | "text", Fresh>> = {
+  box: {
+    words: "Box",
+    key: "B",
+    values: { width: 80, height: 48, radius: [8, 8, 8, 8], fill: "#c9d8d2" },
+    size: [80, 48],
+  },
+  ellipse: {
+    words: "Ellipse",
+    key: "E",
+    values: { width: 48, height: 48, fill: "#8fb5a9" },
+    size: [48, 48],
+  },
+  line: { words: "Line", key: "L", values: { width: 80, height: 0 }, size: [80, 2] },
+  polygon: {
+    words: "Triangle",
+    key: "G",
+    values: { width: 48, height: 42, fill: "#dcbf8d" },
+    size: [48, 42],
+  },
+  text: { words: "Text", key: "T", values: { text: "Text", size: 16 }, size: [32, 20] },
+};
+
+export const maxSvg = 2_000_000;
+const isSvg = (file: File): boolean => /\.svg$/i.test(file.name) || file.type === "image/svg+xml";
+
+/**
+ * Puts new layers where one is working: into the chosen box, near the middle, or where a file was
+ * dropped.
+ */
+export class Inserter {
+  constructor(
+    private readonly session: Session,
+    private readonly store: StoreApi<BenchState>,
+  ) {}
+
+  private where(
+    size: readonly [number, number],
+    at?: { x: number; y: number },
+  ): { parent: Id; x: number; y: number; room: readonly [number, number] } | null {
+    const state = this.store.getState();
+    const piece = this.session.project.pieces[state.pieceId];
+    if (!piece) return null;
+    const parent = at ? "root" : parentForNew(piece, state.chosen);
+    const v = valuesIn(
+      this.session.project,
+      piece,
+      activeOf(piece, state).variant,
+      piece.layers[parent] as Layer,
+    );
+    const count = childrenOf(piece).get(parent)?.length ?? 0;
+    const middle = (all: Value | undefined, own: number) =>
+      Math.max(0, Math.round(((all as number) - own) / 2 + (count % 6) * 8));
+    return {
+      parent,
+      room: [v.width, v.height],
+      x: at ? Math.round(at.x - size[0] / 2) : middle(v.width, size[0]),
+      y: at ? Math.round(at.y - size[1] / 2) : middle(v.height, size[1]),
+    };
+  }
+
+  layer(
+    kind: LayerKind,
+    values: Readonly<Record<string, Value>>,
+    size: readonly [number, number],
+    name?: string,
+    at?: { x: number; y: number },
+  ): Id | null {
+    const place = this.where(size, at);
+    const piece = this.session.project.pieces[this.store.getState().pieceId];
+    if (!place || !piece) return null;
+    const made = addLayer(piece, kind, place.parent, { ...values, x: place.x, y: place.y }, name);
+    if (!this.session.edit(made.change)) return null;
+    this.store.getState().choose([made.id]);
+    return made.id;
+  }
+
+  simple(kind: keyof typeof fresh): void {
+    this.layer(kind, fresh[kind].values, fresh[kind].size);
+  }
+
+  icon(asset: Id, name: string): void {
+    this.layer("icon", { icon: asset, width: 24, height: 24 }, [24, 24], name);
+  }
+
+  /**
+   * Takes dropped or pasted files: pictures become picture layers, SVG files layers, fonts part of
+   * the project. Returns what one should know.
+   */
+  async files(files: readonly File[], at?: { x: number; y: number }): Promise<string | null> {
+    const notes: string[] = [];
+    const drawings: Id[] = [];
+    const several = files.filter(isSvg).length > 1;
+    let place = at ?? (several ? { x: 0, y: 0 } : undefined);
+    for (const file of files) {
+      if (several && isSvg(file)) {
+        // several drawings lie side by side, ready to be gathered
+        const before = this.store.getState().chosen[0];
+        const note = await this.svgFile(file, place, true);
+        const made = this.store.getState().chosen[0];
+        if (made !== undefined && made !== before) {
+          drawings.push(made);
+          const v = this.sizeOf(made);
+          place = { x: (place?.x ?? 0) + v + 24, y: place?.y ?? 0 };
+        }
+        if (note !== null) notes.push(note);
+        continue;
+      }
+      const note = isSvg(file) ? await this.svgFile(file, at) : await this.otherFile(file, at);
+      if (note !== null) notes.push(note);
+    }
+    if (drawings.length > 1) {
+      this.store.getState().choose(drawings);
+      this.store.getState().put({
+        hint: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
+        offer: {
+          label: "Gather them as variants of one component …",
+          run: () => this.store.getState().put({ dialog: { kind: "gather" } }),
+        },
+      });
+      return null;
+    }
+    return notes.length ? notes.join(" ") : null;
+  }
+
+  private sizeOf(id: Id): number {
+    const state = this.store.getState();
+    const piece = this.session.project.pieces[state.pieceId];
+    const layer = piece?.layers[id];
+    return piece && layer
+      ? valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer).width
+      : 0;
+  }
+
+  /** With `corner` the place is where its corner goes. */
+  private async svgFile(
+    file: File,
+    at?: { x: number; y: number },
+    corner = false,
+  ): Promise<string | null> {
+    if (file.size > maxSvg)
+      return `“${file.name}” was not taken: it is larger than ${maxSvg / 1e6} MB.`;
+    return this.svg(await file.text(), file.name.replace(/\.svg$/i, "") || "Drawing", at, corner);
+  }
+
+  /** Makes layers of an SVG text; tells what could not be kept. */
+  async svg(
+    source: string,
+    name: string,
+    at?: { x: number; y: number },
+    corner = false,
+  ): Promise<string | null> {
+    const read = await readSvgApart(source);
+    if (!read.ok) return `“${name}” was not taken: ${read.error}.`;
+    const { picture } = read;
+    const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
+    const piece = this.session.project.pieces[this.store.getState().pieceId];
+    if (!place || !piece) return null;
+    // a file that is one group, as most are, need not become a group in a group
+    const [first] = picture.layers;
+    const plain =
+      picture.layers.length === 1 &&
+      first?.kind === "box" &&
+      first.inside.length > 0 &&
+      Object.keys(first.values).every((k) => ["x", "y", "widthMode", "heightMode"].includes(k))
+        ? first
+        : null;
+    const inside = plain
+      ? plain.inside.map((d) => ({
+          ...d,
+          values: {
+            ...d.values,
+            x: (d.values.x as number) + (plain.values.x as number),
+            y: (d.values.y as number) + (plain.values.y as number),
+          },
+        }))
+      : picture.layers;
+    const named = plain && name === "Drawing" ? plain.name : name;
+    const group = {
+      kind: "box" as const,
+      name: named,
+      values: { x: place.x, y: place.y, width: picture.width, height: picture.height },
+      inside,
+    };
+    const made = addDrafts(piece, [group], place.parent, cutText(`Insert ${name}`, 200));
+    if (!this.session.edit(made.change)) return null;
+    this.store.getState().choose(made.ids);
+    return picture.lost.length
+      ? `“${name}” became layers, except for ${picture.lost.join(", ")}.`
+      : null;
+  }
+
+  private async otherFile(file: File, at?: { x: number; y: number }): Promise<string | null> {
+    const result = await upload(this.session, file);
+    if (!result.ok) return result.reason;
+    if (result.kind === "font")
+      return `The font of “${file.name}” is now one of the project’s families.`;
+    const place = this.where([0, 0], at);
+    const most = place
+      ? Math.max(48, Math.min(place.room[0], place.room[1] * (result.width / result.height)))
+      : result.width;
+    const width = Math.round(Math.min(result.width, most));
+    const height = Math.round((width * result.height) / result.width);
+    const asset = this.session.project.assets[result.id];
+    this.layer("picture", { picture: result.id, width, height }, [width, height], asset?.name, at);
+    return null;
+  }
+}
+
+export const useInserter = (): Inserter => {
+  const session = useSession();
+  const store = useBenchStore();
+  return useMemo(() => new Inserter(session, store), [session, store]);
+};
