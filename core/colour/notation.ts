@@ -18,7 +18,7 @@ const toRgb = converter("rgb");
 const toHsl = converter("hsl");
 const toOklch = converter("oklch");
 
-/** The library throws at some texts that are no colour, as at a stroke and a number. */
+/** The library throws at some texts that are no colour, as at a slash before a number. */
 const read = (text: string): ReturnType<typeof parse> => {
   try {
     return parse(text);

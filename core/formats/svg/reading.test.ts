@@ -136,6 +136,17 @@ describe("what is used several times", () => {
   });
 });
 
+describe("names of what is read", () => {
+  it("are what the file says: its title, a label in any namespace, an id that can be read", () => {
+    const name = (attrs: string, inside = "") =>
+      read(`<rect width="5" height="5" ${attrs}>${inside}</rect>`).layers[0]?.name;
+    expect(name('id="r1"', "<title>Pier</title>")).toBe("Pier");
+    expect(name('xmlns:dock="https://kelpway.example/ns" dock:label="Quay" id="r1"')).toBe("Quay");
+    expect(name('id="Sun_x20_deck"')).toBe("Sun deck");
+    expect(name("")).toBe("Box");
+  });
+});
+
 describe("the view of a drawing", () => {
   const size = fc.integer({ min: 1, max: 500 });
   const element = (attrs: Record<string, string>) =>

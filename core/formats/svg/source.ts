@@ -35,15 +35,15 @@ const readableId = (id: string | undefined): string | undefined =>
     String.fromCharCode(Number.parseInt(hex, 16)),
   );
 
+/** A label that the program that made the file gave in a namespace of its own. */
+const labelOf = (e: Element): string | undefined =>
+  Object.entries(e.attrs).find(([name]) => name.endsWith(":label"))?.[1];
+
 /** What an element is called in the file, else what it is. */
 export const nameOf = (e: Element): string => {
   const title = e.children.find((c) => c.tag === "title")?.text.trim();
   const label =
-    title ||
-    e.attrs["aria-label"] ||
-    e.attrs["inkscape:label"] ||
-    e.attrs["data-name"] ||
-    readableId(e.attrs.id);
+    title || e.attrs["aria-label"] || labelOf(e) || e.attrs["data-name"] || readableId(e.attrs.id);
   const name = cleanText(label || words[e.tag] || e.tag)
     .replace(/\s+/g, " ")
     .trim();
