@@ -3,7 +3,7 @@ import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
 import { ServerRouter } from "react-router";
 import type { AppLoadContext, EntryContext } from "react-router";
-import { NonceContext } from "./common/nonce";
+import { NonceContext } from "./ui/nonce";
 
 /** How long loaders may take that a page does not wait for, ms. */
 export const streamTimeout = 5000;

@@ -11,7 +11,7 @@ import {
 } from "react-router";
 import { use } from "react";
 import type { ReactNode } from "react";
-import { NonceContext } from "./common/nonce";
+import { NonceContext } from "./ui/nonce";
 import "../generated/fonts.css";
 import "./theme/theme.scss";
 import regular from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-400-normal.woff2?url";

@@ -6,7 +6,7 @@ const proofs: [string, Record<string, string>, string[]][] = [
   [
     "Two windows, a third person, and whatever breaks",
     { PROOF_RUNS: "20000" },
-    ["npx", "vitest", "run", "--project", "unit", "app/store/interleaving"],
+    ["npx", "vitest", "run", "--project", "unit", "app/session/interleaving"],
   ],
   [
     "5000 requests that nobody means well by",

@@ -23,7 +23,7 @@ import { Try } from "./try/Try";
 import { BenchContext, createBench, useBench, useChosen, usePiece } from "./state/state";
 import type { DrawerTab } from "./state/state";
 import { keys, useKeys } from "./useKeys";
-import "../panels/panels.scss";
+import "../parts/parts.scss";
 import "./bench.scss";
 
 // drawn by a library of its own: only loaded when one looks at it

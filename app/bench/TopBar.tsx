@@ -1,10 +1,10 @@
 import { memo, useState } from "react";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
-import { NameField } from "../common/NameField";
-import { SaveMark } from "../common/SaveMark";
-import { UndoButtons } from "../common/UndoButtons";
-import { useProject, useSession } from "../store/session-context";
+import { NameField } from "../ui/NameField";
+import { SaveMark } from "../session/parts/SaveMark";
+import { UndoButtons } from "../session/parts/UndoButtons";
+import { useProject, useSession } from "../session/context";
 import { usePiece } from "./state/state";
 
 export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {

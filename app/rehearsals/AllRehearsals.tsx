@@ -5,9 +5,9 @@ import type { Id } from "#core/basics";
 import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import type { Failure } from "#core/rehearse";
-import { useEnv } from "../common/env";
-import { inspector } from "../common/inspector";
-import { useProject, useSession } from "../store/session-context";
+import { useEnv } from "../services/env";
+import { inspector } from "../services/inspector";
+import { useProject, useSession } from "../session/context";
 import { ResultMark } from "./ResultMark";
 import "./rehearsals.scss";
 

@@ -1,4 +1,4 @@
-import { Icon } from "../common/Icon";
+import { Icon } from "../ui/Icon";
 
 export type Result = "failed" | "passed" | "unknown";
 

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { LARGEST_PICTURE, projectLog, storeAsset, troubleOf } from "#server";
 import type { StoreAnswer } from "#server";
-import { readBody } from "../common/body";
+import { readBody } from "./body";
 import type { Route } from "./+types/assets";
 
 const refuse = (reason: string, status: number) =>

@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { tableEntry } from "#core/project";
 import { Bench } from "../bench/Bench";
-import { useEnv } from "../common/env";
-import { useProject, useSession } from "../store/session-context";
+import { useEnv } from "../services/env";
+import { useProject, useSession } from "../session/context";
 import type { Route } from "./+types/bench";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {

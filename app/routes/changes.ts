@@ -10,9 +10,9 @@ import {
   troubleOf,
 } from "#server";
 import type { Missed } from "#server";
-import { readBody } from "../common/body";
-import { withDatabase } from "../common/trouble";
-import type { SaveAnswer } from "../store/answer";
+import { readBody } from "./body";
+import { withDatabase } from "./trouble";
+import type { SaveAnswer } from "../session/answer";
 import type { Route } from "./+types/changes";
 
 /** Larger ones are read in a thread of their own, so that nobody else waits, bytes. */

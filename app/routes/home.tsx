@@ -4,9 +4,9 @@ import { emptyProject, startScreen } from "#core/edit";
 import { inOrder, newId } from "#core/project";
 import { newProjectRequest, projectLog } from "#server";
 import type { Listed } from "#server";
-import { readBody } from "../common/body";
-import { Thumbnail } from "../common/Thumbnail";
-import { withDatabase } from "../common/trouble";
+import { readBody } from "./body";
+import { Thumbnail } from "../parts/Thumbnail";
+import { withDatabase } from "./trouble";
 import type { Route } from "./+types/home";
 
 export const meta: Route.MetaFunction = () => [{ title: "Projects · Nubble" }];

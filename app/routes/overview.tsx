@@ -14,15 +14,15 @@ import {
 import { variantsOf } from "#core/looks";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
-import { UndoButtons } from "../common/UndoButtons";
-import { UndoNotice } from "../common/UndoNotice";
-import { afterMenu } from "../common/afterMenu";
-import { NameField } from "../common/NameField";
-import { Notice } from "../common/Notice";
-import { SaveMark } from "../common/SaveMark";
-import { Thumbnail } from "../common/Thumbnail";
+import { UndoButtons } from "../session/parts/UndoButtons";
+import { UndoNotice } from "../session/parts/UndoNotice";
+import { afterMenu } from "../ui/afterMenu";
+import { NameField } from "../ui/NameField";
+import { Notice } from "../ui/Notice";
+import { SaveMark } from "../session/parts/SaveMark";
+import { Thumbnail } from "../parts/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
-import { useProject, useSession } from "../store/session-context";
+import { useProject, useSession } from "../session/context";
 
 /** A piece that was just duplicated, and how many rules came along. */
 interface Duplicated {

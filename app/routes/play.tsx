@@ -5,9 +5,9 @@ import type { LayoutEnv } from "#core/layout";
 import { tableEntry } from "#core/project";
 import type { Project } from "#core/project";
 import { Player } from "#player";
-import { useEnv } from "../common/env";
-import { Icon } from "../common/Icon";
-import { useProject, useSession } from "../store/session-context";
+import { useEnv } from "../services/env";
+import { Icon } from "../ui/Icon";
+import { useProject, useSession } from "../session/context";
 import type { Route } from "./+types/play";
 
 const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; first: string }) => {

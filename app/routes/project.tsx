@@ -1,7 +1,7 @@
 import { data, Outlet } from "react-router";
 import { projectLog } from "#server";
-import { withDatabase } from "../common/trouble";
-import { SessionProvider } from "../store/session-context";
+import { withDatabase } from "./trouble";
+import { SessionProvider } from "../session/context";
 import type { Route } from "./+types/project";
 
 export const loader = async ({ params }: Route.LoaderArgs) => {

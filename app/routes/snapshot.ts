@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { projectLog } from "#server";
-import { withDatabase } from "../common/trouble";
+import { withDatabase } from "./trouble";
 import type { Route } from "./+types/snapshot";
 
 /** The whole project as it is now, for a window that fell too far behind. */

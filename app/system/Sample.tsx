@@ -4,7 +4,7 @@ import { curveOf } from "#core/motion";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Gradient, Shadow } from "#core/properties";
-import { useProject } from "../store/session-context";
+import { useProject } from "../session/context";
 
 const shadowCss = (list: readonly Shadow[]): string =>
   list

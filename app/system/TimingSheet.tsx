@@ -6,7 +6,7 @@ import type { MotionGroup } from "#core/edit";
 import { curveOf, lengthOf } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { MotionValue } from "#core/project";
-import { useProject, useSession } from "../store/session-context";
+import { useProject, useSession } from "../session/context";
 
 /**
  * Less unlike than this nobody sees the difference; more than that it is meant to be another

@@ -6,13 +6,13 @@ import { inOrder } from "#core/project";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { defaultsOf, labelOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
-import { EasingPart } from "../common/EasingPart";
-import { NumberField } from "../common/NumberField";
-import { familiesOf, tokenWords } from "../common/tokens";
-import { ColourPart } from "../panels/ColourPart";
-import { GradientPart } from "../panels/GradientPart";
-import { ShadowList } from "../panels/ShadowPanel";
-import { useProject } from "../store/session-context";
+import { EasingPart } from "../parts/EasingPart";
+import { NumberField } from "../ui/NumberField";
+import { familiesOf, tokenWords } from "../parts/tokens";
+import { ColourPart } from "../parts/ColourPart";
+import { GradientPart } from "../parts/GradientPart";
+import { ShadowList } from "../parts/ShadowPanel";
+import { useProject } from "../session/context";
 
 const StylePart = ({
   value,

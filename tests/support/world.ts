@@ -2,10 +2,10 @@ import { setValues } from "#core/edit";
 import { apply, judge, newId, restoreKey, restoredValue, restoringOps, set } from "#core/project";
 import type { Change, LoggedChange, Project, Proposal } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
-import type { Batch } from "../../app/store/keeper";
-import type { Aside, Unsaved } from "../../app/store/pending";
-import { Session } from "../../app/store/session";
-import type { Message, Outside } from "../../app/store/outside";
+import type { Batch } from "../../app/session/keeper";
+import type { Aside, Unsaved } from "../../app/session/pending";
+import { Session } from "../../app/session/session";
+import type { Message, Outside } from "../../app/session/outside";
 
 /** Time that is wound by hand, for a server and its windows together. */
 export class Clock {

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { Finding } from "#core/checks";
 import { acceptFinding, unacceptFinding } from "#core/edit";
-import { Icon } from "../../common/Icon";
-import { useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { useSession } from "../../session/context";
 import { useBench, usePiece } from "../state/state";
 import type { Inspection } from "../../../workers/inspector";
 

@@ -4,8 +4,8 @@ import type { PieceMap } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
 import type { Arranged } from "../../../workers/arrange";
 import type { Inspection, Inspector } from "../../../workers/inspector";
-import { inspector } from "../../common/inspector";
-import { useProject } from "../../store/session-context";
+import { inspector } from "../../services/inspector";
+import { useProject } from "../../session/context";
 import { useBenchStore, usePiece } from "../state/state";
 
 /**

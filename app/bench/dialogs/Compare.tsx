@@ -11,7 +11,7 @@ import {
   variantsOf,
 } from "#core/looks";
 import type { Variant } from "#core/project";
-import { useProject } from "../../store/session-context";
+import { useProject } from "../../session/context";
 import { Canvas } from "../state/Canvas";
 import { useBench, usePiece } from "../state/state";
 

@@ -9,10 +9,10 @@ import { findBox } from "#core/layout";
 import { changesIn, looksIn } from "#core/looks";
 import { newId, orderAfter, set } from "#core/project";
 import type { LayerChanges, Op } from "#core/project";
-import { heavy } from "../../common/heavy";
-import { Icon } from "../../common/Icon";
-import { SortItem, SortList } from "../../common/SortList";
-import { useSession } from "../../store/session-context";
+import { heavy } from "../../services/heavy";
+import { Icon } from "../../ui/Icon";
+import { SortItem, SortList } from "../../ui/SortList";
+import { useSession } from "../../session/context";
 import { Canvas } from "../state/Canvas";
 import { activeOf, activeScene, useBench, useBenchStore } from "../state/state";
 

@@ -1,9 +1,9 @@
 import { setOverlay } from "#core/edit";
 import { overlayStyle } from "#core/machine";
 import { overlayPlaces } from "#core/project";
-import { NumberField } from "../../common/NumberField";
-import { PATIENCE } from "../../store/session";
-import { useSession } from "../../store/session-context";
+import { NumberField } from "../../ui/NumberField";
+import { PATIENCE } from "../../session/session";
+import { useSession } from "../../session/context";
 import { usePiece } from "../state/state";
 import { Pick } from "../../ui/Pick";
 

@@ -4,8 +4,8 @@ import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
 import { isBound, labelOf, parseValue, property, registry, showValue } from "#core/properties";
-import { useProject, useSession } from "../../store/session-context";
-import { tokenWords } from "../../common/tokens";
+import { useProject, useSession } from "../../session/context";
+import { tokenWords } from "../../parts/tokens";
 import { useBench, usePiece } from "../state/state";
 
 const keysWithText = registry.filter(

@@ -8,7 +8,7 @@ import { triggerText } from "#core/describe";
 import type { LayoutEnv } from "#core/layout";
 import { restingVariant, traitsOf, valuesOf, variantKey, variantName } from "#core/looks";
 import type { Piece, TriggerType, Variant } from "#core/project";
-import { Swatch } from "../../common/Icon";
+import { Swatch } from "../../ui/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arranged } from "../checks/inspect";

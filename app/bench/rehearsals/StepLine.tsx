@@ -2,8 +2,8 @@ import type { ReactNode } from "react";
 import { traitsOf, valuesOf } from "#core/looks";
 import type { Piece, Project, Step } from "#core/project";
 import { expects, pathText, pieceAtPath, stepText } from "#core/rehearse";
-import { Icon } from "../../common/Icon";
-import { NumberField } from "../../common/NumberField";
+import { Icon } from "../../ui/Icon";
+import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 
 /** What of a step can be changed in place; the rest is a sentence. */

@@ -1,10 +1,10 @@
 import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Motion, Piece } from "#core/project";
-import { Icon } from "../../common/Icon";
-import { NumberField } from "../../common/NumberField";
-import { PATIENCE } from "../../store/session";
-import { useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { NumberField } from "../../ui/NumberField";
+import { PATIENCE } from "../../session/session";
+import { useSession } from "../../session/context";
 import { useBench } from "../state/state";
 import { MotionPart } from "./MotionPart";
 

@@ -1,8 +1,8 @@
 import { addSignal } from "#core/edit";
 import { isNavigation, isShown } from "#core/machine";
 import type { Effect, Motion, Piece } from "#core/project";
-import { Icon } from "../../common/Icon";
-import { useProject, useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { useProject, useSession } from "../../session/context";
 import { MotionPart } from "./MotionPart";
 import { Pick } from "../../ui/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";

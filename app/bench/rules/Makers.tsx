@@ -8,8 +8,8 @@ import { boundsIn, unite } from "#core/layout";
 import type { Rect } from "#core/layout";
 import { ROOT, inOrder } from "#core/project";
 import type { Piece } from "#core/project";
-import { Menu } from "../../common/Menu";
-import { useProject, useSession } from "../../store/session-context";
+import { Menu } from "../../ui/Menu";
+import { useProject, useSession } from "../../session/context";
 import { activeScene, useActive, useBenchStore, useChosen } from "../state/state";
 
 /** Layers in the order one reads them: along the side on which they lie further apart. */

@@ -2,9 +2,9 @@ import { tokenValue } from "#core/looks";
 import { isSpring, lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
-import { EasingPart } from "../../common/EasingPart";
-import { NumberField } from "../../common/NumberField";
-import { useProject } from "../../store/session-context";
+import { EasingPart } from "../../parts/EasingPart";
+import { NumberField } from "../../ui/NumberField";
+import { useProject } from "../../session/context";
 import { Pick } from "../../ui/Pick";
 
 const own = "";

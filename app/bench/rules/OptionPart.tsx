@@ -4,7 +4,7 @@ import { piecesOf } from "#core/edit";
 import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
-import { useProject } from "../../store/session-context";
+import { useProject } from "../../session/context";
 import { Pick } from "../../ui/Pick";
 
 /**

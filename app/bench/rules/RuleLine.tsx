@@ -11,9 +11,9 @@ import {
 } from "#core/edit";
 import { traitsOf } from "#core/looks";
 import type { Change, Effect, Piece, Project, Rule } from "#core/project";
-import { Icon } from "../../common/Icon";
-import { PATIENCE } from "../../store/session";
-import { useProject, useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { PATIENCE } from "../../session/session";
+import { useProject, useSession } from "../../session/context";
 import { usePiece } from "../state/state";
 import { EffectPart } from "./EffectPart";
 import { MotionPart } from "./MotionPart";

@@ -1,9 +1,9 @@
 import { addSignal, removeSignal, renameSignal } from "#core/edit";
 import { inOrder } from "#core/project";
 import { useState } from "react";
-import { Icon } from "../../common/Icon";
-import { NameField } from "../../common/NameField";
-import { useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { NameField } from "../../ui/NameField";
+import { useSession } from "../../session/context";
 import { usePiece } from "../state/state";
 
 /** What the piece can tell whatever contains it. */

@@ -3,7 +3,7 @@ import { componentsAt, isOfPiece, usualDrag } from "#core/machine";
 import { ROOT, dragDirections, inOrder, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, TellingTrigger, Trigger, TriggerType } from "#core/project";
 import { useState } from "react";
-import { NumberField } from "../../common/NumberField";
+import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 
 /** Waits for the key that shall be listened for. */

@@ -1,8 +1,8 @@
 import { Dropdown } from "react-bootstrap";
 import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import type { Condition, Piece } from "#core/project";
-import { Swatch } from "../../common/Icon";
-import { Menu } from "../../common/Menu";
+import { Swatch } from "../../ui/Icon";
+import { Menu } from "../../ui/Menu";
 
 /** The condition of a rule as a sentence; opens to tick the values it allows. */
 export const WhilePart = ({

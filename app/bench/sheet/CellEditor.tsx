@@ -3,12 +3,12 @@ import type { KeyboardEvent } from "react";
 import { tokensFor } from "#core/looks";
 import { parseNumber } from "#core/properties";
 import type { Fill, Shadow, SpecifiedValue } from "#core/properties";
-import { useProject } from "../../store/session-context";
-import { AssetPart } from "../../panels/AssetPart";
-import { FillPanel } from "../../panels/FillPanel";
-import { Panel } from "../../panels/Panel";
-import { ShadowPanel } from "../../panels/ShadowPanel";
-import { TokenPart } from "../../panels/TokenPart";
+import { useProject } from "../../session/context";
+import { AssetPart } from "../../parts/AssetPart";
+import { FillPanel } from "../../parts/FillPanel";
+import { Panel } from "../../ui/Panel";
+import { ShadowPanel } from "../../parts/ShadowPanel";
+import { TokenPart } from "../../parts/TokenPart";
 import { sameSaid, wordsFor } from "./rows";
 import type { Cell, Row } from "./rows";
 

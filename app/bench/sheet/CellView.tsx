@@ -5,9 +5,9 @@ import { contrastOf } from "#core/paint";
 import type { Layer, Piece } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
-import { useProject } from "../../store/session-context";
-import { assetAddress } from "../../store/assets";
-import { IconMark } from "../../panels/AssetPart";
+import { useProject } from "../../session/context";
+import { assetAddress } from "../../session/assets";
+import { IconMark } from "../../parts/AssetPart";
 import { useBench, useBenchStore } from "../state/state";
 import type { Cell, Row } from "./rows";
 

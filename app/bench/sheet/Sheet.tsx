@@ -6,9 +6,9 @@ import { reached, restingVariant, variantKey, variantName, variantsOf } from "#c
 import { optionKeys } from "#core/project";
 import type { Layer, OptionKey, Piece, Variant } from "#core/project";
 import { OPTION, TRAIT } from "#core/properties";
-import { ContextMenu } from "../../common/ContextMenu";
-import type { MenuAt } from "../../common/ContextMenu";
-import { useProject, useSession } from "../../store/session-context";
+import { ContextMenu } from "../../ui/ContextMenu";
+import type { MenuAt } from "../../ui/ContextMenu";
+import { useProject, useSession } from "../../session/context";
 import { stageOrder } from "../state/grid";
 import { chooseCard, useActive, useBench, useBenchStore, useChosen } from "../state/state";
 import { CellEditor } from "./CellEditor";

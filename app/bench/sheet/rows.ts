@@ -14,7 +14,7 @@ import {
   sheetEntry,
 } from "#core/properties";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
-import { familiesOf, tokenWords } from "../../common/tokens";
+import { familiesOf, tokenWords } from "../../parts/tokens";
 
 /** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
 export interface Row {

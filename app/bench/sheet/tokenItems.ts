@@ -2,8 +2,8 @@ import type { Id } from "#core/basics";
 import { addOption, addToken, removeOption, tokenTypeOf } from "#core/edit";
 import { optionKeys } from "#core/project";
 import type { OptionKey, Piece, Project, TokenValue } from "#core/project";
-import type { MenuItem } from "../../common/ContextMenu";
-import type { Session } from "../../store/session";
+import type { MenuItem } from "../../ui/ContextMenu";
+import type { Session } from "../../session/session";
 import type { BenchEdits } from "../state/edits";
 import type { Cell, Row } from "./rows";
 

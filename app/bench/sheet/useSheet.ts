@@ -13,9 +13,9 @@ import {
 import { newId } from "#core/project";
 import type { Layer, Piece, Variant } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
-import type { MenuItem } from "../../common/ContextMenu";
-import { keyStep } from "../../common/keys";
-import { useProject, useSession } from "../../store/session-context";
+import type { MenuItem } from "../../ui/ContextMenu";
+import { keyStep } from "../../ui/keys";
+import { useProject, useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { chooseCard, useActive, useBench, useBenchStore, useChosen } from "../state/state";
 import { fromText, toText } from "./clipboard";

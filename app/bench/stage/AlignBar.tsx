@@ -1,5 +1,5 @@
 import { ROOT } from "#core/project";
-import { Icon } from "../../common/Icon";
+import { Icon } from "../../ui/Icon";
 import { useArranging } from "../state/arranging";
 import { useChosen } from "../state/state";
 

@@ -5,7 +5,7 @@ import { boundsIn, findBox, spotOf, unite, wayInto } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { ENDLESS } from "#core/properties";
 import type { Four } from "#core/properties";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { Handles } from "./Handles";
 import { useEdits } from "../state/edits";
 import { useBenchStore } from "../state/state";

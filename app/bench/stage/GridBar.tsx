@@ -1,7 +1,7 @@
 import { Dropdown } from "react-bootstrap";
 import { traitsOf, valuesOf } from "#core/looks";
-import { Icon, Swatch } from "../../common/Icon";
-import { Menu } from "../../common/Menu";
+import { Icon, Swatch } from "../../ui/Icon";
+import { Menu } from "../../ui/Menu";
 import { downOf } from "../state/grid";
 import { useBench, usePiece, wholeGrid } from "../state/state";
 

@@ -1,5 +1,5 @@
 import Moveable from "moveable";
-import { pageNonce } from "../../common/nonce";
+import { pageNonce } from "../../ui/nonce";
 import { useEffect, useLayoutEffect, useRef } from "react";
 import type { RefObject } from "react";
 import type { Id } from "#core/basics";
@@ -11,7 +11,7 @@ import { valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import { hundredths } from "#core/properties";
 import type { Value } from "#core/properties";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { activeOf, noMarks, useBenchStore } from "../state/state";
 import { neighbours } from "./useDragging";

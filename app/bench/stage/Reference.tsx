@@ -4,11 +4,11 @@ import { setReference } from "#core/edit";
 import type { Reference } from "#core/project";
 import { pictureTypes } from "#core/properties";
 import type { PictureAsset } from "#core/properties";
-import { Icon } from "../../common/Icon";
-import { Menu } from "../../common/Menu";
-import { NumberField } from "../../common/NumberField";
-import { assetAddress, upload } from "../../store/assets";
-import { useProject, useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { Menu } from "../../ui/Menu";
+import { NumberField } from "../../ui/NumberField";
+import { assetAddress, upload } from "../../session/assets";
+import { useProject, useSession } from "../../session/context";
 import { useBench, useBenchStore, usePiece } from "../state/state";
 
 /** The reference picture under a card: dimmed, locked, no part of the piece. */

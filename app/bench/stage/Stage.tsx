@@ -14,10 +14,10 @@ import {
 } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece, Variant } from "#core/project";
-import { ContextMenu } from "../../common/ContextMenu";
-import type { MenuAt } from "../../common/ContextMenu";
-import { Icon, Swatch } from "../../common/Icon";
-import { useProject, useSession } from "../../store/session-context";
+import { ContextMenu } from "../../ui/ContextMenu";
+import type { MenuAt } from "../../ui/ContextMenu";
+import { Icon, Swatch } from "../../ui/Icon";
+import { useProject, useSession } from "../../session/context";
 import { AlignBar } from "./AlignBar";
 import { useArranging } from "../state/arranging";
 import { Card } from "./Card";

@@ -8,7 +8,7 @@ import { Resolver, childrenOf, valuesIn, variantKey, variantsOf } from "#core/lo
 import { ROOT } from "#core/project";
 import type { Piece, Variant } from "#core/project";
 import { hundredths } from "#core/properties";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { isHeavy } from "../state/Later";
 import { pickLayer } from "../state/pick";

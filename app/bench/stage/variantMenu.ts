@@ -9,8 +9,8 @@ import {
   variantName,
 } from "#core/looks";
 import type { Piece, Variant } from "#core/project";
-import type { MenuItem } from "../../common/ContextMenu";
-import type { Session } from "../../store/session";
+import type { MenuItem } from "../../ui/ContextMenu";
+import type { Session } from "../../session/session";
 import type { Arranging } from "../state/arranging";
 import { heldVariant } from "../state/arranging";
 import type { BenchState } from "../state/state";

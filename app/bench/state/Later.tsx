@@ -2,7 +2,7 @@ import { useDeferredValue, useEffect, useRef, useState } from "react";
 import type { ReactNode } from "react";
 import { variantsOf } from "#core/looks";
 import type { Piece } from "#core/project";
-import { ProjectOverride, useProject } from "../../store/session-context";
+import { ProjectOverride, useProject } from "../../session/context";
 import { useBench } from "./state";
 
 /**

@@ -15,7 +15,7 @@ import {
 import { ROOT } from "#core/project";
 import type { Condition, Motion, Piece, Step, Variant } from "#core/project";
 import type { Inspection } from "../../../workers/inspector";
-import { useProject } from "../../store/session-context";
+import { useProject } from "../../session/context";
 
 /** Lines and numbers drawn over the card one works on. */
 export interface Marks {

@@ -23,11 +23,11 @@ import {
 import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, Lane, Motion, MotionValue, Spring, Token } from "#core/project";
-import { EasingPart } from "../../common/EasingPart";
-import { Icon } from "../../common/Icon";
-import { NumberField } from "../../common/NumberField";
-import { keyStep } from "../../common/keys";
-import { useSession } from "../../store/session-context";
+import { EasingPart } from "../../parts/EasingPart";
+import { Icon } from "../../ui/Icon";
+import { NumberField } from "../../ui/NumberField";
+import { keyStep } from "../../ui/keys";
+import { useSession } from "../../session/context";
 import { MotionPart } from "../rules/MotionPart";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";

@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
 import { Button, Form, Modal, ProgressBar } from "react-bootstrap";
-import { saveBytes } from "../../common/save";
+import { saveBytes } from "../../services/download";
 import { film, momentsOf } from "./film";
 import type { Filming } from "./film";
 import type { Timed } from "./useTiming";

@@ -3,8 +3,8 @@ import { Dropdown } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
 import { giveMotion } from "#core/edit";
-import { Menu } from "../../common/Menu";
-import { useProject, useSession } from "../../store/session-context";
+import { Menu } from "../../ui/Menu";
+import { useProject, useSession } from "../../session/context";
 import type { Timed } from "./useTiming";
 
 /** Gives the motion one looks at to other rules of the piece, too. */

@@ -4,7 +4,7 @@ import { laneLabel, laneValue, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";
-import { keyStep } from "../../common/keys";
+import { keyStep } from "../../ui/keys";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { cssKeyframes } from "#core/formats/motion";
-import { Menu } from "../../common/Menu";
-import { saveText } from "../../common/save";
+import { Menu } from "../../ui/Menu";
+import { saveText } from "../../services/download";
 import type { Filming } from "./film";
 import { FilmDialog } from "./FilmDialog";
 import type { Timed } from "./useTiming";

@@ -3,7 +3,7 @@ import type { LayoutBox } from "#core/layout";
 import { markup, paint } from "#core/paint";
 import type { Paint } from "#core/paint";
 import type { Pictures } from "../../../workers/pictures";
-import { embedded } from "../../common/embed";
+import { embedded } from "../../services/embed";
 
 /** How a change is filmed. */
 export interface Filming {

@@ -12,7 +12,7 @@ import { ROOT, inOrder } from "#core/project";
 import type { Motion, Piece, Project, Rule, Variant } from "#core/project";
 import { firing } from "#core/runtime";
 import type { Shown } from "#core/runtime";
-import { useProject, useSession } from "../../store/session-context";
+import { useProject, useSession } from "../../session/context";
 import { useActive, useBench, useChosen, usePiece } from "../state/state";
 
 /** The shortest stretch of time that is shown, ms. */

@@ -3,9 +3,9 @@ import type { PointerEvent } from "react";
 import { valuesIn } from "#core/looks";
 import type { Reference } from "#core/project";
 import type { PictureAsset, Value } from "#core/properties";
-import { remember } from "../../panels/ColourPart";
-import { assetAddress } from "../../store/assets";
-import { useProject, useSession } from "../../store/session-context";
+import { remember } from "../../parts/ColourPart";
+import { assetAddress } from "../../session/assets";
+import { useProject, useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { activeOf, useBenchStore } from "../state/state";
 

@@ -1,13 +1,13 @@
 import { useRef, useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { contains, piecesOf } from "#core/edit";
-import { Icon } from "../../common/Icon";
-import { Menu } from "../../common/Menu";
-import { useProject, useSession } from "../../store/session-context";
+import { Icon } from "../../ui/Icon";
+import { Menu } from "../../ui/Menu";
+import { useProject, useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { fresh, useInserter } from "./inserting";
-import { AssetPart } from "../../panels/AssetPart";
-import { Panel } from "../../panels/Panel";
+import { AssetPart } from "../../parts/AssetPart";
+import { Panel } from "../../ui/Panel";
 import { useBench, usePiece } from "../state/state";
 
 /** Everything a piece can be made of. */

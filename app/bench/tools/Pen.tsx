@@ -8,7 +8,7 @@ import { boundsOfOutlines, moveKnot, writeOutlines } from "#core/paths";
 import type { Knot, KnotOutline } from "#core/paths";
 import { thousandths } from "#core/properties";
 import type { Value } from "#core/properties";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { parentForNew, useBenchStore } from "../state/state";
 
 /**

@@ -18,7 +18,7 @@ import {
 } from "#core/paths";
 import type { Knot, KnotOutline, PathPoint } from "#core/paths";
 import { thousandths } from "#core/properties";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { activeOf, useBenchStore } from "../state/state";
 

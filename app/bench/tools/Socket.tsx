@@ -4,7 +4,7 @@ import { boundsIn, unite } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { activeOf, useBenchStore } from "../state/state";
 
 /** How far the socket lies outside of what is chosen, px on screen. */

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
-import { useSession } from "../../store/session-context";
+import { useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 
 /** Typing right where the text stands. Esc or a click elsewhere ends it. */

@@ -5,13 +5,13 @@ import { lastWiring, piecesOf, wire, wireEffects, wireScopes, wireTriggers } fro
 import { conditionText, variantName } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Trigger, TriggerType } from "#core/project";
-import { Panel } from "../../panels/Panel";
-import { useProject, useSession } from "../../store/session-context";
+import { Panel } from "../../ui/Panel";
+import { useProject, useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { useBench, usePiece } from "../state/state";
 import type { BenchState } from "../state/state";
 import { MotionPart } from "../rules/MotionPart";
-import { NumberField } from "../../common/NumberField";
+import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 
 const withTime: readonly TriggerType[] = ["delay", "hold"];

@@ -18,12 +18,12 @@ import {
 import { restOf, valuesOf, variantsOf } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Trait } from "#core/project";
-import { Menu } from "../../common/Menu";
-import { Icon, Swatch, swatchCount } from "../../common/Icon";
-import { afterMenu } from "../../common/afterMenu";
-import { NameField } from "../../common/NameField";
-import { SortItem, SortList } from "../../common/SortList";
-import { useSession } from "../../store/session-context";
+import { Menu } from "../../ui/Menu";
+import { Icon, Swatch, swatchCount } from "../../ui/Icon";
+import { afterMenu } from "../../ui/afterMenu";
+import { NameField } from "../../ui/NameField";
+import { SortItem, SortList } from "../../ui/SortList";
+import { useSession } from "../../session/context";
 import { useEdits } from "../state/edits";
 import { usePiece } from "../state/state";
 

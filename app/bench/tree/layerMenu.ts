@@ -2,7 +2,7 @@ import { contains, piecesOf } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece, Project } from "#core/project";
-import type { MenuItem } from "../../common/ContextMenu";
+import type { MenuItem } from "../../ui/ContextMenu";
 import type { Arranging } from "../state/arranging";
 import { canCombine, heldStyle } from "../state/arranging";
 import type { BenchEdits } from "../state/edits";

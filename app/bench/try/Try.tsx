@@ -8,8 +8,8 @@ import type { Step, Variant } from "#core/project";
 import { Recorder } from "#core/rehearse";
 import type { Run } from "#core/runtime";
 import { Player } from "#player";
-import { Icon, Swatch } from "../../common/Icon";
-import { useProject, useSession } from "../../store/session-context";
+import { Icon, Swatch } from "../../ui/Icon";
+import { useProject, useSession } from "../../session/context";
 import { useActive, useBench, usePiece } from "../state/state";
 import { Beside, MOST_BESIDE } from "./Beside";
 

@@ -5,7 +5,7 @@ import { inOrder } from "#core/project";
 import type { EffectOf, EffectType, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";
 import type { ComponentType } from "react";
-import { NumberField } from "../../../common/NumberField";
+import { NumberField } from "../../../ui/NumberField";
 import { OptionPart } from "../OptionPart";
 import { Pick } from "../../../ui/Pick";
 import { nestedTraits, screensFor, scrollTargets } from "./choices";

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
-import { Hub } from "../../workers/hub";
-import type { FromHub, Port, StreamEvents, Watched } from "../../workers/hub";
-import { Clock } from "../../tests/support/world";
+import { Hub } from "../../../workers/hub";
+import type { FromHub, Port, StreamEvents, Watched } from "../../../workers/hub";
+import { Clock } from "../../../tests/support/world";
 
 /** A server's end of streams: which are open, and for what. */
 class Wire {

@@ -4,8 +4,8 @@ import { inOrder } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
 import type { Gradient, SpecifiedValue, ValueType } from "#core/properties";
-import { useProject } from "../store/session-context";
-import { tokenWords } from "../common/tokens";
+import { useProject } from "../session/context";
+import { tokenWords } from "./tokens";
 
 const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | undefined => {
   if (type === "colour" && value !== "none") return plainText(value);

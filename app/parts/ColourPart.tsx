@@ -2,8 +2,8 @@ import { useRef, useState } from "react";
 import { HexAlphaColorPicker, setNonce } from "react-colorful";
 import { colourText, notations, parseColour } from "#core/colour";
 import type { Notation } from "#core/colour";
-import { Icon } from "../common/Icon";
-import { pageNonce } from "../common/nonce";
+import { Icon } from "../ui/Icon";
+import { pageNonce } from "../ui/nonce";
 
 // its style sheet is added when it first shows
 const nonce = pageNonce();

@@ -1,4 +1,4 @@
-import type { FromHub, ToHub } from "../../workers/hub";
+import type { FromHub, ToHub } from "../../../workers/hub";
 
 /** This window's end of what brings others' changes. */
 export interface LiveLine {
@@ -16,7 +16,7 @@ interface Line {
 /** A hub of this window's own, where the browser has no shared workers. */
 const ownLine = (hear: (message: FromHub) => void): Line => {
   const port = { post: hear };
-  const hub = import("../../workers/stream").then(({ browserHub }) => browserHub());
+  const hub = import("../../../workers/stream").then(({ browserHub }) => browserHub());
   return {
     post: (message) => void hub.then((h) => h.take(port, message)),
     close: () => undefined,
@@ -24,7 +24,7 @@ const ownLine = (hear: (message: FromHub) => void): Line => {
 };
 
 const sharedLine = (hear: (message: FromHub) => void): Line => {
-  const worker = new SharedWorker(new URL("../../workers/live.ts", import.meta.url), {
+  const worker = new SharedWorker(new URL("../../../workers/live.ts", import.meta.url), {
     type: "module",
     name: "nubble-live",
   });

@@ -2,9 +2,9 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Id } from "#core/basics";
 import { pictureTypes } from "#core/properties";
 import type { IconAsset, PictureAsset } from "#core/properties";
-import { assetAddress, iconCatalogue, keepIcon, upload } from "../store/assets";
-import type { CatalogueIcon } from "../store/assets";
-import { useProject, useSession } from "../store/session-context";
+import { assetAddress, iconCatalogue, keepIcon, upload } from "../session/assets";
+import type { CatalogueIcon } from "../session/assets";
+import { useProject, useSession } from "../session/context";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
 const MOST = 126;

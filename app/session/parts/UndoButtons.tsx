@@ -1,9 +1,9 @@
 import { useEffect } from "react";
 import { Button } from "react-bootstrap";
-import type { Session } from "../store/session";
-import { useSession, useUndo } from "../store/session-context";
-import { Icon } from "./Icon";
-import { isTyping } from "./typing";
+import type { Session } from "../session";
+import { useSession, useUndo } from "../context";
+import { Icon } from "../../ui/Icon";
+import { isTyping } from "../../ui/typing";
 
 /** Ctrl+Z, Ctrl+Shift+Z and Ctrl+Y, unless one is typing. */
 const useUndoKeys = (session: Session): void => {

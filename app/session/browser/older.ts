@@ -1,5 +1,5 @@
 import { changeSchema, newId } from "#core/project";
-import type { Unsaved } from "./pending";
+import type { Unsaved } from "../pending";
 
 /**
  * Under these names an older Nubble kept unsaved changes: a list of `{ changeId, change }` for each

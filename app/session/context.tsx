@@ -2,10 +2,10 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore } 
 import type { ReactNode } from "react";
 import { ToastContainer } from "react-bootstrap";
 import type { Project } from "#core/project";
-import { openSession } from "./browser";
+import { openSession } from "./browser/browser";
 import { Session } from "./session";
 import type { Message } from "./outside";
-import { Notice, NoticePlace } from "../common/Notice";
+import { Notice, NoticePlace } from "../ui/Notice";
 
 const Context = createContext<Session | null>(null);
 

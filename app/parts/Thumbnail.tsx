@@ -4,7 +4,7 @@ import { Resolver, restingVariant } from "#core/looks";
 import { paint } from "#core/paint";
 import type { Project } from "#core/project";
 import { Drawing } from "#player";
-import { useEnv } from "./env";
+import { useEnv } from "../services/env";
 
 /** A piece in its resting variant, made as large as its room allows, at most at real size. */
 export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Button } from "react-bootstrap";
-import { useAside, useSave, useSession } from "../store/session-context";
-import type { SaveState } from "../store/outside";
+import { useAside, useSave, useSession } from "../context";
+import type { SaveState } from "../outside";
 import { SetAside } from "./SetAside";
 
 const count = (n: number): string => (n === 1 ? "One change is" : `${n} changes are`);

@@ -1,8 +1,8 @@
 import { openDB } from "idb";
 import type { DBSchema, IDBPDatabase } from "idb";
-import type { Batch, Shelf } from "./keeper";
-import { asideSchema, unsavedSchema } from "./pending";
-import type { Aside, Unsaved } from "./pending";
+import type { Batch, Shelf } from "../keeper";
+import { asideSchema, unsavedSchema } from "../pending";
+import type { Aside, Unsaved } from "../pending";
 
 /** A change as this browser keeps it: of which project, and which window answers for it. */
 interface Shelved {

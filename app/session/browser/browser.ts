@@ -1,11 +1,11 @@
 import { newId } from "#core/project";
-import type { FromHub } from "../../workers/hub";
+import type { FromHub } from "../../../workers/hub";
 import { openLive } from "./live";
 import type { LiveLine } from "./live";
 import { olderLeftovers } from "./older";
-import { Session } from "./session";
-import type { Missed } from "./answer";
-import type { Outside, Snapshot } from "./outside";
+import { Session } from "../session";
+import type { Missed } from "../answer";
+import type { Outside, Snapshot } from "../outside";
 import { BrowserShelf } from "./shelf";
 
 /** A save that takes longer is tried again, ms. */

@@ -2,10 +2,10 @@ import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { isBound } from "#core/properties";
 import type { Shadow, SpecifiedValue, ValueType } from "#core/properties";
-import { Icon } from "../common/Icon";
-import { NumberField } from "../common/NumberField";
+import { Icon } from "../ui/Icon";
+import { NumberField } from "../ui/NumberField";
 import { ColourPart } from "./ColourPart";
-import { Panel } from "./Panel";
+import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
 
 const fresh: Shadow = { x: 0, y: 4, blur: 12, spread: 0, colour: "#20302e40" };

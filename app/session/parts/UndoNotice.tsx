@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import { useSession, useUndo } from "../store/session-context";
-import { Notice } from "./Notice";
+import { useSession, useUndo } from "../context";
+import { Notice } from "../../ui/Notice";
 
 /**
  * What was just done, with a way to take it back; gone as soon as something else would be taken

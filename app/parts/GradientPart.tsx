@@ -3,7 +3,7 @@ import type { KeyboardEvent, PointerEvent } from "react";
 import { mixColour } from "#core/colour";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
-import { NumberField } from "../common/NumberField";
+import { NumberField } from "../ui/NumberField";
 import { ColourPart } from "./ColourPart";
 
 const clamp = (n: number) => Math.max(0, Math.min(1, Math.round(n * 100) / 100));

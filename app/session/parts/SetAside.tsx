@@ -2,9 +2,9 @@ import { useMemo } from "react";
 import { Button, Modal, Table } from "react-bootstrap";
 import { changeRows } from "#core/edit";
 import type { Project } from "#core/project";
-import type { Aside } from "../store/pending";
-import { useAside, useProject, useSession } from "../store/session-context";
-import { saveText } from "./save";
+import type { Aside } from "../pending";
+import { useAside, useProject, useSession } from "../context";
+import { saveText } from "../../services/download";
 
 const when = (ms: number): string =>
   ms === 0

@@ -5,7 +5,7 @@ import type { Fill, PictureFill, SpecifiedValue, Stop, ValueType } from "#core/p
 import { AssetPart } from "./AssetPart";
 import { ColourPart, remember } from "./ColourPart";
 import { GradientPart } from "./GradientPart";
-import { Panel } from "./Panel";
+import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
 
 type Kind = "colour" | "linear" | "radial" | "picture" | "token";

@@ -1,6 +1,6 @@
 import { cssWords, presets, springFrom, swingOf } from "#core/motion";
 import type { Easing } from "#core/project";
-import { NumberField } from "./NumberField";
+import { NumberField } from "../ui/NumberField";
 
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";
 
