@@ -11,6 +11,7 @@ import {
 } from "react-router";
 import { use } from "react";
 import type { ReactNode } from "react";
+import { BenchMemoryProvider } from "./bench/state/memory";
 import { NonceContext } from "./ui/nonce";
 import "../generated/fonts.css";
 import "./theme/theme.scss";
@@ -48,7 +49,11 @@ export const Layout = ({ children }: { children: ReactNode }) => {
 };
 
 export default function Root() {
-  return <Outlet />;
+  return (
+    <BenchMemoryProvider>
+      <Outlet />
+    </BenchMemoryProvider>
+  );
 }
 
 const titles: Readonly<Record<number, string>> = {

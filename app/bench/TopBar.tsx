@@ -1,57 +1,64 @@
 import { memo, useState } from "react";
+import { Button } from "react-bootstrap";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
-import { NameField } from "../ui/NameField";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import { SaveMark } from "../session/parts/SaveMark";
 import { UndoButtons } from "../session/parts/UndoButtons";
-import { useProject, useSession } from "../session/context";
-import { usePiece } from "./state/state";
+import { LinkButton } from "../ui/LinkButton";
+import { NameField } from "../ui/NameField";
+import { countRender } from "../ui/renders";
+import { Tool } from "../ui/Tool";
+import { useBench, useCommand, usePieceParts } from "./state/context";
 
-export const TopBar = memo(function TopBar({ onHelp }: { onHelp: () => void }) {
-  const session = useSession();
-  const project = useProject();
-  const piece = usePiece();
+/** The name of the piece, which a click lets one type anew. */
+const PieceName = () => {
+  const command = useCommand();
+  const { id, name } = usePieceParts("id", "name");
   const [renaming, setRenaming] = useState(false);
+  const named = (text: string | null) => {
+    setRenaming(false);
+    if (text) command(() => renamePiece(id, text));
+  };
+  return renaming ? (
+    <NameField value={name} label="Name of the piece" onDone={named} />
+  ) : (
+    <Button variant="name" className="strong" title="Rename" onClick={() => setRenaming(true)}>
+      {name}
+    </Button>
+  );
+};
+
+/** The head of the bench: where one is, undo, saving, and Play. */
+export const TopBar = memo(function TopBar() {
+  countRender("top bar");
+  const session = useSession();
+  const project = useDisplayedProject((p) => p.name);
+  const { id, kind } = usePieceParts("id", "kind");
+  const openDialog = useBench((s) => s.openDialog);
   return (
     <header className="bar">
       <Link to="/" className="brand">
         Nubble
       </Link>
       <nav className="crumbs" aria-label="Where you are">
-        <Link to={`/projects/${session.id}`}>{project.name}</Link>
+        <Link to={`/projects/${session.id}`}>{project}</Link>
         <span className="quiet">/</span>
-        {renaming ? (
-          <NameField
-            value={piece.name}
-            label="Name of the piece"
-            onDone={(name) => {
-              setRenaming(false);
-              if (name) session.edit(renamePiece(piece.id, name));
-            }}
-          />
-        ) : (
-          <button
-            type="button"
-            className="plain-name strong"
-            title="Rename"
-            onClick={() => setRenaming(true)}
-          >
-            {piece.name}
-          </button>
-        )}
+        <PieceName />
       </nav>
       <UndoButtons />
       <SaveMark />
-      <span className="flex-grow-1" />
-      <button type="button" className="tool" onClick={onHelp} title="Keys (?)">
+      <span className="push" />
+      <Tool title="Keys (?)" onClick={() => openDialog({ kind: "keys" })}>
         Keys
-      </button>
-      <Link
-        className="btn btn-primary btn-sm px-3"
-        to={`/projects/${session.id}/play${piece.kind === "screen" ? `/${piece.id}` : ""}`}
+      </Tool>
+      <LinkButton
+        size="sm"
+        to={`/projects/${session.id}/play${kind === "screen" ? `/${id}` : ""}`}
       >
         Play
-      </Link>
+      </LinkButton>
     </header>
   );
 });

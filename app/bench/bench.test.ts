@@ -12,7 +12,7 @@ import { gridOf, headings, variantOf } from "./state/grid";
 import { outwards, pickLayer } from "./state/pick";
 import { cellOf, differs, readCell, rowsFor } from "./sheet/rows";
 import { Scenes } from "./state/scenes";
-import { activeOf, parentForNew } from "./state/state";
+import { activeOf, parentForNew } from "./state/active";
 
 let env: LayoutEnv;
 beforeAll(async () => {

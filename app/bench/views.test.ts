@@ -9,9 +9,9 @@ import { familiesOf, tokenWords } from "../parts/tokens";
 import { colourAt } from "./tools/Dropper";
 import { gridOf, shownVariants, stageOrder } from "./state/grid";
 import { isHeavy } from "./state/Later";
-import { linesOf } from "./tree/Layers";
+import { linesOf } from "./tree/lines";
 import { fromText, toText } from "./sheet/clipboard";
-import { wholeGrid } from "./state/state";
+import { wholeGrid } from "./state/view";
 
 const kit = (piece: string) => {
   const b = new Builder();

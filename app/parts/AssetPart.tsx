@@ -4,7 +4,8 @@ import { pictureTypes } from "#core/properties";
 import type { IconAsset, PictureAsset } from "#core/properties";
 import { assetAddress, iconCatalogue, keepIcon, upload } from "../session/assets";
 import type { CatalogueIcon } from "../session/assets";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
 const MOST = 126;
@@ -54,7 +55,7 @@ const foundWords = (count: number): string => {
 
 const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [all, setAll] = useState<readonly CatalogueIcon[] | null>(null);
   const [failed, setFailed] = useState(false);
   const [text, setText] = useState("");
@@ -132,7 +133,7 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
 
 const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const take = async (file: File | undefined) => {

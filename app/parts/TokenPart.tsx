@@ -4,7 +4,7 @@ import { inOrder } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
 import type { Gradient, SpecifiedValue, ValueType } from "#core/properties";
-import { useProject } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import { tokenWords } from "./tokens";
 
 const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | undefined => {
@@ -14,7 +14,7 @@ const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | 
 
 /** What a token looks like in a list: its colour or gradient, or its number. */
 const TokenMark = ({ token }: { token: Token }) => {
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const value = tokenValue(tokens, token.id);
   if (token.type === "number" || token.type === "duration")
     return <span className="token-number mono">{plainText(value ?? "?")}</span>;
@@ -32,7 +32,7 @@ export const TokenPart = ({
   said: SpecifiedValue | undefined;
   onPick: (said: SpecifiedValue) => void;
 }) => {
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const suited = inOrder(tokens).filter((t) => tokensFor(type).includes(t.type));
   if (suited.length === 0) return null;
   return (

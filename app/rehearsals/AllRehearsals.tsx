@@ -7,8 +7,9 @@ import type { Piece } from "#core/project";
 import type { Failure } from "#core/rehearse";
 import { useEnv } from "../services/env";
 import { inspector } from "../services/inspector";
-import { useProject, useSession } from "../session/context";
-import { ResultMark } from "./ResultMark";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
+import { ResultMark } from "../parts/ResultMark";
 import "./rehearsals.scss";
 
 /** How each rehearsal of each piece went; null: well. */
@@ -59,7 +60,7 @@ const Line = ({
 
 /** All rehearsals of the project, run together, with what came of them by piece. */
 export const AllRehearsals = () => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const env = useEnv(project.assets);
   const [results, setResults] = useState<Results>({});
   const [going, setGoing] = useState<Going>("no");

@@ -2,7 +2,8 @@ import { Link } from "react-router";
 import { tableEntry } from "#core/project";
 import { Bench } from "../bench/Bench";
 import { useEnv } from "../services/env";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import type { Route } from "./+types/bench";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {
@@ -13,7 +14,7 @@ export const meta: Route.MetaFunction = ({ matches, params }) => {
 };
 
 export default function BenchRoute({ params }: Route.ComponentProps) {
-  const project = useProject();
+  const project = useDisplayedProject();
   const session = useSession();
   const env = useEnv(project.assets);
   if (!tableEntry(project.pieces, params.pieceId)) {

@@ -22,7 +22,8 @@ import { Notice } from "../ui/Notice";
 import { SaveMark } from "../session/parts/SaveMark";
 import { Thumbnail } from "../parts/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 
 /** A piece that was just duplicated, and how many rules came along. */
 interface Duplicated {
@@ -43,7 +44,7 @@ const Tile = ({
   onDuplicated: (made: Duplicated) => void;
 }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [renaming, setRenaming] = useState(false);
   const variants = variantsOf(piece).length;
   const rules = Object.keys(piece.rules).length;
@@ -131,7 +132,7 @@ const Tile = ({
 /** All pieces of a project. */
 export default function Overview() {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const navigate = useNavigate();
   const [renaming, setRenaming] = useState(false);
   const [removed, setRemoved] = useState<string | null>(null);

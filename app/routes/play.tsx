@@ -7,7 +7,8 @@ import type { Project } from "#core/project";
 import { Player } from "#player";
 import { useEnv } from "../services/env";
 import { Icon } from "../ui/Icon";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import type { Route } from "./+types/play";
 
 const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; first: string }) => {
@@ -86,7 +87,7 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
 
 /** The prototype on a page of its own, at real size. */
 export default function Play({ params }: Route.ComponentProps) {
-  const project = useProject();
+  const project = useDisplayedProject();
   const session = useSession();
   const env = useEnv(project.assets);
   const asked =

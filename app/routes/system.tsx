@@ -25,7 +25,8 @@ import { NameField } from "../ui/NameField";
 import { SaveMark } from "../session/parts/SaveMark";
 import { SortItem, SortList } from "../ui/SortList";
 import { upload } from "../session/assets";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import { Sample } from "../system/Sample";
 import { TimingSheet } from "../system/TimingSheet";
 import { TokenEditor } from "../system/TokenEditor";
@@ -74,7 +75,7 @@ const Tile = ({
   onNote: (text: string) => void;
 }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [naming, setNaming] = useState<"name" | "group" | null>(null);
   const uses = usesOf(project, token.id);
   const moved = token.type === "motion" ? motionUsesOf(project, token.id) : [];
@@ -220,7 +221,7 @@ const Tile = ({
 
 const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => void }) => {
   const session = useSession();
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const [open, setOpen] = useState<string | null>(null);
   const own = inOrder(tokens).filter((t) => t.type === type);
   const groups = [...new Set(own.map((t) => t.group))].sort((a, b) => {
@@ -288,7 +289,7 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
 /** What could be tidied: values that repeat, tokens that nobody uses, tokens that are the same. */
 const Findings = () => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const repeated = repeatedValues(project)
     .filter((r) => r.places.length > 2)
     .slice(0, 8);
@@ -353,7 +354,7 @@ const Findings = () => {
 
 const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   useEnv(project.assets);
   const own = Object.values(project.assets).filter((a): a is FontAsset => a.kind === "font");
   const take = async (files: FileList | null) => {
@@ -404,7 +405,7 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
 /** The project's design system: tokens, what could be tidied, fonts. */
 export default function System() {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [note, setNote] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   return (

@@ -1,6 +1,8 @@
 import { wrap } from "comlink";
 import type { Remote } from "comlink";
+import type { PieceMap } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
+import type { Arranged } from "../../workers/arrange";
 import type { Inspector } from "../../workers/inspector";
 
 let worker: { inspector: Remote<Inspector>; env: LayoutEnv | null } | null = null;
@@ -22,3 +24,7 @@ export const inspector = async (env: LayoutEnv): Promise<Remote<Inspector>> => {
   }
   return worker.inspector;
 };
+
+/** Where the places of a map lie; computed in the worker. */
+export const arrangedMap = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> =>
+  (await inspector(env)).arrangeMap(map);

@@ -2,6 +2,7 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore } 
 import type { ReactNode } from "react";
 import { ToastContainer } from "react-bootstrap";
 import type { Project } from "#core/project";
+import { DisplayedContext } from "./displayed";
 import { openSession } from "./browser/browser";
 import { Session } from "./session";
 import type { Message } from "./outside";
@@ -49,10 +50,12 @@ export const SessionProvider = ({
   const [place, setPlace] = useState<HTMLElement | null>(null);
   return (
     <Context.Provider value={session}>
-      <NoticePlace.Provider value={place}>
-        {children}
-        <Messages session={session} />
-      </NoticePlace.Provider>
+      <DisplayedContext.Provider value={session}>
+        <NoticePlace.Provider value={place}>
+          {children}
+          <Messages session={session} />
+        </NoticePlace.Provider>
+      </DisplayedContext.Provider>
       <ToastContainer
         className="notices"
         position="bottom-center"
@@ -98,21 +101,6 @@ export const useSession = (): Session => {
   const session = useContext(Context);
   if (!session) throw new Error("there is no project around this page");
   return session;
-};
-
-/** Another project for the parts below than the one of this moment: the same a little earlier. */
-export const ProjectOverride = createContext<Project | null>(null);
-const never = () => () => undefined;
-
-/** The project as it is now, with this window's own edits; below an override, as that says. */
-export const useProject = (): Project => {
-  const session = useSession();
-  const over = useContext(ProjectOverride);
-  return useSyncExternalStore(
-    over ? never : session.subscribe,
-    () => over ?? session.displayed,
-    () => over ?? session.displayed,
-  );
 };
 
 export const useSave = () => {

@@ -159,6 +159,19 @@ export class Session {
     return true;
   }
 
+  /**
+   * Makes the change a command comes to for the project of this very moment; false when it comes to
+   * nothing or is refused.
+   */
+  run(
+    command: (project: Project) => Change | null | undefined,
+    gesture?: string | null,
+    patience?: number,
+  ): boolean {
+    const change = command(this.present);
+    return change ? this.edit(change, gesture, patience) : false;
+  }
+
   /** Keeps quiet about edits until `resume`, for a gesture that paints what it does by itself. */
   pause(): void {
     this.paused ??= this.present;

@@ -4,7 +4,7 @@ import { curveOf } from "#core/motion";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Gradient, Shadow } from "#core/properties";
-import { useProject } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 
 const shadowCss = (list: readonly Shadow[]): string =>
   list
@@ -35,7 +35,7 @@ const CurveSample = ({ easing }: { easing: Easing }) => {
 
 /** What a token looks like, large enough to judge. */
 export const Sample = ({ token }: { token: Token }) => {
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const value = tokenValue(tokens, token.id);
   if (value === undefined) return <span className="sample gone">?</span>;
   switch (token.type) {

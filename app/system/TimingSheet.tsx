@@ -6,7 +6,8 @@ import type { MotionGroup } from "#core/edit";
 import { curveOf, lengthOf } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { MotionValue } from "#core/project";
-import { useProject, useSession } from "../session/context";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 
 /**
  * Less unlike than this nobody sees the difference; more than that it is meant to be another
@@ -61,7 +62,7 @@ const Row = ({
   onPick: () => void;
 }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [open, setOpen] = useState(false);
   const { value, token, uses, nearest } = group;
   const off = nearest?.off ?? 1;
@@ -135,7 +136,7 @@ const Row = ({
  */
 export const TimingSheet = () => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [of, setOf] = useState<string | null>(null);
   const piece = of !== null && project.pieces[of] ? of : null;

@@ -12,7 +12,7 @@ import { familiesOf, tokenWords } from "../parts/tokens";
 import { ColourPart } from "../parts/ColourPart";
 import { GradientPart } from "../parts/GradientPart";
 import { ShadowList } from "../parts/ShadowPanel";
-import { useProject } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 
 const StylePart = ({
   value,
@@ -21,7 +21,7 @@ const StylePart = ({
   value: StyleValue;
   onChange: (v: StyleValue) => void;
 }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const base = defaultsOf("text");
   const now = (key: string): Value => value[key] ?? (base[key] as Value);
   const field = (key: string): ReactNode => {
@@ -89,7 +89,7 @@ export const TokenEditor = ({
   token: Token;
   onChange: (v: Token["value"]) => void;
 }) => {
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const alias =
     typeof token.value === "object" && "alias" in token.value
       ? (token.value as { alias: string }).alias

@@ -5,6 +5,8 @@ export { copyLayers, pasteClip, readClip } from "./clip";
 export type { Clip } from "./clip";
 export { addDrafts } from "./drafts";
 export { detach, extract, replaceBy } from "./extract";
+export { addGathered } from "./gathered";
+export type { Gathered } from "./gathered";
 export {
   addLayer,
   duplicateLayers,

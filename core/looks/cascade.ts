@@ -15,7 +15,7 @@ const sorted = new WeakMap<object, readonly Look[]>();
  * Looks from the least to the most specific, ties by their own order: the last that sets a property
  * wins.
  */
-export const looksOf = (piece: Piece): readonly Look[] => {
+export const looksOf = (piece: Pick<Piece, "looks">): readonly Look[] => {
   const known = sorted.get(piece.looks);
   if (known) return known;
   const list = Object.values(piece.looks).sort(
@@ -26,7 +26,7 @@ export const looksOf = (piece: Piece): readonly Look[] => {
 };
 
 /** The looks that hold in a variant, weakest first. */
-export const looksIn = (piece: Piece, variant: Variant): Look[] =>
+export const looksIn = (piece: Pick<Piece, "looks">, variant: Variant): Look[] =>
   looksOf(piece).filter((l) => meets(l.when, variant));
 
 /**

@@ -1,6 +1,6 @@
 import { present } from "../basics";
 import type { Id } from "../basics";
-import type { Condition, Look, Piece, Trait, Variant } from "../project";
+import type { Condition, Look, Piece, Trait, Variant, Varying } from "../project";
 import {
   meets,
   restOf,
@@ -23,14 +23,14 @@ export interface Scope {
 const valueOf = (trait: Trait, variant: Variant): Id => variant[trait.id] ?? restOf(trait);
 
 /** The variants a condition covers. */
-export const reachOf = (piece: Piece, when: Condition): Variant[] =>
+export const reachOf = (piece: Varying, when: Condition): Variant[] =>
   variantsOf(piece).filter((v) => meets(when, v));
 
 /**
  * The scope suggested for an edit made while looking at a variant: the trait values in which it
  * differs from the resting variant; in the resting variant, everything.
  */
-export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
+export const suggestedScope = (piece: Varying, variant: Variant): Condition => {
   const rest = restingVariant(piece);
   return Object.fromEntries(
     traitsOf(piece)
@@ -40,14 +40,14 @@ export const suggestedScope = (piece: Piece, variant: Variant): Condition => {
 };
 
 /** The condition that holds in one variant only. */
-export const onlyScope = (piece: Piece, variant: Variant): Condition =>
+export const onlyScope = (piece: Varying, variant: Variant): Condition =>
   Object.fromEntries(traitsOf(piece).map((t) => [t.id, [valueOf(t, variant)]]));
 
 /**
  * The scopes offered for a variant, from wide to narrow: everything; each single trait value; the
  * suggestion; this one only. Those that say the same are offered once.
  */
-export const scopesFor = (piece: Piece, variant: Variant): Scope[] => {
+export const scopesFor = (piece: Varying, variant: Variant): Scope[] => {
   const suggested = suggestedScope(piece, variant);
   const single = traitsOf(piece).map((t): Condition => ({ [t.id]: [valueOf(t, variant)] }));
   const conditions: Condition[] = [];
@@ -70,7 +70,7 @@ export const lookFor = (piece: Piece, when: Condition): Look | undefined =>
 /**
  * The narrowest condition that all the given variants meet: for each trait, the values they have.
  */
-const around = (piece: Piece, variants: readonly Variant[]): Condition => {
+const around = (piece: Varying, variants: readonly Variant[]): Condition => {
   const out: Record<string, string[]> = {};
   for (const trait of traitsOf(piece)) {
     const has = valuesOf(trait)
@@ -88,7 +88,7 @@ export interface Reach {
   readonly suggested: boolean;
 }
 
-const reachOfAll = (piece: Piece, whens: readonly Condition[]): number =>
+const reachOfAll = (piece: Varying, whens: readonly Condition[]): number =>
   variantsOf(piece).filter((v) => whens.some((w) => meets(w, v))).length;
 
 /**
@@ -96,7 +96,7 @@ const reachOfAll = (piece: Piece, whens: readonly Condition[]): number =>
  * narrowest condition around them, if it is not exactly them with how many more it reaches; and
  * only these. One variant is offered its scopes.
  */
-export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] => {
+export const reachesFor = (piece: Varying, variants: readonly Variant[]): Reach[] => {
   const [only] = variants;
   if (!only) return [];
   if (variants.length === 1)
@@ -125,7 +125,7 @@ export const reachesFor = (piece: Piece, variants: readonly Variant[]): Reach[] 
  * The conditions that reach exactly the given variants: one around them if there is such a one,
  * else one for each.
  */
-export const exactly = (piece: Piece, variants: readonly Variant[]): readonly Condition[] => {
+export const exactly = (piece: Varying, variants: readonly Variant[]): readonly Condition[] => {
   const box = around(piece, variants);
   return reachOf(piece, box).length === variants.length
     ? [box]

@@ -26,7 +26,7 @@ export interface ComputedLayer {
 const childTable = new WeakMap<object, ReadonlyMap<Id, readonly Layer[]>>();
 
 /** A piece's layers by parent, in order. */
-export const childrenOf = (piece: Piece): ReadonlyMap<Id, readonly Layer[]> => {
+export const childrenOf = (piece: Pick<Piece, "layers">): ReadonlyMap<Id, readonly Layer[]> => {
   const known = childTable.get(piece.layers);
   if (known) return known;
   const table = new Map<Id, Layer[]>();

@@ -1,5 +1,5 @@
 import { inOrder } from "../project";
-import type { Condition, Piece, Trait, TraitValue, Variant, VariantNote } from "../project";
+import type { Condition, Trait, TraitValue, Variant, VariantNote, Varying } from "../project";
 
 /**
  * Beyond this many combinations only the first are listed; a piece that large must be filtered to
@@ -11,7 +11,7 @@ const traitCache = new WeakMap<object, readonly Trait[]>();
 const valueCache = new WeakMap<object, readonly TraitValue[]>();
 
 /** A piece's traits in order. Traits without values are left out: they have no say. */
-export const traitsOf = (piece: Piece): readonly Trait[] => {
+export const traitsOf = (piece: Varying): readonly Trait[] => {
   const known = traitCache.get(piece.traits);
   if (known) return known;
   const list = inOrder(piece.traits).filter((t) => Object.keys(t.values).length > 0);
@@ -37,7 +37,7 @@ export const restOf = (trait: Trait): string => {
 const restCache = new WeakMap<object, Variant>();
 
 /** The variant with every trait at rest; the same object as long as the traits are. */
-export const restingVariant = (piece: Piece): Variant => {
+export const restingVariant = (piece: Varying): Variant => {
   let rest = restCache.get(piece.traits);
   if (!rest)
     restCache.set(
@@ -51,7 +51,7 @@ export const restingVariant = (piece: Piece): Variant => {
  * Completes and corrects a partial variant: unknown traits and values are dropped, missing ones
  * rest.
  */
-export const variantFrom = (piece: Piece, partial: Variant): Variant =>
+export const variantFrom = (piece: Varying, partial: Variant): Variant =>
   Object.fromEntries(
     traitsOf(piece).map((t) => {
       const wanted = partial[t.id];
@@ -62,7 +62,7 @@ export const variantFrom = (piece: Piece, partial: Variant): Variant =>
 const listed = new WeakMap<object, { notes: object; list: readonly Variant[] }>();
 
 /** All used combinations in trait order, the last trait changing fastest. */
-export const variantsOf = (piece: Piece): readonly Variant[] => {
+export const variantsOf = (piece: Varying): readonly Variant[] => {
   const known = listed.get(piece.traits);
   if (known?.notes === piece.notes) return known.list;
   let list: Variant[] = [{}];
@@ -77,16 +77,16 @@ export const variantsOf = (piece: Piece): readonly Variant[] => {
 };
 
 /** The note that marks a variant as unused, if there is one. The resting variant is always used. */
-export const unusedBy = (piece: Piece, variant: Variant): VariantNote | undefined => {
+export const unusedBy = (piece: Varying, variant: Variant): VariantNote | undefined => {
   const rest = restingVariant(piece);
   if (Object.keys(rest).every((t) => rest[t] === variant[t])) return undefined;
   return Object.values(piece.notes).find((n) => n.unused && meets(n.when, variant));
 };
-export const isUnused = (piece: Piece, variant: Variant): boolean =>
+export const isUnused = (piece: Varying, variant: Variant): boolean =>
   unusedBy(piece, variant) !== undefined;
 
 /** The note that names exactly this variant. */
-export const nameNote = (piece: Piece, variant: Variant): VariantNote | undefined =>
+export const nameNote = (piece: Varying, variant: Variant): VariantNote | undefined =>
   Object.values(piece.notes).find(
     (n) =>
       n.name !== null &&
@@ -97,7 +97,7 @@ export const nameNote = (piece: Piece, variant: Variant): VariantNote | undefine
   );
 
 /** A text that is equal for equal variants of one piece. */
-export const variantKey = (piece: Piece, variant: Variant): string =>
+export const variantKey = (piece: Varying, variant: Variant): string =>
   traitsOf(piece)
     .map((t) => variant[t.id] ?? "")
     .join(".");
@@ -109,7 +109,7 @@ const blank = new Set(["no", "none", "false"]);
  * A variant's own name, else "on, pressed"-like words: a plain yes takes its trait's name, a plain
  * no or none is left out, others stand for themselves.
  */
-export const variantName = (piece: Piece, variant: Variant): string => {
+export const variantName = (piece: Varying, variant: Variant): string => {
   const traits = traitsOf(piece);
   if (traits.length === 0) return "only variant";
   const given = nameNote(piece, variant)?.name;
@@ -154,7 +154,7 @@ export const sameCondition = (a: Condition, b: Condition): boolean => {
 /**
  * The condition in words: "Alerts is on and Pressed is yes"; empty text for the empty condition.
  */
-export const conditionText = (piece: Piece, condition: Condition): string =>
+export const conditionText = (piece: Varying, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {
       const trait = piece.traits[traitId];
@@ -167,7 +167,7 @@ export const conditionText = (piece: Piece, condition: Condition): string =>
  * A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the
  * empty one.
  */
-export const conditionShort = (piece: Piece, condition: Condition): string =>
+export const conditionShort = (piece: Varying, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {
       const trait = piece.traits[traitId];

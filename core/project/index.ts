@@ -52,6 +52,7 @@ export type {
   TraitValue,
   Variant,
   VariantNote,
+  Varying,
 } from "./types";
 export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";

@@ -301,6 +301,9 @@ export interface Piece {
   readonly overlay?: OverlayStyle | undefined;
 }
 
+/** What of a piece its variants follow from: its traits, and notes about which are not used. */
+export type Varying = Pick<Piece, "traits" | "notes">;
+
 export const tokenTypes = [
   "colour",
   "gradient",

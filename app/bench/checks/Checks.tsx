@@ -2,8 +2,7 @@ import { useState } from "react";
 import type { Finding } from "#core/checks";
 import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../ui/Icon";
-import { useSession } from "../../session/context";
-import { useBench, usePiece } from "../state/state";
+import { useBench, useCommand, usePiece } from "../state/context";
 import type { Inspection } from "../../../workers/inspector";
 
 const severities = {
@@ -44,16 +43,18 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
 };
 
 const FindingLine = ({ finding }: { finding: Finding }) => {
-  const session = useSession();
-  const piece = usePiece();
+  const command = useCommand();
+  const layers = usePiece((p) => p.layers);
   const [reasoning, setReasoning] = useState(false);
   const choose = useBench((s) => s.choose);
   const look = useBench((s) => s.look);
-  const put = useBench((s) => s.put);
+  const chooseRules = useBench((s) => s.chooseRules);
+  const showRules = useBench((s) => s.showRules);
+  const show = useBench((s) => s.show);
   const point = () => {
-    if (finding.layers.length) choose(finding.layers.filter((id) => piece.layers[id]));
+    if (finding.layers.length) choose(finding.layers.filter((id) => layers[id]));
     if (finding.variant) look(finding.variant);
-    if (finding.rules.length) put({ chosenRules: finding.rules });
+    if (finding.rules.length) chooseRules(finding.rules);
   };
   return (
     <li className={`finding ${finding.severity}`}>
@@ -69,7 +70,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
           <Reason
             onDone={(reason) => {
               setReasoning(false);
-              if (reason) session.edit(acceptFinding(piece, finding.id, reason));
+              if (reason) command((_, piece) => acceptFinding(piece, finding.id, reason));
             }}
           />
         ) : (
@@ -83,7 +84,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
               <button
                 type="button"
                 className="btn btn-sm btn-link"
-                onClick={() => put({ tab: "rules", chosenRules: finding.rules })}
+                onClick={() => showRules(finding.rules)}
               >
                 {finding.rules.length === 1 ? "The rule" : "The rules"}
               </button>
@@ -92,7 +93,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
               <button
                 type="button"
                 className="btn btn-sm btn-link"
-                onClick={() => put({ showing: { steps: finding.way ?? [], rehearsal: null } })}
+                onClick={() => show({ steps: finding.way ?? [], rehearsal: null })}
               >
                 Show me
               </button>
@@ -101,9 +102,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
               <button
                 type="button"
                 className="btn btn-sm btn-link strong"
-                onClick={() => {
-                  if (finding.fix) session.edit(finding.fix.change);
-                }}
+                onClick={() => command(() => finding.fix?.change)}
               >
                 {finding.fix.label}
               </button>
@@ -133,8 +132,8 @@ const lookedWords = ({ situations, whole, variants }: Inspection): string => {
 
 /** What the checks found, worst first; accepted findings below, with their reasons. */
 export const Checks = () => {
-  const session = useSession();
-  const piece = usePiece();
+  const command = useCommand();
+  const reasons = usePiece((p) => p.accepted);
   const inspection = useBench((s) => s.inspection);
   const inspecting = useBench((s) => s.inspecting);
   if (!inspection)
@@ -143,8 +142,8 @@ export const Checks = () => {
         Looking at everything the piece can come to …
       </p>
     );
-  const open = inspection.findings.filter((f) => !piece.accepted[f.id]);
-  const accepted = inspection.findings.filter((f) => piece.accepted[f.id]);
+  const open = inspection.findings.filter((f) => !reasons[f.id]);
+  const accepted = inspection.findings.filter((f) => reasons[f.id]);
   return (
     <div className="checks">
       <p className="checked quiet" role="status">
@@ -171,14 +170,12 @@ export const Checks = () => {
                 </span>
                 <div className="said">
                   <span>{f.text}</span>
-                  <span className="reasoned">“{piece.accepted[f.id]?.reason}”</span>
+                  <span className="reasoned">“{reasons[f.id]?.reason}”</span>
                   <span className="finding-tools">
                     <button
                       type="button"
                       className="btn btn-sm btn-link"
-                      onClick={() => {
-                        session.edit(unacceptFinding(piece, f.id));
-                      }}
+                      onClick={() => command((_, piece) => unacceptFinding(piece, f.id))}
                     >
                       Take that back
                     </button>

@@ -1,22 +1,16 @@
 import { useEffect } from "react";
 import { neighbourhood } from "#core/checks";
-import type { PieceMap } from "#core/checks";
 import type { LayoutEnv } from "#core/layout";
-import type { Arranged } from "../../../workers/arrange";
 import type { Inspection, Inspector } from "../../../workers/inspector";
 import { inspector } from "../../services/inspector";
-import { useProject } from "../../session/context";
-import { useBenchStore, usePiece } from "../state/state";
+import { useBenchStore, usePiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 
 /**
  * How long nothing must have changed before a piece is looked through, ms: edits under way come
  * first.
  */
 const CALM = 700;
-
-/** Where the places of a map lie; computed in the worker. */
-export const arranged = async (env: LayoutEnv, map: PieceMap): Promise<Arranged> =>
-  (await inspector(env)).arrangeMap(map);
 
 const inspect = async (
   env: LayoutEnv,
@@ -27,15 +21,15 @@ const inspect = async (
  * Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit.
  */
 export const useInspection = (env: LayoutEnv): void => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const piece = usePiece();
   const store = useBenchStore();
   useEffect(() => {
     let stale = false;
-    store.getState().put({ inspecting: true });
+    store.getState().beginInspecting();
     const timer = setTimeout(() => {
       void inspect(env, neighbourhood(project, piece), piece.id).then((inspection) => {
-        if (!stale && inspection) store.getState().put({ inspection, inspecting: false });
+        if (!stale && inspection) store.getState().inspected(inspection);
       });
     }, CALM);
     return () => {

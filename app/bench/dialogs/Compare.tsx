@@ -11,9 +11,9 @@ import {
   variantsOf,
 } from "#core/looks";
 import type { Variant } from "#core/project";
-import { useProject } from "../../session/context";
-import { Canvas } from "../state/Canvas";
-import { useBench, usePiece } from "../state/state";
+import { useBench, usePiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
+import { Canvas } from "../../parts/Canvas";
 
 const BLINK = 550;
 type Way = "slide" | "blink" | "beside";
@@ -23,9 +23,10 @@ type Way = "slide" | "blink" | "beside";
  * in words.
  */
 export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const piece = usePiece();
-  const put = useBench((s) => s.put);
+  const openDialog = useBench((s) => s.openDialog);
+  const close = useBench((s) => s.closeDialog);
   const choose = useBench((s) => s.choose);
   const look = useBench((s) => s.look);
   const [way, setWay] = useState<Way>("slide");
@@ -49,7 +50,6 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
   const w = Math.max(one?.width ?? 1, two?.width ?? 1);
   const h = Math.max(one?.height ?? 1, two?.height ?? 1);
   const zoom = Math.min(4, (way === "beside" ? 320 : 640) / w, 330 / h);
-  const close = () => put({ dialog: null });
   const others = variantsOf(piece);
   const picker = (label: string, now: Variant, pick: (v: Variant) => void) => (
     <select
@@ -82,9 +82,9 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
       </Modal.Header>
       <Modal.Body>
         <div className="compare-head">
-          {picker("First variant", a, (v) => put({ dialog: { kind: "compare", a: v, b } }))}
+          {picker("First variant", a, (v) => openDialog({ kind: "compare", a: v, b }))}
           <span className="quiet">and</span>
-          {picker("Second variant", b, (v) => put({ dialog: { kind: "compare", a, b: v } }))}
+          {picker("Second variant", b, (v) => openDialog({ kind: "compare", a, b: v }))}
           <span className="strip" role="radiogroup" aria-label="How they are compared">
             {(["slide", "blink", "beside"] as const).map((x) => (
               <button

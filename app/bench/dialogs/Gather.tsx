@@ -2,33 +2,31 @@ import { useEffect, useMemo, useState } from "react";
 import { Modal } from "react-bootstrap";
 import { useNavigate } from "react-router";
 import type { Id } from "#core/basics";
-import { freeName, removeLayers, topmost } from "#core/edit";
+import { addGathered, freeName, topmost } from "#core/edit";
 import { drawingOf, planFromNames, planProblems, traitNameFor } from "#core/gather";
 import type { Drawing, DrawnLayer, Fixed, NamePlan, Track } from "#core/gather";
 import { findBox } from "#core/layout";
 import { changesIn, looksIn } from "#core/looks";
-import { newId, orderAfter, set } from "#core/project";
-import type { LayerChanges, Op } from "#core/project";
+import { newId, orderAfter } from "#core/project";
+import type { LayerChanges } from "#core/project";
 import { heavy } from "../../services/heavy";
 import { Icon } from "../../ui/Icon";
 import { SortItem, SortList } from "../../ui/SortList";
-import { useSession } from "../../session/context";
-import { Canvas } from "../state/Canvas";
-import { activeOf, activeScene, useBench, useBenchStore } from "../state/state";
+import { activeScene } from "../state/active";
+import { useBench, useWorkpiece } from "../state/context";
+import { Canvas } from "../../parts/Canvas";
 
 /** Surer than this needs no second look. */
 const SURE = 0.72;
 
 /** The chosen groups as drawings, read once when the window opens. */
 const useDrawings = () => {
-  const session = useSession();
-  const store = useBenchStore();
+  const workpiece = useWorkpiece();
   return useState(() => {
-    const state = store.getState();
-    const piece = session.project.pieces[state.pieceId];
-    const active = piece && activeOf(piece, state);
-    const scene = active && activeScene(active, state);
-    if (!piece || !scene) return { drawings: [] as Drawing[], scenes: [], ids: [] as Id[] };
+    const { piece, active, state } = workpiece;
+    const scene = piece && active && activeScene(piece, active, state);
+    if (!piece || !active || !scene)
+      return { drawings: [] as Drawing[], scenes: [], ids: [] as Id[] };
     const looks = looksIn(piece, active.variant);
     const said = (id: Id): LayerChanges =>
       Object.assign({}, ...changesIn(looks, id)) as LayerChanges;
@@ -340,10 +338,9 @@ const Pairs = ({
  * corrected, and only then something is made.
  */
 export const Gather = () => {
-  const session = useSession();
+  const workpiece = useWorkpiece();
   const navigate = useNavigate();
-  const store = useBenchStore();
-  const put = useBench((s) => s.put);
+  const close = useBench((s) => s.closeDialog);
   const { drawings, scenes, ids } = useDrawings();
   const [plan, setPlan] = useState<NamePlan>(() => planFromNames(drawings.map((d) => d.name)));
   const [fixed, setFixed] = useState<Fixed>({});
@@ -352,7 +349,6 @@ export const Gather = () => {
   const [replace, setReplace] = useState(true);
   const [missing, setMissing] = useState(true);
   const [busy, setBusy] = useState(false);
-  const close = () => put({ dialog: null });
   useEffect(() => {
     let stale = false;
     void heavy()
@@ -386,69 +382,17 @@ export const Gather = () => {
   );
   const make = async () => {
     setBusy(true);
-    const project = session.project;
+    const { project } = workpiece;
     const id = newId();
-    const named = {
-      ...plan,
-      component: freeName(
-        plan.component.trim(),
-        Object.values(project.pieces).map((p) => p.name),
-      ),
-    };
-    const piece = await heavy().buildGathered(
-      drawings,
-      sorted,
-      named,
-      id,
-      orderAfter(Object.values(project.pieces)),
-      missing,
-    );
-    const home = session.project.pieces[store.getState().pieceId];
-    const ops: Op[] = [set(["pieces", id], piece)];
-    if (replace && home) {
-      const at = ["pieces", home.id];
-      const values = Object.values(piece.traits).sort((a, b) => (a.order < b.order ? -1 : 1));
-      ops.push(...removeLayers(home, ids).ops);
-      ids.forEach((layer, i) => {
-        const old = home.layers[layer];
-        const base = Object.values(home.looks).find((l) => Object.keys(l.when).length === 0)
-          ?.changes[layer];
-        if (!old) return;
-        const copy = newId();
-        const row = named.rows[i] ?? [];
-        const starts = Object.fromEntries(
-          values.map((t, c) => [
-            `trait:${t.id}`,
-            Object.values(t.values).find((v) => v.name === row[c])?.id ?? "",
-          ]),
-        );
-        ops.push(
-          set([...at, "layers", copy], {
-            id: copy,
-            kind: "instance",
-            name: old.name,
-            parent: old.parent,
-            order: old.order,
-          }),
-          set([...at, "looks", "base", "changes", copy], {
-            component: id,
-            x: base?.x ?? 0,
-            y: base?.y ?? 0,
-            ...starts,
-          }),
-        );
-      });
-    }
+    const names = Object.values(project.pieces).map((p) => p.name);
+    const named = { ...plan, component: freeName(plan.component.trim(), names) };
+    const order = orderAfter(Object.values(project.pieces));
+    const made = await heavy().buildGathered(drawings, sorted, named, id, order, missing);
     setBusy(false);
-    if (
-      session.edit({
-        label: `Gather ${drawings.length} drawings into ${named.component}`.slice(0, 200),
-        ops,
-      })
-    ) {
-      close();
-      void navigate(`/projects/${session.id}/pieces/${id}`);
-    }
+    const gathered = ids.map((layer, i) => ({ layer, values: named.rows[i] ?? [] }));
+    if (!workpiece.run((_, home) => addGathered(made, gathered, replace ? home : null))) return;
+    close();
+    void navigate(`/projects/${workpiece.session.id}/pieces/${id}`);
   };
   return (
     <Modal

@@ -3,8 +3,7 @@ import { overlayStyle } from "#core/machine";
 import { overlayPlaces } from "#core/project";
 import { NumberField } from "../../ui/NumberField";
 import { PATIENCE } from "../../session/session";
-import { useSession } from "../../session/context";
-import { usePiece } from "../state/state";
+import { useCommand, usePiece } from "../state/context";
 import { Pick } from "../../ui/Pick";
 
 const words = {
@@ -17,12 +16,16 @@ const words = {
 
 /** How a screen lies over others when a rule opens it there. */
 export const OverOthers = () => {
-  const session = useSession();
+  const command = useCommand();
   const piece = usePiece();
   if (piece.kind !== "screen") return null;
   const style = overlayStyle(piece);
   const set = (part: Partial<typeof style>) => {
-    session.edit(setOverlay(piece, { ...style, ...part }), `overlay ${piece.id}`, PATIENCE);
+    command(
+      (_, now) => setOverlay(now, { ...overlayStyle(now), ...part }),
+      `overlay ${piece.id}`,
+      PATIENCE,
+    );
   };
   return (
     <div className="side-part">

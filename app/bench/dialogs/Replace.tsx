@@ -4,9 +4,9 @@ import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
 import { isBound, labelOf, parseValue, property, registry, showValue } from "#core/properties";
-import { useProject, useSession } from "../../session/context";
+import { useBench, useCommand, usePiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { tokenWords } from "../../parts/tokens";
-import { useBench, usePiece } from "../state/state";
 
 const keysWithText = registry.filter(
   (p) => !["reference", "style", "asset", "path"].includes(p.type.is),
@@ -14,10 +14,10 @@ const keysWithText = registry.filter(
 
 /** Find a value said anywhere in the piece or the project, and say another one there instead. */
 export const Replace = () => {
-  const session = useSession();
-  const project = useProject();
+  const command = useCommand();
+  const project = useDisplayedProject();
   const piece = usePiece();
-  const put = useBench((s) => s.put);
+  const closeDialog = useBench((s) => s.closeDialog);
   const chosen = useBench((s) => s.chosen);
   const [key, setKey] = useState("any");
   const [find, setFind] = useState("");
@@ -80,17 +80,17 @@ export const Replace = () => {
     }
     const ops = [...groups.values()].flatMap((g) => replaceAt(g.places, g.said).ops);
     if (
-      session.edit({
+      command(() => ({
         label: `Replace ${find} by ${next} in ${good.length} places`.slice(0, 200),
         ops,
-      })
+      }))
     )
       setDone(
         `Replaced in ${good.length} place${good.length === 1 ? "" : "s"}. Undo takes it back.`,
       );
   };
   return (
-    <Modal show onHide={() => put({ dialog: null })} aria-labelledby="replace-title">
+    <Modal show onHide={closeDialog} aria-labelledby="replace-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" className="h5" id="replace-title">
           Find and replace a value

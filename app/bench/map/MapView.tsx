@@ -11,8 +11,8 @@ import type { Piece, TriggerType, Variant } from "#core/project";
 import { Swatch } from "../../ui/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
-import { arranged } from "../checks/inspect";
-import { useBench, usePiece } from "../state/state";
+import { arrangedMap } from "../../services/inspector";
+import { useBench, usePiece } from "../state/context";
 import { PlainWay } from "./PlainWay";
 import { WaitingWay } from "./WaitingWay";
 import type { Wait } from "./WaitingWay";
@@ -182,7 +182,8 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   const piece = usePiece();
   const maps = useBench((s) => s.inspection?.maps);
   const running = useBench((s) => s.running);
-  const put = useBench((s) => s.put);
+  const want = useBench((s) => s.want);
+  const showRules = useBench((s) => s.showRules);
   const room = useRef<HTMLDivElement>(null);
   const [chosen, setByTrait] = useState<boolean | null>(null);
   const [trigger, setTrigger] = useState("");
@@ -193,7 +194,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
     if (!map) return;
     let stale = false;
     if (map.byVariant)
-      void arranged(env, map).then((at) => {
+      void arrangedMap(env, map).then((at) => {
         if (!stale) setLayout({ map, at });
       });
     return () => {
@@ -299,11 +300,9 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
             nodesConnectable={false}
             onNodeClick={(_e, n) => {
               const found = map.nodes.find((x) => x.key === n.id);
-              if (found) put({ wanted: { ...found.variant } });
+              if (found) want({ ...found.variant });
             }}
-            onEdgeClick={(_e, edge) =>
-              put({ tab: "rules", chosenRules: (edge.data?.rules ?? []) as string[] })
-            }
+            onEdgeClick={(_e, edge) => showRules((edge.data?.rules ?? []) as string[])}
             ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}
           >
             <Controls showInteractive={false} />

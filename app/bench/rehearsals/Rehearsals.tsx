@@ -9,11 +9,19 @@ import type { Failure } from "#core/rehearse";
 import { Icon } from "../../ui/Icon";
 import { inspector } from "../../services/inspector";
 import { NameField } from "../../ui/NameField";
-import { ResultMark } from "../../rehearsals/ResultMark";
-import type { Result } from "../../rehearsals/ResultMark";
+import { ResultMark } from "../../parts/ResultMark";
+import type { Result } from "../../parts/ResultMark";
 import { PATIENCE } from "../../session/session";
-import { useProject, useSession } from "../../session/context";
-import { useBench, useBenchStore, useChosen, usePiece } from "../state/state";
+import {
+  useBench,
+  useBenchStore,
+  useChosen,
+  useCommand,
+  usePiece,
+  usePieceParts,
+  useWorkpiece,
+} from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
 
@@ -25,7 +33,7 @@ const resultOf = (failure: Failure | null | undefined): Result => {
 
 /** Runs rehearsals of a piece now, one or all, without waiting for the bench to come to rest. */
 const useRunning = (env: LayoutEnv) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const piece = usePiece();
   const store = useBenchStore();
   const [said, setSaid] = useState("");
@@ -43,11 +51,9 @@ const useRunning = (env: LayoutEnv) => {
       }),
       only,
     );
-    const { inspection, put } = store.getState();
+    store.getState().rehearsed(results);
     const failing = Object.values(results).filter((f) => f !== null).length;
     const passed = only === null ? "All passed" : "Passed";
-    if (inspection)
-      put({ inspection: { ...inspection, rehearsals: { ...inspection.rehearsals, ...results } } });
     setSaid(
       done
         ? `${failing ? `${failing} of ${Object.keys(results).length} failed` : passed}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`
@@ -66,17 +72,17 @@ const Steps = ({
   run: () => void;
   said: string;
 }) => {
-  const session = useSession();
-  const project = useProject();
+  const command = useCommand();
+  const project = useDisplayedProject();
   const piece = usePiece();
   const chosen = useChosen().find((id) => id !== ROOT);
   const failure = useBench((s) => s.inspection?.rehearsals[rehearsal.id]);
   const showing = useBench((s) => s.showing);
   const at = useBench((s) => s.shownStep);
-  const put = useBench((s) => s.put);
+  const show = useBench((s) => s.show);
   const { steps } = rehearsal;
   const keep = (next: readonly Step[], gesture: string | null = null) => {
-    session.edit(setSteps(piece, rehearsal.id, next), gesture, PATIENCE);
+    command((_, now) => setSteps(now, rehearsal.id, next), gesture, PATIENCE);
   };
   const move = (i: number, by: 1 | -1) => {
     const next = [...steps];
@@ -150,7 +156,7 @@ const Steps = ({
           type="button"
           className="btn btn-sm btn-link"
           disabled={steps.length === 0}
-          onClick={() => put({ showing: { steps, rehearsal: rehearsal.id } })}
+          onClick={() => show({ steps, rehearsal: rehearsal.id })}
         >
           Show me in Try
         </button>
@@ -161,21 +167,20 @@ const Steps = ({
 
 /** What people do with the piece and what must come of it; run after every edit. */
 export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
-  const session = useSession();
-  const piece = usePiece();
+  const workpiece = useWorkpiece();
+  const piece = usePieceParts("rehearsals");
   const results = useBench((s) => s.inspection?.rehearsals);
   const picked = useBench((s) => s.rehearsal);
-  const put = useBench((s) => s.put);
+  const openRehearsal = useBench((s) => s.openRehearsal);
   const [naming, setNaming] = useState<string | null>(null);
   const running = useRunning(env);
   const list = inOrder(piece.rehearsals);
   const open = piece.rehearsals[picked ?? ""] ?? list.find((r) => results?.[r.id]) ?? list[0];
   const add = () => {
-    const made = addRehearsal(piece, []);
-    if (session.edit(made.change)) {
-      put({ rehearsal: made.id });
-      setNaming(made.id);
-    }
+    const made = workpiece.make((_, now) => addRehearsal(now, []));
+    if (!made) return;
+    openRehearsal(made.id);
+    setNaming(made.id);
   };
   const failing = list.filter((r) => results?.[r.id]).length;
   return (
@@ -199,7 +204,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                     label="Name of the rehearsal"
                     onDone={(name) => {
                       setNaming(null);
-                      if (name) session.edit(renameRehearsal(piece, r.id, name));
+                      if (name) workpiece.run((_, now) => renameRehearsal(now, r.id, name));
                     }}
                   />
                 ) : (
@@ -208,7 +213,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                     className="rehearsal-name"
                     aria-current={r.id === open?.id ? "true" : undefined}
                     title="Double-click or F2 to rename"
-                    onClick={() => put({ rehearsal: r.id })}
+                    onClick={() => openRehearsal(r.id)}
                     onDoubleClick={() => setNaming(r.id)}
                     onKeyDown={(e) => {
                       if (e.key === "F2") {
@@ -225,9 +230,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                   type="button"
                   className="tool small"
                   aria-label={`Remove ${r.name}`}
-                  onClick={() => {
-                    session.edit(removeRehearsal(piece, r.id));
-                  }}
+                  onClick={() => workpiece.run((_, now) => removeRehearsal(now, r.id))}
                 >
                   <Icon name="bin" size={12} />
                 </button>

@@ -4,9 +4,8 @@ import type { Motion, Piece } from "#core/project";
 import { Icon } from "../../ui/Icon";
 import { NumberField } from "../../ui/NumberField";
 import { PATIENCE } from "../../session/session";
-import { useSession } from "../../session/context";
-import { useBench } from "../state/state";
-import { MotionPart } from "./MotionPart";
+import { useBench, useCommand, useWorkpiece } from "../state/context";
+import { MotionPart } from "../../parts/MotionPart";
 
 /** Several rules changed together: on or off, one motion for all, copied, removed. */
 export const ChosenRules = ({
@@ -18,21 +17,22 @@ export const ChosenRules = ({
   ids: readonly Id[];
   onClose: () => void;
 }) => {
-  const session = useSession();
-  const put = useBench((s) => s.put);
+  const workpiece = useWorkpiece();
+  const command = useCommand();
+  const chooseRules = useBench((s) => s.chooseRules);
   const rules = ids.flatMap((id) => piece.rules[id] ?? []);
   const first = rules[0];
   if (!first) return null;
   const all = (motion: Motion) => {
-    session.edit(giveMotion(piece, ids, motion, false), `motion of ${ids.join()}`, PATIENCE);
+    command((_, now) => giveMotion(now, ids, motion, false), `motion of ${ids.join()}`, PATIENCE);
   };
   const on = rules.every((r) => r.on);
   const alike = rules.every(
     (r) => JSON.stringify(repeatable(r.motion)) === JSON.stringify(repeatable(first.motion)),
   );
   const duplicate = () => {
-    const made = pasteRules(piece, copyRules(piece, ids));
-    if (session.edit(made.change)) put({ chosenRules: made.ids });
+    const made = workpiece.make((_, now) => pasteRules(now, copyRules(now, ids)));
+    if (made) chooseRules(made.ids);
   };
   return (
     <div className="rule-chosen" role="group" aria-label="Chosen rules">
@@ -47,8 +47,8 @@ export const ChosenRules = ({
             max={600_000}
             step={50}
             onChange={(ms) => {
-              session.edit(
-                setRules(piece, ids, { trigger: { type: "delay", ms } }),
+              command(
+                (_, now) => setRules(now, ids, { trigger: { type: "delay", ms } }),
                 `wait of ${ids.join()}`,
                 PATIENCE,
               );
@@ -73,9 +73,7 @@ export const ChosenRules = ({
         <button
           type="button"
           className="tool"
-          onClick={() => {
-            session.edit(setRules(piece, ids, { on: !on }));
-          }}
+          onClick={() => command((_, now) => setRules(now, ids, { on: !on }))}
         >
           {on ? "Switch off" : "Switch on"}
         </button>
@@ -92,9 +90,7 @@ export const ChosenRules = ({
           type="button"
           className="tool"
           title="Remove (Delete)"
-          onClick={() => {
-            session.edit(removeRules(piece, ids));
-          }}
+          onClick={() => command((_, now) => removeRules(now, ids))}
         >
           <Icon name="bin" size={13} />
           Remove

@@ -2,8 +2,9 @@ import { addSignal } from "#core/edit";
 import { isNavigation, isShown } from "#core/machine";
 import type { Effect, Motion, Piece } from "#core/project";
 import { Icon } from "../../ui/Icon";
-import { useProject, useSession } from "../../session/context";
-import { MotionPart } from "./MotionPart";
+import { useWorkpiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
+import { MotionPart } from "../../parts/MotionPart";
 import { Pick } from "../../ui/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";
@@ -26,12 +27,10 @@ export const EffectPart = ({
   onChange: (e: Effect) => void;
   onRemove: (() => void) | null;
 }) => {
-  const session = useSession();
-  const project = useProject();
-  const newSignal = (): string | null => {
-    const made = addSignal(session.project.pieces[piece.id] ?? piece, "signal");
-    return session.edit(made.change) ? made.id : null;
-  };
+  const workpiece = useWorkpiece();
+  const project = useDisplayedProject();
+  const newSignal = (): string | null =>
+    workpiece.make((_, now) => addSignal(now, "signal"))?.id ?? null;
   const around: Around = { project, piece, effect, newSignal };
   const options = effectChoices(around);
   const chosen = choiceOf(effect);

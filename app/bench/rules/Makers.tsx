@@ -9,8 +9,9 @@ import type { Rect } from "#core/layout";
 import { ROOT, inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { Menu } from "../../ui/Menu";
-import { useProject, useSession } from "../../session/context";
-import { activeScene, useActive, useBenchStore, useChosen } from "../state/state";
+import { activeScene } from "../state/active";
+import { useActive, useBench, useChosen, useCommand, usePiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 
 /** Layers in the order one reads them: along the side on which they lie further apart. */
 export const readingOrder = (ids: readonly Id[], bounds: ReadonlyMap<Id, Rect>): Id[] => {
@@ -29,7 +30,7 @@ const MOST_SHOWN = 4;
 
 /** The sentences a maker would add, the first few of them. */
 const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const after: Piece = {
     ...piece,
     traits: { ...piece.traits, ...Object.fromEntries(making.traits.map((t) => [t.id, t])) },
@@ -54,12 +55,11 @@ const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
 };
 
 const MakeList = ({ onDone }: { onDone: () => void }) => {
-  const session = useSession();
-  const store = useBenchStore();
+  const command = useCommand();
+  const piece = usePiece();
   const active = useActive();
   const chosen = useChosen().filter((id) => id !== ROOT);
-  const { piece } = active;
-  const scene = activeScene(active, store.getState());
+  const scene = useBench((s) => activeScene(piece, active, s));
   const last = inOrder(piece.rules).at(-1);
   const list = makings(
     piece,
@@ -81,7 +81,7 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
           type="button"
           className="make-item"
           onClick={() => {
-            session.edit(make(piece, m));
+            command((_, now) => make(now, m));
             onDone();
           }}
         >

@@ -4,7 +4,7 @@ import { piecesOf } from "#core/edit";
 import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
-import { useProject } from "../../session/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { Pick } from "../../ui/Pick";
 
 /**
@@ -63,7 +63,7 @@ export const OptionPart = ({
   value: SpecifiedValue;
   onPick: (v: SpecifiedValue) => void;
 }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const label = `New value of ${option.name}`;
   const text = typeof value === "string" ? value : "";
   const named = (list: readonly { id: string; name: string }[]) => (

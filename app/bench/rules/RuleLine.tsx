@@ -10,17 +10,15 @@ import {
   wayBack,
 } from "#core/edit";
 import { traitsOf } from "#core/looks";
-import type { Change, Effect, Piece, Project, Rule } from "#core/project";
+import type { Effect, Piece, Project, Rule } from "#core/project";
 import { Icon } from "../../ui/Icon";
 import { PATIENCE } from "../../session/session";
-import { useProject, useSession } from "../../session/context";
-import { usePiece } from "../state/state";
+import { useCommand, usePiece } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { EffectPart } from "./EffectPart";
-import { MotionPart } from "./MotionPart";
+import { MotionPart } from "../../parts/MotionPart";
 import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
-
-/** Effects by which one screen gives way to another. */
 
 export type Parts = Partial<Omit<Rule, "id">>;
 
@@ -53,14 +51,11 @@ export const RuleLine = ({
   chosen: boolean;
   onChoose: (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
 }) => {
-  const session = useSession();
-  const project = useProject();
+  const command = useCommand();
+  const project = useDisplayedProject();
   const piece = usePiece();
   const set = (parts: Parts, gesture: string | null = null) => {
-    session.edit(setRule(piece, rule.id, parts), gesture, PATIENCE);
-  };
-  const run = (change: Change | null) => {
-    if (change) session.edit(change);
+    command((_, now) => setRule(now, rule.id, parts), gesture, PATIENCE);
   };
   const trouble = ruleTrouble(project, piece, rule);
   const contact = isContact(rule.trigger.type);
@@ -153,7 +148,7 @@ export const RuleLine = ({
             className="tool small"
             aria-label="Add the way back"
             title="Add the rule that leads back from here"
-            onClick={() => run(addWayBack(piece, rule))}
+            onClick={() => command((_, now) => addWayBack(now, rule))}
           >
             <Icon name="way-back" size={13} />
           </button>
@@ -162,7 +157,7 @@ export const RuleLine = ({
           type="button"
           className="tool small"
           aria-label="Move rule up"
-          onClick={() => run(moveRule(piece, rule.id, -1))}
+          onClick={() => command((_, now) => moveRule(now, rule.id, -1))}
         >
           <Icon name="up" size={13} />
         </button>
@@ -170,7 +165,7 @@ export const RuleLine = ({
           type="button"
           className="tool small"
           aria-label="Move rule down"
-          onClick={() => run(moveRule(piece, rule.id, 1))}
+          onClick={() => command((_, now) => moveRule(now, rule.id, 1))}
         >
           <Icon name="down" size={13} />
         </button>
@@ -179,7 +174,7 @@ export const RuleLine = ({
           className="tool small"
           aria-label="Duplicate rule"
           title="Duplicate"
-          onClick={() => run(duplicateRule(piece, rule).change)}
+          onClick={() => command((_, now) => duplicateRule(now, rule).change)}
         >
           <Icon name="copy" size={13} />
         </button>
@@ -188,7 +183,7 @@ export const RuleLine = ({
           className="tool small"
           aria-label="Remove rule"
           title="Remove"
-          onClick={() => run(removeRule(piece, rule.id))}
+          onClick={() => command((_, now) => removeRule(now, rule.id))}
         >
           <Icon name="bin" size={13} />
         </button>

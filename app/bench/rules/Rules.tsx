@@ -5,9 +5,15 @@ import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
 import { ROOT, inOrder } from "#core/project";
 import { saveText } from "../../services/download";
-import { useSession } from "../../session/context";
-import { useEdits } from "../state/edits";
-import { useActive, useBench, useChosen, usePiece } from "../state/state";
+import {
+  useActive,
+  useBench,
+  useChosen,
+  useCommand,
+  usePiece,
+  useWorkpiece,
+} from "../state/context";
+import { useEdits } from "../commands/edits";
 import { ChosenRules } from "./ChosenRules";
 import { listed } from "./listing";
 import type { Grouping } from "./listing";
@@ -18,7 +24,8 @@ import { Signals } from "./Signals";
 
 /** What happens when: the piece's rules as sentences, edited in place. */
 export const Rules = () => {
-  const session = useSession();
+  const command = useCommand();
+  const workpiece = useWorkpiece();
   const piece = usePiece();
   const chosen = useChosen();
   const rules = inOrder(piece.rules);
@@ -35,29 +42,28 @@ export const Rules = () => {
   });
   const shown = groups.reduce((n, g) => n + g.rules.length, 0);
   const edits = useEdits();
-  const put = useBench((s) => s.put);
+  const chooseRules = useBench((s) => s.chooseRules);
   const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
   const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
   const pick = (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
     const from = inView.indexOf(picked.at(-1) ?? "");
     const to = inView.indexOf(id);
     if (e.shiftKey && from >= 0)
-      put({
-        chosenRules: [
-          ...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)]),
-        ],
-      });
+      chooseRules([
+        ...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)]),
+      ]);
     else if (e.ctrlKey || e.metaKey)
-      put({ chosenRules: picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id] });
-    else put({ chosenRules: picked.length === 1 && picked[0] === id ? [] : [id] });
+      chooseRules(picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id]);
+    else chooseRules(picked.length === 1 && picked[0] === id ? [] : [id]);
   };
   const typing = (target: EventTarget) =>
     target instanceof Element &&
     target.closest("input:not([type=checkbox]), select, textarea") !== null;
   const onKey = (e: KeyboardEvent<HTMLDivElement>) => {
     if (typing(e.target) || picked.length === 0) return;
-    if (e.key === "Escape") put({ chosenRules: [] });
-    else if (e.key === "Delete" || e.key === "Backspace") session.edit(removeRules(piece, picked));
+    if (e.key === "Escape") chooseRules([]);
+    else if (e.key === "Delete" || e.key === "Backspace")
+      command((_, now) => removeRules(now, picked));
     else return;
     e.preventDefault();
     e.stopPropagation();
@@ -66,7 +72,7 @@ export const Rules = () => {
     if (typing(e.target) || picked.length === 0) return;
     e.clipboardData.setData("text/plain", JSON.stringify(copyRules(piece, picked)));
     e.preventDefault();
-    if (e.type === "cut") session.edit(removeRules(piece, picked));
+    if (e.type === "cut") command((_, now) => removeRules(now, picked));
   };
   const onPaste = (e: ClipboardEvent<HTMLDivElement>) => {
     const clip = typing(e.target) ? null : readRules(e.clipboardData.getData("text/plain"));
@@ -75,14 +81,15 @@ export const Rules = () => {
     edits.pasteRules(clip);
   };
   const add = (given: Parts) => {
-    session.edit(
-      addRule(piece, { source, effects: usualEffect(session.project, piece), ...given }).change,
+    command(
+      (project, now) =>
+        addRule(now, { source, effects: usualEffect(project, now), ...given }).change,
     );
   };
   return (
     <div className="rules" onKeyDown={onKey} onCopy={onCopy} onCut={onCopy} onPaste={onPaste}>
       {picked.length > 0 && (
-        <ChosenRules piece={piece} ids={picked} onClose={() => put({ chosenRules: [] })} />
+        <ChosenRules piece={piece} ids={picked} onClose={() => chooseRules([])} />
       )}
       {rules.length === 0 && (
         <p className="drawer-empty">
@@ -165,7 +172,7 @@ export const Rules = () => {
               saveText(
                 `${piece.name}.scxml`,
                 "application/scxml+xml",
-                writeScxml(session.project, piece),
+                writeScxml(workpiece.project, piece),
               )
             }
           >

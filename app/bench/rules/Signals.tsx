@@ -3,20 +3,19 @@ import { inOrder } from "#core/project";
 import { useState } from "react";
 import { Icon } from "../../ui/Icon";
 import { NameField } from "../../ui/NameField";
-import { useSession } from "../../session/context";
-import { usePiece } from "../state/state";
+import { usePiece, useWorkpiece } from "../state/context";
 
 /** What the piece can tell whatever contains it. */
 export const Signals = () => {
-  const session = useSession();
-  const piece = usePiece();
+  const workpiece = useWorkpiece();
+  const signals = usePiece((p) => p.signals);
   const [naming, setNaming] = useState<string | null>(null);
   return (
     <div className="signals" role="group" aria-label="Signals">
       <span className="quiet" title="What this piece can tell whatever contains it">
         Signals
       </span>
-      {inOrder(piece.signals).map((s) => (
+      {inOrder(signals).map((s) => (
         <span key={s.id} className="signal">
           {naming === s.id ? (
             <NameField
@@ -24,7 +23,7 @@ export const Signals = () => {
               label="Name of the signal"
               onDone={(name) => {
                 setNaming(null);
-                if (name !== null) session.edit(renameSignal(piece, s.id, name));
+                if (name !== null) workpiece.run((_, piece) => renameSignal(piece, s.id, name));
               }}
             />
           ) : (
@@ -48,9 +47,7 @@ export const Signals = () => {
             type="button"
             className="tool small"
             aria-label={`Remove signal ${s.name}`}
-            onClick={() => {
-              session.edit(removeSignal(piece, s.id));
-            }}
+            onClick={() => workpiece.run((_, piece) => removeSignal(piece, s.id))}
           >
             <Icon name="close" size={11} />
           </button>
@@ -60,8 +57,8 @@ export const Signals = () => {
         type="button"
         className="add-line"
         onClick={() => {
-          const made = addSignal(piece, "signal");
-          if (session.edit(made.change)) setNaming(made.id);
+          const made = workpiece.make((_, piece) => addSignal(piece, "signal"));
+          if (made) setNaming(made.id);
         }}
       >
         + signal

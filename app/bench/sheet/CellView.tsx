@@ -1,26 +1,29 @@
+import { useMemo } from "react";
 import { plainText } from "#core/basics";
 import type { Id } from "#core/basics";
 import { conditionShort, conditionText } from "#core/looks";
 import { contrastOf } from "#core/paint";
-import type { Layer, Piece } from "#core/project";
+import type { Layer, Variant, Varying } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
-import { useProject } from "../../session/context";
+import { cardKey } from "../state/active";
+import { useBench, useVarying } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { assetAddress } from "../../session/assets";
 import { IconMark } from "../../parts/AssetPart";
-import { useBench, useBenchStore } from "../state/state";
 import type { Cell, Row } from "./rows";
 
+/** The id of the picture a value shows; empty for none. */
+const pictureIn = (value: Value | undefined): string =>
+  typeof value === "object" && "fit" in value ? plainText(value.picture) : "";
+
 /** How a fill looks, as CSS; null for none. */
-const background = (
-  value: Value | undefined,
-  picture: (id: string) => string | undefined,
-): string | null => {
+const background = (value: Value | undefined, hashOf: () => string | undefined): string | null => {
   if (typeof value === "string") return value === "none" ? null : value;
   if (typeof value !== "object") return null;
   if ("stops" in value) return gradientText(value);
   if ("fit" in value) {
-    const hash = picture(plainText(value.picture));
+    const hash = hashOf();
     return hash ? `center / cover url("${assetAddress(hash)}")` : null;
   }
   return null;
@@ -28,11 +31,10 @@ const background = (
 
 /** A small picture of a value, for what words say badly. */
 const Mark = ({ row, cell }: { row: Row; cell: Cell }) => {
-  const { assets } = useProject();
-  const hashOf = (id: string) => {
-    const a = assets[id];
-    return a?.kind === "picture" ? a.hash : undefined;
-  };
+  const shown = row.type.is === "asset" && typeof cell.said === "string" ? cell.said : "";
+  const asset = useDisplayedProject((p) => p.assets[shown]);
+  const picture = useDisplayedProject((p) => p.assets[pictureIn(cell.value)]);
+  const hashOf = () => (picture?.kind === "picture" ? picture.hash : undefined);
   if (row.type.is === "colour" || row.type.is === "fill") {
     const look = background(cell.value, hashOf);
     return (
@@ -51,8 +53,6 @@ const Mark = ({ row, cell }: { row: Row; cell: Cell }) => {
       .join(", ");
     return <span className="chip shadow" style={{ boxShadow: css }} />;
   }
-  const asset =
-    row.type.is === "asset" && typeof cell.said === "string" ? assets[cell.said] : undefined;
   if (asset?.kind === "icon")
     return (
       <span className="chip bare">
@@ -65,32 +65,28 @@ const Mark = ({ row, cell }: { row: Row; cell: Cell }) => {
 };
 
 /** Where a cell's value comes from, in a word or two; null when the variant says it itself. */
-const sourceOf = (piece: Piece, row: Row, cell: Cell): string | null => {
+const sourceOf = (piece: Varying, row: Row, cell: Cell): string | null => {
   if (cell.origin.own) return null;
-  const winner = cell.origin.from === null ? undefined : piece.looks[cell.origin.from];
-  if (winner) return conditionShort(piece, winner.when);
+  if (cell.when) return conditionShort(piece, cell.when);
   return row.inherent !== undefined ? "component" : null;
 };
 
 /** What a cell says about its origin when one points at it. */
-export const cellTitle = (piece: Piece, cell: Cell): string | undefined => {
-  const winner = cell.origin.from === null ? undefined : piece.looks[cell.origin.from];
-  if (!winner) return undefined;
-  const where = `Said ${Object.keys(winner.when).length ? `where ${conditionText(piece, winner.when)}` : "for all variants"}`;
-  const hidden = cell.origin.hidden.length
-    ? `; ${cell.origin.hidden.length === 1 ? "one weaker saying is" : `${cell.origin.hidden.length} weaker sayings are`} hidden by it`
-    : "";
-  return `${where}${cell.origin.styled ? ", by its text style" : ""}${hidden}`;
+export const cellTitle = (piece: Varying, { when, origin }: Cell): string | undefined => {
+  if (!when) return undefined;
+  const where = `Said ${Object.keys(when).length ? `where ${conditionText(piece, when)}` : "for all variants"}`;
+  const n = origin.hidden.length;
+  const weaker = n === 1 ? "one weaker saying is" : `${n} weaker sayings are`;
+  const hidden = n ? `; ${weaker} hidden by it` : "";
+  return `${where}${origin.styled ? ", by its text style" : ""}${hidden}`;
 };
 
 /**
  * How well a text can be read in a variant, beside its colour; told live, as the stage shows it.
  */
-const ContrastMark = ({ layer, variant }: { layer: Id; variant: string }) => {
-  const store = useBenchStore();
-  useBench((s) => s.sceneCount);
-  const scene = store.getState().scenes.current.get(variant || "only");
-  const contrast = scene ? contrastOf(scene, layer) : null;
+const ContrastMark = ({ layer, card }: { layer: Id; card: string }) => {
+  const scene = useBench((s) => s.scenes.get(card));
+  const contrast = useMemo(() => (scene ? contrastOf(scene, layer) : null), [scene, layer]);
   if (!contrast) return null;
   const low = contrast.ratio < contrast.needed;
   return (
@@ -104,32 +100,33 @@ const ContrastMark = ({ layer, variant }: { layer: Id; variant: string }) => {
   );
 };
 
-export const CellView = ({
-  piece,
-  row,
-  cell,
-  layer,
-  variant,
-}: {
-  piece: Piece;
-  row: Row;
-  cell: Cell;
-  layer: Layer;
-  variant: string;
-}) => {
+interface Props {
+  readonly row: Row;
+  readonly cell: Cell;
+  readonly layer: Layer;
+  readonly variant: Variant;
+}
+
+/** What a cell shows: its value, and where that comes from. */
+export const CellView = ({ row, cell, layer, variant }: Props) => {
+  const piece = useVarying();
   const source = sourceOf(piece, row, cell);
   return (
     <span className="cell-line">
       <Mark row={row} cell={cell} />
       {cell.token !== null && (
-        <span className={`token-mark${cell.token === "gone" ? " gone" : ""}`} aria-label="token">
+        <span
+          className={`token-mark${cell.token === "gone" ? " gone" : ""}`}
+          role="img"
+          aria-label="token"
+        >
           ◆
         </span>
       )}
       <span className="cell-text">{cell.text || "–"}</span>
       {cell.origin.styled && <span className="from">style</span>}
       {row.key === "fill" && layer.kind === "text" && (
-        <ContrastMark layer={layer.id} variant={variant} />
+        <ContrastMark layer={layer.id} card={cardKey(piece, variant)} />
       )}
       {source !== null && <span className="from">← {source}</span>}
     </span>

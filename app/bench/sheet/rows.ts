@@ -1,8 +1,17 @@
 import { plainText, present } from "#core/basics";
-import { boundValue, originOf, restOf, tokensFor, traitsOf, valuesIn, valuesOf } from "#core/looks";
+import {
+  boundValue,
+  originOf,
+  restOf,
+  sameCondition,
+  tokensFor,
+  traitsOf,
+  valuesIn,
+  valuesOf,
+} from "#core/looks";
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
-import type { Layer, Option, Piece, Project, Token, Variant } from "#core/project";
+import type { Condition, Layer, Option, Piece, Project, Token, Variant } from "#core/project";
 import {
   OPTION,
   TRAIT,
@@ -197,6 +206,8 @@ export const rowsFor = (
 /** A cell: what is said there, what that comes to, and where it comes from. */
 export interface Cell {
   readonly origin: Origin;
+  /** where the look that says it holds; null when nobody says it */
+  readonly when: Condition | null;
   readonly said: SpecifiedValue | undefined;
   readonly value: Value | undefined;
   readonly text: string;
@@ -204,8 +215,39 @@ export interface Cell {
   readonly token: Token | "gone" | null;
 }
 
+const whenOf = (piece: Piece, { from }: Origin): Condition | null =>
+  from === null ? null : (piece.looks[from]?.when ?? null);
+
 export const sameSaid = (a: SpecifiedValue | undefined, b: SpecifiedValue | undefined): boolean =>
   a === b || JSON.stringify(a) === JSON.stringify(b);
+
+const sameOrigin = (a: Origin, b: Origin): boolean =>
+  a.from === b.from &&
+  a.own === b.own &&
+  a.styled === b.styled &&
+  a.hidden.length === b.hidden.length;
+
+const sameWhen = (a: Condition | null, b: Condition | null): boolean =>
+  a === b || (a !== null && b !== null && sameCondition(a, b));
+
+/** Whether two cells show the same. */
+export const sameCell = (a: Cell, b: Cell): boolean =>
+  a.text === b.text &&
+  a.token === b.token &&
+  sameSaid(a.said, b.said) &&
+  JSON.stringify(a.value) === JSON.stringify(b.value) &&
+  sameOrigin(a.origin, b.origin) &&
+  sameWhen(a.when, b.when);
+
+/** Whether two rows are the same, so that their cells need not render again. */
+export const sameRow = (a: Row, b: Row): boolean =>
+  a.key === b.key &&
+  a.label === b.label &&
+  a.group === b.group &&
+  a.type === b.type &&
+  a.mode === b.mode &&
+  sameSaid(a.inherent, b.inherent) &&
+  JSON.stringify(a.choices) === JSON.stringify(b.choices);
 
 export const wordsFor = (project: Project, row: Row, said: SpecifiedValue | undefined): string => {
   if (said === undefined) return "";
@@ -234,6 +276,7 @@ export const cellOf = (
   if (mode && mode.value !== "fixed")
     return {
       origin: mode,
+      when: whenOf(piece, mode),
       said: mode.value,
       value: valuesIn(project, piece, variant, layer)[row.key],
       text: plainText(mode.value),
@@ -245,6 +288,7 @@ export const cellOf = (
     isBound(said) && row.type.is !== "style" ? (project.tokens[said.token] ?? "gone") : null;
   return {
     origin,
+    when: whenOf(piece, origin),
     said,
     value: said === undefined ? undefined : boundValue(project.tokens, row.type, said),
     text: wordsFor(project, row, said),

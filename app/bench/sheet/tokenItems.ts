@@ -1,79 +1,81 @@
-import type { Id } from "#core/basics";
 import { addOption, addToken, removeOption, tokenTypeOf } from "#core/edit";
-import { optionKeys } from "#core/project";
-import type { OptionKey, Piece, Project, TokenValue } from "#core/project";
+import { cutText, optionKeys } from "#core/project";
+import type { OptionKey, TokenType, TokenValue } from "#core/project";
+import { isOneOf } from "#core/basics";
 import type { MenuItem } from "../../ui/ContextMenu";
-import type { Session } from "../../session/session";
-import type { BenchEdits } from "../state/edits";
+import type { BenchEdits } from "../commands/edits";
+import type { Workpiece } from "../state/workpiece";
 import type { Cell, Row } from "./rows";
 
 interface Here {
-  project: Project;
-  session: Session;
-  piece: Piece;
-  chosen: readonly Id[];
-  row: Row;
-  cell: Cell;
-  edits: BenchEdits;
+  readonly workpiece: Workpiece;
+  readonly edits: BenchEdits;
+  readonly row: Row;
+  readonly cell: Cell;
 }
 
+/** Says a value of all chosen layers. */
+const sayAll = (
+  { workpiece, edits, row }: Here,
+  said: NonNullable<Cell["said"]>,
+  gesture: string | null = null,
+): void =>
+  edits.set(
+    Object.fromEntries(workpiece.state.chosen.map((id) => [id, { [row.key]: said }])),
+    gesture,
+  );
+
+/** Makes a token of what a cell says and binds the cell to it, in one step of undo. */
+const makeToken = (here: Here, type: TokenType, name: string): void => {
+  const { workpiece, edits, cell } = here;
+  const gesture = `token of ${name}`;
+  const made = workpiece.make(
+    (project) => addToken(project, type, cutText(name, 100), cell.said as TokenValue),
+    gesture,
+  );
+  if (!made) return;
+  sayAll(here, { token: made.id }, gesture);
+  edits.endGesture();
+  edits.note(
+    `Made the token “${name}” and bound this value to it. Rename it on the project’s System page.`,
+  );
+};
+
+/** Letting each placed copy set this, or no longer. */
+const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
+  const { piece, state } = workpiece;
+  const layer = piece?.layers[state.chosen[0] ?? ""];
+  if (!piece || !layer || !isOneOf(optionKeys, row.key)) return [];
+  const key: OptionKey = row.key;
+  const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
+  return [
+    {
+      label: option ? "No longer an option of each copy" : "Let each copy set this",
+      onPick: () =>
+        workpiece.run((_, now) =>
+          option ? removeOption(now, option.id) : addOption(now, layer.id, key).change,
+        ),
+    },
+  ];
+};
+
 /** Menu items of a cell about tokens and options. */
-export const tokenItems = ({
-  project,
-  session,
-  piece,
-  chosen,
-  row,
-  cell,
-  edits,
-}: Here): MenuItem[] => {
-  const items: MenuItem[] = [];
-  const layer = piece.layers[chosen[0] ?? ""];
-  const all = (said: NonNullable<Cell["said"]>) =>
-    Object.fromEntries(chosen.map((id) => [id, { [row.key]: said }]));
+export const tokenItems = (here: Here): MenuItem[] => {
+  const { workpiece, row, cell } = here;
+  const layer = workpiece.piece?.layers[workpiece.state.chosen[0] ?? ""];
   const type = tokenTypeOf(row.key, cell.said);
-  if (type !== null && layer) {
+  const { value } = cell;
+  const items: MenuItem[] = [];
+  if (type !== null && layer)
     items.push({
       label: "Make a token of it",
-      onPick: () => {
-        const made = addToken(
-          project,
-          type,
-          `${layer.name} ${row.label}`.slice(0, 100),
-          cell.said as TokenValue,
-        );
-        const gesture = `token ${made.id}`;
-        if (!session.edit(made.change, gesture)) return;
-        edits.set(all({ token: made.id }), gesture);
-        session.endGesture();
-        edits.note(
-          `Made the token “${layer.name} ${row.label}” and bound this value to it. Rename it on the project’s System page.`,
-        );
-      },
+      onPick: () => makeToken(here, type, `${layer.name} ${row.label}`),
     });
-  }
-  if (cell.token !== null && cell.value !== undefined) {
-    const { value } = cell;
-    items.push({ label: "Keep the value, without the token", onPick: () => edits.set(all(value)) });
-  }
-  if (layer && (optionKeys as readonly string[]).includes(row.key)) {
-    const key = row.key as OptionKey;
-    const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
-    items.push(
-      option
-        ? {
-            label: `No longer an option of each copy`,
-            onPick: () => {
-              session.edit(removeOption(piece, option.id));
-            },
-          }
-        : {
-            label: "Let each copy set this",
-            onPick: () => {
-              session.edit(addOption(piece, layer.id, key).change);
-            },
-          },
-    );
-  }
+  if (cell.token !== null && value !== undefined)
+    items.push({
+      label: "Keep the value, without the token",
+      onPick: () => sayAll(here, value),
+    });
+  items.push(...optionItem(here));
   return items.length ? ["line", ...items] : items;
 };

@@ -1,7 +1,9 @@
+import { memo } from "react";
+import { ButtonToolbar } from "react-bootstrap";
 import { ROOT } from "#core/project";
-import { Icon } from "../../ui/Icon";
-import { useArranging } from "../state/arranging";
-import { useChosen } from "../state/state";
+import { Tool } from "../../ui/Tool";
+import { useArranging } from "../commands/arranging";
+import { useChosen } from "../state/context";
 
 const lines = [
   ["left", "Line up on the left"],
@@ -12,47 +14,44 @@ const lines = [
   ["bottom", "Line up at the bottom"],
 ] as const;
 
+const gaps = [
+  ["x", "Equal gaps across"],
+  ["y", "Equal gaps down"],
+] as const;
+
 /** Lining up and spacing of what is chosen; a single layer lines up with the box it lies in. */
-export const AlignBar = () => {
+export const AlignBar = memo(function AlignBar() {
   const chosen = useChosen().filter((id) => id !== ROOT);
   const arranging = useArranging();
   if (chosen.length === 0) return null;
   return (
-    <div className="align-bar" role="toolbar" aria-label="Line up and space">
+    <ButtonToolbar className="align-bar" aria-label="Line up and space">
       {lines.map(([how, words]) => (
-        <button
+        <Tool
           key={how}
-          type="button"
-          className="tool"
-          title={words}
-          aria-label={words}
+          label={words}
+          icon={`align-${how}`}
+          iconSize={15}
           onClick={() => arranging.align(how)}
-        >
-          <Icon name={`align-${how}`} size={15} />
-        </button>
+        />
       ))}
       {chosen.length > 2 &&
-        (["x", "y"] as const).map((axis) => (
-          <button
+        gaps.map(([axis, words]) => (
+          <Tool
             key={axis}
-            type="button"
-            className="tool"
-            title={axis === "x" ? "Equal gaps across" : "Equal gaps down"}
-            aria-label={axis === "x" ? "Equal gaps across" : "Equal gaps down"}
+            label={words}
+            icon={`gaps-${axis}`}
+            iconSize={15}
             onClick={() => arranging.distribute(axis)}
-          >
-            <Icon name={`gaps-${axis}`} size={15} />
-          </button>
+          />
         ))}
-      <button
-        type="button"
-        className="tool"
+      <Tool
+        label="Group"
         title="Group (Ctrl+G)"
-        aria-label="Group"
+        icon="group"
+        iconSize={15}
         onClick={() => arranging.wrap("group")}
-      >
-        <Icon name="group" size={15} />
-      </button>
-    </div>
+      />
+    </ButtonToolbar>
   );
-};
+});

@@ -1,90 +1,86 @@
-import { Dropdown } from "react-bootstrap";
+import { Button, Dropdown } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import { traitsOf, valuesOf } from "#core/looks";
+import type { Trait } from "#core/project";
+import { Check } from "../../ui/Check";
+import { Choices } from "../../ui/Choices";
 import { Icon, Swatch } from "../../ui/Icon";
 import { Menu } from "../../ui/Menu";
+import { useBench, useVarying } from "../state/context";
 import { downOf } from "../state/grid";
-import { useBench, usePiece, wholeGrid } from "../state/state";
+import { wholeGrid } from "../state/view";
+
+const ways = [
+  { value: "down", words: "down" },
+  { value: "across", words: "across" },
+] as const;
+
+/** Which way a trait goes, and which of its values are shown. */
+const TraitWay = ({ trait }: { trait: Trait }) => {
+  const piece = useVarying();
+  const grid = useBench((s) => s.grid);
+  const setGrid = useBench((s) => s.setGrid);
+  const down = downOf(piece, grid.down);
+  const values = valuesOf(trait);
+  const hidden = grid.hidden[trait.id] ?? [];
+  const lay = (way: "down" | "across") => {
+    const goesDown = (id: Id) => (id === trait.id ? way === "down" : down.has(id));
+    const ids = traitsOf(piece).map((t) => t.id);
+    setGrid({ ...grid, down: ids.filter(goesDown) });
+  };
+  const toggle = (value: Id) => {
+    const next = hidden.includes(value) ? hidden.filter((v) => v !== value) : [...hidden, value];
+    if (next.length < values.length)
+      setGrid({ ...grid, hidden: { ...grid.hidden, [trait.id]: next } });
+  };
+  return (
+    <fieldset>
+      <legend>
+        <Swatch pattern={trait.pattern} />
+        <span className="grid-trait">{trait.name}</span>
+        <Choices
+          label={`${trait.name} goes`}
+          value={down.has(trait.id) ? "down" : "across"}
+          choices={ways}
+          onChoose={lay}
+        />
+      </legend>
+      <div className="grid-values">
+        {values.map((v) => (
+          <Check
+            key={v.id}
+            words={v.name}
+            checked={!hidden.includes(v.id)}
+            onSwitch={() => toggle(v.id)}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+};
 
 /** Which variants the stage shows, and which traits go down and which across. */
 export const GridMenu = () => {
-  const piece = usePiece();
-  const grid = useBench((s) => s.grid);
-  const put = useBench((s) => s.put);
-  const traits = traitsOf(piece);
-  if (traits.length === 0) return null;
-  const down = downOf(piece, grid.down);
-  const hiddenCount = Object.values(grid.hidden).reduce((n, l) => n + l.length, 0);
-  const lay = (id: string, isDown: boolean) =>
-    put({
-      grid: {
-        ...grid,
-        down: traits.map((t) => t.id).filter((t) => (t === id ? isDown : down.has(t))),
-      },
-    });
-  const toggle = (trait: string, value: string, all: number) => {
-    const now = grid.hidden[trait] ?? [];
-    const next = now.includes(value) ? now.filter((v) => v !== value) : [...now, value];
-    if (next.length < all) put({ grid: { ...grid, hidden: { ...grid.hidden, [trait]: next } } });
-  };
+  const piece = useVarying();
+  const hidden = useBench((s) => Object.values(s.grid.hidden).reduce((n, l) => n + l.length, 0));
+  const setGrid = useBench((s) => s.setGrid);
   return (
     <Dropdown autoClose="outside" drop="up">
       <Dropdown.Toggle
-        as="button"
-        type="button"
-        className={`tool${hiddenCount ? " on" : ""}`}
-        aria-label="Which cards are shown"
+        variant="tool"
+        className={hidden ? "active" : ""}
         title="Which cards are shown, and along which traits"
       >
         <Icon name="filter" size={14} />
-        {hiddenCount ? `${hiddenCount} left out` : "Cards"}
+        {hidden ? `${hidden} left out` : "Cards"}
       </Dropdown.Toggle>
       <Menu className="grid-menu">
-        {traits.map((t) => (
-          <fieldset key={t.id}>
-            <legend>
-              <Swatch pattern={t.pattern} />
-              <span className="grid-trait">{t.name}</span>
-              <span className="strip" role="radiogroup" aria-label={`${t.name} goes`}>
-                <button
-                  type="button"
-                  role="radio"
-                  aria-checked={down.has(t.id)}
-                  onClick={() => lay(t.id, true)}
-                >
-                  down
-                </button>
-                <button
-                  type="button"
-                  role="radio"
-                  aria-checked={!down.has(t.id)}
-                  onClick={() => lay(t.id, false)}
-                >
-                  across
-                </button>
-              </span>
-            </legend>
-            <div className="grid-values">
-              {valuesOf(t).map((v) => (
-                <label key={v.id}>
-                  <input
-                    type="checkbox"
-                    className="form-check-input"
-                    checked={!grid.hidden[t.id]?.includes(v.id)}
-                    onChange={() => toggle(t.id, v.id, valuesOf(t).length)}
-                  />{" "}
-                  {v.name}
-                </label>
-              ))}
-            </div>
-          </fieldset>
+        {traitsOf(piece).map((t) => (
+          <TraitWay key={t.id} trait={t} />
         ))}
-        <button
-          type="button"
-          className="btn btn-link btn-sm p-0"
-          onClick={() => put({ grid: wholeGrid })}
-        >
+        <Button variant="link" size="sm" onClick={() => setGrid(wholeGrid)}>
           Show all cards as usual
-        </button>
+        </Button>
       </Menu>
     </Dropdown>
   );

@@ -1,5 +1,5 @@
 import { hundredths } from "#core/properties";
-import { useBench } from "../state/state";
+import { useBench } from "../state/context";
 
 /** Guides, distances and numbers over the card one works on; px of the piece. */
 export const MarksLayer = ({ zoom }: { zoom: number }) => {

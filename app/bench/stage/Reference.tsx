@@ -1,20 +1,23 @@
 import { useState } from "react";
-import { Dropdown } from "react-bootstrap";
+import { CloseButton, Dropdown, Form } from "react-bootstrap";
 import { setReference } from "#core/edit";
 import type { Reference } from "#core/project";
 import { pictureTypes } from "#core/properties";
-import type { PictureAsset } from "#core/properties";
+import { assetAddress, upload } from "../../session/assets";
+import { useDisplayedProject } from "../../session/displayed";
+import { FileButton } from "../../ui/FileButton";
 import { Icon } from "../../ui/Icon";
 import { Menu } from "../../ui/Menu";
 import { NumberField } from "../../ui/NumberField";
-import { assetAddress, upload } from "../../session/assets";
-import { useProject, useSession } from "../../session/context";
-import { useBench, useBenchStore, usePiece } from "../state/state";
+import { Tool } from "../../ui/Tool";
+import { useBench, useCommand, usePiece, useWorkpiece } from "../state/context";
+
+/** How strongly a reference picture shows at first. */
+const DIMMED = 0.4;
 
 /** The reference picture under a card: dimmed, locked, no part of the piece. */
 const ReferencePicture = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
-  const { assets } = useProject();
-  const picture = assets[reference.picture];
+  const picture = useDisplayedProject((p) => p.assets[reference.picture]);
   if (picture?.kind !== "picture") return null;
   const height = (reference.width * picture.height) / picture.width;
   return (
@@ -44,132 +47,115 @@ export const ReferenceView = ({ reference, zoom }: { reference: Reference | null
     </div>
   );
 
-/** Putting a reference picture under the stage, and its place, size and strength. */
-const ReferencePart = () => {
-  const session = useSession();
-  const project = useProject();
-  const piece = usePiece();
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const { reference } = piece;
-  const store = useBenchStore();
-  const tool = useBench((s) => s.tool);
-  const putBench = useBench((s) => s.put);
-  const put = (part: Partial<Reference>) => {
-    if (reference) session.edit(setReference(piece, { ...reference, ...part }), "reference");
-  };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    const result = await upload(session, file);
-    setTrouble(result.ok ? null : result.reason);
-    if (!result.ok || result.kind !== "picture") return;
-    const state = store.getState();
-    const asset = session.project.assets[result.id] as PictureAsset;
-    const now = session.project.pieces[piece.id];
+/** Takes a picture and puts it under the cards; says why where that cannot be. */
+const useTakeReference = () => {
+  const workpiece = useWorkpiece();
+  return async (file: File): Promise<string | null> => {
+    const result = await upload(workpiece.session, file);
+    if (!result.ok) return result.reason;
+    if (result.kind !== "picture") return null;
     // a picture of a screen is often larger than the part it shows: it begins as wide as the piece
-    const wide = state.scenes.current.values().next().value?.width ?? asset.width;
-    if (now)
-      session.edit(
-        setReference(now, {
-          picture: asset.id,
-          x: 0,
-          y: 0,
-          width: Math.min(asset.width, Math.round(wide)),
-          opacity: 0.4,
-        }),
-      );
+    const [scene] = workpiece.state.scenes.values();
+    const wide = scene?.width ?? result.width;
+    const width = Math.min(result.width, Math.round(wide));
+    workpiece.run((_, piece) =>
+      setReference(piece, { picture: result.id, x: 0, y: 0, width, opacity: DIMMED }),
+    );
+    return null;
   };
+};
+
+const numbers = [
+  { key: "x", words: "x", label: "Reference x", min: -1e4 },
+  { key: "y", words: "y", label: "Reference y", min: -1e4 },
+  { key: "width", words: "wide", label: "Reference width", min: 1 },
+] as const;
+
+/** The place, size and strength of the reference picture. */
+const ReferenceLine = ({ reference }: { reference: Reference }) => {
+  const command = useCommand();
+  const tool = useBench((s) => s.tool);
+  const toggleTool = useBench((s) => s.toggleTool);
+  const name = useDisplayedProject((p) => p.assets[reference.picture]?.name);
+  const put = (part: Partial<Reference>) =>
+    command(
+      (_, piece) => piece.reference && setReference(piece, { ...piece.reference, ...part }),
+      "reference",
+    );
+  return (
+    <div className="reference-line" title={name}>
+      {numbers.map(({ key, words, label, min }) => (
+        <span key={key} className="reference-number">
+          {words}
+          <NumberField
+            label={label}
+            value={reference[key]}
+            min={min}
+            max={1e4}
+            step={1}
+            onChange={(n) => put({ [key]: n })}
+          />
+        </span>
+      ))}
+      <Form.Range
+        aria-label="Strength of the reference"
+        min={0.05}
+        max={1}
+        step={0.05}
+        value={reference.opacity}
+        onChange={(e) => put({ opacity: Number(e.target.value) })}
+      />
+      <Tool
+        size="sm"
+        icon="dropper"
+        iconSize={13}
+        on={tool === "dropper"}
+        title="Pick a colour from it (Q)"
+        onClick={() => toggleTool("dropper")}
+      >
+        Pick
+      </Tool>
+    </div>
+  );
+};
+
+/** Putting a reference picture under the stage, and what there is to say about it. */
+const ReferencePart = () => {
+  const command = useCommand();
+  const reference = usePiece((p) => p.reference);
+  const take = useTakeReference();
+  const [trouble, setTrouble] = useState<string | null>(null);
   return (
     <div className="reference-part">
       <div className="side-head">
-        <h2 className="caption m-0">Reference picture</h2>
+        <h2 className="caption">Reference picture</h2>
         {reference ? (
-          <button
-            type="button"
-            className="tool small"
+          <CloseButton
             aria-label="Take the reference picture away"
             title="Take it away"
-            onClick={() => {
-              session.edit(setReference(piece, null));
-            }}
-          >
-            <Icon name="close" size={12} />
-          </button>
+            onClick={() => command((_, piece) => setReference(piece, null))}
+          />
         ) : (
-          <label className="btn btn-sm btn-outline-primary file-button">
+          <FileButton
+            label="Choose a reference picture"
+            accept={pictureTypes.join(",")}
+            onFiles={([file]) => file && void take(file).then(setTrouble)}
+          >
             Choose …
-            <input
-              type="file"
-              aria-label="Choose a reference picture"
-              accept={pictureTypes.join(",")}
-              onChange={(e) => {
-                void take(e.target.files?.[0]);
-                e.target.value = "";
-              }}
-            />
-          </label>
+          </FileButton>
         )}
       </div>
       {!reference && (
-        <p className="quiet small mb-0">
+        <Form.Text as="p">
           A picture under the cards to measure (M) and trace. It is no part of the piece.
-        </p>
+        </Form.Text>
       )}
       {trouble !== null && (
-        <p className="text-danger small mb-0" role="alert">
+        <p className="refusal" role="alert">
           {trouble}
         </p>
       )}
-      {reference && (
-        <div className="reference-line">
-          <span title={project.assets[reference.picture]?.name}>x</span>
-          <NumberField
-            label="Reference x"
-            value={reference.x}
-            min={-1e4}
-            max={1e4}
-            step={1}
-            onChange={(x) => put({ x })}
-          />
-          <span>y</span>
-          <NumberField
-            label="Reference y"
-            value={reference.y}
-            min={-1e4}
-            max={1e4}
-            step={1}
-            onChange={(y) => put({ y })}
-          />
-          <span>wide</span>
-          <NumberField
-            label="Reference width"
-            value={reference.width}
-            min={1}
-            max={1e4}
-            step={1}
-            onChange={(width) => put({ width })}
-          />
-          <input
-            type="range"
-            className="form-range"
-            aria-label="Strength of the reference"
-            min={0.05}
-            max={1}
-            step={0.05}
-            value={reference.opacity}
-            onChange={(e) => put({ opacity: Number(e.target.value) })}
-          />
-          <button
-            type="button"
-            className={`tool small${tool === "dropper" ? " on" : ""}`}
-            aria-pressed={tool === "dropper"}
-            title="Pick a colour from it (Q)"
-            onClick={() => putBench({ tool: tool === "dropper" ? "choose" : "dropper" })}
-          >
-            <Icon name="dropper" size={13} />
-            Pick
-          </button>
-        </div>
-      )}
+      {reference && <ReferenceLine reference={reference} />}
     </div>
   );
 };
@@ -178,9 +164,7 @@ const ReferencePart = () => {
 export const ReferenceMenu = () => (
   <Dropdown autoClose="outside" drop="up">
     <Dropdown.Toggle
-      as="button"
-      type="button"
-      className="tool"
+      variant="tool"
       aria-label="Reference picture"
       title="A picture under the cards to measure and trace"
     >

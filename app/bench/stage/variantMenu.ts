@@ -8,56 +8,52 @@ import {
   variantKey,
   variantName,
 } from "#core/looks";
-import type { Piece, Variant } from "#core/project";
+import type { Condition, Variant } from "#core/project";
 import type { MenuItem } from "../../ui/ContextMenu";
-import type { Session } from "../../session/session";
-import type { Arranging } from "../state/arranging";
-import { heldVariant } from "../state/arranging";
-import type { BenchState } from "../state/state";
+import type { Arranging } from "../commands/arranging";
+import type { Workpiece } from "../state/workpiece";
 
 interface Here {
-  readonly piece: Piece;
+  readonly workpiece: Workpiece;
   readonly variant: Variant;
-  readonly state: BenchState;
-  readonly session: Session;
   readonly arranging: Arranging;
 }
 
 /** What can be done with a card as a whole. */
-export const variantMenu = ({ piece, variant, state, session, arranging }: Here): MenuItem[] => {
+export const variantMenu = ({ workpiece, variant, arranging }: Here): MenuItem[] => {
+  const { piece, state } = workpiece;
+  if (!piece) return [];
   const key = variantKey(piece, variant);
   const resting = key === variantKey(piece, restingVariant(piece));
   const pinned = state.grid.pinned.some((v) => variantKey(piece, v) === key);
-  const held = heldVariant();
+  const held = state.heldVariant;
   const looked = variantFrom(piece, state.variant);
   const other = variantKey(piece, looked) !== key ? looked : state.also[0];
   const against = other ?? restingVariant(piece);
   const suggested = suggestedScope(piece, variant);
   const wider = Object.keys(suggested).length < Object.keys(onlyScope(piece, variant)).length;
+  const unuse = (when: Condition): void => {
+    workpiece.run((_, now) => markUnused(now, when));
+  };
   return [
     {
       label: "Name this variant …",
       disabled: Object.keys(piece.traits).length === 0,
-      onPick: () => state.put({ renaming: `variant ${key}` }),
+      onPick: () => state.rename(`variant ${key}`),
     },
     {
       label: "Show it alone, large",
       onPick: () => {
         state.look(variant);
-        state.put({ only: variant, zoom: "fit" });
+        state.showOnly(variant);
       },
     },
     {
       label: pinned ? "Unpin" : "Pin to the top",
-      onPick: () =>
-        state.put({
-          grid: {
-            ...state.grid,
-            pinned: pinned
-              ? state.grid.pinned.filter((v) => variantKey(piece, v) !== key)
-              : [...state.grid.pinned, variant],
-          },
-        }),
+      onPick: () => {
+        const others = state.grid.pinned.filter((v) => variantKey(piece, v) !== key);
+        state.setGrid({ ...state.grid, pinned: pinned ? others : [...others, variant] });
+      },
     },
     "line",
     {
@@ -66,7 +62,7 @@ export const variantMenu = ({ piece, variant, state, session, arranging }: Here)
           ? "Compare with another card (choose one first)"
           : `Compare with “${variantName(piece, against)}” …`,
       disabled: variantKey(piece, against) === key,
-      onPick: () => state.put({ dialog: { kind: "compare", a: against, b: variant } }),
+      onPick: () => state.openDialog({ kind: "compare", a: against, b: variant }),
     },
     { label: "Hold this variant's look", onPick: () => arranging.copyVariant(variant) },
     {
@@ -82,17 +78,13 @@ export const variantMenu = ({ piece, variant, state, session, arranging }: Here)
     {
       label: "Not used: only this one",
       disabled: resting,
-      onPick: () => {
-        session.edit(markUnused(piece, onlyScope(piece, variant)));
-      },
+      onPick: () => unuse(onlyScope(piece, variant)),
     },
     ...(wider && !resting
       ? [
           {
             label: `Not used: where ${conditionText(piece, suggested)}`,
-            onPick: () => {
-              session.edit(markUnused(piece, suggested));
-            },
+            onPick: () => unuse(suggested),
           },
         ]
       : []),

@@ -1,7 +1,7 @@
 import type { Id } from "#core/basics";
 import { isUnused, traitsOf, valuesOf, variantKey } from "#core/looks";
-import type { Piece, Trait, Variant } from "#core/project";
-import type { GridView } from "./state";
+import type { Trait, Variant, Varying } from "#core/project";
+import type { GridView } from "./view";
 
 /** One line of the stage: the trait values all its cards share, outermost trait first. */
 export interface GridLine {
@@ -30,7 +30,7 @@ const lines = (traits: readonly Trait[], hidden: GridView["hidden"]): GridLine[]
 };
 
 /** The traits that go down: those chosen, else the first half; a single trait goes across. */
-export const downOf = (piece: Piece, chosen: readonly Id[] | null): Set<Id> => {
+export const downOf = (piece: Varying, chosen: readonly Id[] | null): Set<Id> => {
   const traits = traitsOf(piece);
   return new Set(
     chosen
@@ -41,7 +41,7 @@ export const downOf = (piece: Piece, chosen: readonly Id[] | null): Set<Id> => {
 
 /** Rows and columns along the traits, without the values that are filtered out. */
 export const gridOf = (
-  piece: Piece,
+  piece: Varying,
   view: Pick<GridView, "down" | "hidden"> = { down: null, hidden: {} },
 ): Grid => {
   const down = downOf(piece, view.down);
@@ -61,7 +61,7 @@ export const variantOf = (row: GridLine, column: GridLine): Variant =>
   Object.fromEntries([...row.values, ...column.values].map((v) => [v.trait.id, v.value]));
 
 /** All variants, in the order of the stage, filtered or not. */
-export const stageOrder = (piece: Piece, down: GridView["down"]): Variant[] => {
+export const stageOrder = (piece: Varying, down: GridView["down"]): Variant[] => {
   const grid = gridOf(piece, { down, hidden: {} });
   return grid.rows.flatMap((r) => grid.columns.map((c) => variantOf(r, c)));
 };
@@ -77,7 +77,7 @@ export const headings = (lines: readonly GridLine[], at: number): GridLine["valu
 /**
  * The variants shown in the order of the stage: pinned ones first, each once, unused ones left out.
  */
-export const shownVariants = (piece: Piece, view: GridView): Variant[] => {
+export const shownVariants = (piece: Varying, view: GridView): Variant[] => {
   const grid = gridOf(piece, view);
   const keys = new Set<string>();
   return [

@@ -5,7 +5,7 @@ import { ROOT } from "#core/project";
 import type { Piece } from "#core/project";
 
 /** A layer and those around it, innermost first. */
-export const outwards = (piece: Piece, id: Id): Id[] => {
+export const outwards = (piece: Pick<Piece, "layers">, id: Id): Id[] => {
   const out: Id[] = [];
   for (let at = piece.layers[id]; at; at = at.parent === null ? undefined : piece.layers[at.parent])
     out.push(at.id);
@@ -17,7 +17,7 @@ export const outwards = (piece: Piece, id: Id): Id[] => {
  * root. `deep` means the innermost; `into` means one level further in than what is chosen.
  */
 export const pickLayer = (
-  piece: Piece,
+  piece: Pick<Piece, "layers">,
   placed: LayoutBox,
   x: number,
   y: number,

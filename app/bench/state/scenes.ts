@@ -1,9 +1,10 @@
 import { entryOf } from "#core/basics";
 import { layout } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
-import { Resolver, variantKey } from "#core/looks";
+import { Resolver } from "#core/looks";
 import type { Piece, Project, Variant } from "#core/project";
 import { useMemo, useState } from "react";
+import { cardKey } from "./active";
 
 /** A card: one variant and how it looks. */
 export interface Scene {
@@ -19,7 +20,7 @@ export class Scenes {
   of(env: LayoutEnv, project: Project, piece: Piece, variants: readonly Variant[]): Scene[] {
     const keys = new Set<string>();
     const scenes = variants.map((variant): Scene => {
-      const key = variantKey(piece, variant) || "only";
+      const key = cardKey(piece, variant);
       keys.add(key);
       const resolver = entryOf(this.resolvers, key, () => new Resolver());
       const tree = resolver.tree(project, piece.id, variant);
@@ -30,15 +31,18 @@ export class Scenes {
   }
 }
 
+const none: readonly Scene[] = [];
+
+/** The scenes of variants, made anew only where something of them has changed. */
 export const useScenes = (
   env: LayoutEnv,
   project: Project,
-  piece: Piece,
+  piece: Piece | undefined,
   variants: readonly Variant[],
-): Scene[] => {
+): readonly Scene[] => {
   const [scenes] = useState(() => new Scenes());
   return useMemo(
-    () => scenes.of(env, project, piece, variants),
+    () => (piece ? scenes.of(env, project, piece, variants) : none),
     [scenes, env, project, piece, variants],
   );
 };

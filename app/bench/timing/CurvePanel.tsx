@@ -27,8 +27,9 @@ import { EasingPart } from "../../parts/EasingPart";
 import { Icon } from "../../ui/Icon";
 import { NumberField } from "../../ui/NumberField";
 import { keyStep } from "../../ui/keys";
-import { useSession } from "../../session/context";
-import { MotionPart } from "../rules/MotionPart";
+import { useDisplayedProject } from "../../session/displayed";
+import { useWorkpiece } from "../state/context";
+import { MotionPart } from "../../parts/MotionPart";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
@@ -304,7 +305,8 @@ export const CurvePanel = ({
   name: LaneName | null;
   names: readonly LaneName[];
 }) => {
-  const session = useSession();
+  const workpiece = useWorkpiece();
+  const projectTokens = useDisplayedProject((p) => p.tokens);
   const { motion, piece } = timed;
   const [other, setOther] = useState<string>("");
   const [saving, setSaving] = useState<string | null>(null);
@@ -326,8 +328,8 @@ export const CurvePanel = ({
     const { token: _old, ...rest } = m;
     return rest;
   };
-  const tokens = inOrder(session.project.tokens).filter((t) => t.type === "motion");
-  const compared = comparedWith(session.project.tokens, other, now.duration);
+  const tokens = inOrder(projectTokens).filter((t) => t.type === "motion");
+  const compared = comparedWith(projectTokens, other, now.duration);
   const title =
     name === null
       ? "The whole change"
@@ -337,8 +339,8 @@ export const CurvePanel = ({
     const text = saving?.trim();
     setSaving(null);
     if (!text) return;
-    const made = saveMotion(session.project, now, text);
-    if (session.edit(made.change) && name === null) timed.set({ ...motion, token: made.id });
+    const made = workpiece.make((project) => saveMotion(project, now, text));
+    if (made && name === null) timed.set({ ...motion, token: made.id });
   };
   return (
     <aside className="curve-panel" aria-label="Curve">

@@ -4,13 +4,14 @@ import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
 import { giveMotion } from "#core/edit";
 import { Menu } from "../../ui/Menu";
-import { useProject, useSession } from "../../session/context";
+import { useCommand } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import type { Timed } from "./useTiming";
 
 /** Gives the motion one looks at to other rules of the piece, too. */
 export const GiveMenu = ({ timed }: { timed: Timed }) => {
-  const session = useSession();
-  const project = useProject();
+  const command = useCommand();
+  const project = useDisplayedProject();
   const { piece, said } = timed;
   const [ids, setIds] = useState<readonly Id[]>([]);
   const [lanes, setLanes] = useState(false);
@@ -19,7 +20,7 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
   const chosen = ids.filter((id) => others.some((r) => r.id === id));
   if (others.length === 0) return null;
   const give = () => {
-    session.edit(giveMotion(piece, chosen, said, lanes));
+    command((_, now) => giveMotion(now, chosen, said, lanes));
     setIds([]);
     setOpen(false);
   };

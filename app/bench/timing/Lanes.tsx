@@ -4,7 +4,7 @@ import { laneLabel, laneOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { labelOf, registry } from "#core/properties";
 import { Icon } from "../../ui/Icon";
-import { useChosen } from "../state/state";
+import { useChosen } from "../state/context";
 import { LaneRow } from "./LaneRow";
 import type { useHead } from "./useHead";
 import { useLaneView } from "./useLaneView";

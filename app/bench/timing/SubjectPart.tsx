@@ -3,8 +3,8 @@ import { compareTimes } from "#core/edit";
 import { isUnused, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Variant } from "#core/project";
 import { Icon } from "../../ui/Icon";
-import { useProject } from "../../session/context";
-import { useActive } from "../state/state";
+import { useActive } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { somePair } from "./useTiming";
 import type { Timed } from "./useTiming";
 
@@ -45,7 +45,7 @@ const VariantPick = ({
  * another.
  */
 export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () => void }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const { variant } = useActive();
   const { piece, rule, effect } = timed;
   const all = variantsOf(piece).filter(
@@ -143,7 +143,7 @@ export const BackPart = ({
   shown: boolean;
   onShow: (shown: boolean) => void;
 }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const { back } = timed;
   if (!back)
     return timed.rule?.undo ? (

@@ -7,8 +7,8 @@ import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
 import { Icon } from "../../ui/Icon";
 import { NumberField } from "../../ui/NumberField";
-import { useProject } from "../../session/context";
-import { useChosen } from "../state/state";
+import { useChosen } from "../state/context";
+import { useDisplayedProject } from "../../session/displayed";
 import { CurvePanel } from "./CurvePanel";
 import { GiveMenu } from "./GiveMenu";
 import { Lanes } from "./Lanes";
@@ -16,6 +16,9 @@ import { SaveMenu } from "./SaveMenu";
 import { BackPart, SubjectPart } from "./SubjectPart";
 import { useHead } from "./useHead";
 import { rowKey, useTiming } from "./useTiming";
+import { runKey } from "../../ui/keys";
+import { timingKeys } from "./keys";
+import type { TimingHands } from "./keys";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
 
@@ -80,7 +83,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
  * A way between two variants is only tried until it is a rule; where rules lead it, they are named.
  */
 const PairNote = ({ timed }: { timed: Timed }) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const [led] = timed.leading;
   return (
     <div className="rule-chosen pair-note">
@@ -143,17 +146,18 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
     if (typing) return;
-    if (timed.takeBack && e.key.toLowerCase() === "z" && (e.ctrlKey || e.metaKey) && !e.shiftKey)
-      timed.takeBack();
-    else if (
-      e.key === " " &&
-      !(e.target instanceof Element && e.target.closest("button:not(.lane-bar)"))
-    )
-      head.play();
-    else if ((e.key === "Delete" || e.key === "Backspace") && lanes.length) {
+    const pressed = e.target instanceof Element && e.target.closest("button:not(.lane-bar)");
+    if (e.key === " " && pressed) return;
+    const removeLanes = () => {
       timed.set(lanes.reduce(withoutLane, timed.motion));
       setPicked([null]);
-    } else return;
+    };
+    const hands: TimingHands = {
+      play: head.play,
+      removeLanes: lanes.length ? removeLanes : null,
+      takeBack: timed.takeBack,
+    };
+    if (!runKey(timingKeys, hands, e.nativeEvent)) return;
     e.preventDefault();
     e.stopPropagation();
   };

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
-import { useBench, useBenchStore } from "../state/state";
+import { useBench, useBenchStore } from "../state/context";
 import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */
@@ -17,7 +17,7 @@ const wander = (
 
 /** The playhead: where it is, whether it runs, and what the stage shows meanwhile. */
 export const useHead = (timed: Timed | null, layer: string | null) => {
-  const put = useBench((s) => s.put);
+  const showPreview = useBench((s) => s.showPreview);
   const [at, setAt] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [loop, setLoop] = useState(false);
@@ -55,7 +55,7 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
   // on the card it leads to; where that is not on the stage, on the one it sets out from, else on
   // the first there is
   const cardFor = useCallback((): string => {
-    const there = store.getState().scenes.current;
+    const there = store.getState().scenes;
     return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? "";
   }, [store, keys]);
   useEffect(() => {
@@ -66,19 +66,17 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
   }, [shows, cardFor]);
   useEffect(() => {
     if (!change || at === null) {
-      put({ preview: null });
+      showPreview(null);
       return;
     }
-    put({
-      preview: {
-        key: cardFor(),
-        placed: change.frame(Math.min(at, timed.length)),
-        at: Math.round(Math.min(at, timed.length)),
-        path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)),
-      },
+    showPreview({
+      key: cardFor(),
+      placed: change.frame(Math.min(at, timed.length)),
+      at: Math.round(Math.min(at, timed.length)),
+      path: layer === null ? [] : wander(change.path(layer, timed.length, MOMENTS)),
     });
-  }, [change, cardFor, at, layer, put, timed?.length]);
-  useEffect(() => () => put({ preview: null }), [put]);
+  }, [change, cardFor, at, layer, showPreview, timed?.length]);
+  useEffect(() => () => showPreview(null), [showPreview]);
   return {
     at,
     playing,

@@ -12,8 +12,9 @@ import { ROOT, inOrder } from "#core/project";
 import type { Motion, Piece, Project, Rule, Variant } from "#core/project";
 import { firing } from "#core/runtime";
 import type { Shown } from "#core/runtime";
-import { useProject, useSession } from "../../session/context";
-import { useActive, useBench, useChosen, usePiece } from "../state/state";
+import { useActive, useBench, useChosen, usePiece, useWorkpiece } from "../state/context";
+import { PATIENCE } from "../../session/session";
+import { useDisplayedProject } from "../../session/displayed";
 
 /** The shortest stretch of time that is shown, ms. */
 const SHORTEST = 300;
@@ -139,7 +140,7 @@ const useLooked = (
   { pair, rule, effect }: Pick<ReturnType<typeof useSubject>, "pair" | "rule" | "effect">,
   start: Variant | null,
 ) => {
-  const project = useProject();
+  const project = useDisplayedProject();
   const piece = usePiece();
   const { variant } = useActive();
   const [resolver] = useState(() => new Resolver());
@@ -196,10 +197,11 @@ const useLooked = (
 
 /** All about the timing of what is chosen; null while there is nothing to time. */
 export const useTiming = (env: LayoutEnv): Timed | null => {
-  const session = useSession();
-  const project = useProject();
+  const workpiece = useWorkpiece();
+  const project = useDisplayedProject();
   const piece = usePiece();
-  const put = useBench((s) => s.put);
+  const setTrial = useBench((s) => s.setTrial);
+  const time = useBench((s) => s.time);
   const subject = useSubject();
   const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(
     null,
@@ -211,15 +213,13 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
   const { from, to } = ends;
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
   const tried = (of: Variant, goes: Variant) =>
-    put({
-      trial: {
-        beside: picked,
-        from: of,
-        to: goes,
-        motion: said,
-        past: pair?.past ?? [],
-        gesture: null,
-      },
+    setTrial({
+      beside: picked,
+      from: of,
+      to: goes,
+      motion: said,
+      past: pair?.past ?? [],
+      gesture: null,
     });
   return {
     piece,
@@ -246,12 +246,7 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     leading: pair ? between(piece, rulesOf(project, piece), from, to) : [],
     choose: (next) => {
       if (next.kind === "pair") tried(from, to);
-      else
-        put({
-          chosenRules: [next.rule],
-          trial: null,
-          timedEffect: next.effect === null ? null : { rule: next.rule, effect: next.effect },
-        });
+      else time(next.rule, next.effect);
     },
     setFrom: (v) => {
       if (rule) setStart({ rule: rule.id, from: v });
@@ -262,50 +257,49 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     },
     setPair: tried,
     set: (next, gesture) => {
-      const now = session.project.pieces[piece.id];
       if (pair)
-        put({
-          trial: {
-            ...pair,
-            motion: next,
-            gesture: gesture ?? null,
-            past:
-              gesture !== undefined && gesture === pair.gesture
-                ? pair.past
-                : [...pair.past, pair.motion].slice(-MOST_PAST),
-          },
+        setTrial({
+          ...pair,
+          motion: next,
+          gesture: gesture ?? null,
+          past:
+            gesture !== undefined && gesture === pair.gesture
+              ? pair.past
+              : [...pair.past, pair.motion].slice(-MOST_PAST),
         });
-      else if (now && rule)
-        session.edit(
-          effect === null
-            ? setMotions(now, [rule.id], () => next)
-            : setEffectMotion(now, rule.id, effect, next),
+      else if (rule)
+        workpiece.run(
+          (_, now) =>
+            effect === null
+              ? setMotions(now, [rule.id], () => next)
+              : setEffectMotion(now, rule.id, effect, next),
           gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null,
-          1500,
+          PATIENCE,
         );
     },
     takeBack: pair?.past.length
       ? () =>
-          put({
-            trial: {
-              ...pair,
-              motion: pair.past.at(-1) ?? pair.motion,
-              past: pair.past.slice(0, -1),
-              gesture: null,
-            },
+          setTrial({
+            ...pair,
+            motion: pair.past.at(-1) ?? pair.motion,
+            past: pair.past.slice(0, -1),
+            gesture: null,
           })
       : null,
     make: () => {
       const scopes = wireScopes(piece, [from], { variant: to });
       const when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
-      const made = wire(piece, [ROOT], {
-        trigger: lastWiring(piece).trigger,
-        when,
-        effects: wireEffects(piece, [from], { variant: to }),
-        motion: said,
-        undo: false,
-      });
-      if (session.edit(made.change)) put({ trial: null, chosenRules: made.ids });
+      const made = workpiece.make((_, now) =>
+        wire(now, [ROOT], {
+          trigger: lastWiring(now).trigger,
+          when,
+          effects: wireEffects(now, [from], { variant: to }),
+          motion: said,
+          undo: false,
+        }),
+      );
+      const [first] = made?.ids ?? [];
+      if (first !== undefined) time(first, null);
     },
   };
 };

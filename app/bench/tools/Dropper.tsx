@@ -5,9 +5,11 @@ import type { Reference } from "#core/project";
 import type { PictureAsset, Value } from "#core/properties";
 import { remember } from "../../parts/ColourPart";
 import { assetAddress } from "../../session/assets";
-import { useProject, useSession } from "../../session/context";
-import { useEdits } from "../state/edits";
-import { activeOf, useBenchStore } from "../state/state";
+import { activeOf } from "../state/active";
+import { useWorkpiece } from "../state/context";
+import type { Workpiece } from "../state/workpiece";
+import { useDisplayedProject } from "../../session/displayed";
+import { useEdits } from "../commands/edits";
 
 /** The pixels of a picture once it has come, to be read. */
 const usePixels = (picture: PictureAsset | null): ImageData | null => {
@@ -47,15 +49,33 @@ export const colourAt = (
   return a < 8 ? null : `#${[r, g, b].map((n) => n.toString(16).padStart(2, "0")).join("")}`;
 };
 
+/** What the chosen layers say when they take a colour. */
+const paintedWith = (
+  { piece, project, state }: Workpiece,
+  colour: string,
+): Record<string, Record<string, Value>> => {
+  const next: Record<string, Record<string, Value>> = {};
+  if (!piece) return next;
+  const { variant } = activeOf(piece, state);
+  for (const id of state.chosen) {
+    const layer = piece.layers[id];
+    if (!layer || layer.kind === "picture" || layer.kind === "instance") continue;
+    // what has no filling shows its colour in its line
+    const v = valuesIn(project, piece, variant, layer);
+    const lined = layer.kind === "line" || (v.fill === "none" && Number(v.borderWidth) > 0);
+    next[id] = lined ? { borderColour: colour } : { fill: colour };
+  }
+  return next;
+};
+
 /**
  * Picking a colour from the reference picture as it is, not as dimmed: it fills the chosen layers,
  * or waits among the recent colours.
  */
 export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
-  const session = useSession();
-  const store = useBenchStore();
+  const workpiece = useWorkpiece();
   const edits = useEdits();
-  const asset = useProject().assets[reference.picture];
+  const asset = useDisplayedProject((p) => p.assets[reference.picture]);
   const pixels = usePixels(asset?.kind === "picture" ? asset : null);
   const [here, setHere] = useState<{ x: number; y: number; colour: string } | null>(null);
   const look = (e: PointerEvent) => {
@@ -69,27 +89,16 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
   const take = (e: PointerEvent) => {
     e.stopPropagation();
     const colour = look(e);
-    const state = store.getState();
-    const piece = session.project.pieces[state.pieceId];
-    if (!colour || !piece) {
+    if (!colour) {
       edits.note("There is nothing of the reference picture there.");
       return;
     }
     remember(colour);
-    state.put({ tool: "choose" });
-    const { variant } = activeOf(piece, state);
-    const next: Record<string, Record<string, Value>> = {};
-    for (const id of state.chosen) {
-      const layer = piece.layers[id];
-      if (!layer || layer.kind === "picture" || layer.kind === "instance") continue;
-      // what has no filling shows its colour in its line
-      const v = valuesIn(session.project, piece, variant, layer);
-      const lined = layer.kind === "line" || (v.fill === "none" && (v.borderWidth as number) > 0);
-      next[id] = lined ? { borderColour: colour } : { fill: colour };
-    }
+    workpiece.state.setTool("choose");
+    const next = paintedWith(workpiece, colour);
     if (Object.keys(next).length) {
       edits.set(next);
-      session.endGesture();
+      edits.endGesture();
     } else edits.note(`${colour} is among the recent colours now.`);
   };
   return (

@@ -1,143 +1,147 @@
-import { useRef, useState } from "react";
-import { Dropdown } from "react-bootstrap";
+import { memo, useState } from "react";
+import { ButtonToolbar, Dropdown } from "react-bootstrap";
+import { useShallow } from "zustand/react/shallow";
 import { contains, piecesOf } from "#core/edit";
+import { AssetPart } from "../../parts/AssetPart";
+import { useDisplayedProject } from "../../session/displayed";
+import { FileButton } from "../../ui/FileButton";
 import { Icon } from "../../ui/Icon";
 import { Menu } from "../../ui/Menu";
-import { useProject, useSession } from "../../session/context";
-import { useEdits } from "../state/edits";
-import { fresh, useInserter } from "./inserting";
-import { AssetPart } from "../../parts/AssetPart";
 import { Panel } from "../../ui/Panel";
-import { useBench, usePiece } from "../state/state";
+import { Tool } from "../../ui/Tool";
+import { useEdits } from "../commands/edits";
+import { fresh, useInserter } from "../commands/inserting";
+import { useBench, useWorkpiece } from "../state/context";
+
+const simple = ["box", "ellipse", "line", "polygon", "text"] as const;
+const files = "image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2";
+
+/** Choosing an icon of the catalogue or the project. */
+const InsertIcon = () => {
+  const workpiece = useWorkpiece();
+  const insert = useInserter();
+  const [open, setOpen] = useState(false);
+  return (
+    <span
+      className="panel-anchor"
+      onBlur={(e) => {
+        if (!e.currentTarget.contains(e.relatedTarget)) setOpen(false);
+      }}
+    >
+      <Tool
+        framed
+        icon="icon"
+        label="Insert an icon"
+        title="Icon (I)"
+        data-insert="icon"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      />
+      {open && (
+        <Panel
+          label="Choose an icon"
+          width={292}
+          height={330}
+          onKeyDown={(e) => {
+            e.stopPropagation();
+            if (e.key === "Escape") setOpen(false);
+          }}
+        >
+          <div className="panel-body">
+            <AssetPart
+              of="icon"
+              chosen=""
+              onPick={(id) => {
+                insert.icon(id, workpiece.project.assets[id]?.name ?? "Icon");
+                setOpen(false);
+              }}
+            />
+          </div>
+        </Panel>
+      )}
+    </span>
+  );
+};
+
+/** A copy of one of the project's components that can stand in this piece. */
+const InsertComponent = () => {
+  const insert = useInserter();
+  const id = useBench((s) => s.pieceId);
+  const components = useDisplayedProject(
+    useShallow((p) => piecesOf(p, "component").filter((c) => !contains(p, c.id, id))),
+  );
+  return (
+    <Dropdown>
+      <Dropdown.Toggle
+        variant="tool"
+        className="framed"
+        aria-label="Insert a component"
+        title="A copy of a component"
+        disabled={components.length === 0}
+      >
+        <Icon name="instance" />
+      </Dropdown.Toggle>
+      <Menu>
+        {components.map((c) => (
+          <Dropdown.Item
+            key={c.id}
+            as="button"
+            type="button"
+            onClick={() => insert.layer("instance", { component: c.id }, [120, 40], c.name)}
+          >
+            {c.name}
+          </Dropdown.Item>
+        ))}
+      </Menu>
+    </Dropdown>
+  );
+};
 
 /** Everything a piece can be made of. */
-export const Insert = () => {
-  const project = useProject();
-  const session = useSession();
-  const piece = usePiece();
+export const Insert = memo(function Insert() {
   const insert = useInserter();
   const edits = useEdits();
-  const tool = useBench((s) => s.tool);
-  const put = useBench((s) => s.put);
-  const [icons, setIcons] = useState(false);
-  const file = useRef<HTMLInputElement>(null);
-  const components = piecesOf(project, "component").filter(
-    (c) => !contains(project, c.id, piece.id),
-  );
+  const pen = useBench((s) => s.tool === "pen");
+  const toggleTool = useBench((s) => s.toggleTool);
+  const take = (list: readonly File[]) =>
+    void insert.files(list).then((note) => {
+      if (note !== null) edits.note(note);
+    });
   return (
     <div className="side-part">
       <h2 className="caption">Insert</h2>
-      <div className="insert-row" role="toolbar" aria-label="Insert a layer">
-        {(["box", "ellipse", "line", "polygon", "text"] as const).map((kind) => (
-          <button
+      <ButtonToolbar className="insert-row" aria-label="Insert a layer">
+        {simple.map((kind) => (
+          <Tool
             key={kind}
-            type="button"
-            className="tool framed"
+            framed
+            icon={kind}
+            label={`Insert ${fresh[kind].words.toLowerCase()}`}
             title={`${fresh[kind].words} (${fresh[kind].key})`}
-            aria-label={`Insert ${fresh[kind].words.toLowerCase()}`}
             onClick={() => insert.simple(kind)}
-          >
-            <Icon name={kind} />
-          </button>
+          />
         ))}
-        <span
-          className="panel-anchor"
-          onBlur={(e) => {
-            if (!e.currentTarget.contains(e.relatedTarget)) setIcons(false);
-          }}
-        >
-          <button
-            type="button"
-            className="tool framed"
-            title="Icon (I)"
-            aria-label="Insert an icon"
-            data-insert="icon"
-            aria-expanded={icons}
-            onClick={() => setIcons(!icons)}
-          >
-            <Icon name="icon" />
-          </button>
-          {icons && (
-            <Panel
-              label="Choose an icon"
-              width={292}
-              height={330}
-              onKeyDown={(e) => {
-                e.stopPropagation();
-                if (e.key === "Escape") setIcons(false);
-              }}
-            >
-              <div className="panel-body">
-                <AssetPart
-                  of="icon"
-                  chosen=""
-                  onPick={(id) => {
-                    insert.icon(id, session.project.assets[id]?.name ?? "Icon");
-                    setIcons(false);
-                  }}
-                />
-              </div>
-            </Panel>
-          )}
-        </span>
-        <button
-          type="button"
-          className={`tool framed${tool === "pen" ? " on" : ""}`}
+        <InsertIcon />
+        <Tool
+          framed
+          icon="pen"
+          label="Pen"
           title="Draw a path with the pen (P)"
-          aria-label="Pen"
-          aria-pressed={tool === "pen"}
-          onClick={() => put({ tool: tool === "pen" ? "choose" : "pen" })}
-        >
-          <Icon name="pen" />
-        </button>
-        <button
-          type="button"
-          className="tool framed"
-          title="Picture or SVG file"
-          aria-label="Insert a picture"
-          onClick={() => file.current?.click()}
+          on={pen}
+          onClick={() => toggleTool("pen")}
+        />
+        <FileButton
+          variant="tool"
+          className="framed"
+          multiple
+          label="Insert a picture"
+          accept={files}
+          onFiles={take}
         >
           <Icon name="picture" />
-        </button>
-        <input
-          ref={file}
-          type="file"
-          hidden
-          multiple
-          accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2"
-          onChange={(e) => {
-            const files = [...(e.target.files ?? [])];
-            e.target.value = "";
-            void insert.files(files).then((note) => {
-              if (note !== null) edits.note(note);
-            });
-          }}
-        />
-        <Dropdown>
-          <Dropdown.Toggle
-            as="button"
-            type="button"
-            className="tool framed"
-            aria-label="Insert a component"
-            title="A copy of a component"
-            disabled={components.length === 0}
-          >
-            <Icon name="instance" />
-          </Dropdown.Toggle>
-          <Menu>
-            {components.map((c) => (
-              <Dropdown.Item
-                key={c.id}
-                as="button"
-                type="button"
-                onClick={() => insert.layer("instance", { component: c.id }, [120, 40], c.name)}
-              >
-                {c.name}
-              </Dropdown.Item>
-            ))}
-          </Menu>
-        </Dropdown>
-      </div>
+        </FileButton>
+        <InsertComponent />
+      </ButtonToolbar>
     </div>
   );
-};
+});

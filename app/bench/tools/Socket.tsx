@@ -1,14 +1,19 @@
-import { useRef } from "react";
+import { useCallback, useRef, useState } from "react";
+import type { MouseEvent, PointerEvent } from "react";
 import type { Id } from "#core/basics";
 import { boundsIn, unite } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
-import { variantKey, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
-import { useSession } from "../../session/context";
-import { activeOf, useBenchStore } from "../state/state";
+import { ContextMenu } from "../../ui/ContextMenu";
+import type { MenuAt } from "../../ui/ContextMenu";
+import { useWorkpiece } from "../state/context";
+import { WireDrawing, wireEnds, wirePath } from "./gestures/wire";
+import type { WireEnd } from "./gestures/wire";
 
 /** How far the socket lies outside of what is chosen, px on screen. */
 const AWAY = 20;
+/** Half a socket, px on screen. */
+const HALF = 12;
 
 /**
  * What lies under the pointer that a wire can end at: a card, or a screen offered while one drags.
@@ -19,24 +24,30 @@ const targetAt = (x: number, y: number): HTMLElement | null =>
     .map((e) => e.closest<HTMLElement>("[data-wire-screen], [data-variant]"))
     .find((e) => e !== null && e !== undefined) ?? null;
 
+const endOf = (target: HTMLElement | null): WireEnd | null => {
+  const { wireScreen, variant } = target?.dataset ?? {};
+  if (wireScreen !== undefined)
+    return { screen: wireScreen.slice(1), over: wireScreen.startsWith("+") };
+  return variant === undefined ? null : { card: variant };
+};
+
+interface Props {
+  readonly placed: LayoutBox;
+  readonly chosen: readonly Id[];
+  readonly zoom: number;
+}
+
 /**
  * The socket of the chosen layers, or of the whole piece: drag from it to the card it shall lead
  * to.
  */
-export const Socket = ({
-  placed,
-  chosen,
-  zoom,
-}: {
-  placed: LayoutBox;
-  chosen: readonly Id[];
-  zoom: number;
-}) => {
-  const store = useBenchStore();
-  const session = useSession();
+export const Socket = ({ placed, chosen, zoom }: Props) => {
+  const workpiece = useWorkpiece();
+  const [wire] = useState(() => new WireDrawing(workpiece));
+  const [menu, setMenu] = useState<MenuAt | null>(null);
+  const closeMenu = useCallback(() => setMenu(null), []);
   const line = useRef<SVGSVGElement>(null);
   const over = useRef<HTMLElement | null>(null);
-  const from = useRef<{ x: number; y: number } | null>(null);
   const layers = chosen.filter((id) => id !== ROOT);
   const bounds = boundsIn(placed);
   const box = layers.length
@@ -49,63 +60,48 @@ export const Socket = ({
     next?.classList.add("wire-target");
     over.current = next;
   };
-  const end = () => {
-    from.current = null;
+  const rest = () => {
     light(null);
     line.current?.setAttribute("visibility", "hidden");
-    store.getState().put({ wiring: false });
   };
-  const down = (e: React.PointerEvent<HTMLButtonElement>) => {
+  const down = (e: PointerEvent<HTMLButtonElement>) => {
     e.stopPropagation();
     e.preventDefault();
     e.currentTarget.setPointerCapture(e.pointerId);
     const r = e.currentTarget.getBoundingClientRect();
-    from.current = { x: r.x + r.width / 2, y: r.y + r.height / 2 };
-    store.getState().put({ wiring: true, wired: null });
+    wire.begin({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
   };
-  const move = (e: React.PointerEvent) => {
-    const a = from.current;
-    if (!a) return;
-    const bend = Math.max(30, Math.abs(e.clientX - a.x) / 2);
+  const move = (e: PointerEvent) => {
+    if (!wire.from) return;
     line.current?.setAttribute("visibility", "visible");
     line.current?.firstElementChild?.setAttribute(
       "d",
-      `M${a.x} ${a.y} C${a.x + bend} ${a.y} ${e.clientX - bend} ${e.clientY} ${e.clientX} ${e.clientY}`,
+      wirePath(wire.from, { x: e.clientX, y: e.clientY }),
     );
     light(targetAt(e.clientX, e.clientY));
   };
-  const up = (e: React.PointerEvent) => {
-    if (!from.current) return;
-    const target = targetAt(e.clientX, e.clientY);
-    const state = store.getState();
-    const piece = session.project.pieces[state.pieceId];
-    end();
-    if (!target || !piece) return;
-    const { variants } = activeOf(piece, state);
-    const { wireScreen, variant: key } = target.dataset;
-    const to =
-      wireScreen !== undefined
-        ? { screen: wireScreen.slice(1), over: wireScreen.startsWith("+") }
-        : variantsOf(piece).find((v) => variantKey(piece, v) === key);
-    if (
-      !to ||
-      (wireScreen === undefined &&
-        variants.length === 1 &&
-        variantKey(piece, variants[0] ?? {}) === key)
-    )
-      return;
-    state.put({
-      wired: {
-        x: e.clientX,
-        y: e.clientY,
-        layers: layers.length ? layers : [ROOT],
-        from: variants,
-        to:
-          wireScreen !== undefined
-            ? (to as { screen: Id; over: boolean })
-            : { variant: to as Readonly<Record<Id, Id>> },
+  const up = (e: PointerEvent) => {
+    const end = endOf(targetAt(e.clientX, e.clientY));
+    rest();
+    wire.end({ x: e.clientX, y: e.clientY }, end);
+  };
+  const cancel = () => {
+    rest();
+    wire.cancel();
+  };
+  /** A key that presses the socket asks where the wire shall lead. */
+  const click = (e: MouseEvent<HTMLButtonElement>) => {
+    if (e.detail > 0) return;
+    const r = e.currentTarget.getBoundingClientRect();
+    const at = { x: r.right, y: r.bottom };
+    const items = wireEnds(workpiece).map(({ label, end }) => ({
+      label,
+      onPick: () => {
+        wire.begin(at);
+        wire.end(at, end);
       },
-    });
+    }));
+    setMenu({ ...at, items });
   };
   return (
     <>
@@ -115,18 +111,20 @@ export const Socket = ({
         aria-label="Wire: drag to the card it shall lead to"
         title="Drag to the card, screen or overlay this shall lead to"
         style={{
-          left: (box.x + box.width) * zoom + AWAY - 8,
-          top: (box.y + box.height / 2) * zoom - 8,
+          left: (box.x + box.width) * zoom + AWAY - HALF,
+          top: (box.y + box.height / 2) * zoom - HALF,
         }}
+        onClick={click}
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={up}
-        onPointerCancel={end}
+        onPointerCancel={cancel}
         onDoubleClick={(e) => e.stopPropagation()}
       />
       <svg ref={line} className="wire-line" visibility="hidden" aria-hidden="true">
         <path fill="none" />
       </svg>
+      {menu && <ContextMenu menu={menu} onClose={closeMenu} />}
     </>
   );
 };

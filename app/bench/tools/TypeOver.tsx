@@ -2,8 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
-import { useSession } from "../../session/context";
-import { useEdits } from "../state/edits";
+import { useEdits } from "../commands/edits";
 
 /** Typing right where the text stands. Esc or a click elsewhere ends it. */
 export const TypeOver = ({
@@ -18,7 +17,6 @@ export const TypeOver = ({
   onDone: () => void;
 }) => {
   const edits = useEdits();
-  const session = useSession();
   const field = useRef<HTMLTextAreaElement>(null);
   const found = findBox(placed, id);
   const [text, setText] = useState(String(found?.placed.values.text ?? ""));
@@ -26,7 +24,7 @@ export const TypeOver = ({
   if (!found) return null;
   const v = found.placed.values;
   const done = () => {
-    session.endGesture();
+    edits.endGesture();
     onDone();
   };
   return (

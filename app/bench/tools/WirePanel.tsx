@@ -1,16 +1,16 @@
-import { isContact } from "#core/machine";
 import { useState } from "react";
+import { Button, Form } from "react-bootstrap";
+import { isContact } from "#core/machine";
 import { effectText, triggerText } from "#core/describe";
 import { lastWiring, piecesOf, wire, wireEffects, wireScopes, wireTriggers } from "#core/edit";
 import { conditionText, variantName } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Trigger, TriggerType } from "#core/project";
 import { Panel } from "../../ui/Panel";
-import { useProject, useSession } from "../../session/context";
-import { useEdits } from "../state/edits";
-import { useBench, usePiece } from "../state/state";
-import type { BenchState } from "../state/state";
-import { MotionPart } from "../rules/MotionPart";
+import { useBench, usePiece, useWorkpiece } from "../state/context";
+import type { Wired } from "../state/wiring";
+import { useDisplayedProject } from "../../session/displayed";
+import { MotionPart } from "../../parts/MotionPart";
 import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 
@@ -18,11 +18,15 @@ const withTime: readonly TriggerType[] = ["delay", "hold"];
 
 /** Screens one can drop a wire on, shown while one drags. */
 export const WireScreens = () => {
-  const project = useProject();
-  const piece = usePiece();
   const wiring = useBench((s) => s.wiring);
-  const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id);
-  if (!wiring || screens.length === 0) return null;
+  return wiring && <ScreenList />;
+};
+
+const ScreenList = () => {
+  const project = useDisplayedProject();
+  const id = useBench((s) => s.pieceId);
+  const screens = piecesOf(project, "screen").filter((s) => s.id !== id);
+  if (screens.length === 0) return null;
   return (
     <div className="wire-screens" aria-hidden="true">
       {(["", "+"] as const).map((over) => (
@@ -45,12 +49,11 @@ export const WirePanel = () => {
   return wired && <WireForm key={JSON.stringify(wired)} wired={wired} />;
 };
 
-const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
-  const session = useSession();
-  const project = useProject();
+const WireForm = ({ wired }: { wired: Wired }) => {
+  const workpiece = useWorkpiece();
+  const project = useDisplayedProject();
   const piece = usePiece();
-  const edits = useEdits();
-  const put = useBench((s) => s.put);
+  const endWire = useBench((s) => s.endWire);
   const last = lastWiring(piece);
   const scopes = wireScopes(piece, wired.from, wired.to, wired.layers);
   const [trigger, setTrigger] = useState<Trigger | null>(null);
@@ -61,16 +64,19 @@ const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
   const chosen = picked ?? scopes.findIndex((s) => s.usual);
   const set = trigger ?? last.trigger;
   const contact = isContact(set.type);
-  const close = () => put({ wired: null });
+  const undone = undo ?? last.undo;
+  const close = () => endWire(null);
   const make = () => {
-    const made = wire(piece, wired.layers, {
-      trigger: set,
-      when: scopes[chosen]?.when ?? {},
-      effects,
-      motion,
-      undo: contact && (undo ?? last.undo),
-    });
-    if (session.edit(made.change)) edits.showRules(made.ids);
+    const made = workpiece.make((_, now) =>
+      wire(now, wired.layers, {
+        trigger: set,
+        when: scopes[chosen]?.when ?? {},
+        effects,
+        motion,
+        undo: contact && undone,
+      }),
+    );
+    if (made) workpiece.state.showRules(made.ids);
     close();
   };
   const names = wired.layers
@@ -89,7 +95,7 @@ const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
       }}
     >
       <div className="panel-body wire-panel">
-        <p className="m-0">
+        <p>
           <b>{names}</b>{" "}
           <Pick
             label="Trigger"
@@ -120,46 +126,46 @@ const WireForm = ({ wired }: { wired: NonNullable<BenchState["wired"]> }) => {
         <fieldset>
           <legend className="caption">Where it holds</legend>
           {scopes.map((s, i) => (
-            <label
+            <Form.Label
               key={JSON.stringify(s.when)}
+              className="check"
               title={s.covers.map((v) => variantName(piece, v)).join(" · ")}
             >
-              <input
+              <Form.Check.Input
                 type="radio"
                 name="wire-scope"
                 autoFocus={i === chosen}
-                className="form-check-input"
                 checked={i === chosen}
                 onChange={() => setPicked(i)}
-              />{" "}
+              />
               {conditionText(piece, s.when)
                 ? `while ${conditionText(piece, s.when)}`
                 : "in every variant"}{" "}
               <span className="quiet">{s.covers.length}</span>
-            </label>
+            </Form.Label>
           ))}
         </fieldset>
         <div className="sentence">
           {contact && (
-            <button
-              type="button"
-              className={`word toggle${(undo ?? last.undo) ? " on" : ""}`}
-              aria-pressed={undo ?? last.undo}
-              onClick={() => setUndo(!(undo ?? last.undo))}
+            <Button
+              variant="word"
+              active={undone}
+              aria-pressed={undone}
+              onClick={() => setUndo(!undone)}
             >
-              {(undo ?? last.undo) ? "undone when it ends" : "stays when it ends"}
-            </button>
+              {undone ? "undone when it ends" : "stays when it ends"}
+            </Button>
           )}
           <MotionPart motion={motion} onChange={setMotion} />
         </div>
       </div>
       <div className="panel-foot">
-        <button type="button" className="btn btn-sm btn-link" onClick={close}>
+        <Button size="sm" variant="link" onClick={close}>
           Leave it
-        </button>
-        <button type="button" className="btn btn-sm btn-primary" onClick={make}>
+        </Button>
+        <Button size="sm" onClick={make}>
           Make the rule
-        </button>
+        </Button>
       </div>
     </Panel>
   );

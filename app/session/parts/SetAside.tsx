@@ -3,7 +3,8 @@ import { Button, Modal, Table } from "react-bootstrap";
 import { changeRows } from "#core/edit";
 import type { Project } from "#core/project";
 import type { Aside } from "../pending";
-import { useAside, useProject, useSession } from "../context";
+import { useAside, useSession } from "../context";
+import { useDisplayedProject } from "../displayed";
 import { saveText } from "../../services/download";
 
 const when = (ms: number): string =>
@@ -57,7 +58,7 @@ const Rows = ({ item, project }: { item: Aside; project: Project }) => {
 
 const AsideItem = ({ item }: { item: Aside }) => {
   const session = useSession();
-  const project = useProject();
+  const project = useDisplayedProject();
   const conflict = item.why.kind === "conflict";
   const { label } = item.change;
   const download = () =>

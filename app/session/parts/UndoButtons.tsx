@@ -1,21 +1,18 @@
 import { useEffect } from "react";
-import { Button } from "react-bootstrap";
-import type { Session } from "../session";
-import { useSession, useUndo } from "../context";
-import { Icon } from "../../ui/Icon";
+import { ButtonGroup } from "react-bootstrap";
+import { runKey } from "../../ui/keys";
+import { Tool } from "../../ui/Tool";
 import { isTyping } from "../../ui/typing";
+import { useSession, useUndo } from "../context";
+import type { Session } from "../session";
+import { undoKeys } from "./undoKeys";
 
-/** Ctrl+Z, Ctrl+Shift+Z and Ctrl+Y, unless one is typing. */
+/** The keys of undo, unless one is typing. */
 const useUndoKeys = (session: Session): void => {
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const isHeld = (event.ctrlKey || event.metaKey) && !event.altKey;
-      if (!isHeld || event.defaultPrevented || isTyping(event.target)) return;
-      const key = event.key.toLowerCase();
-      if (key !== "z" && key !== "y") return;
-      event.preventDefault();
-      if (key === "y" || event.shiftKey) session.redo();
-      else session.undo();
+    const onKey = (e: KeyboardEvent) => {
+      if (e.defaultPrevented || isTyping(e.target)) return;
+      if (runKey(undoKeys, session, e)) e.preventDefault();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
@@ -27,30 +24,24 @@ export const UndoButtons = () => {
   const session = useSession();
   const { undo, redo } = useUndo();
   useUndoKeys(session);
-  const undoTitle = undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl+Z)`;
-  const redoTitle = redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`;
   return (
-    <span className="undo-buttons">
-      <Button
-        bsPrefix="tool"
-        className="framed"
+    <ButtonGroup className="undo-buttons" aria-label="Undo and redo">
+      <Tool
+        framed
+        icon="undo"
+        label="Undo"
         disabled={undo === null}
-        title={undoTitle}
-        aria-label="Undo"
+        title={undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl+Z)`}
         onClick={() => session.undo()}
-      >
-        <Icon name="undo" />
-      </Button>
-      <Button
-        bsPrefix="tool"
-        className="framed"
+      />
+      <Tool
+        framed
+        icon="redo"
+        label="Redo"
         disabled={redo === null}
-        title={redoTitle}
-        aria-label="Redo"
+        title={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`}
         onClick={() => session.redo()}
-      >
-        <Icon name="redo" />
-      </Button>
-    </span>
+      />
+    </ButtonGroup>
   );
 };

@@ -2,16 +2,14 @@ import { useMemo } from "react";
 import type { Id } from "#core/basics";
 import { addDrafts, addLayer } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
-import { cutText } from "#core/project";
-import type { Layer } from "#core/project";
+import { ROOT, cutText } from "#core/project";
 import type { LayerKind, Value } from "#core/properties";
 import { readSvgApart } from "../../services/svg";
 import { upload } from "../../session/assets";
-import type { Session } from "../../session/session";
-import { useSession } from "../../session/context";
-import { activeOf, parentForNew, useBenchStore } from "../state/state";
+import { activeOf, parentForNew } from "../state/active";
+import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
-import type { StoreApi } from "zustand";
+import type { Workpiece } from "../state/workpiece";
 
 interface Fresh {
   readonly words: string;
@@ -52,28 +50,25 @@ const isSvg = (file: File): boolean => /\.svg$/i.test(file.name) || file.type ==
  * dropped.
  */
 export class Inserter {
-  constructor(
-    private readonly session: Session,
-    private readonly store: StoreApi<BenchState>,
-  ) {}
+  constructor(private readonly workpiece: Workpiece) {}
+
+  private get state(): BenchState {
+    return this.workpiece.state;
+  }
 
   private where(
     size: readonly [number, number],
     at?: { x: number; y: number },
   ): { parent: Id; x: number; y: number; room: readonly [number, number] } | null {
-    const state = this.store.getState();
-    const piece = this.session.project.pieces[state.pieceId];
+    const { piece, project } = this.workpiece;
     if (!piece) return null;
-    const parent = at ? "root" : parentForNew(piece, state.chosen);
-    const v = valuesIn(
-      this.session.project,
-      piece,
-      activeOf(piece, state).variant,
-      piece.layers[parent] as Layer,
-    );
+    const parent = at ? ROOT : parentForNew(piece, this.state.chosen);
+    const layer = piece.layers[parent];
+    if (!layer) return null;
+    const v = valuesIn(project, piece, activeOf(piece, this.state).variant, layer);
     const count = childrenOf(piece).get(parent)?.length ?? 0;
-    const middle = (all: Value | undefined, own: number) =>
-      Math.max(0, Math.round(((all as number) - own) / 2 + (count % 6) * 8));
+    const middle = (all: number, own: number) =>
+      Math.max(0, Math.round((all - own) / 2 + (count % 6) * 8));
     return {
       parent,
       room: [v.width, v.height],
@@ -90,11 +85,12 @@ export class Inserter {
     at?: { x: number; y: number },
   ): Id | null {
     const place = this.where(size, at);
-    const piece = this.session.project.pieces[this.store.getState().pieceId];
-    if (!place || !piece) return null;
-    const made = addLayer(piece, kind, place.parent, { ...values, x: place.x, y: place.y }, name);
-    if (!this.session.edit(made.change)) return null;
-    this.store.getState().choose([made.id]);
+    if (!place) return null;
+    const made = this.workpiece.make((_, piece) =>
+      addLayer(piece, kind, place.parent, { ...values, x: place.x, y: place.y }, name),
+    );
+    if (!made) return null;
+    this.state.choose([made.id]);
     return made.id;
   }
 
@@ -118,9 +114,9 @@ export class Inserter {
     for (const file of files) {
       if (several && isSvg(file)) {
         // several drawings lie side by side, ready to be gathered
-        const before = this.store.getState().chosen[0];
+        const before = this.state.chosen[0];
         const note = await this.svgFile(file, place, true);
-        const made = this.store.getState().chosen[0];
+        const made = this.state.chosen[0];
         if (made !== undefined && made !== before) {
           drawings.push(made);
           const v = this.sizeOf(made);
@@ -133,12 +129,12 @@ export class Inserter {
       if (note !== null) notes.push(note);
     }
     if (drawings.length > 1) {
-      this.store.getState().choose(drawings);
-      this.store.getState().put({
-        hint: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
+      this.state.choose(drawings);
+      this.state.tell({
+        text: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
         offer: {
           label: "Gather them as variants of one component …",
-          run: () => this.store.getState().put({ dialog: { kind: "gather" } }),
+          run: () => this.state.openDialog({ kind: "gather" }),
         },
       });
       return null;
@@ -147,12 +143,9 @@ export class Inserter {
   }
 
   private sizeOf(id: Id): number {
-    const state = this.store.getState();
-    const piece = this.session.project.pieces[state.pieceId];
+    const { piece, active, project } = this.workpiece;
     const layer = piece?.layers[id];
-    return piece && layer
-      ? valuesIn(this.session.project, piece, activeOf(piece, state).variant, layer).width
-      : 0;
+    return piece && active && layer ? valuesIn(project, piece, active.variant, layer).width : 0;
   }
 
   /** With `corner` the place is where its corner goes. */
@@ -177,8 +170,7 @@ export class Inserter {
     if (!read.ok) return `“${name}” was not taken: ${read.error}.`;
     const { picture } = read;
     const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
-    const piece = this.session.project.pieces[this.store.getState().pieceId];
-    if (!place || !piece) return null;
+    if (!place) return null;
     // a file that is one group, as most are, need not become a group in a group
     const [first] = picture.layers;
     const plain =
@@ -205,16 +197,18 @@ export class Inserter {
       values: { x: place.x, y: place.y, width: picture.width, height: picture.height },
       inside,
     };
-    const made = addDrafts(piece, [group], place.parent, cutText(`Insert ${name}`, 200));
-    if (!this.session.edit(made.change)) return null;
-    this.store.getState().choose(made.ids);
+    const made = this.workpiece.make((_, piece) =>
+      addDrafts(piece, [group], place.parent, cutText(`Insert ${name}`, 200)),
+    );
+    if (!made) return null;
+    this.state.choose(made.ids);
     return picture.lost.length
       ? `“${name}” became layers, except for ${picture.lost.join(", ")}.`
       : null;
   }
 
   private async otherFile(file: File, at?: { x: number; y: number }): Promise<string | null> {
-    const result = await upload(this.session, file);
+    const result = await upload(this.workpiece.session, file);
     if (!result.ok) return result.reason;
     if (result.kind === "font")
       return `The font of “${file.name}” is now one of the project’s families.`;
@@ -224,14 +218,13 @@ export class Inserter {
       : result.width;
     const width = Math.round(Math.min(result.width, most));
     const height = Math.round((width * result.height) / result.width);
-    const asset = this.session.project.assets[result.id];
+    const asset = this.workpiece.project.assets[result.id];
     this.layer("picture", { picture: result.id, width, height }, [width, height], asset?.name, at);
     return null;
   }
 }
 
 export const useInserter = (): Inserter => {
-  const session = useSession();
-  const store = useBenchStore();
-  return useMemo(() => new Inserter(session, store), [session, store]);
+  const workpiece = useWorkpiece();
+  return useMemo(() => new Inserter(workpiece), [workpiece]);
 };

@@ -1,5 +1,4 @@
 import { useMemo } from "react";
-import type { StoreApi } from "zustand";
 import type { Id } from "#core/basics";
 import {
   align,
@@ -31,25 +30,15 @@ import { partsOf } from "#core/paths";
 import { ROOT, newId } from "#core/project";
 import type { Change, LayerChanges, Piece, Variant } from "#core/project";
 import { hundredths, propertiesOf, styleKeys } from "#core/properties";
-import type { Value, Values } from "#core/properties";
+import type { Value } from "#core/properties";
 import { heavy } from "../../services/heavy";
-import type { Session } from "../../session/session";
-import { useSession } from "../../session/context";
 import { BenchEdits } from "./edits";
-import { Scenes } from "./scenes";
-import { activeOf, activeScene, parentForNew, useBenchStore } from "./state";
-import type { Active, BenchState } from "./state";
-
-/** A style or a variant's look that was copied, until the next one. */
-let styleHeld: {
-  readonly project: Id;
-  readonly name: string;
-  readonly said: LayerChanges;
-  /** tokens put in, for other projects */ readonly plain: Values;
-} | null = null;
-let variantHeld: { readonly piece: Id; readonly variant: Variant } | null = null;
-export const heldStyle = () => styleHeld;
-export const heldVariant = () => variantHeld;
+import { activeOf, activeScene, parentForNew } from "../state/active";
+import type { Active } from "../state/active";
+import { useWorkpiece } from "../state/context";
+import { Scenes } from "../state/scenes";
+import type { BenchState } from "../state/state";
+import type { Workpiece } from "../state/workpiece";
 
 /** Whether layers are outlines that can be combined with each other. */
 export const canCombine = (piece: Piece, ids: readonly Id[]): boolean =>
@@ -63,24 +52,20 @@ export const canCombine = (piece: Piece, ids: readonly Id[]): boolean =>
  */
 export class Arranging {
   private readonly edits: BenchEdits;
-  constructor(
-    private readonly session: Session,
-    private readonly store: StoreApi<BenchState>,
-  ) {
-    this.edits = new BenchEdits(session, store);
+
+  constructor(private readonly workpiece: Workpiece) {
+    this.edits = new BenchEdits(workpiece);
   }
 
   private get state(): BenchState {
-    return this.store.getState();
+    return this.workpiece.state;
   }
 
   private here(): { active: Active; piece: Piece; scene: LayoutBox; ids: Id[] } | null {
-    const piece = this.session.project.pieces[this.state.pieceId];
-    const active = piece && activeOf(piece, this.state);
-    const scene = active && activeScene(active, this.state);
-    return piece && active && scene
-      ? { active, piece, scene, ids: topmost(piece, this.state.chosen) }
-      : null;
+    const { piece, state } = this.workpiece;
+    const active = piece && activeOf(piece, state);
+    const scene = active && activeScene(piece, active, state);
+    return scene ? { active, piece, scene, ids: topmost(piece, state.chosen) } : null;
   }
 
   private boxes(scene: LayoutBox, ids: readonly Id[]): Map<Id, Rect> {
@@ -93,7 +78,7 @@ export class Arranging {
   }
 
   private done(change: Change | null | undefined, choose?: readonly Id[]): boolean {
-    if (!change || !this.session.edit(change)) return false;
+    if (!this.workpiece.run(() => change)) return false;
     if (choose) this.state.choose(choose);
     return true;
   }
@@ -107,7 +92,7 @@ export class Arranging {
       const layer = here.piece.layers[id];
       const spot = spots.get(id);
       if (!layer || !spot || (!dx && !dy)) continue;
-      const v = valuesIn(this.session.project, here.piece, here.active.variant, layer);
+      const v = valuesIn(this.workpiece.project, here.piece, here.active.variant, layer);
       const [x, y] = wayInto(spot.parent, dx, dy);
       next[id] = {
         ...(x ? { x: hundredths(v.x + x) } : {}),
@@ -115,7 +100,7 @@ export class Arranging {
       };
     }
     if (Object.keys(next).length) this.edits.set(next);
-    this.session.endGesture();
+    this.edits.endGesture();
   }
 
   align(how: Alignment): void {
@@ -173,7 +158,7 @@ export class Arranging {
     const here = this.here();
     const out: Id[] = [];
     for (const id of here?.ids ?? []) {
-      const piece = this.session.project.pieces[this.state.pieceId];
+      const piece = this.workpiece.piece;
       const p = here && findBox(here.scene, id)?.placed;
       if (!piece || !p) continue;
       const arranged = p.values.arrange !== undefined && p.values.arrange !== "free";
@@ -200,7 +185,7 @@ export class Arranging {
   }
   show(ids: readonly Id[], on: boolean): void {
     if (ids.length) this.edits.set(Object.fromEntries(ids.map((id) => [id, { visible: on }])));
-    this.session.endGesture();
+    this.edits.endGesture();
   }
 
   /** Puts layers into a parent at a place among what it holds; they stay where they are shown. */
@@ -223,13 +208,13 @@ export class Arranging {
   async flatten(): Promise<void> {
     const here = this.here();
     const id = here?.ids[0];
-    const { env } = this.state.scenes;
+    const { env } = this.state;
     if (!here || !env || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
     const shapes = new Map<string, { placed: LayoutBox; variants: Variant[] }>();
     // all of them, also those the stage does not show just now
     for (const { variant, placed: scene } of new Scenes().of(
       env,
-      this.session.project,
+      this.workpiece.project,
       here.piece,
       variantsOf(here.piece),
     )) {
@@ -248,16 +233,16 @@ export class Arranging {
         variants,
       });
     }
-    const piece = this.session.project.pieces[here.piece.id];
+    const piece = this.workpiece.piece;
     const rest = variantKey(here.piece, restingVariant(here.piece));
     const base =
       made.find((m) => m.variants.some((v) => variantKey(here.piece, v) === rest)) ?? made[0];
     if (!piece || !base) return;
     const gesture = `flatten ${newId()}`;
-    this.session.edit(flattenLayer(piece, id, base.shape), gesture);
+    this.workpiece.run((_, now) => flattenLayer(now, id, base.shape), gesture);
     for (const m of made)
       if (m !== base) this.edits.setIn(m.variants, { [id]: { shape: m.shape } }, gesture);
-    this.session.endGesture();
+    this.edits.endGesture();
   }
 
   copy(): string | null {
@@ -265,8 +250,8 @@ export class Arranging {
     return here && here.ids.length
       ? JSON.stringify(
           copyLayers(
-            this.session.id,
-            this.session.project,
+            this.workpiece.session.id,
+            this.workpiece.project,
             here.piece,
             here.active.variant,
             here.ids,
@@ -284,14 +269,14 @@ export class Arranging {
   /** Pastes copied layers, a little aside or in place; false when the text is none of ours. */
   paste(text: string, inPlace: boolean): boolean {
     const clip: Clip | null = readClip(text);
-    const piece = this.session.project.pieces[this.state.pieceId];
+    const piece = this.workpiece.piece;
     if (!clip || !piece) return false;
     const lead = piece.layers[this.state.chosen[0] ?? ""];
     const copiedHere = lead && clip.piece === piece.id && clip.layers.some((l) => l.id === lead.id);
     const parent = copiedHere ? (lead.parent ?? ROOT) : parentForNew(piece, this.state.chosen);
     const made = pasteClip(
-      this.session.id,
-      this.session.project,
+      this.workpiece.session.id,
+      this.workpiece.project,
       piece,
       clip,
       parent,
@@ -306,8 +291,8 @@ export class Arranging {
     const id = this.state.chosen[0];
     const layer = id === undefined ? undefined : here?.piece.layers[id];
     if (!here || !layer) return;
-    const said = styleOf(this.session.project, here.piece, here.active.variant, layer);
-    const values = valuesIn(this.session.project, here.piece, here.active.variant, layer);
+    const said = styleOf(this.workpiece.project, here.piece, here.active.variant, layer);
+    const values = valuesIn(this.workpiece.project, here.piece, here.active.variant, layer);
     const keys = [
       ...Object.keys(said).filter((k) => k !== "style"),
       ...("style" in said ? styleKeys : []),
@@ -318,15 +303,16 @@ export class Arranging {
         return v === undefined || (typeof v === "object" && "fit" in v) ? [] : [[k, v]];
       }),
     );
-    styleHeld = { project: this.session.id, name: layer.name, said, plain };
+    this.state.holdStyle({ project: this.workpiece.session.id, name: layer.name, said, plain });
     this.edits.note(`The style of ${layer.name} is held: choose other layers and paste it.`);
   }
 
   pasteStyle(): void {
     const here = this.here();
-    if (!here || !styleHeld) return;
+    const { heldStyle } = this.state;
+    if (!here || !heldStyle) return;
     // another project knows neither the tokens nor the pictures of this one
-    const held = styleHeld.project === this.session.id ? styleHeld.said : styleHeld.plain;
+    const held = heldStyle.project === this.workpiece.session.id ? heldStyle.said : heldStyle.plain;
     const next: Record<Id, LayerChanges> = {};
     for (const id of this.state.chosen) {
       const layer = here.piece.layers[id];
@@ -335,13 +321,13 @@ export class Arranging {
       next[id] = Object.fromEntries(Object.entries(held).filter(([k]) => has.has(k)));
     }
     this.edits.set(next);
-    this.session.endGesture();
+    this.edits.endGesture();
   }
 
   copyVariant(variant: Variant): void {
     const here = this.here();
     if (!here) return;
-    variantHeld = { piece: here.piece.id, variant };
+    this.state.holdVariant({ piece: here.piece.id, variant });
     this.edits.note(
       `The look of “${variantName(here.piece, variant)}” is held: paste it on another card.`,
     );
@@ -349,8 +335,11 @@ export class Arranging {
 
   pasteVariant(to: Variant, layers?: readonly Id[]): void {
     const here = this.here();
-    if (!here || variantHeld?.piece !== here.piece.id) return;
-    if (!this.done(carryVariant(this.session.project, here.piece, variantHeld.variant, to, layers)))
+    const { heldVariant } = this.state;
+    if (!here || heldVariant?.piece !== here.piece.id) return;
+    if (
+      !this.done(carryVariant(this.workpiece.project, here.piece, heldVariant.variant, to, layers))
+    )
       this.edits.note("The two variants look the same already.");
   }
 
@@ -366,7 +355,7 @@ export class Arranging {
     const lead = here?.piece.layers[here.ids[0] ?? ""];
     if (!here || !lead) return null;
     const made = extract(
-      this.session.project,
+      this.workpiece.project,
       here.piece,
       here.ids,
       here.ids.length === 1 ? lead.name : "Component",
@@ -378,7 +367,7 @@ export class Arranging {
     }
     if (!this.done(made.change, [made.copy])) return null;
     this.edits.note(
-      `${this.session.project.pieces[made.component]?.name ?? "The component"} is a component now, and a copy of it stands here. Double-click it to go in.`,
+      `${this.workpiece.project.pieces[made.component]?.name ?? "The component"} is a component now, and a copy of it stands here. Double-click it to go in.`,
     );
     return made.component;
   }
@@ -387,8 +376,8 @@ export class Arranging {
     const here = this.here();
     const out: Id[] = [];
     for (const id of here?.ids ?? []) {
-      const piece = this.session.project.pieces[this.state.pieceId];
-      const made = piece && detach(this.session.project, piece, id);
+      const piece = this.workpiece.piece;
+      const made = piece && detach(this.workpiece.project, piece, id);
       if (made && this.done(made.change)) out.push(made.id);
     }
     if (out.length) this.state.choose(out);
@@ -399,7 +388,7 @@ export class Arranging {
     const made =
       here &&
       replaceBy(
-        this.session.project,
+        this.workpiece.project,
         here.piece,
         here.ids,
         component,
@@ -410,7 +399,6 @@ export class Arranging {
 }
 
 export const useArranging = (): Arranging => {
-  const session = useSession();
-  const store = useBenchStore();
-  return useMemo(() => new Arranging(session, store), [session, store]);
+  const workpiece = useWorkpiece();
+  return useMemo(() => new Arranging(workpiece), [workpiece]);
 };

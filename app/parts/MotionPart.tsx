@@ -2,10 +2,10 @@ import { tokenValue } from "#core/looks";
 import { isSpring, lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
-import { EasingPart } from "../../parts/EasingPart";
-import { NumberField } from "../../ui/NumberField";
-import { useProject } from "../../session/context";
-import { Pick } from "../../ui/Pick";
+import { EasingPart } from "./EasingPart";
+import { NumberField } from "../ui/NumberField";
+import { useDisplayedProject } from "../session/displayed";
+import { Pick } from "../ui/Pick";
 
 const own = "";
 
@@ -21,7 +21,7 @@ export const MotionPart = ({
   onChange: (m: Motion) => void;
   between?: boolean;
 }) => {
-  const { tokens } = useProject();
+  const { tokens } = useDisplayedProject();
   const named = inOrder(tokens).filter((t) => t.type === "motion");
   const moving = between || motionKinds.indexOf(motion.kind) > 2;
   const setToken = (id: string) => {

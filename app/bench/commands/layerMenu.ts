@@ -1,22 +1,19 @@
 import { contains, piecesOf } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { Piece, Project } from "#core/project";
 import type { MenuItem } from "../../ui/ContextMenu";
-import type { Arranging } from "../state/arranging";
-import { canCombine, heldStyle } from "../state/arranging";
-import type { BenchEdits } from "../state/edits";
-import { activeOf } from "../state/state";
-import type { BenchState } from "../state/state";
+import { shownKeys } from "../../ui/keys";
+import { activeOf } from "../state/active";
+import type { Workpiece } from "../state/workpiece";
+import type { Arranging } from "./arranging";
+import { canCombine } from "./arranging";
+import { benchKeys } from "./benchKeys";
+import type { BenchEdits } from "./edits";
 
 interface Here {
-  readonly project: Project;
-  readonly piece: Piece;
-  readonly state: BenchState;
+  readonly workpiece: Workpiece;
   readonly arranging: Arranging;
   readonly edits: BenchEdits;
-  readonly onGather?: () => void;
-  readonly onCombine?: () => void;
 }
 
 const copyText = (text: string | null): void => {
@@ -24,15 +21,9 @@ const copyText = (text: string | null): void => {
 };
 
 /** What can be done with the chosen layers, for the menu on a card and in the tree. */
-export const layerMenu = ({
-  project,
-  piece,
-  state,
-  arranging,
-  edits,
-  onGather,
-  onCombine,
-}: Here): MenuItem[] => {
+export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => {
+  const { project, piece, state } = workpiece;
+  if (!piece) return [];
   const chosen = state.chosen.filter((id) => piece.layers[id]);
   const inner = chosen.filter((id) => id !== ROOT);
   const lead = piece.layers[chosen[0] ?? ""];
@@ -61,7 +52,7 @@ export const layerMenu = ({
     { label: "Paste in place", keys: "Ctrl+Shift+V", onPick: () => paste(true) },
     {
       label: "Duplicate",
-      keys: "Ctrl+D",
+      keys: shownKeys(benchKeys.duplicate),
       disabled: none,
       onPick: () => {
         edits.duplicate(inner);
@@ -70,8 +61,8 @@ export const layerMenu = ({
     "line",
     { label: "Hold this style", disabled: !lead, onPick: () => arranging.copyStyle() },
     {
-      label: heldStyle() ? `Give the style of ${heldStyle()?.name ?? ""}` : "Give a held style",
-      disabled: !lead || heldStyle() === null,
+      label: state.heldStyle ? `Give the style of ${state.heldStyle.name}` : "Give a held style",
+      disabled: !lead || state.heldStyle === null,
       onPick: () => arranging.pasteStyle(),
     },
     {
@@ -80,27 +71,48 @@ export const layerMenu = ({
       onPick: () => arranging.reset(variant, chosen),
     },
     "line",
-    { label: "Group", keys: "Ctrl+G", disabled: none, onPick: () => arranging.wrap("group") },
+    {
+      label: "Group",
+      keys: shownKeys(benchKeys.group),
+      disabled: none,
+      onPick: () => arranging.wrap("group"),
+    },
     { label: "Put into a row", disabled: none, onPick: () => arranging.wrap("row") },
     { label: "Put into a column", disabled: none, onPick: () => arranging.wrap("column") },
     ...(canCombine(piece, inner)
-      ? [{ label: "Combine shapes", keys: "U", onPick: () => arranging.wrap("compound") }]
+      ? [
+          {
+            label: "Combine shapes",
+            keys: shownKeys(benchKeys.combine),
+            onPick: () => arranging.wrap("compound"),
+          },
+        ]
       : []),
-    ...(lead?.kind === "compound" && onCombine
-      ? [{ label: "Flatten into one path", onPick: onCombine }]
+    ...(lead?.kind === "compound"
+      ? [{ label: "Flatten into one path", onPick: () => void arranging.flatten() }]
       : []),
-    { label: "Ungroup", keys: "Ctrl+Shift+G", disabled: !holds, onPick: () => arranging.unwrap() },
+    {
+      label: "Ungroup",
+      keys: shownKeys(benchKeys.ungroup),
+      disabled: !holds,
+      onPick: () => arranging.unwrap(),
+    },
     "line",
     {
       label: "Make a component",
-      keys: "N",
+      keys: shownKeys(benchKeys.extract),
       disabled: none,
       onPick: () => {
         arranging.extract();
       },
     },
-    ...(several && onGather
-      ? [{ label: `Gather these ${inner.length} as variants …`, onPick: onGather }]
+    ...(several
+      ? [
+          {
+            label: `Gather these ${inner.length} as variants …`,
+            onPick: () => state.openDialog({ kind: "gather" }),
+          },
+        ]
       : []),
     ...(lead?.kind === "instance"
       ? [{ label: "Make plain layers of it", onPick: () => arranging.detach() }]
@@ -121,7 +133,7 @@ export const layerMenu = ({
     { label: "Send to the back", disabled: none, onPick: () => arranging.stackTo("back") },
     {
       label: lead?.locked ? "Unlock" : "Lock",
-      keys: "K",
+      keys: shownKeys(benchKeys.lock),
       disabled: none,
       onPick: () => arranging.lock(!lead?.locked),
     },
@@ -132,10 +144,15 @@ export const layerMenu = ({
     },
     {
       label: "Rename",
-      keys: "F2",
+      keys: shownKeys(benchKeys.rename),
       disabled: !lead,
-      onPick: () => state.put({ renaming: lead?.id ?? null }),
+      onPick: () => state.rename(lead?.id ?? null),
     },
-    { label: "Delete", keys: "Delete", disabled: none, onPick: () => edits.remove(inner) },
+    {
+      label: "Delete",
+      keys: shownKeys(benchKeys.remove),
+      disabled: none,
+      onPick: () => edits.remove(inner),
+    },
   ];
 };

@@ -1,0 +1,133 @@
+import { lazy, memo, Suspense } from "react";
+import { Nav, Tab } from "react-bootstrap";
+import type { LayoutEnv } from "#core/layout";
+import { Check } from "../ui/Check";
+import { Tool } from "../ui/Tool";
+import { Checks } from "./checks/Checks";
+import { Rehearsals } from "./rehearsals/Rehearsals";
+import { Rules } from "./rules/Rules";
+import { Sheet } from "./sheet/Sheet";
+import { useBench, usePiece } from "./state/context";
+import { drawerTabs } from "./state/drawer";
+import type { DrawerTab } from "./state/drawer";
+
+// drawn by a library of its own: only loaded when one looks at it
+const Timing = lazy(() => import("./timing/Timing").then((m) => ({ default: m.Timing })));
+const MapView = lazy(() => import("./map/MapView").then((m) => ({ default: m.MapView })));
+
+const names: Readonly<Record<DrawerTab, string>> = {
+  sheet: "Sheet",
+  rules: "Rules",
+  timing: "Timing",
+  map: "Map",
+  checks: "Checks",
+  rehearsals: "Rehearsals",
+};
+
+const DrawerBody = ({ tab, env }: { tab: DrawerTab; env: LayoutEnv }) => {
+  switch (tab) {
+    case "sheet":
+      return <Sheet />;
+    case "rules":
+      return <Rules />;
+    case "timing":
+      return <Timing env={env} />;
+    case "map":
+      return <MapView env={env} />;
+    case "checks":
+      return <Checks />;
+    case "rehearsals":
+      return <Rehearsals env={env} />;
+  }
+};
+
+interface CountText {
+  readonly text: string;
+  /** it is about something to be mended */
+  readonly found?: boolean;
+}
+
+/** What a tab counts; null for nothing. */
+const useCount = (tab: DrawerTab): CountText | null => {
+  const rules = usePiece((p) => Object.keys(p.rules).length);
+  const rehearsals = usePiece((p) => Object.keys(p.rehearsals).length);
+  const accepted = usePiece((p) => p.accepted);
+  const open = useBench((s) => s.inspection?.findings.filter((f) => !accepted[f.id]).length ?? 0);
+  const failing = useBench(
+    (s) => Object.values(s.inspection?.rehearsals ?? {}).filter((f) => f !== null).length,
+  );
+  if (tab === "rules" && rules > 0) return { text: String(rules) };
+  if (tab === "checks" && open > 0) return { text: String(open), found: true };
+  if (tab !== "rehearsals" || rehearsals === 0) return null;
+  return failing
+    ? { text: `${failing} of ${rehearsals}`, found: true }
+    : { text: String(rehearsals) };
+};
+
+const Count = ({ tab }: { tab: DrawerTab }) => {
+  const count = useCount(tab);
+  return count && <span className={`count${count.found ? " found" : ""}`}> {count.text}</span>;
+};
+
+/** What the head of the drawer holds for the sheet. */
+const SheetTools = () => {
+  const only = useBench((s) => s.onlyDifferences);
+  const showOnly = useBench((s) => s.showOnlyDifferences);
+  const problem = useBench((s) => s.problem);
+  const openDialog = useBench((s) => s.openDialog);
+  return (
+    <>
+      {problem !== null && (
+        <p className="sheet-problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <Tool
+        className="push"
+        title="Find and replace a value (Ctrl+F)"
+        onClick={() => openDialog({ kind: "replace" })}
+      >
+        Find and replace
+      </Tool>
+      <Check className="only" words="only differences" checked={only} onSwitch={showOnly} />
+    </>
+  );
+};
+
+/** What is set and said about the piece, one kind at a time. */
+export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
+  const tab = useBench((s) => s.tab);
+  const openTab = useBench((s) => s.openTab);
+  return (
+    <Tab.Container
+      id="drawer"
+      activeKey={tab}
+      transition={false}
+      onSelect={(key) => {
+        const next = drawerTabs.find((t) => t === key);
+        if (next) openTab(next);
+      }}
+    >
+      <div className="drawer">
+        <div className="drawer-head">
+          <Nav variant="underline" className="drawer-tabs" aria-label="Drawer">
+            {drawerTabs.map((t) => (
+              <Nav.Link key={t} as="button" type="button" eventKey={t}>
+                {names[t]}
+                <Count tab={t} />
+              </Nav.Link>
+            ))}
+          </Nav>
+          {tab === "sheet" && <SheetTools />}
+        </div>
+        <Tab.Content className="drawer-body">
+          <Tab.Pane eventKey={tab}>
+            <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
+              <DrawerBody tab={tab} env={env} />
+            </Suspense>
+          </Tab.Pane>
+        </Tab.Content>
+      </div>
+    </Tab.Container>
+  );
+});

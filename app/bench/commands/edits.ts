@@ -1,0 +1,234 @@
+import { useMemo } from "react";
+import type { Id } from "#core/basics";
+import {
+  clearValue,
+  duplicateLayers,
+  moveSaying,
+  pasteRules,
+  removeLayers,
+  rulesAbout,
+  rulesAlong,
+  setValues,
+  topmost,
+} from "#core/edit";
+import type { Edits, RuleClip } from "#core/edit";
+import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
+import { newId } from "#core/project";
+import type { Condition, Piece, Variant } from "#core/project";
+import { labelOf } from "#core/properties";
+import type { Value } from "#core/properties";
+import { PATIENCE } from "../../session/session";
+import { activeOf } from "../state/active";
+import { useWorkpiece } from "../state/context";
+import type { BenchState } from "../state/state";
+import type { Workpiece } from "../state/workpiece";
+
+/** What one look says about a property of a layer. */
+interface Said {
+  readonly look: Id;
+  readonly layer: Id;
+  readonly key: string;
+}
+
+/** The edits made from several places of the bench: stage, sheet, keys. */
+export class BenchEdits {
+  constructor(private readonly workpiece: Workpiece) {}
+
+  private get state(): BenchState {
+    return this.workpiece.state;
+  }
+
+  /**
+   * Says values in the present scope; tells when a more specific look hides them in the card one
+   * looks at.
+   */
+  set(edits: Edits, gesture: string | null = null, patience?: number): void {
+    const done = this.workpiece.run(
+      (_, piece) => setValues(piece, activeOf(piece, this.state).whens, edits),
+      gesture,
+      patience,
+    );
+    if (done) this.tellHidden(edits);
+  }
+
+  /** What more specific looks say on the chosen cards instead of what was just set. */
+  private hiding(edits: Edits): Said[] {
+    const { piece, active, project } = this.workpiece;
+    const found: Said[] = [];
+    if (!piece || !active || Object.keys(piece.traits).length === 0) return found;
+    const note = (layer: Id, key: string, value: unknown): void => {
+      const own = piece.layers[layer];
+      for (const variant of own ? active.variants : []) {
+        const origin = own && originOf(project, piece, variant, own, key);
+        if (!origin || origin.from === null) continue;
+        if (JSON.stringify(origin.value) === JSON.stringify(value)) continue;
+        const said = { look: origin.from, layer, key };
+        if (!found.some((f) => JSON.stringify(f) === JSON.stringify(said))) found.push(said);
+      }
+    };
+    for (const [layer, values] of Object.entries(edits))
+      for (const [key, value] of Object.entries(values)) note(layer, key, value);
+    return found;
+  }
+
+  /**
+   * An edit that a more specific look hides on a chosen card says so, and offers to clear what
+   * hides it.
+   */
+  private tellHidden(edits: Edits): void {
+    const { piece } = this.workpiece;
+    const hiding = this.hiding(edits);
+    const [first] = hiding;
+    if (!piece || !first) {
+      if (this.state.hint !== null) this.state.tell(null);
+      return;
+    }
+    const words = conditionText(piece, piece.looks[first.look]?.when ?? {});
+    const label = labelOf(first.key) ?? "value";
+    this.offer(
+      `Set, but this card still shows its own ${label}, said where ${words}.`,
+      "Clear that",
+      () => {
+        this.clearAll(hiding);
+        this.state.tell(null);
+      },
+    );
+  }
+
+  /**
+   * Says values for exactly some variants, whatever cards are chosen; one step of undo with others
+   * of the same gesture.
+   */
+  setIn(variants: readonly Variant[], edits: Edits, gesture: string | null = null): void {
+    const [first] = variants;
+    if (!first) return;
+    this.workpiece.run((_, piece) => {
+      const whens = variants.length > 1 ? exactly(piece, variants) : [suggestedScope(piece, first)];
+      return setValues(piece, whens, edits);
+    }, gesture);
+  }
+
+  /** Says what a look says elsewhere: in a wider scope or a narrower one. */
+  move(layerIds: readonly Id[], keys: readonly string[], look: Id, to: Condition): void {
+    this.workpiece.run((_, piece) => moveSaying(piece, look, layerIds, keys, to));
+  }
+
+  /**
+   * Takes back what looks say about properties, so that they are inherited again; one step of undo.
+   */
+  clearAll(list: readonly Said[]): void {
+    const gesture = `clear ${newId()}`;
+    for (const { look, layer, key } of list)
+      this.workpiece.run(
+        (_, piece) =>
+          piece.looks[look]?.changes[layer]?.[key] === undefined
+            ? null
+            : clearValue(piece, look, layer, key),
+        gesture,
+      );
+    this.endGesture();
+  }
+
+  /** Ends a gesture: what follows is a step of undo of its own. */
+  endGesture(): void {
+    this.workpiece.session.endGesture();
+  }
+
+  /** Tells something beside the scope, until it is closed or the next edit. */
+  note(text: string): void {
+    this.state.tell({ text, offer: null });
+  }
+
+  /** Tells something and offers to do something about it. */
+  offer(text: string, label: string, run: () => void): void {
+    this.state.tell({ text, offer: { label, run } });
+  }
+
+  /** Moves layers by px of what they lie in. */
+  nudge(ids: readonly Id[], dx: number, dy: number): void {
+    const { piece, active, project } = this.workpiece;
+    if (!piece || !active) return;
+    const edits = Object.fromEntries(
+      topmost(piece, ids).map((id) => {
+        const layer = piece.layers[id];
+        const next: Record<string, Value> = {};
+        if (!layer) return [id, next];
+        const { x, y } = valuesIn(project, piece, active.variant, layer);
+        if (dx) next.x = x + dx;
+        if (dy) next.y = y + dy;
+        return [id, next];
+      }),
+    );
+    if (Object.keys(edits).length) this.set(edits, `nudge ${ids.join()}`, PATIENCE);
+  }
+
+  private wayBetween(a: Id | undefined, b: Id | undefined): { dx: number; dy: number } | null {
+    const { piece, active, project } = this.workpiece;
+    const one = piece?.layers[a ?? ""];
+    const two = piece?.layers[b ?? ""];
+    if (!piece || !active || !one || !two) return null;
+    const v = valuesIn(project, piece, active.variant, one);
+    const w = valuesIn(project, piece, active.variant, two);
+    const dx = w.x - v.x;
+    const dy = w.y - v.y;
+    return dx || dy ? { dx, dy } : null;
+  }
+
+  /** Removes layers with all that lies in them. */
+  remove(ids: readonly Id[]): void {
+    const done = this.workpiece.run((_, piece) =>
+      topmost(piece, ids).length ? removeLayers(piece, ids) : null,
+    );
+    if (done) this.state.choose([]);
+  }
+
+  /**
+   * Duplicates layers beside themselves; once more after the duplicates were moved, by the same way
+   * again.
+   */
+  duplicate(ids: readonly Id[], by?: number): readonly Id[] {
+    const { piece } = this.workpiece;
+    const tops = piece ? topmost(piece, ids) : [];
+    if (!piece || tops.length === 0) return [];
+    const { lastCopy } = this.state;
+    const repeat =
+      by === undefined && lastCopy?.made.join() === tops.join()
+        ? this.wayBetween(lastCopy.of[0], lastCopy.made[0])
+        : null;
+    const way = repeat ?? { dx: by ?? 12, dy: by ?? 12 };
+    const made = this.workpiece.make((_, now) => duplicateLayers(now, tops, way));
+    if (!made) return [];
+    this.state.noteCopy({ of: tops, made: made.ids });
+    this.state.choose(made.ids);
+    this.askForRules(piece, made.twins);
+    return made.ids;
+  }
+
+  /**
+   * Duplicated layers do nothing yet: asks once whether what is said about the originals shall be
+   * said about them too.
+   */
+  private askForRules(piece: Piece, twins: ReadonlyMap<Id, Id>): void {
+    const n = rulesAbout(piece, [...twins.keys()]).length;
+    if (n === 0) return;
+    this.offer(
+      `Duplicated without ${n === 1 ? "its rule" : `the ${n} rules`} of the original.`,
+      n === 1 ? "Bring the rule along" : "Bring the rules along",
+      () => {
+        const along = this.workpiece.make((_, now) => rulesAlong(now, twins));
+        if (along) this.state.showRules(along.ids);
+      },
+    );
+  }
+
+  /** Adds copied rules; with rules that name what is not here, says so. */
+  pasteRules(clip: RuleClip): void {
+    const made = this.workpiece.make((_, piece) => pasteRules(piece, clip));
+    if (made) this.state.showRules(made.ids);
+  }
+}
+
+export const useEdits = (): BenchEdits => {
+  const workpiece = useWorkpiece();
+  return useMemo(() => new BenchEdits(workpiece), [workpiece]);
+};

@@ -1,0 +1,89 @@
+import type { KeyboardEvent } from "react";
+import { Button } from "react-bootstrap";
+import { tokensFor } from "#core/looks";
+import type { Fill, Shadow, SpecifiedValue } from "#core/properties";
+import { AssetPart } from "../../parts/AssetPart";
+import { FillPanel } from "../../parts/FillPanel";
+import { ShadowPanel } from "../../parts/ShadowPanel";
+import { TokenPart } from "../../parts/TokenPart";
+import { useDisplayedProject } from "../../session/displayed";
+import { Panel } from "../../ui/Panel";
+import type { Cell, Row } from "./rows";
+
+interface Props {
+  readonly row: Row;
+  readonly cell: Cell;
+  readonly onLive: (said: SpecifiedValue) => void;
+  /** a choice that ends the editing */
+  readonly onPick: (said: SpecifiedValue) => void;
+  readonly onDone: () => void;
+  readonly onKeyDown: (e: KeyboardEvent) => void;
+}
+
+/** Whether a row is edited in a panel of its own beside the field. */
+export const hasPanel = (row: Row): boolean =>
+  row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
+
+/** The tokens a value can be bound to, where there are any. */
+const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
+  const any = useDisplayedProject((p) =>
+    Object.values(p.tokens).some((t) => tokensFor(row.type).includes(t.type)),
+  );
+  if (!any) return null;
+  return (
+    <Panel label="Tokens" width={210} height={150} onKeyDown={onKeyDown}>
+      <div className="panel-body">
+        <TokenPart type={row.type} said={cell.said} onPick={onPick} />
+      </div>
+    </Panel>
+  );
+};
+
+/** What a value can be picked from, beside typing it. */
+export const CellPanel = (props: Props) => {
+  const { row, cell, onLive, onDone, onKeyDown } = props;
+  const { type } = row;
+  if (type.is === "colour" || type.is === "fill")
+    return (
+      <FillPanel
+        type={type}
+        said={cell.said}
+        fill={(cell.value ?? "none") as Fill}
+        onLive={onLive}
+        onDone={onDone}
+        onKeyDown={onKeyDown}
+      />
+    );
+  if (type.is === "shadows")
+    return (
+      <ShadowPanel
+        type={type}
+        said={cell.said}
+        shadows={(cell.value ?? []) as readonly Shadow[]}
+        onLive={onLive}
+        onDone={onDone}
+        onKeyDown={onKeyDown}
+      />
+    );
+  if (type.is === "asset")
+    return (
+      <Panel label={row.label} width={292} height={356} onKeyDown={onKeyDown}>
+        <div className="panel-body">
+          <AssetPart
+            of={type.of}
+            chosen={typeof cell.said === "string" ? cell.said : ""}
+            onPick={onLive}
+          />
+        </div>
+        <div className="panel-foot">
+          <Button size="sm" variant="link" onClick={() => onLive("")}>
+            None
+          </Button>
+          <Button size="sm" onClick={onDone}>
+            Done
+          </Button>
+        </div>
+      </Panel>
+    );
+  return <Tokens {...props} />;
+};

@@ -1,0 +1,30 @@
+import type { LayoutBox } from "#core/layout";
+import type { Preview } from "../state/timing";
+
+/** The moment that is shown, and the path a layer takes, closer dots where it is slower. */
+export const OnionPath = ({
+  preview,
+  placed,
+  zoom,
+}: {
+  preview: Preview;
+  placed: LayoutBox | null;
+  zoom: number;
+}) => (
+  <>
+    <span className="preview-time mono">{preview.at} ms</span>
+    {placed && preview.path.length > 0 && (
+      <svg
+        className="onion"
+        width={placed.width * zoom}
+        height={placed.height * zoom}
+        aria-hidden="true"
+      >
+        <polyline points={preview.path.map(([x, y]) => `${x * zoom},${y * zoom}`).join(" ")} />
+        {preview.path.map(([x, y], i) => (
+          <circle key={i} cx={x * zoom} cy={y * zoom} r={2.2} />
+        ))}
+      </svg>
+    )}
+  </>
+);

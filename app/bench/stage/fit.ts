@@ -1,0 +1,94 @@
+import { traitsOf } from "#core/looks";
+import type { Varying } from "#core/project";
+import { gridOf } from "../state/grid";
+import type { GridView } from "../state/view";
+
+/** Room around the piece on its card, the head of a card, and between cards; px. */
+export const PAD = 26;
+export const PAD_DOWN = 20;
+export const HEAD = 30;
+export const GAP = 12;
+/** The column of the headings of rows. */
+export const SIDE = 104;
+const NARROWEST = 190;
+
+/** What zoom goes through by its buttons and the wheel. */
+const steps = [0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 6, 8, 12, 16];
+
+/** The next larger zoom, or the next smaller one; null at the end. */
+export const nextZoom = (now: number, by: 1 | -1): number | null => {
+  const next = by > 0 ? steps.find((s) => s > now + 0.01) : steps.findLast((s) => s < now - 0.01);
+  return next ?? null;
+};
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How large a card is for a piece of some size, px. */
+export const cardSize = (piece: Size, zoom: number): Size => ({
+  width: Math.max(NARROWEST, piece.width * zoom + 2 * PAD),
+  height: piece.height * zoom + 2 * PAD_DOWN + HEAD,
+});
+
+/** How many cards lie beside and above one another, and how much of the width headings take. */
+interface Shape {
+  readonly columns: number;
+  readonly rows: number;
+  /** px */
+  readonly side: number;
+}
+
+/**
+ * The zoom at which the cards fill the stage: larger than life for small parts, half size for
+ * screens at the least.
+ */
+const fitZoom = (room: Size, piece: Size, { columns, rows, side }: Shape): number => {
+  if (!(room.width > 0) || piece.width === 0 || piece.height === 0) return 1;
+  const across = (room.width - 40 - side - (columns - 1) * GAP) / columns - 2 * PAD;
+  const down = (room.height - 76 - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
+  const fit = Math.min(across / piece.width, down / piece.height);
+  const least = Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
+  return Math.round(Math.max(least, 0.1, Math.min(4, fit)) * 20) / 20;
+};
+
+export interface Fit {
+  readonly zoom: number;
+  /** how many cards lie side by side when one trait is laid in several lines; null for one line */
+  readonly flow: number | null;
+}
+
+/** The zoom at which a single card fills the stage. */
+export const fitAlone = (room: Size, size: Size): Fit => ({
+  zoom: fitZoom(room, size, { columns: 1, rows: 1, side: 0 }),
+  flow: null,
+});
+
+/**
+ * The zoom that fits; the values of a single trait are laid in as many lines as leave the cards
+ * largest.
+ */
+export const bestFit = (piece: Varying, view: GridView, room: Size, size: Size): Fit => {
+  const grid = gridOf(piece, view);
+  const n = grid.columns.length;
+  const side = (grid.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0;
+  const usual: Fit = {
+    zoom: fitZoom(room, size, { columns: n, rows: grid.rows.length, side }),
+    flow: null,
+  };
+  if (view.down !== null || traitsOf(piece).length !== 1) return usual;
+  const fits = (columns: number, zoom: number) =>
+    columns * (cardSize(size, zoom).width + GAP) <= room.width;
+  let best = usual;
+  let holds = fits(n, usual.zoom);
+  for (let flow = n - 1; flow >= 1; flow--) {
+    const zoom = fitZoom(room, size, { columns: flow, rows: Math.ceil(n / flow), side: 0 });
+    const fit = fits(flow, zoom);
+    if ((fit && !holds) || (fit === holds && zoom > best.zoom * 1.05)) {
+      best = { zoom, flow };
+      holds = fit;
+    }
+  }
+  return best;
+};

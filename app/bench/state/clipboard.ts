@@ -1,0 +1,45 @@
+import type { StateCreator } from "zustand";
+import type { Id } from "#core/basics";
+import type { LayerChanges, Variant } from "#core/project";
+import type { Values } from "#core/properties";
+import type { BenchState } from "./state";
+
+/** A style that was copied. */
+export interface HeldStyle {
+  readonly project: Id;
+  readonly name: string;
+  readonly said: LayerChanges;
+  /** the same with tokens put in, for other projects */
+  readonly plain: Values;
+}
+
+/** A variant whose look was copied. */
+export interface HeldVariant {
+  readonly piece: Id;
+  readonly variant: Variant;
+}
+
+/** What was duplicated last, and into what. */
+export interface LastCopy {
+  readonly of: readonly Id[];
+  readonly made: readonly Id[];
+}
+
+/** What was copied on the bench and no other program understands, until the next one. */
+export interface Clipboard {
+  readonly heldStyle: HeldStyle | null;
+  readonly heldVariant: HeldVariant | null;
+  readonly lastCopy: LastCopy | null;
+  readonly holdStyle: (style: HeldStyle) => void;
+  readonly holdVariant: (variant: HeldVariant) => void;
+  readonly noteCopy: (copy: LastCopy) => void;
+}
+
+export const clipboard: StateCreator<BenchState, [], [], Clipboard> = (set) => ({
+  heldStyle: null,
+  heldVariant: null,
+  lastCopy: null,
+  holdStyle: (heldStyle) => set({ heldStyle }),
+  holdVariant: (heldVariant) => set({ heldVariant }),
+  noteCopy: (lastCopy) => set({ lastCopy }),
+});

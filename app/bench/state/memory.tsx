@@ -1,0 +1,59 @@
+import { createContext, useContext, useState } from "react";
+import type { ReactNode } from "react";
+import type { Id } from "#core/basics";
+import type { BenchState } from "./state";
+
+/** What of the bench one finds again when one comes back to a piece. */
+const ofPiece = [
+  "chosen",
+  "variant",
+  "also",
+  "scope",
+  "zoom",
+  "tab",
+  "onlyDifferences",
+  "chosenRules",
+  "timedEffect",
+  "trial",
+  "rehearsal",
+  "grid",
+  "only",
+] as const;
+
+/** What goes along from one piece to the next. */
+const ofAll = ["heldStyle", "heldVariant", "lastCopy"] as const;
+
+const pick = <K extends keyof BenchState>(
+  state: BenchState,
+  keys: readonly K[],
+): Partial<BenchState> =>
+  Object.fromEntries(keys.map((key) => [key, state[key]])) as Pick<BenchState, K>;
+
+/** What the benches of a window leave behind, for as long as it is open. */
+export class BenchMemory {
+  private readonly places = new Map<Id, Partial<BenchState>>();
+  private held: Partial<BenchState> = {};
+
+  keep(state: BenchState): void {
+    this.places.set(state.pieceId, pick(state, ofPiece));
+    this.held = pick(state, ofAll);
+  }
+
+  recall(piece: Id): Partial<BenchState> {
+    return { ...this.places.get(piece), ...this.held };
+  }
+}
+
+const Context = createContext<BenchMemory | null>(null);
+
+/** Around all pages of a window. */
+export const BenchMemoryProvider = ({ children }: { children: ReactNode }) => {
+  const [memory] = useState(() => new BenchMemory());
+  return <Context.Provider value={memory}>{children}</Context.Provider>;
+};
+
+export const useBenchMemory = (): BenchMemory => {
+  const memory = useContext(Context);
+  if (!memory) throw new Error("there is no memory around this page");
+  return memory;
+};

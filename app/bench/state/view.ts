@@ -1,0 +1,88 @@
+import type { StateCreator } from "zustand";
+import type { Id } from "#core/basics";
+import type { Gap, Guide } from "#core/edit";
+import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
+import type { Variant } from "#core/project";
+import type { BenchState } from "./state";
+
+/** Lines and numbers drawn over the card one works on. */
+export interface Marks {
+  readonly guides: readonly Guide[];
+  readonly gaps: readonly Gap[];
+  readonly marquee: Rect | null;
+  readonly readout: { readonly text: string; readonly x: number; readonly y: number } | null;
+}
+export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
+
+/**
+ * What of the grid of cards is shown: which traits go down, which values are left out, which cards
+ * always stay.
+ */
+export interface GridView {
+  readonly down: readonly Id[] | null;
+  readonly hidden: Readonly<Record<Id, readonly Id[]>>;
+  readonly pinned: readonly Variant[];
+}
+export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
+
+/** With any but the first a press on a card does not choose. */
+export type Tool = "choose" | "pen" | "ruler" | "dropper";
+
+/** How the stage shows the piece, and the tool in hand. */
+export interface View {
+  /** "fit", or px on screen per px of the piece */
+  readonly zoom: number | "fit";
+  readonly grid: GridView;
+  /** the one card shown large, until all are shown again */
+  readonly only: Variant | null;
+  readonly tool: Tool;
+  /** the path whose points are being edited */
+  readonly shaping: Id | null;
+  /** true while an edit is being made: cards it does not reach step back */
+  readonly editing: boolean;
+  readonly marks: Marks | null;
+  /** what layouts are made with; null before the stage has drawn */
+  readonly env: LayoutEnv | null;
+  /** how each shown variant looks, by its key */
+  readonly scenes: ReadonlyMap<string, LayoutBox | null>;
+  readonly setZoom: (zoom: number | "fit") => void;
+  readonly setGrid: (grid: GridView) => void;
+  /** shows one card alone, or all again, as large as fits */
+  readonly showOnly: (variant: Variant | null) => void;
+  readonly setTool: (tool: Tool) => void;
+  /** takes a tool in hand, or puts it away when it is there already */
+  readonly toggleTool: (tool: Tool) => void;
+  readonly shape: (layer: Id | null) => void;
+  readonly setEditing: (editing: boolean) => void;
+  readonly mark: (marks: Marks | null) => void;
+  /** takes what the stage has laid out */
+  readonly stageDrawn: (env: LayoutEnv, scenes: ReadonlyMap<string, LayoutBox | null>) => void;
+}
+
+export const view: StateCreator<BenchState, [], [], View> = (set) => ({
+  zoom: "fit",
+  grid: wholeGrid,
+  only: null,
+  tool: "choose",
+  shaping: null,
+  editing: false,
+  marks: null,
+  env: null,
+  scenes: new Map(),
+  setZoom: (zoom) => set({ zoom }),
+  setGrid: (grid) => set({ grid }),
+  showOnly: (only) => set({ only, zoom: "fit" }),
+  setTool: (tool) => set({ tool }),
+  toggleTool: (tool) => set((s) => ({ tool: s.tool === tool ? "choose" : tool })),
+  shape: (shaping) => set({ shaping }),
+  setEditing: (editing) => set({ editing }),
+  mark: (marks) => set({ marks }),
+  stageDrawn: (env, scenes) =>
+    set((s) => {
+      const same =
+        s.env === env &&
+        s.scenes.size === scenes.size &&
+        [...scenes].every(([key, placed]) => s.scenes.get(key) === placed);
+      return same ? s : { env, scenes };
+    }),
+});

@@ -1,0 +1,31 @@
+import type { Id } from "#core/basics";
+import type { KeyEntry } from "../../ui/keys";
+
+/** What the keys of the tree do. */
+export interface TreeHands {
+  /** goes where the event's own key leads, or folds; see `treeStep` */
+  readonly step: (key: string) => void;
+  readonly move: (by: 1 | -1) => void;
+  readonly rename: (id: Id) => void;
+  readonly remove: () => void;
+  /** the layer one is at */
+  readonly lead: Id;
+}
+
+/** The keys of the tree; letters lead to the layer whose name begins with them. */
+export const treeKeys: readonly KeyEntry<TreeHands>[] = [
+  { keys: ["Alt+ArrowUp"], words: "Forward by one", run: ({ move }) => move(1) },
+  { keys: ["Alt+ArrowDown"], words: "Back by one", run: ({ move }) => move(-1) },
+  {
+    keys: ["ArrowUp", "ArrowDown", "Home", "End"],
+    words: "Go to another layer",
+    run: ({ step }, e) => step(e.key),
+  },
+  {
+    keys: ["ArrowLeft", "ArrowRight"],
+    words: "Fold, go out; unfold, go in",
+    run: ({ step }, e) => step(e.key),
+  },
+  { keys: ["Enter", "F2"], words: "Rename", run: ({ rename, lead }) => rename(lead) },
+  { keys: ["Delete", "Backspace"], words: "Remove", run: ({ remove }) => remove() },
+];

@@ -1,0 +1,21 @@
+import { useWatched } from "../state/watched";
+import type { TryRun } from "./run";
+
+const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
+
+/** What fired, newest first. */
+export const Log = ({ run: made }: { run: TryRun }) => {
+  const { lines } = useWatched(made);
+  return (
+    <ol className="log mono" aria-label="What happened" aria-live="off">
+      {lines.length === 0 && (
+        <li className="quiet">Use it as people will: what fires is told here.</li>
+      )}
+      {lines.map((l) => (
+        <li key={l.id} className={l.tone}>
+          <time>{seconds(l.at)}</time> {l.text}
+        </li>
+      ))}
+    </ol>
+  );
+};
