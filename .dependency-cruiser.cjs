@@ -52,10 +52,65 @@ const kinds = Object.keys(facets).flatMap((name) => [
   },
 ]);
 
+/**
+ * The rooms of the app in the order in which they stand: each may lean on those before it, and none
+ * on its neighbours. What puts rooms together (the top of the bench, routes) may use all of them.
+ */
+const appOrder = [
+  ["ui"],
+  ["services"],
+  ["session"],
+  ["parts"],
+  ["bench/state"],
+  ["bench/commands"],
+  [
+    "bench/checks",
+    "bench/dialogs",
+    "bench/map",
+    "bench/rehearsals",
+    "bench/rules",
+    "bench/sheet",
+    "bench/stage",
+    "bench/timing",
+    "bench/tools",
+    "bench/traits",
+    "bench/tree",
+    "bench/try",
+    "rehearsals",
+    "system",
+  ],
+];
+const together = "(bench/[^/]+\\.(ts|tsx)$|routes/|http/|root\\.tsx|entry)";
+const appStands = appOrder.flatMap((level, i) =>
+  level.map((name) => {
+    const beside = [...level.filter((other) => other !== name), ...appOrder.slice(i + 1).flat()];
+    const to = [...beside.map((other) => `${other}/`), together].join("|");
+    return room(`app-${name}-stands-before`, `^app/${name}/`, `^app/(${to})`);
+  }),
+);
+
 module.exports = {
   forbidden: [
     ...stands,
     ...kinds,
+    ...appStands,
+    {
+      name: "every-room-of-the-app-has-its-place",
+      comment: "a new room of the app is put into the order",
+      severity: "error",
+      from: {
+        path: "^app/",
+        pathNot: [
+          `^app/(${appOrder
+            .flat()
+            .map((name) => `${name}/`)
+            .join("|")}|${together})`,
+          "^app/(routes|load-context\\.d)\\.ts$",
+          "^app/theme/",
+        ],
+      },
+      to: {},
+    },
     {
       name: "rooms-through-their-index",
       comment: "a room of core is used through its index.ts",

@@ -1,7 +1,6 @@
 import "../workers/zod";
 import {
   isRouteErrorResponse,
-  Link,
   Links,
   Meta,
   Outlet,
@@ -11,8 +10,12 @@ import {
 } from "react-router";
 import { use } from "react";
 import type { ReactNode } from "react";
+import { Button } from "react-bootstrap";
 import { BenchMemoryProvider } from "./bench/state/memory";
+import { LinkButton } from "./ui/LinkButton";
 import { NonceContext } from "./ui/nonce";
+import { Plain } from "./ui/Plain";
+import { RouteFocus } from "./ui/RouteFocus";
 import "../generated/fonts.css";
 import "./theme/theme.scss";
 import regular from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-400-normal.woff2?url";
@@ -35,6 +38,7 @@ export const Layout = ({ children }: { children: ReactNode }) => {
     <html lang="en">
       <head>
         <meta charSet="utf-8" />
+        <meta name="color-scheme" content="light" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <Meta />
         <Links />
@@ -51,6 +55,7 @@ export const Layout = ({ children }: { children: ReactNode }) => {
 export default function Root() {
   return (
     <BenchMemoryProvider>
+      <RouteFocus />
       <Outlet />
     </BenchMemoryProvider>
   );
@@ -80,26 +85,14 @@ const explain = (error: unknown): { title: string; text: string } => {
 export function ErrorBoundary() {
   const { title, text } = explain(useRouteError());
   return (
-    <main className="container py-5" style={{ maxWidth: 620 }}>
-      <p className="mb-4">
-        <Link to="/" className="brand fw-bold fs-5">
-          Nubble
-        </Link>
-      </p>
-      <h1 className="h3">{title}</h1>
-      <p className="lead fs-6">{text}</p>
-      <p className="d-flex gap-2">
-        <Link to="/" className="btn btn-primary">
-          All projects
-        </Link>
-        <button
-          type="button"
-          className="btn btn-outline-primary"
-          onClick={() => window.location.reload()}
-        >
+    <Plain title={title}>
+      <p>{text}</p>
+      <p className="actions">
+        <LinkButton to="/">All projects</LinkButton>
+        <Button variant="outline-primary" onClick={() => window.location.reload()}>
           Try again
-        </button>
+        </Button>
       </p>
-    </main>
+    </Plain>
   );
 }

@@ -204,13 +204,13 @@ describe("many cards", () => {
   it("those filtered off the stage are reached by flattening as well", async () => {
     expect(await painted(rest, "Compound")).toBe(60);
     expect(await painted("lit", "Compound")).toBe(110);
-    await me.click("button", "Which cards are shown");
+    await me.click("button", "Cards");
     await me.click("checkbox", "yes", ".grid-menu");
     await me.until(async () => expect(await cards()).toHaveLength(3));
     await me.press("Escape");
     await me.menu("Compound", "Flatten into one path");
     await me.until(async () => expect(await names()).toEqual(["Buoy", "Compound"]));
-    await me.click("button", "Which cards are shown");
+    await me.click("button", "Cards, 1 left out");
     await me.click("checkbox", "yes", ".grid-menu");
     await me.until(async () => expect(await cards()).toHaveLength(6));
     await me.press("Escape");
@@ -228,7 +228,7 @@ describe("many cards", () => {
     await me.until(async () =>
       expect((await columns()).slice(0, 4)).toEqual([rest, "thin", "thick", "lit"]),
     );
-    await me.click("button", "Which cards are shown");
+    await me.click("button", "Cards");
     await me.click("radio", "down", '[aria-label="Fog goes"]');
     await me.click("radio", "across", '[aria-label="Lit goes"]');
     await me.press("Escape");

@@ -201,7 +201,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
     await me.page.click(`${card("on, pressed")} .card-name`);
     await me.page.evaluate(() =>
-      [...document.querySelectorAll<HTMLElement>(".scope-chip")]
+      [...document.querySelectorAll<HTMLElement>(".btn-chip")]
         .find((c) => c.innerText.startsWith("all"))
         ?.click(),
     );
@@ -334,7 +334,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   });
 
   it("6. makes screens, places copies with their own start and text, links them and plays", async () => {
-    await me.page.click(".crumbs .plain-name");
+    await me.page.click(".crumbs .btn-name");
     await me.press("Control", "a");
     await me.type("Alert switch");
     await me.press("Enter");

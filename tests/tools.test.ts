@@ -303,7 +303,7 @@ describe("variants", () => {
     await me.press("Space");
     await me.until(async () =>
       expect(
-        await me.page.$$eval('[aria-label="Values of Season"] .plain-name', (all) =>
+        await me.page.$$eval('[aria-label="Values of Season"] .btn-name', (all) =>
           all.map((v) => v.textContent),
         ),
       ).toEqual(["winter", "summer"]),

@@ -1,32 +1,28 @@
-import { memo, useState } from "react";
-import { Button } from "react-bootstrap";
+import { memo } from "react";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
-import { SaveMark } from "../session/parts/SaveMark";
-import { UndoButtons } from "../session/parts/UndoButtons";
+import { ProjectBar } from "../session/parts/ProjectBar";
+import { EditableName } from "../ui/EditableName";
 import { LinkButton } from "../ui/LinkButton";
-import { NameField } from "../ui/NameField";
 import { countRender } from "../ui/renders";
 import { Tool } from "../ui/Tool";
 import { useBench, useCommand, usePieceParts } from "./state/context";
 
-/** The name of the piece, which a click lets one type anew. */
+/** The name of the piece: the heading of the page. */
 const PieceName = () => {
   const command = useCommand();
   const { id, name } = usePieceParts("id", "name");
-  const [renaming, setRenaming] = useState(false);
-  const named = (text: string | null) => {
-    setRenaming(false);
-    if (text) command(() => renamePiece(id, text));
-  };
-  return renaming ? (
-    <NameField value={name} label="Name of the piece" onDone={named} />
-  ) : (
-    <Button variant="name" className="strong" title="Rename" onClick={() => setRenaming(true)}>
-      {name}
-    </Button>
+  return (
+    <h1 className="bar-name" tabIndex={-1}>
+      <EditableName
+        name={name}
+        label="Name of the piece"
+        className="strong"
+        onName={(text) => command(() => renamePiece(id, text))}
+      />
+    </h1>
   );
 };
 
@@ -37,28 +33,22 @@ export const TopBar = memo(function TopBar() {
   const project = useDisplayedProject((p) => p.name);
   const { id, kind } = usePieceParts("id", "kind");
   const openDialog = useBench((s) => s.openDialog);
+  const home = `/projects/${session.id}`;
   return (
-    <header className="bar">
-      <Link to="/" className="brand">
-        Nubble
-      </Link>
-      <nav className="crumbs" aria-label="Where you are">
-        <Link to={`/projects/${session.id}`}>{project}</Link>
-        <span className="quiet">/</span>
-        <PieceName />
-      </nav>
-      <UndoButtons />
-      <SaveMark />
-      <span className="push" />
+    <ProjectBar
+      crumbs={[
+        <Link key="project" to={home}>
+          {project}
+        </Link>,
+        <PieceName key="piece" />,
+      ]}
+    >
       <Tool title="Keys (?)" onClick={() => openDialog({ kind: "keys" })}>
         Keys
       </Tool>
-      <LinkButton
-        size="sm"
-        to={`/projects/${session.id}/play${kind === "screen" ? `/${id}` : ""}`}
-      >
+      <LinkButton size="sm" to={`${home}/play${kind === "screen" ? `/${id}` : ""}`}>
         Play
       </LinkButton>
-    </header>
+    </ProjectBar>
   );
 });

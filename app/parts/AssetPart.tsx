@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from "react";
+import { Form } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { pictureTypes } from "#core/properties";
 import type { IconAsset, PictureAsset } from "#core/properties";
@@ -6,6 +7,7 @@ import { assetAddress, iconCatalogue, keepIcon, upload } from "../session/assets
 import type { CatalogueIcon } from "../session/assets";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { FileButton } from "../ui/FileButton";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
 const MOST = 126;
@@ -72,9 +74,9 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
   const mark = project.assets[chosen]?.name;
   return (
     <>
-      <input
-        ref={field}
+      <Form.Control
         className="find"
+        ref={field}
         type="search"
         aria-label="Find an icon"
         placeholder={all ? `Find among ${all.length} icons` : "Find an icon"}
@@ -123,7 +125,7 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
           </button>
         ))}
       </div>
-      <p className="quiet small mb-0" role="status">
+      <p className="note" role="status">
         {failed && "The icons could not be fetched. Close this and try again."}
         {!failed && (all === null ? "Fetching the icons …" : foundWords(found.length))}
       </p>
@@ -137,7 +139,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const take = async (file: File | undefined) => {
-    if (!file) return;
+    if (!file || busy) return;
     setBusy(true);
     setTrouble(null);
     const result = await upload(session, file);
@@ -150,25 +152,20 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
   );
   return (
     <>
-      <label className="btn btn-sm btn-outline-primary file-button">
+      <FileButton
+        label="Choose a file"
+        accept={pictureTypes.join(",")}
+        onFiles={([file]) => void take(file)}
+      >
         {busy ? "Sending …" : "Choose a file …"}
-        <input
-          type="file"
-          accept={pictureTypes.join(",")}
-          disabled={busy}
-          onChange={(e) => {
-            void take(e.target.files?.[0]);
-            e.target.value = "";
-          }}
-        />
-      </label>
+      </FileButton>
       {trouble !== null && (
-        <p className="text-danger small mb-0" role="alert">
+        <p className="refusal" role="alert">
           {trouble}
         </p>
       )}
       {pictures.length === 0 && trouble === null && (
-        <p className="quiet small mb-0">
+        <p className="note">
           No pictures in this project yet. Choose a file, or drop or paste one onto a card.
         </p>
       )}

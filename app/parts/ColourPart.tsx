@@ -1,9 +1,10 @@
 import { useRef, useState } from "react";
+import { Form } from "react-bootstrap";
 import { HexAlphaColorPicker, setNonce } from "react-colorful";
 import { colourText, notations, parseColour } from "#core/colour";
 import type { Notation } from "#core/colour";
-import { Icon } from "../ui/Icon";
 import { pageNonce } from "../ui/nonce";
+import { Tool } from "../ui/Tool";
 
 // its style sheet is added when it first shows
 const nonce = pageNonce();
@@ -72,7 +73,8 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
         />
       </div>
       <div className="colour-line">
-        <select
+        <Form.Select
+          className="word"
           aria-label="Notation"
           value={notation}
           onChange={(e) => {
@@ -83,8 +85,9 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
           {notations.map((n) => (
             <option key={n}>{n}</option>
           ))}
-        </select>
-        <input
+        </Form.Select>
+        <Form.Control
+          size="sm"
           className="mono"
           aria-label="Colour"
           spellCheck={false}
@@ -96,11 +99,10 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
           onBlur={() => setTyped(null)}
         />
         {typeof window !== "undefined" && "EyeDropper" in window && (
-          <button
-            type="button"
-            className="tool framed"
-            title="Pick from the screen"
-            aria-label="Pick from the screen"
+          <Tool
+            framed
+            icon="dropper"
+            label="Pick from the screen"
             onClick={() =>
               void dropperOf()
                 ?.open()
@@ -109,19 +111,11 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
                   () => undefined,
                 )
             }
-          >
-            <Icon name="dropper" />
-          </button>
+          />
         )}
-        <button
-          type="button"
-          className="tool framed"
-          title="No colour"
-          aria-label="No colour"
-          onClick={() => onPick("none")}
-        >
+        <Tool framed label="No colour" onClick={() => onPick("none")}>
           <span className="chip none" />
-        </button>
+        </Tool>
       </div>
       {recent.length > 0 && (
         <div className="swatches" role="group" aria-label="Recent colours">

@@ -1,3 +1,4 @@
+import { Form } from "react-bootstrap";
 import { cssWords, presets, springFrom, swingOf } from "#core/motion";
 import type { Easing } from "#core/project";
 import { NumberField } from "../ui/NumberField";
@@ -57,7 +58,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             step={1}
             onChange={(count) => onChange({ ...easing, count: Math.round(count) })}
           />
-          <select
+          <Form.Select
             className="word"
             aria-label="Jumps at"
             value={easing.jump}
@@ -74,7 +75,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             <option value="start">at the start</option>
             <option value="both">at both ends</option>
             <option value="none">at neither end</option>
-          </select>
+          </Form.Select>
         </>
       );
     case "bounce":
@@ -163,7 +164,7 @@ export const EasingPart = ({
   const made = preset ? `preset ${preset.name}` : `kind ${kind ?? ""}`;
   return (
     <>
-      <select
+      <Form.Select
         className="word"
         aria-label={label}
         value={typeof easing === "string" ? easing : made}
@@ -191,7 +192,7 @@ export const EasingPart = ({
             {kindWords[k]}
           </option>
         ))}
-      </select>
+      </Form.Select>
       {!preset && <Numbers easing={easing} onChange={onChange} />}
     </>
   );

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
+import { Button, Form } from "react-bootstrap";
 import { fits, isBound } from "#core/properties";
 import type { Fill, PictureFill, SpecifiedValue, Stop, ValueType } from "#core/properties";
 import { AssetPart } from "./AssetPart";
@@ -7,6 +8,7 @@ import { ColourPart, remember } from "./ColourPart";
 import { GradientPart } from "./GradientPart";
 import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
+import { Tabs } from "../ui/Tabs";
 
 type Kind = "colour" | "linear" | "radial" | "picture" | "token";
 const words: Readonly<Record<Kind, string>> = {
@@ -72,13 +74,12 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
       height={kind === "linear" || kind === "radial" ? 440 : 356}
       onKeyDown={onKeyDown}
     >
-      <div className="panel-tabs" role="tablist">
-        {kinds.map((k) => (
-          <button key={k} type="button" role="tab" aria-selected={k === kind} onClick={() => go(k)}>
-            {words[k]}
-          </button>
-        ))}
-      </div>
+      <Tabs
+        label="Kind of fill"
+        value={kind}
+        tabs={kinds.map((k) => ({ value: k, words: words[k] }))}
+        onOpen={go}
+      />
       <div className="panel-body">
         {kind === "colour" && <ColourPart colour={colourOf(fill)} onPick={onLive} />}
         {(kind === "linear" || kind === "radial") &&
@@ -93,37 +94,37 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
             />
             <label className="gradient-line">
               fit to
-              <select
+              <Form.Select
+                className="word"
                 value={picture.fit}
                 onChange={(e) => onLive({ ...picture, fit: e.target.value as PictureFill["fit"] })}
               >
                 {fits.map((f) => (
                   <option key={f}>{f}</option>
                 ))}
-              </select>
+              </Form.Select>
             </label>
           </>
         )}
         {kind === "token" && (
           <>
             <TokenPart type={type} said={said} onPick={onLive} />
-            <p className="quiet small mb-0 mt-2">
+            <p className="note">
               Tokens are made on the project’s System page, or from a value with its menu.
             </p>
           </>
         )}
       </div>
       <div className="panel-foot">
-        <button
-          type="button"
-          className="btn btn-sm btn-primary"
+        <Button
+          size="sm"
           onClick={() => {
             if (typeof fill === "string") remember(fill);
             onDone();
           }}
         >
           Done
-        </button>
+        </Button>
       </div>
     </Panel>
   );

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { KeyboardEvent, PointerEvent } from "react";
+import { Button } from "react-bootstrap";
 import { mixColour } from "#core/colour";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
@@ -129,21 +130,16 @@ export const GradientPart = ({
           />
           %
         </label>
-        <button
-          type="button"
-          className="btn btn-sm btn-link p-0"
-          disabled={stops.length <= 2}
-          onClick={() => remove(index)}
-        >
+        <Button variant="link" size="sm" disabled={stops.length <= 2} onClick={() => remove(index)}>
           Remove stop
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-link p-0"
+        </Button>
+        <Button
+          variant="link"
+          size="sm"
           onClick={() => put(stops.map((s) => ({ ...s, at: clamp(1 - s.at) })))}
         >
           Turn round
-        </button>
+        </Button>
       </div>
       <div className="gradient-line">
         {gradient.kind === "linear" ? (

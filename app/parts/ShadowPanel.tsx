@@ -1,12 +1,14 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
+import { Button, Form } from "react-bootstrap";
 import { isBound } from "#core/properties";
 import type { Shadow, SpecifiedValue, ValueType } from "#core/properties";
-import { Icon } from "../ui/Icon";
 import { NumberField } from "../ui/NumberField";
 import { ColourPart } from "./ColourPart";
 import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
+import { Tabs } from "../ui/Tabs";
+import { Tool } from "../ui/Tool";
 
 const fresh: Shadow = { x: 0, y: 4, blur: 12, spread: 0, colour: "#20302e40" };
 const fields = [
@@ -53,9 +55,7 @@ export const ShadowList = ({
             />
           ))}
           <label title="Inside the layer">
-            <input
-              type="checkbox"
-              className="form-check-input"
+            <Form.Check.Input
               checked={s.inner ?? false}
               onChange={(e) => {
                 const { inner: _, ...rest } = s;
@@ -71,20 +71,19 @@ export const ShadowList = ({
             />{" "}
             inner
           </label>
-          <button
-            type="button"
-            className="tool small"
-            aria-label={`Remove shadow ${i + 1}`}
+          <Tool
+            size="sm"
+            icon="close"
+            iconSize={12}
+            label={`Remove shadow ${i + 1}`}
             onClick={() => onLive(shadows.filter((_, k) => k !== i))}
-          >
-            <Icon name="close" size={12} />
-          </button>
+          />
         </div>
       ))}
       <div className="gradient-line">
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-primary"
+        <Button
+          variant="outline-primary"
+          size="sm"
           disabled={shadows.length >= 12}
           onClick={() => {
             onLive([...shadows, fresh]);
@@ -92,7 +91,7 @@ export const ShadowList = ({
           }}
         >
           Add a shadow
-        </button>
+        </Button>
       </div>
       {chosen && (
         <ColourPart
@@ -119,14 +118,15 @@ export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: 
   const [token, setToken] = useState(isBound(said));
   return (
     <Panel label="Shadows" width={300} height={430} onKeyDown={onKeyDown}>
-      <div className="panel-tabs" role="tablist">
-        <button type="button" role="tab" aria-selected={!token} onClick={() => setToken(false)}>
-          Shadows
-        </button>
-        <button type="button" role="tab" aria-selected={token} onClick={() => setToken(true)}>
-          Token
-        </button>
-      </div>
+      <Tabs
+        label="Shadows or a token"
+        value={token ? "token" : "shadows"}
+        tabs={[
+          { value: "shadows", words: "Shadows" },
+          { value: "token", words: "Token" },
+        ]}
+        onOpen={(tab) => setToken(tab === "token")}
+      />
       <div className="panel-body">
         {token ? (
           <TokenPart type={type} said={said} onPick={onLive} />
@@ -135,9 +135,9 @@ export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: 
         )}
       </div>
       <div className="panel-foot">
-        <button type="button" className="btn btn-sm btn-primary" onClick={onDone}>
+        <Button size="sm" onClick={onDone}>
           Done
-        </button>
+        </Button>
       </div>
     </Panel>
   );

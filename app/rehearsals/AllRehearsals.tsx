@@ -1,5 +1,6 @@
 import { proxy } from "comlink";
 import { useState } from "react";
+import { Button } from "react-bootstrap";
 import { Link } from "react-router";
 import type { Id } from "#core/basics";
 import { inOrder } from "#core/project";
@@ -97,31 +98,20 @@ export const AllRehearsals = () => {
   return (
     <section aria-labelledby="rehearsals-title">
       <div className="page-head">
-        <h1 className="h5 m-0" id="rehearsals-title">
-          Rehearsals
-        </h1>
+        <h2 id="rehearsals-title">Rehearsals</h2>
         <span role="status" className={`me-auto ${failed ? "trouble" : "quiet"}`}>
           {going === "runs" && `${all.length} of ${total} …`}
           {(going === "stopped" || going === "done") &&
             `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}
         </span>
         {going === "runs" ? (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-primary"
-            onClick={() => void stop()}
-          >
+          <Button variant="outline-primary" size="sm" onClick={() => void stop()}>
             Stop
-          </button>
+          </Button>
         ) : (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-primary"
-            disabled={!env}
-            onClick={() => void run()}
-          >
+          <Button variant="outline-primary" size="sm" disabled={!env} onClick={() => void run()}>
             Run all {total}
-          </button>
+          </Button>
         )}
       </div>
       <ul className="rehearsal-results">

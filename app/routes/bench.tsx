@@ -1,9 +1,10 @@
-import { Link } from "react-router";
 import { tableEntry } from "#core/project";
 import { Bench } from "../bench/Bench";
 import { useEnv } from "../services/env";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { LinkButton } from "../ui/LinkButton";
+import { Plain } from "../ui/Plain";
 import type { Route } from "./+types/bench";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {
@@ -14,21 +15,20 @@ export const meta: Route.MetaFunction = ({ matches, params }) => {
 };
 
 export default function BenchRoute({ params }: Route.ComponentProps) {
-  const project = useDisplayedProject();
   const session = useSession();
-  const env = useEnv(project.assets);
-  if (!tableEntry(project.pieces, params.pieceId)) {
+  const name = useDisplayedProject((p) => p.name);
+  const assets = useDisplayedProject((p) => p.assets);
+  const isThere = useDisplayedProject((p) => tableEntry(p.pieces, params.pieceId) !== undefined);
+  const env = useEnv(assets);
+  if (!isThere) {
     return (
-      <main className="container py-5" style={{ maxWidth: 620 }}>
-        <h1 className="h3">There is no such piece</h1>
+      <Plain title="There is no such piece">
         <p>
-          {project.name} has no component or screen at this address. It may have been removed; undo
-          brings it back where that was done.
+          {name} has no component or screen at this address. It may have been removed; undo brings
+          it back where that was done.
         </p>
-        <Link className="btn btn-primary" to={`/projects/${session.id}`}>
-          Back to {project.name}
-        </Link>
-      </main>
+        <LinkButton to={`/projects/${session.id}`}>Back to {name}</LinkButton>
+      </Plain>
     );
   }
   if (!env)

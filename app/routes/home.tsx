@@ -1,10 +1,12 @@
 import { useState } from "react";
+import { Button, FormControl } from "react-bootstrap";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { emptyProject, startScreen } from "#core/edit";
 import { inOrder, newId } from "#core/project";
 import { newProjectRequest, projectLog } from "#server";
 import type { Listed } from "#server";
 import { readBody } from "./body";
+import { SkipLink } from "../ui/SkipLink";
 import { Thumbnail } from "../parts/Thumbnail";
 import { withDatabase } from "./trouble";
 import type { Route } from "./+types/home";
@@ -79,7 +81,7 @@ const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
       <span className="quiet">cannot be read</span>
     </span>
     <span className="tile-name">{name}</span>
-    <span className="small-text text-danger">Damaged: {reason}. Nothing of it was changed.</span>
+    <span className="refusal">Damaged: {reason}. Nothing of it was changed.</span>
   </div>
 );
 
@@ -89,45 +91,37 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <>
       <header className="bar">
+        <SkipLink />
         <span className="brand">Nubble</span>
       </header>
-      <main className="page">
+      <main className="page" id="content">
         <div className="page-head">
-          <h1 className="h4 m-0">Projects</h1>
+          <h1 tabIndex={-1}>Projects</h1>
           {!making && (
-            <button
-              type="button"
-              className="btn btn-primary btn-sm"
-              onClick={() => setMaking(true)}
-            >
+            <Button size="sm" onClick={() => setMaking(true)}>
               New project
-            </button>
+            </Button>
           )}
         </div>
         {making && (
           <Form method="post" className="new-line">
             <label htmlFor="project-name">Name</label>
-            <input
+            <FormControl
               id="project-name"
               name="name"
-              className="form-control"
               autoFocus
               maxLength={120}
               placeholder="Harbour app"
               aria-invalid={actionData?.error ? true : undefined}
               aria-describedby="project-error"
             />
-            <button type="submit" className="btn btn-primary" disabled={busy}>
+            <Button type="submit" disabled={busy}>
               Make it
-            </button>
-            <button
-              type="button"
-              className="btn btn-outline-secondary"
-              onClick={() => setMaking(false)}
-            >
+            </Button>
+            <Button variant="outline-secondary" onClick={() => setMaking(false)}>
               Not now
-            </button>
-            <span id="project-error" className="text-danger" role="alert">
+            </Button>
+            <span id="project-error" className="refusal" role="alert">
               {actionData?.error}
             </span>
           </Form>

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { Dropdown } from "react-bootstrap";
+import { Button, Dropdown } from "react-bootstrap";
 import { Link, useNavigate } from "react-router";
+import type { Id } from "#core/basics";
 import {
   addPiece,
   duplicatePiece,
@@ -14,41 +15,94 @@ import {
 import { variantsOf } from "#core/looks";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
-import { UndoButtons } from "../session/parts/UndoButtons";
-import { UndoNotice } from "../session/parts/UndoNotice";
-import { afterMenu } from "../ui/afterMenu";
-import { NameField } from "../ui/NameField";
-import { Notice } from "../ui/Notice";
-import { SaveMark } from "../session/parts/SaveMark";
 import { Thumbnail } from "../parts/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { ProjectBar } from "../session/parts/ProjectBar";
+import { UndoNotice } from "../session/parts/UndoNotice";
+import { afterMenu } from "../ui/afterMenu";
+import { EditableName } from "../ui/EditableName";
+import { LinkButton } from "../ui/LinkButton";
+import { NameField } from "../ui/NameField";
+import { Notice } from "../ui/Notice";
 
 /** A piece that was just duplicated, and how many rules came along. */
 interface Duplicated {
-  readonly id: string;
+  readonly id: Id;
   readonly of: string;
   readonly rules: number;
 }
 
-const Tile = ({
+interface TileProps {
+  readonly piece: Piece;
+  /** the prototype starts there */
+  readonly start: boolean;
+  readonly onRemoved: (name: string) => void;
+  readonly onDuplicated: (made: Duplicated) => void;
+}
+
+/** What can be done with a piece as a whole. */
+const TileMenu = ({
   piece,
   start,
+  onRename,
   onRemoved,
   onDuplicated,
-}: {
-  piece: Piece;
-  start: boolean;
-  onRemoved: (name: string) => void;
-  onDuplicated: (made: Duplicated) => void;
-}) => {
+}: TileProps & { readonly onRename: () => void }) => {
+  const session = useSession();
+  const duplicate = () => {
+    const made = session.make((project) => {
+      const now = project.pieces[piece.id];
+      return now && duplicatePiece(project, now, true);
+    });
+    const rules = Object.keys(piece.rules).length;
+    if (made) onDuplicated({ id: made.id, of: piece.name, rules });
+  };
+  const remove = () => {
+    if (session.run((project) => removePiece(project, piece.id))) onRemoved(piece.name);
+  };
+  const items = [
+    { words: "Rename", run: () => afterMenu(onRename) },
+    ...(piece.kind === "screen" && !start
+      ? [
+          {
+            words: "Start the prototype here",
+            run: () => session.run((project) => setStart(project, piece.id)),
+          },
+        ]
+      : []),
+    { words: "Duplicate", run: duplicate },
+    { words: "Remove", run: remove },
+  ];
+  return (
+    <Dropdown align="end">
+      <Dropdown.Toggle variant="tool" size="sm" aria-label={`More for ${piece.name}`}>
+        …
+      </Dropdown.Toggle>
+      <Dropdown.Menu>
+        {items.map(({ words, run }) => (
+          <Dropdown.Item key={words} as="button" type="button" onClick={run}>
+            {words}
+          </Dropdown.Item>
+        ))}
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+};
+
+const Tile = (props: TileProps) => {
+  const { piece, start } = props;
   const session = useSession();
   const project = useDisplayedProject();
   const [renaming, setRenaming] = useState(false);
   const variants = variantsOf(piece).length;
   const rules = Object.keys(piece.rules).length;
   const to = `/projects/${session.id}/pieces/${piece.id}`;
+  const named = (name: string | null) => {
+    setRenaming(false);
+    if (name) session.run(() => renamePiece(piece.id, name));
+  };
   return (
     <li className="tile-item">
       <Link to={to} className="tile" aria-label={`Open ${piece.name}`}>
@@ -58,68 +112,13 @@ const Tile = ({
       </Link>
       <div className="tile-foot">
         {renaming ? (
-          <NameField
-            value={piece.name}
-            label="Name"
-            onDone={(name) => {
-              setRenaming(false);
-              if (name) session.edit(renamePiece(piece.id, name));
-            }}
-          />
+          <NameField value={piece.name} label="Name" onDone={named} />
         ) : (
           <Link to={to} className="tile-name" tabIndex={-1}>
             {piece.name}
           </Link>
         )}
-        <Dropdown align="end">
-          <Dropdown.Toggle
-            as="button"
-            type="button"
-            className="tool small"
-            aria-label={`More for ${piece.name}`}
-          >
-            …
-          </Dropdown.Toggle>
-          <Dropdown.Menu>
-            <Dropdown.Item
-              as="button"
-              type="button"
-              onClick={() => afterMenu(() => setRenaming(true))}
-            >
-              Rename
-            </Dropdown.Item>
-            {piece.kind === "screen" && !start && (
-              <Dropdown.Item
-                as="button"
-                type="button"
-                onClick={() => {
-                  session.edit(setStart(project, piece.id));
-                }}
-              >
-                Start the prototype here
-              </Dropdown.Item>
-            )}
-            <Dropdown.Item
-              as="button"
-              type="button"
-              onClick={() => {
-                const made = duplicatePiece(project, piece, true);
-                if (session.edit(made.change)) onDuplicated({ id: made.id, of: piece.name, rules });
-              }}
-            >
-              Duplicate
-            </Dropdown.Item>
-            <Dropdown.Item
-              as="button"
-              type="button"
-              onClick={() => {
-                if (session.edit(removePiece(project, piece.id))) onRemoved(piece.name);
-              }}
-            >
-              Remove
-            </Dropdown.Item>
-          </Dropdown.Menu>
-        </Dropdown>
+        <TileMenu {...props} onRename={() => setRenaming(true)} />
       </div>
       <span className="quiet small-text">
         {variants} variant{variants === 1 ? "" : "s"}, {rules} rule{rules === 1 ? "" : "s"}
@@ -129,93 +128,97 @@ const Tile = ({
   );
 };
 
+/** Says that a piece was duplicated with its rules, and offers to leave them out. */
+const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => void }) => {
+  const session = useSession();
+  const { id, of, rules } = made;
+  const withoutRules = () =>
+    session.run(({ pieces }) => {
+      const twin = pieces[id];
+      return twin && removeRules(twin, Object.keys(twin.rules));
+    });
+  return (
+    <Notice
+      text={
+        rules
+          ? `${of} was duplicated with its ${rules === 1 ? "rule" : `${rules} rules`}.`
+          : `${of} was duplicated.`
+      }
+      {...(rules ? { action: { label: "Without them", run: withoutRules } } : {})}
+      onClose={onClose}
+    />
+  );
+};
+
+const sections = [
+  {
+    kind: "component",
+    title: "Components",
+    empty:
+      "Nothing here yet. A component is a part that is used again and again: a switch, a tab, a card.",
+  },
+  {
+    kind: "screen",
+    title: "Screens",
+    empty:
+      "No screens yet. A screen holds copies of components, and its rules lead to other screens.",
+  },
+] as const;
+
+/** The heading of the page: the project's name, which a click lets one type anew. */
+const ProjectName = () => {
+  const session = useSession();
+  const name = useDisplayedProject((p) => p.name);
+  return (
+    <h1 className="bar-name" tabIndex={-1}>
+      <EditableName
+        name={name}
+        label="Name of the project"
+        className="strong"
+        onName={(text) =>
+          session.run(() => ({ label: `Rename to ${text}`, ops: [set(["name"], text)] }))
+        }
+      />
+    </h1>
+  );
+};
+
 /** All pieces of a project. */
 export default function Overview() {
   const session = useSession();
   const project = useDisplayedProject();
   const navigate = useNavigate();
-  const [renaming, setRenaming] = useState(false);
   const [removed, setRemoved] = useState<string | null>(null);
   const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
-  /** Takes the rules out of the duplicate again. */
-  const withoutRules = ({ id }: Duplicated) => {
-    const twin = session.project.pieces[id];
-    if (twin) session.edit(removeRules(twin, Object.keys(twin.rules)));
-  };
+  const home = `/projects/${session.id}`;
   const make = (kind: Piece["kind"]) => {
-    const made = addPiece(project, kind, kind === "component" ? "Component" : "Screen");
-    if (session.edit(made.change)) void navigate(`/projects/${session.id}/pieces/${made.id}`);
+    const name = kind === "component" ? "Component" : "Screen";
+    const made = session.make((now) => addPiece(now, kind, name));
+    if (made) void navigate(`${home}/pieces/${made.id}`);
   };
   const start = startScreen(project);
-  const sections = [
-    {
-      kind: "component" as const,
-      title: "Components",
-      empty:
-        "Nothing here yet. A component is a part that is used again and again: a switch, a tab, a card.",
-    },
-    {
-      kind: "screen" as const,
-      title: "Screens",
-      empty:
-        "No screens yet. A screen holds copies of components, and its rules lead to other screens.",
-    },
-  ];
   return (
     <>
-      <header className="bar">
-        <Link to="/" className="brand">
-          Nubble
-        </Link>
-        <nav className="crumbs" aria-label="Where you are">
-          {renaming ? (
-            <NameField
-              value={project.name}
-              label="Name of the project"
-              onDone={(name) => {
-                setRenaming(false);
-                if (name) session.edit({ label: `Rename to ${name}`, ops: [set(["name"], name)] });
-              }}
-            />
-          ) : (
-            <button
-              type="button"
-              className="plain-name strong"
-              title="Rename"
-              onClick={() => setRenaming(true)}
-            >
-              {project.name}
-            </button>
-          )}
-        </nav>
-        <UndoButtons />
-        <SaveMark />
-        <span className="flex-grow-1" />
-        <Link className="tool" to={`/projects/${session.id}/system`}>
+      <ProjectBar crumbs={[<ProjectName key="project" />]}>
+        <LinkButton variant="tool" to={`${home}/system`}>
           System
-        </Link>
+        </LinkButton>
         {start && (
-          <Link className="btn btn-primary btn-sm px-3" to={`/projects/${session.id}/play`}>
+          <LinkButton size="sm" to={`${home}/play`}>
             Play
-          </Link>
+          </LinkButton>
         )}
-      </header>
-      <main className="page">
+      </ProjectBar>
+      <main className="page" id="content">
         {sections.map((s) => {
           const pieces = piecesOf(project, s.kind);
           return (
             <section key={s.kind} aria-labelledby={`${s.kind}-title`}>
               <div className="page-head">
-                <h1 className="h5 m-0" id={`${s.kind}-title`}>
-                  {s.title}
-                </h1>
-                <button
-                  type="button"
-                  className="btn btn-sm btn-outline-primary"
-                  onClick={() => make(s.kind)}
-                >
+                <h2 id={`${s.kind}-title`}>{s.title}</h2>
+                <Button variant="outline-primary" size="sm" onClick={() => make(s.kind)}>
                   New {s.kind}
-                </button>
+                </Button>
               </div>
               {pieces.length === 0 ? (
                 <p className="quiet page-empty">{s.empty}</p>
@@ -238,16 +241,9 @@ export default function Overview() {
         <AllRehearsals />
       </main>
       {duplicated && (
-        <Notice
+        <DuplicatedNotice
           key={duplicated.id}
-          text={
-            duplicated.rules
-              ? `${duplicated.of} was duplicated with its ${duplicated.rules === 1 ? "rule" : `${duplicated.rules} rules`}.`
-              : `${duplicated.of} was duplicated.`
-          }
-          {...(duplicated.rules
-            ? { action: { label: "Without them", run: () => withoutRules(duplicated) } }
-            : {})}
+          made={duplicated}
           onClose={() => setDuplicated(null)}
         />
       )}

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { ListGroup } from "react-bootstrap";
 import { Link } from "react-router";
 import { piecesOf, startScreen } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
@@ -6,10 +7,12 @@ import { tableEntry } from "#core/project";
 import type { Project } from "#core/project";
 import { Player } from "#player";
 import { useEnv } from "../services/env";
-import { Icon } from "../ui/Icon";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { LinkButton } from "../ui/LinkButton";
+import { Plain } from "../ui/Plain";
 import type { Route } from "./+types/play";
+import { Tool } from "../ui/Tool";
 
 const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; first: string }) => {
   const session = useSession();
@@ -54,31 +57,34 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
         <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">
           ← {project.pieces[screen]?.name ?? "Back"}
         </Link>
-        <h1 className="caption">Screens</h1>
-        <ul>
+        <h1 className="caption" tabIndex={-1}>
+          Screens
+        </h1>
+        <ListGroup as="ul" variant="flush">
           {piecesOf(project, "screen").map((s) => (
             <li key={s.id}>
-              <button
+              <ListGroup.Item
+                action
                 type="button"
                 aria-current={s.id === screen ? "true" : undefined}
                 onClick={() => player.current?.goTo(s.id)}
               >
                 {s.name}
-              </button>
+              </ListGroup.Item>
             </li>
           ))}
-        </ul>
-        <button
-          type="button"
-          className="tool framed"
+        </ListGroup>
+        <Tool
+          framed
+          icon="restart"
+          iconSize={14}
           title="Restart (R)"
           onClick={() => player.current?.restart()}
         >
-          <Icon name="restart" size={14} />
           Start again
-        </button>
+        </Tool>
       </nav>
-      <main className="play-stage">
+      <main className="play-stage" id="content">
         <div ref={host} className="play-host" />
       </main>
     </div>
@@ -96,21 +102,18 @@ export default function Play({ params }: Route.ComponentProps) {
       : tableEntry(project.pieces, params.pieceId);
   if (!asked || asked.kind !== "screen") {
     return (
-      <main className="container py-5" style={{ maxWidth: 620 }}>
-        <h1 className="h3">
-          {params.pieceId === undefined
-            ? "There is nothing to play yet"
-            : "There is no such screen"}
-        </h1>
+      <Plain
+        title={
+          params.pieceId === undefined ? "There is nothing to play yet" : "There is no such screen"
+        }
+      >
         <p>
           {params.pieceId === undefined
             ? "A prototype starts on a screen. Make one and place a component on it."
             : "The screen may have been removed."}
         </p>
-        <Link className="btn btn-primary" to={`/projects/${session.id}`}>
-          Back to {project.name}
-        </Link>
-      </main>
+        <LinkButton to={`/projects/${session.id}`}>Back to {project.name}</LinkButton>
+      </Plain>
     );
   }
   return env ? (

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Dropdown } from "react-bootstrap";
+import { Button, Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
 import {
   addToken,
@@ -13,16 +13,18 @@ import {
   usesOf,
 } from "#core/edit";
 import { inOrder, orderAt, tokenTypes } from "#core/project";
-import type { Token, TokenType, TokenValue } from "#core/project";
+import type { Change, Project, Token, TokenType, TokenValue } from "#core/project";
 import { families, labelOf, showValue } from "#core/properties";
 import type { FontAsset } from "#core/properties";
+import type { Id } from "#core/basics";
+import { ProjectBar } from "../session/parts/ProjectBar";
+import { PATIENCE } from "../session/session";
+import { FileButton } from "../ui/FileButton";
 import { Notice } from "../ui/Notice";
-import { UndoButtons } from "../session/parts/UndoButtons";
 import { UndoNotice } from "../session/parts/UndoNotice";
 import { useEnv } from "../services/env";
 import { Icon } from "../ui/Icon";
 import { NameField } from "../ui/NameField";
-import { SaveMark } from "../session/parts/SaveMark";
 import { SortItem, SortList } from "../ui/SortList";
 import { upload } from "../session/assets";
 import { useSession } from "../session/context";
@@ -62,6 +64,14 @@ const words: Readonly<Record<TokenType, { one: string; many: string; fresh: Toke
   curve: { one: "curve", many: "Curves", fresh: "ease-out" },
   motion: { one: "motion", many: "Motions", fresh: { duration: 240, easing: "ease-out" } },
 };
+
+/** The change of a token as it is at that moment; null when it is gone. */
+const changed =
+  (id: Id, parts: Parameters<typeof setToken>[1]) =>
+  ({ tokens }: Project): Change | null => {
+    const token = tokens[id];
+    return token ? setToken(token, parts) : null;
+  };
 
 const Tile = ({
   token,
@@ -109,18 +119,18 @@ const Tile = ({
                   label="Name of the token"
                   onDone={(name) => {
                     setNaming(null);
-                    if (name) session.edit(setToken(token, { name }));
+                    if (name) session.run(changed(token.id, { name }));
                   }}
                 />
               ) : (
-                <button
-                  type="button"
-                  className="plain-name strong"
+                <Button
+                  variant="name"
+                  className="strong"
                   title="Rename"
                   onClick={() => setNaming("name")}
                 >
                   {token.name}
-                </button>
+                </Button>
               )}
               <span className="quiet small-text" title={places.join(", ")}>
                 {alias ? "alias · " : ""}
@@ -130,12 +140,7 @@ const Tile = ({
               </span>
             </span>
             <Dropdown align="end">
-              <Dropdown.Toggle
-                as="button"
-                type="button"
-                className="tool small"
-                aria-label={`More for ${token.name}`}
-              >
+              <Dropdown.Toggle variant="tool" size="sm" aria-label={`More for ${token.name}`}>
                 …
               </Dropdown.Toggle>
               <Dropdown.Menu>
@@ -150,14 +155,15 @@ const Tile = ({
                   as="button"
                   type="button"
                   onClick={() => {
-                    session.edit(
-                      addToken(
-                        project,
-                        token.type,
-                        `${token.name} alias`,
-                        { alias: token.id },
-                        token.group,
-                      ).change,
+                    session.run(
+                      (now) =>
+                        addToken(
+                          now,
+                          token.type,
+                          `${token.name} alias`,
+                          { alias: token.id },
+                          token.group,
+                        ).change,
                     );
                   }}
                 >
@@ -167,7 +173,7 @@ const Tile = ({
                   as="button"
                   type="button"
                   onClick={() => {
-                    if (session.edit(removeToken(project, token)))
+                    if (session.run((now) => removeToken(now, token)))
                       onNote(`${token.name} was removed; what was bound to it keeps its value.`);
                   }}
                 >
@@ -184,7 +190,7 @@ const Tile = ({
                 label="Group of the token"
                 onDone={(group) => {
                   setNaming(null);
-                  if (group !== null) session.edit(setToken(token, { group }));
+                  if (group !== null) session.run(changed(token.id, { group }));
                 }}
               />
             </label>
@@ -193,10 +199,9 @@ const Tile = ({
             <>
               <TokenEditor
                 token={token}
-                onChange={(value) => {
-                  const now = session.project.tokens[token.id];
-                  if (now) session.edit(setToken(now, { value }), `token ${token.id}`, 1500);
-                }}
+                onChange={(value) =>
+                  session.run(changed(token.id, { value }), `token ${token.id}`, PATIENCE)
+                }
               />
               {uses.length > 0 && (
                 <ul className="token-uses" aria-label="Where it is used">
@@ -235,37 +240,28 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
   });
   const w = words[type];
   const add = () => {
-    const made = addToken(session.project, type, w.one[0]?.toUpperCase() + w.one.slice(1), w.fresh);
-    if (session.edit(made.change)) setOpen(made.id);
+    const name = `${w.one[0]?.toUpperCase() ?? ""}${w.one.slice(1)}`;
+    const made = session.make((now) => addToken(now, type, name, w.fresh));
+    if (made) setOpen(made.id);
   };
   const move = (list: readonly Token[]) => (id: string, index: number) => {
-    const token = tokens[id];
-    if (token)
-      session.edit(
-        setToken(token, {
-          order: orderAt(
-            list.filter((t) => t.id !== id),
-            index,
-          ),
-        }),
-      );
+    const others = list.filter((t) => t.id !== id);
+    session.run(changed(id, { order: orderAt(others, index) }));
   };
   return (
     <section aria-labelledby={`tokens-${type}`}>
       <div className="page-head">
-        <h2 className="h6 m-0" id={`tokens-${type}`}>
-          {w.many}
-        </h2>
-        <button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>
+        <h2 id={`tokens-${type}`}>{w.many}</h2>
+        <Button variant="outline-primary" size="sm" onClick={add}>
           New {w.one}
-        </button>
+        </Button>
       </div>
-      {own.length === 0 && <p className="quiet small mb-0">None yet.</p>}
+      {own.length === 0 && <p className="quiet small-text">None yet.</p>}
       {groups.map((group) => {
         const list = own.filter((t) => t.group === group);
         return (
           <div key={group}>
-            {group !== "" && <h3 className="caption mt-3">{group}</h3>}
+            {group !== "" && <h3 className="caption">{group}</h3>}
             <ul className="token-tiles">
               <SortList ids={list.map((t) => t.id)} onMove={move(list)}>
                 {list.map((t) => (
@@ -296,7 +292,7 @@ const Findings = () => {
   const { unused, equal } = tokenFindings(project);
   if (repeated.length + unused.length + equal.length === 0)
     return (
-      <p className="quiet small mb-0">
+      <p className="quiet small-text">
         Nothing to tidy: no value repeats that could be a token, and every token is used and
         different.
       </p>
@@ -314,33 +310,31 @@ const Findings = () => {
             <span>
               <span className="mono">{value}</span> is said in {r.places.length} places
             </span>
-            <button
-              type="button"
-              className="btn btn-sm btn-link p-0"
+            <Button
+              variant="link"
+              size="sm"
               onClick={() => {
-                session.edit(
-                  tokenFrom(session.project, r, r.type === "colour" ? value : words[r.type].one)
-                    .change,
-                );
+                const name = r.type === "colour" ? value : words[r.type].one;
+                session.run((now) => tokenFrom(now, r, name).change);
               }}
             >
               Make it a token
-            </button>
+            </Button>
           </li>
         );
       })}
       {equal.map((group) => (
         <li key={group[0]?.id}>
           <span>{group.map((t) => t.name).join(", ")} have the same value</span>
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
+          <Button
+            variant="link"
+            size="sm"
             onClick={() => {
-              session.edit(mergeTokens(session.project, group));
+              session.run((now) => mergeTokens(now, group));
             }}
           >
             Make them one
-          </button>
+          </Button>
         </li>
       ))}
       {unused.length > 0 && (
@@ -357,8 +351,8 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   const project = useDisplayedProject();
   useEnv(project.assets);
   const own = Object.values(project.assets).filter((a): a is FontAsset => a.kind === "font");
-  const take = async (files: FileList | null) => {
-    for (const file of files ?? []) {
+  const take = async (files: readonly File[]) => {
+    for (const file of files) {
       const result = await upload(session, file);
       if (!result.ok) onRefused(result.reason);
     }
@@ -366,21 +360,15 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   return (
     <>
       <div className="page-head">
-        <h2 className="h6 m-0" id="fonts">
-          Fonts
-        </h2>
-        <label className="btn btn-sm btn-outline-primary file-button">
+        <h2 id="fonts">Fonts</h2>
+        <FileButton
+          multiple
+          label="Add font files"
+          accept=".ttf,.otf,.woff,.woff2"
+          onFiles={(files) => void take(files)}
+        >
           Add font files …
-          <input
-            type="file"
-            multiple
-            accept=".ttf,.otf,.woff,.woff2"
-            onChange={(e) => {
-              void take(e.target.files);
-              e.target.value = "";
-            }}
-          />
-        </label>
+        </FileButton>
       </div>
       <ul className="font-list">
         {own.map((f) => (
@@ -410,22 +398,18 @@ export default function System() {
   const [refusal, setRefusal] = useState<string | null>(null);
   return (
     <>
-      <header className="bar">
-        <Link to="/" className="brand">
-          Nubble
-        </Link>
-        <nav className="crumbs" aria-label="Where you are">
-          <Link to={`/projects/${session.id}`}>{project.name}</Link>
-          <span className="quiet">/</span>
-          <span className="strong">System</span>
-        </nav>
-        <UndoButtons />
-        <SaveMark />
-      </header>
-      <main className="page system">
-        <h1 className="h4 mb-3">Tokens of {project.name}</h1>
+      <ProjectBar
+        crumbs={[
+          <Link key="project" to={`/projects/${session.id}`}>
+            {project.name}
+          </Link>,
+          "System",
+        ]}
+      />
+      <main className="page system" id="content">
+        <h1 tabIndex={-1}>Tokens of {project.name}</h1>
         <section aria-labelledby="tidy">
-          <h2 className="h6" id="tidy">
+          <h2 id="tidy">
             <Icon name="filter" size={14} /> To tidy
           </h2>
           <Findings />
@@ -434,9 +418,7 @@ export default function System() {
           <Section key={type} type={type} onNote={setNote} />
         ))}
         <section aria-labelledby="timing-sheet">
-          <h2 className="h6" id="timing-sheet">
-            Timing sheet
-          </h2>
+          <h2 id="timing-sheet">Timing sheet</h2>
           <TimingSheet />
         </section>
         <section aria-labelledby="fonts">

@@ -172,6 +172,15 @@ export class Session {
     return change ? this.edit(change, gesture, patience) : false;
   }
 
+  /** Makes a change of the present project and returns what it made; null when it is refused. */
+  make<M extends { readonly change: Change }>(
+    command: (project: Project) => M | null | undefined,
+    gesture?: string | null,
+  ): M | null {
+    const made = command(this.present);
+    return made && this.edit(made.change, gesture) ? made : null;
+  }
+
   /** Keeps quiet about edits until `resume`, for a gesture that paints what it does by itself. */
   pause(): void {
     this.paused ??= this.present;

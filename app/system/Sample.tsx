@@ -75,7 +75,8 @@ export const Sample = ({ token }: { token: Token }) => {
       return <CurveSample easing={value as Easing} />;
     case "motion":
       return <CurveSample easing={(value as MotionValue).easing} />;
-    default:
+    case "duration":
+    case "number":
       return <span className="sample plain mono">{plainText(value)}</span>;
   }
 };

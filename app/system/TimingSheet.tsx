@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Button, Form, Table } from "react-bootstrap";
 import { Link } from "react-router";
 import { easingText, effectText, motionText, ruleText } from "#core/describe";
 import { followMotion, motionGroups, motionsIn } from "#core/edit";
@@ -73,9 +74,7 @@ const Row = ({
       <tr className={outlier ? "outlier" : ""}>
         <td>
           {!token && (
-            <input
-              type="checkbox"
-              className="form-check-input"
+            <Form.Check.Input
               aria-label={`Choose ${Math.round(lengthOf(value))} ms ${easingText(value.easing)}`}
               checked={picked}
               onChange={onPick}
@@ -88,15 +87,10 @@ const Row = ({
         </td>
         <td>{easingText(value.easing)}</td>
         <td>
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
-            aria-expanded={open}
-            onClick={() => setOpen(!open)}
-          >
+          <Button variant="link" size="sm" aria-expanded={open} onClick={() => setOpen(!open)}>
             {uses.length} {uses.length === 1 ? "motion" : "motions"} in{" "}
             {pieces.length === 1 ? pieces[0] : `${pieces.length} pieces`}
-          </button>
+          </Button>
         </td>
         <td>
           <Follows group={group} />
@@ -148,16 +142,19 @@ export const TimingSheet = () => {
   const uses = chosen.flatMap((g) => g.uses);
   const outliers = groups.filter((g) => !g.token && (g.nearest?.off ?? 1) < NEAR);
   const follow = (id: string) => {
-    const token = project.tokens[id];
-    if (token && session.edit(followMotion(project, uses, token))) setPicked([]);
+    const done = session.run((now) => {
+      const token = now.tokens[id];
+      return token && followMotion(now, uses, token);
+    });
+    if (done) setPicked([]);
   };
-  if (moving.length === 0) return <p className="quiet small mb-0">No rule moves anything yet.</p>;
+  if (moving.length === 0) return <p className="quiet small-text">No rule moves anything yet.</p>;
   return (
     <>
       <div className="timing-tools">
         <label>
           of{" "}
-          <select
+          <Form.Select
             className="word"
             aria-label="Motions of"
             value={piece ?? ""}
@@ -172,14 +169,14 @@ export const TimingSheet = () => {
                 {p.name}
               </option>
             ))}
-          </select>
+          </Form.Select>
         </label>
         {chosen.length > 0 ? (
           <>
             <b>
               {uses.length} {uses.length === 1 ? "motion" : "motions"}:
             </b>
-            <select
+            <Form.Select
               className="word"
               aria-label="Let them follow"
               value=""
@@ -191,10 +188,10 @@ export const TimingSheet = () => {
                   {t.name}
                 </option>
               ))}
-            </select>
-            <button type="button" className="btn btn-sm btn-link p-0" onClick={() => setPicked([])}>
+            </Form.Select>
+            <Button variant="link" size="sm" onClick={() => setPicked([])}>
               Choose none
-            </button>
+            </Button>
           </>
         ) : (
           <span className="quiet small-text">
@@ -204,16 +201,12 @@ export const TimingSheet = () => {
           </span>
         )}
         {outliers.length > 0 && chosen.length === 0 && (
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
-            onClick={() => setPicked(outliers.map((g) => g.key))}
-          >
+          <Button variant="link" size="sm" onClick={() => setPicked(outliers.map((g) => g.key))}>
             Choose these
-          </button>
+          </Button>
         )}
       </div>
-      <table className="timing-sheet">
+      <Table className="timing-sheet">
         <thead>
           <tr>
             <th>
@@ -241,7 +234,7 @@ export const TimingSheet = () => {
             />
           ))}
         </tbody>
-      </table>
+      </Table>
     </>
   );
 };

@@ -1,5 +1,6 @@
 import { plainText } from "#core/basics";
 import type { ReactNode } from "react";
+import { Form } from "react-bootstrap";
 import { tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
 import { inOrder } from "#core/project";
@@ -29,7 +30,7 @@ const StylePart = ({
     const set = (v: Value) => onChange({ ...value, [key]: v });
     if (key === "font")
       return (
-        <select
+        <Form.Select
           className="word"
           aria-label="family"
           value={plainText(now(key))}
@@ -38,11 +39,11 @@ const StylePart = ({
           {familiesOf(project).map((f) => (
             <option key={f}>{f}</option>
           ))}
-        </select>
+        </Form.Select>
       );
     if (type?.is === "choice")
       return (
-        <select
+        <Form.Select
           className="word"
           aria-label={labelOf(key)}
           value={plainText(now(key))}
@@ -51,7 +52,7 @@ const StylePart = ({
           {type.of.map((o) => (
             <option key={o}>{o}</option>
           ))}
-        </select>
+        </Form.Select>
       );
     if (type?.is === "number")
       return (
@@ -107,7 +108,7 @@ export const TokenEditor = ({
   const part = (): ReactNode => {
     if (value === undefined)
       return (
-        <p className="text-danger small">
+        <p className="refusal">
           What it takes its value from is gone. Choose another token, or a value of its own.
         </p>
       );
@@ -167,7 +168,7 @@ export const TokenEditor = ({
     <div className="token-editor">
       <label className="token-alias">
         <span>takes its value from</span>
-        <select
+        <Form.Select
           className="word"
           value={alias ?? ""}
           onChange={(e) => {
@@ -181,14 +182,12 @@ export const TokenEditor = ({
               {tokenWords(t)}
             </option>
           ))}
-        </select>
+        </Form.Select>
       </label>
       {alias === null ? (
         part()
       ) : (
-        <p className="quiet small mb-0">
-          Change it there, or let it have a value of its own again.
-        </p>
+        <p className="note">Change it there, or let it have a value of its own again.</p>
       )}
     </div>
   );

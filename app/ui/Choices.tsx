@@ -6,6 +6,7 @@ interface Choice<T extends string> {
   readonly value: T;
   readonly words: ReactNode;
   readonly title?: string;
+  readonly disabled?: boolean;
 }
 
 interface Props<T extends string> {
@@ -41,7 +42,8 @@ export const Choices = <T extends string>({
       name={id}
       value={value}
       onChange={(next: T) => onChoose(next)}
-      className={`${variant}s ${className}`}
+      bsPrefix={`${variant}s`}
+      className={className}
       onKeyDown={keepArrows}
     >
       {choices.map((c) => (
@@ -51,6 +53,7 @@ export const Choices = <T extends string>({
           value={c.value}
           variant={variant}
           title={c.title}
+          disabled={c.disabled ?? false}
         >
           {c.words}
         </ToggleButton>

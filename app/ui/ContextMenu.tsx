@@ -1,5 +1,8 @@
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
-import { createPortal } from "react-dom";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { KeyboardEvent } from "react";
+import { Dropdown } from "react-bootstrap";
+import { Floating } from "./Floating";
+import { keyStep } from "./keys";
 
 interface Command {
   readonly label: string;
@@ -7,13 +10,72 @@ interface Command {
   readonly disabled?: boolean;
   readonly onPick: () => void;
 }
-export type MenuItem =
-  Command | { readonly label: string; readonly items: readonly Command[] } | "line";
+interface Submenu {
+  readonly label: string;
+  readonly items: readonly Command[];
+}
+export type MenuItem = Command | Submenu | "line";
 export interface MenuAt {
+  /** px of the window */
   readonly x: number;
   readonly y: number;
   readonly items: readonly MenuItem[];
 }
+
+const Item = ({ item, onPicked }: { item: Command; onPicked: (item: Command) => void }) => (
+  <Dropdown.Item
+    as="button"
+    type="button"
+    role="menuitem"
+    disabled={item.disabled ?? false}
+    onClick={() => onPicked(item)}
+  >
+    <span>{item.label}</span>
+    {item.keys && <span className="keys-hint">{item.keys}</span>}
+  </Dropdown.Item>
+);
+
+/** An item that unfolds further ones beneath itself. */
+const Unfolding = ({ item, onPicked }: { item: Submenu; onPicked: (item: Command) => void }) => {
+  const [open, setOpen] = useState(false);
+  return (
+    <div>
+      <Dropdown.Item
+        as="button"
+        type="button"
+        role="menuitem"
+        aria-haspopup="menu"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <span>{item.label} …</span>
+      </Dropdown.Item>
+      {open && (
+        <div role="group" aria-label={item.label} className="menu-inner">
+          {item.items.map((inner) => (
+            <Item key={inner.label} item={inner} onPicked={onPicked} />
+          ))}
+        </div>
+      )}
+    </div>
+  );
+};
+
+const itemsIn = (list: HTMLElement | null): HTMLElement[] => [
+  ...(list?.querySelectorAll<HTMLElement>("[role=menuitem]:not(:disabled, .disabled)") ?? []),
+];
+
+/** Goes to another item: the next, the one before, the first, the last. */
+const goIn = (list: HTMLElement | null, key: string): boolean => {
+  const items = itemsIn(list);
+  const now = items.indexOf(document.activeElement as HTMLElement);
+  const step = keyStep(key, "ArrowUp", "ArrowDown");
+  if (step !== 0) items[(now + step + items.length) % items.length]?.focus();
+  else if (key === "Home") items[0]?.focus();
+  else if (key === "End") items.at(-1)?.focus();
+  else return false;
+  return true;
+};
 
 /**
  * A menu where the pointer is (WAI-ARIA menu): arrows move, Enter picks, Esc or a press elsewhere
@@ -21,99 +83,51 @@ export interface MenuAt {
  */
 export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => void }) => {
   const list = useRef<HTMLDivElement>(null);
-  const [at, setAt] = useState({ left: menu.x, top: menu.y });
   const before = useRef(document.activeElement);
-  useLayoutEffect(() => {
-    const box = list.current?.getBoundingClientRect();
-    if (box)
-      setAt({
-        left: Math.max(4, Math.min(menu.x, window.innerWidth - box.width - 6)),
-        top: Math.max(4, Math.min(menu.y, window.innerHeight - box.height - 6)),
-      });
-    list.current?.querySelector<HTMLElement>("[role=menuitem]:not(:disabled)")?.focus();
-  }, [menu]);
+  const takeList = useCallback((element: HTMLDivElement | null) => {
+    list.current = element;
+    itemsIn(element)[0]?.focus({ preventScroll: true });
+  }, []);
   useEffect(() => {
-    const away = (e: PointerEvent) => {
-      if (!list.current?.contains(e.target as Node)) onClose();
-    };
-    window.addEventListener("pointerdown", away, true);
     window.addEventListener("blur", onClose);
-    return () => {
-      window.removeEventListener("pointerdown", away, true);
-      window.removeEventListener("blur", onClose);
-    };
+    return () => window.removeEventListener("blur", onClose);
   }, [onClose]);
   const back = () => {
     onClose();
     if (before.current instanceof HTMLElement) before.current.focus();
   };
-  const [open, setOpen] = useState<number | null>(null);
-  const button = (item: Command, key: string | number) => (
-    <button
-      key={key}
-      type="button"
-      role="menuitem"
-      className="dropdown-item"
-      disabled={item.disabled}
-      onClick={() => {
-        back();
-        item.onPick();
-      }}
-    >
-      <span>{item.label}</span>
-      {item.keys && <span className="keys-hint">{item.keys}</span>}
-    </button>
-  );
-  const step = (by: 1 | -1) => {
-    const items = [
-      ...(list.current?.querySelectorAll<HTMLElement>("[role=menuitem]:not(:disabled)") ?? []),
-    ];
-    const now = items.indexOf(document.activeElement as HTMLElement);
-    items[(now + by + items.length) % items.length]?.focus();
+  const pick = (item: Command) => {
+    back();
+    item.onPick();
   };
-  return createPortal(
-    <div
-      ref={list}
-      role="menu"
-      className="dropdown-menu show context-menu"
-      style={at}
-      onContextMenu={(e) => e.preventDefault()}
-      onKeyDown={(e) => {
-        e.stopPropagation();
-        if (e.key === "ArrowDown") step(1);
-        else if (e.key === "ArrowUp") step(-1);
-        else if (e.key === "Escape" || e.key === "Tab") back();
-        else return;
-        e.preventDefault();
-      }}
-    >
-      {menu.items.map((item, i) => {
-        if (item === "line") {
-          return <hr key={i} className="dropdown-divider" />;
-        }
-        return "items" in item ? (
-          <div key={i}>
-            <button
-              type="button"
-              role="menuitem"
-              aria-haspopup="menu"
-              aria-expanded={open === i}
-              className="dropdown-item"
-              onClick={() => setOpen(open === i ? null : i)}
-            >
-              <span>{item.label} …</span>
-            </button>
-            {open === i && (
-              <div role="group" aria-label={item.label} className="menu-inner">
-                {item.items.map((c) => button(c, c.label))}
-              </div>
-            )}
-          </div>
-        ) : (
-          button(item, i)
-        );
-      })}
-    </div>,
-    document.body,
+  const onKeyDown = (e: KeyboardEvent) => {
+    e.stopPropagation();
+    if (e.key === "Escape" || e.key === "Tab") back();
+    else if (!goIn(list.current, e.key)) return;
+    e.preventDefault();
+  };
+  return (
+    <Floating anchor={menu} apart={false} onAway={onClose}>
+      {({ ref, style }) => (
+        <div
+          ref={ref}
+          className="context-menu"
+          style={style}
+          onContextMenu={(e) => e.preventDefault()}
+          onKeyDown={onKeyDown}
+        >
+          <Dropdown.Menu show ref={takeList} role="menu">
+            {menu.items.map((item, i) => {
+              if (item === "line") return <Dropdown.Divider key={i} />;
+              return "items" in item ? (
+                <Unfolding key={i} item={item} onPicked={pick} />
+              ) : (
+                <Item key={i} item={item} onPicked={pick} />
+              );
+            })}
+          </Dropdown.Menu>
+        </div>
+      )}
+    </Floating>
   );
 };

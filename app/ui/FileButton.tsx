@@ -21,7 +21,7 @@ export const FileButton = (props: Props) => {
     <>
       <Button
         variant={variant}
-        size="sm"
+        {...(variant === "tool" ? {} : { size: "sm" as const })}
         aria-label={label}
         title={label}
         className={props.className}

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from "react";
+import { Form } from "react-bootstrap";
 
 /**
  * A name being edited in place: Enter or leaving keeps it, Esc does not. An empty name is not kept.
@@ -11,7 +12,8 @@ export const NameField = ({
 }: {
   value: string;
   label: string;
-  onDone: (name: string | null) => void;
+  /** null when it stays what it was; `byKey` when a key ended it, and the focus is free */
+  onDone: (name: string | null, byKey: boolean) => void;
   className?: string;
 }) => {
   const field = useRef<HTMLInputElement>(null);
@@ -21,27 +23,28 @@ export const NameField = ({
     field.current?.focus();
     field.current?.select();
   }, []);
-  const finish = (keep: boolean) => {
+  const finish = (keep: boolean, byKey: boolean) => {
     if (done.current) return;
     done.current = true;
     const name = text.trim();
-    onDone(keep && name !== "" && name !== value ? name : null);
+    onDone(keep && name !== "" && name !== value ? name : null, byKey);
   };
   return (
-    <input
+    <Form.Control
       ref={field}
+      size="sm"
       className={`name-field ${className}`}
       value={text}
       aria-label={label}
       maxLength={120}
       onChange={(e) => setText(e.target.value)}
-      onBlur={() => finish(true)}
+      onBlur={() => finish(true, false)}
       onClick={(e) => e.stopPropagation()}
       onDoubleClick={(e) => e.stopPropagation()}
       onKeyDown={(e) => {
         e.stopPropagation();
-        if (e.key === "Enter") finish(true);
-        if (e.key === "Escape") finish(false);
+        if (e.key === "Enter") finish(true, true);
+        if (e.key === "Escape") finish(false, true);
       }}
     />
   );

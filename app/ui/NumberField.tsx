@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Form } from "react-bootstrap";
 import { parseNumber } from "#core/properties";
 
 interface Props {
@@ -24,13 +25,13 @@ export const NumberField = ({ label, title, value, min, max, step, onChange }: P
     if (n !== null && clamp(n) !== value) onChange(clamp(n));
   };
   return (
-    <input
+    <Form.Control
       className="word number mono"
       aria-label={label}
       title={title}
       inputMode="decimal"
       value={text ?? String(value)}
-      size={Math.max(2, (text ?? String(value)).length)}
+      htmlSize={Math.max(2, (text ?? String(value)).length)}
       onFocus={(e) => e.target.select()}
       onChange={(e) => setText(e.target.value)}
       onBlur={keep}

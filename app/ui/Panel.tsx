@@ -1,48 +1,44 @@
-import { useLayoutEffect, useRef, useState } from "react";
+import { useState } from "react";
 import type { KeyboardEvent, ReactNode } from "react";
+import { Floating } from "./Floating";
 
 interface Props {
-  label: string;
-  width: number;
-  height: number;
-  /** a point of the window it belongs to, instead of the cell around it */ at?: {
-    readonly x: number;
-    readonly y: number;
-  };
-  onKeyDown?: (e: KeyboardEvent) => void;
-  children: ReactNode;
+  readonly label: string;
+  /** px */
+  readonly width: number;
+  readonly height: number;
+  /** a point of the window it belongs to, instead of the element around it */
+  readonly at?: { readonly x: number; readonly y: number };
+  readonly onKeyDown?: (e: KeyboardEvent) => void;
+  readonly children: ReactNode;
 }
 
 /**
- * A panel over or under the cell it belongs to, wherever there is room, and always wholly in the
- * window.
+ * A panel over or under what it belongs to. In the page it stays where it is written, so that
+ * whoever asks whether the focus is still within finds it there.
  */
-export const Panel = ({ label, width, height, at: point, onKeyDown, children }: Props) => {
-  const panel = useRef<HTMLDivElement>(null);
-  const [at, setAt] = useState({ left: 0, top: 0 });
-  useLayoutEffect(() => {
-    const cell = point
-      ? new DOMRect(point.x, point.y, 0, 0)
-      : panel.current?.parentElement?.getBoundingClientRect();
-    if (!cell) return;
-    const above = cell.top - height - 4;
-    const below = cell.bottom + 4;
-    const lowest = window.innerHeight - height - 8;
-    const beside = above >= 8 ? above : Math.max(8, lowest);
-    const top = below <= lowest ? below : beside;
-    setAt({ left: Math.max(8, Math.min(cell.left, window.innerWidth - width - 8)), top });
-  }, [width, height, point]);
+export const Panel = ({ label, width, height, at, onKeyDown, children }: Props) => {
+  const [place, setPlace] = useState<HTMLElement | null>(null);
+  const anchor = at ?? place?.parentElement;
   return (
-    <div
-      ref={panel}
-      className="panel"
-      role="group"
-      aria-label={label}
-      style={{ ...at, width, height }}
-      tabIndex={-1}
-      onKeyDown={onKeyDown}
-    >
-      {children}
-    </div>
+    <span ref={setPlace} className="panel-place">
+      {place && anchor && (
+        <Floating anchor={anchor} within={place}>
+          {({ ref, style }) => (
+            <div
+              ref={ref}
+              className="panel"
+              role="group"
+              aria-label={label}
+              style={{ ...style, width, height }}
+              tabIndex={-1}
+              onKeyDown={onKeyDown}
+            >
+              {children}
+            </div>
+          )}
+        </Floating>
+      )}
+    </span>
   );
 };

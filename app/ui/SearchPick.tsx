@@ -1,7 +1,7 @@
 import { useCombobox } from "downshift";
 import { useState } from "react";
-import type { CSSProperties } from "react";
-import { createPortal } from "react-dom";
+import { Form } from "react-bootstrap";
+import { Floating } from "./Floating";
 
 interface Choice<T extends string> {
   readonly value: T;
@@ -21,18 +21,6 @@ const found = <T extends string>(options: readonly Choice<T>[], typed: string): 
     .sort((a, b) => begins(a) - begins(b));
 };
 
-/** The list lies over everything, where there is more room: drawers would cut it off. */
-const placeBy = (field: HTMLInputElement): CSSProperties => {
-  const box = field.getBoundingClientRect();
-  const below = window.innerHeight - box.bottom;
-  const up = below < 240 && box.top > below;
-  return {
-    left: Math.min(box.left, window.innerWidth - 230),
-    maxHeight: Math.min(300, (up ? box.top : below) - 12),
-    ...(up ? { bottom: window.innerHeight - box.top + 2 } : { top: box.bottom + 2 }),
-  };
-};
-
 /** A choice among many within a sentence: a field that finds what one types. */
 export const SearchPick = <T extends string>({
   label,
@@ -48,7 +36,6 @@ export const SearchPick = <T extends string>({
   broken: boolean;
 }) => {
   const [typed, setTyped] = useState<string | null>(null);
-  const [place, setPlace] = useState<CSSProperties>({});
   const [field, setField] = useState<HTMLInputElement | null>(null);
   const now = options.find((o) => o.value === value) ?? null;
   const list = typed === null ? [...options] : found(options, typed);
@@ -65,7 +52,6 @@ export const SearchPick = <T extends string>({
     },
     onIsOpenChange: ({ isOpen: open }) => {
       if (!open) setTyped(null);
-      else if (field) setPlace(placeBy(field));
     },
     onSelectedItemChange: ({ selectedItem }) => {
       if (selectedItem && selectedItem.value !== value) onPick(selectedItem.value);
@@ -80,37 +66,42 @@ export const SearchPick = <T extends string>({
   const words = typed ?? now?.words ?? "removed";
   return (
     <span className="search-pick">
-      <input
+      <Form.Control
+        className={`word${broken ? " broken" : ""}`}
         {...getInputProps({
           ref: setField,
           "aria-label": label,
           onFocus: (e) => e.currentTarget.select(),
           onKeyDown: (e) => e.stopPropagation(),
         })}
-        className={`word${broken ? " broken" : ""}`}
-        size={Math.max(6, words.length)}
+        htmlSize={Math.max(6, words.length)}
         spellCheck={false}
         autoComplete="off"
       />
-      {createPortal(
-        <ul
-          {...getMenuProps({ "aria-label": label }, { suppressRefError: true })}
-          className={`search-list${isOpen ? " open" : ""}`}
-          style={place}
-        >
-          {isOpen &&
-            list.map((o, index) => (
-              <li
-                key={o.value}
-                {...getItemProps({ item: o, index })}
-                className={`${index === highlightedIndex ? "at" : ""}${o.value === value ? " now" : ""}`}
-              >
-                {o.words}
-              </li>
-            ))}
-          {isOpen && list.length === 0 && <li className="quiet">nothing of that name</li>}
-        </ul>,
-        document.body,
+      {field && isOpen && (
+        <Floating anchor={field}>
+          {({ ref, style }) => (
+            <ul
+              {...getMenuProps({ "aria-label": label, ref }, { suppressRefError: true })}
+              className="search-list"
+              style={style}
+            >
+              {list.map((o, index) => (
+                <li
+                  key={o.value}
+                  {...getItemProps({ item: o, index })}
+                  className={`${index === highlightedIndex ? "at" : ""}${o.value === value ? " now" : ""}`}
+                >
+                  {o.words}
+                </li>
+              ))}
+              {list.length === 0 && <li className="quiet">nothing of that name</li>}
+            </ul>
+          )}
+        </Floating>
+      )}
+      {!isOpen && (
+        <ul {...getMenuProps({ "aria-label": label }, { suppressRefError: true })} hidden />
       )}
     </span>
   );

@@ -15,6 +15,7 @@ import {
 } from "@dnd-kit/sortable";
 import { useId } from "react";
 import type { ReactNode } from "react";
+import { Button } from "react-bootstrap";
 import { Icon } from "./Icon";
 
 const byPointer = { activationConstraint: { distance: 4 } };
@@ -75,17 +76,16 @@ export const SortItem = ({
     isDragging,
   } = useSortable({ id });
   const grip = (
-    <button
-      type="button"
+    <Button
+      variant="grip"
       ref={setActivatorNodeRef}
-      className="grip"
       {...attributes}
       {...listeners}
       aria-label={`Reorder ${name}`}
       title="Drag to reorder; or Space, then the arrow keys"
     >
       <Icon name="grip" size={13} />
-    </button>
+    </Button>
   );
   return (
     <Tag

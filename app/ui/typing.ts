@@ -1,5 +1,5 @@
 const fields =
-  "input:not([type=checkbox]), textarea, select, [contenteditable], [role=menu], .modal";
+  "input:not([type=checkbox], [type=radio], [type=range]), textarea, select, [contenteditable], [role=menu], .modal";
 
 /** Whether keys pressed at a target belong to it: to a field, a menu or a dialog. */
 export const isTyping = (target: EventTarget | null): boolean =>

@@ -83,6 +83,12 @@ const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | n
   return [];
 };
 
+/** What one presses of a radio button that lies under its label. */
+const labelOf = async (radio: ElementHandle): Promise<ElementHandle> => {
+  const label = await radio.evaluateHandle((e) => (e as HTMLInputElement).labels?.[0] ?? e);
+  return label.asElement() as ElementHandle;
+};
+
 /**
  * A person at a window: finds things by what they are called, uses mouse and keyboard, and notes
  * what the console complains of.
@@ -139,7 +145,8 @@ export class Person {
 
   async click(role: string, name: string, within = ""): Promise<void> {
     const element = await this.find(role, name, within);
-    await element.click();
+    if (role === "radio") await labelOf(element).then((label) => label.click());
+    else await element.click();
   }
 
   async pick(name: string, words: string, within = ""): Promise<void> {

@@ -187,10 +187,10 @@ export class Designer extends Person {
   }
 
   chips(): Promise<{ text: string; on: boolean }[]> {
-    return this.page.$$eval(".scope-chip", (all) =>
+    return this.page.$$eval(".btn-chip", (all) =>
       all.map((c) => ({
         text: (c as HTMLElement).innerText.replaceAll("\n", " "),
-        on: c.getAttribute("aria-checked") === "true",
+        on: c.classList.contains("active"),
       })),
     );
   }

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Button, Form } from "react-bootstrap";
 import type { Finding } from "#core/checks";
 import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../ui/Icon";
@@ -14,14 +15,15 @@ const severities = {
 const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
   const [text, setText] = useState("");
   return (
-    <form
+    <Form
       className="reason"
       onSubmit={(e) => {
         e.preventDefault();
         if (text.trim()) onDone(text.trim());
       }}
     >
-      <input
+      <Form.Control
+        size="sm"
         autoFocus
         aria-label="Why it is as it should be"
         placeholder="Why it is as it should be"
@@ -32,13 +34,13 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
           if (e.key === "Escape") onDone(null);
         }}
       />
-      <button type="submit" className="btn btn-sm btn-primary" disabled={!text.trim()}>
+      <Button size="sm" type="submit" disabled={!text.trim()}>
         Accept
-      </button>
-      <button type="button" className="btn btn-sm btn-link" onClick={() => onDone(null)}>
+      </Button>
+      <Button variant="link" size="sm" onClick={() => onDone(null)}>
         Leave
-      </button>
-    </form>
+      </Button>
+    </Form>
   );
 };
 
@@ -76,44 +78,37 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
         ) : (
           <span className="finding-tools">
             {(finding.layers.length > 0 || finding.variant) && (
-              <button type="button" className="btn btn-sm btn-link" onClick={point}>
+              <Button variant="link" size="sm" onClick={point}>
                 Where
-              </button>
+              </Button>
             )}
             {finding.rules.length > 0 && (
-              <button
-                type="button"
-                className="btn btn-sm btn-link"
-                onClick={() => showRules(finding.rules)}
-              >
+              <Button variant="link" size="sm" onClick={() => showRules(finding.rules)}>
                 {finding.rules.length === 1 ? "The rule" : "The rules"}
-              </button>
+              </Button>
             )}
             {finding.way && (
-              <button
-                type="button"
-                className="btn btn-sm btn-link"
+              <Button
+                variant="link"
+                size="sm"
                 onClick={() => show({ steps: finding.way ?? [], rehearsal: null })}
               >
                 Show me
-              </button>
+              </Button>
             )}
             {finding.fix && (
-              <button
-                type="button"
-                className="btn btn-sm btn-link strong"
+              <Button
+                variant="link"
+                size="sm"
+                className="strong"
                 onClick={() => command(() => finding.fix?.change)}
               >
                 {finding.fix.label}
-              </button>
+              </Button>
             )}
-            <button
-              type="button"
-              className="btn btn-sm btn-link"
-              onClick={() => setReasoning(true)}
-            >
+            <Button variant="link" size="sm" onClick={() => setReasoning(true)}>
               Accept …
-            </button>
+            </Button>
           </span>
         )}
       </div>
@@ -172,13 +167,13 @@ export const Checks = () => {
                   <span>{f.text}</span>
                   <span className="reasoned">“{reasons[f.id]?.reason}”</span>
                   <span className="finding-tools">
-                    <button
-                      type="button"
-                      className="btn btn-sm btn-link"
+                    <Button
+                      variant="link"
+                      size="sm"
                       onClick={() => command((_, piece) => unacceptFinding(piece, f.id))}
                     >
                       Take that back
-                    </button>
+                    </Button>
                   </span>
                 </div>
               </li>

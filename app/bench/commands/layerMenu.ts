@@ -1,6 +1,8 @@
+import type { Id } from "#core/basics";
 import { contains, piecesOf } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
+import type { Layer, Piece } from "#core/project";
 import type { MenuItem } from "../../ui/ContextMenu";
 import { shownKeys } from "../../ui/keys";
 import { activeOf } from "../state/active";
@@ -10,46 +12,44 @@ import { canCombine } from "./arranging";
 import { benchKeys } from "./benchKeys";
 import type { BenchEdits } from "./edits";
 
-interface Here {
+interface Hands {
   readonly workpiece: Workpiece;
   readonly arranging: Arranging;
   readonly edits: BenchEdits;
+}
+
+/** What the menu is about. */
+interface Here extends Hands {
+  readonly piece: Piece;
+  /** all that is chosen, the first leads */
+  readonly chosen: readonly Id[];
+  /** the same without the piece as a whole */
+  readonly inner: readonly Id[];
+  readonly lead: Layer | undefined;
+  /** nothing but the piece as a whole is chosen */
+  readonly none: boolean;
 }
 
 const copyText = (text: string | null): void => {
   if (text !== null) void navigator.clipboard?.writeText(text);
 };
 
-/** What can be done with the chosen layers, for the menu on a card and in the tree. */
-export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => {
-  const { project, piece, state } = workpiece;
-  if (!piece) return [];
-  const chosen = state.chosen.filter((id) => piece.layers[id]);
-  const inner = chosen.filter((id) => id !== ROOT);
-  const lead = piece.layers[chosen[0] ?? ""];
-  const { variant } = activeOf(piece, state);
-  const none = inner.length === 0;
-  const several = inner.length > 1;
-  const values = lead && valuesIn(project, piece, variant, lead);
-  const holds = lead && lead.id !== ROOT && (childrenOf(piece).get(lead.id) ?? []).length > 0;
-  const components = piecesOf(project, "component").filter(
-    (c) => !contains(project, c.id, piece.id),
+const paste = ({ arranging, edits }: Hands, inPlace: boolean): void =>
+  void navigator.clipboard?.readText().then(
+    (text) => {
+      if (!arranging.paste(text, inPlace)) edits.note("There are no copied layers to paste.");
+    },
+    () =>
+      edits.note("The browser does not let Nubble read the clipboard here: press Ctrl+V instead."),
   );
-  const paste = (inPlace: boolean) =>
-    void navigator.clipboard?.readText().then(
-      (t) => {
-        if (!arranging.paste(t, inPlace)) edits.note("There are no copied layers to paste.");
-      },
-      () =>
-        edits.note(
-          "The browser does not let Nubble read the clipboard here: press Ctrl+V instead.",
-        ),
-    );
+
+const clipboardItems = (here: Here): MenuItem[] => {
+  const { arranging, edits, inner, none } = here;
   return [
     { label: "Cut", keys: "Ctrl+X", disabled: none, onPick: () => copyText(arranging.cut()) },
     { label: "Copy", keys: "Ctrl+C", disabled: none, onPick: () => copyText(arranging.copy()) },
-    { label: "Paste", keys: "Ctrl+V", onPick: () => paste(false) },
-    { label: "Paste in place", keys: "Ctrl+Shift+V", onPick: () => paste(true) },
+    { label: "Paste", keys: "Ctrl+V", onPick: () => paste(here, false) },
+    { label: "Paste in place", keys: "Ctrl+Shift+V", onPick: () => paste(here, true) },
     {
       label: "Duplicate",
       keys: shownKeys(benchKeys.duplicate),
@@ -58,11 +58,17 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
         edits.duplicate(inner);
       },
     },
-    "line",
+  ];
+};
+
+const styleItems = ({ workpiece, arranging, piece, chosen, lead }: Here): MenuItem[] => {
+  const { heldStyle } = workpiece.state;
+  const { variant } = activeOf(piece, workpiece.state);
+  return [
     { label: "Hold this style", disabled: !lead, onPick: () => arranging.copyStyle() },
     {
-      label: state.heldStyle ? `Give the style of ${state.heldStyle.name}` : "Give a held style",
-      disabled: !lead || state.heldStyle === null,
+      label: heldStyle ? `Give the style of ${heldStyle.name}` : "Give a held style",
+      disabled: !lead || heldStyle === null,
       onPick: () => arranging.pasteStyle(),
     },
     {
@@ -70,7 +76,28 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
       disabled: !lead,
       onPick: () => arranging.reset(variant, chosen),
     },
-    "line",
+  ];
+};
+
+const combineItems = ({ arranging, piece, inner, lead }: Here): MenuItem[] => [
+  ...(canCombine(piece, inner)
+    ? [
+        {
+          label: "Combine shapes",
+          keys: shownKeys(benchKeys.combine),
+          onPick: () => arranging.wrap("compound"),
+        },
+      ]
+    : []),
+  ...(lead?.kind === "compound"
+    ? [{ label: "Flatten into one path", onPick: () => void arranging.flatten() }]
+    : []),
+];
+
+const containerItems = (here: Here): MenuItem[] => {
+  const { arranging, piece, lead, none } = here;
+  const holds = lead && lead.id !== ROOT && (childrenOf(piece).get(lead.id) ?? []).length > 0;
+  return [
     {
       label: "Group",
       keys: shownKeys(benchKeys.group),
@@ -79,25 +106,33 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
     },
     { label: "Put into a row", disabled: none, onPick: () => arranging.wrap("row") },
     { label: "Put into a column", disabled: none, onPick: () => arranging.wrap("column") },
-    ...(canCombine(piece, inner)
-      ? [
-          {
-            label: "Combine shapes",
-            keys: shownKeys(benchKeys.combine),
-            onPick: () => arranging.wrap("compound"),
-          },
-        ]
-      : []),
-    ...(lead?.kind === "compound"
-      ? [{ label: "Flatten into one path", onPick: () => void arranging.flatten() }]
-      : []),
+    ...combineItems(here),
     {
       label: "Ungroup",
       keys: shownKeys(benchKeys.ungroup),
       disabled: !holds,
       onPick: () => arranging.unwrap(),
     },
-    "line",
+  ];
+};
+
+/** Putting a copy of a component in the place of what is chosen. */
+const replaceItems = ({ workpiece, arranging, piece, none }: Here): MenuItem[] => {
+  const { project } = workpiece;
+  const components = piecesOf(project, "component").filter(
+    (c) => !contains(project, c.id, piece.id),
+  );
+  if (none || components.length === 0) return [];
+  const items = components.map((c) => ({
+    label: c.name,
+    onPick: () => arranging.replaceBy(c.id),
+  }));
+  return [{ label: "Replace by a copy of", items }];
+};
+
+const componentItems = (here: Here): MenuItem[] => {
+  const { workpiece, arranging, inner, lead, none } = here;
+  return [
     {
       label: "Make a component",
       keys: shownKeys(benchKeys.extract),
@@ -106,29 +141,34 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
         arranging.extract();
       },
     },
-    ...(several
+    ...(inner.length > 1
       ? [
           {
             label: `Gather these ${inner.length} as variants …`,
-            onPick: () => state.openDialog({ kind: "gather" }),
+            onPick: () => workpiece.state.openDialog({ kind: "gather" }),
           },
         ]
       : []),
     ...(lead?.kind === "instance"
       ? [{ label: "Make plain layers of it", onPick: () => arranging.detach() }]
       : []),
-    ...(!none && components.length
-      ? [
-          {
-            label: "Replace by a copy of",
-            items: components.map((c) => ({
-              label: c.name,
-              onPick: () => arranging.replaceBy(c.id),
-            })),
-          },
-        ]
-      : []),
-    "line",
+    ...replaceItems(here),
+  ];
+};
+
+const layerItems = ({
+  workpiece,
+  arranging,
+  edits,
+  piece,
+  inner,
+  lead,
+  none,
+}: Here): MenuItem[] => {
+  const { project, state } = workpiece;
+  const { variant } = activeOf(piece, state);
+  const hidden = lead && valuesIn(project, piece, variant, lead).visible === false;
+  return [
     { label: "Bring to the front", disabled: none, onPick: () => arranging.stackTo("front") },
     { label: "Send to the back", disabled: none, onPick: () => arranging.stackTo("back") },
     {
@@ -138,9 +178,9 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
       onPick: () => arranging.lock(!lead?.locked),
     },
     {
-      label: values?.visible === false ? "Show" : "Hide",
+      label: hidden ? "Show" : "Hide",
       disabled: none,
-      onPick: () => arranging.show(inner, values?.visible === false),
+      onPick: () => arranging.show(inner, hidden === true),
     },
     {
       label: "Rename",
@@ -154,5 +194,26 @@ export const layerMenu = ({ workpiece, arranging, edits }: Here): MenuItem[] => 
       disabled: none,
       onPick: () => edits.remove(inner),
     },
+  ];
+};
+
+/** What can be done with the chosen layers, for the menu on a card and in the tree. */
+export const layerMenu = (hands: Hands): MenuItem[] => {
+  const { piece, state } = hands.workpiece;
+  if (!piece) return [];
+  const chosen = state.chosen.filter((id) => piece.layers[id]);
+  const inner = chosen.filter((id) => id !== ROOT);
+  const lead = piece.layers[chosen[0] ?? ""];
+  const here: Here = { ...hands, piece, chosen, inner, lead, none: inner.length === 0 };
+  return [
+    ...clipboardItems(here),
+    "line",
+    ...styleItems(here),
+    "line",
+    ...containerItems(here),
+    "line",
+    ...componentItems(here),
+    "line",
+    ...layerItems(here),
   ];
 };

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from "react";
-import { Modal } from "react-bootstrap";
+import { Button, Form, Modal } from "react-bootstrap";
 import { layout } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import {
@@ -11,11 +11,17 @@ import {
   variantsOf,
 } from "#core/looks";
 import type { Variant } from "#core/project";
+import { Choices } from "../../ui/Choices";
 import { useBench, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { Canvas } from "../../parts/Canvas";
 
 const BLINK = 550;
+const ways = [
+  { value: "slide", words: "Slide" },
+  { value: "blink", words: "In turn" },
+  { value: "beside", words: "Side by side" },
+] as const;
 type Way = "slide" | "blink" | "beside";
 
 /**
@@ -52,8 +58,8 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
   const zoom = Math.min(4, (way === "beside" ? 320 : 640) / w, 330 / h);
   const others = variantsOf(piece);
   const picker = (label: string, now: Variant, pick: (v: Variant) => void) => (
-    <select
-      className="form-select form-select-sm"
+    <Form.Select
+      size="sm"
       aria-label={label}
       value={variantKey(piece, now)}
       onChange={(e) => {
@@ -66,7 +72,7 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
           {variantName(piece, v)}
         </option>
       ))}
-    </select>
+    </Form.Select>
   );
   const view = (placed: typeof one, style: React.CSSProperties = {}) => (
     <div className="compare-view" style={{ width: w * zoom, height: h * zoom, ...style }}>
@@ -76,7 +82,7 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
   return (
     <Modal show onHide={close} size="xl" aria-labelledby="compare-title" className="compare">
       <Modal.Header closeButton>
-        <Modal.Title as="h2" className="h5" id="compare-title">
+        <Modal.Title as="h2" id="compare-title">
           Compare two variants
         </Modal.Title>
       </Modal.Header>
@@ -85,19 +91,7 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
           {picker("First variant", a, (v) => openDialog({ kind: "compare", a: v, b }))}
           <span className="quiet">and</span>
           {picker("Second variant", b, (v) => openDialog({ kind: "compare", a, b: v }))}
-          <span className="strip" role="radiogroup" aria-label="How they are compared">
-            {(["slide", "blink", "beside"] as const).map((x) => (
-              <button
-                key={x}
-                type="button"
-                role="radio"
-                aria-checked={way === x}
-                onClick={() => setWay(x)}
-              >
-                {{ slide: "Slide", blink: "In turn", beside: "Side by side" }[x]}
-              </button>
-            ))}
-          </span>
+          <Choices label="How they are compared" value={way} choices={ways} onChoose={setWay} />
         </div>
         <div className="compare-body">
           <div className="compare-stage">
@@ -124,9 +118,7 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
               </div>
             )}
             {way === "slide" && (
-              <input
-                type="range"
-                className="form-range"
+              <Form.Range
                 aria-label="Where one ends and the other begins"
                 min={0}
                 max={100}
@@ -135,7 +127,7 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
               />
             )}
             {way === "blink" && (
-              <p className="quiet small mb-0" aria-live="off">
+              <p className="note" aria-live="off">
                 {variantName(piece, second ? b : a)}
               </p>
             )}
@@ -149,8 +141,9 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
             <ul>
               {differences.map((d) => (
                 <li key={`${d.layer.id} ${d.key}`}>
-                  <button
-                    type="button"
+                  <Button
+                    variant="link"
+                    size="sm"
                     onClick={() => {
                       look(b);
                       choose([d.layer.id]);
@@ -159,12 +152,12 @@ export const Compare = ({ env, a, b }: { env: LayoutEnv; a: Variant; b: Variant 
                     title="Go to it in the sheet"
                   >
                     {differenceText(project, d)}
-                  </button>
+                  </Button>
                 </li>
               ))}
             </ul>
             {differences.length === 0 && (
-              <p className="quiet small">
+              <p className="note">
                 Both variants look the same. If that is meant, one of them may be marked as not
                 used.
               </p>

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from "react";
-import { Modal } from "react-bootstrap";
+import { Button, Form, Modal, Table } from "react-bootstrap";
 import { useNavigate } from "react-router";
 import type { Id } from "#core/basics";
 import { addGathered, freeName, topmost } from "#core/edit";
@@ -15,6 +15,7 @@ import { SortItem, SortList } from "../../ui/SortList";
 import { activeScene } from "../state/active";
 import { useBench, useWorkpiece } from "../state/context";
 import { Canvas } from "../../parts/Canvas";
+import { Tool } from "../../ui/Tool";
 
 /** Surer than this needs no second look. */
 const SURE = 0.72;
@@ -92,12 +93,11 @@ const Names = ({
   return (
     <section aria-labelledby="gather-names">
       <div className="gather-head">
-        <h3 className="h6 m-0" id="gather-names">
-          What the names say
-        </h3>
+        <h3 id="gather-names">What the names say</h3>
         <label>
           Component{" "}
-          <input
+          <Form.Control
+            size="sm"
             className="gather-name"
             aria-label="Name of the component"
             value={plan.component}
@@ -106,14 +106,15 @@ const Names = ({
         </label>
       </div>
       <div className="gather-room">
-        <table className="gather-table">
+        <Table className="gather-table">
           <thead>
             <tr>
               <th>Drawing</th>
               {plan.traits.map((t, c) => (
                 <th key={c}>
                   <span className="gather-trait">
-                    <input
+                    <Form.Control
+                      size="sm"
                       aria-label={`Name of trait ${c + 1}`}
                       value={t.name}
                       onChange={(e) =>
@@ -126,28 +127,19 @@ const Names = ({
                       }
                     />
                     {plan.traits.length > 1 && (
-                      <button
-                        type="button"
-                        className="tool small"
-                        aria-label={`Remove trait ${t.name}`}
+                      <Tool
+                        size="sm"
+                        icon="close"
+                        iconSize={11}
+                        label={`Remove trait ${t.name}`}
                         onClick={() => drop(c)}
-                      >
-                        <Icon name="close" size={11} />
-                      </button>
+                      />
                     )}
                   </span>
                 </th>
               ))}
               <th>
-                <button
-                  type="button"
-                  className="tool small"
-                  title="One more trait"
-                  aria-label="One more trait"
-                  onClick={add}
-                >
-                  <Icon name="plus" size={13} />
-                </button>
+                <Tool size="sm" icon="plus" iconSize={13} label="One more trait" onClick={add} />
               </th>
             </tr>
           </thead>
@@ -169,7 +161,8 @@ const Names = ({
                 </th>
                 {row.map((v, c) => (
                   <td key={c}>
-                    <input
+                    <Form.Control
+                      size="sm"
                       aria-label={`${plan.traits[c]?.name} of ${drawings[r]?.name}`}
                       list={`gather-${c}`}
                       value={v}
@@ -181,7 +174,7 @@ const Names = ({
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
         {plan.traits.map((t, c) => (
           <datalist key={c} id={`gather-${c}`}>
             {t.values.map((v) => (
@@ -191,7 +184,7 @@ const Names = ({
         ))}
       </div>
       {problems.length > 0 && (
-        <p className="text-danger small mb-0" role="alert">
+        <p className="refusal" role="alert">
           {problems[0]?.text}
         </p>
       )}
@@ -252,10 +245,8 @@ const Pairs = ({
   return (
     <section aria-labelledby="gather-pairs">
       <div className="gather-head">
-        <h3 className="h6 m-0" id="gather-pairs">
-          Which layers are the same
-        </h3>
-        <span className="quiet small">
+        <h3 id="gather-pairs">Which layers are the same</h3>
+        <span className="note">
           A line is one layer of the component. Choose another where a pair is wrong; drag lines to
           restack.
         </span>
@@ -300,7 +291,8 @@ const Pairs = ({
                           }
                         >
                           {part !== null && chip(layer)}
-                          <select
+                          <Form.Select
+                            size="sm"
                             aria-label={`${t.name} in ${d.name}`}
                             disabled={index === 0}
                             value={part ?? ""}
@@ -312,7 +304,7 @@ const Pairs = ({
                                 {l.name}
                               </option>
                             ))}
-                          </select>
+                          </Form.Select>
                           {part !== null && i > 0 && (
                             <span
                               className="gather-sure"
@@ -404,7 +396,7 @@ export const Gather = () => {
       backdrop="static"
     >
       <Modal.Header closeButton>
-        <Modal.Title as="h2" className="h5" id="gather-title">
+        <Modal.Title as="h2" id="gather-title">
           Gather {drawings.length} drawings into one component
         </Modal.Title>
       </Modal.Header>
@@ -426,34 +418,21 @@ export const Gather = () => {
       </Modal.Body>
       <Modal.Footer>
         <label className="only">
-          <input
-            type="checkbox"
-            className="form-check-input"
-            checked={replace}
-            onChange={(e) => setReplace(e.target.checked)}
-          />{" "}
-          put copies in the place of the drawings
+          <Form.Check.Input checked={replace} onChange={(e) => setReplace(e.target.checked)} /> put
+          copies in the place of the drawings
         </label>
         <label className="only">
-          <input
-            type="checkbox"
-            className="form-check-input"
-            checked={missing}
-            onChange={(e) => setMissing(e.target.checked)}
-          />{" "}
+          <Form.Check.Input checked={missing} onChange={(e) => setMissing(e.target.checked)} />{" "}
           combinations nobody drew are not used
         </label>
-        <span className="quiet small flex-grow-1 text-end">
-          {tracks !== null && unsureWords(unsure)}
-        </span>
-        <button
-          type="button"
-          className="btn btn-primary btn-sm"
+        <span className="note push">{tracks !== null && unsureWords(unsure)}</span>
+        <Button
+          size="sm"
           disabled={busy || tracks === null || problems.length > 0}
           onClick={() => void make()}
         >
           {busy ? "Making it …" : "Make the component"}
-        </button>
+        </Button>
       </Modal.Footer>
     </Modal>
   );

@@ -1,3 +1,4 @@
+import { Form } from "react-bootstrap";
 import { setOverlay } from "#core/edit";
 import { overlayStyle } from "#core/machine";
 import { overlayPlaces } from "#core/project";
@@ -48,9 +49,7 @@ export const OverOthers = () => {
         />
         <span>%</span>
         <label>
-          <input
-            type="checkbox"
-            className="form-check-input"
+          <Form.Check.Input
             checked={style.closes}
             onChange={(e) => set({ closes: e.target.checked })}
           />{" "}

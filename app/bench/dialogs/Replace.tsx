@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { Modal } from "react-bootstrap";
+import { Button, Form, Modal } from "react-bootstrap";
 import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
@@ -92,7 +92,7 @@ export const Replace = () => {
   return (
     <Modal show onHide={closeDialog} aria-labelledby="replace-title">
       <Modal.Header closeButton>
-        <Modal.Title as="h2" className="h5" id="replace-title">
+        <Modal.Title as="h2" id="replace-title">
           Find and replace a value
         </Modal.Title>
       </Modal.Header>
@@ -106,23 +106,19 @@ export const Replace = () => {
         >
           <label>
             Property{" "}
-            <select
-              className="form-select form-select-sm"
-              value={key}
-              onChange={(e) => setKey(e.target.value)}
-            >
+            <Form.Select size="sm" value={key} onChange={(e) => setKey(e.target.value)}>
               <option value="any">any</option>
               {keysWithText.map((p) => (
                 <option key={p.key} value={p.key}>
                   {labelOf(p.key)}
                 </option>
               ))}
-            </select>
+            </Form.Select>
           </label>
           <label>
             Find{" "}
-            <input
-              className="form-control form-control-sm"
+            <Form.Control
+              size="sm"
               autoFocus
               value={find}
               onChange={(e) => {
@@ -134,8 +130,8 @@ export const Replace = () => {
           </label>
           <label>
             Say instead{" "}
-            <input
-              className="form-control form-control-sm"
+            <Form.Control
+              size="sm"
               value={next}
               onChange={(e) => {
                 setNext(e.target.value);
@@ -146,15 +142,15 @@ export const Replace = () => {
           </label>
           <label>
             In{" "}
-            <select
-              className="form-select form-select-sm"
+            <Form.Select
+              size="sm"
               value={where}
               onChange={(e) => setWhere(e.target.value as typeof where)}
             >
               <option value="layers">the chosen layers</option>
               <option value="piece">{piece.name}</option>
               <option value="project">the whole project</option>
-            </select>
+            </Form.Select>
           </label>
           <ul className="replace-list" aria-label="Places">
             {places.slice(0, 60).map((p) => {
@@ -175,17 +171,17 @@ export const Replace = () => {
               );
             })}
           </ul>
-          <p className="small mb-0" role="status">
+          <p className="note plain" role="status">
             {done ??
               problem ??
               (find.trim() === ""
                 ? "Type a value as the sheet shows it."
                 : `${places.length} place${places.length === 1 ? "" : "s"}`)}
           </p>
-          <div className="text-end">
-            <button type="submit" className="btn btn-primary btn-sm" disabled={good.length === 0}>
+          <div className="actions end">
+            <Button size="sm" type="submit" disabled={good.length === 0}>
               Replace in {good.length}
-            </button>
+            </Button>
           </div>
         </form>
       </Modal.Body>

@@ -1,6 +1,7 @@
 import { Controls, Handle, MarkerType, Position, ReactFlow } from "@xyflow/react";
 import type { Edge, Node, NodeProps } from "@xyflow/react";
 import { memo, useEffect, useMemo, useRef, useState } from "react";
+import { Form } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
@@ -12,6 +13,7 @@ import { Swatch } from "../../ui/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arrangedMap } from "../../services/inspector";
+import { Choices } from "../../ui/Choices";
 import { useBench, usePiece } from "../state/context";
 import { PlainWay } from "./PlainWay";
 import { WaitingWay } from "./WaitingWay";
@@ -243,27 +245,21 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   return (
     <div className="map">
       <div className="rule-filter">
-        <span className="strip" role="radiogroup" aria-label="Drawn by">
-          <button
-            type="button"
-            role="radio"
-            aria-checked={!map.byVariant}
-            onClick={() => setByTrait(true)}
-          >
-            By trait
-          </button>
-          <button
-            type="button"
-            role="radio"
-            aria-checked={map.byVariant}
-            disabled={!maps?.byVariant}
-            title={maps?.byVariant ? undefined : "More than 500 variants are folded by trait"}
-            onClick={() => setByTrait(false)}
-          >
-            By variant
-          </button>
-        </span>
-        <select
+        <Choices
+          label="Drawn by"
+          value={map.byVariant ? "variant" : "trait"}
+          choices={[
+            { value: "trait", words: "By trait" },
+            {
+              value: "variant",
+              words: "By variant",
+              disabled: !maps?.byVariant,
+              ...(maps?.byVariant ? {} : { title: "More than 500 variants are folded by trait" }),
+            },
+          ]}
+          onChoose={(by) => setByTrait(by === "trait")}
+        />
+        <Form.Select
           className="word"
           aria-label="Only ways set off by"
           value={trigger}
@@ -275,8 +271,8 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
               {words(t)}
             </option>
           ))}
-        </select>
-        <span className="quiet ms-auto">
+        </Form.Select>
+        <span className="quiet push">
           {map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one
           to show it in Try, a way to edit its rule.
         </span>

@@ -55,7 +55,7 @@ export const AddStep = ({
   ];
   return (
     <Dropdown drop="up">
-      <Dropdown.Toggle as="button" type="button" className="btn btn-sm btn-outline-primary">
+      <Dropdown.Toggle variant="outline-primary" size="sm">
         Add a step
       </Dropdown.Toggle>
       <Menu className="step-menu">

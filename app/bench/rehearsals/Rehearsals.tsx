@@ -1,12 +1,12 @@
 import { proxy } from "comlink";
 import { useState } from "react";
+import { Button } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { addRehearsal, removeRehearsal, renameRehearsal, setSteps } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import { ROOT, inOrder } from "#core/project";
 import type { Rehearsal, Step } from "#core/project";
 import type { Failure } from "#core/rehearse";
-import { Icon } from "../../ui/Icon";
 import { inspector } from "../../services/inspector";
 import { NameField } from "../../ui/NameField";
 import { ResultMark } from "../../parts/ResultMark";
@@ -24,6 +24,7 @@ import {
 import { useDisplayedProject } from "../../session/displayed";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
+import { Tool } from "../../ui/Tool";
 
 /** Undefined: it was not run yet. */
 const resultOf = (failure: Failure | null | undefined): Result => {
@@ -136,30 +137,30 @@ const Steps = ({
         ))}
       </ol>
       {steps.length === 0 && (
-        <p className="quiet px-3 py-2 m-0">No steps yet. Record them in Try, or add them here.</p>
+        <p className="note padded">No steps yet. Record them in Try, or add them here.</p>
       )}
       <div className="rule-add">
         <AddStep piece={piece} chosen={chosen} onAdd={(s) => keep([...steps, s])} />
-        <span className="quiet small-text align-self-center ms-auto" role="status">
+        <span className="quiet small-text push" role="status">
           {said}
         </span>
-        <button
-          type="button"
-          className="btn btn-sm btn-link"
+        <Button
+          variant="link"
+          size="sm"
           disabled={steps.length === 0}
           title="Run it at once, on the virtual clock"
           onClick={run}
         >
           Run
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-link"
+        </Button>
+        <Button
+          variant="link"
+          size="sm"
           disabled={steps.length === 0}
           onClick={() => show({ steps, rehearsal: rehearsal.id })}
         >
           Show me in Try
-        </button>
+        </Button>
       </div>
     </div>
   );
@@ -187,7 +188,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
     <div className="rehearsals">
       <div className="rehearsal-list">
         {list.length === 0 && (
-          <p className="quiet px-3 py-2 m-0">
+          <p className="note padded">
             A rehearsal is what someone does with the piece and what must come of it: “press, move
             off, let go: it stays off”. Record one in Try; it is run again after every edit.
           </p>
@@ -208,8 +209,8 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                     }}
                   />
                 ) : (
-                  <button
-                    type="button"
+                  <Button
+                    variant="name"
                     className="rehearsal-name"
                     aria-current={r.id === open?.id ? "true" : undefined}
                     title="Double-click or F2 to rename"
@@ -224,31 +225,30 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                     }}
                   >
                     {r.name}
-                  </button>
+                  </Button>
                 )}
-                <button
-                  type="button"
-                  className="tool small"
-                  aria-label={`Remove ${r.name}`}
+                <Tool
+                  size="sm"
+                  icon="bin"
+                  iconSize={12}
+                  label={`Remove ${r.name}`}
                   onClick={() => workpiece.run((_, now) => removeRehearsal(now, r.id))}
-                >
-                  <Icon name="bin" size={12} />
-                </button>
+                />
               </li>
             );
           })}
         </ul>
         <div className="rule-add">
-          <button type="button" className="btn btn-sm btn-outline-primary" onClick={add}>
+          <Button variant="outline-primary" size="sm" onClick={add}>
             New rehearsal
-          </button>
+          </Button>
           {list.length > 1 && (
-            <button type="button" className="btn btn-sm btn-link" onClick={() => running.run(null)}>
+            <Button variant="link" size="sm" onClick={() => running.run(null)}>
               Run all
-            </button>
+            </Button>
           )}
           {list.length > 0 && results && (
-            <span className={`small-text align-self-center ${failing ? "trouble" : "quiet"}`}>
+            <span className={`small-text ${failing ? "trouble" : "quiet"}`}>
               {failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}
             </span>
           )}

@@ -1,11 +1,12 @@
+import { Button } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Motion, Piece } from "#core/project";
-import { Icon } from "../../ui/Icon";
 import { NumberField } from "../../ui/NumberField";
 import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
 import { MotionPart } from "../../parts/MotionPart";
+import { Tool } from "../../ui/Tool";
 
 /** Several rules changed together: on or off, one motion for all, copied, removed. */
 export const ChosenRules = ({
@@ -60,50 +61,39 @@ export const ChosenRules = ({
       <span className="effect">
         <MotionPart motion={first.motion} onChange={all} />
         {!alike && (
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
-            onClick={() => all(first.motion)}
-          >
+          <Button variant="link" size="sm" onClick={() => all(first.motion)}>
             give all this motion
-          </button>
+          </Button>
         )}
       </span>
-      <span className="ms-auto d-inline-flex align-items-center gap-1">
-        <button
-          type="button"
-          className="tool"
-          onClick={() => command((_, now) => setRules(now, ids, { on: !on }))}
-        >
+      <span className="line push">
+        <Tool onClick={() => command((_, now) => setRules(now, ids, { on: !on }))}>
           {on ? "Switch off" : "Switch on"}
-        </button>
-        <button
-          type="button"
-          className="tool"
+        </Tool>
+        <Tool
+          icon="copy"
+          iconSize={13}
           title="Duplicate; Ctrl+C and Ctrl+V also work here, into other pieces too"
           onClick={duplicate}
         >
-          <Icon name="copy" size={13} />
           Duplicate
-        </button>
-        <button
-          type="button"
-          className="tool"
+        </Tool>
+        <Tool
+          icon="bin"
+          iconSize={13}
           title="Remove (Delete)"
           onClick={() => command((_, now) => removeRules(now, ids))}
         >
-          <Icon name="bin" size={13} />
           Remove
-        </button>
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Choose no rules"
+        </Tool>
+        <Tool
+          size="sm"
+          icon="close"
+          iconSize={12}
+          label="Choose no rules"
           title="Choose none (Esc)"
           onClick={onClose}
-        >
-          <Icon name="close" size={12} />
-        </button>
+        />
       </span>
     </div>
   );

@@ -1,7 +1,6 @@
 import { addSignal } from "#core/edit";
 import { isNavigation, isShown } from "#core/machine";
 import type { Effect, Motion, Piece } from "#core/project";
-import { Icon } from "../../ui/Icon";
 import { useWorkpiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/MotionPart";
@@ -9,6 +8,7 @@ import { Pick } from "../../ui/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";
 import { EffectFields } from "./effects/fields";
+import { Tool } from "../../ui/Tool";
 
 /** Whether a choice names what it is about, which may be gone. */
 const isAboutSomething = (choice: string): boolean => choice.includes(" ");
@@ -57,29 +57,21 @@ export const EffectPart = ({
         />
       )}
       {isShown(effect) && (onRemove || effect.motion) && (
-        <button
-          type="button"
-          className={`tool small${effect.motion ? " on" : ""}`}
-          aria-pressed={effect.motion !== undefined}
-          aria-label="In a time of its own"
+        <Tool
+          size="sm"
+          icon="time"
+          iconSize={12}
+          label="In a time of its own"
+          on={effect.motion !== undefined}
           title={effect.motion ? "In the rule's time again" : "In a time of its own"}
           onClick={() => {
             const { motion: _own, ...rest } = effect;
             onChange(effect.motion ? rest : { ...effect, motion });
           }}
-        >
-          <Icon name="time" size={12} />
-        </button>
+        />
       )}
       {onRemove && (
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Remove this effect"
-          onClick={onRemove}
-        >
-          <Icon name="close" size={11} />
-        </button>
+        <Tool size="sm" icon="close" iconSize={11} label="Remove this effect" onClick={onRemove} />
       )}
     </span>
   );

@@ -69,7 +69,7 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   return (
     <>
       {list.length === 0 && (
-        <p className="quiet px-3 m-0">
+        <p className="note padded">
           Nothing that is usual is left to make here. Choose as many layers as a trait has values to
           let each pick one, or declare a trait.
         </p>
@@ -101,7 +101,7 @@ export const Makers = () => {
   const [open, setOpen] = useState(false);
   return (
     <Dropdown drop="up" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle as="button" type="button" className="btn btn-sm btn-outline-primary">
+      <Dropdown.Toggle variant="outline-primary" size="sm">
         Make …
       </Dropdown.Toggle>
       <Menu className="make-menu">{open && <MakeList onDone={() => setOpen(false)} />}</Menu>

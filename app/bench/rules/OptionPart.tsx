@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Form } from "react-bootstrap";
 import { parseColour } from "#core/colour";
 import { piecesOf } from "#core/edit";
 import { BASE } from "#core/project";
@@ -38,10 +39,10 @@ const WordsField = ({
     if (typed !== null && typed !== value) onKeep(typed);
   };
   return (
-    <input
+    <Form.Control
       className="word"
       aria-label={label}
-      size={Math.max(6, (text ?? value).length)}
+      htmlSize={Math.max(6, (text ?? value).length)}
       value={text ?? value}
       onChange={(e) => setText(e.target.value)}
       onBlur={keep}

@@ -1,3 +1,4 @@
+import { Button, Form } from "react-bootstrap";
 import { isContact, isNavigation } from "#core/machine";
 import { ruleTrouble } from "#core/describe";
 import {
@@ -11,7 +12,6 @@ import {
 } from "#core/edit";
 import { traitsOf } from "#core/looks";
 import type { Effect, Piece, Project, Rule } from "#core/project";
-import { Icon } from "../../ui/Icon";
 import { PATIENCE } from "../../session/session";
 import { useCommand, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
@@ -19,6 +19,7 @@ import { EffectPart } from "./EffectPart";
 import { MotionPart } from "../../parts/MotionPart";
 import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
+import { Tool } from "../../ui/Tool";
 
 export type Parts = Partial<Omit<Rule, "id">>;
 
@@ -66,8 +67,9 @@ export const RuleLine = ({
       className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}${chosen ? " chosen" : ""}`}
       data-rule={rule.id}
     >
-      <button
-        type="button"
+      <Button
+        variant="tool"
+        size="sm"
         className="rule-place mono"
         aria-pressed={chosen}
         aria-label={`Rule ${place}`}
@@ -75,10 +77,8 @@ export const RuleLine = ({
         onClick={onChoose}
       >
         {place}
-      </button>
-      <input
-        type="checkbox"
-        className="form-check-input"
+      </Button>
+      <Form.Check.Input
         role="switch"
         aria-label="Rule is on"
         checked={rule.on}
@@ -106,11 +106,11 @@ export const RuleLine = ({
             />
           </span>
         ))}
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Another effect"
-          title="Another effect"
+        <Tool
+          size="sm"
+          icon="plus"
+          iconSize={12}
+          label="Another effect"
           onClick={() =>
             set({
               effects: [
@@ -121,18 +121,16 @@ export const RuleLine = ({
               ],
             })
           }
-        >
-          <Icon name="plus" size={12} />
-        </button>
+        />
         {contact && (
-          <button
-            type="button"
-            className={`word toggle${rule.undo ? " on" : ""}`}
+          <Button
+            variant="word"
+            active={rule.undo}
             aria-pressed={rule.undo}
             onClick={() => set({ undo: !rule.undo })}
           >
             {rule.undo ? "undone when it ends" : "stays when it ends"}
-          </button>
+          </Button>
         )}
         <MotionPart
           between={rule.effects.some(isNavigation)}
@@ -143,50 +141,45 @@ export const RuleLine = ({
       </div>
       <span className="rule-tools">
         {wayBack(piece, rule) && (
-          <button
-            type="button"
-            className="tool small"
-            aria-label="Add the way back"
+          <Tool
+            size="sm"
+            icon="way-back"
+            iconSize={13}
+            label="Add the way back"
             title="Add the rule that leads back from here"
             onClick={() => command((_, now) => addWayBack(now, rule))}
-          >
-            <Icon name="way-back" size={13} />
-          </button>
+          />
         )}
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Move rule up"
+        <Tool
+          size="sm"
+          icon="up"
+          iconSize={13}
+          label="Move rule up"
           onClick={() => command((_, now) => moveRule(now, rule.id, -1))}
-        >
-          <Icon name="up" size={13} />
-        </button>
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Move rule down"
+        />
+        <Tool
+          size="sm"
+          icon="down"
+          iconSize={13}
+          label="Move rule down"
           onClick={() => command((_, now) => moveRule(now, rule.id, 1))}
-        >
-          <Icon name="down" size={13} />
-        </button>
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Duplicate rule"
+        />
+        <Tool
+          size="sm"
+          icon="copy"
+          iconSize={13}
+          label="Duplicate rule"
           title="Duplicate"
           onClick={() => command((_, now) => duplicateRule(now, rule).change)}
-        >
-          <Icon name="copy" size={13} />
-        </button>
-        <button
-          type="button"
-          className="tool small"
-          aria-label="Remove rule"
+        />
+        <Tool
+          size="sm"
+          icon="bin"
+          iconSize={13}
+          label="Remove rule"
           title="Remove"
           onClick={() => command((_, now) => removeRule(now, rule.id))}
-        >
-          <Icon name="bin" size={13} />
-        </button>
+        />
       </span>
     </li>
   );

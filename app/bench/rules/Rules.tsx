@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { ClipboardEvent, KeyboardEvent } from "react";
+import { Button, Form } from "react-bootstrap";
 import { addRule, copyRules, readRules, removeRules } from "#core/edit";
 import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
@@ -103,9 +104,7 @@ export const Rules = () => {
       {rules.length > 1 && (
         <div className="rule-filter">
           <label>
-            <input
-              type="checkbox"
-              className="form-check-input"
+            <Form.Check.Input
               checked={ofLayer}
               disabled={chosen.length === 0 && !ofLayer}
               onChange={(e) => setOfLayer(e.target.checked)}
@@ -114,19 +113,17 @@ export const Rules = () => {
           </label>
           {traitsOf(piece).length > 0 && (
             <label>
-              <input
-                type="checkbox"
-                className="form-check-input"
+              <Form.Check.Input
                 checked={inVariant}
                 onChange={(e) => setInVariant(e.target.checked)}
               />{" "}
               that may fire in {variantName(piece, variant)}
             </label>
           )}
-          <span className="quiet ms-auto">
+          <span className="quiet push">
             {shown < rules.length && `${shown} of ${rules.length} rules`}
           </span>
-          <select
+          <Form.Select
             className="word"
             aria-label="Order of the rules"
             value={grouping}
@@ -135,7 +132,7 @@ export const Rules = () => {
             <option value="order">in their order</option>
             <option value="layer">by layer</option>
             <option value="trigger">by trigger</option>
-          </select>
+          </Form.Select>
         </div>
       )}
       {groups.map((g) => (
@@ -159,14 +156,15 @@ export const Rules = () => {
       )}
       <Signals />
       <div className="rule-add">
-        <button type="button" className="btn btn-sm btn-outline-primary" onClick={() => add({})}>
+        <Button variant="outline-primary" size="sm" onClick={() => add({})}>
           New rule{layer ? ` on ${layer}` : ""}
-        </button>
+        </Button>
         <Makers />
         {rules.length > 0 && (
-          <button
-            type="button"
-            className="btn btn-sm btn-link ms-auto order-last"
+          <Button
+            variant="link"
+            size="sm"
+            className="push last"
             title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how"
             onClick={() =>
               saveText(
@@ -177,16 +175,12 @@ export const Rules = () => {
             }
           >
             Save as SCXML
-          </button>
+          </Button>
         )}
         {layer && (
-          <button
-            type="button"
-            className="btn btn-sm btn-link"
-            onClick={() => add({ source: null })}
-          >
+          <Button variant="link" size="sm" onClick={() => add({ source: null })}>
             on the whole piece
-          </button>
+          </Button>
         )}
       </div>
     </div>

@@ -1,9 +1,10 @@
 import { addSignal, removeSignal, renameSignal } from "#core/edit";
 import { inOrder } from "#core/project";
 import { useState } from "react";
-import { Icon } from "../../ui/Icon";
+import { Button } from "react-bootstrap";
 import { NameField } from "../../ui/NameField";
 import { usePiece, useWorkpiece } from "../state/context";
+import { Tool } from "../../ui/Tool";
 
 /** What the piece can tell whatever contains it. */
 export const Signals = () => {
@@ -27,9 +28,8 @@ export const Signals = () => {
               }}
             />
           ) : (
-            <button
-              type="button"
-              className="plain-name"
+            <Button
+              variant="name"
               title="Double-click or F2 to rename"
               onDoubleClick={() => setNaming(s.id)}
               onKeyDown={(e) => {
@@ -41,28 +41,26 @@ export const Signals = () => {
               }}
             >
               {s.name}
-            </button>
+            </Button>
           )}
-          <button
-            type="button"
-            className="tool small"
-            aria-label={`Remove signal ${s.name}`}
+          <Tool
+            size="sm"
+            icon="close"
+            iconSize={11}
+            label={`Remove signal ${s.name}`}
             onClick={() => workpiece.run((_, piece) => removeSignal(piece, s.id))}
-          >
-            <Icon name="close" size={11} />
-          </button>
+          />
         </span>
       ))}
-      <button
-        type="button"
-        className="add-line"
+      <Button
+        variant="add"
         onClick={() => {
           const made = workpiece.make((_, piece) => addSignal(piece, "signal"));
           if (made) setNaming(made.id);
         }}
       >
         + signal
-      </button>
+      </Button>
     </div>
   );
 };

@@ -1,4 +1,4 @@
-import { Dropdown } from "react-bootstrap";
+import { Dropdown, Form } from "react-bootstrap";
 import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import type { Condition, Piece } from "#core/project";
 import { Swatch } from "../../ui/Icon";
@@ -26,17 +26,12 @@ export const WhilePart = ({
   const gone = Object.keys(when).filter((t) => !piece.traits[t]);
   return (
     <Dropdown autoClose="outside">
-      <Dropdown.Toggle
-        as="button"
-        type="button"
-        className={`word${gone.length ? " broken" : ""}`}
-        aria-label="While"
-      >
+      <Dropdown.Toggle className={`word${gone.length ? " broken" : ""}`} aria-label="While">
         {words ? `while ${words}` : "in every variant"}
       </Dropdown.Toggle>
       <Menu className="while-menu">
         {traitsOf(piece).length === 0 && (
-          <p className="px-3 m-0 quiet">The piece has no traits yet.</p>
+          <p className="note padded">The piece has no traits yet.</p>
         )}
         {gone.map((t) => (
           <Dropdown.Item
@@ -58,9 +53,7 @@ export const WhilePart = ({
             </legend>
             {valuesOf(t).map((v) => (
               <label key={v.id}>
-                <input
-                  type="checkbox"
-                  className="form-check-input"
+                <Form.Check.Input
                   checked={when[t.id]?.includes(v.id) ?? false}
                   onChange={() =>
                     toggle(

@@ -79,6 +79,24 @@ const asChoices = (project: Project, type: ValueType): Row["choices"] => {
 
 type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
 
+/** How far options may show options of options of nested copies to the outside. */
+const DEEPEST = 8;
+
+/** An option that shows a trait of a nested copy. */
+const traitOption = (
+  inner: Piece | undefined,
+  o: Option,
+  own: SpecifiedValue | undefined,
+): OptionRow | null => {
+  const trait = inner?.traits[o.key.slice(TRAIT.length)];
+  if (!trait) return null;
+  return {
+    type: { is: "reference" },
+    choices: valuesOf(trait).map((v) => ({ value: v.id, words: v.name })),
+    inherent: own ?? restOf(trait),
+  };
+};
+
 /**
  * How an option is set; one that shows a nested copy's own trait or option to the outside takes
  * after that.
@@ -90,30 +108,24 @@ const optionRow = (
   pieces: Row["choices"],
   depth = 0,
 ): OptionRow | null => {
-  const layer = component.layers[o.layer];
-  const own = component.looks[BASE]?.changes[o.layer]?.[o.key];
-  if (!layer || depth > 8) return null;
-  if (o.key.startsWith(TRAIT) || o.key.startsWith(OPTION)) {
-    const inner =
-      project.pieces[plainText(component.looks[BASE]?.changes[o.layer]?.component ?? "")];
-    const trait = inner?.traits[o.key.slice(TRAIT.length)];
+  const said = component.looks[BASE]?.changes[o.layer];
+  const own = said?.[o.key];
+  if (!component.layers[o.layer] || depth > DEEPEST) return null;
+  const inner = project.pieces[plainText(said?.component ?? "")];
+  if (o.key.startsWith(TRAIT)) return traitOption(inner, o, own);
+  if (o.key.startsWith(OPTION)) {
     const option = inner?.options[o.key.slice(OPTION.length)];
-    if (o.key.startsWith(TRAIT))
-      return trait
-        ? {
-            type: { is: "reference" },
-            choices: valuesOf(trait).map((v) => ({ value: v.id, words: v.name })),
-            inherent: own ?? restOf(trait),
-          }
-        : null;
     const nested = inner && option ? optionRow(project, inner, option, pieces, depth + 1) : null;
     return nested && { ...nested, inherent: own ?? nested.inherent };
   }
-  const type: ValueType =
-    o.key === "component" ? { is: "reference" } : (property(o.key)?.type ?? { is: "text" });
+  if (o.key === "component") {
+    const inherent = own ?? property(o.key)?.fallback;
+    return { type: { is: "reference" }, choices: pieces, inherent };
+  }
+  const type: ValueType = property(o.key)?.type ?? { is: "text" };
   return {
     type,
-    choices: o.key === "component" ? pieces : asChoices(project, type),
+    choices: asChoices(project, type),
     inherent: own ?? property(o.key)?.fallback,
   };
 };

@@ -69,6 +69,7 @@ export const GridMenu = () => {
       <Dropdown.Toggle
         variant="tool"
         className={hidden ? "active" : ""}
+        aria-label={hidden ? `Cards, ${hidden} left out` : "Cards"}
         title="Which cards are shown, and along which traits"
       >
         <Icon name="filter" size={14} />

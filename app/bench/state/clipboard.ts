@@ -2,7 +2,6 @@ import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { LayerChanges, Variant } from "#core/project";
 import type { Values } from "#core/properties";
-import type { BenchState } from "./state";
 
 /** A style that was copied. */
 export interface HeldStyle {
@@ -35,7 +34,7 @@ export interface Clipboard {
   readonly noteCopy: (copy: LastCopy) => void;
 }
 
-export const clipboard: StateCreator<BenchState, [], [], Clipboard> = (set) => ({
+export const clipboard: StateCreator<Clipboard> = (set) => ({
   heldStyle: null,
   heldVariant: null,
   lastCopy: null,

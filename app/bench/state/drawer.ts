@@ -1,7 +1,6 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 export const drawerTabs = ["sheet", "rules", "timing", "map", "checks", "rehearsals"] as const;
 export type DrawerTab = (typeof drawerTabs)[number];
@@ -37,7 +36,12 @@ export interface Drawer {
   readonly tell: (hint: Hint | null) => void;
 }
 
-export const drawer: StateCreator<BenchState, [], [], Drawer> = (set) => ({
+/** What else of the bench showing rules changes. */
+interface Touched {
+  readonly chosenRules: readonly Id[];
+}
+
+export const drawer: StateCreator<Drawer & Touched, [], [], Drawer> = (set) => ({
   tab: "sheet",
   onlyDifferences: false,
   problem: null,

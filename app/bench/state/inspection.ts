@@ -1,6 +1,5 @@
 import type { StateCreator } from "zustand";
 import type { Inspection as Found } from "../../../workers/inspector";
-import type { BenchState } from "./state";
 
 /** What looking the piece through has come to. */
 export interface Inspection {
@@ -14,7 +13,7 @@ export interface Inspection {
   readonly rehearsed: (results: Found["rehearsals"]) => void;
 }
 
-export const inspection: StateCreator<BenchState, [], [], Inspection> = (set) => ({
+export const inspection: StateCreator<Inspection> = (set) => ({
   inspection: null,
   inspecting: true,
   beginInspecting: () => set({ inspecting: true }),

@@ -1,7 +1,7 @@
 import { createContext, useContext, useState } from "react";
 import type { ReactNode } from "react";
 import type { Id } from "#core/basics";
-import type { BenchState } from "./state";
+import type { BenchState, LeftBehind } from "./state";
 
 /** What of the bench one finds again when one comes back to a piece. */
 const ofPiece = [
@@ -30,7 +30,7 @@ const pick = <K extends keyof BenchState>(
   Object.fromEntries(keys.map((key) => [key, state[key]])) as Pick<BenchState, K>;
 
 /** What the benches of a window leave behind, for as long as it is open. */
-export class BenchMemory {
+export class BenchMemory implements LeftBehind {
   private readonly places = new Map<Id, Partial<BenchState>>();
   private held: Partial<BenchState> = {};
 

@@ -1,7 +1,6 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Condition, Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 /** What is chosen: layers, rules, cards, and the scope the next edit has there. */
 export interface Selection {
@@ -28,7 +27,15 @@ export interface Selection {
 const sameCards = (a: readonly Variant[], b: readonly Variant[]): boolean =>
   JSON.stringify(a) === JSON.stringify(b);
 
-export const selection: StateCreator<BenchState, [], [], Selection> = (set) => ({
+/** What else of the bench choosing changes. */
+interface Touched {
+  /** the path whose points are being edited */
+  readonly shaping: Id | null;
+  /** why what was typed into the sheet was not taken */
+  readonly problem: string | null;
+}
+
+export const selection: StateCreator<Selection & Touched, [], [], Selection> = (set) => ({
   chosen: [],
   chosenRules: [],
   variant: {},

@@ -7,7 +7,6 @@ import { drawer } from "./drawer";
 import type { Drawer } from "./drawer";
 import { inspection } from "./inspection";
 import type { Inspection } from "./inspection";
-import type { BenchMemory } from "./memory";
 import { selection } from "./selection";
 import type { Selection } from "./selection";
 import { timing } from "./timing";
@@ -25,8 +24,14 @@ export interface BenchState
   readonly pieceId: Id;
 }
 
+/** What benches leave behind for those that come after them. */
+export interface LeftBehind {
+  readonly recall: (piece: Id) => Partial<BenchState>;
+  readonly keep: (state: BenchState) => void;
+}
+
 /** The state of a bench, as one left it when one was there before. */
-export const createBench = (pieceId: Id, memory: BenchMemory): StoreApi<BenchState> => {
+export const createBench = (pieceId: Id, memory: LeftBehind): StoreApi<BenchState> => {
   const store = createStore<BenchState>()((...given) => ({
     pieceId,
     ...selection(...given),

@@ -2,7 +2,6 @@ import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { LayoutBox } from "#core/layout";
 import type { Motion, Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 /**
  * A moment of a change, shown on a card instead of what is there at rest; `path` is where a layer
@@ -47,7 +46,12 @@ export interface Timing {
   readonly setTrial: (trial: Trial | null) => void;
 }
 
-export const timing: StateCreator<BenchState, [], [], Timing> = (set) => ({
+/** What else of the bench timing a rule changes. */
+interface Touched {
+  readonly chosenRules: readonly Id[];
+}
+
+export const timing: StateCreator<Timing & Touched, [], [], Timing> = (set) => ({
   preview: null,
   timedEffect: null,
   trial: null,

@@ -1,7 +1,6 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Step, Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 /** Steps to be shown in Try; whose, when they are a rehearsal's. */
 export interface Showing {
@@ -38,7 +37,7 @@ export interface Tryout {
   readonly stepShown: (step: number) => void;
 }
 
-export const tryout: StateCreator<BenchState, [], [], Tryout> = (set) => ({
+export const tryout: StateCreator<Tryout> = (set) => ({
   running: null,
   wanted: null,
   restarts: 0,

@@ -3,7 +3,6 @@ import type { Id } from "#core/basics";
 import type { Gap, Guide } from "#core/edit";
 import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
 import type { Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 /** Lines and numbers drawn over the card one works on. */
 export interface Marks {
@@ -59,7 +58,7 @@ export interface View {
   readonly stageDrawn: (env: LayoutEnv, scenes: ReadonlyMap<string, LayoutBox | null>) => void;
 }
 
-export const view: StateCreator<BenchState, [], [], View> = (set) => ({
+export const view: StateCreator<View> = (set) => ({
   zoom: "fit",
   grid: wholeGrid,
   only: null,

@@ -2,7 +2,6 @@ import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Wire } from "#core/edit";
 import type { Variant } from "#core/project";
-import type { BenchState } from "./state";
 
 /** A wire that was drawn, until it is made a rule. */
 export interface Wired {
@@ -24,7 +23,7 @@ export interface Wiring {
   readonly endWire: (wired: Wired | null) => void;
 }
 
-export const wiring: StateCreator<BenchState, [], [], Wiring> = (set) => ({
+export const wiring: StateCreator<Wiring> = (set) => ({
   wiring: false,
   wired: null,
   beginWire: () => set({ wiring: true, wired: null }),

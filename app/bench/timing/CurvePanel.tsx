@@ -1,5 +1,6 @@
 import { plainText } from "#core/basics";
 import { useMemo, useRef, useState } from "react";
+import { Button, Form } from "react-bootstrap";
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
 import type { Id } from "#core/basics";
 import { easingText } from "#core/describe";
@@ -32,6 +33,7 @@ import { useWorkpiece } from "../state/context";
 import { MotionPart } from "../../parts/MotionPart";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { Tool } from "../../ui/Tool";
 
 const SIZE = { width: 262, height: 132 };
 const MARGIN = { top: 6, right: 8, bottom: 2, left: 2 };
@@ -395,7 +397,7 @@ export const CurvePanel = ({
       )}
       <label className="small-text">
         beside{" "}
-        <select
+        <Form.Select
           className="word"
           aria-label="Compare with"
           value={other}
@@ -417,13 +419,13 @@ export const CurvePanel = ({
               {p.name}
             </option>
           ))}
-        </select>
+        </Form.Select>
         {compared && <span className="quiet"> {easingText(compared.easing)}</span>}
       </label>
       {name !== null && lane && (
         <div className="effect small-text">
           goes{" "}
-          <select
+          <Form.Select
             className="word"
             aria-label="How often"
             value={lane.times === 0 ? "ever" : String(lane.times ?? 1)}
@@ -442,11 +444,9 @@ export const CurvePanel = ({
               </option>
             ))}
             <option value="ever">for ever</option>
-          </select>
+          </Form.Select>
           <label>
-            <input
-              type="checkbox"
-              className="form-check-input"
+            <Form.Check.Input
               checked={lane.turns === true}
               disabled={(lane.times ?? 1) === 1}
               onChange={(e) => set({ turns: e.target.checked ? true : undefined }, "turns")}
@@ -463,7 +463,7 @@ export const CurvePanel = ({
               <b className="mono">
                 {Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}
               </b>
-              <select
+              <Form.Select
                 className="word"
                 aria-label={`Curve of pose ${i + 1}`}
                 value={typeof p.easing === "string" ? p.easing : "other"}
@@ -479,15 +479,14 @@ export const CurvePanel = ({
                     {w}
                   </option>
                 ))}
-              </select>
-              <button
-                type="button"
-                className="tool small"
-                aria-label={`Remove pose ${i + 1}`}
+              </Form.Select>
+              <Tool
+                size="sm"
+                icon="close"
+                iconSize={11}
+                label={`Remove pose ${i + 1}`}
                 onClick={() => timed.set(withoutPose(motion, name, i))}
-              >
-                <Icon name="close" size={11} />
-              </button>
+              />
             </li>
           ))}
         </ol>
@@ -509,7 +508,7 @@ export const CurvePanel = ({
       {name === null && (timed.restacks || motion.restacks) && (
         <label className="small-text">
           layers change places{" "}
-          <select
+          <Form.Select
             className="word"
             aria-label="When layers change places"
             value={motion.restacks ?? "middle"}
@@ -525,18 +524,14 @@ export const CurvePanel = ({
             <option value="start">at the start</option>
             <option value="middle">in the middle</option>
             <option value="end">at the end</option>
-          </select>
+          </Form.Select>
         </label>
       )}
       <div className="effect small-text">
         {saving === null ? (
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
-            onClick={() => setSaving(easingText(easing))}
-          >
+          <Button variant="link" size="sm" onClick={() => setSaving(easingText(easing))}>
             Keep as a motion token …
-          </button>
+          </Button>
         ) : (
           <form
             onSubmit={(e) => {
@@ -544,7 +539,7 @@ export const CurvePanel = ({
               keep();
             }}
           >
-            <input
+            <Form.Control
               className="word"
               autoFocus
               aria-label="Name of the motion token"
@@ -560,24 +555,20 @@ export const CurvePanel = ({
           </form>
         )}
         {own && name !== null && (
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0"
-            onClick={() => timed.set(withoutLane(motion, name))}
-          >
+          <Button variant="link" size="sm" onClick={() => timed.set(withoutLane(motion, name))}>
             <Icon name="close" size={11} /> No lane of its own
-          </button>
+          </Button>
         )}
-        <button
-          type="button"
-          className="btn btn-sm btn-link p-0"
+        <Button
+          variant="link"
+          size="sm"
           title={
             css.error > 0 ? `Within ${Math.round(css.error * 1000) / 10} % of the way` : "Exactly"
           }
           onClick={() => void navigator.clipboard.writeText(css.css)}
         >
           Copy as CSS
-        </button>
+        </Button>
       </div>
     </aside>
   );

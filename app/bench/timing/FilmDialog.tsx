@@ -90,7 +90,7 @@ export const FilmDialog = ({
       aria-labelledby="film-title"
     >
       <Modal.Header closeButton>
-        <Modal.Title as="h2" className="h5" id="film-title">
+        <Modal.Title as="h2" id="film-title">
           {files[kind].title}
         </Modal.Title>
       </Modal.Header>
@@ -142,7 +142,7 @@ export const FilmDialog = ({
             </Form.Select>
           </Form.Group>
         </div>
-        <p className="quiet small mb-2">
+        <p className="note">
           {kind === "svg"
             ? `${count} moments, ${px(size.width)} × ${px(size.height)} px at its own size; what stands still is written once.`
             : `${count} pictures of ${px(size.width)} × ${px(size.height)} px.`}
@@ -155,7 +155,7 @@ export const FilmDialog = ({
           />
         )}
         {trouble && (
-          <p className="trouble mb-0" role="alert">
+          <p className="trouble" role="alert">
             {trouble}
           </p>
         )}

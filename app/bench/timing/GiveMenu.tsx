@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Dropdown } from "react-bootstrap";
+import { Button, Dropdown, Form } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
 import { giveMotion } from "#core/edit";
@@ -26,17 +26,13 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
   };
   return (
     <Dropdown align="end" autoClose="outside" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle as="button" type="button" className="tool">
-        Give to …
-      </Dropdown.Toggle>
+      <Dropdown.Toggle variant="tool">Give to …</Dropdown.Toggle>
       <Menu className="give-menu">
-        <p className="caption px-3 mb-1">This motion also for</p>
+        <p className="caption padded">This motion also for</p>
         <div className="give-rules">
           {others.map((r) => (
             <label key={r.id} className="give-rule">
-              <input
-                type="checkbox"
-                className="form-check-input"
+              <Form.Check.Input
                 checked={ids.includes(r.id)}
                 onChange={(e) =>
                   setIds(e.target.checked ? [...ids, r.id] : ids.filter((x) => x !== r.id))
@@ -51,23 +47,13 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
         <div className="give-foot">
           {said.lanes?.length ? (
             <label className="small-text">
-              <input
-                type="checkbox"
-                className="form-check-input"
-                checked={lanes}
-                onChange={(e) => setLanes(e.target.checked)}
-              />{" "}
-              with its {said.lanes.length} {said.lanes.length === 1 ? "lane" : "lanes"}
+              <Form.Check.Input checked={lanes} onChange={(e) => setLanes(e.target.checked)} /> with
+              its {said.lanes.length} {said.lanes.length === 1 ? "lane" : "lanes"}
             </label>
           ) : null}
-          <button
-            type="button"
-            className="btn btn-sm btn-primary ms-auto"
-            disabled={chosen.length === 0}
-            onClick={give}
-          >
+          <Button size="sm" className="push" disabled={chosen.length === 0} onClick={give}>
             {chosen.length > 1 ? `Give to ${chosen.length} rules` : "Give"}
-          </button>
+          </Button>
         </div>
       </Menu>
     </Dropdown>

@@ -1,9 +1,9 @@
 import { useState } from "react";
+import { Form } from "react-bootstrap";
 import { withLane } from "#core/edit";
 import { laneLabel, laneOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { labelOf, registry } from "#core/properties";
-import { Icon } from "../../ui/Icon";
 import { useChosen } from "../state/context";
 import { LaneRow } from "./LaneRow";
 import type { useHead } from "./useHead";
@@ -13,6 +13,7 @@ import { keyStep } from "../../ui/keys";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { ValueAt } from "./ValueAt";
+import { Tool } from "../../ui/Tool";
 
 type Head = ReturnType<typeof useHead>;
 interface Props {
@@ -57,25 +58,23 @@ const TimeRuler = ({
     <div className="lane-row ruler">
       <div className="lane-name">
         <span className="quiet small-text">{Math.round(timed.length)} ms in all</span>
-        <span className="ms-auto d-inline-flex">
-          <button
-            type="button"
-            className="tool small"
-            aria-label="Show more time"
+        <span className="line push">
+          <Tool
+            size="sm"
+            icon="minus"
+            iconSize={11}
+            label="Show more time"
             onClick={() => view.zoomBy(1 / 1.5)}
             disabled={view.zoom <= 1}
-          >
-            <Icon name="minus" size={11} />
-          </button>
-          <button
-            type="button"
-            className="tool small"
-            aria-label="Show less time, larger"
+          />
+          <Tool
+            size="sm"
+            icon="plus"
+            iconSize={11}
+            label="Show less time, larger"
             title="Also with Ctrl and the wheel; with Shift the wheel goes along the time"
             onClick={() => view.zoomBy(1.5)}
-          >
-            <Icon name="plus" size={11} />
-          </button>
+          />
         </span>
       </div>
       <div
@@ -127,7 +126,7 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
   return (
     <div className="lane-row">
       <div className="lane-name wide">
-        <select
+        <Form.Select
           className="word"
           aria-label="New lane"
           value=""
@@ -141,7 +140,7 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
               {labelOf(p.key)}
             </option>
           ))}
-        </select>
+        </Form.Select>
       </div>
       <div className="lane-track" />
     </div>
@@ -180,18 +179,18 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
           const shown = keys.filter((k) => unfolded || laneOf(motion, { layer, key: k }));
           return [
             <LaneRow {...row} key={layer} name={{ layer, key: null }}>
-              <button
-                type="button"
-                className="tool small fold"
+              <Tool
+                size="sm"
+                icon={unfolded ? "down" : "right"}
+                iconSize={11}
+                label={`Properties of ${name}`}
+                className="fold"
                 aria-expanded={unfolded}
-                aria-label={`Properties of ${name}`}
                 onClick={(e) => {
                   e.stopPropagation();
                   fold(layer);
                 }}
-              >
-                <Icon name={unfolded ? "down" : "right"} size={11} />
-              </button>
+              />
               <span className="lane-words">{name}</span>
             </LaneRow>,
             ...shown.map((key) => (
@@ -203,7 +202,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
           ];
         })}
         {moving.length === 0 && (
-          <p className="quiet px-3 py-2 m-0">
+          <p className="note padded">
             {timed.away
               ? "Another screen comes: each of the two moves as a whole, as said on the right."
               : "No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way."}

@@ -20,9 +20,7 @@ export const SaveMenu = ({ timed }: { timed: Timed }) => {
   return (
     <>
       <Dropdown align="end">
-        <Dropdown.Toggle as="button" type="button" className="tool">
-          Save as …
-        </Dropdown.Toggle>
+        <Dropdown.Toggle variant="tool">Save as …</Dropdown.Toggle>
         <Menu>
           <Dropdown.Item
             as="button"

@@ -1,12 +1,13 @@
+import { Button, Form } from "react-bootstrap";
 import { effectText, ruleText } from "#core/describe";
 import { compareTimes } from "#core/edit";
 import { isUnused, restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Variant } from "#core/project";
-import { Icon } from "../../ui/Icon";
 import { useActive } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { somePair } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { Tool } from "../../ui/Tool";
 
 const PAIR = "two variants";
 
@@ -23,7 +24,7 @@ const VariantPick = ({
   all: readonly Variant[];
   onPick: (v: Variant) => void;
 }) => (
-  <select
+  <Form.Select
     className="word timing-from"
     aria-label={label}
     value={variantKey(timed.piece, value)}
@@ -37,7 +38,7 @@ const VariantPick = ({
         {variantName(timed.piece, v)}
       </option>
     ))}
-  </select>
+  </Form.Select>
 );
 
 /**
@@ -66,7 +67,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
   };
   return (
     <>
-      <select
+      <Form.Select
         className="word timing-rule"
         aria-label="Rule"
         value={rule ? `${rule.id}${effect === null ? "" : ` effect ${effect}`}` : PAIR}
@@ -87,7 +88,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
           ),
         ])}
         {all.length > 1 && <option value={PAIR}>Two variants, without a rule</option>}
-      </select>
+      </Form.Select>
       {rule && timed.starts.length > 1 && (
         <>
           <span>from</span>
@@ -118,15 +119,13 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
             all={all}
             onPick={timed.setTo}
           />
-          <button
-            type="button"
-            className="tool small"
-            aria-label="The other way"
-            title="The other way"
+          <Tool
+            size="sm"
+            icon="way-back"
+            iconSize={13}
+            label="The other way"
             onClick={() => timed.setPair(timed.to, timed.from)}
-          >
-            <Icon name="way-back" size={13} />
-          </button>
+          />
         </>
       )}
     </>
@@ -147,31 +146,30 @@ export const BackPart = ({
   const { back } = timed;
   if (!back)
     return timed.rule?.undo ? (
-      <span className="quiet small-text text-nowrap" title="Undone when the contact ends">
+      <span className="quiet small-text one-line" title="Undone when the contact ends">
         goes back by itself, as fast
       </span>
     ) : null;
   if (back === "same")
-    return <span className="quiet small-text text-nowrap">The same rule leads back.</span>;
+    return <span className="quiet small-text one-line">The same rule leads back.</span>;
   return (
-    <span className="d-inline-flex align-items-center gap-1 text-nowrap">
+    <span className="line one-line">
       <label className="small-text" title="Draws the times of the way back under the lanes">
-        <input
-          type="checkbox"
-          className="form-check-input"
+        <Form.Check.Input
           checked={shown}
           onChange={(e) => onShow(e.target.checked)}
           aria-label="Show the way back"
         />{" "}
       </label>
-      <button
-        type="button"
-        className="btn btn-sm btn-link small-text p-0"
+      <Button
+        variant="link"
+        size="sm"
+        className="small-text"
         title={ruleText(project, timed.piece, back.rule)}
         onClick={() => timed.choose({ kind: "rule", rule: back.rule.id, effect: null })}
       >
         {compareTimes(timed.motion, back.motion)}
-      </button>
+      </Button>
     </span>
   );
 };

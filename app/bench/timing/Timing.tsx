@@ -1,11 +1,11 @@
 import { useState } from "react";
+import { Button, Form } from "react-bootstrap";
 import { ruleText } from "#core/describe";
 import { cascadeOrders, cascaded, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
-import { Icon } from "../../ui/Icon";
 import { NumberField } from "../../ui/NumberField";
 import { useChosen } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
@@ -21,6 +21,7 @@ import { timingKeys } from "./keys";
 import type { TimingHands } from "./keys";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
+import { Tool } from "../../ui/Tool";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = {
   first: "from the first",
@@ -46,7 +47,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
         onChange={setInterval}
       />{" "}
       ms
-      <select
+      <Form.Select
         className="word"
         aria-label="Order of the cascade"
         value={order}
@@ -57,10 +58,10 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
             {orderWords[o]}
           </option>
         ))}
-      </select>
-      <button
-        type="button"
-        className="btn btn-sm btn-outline-primary"
+      </Form.Select>
+      <Button
+        variant="outline-primary"
+        size="sm"
         onClick={() =>
           timed.set(
             cascaded(
@@ -74,7 +75,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
         }
       >
         Cascade
-      </button>
+      </Button>
     </span>
   );
 };
@@ -90,27 +91,29 @@ const PairNote = ({ timed }: { timed: Timed }) => {
       {led ? (
         <>
           <span>A rule leads this way:</span>
-          <button
-            type="button"
-            className="btn btn-sm btn-link p-0 text-truncate"
+          <Button
+            variant="link"
+            size="sm"
+            className="cut"
             onClick={() => timed.choose({ kind: "rule", rule: led.id, effect: null })}
           >
             {ruleText(project, timed.piece, led)}
-          </button>
+          </Button>
         </>
       ) : (
         <span className="quiet">
           No rule leads this way. Its timing is only tried here until one does.
         </span>
       )}
-      <button
-        type="button"
-        className="btn btn-sm btn-outline-primary ms-auto text-nowrap"
+      <Button
+        variant="outline-primary"
+        size="sm"
+        className="push"
         disabled={timed.moving.length === 0}
         onClick={timed.make}
       >
         Make it a rule
-      </button>
+      </Button>
     </div>
   );
 };
@@ -164,26 +167,21 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   return (
     <div className="timing" onKeyDown={onKey}>
       <div className="rule-filter">
-        <button
-          type="button"
-          className="tool"
-          aria-label={head.playing ? "Halt" : "Play the change"}
+        <Tool
+          icon={head.playing ? "pause" : "go"}
+          iconSize={14}
+          label={head.playing ? "Halt" : "Play the change"}
           title={head.playing ? "Halt (space)" : "Play the change on its card (space)"}
           onClick={head.play}
-        >
-          <Icon name={head.playing ? "pause" : "go"} size={14} />
-        </button>
-        <button
-          type="button"
-          className={`tool${head.loop ? " on" : ""}`}
-          aria-pressed={head.loop}
-          aria-label="Over and over"
-          title="Over and over"
+        />
+        <Tool
+          icon="restart"
+          iconSize={13}
+          label="Over and over"
+          on={head.loop}
           onClick={() => head.setLoop(!head.loop)}
-        >
-          <Icon name="restart" size={13} />
-        </button>
-        <select
+        />
+        <Form.Select
           className="word"
           aria-label="Speed of playing"
           value={head.rate}
@@ -193,7 +191,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
           <option value={0.5}>half speed</option>
           <option value={0.25}>a quarter</option>
           <option value={0.1}>a tenth</option>
-        </select>
+        </Form.Select>
         <SubjectPart
           timed={timed}
           onChange={() => {
@@ -201,7 +199,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
             head.seek(null);
           }}
         />
-        <span className="ms-auto d-inline-flex align-items-center gap-2">
+        <span className="line push">
           <BackPart timed={timed} shown={withBack} onShow={setWithBack} />
           <GiveMenu timed={timed} />
           <SaveMenu timed={timed} />

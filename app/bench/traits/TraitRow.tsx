@@ -46,6 +46,7 @@ const SwatchMenu = ({ trait }: { trait: Trait }) => {
       <Dropdown.Toggle
         variant="tool"
         size="sm"
+        className="trait-swatch"
         aria-label={`Swatch of ${trait.name}`}
         title="Choose another swatch"
       >

@@ -13,7 +13,7 @@ const Waiting = ({ save }: { save: Extract<SaveState, { kind: "waiting" }> }) =>
     <span className="save waiting" role="status">
       <span className="dot" />
       Not saved yet: {save.reason}. {count(save.changes)} {where}.
-      <Button variant="link" size="sm" className="p-0 ms-2" onClick={() => session.retry()}>
+      <Button variant="link" size="sm" onClick={() => session.retry()}>
         Try now
       </Button>
     </span>

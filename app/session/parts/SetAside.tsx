@@ -65,8 +65,8 @@ const AsideItem = ({ item }: { item: Aside }) => {
     saveText(`${label}.json`, "application/json", JSON.stringify(item, null, 2));
   return (
     <li className="aside-item">
-      <h3 className="h6">{label}</h3>
-      <p className="small">
+      <h3>{label}</h3>
+      <p className="small-text">
         Made {when(item.madeAt)}. {whyWords(item)}
       </p>
       <Rows item={item} project={project} />
@@ -105,7 +105,7 @@ export const SetAside = ({ onClose }: { onClose: () => void }) => {
   return (
     <Modal show onHide={onClose} size="lg" aria-labelledby="aside-title">
       <Modal.Header closeButton>
-        <Modal.Title as="h2" className="h5" id="aside-title">
+        <Modal.Title as="h2" id="aside-title">
           Edits set aside
         </Modal.Title>
       </Modal.Header>

@@ -1,5 +1,4 @@
 import { useEffect } from "react";
-import { ButtonGroup } from "react-bootstrap";
 import { runKey } from "../../ui/keys";
 import { Tool } from "../../ui/Tool";
 import { isTyping } from "../../ui/typing";
@@ -25,7 +24,7 @@ export const UndoButtons = () => {
   const { undo, redo } = useUndo();
   useUndoKeys(session);
   return (
-    <ButtonGroup className="undo-buttons" aria-label="Undo and redo">
+    <span role="group" className="undo-buttons" aria-label="Undo and redo">
       <Tool
         framed
         icon="undo"
@@ -42,6 +41,6 @@ export const UndoButtons = () => {
         title={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`}
         onClick={() => session.redo()}
       />
-    </ButtonGroup>
+    </span>
   );
 };

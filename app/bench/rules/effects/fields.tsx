@@ -5,6 +5,7 @@ import { inOrder } from "#core/project";
 import type { EffectOf, EffectType, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";
 import type { ComponentType } from "react";
+import { Form } from "react-bootstrap";
 import { NumberField } from "../../../ui/NumberField";
 import { OptionPart } from "../OptionPart";
 import { Pick } from "../../../ui/Pick";
@@ -172,10 +173,10 @@ const AddressFields = ({ effect, onChange }: FieldsOf<"address">) => {
     onChange({ ...effect, to: /^https?:\/\//i.test(typed) ? typed : `https://${typed}` });
   };
   return (
-    <input
+    <Form.Control
       className="word"
       aria-label="Web address"
-      size={Math.max(18, (text ?? effect.to).length)}
+      htmlSize={Math.max(18, (text ?? effect.to).length)}
       value={text ?? effect.to}
       spellCheck={false}
       onChange={(e) => setText(e.target.value)}

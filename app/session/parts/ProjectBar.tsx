@@ -1,0 +1,34 @@
+import type { ReactNode } from "react";
+import { Breadcrumb } from "react-bootstrap";
+import { Link } from "react-router";
+import { SkipLink } from "../../ui/SkipLink";
+import { SaveMark } from "./SaveMark";
+import { UndoButtons } from "./UndoButtons";
+
+interface Props {
+  /** where one is, outermost first; the last of them is here */
+  readonly crumbs: readonly ReactNode[];
+  /** what else the head of the page holds */
+  readonly children?: ReactNode;
+}
+
+/** The head of every page of a project: where one is, undo, and saving. */
+export const ProjectBar = ({ crumbs, children }: Props) => (
+  <header className="bar">
+    <SkipLink />
+    <Link to="/" className="brand">
+      Nubble
+    </Link>
+    <Breadcrumb className="crumbs" label="Where you are">
+      {crumbs.map((crumb, i) => (
+        <Breadcrumb.Item key={i} linkAs="span" active={i === crumbs.length - 1}>
+          {crumb}
+        </Breadcrumb.Item>
+      ))}
+    </Breadcrumb>
+    <UndoButtons />
+    <SaveMark />
+    <span className="push" />
+    {children}
+  </header>
+);

@@ -1,0 +1,6 @@
+/** The first stop of the Tab key on every page: past its head, to what the page is about. */
+export const SkipLink = () => (
+  <a className="skip-link" href="#content">
+    Skip to the content
+  </a>
+);
