@@ -74,7 +74,7 @@ describe("wiring", () => {
     await me.click("button", "New rule on Square");
     await me.pick("Trigger", "is entered", rule(3));
     await me.pick("New value of Checked", "yes", rule(3));
-    await me.click("button", "Add the way back", rule(3));
+    await me.click("button", "Add the way back of rule 3", rule(3));
     await me.until(async () =>
       expect(
         await me.page.$$eval(
@@ -89,8 +89,8 @@ describe("wiring", () => {
     expect(await (await me.find("button", "While", rule(4))).evaluate((b) => b.textContent)).toBe(
       "while Checked is yes",
     );
-    await me.click("button", "Remove rule", rule(4));
-    await me.click("button", "Remove rule", rule(3));
+    await me.click("button", "Remove rule 4", rule(4));
+    await me.click("button", "Remove rule 3", rule(3));
     await me.saved();
   });
 

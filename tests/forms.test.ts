@@ -82,7 +82,7 @@ describe("in Try", () => {
   it("a deck is dragged: the card follows the hand and comes back when it is let go too early", async () => {
     await desk.go("sailing-card-deck");
     const front = () =>
-      me.page.$eval('[aria-label="Front in Try"] .active', (e) => e.textContent);
+      me.page.$eval('[aria-label="Front in Try"] :checked + *', (e) => e.textContent);
     const card = await me.box('.try-host [data-layer="gull"]');
     const pull = async (by: number, slow: boolean) => {
       await me.page.mouse.move(card.x + 80, card.y + 90);

@@ -72,7 +72,7 @@ describe("bad input", () => {
       const me = await Person.open(given.browser, address() + path);
       expect(await me.text("h1")).toBe(words);
       await me.page.click("main a.btn");
-      await me.until(async () => expect(await me.text("h1")).toMatch(/Projects|Components/));
+      await me.until(async () => expect(await me.text("h1")).toMatch(/Projects|Kelpway kit/));
       await me.page.close();
     }
   });

@@ -54,7 +54,7 @@ const middle = async (layer: string) => {
   return [b.x + b.width / 2, b.y + b.height / 2] as const;
 };
 const shown = (trait: string) =>
-  me.page.$eval(`[aria-label="${trait} in Try"] .active`, (e) => e.textContent);
+  me.page.$eval(`[aria-label="${trait} in Try"] :checked + *`, (e) => e.textContent);
 const piece = async (id: string): Promise<Piece> =>
   (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[
     id

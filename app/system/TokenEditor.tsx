@@ -148,7 +148,8 @@ export const TokenEditor = ({
           </span>
         );
       }
-      default:
+      case "duration":
+      case "number":
         return (
           <span className="curve-part">
             <NumberField

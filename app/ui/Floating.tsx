@@ -55,8 +55,7 @@ export const Floating = ({ anchor, within, apart = true, onAway, children }: Pro
       show
       transition={false}
       placement="bottom-start"
-      // a point is a target as good as an element: the types of the library know only elements
-      target={target as HTMLElement}
+      target={target}
       container={within ?? null}
       popperConfig={popperConfig}
       {...(onAway ? { rootClose: true, rootCloseEvent: "mousedown" as const, onHide: onAway } : {})}

@@ -14,6 +14,7 @@ import { gather } from "./gather.ts";
 import { machine } from "./machine.ts";
 import { motion } from "./motion.ts";
 import { saving } from "./saving.ts";
+import { nudge } from "./nudge.ts";
 import { playerSize } from "./size.ts";
 import { stage } from "./stage.ts";
 
@@ -41,6 +42,7 @@ const sections: Readonly<Record<string, Section>> = {
   gather: () => gather(line),
   size: () => playerSize(line),
   saving: measureSaving,
+  nudge: () => nudge(line),
   stage: () => stage(line),
   map: () => stage(line, true),
 };

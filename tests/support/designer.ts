@@ -190,7 +190,7 @@ export class Designer extends Person {
     return this.page.$$eval(".btn-chip", (all) =>
       all.map((c) => ({
         text: (c as HTMLElement).innerText.replaceAll("\n", " "),
-        on: c.classList.contains("active"),
+        on: c.matches(":checked + *"),
       })),
     );
   }

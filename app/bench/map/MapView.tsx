@@ -1,7 +1,6 @@
 import { Controls, Handle, MarkerType, Position, ReactFlow } from "@xyflow/react";
 import type { Edge, Node, NodeProps } from "@xyflow/react";
 import { memo, useEffect, useMemo, useRef, useState } from "react";
-import { Form } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
@@ -14,6 +13,7 @@ import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
 import { arrangedMap } from "../../services/inspector";
 import { Choices } from "../../ui/Choices";
+import { Pick } from "../../ui/Pick";
 import { useBench, usePiece } from "../state/context";
 import { PlainWay } from "./PlainWay";
 import { WaitingWay } from "./WaitingWay";
@@ -128,6 +128,43 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
  */
 const MOST_LABELS = 150;
 
+/** The links of a map that something sets off; all of them for the empty text. */
+const linksOf = (map: PieceMap, trigger: string): readonly MapLink[] =>
+  map.links.filter((l) => trigger === "" || l.triggers.some((t) => t === trigger));
+
+const arrow = (waits: boolean) => ({
+  type: MarkerType.ArrowClosed,
+  width: 16,
+  height: 16,
+  color: waits ? "#b4501d" : "#5f6f6a",
+});
+
+/** How a way is drawn: a plain line among many, else with its words; waiting, it counts down. */
+const edgeOf = (
+  piece: Piece,
+  l: MapLink,
+  { many, around, wait }: { many: boolean; around: boolean; wait: Wait | undefined },
+): Edge => {
+  const undone = l.triggers.every((t) => t === "undone");
+  const line = many && !wait;
+  const words = linkText(piece, l);
+  const bent = { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" };
+  return {
+    id: `${l.from} ${l.to}`,
+    source: l.from,
+    target: l.to,
+    ...(around ? bent : {}),
+    ...(line ? { type: "line" } : {}),
+    ...(wait ? { type: "waiting" } : {}),
+    label: undone || line ? undefined : words,
+    className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
+    ...(line ? {} : { markerEnd: arrow(wait !== undefined) }),
+    data: { rules: l.rules, ...(many ? { words } : {}), ...(wait ? { wait, around } : {}) },
+    labelBgPadding: [4, 2],
+    labelBgBorderRadius: 4,
+  };
+};
+
 const edgesOf = (
   piece: Piece,
   map: PieceMap,
@@ -135,78 +172,41 @@ const edgesOf = (
   trigger: string,
   here: ReadonlySet<string>,
   waits: ReadonlyMap<Id, Wait>,
-  many = map.links.length > MOST_LABELS,
-): Edge[] =>
-  map.links
-    .filter((l) => trigger === "" || (l.triggers as readonly string[]).includes(trigger))
-    .map((l): Edge => {
-      const wait = here.has(l.from)
-        ? l.rules.map((r) => waits.get(r)).find((w) => w !== undefined)
-        : undefined;
-      const around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0);
-      const undone = l.triggers.every((t) => t === "undone");
-      return {
-        id: `${l.from} ${l.to}`,
-        source: l.from,
-        target: l.to,
-        ...(around
-          ? { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" }
-          : {}),
-        ...(many && !wait ? { type: "line" } : {}),
-        ...(wait ? { type: "waiting" } : {}),
-        label: undone || (many && !wait) ? undefined : linkText(piece, l),
-        className: `way${wait ? " waits" : ""}${undone ? " undone" : ""}`,
-        ...(many && !wait
-          ? {}
-          : {
-              markerEnd: {
-                type: MarkerType.ArrowClosed,
-                width: 16,
-                height: 16,
-                color: wait ? "#b4501d" : "#5f6f6a",
-              },
-            }),
-        data: {
-          rules: l.rules,
-          ...(many ? { words: linkText(piece, l) } : {}),
-          ...(wait ? { wait, around } : {}),
-        },
-        labelBgPadding: [4, 2],
-        labelBgBorderRadius: 4,
-      };
-    });
+): Edge[] => {
+  const many = map.links.length > MOST_LABELS;
+  return linksOf(map, trigger).map((l) => {
+    const around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0);
+    const [wait] = here.has(l.from) ? l.rules.flatMap((r) => waits.get(r) ?? []) : [];
+    return edgeOf(piece, l, { many, around, wait });
+  });
+};
 
 /** More variants than this are first shown by trait. */
 const MOST_AT_FIRST = 12;
 
-/** What leads from which variant to which, live with what is being tried. */
-export const MapView = ({ env }: { env: LayoutEnv }) => {
+/** Where the places of a map lie; computed in the worker, and null until then. */
+const useArranged = (env: LayoutEnv, map: PieceMap | null): Arranged | null => {
   const piece = usePiece();
-  const maps = useBench((s) => s.inspection?.maps);
-  const running = useBench((s) => s.running);
-  const want = useBench((s) => s.want);
-  const showRules = useBench((s) => s.showRules);
-  const room = useRef<HTMLDivElement>(null);
-  const [chosen, setByTrait] = useState<boolean | null>(null);
-  const [trigger, setTrigger] = useState("");
-  const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
-  const map = (byTrait ? maps?.byTrait : (maps?.byVariant ?? maps?.byTrait)) ?? null;
   const [layout, setLayout] = useState<{ map: PieceMap; at: Arranged } | null>(null);
+  const rows = useMemo(() => lanes(piece), [piece]);
   useEffect(() => {
-    if (!map) return;
+    if (!map?.byVariant) return;
     let stale = false;
-    if (map.byVariant)
-      void arrangedMap(env, map).then((at) => {
-        if (!stale) setLayout({ map, at });
-      });
+    void arrangedMap(env, map).then((at) => {
+      if (!stale) setLayout({ map, at });
+    });
     return () => {
       stale = true;
     };
   }, [env, map]);
-  const rows = useMemo(() => lanes(piece), [piece]);
-  const arrangedAt = layout?.map === map ? layout?.at : null;
-  const at = map && !map.byVariant ? rows : arrangedAt;
-  const waits = useMemo(
+  if (map && !map.byVariant) return rows;
+  return layout?.map === map ? (layout?.at ?? null) : null;
+};
+
+/** The waits of the running copy, by their rules. */
+const useWaits = (): ReadonlyMap<Id, Wait> => {
+  const running = useBench((s) => s.running);
+  return useMemo(
     () =>
       new Map(
         (running?.waits ?? []).map((w) => [
@@ -216,24 +216,112 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
       ),
     [running],
   );
-  const nodes = useMemo(
-    () => (map && at ? nodesOf(piece, map, at, running?.variant ?? {}) : []),
-    [piece, map, at, running],
+};
+
+interface DrawnProps {
+  readonly map: PieceMap;
+  readonly at: Arranged;
+  /** only ways set off by it; empty for all */
+  readonly trigger: string;
+}
+
+/** The map itself: places to be shown in Try, ways that lead to their rules. */
+const Drawn = ({ map, at, trigger }: DrawnProps) => {
+  const piece = usePiece();
+  const now = useBench((s) => s.running?.variant);
+  const want = useBench((s) => s.want);
+  const showRules = useBench((s) => s.showRules);
+  const waits = useWaits();
+  const room = useRef<HTMLDivElement>(null);
+  const nodes = useMemo(() => nodesOf(piece, map, at, now ?? {}), [piece, map, at, now]);
+  const edges = useMemo(() => {
+    const here = nodes.filter((n) => n.data.state === "now").map((n) => n.id);
+    return edgesOf(piece, map, at, trigger, new Set(here), waits);
+  }, [piece, map, at, trigger, nodes, waits]);
+  const show = (key: string) => {
+    const found = map.nodes.find((n) => n.key === key);
+    if (found) want({ ...found.variant });
+  };
+  return (
+    <div className="map-flow" ref={room}>
+      <ReactFlow
+        key={`${map.byVariant}`}
+        nodes={nodes}
+        edges={edges}
+        nodeTypes={nodeTypes}
+        edgeTypes={edgeTypes}
+        fitView
+        fitViewOptions={{ maxZoom: 1, padding: 0.08 }}
+        onMove={(e) => {
+          if (e) room.current?.classList.add("moving");
+        }}
+        onMoveEnd={() => room.current?.classList.remove("moving")}
+        minZoom={0.1}
+        maxZoom={2}
+        nodesConnectable={false}
+        onNodeClick={(_e, n) => show(n.id)}
+        onEdgeClick={(_e, edge) => showRules((edge.data?.rules ?? []) as string[])}
+        ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}
+      >
+        <Controls showInteractive={false} />
+      </ReactFlow>
+    </div>
   );
-  const edges = useMemo(
-    () =>
-      map && at
-        ? edgesOf(
-            piece,
-            map,
-            at,
-            trigger,
-            new Set(nodes.filter((n) => n.data.state === "now").map((n) => n.id)),
-            waits,
-          )
-        : [],
-    [piece, map, at, trigger, nodes, waits],
+};
+
+interface FilterProps {
+  readonly map: PieceMap;
+  /** too many variants to be drawn one by one */
+  readonly folded: boolean;
+  readonly trigger: string;
+  readonly onTrigger: (trigger: string) => void;
+  readonly onByTrait: (byTrait: boolean) => void;
+}
+
+/** By what the map is drawn, and which ways it shows. */
+const Filter = ({ map, folded, trigger, onTrigger, onByTrait }: FilterProps) => {
+  const shown = linksOf(map, trigger).length;
+  return (
+    <div className="rule-filter">
+      <Choices
+        label="Drawn by"
+        value={map.byVariant ? "variant" : "trait"}
+        choices={[
+          { value: "trait", words: "By trait" },
+          {
+            value: "variant",
+            words: "By variant",
+            disabled: folded,
+            ...(folded ? { title: "More than 500 variants are folded by trait" } : {}),
+          },
+        ]}
+        onChoose={(by) => onByTrait(by === "trait")}
+      />
+      <Pick
+        label="Only ways set off by"
+        value={trigger}
+        options={[
+          { value: "", words: "all ways" },
+          ...triggersOf(map).map((t) => ({ value: t, words: words(t) })),
+        ]}
+        onPick={onTrigger}
+      />
+      <span className="quiet push">
+        {map.nodes.length} {map.byVariant ? "variants" : "values"}, {shown} ways. Click one to show
+        it in Try, a way to edit its rule.
+      </span>
+    </div>
   );
+};
+
+/** What leads from which variant to which, live with what is being tried. */
+export const MapView = ({ env }: { env: LayoutEnv }) => {
+  const maps = useBench((s) => s.inspection?.maps);
+  const [chosen, setByTrait] = useState<boolean | null>(null);
+  const [trigger, setTrigger] = useState("");
+  const byTrait = chosen ?? (maps?.byVariant?.nodes.length ?? 0) > MOST_AT_FIRST;
+  const map = (byTrait ? maps?.byTrait : (maps?.byVariant ?? maps?.byTrait)) ?? null;
+  const at = useArranged(env, map);
   if (!map || map.nodes.length === 0)
     return (
       <p className="drawer-empty">
@@ -244,67 +332,17 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
     );
   return (
     <div className="map">
-      <div className="rule-filter">
-        <Choices
-          label="Drawn by"
-          value={map.byVariant ? "variant" : "trait"}
-          choices={[
-            { value: "trait", words: "By trait" },
-            {
-              value: "variant",
-              words: "By variant",
-              disabled: !maps?.byVariant,
-              ...(maps?.byVariant ? {} : { title: "More than 500 variants are folded by trait" }),
-            },
-          ]}
-          onChoose={(by) => setByTrait(by === "trait")}
-        />
-        <Form.Select
-          className="word"
-          aria-label="Only ways set off by"
-          value={trigger}
-          onChange={(e) => setTrigger(e.target.value)}
-        >
-          <option value="">all ways</option>
-          {triggersOf(map).map((t) => (
-            <option key={t} value={t}>
-              {words(t)}
-            </option>
-          ))}
-        </Form.Select>
-        <span className="quiet push">
-          {map.nodes.length} {map.byVariant ? "variants" : "values"}, {edges.length} ways. Click one
-          to show it in Try, a way to edit its rule.
-        </span>
-      </div>
-      <div className="map-room" ref={room}>
-        {at && (
-          <ReactFlow
-            key={`${map.byVariant}`}
-            nodes={nodes}
-            edges={edges}
-            nodeTypes={nodeTypes}
-            edgeTypes={edgeTypes}
-            fitView
-            fitViewOptions={{ maxZoom: 1, padding: 0.08 }}
-            onMove={(e) => {
-              if (e) room.current?.classList.add("moving");
-            }}
-            onMoveEnd={() => room.current?.classList.remove("moving")}
-            minZoom={0.1}
-            maxZoom={2}
-            nodesConnectable={false}
-            onNodeClick={(_e, n) => {
-              const found = map.nodes.find((x) => x.key === n.id);
-              if (found) want({ ...found.variant });
-            }}
-            onEdgeClick={(_e, edge) => showRules((edge.data?.rules ?? []) as string[])}
-            ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}
-          >
-            <Controls showInteractive={false} />
-          </ReactFlow>
-        )}
-        {!at && (
+      <Filter
+        map={map}
+        folded={!maps?.byVariant}
+        trigger={trigger}
+        onTrigger={setTrigger}
+        onByTrait={setByTrait}
+      />
+      <div className="map-room">
+        {at ? (
+          <Drawn map={map} at={at} trigger={trigger} />
+        ) : (
           <p className="drawer-empty" role="status">
             Drawing …
           </p>

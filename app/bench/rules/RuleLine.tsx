@@ -1,27 +1,22 @@
+import type { MouseEvent } from "react";
 import { Button, Form } from "react-bootstrap";
-import { isContact, isNavigation } from "#core/machine";
 import { ruleTrouble } from "#core/describe";
-import {
-  addWayBack,
-  duplicateRule,
-  moveRule,
-  piecesOf,
-  removeRule,
-  setRule,
-  wayBack,
-} from "#core/edit";
+import { piecesOf, setRule } from "#core/edit";
 import { traitsOf } from "#core/looks";
+import { isContact, isNavigation } from "#core/machine";
 import type { Effect, Piece, Project, Rule } from "#core/project";
-import { PATIENCE } from "../../session/session";
-import { useCommand, usePiece } from "../state/context";
-import { useDisplayedProject } from "../../session/displayed";
-import { EffectPart } from "./EffectPart";
 import { MotionPart } from "../../parts/MotionPart";
+import { useDisplayedProject } from "../../session/displayed";
+import { PATIENCE } from "../../session/session";
+import { Tool } from "../../ui/Tool";
+import { useCommand, usePiece } from "../state/context";
+import { EffectPart } from "./EffectPart";
+import { RuleTools } from "./RuleTools";
 import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
-import { Tool } from "../../ui/Tool";
 
 export type Parts = Partial<Omit<Rule, "id">>;
+type SetParts = (parts: Parts, gesture?: string | null) => void;
 
 /**
  * What a new rule most likely does: turn the first trait on, or where there is none, go to another
@@ -40,33 +35,62 @@ export const usualEffect = (project: Project, piece: Piece): Effect[] => {
   ];
 };
 
+interface EffectsProps {
+  readonly piece: Piece;
+  readonly rule: Rule;
+  readonly set: SetParts;
+}
+
+/** All that a rule does, and one thing more. */
+const Effects = ({ piece, rule, set }: EffectsProps) => {
+  const project = useDisplayedProject();
+  const { effects } = rule;
+  const replace = (at: number, next: Effect) =>
+    set({ effects: effects.map((old, i) => (i === at ? next : old)) });
+  const add = () => {
+    const usual = usualEffect(project, piece);
+    set({ effects: [...effects, ...(usual.length ? usual : [{ type: "back" } as const])] });
+  };
+  return (
+    <>
+      {effects.map((e, i) => (
+        <span key={i} className="effect">
+          {i > 0 && <span>and</span>}
+          <EffectPart
+            piece={piece}
+            effect={e}
+            motion={rule.motion}
+            onChange={(next) => replace(i, next)}
+            onRemove={
+              effects.length > 1 ? () => set({ effects: effects.filter((_, k) => k !== i) }) : null
+            }
+          />
+        </span>
+      ))}
+      <Tool size="sm" icon="plus" iconSize={12} label="Another effect" onClick={add} />
+    </>
+  );
+};
+
+interface Props {
+  readonly rule: Rule;
+  /** counted from 1 */
+  readonly place: number;
+  readonly chosen: boolean;
+  readonly onChoose: (e: MouseEvent) => void;
+}
+
 /** One rule as a sentence, edited in place. */
-export const RuleLine = ({
-  rule,
-  place,
-  chosen,
-  onChoose,
-}: {
-  rule: Rule;
-  /** counted from 1 */ place: number;
-  chosen: boolean;
-  onChoose: (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
-}) => {
+export const RuleLine = ({ rule, place, chosen, onChoose }: Props) => {
   const command = useCommand();
   const project = useDisplayedProject();
   const piece = usePiece();
-  const set = (parts: Parts, gesture: string | null = null) => {
+  const set: SetParts = (parts, gesture = null) =>
     command((_, now) => setRule(now, rule.id, parts), gesture, PATIENCE);
-  };
   const trouble = ruleTrouble(project, piece, rule);
-  const contact = isContact(rule.trigger.type);
-  const setEffect = (i: number, e: Effect) =>
-    set({ effects: rule.effects.map((old, k) => (k === i ? e : old)) });
+  const classes = ["rule", !rule.on && "off", trouble && "troubled", chosen && "chosen"];
   return (
-    <li
-      className={`rule${rule.on ? "" : " off"}${trouble ? " troubled" : ""}${chosen ? " chosen" : ""}`}
-      data-rule={rule.id}
-    >
+    <li className={classes.filter(Boolean).join(" ")} data-rule={rule.id}>
       <Button
         variant="tool"
         size="sm"
@@ -80,7 +104,7 @@ export const RuleLine = ({
       </Button>
       <Form.Check.Input
         role="switch"
-        aria-label="Rule is on"
+        aria-label={`Rule ${place} is on`}
         checked={rule.on}
         onChange={() => set({ on: !rule.on })}
       />
@@ -90,39 +114,8 @@ export const RuleLine = ({
         <span className="arrow" aria-hidden="true">
           →
         </span>
-        {rule.effects.map((e, i) => (
-          <span key={i} className="effect">
-            {i > 0 && <span>and</span>}
-            <EffectPart
-              piece={piece}
-              effect={e}
-              motion={rule.motion}
-              onChange={(next) => setEffect(i, next)}
-              onRemove={
-                rule.effects.length > 1
-                  ? () => set({ effects: rule.effects.filter((_, k) => k !== i) })
-                  : null
-              }
-            />
-          </span>
-        ))}
-        <Tool
-          size="sm"
-          icon="plus"
-          iconSize={12}
-          label="Another effect"
-          onClick={() =>
-            set({
-              effects: [
-                ...rule.effects,
-                ...(usualEffect(project, piece).length
-                  ? usualEffect(project, piece)
-                  : [{ type: "back" } as const]),
-              ],
-            })
-          }
-        />
-        {contact && (
+        <Effects piece={piece} rule={rule} set={set} />
+        {isContact(rule.trigger.type) && (
           <Button
             variant="word"
             active={rule.undo}
@@ -139,48 +132,7 @@ export const RuleLine = ({
         />
         {trouble && <span className="trouble">{trouble}</span>}
       </div>
-      <span className="rule-tools">
-        {wayBack(piece, rule) && (
-          <Tool
-            size="sm"
-            icon="way-back"
-            iconSize={13}
-            label="Add the way back"
-            title="Add the rule that leads back from here"
-            onClick={() => command((_, now) => addWayBack(now, rule))}
-          />
-        )}
-        <Tool
-          size="sm"
-          icon="up"
-          iconSize={13}
-          label="Move rule up"
-          onClick={() => command((_, now) => moveRule(now, rule.id, -1))}
-        />
-        <Tool
-          size="sm"
-          icon="down"
-          iconSize={13}
-          label="Move rule down"
-          onClick={() => command((_, now) => moveRule(now, rule.id, 1))}
-        />
-        <Tool
-          size="sm"
-          icon="copy"
-          iconSize={13}
-          label="Duplicate rule"
-          title="Duplicate"
-          onClick={() => command((_, now) => duplicateRule(now, rule).change)}
-        />
-        <Tool
-          size="sm"
-          icon="bin"
-          iconSize={13}
-          label="Remove rule"
-          title="Remove"
-          onClick={() => command((_, now) => removeRule(now, rule.id))}
-        />
-      </span>
+      <RuleTools rule={rule} place={place} />
     </li>
   );
 };

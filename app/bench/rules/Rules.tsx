@@ -1,11 +1,15 @@
 import { useState } from "react";
 import type { ClipboardEvent, KeyboardEvent } from "react";
-import { Button, Form } from "react-bootstrap";
+import { Button } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import { addRule, copyRules, readRules, removeRules } from "#core/edit";
 import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
 import { ROOT, inOrder } from "#core/project";
 import { saveText } from "../../services/download";
+import { Check } from "../../ui/Check";
+import { Pick } from "../../ui/Pick";
+import { useEdits } from "../commands/edits";
 import {
   useActive,
   useBench,
@@ -14,127 +18,199 @@ import {
   usePiece,
   useWorkpiece,
 } from "../state/context";
-import { useEdits } from "../commands/edits";
 import { ChosenRules } from "./ChosenRules";
 import { listed } from "./listing";
 import type { Grouping } from "./listing";
-import { RuleLine, usualEffect } from "./RuleLine";
-import type { Parts } from "./RuleLine";
 import { Makers } from "./Makers";
+import { RuleLine, usualEffect } from "./RuleLine";
 import { Signals } from "./Signals";
 
-/** What happens when: the piece's rules as sentences, edited in place. */
-export const Rules = () => {
-  const command = useCommand();
-  const workpiece = useWorkpiece();
+const groupings: readonly { readonly value: Grouping; readonly words: string }[] = [
+  { value: "order", words: "in their order" },
+  { value: "layer", words: "by layer" },
+  { value: "trigger", words: "by trigger" },
+];
+
+/** Which rules are listed, and in which groups. */
+interface Filter {
+  readonly ofLayer: boolean;
+  readonly inVariant: boolean;
+  readonly grouping: Grouping;
+}
+const all: Filter = { ofLayer: false, inVariant: false, grouping: "order" };
+
+interface FilterProps {
+  readonly filter: Filter;
+  readonly onFilter: (filter: Filter) => void;
+  readonly shown: number;
+}
+
+const FilterBar = ({ filter, onFilter, shown }: FilterProps) => {
   const piece = usePiece();
   const chosen = useChosen();
-  const rules = inOrder(piece.rules);
-  const source = chosen[0] !== undefined && chosen[0] !== ROOT ? chosen[0] : null;
-  const layer = source === null ? null : piece.layers[source]?.name;
   const { variant } = useActive();
-  const [ofLayer, setOfLayer] = useState(false);
-  const [inVariant, setInVariant] = useState(false);
-  const [grouping, setGrouping] = useState<Grouping>("order");
-  const groups = listed(piece, {
-    layers: ofLayer && chosen.length ? chosen : null,
-    variant: inVariant ? variant : null,
-    grouping,
-  });
-  const shown = groups.reduce((n, g) => n + g.rules.length, 0);
+  const count = Object.keys(piece.rules).length;
+  return (
+    <div className="rule-filter">
+      <Check
+        words="of what is chosen"
+        checked={filter.ofLayer}
+        disabled={chosen.length === 0 && !filter.ofLayer}
+        onSwitch={(ofLayer) => onFilter({ ...filter, ofLayer })}
+      />
+      {traitsOf(piece).length > 0 && (
+        <Check
+          words={`that may fire in ${variantName(piece, variant)}`}
+          checked={filter.inVariant}
+          onSwitch={(inVariant) => onFilter({ ...filter, inVariant })}
+        />
+      )}
+      <span className="quiet push">{shown < count && `${shown} of ${count} rules`}</span>
+      <Pick
+        label="Order of the rules"
+        value={filter.grouping}
+        options={groupings}
+        onPick={(grouping) => onFilter({ ...filter, grouping })}
+      />
+    </div>
+  );
+};
+
+const NoRules = () => {
+  const piece = usePiece();
+  const needsTrait = traitsOf(piece).length === 0 && piece.kind === "component";
+  return (
+    <p className="drawer-empty">
+      No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts becomes
+      the opposite, tween 200 ms”.{" "}
+      {needsTrait && "Declare a trait first, so that there is something to change."}
+    </p>
+  );
+};
+
+/** Making rules, and saving them as a state chart. */
+const RuleAdd = () => {
+  const command = useCommand();
+  const workpiece = useWorkpiece();
+  const layers = usePiece((p) => p.layers);
+  const any = usePiece((p) => Object.keys(p.rules).length > 0);
+  const [lead] = useChosen();
+  const layer = lead === undefined || lead === ROOT ? undefined : layers[lead];
+  const add = (source: Id | null) =>
+    command((project, piece) => {
+      const effects = usualEffect(project, piece);
+      return addRule(piece, { source, effects }).change;
+    });
+  const save = () => {
+    const { piece, project } = workpiece;
+    if (piece) saveText(`${piece.name}.scxml`, "application/scxml+xml", writeScxml(project, piece));
+  };
+  return (
+    <div className="rule-add">
+      <Button variant="outline-primary" size="sm" onClick={() => add(layer?.id ?? null)}>
+        New rule{layer ? ` on ${layer.name}` : ""}
+      </Button>
+      <Makers />
+      {any && (
+        <Button
+          variant="link"
+          size="sm"
+          className="push last"
+          title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how"
+          onClick={save}
+        >
+          Save as SCXML
+        </Button>
+      )}
+      {layer && (
+        <Button variant="link" size="sm" onClick={() => add(null)}>
+          on the whole piece
+        </Button>
+      )}
+    </div>
+  );
+};
+
+interface Held {
+  readonly shiftKey: boolean;
+  readonly ctrlKey: boolean;
+  readonly metaKey: boolean;
+}
+
+/** What is chosen after a rule was pressed: it alone, one more with Ctrl, all between with Shift. */
+const chosenAfter = (
+  picked: readonly Id[],
+  inView: readonly Id[],
+  id: Id,
+  held: Held,
+): readonly Id[] => {
+  const from = inView.indexOf(picked.at(-1) ?? "");
+  const to = inView.indexOf(id);
+  if (held.shiftKey && from >= 0)
+    return [...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)])];
+  if (held.ctrlKey || held.metaKey)
+    return picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id];
+  return picked.length === 1 && picked[0] === id ? [] : [id];
+};
+
+const isField = (target: EventTarget): boolean =>
+  target instanceof Element &&
+  target.closest("input:not([type=checkbox]), select, textarea") !== null;
+
+/** Keys and the clipboard, for the rules that are chosen. */
+const useRuleHands = (picked: readonly Id[]) => {
+  const command = useCommand();
+  const workpiece = useWorkpiece();
   const edits = useEdits();
   const chooseRules = useBench((s) => s.chooseRules);
-  const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
-  const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
-  const pick = (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
-    const from = inView.indexOf(picked.at(-1) ?? "");
-    const to = inView.indexOf(id);
-    if (e.shiftKey && from >= 0)
-      chooseRules([
-        ...new Set([...picked, ...inView.slice(Math.min(from, to), Math.max(from, to) + 1)]),
-      ]);
-    else if (e.ctrlKey || e.metaKey)
-      chooseRules(picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id]);
-    else chooseRules(picked.length === 1 && picked[0] === id ? [] : [id]);
-  };
-  const typing = (target: EventTarget) =>
-    target instanceof Element &&
-    target.closest("input:not([type=checkbox]), select, textarea") !== null;
-  const onKey = (e: KeyboardEvent<HTMLDivElement>) => {
-    if (typing(e.target) || picked.length === 0) return;
+  const remove = () => command((_, piece) => removeRules(piece, picked));
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (isField(e.target) || picked.length === 0) return;
     if (e.key === "Escape") chooseRules([]);
-    else if (e.key === "Delete" || e.key === "Backspace")
-      command((_, now) => removeRules(now, picked));
+    else if (e.key === "Delete" || e.key === "Backspace") remove();
     else return;
     e.preventDefault();
     e.stopPropagation();
   };
-  const onCopy = (e: ClipboardEvent<HTMLDivElement>) => {
-    if (typing(e.target) || picked.length === 0) return;
+  const onCopy = (e: ClipboardEvent) => {
+    const { piece } = workpiece;
+    if (isField(e.target) || picked.length === 0 || !piece) return;
     e.clipboardData.setData("text/plain", JSON.stringify(copyRules(piece, picked)));
     e.preventDefault();
-    if (e.type === "cut") command((_, now) => removeRules(now, picked));
+    if (e.type === "cut") remove();
   };
-  const onPaste = (e: ClipboardEvent<HTMLDivElement>) => {
-    const clip = typing(e.target) ? null : readRules(e.clipboardData.getData("text/plain"));
+  const onPaste = (e: ClipboardEvent) => {
+    const clip = isField(e.target) ? null : readRules(e.clipboardData.getData("text/plain"));
     if (!clip) return;
     e.preventDefault();
     edits.pasteRules(clip);
   };
-  const add = (given: Parts) => {
-    command(
-      (project, now) =>
-        addRule(now, { source, effects: usualEffect(project, now), ...given }).change,
-    );
-  };
+  return { onKeyDown, onCopy, onCut: onCopy, onPaste };
+};
+
+/** What happens when: the piece's rules as sentences, edited in place. */
+export const Rules = () => {
+  const piece = usePiece();
+  const chosen = useChosen();
+  const { variant } = useActive();
+  const [filter, setFilter] = useState(all);
+  const chooseRules = useBench((s) => s.chooseRules);
+  const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
+  const hands = useRuleHands(picked);
+  const rules = inOrder(piece.rules);
+  const groups = listed(piece, {
+    layers: filter.ofLayer && chosen.length ? chosen : null,
+    variant: filter.inVariant ? variant : null,
+    grouping: filter.grouping,
+  });
+  const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
   return (
-    <div className="rules" onKeyDown={onKey} onCopy={onCopy} onCut={onCopy} onPaste={onPaste}>
+    <div className="rules" {...hands}>
       {picked.length > 0 && (
         <ChosenRules piece={piece} ids={picked} onClose={() => chooseRules([])} />
       )}
-      {rules.length === 0 && (
-        <p className="drawer-empty">
-          No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts
-          becomes the opposite, tween 200 ms”.{" "}
-          {traitsOf(piece).length === 0 && piece.kind === "component"
-            ? "Declare a trait first, so that there is something to change."
-            : ""}
-        </p>
-      )}
-      {rules.length > 1 && (
-        <div className="rule-filter">
-          <label>
-            <Form.Check.Input
-              checked={ofLayer}
-              disabled={chosen.length === 0 && !ofLayer}
-              onChange={(e) => setOfLayer(e.target.checked)}
-            />{" "}
-            of what is chosen
-          </label>
-          {traitsOf(piece).length > 0 && (
-            <label>
-              <Form.Check.Input
-                checked={inVariant}
-                onChange={(e) => setInVariant(e.target.checked)}
-              />{" "}
-              that may fire in {variantName(piece, variant)}
-            </label>
-          )}
-          <span className="quiet push">
-            {shown < rules.length && `${shown} of ${rules.length} rules`}
-          </span>
-          <Form.Select
-            className="word"
-            aria-label="Order of the rules"
-            value={grouping}
-            onChange={(e) => setGrouping(e.target.value as Grouping)}
-          >
-            <option value="order">in their order</option>
-            <option value="layer">by layer</option>
-            <option value="trigger">by trigger</option>
-          </Form.Select>
-        </div>
-      )}
+      {rules.length === 0 && <NoRules />}
+      {rules.length > 1 && <FilterBar filter={filter} onFilter={setFilter} shown={inView.length} />}
       {groups.map((g) => (
         <section key={g.key}>
           {g.name && <h3 className="caption rule-group">{g.name}</h3>}
@@ -145,44 +221,17 @@ export const Rules = () => {
                 rule={r}
                 place={rules.indexOf(r) + 1}
                 chosen={picked.includes(r.id)}
-                onChoose={(e) => pick(r.id, e)}
+                onChoose={(e) => chooseRules(chosenAfter(picked, inView, r.id, e))}
               />
             ))}
           </ol>
         </section>
       ))}
-      {rules.length > 0 && shown === 0 && (
+      {rules.length > 0 && inView.length === 0 && (
         <p className="drawer-empty">None of the {rules.length} rules is of that kind.</p>
       )}
       <Signals />
-      <div className="rule-add">
-        <Button variant="outline-primary" size="sm" onClick={() => add({})}>
-          New rule{layer ? ` on ${layer}` : ""}
-        </Button>
-        <Makers />
-        {rules.length > 0 && (
-          <Button
-            variant="link"
-            size="sm"
-            className="push last"
-            title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how"
-            onClick={() =>
-              saveText(
-                `${piece.name}.scxml`,
-                "application/scxml+xml",
-                writeScxml(workpiece.project, piece),
-              )
-            }
-          >
-            Save as SCXML
-          </Button>
-        )}
-        {layer && (
-          <Button variant="link" size="sm" onClick={() => add({ source: null })}>
-            on the whole piece
-          </Button>
-        )}
-      </div>
+      <RuleAdd />
     </div>
   );
 };

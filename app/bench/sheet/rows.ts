@@ -97,6 +97,20 @@ const traitOption = (
   };
 };
 
+/** An option that sets a property of a layer of the component itself. */
+const propertyOption = (
+  project: Project,
+  key: Option["key"],
+  own: SpecifiedValue | undefined,
+  pieces: Row["choices"],
+): OptionRow => {
+  const known = property(key);
+  const inherent = own ?? known?.fallback;
+  if (key === "component") return { type: { is: "reference" }, choices: pieces, inherent };
+  const type: ValueType = known?.type ?? { is: "text" };
+  return { type, choices: asChoices(project, type), inherent };
+};
+
 /**
  * How an option is set; one that shows a nested copy's own trait or option to the outside takes
  * after that.
@@ -118,16 +132,7 @@ const optionRow = (
     const nested = inner && option ? optionRow(project, inner, option, pieces, depth + 1) : null;
     return nested && { ...nested, inherent: own ?? nested.inherent };
   }
-  if (o.key === "component") {
-    const inherent = own ?? property(o.key)?.fallback;
-    return { type: { is: "reference" }, choices: pieces, inherent };
-  }
-  const type: ValueType = property(o.key)?.type ?? { is: "text" };
-  return {
-    type,
-    choices: asChoices(project, type),
-    inherent: own ?? property(o.key)?.fallback,
-  };
+  return propertyOption(project, o.key, own, pieces);
 };
 
 const copyRows = (

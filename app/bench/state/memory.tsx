@@ -26,8 +26,7 @@ const ofAll = ["heldStyle", "heldVariant", "lastCopy"] as const;
 const pick = <K extends keyof BenchState>(
   state: BenchState,
   keys: readonly K[],
-): Partial<BenchState> =>
-  Object.fromEntries(keys.map((key) => [key, state[key]])) as Pick<BenchState, K>;
+): Partial<BenchState> => Object.fromEntries(keys.map((key) => [key, state[key]]));
 
 /** What the benches of a window leave behind, for as long as it is open. */
 export class BenchMemory implements LeftBehind {

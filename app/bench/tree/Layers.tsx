@@ -1,6 +1,6 @@
 import { DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import type { DragEndEvent, DragMoveEvent } from "@dnd-kit/core";
-import { memo, useId, useMemo, useState } from "react";
+import { memo, useId, useMemo, useRef, useState } from "react";
 import { Form } from "react-bootstrap";
 import { useShallow } from "zustand/react/shallow";
 import { holds } from "#core/edit";
@@ -60,7 +60,8 @@ export const Layers = memo(function Layers() {
   const { variant } = useActive();
   const hidden = usePiece(useShallow((p) => hiddenIn(p, variant)));
   const notShown = useMemo(() => new Set(hidden), [hidden]);
-  const tree = useTree(find);
+  const element = useRef<HTMLDivElement>(null);
+  const tree = useTree(element, find);
   const { lines, chosen, lead, closed, renaming, actions } = tree;
   const { landing, ...drag } = useLanding();
   const sensors = useSensors(useSensor(PointerSensor, slack));
@@ -108,7 +109,7 @@ export const Layers = memo(function Layers() {
       )}
       <DndContext id={id} sensors={sensors} {...drag}>
         <div
-          ref={tree.tree}
+          ref={element}
           role="tree"
           aria-label="Layers"
           aria-multiselectable="true"

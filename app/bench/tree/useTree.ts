@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, RefObject } from "react";
 import type { Id } from "#core/basics";
 import { renameLayer, restack } from "#core/edit";
 import { valuesIn } from "#core/looks";
@@ -37,20 +37,21 @@ const useFolds = () => {
   return { closed, fold };
 };
 
-/** Gives lines the focus, once they are there. */
-const useLineFocus = (lead: Id) => {
-  const tree = useRef<HTMLDivElement>(null);
+const lineIn = (tree: RefObject<HTMLElement | null>, id: Id): HTMLElement | null | undefined =>
+  tree.current?.querySelector<HTMLElement>(`[data-line="${id}"]`);
+
+/** Gives lines of the tree the focus, once they are there. */
+const useLineFocus = (tree: RefObject<HTMLElement | null>, lead: Id) => {
   const [wanted, setWanted] = useState({ id: "", times: 0 });
   const focusLine = useCallback(
     (id: Id) => setWanted(({ times }) => ({ id, times: times + 1 })),
     [],
   );
-  const lineOf = (id: Id) => tree.current?.querySelector<HTMLElement>(`[data-line="${id}"]`);
-  useLayoutEffect(() => lineOf(wanted.id)?.focus(), [wanted]);
+  useLayoutEffect(() => lineIn(tree, wanted.id)?.focus(), [tree, wanted]);
   useEffect(() => {
-    if (lead !== ROOT) lineOf(lead)?.scrollIntoView({ block: "nearest" });
-  }, [lead]);
-  return { tree, focusLine };
+    if (lead !== ROOT) lineIn(tree, lead)?.scrollIntoView({ block: "nearest" });
+  }, [tree, lead]);
+  return focusLine;
 };
 
 /** What one does with the lines of the tree. */
@@ -100,7 +101,7 @@ const useLineActions = (fold: (id: Id) => void, focusLine: (id: Id) => void) => 
 };
 
 /** The piece's tree of layers: its lines, what one does with them, and its keys. */
-export const useTree = (find: string) => {
+export const useTree = (element: RefObject<HTMLElement | null>, find: string) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
   const piece = usePieceParts("layers");
@@ -109,7 +110,7 @@ export const useTree = (find: string) => {
   const lead = chosen[0] ?? ROOT;
   const { closed, fold } = useFolds();
   const lines = useMemo(() => linesOf(piece, closed, find), [piece, closed, find]);
-  const { tree, focusLine } = useLineFocus(lead);
+  const focusLine = useLineFocus(element, lead);
   const { actions, menu, closeMenu } = useLineActions(fold, focusLine);
   const typed = useRef({ text: "", at: 0 });
   // whoever pressed a line with the pointer means the bench by letters, as on a card
@@ -162,7 +163,6 @@ export const useTree = (find: string) => {
     renaming,
     lines,
     closed,
-    tree,
     actions,
     menu,
     closeMenu,

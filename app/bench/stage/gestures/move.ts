@@ -134,11 +134,12 @@ export class Move {
   }
 
   private put(dx: number, dy: number): void {
-    const places = [...this.from].map(([id, start]) => {
+    const places: Record<Id, { x: number; y: number }> = {};
+    for (const [id, start] of this.from) {
       const [x, y] = wayInto(start.around, dx, dy);
-      return [id, { x: hundredths(start.x + x), y: hundredths(start.y + y) }];
-    });
-    this.edits.set(Object.fromEntries(places), this.gesture);
+      places[id] = { x: hundredths(start.x + x), y: hundredths(start.y + y) };
+    }
+    this.edits.set(places, this.gesture);
   }
 
   private readout(first: Start, dx: number, dy: number): Marks["readout"] {

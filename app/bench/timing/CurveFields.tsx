@@ -1,0 +1,215 @@
+import { Form } from "react-bootstrap";
+import { plainText } from "#core/basics";
+import type { Id } from "#core/basics";
+import { easingText } from "#core/describe";
+import { withPose, withoutPose } from "#core/edit";
+import { tokenValue } from "#core/looks";
+import { cssWords, isSpring, lengthOf, presets } from "#core/motion";
+import type { LaneName } from "#core/motion";
+import { inOrder } from "#core/project";
+import type { Easing, Lane, MotionValue, Token } from "#core/project";
+import { EasingPart } from "../../parts/EasingPart";
+import { useDisplayedProject } from "../../session/displayed";
+import { Check } from "../../ui/Check";
+import { NumberField } from "../../ui/NumberField";
+import { Pick } from "../../ui/Pick";
+import { Tool } from "../../ui/Tool";
+import type { Timed } from "./useTiming";
+
+export type LaneParts = Partial<Omit<Lane, "layer" | "key">>;
+export type SetLane = (parts: LaneParts, gesture: string) => void;
+
+const MINUTE = 60_000;
+
+interface LaneProps {
+  readonly lane: Lane;
+  readonly set: SetLane;
+}
+
+/** When a lane begins, how long it takes, and by which curve. */
+export const LaneTime = ({ lane, set }: LaneProps) => (
+  <span className="effect">
+    after{" "}
+    <NumberField
+      label="Delay of the lane in milliseconds"
+      value={Math.round(lane.delay)}
+      min={0}
+      max={MINUTE}
+      step={10}
+      onChange={(delay) => set({ delay }, "delay")}
+    />{" "}
+    ms,
+    {isSpring(lane.easing) ? (
+      <span className="mono quiet">{Math.round(lengthOf(lane))}</span>
+    ) : (
+      <NumberField
+        label="Duration of the lane in milliseconds"
+        value={Math.round(lane.duration)}
+        min={0}
+        max={MINUTE}
+        step={10}
+        onChange={(duration) => set({ duration }, "duration")}
+      />
+    )}{" "}
+    ms
+    <EasingPart
+      label="Curve of the lane"
+      easing={lane.easing}
+      onChange={(easing) => set({ easing }, "easing")}
+    />
+  </span>
+);
+
+const EVER = "ever";
+const oftens = [1, 2, 3, 4, 5, 8].map((n) => ({
+  value: String(n),
+  words: n === 1 ? "once" : `${n} times`,
+}));
+
+/** How often a lane is gone through, as it is kept: 0 for ever, nothing for once. */
+const timesOf = (choice: string): number | undefined => {
+  if (choice === EVER) return 0;
+  return choice === "1" ? undefined : Number(choice);
+};
+
+/** How often a lane is gone through, and whether back again. */
+export const LaneTimes = ({ lane, set }: LaneProps) => (
+  <div className="effect small-text">
+    goes{" "}
+    <Pick
+      label="How often"
+      value={lane.times === 0 ? EVER : String(lane.times ?? 1)}
+      options={[...oftens, { value: EVER, words: "for ever" }]}
+      onPick={(choice) => set({ times: timesOf(choice) }, "times")}
+    />
+    <Check
+      words="there and back"
+      checked={lane.turns === true}
+      disabled={(lane.times ?? 1) === 1}
+      onSwitch={(on) => set({ turns: on ? true : undefined }, "turns")}
+    />
+  </div>
+);
+
+interface PosesProps {
+  readonly timed: Timed;
+  readonly name: LaneName & { readonly key: string };
+  readonly lane: Lane;
+}
+
+const OTHER = "other";
+
+/** The values a lane goes through on its way, each with the curve that leads to it. */
+export const Poses = ({ timed, name, lane }: PosesProps) => (
+  <ol className="poses" aria-label="Poses">
+    {lane.poses?.map((p, i) => (
+      <li key={i} className="effect small-text">
+        {Math.round(p.at * lengthOf(lane))} ms:{" "}
+        <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}</b>
+        <Pick
+          label={`Curve of pose ${i + 1}`}
+          value={typeof p.easing === "string" ? p.easing : OTHER}
+          options={[
+            ...(typeof p.easing === "string"
+              ? []
+              : [{ value: OTHER, words: easingText(p.easing) }]),
+            ...cssWords.map((w) => ({ value: w, words: w })),
+          ]}
+          onPick={(w) => timed.set(withPose(timed.motion, name, { ...p, easing: w as Easing }))}
+        />
+        <Tool
+          size="sm"
+          icon="close"
+          iconSize={11}
+          label={`Remove pose ${i + 1}`}
+          onClick={() => timed.set(withoutPose(timed.motion, name, i))}
+        />
+      </li>
+    ))}
+  </ol>
+);
+
+/** When the whole change begins, where it does not wait yet. */
+export const Begins = ({ timed }: { timed: Timed }) => (
+  <Form.Label className="check small-text">
+    begins after
+    <NumberField
+      label="Delay of the whole change in milliseconds"
+      value={0}
+      min={0}
+      max={MINUTE}
+      step={20}
+      onChange={(delay) => timed.set({ ...timed.said, delay }, "delay")}
+    />
+    ms
+  </Form.Label>
+);
+
+const moments = [
+  { value: "start", words: "at the start" },
+  { value: "middle", words: "in the middle" },
+  { value: "end", words: "at the end" },
+] as const;
+
+/** When layers that lie over one another change places. */
+export const Restacks = ({ timed }: { timed: Timed }) => (
+  <Form.Label className="check small-text">
+    layers change places
+    <Pick
+      label="When layers change places"
+      value={timed.motion.restacks ?? "middle"}
+      options={moments}
+      onPick={(moment) => {
+        const { restacks: _old, ...rest } = timed.said;
+        timed.set(moment === "middle" ? rest : { ...rest, restacks: moment });
+      }}
+    />
+  </Form.Label>
+);
+
+const TOKEN = "token ";
+const PRESET = "preset ";
+
+/**
+ * The motion that a curve is compared with: a token's, a ready one, or one of CSS; null for none.
+ */
+export const comparedWith = (
+  tokens: Readonly<Record<Id, Token>>,
+  other: string,
+  duration: number,
+): MotionValue | null => {
+  if (other === "") return null;
+  if (other.startsWith(TOKEN))
+    return (tokenValue(tokens, other.slice(TOKEN.length)) as MotionValue | undefined) ?? null;
+  const preset = presets.find((p) => PRESET + p.name === other);
+  return { duration, easing: preset?.easing ?? (other as Easing) };
+};
+
+interface BesideProps {
+  readonly other: string;
+  readonly onOther: (other: string) => void;
+  readonly compared: MotionValue | null;
+}
+
+/** Another curve, drawn beside this one. */
+export const BesideCurve = ({ other, onOther, compared }: BesideProps) => {
+  const tokens = useDisplayedProject((p) => p.tokens);
+  const motions = inOrder(tokens).filter((t) => t.type === "motion");
+  return (
+    <Form.Label className="check small-text">
+      beside
+      <Pick
+        label="Compare with"
+        value={other}
+        options={[
+          { value: "", words: "nothing" },
+          ...motions.map((t) => ({ value: TOKEN + t.id, words: t.name })),
+          ...cssWords.map((w) => ({ value: w, words: w })),
+          ...presets.map((p) => ({ value: PRESET + p.name, words: p.name })),
+        ]}
+        onPick={onOther}
+      />
+      {compared && <span className="quiet">{easingText(compared.easing)}</span>}
+    </Form.Label>
+  );
+};
