@@ -110,7 +110,7 @@ describe("the Board-now button, drawn from nothing", () => {
       await painted("only variant", body, `g[clip-path] [data-layer="${shine}"]`, "transform"),
     ).toBe("translate(60 -20)");
     const frame = await me.box(".card-variant.active .frame");
-    const handle = await me.box(".moveable-rotation-control");
+    const handle = await me.box(".turn-handle");
     await me.page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2);
     await me.page.mouse.down();
     // a turn to the right about the middle of the layer

@@ -66,7 +66,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.keyboard.up("Control");
     expect(Number((await me.cell("x", "only variant"))?.text)).toBe(Number(start?.text) + 50);
     const handles = await me.until(async () => {
-      const all = await me.page.$$(".moveable-control.moveable-direction.moveable-se");
+      const all = await me.page.$$(".handle[data-handle=se]");
       const box = await all[0]?.boundingBox();
       if (!box) throw new Error("no handle");
       return box;

@@ -42,4 +42,5 @@ export {
   variantKey,
   variantName,
   variantsOf,
+  varyingOf,
 } from "./variants";

@@ -34,6 +34,17 @@ export const restOf = (trait: Trait): string => {
   return marked ?? valuesOf(trait)[0]?.id ?? "";
 };
 
+const varyingCache = new WeakMap<object, Varying>();
+
+/** What a piece's variants follow from; the same object as long as that is the same. */
+export const varyingOf = ({ traits, notes }: Varying): Varying => {
+  const known = varyingCache.get(traits);
+  if (known?.notes === notes) return known;
+  const varying: Varying = { traits, notes };
+  varyingCache.set(traits, varying);
+  return varying;
+};
+
 const restCache = new WeakMap<object, Variant>();
 
 /** The variant with every trait at rest; the same object as long as the traits are. */

@@ -1,11 +1,11 @@
 import { memo, useMemo } from "react";
 import type { MouseEvent, PointerEvent } from "react";
 import { variantKey } from "#core/looks";
-import type { Layer, Variant } from "#core/project";
+import type { Id } from "#core/basics";
+import type { Layer, Variant, Varying } from "#core/project";
 import { useDisplayedProject } from "../../session/displayed";
 import { steady } from "../../session/steady";
 import { countRender } from "../../ui/renders";
-import { useBench, useVarying } from "../state/context";
 import { CellEditor } from "./CellEditor";
 import { cellTitle, CellView } from "./CellView";
 import type { SheetHand } from "./hand";
@@ -13,8 +13,7 @@ import { cellOf, sameCell } from "./rows";
 import type { Cell, Row } from "./rows";
 
 /** What a cell says, renewed only when that is something else. */
-const useCell = (layer: Layer, row: Row, variant: Variant): Cell | null => {
-  const id = useBench((s) => s.pieceId);
+const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null => {
   const read = useMemo(
     () =>
       steady(
@@ -49,6 +48,7 @@ const FillGrip = ({ hand, columnAt }: Pick<Props, "hand" | "columnAt">) => (
 );
 
 interface Props {
+  readonly piece: Varying;
   readonly layer: Layer;
   readonly row: Row;
   /** counted from 0 */
@@ -73,8 +73,8 @@ interface Props {
 export const CellBox = memo(function CellBox(props: Props) {
   countRender("cell");
   const { layer, row, index, column, left, variant, hand, here, ranged, open } = props;
-  const piece = useVarying();
-  const cell = useCell(layer, row, variant);
+  const { piece } = props;
+  const cell = useCell(hand.pieceId, layer, row, variant);
   if (!cell) return null;
   const key = variantKey(piece, variant);
   const classes = [
@@ -124,7 +124,7 @@ export const CellBox = memo(function CellBox(props: Props) {
           onCancel={(by) => hand.cancel(by)}
         />
       ) : (
-        <CellView row={row} cell={cell} layer={layer} variant={variant} />
+        <CellView piece={piece} row={row} cell={cell} layer={layer} variant={variant} />
       )}
       {here && !open && props.fillable && <FillGrip hand={hand} columnAt={props.columnAt} />}
     </div>

@@ -7,7 +7,7 @@ import type { Layer, Variant, Varying } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
 import { cardKey } from "../state/active";
-import { useBench, useVarying } from "../state/context";
+import { useBench } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { assetAddress } from "../../session/assets";
 import { IconMark } from "../../parts/AssetPart";
@@ -29,39 +29,48 @@ const background = (value: Value | undefined, hashOf: () => string | undefined):
   return null;
 };
 
-/** A small picture of a value, for what words say badly. */
-const Mark = ({ row, cell }: { row: Row; cell: Cell }) => {
-  const shown = row.type.is === "asset" && typeof cell.said === "string" ? cell.said : "";
-  const asset = useDisplayedProject((p) => p.assets[shown]);
-  const picture = useDisplayedProject((p) => p.assets[pictureIn(cell.value)]);
+/** A fill or a colour as a chip; a picture is fetched by what the project calls it. */
+const FillMark = ({ value }: { value: Value | undefined }) => {
+  const picture = useDisplayedProject((p) => p.assets[pictureIn(value)]);
   const hashOf = () => (picture?.kind === "picture" ? picture.hash : undefined);
-  if (row.type.is === "colour" || row.type.is === "fill") {
-    const look = background(cell.value, hashOf);
-    return (
-      <span
-        className={`chip${look === null ? " none" : ""}`}
-        style={look === null ? undefined : { background: look }}
-      />
-    );
-  }
-  if (row.type.is === "shadows" && Array.isArray(cell.value) && cell.value.length > 0) {
-    const css = (cell.value as readonly Shadow[])
-      .map(
-        (s) =>
-          `${s.inner ? "inset " : ""}${s.x / 2}px ${s.y / 2}px ${s.blur / 2}px ${s.spread / 2}px ${s.colour === "none" ? "transparent" : s.colour}`,
-      )
-      .join(", ");
-    return <span className="chip shadow" style={{ boxShadow: css }} />;
-  }
-  if (asset?.kind === "icon")
-    return (
-      <span className="chip bare">
-        <IconMark icon={asset} size={14} />
-      </span>
-    );
+  const look = background(value, hashOf);
+  return (
+    <span
+      className={`chip${look === null ? " none" : ""}`}
+      style={look === null ? undefined : { background: look }}
+    />
+  );
+};
+
+const AssetMark = ({ id }: { id: string }) => {
+  const asset = useDisplayedProject((p) => p.assets[id]);
   if (asset?.kind === "picture")
     return <img className="chip" src={assetAddress(asset.hash)} alt="" />;
-  return null;
+  if (asset?.kind !== "icon") return null;
+  return (
+    <span className="chip bare">
+      <IconMark icon={asset} size={14} />
+    </span>
+  );
+};
+
+/** Shadows as CSS, half as large as they are. */
+const shadowCss = (shadows: readonly Shadow[]): string =>
+  shadows
+    .map((s) => {
+      const sizes = [s.x, s.y, s.blur, s.spread].map((n) => `${n / 2}px`).join(" ");
+      return `${s.inner ? "inset " : ""}${sizes} ${s.colour === "none" ? "transparent" : s.colour}`;
+    })
+    .join(", ");
+
+/** A small picture of a value, for what words say badly. */
+const Mark = ({ row, cell }: { row: Row; cell: Cell }) => {
+  const { is } = row.type;
+  if (is === "colour" || is === "fill") return <FillMark value={cell.value} />;
+  if (is === "asset" && typeof cell.said === "string") return <AssetMark id={cell.said} />;
+  if (is !== "shadows" || !Array.isArray(cell.value) || cell.value.length === 0) return null;
+  const css = shadowCss(cell.value as readonly Shadow[]);
+  return <span className="chip shadow" style={{ boxShadow: css }} />;
 };
 
 /** Where a cell's value comes from, in a word or two; null when the variant says it itself. */
@@ -101,6 +110,7 @@ const ContrastMark = ({ layer, card }: { layer: Id; card: string }) => {
 };
 
 interface Props {
+  readonly piece: Varying;
   readonly row: Row;
   readonly cell: Cell;
   readonly layer: Layer;
@@ -108,8 +118,7 @@ interface Props {
 }
 
 /** What a cell shows: its value, and where that comes from. */
-export const CellView = ({ row, cell, layer, variant }: Props) => {
-  const piece = useVarying();
+export const CellView = ({ piece, row, cell, layer, variant }: Props) => {
   const source = sourceOf(piece, row, cell);
   return (
     <span className="cell-line">

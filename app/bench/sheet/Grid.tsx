@@ -196,6 +196,7 @@ const SheetRow = (props: RowProps) => {
         return (
           <CellBox
             key={variantKey(piece, variant)}
+            piece={piece}
             layer={layer}
             row={row}
             index={index}

@@ -73,6 +73,10 @@ export class SheetHand extends Watched {
     this.variants = variants;
   }
 
+  get pieceId(): Id {
+    return this.state.pieceId;
+  }
+
   private get state() {
     return this.workpiece.state;
   }

@@ -1,13 +1,18 @@
-import { useMemo, useRef } from "react";
+import { useMemo } from "react";
 import type { Id } from "#core/basics";
 import { boundsIn, spotOf, unite } from "#core/layout";
-import type { LayoutBox } from "#core/layout";
+import type { Affine, LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
 import { Corners } from "./Corners";
 import { Handles } from "./Handles";
 
 const place = (map: readonly number[], zoom: number): string =>
   `matrix(${map.slice(0, 4).join(",")},${(map[4] ?? 0) * zoom},${(map[5] ?? 0) * zoom})`;
+
+/** How many times as large a map makes what it maps; 1 for one that makes nothing of it. */
+const scaleOf = ([a, b, c, d]: Affine): number => Math.sqrt(Math.abs(a * d - b * c)) || 1;
+
+const IN_PLACE: Affine = [1, 0, 0, 1, 0, 0];
 
 interface FrameProps {
   readonly placed: LayoutBox;
@@ -17,27 +22,31 @@ interface FrameProps {
 }
 
 const Frame = ({ placed, id, zoom, handles }: FrameProps) => {
-  const frame = useRef<HTMLDivElement>(null);
   const layers = useMemo(() => [id], [id]);
   const spot = spotOf(placed, id);
   if (!spot) return null;
+  const { width, height, map } = spot;
+  const style = {
+    width: width * zoom,
+    height: height * zoom,
+    transform: place(map, zoom),
+    transformOrigin: "0 0",
+    "--handle-scale": 1 / scaleOf(map),
+  };
   return (
-    <>
-      <div
-        ref={frame}
-        className="frame"
-        data-frame={id}
-        style={{
-          width: spot.width * zoom,
-          height: spot.height * zoom,
-          transform: place(spot.map, zoom),
-          transformOrigin: "0 0",
-        }}
-      >
-        {handles && id !== ROOT && <Corners placed={placed} id={id} zoom={zoom} />}
-      </div>
-      {handles && <Handles frame={frame} layers={layers} zoom={zoom} placed={placed} />}
-    </>
+    <div className="frame" data-frame={id} style={style}>
+      {handles && id !== ROOT && <Corners placed={placed} id={id} zoom={zoom} />}
+      {handles && (
+        <Handles
+          layers={layers}
+          placed={placed}
+          zoom={zoom}
+          map={map}
+          width={width}
+          height={height}
+        />
+      )}
+    </div>
   );
 };
 
@@ -48,23 +57,28 @@ interface AroundProps {
 }
 
 const FrameAround = ({ placed, ids, zoom }: AroundProps) => {
-  const frame = useRef<HTMLDivElement>(null);
   const bounds = boundsIn(placed);
   const box = unite(ids.flatMap((id) => bounds.get(id) ?? []));
   if (!box) return null;
+  const { width, height } = box;
   return (
-    <>
-      <div
-        ref={frame}
-        className="frame around"
-        style={{
-          width: box.width * zoom,
-          height: box.height * zoom,
-          transform: `translate(${box.x * zoom}px, ${box.y * zoom}px)`,
-        }}
+    <div
+      className="frame around"
+      style={{
+        width: width * zoom,
+        height: height * zoom,
+        transform: `translate(${box.x * zoom}px, ${box.y * zoom}px)`,
+      }}
+    >
+      <Handles
+        layers={ids}
+        placed={placed}
+        zoom={zoom}
+        map={IN_PLACE}
+        width={width}
+        height={height}
       />
-      <Handles frame={frame} layers={ids} zoom={zoom} placed={placed} />
-    </>
+    </div>
   );
 };
 

@@ -1,158 +1,191 @@
-import Moveable from "moveable";
-import { useEffect, useLayoutEffect, useRef } from "react";
-import type { RefObject } from "react";
+import { memo, useEffect, useRef } from "react";
+import type { PointerEvent } from "react";
 import type { Id } from "#core/basics";
-import type { LayoutBox } from "#core/layout";
+import { wayInto } from "#core/layout";
+import type { Affine, LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
-import { pageNonce } from "../../ui/nonce";
 import { useEdits } from "../commands/edits";
-import type { BenchEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
-import type { Workpiece } from "../state/workpiece";
 import { Resize } from "./gestures/resize";
-import type { Pull } from "./gestures/resize";
-import { Turn } from "./gestures/turn";
+import { Turn, turnOf } from "./gestures/turn";
 
-interface Props {
-  readonly frame: RefObject<HTMLDivElement | null>;
-  readonly layers: readonly Id[];
-  readonly zoom: number;
-  readonly placed: LayoutBox;
-}
+/** Which edges a handle pulls: −1 for left or top, 1 for right or bottom, 0 for neither. */
+type Direction = readonly [x: -1 | 0 | 1, y: -1 | 0 | 1];
+
+const corner: Direction = [1, 1];
+const otherCorners: readonly Direction[] = [
+  [-1, -1],
+  [1, -1],
+  [-1, 1],
+];
+const across: readonly Direction[] = [
+  [1, 0],
+  [-1, 0],
+];
+const down: readonly Direction[] = [
+  [0, -1],
+  [0, 1],
+];
+const ofRoot: readonly Direction[] = [[1, 0], [0, 1], corner];
 
 /**
  * On a small layer handles would cover it: it keeps one at its corner. The root stays at its top
- * left.
+ * left. Sizes in px on screen.
  */
-const directionsFor = (layers: readonly Id[], width: number, height: number): string[] => {
-  if (layers[0] === ROOT) return ["e", "s", "se"];
+const directionsFor = (layers: readonly Id[], width: number, height: number): Direction[] => {
+  if (layers[0] === ROOT) return [...ofRoot];
   const wide = width >= 44;
   const high = height >= 44;
   return [
-    ...(wide && high ? ["nw", "ne", "sw"] : []),
-    "se",
-    ...(high && width >= 22 ? ["e", "w"] : []),
-    ...(width >= 64 && height >= 22 ? ["n", "s"] : []),
+    ...(wide && high ? otherCorners : []),
+    corner,
+    ...(high && width >= 22 ? across : []),
+    ...(width >= 64 && height >= 22 ? down : []),
   ];
 };
 
-interface HandleParts {
-  readonly handles: Moveable;
-  readonly ids: readonly Id[];
-  readonly workpiece: Workpiece;
-  readonly edits: BenchEdits;
-  readonly card: () => { readonly placed: LayoutBox; readonly zoom: number };
+/** The name of a direction, as on a compass. */
+const compass = ([x, y]: Direction): string =>
+  `${["n", "", "s"][y + 1] ?? ""}${["w", "", "e"][x + 1] ?? ""}`;
+
+interface Held {
+  readonly end: () => void;
+  readonly cancel: () => void;
 }
 
-/** What is done when handles are pulled; returns what stops it, as by a key. */
-const listen = ({ handles, ids, workpiece, edits, card }: HandleParts): (() => boolean) => {
-  let resize: Resize | null = null;
-  let turn: Turn | null = null;
-  const end = () => {
-    (resize ?? turn)?.end();
-    resize = null;
-    turn = null;
-  };
-  const [only] = ids.length === 1 ? ids : [];
-  handles.on("resizeStart", () => {
-    resize = new Resize(workpiece, edits, card(), ids);
-  });
-  handles.on("resize", (e) => {
-    const { zoom, placed } = card();
-    const input = e.inputEvent as MouseEvent;
-    const [dx = 0, dy = 0] = e.direction;
-    // the layer is resized by the edit, not by the handles, so only the way of the pointer counts
-    const [across = 0, down = 0] = e.dist;
-    const pull: Pull = {
-      direction: [dx, dy],
-      growth: [across / zoom, down / zoom],
-      ratio: input.shiftKey,
-      centred: input.altKey && only !== ROOT,
-      free: input.ctrlKey || input.metaKey,
+/** The gesture under way; Esc takes it back. */
+const useHeld = () => {
+  const held = useRef<Held | null>(null);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key !== "Escape" || !held.current) return;
+      held.current.cancel();
+      held.current = null;
+      e.stopPropagation();
+      e.preventDefault();
     };
-    resize?.to(pull, placed);
-  });
-  handles.on("resizeEnd", end);
-  handles.on("rotateStart", () => {
-    if (only !== undefined) turn = new Turn(workpiece, edits, card(), only);
-  });
-  handles.on("rotate", (e) => turn?.to(e.beforeDist, (e.inputEvent as MouseEvent).shiftKey));
-  handles.on("rotateEnd", end);
-  return () => {
-    const gesture = resize ?? turn;
-    if (!gesture) return false;
-    gesture.cancel();
-    resize = null;
-    turn = null;
-    handles.stopDrag();
-    return true;
+    window.addEventListener("keydown", onKey, true);
+    return () => window.removeEventListener("keydown", onKey, true);
+  }, []);
+  const end = () => {
+    held.current?.end();
+    held.current = null;
   };
+  return { held, end };
+};
+
+interface Props {
+  readonly layers: readonly Id[];
+  readonly placed: LayoutBox;
+  /** px on screen per px of the piece */
+  readonly zoom: number;
+  /** how the frame lies in the piece */
+  readonly map: Affine;
+  /** of the frame in its own coordinates, px of the piece */
+  readonly width: number;
+  readonly height: number;
+}
+
+interface PullProps extends Props {
+  readonly direction: Direction;
+}
+
+/** A handle at an edge or corner; it lies in the frame, and so turns and grows with it. */
+const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
+  const workpiece = useWorkpiece();
+  const edits = useEdits();
+  const { held, end } = useHeld();
+  const pull = useRef<{ x: number; y: number; map: Affine; resize: Resize } | null>(null);
+  const [dx, dy] = direction;
+  const onPointerDown = (e: PointerEvent<HTMLElement>) => {
+    if (e.button !== 0) return;
+    e.stopPropagation();
+    e.currentTarget.setPointerCapture(e.pointerId);
+    const resize = new Resize(workpiece, edits, { placed, zoom }, layers);
+    pull.current = { x: e.clientX, y: e.clientY, map, resize };
+    held.current = resize;
+  };
+  const onPointerMove = (e: PointerEvent) => {
+    const { current } = pull;
+    if (!current || !held.current) return;
+    const [x, y] = wayInto(
+      current.map,
+      (e.clientX - current.x) / zoom,
+      (e.clientY - current.y) / zoom,
+    );
+    const how = {
+      direction,
+      growth: [x * dx, y * dy],
+      ratio: e.shiftKey,
+      centred: e.altKey && layers[0] !== ROOT,
+      free: e.ctrlKey || e.metaKey,
+    } as const;
+    current.resize.to(how, placed);
+  };
+  return (
+    <span
+      className="handle"
+      data-handle={compass(direction)}
+      style={{ left: `${(dx + 1) * 50}%`, top: `${(dy + 1) * 50}%` }}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={end}
+      onPointerCancel={end}
+    />
+  );
+};
+
+/** The handle that turns a layer about its middle. */
+const TurnHandle = ({ placed, id }: { placed: LayoutBox; id: Id }) => {
+  const workpiece = useWorkpiece();
+  const edits = useEdits();
+  const { held, end } = useHeld();
+  const hand = useRef<{ turn: Turn; middle: readonly [number, number]; by: number } | null>(null);
+  const last = useRef<readonly [number, number]>([0, 0]);
+  const onPointerDown = (e: PointerEvent<HTMLElement>) => {
+    if (e.button !== 0) return;
+    e.stopPropagation();
+    e.currentTarget.setPointerCapture(e.pointerId);
+    const box = e.currentTarget.closest(".frame")?.getBoundingClientRect();
+    const turn = new Turn(workpiece, edits, { placed }, id);
+    const middle = box ? ([box.x + box.width / 2, box.y + box.height / 2] as const) : null;
+    hand.current = middle && { turn, middle, by: 0 };
+    last.current = [e.clientX, e.clientY];
+    held.current = turn;
+  };
+  const onPointerMove = (e: PointerEvent) => {
+    const { current } = hand;
+    if (!current || !held.current) return;
+    const now = [e.clientX, e.clientY] as const;
+    current.by += turnOf(current.middle, last.current, now);
+    last.current = now;
+    current.turn.to(current.by, e.shiftKey);
+  };
+  return (
+    <span
+      className="turn-handle"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={end}
+      onPointerCancel={end}
+    />
+  );
 };
 
 /**
  * Handles to resize and turn what is chosen on the card one looks at. Shift keeps the proportions
  * or turns in steps of 15°, Alt resizes about the middle; edges catch those of other layers unless
- * Ctrl is held.
+ * Ctrl is held. They lie in the frame by style alone, so that an edit costs them nothing.
  */
-export const Handles = ({ frame, layers, zoom, placed }: Props) => {
-  const workpiece = useWorkpiece();
-  const edits = useEdits();
-  const moveable = useRef<Moveable>(null);
-  const latest = useRef({ placed, zoom });
-  useEffect(() => {
-    latest.current = { placed, zoom };
-  });
-  const key = layers.join(" ");
-
-  useEffect(() => {
-    const target = frame.current;
-    const container = target?.closest<HTMLElement>(".scene");
-    const ids = key.split(" ");
-    if (!target || !container) return;
-    const handles = new Moveable(container, {
-      cspNonce: pageNonce() ?? "",
-      target,
-      resizable: true,
-      draggable: false,
-      origin: false,
-      rotatable: ids.length === 1 && ids[0] !== ROOT,
-      rotationPosition: "top",
-      renderDirections: directionsFor(ids, target.offsetWidth, target.offsetHeight),
-    });
-    moveable.current = handles;
-    const cancel = listen({ handles, ids, workpiece, edits, card: () => latest.current });
-    const onKey = (e: KeyboardEvent) => {
-      if (e.key !== "Escape" || !cancel()) return;
-      e.stopPropagation();
-      e.preventDefault();
-    };
-    window.addEventListener("keydown", onKey, true);
-    return () => {
-      window.removeEventListener("keydown", onKey, true);
-      handles.destroy();
-      moveable.current = null;
-    };
-  }, [frame, key, workpiece, edits]);
-
-  useLayoutEffect(() => {
-    const handles = moveable.current;
-    if (!handles || !frame.current) return;
-    // they measure the page, which is cheap only once it has been laid out and shown: they follow
-    // one frame later
-    let timer = 0;
-    const shown = requestAnimationFrame(() => {
-      timer = window.setTimeout(() => {
-        if (!frame.current || moveable.current !== handles) return;
-        const { offsetWidth, offsetHeight } = frame.current;
-        if (!handles.isDragging())
-          handles.renderDirections = directionsFor(layers, offsetWidth, offsetHeight);
-        handles.updateRect();
-      });
-    });
-    return () => {
-      cancelAnimationFrame(shown);
-      window.clearTimeout(timer);
-    };
-  }, [frame, layers, placed, zoom]);
-  return null;
-};
+export const Handles = memo(function Handles(props: Props) {
+  const { layers, placed, zoom, width, height } = props;
+  const [only] = layers.length === 1 ? layers : [];
+  return (
+    <>
+      {directionsFor(layers, width * zoom, height * zoom).map((direction) => (
+        <PullHandle key={compass(direction)} {...props} direction={direction} />
+      ))}
+      {only !== undefined && only !== ROOT && <TurnHandle placed={placed} id={only} />}
+    </>
+  );
+});

@@ -1,5 +1,6 @@
-import { memo, useEffect, useRef, useState } from "react";
+import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ComponentProps } from "react";
+import { useBench } from "../state/context";
 import { Card } from "./Card";
 
 interface Props {
@@ -17,6 +18,13 @@ export const Slot = memo(
   function Slot({ of, width, height, eager, card }: Props) {
     const slot = useRef<HTMLDivElement>(null);
     const [near, setNear] = useState(eager);
+    const cardNear = useBench((s) => s.cardNear);
+    const shown = near || eager;
+    // before the card itself renders for the first time: it shall find its scene
+    useLayoutEffect(() => {
+      cardNear(of, shown);
+      return () => cardNear(of, false);
+    }, [cardNear, of, shown]);
     useEffect(() => {
       const element = slot.current;
       if (!element) return;
@@ -36,7 +44,7 @@ export const Slot = memo(
         data-slot={of}
         style={{ minWidth: width, minHeight: height }}
       >
-        {(near || eager) && <Card {...card} />}
+        {shown && <Card {...card} />}
       </div>
     );
   },

@@ -20,7 +20,7 @@ interface Card {
 
 /** The handles lie on the scene and look after themselves. */
 const onHandle = (target: EventTarget): boolean =>
-  (target as Element).closest(".moveable-control-box, .corner-knob") !== null;
+  (target as Element).closest(".handle, .turn-handle, .corner-knob") !== null;
 
 /** Styles while layers are moved: the pointer, and what does without transitions. */
 const showMoving = (scene: Element): void => {

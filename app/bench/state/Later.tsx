@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo } from "react";
 import type { ReactNode } from "react";
 import { variantsOf } from "#core/looks";
 import type { Piece, Project } from "#core/project";
@@ -17,22 +17,6 @@ export const isHeavy = (piece: Piece | undefined, variants: number): boolean =>
 
 /** How long panels may show a large piece as it was, while one drags in it, ms. */
 const DRAGGING = 250;
-
-/** A value as it was at most `ms` ago while `lags` holds; at once when it does not any more. */
-export const useLagged = <T,>(value: T, lags: boolean, ms: number): T => {
-  const [shown, setShown] = useState(value);
-  const latest = useRef(value);
-  useEffect(() => {
-    latest.current = value;
-  });
-  useEffect(() => {
-    if (!lags) return;
-    const timer = setInterval(() => setShown(latest.current), ms);
-    return () => clearInterval(timer);
-  }, [lags, ms]);
-  if (!lags && shown !== value) setShown(value);
-  return lags ? shown : value;
-};
 
 /**
  * What cannot wait: edits of small pieces, and edits that leave a piece with other layers or

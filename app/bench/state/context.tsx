@@ -4,7 +4,8 @@ import { useStore } from "zustand";
 import type { StoreApi } from "zustand";
 import { useShallow } from "zustand/react/shallow";
 import type { Id } from "#core/basics";
-import type { Piece, Project } from "#core/project";
+import { varyingOf } from "#core/looks";
+import type { Piece, Project, Varying } from "#core/project";
 import { createBench } from "./state";
 import type { BenchState } from "./state";
 import { useSession } from "../../session/context";
@@ -81,7 +82,7 @@ export const usePieceParts = <K extends keyof Piece>(...keys: readonly K[]): Pic
   );
 
 /** What the variants of the piece follow from. */
-export const useVarying = () => usePieceParts("traits", "notes");
+export const useVarying = (): Varying => usePiece(varyingOf);
 
 /** The chosen cards and the scope of the next edit, as shown. */
 export const useActive = (): Active => {

@@ -42,8 +42,10 @@ export interface View {
   readonly marks: Marks | null;
   /** what layouts are made with; null before the stage has drawn */
   readonly env: LayoutEnv | null;
-  /** how each shown variant looks, by its key */
+  /** how each shown variant looks, by its key; cards out of sight as they looked last */
   readonly scenes: ReadonlyMap<string, LayoutBox | null>;
+  /** the keys of the cards in sight or nearly so */
+  readonly near: ReadonlySet<string>;
   readonly setZoom: (zoom: number | "fit") => void;
   readonly setGrid: (grid: GridView) => void;
   /** shows one card alone, or all again, as large as fits */
@@ -54,6 +56,8 @@ export interface View {
   readonly shape: (layer: Id | null) => void;
   readonly setEditing: (editing: boolean) => void;
   readonly mark: (marks: Marks | null) => void;
+  /** notes that a card has come near what one sees, or has gone */
+  readonly cardNear: (key: string, near: boolean) => void;
   /** takes what the stage has laid out */
   readonly stageDrawn: (env: LayoutEnv, scenes: ReadonlyMap<string, LayoutBox | null>) => void;
 }
@@ -68,6 +72,7 @@ export const view: StateCreator<View> = (set) => ({
   marks: null,
   env: null,
   scenes: new Map(),
+  near: new Set(),
   setZoom: (zoom) => set({ zoom }),
   setGrid: (grid) => set({ grid }),
   showOnly: (only) => set({ only, zoom: "fit" }),
@@ -76,6 +81,12 @@ export const view: StateCreator<View> = (set) => ({
   shape: (shaping) => set({ shaping }),
   setEditing: (editing) => set({ editing }),
   mark: (marks) => set({ marks }),
+  cardNear: (key, isNear) =>
+    set(({ near }) => {
+      if (near.has(key) === isNear) return {};
+      const others = [...near].filter((k) => k !== key);
+      return { near: new Set(isNear ? [...others, key] : others) };
+    }),
   stageDrawn: (env, scenes) =>
     set((s) => {
       const same =

@@ -129,12 +129,12 @@ export class TryRun extends Watched {
     const waits = run.inside.timers.waits
       .filter((t) => t.at === this.piece)
       .map((t) => ({ rule: t.rule, left: t.due - run.now }));
-    this.workpiece.state.ran({
-      variant: run.screen === this.piece ? run.variant() : {},
-      waits,
-      since: performance.now(),
-      rate: this.rate,
-    });
+    const variant = run.screen === this.piece ? run.variant() : {};
+    const { running, ran } = this.workpiece.state;
+    const waited = waits.length + (running?.waits.length ?? 0) > 0;
+    const same = running?.rate === this.rate && sameVariant(running.variant, variant);
+    // it is asked in every frame that moves: what is known already need not be told again
+    if (waited || !same) ran({ variant, waits, since: performance.now(), rate: this.rate });
   }
 
   private get rate(): number {

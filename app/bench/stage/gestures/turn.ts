@@ -18,6 +18,15 @@ export const turned = (degrees: number, steps: boolean): number => {
   return Math.abs(degrees - eighth) < EIGHTHS ? eighth : Math.round(degrees);
 };
 
+type Point = readonly [x: number, y: number];
+
+/** How far a hand has gone round a middle from one place to another, degrees, the short way. */
+export const turnOf = (middle: Point, from: Point, to: Point): number => {
+  const angle = ([x, y]: Point) => Math.atan2(y - middle[1], x - middle[0]) * (180 / Math.PI);
+  const by = angle(to) - angle(from);
+  return ((((by + 180) % 360) + 360) % 360) - 180;
+};
+
 /** Turning one layer by hand; Shift turns in steps of 15°. */
 export class Turn {
   private readonly gesture = `turn ${newId()}`;
