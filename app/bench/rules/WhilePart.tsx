@@ -26,7 +26,7 @@ export const WhilePart = ({
   const gone = Object.keys(when).filter((t) => !piece.traits[t]);
   return (
     <Dropdown autoClose="outside">
-      <Dropdown.Toggle className={`word${gone.length ? " broken" : ""}`} aria-label="While">
+      <Dropdown.Toggle variant="word" className={gone.length ? "broken" : ""} aria-label="While">
         {words ? `while ${words}` : "in every variant"}
       </Dropdown.Toggle>
       <Menu className="while-menu">

@@ -1,14 +1,17 @@
 import { useRef } from "react";
+import type { KeyboardEvent, MouseEvent, PointerEvent } from "react";
 import { withPose, withoutPose } from "#core/edit";
 import { laneLabel, laneValue, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
+import { newId } from "#core/project";
 import type { Pose } from "#core/project";
 import { property } from "#core/properties";
 import { keyStep } from "../../ui/keys";
+import { LaneDrag, SNAP, gripAt, nearest } from "./gestures/lane";
+import type { Ends } from "./gestures/lane";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 
-type Ends = "whole" | "begin" | "end";
 interface Props {
   timed: Timed;
   name: LaneName | null;
@@ -26,23 +29,10 @@ interface Props {
   onShift: (by: number, ends: Ends, gesture: string) => void;
 }
 
-/** Times snap to this, ms; with Alt they do not. */
-const SNAP = 10;
-/** from so near, px, a bar snaps to what others lie at */
-const NEAR = 6;
 /** Poses are at least so far apart, as shares of their lane. */
 const APART = 0.005;
-/** px at the ends of a bar that change its length */
-const GRIP = 7;
-
-/** The nearest of some moments, if it is near on screen; ms. */
-const nearest = (edges: readonly number[], ms: number, scale: number): number | null => {
-  const [best] = edges
-    .map((at) => ({ at, off: Math.abs(at - ms) * scale }))
-    .filter((e) => e.off < NEAR)
-    .sort((a, b) => a.off - b.off);
-  return best?.at ?? null;
-};
+/** How far Shift and an arrow key go, ms. */
+const FAR = 50;
 
 interface BuoyProps {
   timed: Timed;
@@ -98,7 +88,7 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
         if (e.key === "Delete" || e.key === "Backspace")
           timed.set(withoutPose(timed.motion, name, index));
         else if (e.key === "ArrowLeft" || e.key === "ArrowRight")
-          move(pose.at + ((e.key === "ArrowRight" ? 1 : -1) * (e.shiftKey ? 50 : SNAP)) / length);
+          move(pose.at + ((e.key === "ArrowRight" ? 1 : -1) * (e.shiftKey ? FAR : SNAP)) / length);
         else return;
         e.preventDefault();
         e.stopPropagation();
@@ -107,105 +97,63 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
   );
 };
 
-/**
- * Which part of a bar is taken at a place; a bar too short to tell its ends apart only as a whole.
- */
-const gripAt = (x: number, width: number): Ends => {
-  if (width < 3 * GRIP) return "whole";
-  if (x > width - GRIP) return "end";
-  return x < GRIP ? "begin" : "whole";
+/** What a lane is called. */
+const labelOf = ({ piece }: Timed, name: LaneName | null): string => {
+  if (name === null) return "the whole change";
+  const key = name.key === null ? "" : ` ${laneLabel(name.key)}`;
+  return `${piece.layers[name.layer]?.name ?? ""}${key}`;
 };
 
-/** When a lane moves, as a bar that is dragged by its middle or its ends. */
-export const LaneBar = ({
-  timed,
-  name,
-  own,
-  delay,
-  length,
-  goes,
-  scale,
-  spring,
-  poses,
-  picked,
-  edges,
-  onGuide,
-  onPick,
-  onShift,
-}: Props) => {
-  const drag = useRef<{
-    x: number;
-    ends: Ends;
-    done: number;
-    id: number;
-    /** where its ends were and the others' are, ms */ begin: number;
-    end: number;
-    edges: readonly number[];
-  } | null>(null);
-  const count = useRef(0);
-  const left = delay * scale;
-  const width = Math.max(6, length * scale);
-  const label =
-    name === null
-      ? "the whole change"
-      : `${timed.piece.layers[name.layer]?.name ?? ""}${name.key === null ? "" : ` ${laneLabel(name.key)}`}`;
-  const down = (e: React.PointerEvent<HTMLButtonElement>) => {
+/** Dragging a bar, by hand or by keys. */
+const useLaneHand = (props: Props) => {
+  const { timed, name, delay, length, scale, spring, picked } = props;
+  const { edges, onGuide, onPick, onShift } = props;
+  const drag = useRef<{ x: number; gesture: string; lane: LaneDrag } | null>(null);
+  const onPointerDown = (e: PointerEvent<HTMLButtonElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
-    const x = e.clientX - box.left;
     e.currentTarget.setPointerCapture(e.pointerId);
-    // an end can be taken unless the bar is too short to tell them apart
-    drag.current = {
-      x: e.clientX,
-      ends: spring ? "whole" : gripAt(x, box.width),
-      done: 0,
-      id: ++count.current,
+    const lane = new LaneDrag({
+      // an end can be taken unless the bar is too short to tell them apart
+      ends: spring ? "whole" : gripAt(e.clientX - box.left, box.width),
       begin: delay,
       end: delay + length,
+      earliest: name === null ? 0 : timed.motion.delay,
       edges: edges(),
-    };
+      scale,
+    });
+    drag.current = { x: e.clientX, gesture: `drag ${rowKey(name)} ${newId()}`, lane };
     if (!picked || e.ctrlKey || e.metaKey) onPick(e.ctrlKey || e.metaKey || e.shiftKey);
   };
-  // nothing begins before the change it is part of
-  const earliest = name === null ? 0 : timed.motion.delay;
-  /**
-   * By how much the bar must move so that an end of it lies where another lies; null when none is
-   * near, or it cannot go there.
-   */
-  const snap = (
-    d: NonNullable<typeof drag.current>,
-    ms: number,
-  ): { by: number; at: number } | null => {
-    const ends = [...(d.ends === "end" ? [] : [d.begin]), ...(d.ends === "begin" ? [] : [d.end])];
-    const [best] = ends
-      .flatMap((end) => {
-        const at = nearest(d.edges, end + ms, scale);
-        return at === null || (d.ends !== "end" && d.begin + at - end < earliest)
-          ? []
-          : [{ at, by: Math.round(at - end), off: Math.abs(end + ms - at) }];
-      })
-      .sort((a, b) => a.off - b.off);
-    return best ?? null;
+  const onPointerMove = (e: PointerEvent) => {
+    const { current } = drag;
+    if (!current || e.buttons !== 1) return;
+    const { by, guide } = current.lane.to(e.clientX - current.x, e.altKey);
+    onGuide(guide);
+    if (by !== 0) onShift(by, current.lane.ends, current.gesture);
   };
-  const move = (e: React.PointerEvent) => {
-    const d = drag.current;
-    if (!d || e.buttons !== 1) return;
-    const ms = (e.clientX - d.x) / scale;
-    const snapped = e.altKey ? null : snap(d, ms);
-    const whole = snapped?.by ?? (e.altKey ? Math.round(ms) : Math.round(ms / SNAP) * SNAP);
-    const by = whole - d.done;
-    onGuide(snapped?.at ?? null);
-    if (by === 0) return;
-    d.done = whole;
-    onShift(by, d.ends, `drag ${rowKey(name)} ${d.id}`);
+  const onPointerUp = () => {
+    drag.current = null;
+    onGuide(null);
   };
-  const key = (e: React.KeyboardEvent) => {
-    const by = keyStep(e.key, "ArrowLeft", "ArrowRight") * (e.shiftKey ? 50 : SNAP);
+  const onKeyDown = (e: KeyboardEvent) => {
+    const by = keyStep(e.key, "ArrowLeft", "ArrowRight") * (e.shiftKey ? FAR : SNAP);
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
     onShift(by, e.altKey ? "end" : "whole", `keys ${rowKey(name)}`);
   };
-  const addPose = (e: React.MouseEvent<HTMLButtonElement>) => {
+  return { onPointerDown, onPointerMove, onPointerUp, onKeyDown };
+};
+
+/** When a lane moves, as a bar that is dragged by its middle or its ends. */
+export const LaneBar = (props: Props) => {
+  const { timed, name, own, delay, length, goes, scale, spring, poses, picked } = props;
+  const { edges, onGuide } = props;
+  const hand = useLaneHand(props);
+  const left = delay * scale;
+  const width = Math.max(6, length * scale);
+  const label = labelOf(timed, name);
+  const addPose = (e: MouseEvent<HTMLButtonElement>) => {
     if (name?.key == null || !property(name.key)) return;
     const box = e.currentTarget.getBoundingClientRect();
     const at = Math.min(0.99, Math.max(0.01, (e.clientX - box.left) / box.width));
@@ -239,13 +187,7 @@ export const LaneBar = ({
         aria-pressed={picked}
         aria-label={`Timing of ${label}: begins after ${Math.round(delay)} ms, takes ${Math.round(length)} ms${own ? "" : ", as what is around it"}`}
         title={`${Math.round(delay)} – ${Math.round(delay + length)} ms. Drag to delay, drag an end to lengthen; arrow keys too, with Alt the length.${name?.key != null ? " Double-click adds a pose." : ""}`}
-        onPointerDown={down}
-        onPointerMove={move}
-        onPointerUp={() => {
-          drag.current = null;
-          onGuide(null);
-        }}
-        onKeyDown={key}
+        {...hand}
         onDoubleClick={addPose}
       >
         <span className="lane-length mono">
