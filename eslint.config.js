@@ -1,7 +1,46 @@
+import i18next from "eslint-plugin-i18next";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
 const length = (level, max) => [level, { max, skipBlankLines: true, skipComments: true }];
+
+const letters = "/[A-Za-z]{2}/";
+const readAttributes = "/^(label|title|placeholder|alt|words|hint|caption|aria-label)$/";
+const inWordsFile = "What people read belongs into the words file of the room.";
+
+/** Texts that stand where people read them, be they only one word. */
+const literalTexts = [
+  `JSXText[value=${letters}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > Literal[value=${letters}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > Literal[value=${letters}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=${letters}]`,
+  `JSXAttribute[name.name=${readAttributes}] > Literal[value=${letters}]`,
+  `JSXAttribute[name.name=${readAttributes}] > JSXExpressionContainer > ConditionalExpression > Literal[value=${letters}]`,
+  `JSXAttribute[name.name=${readAttributes}] > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=${letters}]`,
+  `Property[key.name=${readAttributes}] > Literal[value=${letters}]`,
+  `Property[key.name=${readAttributes}] > ConditionalExpression > Literal[value=${letters}]`,
+  `Property[key.name=${readAttributes}] > TemplateLiteral > TemplateElement[value.raw=${letters}]`,
+].map((selector) => ({ selector, message: inWordsFile }));
+
+/** What looks like words and is none: keys, colours, drawn paths, addresses, style sheets, markup. */
+const notWords = [
+  /^[^A-Za-z]*$/,
+  /^[A-Za-z]$/,
+  /^[a-z-][A-Za-z0-9]*([-_.:/,@][A-Za-z0-9*]*)*$/,
+  /^[A-Z_-]+$/,
+  /^(Arrow(Up|Down|Left|Right)?|Enter|Escape|Tab|Home|End|Page(Up|Down)|Backspace|Delete|Shift)$/,
+  /^(Control|Alt|Meta|Space|AltGraph|CapsLock|ContextMenu|Spacebar|F\d+)$/,
+  /^.*(\$mod|\[Shift\]|(Shift|Alt|Control)\+).*$/,
+  /^#[0-9a-fA-F]{3,8}$/,
+  /^\d+px$/,
+  /^.*px\)$/,
+  /^[MLZCQ][\d\s,.-]?.*$/,
+  /^[</.[(?:&].*$/,
+  /^.*(url|var|calc|hsl|rgb|rgba|inset|scale|rotate|translate|matrix|repeat|prefers-[a-z-]+)\(?.*\(?.*$/,
+  /^(application|image|text|data|font)\/.*$/,
+  /^[A-Z][a-z]+(-[A-Z][a-z]+)+$/,
+  /^step (next|previous|opposite|first)$/,
+];
 
 export default ts.config(
   { ignores: ["node_modules", "build", ".react-router", ".cache", ".data", "generated"] },
@@ -64,6 +103,74 @@ export default ts.config(
         {
           selector: "CallExpression[callee.object.name='session'][callee.property.name='edit']",
           message: "Make changes by a command (`run`, `make`): it is given the present project.",
+        },
+        ...literalTexts,
+      ],
+    },
+  },
+  {
+    // what people read stands in one words file per room
+    files: ["app/**/*.{ts,tsx}", "core/**/*.ts"],
+    ignores: [
+      "**/*.test.ts",
+      "**/words.ts",
+      // these write files and headers, not words
+      "app/entry.*.tsx",
+      "app/routes.ts",
+      "app/http/{main,app,live,headers}.ts",
+      "app/bench/timing/film.ts",
+      "app/ui/{typing,keys,Icon}.{ts,tsx}",
+      "core/{paint,colour}/**",
+      "core/formats/{scxml,motion}/**",
+      "core/vocabulary/**/scxml.ts",
+      "core/motion/linear.ts",
+      "core/properties/{gradient,registry}.ts",
+      "core/project/ids.ts",
+    ],
+    plugins: { i18next },
+    rules: {
+      "i18next/no-literal-string": [
+        "error",
+        {
+          mode: "all",
+          "should-validate-template": true,
+          message: inWordsFile,
+          words: { exclude: notWords },
+          "jsx-attributes": {
+            exclude: [
+              "className",
+              "style",
+              "type",
+              "key",
+              "id",
+              "d",
+              "viewBox",
+              "transform",
+              "variant",
+              "value",
+              "accept",
+              "data-.*",
+            ],
+          },
+          callees: {
+            exclude: [
+              "Error",
+              "TypeError",
+              "RangeError",
+              "RegExp",
+              "present",
+              "matchMedia",
+              "querySelector(All)?",
+              "closest",
+              "matches",
+              "addEventListener",
+              "removeEventListener",
+              "import",
+            ],
+          },
+          "object-properties": {
+            exclude: ["className", "transform", "value", "axis", "Cache-Control"],
+          },
         },
       ],
     },

@@ -20,6 +20,7 @@ import "../generated/fonts.css";
 import "./theme/theme.scss";
 import regular from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-400-normal.woff2?url";
 import semibold from "@fontsource/hanken-grotesk/files/hanken-grotesk-latin-600-normal.woff2?url";
+import { appWords } from "./words";
 
 export const links = () => [
   { rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
@@ -62,23 +63,23 @@ export default function Root() {
 }
 
 const titles: Readonly<Record<number, string>> = {
-  404: "There is nothing here",
-  503: "The database cannot be reached",
+  404: appWords.thereNothingHere,
+  503: appWords.databaseCannotBeReached,
 };
 
 /** What went wrong, in words for the person who sees it. */
 const explain = (error: unknown): { title: string; text: string } => {
   if (isRouteErrorResponse(error)) {
     const text =
-      typeof error.data === "string" && error.data ? error.data : "The page could not be shown.";
+      typeof error.data === "string" && error.data ? error.data : appWords.pageCouldNotBe;
     return {
-      title: titles[error.status] ?? "That did not work",
+      title: titles[error.status] ?? appWords.didNotWork,
       text,
     };
   }
   return {
-    title: "Something broke",
-    text: "Nubble ran into a fault of its own. What was saved is safe; what was not yet saved is kept in this browser and will be saved when the page is opened again.",
+    title: appWords.somethingBroke,
+    text: appWords.nubbleRanIntoFault,
   };
 };
 
@@ -88,9 +89,9 @@ export function ErrorBoundary() {
     <Plain title={title}>
       <p>{text}</p>
       <p className="actions">
-        <LinkButton to="/">All projects</LinkButton>
+        <LinkButton to="/">{appWords.allProjects}</LinkButton>
         <Button variant="outline-primary" onClick={() => window.location.reload()}>
-          Try again
+          {appWords.tryAgain}
         </Button>
       </p>
     </Plain>

@@ -22,6 +22,7 @@ import { Try } from "./try/Try";
 import { useKeys } from "./useKeys";
 import "../parts/parts.scss";
 import "./bench.scss";
+import { benchWords } from "./words";
 
 const Left = memo(function Left() {
   return (
@@ -98,7 +99,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
             <Left />
           </Later>
         </Panel>
-        <Separator className="sep vertical" aria-label="Width of the layers" />
+        <Separator className="sep vertical" aria-label={benchWords.widthLayers} />
         <Panel id="main" minSize={420}>
           <Group orientation="vertical" {...main}>
             <Panel id="stage" minSize={220} defaultSize="60">
@@ -107,7 +108,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
                 <WirePanel />
               </Stage>
             </Panel>
-            <Separator className="sep horizontal" aria-label="Height of the drawer" />
+            <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
             <Panel id="drawer" minSize={90} defaultSize="40">
               <Later>
                 <Drawer env={env} />
@@ -115,7 +116,7 @@ const Body = ({ env }: { env: LayoutEnv }) => {
             </Panel>
           </Group>
         </Panel>
-        <Separator className="sep vertical" aria-label="Width of Try" />
+        <Separator className="sep vertical" aria-label={benchWords.widthTry} />
         <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>
           <Later>
             <Try env={env} />

@@ -10,18 +10,19 @@ import { Sheet } from "./sheet/Sheet";
 import { useBench, usePiece } from "./state/context";
 import { drawerTabs } from "./state/drawer";
 import type { DrawerTab } from "./state/drawer";
+import { benchWords } from "./words";
 
 // drawn by a library of its own: only loaded when one looks at it
 const Timing = lazy(() => import("./timing/Timing").then((m) => ({ default: m.Timing })));
 const MapView = lazy(() => import("./map/MapView").then((m) => ({ default: m.MapView })));
 
 const names: Readonly<Record<DrawerTab, string>> = {
-  sheet: "Sheet",
-  rules: "Rules",
-  timing: "Timing",
-  map: "Map",
-  checks: "Checks",
-  rehearsals: "Rehearsals",
+  sheet: benchWords.sheet,
+  rules: benchWords.rules,
+  timing: benchWords.timing,
+  map: benchWords.map,
+  checks: benchWords.checks,
+  rehearsals: benchWords.rehearsals,
 };
 
 const DrawerBody = ({ tab, env }: { tab: DrawerTab; env: LayoutEnv }) => {
@@ -84,12 +85,17 @@ const SheetTools = () => {
       )}
       <Tool
         className="push"
-        title="Find and replace a value (Ctrl+F)"
+        title={benchWords.findReplaceValueCtrl}
         onClick={() => openDialog({ kind: "replace" })}
       >
-        Find and replace
+        {benchWords.findReplace}
       </Tool>
-      <Check className="only" words="only differences" checked={only} onSwitch={showOnly} />
+      <Check
+        className="only"
+        words={benchWords.onlyDifferences}
+        checked={only}
+        onSwitch={showOnly}
+      />
     </>
   );
 };
@@ -110,7 +116,7 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
     >
       <div className="drawer">
         <div className="drawer-head">
-          <Nav variant="underline" className="drawer-tabs" aria-label="Drawer">
+          <Nav variant="underline" className="drawer-tabs" aria-label={benchWords.drawer}>
             {drawerTabs.map((t) => (
               <Nav.Link key={t} as="button" type="button" eventKey={t}>
                 {names[t]}
@@ -122,7 +128,7 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         </div>
         <Tab.Content className="drawer-body">
           <Tab.Pane eventKey={tab}>
-            <Suspense fallback={<p className="drawer-empty">Drawing …</p>}>
+            <Suspense fallback={<p className="drawer-empty">{benchWords.drawing}</p>}>
               <DrawerBody tab={tab} env={env} />
             </Suspense>
           </Tab.Pane>

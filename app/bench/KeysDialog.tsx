@@ -8,6 +8,7 @@ import { sheetKeys } from "./sheet/keys";
 import { useBench } from "./state/context";
 import { timingKeys } from "./timing/keys";
 import { treeKeys } from "./tree/keys";
+import { benchWords } from "./words";
 
 /** Keys and what they do; keys as they are written on a keyboard. */
 type Line = readonly [keys: string, words: string];
@@ -18,33 +19,33 @@ const linesOf = (
 
 /** What is no key of a table: the clipboard's, and keys held while one uses the pointer. */
 const clipboard: readonly Line[] = [
-  ["Ctrl+X, Ctrl+C, Ctrl+V", "Cut, copy, paste layers, rules, cells"],
-  ["Ctrl+Shift+V", "Paste layers in place"],
+  [benchWords.ctrlXCtrlC, benchWords.cutCopyPasteLayers],
+  ["Ctrl+Shift+V", benchWords.pasteLayersPlace],
 ];
 const pointer: readonly Line[] = [
-  ["Alt + drag", "Drag a copy"],
-  ["Shift + drag", "Keep to one direction; on handles, the proportions"],
-  ["Alt on handles", "About the middle; on a corner knob, that corner"],
-  ["Ctrl + drag", "Let nothing catch"],
-  ["Alt + pointing", "Show distances"],
-  ["Ctrl + click", "Choose the innermost layer"],
-  ["Double click", "Go further in; on a text, type; on a path, its points"],
+  [benchWords.altDrag, benchWords.dragCopy],
+  [benchWords.shiftDrag, benchWords.keepOneDirectionOn],
+  [benchWords.altOnHandles, benchWords.aboutMiddleOnCorner],
+  [benchWords.ctrlDrag, benchWords.letNothingCatch],
+  [benchWords.altPointing, benchWords.showDistances],
+  [benchWords.ctrlClick, benchWords.chooseInnermostLayer],
+  [benchWords.doubleClick, benchWords.goFurtherOnText],
 ];
 const lanes: readonly Line[] = [
-  ["Home, End", "On the playhead: to the beginning, to the end"],
-  ["Left, Right", "On a bar: delay it; with Alt lengthen it, with Shift by 50 ms"],
-  ["Ctrl + wheel", "Zoom; with Shift go along the time"],
+  [benchWords.homeEnd, benchWords.onPlayheadBeginningEnd],
+  [benchWords.leftRight, benchWords.onBarDelayAlt],
+  [benchWords.ctrlWheel, benchWords.zoomShiftGoAlong],
 ];
 
 const sections: readonly { readonly title: string; readonly lines: readonly Line[] }[] = [
   {
-    title: "On the bench",
+    title: benchWords.onBench,
     lines: [...linesOf(Object.values(benchKeys)), ...linesOf(undoKeys), ...clipboard],
   },
-  { title: "With the pointer", lines: pointer },
-  { title: "In the tree", lines: linesOf(treeKeys) },
-  { title: "In the sheet", lines: linesOf(sheetKeys) },
-  { title: "In Timing", lines: [...linesOf(timingKeys), ...lanes] },
+  { title: benchWords.pointer, lines: pointer },
+  { title: benchWords.tree, lines: linesOf(treeKeys) },
+  { title: benchWords.sheetInKeysDialog, lines: linesOf(sheetKeys) },
+  { title: benchWords.timingInKeysDialog, lines: [...linesOf(timingKeys), ...lanes] },
 ];
 
 /** All keys, by where they act. */
@@ -55,11 +56,11 @@ export const KeysDialog = () => {
     <Modal show onHide={close} size="lg" aria-labelledby="keys-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="keys-title">
-          Keys
+          {benchWords.keys}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <Check words="Letters alone are keys, too" checked={letters} onSwitch={setLetters} />
+        <Check words={benchWords.lettersAloneAreKeys} checked={letters} onSwitch={setLetters} />
         {sections.map(({ title, lines }) => (
           <section key={title}>
             <h3 className="caption">{title}</h3>

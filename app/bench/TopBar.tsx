@@ -9,6 +9,7 @@ import { LinkButton } from "../ui/LinkButton";
 import { countRender } from "../ui/renders";
 import { Tool } from "../ui/Tool";
 import { useBench, useCommand, usePieceParts } from "./state/context";
+import { benchWords } from "./words";
 
 /** The name of the piece: the heading of the page. */
 const PieceName = () => {
@@ -18,7 +19,7 @@ const PieceName = () => {
     <h1 className="bar-name" tabIndex={-1}>
       <EditableName
         name={name}
-        label="Name of the piece"
+        label={benchWords.namePiece}
         className="strong"
         onName={(text) => command(() => renamePiece(id, text))}
       />
@@ -28,7 +29,7 @@ const PieceName = () => {
 
 /** The head of the bench: where one is, undo, saving, and Play. */
 export const TopBar = memo(function TopBar() {
-  countRender("top bar");
+  countRender(benchWords.topBar);
   const session = useSession();
   const project = useDisplayedProject((p) => p.name);
   const { id, kind } = usePieceParts("id", "kind");
@@ -43,11 +44,11 @@ export const TopBar = memo(function TopBar() {
         <PieceName key="piece" />,
       ]}
     >
-      <Tool title="Keys (?)" onClick={() => openDialog({ kind: "keys" })}>
-        Keys
+      <Tool title={benchWords.keysInTopBar} onClick={() => openDialog({ kind: "keys" })}>
+        {benchWords.keys}
       </Tool>
       <LinkButton size="sm" to={`${home}/play${kind === "screen" ? `/${id}` : ""}`}>
-        Play
+        {benchWords.play}
       </LinkButton>
     </ProjectBar>
   );

@@ -11,6 +11,7 @@ import type { BenchHands } from "./commands/benchKeys";
 import { useEdits } from "./commands/edits";
 import { maxSvg, useInserter } from "./commands/inserting";
 import { useWorkpiece } from "./state/context";
+import { benchWords } from "./words";
 
 const table: readonly KeyEntry<BenchHands>[] = Object.values(benchKeys);
 const svgText = /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*<svg[\s>]/i;
@@ -39,10 +40,9 @@ const pasteText = ({ arranging, edits, insert }: BenchHands, text: string, inPla
   }
   if (text === "" || arranging.paste(text, inPlace)) return;
   if (!svgText.test(text)) insert.layer("text", { text: cutText(text, 5000), size: 16 }, [60, 20]);
-  else if (text.length > maxSvg)
-    edits.note(`The drawing was not taken: it is larger than ${maxSvg / 1e6} MB.`);
+  else if (text.length > maxSvg) edits.note(benchWords.drawingWasNotTaken(maxSvg / 1e6));
   else
-    void insert.svg(text, "Drawing").then((note) => {
+    void insert.svg(text, benchWords.drawingInUseKeys).then((note) => {
       if (note !== null) edits.note(note);
     });
 };

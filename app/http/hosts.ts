@@ -1,4 +1,5 @@
 import type { Request, RequestHandler } from "express";
+import { httpWords } from "./words";
 
 /** Names under which a server on loopback is reached: RFC 6761 §6.3 keeps `localhost` for it. */
 const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
@@ -51,17 +52,14 @@ export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
   const known = new Set([...hosts].map(spelled));
   return (req, res, next) => {
     if (!known.has(spelled(req.headers.host ?? ""))) {
-      res
-        .status(421)
-        .type("text/plain")
-        .send("Nubble is not reached under this name. Start it with --allow-host to let it be.");
+      res.status(421).type("text/plain").send(httpWords.nubbleNotReachedUnder);
       return;
     }
     const allowed = isChange(req.method)
       ? isOurPage(req) && isOurOrigin(req)
       : isOurPage(req) || followsLink(req);
     if (!allowed) {
-      res.status(403).type("text/plain").send("Pages of other sites cannot use Nubble.");
+      res.status(403).type("text/plain").send(httpWords.pagesOtherSitesCannot);
       return;
     }
     next();
@@ -76,6 +74,6 @@ export const guardAddress: RequestHandler = (req, res, next) => {
       throw new URIError("NUL");
     next();
   } catch {
-    res.status(400).type("text/plain").send("This address cannot be read.");
+    res.status(400).type("text/plain").send(httpWords.thisAddressCannotBe);
   }
 };

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler } from "express";
 import { rateLimit } from "express-rate-limit";
+import { httpWords } from "./words";
 
 /** The largest bodies that are read at all, bytes; each action has its own, smaller one. */
 const LARGEST_BODY = 9_000_000;
@@ -13,7 +14,7 @@ const many = (count: number, seconds: number, applies: (req: Request) => boolean
     skip: (req) => !applies(req),
     // the same form as other answers to a save, so that the window waits and tries again
     handler: (_req, res) => {
-      res.status(429).json({ kind: "away", reason: "too much was asked for at once" });
+      res.status(429).json({ kind: "away", reason: httpWords.tooMuchWasAsked });
     },
   });
 
@@ -35,8 +36,6 @@ export const bodyLimit: RequestHandler = (req, res, next) => {
     next();
     return;
   }
-  res.setHeader("Connection", "close");
-  res
-    .status(413)
-    .json({ kind: "refused", reason: `more than ${LARGEST_BODY / 1e6} MB cannot be sent at once` });
+  res.setHeader(httpWords.connection, "close");
+  res.status(413).json({ kind: "refused", reason: httpWords.moreThanMbCannot(LARGEST_BODY / 1e6) });
 };

@@ -8,6 +8,7 @@ import type { CatalogueIcon } from "../session/assets";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { FileButton } from "../ui/FileButton";
+import { partsWords } from "./words";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
 const MOST = 126;
@@ -50,9 +51,9 @@ export const findIcons = (icons: readonly CatalogueIcon[], text: string): Catalo
 };
 
 const foundWords = (count: number): string => {
-  if (count === 0) return "No icon has such a name. Try another word.";
-  if (count > MOST) return `${count} icons; type more to see the others`;
-  return count === 1 ? "1 icon" : `${count} icons`;
+  if (count === 0) return partsWords.noIconHasSuch;
+  if (count > MOST) return partsWords.iconsTypeMoreSee(count);
+  return count === 1 ? partsWords.n1Icon : `${count} icons`;
 };
 
 const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {
@@ -78,8 +79,8 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
         className="find"
         ref={field}
         type="search"
-        aria-label="Find an icon"
-        placeholder={all ? `Find among ${all.length} icons` : "Find an icon"}
+        aria-label={partsWords.findIcon}
+        placeholder={all ? partsWords.findAmongIcons(all.length) : partsWords.findIcon}
         value={text}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
@@ -93,7 +94,7 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
       <div
         className="icon-grid"
         role="listbox"
-        aria-label="Icons"
+        aria-label={partsWords.icons}
         aria-busy={all === null && !failed}
       >
         {text === "" &&
@@ -103,7 +104,7 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
               type="button"
               role="option"
               aria-selected={a.id === chosen}
-              title={`${a.name} (used in this project)`}
+              title={partsWords.usedThisProject(a.name)}
               className={a.id === chosen ? "on" : ""}
               onClick={() => onPick(a.id)}
             >
@@ -126,8 +127,8 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
         ))}
       </div>
       <p className="note" role="status">
-        {failed && "The icons could not be fetched. Close this and try again."}
-        {!failed && (all === null ? "Fetching the icons …" : foundWords(found.length))}
+        {failed && partsWords.iconsCouldNotBe}
+        {!failed && (all === null ? partsWords.fetchingIcons : foundWords(found.length))}
       </p>
     </>
   );
@@ -153,11 +154,11 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
   return (
     <>
       <FileButton
-        label="Choose a file"
+        label={partsWords.chooseFile}
         accept={pictureTypes.join(",")}
         onFiles={([file]) => void take(file)}
       >
-        {busy ? "Sending …" : "Choose a file …"}
+        {busy ? partsWords.sending : partsWords.chooseFileInAssetPart}
       </FileButton>
       {trouble !== null && (
         <p className="refusal" role="alert">
@@ -165,18 +166,16 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
         </p>
       )}
       {pictures.length === 0 && trouble === null && (
-        <p className="note">
-          No pictures in this project yet. Choose a file, or drop or paste one onto a card.
-        </p>
+        <p className="note">{partsWords.noPicturesThisProject}</p>
       )}
-      <div className="picture-grid" role="listbox" aria-label="Pictures">
+      <div className="picture-grid" role="listbox" aria-label={partsWords.pictures}>
         {pictures.map((p) => (
           <button
             key={p.id}
             type="button"
             role="option"
             aria-selected={p.id === chosen}
-            title={`${p.name}, ${p.width} × ${p.height} px`}
+            title={partsWords.px(p.name, p.width, p.height)}
             className={p.id === chosen ? "on" : ""}
             onClick={() => onPick(p.id)}
           >

@@ -5,6 +5,7 @@ import { colourText, notations, parseColour } from "#core/colour";
 import type { Notation } from "#core/colour";
 import { pageNonce } from "../ui/nonce";
 import { Tool } from "../ui/Tool";
+import { partsWords } from "./words";
 
 // its style sheet is added when it first shows
 const nonce = pageNonce();
@@ -75,7 +76,7 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
       <div className="colour-line">
         <Form.Select
           className="word"
-          aria-label="Notation"
+          aria-label={partsWords.notation}
           value={notation}
           onChange={(e) => {
             setNotation(e.target.value as Notation);
@@ -89,7 +90,7 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
         <Form.Control
           size="sm"
           className="mono"
-          aria-label="Colour"
+          aria-label={partsWords.colour}
           spellCheck={false}
           value={typed ?? colourText(colour, notation)}
           onChange={(e) => {
@@ -102,7 +103,7 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
           <Tool
             framed
             icon="dropper"
-            label="Pick from the screen"
+            label={partsWords.pickFromScreen}
             onClick={() =>
               void dropperOf()
                 ?.open()
@@ -113,12 +114,12 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
             }
           />
         )}
-        <Tool framed label="No colour" onClick={() => onPick("none")}>
+        <Tool framed label={partsWords.noColour} onClick={() => onPick("none")}>
           <span className="chip none" />
         </Tool>
       </div>
       {recent.length > 0 && (
-        <div className="swatches" role="group" aria-label="Recent colours">
+        <div className="swatches" role="group" aria-label={partsWords.recentColours}>
           {recent.map((c) => (
             <button
               key={c}

@@ -2,6 +2,7 @@ import { Form } from "react-bootstrap";
 import { cssWords, presets, springFrom, swingOf } from "#core/motion";
 import type { Easing } from "#core/project";
 import { NumberField } from "../ui/NumberField";
+import { partsWords } from "./words";
 
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";
 
@@ -22,10 +23,10 @@ const fresh: Readonly<Record<Kind, Easing>> = {
   steps: { kind: "steps", count: 6, jump: "end" },
 };
 const kindWords: Readonly<Record<Kind, string>> = {
-  bézier: "bézier",
+  bézier: partsWords.bZier,
   spring: "spring",
   bounce: "bounce",
-  windup: "wind up",
+  windup: partsWords.windUp,
   steps: "steps",
 };
 
@@ -38,7 +39,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
     return easing.map((n, i) => (
       <NumberField
         key={i}
-        label={`Bézier ${["x1", "y1", "x2", "y2"][i] ?? ""}`}
+        label={partsWords.bZierValueAt(["x1", "y1", "x2", "y2"][i] ?? "")}
         value={n}
         min={i % 2 ? -10 : 0}
         max={i % 2 ? 10 : 1}
@@ -51,7 +52,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
       return (
         <>
           <NumberField
-            label="Number of steps"
+            label={partsWords.numberSteps}
             value={easing.count}
             min={easing.jump === "none" ? 2 : 1}
             max={100}
@@ -60,7 +61,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
           />
           <Form.Select
             className="word"
-            aria-label="Jumps at"
+            aria-label={partsWords.jumpsAt}
             value={easing.jump}
             onChange={(e) => {
               const jump = e.target.value as typeof easing.jump;
@@ -71,10 +72,10 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
               });
             }}
           >
-            <option value="end">at the end</option>
-            <option value="start">at the start</option>
-            <option value="both">at both ends</option>
-            <option value="none">at neither end</option>
+            <option value="end">{partsWords.atEnd}</option>
+            <option value="start">{partsWords.atStart}</option>
+            <option value="both">{partsWords.atBothEnds}</option>
+            <option value="none">{partsWords.atNeitherEnd}</option>
           </Form.Select>
         </>
       );
@@ -82,16 +83,16 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
       return (
         <>
           <NumberField
-            label="Bounces"
+            label={partsWords.bounces}
             value={easing.times}
             min={1}
             max={8}
             step={1}
             onChange={(times) => onChange({ ...easing, times: Math.round(times) })}
           />
-          <span>times, up to</span>
+          <span>{partsWords.timesUp}</span>
           <NumberField
-            label="Comes up to per cent"
+            label={partsWords.comesUpPerCent}
             value={Math.round(easing.keeps * 100)}
             min={1}
             max={90}
@@ -104,9 +105,9 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
     case "windup":
       return (
         <>
-          <span>by</span>
+          <span>{partsWords.by}</span>
           <NumberField
-            label="Winds up by per cent"
+            label={partsWords.windsUpByPer}
             value={Math.round(easing.back * 100)}
             min={0}
             max={100}
@@ -122,27 +123,27 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
         onChange(springFrom({ swing: s, bounciness: b }, easing.mass));
       return (
         <>
-          <span>swing</span>
+          <span>{partsWords.swing}</span>
           <NumberField
-            label="Swing of the spring in milliseconds"
-            title="How long it would take to swing there and back undamped"
+            label={partsWords.swingSpringMilliseconds}
+            title={partsWords.howLongWouldTake}
             value={Math.round(swing)}
             min={40}
             max={6000}
             step={20}
             onChange={(n) => set(n, bounciness)}
           />
-          <span>ms,</span>
+          <span>{partsWords.ms}</span>
           <NumberField
-            label="Bounciness of the spring in per cent"
-            title="0: comes to rest without swinging"
+            label={partsWords.bouncinessSpringPerCent}
+            title={partsWords.n0ComesRestWithout}
             value={Math.round(hundredth(bounciness) * 100)}
             min={-90}
             max={97}
             step={2}
             onChange={(n) => set(swing, n / 100)}
           />
-          <span>% bouncy</span>
+          <span>{partsWords.bouncy}</span>
         </>
       );
     }
@@ -183,12 +184,12 @@ export const EasingPart = ({
           </option>
         ))}
         {presets.map((p) => (
-          <option key={p.name} value={`preset ${p.name}`}>
+          <option key={p.name} value={partsWords.preset(p.name)}>
             {p.name}
           </option>
         ))}
         {(Object.keys(fresh) as Kind[]).map((k) => (
-          <option key={k} value={`kind ${k}`}>
+          <option key={k} value={partsWords.kind(k)}>
             {kindWords[k]}
           </option>
         ))}

@@ -9,14 +9,15 @@ import { GradientPart } from "./GradientPart";
 import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
 import { Tabs } from "../ui/Tabs";
+import { partsWords } from "./words";
 
 type Kind = "colour" | "linear" | "radial" | "picture" | "token";
 const words: Readonly<Record<Kind, string>> = {
-  colour: "Colour",
-  linear: "Linear",
-  radial: "Radial",
-  picture: "Picture",
-  token: "Token",
+  colour: partsWords.colour,
+  linear: partsWords.linear,
+  radial: partsWords.radial,
+  picture: partsWords.picture,
+  token: partsWords.token,
 };
 
 const colourOf = (fill: Fill): string => {
@@ -69,13 +70,13 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
       : (turned(fill, "picture") as PictureFill);
   return (
     <Panel
-      label="Fill"
+      label={partsWords.fill}
       width={292}
       height={kind === "linear" || kind === "radial" ? 440 : 356}
       onKeyDown={onKeyDown}
     >
       <Tabs
-        label="Kind of fill"
+        label={partsWords.kindFill}
         value={kind}
         tabs={kinds.map((k) => ({ value: k, words: words[k] }))}
         onOpen={go}
@@ -93,7 +94,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
               onPick={(id) => onLive({ ...picture, picture: id })}
             />
             <label className="gradient-line">
-              fit to
+              {partsWords.fit}
               <Form.Select
                 className="word"
                 value={picture.fit}
@@ -109,9 +110,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
         {kind === "token" && (
           <>
             <TokenPart type={type} said={said} onPick={onLive} />
-            <p className="note">
-              Tokens are made on the project’s System page, or from a value with its menu.
-            </p>
+            <p className="note">{partsWords.tokensAreMadeOn}</p>
           </>
         )}
       </div>
@@ -123,7 +122,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
             onDone();
           }}
         >
-          Done
+          {partsWords.done}
         </Button>
       </div>
     </Panel>

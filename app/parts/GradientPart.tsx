@@ -6,6 +6,7 @@ import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
 import { NumberField } from "../ui/NumberField";
 import { ColourPart } from "./ColourPart";
+import { partsWords } from "./words";
 
 const clamp = (n: number) => Math.max(0, Math.min(1, Math.round(n * 100) / 100));
 
@@ -99,7 +100,7 @@ export const GradientPart = ({
             key={i}
             type="button"
             role="slider"
-            aria-label={`Stop ${i + 1}`}
+            aria-label={partsWords.stop(i)}
             aria-valuemin={0}
             aria-valuemax={100}
             aria-valuenow={Math.round(s.at * 100)}
@@ -119,9 +120,9 @@ export const GradientPart = ({
       </div>
       <div className="gradient-line">
         <label>
-          stop at
+          {partsWords.stopAt}
           <NumberField
-            label="Place of the stop"
+            label={partsWords.placeStop}
             value={Math.round(stop.at * 100)}
             min={0}
             max={100}
@@ -131,22 +132,22 @@ export const GradientPart = ({
           %
         </label>
         <Button variant="link" size="sm" disabled={stops.length <= 2} onClick={() => remove(index)}>
-          Remove stop
+          {partsWords.removeStop}
         </Button>
         <Button
           variant="link"
           size="sm"
           onClick={() => put(stops.map((s) => ({ ...s, at: clamp(1 - s.at) })))}
         >
-          Turn round
+          {partsWords.turnRound}
         </Button>
       </div>
       <div className="gradient-line">
         {gradient.kind === "linear" ? (
           <label>
-            angle
+            {partsWords.angle}
             <NumberField
-              label="Angle"
+              label={partsWords.angleInGradientPart}
               value={gradient.angle}
               min={-3600}
               max={3600}

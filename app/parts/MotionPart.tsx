@@ -6,6 +6,7 @@ import { EasingPart } from "./EasingPart";
 import { NumberField } from "../ui/NumberField";
 import { useDisplayedProject } from "../session/displayed";
 import { Pick } from "../ui/Pick";
+import { partsWords } from "./words";
 
 const own = "";
 
@@ -44,14 +45,14 @@ export const MotionPart = ({
   return (
     <span className="effect">
       <Pick
-        label="Motion"
+        label={partsWords.motion}
         value={motion.kind}
         options={motionKinds.filter((_, i) => i < 3 || moving).map((k) => ({ value: k, words: k }))}
         onPick={(kind) => onChange({ ...motion, kind })}
       />
       {(motion.kind === "slide" || motion.kind === "push") && (
         <Pick
-          label="To where"
+          label={partsWords.where}
           value={motion.to ?? "left"}
           options={directions.map((d) => ({ value: d, words: d }))}
           onPick={(to) => onChange({ ...motion, to })}
@@ -61,38 +62,35 @@ export const MotionPart = ({
         <>
           {(named.length > 0 || motion.token !== undefined) && (
             <Pick
-              label="Motion token"
+              label={partsWords.motionToken}
               value={motion.token ?? own}
               broken={motion.token !== undefined && !said}
               options={[
-                { value: own, words: "own time" },
+                { value: own, words: partsWords.ownTime },
                 ...named.map((t) => ({ value: t.id, words: t.name })),
               ]}
               onPick={setToken}
             />
           )}
           {motion.token !== undefined ? (
-            <span className="quiet">{Math.round(lengthOf(said ?? motion))} ms</span>
+            <span className="quiet">{partsWords.msLength(lengthOf(said ?? motion))}</span>
           ) : (
             <>
               {isSpring(motion.easing) ? (
-                <span
-                  className="quiet mono"
-                  title="A spring takes the time it needs to come to rest"
-                >
-                  {Math.round(lengthOf(motion))} ms
+                <span className="quiet mono" title={partsWords.springTakesTimeNeeds}>
+                  {partsWords.msLength(lengthOf(motion))}
                 </span>
               ) : (
                 <>
                   <NumberField
-                    label="Duration in milliseconds"
+                    label={partsWords.durationMilliseconds}
                     value={motion.duration}
                     min={0}
                     max={60_000}
                     step={20}
                     onChange={(duration) => onChange({ ...motion, duration })}
                   />
-                  <span>ms</span>
+                  <span>{partsWords.msInMotionPart}</span>
                 </>
               )}
               <EasingPart
@@ -103,16 +101,16 @@ export const MotionPart = ({
           )}
           {motion.delay > 0 && (
             <>
-              <span>after</span>
+              <span>{partsWords.after}</span>
               <NumberField
-                label="Delay in milliseconds"
+                label={partsWords.delayMilliseconds}
                 value={motion.delay}
                 min={0}
                 max={60_000}
                 step={20}
                 onChange={(delay) => onChange({ ...motion, delay })}
               />
-              <span>ms</span>
+              <span>{partsWords.msInMotionPart}</span>
             </>
           )}
         </>

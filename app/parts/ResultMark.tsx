@@ -1,9 +1,10 @@
 import { Icon } from "../ui/Icon";
+import { partsWords } from "./words";
 
 export type Result = "failed" | "passed" | "unknown";
 
 const icons = { failed: "close", passed: "tick", unknown: "time" } as const;
-const words = { failed: "fails", passed: "passes", unknown: "not run yet" };
+const words = { failed: "fails", passed: "passes", unknown: partsWords.notRunYet };
 
 /** How a rehearsal went, as an icon. */
 export const ResultMark = ({ result }: { result: Result }) => (

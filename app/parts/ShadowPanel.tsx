@@ -9,6 +9,7 @@ import { Panel } from "../ui/Panel";
 import { TokenPart } from "./TokenPart";
 import { Tabs } from "../ui/Tabs";
 import { Tool } from "../ui/Tool";
+import { partsWords } from "./words";
 
 const fresh: Shadow = { x: 0, y: 4, blur: 12, spread: 0, colour: "#20302e40" };
 const fields = [
@@ -38,14 +39,14 @@ export const ShadowList = ({
             type="button"
             className="chip"
             style={{ background: s.colour === "none" ? undefined : s.colour }}
-            aria-label={`Colour of shadow ${i + 1}`}
+            aria-label={partsWords.colourShadow(i)}
             aria-pressed={i === open}
             onClick={() => setOpen(i)}
           />
           {fields.map(([key, label]) => (
             <NumberField
               key={key}
-              label={`${label} of shadow ${i + 1}`}
+              label={partsWords.shadow(label, i)}
               title={label}
               value={s[key]}
               min={key === "blur" ? 0 : -500}
@@ -54,7 +55,7 @@ export const ShadowList = ({
               onChange={(n) => change(i, { [key]: n })}
             />
           ))}
-          <label title="Inside the layer">
+          <label title={partsWords.insideLayer}>
             <Form.Check.Input
               checked={s.inner ?? false}
               onChange={(e) => {
@@ -69,13 +70,13 @@ export const ShadowList = ({
                 );
               }}
             />{" "}
-            inner
+            {partsWords.inner}
           </label>
           <Tool
             size="sm"
             icon="close"
             iconSize={12}
-            label={`Remove shadow ${i + 1}`}
+            label={partsWords.removeShadow(i)}
             onClick={() => onLive(shadows.filter((_, k) => k !== i))}
           />
         </div>
@@ -90,7 +91,7 @@ export const ShadowList = ({
             setOpen(shadows.length);
           }}
         >
-          Add a shadow
+          {partsWords.addShadow}
         </Button>
       </div>
       {chosen && (
@@ -117,13 +118,13 @@ interface Props {
 export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: Props) => {
   const [token, setToken] = useState(isBound(said));
   return (
-    <Panel label="Shadows" width={300} height={430} onKeyDown={onKeyDown}>
+    <Panel label={partsWords.shadows} width={300} height={430} onKeyDown={onKeyDown}>
       <Tabs
-        label="Shadows or a token"
+        label={partsWords.shadowsOrToken}
         value={token ? "token" : "shadows"}
         tabs={[
-          { value: "shadows", words: "Shadows" },
-          { value: "token", words: "Token" },
+          { value: "shadows", words: partsWords.shadows },
+          { value: "token", words: partsWords.token },
         ]}
         onOpen={(tab) => setToken(tab === "token")}
       />
@@ -136,7 +137,7 @@ export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: 
       </div>
       <div className="panel-foot">
         <Button size="sm" onClick={onDone}>
-          Done
+          {partsWords.done}
         </Button>
       </div>
     </Panel>

@@ -5,6 +5,7 @@ import { paint } from "#core/paint";
 import type { Project } from "#core/project";
 import { Drawing } from "#player";
 import { useEnv } from "../services/env";
+import { partsWords } from "./words";
 
 /** A piece in its resting variant, made as large as its room allows, at most at real size. */
 export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {
@@ -23,7 +24,7 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
           watch.disconnect();
         }
       },
-      { rootMargin: "200px" },
+      { rootMargin: partsWords.n200px },
     );
     watch.observe(host.current);
     return () => watch.disconnect();

@@ -6,6 +6,7 @@ import { gradientText, isBound } from "#core/properties";
 import type { Gradient, SpecifiedValue, ValueType } from "#core/properties";
 import { useDisplayedProject } from "../session/displayed";
 import { tokenWords } from "./tokens";
+import { partsWords } from "./words";
 
 const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | undefined => {
   if (type === "colour" && value !== "none") return plainText(value);
@@ -36,7 +37,7 @@ export const TokenPart = ({
   const suited = inOrder(tokens).filter((t) => tokensFor(type).includes(t.type));
   if (suited.length === 0) return null;
   return (
-    <div className="token-part" role="listbox" aria-label="Tokens">
+    <div className="token-part" role="listbox" aria-label={partsWords.tokens}>
       {suited.map((t) => {
         const on = isBound(said) && said.token === t.id;
         return (

@@ -12,13 +12,14 @@ import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ResultMark } from "../parts/ResultMark";
 import "./rehearsals.scss";
+import { allRehearsalsWords } from "./words";
 
 /** How each rehearsal of each piece went; null: well. */
 type Results = Readonly<Record<Id, Readonly<Record<Id, Failure | null>>>>;
 type Going = "no" | "runs" | "done" | "stopped";
 
 const countWords = (run: number, failed: number, all: number): string => {
-  if (run === 0) return `${all} to run`;
+  if (run === 0) return allRehearsalsWords.run(all);
   if (failed > 0) return `${failed} of ${all} fail`;
   return run < all ? `${run} of ${all}` : `all ${all} pass`;
 };
@@ -47,8 +48,8 @@ const Line = ({
             return (
               f && (
                 <li key={r.id}>
-                  <strong>{r.name}</strong>: step {f.step + 1}, after {Math.round(f.at)} ms: {f.why}
-                  .
+                  <strong>{r.name}</strong>
+                  {allRehearsalsWords.stepAfterMs(f.step, f.at, f.why)}
                 </li>
               )
             );
@@ -98,19 +99,17 @@ export const AllRehearsals = () => {
   return (
     <section aria-labelledby="rehearsals-title">
       <div className="page-head">
-        <h2 id="rehearsals-title">Rehearsals</h2>
+        <h2 id="rehearsals-title">{allRehearsalsWords.rehearsals}</h2>
         <span role="status" className={`me-auto ${failed ? "trouble" : "quiet"}`}>
-          {going === "runs" && `${all.length} of ${total} …`}
-          {(going === "stopped" || going === "done") &&
-            `${failed ? `${failed} of ${all.length} fail` : `All ${all.length} pass`}${going === "stopped" ? ", then stopped" : ""}.`}
+          {allRehearsalsWords.failAllPass(going, all.length, total, failed)}
         </span>
         {going === "runs" ? (
           <Button variant="outline-primary" size="sm" onClick={() => void stop()}>
-            Stop
+            {allRehearsalsWords.stop}
           </Button>
         ) : (
           <Button variant="outline-primary" size="sm" disabled={!env} onClick={() => void run()}>
-            Run all {total}
+            {allRehearsalsWords.runAll(total)}
           </Button>
         )}
       </div>

@@ -1,5 +1,6 @@
 import { readAsset } from "#server";
 import type { Route } from "./+types/asset";
+import { routesWords } from "./words";
 
 /**
  * A kept file. Its address is its contents, so it may be cached for ever; it is never taken for a
@@ -7,7 +8,7 @@ import type { Route } from "./+types/asset";
  */
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const asset = await readAsset(params.hash);
-  if (!asset) return new Response("there is no such file", { status: 404 });
+  if (!asset) return new Response(routesWords.thereNoSuchFile, { status: 404 });
   return new Response(new Uint8Array(asset.bytes), {
     headers: { "Content-Type": asset.type, "Cache-Control": "public, max-age=31536000, immutable" },
   });

@@ -3,6 +3,7 @@ import { LARGEST_PICTURE, projectLog, storeAsset, troubleOf } from "#server";
 import type { StoreAnswer } from "#server";
 import { readBody } from "./body";
 import type { Route } from "./+types/assets";
+import { routesWords } from "./words";
 
 const refuse = (reason: string, status: number) =>
   data<StoreAnswer>({ kind: "refused", reason }, { status });
@@ -13,18 +14,18 @@ const refuse = (reason: string, status: number) =>
 export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first
   if (request.headers.get("content-type") !== "application/octet-stream")
-    return refuse("a file must be sent as application/octet-stream", 415);
+    return refuse(routesWords.fileMustBeSent, 415);
   try {
     if (!(await projectLog().exists(params.projectId)))
-      return refuse("there is no such project", 404);
+      return refuse(routesWords.thereNoSuchProject, 404);
     const bytes = await readBody(request, LARGEST_PICTURE);
-    if (bytes === null) return refuse(`the file is larger than ${LARGEST_PICTURE / 1e6} MB`, 413);
+    if (bytes === null) return refuse(routesWords.fileLargerThanMb(LARGEST_PICTURE / 1e6), 413);
     const answer = await storeAsset(bytes);
     return data<StoreAnswer>(answer, { status: answer.kind === "refused" ? 422 : 200 });
   } catch (error) {
     const trouble = troubleOf(error);
     if (trouble) return refuse(trouble, 503);
     console.error(error);
-    return refuse("the server ran into a fault of its own over it", 422);
+    return refuse(routesWords.serverRanIntoFault, 422);
   }
 };

@@ -6,12 +6,13 @@ import { useDisplayedProject } from "../session/displayed";
 import { LinkButton } from "../ui/LinkButton";
 import { Plain } from "../ui/Plain";
 import type { Route } from "./+types/bench";
+import { routesWords } from "./words";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {
   const project = matches.find((m) => m?.id === "routes/project")?.loaderData as
     { project?: { name: string; pieces: Record<string, { name: string }> } } | undefined;
   const name = project?.project && tableEntry(project.project.pieces, params.pieceId)?.name;
-  return [{ title: `${name ? `${name} · ` : ""}${project?.project?.name ?? "Project"} · Nubble` }];
+  return [{ title: routesWords.nubbleName(name, project?.project?.name) }];
 };
 
 export default function BenchRoute({ params }: Route.ComponentProps) {
@@ -22,20 +23,17 @@ export default function BenchRoute({ params }: Route.ComponentProps) {
   const env = useEnv(assets);
   if (!isThere) {
     return (
-      <Plain title="There is no such piece">
-        <p>
-          {name} has no component or screen at this address. It may have been removed; undo brings
-          it back where that was done.
-        </p>
-        <LinkButton to={`/projects/${session.id}`}>Back to {name}</LinkButton>
+      <Plain title={routesWords.thereNoSuchPiece}>
+        <p>{routesWords.hasNoComponentOr(name)}</p>
+        <LinkButton to={`/projects/${session.id}`}>{routesWords.back(name)}</LinkButton>
       </Plain>
     );
   }
   if (!env)
     return (
-      <div className="bench-wait" role="status" aria-label="Opening the bench">
+      <div className="bench-wait" role="status" aria-label={routesWords.openingBench}>
         <header className="bar">
-          <span className="brand">Nubble</span>
+          <span className="brand">{routesWords.brand}</span>
         </header>
       </div>
     );

@@ -14,6 +14,7 @@ import { readBody } from "./body";
 import { withDatabase } from "./trouble";
 import type { SaveAnswer } from "../session/answer";
 import type { Route } from "./+types/changes";
+import { routesWords } from "./words";
 
 /** Larger ones are read in a thread of their own, so that nobody else waits, bytes. */
 const LARGE = 100_000;
@@ -48,12 +49,12 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
   // a page of another site cannot send this type without being asked first, so it cannot change
   // anything here
   if (!request.headers.get("content-type")?.startsWith("application/json"))
-    return refuse("a change must be sent as application/json", 415);
+    return refuse(routesWords.changeMustBeSent, 415);
   const bytes = await readBody(request, limits.change + ENVELOPE);
-  if (bytes === null) return refuse(`the change is larger than ${limits.change / 1e6} MB`, 413);
+  if (bytes === null) return refuse(routesWords.changeLargerThanMb(limits.change / 1e6), 413);
   const decode = bytes.length > LARGE ? decodeApart : decodeHere;
   const proposal = await decode("change", bytes);
-  if (!proposal.ok) return refuse(`the change is malformed: ${proposal.reason}`, 400);
+  if (!proposal.ok) return refuse(routesWords.changeMalformed(proposal.reason), 400);
   try {
     return answer(await projectLog().append(params.projectId, proposal.facts));
   } catch (error) {
@@ -62,7 +63,7 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     if (error instanceof ServerOutdated) return answer({ kind: "away", reason: error.message });
     console.error(error);
     if (error instanceof ProjectDamaged)
-      return answer({ kind: "away", reason: "the project cannot be read on the server" });
-    return refuse("the server ran into a fault of its own over it", 422);
+      return answer({ kind: "away", reason: routesWords.projectCannotBeRead });
+    return refuse(routesWords.serverRanIntoFault, 422);
   }
 };

@@ -10,8 +10,9 @@ import { SkipLink } from "../ui/SkipLink";
 import { Thumbnail } from "../parts/Thumbnail";
 import { withDatabase } from "./trouble";
 import type { Route } from "./+types/home";
+import { routesWords } from "./words";
 
-export const meta: Route.MetaFunction = () => [{ title: "Projects · Nubble" }];
+export const meta: Route.MetaFunction = () => [{ title: routesWords.projectsNubble }];
 
 /** The largest form that is read, bytes. */
 const LARGEST_FORM = 20_000;
@@ -51,11 +52,11 @@ const readForm = async (request: Request): Promise<Record<string, string> | null
 
 export const action = async ({ request }: Route.ActionArgs) => {
   const form = await readForm(request);
-  if (!form) return data({ error: "The form could not be read." }, { status: 400 });
+  if (!form) return data({ error: routesWords.formCouldNotBe }, { status: 400 });
   const parsed = newProjectRequest.safeParse(form);
   if (!parsed.success)
     return data(
-      { error: parsed.error.issues[0]?.message ?? "Give the project a name." },
+      { error: parsed.error.issues[0]?.message ?? routesWords.giveProjectName },
       { status: 422 },
     );
   const id = newId();
@@ -78,10 +79,10 @@ const when = (iso: string) =>
 const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
   <div className="tile damaged">
     <span className="tile-picture">
-      <span className="quiet">cannot be read</span>
+      <span className="quiet">{routesWords.cannotBeRead}</span>
     </span>
     <span className="tile-name">{name}</span>
-    <span className="refusal">Damaged: {reason}. Nothing of it was changed.</span>
+    <span className="refusal">{routesWords.damagedNothingWasChanged(reason)}</span>
   </div>
 );
 
@@ -92,34 +93,34 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
     <>
       <header className="bar">
         <SkipLink />
-        <span className="brand">Nubble</span>
+        <span className="brand">{routesWords.brand}</span>
       </header>
       <main className="page" id="content">
         <div className="page-head">
-          <h1 tabIndex={-1}>Projects</h1>
+          <h1 tabIndex={-1}>{routesWords.projects}</h1>
           {!making && (
             <Button size="sm" onClick={() => setMaking(true)}>
-              New project
+              {routesWords.newProject}
             </Button>
           )}
         </div>
         {making && (
           <Form method="post" className="new-line">
-            <label htmlFor="project-name">Name</label>
+            <label htmlFor="project-name">{routesWords.name}</label>
             <FormControl
               id="project-name"
               name="name"
               autoFocus
               maxLength={120}
-              placeholder="Harbour app"
+              placeholder={routesWords.harbourApp}
               aria-invalid={actionData?.error ? true : undefined}
               aria-describedby="project-error"
             />
             <Button type="submit" disabled={busy}>
-              Make it
+              {routesWords.make}
             </Button>
             <Button variant="outline-secondary" onClick={() => setMaking(false)}>
-              Not now
+              {routesWords.notNow}
             </Button>
             <span id="project-error" className="refusal" role="alert">
               {actionData?.error}
@@ -127,7 +128,7 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
           </Form>
         )}
         {loaderData.projects.length === 0 && (
-          <p className="quiet">No projects yet. Make one to draw your first component.</p>
+          <p className="quiet">{routesWords.noProjectsYetMake}</p>
         )}
         <ul className="tiles">
           {loaderData.projects.map((p) => (
@@ -138,15 +139,18 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
                 <Link to={`/projects/${p.id}`} className="tile">
                   <span className="tile-picture">
                     {p.first === null ? (
-                      <span className="quiet">empty</span>
+                      <span className="quiet">{routesWords.empty}</span>
                     ) : (
                       <Thumbnail project={p.project} piece={p.first} />
                     )}
                   </span>
                   <span className="tile-name">{p.name}</span>
                   <span className="quiet small-text">
-                    {number(p.components, "component")}, {number(p.screens, "screen")} · changed{" "}
-                    {when(p.changedAt)}
+                    {routesWords.changed(
+                      number(p.components, "component"),
+                      number(p.screens, "screen"),
+                      when(p.changedAt),
+                    )}
                   </span>
                 </Link>
               )}

@@ -1,10 +1,8 @@
 import { data } from "react-router";
+import { routesWords } from "./words";
 
 export const loader = () => {
-  throw data(
-    "There is no page at this address. It may have been mistyped, or what it showed was removed.",
-    { status: 404 },
-  );
+  throw data(routesWords.thereNoPageAt, { status: 404 });
 };
 
 export default function Nothing() {

@@ -26,6 +26,7 @@ import { EditableName } from "../ui/EditableName";
 import { LinkButton } from "../ui/LinkButton";
 import { NameField } from "../ui/NameField";
 import { Notice } from "../ui/Notice";
+import { routesWords } from "./words";
 
 /** A piece that was just duplicated, and how many rules came along. */
 interface Duplicated {
@@ -63,21 +64,21 @@ const TileMenu = ({
     if (session.run((project) => removePiece(project, piece.id))) onRemoved(piece.name);
   };
   const items = [
-    { words: "Rename", run: () => afterMenu(onRename) },
+    { words: routesWords.rename, run: () => afterMenu(onRename) },
     ...(piece.kind === "screen" && !start
       ? [
           {
-            words: "Start the prototype here",
+            words: routesWords.startPrototypeHere,
             run: () => session.run((project) => setStart(project, piece.id)),
           },
         ]
       : []),
-    { words: "Duplicate", run: duplicate },
-    { words: "Remove", run: remove },
+    { words: routesWords.duplicate, run: duplicate },
+    { words: routesWords.remove, run: remove },
   ];
   return (
     <Dropdown align="end">
-      <Dropdown.Toggle variant="tool" size="sm" aria-label={`More for ${piece.name}`}>
+      <Dropdown.Toggle variant="tool" size="sm" aria-label={routesWords.more(piece.name)}>
         …
       </Dropdown.Toggle>
       <Dropdown.Menu>
@@ -105,14 +106,14 @@ const Tile = (props: TileProps) => {
   };
   return (
     <li className="tile-item">
-      <Link to={to} className="tile" aria-label={`Open ${piece.name}`}>
+      <Link to={to} className="tile" aria-label={routesWords.open(piece.name)}>
         <span className="tile-picture">
           <Thumbnail project={project} piece={piece.id} />
         </span>
       </Link>
       <div className="tile-foot">
         {renaming ? (
-          <NameField value={piece.name} label="Name" onDone={named} />
+          <NameField value={piece.name} label={routesWords.name} onDone={named} />
         ) : (
           <Link to={to} className="tile-name" tabIndex={-1}>
             {piece.name}
@@ -120,10 +121,7 @@ const Tile = (props: TileProps) => {
         )}
         <TileMenu {...props} onRename={() => setRenaming(true)} />
       </div>
-      <span className="quiet small-text">
-        {variants} variant{variants === 1 ? "" : "s"}, {rules} rule{rules === 1 ? "" : "s"}
-        {start && " · start of the prototype"}
-      </span>
+      <span className="quiet small-text">{routesWords.variantRule(variants, rules, start)}</span>
     </li>
   );
 };
@@ -139,12 +137,8 @@ const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => 
     });
   return (
     <Notice
-      text={
-        rules
-          ? `${of} was duplicated with its ${rules === 1 ? "rule" : `${rules} rules`}.`
-          : `${of} was duplicated.`
-      }
-      {...(rules ? { action: { label: "Without them", run: withoutRules } } : {})}
+      text={rules ? routesWords.wasDuplicated(of, rules) : routesWords.wasDuplicatedOf(of)}
+      {...(rules ? { action: { label: routesWords.withoutThem, run: withoutRules } } : {})}
       onClose={onClose}
     />
   );
@@ -153,15 +147,13 @@ const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => 
 const sections = [
   {
     kind: "component",
-    title: "Components",
-    empty:
-      "Nothing here yet. A component is a part that is used again and again: a switch, a tab, a card.",
+    title: routesWords.components,
+    empty: routesWords.nothingHereYetComponent,
   },
   {
     kind: "screen",
-    title: "Screens",
-    empty:
-      "No screens yet. A screen holds copies of components, and its rules lead to other screens.",
+    title: routesWords.screens,
+    empty: routesWords.noScreensYetScreen,
   },
 ] as const;
 
@@ -173,10 +165,10 @@ const ProjectName = () => {
     <h1 className="bar-name" tabIndex={-1}>
       <EditableName
         name={name}
-        label="Name of the project"
+        label={routesWords.nameProject}
         className="strong"
         onName={(text) =>
-          session.run(() => ({ label: `Rename to ${text}`, ops: [set(["name"], text)] }))
+          session.run(() => ({ label: routesWords.renameText(text), ops: [set(["name"], text)] }))
         }
       />
     </h1>
@@ -192,7 +184,7 @@ export default function Overview() {
   const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
   const home = `/projects/${session.id}`;
   const make = (kind: Piece["kind"]) => {
-    const name = kind === "component" ? "Component" : "Screen";
+    const name = kind === "component" ? routesWords.component : routesWords.screen;
     const made = session.make((now) => addPiece(now, kind, name));
     if (made) void navigate(`${home}/pieces/${made.id}`);
   };
@@ -201,11 +193,11 @@ export default function Overview() {
     <>
       <ProjectBar crumbs={[<ProjectName key="project" />]}>
         <LinkButton variant="tool" to={`${home}/system`}>
-          System
+          {routesWords.system}
         </LinkButton>
         {start && (
           <LinkButton size="sm" to={`${home}/play`}>
-            Play
+            {routesWords.play}
           </LinkButton>
         )}
       </ProjectBar>
@@ -217,7 +209,7 @@ export default function Overview() {
               <div className="page-head">
                 <h2 id={`${s.kind}-title`}>{s.title}</h2>
                 <Button variant="outline-primary" size="sm" onClick={() => make(s.kind)}>
-                  New {s.kind}
+                  {routesWords.new(s.kind)}
                 </Button>
               </div>
               {pieces.length === 0 ? (
@@ -250,7 +242,7 @@ export default function Overview() {
       {removed !== null && (
         <UndoNotice
           key={removed}
-          text={`${removed} was removed.`}
+          text={routesWords.wasRemoved(removed)}
           onClose={() => setRemoved(null)}
         />
       )}

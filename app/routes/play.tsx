@@ -13,6 +13,7 @@ import { LinkButton } from "../ui/LinkButton";
 import { Plain } from "../ui/Plain";
 import type { Route } from "./+types/play";
 import { Tool } from "../ui/Tool";
+import { routesWords } from "./words";
 
 const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; first: string }) => {
   const session = useSession();
@@ -30,7 +31,7 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
     });
     player.current = made;
     // as the viewer's system says, and when that changes
-    const less = window.matchMedia("(prefers-reduced-motion: reduce)");
+    const less = window.matchMedia(routesWords.prefersReducedMotionReduce);
     const heed = () => made.setCalm(less.matches);
     heed();
     less.addEventListener("change", heed);
@@ -53,12 +54,12 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   }, []);
   return (
     <div className="play">
-      <nav className="play-list" aria-label="Screens">
+      <nav className="play-list" aria-label={routesWords.screens}>
         <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">
-          ← {project.pieces[screen]?.name ?? "Back"}
+          {routesWords.backTo(project.pieces[screen]?.name)}
         </Link>
         <h1 className="caption" tabIndex={-1}>
-          Screens
+          {routesWords.screens}
         </h1>
         <ListGroup as="ul" variant="flush">
           {piecesOf(project, "screen").map((s) => (
@@ -78,10 +79,10 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
           framed
           icon="restart"
           iconSize={14}
-          title="Restart (R)"
+          title={routesWords.restartR}
           onClick={() => player.current?.restart()}
         >
-          Start again
+          {routesWords.startAgain}
         </Tool>
       </nav>
       <main className="play-stage" id="content">
@@ -104,15 +105,17 @@ export default function Play({ params }: Route.ComponentProps) {
     return (
       <Plain
         title={
-          params.pieceId === undefined ? "There is nothing to play yet" : "There is no such screen"
+          params.pieceId === undefined
+            ? routesWords.thereNothingPlayYet
+            : routesWords.thereNoSuchScreen
         }
       >
         <p>
           {params.pieceId === undefined
-            ? "A prototype starts on a screen. Make one and place a component on it."
-            : "The screen may have been removed."}
+            ? routesWords.prototypeStartsOnScreen
+            : routesWords.screenMayHaveBeen}
         </p>
-        <LinkButton to={`/projects/${session.id}`}>Back to {project.name}</LinkButton>
+        <LinkButton to={`/projects/${session.id}`}>{routesWords.back(project.name)}</LinkButton>
       </Plain>
     );
   }

@@ -3,11 +3,11 @@ import { projectLog } from "#server";
 import { withDatabase } from "./trouble";
 import { SessionProvider } from "../session/context";
 import type { Route } from "./+types/project";
+import { routesWords } from "./words";
 
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const snapshot = await withDatabase(() => projectLog().read(params.projectId));
-  if (!snapshot)
-    throw data("There is no project at this address. It may have been removed.", { status: 404 });
+  if (!snapshot) throw data(routesWords.thereNoProjectAt, { status: 404 });
   return { ...snapshot, id: params.projectId };
 };
 
@@ -21,7 +21,7 @@ export const shouldRevalidate = ({
 }) => currentParams.projectId !== nextParams.projectId;
 
 export const meta: Route.MetaFunction = ({ data: loaded }) => [
-  { title: loaded ? `${loaded.project.name} · Nubble` : "Nubble" },
+  { title: loaded ? routesWords.nubble(loaded.project.name) : routesWords.brand },
 ];
 
 export default function ProjectRoute({ loaderData }: Route.ComponentProps) {

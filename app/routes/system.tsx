@@ -34,12 +34,13 @@ import { TimingSheet } from "../system/TimingSheet";
 import { TokenEditor } from "../system/TokenEditor";
 import "../parts/parts.scss";
 import "../system/system.scss";
+import { routesWords } from "./words";
 
 const words: Readonly<Record<TokenType, { one: string; many: string; fresh: TokenValue }>> = {
-  colour: { one: "colour", many: "Colours", fresh: "#1f6f5c" },
+  colour: { one: "colour", many: routesWords.colours, fresh: "#1f6f5c" },
   gradient: {
     one: "gradient",
-    many: "Gradients",
+    many: routesWords.gradients,
     fresh: {
       kind: "linear",
       angle: 180,
@@ -50,19 +51,23 @@ const words: Readonly<Record<TokenType, { one: string; many: string; fresh: Toke
     },
   },
   style: {
-    one: "text style",
-    many: "Text styles",
-    fresh: { font: "Hanken Grotesk", weight: "600", size: 18 },
+    one: routesWords.textStyle,
+    many: routesWords.textStyles,
+    fresh: { font: routesWords.hankenGrotesk, weight: "600", size: 18 },
   },
   shadow: {
     one: "shadow",
-    many: "Shadows",
+    many: routesWords.shadows,
     fresh: [{ x: 0, y: 2, blur: 8, spread: 0, colour: "#20302e33" }],
   },
-  number: { one: "size", many: "Sizes", fresh: 16 },
-  duration: { one: "duration", many: "Durations", fresh: 200 },
-  curve: { one: "curve", many: "Curves", fresh: "ease-out" },
-  motion: { one: "motion", many: "Motions", fresh: { duration: 240, easing: "ease-out" } },
+  number: { one: "size", many: routesWords.sizes, fresh: 16 },
+  duration: { one: "duration", many: routesWords.durations, fresh: 200 },
+  curve: { one: "curve", many: routesWords.curves, fresh: "ease-out" },
+  motion: {
+    one: "motion",
+    many: routesWords.motions,
+    fresh: { duration: 240, easing: "ease-out" },
+  },
 };
 
 /** The change of a token as it is at that moment; null when it is gone. */
@@ -106,7 +111,7 @@ const Tile = ({
             <button
               type="button"
               className="sample-button"
-              aria-label={`Edit ${token.name}`}
+              aria-label={routesWords.edit(token.name)}
               aria-expanded={open}
               onClick={onOpen}
             >
@@ -116,7 +121,7 @@ const Tile = ({
               {naming === "name" ? (
                 <NameField
                   value={token.name}
-                  label="Name of the token"
+                  label={routesWords.nameToken}
                   onDone={(name) => {
                     setNaming(null);
                     if (name) session.run(changed(token.id, { name }));
@@ -126,21 +131,18 @@ const Tile = ({
                 <Button
                   variant="name"
                   className="strong"
-                  title="Rename"
+                  title={routesWords.rename}
                   onClick={() => setNaming("name")}
                 >
                   {token.name}
                 </Button>
               )}
               <span className="quiet small-text" title={places.join(", ")}>
-                {alias ? "alias · " : ""}
-                {count === 0
-                  ? "not used"
-                  : `${count} place${count === 1 ? "" : "s"} in ${places.length} piece${places.length === 1 ? "" : "s"}`}
+                {routesWords.placePiece(alias, count, places.length)}
               </span>
             </span>
             <Dropdown align="end">
-              <Dropdown.Toggle variant="tool" size="sm" aria-label={`More for ${token.name}`}>
+              <Dropdown.Toggle variant="tool" size="sm" aria-label={routesWords.more(token.name)}>
                 …
               </Dropdown.Toggle>
               <Dropdown.Menu>
@@ -149,7 +151,7 @@ const Tile = ({
                   type="button"
                   onClick={() => setTimeout(() => setNaming("group"))}
                 >
-                  Put into a group …
+                  {routesWords.putIntoGroup}
                 </Dropdown.Item>
                 <Dropdown.Item
                   as="button"
@@ -160,34 +162,34 @@ const Tile = ({
                         addToken(
                           now,
                           token.type,
-                          `${token.name} alias`,
+                          routesWords.alias(token.name),
                           { alias: token.id },
                           token.group,
                         ).change,
                     );
                   }}
                 >
-                  New alias of it
+                  {routesWords.newAlias}
                 </Dropdown.Item>
                 <Dropdown.Item
                   as="button"
                   type="button"
                   onClick={() => {
                     if (session.run((now) => removeToken(now, token)))
-                      onNote(`${token.name} was removed; what was bound to it keeps its value.`);
+                      onNote(routesWords.wasRemovedWhatWas(token.name));
                   }}
                 >
-                  Remove
+                  {routesWords.remove}
                 </Dropdown.Item>
               </Dropdown.Menu>
             </Dropdown>
           </div>
           {naming === "group" && (
             <label className="group-field small-text">
-              Group{" "}
+              {routesWords.group}{" "}
               <NameField
-                value={token.group || "Group"}
-                label="Group of the token"
+                value={token.group || routesWords.group}
+                label={routesWords.groupToken}
                 onDone={(group) => {
                   setNaming(null);
                   if (group !== null) session.run(changed(token.id, { group }));
@@ -200,11 +202,11 @@ const Tile = ({
               <TokenEditor
                 token={token}
                 onChange={(value) =>
-                  session.run(changed(token.id, { value }), `token ${token.id}`, PATIENCE)
+                  session.run(changed(token.id, { value }), routesWords.token(token.id), PATIENCE)
                 }
               />
               {uses.length > 0 && (
-                <ul className="token-uses" aria-label="Where it is used">
+                <ul className="token-uses" aria-label={routesWords.whereUsed}>
                   {uses.slice(0, 12).map((u) => (
                     <li key={`${u.piece} ${u.look} ${u.layer} ${u.key}`}>
                       <Link to={`/projects/${session.id}/pieces/${u.piece}`}>
@@ -213,7 +215,9 @@ const Tile = ({
                       : {project.pieces[u.piece]?.layers[u.layer]?.name}, {labelOf(u.key)}
                     </li>
                   ))}
-                  {uses.length > 12 && <li className="quiet">and {uses.length - 12} more</li>}
+                  {uses.length > 12 && (
+                    <li className="quiet">{routesWords.moreUses(uses.length - 12)}</li>
+                  )}
                 </ul>
               )}
             </>
@@ -253,10 +257,10 @@ const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => 
       <div className="page-head">
         <h2 id={`tokens-${type}`}>{w.many}</h2>
         <Button variant="outline-primary" size="sm" onClick={add}>
-          New {w.one}
+          {routesWords.newOne(w.one)}
         </Button>
       </div>
-      {own.length === 0 && <p className="quiet small-text">None yet.</p>}
+      {own.length === 0 && <p className="quiet small-text">{routesWords.noneYet}</p>}
       {groups.map((group) => {
         const list = own.filter((t) => t.group === group);
         return (
@@ -291,12 +295,7 @@ const Findings = () => {
     .slice(0, 8);
   const { unused, equal } = tokenFindings(project);
   if (repeated.length + unused.length + equal.length === 0)
-    return (
-      <p className="quiet small-text">
-        Nothing to tidy: no value repeats that could be a token, and every token is used and
-        different.
-      </p>
-    );
+    return <p className="quiet small-text">{routesWords.nothingTidyNoValue}</p>;
   return (
     <ul className="findings">
       {repeated.map((r) => {
@@ -308,7 +307,7 @@ const Findings = () => {
               style={r.type === "colour" ? { background: value } : {}}
             />
             <span>
-              <span className="mono">{value}</span> is said in {r.places.length} places
+              <span className="mono">{value}</span> {routesWords.saidPlaces(r.places.length)}
             </span>
             <Button
               variant="link"
@@ -318,14 +317,14 @@ const Findings = () => {
                 session.run((now) => tokenFrom(now, r, name).change);
               }}
             >
-              Make it a token
+              {routesWords.makeToken}
             </Button>
           </li>
         );
       })}
       {equal.map((group) => (
         <li key={group[0]?.id}>
-          <span>{group.map((t) => t.name).join(", ")} have the same value</span>
+          <span>{routesWords.haveSameValue(group.map((t) => t.name).join(", "))}</span>
           <Button
             variant="link"
             size="sm"
@@ -333,13 +332,13 @@ const Findings = () => {
               session.run((now) => mergeTokens(now, group));
             }}
           >
-            Make them one
+            {routesWords.makeThemOne}
           </Button>
         </li>
       ))}
       {unused.length > 0 && (
         <li>
-          <span>Not used: {unused.map((t) => t.name).join(", ")}</span>
+          <span>{routesWords.notUsed(unused.map((t) => t.name).join(", "))}</span>
         </li>
       )}
     </ul>
@@ -360,14 +359,14 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
   return (
     <>
       <div className="page-head">
-        <h2 id="fonts">Fonts</h2>
+        <h2 id="fonts">{routesWords.fonts}</h2>
         <FileButton
           multiple
-          label="Add font files"
+          label={routesWords.addFontFiles}
           accept=".ttf,.otf,.woff,.woff2"
           onFiles={(files) => void take(files)}
         >
-          Add font files …
+          {routesWords.addFontFilesInSystem}
         </FileButton>
       </div>
       <ul className="font-list">
@@ -376,7 +375,7 @@ const Fonts = ({ onRefused }: { onRefused: (reason: string) => void }) => {
             <span style={{ fontFamily: `"${f.family}"`, fontWeight: Number(f.weight) }}>
               {f.family}
             </span>
-            <span className="quiet small-text">weight {f.weight}, of this project</span>
+            <span className="quiet small-text">{routesWords.weightThisProject(f.weight)}</span>
           </li>
         ))}
         {Object.entries(families).map(([family, list]) => (
@@ -403,14 +402,14 @@ export default function System() {
           <Link key="project" to={`/projects/${session.id}`}>
             {project.name}
           </Link>,
-          "System",
+          routesWords.system,
         ]}
       />
       <main className="page system" id="content">
-        <h1 tabIndex={-1}>Tokens of {project.name}</h1>
+        <h1 tabIndex={-1}>{routesWords.tokens(project.name)}</h1>
         <section aria-labelledby="tidy">
           <h2 id="tidy">
-            <Icon name="filter" size={14} /> To tidy
+            <Icon name="filter" size={14} /> {routesWords.tidy}
           </h2>
           <Findings />
         </section>
@@ -418,7 +417,7 @@ export default function System() {
           <Section key={type} type={type} onNote={setNote} />
         ))}
         <section aria-labelledby="timing-sheet">
-          <h2 id="timing-sheet">Timing sheet</h2>
+          <h2 id="timing-sheet">{routesWords.timingSheet}</h2>
           <TimingSheet />
         </section>
         <section aria-labelledby="fonts">

@@ -1,6 +1,7 @@
 import { wrap } from "comlink";
 import type { ReadSvg } from "#core/formats/svg";
 import type { SvgReader } from "../../workers/svg";
+import { servicesWords } from "./words";
 
 /** How long one file may take, ms. */
 const PATIENCE = 20_000;
@@ -8,14 +9,14 @@ const PATIENCE = 20_000;
 const outOfPatience = (): Promise<ReadSvg> =>
   new Promise((resolve) => {
     setTimeout(
-      () => resolve({ ok: false, error: `it takes longer than ${PATIENCE / 1000} s to read` }),
+      () => resolve({ ok: false, error: servicesWords.takesLongerThanS(PATIENCE / 1000) }),
       PATIENCE,
     );
   });
 
 const broken = (worker: Worker): Promise<ReadSvg> =>
   new Promise((resolve) => {
-    worker.onerror = () => resolve({ ok: false, error: "it cannot be read" });
+    worker.onerror = () => resolve({ ok: false, error: servicesWords.cannotBeRead });
   });
 
 /**
@@ -27,7 +28,7 @@ export const readSvgApart = async (source: string): Promise<ReadSvg> => {
   try {
     const read = wrap<SvgReader>(worker)
       .readSvg(source)
-      .catch((): ReadSvg => ({ ok: false, error: "it cannot be read" }));
+      .catch((): ReadSvg => ({ ok: false, error: servicesWords.cannotBeRead }));
     return await Promise.race([read, broken(worker), outOfPatience()]);
   } finally {
     worker.terminate();

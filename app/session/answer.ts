@@ -1,4 +1,5 @@
 import type { AppendResult, Missed } from "#server";
+import { sessionWords } from "./words";
 
 export type { Missed };
 
@@ -24,6 +25,7 @@ const final = [400, 413, 415, 422];
 /** The answer to a save, whatever it was that answered. */
 export const readAnswer = ({ status, answer }: { status: number; answer: unknown }): SaveAnswer => {
   if (isAnswer(answer)) return answer;
-  if (final.includes(status)) return { kind: "refused", reason: `the server answered ${status}` };
-  return { kind: "away", reason: `the server answered ${status}` };
+  if (final.includes(status))
+    return { kind: "refused", reason: sessionWords.serverAnswered(status) };
+  return { kind: "away", reason: sessionWords.serverAnswered(status) };
 };

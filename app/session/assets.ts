@@ -4,6 +4,7 @@ import type { IconAsset } from "#core/properties";
 import type { StoreAnswer } from "#server";
 import iconsAddress from "../../generated/icons.json?url";
 import type { Session } from "./session";
+import { sessionWords } from "./words";
 
 export interface CatalogueIcon extends Omit<IconAsset, "id" | "kind"> {
   readonly name: string;
@@ -44,7 +45,7 @@ const nameOf = (file: File): string =>
   file.name
     .replace(/\.[^.]*$/, "")
     .slice(0, 100)
-    .trim() || "Picture";
+    .trim() || sessionWords.picture;
 
 /**
  * Whether the browser itself can show a picture: a file may have a good beginning and broken
@@ -68,7 +69,7 @@ export const upload = async (session: Session, file: File): Promise<Uploaded> =>
   if (!font && !(await shows(file)))
     return {
       ok: false,
-      reason: `“${file.name}” was not taken: it is no picture this browser can show, or it is broken.`,
+      reason: sessionWords.wasNotTakenNo(file.name),
     };
   let answer: StoreAnswer;
   try {
@@ -82,16 +83,16 @@ export const upload = async (session: Session, file: File): Promise<Uploaded> =>
   } catch {
     return {
       ok: false,
-      reason: `“${file.name}” could not be sent: the server does not answer. Nothing was changed; try again.`,
+      reason: sessionWords.couldNotBeSent(file.name),
     };
   }
   if (answer.kind === "refused")
-    return { ok: false, reason: `“${file.name}” was not taken: ${answer.reason}.` };
+    return { ok: false, reason: sessionWords.wasNotTakenName(file.name, answer.reason) };
   if (answer.kind === "picture") {
     const { kind: _, ...rest } = answer;
     const taken = takePicture(session.project, { name: nameOf(file), ...rest });
     if (taken.change && !session.edit(taken.change))
-      return { ok: false, reason: `“${file.name}” was not taken.` };
+      return { ok: false, reason: sessionWords.wasNotTakenName2(file.name) };
     return {
       ok: true,
       kind: "picture",

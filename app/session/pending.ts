@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { FORMAT, changeSchema, merge, upgradeChange } from "#core/project";
 import type { Change, Clash, Project } from "#core/project";
+import { sessionWords } from "./words";
 
 /** A change of this browser that is not known to be on the server, as it is kept over a reload. */
 export interface Unsaved {
@@ -78,7 +79,7 @@ const keptSchema = z.object({
   madeAt: z.number(),
   late: z.boolean(),
   place: count,
-  format: z.int().max(FORMAT, "a newer Nubble kept it").optional(),
+  format: z.int().max(FORMAT, sessionWords.newerNubbleKept).optional(),
 });
 
 /** What was kept as it would be kept today. */

@@ -21,6 +21,7 @@ import { joinedAside, unsavedOf } from "./pending";
 import type { Aside, AsideReason, Pending, Unsaved } from "./pending";
 import { changeOf, restoring, UndoHistory } from "./undo";
 import type { Step } from "./undo";
+import { sessionWords } from "./words";
 
 /** How long one may pause between key presses that shall still be one step of undo, ms. */
 export const PATIENCE = 1500;
@@ -129,7 +130,7 @@ export class Session {
   edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
     const result = accept(this.present, proposed);
     if (!result.ok) {
-      this.say({ text: `Not done: ${result.error}.` });
+      this.say({ text: sessionWords.notDone(result.error) });
       return false;
     }
     if (result.inverse.length === 0) return true;
@@ -227,7 +228,7 @@ export class Session {
     if (result.ok && result.inverse.length > 0) this.retrace(step, result, to);
     else if (!result.ok)
       this.say({
-        text: `“${step.label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: ${result.error}.`,
+        text: sessionWords.canNoLongerBe(step.label, word, result.error),
       });
     this.tell();
   }
@@ -325,7 +326,7 @@ export class Session {
     if (!item) return false;
     const result = accept(this.present, item.change);
     if (!result.ok) {
-      this.say({ text: `“${item.change.label}” still cannot be made: ${result.error}.` });
+      this.say({ text: sessionWords.stillCannotBeMade(item.change.label, result.error) });
       return false;
     }
     // the edit is kept before what it was made from is forgotten
@@ -369,7 +370,7 @@ export class Session {
   /** Has the window loaded anew, once all that is not saved is kept. */
   private renew(): void {
     this.outdated = true;
-    this.trouble = "Nubble was renewed, and this window loads anew";
+    this.trouble = sessionWords.nubbleWasRenewedThis;
     if (!this.keeper.atRisk) this.outside.reload();
     // where several servers run, the one that gives pages may be renewed last
     this.cancelSend();
@@ -393,11 +394,18 @@ export class Session {
     if (!loss) return;
     const more = loss.places > 1 ? ` and ${loss.places - 1} more` : "";
     this.say({
-      text: `Another window changed ${placeWords(this.present, loss.path)}${more} at the same time as you (“${change.label}”).`,
+      text: sessionWords.anotherWindowChangedAt(
+        placeWords(this.present, loss.path),
+        more,
+        change.label,
+      ),
       action: {
-        label: "Use mine",
+        label: sessionWords.useMine,
         run: () => {
-          this.edit({ label: cutText(`Use mine: ${change.label}`, 200), ops: loss.back });
+          this.edit({
+            label: cutText(sessionWords.useMineLabel(change.label), 200),
+            ops: loss.back,
+          });
         },
       },
     });
@@ -505,7 +513,7 @@ export class Session {
     try {
       return readAnswer(await this.outside.send(body));
     } catch {
-      return { kind: "away", reason: "the server does not answer" };
+      return { kind: "away", reason: sessionWords.serverDoesNotAnswer };
     }
   }
 
@@ -535,7 +543,7 @@ export class Session {
         break;
       case "unknown":
         for (const item of this.queue)
-          this.putAside(item, { kind: "refused", reason: "this project was removed" });
+          this.putAside(item, { kind: "refused", reason: sessionWords.thisProjectWasRemoved });
         break;
     }
     this.tell();
@@ -573,7 +581,10 @@ export class Session {
     }
     if (answer.gone.length > 0) {
       this.say({
-        text: `“${change.label}” is saved, but ${placeWords(this.present, answer.gone[0] ?? [])} was removed meanwhile. It will show when that is brought back.`,
+        text: sessionWords.savedButWasRemoved(
+          change.label,
+          placeWords(this.present, answer.gone[0] ?? []),
+        ),
       });
     }
   }
@@ -591,9 +602,9 @@ export class Session {
     this.replay();
     const because =
       why.kind === "refused"
-        ? `it was not taken: ${why.reason}`
-        : "others changed the same meanwhile";
-    this.say({ text: `${changeWords(item.change)} was set aside: ${because}.` });
+        ? sessionWords.wasNotTaken(why.reason)
+        : sessionWords.othersChangedSameMeanwhile;
+    this.say({ text: sessionWords.wasSetAside(changeWords(item.change), because) });
   }
 
   private say(message: Message): void {

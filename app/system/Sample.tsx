@@ -5,6 +5,7 @@ import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Gradient, Shadow } from "#core/properties";
 import { useDisplayedProject } from "../session/displayed";
+import { systemWords } from "./words";
 
 const shadowCss = (list: readonly Shadow[]): string =>
   list
@@ -67,7 +68,7 @@ export const Sample = ({ token }: { token: Token }) => {
             letterSpacing: (s.spacing as number | undefined) ?? 0,
           }}
         >
-          Ag
+          {systemWords.ag}
         </span>
       );
     }

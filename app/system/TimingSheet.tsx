@@ -9,6 +9,7 @@ import { inOrder } from "#core/project";
 import type { MotionValue } from "#core/project";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { systemWords } from "./words";
 
 /**
  * Less unlike than this nobody sees the difference; more than that it is meant to be another
@@ -42,13 +43,13 @@ const Trace = ({ value, longest }: { value: MotionValue; longest: number }) => {
 /** What a group of motions has to do with the project's tokens. */
 const Follows = ({ group: { token, nearest } }: { group: MotionGroup }) => {
   if (token) return <span className="follows">{token.name}</span>;
-  if (!nearest) return <span className="quiet">no motion tokens yet</span>;
+  if (!nearest) return <span className="quiet">{systemWords.noMotionTokensYet}</span>;
   const { name } = nearest.token;
   if (nearest.off < ALIKE) {
-    return <span className="trouble">the same as {name}, but does not follow it</span>;
+    return <span className="trouble">{systemWords.sameButDoesNot(name)}</span>;
   }
-  if (nearest.off < NEAR) return <span className="trouble">nearly {name}</span>;
-  return <span className="quiet">of its own</span>;
+  if (nearest.off < NEAR) return <span className="trouble">{systemWords.nearly(name)}</span>;
+  return <span className="quiet">{systemWords.own}</span>;
 };
 
 const Row = ({
@@ -75,21 +76,21 @@ const Row = ({
         <td>
           {!token && (
             <Form.Check.Input
-              aria-label={`Choose ${Math.round(lengthOf(value))} ms ${easingText(value.easing)}`}
+              aria-label={systemWords.chooseMs(lengthOf(value), easingText(value.easing))}
               checked={picked}
               onChange={onPick}
             />
           )}
         </td>
-        <td className="mono number">{Math.round(lengthOf(value))} ms</td>
+        <td className="mono number">{systemWords.ms(lengthOf(value))}</td>
         <td>
           <Trace value={value} longest={longest} />
         </td>
         <td>{easingText(value.easing)}</td>
         <td>
           <Button variant="link" size="sm" aria-expanded={open} onClick={() => setOpen(!open)}>
-            {uses.length} {uses.length === 1 ? "motion" : "motions"} in{" "}
-            {pieces.length === 1 ? pieces[0] : `${pieces.length} pieces`}
+            {systemWords.in(uses.length)}{" "}
+            {pieces.length === 1 ? pieces[0] : systemWords.pieces(pieces.length)}
           </Button>
         </td>
         <td>
@@ -109,9 +110,10 @@ const Row = ({
                   p &&
                   r && (
                     <li key={`${u.piece} ${u.rule} ${u.effect}`}>
-                      <Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>:{" "}
-                      {ruleText(project, p, r)}
-                      {own && `; of it, ${effectText(project, p, own)}: ${motionText(u.motion)}`}
+                      <Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>
+                      {systemWords.rule(ruleText(project, p, r))}
+                      {own &&
+                        systemWords.ownTime(effectText(project, p, own), motionText(u.motion))}
                     </li>
                   )
                 );
@@ -148,22 +150,23 @@ export const TimingSheet = () => {
     });
     if (done) setPicked([]);
   };
-  if (moving.length === 0) return <p className="quiet small-text">No rule moves anything yet.</p>;
+  if (moving.length === 0)
+    return <p className="quiet small-text">{systemWords.noRuleMovesAnything}</p>;
   return (
     <>
       <div className="timing-tools">
         <label>
-          of{" "}
+          {systemWords.of}{" "}
           <Form.Select
             className="word"
-            aria-label="Motions of"
+            aria-label={systemWords.motions}
             value={piece ?? ""}
             onChange={(e) => {
               setOf(e.target.value || null);
               setPicked([]);
             }}
           >
-            <option value="">the whole project</option>
+            <option value="">{systemWords.wholeProject}</option>
             {moving.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.name}
@@ -173,16 +176,14 @@ export const TimingSheet = () => {
         </label>
         {chosen.length > 0 ? (
           <>
-            <b>
-              {uses.length} {uses.length === 1 ? "motion" : "motions"}:
-            </b>
+            <b>{systemWords.chosenMotions(uses.length)}</b>
             <Form.Select
               className="word"
-              aria-label="Let them follow"
+              aria-label={systemWords.letThemFollow}
               value=""
               onChange={(e) => follow(e.target.value)}
             >
-              <option value="">follow …</option>
+              <option value="">{systemWords.follow}</option>
               {tokens.map((t) => (
                 <option key={t.id} value={t.id}>
                   {t.name}
@@ -190,19 +191,22 @@ export const TimingSheet = () => {
               ))}
             </Form.Select>
             <Button variant="link" size="sm" onClick={() => setPicked([])}>
-              Choose none
+              {systemWords.chooseNone}
             </Button>
           </>
         ) : (
           <span className="quiet small-text">
-            {groups.length} different motions, {groups.filter((g) => g.token).length} of them
-            tokens. {tokens.length === 0 && "Make a motion token to let rules follow it."}
-            {outliers.length > 0 && `${outliers.length} are nearly a token.`}
+            {systemWords.differentMotionsThemTokens(
+              groups.length,
+              groups.filter((g) => g.token).length,
+              tokens.length,
+              outliers.length,
+            )}
           </span>
         )}
         {outliers.length > 0 && chosen.length === 0 && (
           <Button variant="link" size="sm" onClick={() => setPicked(outliers.map((g) => g.key))}>
-            Choose these
+            {systemWords.chooseThese}
           </Button>
         )}
       </div>
@@ -210,13 +214,13 @@ export const TimingSheet = () => {
         <thead>
           <tr>
             <th>
-              <span className="visually-hidden">Chosen</span>
+              <span className="visually-hidden">{systemWords.chosen}</span>
             </th>
-            <th>Takes</th>
-            <th>Course</th>
-            <th>Curve</th>
-            <th>Where</th>
-            <th>In the system</th>
+            <th>{systemWords.takes}</th>
+            <th>{systemWords.course}</th>
+            <th>{systemWords.curve}</th>
+            <th>{systemWords.where}</th>
+            <th>{systemWords.system}</th>
           </tr>
         </thead>
         <tbody>

@@ -14,6 +14,7 @@ import { ColourPart } from "../parts/ColourPart";
 import { GradientPart } from "../parts/GradientPart";
 import { ShadowList } from "../parts/ShadowPanel";
 import { useDisplayedProject } from "../session/displayed";
+import { systemWords } from "./words";
 
 const StylePart = ({
   value,
@@ -32,7 +33,7 @@ const StylePart = ({
       return (
         <Form.Select
           className="word"
-          aria-label="family"
+          aria-label={systemWords.family}
           value={plainText(now(key))}
           onChange={(e) => set(e.target.value)}
         >
@@ -106,12 +107,7 @@ export const TokenEditor = ({
   };
   const others = inOrder(tokens).filter((t) => t.type === token.type && !leadsBack(t.id));
   const part = (): ReactNode => {
-    if (value === undefined)
-      return (
-        <p className="refusal">
-          What it takes its value from is gone. Choose another token, or a value of its own.
-        </p>
-      );
+    if (value === undefined) return <p className="refusal">{systemWords.whatTakesValueFrom}</p>;
     switch (token.type) {
       case "colour":
         return <ColourPart colour={value as string} onPick={onChange} />;
@@ -124,7 +120,7 @@ export const TokenEditor = ({
       case "curve":
         return (
           <span className="curve-part">
-            <EasingPart label="Curve" easing={value as Easing} onChange={onChange} />
+            <EasingPart label={systemWords.curve} easing={value as Easing} onChange={onChange} />
           </span>
         );
       case "motion": {
@@ -134,14 +130,14 @@ export const TokenEditor = ({
             {!isSpring(m.easing) && (
               <>
                 <NumberField
-                  label="Duration in milliseconds"
+                  label={systemWords.durationMilliseconds}
                   value={m.duration}
                   min={0}
                   max={60_000}
                   step={20}
                   onChange={(duration) => onChange({ ...m, duration })}
                 />{" "}
-                ms
+                {systemWords.msInTokenEditor}
               </>
             )}
             <EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} />
@@ -153,14 +149,14 @@ export const TokenEditor = ({
         return (
           <span className="curve-part">
             <NumberField
-              label="Value"
+              label={systemWords.value}
               value={value as number}
               min={token.type === "duration" ? 0 : -1e5}
               max={token.type === "duration" ? 600_000 : 1e5}
               step={token.type === "duration" ? 20 : 1}
               onChange={onChange}
             />
-            {token.type === "duration" ? "ms" : "px"}
+            {token.type === "duration" ? systemWords.msInTokenEditor : systemWords.px}
           </span>
         );
     }
@@ -168,7 +164,7 @@ export const TokenEditor = ({
   return (
     <div className="token-editor">
       <label className="token-alias">
-        <span>takes its value from</span>
+        <span>{systemWords.takesValueFrom}</span>
         <Form.Select
           className="word"
           value={alias ?? ""}
@@ -177,7 +173,7 @@ export const TokenEditor = ({
             else if (value !== undefined) onChange(value);
           }}
         >
-          <option value="">itself</option>
+          <option value="">{systemWords.itself}</option>
           {others.map((t) => (
             <option key={t.id} value={t.id}>
               {tokenWords(t)}
@@ -185,11 +181,7 @@ export const TokenEditor = ({
           ))}
         </Form.Select>
       </label>
-      {alias === null ? (
-        part()
-      ) : (
-        <p className="note">Change it there, or let it have a value of its own again.</p>
-      )}
+      {alias === null ? part() : <p className="note">{systemWords.changeThereOrLet}</p>}
     </div>
   );
 };

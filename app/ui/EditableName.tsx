@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { Button } from "react-bootstrap";
 import { NameField } from "./NameField";
+import { uiWords } from "./words";
 
 interface Props {
   readonly name: string;
@@ -32,7 +33,7 @@ export const EditableName = ({ name, label, onName, className = "" }: Props) => 
       ref={button}
       variant="name"
       className={className}
-      title="Rename"
+      title={uiWords.rename}
       onClick={() => setRenaming(true)}
     >
       {name}

@@ -1,6 +1,7 @@
 import { createContext, useContext } from "react";
 import { Button, Toast } from "react-bootstrap";
 import { createPortal } from "react-dom";
+import { uiWords } from "./words";
 
 /** Where notices of all parts of the page stand, one above the other. */
 export const NoticePlace = createContext<HTMLElement | null>(null);
@@ -41,7 +42,7 @@ export const Notice = ({ text, bad = false, action, onClose }: NoticeProps) => {
           </Button>
         )}
         <Button variant="link" size="sm" onClick={onClose}>
-          Close
+          {uiWords.close}
         </Button>
       </Toast.Body>
     </Toast>,

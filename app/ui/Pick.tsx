@@ -1,5 +1,6 @@
 import { Form } from "react-bootstrap";
 import { MANY, SearchPick } from "./SearchPick";
+import { uiWords } from "./words";
 
 interface Props<T extends string> {
   readonly label: string;
@@ -28,7 +29,7 @@ export const Pick = <T extends string>(props: Props<T>) => {
       value={value}
       onChange={(e) => onPick(e.target.value as T)}
     >
-      {!options.some((o) => o.value === value) && <option value={value}>removed</option>}
+      {!options.some((o) => o.value === value) && <option value={value}>{uiWords.removed}</option>}
       {options.map((o) => (
         <option key={o.value} value={o.value}>
           {o.words}

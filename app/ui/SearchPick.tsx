@@ -2,6 +2,7 @@ import { useCombobox } from "downshift";
 import { useState } from "react";
 import { Form } from "react-bootstrap";
 import { Floating } from "./Floating";
+import { uiWords } from "./words";
 
 interface Choice<T extends string> {
   readonly value: T;
@@ -95,7 +96,7 @@ export const SearchPick = <T extends string>({
                   {o.words}
                 </li>
               ))}
-              {list.length === 0 && <li className="quiet">nothing of that name</li>}
+              {list.length === 0 && <li className="quiet">{uiWords.nothingName}</li>}
             </ul>
           )}
         </Floating>

@@ -17,6 +17,7 @@ import { useId } from "react";
 import type { ReactNode } from "react";
 import { Button } from "react-bootstrap";
 import { Icon } from "./Icon";
+import { uiWords } from "./words";
 
 const byPointer = { activationConstraint: { distance: 4 } };
 const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
@@ -81,8 +82,8 @@ export const SortItem = ({
       ref={setActivatorNodeRef}
       {...attributes}
       {...listeners}
-      aria-label={`Reorder ${name}`}
-      title="Drag to reorder; or Space, then the arrow keys"
+      aria-label={uiWords.reorder(name)}
+      title={uiWords.dragReorderOrSpace}
     >
       <Icon name="grip" size={13} />
     </Button>

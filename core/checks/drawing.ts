@@ -9,6 +9,7 @@ import { OPTION, defaultsOf, families, isBound, labelOf, property } from "../pro
 import type { SpecifiedValue } from "../properties";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
+import { checksWords } from "./words";
 
 /** More variants than this are looked at in part. */
 const MOST = 512;
@@ -49,11 +50,11 @@ export const emptyLooks = ({ piece }: Inspected): Finding[] => {
           severity: "note",
           layers: Object.keys(look.changes).filter((id) => piece.layers[id]),
           rules: [],
-          text: `What is said where ${words} changes nothing: it would look the same without.`,
+          text: checksWords.whatSaidWhereChanges(words),
           fix: {
-            label: "Take it away",
+            label: checksWords.takeAway,
             change: {
-              label: "Remove a look that changes nothing",
+              label: checksWords.removeLookChangesNothing,
               ops: [remove(["pieces", piece.id, "looks", look.id])],
             },
           },
@@ -64,22 +65,20 @@ export const emptyLooks = ({ piece }: Inspected): Finding[] => {
 
 /** What a saying names and is not there. */
 const missingIn = ({ project }: Inspected, key: string, said: SpecifiedValue): string | null => {
-  if (isBound(said)) return project.tokens[said.token] ? null : "a removed token";
+  if (isBound(said)) return project.tokens[said.token] ? null : checksWords.removedToken;
   if (typeof said === "object" && "fit" in said) return missingPicture(project, said.picture);
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
   const type = property(key)?.type.is;
-  if (type === "asset")
-    return project.assets[said] ? null : `a removed ${key === "icon" ? "icon" : "picture"}`;
-  if (type === "reference") return project.pieces[said] ? null : "a removed component";
-  if (type === "family")
-    return isHere(project, said) ? null : `the font ${said}, which is not here`;
+  if (type === "asset") return project.assets[said] ? null : checksWords.removed(key);
+  if (type === "reference") return project.pieces[said] ? null : checksWords.removedComponent;
+  if (type === "family") return isHere(project, said) ? null : checksWords.fontWhichNotHere(said);
   return null;
 };
 
 const missingPicture = (project: Project, picture: unknown): string | null =>
   typeof picture !== "string" || picture === "" || project.assets[picture]
     ? null
-    : "a removed picture";
+    : checksWords.removedPicture;
 
 const isHere = (project: Project, family: string): boolean =>
   families[family] !== undefined ||
@@ -101,11 +100,11 @@ export const missing = (subject: Inspected): Finding[] => {
           severity: "error",
           layers: [id],
           rules: [],
-          text: `${layer.name} uses ${what} as its ${labelOf(key) ?? key}.`,
+          text: checksWords.uses(layer.name, what, labelOf(key) ?? key),
           fix: {
-            label: "Take that back",
+            label: checksWords.takeBack,
             change: {
-              label: `Clear ${labelOf(key) ?? key}`,
+              label: checksWords.clear(labelOf(key) ?? key),
               ops: [remove(["pieces", piece.id, "looks", look.id, "changes", id, key])],
             },
           },
@@ -147,8 +146,8 @@ export const unpaired = ({ piece }: Inspected): Finding[] => {
         severity: "note",
         layers: [a.id, b.id],
         rules: [],
-        text: `${a.name} and ${b.name} take turns and are never seen together: as one layer it would move instead of fading.`,
-        fix: { label: `Remove ${b.name}`, change: removeLayers(piece, [b.id]) },
+        text: checksWords.takeTurnsAreNever(a.name, b.name),
+        fix: { label: checksWords.remove(b.name), change: removeLayers(piece, [b.id]) },
       });
     }
   return out;

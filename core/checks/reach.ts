@@ -21,6 +21,7 @@ import { wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
+import { checksWords } from "./words";
 
 /** Everything within reach from some situations by some edges. */
 const reachable = (from: readonly Node[], edges: readonly Edge[], back = false): Set<Node> => {
@@ -95,11 +96,11 @@ export const unreachable = ({ piece, space }: Inspected): Finding[] => {
       id: findingId("unreachable", names),
       kind: "unreachable",
       severity: "warning",
-      text: `${names} is never reached: no rule leads there.`,
+      text: checksWords.neverReachedNoRule(names),
       layers: [],
       rules: [],
       ...(variant ? { variant } : {}),
-      fix: { label: "Mark as not used", change: markUnused(piece, when) },
+      fix: { label: checksWords.markNotUsed, change: markUnused(piece, when) },
     };
   });
 };
@@ -153,8 +154,8 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
         variant: stuck.variant,
         way: wayTo(project, piece, stuck),
         text: ends
-          ? `Once ${trait.name} is ${value.name}, nothing answers any more: a dead end.`
-          : `Once ${trait.name} is ${value.name}, there is no way back to ${restName}.`,
+          ? checksWords.onceNothingAnswersAny(trait.name, value.name)
+          : checksWords.onceThereNoWay(trait.name, value.name, restName),
       });
     }
   }
@@ -163,29 +164,29 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
 
 const layerName = (subject: Inspected, id: Id | null): string =>
   id === null || id === ROOT
-    ? "the whole piece"
-    : (subject.piece.layers[id]?.name ?? "a removed layer");
+    ? checksWords.wholePiece
+    : (subject.piece.layers[id]?.name ?? checksWords.removedLayer);
 
 /** Why a rule never fires, in words. */
 const whyNever = (subject: Inspected, rule: Rule): string => {
   const { piece, space } = subject;
   const source = rule.source ?? ROOT;
-  if (!space.nodes.some((n) => meets(rule.when, n.variant))) return "its condition never holds";
+  if (!space.nodes.some((n) => meets(rule.when, n.variant))) return checksWords.conditionNeverHolds;
   for (const e of space.edges)
     for (const event of e.events)
       if (event.type === "lost" && event.path === piece.id && event.rule === rule.id) {
         const winner = piece.rules[event.to];
-        return `it always loses to “${winner ? ruleText(subject.project, piece, winner) : "another rule"}”`;
+        return checksWords.alwaysLoses(winner ? ruleText(subject.project, piece, winner) : null);
       }
   for (const n of space.nodes) {
     const covered = space.surveyor.places(n.state, keyShown(n)).covered;
     if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
     const instead = covered.get(source)?.split("/")[0];
     return instead && instead !== source && piece.layers[instead]
-      ? `${layerName(subject, source)} lies beneath ${layerName(subject, instead)} wherever one presses`
-      : `${layerName(subject, source)} has no place where it could be pressed`;
+      ? checksWords.liesBeneathWhereverOne(layerName(subject, source), layerName(subject, instead))
+      : checksWords.hasNoPlaceWhere(layerName(subject, source));
   }
-  return "nothing leads to it";
+  return checksWords.nothingLeads;
 };
 // the explorer writes keys as two texts
 const keyShown = (n: Node): string => (JSON.parse(n.key) as [string, string])[1];
@@ -202,8 +203,8 @@ export const neverFires = (subject: Inspected): Finding[] => {
       severity: "warning",
       layers: rule.source ? [rule.source] : [],
       rules: [rule.id],
-      text: `“${ruleText(project, piece, rule)}” can never happen: ${whyNever(subject, rule)}.`,
-      fix: { label: "Remove the rule", change: removeRule(piece, rule.id) },
+      text: checksWords.canNeverHappen(ruleText(project, piece, rule), whyNever(subject, rule)),
+      fix: { label: checksWords.removeRule, change: removeRule(piece, rule.id) },
     }));
 };
 
@@ -264,16 +265,11 @@ export const leftOut = (subject: Inspected): Finding[] => {
       rules: [rule.id],
       variant: edge.from.variant,
       way: wayTo(project, piece, edge.from, edge.does),
-      text: `That ${layerName(subject, rule.source)} ${triggerText(rule.trigger.type)} ${text}`,
+      text: checksWords.that(layerName(subject, rule.source), triggerText(rule.trigger.type), text),
     });
   return [
-    ...once(missing("finger", touch)).map(
-      finding(
-        "hover-only",
-        "never comes about with a finger: it needs a pointer that hovers first.",
-      ),
-    ),
-    ...once(missing("keys", keys)).map(finding("no-keyboard", "cannot be done by keyboard.")),
+    ...once(missing("finger", touch)).map(finding("hover-only", checksWords.neverComesAboutFinger)),
+    ...once(missing("keys", keys)).map(finding("no-keyboard", checksWords.cannotBeDoneBy)),
   ];
 };
 
@@ -317,7 +313,7 @@ export const dragOnly = (subject: Inspected): Finding[] => {
         rules: [id],
         variant: edge.from.variant,
         way: wayTo(project, piece, edge.from, edge.does),
-        text: `What dragging ${layerName(subject, rule.source)} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
+        text: checksWords.whatDraggingDoesCan(layerName(subject, rule.source)),
       },
     ];
   });

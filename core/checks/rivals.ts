@@ -10,11 +10,14 @@ import type { Piece, Rule, Trait, TraitValue } from "../project";
 import { wayTo } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
+import { checksWords } from "./words";
 
 const quoted = ({ project, piece }: Inspected, rule: Rule): string =>
   `“${ruleText(project, piece, rule)}”`;
 const name = ({ piece }: Inspected, id: Id | null): string =>
-  id === null || id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
+  id === null || id === ROOT
+    ? checksWords.wholePiece
+    : (piece.layers[id]?.name ?? checksWords.removedLayer);
 
 /** Rules that name what is no longer there. */
 export const broken = (subject: Inspected): Finding[] =>
@@ -31,8 +34,8 @@ export const broken = (subject: Inspected): Finding[] =>
               severity: "error",
               layers: rule.source && subject.piece.layers[rule.source] ? [rule.source] : [],
               rules: [rule.id],
-              text: `${quoted(subject, rule)} does nothing: ${reason}.`,
-              fix: { label: "Remove the rule", change: removeRule(subject.piece, rule.id) },
+              text: checksWords.doesNothing(quoted(subject, rule), reason),
+              fix: { label: checksWords.removeRule, change: removeRule(subject.piece, rule.id) },
             },
           ];
     });
@@ -46,7 +49,7 @@ const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding =
   layers: [wins, loses].flatMap((r) => (r.source ? [r.source] : [])),
   rules: [wins.id, loses.id],
   text,
-  fix: { label: "Switch the losing one off", change: setRule(piece, loses.id, { on: false }) },
+  fix: { label: checksWords.switchLosingOneOff, change: setRule(piece, loses.id, { on: false }) },
 });
 
 /** Of two rules that were seen to compete only the order decided. */
@@ -58,7 +61,7 @@ const byOrderAlone = (subject: Inspected): Finding[] => {
       const loses = piece.rules[event.rule];
       const wins = piece.rules[event.to];
       if (!loses || !wins || specificity(loses.when) !== specificity(wins.when)) return [];
-      const text = `Two rules want the same: ${quoted(subject, wins)} wins over ${quoted(subject, loses)} only because it stands first.`;
+      const text = checksWords.twoRulesWantSame(quoted(subject, wins), quoted(subject, loses));
       const way = wayTo(project, piece, e.from, e.does);
       return [{ ...rivalry(piece, wins, loses, text), variant: e.from.variant, way }];
     }),
@@ -92,7 +95,11 @@ const byPlaceAlone = (subject: Inspected): Finding[] => {
           (n) => meets(inner.when, n.variant) && meets(outer.when, n.variant),
         );
         if (!node) return [];
-        const text = `On ${name(subject, inner.source)}, ${quoted(subject, inner)} takes what ${quoted(subject, outer)} waits for: there, the second seems dead.`;
+        const text = checksWords.onTakesWhatWaits(
+          name(subject, inner.source),
+          quoted(subject, inner),
+          quoted(subject, outer),
+        );
         return [{ ...rivalry(piece, inner, outer, text), variant: node.variant }];
       }),
   );
@@ -128,7 +135,11 @@ export const loops = (subject: Inspected): Finding[] => {
           rules,
           variant: e.from.variant,
           way: wayTo(project, piece, e.from, e.does),
-          text: `These rules send one another round without any time passing, and are stopped: ${rules.flatMap((r) => (piece.rules[r] ? [quoted(subject, piece.rules[r])] : [])).join("; ")}.`,
+          text: checksWords.theseRulesSendOne(
+            rules
+              .flatMap((r) => (piece.rules[r] ? [quoted(subject, piece.rules[r])] : []))
+              .join("; "),
+          ),
         });
     }
   return [...out.values()];
@@ -169,8 +180,14 @@ const wayBackTime = (piece: Piece, a: Rule, b: Rule): Finding | null => {
     severity: "note",
     layers: a.source ? [a.source] : [],
     rules: [a.id, b.id],
-    text: `${trait?.name ?? ""} becomes ${named(there.to)} in ${ms(a)}, and ${named(back.to)} again in ${ms(b)}.`,
-    fix: { label: `Both in ${ms(a)}`, change: setRule(piece, b.id, { motion: a.motion }) },
+    text: checksWords.becomesAgain(
+      trait?.name ?? "",
+      named(there.to),
+      ms(a),
+      named(back.to),
+      ms(b),
+    ),
+    fix: { label: checksWords.both(ms(a)), change: setRule(piece, b.id, { motion: a.motion }) },
   };
 };
 
@@ -235,9 +252,14 @@ const gap = (subject: Inspected, trait: Trait, value: TraitValue, rule: Rule): F
   severity: "warning",
   layers: rule.source ? [rule.source] : [],
   rules: [rule.id],
-  text: `While ${trait.name} is ${value.name}, nothing happens when ${name(subject, rule.source)} ${triggerText(rule.trigger.type)}, though it does before and after that.`,
+  text: checksWords.whileNothingHappensWhen(
+    trait.name,
+    value.name,
+    name(subject, rule.source),
+    triggerText(rule.trigger.type),
+  ),
   fix: {
-    label: `Let it answer in ${value.name} too`,
+    label: checksWords.letAnswerToo(value.name),
     change: setRule(subject.piece, rule.id, {
       when: { ...rule.when, [trait.id]: [...(rule.when[trait.id] ?? []), value.id] },
     }),

@@ -14,6 +14,7 @@ import { wayTo } from "./explore";
 import type { Edge, Node } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
+import { checksWords } from "./words";
 
 /** WCAG 2.2 §2.5.8: a target is at least so large in both directions, px. */
 const SMALLEST = 24;
@@ -21,7 +22,7 @@ const SMALLEST = 24;
 const CREEP = 1;
 
 const name = ({ piece }: Inspected, id: Id): string =>
-  id === ROOT ? "the whole piece" : (piece.layers[id]?.name ?? "a removed layer");
+  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
 const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
@@ -50,7 +51,7 @@ const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, 
   if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) return null;
   const c = contrastOf(scene, text.id);
   if (!c || c.ratio >= c.needed - 0.005) return null;
-  const where = variantName(piece, node.variant) || "the only variant";
+  const where = variantName(piece, node.variant) || checksWords.onlyVariant;
   return {
     id: findingId("contrast", text.id),
     kind: "contrast",
@@ -59,7 +60,7 @@ const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, 
     rules: [],
     variant: node.variant,
     way: wayTo(project, piece, node),
-    text: `${text.name} is hard to read in ${where}: contrast ${c.ratio.toFixed(1)} : 1 against ${c.ground}, WCAG AA asks for ${c.needed} : 1.`,
+    text: checksWords.hardReadContrast1(text.name, where, c.ratio, c.ground, c.needed),
   } satisfies Finding;
 };
 
@@ -84,9 +85,9 @@ const smallTarget = (subject: Inspected, node: Node, scene: LayoutBox, id: Id) =
     layers: [id],
     rules: [],
     variant: node.variant,
-    text: `${name(subject, id)} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${SMALLEST} × ${SMALLEST}.`,
+    text: checksWords.onlyPxFingerWcag(name(subject, id), w, h, SMALLEST),
     fix: {
-      label: `Widen its touch area by ${more} px`,
+      label: checksWords.widenTouchAreaBy(more),
       change: setValues(piece, [{}], { [id]: { touch: more } }),
     },
   } satisfies Finding;
@@ -127,7 +128,7 @@ const restart = (subject: Inspected, edge: Edge, rule: Rule): Finding => ({
   rules: [rule.id],
   variant: edge.to.variant,
   way: wayTo(subject.project, subject.piece, edge.from, edge.does),
-  text: `Hovering moves ${name(subject, rule.source ?? ROOT)} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+  text: checksWords.hoveringMovesAwayFrom(name(subject, rule.source ?? ROOT)),
 });
 
 /**

@@ -9,6 +9,7 @@ import type { Piece, Project, Rule, Trait } from "../project";
 import { givenValues } from "./explore";
 import { findingId } from "./types";
 import type { Finding } from "./types";
+import { checksWords } from "./words";
 
 /**
  * As many variants, and ways between them, as are kept in memory: 4 bytes for each, and twice that
@@ -372,8 +373,8 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
         severity: "warning",
         layers: rule.source ? [rule.source] : [],
         rules: [rule.id],
-        text: `“${ruleText(project, piece, rule)}” can never happen: its condition never holds, or a better rule always wins.`,
-        fix: { label: "Remove the rule", change: removeRule(piece, rule.id) },
+        text: checksWords.canNeverHappenCondition(ruleText(project, piece, rule)),
+        fix: { label: checksWords.removeRule, change: removeRule(piece, rule.id) },
       });
   traits.forEach((trait, t) => {
     const values = valuesOf(trait);
@@ -388,8 +389,11 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
           severity: "warning",
           layers: [],
           rules: [],
-          text: `${trait.name} ${value.name} is never reached: no rule leads there.`,
-          fix: { label: "Mark as not used", change: markUnused(piece, { [trait.id]: [value.id] }) },
+          text: checksWords.neverReachedNoRuleLeadsThere(trait.name, value.name),
+          fix: {
+            label: checksWords.markNotUsed,
+            change: markUnused(piece, { [trait.id]: [value.id] }),
+          },
         });
     });
     if (!seen[rest] || seen.every((s, d) => s === 0 || d === rest)) return;
@@ -404,7 +408,7 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
           severity: "note",
           layers: [],
           rules: [],
-          text: `Once ${trait.name} is ${value.name}, there may be no way back to ${values[rest]?.name ?? ""}.`,
+          text: checksWords.onceThereMayBe(trait.name, value.name, values[rest]?.name ?? ""),
         });
     });
   });

@@ -8,6 +8,7 @@ import type { Change, Layer, Op, Piece } from "../project";
 import type { Four, Value } from "../properties";
 import { freeName } from "./pieces";
 import { removeLayers, shift, topmost } from "./layers";
+import { editWords } from "./words";
 
 /** How far each layer has to move to line up; x and y are ways, px. */
 export type Moves = ReadonlyMap<Id, { readonly dx: number; readonly dy: number }>;
@@ -80,10 +81,10 @@ export interface Grouped {
 type Container = "group" | "compound" | "row" | "column";
 
 const containerNames: Readonly<Record<Container, string>> = {
-  group: "Group",
-  compound: "Compound",
-  row: "Row",
-  column: "Column",
+  group: editWords.group,
+  compound: editWords.compound,
+  row: editWords.row,
+  column: editWords.column,
 };
 
 /**
@@ -164,7 +165,7 @@ export const wrap = (
       ...shift(piece, layer.id, -frame.x, -frame.y),
     );
   }
-  const label = how === "group" ? "Group" : `Wrap in a ${words.toLowerCase()}`;
+  const label = how === "group" ? editWords.group : editWords.wrap(words.toLowerCase());
   return { id, change: { label, ops } };
 };
 
@@ -207,13 +208,13 @@ export const unwrap = (
     if (option.layer === id) ops.push(remove([...base, "options", option.id]));
   return {
     ids: children.map((c) => c.id),
-    change: { label: `Ungroup ${box.name}`, ops: [...ops, remove([...base, "layers", id])] },
+    change: { label: editWords.ungroup(box.name), ops: [...ops, remove([...base, "layers", id])] },
   };
 };
 
 /** Locks layers, so that they cannot be chosen or moved on the stage, or frees them. */
 export const lock = (piece: Piece, ids: readonly Id[], locked: boolean): Change => ({
-  label: locked ? "Lock" : "Unlock",
+  label: locked ? editWords.lock : editWords.unlock,
   ops: ids
     .filter((id) => id !== ROOT && piece.layers[id])
     .map((id) =>
@@ -244,7 +245,7 @@ export const restackTo = (piece: Piece, ids: readonly Id[], end: "front" | "back
     list.splice(end === "front" ? list.length : 0, 0, { ...layer, order });
     ops.push(set(["pieces", piece.id, "layers", layer.id, "order"], order));
   }
-  return { label: end === "front" ? "Bring to the front" : "Send to the back", ops };
+  return { label: end === "front" ? editWords.bringFront : editWords.sendBack, ops };
 };
 
 /**
@@ -258,7 +259,7 @@ export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
     .filter((l) => l.changes[id]?.combine !== undefined)
     .map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));
   return {
-    label: `Flatten ${piece.layers[id]?.name ?? "compound"}`,
+    label: editWords.flatten(piece.layers[id]?.name),
     ops: [
       ...removeLayers(piece, inside).ops,
       ...cleared,

@@ -1,6 +1,7 @@
 import { newId, set } from "../project";
 import type { Change, Project } from "../project";
 import type { Asset, FontAsset, IconAsset, PictureAsset } from "../properties";
+import { editWords } from "./words";
 
 /** A change that makes an asset known to a project, if it has to be, and the asset. */
 export interface Taken<A extends Asset> {
@@ -11,7 +12,7 @@ export interface Taken<A extends Asset> {
 const add = <A extends Asset>(known: Asset | undefined, asset: A): Taken<A> => {
   // what is known was found by the contents of the asset, so it is of its kind
   if (known) return { change: null, asset: known as A };
-  const label = `Add ${asset.kind} ${asset.name}`.slice(0, 200);
+  const label = editWords.add(asset.kind, asset.name).slice(0, 200);
   return { asset, change: { label, ops: [set(["assets", asset.id], asset)] } };
 };
 

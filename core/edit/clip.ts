@@ -27,6 +27,7 @@ import { isBound, property } from "../properties";
 import type { Asset } from "../properties";
 import { freeName } from "./pieces";
 import { movedBy, subtree, topmost } from "./layers";
+import { editWords } from "./words";
 
 /**
  * Copied layers: with what every look says about them, for the piece they come from, and how they
@@ -50,7 +51,7 @@ export interface Clip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-layers"),
-  format: z.int().max(FORMAT, "a newer Nubble copied it").optional(),
+  format: z.int().max(FORMAT, editWords.newerNubbleCopied).optional(),
   project: z.string().max(60),
   piece: z.string().max(60),
   layers: z.array(tables.layers).max(5000),
@@ -213,7 +214,7 @@ export const pasteClip = (
   return {
     ids,
     change: {
-      label: `Paste ${words}`,
+      label: editWords.paste(words),
       ops: [
         ...missing.map((asset) => set(["assets", asset.id], asset)),
         ...layers.map((layer) => set(["pieces", piece.id, "layers", layer.id], layer)),

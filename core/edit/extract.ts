@@ -34,6 +34,7 @@ import { OPTION, TRAIT, defaultsOf } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { movedBy, removeLayers, subtree, topmost } from "./layers";
 import { contains, freeName, newPiece } from "./pieces";
+import { editWords } from "./words";
 
 /** What says where and how a layer lies in what is around it, rather than what it is. */
 const placing = [
@@ -202,7 +203,7 @@ export const extract = (
     ...outside.ops(piece),
     ...shown.map((o) => set([...at, "options", o.id], o)),
   ];
-  const label = cutText(`Make a component of ${words}`, 200);
+  const label = cutText(editWords.makeComponent(words), 200);
   return { component: component.id, copy: copy.id, change: { label, ops } };
 };
 
@@ -325,7 +326,7 @@ export const detach = (
     ...[box, ...layers].map((l) => set([...at, "layers", l.id], l)),
     ...out.ops(piece),
   ];
-  return { id: box.id, change: { label: `Make layers of ${copy.name}`, ops } };
+  return { id: box.id, change: { label: editWords.makeLayers(copy.name), ops } };
 };
 
 const words = (name: string): string =>
@@ -405,7 +406,7 @@ export const replaceBy = (
       set(["pieces", piece.id, "layers", copy.id], copy),
     );
   }
-  const label = `Replace by ${component.name}`;
+  const label = editWords.replaceBy(component.name);
   const all = [...removeLayers(piece, tops).ops, ...ops, ...out.ops(piece)];
   return { ids: made, change: { label, ops: all } };
 };

@@ -3,6 +3,7 @@ import { BASE, byOrder, cutText, newId, set } from "../project";
 import type { Change, Op, Piece } from "../project";
 import { TRAIT } from "../properties";
 import { removeLayers } from "./layers";
+import { editWords } from "./words";
 
 /** A drawing that became a variant, and the names of its values in the order of the traits. */
 export interface Gathered {
@@ -44,7 +45,7 @@ export const addGathered = (
   drawings: readonly Gathered[],
   home: Piece | null,
 ): Change => ({
-  label: cutText(`Gather ${drawings.length} drawings into ${component.name}`, 200),
+  label: cutText(editWords.gatherDrawingsInto(drawings.length, component.name), 200),
   ops: [
     set(["pieces", component.id], component),
     ...(home

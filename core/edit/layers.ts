@@ -6,18 +6,19 @@ import type { Change, Layer, LayerChanges, Op, Piece } from "../project";
 import type { LayerKind, Value } from "../properties";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
+import { editWords } from "./words";
 
 const kindNames: Readonly<Record<LayerKind, string>> = {
-  box: "Box",
-  ellipse: "Ellipse",
-  line: "Line",
-  polygon: "Triangle",
-  path: "Shape",
-  compound: "Compound",
-  text: "Text",
-  picture: "Picture",
-  icon: "Icon",
-  instance: "Copy",
+  box: editWords.box,
+  ellipse: editWords.ellipse,
+  line: editWords.line,
+  polygon: editWords.triangle,
+  path: editWords.shape,
+  compound: editWords.compound,
+  text: editWords.text,
+  picture: editWords.picture,
+  icon: editWords.icon,
+  instance: editWords.copy,
 };
 
 const siblings = (piece: Piece, parent: Id, without: readonly Id[] = []): Layer[] =>
@@ -47,7 +48,7 @@ export const addLayer = (
   return {
     id,
     change: {
-      label: `Insert ${layer.name}`,
+      label: editWords.insert(layer.name),
       ops: [set([...at, "layers", id], layer), set([...at, "looks", BASE, "changes", id], values)],
     },
   };
@@ -87,14 +88,14 @@ export const removeLayers = (piece: Piece, ids: readonly Id[]): Change => {
   return {
     label:
       tops.length === 1
-        ? `Remove ${piece.layers[tops[0] ?? ""]?.name ?? "layer"}`
-        : `Remove ${tops.length} layers`,
+        ? editWords.removeName(piece.layers[tops[0] ?? ""]?.name)
+        : editWords.removeLayers(tops.length),
     ops,
   };
 };
 
 export const renameLayer = (piece: Piece, id: Id, name: string): Change => ({
-  label: `Rename to ${name}`,
+  label: editWords.rename(name),
   ops: [
     set(["pieces", piece.id, "layers", id, "name"], name),
     ...(id === ROOT ? [set(["pieces", piece.id, "name"], name)] : []),
@@ -112,7 +113,7 @@ export const restack = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
   const at = all.findIndex((l) => l.id === id) + by;
   if (at < 0 || at >= all.length) return null;
   return {
-    label: `Move ${layer.name} ${by > 0 ? "forward" : "back"}`,
+    label: editWords.move(layer.name, by),
     ops: [
       set(
         ["pieces", piece.id, "layers", id, "order"],
@@ -180,7 +181,7 @@ export const moveInto = (
     const way = ways.get(id);
     if (way) ops.push(...shift(piece, id, way.dx, way.dy));
   });
-  return { label: `Move ${piece.layers[tops[0] ?? ""]?.name ?? "layer"}`, ops };
+  return { label: editWords.moveName(piece.layers[tops[0] ?? ""]?.name), ops };
 };
 
 /**
@@ -233,7 +234,7 @@ export const duplicateLayers = (
     ids: made,
     twins,
     change: {
-      label: made.length === 1 ? "Duplicate layer" : `Duplicate ${made.length} layers`,
+      label: made.length === 1 ? editWords.duplicateLayer : editWords.duplicateLayers(made.length),
       ops,
     },
   };

@@ -15,6 +15,7 @@ import { BASE, byOrder, newId, orderAfter, remove, set } from "../project";
 import type { Change, Condition, Layer, LayerChanges, Look, Op, Piece, Variant } from "../project";
 import { isBound, labelOf, sheetEntry, propertiesOf, styleKeys } from "../properties";
 import type { SpecifiedValue } from "../properties";
+import { editWords } from "./words";
 
 /** New values by layer, then property. */
 export type Edits = Readonly<Record<Id, Readonly<Record<string, SpecifiedValue>>>>;
@@ -25,7 +26,7 @@ const describe = (piece: Piece, edits: Edits): string => {
   const layers = Object.keys(edits);
   const keys = [...new Set(layers.flatMap((l) => Object.keys(edits[l] ?? {})))];
   const what = keys.length === 1 ? (labelOf(present(keys[0])) ?? "value") : "looks";
-  return `Set ${what} of ${layers.length === 1 ? (piece.layers[present(layers[0])]?.name ?? "layer") : `${layers.length} layers`}`;
+  return editWords.set(what, layers.length, piece.layers[present(layers[0])]?.name);
 };
 
 /** A text style replaces what the same look said about the single properties it sets. */
@@ -141,7 +142,7 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
 export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Change => {
   const record = piece.looks[look];
   return {
-    label: `Inherit ${labelOf(key) ?? "value"} again`,
+    label: editWords.inheritAgain(labelOf(key)),
     ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [],
   };
 };
@@ -171,7 +172,7 @@ export const resetVariant = (
     clearOps(piece, look, (l) => !layers || layers.includes(l)),
   );
   return ops.length
-    ? { label: layers ? "Reset layers in this variant" : "Reset the variant", ops }
+    ? { label: layers ? editWords.resetLayersThisVariant : editWords.resetVariant, ops }
     : null;
 };
 
@@ -195,11 +196,13 @@ export const moveSaying = (
       if (said !== undefined) (edits[layer] ??= {})[key] = said;
     }
   if (Object.keys(edits).length === 0) return null;
-  const where = Object.keys(to).length ? `where ${conditionText(piece, to)}` : "for all variants";
+  const where = Object.keys(to).length
+    ? `where ${conditionText(piece, to)}`
+    : editWords.allVariants;
   // a base look that stops saying something would leave nothing to show, so it keeps it
   const cleared = look === BASE ? [] : clearOps(piece, from, (l, k) => edits[l]?.[k] !== undefined);
   return {
-    label: `Say it ${where}`.slice(0, 200),
+    label: editWords.say(where).slice(0, 200),
     ops: [...cleared, ...setValues(piece, to, edits).ops],
   };
 };
@@ -244,7 +247,7 @@ export const carryVariant = (
   const apart = !sameCondition(usual, only);
   const ops = apart ? [wide, narrow] : [merged(wide, narrow)];
   return {
-    label: "Take over a look",
+    label: editWords.takeOverLook,
     ops: ops.flatMap((edits, i) =>
       Object.keys(edits).length ? setValues(piece, i === 0 ? usual : only, edits).ops : [],
     ),

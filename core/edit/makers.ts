@@ -18,6 +18,7 @@ import type {
 } from "../project";
 import { usualMotion } from "./rules";
 import { addTrait } from "./traits";
+import { editWords } from "./words";
 
 /** Rules made in one go of what people wire by hand every time; ordinary rules afterwards. */
 export interface Making {
@@ -80,7 +81,9 @@ export const contactTrait = (piece: Piece): Trait | undefined =>
 /** Hovered, focused and pressed, each undone when it ends; the trait is made when there is none. */
 const contact = (piece: Piece, source: Id | null, motion: Motion): Making => {
   const known = contactTrait(piece);
-  const made = known ? null : addTrait(piece, "Contact", ["none", "hovered", "focused", "pressed"]);
+  const made = known
+    ? null
+    : addTrait(piece, editWords.contact, ["none", "hovered", "focused", "pressed"]);
   // adding a trait sets the trait first
   const trait = known ?? (made?.change.ops[0] as { value: Trait }).value;
   const drafts = contactWords.flatMap(({ trigger, words }): Draft[] => {
@@ -102,7 +105,7 @@ const contact = (piece: Piece, source: Id | null, motion: Motion): Making => {
   });
   return {
     key: "contact",
-    name: "contact: hovered, focused, pressed",
+    name: editWords.contactHoveredFocusedPressed,
     rules: numbered(piece, drafts, motion),
     traits: known ? [] : [trait],
   };
@@ -122,7 +125,7 @@ const pick = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
     }));
   return {
     key: "pick",
-    name: `pick one of these: ${trait.name}`,
+    name: editWords.pickOneThese(trait.name),
     rules: numbered(piece, drafts, motion),
     traits: [],
   };
@@ -131,7 +134,7 @@ const pick = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
 /** A click turns a trait of two values over. */
 const back = (piece: Piece, source: Id | null, trait: Trait, motion: Motion): Making => ({
   key: "back",
-  name: `there and back: ${trait.name}`,
+  name: editWords.thereBack(trait.name),
   rules: numbered(
     piece,
     [
@@ -164,7 +167,7 @@ const steps = (piece: Piece, trait: Trait, ms: number, round: boolean, motion: M
   });
   return {
     key: round ? "round" : "steps",
-    name: `step through ${trait.name} ${round ? "for ever" : "once"}`,
+    name: editWords.stepThrough(trait.name, round),
     rules: numbered(piece, drafts, motion),
     traits: [],
   };
@@ -225,7 +228,7 @@ const deck = (piece: Piece, layers: readonly Id[], trait: Trait, motion: Motion)
   }));
   return {
     key: "deck",
-    name: `drag deck: ${trait.name}`,
+    name: editWords.dragDeck(trait.name),
     rules: numbered(piece, [...drafts, ...keys], motion),
     traits: [],
   };
@@ -258,7 +261,7 @@ const openClose = (
   ];
   return {
     key: "open",
-    name: `open and close: ${trait.name}`,
+    name: editWords.openClose(trait.name),
     rules: numbered(piece, drafts, motion),
     traits: [],
   };
@@ -320,7 +323,7 @@ export const make = (piece: Piece, making: Making): Change => {
     ...making.traits.map((t) => set(["pieces", piece.id, "traits", t.id], t)),
     ...making.rules.map((r) => set(["pieces", piece.id, "rules", r.id], r)),
   ];
-  return { label: `Make ${making.name}`.slice(0, 200), ops };
+  return { label: editWords.make(making.name).slice(0, 200), ops };
 };
 
 /**
@@ -356,6 +359,9 @@ export const wayBack = (piece: Piece, rule: Rule): Rule | null => {
 export const addWayBack = (piece: Piece, rule: Rule): Change | null => {
   const back = wayBack(piece, rule);
   return (
-    back && { label: "Add the way back", ops: [set(["pieces", piece.id, "rules", back.id], back)] }
+    back && {
+      label: editWords.addWayBack,
+      ops: [set(["pieces", piece.id, "rules", back.id], back)],
+    }
   );
 };

@@ -14,6 +14,7 @@ import type {
   Rule,
   Token,
 } from "../project";
+import { editWords } from "./words";
 
 /** A motion in use: a rule's own, or that of one of its effects. */
 export interface MotionUse {
@@ -141,7 +142,7 @@ export const followMotion = (
 ): Change => {
   const value = motionTokenValue(project.tokens, token.id);
   return {
-    label: `Use ${token.name}`,
+    label: editWords.use(token.name),
     ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [],
   };
 };

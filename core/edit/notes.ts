@@ -2,6 +2,7 @@ import type { Id } from "../basics";
 import { nameNote, onlyScope, unusedBy } from "../looks";
 import { newId, orderAfter, remove, set } from "../project";
 import type { Change, Condition, Piece, Reference, Variant, VariantNote } from "../project";
+import { editWords } from "./words";
 
 const at = (piece: Piece, id: Id): string[] => ["pieces", piece.id, "notes", id];
 
@@ -23,16 +24,16 @@ export const nameVariant = (piece: Piece, variant: Variant, name: string): Chang
   const text = name.trim();
   if (known)
     return {
-      label: text ? `Name variant ${text}` : "Take the variant's name back",
+      label: text ? editWords.nameVariant(text) : editWords.takeVariantsNameBack,
       ops: [text ? set([...at(piece, known.id), "name"], text) : remove(at(piece, known.id))],
     };
   return text
     ? add(
         piece,
         { when: onlyScope(piece, variant), name: text, unused: false },
-        `Name variant ${text}`,
+        editWords.nameVariant(text),
       )
-    : { label: "Name variant", ops: [] };
+    : { label: editWords.nameVariantInNotes, ops: [] };
 };
 
 /**
@@ -40,16 +41,16 @@ export const nameVariant = (piece: Piece, variant: Variant, name: string): Chang
  * edits. What looks say about them is kept.
  */
 export const markUnused = (piece: Piece, when: Condition): Change =>
-  add(piece, { when, name: null, unused: true }, "Mark as unused");
+  add(piece, { when, name: null, unused: true }, editWords.markUnused);
 
 /** Uses variants again that were marked as unused together with the given one. */
 export const usedAgain = (piece: Piece, variant: Variant): Change => {
   const note = unusedBy(piece, variant);
-  return { label: "Use again", ops: note ? [remove(at(piece, note.id))] : [] };
+  return { label: editWords.useAgain, ops: note ? [remove(at(piece, note.id))] : [] };
 };
 
 /** Lays a picture under the stage to measure and trace, or takes it away. */
 export const setReference = (piece: Piece, reference: Reference | null): Change => ({
-  label: reference ? "Reference picture" : "Take the reference picture away",
+  label: reference ? editWords.referencePicture : editWords.takeReferencePictureAway,
   ops: [set(["pieces", piece.id, "reference"], reference)],
 });

@@ -2,6 +2,7 @@ import type { Id } from "../basics";
 import { BASE, ROOT, inOrder, newId, orderAfter, remove, set } from "../project";
 import type { Change, OverlayStyle, Piece, Project } from "../project";
 import type { Value } from "../properties";
+import { editWords } from "./words";
 
 /** A change that makes something, and the id of what it makes. */
 export interface Made {
@@ -11,10 +12,10 @@ export interface Made {
 
 /** Device sizes offered for screens; px. */
 const devices = [
-  { name: "Phone", width: 390, height: 844 },
-  { name: "Small phone", width: 360, height: 640 },
-  { name: "Tablet", width: 820, height: 1180 },
-  { name: "Desktop", width: 1280, height: 800 },
+  { name: editWords.phone, width: 390, height: 844 },
+  { name: editWords.smallPhone, width: 360, height: 640 },
+  { name: editWords.tablet, width: 820, height: 1180 },
+  { name: editWords.desktop, width: 1280, height: 800 },
 ] as const;
 
 /** An empty project. */
@@ -79,7 +80,7 @@ export const addPiece = (project: Project, kind: Piece["kind"], name: string): M
   );
   return {
     id: piece.id,
-    change: { label: `New ${kind} ${piece.name}`, ops: [set(["pieces", piece.id], piece)] },
+    change: { label: editWords.new(kind, piece.name), ops: [set(["pieces", piece.id], piece)] },
   };
 };
 
@@ -100,28 +101,31 @@ export const duplicatePiece = (project: Project, piece: Piece, withRules: boolea
     layers: root ? { ...piece.layers, [ROOT]: { ...root, name } } : piece.layers,
     ...(withRules ? {} : { rules: {}, rehearsals: {}, accepted: {} }),
   };
-  return { id, change: { label: `Duplicate ${piece.name}`, ops: [set(["pieces", id], twin)] } };
+  return {
+    id,
+    change: { label: editWords.duplicate(piece.name), ops: [set(["pieces", id], twin)] },
+  };
 };
 
 export const removePiece = (project: Project, id: Id): Change => ({
-  label: `Remove ${project.pieces[id]?.name ?? "piece"}`,
+  label: editWords.remove(project.pieces[id]?.name),
   ops: [remove(["pieces", id])],
 });
 
 /** Renames a piece and its root layer, which stands for it. */
 export const renamePiece = (id: Id, name: string): Change => ({
-  label: `Rename to ${name}`,
+  label: editWords.rename(name),
   ops: [set(["pieces", id, "name"], name), set(["pieces", id, "layers", ROOT, "name"], name)],
 });
 
 export const setStart = (project: Project, screen: Id): Change => ({
-  label: `Start on ${project.pieces[screen]?.name ?? "screen"}`,
+  label: editWords.startOn(project.pieces[screen]?.name),
   ops: [set(["start"], screen)],
 });
 
 /** How a screen lies over others when it is opened there. */
 export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({
-  label: "How it lies over others",
+  label: editWords.howLiesOverOthers,
   ops: [set(["pieces", piece.id, "overlay"], overlay)],
 });
 

@@ -2,6 +2,7 @@ import { tableEntry, valueIn } from "../project";
 import type { Change, Op, Piece, Project } from "../project";
 import { OPTION, TRAIT, isBound, labelOf, showValue } from "../properties";
 import type { SpecifiedValue } from "../properties";
+import { editWords } from "./words";
 
 /** What the records of a piece's tables are called. */
 const nouns: Readonly<Record<string, string>> = {
@@ -11,9 +12,9 @@ const nouns: Readonly<Record<string, string>> = {
   rules: "rule",
   options: "option",
   signals: "signal",
-  notes: "variant note",
+  notes: editWords.variantNote,
   rehearsals: "rehearsal",
-  accepted: "accepted finding",
+  accepted: editWords.acceptedFinding,
   tokens: "token",
   assets: "asset",
   pieces: "piece",
@@ -34,12 +35,12 @@ const recordWords = (noun: string, record: unknown): string => {
 
 /** What is said of one field of a record; of those that are not here the field's own name. */
 const fieldWords: Readonly<Record<string, string>> = {
-  name: "the name of",
-  parent: "what holds",
-  order: "the order of",
-  locked: "the lock of",
-  rest: "the start of",
-  motion: "the motion of",
+  name: editWords.name,
+  parent: editWords.whatHolds,
+  order: editWords.order,
+  locked: editWords.lockInPlaces,
+  rest: editWords.start,
+  motion: editWords.motion,
 };
 
 /** A record, or one field of it. */
@@ -49,8 +50,8 @@ const inRecordWords = (noun: string, record: unknown, field: string | undefined)
 };
 
 const propertyWords = (key: string): string => {
-  if (key.startsWith(TRAIT)) return "the start";
-  if (key.startsWith(OPTION)) return "an option";
+  if (key.startsWith(TRAIT)) return editWords.startInPlaces;
+  if (key.startsWith(OPTION)) return editWords.option;
   return labelOf(key) ?? key;
 };
 
@@ -59,8 +60,10 @@ const pieceWords = (
   [table = "", id = "", field, layer, key]: readonly string[],
 ): string => {
   if (table === "looks" && layer !== undefined) {
-    const name = tableEntry(piece.layers, layer)?.name ?? "a removed layer";
-    return key === undefined ? `what “${name}” looks like` : `${propertyWords(key)} of “${name}”`;
+    const name = tableEntry(piece.layers, layer)?.name ?? editWords.removedLayer;
+    return key === undefined
+      ? editWords.whatLooksLike(name)
+      : editWords.of(propertyWords(key), name);
   }
   const record = valueIn(piece, [table, id]);
   return nouns[table] ? inRecordWords(nouns[table], record, field) : `the ${table}`;
@@ -70,12 +73,12 @@ const pieceWords = (
 export const placeWords = (project: Project, path: readonly string[]): string => {
   const [table = "", id = "", ...rest] = path;
   const noun = nouns[table];
-  if (!noun) return `the project's ${table}`;
+  if (!noun) return editWords.projects(table);
   if (table !== "pieces") return inRecordWords(noun, valueIn(project, [table, id]), rest[0]);
   const piece = tableEntry(project.pieces, id);
-  if (!piece) return "a piece that is not there any more";
+  if (!piece) return editWords.pieceNotThereAny;
   if (rest.length < 2) return inRecordWords(piece.kind, piece, rest[0]);
-  return `${pieceWords(piece, rest)} in “${piece.name}”`;
+  return editWords.in(pieceWords(piece, rest), piece.name);
 };
 
 /** A change as the subject of a sentence, in the words of the undo menu. */
@@ -91,7 +94,7 @@ const valueWords = (project: Project, value: unknown): string => {
   if (name !== null) return `“${name}”`;
   // records apart, what changes hold at a place is a value of a property
   const said = value as SpecifiedValue;
-  if (isBound(said)) return tableEntry(project.tokens, said.token)?.name ?? "a removed token";
+  if (isBound(said)) return tableEntry(project.tokens, said.token)?.name ?? editWords.removedToken;
   const text = typeof said === "object" && !Array.isArray(said) ? "set" : showValue(said);
   return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
 };
@@ -99,11 +102,12 @@ const valueWords = (project: Project, value: unknown): string => {
 /** A value at a place in few words; what stands for something else is called by that. */
 const wordsAt = (project: Project, path: readonly string[], value: unknown): string => {
   const [, pieceId = "", table, , field] = path;
-  if (field === "order" || (path.length === 3 && table === "order")) return "a place among others";
+  if (field === "order" || (path.length === 3 && table === "order"))
+    return editWords.placeAmongOthers;
   if (table === "layers" && field === "parent") {
     return (
       tableEntry(tableEntry(project.pieces, pieceId)?.layers ?? {}, String(value))?.name ??
-      "a removed layer"
+      editWords.removedLayer
     );
   }
   return valueWords(project, value);
@@ -133,5 +137,7 @@ export const changeRows = (project: Project, change: Change): ChangeRow[] =>
       return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: "removed" }];
     const words = wordsAt(project, op.path, then);
     const before = wordsAt(project, op.path, now);
-    return [{ path: op.path, place, now: before, then: words === before ? "another one" : words }];
+    return [
+      { path: op.path, place, now: before, then: words === before ? editWords.anotherOne : words },
+    ];
   });

@@ -3,6 +3,7 @@ import { newId, orderAfter, remove, set } from "../project";
 import type { Change, Piece, Rehearsal, Step } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
+import { editWords } from "./words";
 
 const at = (piece: Piece, id: Id): string[] => ["pieces", piece.id, "rehearsals", id];
 
@@ -21,31 +22,31 @@ export const addRehearsal = (piece: Piece, steps: readonly Step[], name = "Rehea
   return {
     id: rehearsal.id,
     change: {
-      label: `New rehearsal ${rehearsal.name}`.slice(0, 200),
+      label: editWords.newRehearsal(rehearsal.name).slice(0, 200),
       ops: [set(at(piece, rehearsal.id), rehearsal)],
     },
   };
 };
 
 export const setSteps = (piece: Piece, id: Id, steps: readonly Step[]): Change => ({
-  label: "Change a rehearsal",
+  label: editWords.changeRehearsal,
   ops: [set([...at(piece, id), "steps"], steps)],
 });
 export const renameRehearsal = (piece: Piece, id: Id, name: string): Change => ({
-  label: `Rename rehearsal to ${name}`.slice(0, 200),
+  label: editWords.renameRehearsal(name).slice(0, 200),
   ops: [set([...at(piece, id), "name"], name)],
 });
 export const removeRehearsal = (piece: Piece, id: Id): Change => ({
-  label: `Remove rehearsal ${piece.rehearsals[id]?.name ?? ""}`.slice(0, 200),
+  label: editWords.removeRehearsal(piece.rehearsals[id]?.name ?? "").slice(0, 200),
   ops: [remove(at(piece, id))],
 });
 
 /** Says of a finding that it is as it should be, and why. */
 export const acceptFinding = (piece: Piece, id: Id, reason: string): Change => ({
-  label: "Accept a finding",
+  label: editWords.acceptFinding,
   ops: [set(["pieces", piece.id, "accepted", id], { id, reason })],
 });
 export const unacceptFinding = (piece: Piece, id: Id): Change => ({
-  label: "Take an acceptance back",
+  label: editWords.takeAcceptanceBack,
   ops: [remove(["pieces", piece.id, "accepted", id])],
 });

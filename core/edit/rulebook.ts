@@ -14,6 +14,7 @@ import type {
   Project,
   Rule,
 } from "../project";
+import { editWords } from "./words";
 
 /**
  * Copied rules; names stand beside the ids so that another piece with layers and traits of the same
@@ -30,7 +31,7 @@ export interface RuleClip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-rules"),
-  format: z.int().max(FORMAT, "a newer Nubble copied it").optional(),
+  format: z.int().max(FORMAT, editWords.newerNubbleCopied).optional(),
   piece: z.string().max(60),
   rules: z.array(tables.rules).min(1).max(500),
   names: z.record(z.string(), z.string()),
@@ -157,7 +158,7 @@ const adding = (
   };
 };
 const counted = (n: number, verb: string): string =>
-  n === 1 ? `${verb} a rule` : `${verb} ${n} rules`;
+  n === 1 ? editWords.rule(verb) : `${verb} ${n} rules`;
 
 /**
  * Adds copied rules after the others. In another piece, what they name is looked for by its name;
@@ -208,7 +209,7 @@ export const pasteRules = (
           };
     return source === undefined ? exact : { ...exact, source };
   });
-  return adding(piece, counted(placed.length, "Paste"), placed);
+  return adding(piece, counted(placed.length, editWords.pasteInRulebook), placed);
 };
 
 /** Changes the same part of several rules at once, as one step of undo. */
@@ -222,11 +223,11 @@ export const setRules = (
       ? Object.entries(parts).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v))
       : [],
   );
-  return { label: counted(ids.length, "Change"), ops };
+  return { label: counted(ids.length, editWords.change), ops };
 };
 
 export const removeRules = (piece: Piece, ids: readonly Id[]): Change => ({
-  label: counted(ids.length, "Remove"),
+  label: counted(ids.length, editWords.removeInRulebook),
   ops: ids.filter((id) => piece.rules[id]).map((id) => remove(["pieces", piece.id, "rules", id])),
 });
 
@@ -248,7 +249,7 @@ export const rulesAlong = (
   const rules = rulesAbout(piece, [...twins.keys()]).map((r) =>
     translated(r, (id) => twins.get(id) ?? id),
   );
-  return adding(piece, counted(rules.length, "Bring"), rules);
+  return adding(piece, counted(rules.length, editWords.bring), rules);
 };
 
 /** The rules that may fire in one value of a trait alone, for a value that was made from it. */
@@ -274,7 +275,7 @@ export const rulesForValue = (
   return {
     ids: added.ids,
     change: {
-      label: counted(added.ids.length + ops.length, "Bring"),
+      label: counted(added.ids.length + ops.length, editWords.bring),
       ops: [...ops, ...added.change.ops],
     },
   };

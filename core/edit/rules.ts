@@ -4,6 +4,7 @@ import { inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
 import type { Change, Motion, Option, Piece, Rule } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
+import { editWords } from "./words";
 
 /** The motion a first rule gets; later ones repeat the last used. */
 export const usualMotion: Motion = {
@@ -36,7 +37,7 @@ export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>
   };
   return {
     id: rule.id,
-    change: { label: "New rule", ops: [set(["pieces", piece.id, "rules", rule.id], rule)] },
+    change: { label: editWords.newRule, ops: [set(["pieces", piece.id, "rules", rule.id], rule)] },
   };
 };
 
@@ -46,13 +47,13 @@ export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>):
   const type = parts.trigger?.type ?? rule?.trigger.type;
   const fixed = rule?.undo && type && !isContact(type) ? { ...parts, undo: false } : parts;
   return {
-    label: "Change rule",
+    label: editWords.changeRule,
     ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)),
   };
 };
 
 export const removeRule = (piece: Piece, id: Id): Change => ({
-  label: "Remove rule",
+  label: editWords.removeRule,
   ops: [remove(["pieces", piece.id, "rules", id])],
 });
 
@@ -62,7 +63,7 @@ export const moveRule = (piece: Piece, id: Id, by: 1 | -1): Change | null => {
   const at = list.findIndex((r) => r.id === id) + by;
   if (at < 0 || at >= list.length) return null;
   return {
-    label: "Move rule",
+    label: editWords.moveRule,
     ops: [
       set(
         ["pieces", piece.id, "rules", id, "order"],
@@ -83,7 +84,7 @@ export const duplicateRule = (piece: Piece, rule: Rule): Made => {
   return {
     id,
     change: {
-      label: "Duplicate rule",
+      label: editWords.duplicateRule,
       ops: [set(["pieces", piece.id, "rules", id], { ...rule, id, order })],
     },
   };
@@ -104,7 +105,7 @@ const optionWords: Readonly<Record<string, string>> = {
  */
 export const addOption = (piece: Piece, layer: Id, key: Option["key"], words?: string): Made => {
   const all = Object.values(piece.options);
-  const base = piece.layers[layer]?.name ?? "Layer";
+  const base = piece.layers[layer]?.name ?? editWords.layer;
   const name = freeName(
     words === undefined ? base + (optionWords[key] ?? "") : `${base} ${words}`,
     all.map((o) => o.name),
@@ -113,13 +114,13 @@ export const addOption = (piece: Piece, layer: Id, key: Option["key"], words?: s
   return {
     id: option.id,
     change: {
-      label: `New option ${option.name}`,
+      label: editWords.newOption(option.name),
       ops: [set(["pieces", piece.id, "options", option.id], option)],
     },
   };
 };
 
 export const removeOption = (piece: Piece, id: Id): Change => ({
-  label: `Remove option ${piece.options[id]?.name ?? ""}`,
+  label: editWords.removeOption(piece.options[id]?.name ?? ""),
   ops: [remove(["pieces", piece.id, "options", id])],
 });

@@ -6,6 +6,7 @@ import { newId, orderAfter, set } from "../project";
 import type { Change, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "../project";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
+import { editWords } from "./words";
 
 const isOf =
   (name: LaneName) =>
@@ -120,7 +121,7 @@ export const setMotions = (
 export const setEffectMotion = (piece: Piece, rule: Id, effect: number, motion: Motion): Change => {
   const effects = piece.rules[rule]?.effects.map((e, i) => (i === effect ? { ...e, motion } : e));
   return {
-    label: "Change timing",
+    label: editWords.changeTiming,
     ops: effects ? [set(["pieces", piece.id, "rules", rule, "effects"], effects)] : [],
   };
 };
@@ -142,7 +143,7 @@ export const giveMotion = (
       const own = withLanes ? lanes : r.motion.lanes;
       return own?.length ? { ...motion, lanes: own } : motion;
     },
-    `Give a motion to ${rules.length === 1 ? "a rule" : `${rules.length} rules`}`,
+    editWords.giveMotion(rules.length),
   );
 
 /** Keeps a motion's duration and curve as a token of the system. */
@@ -156,7 +157,7 @@ export const saveMotion = (
   return {
     id,
     change: {
-      label: `New motion ${name}`,
+      label: editWords.newMotion(name),
       ops: [
         set(["tokens", id], {
           id,
@@ -177,7 +178,5 @@ export const saveMotion = (
 /** How two motions differ in time, in words. */
 export const compareTimes = (there: Motion, back: Motion): string => {
   const by = Math.round(lastsFor(back) - lastsFor(there));
-  return by === 0
-    ? "back is as fast"
-    : `back is ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`;
+  return by === 0 ? editWords.backFast : editWords.backMs(by);
 };

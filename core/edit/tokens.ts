@@ -7,6 +7,7 @@ import type { SpecifiedValue, ValueType } from "../properties";
 import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./motions";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
+import { editWords } from "./words";
 
 /** A new token after the others of its type. */
 export const addToken = (
@@ -30,7 +31,7 @@ export const addToken = (
   };
   return {
     id: token.id,
-    change: { label: `New token ${token.name}`, ops: [set(["tokens", token.id], token)] },
+    change: { label: editWords.newToken(token.name), ops: [set(["tokens", token.id], token)] },
   };
 };
 
@@ -38,7 +39,7 @@ export const setToken = (
   token: Token,
   part: Partial<Pick<Token, "name" | "group" | "value" | "order">>,
 ): Change => ({
-  label: `Change token ${token.name}`,
+  label: editWords.changeToken(token.name),
   ops: Object.entries(part).map(([key, value]) => set(["tokens", token.id, key], value)),
 });
 
@@ -105,7 +106,7 @@ export const removeToken = (project: Project, token: Token): Change => {
   const own = tokenValue(project.tokens, token.id);
   for (const alias of aliasesOf(project, token.id))
     if (own !== undefined) ops.push(set(["tokens", alias.id, "value"], own));
-  return { label: `Remove token ${token.name}`, ops: [...ops, remove(["tokens", token.id])] };
+  return { label: editWords.removeToken(token.name), ops: [...ops, remove(["tokens", token.id])] };
 };
 
 const typeFor = (type: ValueType, value: SpecifiedValue): TokenType | null => {
@@ -175,7 +176,7 @@ export const tokenFrom = (project: Project, repeated: Repeated, name: string): M
   return {
     id: made.id,
     change: {
-      label: `Make token ${name} of ${repeated.places.length} equal values`.slice(0, 200),
+      label: editWords.makeTokenEqualValues(name, repeated.places.length).slice(0, 200),
       ops: [...made.change.ops, ...bindPlaces(repeated.places, made.id, "").ops],
     },
   };
@@ -221,7 +222,7 @@ const mergeInto = (project: Project, into: Token, token: Token): Op[] => {
 export const mergeTokens = (project: Project, tokens: readonly Token[]): Change => {
   const [first, ...others] = tokens;
   const ops = first ? others.flatMap((other) => mergeInto(project, first, other)) : [];
-  return { label: `Make ${tokens.length} tokens one`, ops };
+  return { label: editWords.makeTokensOne(tokens.length), ops };
 };
 
 /** The places of one piece, or of all, where a value is said that equals the given one. */
@@ -241,6 +242,6 @@ export const placesSaying = (
 
 /** Says another value in all the given places. */
 export const replaceAt = (list: readonly ValuePlace[], said: SpecifiedValue): Change => ({
-  label: `Replace in ${list.length} place${list.length === 1 ? "" : "s"}`,
+  label: editWords.replacePlace(list.length),
   ops: list.map((p) => set(pathOf(p), said)),
 });

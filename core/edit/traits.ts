@@ -4,6 +4,7 @@ import { inOrder, newId, orderAfter, orderAt, remove, set } from "../project";
 import type { Change, Look, Op, Piece, Trait, TraitValue } from "../project";
 import type { Made } from "./pieces";
 import { freeName } from "./pieces";
+import { editWords } from "./words";
 
 const values = (names: readonly string[]): Record<Id, TraitValue> => {
   const list: TraitValue[] = [];
@@ -28,7 +29,7 @@ export const addTrait = (piece: Piece, name: string, valueNames: readonly string
   return {
     id: trait.id,
     change: {
-      label: `New trait ${trait.name}`,
+      label: editWords.newTrait(trait.name),
       ops: [set(["pieces", piece.id, "traits", trait.id], trait)],
     },
   };
@@ -43,7 +44,7 @@ const at = (piece: Piece, trait: Id, ...rest: string[]): string[] => [
 ];
 
 export const renameTrait = (piece: Piece, trait: Id, name: string): Change => ({
-  label: `Rename trait to ${name}`,
+  label: editWords.renameTrait(name),
   ops: [set(at(piece, trait, "name"), name)],
 });
 
@@ -60,14 +61,14 @@ export const addTraitValue = (piece: Piece, trait: Trait, name: string): Made =>
   return {
     id: value.id,
     change: {
-      label: `New value ${value.name} of ${trait.name}`,
+      label: editWords.newValue(value.name, trait.name),
       ops: [set(at(piece, trait.id, "values", value.id), value)],
     },
   };
 };
 
 export const renameTraitValue = (piece: Piece, trait: Id, value: Id, name: string): Change => ({
-  label: `Rename value to ${name}`,
+  label: editWords.renameValue(name),
   ops: [set(at(piece, trait, "values", value, "name"), name)],
 });
 
@@ -76,7 +77,7 @@ export const renameTraitValue = (piece: Piece, trait: Id, value: Id, name: strin
  * follow their order.
  */
 export const moveTrait = (piece: Piece, trait: Id, index: number): Change => ({
-  label: "Reorder traits",
+  label: editWords.reorderTraits,
   ops: [
     set(
       at(piece, trait, "order"),
@@ -93,7 +94,7 @@ export const moveTrait = (piece: Piece, trait: Id, index: number): Change => ({
  * resting where it did.
  */
 export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: number): Change => ({
-  label: `Reorder values of ${trait.name}`,
+  label: editWords.reorderValues(trait.name),
   ops: [
     set(
       at(piece, trait.id, "values", value, "order"),
@@ -108,7 +109,7 @@ export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: num
 
 /** Chooses the patterned swatch of a trait. */
 export const setPattern = (piece: Piece, trait: Id, pattern: number): Change => ({
-  label: "Choose a swatch",
+  label: editWords.chooseSwatch,
   ops: [set(at(piece, trait, "pattern"), pattern)],
 });
 
@@ -137,10 +138,14 @@ export const lostWith = (
     `${variants} variant${variants === 1 ? "" : "s"}`,
     ...(said
       ? [
-          `${said} value${said === 1 ? "" : "s"} said where ${looks
-            .map((l) => conditionText(piece, l.when))
-            .slice(0, 2)
-            .join(", or ")}${looks.length > 2 ? " and elsewhere" : ""}`,
+          editWords.valueSaidWhere(
+            said,
+            looks
+              .map((l) => conditionText(piece, l.when))
+              .slice(0, 2)
+              .join(editWords.or),
+            looks.length,
+          ),
         ]
       : []),
   ];
@@ -148,12 +153,12 @@ export const lostWith = (
     variants,
     looks: looks.length,
     rules,
-    text: `${parts.join(" and ")}${rules ? `; ${rules} rule${rules === 1 ? " names" : "s name"} it and will be shown as broken` : ""}`,
+    text: `${parts.join(" and ")}${rules ? editWords.ruleWillBeShown(rules) : ""}`,
   };
 };
 
 export const setRest = (piece: Piece, trait: Id, value: Id): Change => ({
-  label: "Choose the resting value",
+  label: editWords.chooseRestingValue,
   ops: [set(at(piece, trait, "rest"), value)],
 });
 
@@ -204,7 +209,7 @@ const lookOps = (
  * name it are shown as broken.
  */
 export const removeTrait = (piece: Piece, trait: Trait): Change => ({
-  label: `Remove trait ${trait.name}`,
+  label: editWords.removeTrait(trait.name),
   ops: [
     ...lookOps(piece, trait, () => true, true),
     ...noteOps(piece, trait, () => true, true),
@@ -221,7 +226,7 @@ export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change 
   ];
   if (trait.rest === value) ops.push(set(at(piece, trait.id, "rest"), null));
   return {
-    label: `Remove value ${trait.values[value]?.name ?? ""}`,
+    label: editWords.removeValue(trait.values[value]?.name ?? ""),
     ops: [...ops, remove(at(piece, trait.id, "values", value))],
   };
 };
@@ -256,6 +261,6 @@ export const duplicateTraitValue = (piece: Piece, trait: Trait, value: Id): Made
   }
   return {
     id: made.id,
-    change: { label: `Duplicate ${trait.values[value]?.name ?? "value"}`, ops },
+    change: { label: editWords.duplicateName(trait.values[value]?.name), ops },
   };
 };

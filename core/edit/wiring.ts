@@ -15,6 +15,7 @@ import type {
   Variant,
 } from "../project";
 import { repeatable, usualMotion } from "./rules";
+import { editWords } from "./words";
 
 /** Where a wire from layers in some cards leads: to another card, or to a screen. */
 export type Wire = { readonly variant: Variant } | { readonly screen: Id; readonly over: boolean };
@@ -143,7 +144,7 @@ export const wire = (
   return {
     ids: made.map((r) => r.id),
     change: {
-      label: made.length === 1 ? "Wire a layer" : `Wire ${made.length} layers`,
+      label: made.length === 1 ? editWords.wireLayer : editWords.wireLayers(made.length),
       ops: made.map((r) => set(["pieces", piece.id, "rules", r.id], r)),
     },
   };

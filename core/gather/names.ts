@@ -1,4 +1,5 @@
 import { present } from "../basics";
+import { gatherWords } from "./words";
 /** A trait proposed from names, and what each drawing has of it. */
 interface NamedTrait {
   readonly name: string;
@@ -16,7 +17,7 @@ export interface NamePlan {
 
 const known: readonly { readonly name: string; readonly words: readonly string[] }[] = [
   {
-    name: "Contact",
+    name: gatherWords.contact,
     words: [
       "none",
       "default",
@@ -37,14 +38,17 @@ const known: readonly { readonly name: string; readonly words: readonly string[]
       "touched",
     ],
   },
-  { name: "Checked", words: ["checked", "unchecked", "ticked", "unticked"] },
-  { name: "Chosen", words: ["selected", "unselected", "chosen", "current"] },
-  { name: "Usable", words: ["enabled", "disabled"] },
-  { name: "Power", words: ["on", "off"] },
-  { name: "Open", words: ["open", "opened", "closed", "expanded", "collapsed"] },
-  { name: "Answer", words: ["yes", "no", "true", "false"] },
-  { name: "Size", words: ["xs", "s", "m", "l", "xl", "small", "medium", "large", "tiny", "huge"] },
-  { name: "Theme", words: ["light", "dark", "day", "night"] },
+  { name: gatherWords.checked, words: ["checked", "unchecked", "ticked", "unticked"] },
+  { name: gatherWords.chosen, words: ["selected", "unselected", "chosen", "current"] },
+  { name: gatherWords.usable, words: ["enabled", "disabled"] },
+  { name: gatherWords.power, words: ["on", "off"] },
+  { name: gatherWords.open, words: ["open", "opened", "closed", "expanded", "collapsed"] },
+  { name: gatherWords.answer, words: ["yes", "no", "true", "false"] },
+  {
+    name: gatherWords.size,
+    words: ["xs", "s", "m", "l", "xl", "small", "medium", "large", "tiny", "huge"],
+  },
+  { name: gatherWords.theme, words: ["light", "dark", "day", "night"] },
 ];
 
 const fold = (s: string): string => s.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "");
@@ -68,7 +72,7 @@ export const traitNameFor = (values: readonly string[], taken: readonly string[]
       low.every((v) => k.words.includes(v) || v === "none") &&
       low.some((v) => k.words.includes(v) && v !== "none"),
   );
-  const base = found?.name ?? "Choice";
+  const base = found?.name ?? gatherWords.choice;
   for (let i = 1; ; i++) {
     const name = i === 1 ? base : `${base} ${i}`;
     if (!taken.includes(name)) return name;
@@ -180,7 +184,7 @@ const parted = (
   const first = lists[0] ?? [];
   const common = [...first.slice(0, lead), ...(tail ? first.slice(-tail) : [])];
   return {
-    component: sentence(common) || "Component",
+    component: sentence(common) || gatherWords.component,
     middles: lists.map((l) => l.slice(lead, tail ? l.length - tail : undefined)),
   };
 };
@@ -206,7 +210,8 @@ const planByPlaces = (
 export const planFromNames = (names: readonly string[]): NamePlan => {
   const given = names.map((n) => n.trim().replace(/\.svg$/i, ""));
   const pairs = byPairs(given);
-  if (pairs?.traits.length) return { ...pairs, component: pairs.component || "Component" };
+  if (pairs?.traits.length)
+    return { ...pairs, component: pairs.component || gatherWords.component };
   const strongly = given.map((n) =>
     n
       .split(strong)
@@ -229,16 +234,16 @@ export const planFromNames = (names: readonly string[]): NamePlan => {
  */
 export const planProblems = (plan: NamePlan): { row: number; text: string }[] => {
   const out: { row: number; text: string }[] = [];
-  if (plan.component.trim() === "") out.push({ row: -1, text: "The component needs a name." });
+  if (plan.component.trim() === "") out.push({ row: -1, text: gatherWords.componentNeedsName });
   if (plan.traits.some((t) => t.name.trim() === ""))
-    out.push({ row: -1, text: "Every trait needs a name." });
+    out.push({ row: -1, text: gatherWords.everyTraitNeedsName });
   const seen = new Map<string, number>();
   plan.rows.forEach((row, i) => {
     const key = row.map(fold).join("\n");
     const before = seen.get(key);
-    if (row.some((v) => v.trim() === "")) out.push({ row: i, text: "A value is missing." });
+    if (row.some((v) => v.trim() === "")) out.push({ row: i, text: gatherWords.valueMissing });
     else if (before !== undefined)
-      out.push({ row: i, text: `Drawing ${i + 1} has the same values as drawing ${before + 1}.` });
+      out.push({ row: i, text: gatherWords.drawingHasSameValues(i, before) });
     else seen.set(key, i);
   });
   return out;

@@ -6,6 +6,7 @@ import { ROOT } from "../project";
 import type { Layer, Piece, Project, Variant } from "../project";
 import { OPTION, TRAIT, isBound, labelOf, showValue } from "../properties";
 import type { SpecifiedValue } from "../properties";
+import { looksWords } from "./words";
 
 /** A property in which a layer differs between two variants. */
 export interface Difference {
@@ -44,8 +45,8 @@ export const differencesBetween = (
 
 /** A value in words for a sentence. */
 const words = (project: Project, key: string, said: SpecifiedValue | undefined): string => {
-  if (said === undefined) return "nothing of its own";
-  if (isBound(said)) return project.tokens[said.token]?.name ?? "a removed token";
+  if (said === undefined) return looksWords.nothingOwn;
+  if (isBound(said)) return project.tokens[said.token]?.name ?? looksWords.removedToken;
   if (typeof said === "string" && (key === "icon" || key === "picture"))
     return project.assets[said]?.name ?? "none";
   if (typeof said === "string" && key === "text") return `“${said}”`;
@@ -58,9 +59,9 @@ const words = (project: Project, key: string, said: SpecifiedValue | undefined):
  */
 export const differenceText = (project: Project, d: Difference): string => {
   if (d.key === "visible")
-    return `${d.layer.name} is ${d.to === false ? "not shown any more" : "shown"}`;
-  if (d.key === "shape") return `${d.layer.name}: another shape`;
+    return `${d.layer.name} is ${d.to === false ? looksWords.notShownAnyMore : "shown"}`;
+  if (d.key === "shape") return looksWords.anotherShape(d.layer.name);
   if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION))
-    return `${d.layer.name}: set differently`;
+    return looksWords.setDifferently(d.layer.name);
   return `${d.layer.name}: ${labelOf(d.key) ?? d.key} from ${words(project, d.key, d.from)} to ${words(project, d.key, d.to)}`;
 };

@@ -1,5 +1,6 @@
 import { inOrder } from "../project";
 import type { Condition, Trait, TraitValue, Variant, VariantNote, Varying } from "../project";
+import { looksWords } from "./words";
 
 /**
  * Beyond this many combinations only the first are listed; a piece that large must be filtered to
@@ -122,7 +123,7 @@ const blank = new Set(["no", "none", "false"]);
  */
 export const variantName = (piece: Varying, variant: Variant): string => {
   const traits = traitsOf(piece);
-  if (traits.length === 0) return "only variant";
+  if (traits.length === 0) return looksWords.onlyVariant;
   const given = nameNote(piece, variant)?.name;
   if (given) return given;
   const words = traits.flatMap((t) => {
@@ -133,7 +134,7 @@ export const variantName = (piece: Varying, variant: Variant): string => {
   });
   if (words.length) return words.join(", ");
   return variantKey(piece, variant) === variantKey(piece, restingVariant(piece))
-    ? "at rest"
+    ? looksWords.atRest
     : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
 
@@ -169,8 +170,8 @@ export const conditionText = (piece: Varying, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {
       const trait = piece.traits[traitId];
-      if (!trait) return "a removed trait";
-      return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? "a removed value").join(" or ")}`;
+      if (!trait) return looksWords.removedTrait;
+      return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? looksWords.removedValue).join(" or ")}`;
     })
     .join(" and ");
 

@@ -1,5 +1,6 @@
 import type { Id } from "../basics";
 import type { Piece, Project, TraitTarget } from "../project";
+import { machineWords } from "./words";
 
 /** The components an instance layer can show, in whatever variant. */
 export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
@@ -14,8 +15,8 @@ export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[]
 /** Why a trait of a piece cannot be given what an effect gives it, in words; null when it can. */
 export const missingValue = (piece: Piece, id: Id, to: TraitTarget): string | null => {
   const trait = piece.traits[id];
-  if (!trait) return "the trait it sets was removed";
+  if (!trait) return machineWords.traitSetsWasRemoved;
   return "value" in to && !trait.values[to.value]
-    ? `the value it gives ${trait.name} was removed`
+    ? machineWords.valueGivesWasRemoved(trait.name)
     : null;
 };

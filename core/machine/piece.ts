@@ -21,19 +21,20 @@ import { overlayPart } from "./surface";
 import { effectTrouble } from "./troubles";
 import type { State } from "./state";
 import type { ActiveInstance, Path } from "./types";
+import { machineWords } from "./words";
 
 /** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
 export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {
-  if (rule.source !== null && !piece.layers[rule.source]) return "its layer was removed";
+  if (rule.source !== null && !piece.layers[rule.source]) return machineWords.layerWasRemoved;
   for (const [trait, values] of Object.entries(rule.when)) {
     const known = piece.traits[trait];
-    if (!known) return "its condition names a removed trait";
+    if (!known) return machineWords.conditionNamesRemovedTrait;
     if (!values.some((v) => known.values[v]))
-      return `its condition names a removed value of ${known.name}`;
+      return machineWords.conditionNamesRemovedValue(known.name);
   }
   const listening = brokenTrigger(project, piece, rule);
   if (listening) return listening;
-  if (rule.effects.length === 0) return "it has no effect yet";
+  if (rule.effects.length === 0) return machineWords.hasNoEffectYet;
   for (const effect of rule.effects) {
     const reason = effectTrouble(project, piece, effect);
     if (reason) return reason;
@@ -46,13 +47,13 @@ const brokenTrigger = (
   piece: Piece,
   { trigger, source }: Rule,
 ): string | null => {
-  if (trigger.type === "key" && !trigger.key) return "no key is chosen yet";
+  if (trigger.type === "key" && !trigger.key) return machineWords.noKeyChosenYet;
   if (trigger.type !== "signal") return null;
   if (source === null || piece.layers[source]?.kind !== "instance")
-    return "only a placed copy raises signals";
+    return machineWords.onlyPlacedCopyRaises;
   return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""])
     ? null
-    : "the copy has no such signal";
+    : machineWords.copyHasNoSuch;
 };
 
 /** A motion with what its token says; as it stands when that was removed. */

@@ -7,6 +7,7 @@ import { labelOf } from "../properties";
 import type { Value } from "../properties";
 import { equal, geometry, mixableOf, sameWords } from "./boxes";
 import { Mover } from "./mover";
+import { motionWords } from "./words";
 
 /**
  * A layer of a piece that a change moves, and by which of its properties; "presence" where it
@@ -140,5 +141,5 @@ export const laneLabel = (key: string): string => {
   if (key === "presence") {
     return "appears";
   }
-  return key === "inside" ? "inside it" : (labelOf(key) ?? key);
+  return key === "inside" ? motionWords.inside : (labelOf(key) ?? key);
 };

@@ -1,5 +1,6 @@
 import type { Easing } from "../project";
 import { springFrom } from "./spring";
+import { motionWords } from "./words";
 
 /** A curve with a name of its own. */
 export interface Preset {
@@ -21,15 +22,15 @@ const whole = (e: Easing): Easing =>
 
 /** Curves that are often wanted and have no CSS word. */
 export const presets: readonly Preset[] = [
-  { name: "brisk start", easing: [0.1, 0.75, 0.2, 1] as const },
-  { name: "slow cast-off", easing: [0.55, 0, 0.15, 1] as const },
-  { name: "past the mark", easing: [0.3, 0.2, 0.25, 1.45] as const },
-  { name: "still water", easing: springFrom({ swing: 420, bounciness: 0 }) },
-  { name: "easy mooring", easing: springFrom({ swing: 480, bounciness: 0.18 }) },
-  { name: "light buoy", easing: springFrom({ swing: 420, bounciness: 0.38 }) },
-  { name: "bell rope", easing: springFrom({ swing: 300, bounciness: 0.62 }) },
-  { name: "heavy swell", easing: springFrom({ swing: 900, bounciness: 0.25 }, 2) },
-  { name: "dropped ball", easing: { kind: "bounce", times: 3, keeps: 0.3 } as const },
-  { name: "take a run", easing: { kind: "windup", back: 0.12 } as const },
+  { name: motionWords.briskStart, easing: [0.1, 0.75, 0.2, 1] as const },
+  { name: motionWords.slowCastOff, easing: [0.55, 0, 0.15, 1] as const },
+  { name: motionWords.pastMark, easing: [0.3, 0.2, 0.25, 1.45] as const },
+  { name: motionWords.stillWater, easing: springFrom({ swing: 420, bounciness: 0 }) },
+  { name: motionWords.easyMooring, easing: springFrom({ swing: 480, bounciness: 0.18 }) },
+  { name: motionWords.lightBuoy, easing: springFrom({ swing: 420, bounciness: 0.38 }) },
+  { name: motionWords.bellRope, easing: springFrom({ swing: 300, bounciness: 0.62 }) },
+  { name: motionWords.heavySwell, easing: springFrom({ swing: 900, bounciness: 0.25 }, 2) },
+  { name: motionWords.droppedBall, easing: { kind: "bounce", times: 3, keeps: 0.3 } as const },
+  { name: motionWords.takeRun, easing: { kind: "windup", back: 0.12 } as const },
   { name: "ticking", easing: { kind: "steps", count: 6, jump: "end" } as const },
 ].map((p) => ({ ...p, easing: whole(p.easing) }));

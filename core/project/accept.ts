@@ -17,6 +17,7 @@ import {
 import { cleanChange, isCleanText } from "./text";
 import type { Piece, Project } from "./types";
 import type { z } from "zod";
+import { projectWords } from "./words";
 
 /** `change` is what was accepted: the proposed one with texts that can be kept. */
 export type Accepted =
@@ -34,7 +35,7 @@ const checkRecord = (
 ): string | null => {
   const record = tableEntry(table, id);
   if (!record) return null;
-  return record.id === id ? check(schema, record) : "a record must be kept under its own id";
+  return record.id === id ? check(schema, record) : projectWords.recordMustBeKept;
 };
 
 const isKeyOf = <T extends object>(object: T, key: string): key is Extract<keyof T, string> =>
@@ -43,13 +44,11 @@ const isKeyOf = <T extends object>(object: T, key: string): key is Extract<keyof
 const checkPiece = (piece: Piece, path: readonly string[]): string | null => {
   const [, pieceId, field, recordId] = path;
   if (field === undefined)
-    return piece.id === pieceId
-      ? check(pieceSchema, piece)
-      : "a piece must be kept under its own id";
+    return piece.id === pieceId ? check(pieceSchema, piece) : projectWords.pieceMustBeKept;
   if (isKeyOf(pieceFields, field))
-    return field === "id" ? "an id cannot change" : check(pieceFields[field], piece[field]);
-  if (!isKeyOf(tables, field)) return `a piece has no “${field}”`;
-  if (recordId === undefined) return `all ${field} cannot be replaced at once`;
+    return field === "id" ? projectWords.idCannotChange : check(pieceFields[field], piece[field]);
+  if (!isKeyOf(tables, field)) return projectWords.pieceHasNo(field);
+  if (recordId === undefined) return projectWords.allCannotBeReplaced(field);
   if (field === "looks" && path[4] === "changes" && path[5] !== undefined)
     return checkSaid(piece, path);
   return checkRecord(tables[field], piece[field], recordId);
@@ -57,18 +56,18 @@ const checkPiece = (piece: Piece, path: readonly string[]): string | null => {
 
 const checkPlace = (project: Project, path: readonly string[]): string | null => {
   const [top, id] = path;
-  if (top === undefined) return "a change must say where";
+  if (top === undefined) return projectWords.changeMustSayWhere;
   if (top === "pieces") {
-    if (id === undefined) return "all pieces cannot be replaced at once";
+    if (id === undefined) return projectWords.allPiecesCannotBe;
     const piece = tableEntry(project.pieces, id);
     return piece ? checkPiece(piece, path) : null;
   }
   if (isKeyOf(projectTables, top)) {
     return id === undefined
-      ? `all ${top} cannot be replaced at once`
+      ? projectWords.allCannotBeReplacedAtOnce(top)
       : checkRecord(projectTables[top], project[top], id);
   }
-  if (!isKeyOf(projectFields, top)) return `a project has no “${top}”`;
+  if (!isKeyOf(projectFields, top)) return projectWords.projectHasNo(top);
   return check(projectFields[top], project[top]);
 };
 
@@ -116,7 +115,7 @@ const tooLarge = (change: Change): string | null => {
   const bytes = new TextEncoder().encode(JSON.stringify(sentOps(change.ops))).length;
   if (bytes <= limits.change) return null;
   const megabytes = (n: number): string => (n / 1e6).toFixed(1);
-  return `the change is too large: ${megabytes(bytes)} MB, and ${megabytes(limits.change)} MB is the most`;
+  return projectWords.changeTooLargeMb(megabytes(bytes), megabytes(limits.change));
 };
 
 const touchedPieces = (project: Project, ops: readonly Op[]): Set<Piece> => {
@@ -158,7 +157,7 @@ export const accept = (project: Project, proposed: Change): Accepted => {
   const change = cleanChange(proposed);
   const refuse = (error: string): Accepted => ({ ok: false, error });
   if (change.ops.some((o) => !o.path.every(isCleanText)))
-    return refuse("a place in the change has no proper name");
+    return refuse(projectWords.placeChangeHasNo);
   const large = tooLarge(change);
   if (large) return refuse(large);
   const { doc, inverse } = apply(project, change.ops);

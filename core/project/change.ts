@@ -4,6 +4,7 @@ import { isRestoring, remove, set } from "./op";
 import type { Op } from "./op";
 import { isReserved } from "./reserved";
 import { isCleanText } from "./text";
+import { projectWords } from "./words";
 
 /** Steps as they are sent: the server knows what the records were that come back. */
 export const sentOps = (ops: readonly Op[]): Op[] =>
@@ -160,7 +161,7 @@ const segment = z
   .string()
   .min(1)
   .max(80)
-  .refine((s) => !isReserved(s) && isCleanText(s), "not a name");
+  .refine((s) => !isReserved(s) && isCleanText(s), projectWords.notName);
 const path = z.array(segment).min(1).max(8);
 
 /**
@@ -170,8 +171,7 @@ const path = z.array(segment).min(1).max(8);
 const notJson = (value: unknown): string | null => {
   let level: unknown[] = [value];
   for (let depth = 0; level.length > 0; depth++) {
-    if (depth > limits.valueDepth)
-      return `values lie more than ${limits.valueDepth} deep in one another`;
+    if (depth > limits.valueDepth) return projectWords.valuesLieMoreThan(limits.valueDepth);
     const next: unknown[] = [];
     for (const item of level) {
       if (item === null || typeof item === "string" || typeof item === "boolean") continue;
@@ -179,10 +179,10 @@ const notJson = (value: unknown): string | null => {
       if (Array.isArray(item)) for (const inner of item) next.push(inner);
       else if (typeof item === "object")
         for (const [key, inner] of Object.entries(item)) {
-          if (key === "__proto__") return "not a name";
+          if (key === "__proto__") return projectWords.notName;
           next.push(inner);
         }
-      else return "not a JSON value";
+      else return projectWords.notJsonValue;
     }
     level = next;
   }

@@ -4,6 +4,7 @@ import type { Change, Op, RestoringOp } from "./op";
 import { clashesOf, goneFrom, isThere } from "./history";
 import type { Clash, LoggedChange } from "./history";
 import type { Project } from "./types";
+import { projectWords } from "./words";
 
 /** A change that a window asks to have kept. */
 export interface Proposal {
@@ -83,7 +84,7 @@ export const judge = (
   restored: ReadonlyMap<string, unknown> = new Map(),
 ): Verdict => {
   const ops = writtenOut(project, change, restored);
-  if (!ops) return { kind: "refused", reason: "what it would bring back is not known any more" };
+  if (!ops) return { kind: "refused", reason: projectWords.whatWouldBringBack };
   const draft: Change = { label: change.label, ops };
   const clashes = clashesOf(project, draft, unseen);
   if (clashes.length > 0) return { kind: "conflict", clashes };

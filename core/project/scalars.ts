@@ -1,22 +1,23 @@
 import { z } from "zod";
 import { isOrderKey } from "./ids";
 import { isReserved } from "./reserved";
+import { projectWords } from "./words";
 
 /** A record's id. */
 export const id = z
   .string()
-  .regex(/^[A-Za-z0-9_-]{1,40}$/, "an id must be letters, digits, _ or -")
-  .refine((s) => !isReserved(s), "this id is a word every object knows");
+  .regex(/^[A-Za-z0-9_-]{1,40}$/, projectWords.idMustBeLetters)
+  .refine((s) => !isReserved(s), projectWords.thisIdWordEvery);
 
 /** A place among others: a key of fractional indexing. */
-export const order = z.string().min(1).max(200).refine(isOrderKey, "not a place in an order");
+export const order = z.string().min(1).max(200).refine(isOrderKey, projectWords.notPlaceOrder);
 
 /** What people call something. */
 export const name = z
   .string()
   .trim()
-  .min(1, "a name cannot be empty")
-  .max(120, "a name can have at most 120 characters");
+  .min(1, projectWords.nameCannotBeEmpty)
+  .max(120, projectWords.nameCanHaveAt);
 
 /** A length of time, ms. */
 export const ms = z.number().min(0).max(600_000);

@@ -18,13 +18,14 @@ import { directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } 
 import type { Effect, Layer, LayerChanges, Piece, Project, Token } from "./types";
 import { triggerShapes, triggerTypes } from "./triggers";
 import type { Trigger } from "./triggers";
+import { projectWords } from "./words";
 
 /** A table with at most so many records. */
 const atMost = <T extends z.ZodType<Record<string, unknown>>>(
   schema: T,
   most: number,
   what: string,
-) => schema.refine((t) => Object.keys(t).length <= most, `more than ${most} ${what} are not taken`);
+) => schema.refine((t) => Object.keys(t).length <= most, projectWords.moreThanAreNot(most, what));
 const condition = z.record(id, z.array(id).max(limits.values));
 
 const layer = z.strictObject({
@@ -50,7 +51,7 @@ const changesOfLayer = z.record(z.string().max(80), z.unknown()).superRefine((ch
   for (const [key, v] of Object.entries(changes)) {
     const schema = propertySchema(key);
     if (!schema) {
-      context.addIssue({ code: "custom", path: [key], message: `there is no property “${key}”` });
+      context.addIssue({ code: "custom", path: [key], message: projectWords.thereNoProperty(key) });
       continue;
     }
     const result = schema.safeParse(v);
@@ -58,7 +59,7 @@ const changesOfLayer = z.record(z.string().max(80), z.unknown()).superRefine((ch
       context.addIssue({
         code: "custom",
         path: [key],
-        message: result.error.issues[0]?.message ?? "wrong value",
+        message: result.error.issues[0]?.message ?? projectWords.wrongValue,
       });
   }
 });
@@ -108,10 +109,7 @@ const easing = z.union([
       count: z.number().int().min(1).max(100),
       jump: z.enum(["start", "end", "both", "none"]),
     })
-    .refine(
-      (s) => s.jump !== "none" || s.count > 1,
-      "steps that jump at neither end are at least two",
-    ),
+    .refine((s) => s.jump !== "none" || s.count > 1, projectWords.stepsJumpAtNeither),
   z.strictObject({
     kind: z.literal("bounce"),
     times: z.number().int().min(1).max(8),
@@ -140,13 +138,17 @@ const lane = z
   .superRefine(({ key, poses = [] }, context) => {
     const entry = key === null ? undefined : property(key);
     if (key !== null && key !== "presence" && !entry)
-      context.addIssue({ code: "custom", path: ["key"], message: `there is no property “${key}”` });
+      context.addIssue({
+        code: "custom",
+        path: ["key"],
+        message: projectWords.thereNoProperty(key),
+      });
     for (const [i, p] of poses.entries())
       if (!entry || !valueSchema(entry.type).safeParse(p.value).success)
         context.addIssue({
           code: "custom",
           path: ["poses", i],
-          message: "a pose needs a value of the lane's property",
+          message: projectWords.poseNeedsValueLanes,
         });
   });
 const motion = z.strictObject({
@@ -226,7 +228,7 @@ const step = z.discriminatedUnion("do", [
 const rehearsal = z.strictObject({ id, name, order, steps: z.array(step).max(1000) });
 const acceptance = z.strictObject({
   id,
-  reason: z.string().trim().min(1, "say why it is as it should be").max(500),
+  reason: z.string().trim().min(1, projectWords.sayWhyShouldBe).max(500),
 });
 
 /**
@@ -248,7 +250,7 @@ export const tables = {
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeof limits) =>
   atMost(z.record(id, record), limits[what], what).refine(
     (table) => Object.entries(table).every(([k, r]) => r.id === k),
-    "a record must be kept under its own id",
+    projectWords.recordMustBeKept,
   );
 
 /** The parts of a piece that are not records. */
@@ -300,7 +302,7 @@ const token = z
       context.addIssue({
         code: "custom",
         path: ["value"],
-        message: result.error.issues[0]?.message ?? "wrong value",
+        message: result.error.issues[0]?.message ?? projectWords.wrongValue,
       });
   });
 
@@ -312,7 +314,7 @@ const drawing = z.strictObject({
   d: z
     .string()
     .max(20_000)
-    .regex(/^[-+MmLlHhVvCcSsQqTtAaZz0-9eE.,\s]*$/, "not path data"),
+    .regex(/^[-+MmLlHhVvCcSsQqTtAaZz0-9eE.,\s]*$/, projectWords.notPathData),
   holes: z.boolean(),
 });
 const asset = z.discriminatedUnion("kind", [
@@ -421,15 +423,13 @@ const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number
  */
 export const brokenTree = (piece: Piece): string | null => {
   const root = tableEntry(piece.layers, ROOT);
-  if (!root || root.parent !== null) return `“${piece.name}” has lost its root layer`;
+  if (!root || root.parent !== null) return projectWords.hasLostRootLayer(piece.name);
   const known = new Map<string, number>();
   for (const layer of Object.values(piece.layers)) {
-    if (layer.id !== ROOT && layer.parent === null)
-      return `“${layer.name}” has no place in the tree`;
+    if (layer.id !== ROOT && layer.parent === null) return projectWords.hasNoPlaceTree(layer.name);
     const depth = depthOf(piece, layer, known);
-    if (depth === null) return `“${layer.name}” would be inside itself`;
-    if (depth > limits.depth)
-      return `“${layer.name}” would lie more than ${limits.depth} layers deep`;
+    if (depth === null) return projectWords.wouldBeInsideItself(layer.name);
+    if (depth > limits.depth) return projectWords.wouldLieMoreThan(layer.name, limits.depth);
   }
   return null;
 };
@@ -438,7 +438,7 @@ export const brokenTree = (piece: Piece): string | null => {
 export const overfull = (project: Project, piece: Piece | undefined): string | null => {
   const tooMany = (table: object, what: keyof typeof limits): string | null =>
     Object.keys(table).length > limits[what]
-      ? `more than ${limits[what]} ${what} are not taken`
+      ? projectWords.moreThanAreNotTaken(limits[what], what)
       : null;
   const ofProject =
     tooMany(project.pieces, "pieces") ??
@@ -473,7 +473,7 @@ export const readProject = (
 /** The first issue of a Zod error as one sentence. */
 export const issueText = (error: z.ZodError): string => {
   const issue = error.issues[0];
-  if (!issue) return "the data is not valid";
+  if (!issue) return projectWords.dataNotValid;
   const place = issue.path.map(String).join(" / ");
-  return place ? `${issue.message} (at ${place})` : issue.message;
+  return place ? projectWords.at(issue.message, place) : issue.message;
 };

@@ -1,4 +1,5 @@
 import type { Change, Op } from "./op";
+import { projectWords } from "./words";
 
 /**
  * What no text may hold: control characters other than tab and line ends, and the two
@@ -55,7 +56,9 @@ const cleanOp = (op: Op): Op => {
 /** A change whose texts can all be kept; the same object when they can as they are. */
 export const cleanChange = (change: Change): Change => {
   const ops = change.ops.map(cleanOp);
-  const label = isCleanText(change.label) ? change.label : cleanText(change.label) || "Change";
+  const label = isCleanText(change.label)
+    ? change.label
+    : cleanText(change.label) || projectWords.change;
   if (label === change.label && ops.every((op, i) => op === change.ops[i])) return change;
   return { ...change, label, ops };
 };

@@ -5,6 +5,7 @@ import { gradientText, parseGradient } from "./gradient";
 import { ENDLESS } from "./registry";
 import { valueSchema } from "./schema";
 import type { Four, Shadow, Value, ValueType } from "./types";
+import { propertiesWords } from "./words";
 
 type Parsed = { ok: true; value: Value } | { ok: false; error: string };
 const good = (value: Value): Parsed => ({ ok: true, value });
@@ -27,7 +28,7 @@ const parsePair = (text: string, current: Value): Parsed => {
     .map((part, i) => parseNumber(part.replace(/%$/, ""), now[i] ?? 0));
   const [a, b = a] = parts;
   return parts.length > 2 || a == null || b == null
-    ? bad("one number for both, or two: across and down")
+    ? bad(propertiesWords.oneNumberBothOr)
     : good([a, b]);
 };
 
@@ -40,7 +41,7 @@ const parseFour = (text: string, current: Value): Parsed => {
     .map((part, i) => parseNumber(part, now[i] ?? 0));
   const numbers = parts.filter((p) => p !== null);
   if (numbers.length > 4 || numbers.length < parts.length)
-    return bad("one to four numbers, as in 8 or 8 16");
+    return bad(propertiesWords.oneFourNumbers8);
   const [a = 0, b = a, c = a, d = b] = numbers;
   return good([a, b, c, d]);
 };
@@ -59,9 +60,7 @@ const parseShadows = (text: string): Parsed => {
       .map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
     const colour = numbers.some(Number.isNaN) ? null : parseColour(colourText ?? "#00000040");
     if (colour === null || numbers.length < 2 || numbers.length > 4)
-      return bad(
-        "shadows are written as in 0 2 6 #00000040: across, down, blur, spread, colour; inner for one inside",
-      );
+      return bad(propertiesWords.shadowsAreWritten0);
     const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
     shadows.push({ x, y, blur, spread, colour, ...(inner ? { inner } : {}) });
   }
@@ -80,22 +79,19 @@ const parseColourText = (text: string, wanted: string): Parsed => {
 const parseFill: Parser<"fill"> = (text) => {
   const gradient = parseGradient(text);
   if (gradient) return good(gradient);
-  return parseColourText(
-    text,
-    "a colour such as #1f6f5c, none, or a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341)",
-  );
+  return parseColourText(text, propertiesWords.colourSuch1f6f5cNone);
 };
 
 const parseNumberText: Parser<"number"> = (text, current, type) => {
   if (type.open && /^\s*none\s*$/i.test(text)) return good(type.max);
   const n = parseNumber(text, typeof current === "number" ? current : 0);
-  return n === null ? bad("a number, or arithmetic such as +16, *1.5 or 50%") : good(n);
+  return n === null ? bad(propertiesWords.numberOrArithmeticSuch) : good(n);
 };
 
 const parseFlag: Parser<"flag"> = (text) => {
   const word = text.trim().toLowerCase();
   if (["yes", "true", "1"].includes(word)) return good(true);
-  return ["no", "false", "0"].includes(word) ? good(false) : bad("yes or no");
+  return ["no", "false", "0"].includes(word) ? good(false) : bad(propertiesWords.yesOrNo);
 };
 
 /** What is offered, or the beginning of it. */
@@ -104,14 +100,14 @@ const parseChoice: Parser<"choice"> = (text, _current, { of }) => {
   const found =
     of.find((o) => o.toLowerCase() === word) ??
     of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
-  return found === undefined ? bad(`one of ${of.join(", ")}`) : good(found);
+  return found === undefined ? bad(propertiesWords.one(of.join(", "))) : good(found);
 };
 
 const asItIs = (text: string): Parsed => good(text);
 
 const parsers: { readonly [K in TypeName]: Parser<K> } = {
   number: parseNumberText,
-  colour: (text) => parseColourText(text, "a colour such as #1f6f5c, hsl(160 56% 28%) or none"),
+  colour: (text) => parseColourText(text, propertiesWords.colourSuch1f6f5cHsl),
   fill: parseFill,
   pair: parsePair,
   flag: parseFlag,
@@ -137,7 +133,9 @@ export const parseValue = (type: ValueType, text: string, current: Value): Parse
   const parsed = parseByType(type, text, current);
   if (!parsed.ok) return parsed;
   const checked = valueSchema(type).safeParse(parsed.value);
-  return checked.success ? parsed : bad(checked.error.issues[0]?.message ?? "not a possible value");
+  return checked.success
+    ? parsed
+    : bad(checked.error.issues[0]?.message ?? propertiesWords.notPossibleValue);
 };
 
 const trim = (n: number): string => String(hundredths(n));

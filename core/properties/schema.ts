@@ -2,19 +2,20 @@ import { z } from "zod";
 import { property, OPTION, TRAIT } from "./registry";
 import { fits } from "./types";
 import type { SpecifiedValue, ValueType } from "./types";
+import { propertiesWords } from "./words";
 
 const finite = z.number().min(-1e6).max(1e6);
 
 /** A colour as stored: "none", #rrggbb or #rrggbbaa in lower case. */
 export const colourSchema = z
   .string()
-  .regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, "a colour must be none, #rrggbb or #rrggbbaa");
+  .regex(/^(none|#[0-9a-f]{6}([0-9a-f]{2})?)$/, propertiesWords.colourMustBeNone);
 
 /** Path data in per cent of the layer's box: absolute M, L, C, Q and Z only. */
 const pathSchema = z
   .string()
-  .max(60_000, "a path can have at most 60 000 characters")
-  .regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, "a shape must be path data of M, L, C, Q and Z");
+  .max(60_000, propertiesWords.pathCanHaveAt)
+  .regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, propertiesWords.shapeMustBePath);
 
 const shadowSchema = z.strictObject({
   x: finite,
@@ -28,7 +29,7 @@ export const shadowsSchema = z.array(shadowSchema).max(12);
 const pair = z.tuple([finite, finite]);
 const stops = z
   .array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema }))
-  .min(2, "a gradient needs at least two stops")
+  .min(2, propertiesWords.gradientNeedsAtLeast)
   .max(24);
 const idSchema = z.string().regex(/^[A-Za-z0-9_-]{0,40}$/);
 
@@ -111,7 +112,7 @@ export const propertySchema = (key: string): z.ZodType | undefined => {
     if (!result.success)
       context.addIssue({
         code: "custom",
-        message: result.error.issues[0]?.message ?? "wrong value",
+        message: result.error.issues[0]?.message ?? propertiesWords.wrongValue,
       });
   });
   cache.set(key, schema);

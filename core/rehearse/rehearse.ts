@@ -8,6 +8,7 @@ import type { Project, Step } from "../project";
 import { hundredths } from "../properties";
 import { Run } from "../runtime";
 import { isSimple, simpleText } from "./words";
+import { rehearseWords } from "./words";
 
 /**
  * How a rehearsal went: where it failed, why, and when (ms of the virtual clock); null when all
@@ -118,7 +119,7 @@ export class Rehearser {
         run.key(step.key, "up");
         return null;
       case "tab":
-        return run.tab(step.back ? -1 : 1) ? null : "there is nothing to go to with the Tab key";
+        return run.tab(step.back ? -1 : 1) ? null : rehearseWords.thereNothingGoTab;
       case "focus":
         run.input({ type: "focus", layer: step.layer });
         return null;
@@ -157,7 +158,7 @@ export class Rehearser {
 
   #reach(path: string, act: (x: number, y: number) => void): string | null {
     const at = this.aim({ do: "click", layer: path });
-    if (!at) return "the layer is not there";
+    if (!at) return rehearseWords.layerNotThere;
     this.where = at;
     act(...at);
     return null;
@@ -183,7 +184,7 @@ export class Rehearser {
       const due = nextDue(this.run.inside);
       const next = Math.max(moves, due === Infinity ? 0 : due);
       if (moves <= this.run.now && due === Infinity) break;
-      if (next > until) return "it does not come to rest";
+      if (next > until) return rehearseWords.doesNotComeRest;
       this.run.advanceTo(Math.max(next, this.run.now));
     }
     return null;
@@ -204,43 +205,43 @@ export class Rehearser {
 
   #expectTrait(step: Of<"trait">): string | null {
     const copy = this.run.copies().find((c) => c.path === this.#copy(step.at));
-    if (!copy) return "that copy is not there";
+    if (!copy) return rehearseWords.copyNotThere;
     const trait = copy.piece.traits[step.trait];
     const is = variantFrom(copy.piece, copy.variant)[step.trait];
     if (is === step.value) return null;
-    return `${trait?.name ?? "a removed trait"} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+    return `${trait?.name ?? rehearseWords.removedTrait} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
   }
 
   #expectScreen(screen: Id): string | null {
     const front = this.run.inside.overlays.at(-1)?.screen ?? this.run.screen;
     if (front === screen) return null;
-    return `${this.project.pieces[front]?.name ?? "another screen"} is shown`;
+    return rehearseWords.shown(this.project.pieces[front]?.name);
   }
 
   #expectText({ text, shown }: Of<"text">): string | null {
     const scene = this.run.scene();
-    if (!scene) return "nothing is shown";
+    if (!scene) return rehearseWords.nothingShown;
     const isShown = textsIn(scene).some((t) => t.includes(text));
     if (isShown === shown) return null;
-    return isShown ? "it can be read" : "it cannot be read anywhere";
+    return isShown ? rehearseWords.canBeRead : rehearseWords.cannotBeReadAnywhere;
   }
 
   #expectLayer({ layer, key, value, within }: Of<"layer">): string | null {
     const scene = this.run.scene();
-    if (!scene) return "nothing is shown";
+    if (!scene) return rehearseWords.nothingShown;
     const is = valueOf(scene, layer, key);
-    if (is === undefined) return "the layer is not there";
+    if (is === undefined) return rehearseWords.layerNotThere;
     if (areNumbers(is) && typeof value === "string") {
       const wanted = value.split(/[\s,]+/).map(Number);
       const isNear = (n: number, i: number): boolean => Math.abs(n - present(wanted[i])) <= within;
       const isSame = is.length === wanted.length && is.every(isNear);
-      return isSame ? null : `it is ${is.map(hundredths).join(" ")}`;
+      return isSame ? null : rehearseWords.itIs(is.map(hundredths).join(" "));
     }
     if (typeof is === "number" && typeof value === "number") {
-      return Math.abs(is - value) <= within ? null : `it is ${hundredths(is)}`;
+      return Math.abs(is - value) <= within ? null : rehearseWords.itIs(String(hundredths(is)));
     }
     if (JSON.stringify(is) === JSON.stringify(value)) return null;
-    return `it is ${isSimple(is) ? simpleText(is) : "another value"}`;
+    return rehearseWords.itIs(isSimple(is) ? simpleText(is) : null);
   }
 }
 

@@ -5,6 +5,21 @@ import { ROOT } from "../project";
 import type { Piece, Project, Step } from "../project";
 import { labelOf } from "../properties";
 
+/** Why a step of a rehearsal failed, as people read it. */
+export const rehearseWords = {
+  // rehearse.ts
+  thereNothingGoTab: "there is nothing to go to with the Tab key",
+  layerNotThere: "the layer is not there",
+  doesNotComeRest: "it does not come to rest",
+  copyNotThere: "that copy is not there",
+  removedTrait: "a removed trait",
+  shown: (name: undefined | string) => `${name ?? "another screen"} is shown`,
+  nothingShown: "nothing is shown",
+  canBeRead: "it can be read",
+  cannotBeReadAnywhere: "it cannot be read anywhere",
+  itIs: (value: string | null) => `it is ${value ?? "another value"}`,
+};
+
 export const isSimple = (value: unknown): value is string | number | boolean =>
   ["string", "number", "boolean"].includes(typeof value);
 

@@ -5,11 +5,12 @@ import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../ui/Icon";
 import { useBench, useCommand, usePiece } from "../state/context";
 import type { Inspection } from "../../../workers/inspector";
+import { checksWords } from "./words";
 
 const severities = {
-  error: "does not work",
-  warning: "people will stumble",
-  note: "meant so?",
+  error: checksWords.doesNotWork,
+  warning: checksWords.peopleWillStumble,
+  note: checksWords.meantSo,
 } as const;
 
 const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
@@ -25,8 +26,8 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
       <Form.Control
         size="sm"
         autoFocus
-        aria-label="Why it is as it should be"
-        placeholder="Why it is as it should be"
+        aria-label={checksWords.whyShouldBe}
+        placeholder={checksWords.whyShouldBe}
         value={text}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
@@ -35,10 +36,10 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
         }}
       />
       <Button size="sm" type="submit" disabled={!text.trim()}>
-        Accept
+        {checksWords.accept}
       </Button>
       <Button variant="link" size="sm" onClick={() => onDone(null)}>
-        Leave
+        {checksWords.leave}
       </Button>
     </Form>
   );
@@ -79,12 +80,12 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
           <span className="finding-tools">
             {(finding.layers.length > 0 || finding.variant) && (
               <Button variant="link" size="sm" onClick={point}>
-                Where
+                {checksWords.where}
               </Button>
             )}
             {finding.rules.length > 0 && (
               <Button variant="link" size="sm" onClick={() => showRules(finding.rules)}>
-                {finding.rules.length === 1 ? "The rule" : "The rules"}
+                {finding.rules.length === 1 ? checksWords.rule : checksWords.rules}
               </Button>
             )}
             {finding.way && (
@@ -93,7 +94,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
                 size="sm"
                 onClick={() => show({ steps: finding.way ?? [], rehearsal: null })}
               >
-                Show me
+                {checksWords.showMe}
               </Button>
             )}
             {finding.fix && (
@@ -107,7 +108,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
               </Button>
             )}
             <Button variant="link" size="sm" onClick={() => setReasoning(true)}>
-              Accept …
+              {checksWords.acceptInChecks}
             </Button>
           </span>
         )}
@@ -119,10 +120,10 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
 /** How much of what can happen was looked at. */
 const lookedWords = ({ situations, whole, variants }: Inspection): string => {
   const looked = `${situations} situation${situations === 1 ? "" : "s"}`;
-  if (whole) return `All ${looked} of mouse, touch and keyboard looked at.`;
+  if (whole) return checksWords.allMouseTouchKeyboard(looked);
   return variants === null
-    ? `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`
-    : `The first ${looked} looked at, and all ${variants} variants by their traits alone.`;
+    ? checksWords.firstLookedAtThere(looked)
+    : checksWords.firstLookedAtAll(looked, variants);
 };
 
 /** What the checks found, worst first; accepted findings below, with their reasons. */
@@ -134,7 +135,7 @@ export const Checks = () => {
   if (!inspection)
     return (
       <p className="drawer-empty" role="status">
-        Looking at everything the piece can come to …
+        {checksWords.lookingAtEverythingPiece}
       </p>
     );
   const open = inspection.findings.filter((f) => !reasons[f.id]);
@@ -142,11 +143,11 @@ export const Checks = () => {
   return (
     <div className="checks">
       <p className="checked quiet" role="status">
-        {inspecting ? "Looking again …" : lookedWords(inspection)}
+        {inspecting ? checksWords.lookingAgain : lookedWords(inspection)}
       </p>
       {open.length === 0 && (
         <p className="drawer-empty good">
-          <Icon name="tick" size={15} /> Nothing found that would trip anybody up.
+          <Icon name="tick" size={15} /> {checksWords.nothingFoundWouldTrip}
         </p>
       )}
       <ul>
@@ -156,7 +157,7 @@ export const Checks = () => {
       </ul>
       {accepted.length > 0 && (
         <>
-          <h3 className="caption rule-group">Accepted</h3>
+          <h3 className="caption rule-group">{checksWords.accepted}</h3>
           <ul>
             {accepted.map((f) => (
               <li key={f.id} className="finding accepted">
@@ -172,7 +173,7 @@ export const Checks = () => {
                       size="sm"
                       onClick={() => command((_, piece) => unacceptFinding(piece, f.id))}
                     >
-                      Take that back
+                      {checksWords.takeBack}
                     </Button>
                   </span>
                 </div>

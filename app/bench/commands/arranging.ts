@@ -39,6 +39,7 @@ import { useWorkpiece } from "../state/context";
 import { Scenes } from "../state/scenes";
 import type { BenchState } from "../state/state";
 import type { Workpiece } from "../state/workpiece";
+import { commandsWords } from "./words";
 
 /** Whether layers are outlines that can be combined with each other. */
 export const canCombine = (piece: Piece, ids: readonly Id[]): boolean =>
@@ -143,12 +144,12 @@ export class Arranging {
     const here = this.here();
     if (!here || here.ids.length === 0) return;
     if (how === "compound" && !canCombine(here.piece, here.ids)) {
-      this.edits.note("Choose two or more shapes to combine them.");
+      this.edits.note(commandsWords.chooseTwoOrMore);
       return;
     }
     const made = wrap(here.piece, here.ids, how, this.boxes(here.scene, here.ids));
     if (!made) {
-      this.edits.note("Only layers that lie in the same box can be put into a container together.");
+      this.edits.note(commandsWords.onlyLayersLieSame);
       return;
     }
     this.done(made.change, [made.id]);
@@ -304,7 +305,7 @@ export class Arranging {
       }),
     );
     this.state.holdStyle({ project: this.workpiece.session.id, name: layer.name, said, plain });
-    this.edits.note(`The style of ${layer.name} is held: choose other layers and paste it.`);
+    this.edits.note(commandsWords.styleHeldChooseOther(layer.name));
   }
 
   pasteStyle(): void {
@@ -328,9 +329,7 @@ export class Arranging {
     const here = this.here();
     if (!here) return;
     this.state.holdVariant({ piece: here.piece.id, variant });
-    this.edits.note(
-      `The look of “${variantName(here.piece, variant)}” is held: paste it on another card.`,
-    );
+    this.edits.note(commandsWords.lookHeldPasteOn(variantName(here.piece, variant)));
   }
 
   pasteVariant(to: Variant, layers?: readonly Id[]): void {
@@ -340,13 +339,13 @@ export class Arranging {
     if (
       !this.done(carryVariant(this.workpiece.project, here.piece, heldVariant.variant, to, layers))
     )
-      this.edits.note("The two variants look the same already.");
+      this.edits.note(commandsWords.twoVariantsLookSame);
   }
 
   reset(variant: Variant, layers?: readonly Id[]): void {
     const here = this.here();
     if (here && !this.done(resetVariant(here.piece, variant, layers)))
-      this.edits.note("There is nothing this variant says for itself.");
+      this.edits.note(commandsWords.thereNothingThisVariant);
   }
 
   /** Makes a component of what is chosen; gives its id. */
@@ -358,16 +357,16 @@ export class Arranging {
       this.workpiece.project,
       here.piece,
       here.ids,
-      here.ids.length === 1 ? lead.name : "Component",
+      here.ids.length === 1 ? lead.name : commandsWords.component,
       this.boxes(here.scene, here.ids),
     );
     if (!made) {
-      this.edits.note("Only layers that lie in the same box can become one component.");
+      this.edits.note(commandsWords.onlyLayersLieSameBoxCan);
       return null;
     }
     if (!this.done(made.change, [made.copy])) return null;
     this.edits.note(
-      `${this.workpiece.project.pieces[made.component]?.name ?? "The component"} is a component now, and a copy of it stands here. Double-click it to go in.`,
+      commandsWords.componentNowCopyStands(this.workpiece.project.pieces[made.component]?.name),
     );
     return made.component;
   }

@@ -7,6 +7,7 @@ import type { Arranging } from "./arranging";
 import type { BenchEdits } from "./edits";
 import { fresh } from "./inserting";
 import type { Inserter } from "./inserting";
+import { commandsWords } from "./words";
 
 /** What the keys of the bench act on. */
 export interface BenchHands {
@@ -69,101 +70,105 @@ const inserting = (kind: keyof typeof fresh, words: string): BenchKey => ({
 
 /** The keys that work anywhere on the bench unless one is typing. */
 export const benchKeys = {
-  box: inserting("box", "Insert a box"),
-  ellipse: inserting("ellipse", "Insert an ellipse"),
-  line: inserting("line", "Insert a line"),
-  polygon: inserting("polygon", "Insert a triangle"),
-  text: inserting("text", "Insert a text"),
+  box: inserting("box", commandsWords.insertBox),
+  ellipse: inserting("ellipse", commandsWords.insertEllipse),
+  line: inserting("line", commandsWords.insertLine),
+  polygon: inserting("polygon", commandsWords.insertTriangle),
+  text: inserting("text", commandsWords.insertText),
   icon: {
     keys: ["i"],
-    words: "Insert an icon",
+    words: commandsWords.insertIcon,
     run: () => document.querySelector<HTMLElement>("[data-insert=icon]")?.click(),
   },
   pen: {
     keys: ["p"],
-    words: "Draw a path with the pen",
+    words: commandsWords.drawPathPen,
     run: ({ workpiece }) => workpiece.state.toggleTool("pen"),
   },
   ruler: {
     keys: ["m"],
-    words: "Measure",
+    words: commandsWords.measure,
     run: ({ workpiece }) => workpiece.state.toggleTool("ruler"),
   },
   dropper: {
     keys: ["q"],
-    words: "Pick a colour from the reference picture",
+    words: commandsWords.pickColourFromReference,
     when: ({ workpiece }) => workpiece.piece?.reference != null,
     run: ({ workpiece }) => workpiece.state.toggleTool("dropper"),
   },
-  nudge: nudging(1, "Move the chosen layers by 1"),
-  nudgeFar: nudging(10, "Move them by 10"),
+  nudge: nudging(1, commandsWords.moveChosenLayersBy),
+  nudgeFar: nudging(10, commandsWords.moveThemBy10),
   remove: {
     keys: ["Delete", "Backspace"],
-    words: "Remove them",
+    words: commandsWords.removeThem,
     run: ({ workpiece, edits }) => edits.remove(workpiece.state.chosen),
   },
-  chooseAll: { keys: ["$mod+a"], words: "Choose all beside the chosen one", run: chooseAll },
+  chooseAll: { keys: ["$mod+a"], words: commandsWords.chooseAllBesideChosen, run: chooseAll },
   duplicate: {
     keys: ["$mod+d"],
-    words: "Duplicate them; once more, by the same way",
+    words: commandsWords.duplicateThemOnceMore,
     run: ({ workpiece, edits }) => {
       edits.duplicate(workpiece.state.chosen);
     },
   },
-  group: { keys: ["$mod+g"], words: "Group", run: ({ arranging }) => arranging.wrap("group") },
+  group: {
+    keys: ["$mod+g"],
+    words: commandsWords.group,
+    run: ({ arranging }) => arranging.wrap("group"),
+  },
   ungroup: {
     keys: ["$mod+Shift+g"],
-    words: "Ungroup",
+    words: commandsWords.ungroup,
     run: ({ arranging }) => arranging.unwrap(),
   },
   combine: {
     keys: ["u"],
-    words: "Combine shapes",
+    words: commandsWords.combineShapes,
     run: ({ arranging }) => arranging.wrap("compound"),
   },
   extract: {
     keys: ["n"],
-    words: "Make a component",
+    words: commandsWords.makeComponent,
     run: ({ arranging }) => {
       arranging.extract();
     },
   },
   lock: {
     keys: ["k"],
-    words: "Lock, unlock",
+    words: commandsWords.lockUnlock,
     run: (hands) => hands.arranging.lock(!lead(hands)?.locked),
   },
   replace: {
     keys: ["$mod+f"],
-    words: "Find and replace a value",
+    words: commandsWords.findReplaceValue,
     run: ({ workpiece }) => workpiece.state.openDialog({ kind: "replace" }),
   },
   points: {
     keys: ["Enter"],
-    words: "Edit the points of a path",
+    words: commandsWords.editPointsPath,
     when: (hands) => onlyChosen(hands) !== null && lead(hands)?.kind === "path",
     run: (hands) => hands.workpiece.state.shape(onlyChosen(hands)),
   },
   rename: {
     keys: ["F2"],
-    words: "Rename",
+    words: commandsWords.rename,
     when: (hands) => lead(hands) !== undefined,
     run: (hands) => hands.workpiece.state.rename(lead(hands)?.id ?? null),
   },
   fit: {
     keys: ["Shift+f"],
-    words: "Fit all cards",
+    words: commandsWords.fitAllCards,
     run: ({ workpiece }) => workpiece.state.showOnly(null),
   },
-  back: { keys: ["Escape"], words: "Back out, choose nothing", run: backOut },
+  back: { keys: ["Escape"], words: commandsWords.backOutChooseNothing, run: backOut },
   restart: {
     keys: ["r"],
-    words: "Restart Try",
+    words: commandsWords.restartTry,
     run: ({ workpiece }) => workpiece.state.restart(),
   },
   help: {
     keys: ["[Shift]+?"],
-    words: "Show these keys",
+    words: commandsWords.showTheseKeys,
     run: ({ workpiece }) => workpiece.state.openDialog({ kind: "keys" }),
   },
 } as const satisfies Record<string, BenchKey>;

@@ -22,6 +22,7 @@ import { activeOf } from "../state/active";
 import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
 import type { Workpiece } from "../state/workpiece";
+import { commandsWords } from "./words";
 
 /** What one look says about a property of a layer. */
 interface Said {
@@ -85,14 +86,10 @@ export class BenchEdits {
     }
     const words = conditionText(piece, piece.looks[first.look]?.when ?? {});
     const label = labelOf(first.key) ?? "value";
-    this.offer(
-      `Set, but this card still shows its own ${label}, said where ${words}.`,
-      "Clear that",
-      () => {
-        this.clearAll(hiding);
-        this.state.tell(null);
-      },
-    );
+    this.offer(commandsWords.setButThisCard(label, words), commandsWords.clear, () => {
+      this.clearAll(hiding);
+      this.state.tell(null);
+    });
   }
 
   /**
@@ -212,8 +209,8 @@ export class BenchEdits {
     const n = rulesAbout(piece, [...twins.keys()]).length;
     if (n === 0) return;
     this.offer(
-      `Duplicated without ${n === 1 ? "its rule" : `the ${n} rules`} of the original.`,
-      n === 1 ? "Bring the rule along" : "Bring the rules along",
+      commandsWords.duplicatedWithoutOriginal(n),
+      n === 1 ? commandsWords.bringRuleAlong : commandsWords.bringRulesAlong,
       () => {
         const along = this.workpiece.make((_, now) => rulesAlong(now, twins));
         if (along) this.state.showRules(along.ids);

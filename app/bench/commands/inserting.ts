@@ -10,6 +10,7 @@ import { activeOf, parentForNew } from "../state/active";
 import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
 import type { Workpiece } from "../state/workpiece";
+import { commandsWords } from "./words";
 
 interface Fresh {
   readonly words: string;
@@ -21,25 +22,30 @@ interface Fresh {
 /** What a new layer of each kind that can simply be inserted begins as. */
 export const fresh: Readonly<Record<"box" | "ellipse" | "line" | "polygon" | "text", Fresh>> = {
   box: {
-    words: "Box",
+    words: commandsWords.box,
     key: "B",
     values: { width: 80, height: 48, radius: [8, 8, 8, 8], fill: "#c9d8d2" },
     size: [80, 48],
   },
   ellipse: {
-    words: "Ellipse",
+    words: commandsWords.ellipse,
     key: "E",
     values: { width: 48, height: 48, fill: "#8fb5a9" },
     size: [48, 48],
   },
-  line: { words: "Line", key: "L", values: { width: 80, height: 0 }, size: [80, 2] },
+  line: { words: commandsWords.line, key: "L", values: { width: 80, height: 0 }, size: [80, 2] },
   polygon: {
-    words: "Triangle",
+    words: commandsWords.triangle,
     key: "G",
     values: { width: 48, height: 42, fill: "#dcbf8d" },
     size: [48, 42],
   },
-  text: { words: "Text", key: "T", values: { text: "Text", size: 16 }, size: [32, 20] },
+  text: {
+    words: commandsWords.text,
+    key: "T",
+    values: { text: commandsWords.text, size: 16 },
+    size: [32, 20],
+  },
 };
 
 export const maxSvg = 2_000_000;
@@ -131,9 +137,9 @@ export class Inserter {
     if (drawings.length > 1) {
       this.state.choose(drawings);
       this.state.tell({
-        text: `${drawings.length} drawings became layers.${notes.length ? ` ${notes.join(" ")}` : ""}`,
+        text: commandsWords.drawingsBecameLayers(drawings.length, notes.length, notes.join(" ")),
         offer: {
-          label: "Gather them as variants of one component …",
+          label: commandsWords.gatherThemVariantsOne,
           run: () => this.state.openDialog({ kind: "gather" }),
         },
       });
@@ -154,9 +160,13 @@ export class Inserter {
     at?: { x: number; y: number },
     corner = false,
   ): Promise<string | null> {
-    if (file.size > maxSvg)
-      return `“${file.name}” was not taken: it is larger than ${maxSvg / 1e6} MB.`;
-    return this.svg(await file.text(), file.name.replace(/\.svg$/i, "") || "Drawing", at, corner);
+    if (file.size > maxSvg) return commandsWords.wasNotTakenLarger(file.name, maxSvg / 1e6);
+    return this.svg(
+      await file.text(),
+      file.name.replace(/\.svg$/i, "") || commandsWords.drawing,
+      at,
+      corner,
+    );
   }
 
   /** Makes layers of an SVG text; tells what could not be kept. */
@@ -167,7 +177,7 @@ export class Inserter {
     corner = false,
   ): Promise<string | null> {
     const read = await readSvgApart(source);
-    if (!read.ok) return `“${name}” was not taken: ${read.error}.`;
+    if (!read.ok) return commandsWords.wasNotTaken(name, read.error);
     const { picture } = read;
     const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
     if (!place) return null;
@@ -198,20 +208,19 @@ export class Inserter {
       inside,
     };
     const made = this.workpiece.make((_, piece) =>
-      addDrafts(piece, [group], place.parent, cutText(`Insert ${name}`, 200)),
+      addDrafts(piece, [group], place.parent, cutText(commandsWords.insert(name), 200)),
     );
     if (!made) return null;
     this.state.choose(made.ids);
     return picture.lost.length
-      ? `“${name}” became layers, except for ${picture.lost.join(", ")}.`
+      ? commandsWords.becameLayersExcept(name, picture.lost.join(", "))
       : null;
   }
 
   private async otherFile(file: File, at?: { x: number; y: number }): Promise<string | null> {
     const result = await upload(this.workpiece.session, file);
     if (!result.ok) return result.reason;
-    if (result.kind === "font")
-      return `The font of “${file.name}” is now one of the project’s families.`;
+    if (result.kind === "font") return commandsWords.fontNowOneProjects(file.name);
     const place = this.where([0, 0], at);
     const most = place
       ? Math.max(48, Math.min(place.room[0], place.room[1] * (result.width / result.height)))

@@ -11,6 +11,7 @@ import type { Arranging } from "./arranging";
 import { canCombine } from "./arranging";
 import { benchKeys } from "./benchKeys";
 import type { BenchEdits } from "./edits";
+import { commandsWords } from "./words";
 
 interface Hands {
   readonly workpiece: Workpiece;
@@ -37,21 +38,30 @@ const copyText = (text: string | null): void => {
 const paste = ({ arranging, edits }: Hands, inPlace: boolean): void =>
   void navigator.clipboard?.readText().then(
     (text) => {
-      if (!arranging.paste(text, inPlace)) edits.note("There are no copied layers to paste.");
+      if (!arranging.paste(text, inPlace)) edits.note(commandsWords.thereAreNoCopied);
     },
-    () =>
-      edits.note("The browser does not let Nubble read the clipboard here: press Ctrl+V instead."),
+    () => edits.note(commandsWords.browserDoesNotLet),
   );
 
 const clipboardItems = (here: Here): MenuItem[] => {
   const { arranging, edits, inner, none } = here;
   return [
-    { label: "Cut", keys: "Ctrl+X", disabled: none, onPick: () => copyText(arranging.cut()) },
-    { label: "Copy", keys: "Ctrl+C", disabled: none, onPick: () => copyText(arranging.copy()) },
-    { label: "Paste", keys: "Ctrl+V", onPick: () => paste(here, false) },
-    { label: "Paste in place", keys: "Ctrl+Shift+V", onPick: () => paste(here, true) },
     {
-      label: "Duplicate",
+      label: commandsWords.cut,
+      keys: commandsWords.ctrlX,
+      disabled: none,
+      onPick: () => copyText(arranging.cut()),
+    },
+    {
+      label: commandsWords.copy,
+      keys: commandsWords.ctrlC,
+      disabled: none,
+      onPick: () => copyText(arranging.copy()),
+    },
+    { label: commandsWords.paste, keys: commandsWords.ctrlV, onPick: () => paste(here, false) },
+    { label: commandsWords.pastePlace, keys: "Ctrl+Shift+V", onPick: () => paste(here, true) },
+    {
+      label: commandsWords.duplicate,
       keys: shownKeys(benchKeys.duplicate),
       disabled: none,
       onPick: () => {
@@ -65,14 +75,14 @@ const styleItems = ({ workpiece, arranging, piece, chosen, lead }: Here): MenuIt
   const { heldStyle } = workpiece.state;
   const { variant } = activeOf(piece, workpiece.state);
   return [
-    { label: "Hold this style", disabled: !lead, onPick: () => arranging.copyStyle() },
+    { label: commandsWords.holdThisStyle, disabled: !lead, onPick: () => arranging.copyStyle() },
     {
-      label: heldStyle ? `Give the style of ${heldStyle.name}` : "Give a held style",
+      label: heldStyle ? commandsWords.giveStyle(heldStyle.name) : commandsWords.giveHeldStyle,
       disabled: !lead || heldStyle === null,
       onPick: () => arranging.pasteStyle(),
     },
     {
-      label: "Reset in this variant",
+      label: commandsWords.resetThisVariant,
       disabled: !lead,
       onPick: () => arranging.reset(variant, chosen),
     },
@@ -83,14 +93,14 @@ const combineItems = ({ arranging, piece, inner, lead }: Here): MenuItem[] => [
   ...(canCombine(piece, inner)
     ? [
         {
-          label: "Combine shapes",
+          label: commandsWords.combineShapes,
           keys: shownKeys(benchKeys.combine),
           onPick: () => arranging.wrap("compound"),
         },
       ]
     : []),
   ...(lead?.kind === "compound"
-    ? [{ label: "Flatten into one path", onPick: () => void arranging.flatten() }]
+    ? [{ label: commandsWords.flattenIntoOnePath, onPick: () => void arranging.flatten() }]
     : []),
 ];
 
@@ -99,16 +109,16 @@ const containerItems = (here: Here): MenuItem[] => {
   const holds = lead && lead.id !== ROOT && (childrenOf(piece).get(lead.id) ?? []).length > 0;
   return [
     {
-      label: "Group",
+      label: commandsWords.group,
       keys: shownKeys(benchKeys.group),
       disabled: none,
       onPick: () => arranging.wrap("group"),
     },
-    { label: "Put into a row", disabled: none, onPick: () => arranging.wrap("row") },
-    { label: "Put into a column", disabled: none, onPick: () => arranging.wrap("column") },
+    { label: commandsWords.putIntoRow, disabled: none, onPick: () => arranging.wrap("row") },
+    { label: commandsWords.putIntoColumn, disabled: none, onPick: () => arranging.wrap("column") },
     ...combineItems(here),
     {
-      label: "Ungroup",
+      label: commandsWords.ungroup,
       keys: shownKeys(benchKeys.ungroup),
       disabled: !holds,
       onPick: () => arranging.unwrap(),
@@ -127,14 +137,14 @@ const replaceItems = ({ workpiece, arranging, piece, none }: Here): MenuItem[] =
     label: c.name,
     onPick: () => arranging.replaceBy(c.id),
   }));
-  return [{ label: "Replace by a copy of", items }];
+  return [{ label: commandsWords.replaceByCopy, items }];
 };
 
 const componentItems = (here: Here): MenuItem[] => {
   const { workpiece, arranging, inner, lead, none } = here;
   return [
     {
-      label: "Make a component",
+      label: commandsWords.makeComponent,
       keys: shownKeys(benchKeys.extract),
       disabled: none,
       onPick: () => {
@@ -144,13 +154,13 @@ const componentItems = (here: Here): MenuItem[] => {
     ...(inner.length > 1
       ? [
           {
-            label: `Gather these ${inner.length} as variants …`,
+            label: commandsWords.gatherTheseVariants(inner.length),
             onPick: () => workpiece.state.openDialog({ kind: "gather" }),
           },
         ]
       : []),
     ...(lead?.kind === "instance"
-      ? [{ label: "Make plain layers of it", onPick: () => arranging.detach() }]
+      ? [{ label: commandsWords.makePlainLayers, onPick: () => arranging.detach() }]
       : []),
     ...replaceItems(here),
   ];
@@ -169,27 +179,27 @@ const layerItems = ({
   const { variant } = activeOf(piece, state);
   const hidden = lead && valuesIn(project, piece, variant, lead).visible === false;
   return [
-    { label: "Bring to the front", disabled: none, onPick: () => arranging.stackTo("front") },
-    { label: "Send to the back", disabled: none, onPick: () => arranging.stackTo("back") },
+    { label: commandsWords.bringFront, disabled: none, onPick: () => arranging.stackTo("front") },
+    { label: commandsWords.sendBack, disabled: none, onPick: () => arranging.stackTo("back") },
     {
-      label: lead?.locked ? "Unlock" : "Lock",
+      label: lead?.locked ? commandsWords.unlock : commandsWords.lock,
       keys: shownKeys(benchKeys.lock),
       disabled: none,
       onPick: () => arranging.lock(!lead?.locked),
     },
     {
-      label: hidden ? "Show" : "Hide",
+      label: hidden ? commandsWords.show : commandsWords.hide,
       disabled: none,
       onPick: () => arranging.show(inner, hidden === true),
     },
     {
-      label: "Rename",
+      label: commandsWords.rename,
       keys: shownKeys(benchKeys.rename),
       disabled: !lead,
       onPick: () => state.rename(lead?.id ?? null),
     },
     {
-      label: "Delete",
+      label: commandsWords.delete,
       keys: shownKeys(benchKeys.remove),
       disabled: none,
       onPick: () => edits.remove(inner),

@@ -16,11 +16,12 @@ import { Canvas } from "../../parts/Canvas";
 import { useDisplayedProject } from "../../session/displayed";
 import { Choices } from "../../ui/Choices";
 import { useBench, usePiece, useVarying } from "../state/context";
+import { dialogsWords } from "./words";
 
 const ways = [
-  { value: "slide", words: "Slide" },
-  { value: "blink", words: "In turn" },
-  { value: "beside", words: "Side by side" },
+  { value: "slide", words: dialogsWords.slide },
+  { value: "blink", words: dialogsWords.turn },
+  { value: "beside", words: dialogsWords.sideBySide },
 ] as const;
 type Way = (typeof ways)[number]["value"];
 
@@ -135,7 +136,7 @@ const Views = ({ way, one, two, names }: ViewProps) => {
             <span className="compare-edge" style={{ left: `${at}%` }} />
           </div>
           <Form.Range
-            aria-label="Where one ends and the other begins"
+            aria-label={dialogsWords.whereOneEndsOther}
             min={0}
             max={100}
             value={at}
@@ -166,7 +167,7 @@ const Differences = ({ a, b }: PairProps) => {
   return (
     <div className="compare-list">
       <h3 className="caption">
-        {n === 0 ? "No difference" : `${n} difference${n === 1 ? "" : "s"}`}
+        {n === 0 ? dialogsWords.noDifference : dialogsWords.difference(n)}
       </h3>
       <ul>
         {differences.map((d) => (
@@ -174,7 +175,7 @@ const Differences = ({ a, b }: PairProps) => {
             <Button
               variant="link"
               size="sm"
-              title="Go to it in the sheet"
+              title={dialogsWords.goSheet}
               onClick={() => {
                 look(b);
                 choose([d.layer.id]);
@@ -186,11 +187,7 @@ const Differences = ({ a, b }: PairProps) => {
           </li>
         ))}
       </ul>
-      {n === 0 && (
-        <p className="note">
-          Both variants look the same. If that is meant, one of them may be marked as not used.
-        </p>
-      )}
+      {n === 0 && <p className="note">{dialogsWords.bothVariantsLookSame}</p>}
     </div>
   );
 };
@@ -211,15 +208,20 @@ export const Compare = ({ env, a, b }: PairProps & { readonly env: LayoutEnv }) 
     <Modal show onHide={close} size="xl" aria-labelledby="compare-title" className="compare">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="compare-title">
-          Compare two variants
+          {dialogsWords.compareTwoVariants}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
         <div className="compare-head">
-          <Picker label="First variant" variant={a} onPick={(v) => compare(v, b)} />
-          <span className="quiet">and</span>
-          <Picker label="Second variant" variant={b} onPick={(v) => compare(a, v)} />
-          <Choices label="How they are compared" value={way} choices={ways} onChoose={setWay} />
+          <Picker label={dialogsWords.firstVariant} variant={a} onPick={(v) => compare(v, b)} />
+          <span className="quiet">{dialogsWords.and}</span>
+          <Picker label={dialogsWords.secondVariant} variant={b} onPick={(v) => compare(a, v)} />
+          <Choices
+            label={dialogsWords.howTheyAreCompared}
+            value={way}
+            choices={ways}
+            onChoose={setWay}
+          />
         </div>
         <div className="compare-body">
           <div className="compare-stage">

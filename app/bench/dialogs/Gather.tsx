@@ -16,6 +16,7 @@ import { activeScene } from "../state/active";
 import { useBench, useWorkpiece } from "../state/context";
 import { Canvas } from "../../parts/Canvas";
 import { Tool } from "../../ui/Tool";
+import { dialogsWords } from "./words";
 
 /** Surer than this needs no second look. */
 const SURE = 0.72;
@@ -93,13 +94,13 @@ const Names = ({
   return (
     <section aria-labelledby="gather-names">
       <div className="gather-head">
-        <h3 id="gather-names">What the names say</h3>
+        <h3 id="gather-names">{dialogsWords.whatNamesSay}</h3>
         <label>
-          Component{" "}
+          {dialogsWords.component}{" "}
           <Form.Control
             size="sm"
             className="gather-name"
-            aria-label="Name of the component"
+            aria-label={dialogsWords.nameComponent}
             value={plan.component}
             onChange={(e) => onPlan({ ...plan, component: e.target.value })}
           />
@@ -109,13 +110,13 @@ const Names = ({
         <Table className="gather-table">
           <thead>
             <tr>
-              <th>Drawing</th>
+              <th>{dialogsWords.drawing}</th>
               {plan.traits.map((t, c) => (
                 <th key={c}>
                   <span className="gather-trait">
                     <Form.Control
                       size="sm"
-                      aria-label={`Name of trait ${c + 1}`}
+                      aria-label={dialogsWords.nameTrait(c)}
                       value={t.name}
                       onChange={(e) =>
                         onPlan({
@@ -131,7 +132,7 @@ const Names = ({
                         size="sm"
                         icon="close"
                         iconSize={11}
-                        label={`Remove trait ${t.name}`}
+                        label={dialogsWords.removeTrait(t.name)}
                         onClick={() => drop(c)}
                       />
                     )}
@@ -139,7 +140,13 @@ const Names = ({
                 </th>
               ))}
               <th>
-                <Tool size="sm" icon="plus" iconSize={13} label="One more trait" onClick={add} />
+                <Tool
+                  size="sm"
+                  icon="plus"
+                  iconSize={13}
+                  label={dialogsWords.oneMoreTrait}
+                  onClick={add}
+                />
               </th>
             </tr>
           </thead>
@@ -163,8 +170,8 @@ const Names = ({
                   <td key={c}>
                     <Form.Control
                       size="sm"
-                      aria-label={`${plan.traits[c]?.name} of ${drawings[r]?.name}`}
-                      list={`gather-${c}`}
+                      aria-label={dialogsWords.of(plan.traits[c]?.name, drawings[r]?.name)}
+                      list={dialogsWords.gather(c)}
                       value={v}
                       onChange={(e) => cell(r, c, e.target.value)}
                     />
@@ -198,8 +205,8 @@ const sureClass = (part: string | null, sure: number): string => {
 };
 
 const unsureWords = (count: number): string => {
-  if (count === 0) return "All pairs are clear";
-  return count === 1 ? "1 pair is worth a look" : `${count} pairs are worth a look`;
+  if (count === 0) return dialogsWords.allPairsAreClear;
+  return count === 1 ? dialogsWords.n1PairWorthLook : dialogsWords.pairsAreWorthLook(count);
 };
 
 const chip = (l: DrawnLayer | undefined) => {
@@ -245,21 +252,18 @@ const Pairs = ({
   return (
     <section aria-labelledby="gather-pairs">
       <div className="gather-head">
-        <h3 id="gather-pairs">Which layers are the same</h3>
-        <span className="note">
-          A line is one layer of the component. Choose another where a pair is wrong; drag lines to
-          restack.
-        </span>
+        <h3 id="gather-pairs">{dialogsWords.whichLayersAreSame}</h3>
+        <span className="note">{dialogsWords.lineOneLayerComponent}</span>
       </div>
       <div className="gather-room tall">
         <div
           className="gather-pairs"
           role="table"
-          aria-label="Pairs of layers"
+          aria-label={dialogsWords.pairsLayers}
           style={{ gridTemplateColumns: `190px repeat(${drawings.length}, minmax(120px, 1fr))` }}
         >
           <div role="row" className="gather-row head">
-            <span role="columnheader">Layer</span>
+            <span role="columnheader">{dialogsWords.layer}</span>
             {drawings.map((d, i) => (
               <span key={i} role="columnheader" title={d.name}>
                 {d.name}
@@ -286,19 +290,19 @@ const Pairs = ({
                           className={`gather-part${sureClass(part, sure)}`}
                           title={
                             part === null
-                              ? "Not shown in this drawing"
-                              : `${Math.round(sure * 100)} % sure`
+                              ? dialogsWords.notShownThisDrawing
+                              : dialogsWords.sure(sure * 100)
                           }
                         >
                           {part !== null && chip(layer)}
                           <Form.Select
                             size="sm"
-                            aria-label={`${t.name} in ${d.name}`}
+                            aria-label={dialogsWords.inName(t.name, d.name)}
                             disabled={index === 0}
                             value={part ?? ""}
                             onChange={(e) => move(t, i, e.target.value)}
                           >
-                            <option value="">not there</option>
+                            <option value="">{dialogsWords.notThere}</option>
                             {(index === 0 ? d.layers : d.layers.slice(1)).map((l) => (
                               <option key={l.id} value={l.id}>
                                 {l.name}
@@ -397,14 +401,14 @@ export const Gather = () => {
     >
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="gather-title">
-          Gather {drawings.length} drawings into one component
+          {dialogsWords.gatherDrawingsIntoOne(drawings.length)}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
         <Names plan={plan} drawings={drawings} scenes={scenes} onPlan={setPlan} />
         {tracks === null ? (
           <p className="quiet" role="status">
-            Pairing the layers …
+            {dialogsWords.pairingLayers}
           </p>
         ) : (
           <Pairs
@@ -418,12 +422,12 @@ export const Gather = () => {
       </Modal.Body>
       <Modal.Footer>
         <label className="only">
-          <Form.Check.Input checked={replace} onChange={(e) => setReplace(e.target.checked)} /> put
-          copies in the place of the drawings
+          <Form.Check.Input checked={replace} onChange={(e) => setReplace(e.target.checked)} />{" "}
+          {dialogsWords.putCopiesPlaceDrawings}
         </label>
         <label className="only">
           <Form.Check.Input checked={missing} onChange={(e) => setMissing(e.target.checked)} />{" "}
-          combinations nobody drew are not used
+          {dialogsWords.combinationsNobodyDrewAre}
         </label>
         <span className="note push">{tracks !== null && unsureWords(unsure)}</span>
         <Button
@@ -431,7 +435,7 @@ export const Gather = () => {
           disabled={busy || tracks === null || problems.length > 0}
           onClick={() => void make()}
         >
-          {busy ? "Making it …" : "Make the component"}
+          {busy ? dialogsWords.making : dialogsWords.makeComponent}
         </Button>
       </Modal.Footer>
     </Modal>

@@ -6,13 +6,14 @@ import { NumberField } from "../../ui/NumberField";
 import { PATIENCE } from "../../session/session";
 import { useCommand, usePiece } from "../state/context";
 import { Pick } from "../../ui/Pick";
+import { dialogsWords } from "./words";
 
 const words = {
-  centre: "in the middle",
-  top: "at the top",
-  bottom: "at the bottom",
-  start: "at the left",
-  end: "at the right",
+  centre: dialogsWords.middle,
+  top: dialogsWords.atTop,
+  bottom: dialogsWords.atBottom,
+  start: dialogsWords.atLeft,
+  end: dialogsWords.atRight,
 } as const;
 
 /** How a screen lies over others when a rule opens it there. */
@@ -30,17 +31,17 @@ export const OverOthers = () => {
   };
   return (
     <div className="side-part">
-      <h2 className="caption">Opened over others</h2>
+      <h2 className="caption">{dialogsWords.openedOverOthers}</h2>
       <div className="over-others">
         <Pick
-          label="Where it lies"
+          label={dialogsWords.whereLies}
           value={style.place}
           options={overlayPlaces.map((p) => ({ value: p, words: words[p] }))}
           onPick={(place) => set({ place })}
         />
-        <span>dims</span>
+        <span>{dialogsWords.dims}</span>
         <NumberField
-          label="Dims what is beneath by per cent"
+          label={dialogsWords.dimsWhatBeneathBy}
           value={Math.round(style.dim * 100)}
           min={0}
           max={100}
@@ -53,7 +54,7 @@ export const OverOthers = () => {
             checked={style.closes}
             onChange={(e) => set({ closes: e.target.checked })}
           />{" "}
-          a press outside closes it
+          {dialogsWords.pressOutsideCloses}
         </label>
       </div>
     </div>

@@ -7,6 +7,7 @@ import { isBound, labelOf, parseValue, property, registry, showValue } from "#co
 import { useBench, useCommand, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { tokenWords } from "../../parts/tokens";
+import { dialogsWords } from "./words";
 
 const keysWithText = registry.filter(
   (p) => !["reference", "style", "asset", "path"].includes(p.type.is),
@@ -28,7 +29,7 @@ export const Replace = () => {
     if (isBound(p.said)) {
       return project.tokens[p.said.token]
         ? tokenWords(project.tokens[p.said.token] as never)
-        : "a removed token";
+        : dialogsWords.removedToken;
     }
     return showValue(p.said);
   };
@@ -68,7 +69,7 @@ export const Replace = () => {
   const good = changed.filter((c) => c !== null);
   const problem =
     next.trim() !== "" && places.length > 0 && good.length === 0
-      ? "The new value does not suit these properties."
+      ? dialogsWords.newValueDoesNot
       : null;
   const run = () => {
     const groups = new Map<string, { places: ValuePlace[]; said: (typeof good)[number]["said"] }>();
@@ -81,19 +82,17 @@ export const Replace = () => {
     const ops = [...groups.values()].flatMap((g) => replaceAt(g.places, g.said).ops);
     if (
       command(() => ({
-        label: `Replace ${find} by ${next} in ${good.length} places`.slice(0, 200),
+        label: dialogsWords.replaceByPlaces(find, next, good.length).slice(0, 200),
         ops,
       }))
     )
-      setDone(
-        `Replaced in ${good.length} place${good.length === 1 ? "" : "s"}. Undo takes it back.`,
-      );
+      setDone(dialogsWords.replacedPlaceUndoTakes(good.length));
   };
   return (
     <Modal show onHide={closeDialog} aria-labelledby="replace-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="replace-title">
-          Find and replace a value
+          {dialogsWords.findReplaceValue}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
@@ -105,9 +104,9 @@ export const Replace = () => {
           }}
         >
           <label>
-            Property{" "}
+            {dialogsWords.property}{" "}
             <Form.Select size="sm" value={key} onChange={(e) => setKey(e.target.value)}>
-              <option value="any">any</option>
+              <option value="any">{dialogsWords.any}</option>
               {keysWithText.map((p) => (
                 <option key={p.key} value={p.key}>
                   {labelOf(p.key)}
@@ -116,7 +115,7 @@ export const Replace = () => {
             </Form.Select>
           </label>
           <label>
-            Find{" "}
+            {dialogsWords.find}{" "}
             <Form.Control
               size="sm"
               autoFocus
@@ -125,11 +124,11 @@ export const Replace = () => {
                 setFind(e.target.value);
                 setDone(null);
               }}
-              placeholder="#c9c3b4, 16, Dock …"
+              placeholder={dialogsWords.c9c3b416Dock}
             />
           </label>
           <label>
-            Say instead{" "}
+            {dialogsWords.sayInstead}{" "}
             <Form.Control
               size="sm"
               value={next}
@@ -137,22 +136,22 @@ export const Replace = () => {
                 setNext(e.target.value);
                 setDone(null);
               }}
-              placeholder="a value or the name of a token"
+              placeholder={dialogsWords.valueOrNameToken}
             />
           </label>
           <label>
-            In{" "}
+            {dialogsWords.in}{" "}
             <Form.Select
               size="sm"
               value={where}
               onChange={(e) => setWhere(e.target.value as typeof where)}
             >
-              <option value="layers">the chosen layers</option>
+              <option value="layers">{dialogsWords.chosenLayers}</option>
               <option value="piece">{piece.name}</option>
-              <option value="project">the whole project</option>
+              <option value="project">{dialogsWords.wholeProject}</option>
             </Form.Select>
           </label>
-          <ul className="replace-list" aria-label="Places">
+          <ul className="replace-list" aria-label={dialogsWords.places}>
             {places.slice(0, 60).map((p) => {
               const home = project.pieces[p.piece];
               const look = home?.looks[p.look];
@@ -162,10 +161,12 @@ export const Replace = () => {
                   <span className="mono">{words(p)}</span>
                   <span className="quiet">
                     {" "}
-                    {look && home && Object.keys(look.when).length
-                      ? `where ${conditionText(home, look.when)}`
-                      : ""}
-                    {where === "project" ? ` in ${home?.name ?? ""}` : ""}
+                    {dialogsWords.place(
+                      look && home && Object.keys(look.when).length
+                        ? conditionText(home, look.when)
+                        : null,
+                      where === "project" ? (home?.name ?? "") : null,
+                    )}
                   </span>
                 </li>
               );
@@ -175,12 +176,12 @@ export const Replace = () => {
             {done ??
               problem ??
               (find.trim() === ""
-                ? "Type a value as the sheet shows it."
-                : `${places.length} place${places.length === 1 ? "" : "s"}`)}
+                ? dialogsWords.typeValueSheetShows
+                : dialogsWords.placePlaces(places.length))}
           </p>
           <div className="actions end">
             <Button size="sm" type="submit" disabled={good.length === 0}>
-              Replace in {good.length}
+              {dialogsWords.replace(good.length)}
             </Button>
           </div>
         </form>

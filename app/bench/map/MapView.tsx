@@ -20,6 +20,7 @@ import { WaitingWay } from "./WaitingWay";
 import type { Wait } from "./WaitingWay";
 import "@xyflow/react/dist/base.css";
 import "./map.scss";
+import { mapWords } from "./words";
 
 interface PlaceData extends Record<string, unknown> {
   readonly name: string;
@@ -29,8 +30,8 @@ interface PlaceData extends Record<string, unknown> {
 }
 
 const stateWords: Readonly<Partial<Record<PlaceData["state"], string>>> = {
-  lost: "never reached",
-  ends: "nothing leads on",
+  lost: mapWords.neverReached,
+  ends: mapWords.nothingLeadsOn,
 };
 
 const stateOf = (
@@ -115,7 +116,7 @@ const nodesOf = (piece: Piece, map: PieceMap, at: Arranged, now: Variant): Node<
         rest: map.byVariant && n.key === variantKey(piece, restingVariant(piece)),
         name: trait
           ? `${trait.name}: ${value?.name ?? ""}`
-          : variantName(piece, n.variant) || "the only variant",
+          : variantName(piece, n.variant) || mapWords.onlyVariant,
         pattern: trait?.pattern ?? null,
         state: stateOf(n, here, map),
       },
@@ -261,7 +262,7 @@ const Drawn = ({ map, at, trigger }: DrawnProps) => {
         nodesConnectable={false}
         onNodeClick={(_e, n) => show(n.id)}
         onEdgeClick={(_e, edge) => showRules((edge.data?.rules ?? []) as string[])}
-        ariaLabelConfig={{ "node.a11yDescription.default": "Press Enter to show it in Try" }}
+        ariaLabelConfig={{ "node.a11yDescription.default": mapWords.pressEnterShowTry }}
       >
         <Controls showInteractive={false} />
       </ReactFlow>
@@ -284,31 +285,30 @@ const Filter = ({ map, folded, trigger, onTrigger, onByTrait }: FilterProps) => 
   return (
     <div className="rule-filter">
       <Choices
-        label="Drawn by"
+        label={mapWords.drawnBy}
         value={map.byVariant ? "variant" : "trait"}
         choices={[
-          { value: "trait", words: "By trait" },
+          { value: "trait", words: mapWords.byTrait },
           {
             value: "variant",
-            words: "By variant",
+            words: mapWords.byVariant,
             disabled: folded,
-            ...(folded ? { title: "More than 500 variants are folded by trait" } : {}),
+            ...(folded ? { title: mapWords.moreThan500Variants } : {}),
           },
         ]}
         onChoose={(by) => onByTrait(by === "trait")}
       />
       <Pick
-        label="Only ways set off by"
+        label={mapWords.onlyWaysSetOff}
         value={trigger}
         options={[
-          { value: "", words: "all ways" },
+          { value: "", words: mapWords.allWays },
           ...triggersOf(map).map((t) => ({ value: t, words: words(t) })),
         ]}
         onPick={onTrigger}
       />
       <span className="quiet push">
-        {map.nodes.length} {map.byVariant ? "variants" : "values"}, {shown} ways. Click one to show
-        it in Try, a way to edit its rule.
+        {mapWords.waysClickOneShow(map.nodes.length, map.byVariant, shown)}
       </span>
     </div>
   );
@@ -325,9 +325,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   if (!map || map.nodes.length === 0)
     return (
       <p className="drawer-empty">
-        {maps
-          ? "There is nothing to draw: the piece has no traits."
-          : "Looking at everything the piece can come to …"}
+        {maps ? mapWords.thereNothingDrawPiece : mapWords.lookingAtEverythingPiece}
       </p>
     );
   return (
@@ -344,7 +342,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
           <Drawn map={map} at={at} trigger={trigger} />
         ) : (
           <p className="drawer-empty" role="status">
-            Drawing …
+            {mapWords.drawing}
           </p>
         )}
       </div>

@@ -2,6 +2,7 @@ import { plainText } from "#core/basics";
 import { BaseEdge, getBezierPath, getSmoothStepPath } from "@xyflow/react";
 import type { Edge, EdgeProps } from "@xyflow/react";
 import { useEffect, useState } from "react";
+import { mapWords } from "./words";
 
 /**
  * A wait of the running copy: ms of its clock that were left at a moment of the page, and how fast
@@ -48,7 +49,7 @@ export const WaitingWay = ({
       <BaseEdge
         path={path}
         {...(markerEnd ? { markerEnd } : {})}
-        label={`${plainText(label ?? "")}: ${rate === 0 ? "stands still, " : ""}${Math.round(rest / 10) * 10} ms left`}
+        label={mapWords.msLeft(plainText(label ?? ""), rate, Math.round(rest / 10) * 10)}
         labelX={labelX}
         labelY={labelY}
         labelBgPadding={[4, 2]}

@@ -4,6 +4,7 @@ import { restOf, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece, Step } from "#core/project";
 import { Menu } from "../../ui/Menu";
+import { rehearsalsWords } from "./words";
 
 /** Steps to add by hand; those for a layer are about the chosen one. */
 export const AddStep = ({
@@ -16,47 +17,52 @@ export const AddStep = ({
   onAdd: (s: Step) => void;
 }) => {
   const layer = chosen ?? ROOT;
-  const name = piece.layers[layer]?.name ?? "the whole piece";
+  const name = piece.layers[layer]?.name ?? rehearsalsWords.wholePiece;
   const [trait] = traitsOf(piece);
   const text = Object.values(piece.layers).find((l) => l.kind === "text");
   const items: { words: string; step: Step }[] = [
-    { words: `click ${name}`, step: { do: "click", layer } },
-    { words: `point at ${name}`, step: { do: "point", layer } },
-    { words: "press", step: { do: "press" } },
-    { words: "let go", step: { do: "release" } },
-    { words: "move the pointer off", step: { do: "point", layer: null } },
-    { words: `drag ${name}`, step: { do: "drag", layer, by: [100, 0], ms: 250 } },
-    { words: `tap ${name} with a finger`, step: { do: "tap", layer } },
-    { words: "go on with Tab", step: { do: "tab", back: false } },
-    { words: "press Enter", step: { do: "key", key: "Enter" } },
-    { words: "wait 200 ms", step: { do: "wait", ms: 200 } },
-    { words: "wait until nothing moves", step: { do: "settle" } },
+    { words: rehearsalsWords.click(name), step: { do: "click", layer } },
+    { words: rehearsalsWords.pointAt(name), step: { do: "point", layer } },
+    { words: rehearsalsWords.press, step: { do: "press" } },
+    { words: rehearsalsWords.letGo, step: { do: "release" } },
+    { words: rehearsalsWords.movePointerOff, step: { do: "point", layer: null } },
+    { words: rehearsalsWords.dragName(name), step: { do: "drag", layer, by: [100, 0], ms: 250 } },
+    { words: rehearsalsWords.tapFinger(name), step: { do: "tap", layer } },
+    { words: rehearsalsWords.goOnTab, step: { do: "tab", back: false } },
+    { words: rehearsalsWords.pressEnter, step: { do: "key", key: "Enter" } },
+    { words: rehearsalsWords.wait200Ms, step: { do: "wait", ms: 200 } },
+    { words: rehearsalsWords.waitUntilNothingMoves, step: { do: "settle" } },
   ];
   const expectations: { words: string; step: Step }[] = [
     ...(trait
       ? [
           {
-            words: "a trait has a value",
+            words: rehearsalsWords.traitHasValue,
             step: { do: "trait", at: "", trait: trait.id, value: restOf(trait) } as const,
           },
         ]
       : []),
     ...(text
-      ? [{ words: "a text can be read", step: { do: "text", text: "", shown: true } as const }]
+      ? [
+          {
+            words: rehearsalsWords.textCanBeRead,
+            step: { do: "text", text: "", shown: true } as const,
+          },
+        ]
       : []),
     {
-      words: `${name} is there`,
+      words: rehearsalsWords.there(name),
       step: { do: "layer", layer, key: "visible", value: true, within: 0 },
     },
     ...(["x", "y", "width", "height"] as const).map((key) => ({
-      words: `the ${key} of ${name}`,
+      words: rehearsalsWords.theOf(key, name),
       step: { do: "layer", layer, key, value: 0, within: 0.5 } as const,
     })),
   ];
   return (
     <Dropdown drop="up">
       <Dropdown.Toggle variant="outline-primary" size="sm">
-        Add a step
+        {rehearsalsWords.addStep}
       </Dropdown.Toggle>
       <Menu className="step-menu">
         {items.map((i) => (
@@ -64,7 +70,7 @@ export const AddStep = ({
             {i.words}
           </Dropdown.Item>
         ))}
-        <Dropdown.Header>Expect that</Dropdown.Header>
+        <Dropdown.Header>{rehearsalsWords.expect}</Dropdown.Header>
         {expectations.map((i) => (
           <Dropdown.Item key={i.words} as="button" type="button" onClick={() => onAdd(i.step)}>
             {i.words}

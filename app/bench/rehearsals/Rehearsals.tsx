@@ -25,6 +25,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { AddStep } from "./AddStep";
 import { StepLine } from "./StepLine";
 import { Tool } from "../../ui/Tool";
+import { rehearsalsWords } from "./words";
 
 /** Undefined: it was not run yet. */
 const resultOf = (failure: Failure | null | undefined): Result => {
@@ -39,7 +40,7 @@ const useRunning = (env: LayoutEnv) => {
   const store = useBenchStore();
   const [said, setSaid] = useState("");
   const run = async (only: Id | null) => {
-    setSaid("Running …");
+    setSaid(rehearsalsWords.running);
     const results: Record<Id, Failure | null> = {};
     const began = performance.now();
     const done = await (
@@ -54,11 +55,16 @@ const useRunning = (env: LayoutEnv) => {
     );
     store.getState().rehearsed(results);
     const failing = Object.values(results).filter((f) => f !== null).length;
-    const passed = only === null ? "All passed" : "Passed";
+    const passed = only === null ? rehearsalsWords.allPassed : rehearsalsWords.passed;
     setSaid(
       done
-        ? `${failing ? `${failing} of ${Object.keys(results).length} failed` : passed}, in ${Math.max(1, Math.round(performance.now() - began))} ms.`
-        : "Stopped.",
+        ? rehearsalsWords.msFailing(
+            failing,
+            Object.keys(results).length,
+            passed,
+            performance.now() - began,
+          )
+        : rehearsalsWords.stopped,
     );
   };
   return { said, run: (only: Id | null) => void run(only) };
@@ -113,7 +119,7 @@ const Steps = ({
     <div className="steps">
       {failure && (
         <p className="step-failure" role="alert">
-          Step {failure.step + 1}, after {Math.round(failure.at)} ms: {failure.why}.
+          {rehearsalsWords.stepAfterMs(failure.step, failure.at, failure.why)}
         </p>
       )}
       <ol>
@@ -128,7 +134,7 @@ const Steps = ({
             onChange={(next) =>
               keep(
                 steps.map((o, k) => (k === i ? next : o)),
-                `step ${rehearsal.id} ${i}`,
+                rehearsalsWords.step(rehearsal.id, i),
               )
             }
             onMove={(by) => move(i, by)}
@@ -136,9 +142,7 @@ const Steps = ({
           />
         ))}
       </ol>
-      {steps.length === 0 && (
-        <p className="note padded">No steps yet. Record them in Try, or add them here.</p>
-      )}
+      {steps.length === 0 && <p className="note padded">{rehearsalsWords.noStepsYetRecord}</p>}
       <div className="rule-add">
         <AddStep piece={piece} chosen={chosen} onAdd={(s) => keep([...steps, s])} />
         <span className="quiet small-text push" role="status">
@@ -148,10 +152,10 @@ const Steps = ({
           variant="link"
           size="sm"
           disabled={steps.length === 0}
-          title="Run it at once, on the virtual clock"
+          title={rehearsalsWords.runAtOnceOn}
           onClick={run}
         >
-          Run
+          {rehearsalsWords.run}
         </Button>
         <Button
           variant="link"
@@ -159,7 +163,7 @@ const Steps = ({
           disabled={steps.length === 0}
           onClick={() => show({ steps, rehearsal: rehearsal.id })}
         >
-          Show me in Try
+          {rehearsalsWords.showMeTry}
         </Button>
       </div>
     </div>
@@ -188,10 +192,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
     <div className="rehearsals">
       <div className="rehearsal-list">
         {list.length === 0 && (
-          <p className="note padded">
-            A rehearsal is what someone does with the piece and what must come of it: “press, move
-            off, let go: it stays off”. Record one in Try; it is run again after every edit.
-          </p>
+          <p className="note padded">{rehearsalsWords.rehearsalWhatSomeoneDoes}</p>
         )}
         <ul>
           {list.map((r) => {
@@ -202,7 +203,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                 {naming === r.id ? (
                   <NameField
                     value={r.name}
-                    label="Name of the rehearsal"
+                    label={rehearsalsWords.nameRehearsal}
                     onDone={(name) => {
                       setNaming(null);
                       if (name) workpiece.run((_, now) => renameRehearsal(now, r.id, name));
@@ -213,7 +214,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                     variant="name"
                     className="rehearsal-name"
                     aria-current={r.id === open?.id ? "true" : undefined}
-                    title="Double-click or F2 to rename"
+                    title={rehearsalsWords.doubleClickOrF2}
                     onClick={() => openRehearsal(r.id)}
                     onDoubleClick={() => setNaming(r.id)}
                     onKeyDown={(e) => {
@@ -231,7 +232,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                   size="sm"
                   icon="bin"
                   iconSize={12}
-                  label={`Remove ${r.name}`}
+                  label={rehearsalsWords.remove(r.name)}
                   onClick={() => workpiece.run((_, now) => removeRehearsal(now, r.id))}
                 />
               </li>
@@ -240,16 +241,18 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
         </ul>
         <div className="rule-add">
           <Button variant="outline-primary" size="sm" onClick={add}>
-            New rehearsal
+            {rehearsalsWords.newRehearsal}
           </Button>
           {list.length > 1 && (
             <Button variant="link" size="sm" onClick={() => running.run(null)}>
-              Run all
+              {rehearsalsWords.runAll}
             </Button>
           )}
           {list.length > 0 && results && (
             <span className={`small-text ${failing ? "trouble" : "quiet"}`}>
-              {failing ? `${failing} of ${list.length} fail` : `all ${list.length} pass`}
+              {failing
+                ? rehearsalsWords.fail(failing, list.length)
+                : rehearsalsWords.allPass(list.length)}
             </span>
           )}
         </div>

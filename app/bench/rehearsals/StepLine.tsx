@@ -2,6 +2,7 @@ import type { Piece, Project, Step } from "#core/project";
 import { expects } from "#core/rehearse";
 import { Tool } from "../../ui/Tool";
 import { StepWords } from "./StepWords";
+import { rehearsalsWords } from "./words";
 
 interface Props {
   readonly project: Project;
@@ -29,21 +30,21 @@ export const StepLine = (props: Props) => {
           size="sm"
           icon="up"
           iconSize={12}
-          label={`Move step ${place} up`}
+          label={rehearsalsWords.moveStepUp(place)}
           onClick={() => onMove(-1)}
         />
         <Tool
           size="sm"
           icon="down"
           iconSize={12}
-          label={`Move step ${place} down`}
+          label={rehearsalsWords.moveStepDown(place)}
           onClick={() => onMove(1)}
         />
         <Tool
           size="sm"
           icon="close"
           iconSize={12}
-          label={`Remove step ${place}`}
+          label={rehearsalsWords.removeStep(place)}
           onClick={onRemove}
         />
       </span>

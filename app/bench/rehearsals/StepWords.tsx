@@ -4,6 +4,7 @@ import type { Piece, Project, Step } from "#core/project";
 import { pathText, pieceAtPath, stepText } from "#core/rehearse";
 import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
+import { rehearsalsWords } from "./words";
 
 type StepOf<D extends Step["do"]> = Extract<Step, { readonly do: D }>;
 
@@ -16,49 +17,49 @@ interface Props<S extends Step = Step> {
 
 const Wait = ({ step, onChange }: Props<StepOf<"wait">>) => (
   <>
-    wait{" "}
+    {rehearsalsWords.wait}{" "}
     <NumberField
-      label="Wait in milliseconds"
+      label={rehearsalsWords.waitMilliseconds}
       value={step.ms}
       min={0}
       max={600_000}
       step={50}
       onChange={(ms) => onChange({ ...step, ms })}
     />{" "}
-    ms
+    {rehearsalsWords.ms}
   </>
 );
 
 const Drag = ({ project, piece, step, onChange }: Props<StepOf<"drag">>) => (
   <>
-    drag {pathText(project, piece, step.layer)}{" "}
+    {rehearsalsWords.drag(pathText(project, piece, step.layer))}{" "}
     <NumberField
-      label="Pixels to the right"
+      label={rehearsalsWords.pixelsRight}
       value={step.by[0]}
       min={-10_000}
       max={10_000}
       step={10}
       onChange={(x) => onChange({ ...step, by: [x, step.by[1]] })}
     />{" "}
-    px across,{" "}
+    {rehearsalsWords.pxAcross}{" "}
     <NumberField
-      label="Pixels down"
+      label={rehearsalsWords.pixelsDown}
       value={step.by[1]}
       min={-10_000}
       max={10_000}
       step={10}
       onChange={(y) => onChange({ ...step, by: [step.by[0], y] })}
     />{" "}
-    px down in{" "}
+    {rehearsalsWords.pxDown}{" "}
     <NumberField
-      label="Time of the drag in milliseconds"
+      label={rehearsalsWords.timeDragMilliseconds}
       value={step.ms}
       min={0}
       max={60_000}
       step={20}
       onChange={(ms) => onChange({ ...step, ms })}
     />{" "}
-    ms
+    {rehearsalsWords.ms}
   </>
 );
 
@@ -73,17 +74,16 @@ const TraitWords = ({ project, piece, step, onChange }: Props<StepOf<"trait" | "
   };
   return (
     <>
-      {step.do === "trait" ? "expect that" : "switch by hand:"}{" "}
-      {step.at ? `${pathText(project, piece, step.at)}: ` : ""}
+      {rehearsalsWords.expectOrShow(step.do, step.at, pathText(project, piece, step.at))}
       <Pick
-        label="Trait"
+        label={rehearsalsWords.trait}
         value={step.trait}
         options={traitsOf(inner).map((t) => ({ value: t.id, words: t.name }))}
         onPick={pickTrait}
       />{" "}
-      is
+      {rehearsalsWords.is}
       <Pick
-        label="Value"
+        label={rehearsalsWords.value}
         value={step.value}
         options={valuesOf(trait).map((v) => ({ value: v.id, words: v.name }))}
         onPick={(value) => onChange({ ...step, value })}
@@ -94,20 +94,20 @@ const TraitWords = ({ project, piece, step, onChange }: Props<StepOf<"trait" | "
 
 const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
   <>
-    expect that{" "}
+    {rehearsalsWords.expectInStepWords}{" "}
     <Form.Control
       className="word"
-      aria-label="Text"
+      aria-label={rehearsalsWords.text}
       value={step.text}
       htmlSize={Math.max(6, step.text.length)}
       onChange={(e) => onChange({ ...step, text: e.target.value })}
     />{" "}
     <Pick
-      label="Whether it can be read"
+      label={rehearsalsWords.whetherCanBeRead}
       value={step.shown ? "yes" : "no"}
       options={[
-        { value: "yes", words: "can be read" },
-        { value: "no", words: "cannot be read" },
+        { value: "yes", words: rehearsalsWords.canBeRead },
+        { value: "no", words: rehearsalsWords.cannotBeRead },
       ]}
       onPick={(v) => onChange({ ...step, shown: v === "yes" })}
     />
@@ -117,9 +117,9 @@ const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
 const LayerWords = ({ project, piece, step, onChange }: Props<StepOf<"layer">>) =>
   typeof step.value === "number" ? (
     <>
-      expect that the {step.key} of {pathText(project, piece, step.layer)} is{" "}
+      {rehearsalsWords.expectKey(step.key, pathText(project, piece, step.layer))}{" "}
       <NumberField
-        label="Expected value"
+        label={rehearsalsWords.expectedValue}
         value={step.value}
         min={-100_000}
         max={100_000}
@@ -128,7 +128,7 @@ const LayerWords = ({ project, piece, step, onChange }: Props<StepOf<"layer">>) 
       />{" "}
       ±{" "}
       <NumberField
-        label="Give or take"
+        label={rehearsalsWords.giveOrTake}
         value={step.within}
         min={0}
         max={10_000}

@@ -7,6 +7,7 @@ import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
 import { MotionPart } from "../../parts/MotionPart";
 import { Tool } from "../../ui/Tool";
+import { rulesWords } from "./words";
 
 /** Several rules changed together: on or off, one motion for all, copied, removed. */
 export const ChosenRules = ({
@@ -25,7 +26,11 @@ export const ChosenRules = ({
   const first = rules[0];
   if (!first) return null;
   const all = (motion: Motion) => {
-    command((_, now) => giveMotion(now, ids, motion, false), `motion of ${ids.join()}`, PATIENCE);
+    command(
+      (_, now) => giveMotion(now, ids, motion, false),
+      rulesWords.motion(ids.join()),
+      PATIENCE,
+    );
   };
   const on = rules.every((r) => r.on);
   const alike = rules.every(
@@ -36,13 +41,13 @@ export const ChosenRules = ({
     if (made) chooseRules(made.ids);
   };
   return (
-    <div className="rule-chosen" role="group" aria-label="Chosen rules">
-      <b>{ids.length === 1 ? "One rule" : `${ids.length} rules`}:</b>
+    <div className="rule-chosen" role="group" aria-label={rulesWords.chosenRules}>
+      <b>{rulesWords.rules(ids.length)}</b>
       {rules.every((r) => r.trigger.type === "delay") && (
         <span className="effect">
-          after{" "}
+          {rulesWords.after}{" "}
           <NumberField
-            label="Wait of all, in milliseconds"
+            label={rulesWords.waitAllMilliseconds}
             value={first.trigger.ms ?? 0}
             min={0}
             max={600_000}
@@ -50,48 +55,43 @@ export const ChosenRules = ({
             onChange={(ms) => {
               command(
                 (_, now) => setRules(now, ids, { trigger: { type: "delay", ms } }),
-                `wait of ${ids.join()}`,
+                rulesWords.wait(ids.join()),
                 PATIENCE,
               );
             }}
           />{" "}
-          ms
+          {rulesWords.ms}
         </span>
       )}
       <span className="effect">
         <MotionPart motion={first.motion} onChange={all} />
         {!alike && (
           <Button variant="link" size="sm" onClick={() => all(first.motion)}>
-            give all this motion
+            {rulesWords.giveAllThisMotion}
           </Button>
         )}
       </span>
       <span className="line push">
         <Tool onClick={() => command((_, now) => setRules(now, ids, { on: !on }))}>
-          {on ? "Switch off" : "Switch on"}
+          {on ? rulesWords.switchOff : rulesWords.switchOn}
         </Tool>
-        <Tool
-          icon="copy"
-          iconSize={13}
-          title="Duplicate; Ctrl+C and Ctrl+V also work here, into other pieces too"
-          onClick={duplicate}
-        >
-          Duplicate
+        <Tool icon="copy" iconSize={13} title={rulesWords.duplicateCtrlCCtrl} onClick={duplicate}>
+          {rulesWords.duplicate}
         </Tool>
         <Tool
           icon="bin"
           iconSize={13}
-          title="Remove (Delete)"
+          title={rulesWords.removeDelete}
           onClick={() => command((_, now) => removeRules(now, ids))}
         >
-          Remove
+          {rulesWords.remove}
         </Tool>
         <Tool
           size="sm"
           icon="close"
           iconSize={12}
-          label="Choose no rules"
-          title="Choose none (Esc)"
+          label={rulesWords.chooseNoRules}
+          title={rulesWords.chooseNoneEsc}
           onClick={onClose}
         />
       </span>

@@ -9,6 +9,7 @@ import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";
 import { EffectFields } from "./effects/fields";
 import { Tool } from "../../ui/Tool";
+import { rulesWords } from "./words";
 
 /** Whether a choice names what it is about, which may be gone. */
 const isAboutSomething = (choice: string): boolean => choice.includes(" ");
@@ -42,7 +43,7 @@ export const EffectPart = ({
     <span className="effect">
       <Pick
         search
-        label="Effect"
+        label={rulesWords.effect}
         value={chosen}
         options={options}
         onPick={pick}
@@ -61,9 +62,9 @@ export const EffectPart = ({
           size="sm"
           icon="time"
           iconSize={12}
-          label="In a time of its own"
+          label={rulesWords.timeOwn}
           on={effect.motion !== undefined}
-          title={effect.motion ? "In the rule's time again" : "In a time of its own"}
+          title={effect.motion ? rulesWords.rulesTimeAgain : rulesWords.timeOwn}
           onClick={() => {
             const { motion: _own, ...rest } = effect;
             onChange(effect.motion ? rest : { ...effect, motion });
@@ -71,7 +72,13 @@ export const EffectPart = ({
         />
       )}
       {onRemove && (
-        <Tool size="sm" icon="close" iconSize={11} label="Remove this effect" onClick={onRemove} />
+        <Tool
+          size="sm"
+          icon="close"
+          iconSize={11}
+          label={rulesWords.removeThisEffect}
+          onClick={onRemove}
+        />
       )}
     </span>
   );

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { Button } from "react-bootstrap";
 import { keyName } from "#core/describe";
+import { rulesWords } from "./words";
 
 const modifiers = ["Shift", "Control", "Alt", "Meta"];
 
@@ -21,13 +22,13 @@ export const KeyField = ({ value, onPick }: { value: string; onPick: (key: strin
       variant="word"
       active={asking}
       className={`mono${value === "" && !asking ? " broken" : ""}`}
-      aria-label="Key"
+      aria-label={rulesWords.key}
       autoFocus={value === ""}
       onClick={() => setAsking(true)}
       onBlur={() => setAsking(false)}
       onKeyDown={onKeyDown}
     >
-      {asking ? "press a key …" : keyName(value || "no key")}
+      {asking ? rulesWords.pressKey : keyName(value || rulesWords.noKey)}
     </Button>
   );
 };

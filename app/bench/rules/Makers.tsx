@@ -12,6 +12,7 @@ import { Menu } from "../../ui/Menu";
 import { activeScene } from "../state/active";
 import { useActive, useBench, useChosen, useCommand, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
+import { rulesWords } from "./words";
 
 /** Layers in the order one reads them: along the side on which they lie further apart. */
 export const readingOrder = (ids: readonly Id[], bounds: ReadonlyMap<Id, Rect>): Id[] => {
@@ -40,16 +41,18 @@ const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
     <ul className="make-preview">
       {making.traits.map((t) => (
         <li key={t.id}>
-          A new trait {t.name}:{" "}
-          {inOrder(t.values)
-            .map((v) => v.name)
-            .join(", ")}
+          {rulesWords.newTrait(
+            t.name,
+            inOrder(t.values)
+              .map((v) => v.name)
+              .join(", "),
+          )}
         </li>
       ))}
       {making.rules.slice(0, MOST_SHOWN).map((r) => (
         <li key={r.id}>{ruleText(project, after, r)}</li>
       ))}
-      {more > 0 && <li>and {more} more</li>}
+      {more > 0 && <li>{rulesWords.more(more)}</li>}
     </ul>
   );
 };
@@ -68,12 +71,7 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   );
   return (
     <>
-      {list.length === 0 && (
-        <p className="note padded">
-          Nothing that is usual is left to make here. Choose as many layers as a trait has values to
-          let each pick one, or declare a trait.
-        </p>
-      )}
+      {list.length === 0 && <p className="note padded">{rulesWords.nothingUsualLeftMake}</p>}
       {list.map((m) => (
         <Dropdown.Item
           key={`${m.name}`}
@@ -102,7 +100,7 @@ export const Makers = () => {
   return (
     <Dropdown drop="up" show={open} onToggle={setOpen}>
       <Dropdown.Toggle variant="outline-primary" size="sm">
-        Make …
+        {rulesWords.make}
       </Dropdown.Toggle>
       <Menu className="make-menu">{open && <MakeList onDone={() => setOpen(false)} />}</Menu>
     </Dropdown>

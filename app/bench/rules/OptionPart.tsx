@@ -7,6 +7,7 @@ import type { Option, Piece, Project } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import { useDisplayedProject } from "../../session/displayed";
 import { Pick } from "../../ui/Pick";
+import { rulesWords } from "./words";
 
 /**
  * What an option most likely becomes: the other of yes and no, else what it is now, to be changed.
@@ -17,7 +18,7 @@ export const usualOption = (project: Project, component: Piece, option: Option):
   if (now !== undefined) return now;
   if (option.key === "fill") return "none";
   return option.key === "text"
-    ? "Text"
+    ? rulesWords.text
     : (Object.values(project.assets).find((a) => a.kind === option.key)?.id ?? "");
 };
 
@@ -65,7 +66,7 @@ export const OptionPart = ({
   onPick: (v: SpecifiedValue) => void;
 }) => {
   const project = useDisplayedProject();
-  const label = `New value of ${option.name}`;
+  const label = rulesWords.newValue(option.name);
   const text = typeof value === "string" ? value : "";
   const named = (list: readonly { id: string; name: string }[]) => (
     <Pick
@@ -77,14 +78,14 @@ export const OptionPart = ({
   );
   return (
     <>
-      <span>becomes</span>
+      <span>{rulesWords.becomes}</span>
       {option.key === "visible" && (
         <Pick
           label={label}
           value={value === false ? "no" : "yes"}
           options={[
-            { value: "yes", words: "shown" },
-            { value: "no", words: "hidden" },
+            { value: "yes", words: rulesWords.shown },
+            { value: "no", words: rulesWords.hidden },
           ]}
           onPick={(v) => onPick(v === "yes")}
         />
@@ -96,7 +97,7 @@ export const OptionPart = ({
         (typeof value === "string" ? (
           <WordsField label={label} value={text} read={parseColour} onKeep={onPick} />
         ) : (
-          <span className="quiet">its fill</span>
+          <span className="quiet">{rulesWords.fill}</span>
         ))}
       {option.key === "component" && named(piecesOf(project, "component"))}
       {(option.key === "picture" || option.key === "icon") &&

@@ -14,6 +14,7 @@ import { EffectPart } from "./EffectPart";
 import { RuleTools } from "./RuleTools";
 import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
+import { rulesWords } from "./words";
 
 export type Parts = Partial<Omit<Rule, "id">>;
 type SetParts = (parts: Parts, gesture?: string | null) => void;
@@ -55,7 +56,7 @@ const Effects = ({ piece, rule, set }: EffectsProps) => {
     <>
       {effects.map((e, i) => (
         <span key={i} className="effect">
-          {i > 0 && <span>and</span>}
+          {i > 0 && <span>{rulesWords.and}</span>}
           <EffectPart
             piece={piece}
             effect={e}
@@ -67,7 +68,7 @@ const Effects = ({ piece, rule, set }: EffectsProps) => {
           />
         </span>
       ))}
-      <Tool size="sm" icon="plus" iconSize={12} label="Another effect" onClick={add} />
+      <Tool size="sm" icon="plus" iconSize={12} label={rulesWords.anotherEffect} onClick={add} />
     </>
   );
 };
@@ -96,15 +97,15 @@ export const RuleLine = ({ rule, place, chosen, onChoose }: Props) => {
         size="sm"
         className="rule-place mono"
         aria-pressed={chosen}
-        aria-label={`Rule ${place}`}
-        title="Choose; with Ctrl one more, with Shift all between"
+        aria-label={rulesWords.rule(place)}
+        title={rulesWords.chooseCtrlOneMore}
         onClick={onChoose}
       >
         {place}
       </Button>
       <Form.Check.Input
         role="switch"
-        aria-label={`Rule ${place} is on`}
+        aria-label={rulesWords.ruleOn(place)}
         checked={rule.on}
         onChange={() => set({ on: !rule.on })}
       />
@@ -122,7 +123,7 @@ export const RuleLine = ({ rule, place, chosen, onChoose }: Props) => {
             aria-pressed={rule.undo}
             onClick={() => set({ undo: !rule.undo })}
           >
-            {rule.undo ? "undone when it ends" : "stays when it ends"}
+            {rule.undo ? rulesWords.undoneWhenEnds : rulesWords.staysWhenEnds}
           </Button>
         )}
         <MotionPart

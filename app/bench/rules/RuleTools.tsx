@@ -2,6 +2,7 @@ import { addWayBack, duplicateRule, moveRule, removeRule, wayBack } from "#core/
 import type { Rule } from "#core/project";
 import { Tool } from "../../ui/Tool";
 import { useCommand, usePiece } from "../state/context";
+import { rulesWords } from "./words";
 
 interface Props {
   readonly rule: Rule;
@@ -20,8 +21,8 @@ export const RuleTools = ({ rule, place }: Props) => {
           size="sm"
           icon="way-back"
           iconSize={13}
-          label={`Add the way back of rule ${place}`}
-          title="Add the rule that leads back from here"
+          label={rulesWords.addWayBackRule(place)}
+          title={rulesWords.addRuleLeadsBack}
           onClick={() => command((_, piece) => addWayBack(piece, rule))}
         />
       )}
@@ -29,28 +30,28 @@ export const RuleTools = ({ rule, place }: Props) => {
         size="sm"
         icon="up"
         iconSize={13}
-        label={`Move rule ${place} up`}
+        label={rulesWords.moveRuleUp(place)}
         onClick={() => command((_, piece) => moveRule(piece, rule.id, -1))}
       />
       <Tool
         size="sm"
         icon="down"
         iconSize={13}
-        label={`Move rule ${place} down`}
+        label={rulesWords.moveRuleDown(place)}
         onClick={() => command((_, piece) => moveRule(piece, rule.id, 1))}
       />
       <Tool
         size="sm"
         icon="copy"
         iconSize={13}
-        label={`Duplicate rule ${place}`}
+        label={rulesWords.duplicateRule(place)}
         onClick={() => command((_, piece) => duplicateRule(piece, rule).change)}
       />
       <Tool
         size="sm"
         icon="bin"
         iconSize={13}
-        label={`Remove rule ${place}`}
+        label={rulesWords.removeRule(place)}
         onClick={() => command((_, piece) => removeRule(piece, rule.id))}
       />
     </span>

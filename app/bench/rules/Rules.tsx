@@ -24,11 +24,12 @@ import type { Grouping } from "./listing";
 import { Makers } from "./Makers";
 import { RuleLine, usualEffect } from "./RuleLine";
 import { Signals } from "./Signals";
+import { rulesWords } from "./words";
 
 const groupings: readonly { readonly value: Grouping; readonly words: string }[] = [
-  { value: "order", words: "in their order" },
-  { value: "layer", words: "by layer" },
-  { value: "trigger", words: "by trigger" },
+  { value: "order", words: rulesWords.theirOrder },
+  { value: "layer", words: rulesWords.byLayer },
+  { value: "trigger", words: rulesWords.byTrigger },
 ];
 
 /** Which rules are listed, and in which groups. */
@@ -53,21 +54,21 @@ const FilterBar = ({ filter, onFilter, shown }: FilterProps) => {
   return (
     <div className="rule-filter">
       <Check
-        words="of what is chosen"
+        words={rulesWords.whatChosen}
         checked={filter.ofLayer}
         disabled={chosen.length === 0 && !filter.ofLayer}
         onSwitch={(ofLayer) => onFilter({ ...filter, ofLayer })}
       />
       {traitsOf(piece).length > 0 && (
         <Check
-          words={`that may fire in ${variantName(piece, variant)}`}
+          words={rulesWords.mayFire(variantName(piece, variant))}
           checked={filter.inVariant}
           onSwitch={(inVariant) => onFilter({ ...filter, inVariant })}
         />
       )}
       <span className="quiet push">{shown < count && `${shown} of ${count} rules`}</span>
       <Pick
-        label="Order of the rules"
+        label={rulesWords.orderRules}
         value={filter.grouping}
         options={groupings}
         onPick={(grouping) => onFilter({ ...filter, grouping })}
@@ -79,13 +80,7 @@ const FilterBar = ({ filter, onFilter, shown }: FilterProps) => {
 const NoRules = () => {
   const piece = usePiece();
   const needsTrait = traitsOf(piece).length === 0 && piece.kind === "component";
-  return (
-    <p className="drawer-empty">
-      No rules yet. A rule says what happens when: “When the whole piece is clicked → Alerts becomes
-      the opposite, tween 200 ms”.{" "}
-      {needsTrait && "Declare a trait first, so that there is something to change."}
-    </p>
-  );
+  return <p className="drawer-empty">{rulesWords.noRulesYetRule(needsTrait)}</p>;
 };
 
 /** Making rules, and saving them as a state chart. */
@@ -108,7 +103,7 @@ const RuleAdd = () => {
   return (
     <div className="rule-add">
       <Button variant="outline-primary" size="sm" onClick={() => add(layer?.id ?? null)}>
-        New rule{layer ? ` on ${layer.name}` : ""}
+        {rulesWords.newRule(layer?.name)}
       </Button>
       <Makers />
       {any && (
@@ -116,15 +111,15 @@ const RuleAdd = () => {
           variant="link"
           size="sm"
           className="push last"
-          title="The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how"
+          title={rulesWords.behaviourStateChartXml}
           onClick={save}
         >
-          Save as SCXML
+          {rulesWords.saveScxml}
         </Button>
       )}
       {layer && (
         <Button variant="link" size="sm" onClick={() => add(null)}>
-          on the whole piece
+          {rulesWords.onWholePiece}
         </Button>
       )}
     </div>
@@ -228,7 +223,7 @@ export const Rules = () => {
         </section>
       ))}
       {rules.length > 0 && inView.length === 0 && (
-        <p className="drawer-empty">None of the {rules.length} rules is of that kind.</p>
+        <p className="drawer-empty">{rulesWords.noneRulesKind(rules.length)}</p>
       )}
       <Signals />
       <RuleAdd />

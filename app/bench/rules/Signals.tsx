@@ -5,6 +5,7 @@ import { Button } from "react-bootstrap";
 import { NameField } from "../../ui/NameField";
 import { usePiece, useWorkpiece } from "../state/context";
 import { Tool } from "../../ui/Tool";
+import { rulesWords } from "./words";
 
 /** What the piece can tell whatever contains it. */
 export const Signals = () => {
@@ -12,16 +13,16 @@ export const Signals = () => {
   const signals = usePiece((p) => p.signals);
   const [naming, setNaming] = useState<string | null>(null);
   return (
-    <div className="signals" role="group" aria-label="Signals">
-      <span className="quiet" title="What this piece can tell whatever contains it">
-        Signals
+    <div className="signals" role="group" aria-label={rulesWords.signals}>
+      <span className="quiet" title={rulesWords.whatThisPieceCan}>
+        {rulesWords.signals}
       </span>
       {inOrder(signals).map((s) => (
         <span key={s.id} className="signal">
           {naming === s.id ? (
             <NameField
               value={s.name}
-              label="Name of the signal"
+              label={rulesWords.nameSignal}
               onDone={(name) => {
                 setNaming(null);
                 if (name !== null) workpiece.run((_, piece) => renameSignal(piece, s.id, name));
@@ -30,7 +31,7 @@ export const Signals = () => {
           ) : (
             <Button
               variant="name"
-              title="Double-click or F2 to rename"
+              title={rulesWords.doubleClickOrF2}
               onDoubleClick={() => setNaming(s.id)}
               onKeyDown={(e) => {
                 if (e.key === "F2" || e.key === "Enter") {
@@ -47,7 +48,7 @@ export const Signals = () => {
             size="sm"
             icon="close"
             iconSize={11}
-            label={`Remove signal ${s.name}`}
+            label={rulesWords.removeSignal(s.name)}
             onClick={() => workpiece.run((_, piece) => removeSignal(piece, s.id))}
           />
         </span>
@@ -59,7 +60,7 @@ export const Signals = () => {
           if (made) setNaming(made.id);
         }}
       >
-        + signal
+        {rulesWords.signalInSignals}
       </Button>
     </div>
   );

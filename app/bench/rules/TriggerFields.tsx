@@ -4,6 +4,7 @@ import type { Trigger } from "#core/project";
 import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 import { KeyField } from "./KeyField";
+import { rulesWords } from "./words";
 
 interface Props {
   readonly trigger: Trigger;
@@ -22,7 +23,7 @@ interface TimeProps {
 const Time = ({ label, value, max, step, onChange }: TimeProps) => (
   <>
     <NumberField label={label} value={value} min={0} max={max} step={step} onChange={onChange} />
-    <span>ms</span>
+    <span>{rulesWords.ms}</span>
   </>
 );
 
@@ -32,41 +33,44 @@ const DragFields = ({ trigger, onChange }: Props) => {
   return (
     <>
       <Pick
-        label="Direction"
+        label={rulesWords.direction}
         value={direction}
-        options={dragDirections.map((d) => ({ value: d, words: d === "any" ? "anywhere" : d }))}
+        options={dragDirections.map((d) => ({
+          value: d,
+          words: d === "any" ? rulesWords.anywhere : d,
+        }))}
         onPick={(d) => onChange({ ...trigger, direction: d })}
       />
       <NumberField
-        label="Way in pixels"
-        title="How far the whole way is"
+        label={rulesWords.wayPixels}
+        title={rulesWords.howFarWholeWay}
         value={travel}
         min={1}
         max={10_000}
         step={10}
         onChange={(px) => onChange({ ...trigger, travel: px })}
       />
-      <span>px, done from</span>
+      <span>{rulesWords.pxDoneFrom}</span>
       <NumberField
-        label="Done from per cent"
-        title="Let go past this share of the way it is done, before it goes back"
+        label={rulesWords.doneFromPerCent}
+        title={rulesWords.letGoPastThis}
         value={Math.round(part * 100)}
         min={0}
         max={100}
         step={5}
         onChange={(percent) => onChange({ ...trigger, part: percent / 100 })}
       />
-      <span>% or</span>
+      <span>{rulesWords.or}</span>
       <NumberField
-        label="Done from speed"
-        title="Let go faster than this it is done, however short the way"
+        label={rulesWords.doneFromSpeed}
+        title={rulesWords.letGoFasterThan}
         value={speed}
         min={0}
         max={100_000}
         step={50}
         onChange={(px) => onChange({ ...trigger, speed: px })}
       />
-      <span>px/s</span>
+      <span>{rulesWords.pxS}</span>
     </>
   );
 };
@@ -77,15 +81,33 @@ export const TriggerFields = ({ trigger, onChange }: Props) => {
   const setTime = (next: number) => onChange({ type, ms: next });
   if (type === "delay")
     return (
-      <Time label="Wait in milliseconds" value={ms} max={600_000} step={50} onChange={setTime} />
+      <Time
+        label={rulesWords.waitMilliseconds}
+        value={ms}
+        max={600_000}
+        step={50}
+        onChange={setTime}
+      />
     );
   if (type === "reached")
     return (
-      <Time label="Moment in milliseconds" value={ms} max={600_000} step={100} onChange={setTime} />
+      <Time
+        label={rulesWords.momentMilliseconds}
+        value={ms}
+        max={600_000}
+        step={100}
+        onChange={setTime}
+      />
     );
   if (type === "hold")
     return (
-      <Time label="Held for milliseconds" value={ms} max={60_000} step={50} onChange={setTime} />
+      <Time
+        label={rulesWords.heldMilliseconds}
+        value={ms}
+        max={60_000}
+        step={50}
+        onChange={setTime}
+      />
     );
   if (type === "drag") return <DragFields trigger={trigger} onChange={onChange} />;
   if (type !== "key") return null;

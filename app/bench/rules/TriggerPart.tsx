@@ -4,6 +4,7 @@ import { ROOT, inOrder, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, TellingTrigger, Trigger, TriggerType } from "#core/project";
 import { Pick } from "../../ui/Pick";
 import { TriggerFields } from "./TriggerFields";
+import { rulesWords } from "./words";
 
 const whole = "";
 /** What a trigger begins with when it is chosen. */
@@ -23,15 +24,15 @@ interface Choice {
 const SIGNAL = "signal ";
 
 const words = (t: TriggerType): string => {
-  if (t === "delay") return "… after a delay";
-  return t === "settled" ? "… when it has settled" : triggerText(t);
+  if (t === "delay") return rulesWords.afterDelay;
+  return t === "settled" ? rulesWords.whenHasSettled : triggerText(t);
 };
 
 /** How a rule is told when nobody does anything to set it off: the sentence begins otherwise. */
 const told = (type: TriggerType, { value, words: usually }: Choice): string => {
-  if (type === "settled") return value === "settled" ? "has settled" : usually;
-  if (value === "delay") return "After";
-  return value === "settled" ? "When the piece has settled" : `When … ${usually}`;
+  if (type === "settled") return value === "settled" ? rulesWords.hasSettled : usually;
+  if (value === "delay") return rulesWords.afterInTriggerPart;
+  return value === "settled" ? rulesWords.whenPieceHasSettled : rulesWords.when(usually);
 };
 
 /** All that can set a rule off: a copy's own signals, and the triggers. */
@@ -39,13 +40,13 @@ const choicesOf = (project: Project, piece: Piece, source: string | null): Choic
   const signals =
     source === null ? [] : componentsAt(project, piece, source).flatMap((c) => inOrder(c.signals));
   return [
-    ...signals.map((s) => ({ value: SIGNAL + s.id, words: `says ${s.name}` })),
+    ...signals.map((s) => ({ value: SIGNAL + s.id, words: rulesWords.says(s.name) })),
     ...triggerTypes.filter((t) => t !== "signal").map((t) => ({ value: t, words: words(t) })),
   ];
 };
 
 const sourcesOf = (piece: Piece): Choice[] => [
-  { value: whole, words: "the whole piece" },
+  { value: whole, words: rulesWords.wholePieceInTriggerPart },
   ...Object.values(piece.layers)
     .filter((l) => l.id !== ROOT)
     .map((l) => ({ value: l.id, words: l.name })),
@@ -79,13 +80,13 @@ export const TriggerPart = ({ project, piece, rule, onChange }: Props) => {
   };
   return (
     <>
-      {type === "settled" && <span>When the piece</span>}
+      {type === "settled" && <span>{rulesWords.whenPiece}</span>}
       {!alone && (
         <>
-          <span>When</span>
+          <span>{rulesWords.whenInTriggerPart}</span>
           <Pick
             search
-            label="Source"
+            label={rulesWords.source}
             value={source ?? whole}
             options={sourcesOf(piece)}
             onPick={(v) => onChange({ source: v === whole ? null : v })}
@@ -94,7 +95,7 @@ export const TriggerPart = ({ project, piece, rule, onChange }: Props) => {
         </>
       )}
       <Pick
-        label="Trigger"
+        label={rulesWords.trigger}
         value={chosen}
         options={alone ? choices.map((c) => ({ ...c, words: told(type, c) })) : choices}
         onPick={pick}

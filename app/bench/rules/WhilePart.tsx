@@ -3,6 +3,7 @@ import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import type { Condition, Piece } from "#core/project";
 import { Swatch } from "../../ui/Icon";
 import { Menu } from "../../ui/Menu";
+import { rulesWords } from "./words";
 
 /** The condition of a rule as a sentence; opens to tick the values it allows. */
 export const WhilePart = ({
@@ -26,12 +27,16 @@ export const WhilePart = ({
   const gone = Object.keys(when).filter((t) => !piece.traits[t]);
   return (
     <Dropdown autoClose="outside">
-      <Dropdown.Toggle variant="word" className={gone.length ? "broken" : ""} aria-label="While">
-        {words ? `while ${words}` : "in every variant"}
+      <Dropdown.Toggle
+        variant="word"
+        className={gone.length ? "broken" : ""}
+        aria-label={rulesWords.while}
+      >
+        {words ? rulesWords.whileWords(words) : rulesWords.everyVariant}
       </Dropdown.Toggle>
       <Menu className="while-menu">
         {traitsOf(piece).length === 0 && (
-          <p className="note padded">The piece has no traits yet.</p>
+          <p className="note padded">{rulesWords.pieceHasNoTraits}</p>
         )}
         {gone.map((t) => (
           <Dropdown.Item
@@ -43,13 +48,13 @@ export const WhilePart = ({
               onChange(rest);
             }}
           >
-            Forget the removed trait
+            {rulesWords.forgetRemovedTrait}
           </Dropdown.Item>
         ))}
         {traitsOf(piece).map((t) => (
           <fieldset key={t.id}>
             <legend>
-              <Swatch pattern={t.pattern} /> {t.name} is
+              <Swatch pattern={t.pattern} /> {rulesWords.is(t.name)}
             </legend>
             {valuesOf(t).map((v) => (
               <label key={v.id}>

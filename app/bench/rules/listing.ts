@@ -3,6 +3,7 @@ import { triggerText } from "#core/describe";
 import { meets } from "#core/looks";
 import { ROOT, inOrder } from "#core/project";
 import type { Piece, Rule, Variant } from "#core/project";
+import { rulesWords } from "./words";
 
 export type Grouping = "order" | "layer" | "trigger";
 export interface Listing {
@@ -45,8 +46,8 @@ export const listed = (piece: Piece, { layers, variant, grouping }: Listing): Ru
     if ((layers && !concerns(rule, layers)) || (variant && !meets(rule.when, variant))) continue;
     const source =
       rule.source === null
-        ? "The whole piece"
-        : (piece.layers[rule.source]?.name ?? "A removed layer");
+        ? rulesWords.wholePiece
+        : (piece.layers[rule.source]?.name ?? rulesWords.removedLayer);
     const [key, name] = groupOf(rule, grouping, source);
     const group = groups.get(key);
     if (group) group.rules.push(rule);

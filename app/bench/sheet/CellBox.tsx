@@ -11,6 +11,7 @@ import { cellTitle, CellView } from "./CellView";
 import type { SheetHand } from "./hand";
 import { cellOf, sameCell } from "./rows";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 /** What a cell says, renewed only when that is something else. */
 const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null => {
@@ -32,7 +33,7 @@ const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null 
 const FillGrip = ({ hand, columnAt }: Pick<Props, "hand" | "columnAt">) => (
   <span
     className="fill-grip"
-    title="Drag across to fill; Ctrl+Enter fills the other chosen columns"
+    title={sheetWords.dragAcrossFillCtrl}
     onPointerDown={(e: PointerEvent) => {
       e.stopPropagation();
       e.currentTarget.setPointerCapture(e.pointerId);

@@ -9,6 +9,7 @@ import { TokenPart } from "../../parts/TokenPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { Panel } from "../../ui/Panel";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 interface Props {
   readonly row: Row;
@@ -31,7 +32,7 @@ const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
   );
   if (!any) return null;
   return (
-    <Panel label="Tokens" width={210} height={150} onKeyDown={onKeyDown}>
+    <Panel label={sheetWords.tokens} width={210} height={150} onKeyDown={onKeyDown}>
       <div className="panel-body">
         <TokenPart type={row.type} said={cell.said} onPick={onPick} />
       </div>
@@ -77,10 +78,10 @@ export const CellPanel = (props: Props) => {
         </div>
         <div className="panel-foot">
           <Button size="sm" variant="link" onClick={() => onLive("")}>
-            None
+            {sheetWords.noneInCellPanel}
           </Button>
           <Button size="sm" onClick={onDone}>
-            Done
+            {sheetWords.done}
           </Button>
         </div>
       </Panel>

@@ -12,6 +12,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { assetAddress } from "../../session/assets";
 import { IconMark } from "../../parts/AssetPart";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 /** The id of the picture a value shows; empty for none. */
 const pictureIn = (value: Value | undefined): string =>
@@ -83,11 +84,11 @@ const sourceOf = (piece: Varying, row: Row, cell: Cell): string | null => {
 /** What a cell says about its origin when one points at it. */
 export const cellTitle = (piece: Varying, { when, origin }: Cell): string | undefined => {
   if (!when) return undefined;
-  const where = `Said ${Object.keys(when).length ? `where ${conditionText(piece, when)}` : "for all variants"}`;
+  const where = sheetWords.said(Object.keys(when).length, conditionText(piece, when));
   const n = origin.hidden.length;
-  const weaker = n === 1 ? "one weaker saying is" : `${n} weaker sayings are`;
-  const hidden = n ? `; ${weaker} hidden by it` : "";
-  return `${where}${origin.styled ? ", by its text style" : ""}${hidden}`;
+  const weaker = n === 1 ? sheetWords.oneWeakerSaying : sheetWords.weakerSayingsAre(n);
+  const hidden = n ? sheetWords.hiddenBy(weaker) : "";
+  return `${where}${origin.styled ? sheetWords.byTextStyle : ""}${hidden}`;
 };
 
 /**
@@ -101,10 +102,9 @@ const ContrastMark = ({ layer, card }: { layer: Id; card: string }) => {
   return (
     <span
       className={`contrast${low ? " low" : ""}`}
-      title={`Contrast ${contrast.ratio.toFixed(2)} : 1 with ${contrast.ground} behind it; ${low ? "too low for" : "enough for"} WCAG AA (${contrast.needed} : 1)`}
+      title={sheetWords.contrast1BehindWcag(contrast.ratio, contrast.ground, low, contrast.needed)}
     >
-      {contrast.ratio.toFixed(1)}
-      {low ? " low" : ""}
+      {sheetWords.contrast(contrast.ratio, low)}
     </span>
   );
 };
@@ -127,13 +127,13 @@ export const CellView = ({ piece, row, cell, layer, variant }: Props) => {
         <span
           className={`token-mark${cell.token === "gone" ? " gone" : ""}`}
           role="img"
-          aria-label="token"
+          aria-label={sheetWords.token}
         >
           ◆
         </span>
       )}
       <span className="cell-text">{cell.text || "–"}</span>
-      {cell.origin.styled && <span className="from">style</span>}
+      {cell.origin.styled && <span className="from">{sheetWords.style}</span>}
       {row.key === "fill" && layer.kind === "text" && (
         <ContrastMark layer={layer.id} card={cardKey(piece, variant)} />
       )}

@@ -18,6 +18,7 @@ import { sheetKeys } from "./keys";
 import { RowHead } from "./RowHead";
 import { groupNames } from "./rows";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 /** Sizes of the grid, px: a row, a caption, a column. */
 const ROW = 29;
@@ -149,7 +150,7 @@ const Head = ({ hand, variants, columns, width, title }: HeadProps) => {
               {name}
             </button>
             {key === resting && variants.length > 1 && name !== "at rest" && (
-              <span className="quiet"> resting</span>
+              <span className="quiet"> {sheetWords.resting}</span>
             )}
           </div>
         );
@@ -317,7 +318,7 @@ export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
     <div className="sheet" ref={room} {...clipboardOf(hand)}>
       <div
         role="grid"
-        aria-label={`Values of ${layer.name} by variant`}
+        aria-label={sheetWords.valuesByVariant(layer.name)}
         aria-rowcount={rows.length + 1}
         aria-colcount={variants.length + 1}
         aria-multiselectable="true"

@@ -9,6 +9,7 @@ import { keyStep } from "../../ui/keys";
 import { useCommand, usePiece } from "../state/context";
 import type { SheetHand } from "./hand";
 import type { Row } from "./rows";
+import { sheetWords } from "./words";
 
 /** px on screen a name is dragged for one step */
 const STEP = 3;
@@ -48,7 +49,7 @@ const RowName = ({ row, hand }: NameProps) => {
       role="spinbutton"
       tabIndex={-1}
       aria-label={row.label}
-      title="Drag sideways to change; Shift for larger steps"
+      title={sheetWords.dragSidewaysChangeShift}
       onPointerDown={(e) => {
         e.preventDefault();
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -87,14 +88,10 @@ const OptionMark = ({ layer, row }: { layer: Layer; row: Row }) => {
       className={`option-mark${option ? " on" : ""}`}
       aria-pressed={option !== undefined}
       tabIndex={-1}
-      title={
-        option
-          ? `Each copy may set this (option “${option.name}”). Click to take that back.`
-          : "Let each copy set this for itself"
-      }
+      title={option ? sheetWords.eachCopyMaySet(option.name) : sheetWords.letEachCopySetThisItself}
       onClick={toggle}
     >
-      {option ? "option" : "+ option"}
+      {option ? sheetWords.option : sheetWords.optionInRowHead}
     </button>
   );
 };

@@ -10,6 +10,7 @@ import { stageOrder } from "../state/grid";
 import { Grid } from "./Grid";
 import { differs, rowsFor, sameRow } from "./rows";
 import type { Row } from "./rows";
+import { sheetWords } from "./words";
 
 /** The rows for a layer of a piece; the same objects for as long as they say the same. */
 const readRows = (pieceId: Id, layerId: Id | undefined, onlyDifferences: boolean) =>
@@ -41,17 +42,8 @@ export const Sheet = () => {
   const variants = useMemo(() => stageOrder(piece, down), [piece, down]);
   const read = useMemo(() => readRows(id, lead, onlyDifferences), [id, lead, onlyDifferences]);
   const rows = useDisplayedProject(read);
-  if (!layer)
-    return (
-      <p className="drawer-empty">
-        Choose a layer, on a card or in the tree, to see and set its values in every variant.
-      </p>
-    );
+  if (!layer) return <p className="drawer-empty">{sheetWords.chooseLayerOnCard}</p>;
   if (rows.length === 0)
-    return (
-      <p className="drawer-empty">
-        {layer.name} looks the same in all variants. Untick “only differences” to see its values.
-      </p>
-    );
+    return <p className="drawer-empty">{sheetWords.looksSameAllVariants(layer.name)}</p>;
   return <Grid layer={layer} rows={rows} variants={variants} />;
 };

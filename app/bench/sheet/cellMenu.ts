@@ -6,6 +6,7 @@ import type { Workpiece } from "../state/workpiece";
 import type { SheetHand } from "./hand";
 import type { Cell, Row } from "./rows";
 import { tokenItems } from "./tokenItems";
+import { sheetWords } from "./words";
 
 interface Here {
   readonly workpiece: Workpiece;
@@ -23,8 +24,10 @@ const moveItems = ({ workpiece, edits, hand, row, cell }: Here): MenuItem[] => {
   const { winner, all } = scopes;
   const widest = all[0]?.reach ?? 1;
   const words = (s: (typeof all)[number]): string => {
-    if (s.reach === widest) return "Say it for all variants";
-    return s.reach === 1 ? "Say it only here" : `Say it where ${conditionText(piece, s.when)}`;
+    if (s.reach === widest) return sheetWords.sayAllVariants;
+    return s.reach === 1
+      ? sheetWords.sayOnlyHere
+      : sheetWords.sayWhere(conditionText(piece, s.when));
   };
   return all
     .filter((s) => !sameCondition(s.when, winner.when))
@@ -45,14 +48,11 @@ export const cellMenu = (here: Here): MenuItem[] => {
   const paste = () =>
     void navigator.clipboard?.readText().then(
       (text) => hand.paste(text),
-      () =>
-        workpiece.state.setProblem(
-          "The browser does not let Nubble read the clipboard here: press Ctrl+V instead.",
-        ),
+      () => workpiece.state.setProblem(sheetWords.browserDoesNotLet),
     );
   return [
     {
-      label: "Inherit again",
+      label: sheetWords.inheritAgain,
       keys: "Delete",
       disabled: !cell.origin.own || cell.origin.styled,
       onPick: () => hand.clear(),
@@ -60,11 +60,11 @@ export const cellMenu = (here: Here): MenuItem[] => {
     ...moveItems(here),
     "line",
     {
-      label: "Copy",
-      keys: "Ctrl+C",
+      label: sheetWords.copy,
+      keys: sheetWords.ctrlC,
       onPick: () => void navigator.clipboard?.writeText(hand.copy()),
     },
-    { label: "Paste", keys: "Ctrl+V", onPick: paste },
+    { label: sheetWords.paste, keys: sheetWords.ctrlV, onPick: paste },
     ...tokenItems(here),
   ];
 };

@@ -18,6 +18,7 @@ import type { Workpiece } from "../state/workpiece";
 import { fromText, toText } from "./clipboard";
 import { cellOf, readCell } from "./rows";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 export interface CellPlace {
   readonly row: number;
@@ -336,8 +337,7 @@ export class SheetHand extends Watched {
       ),
     );
     if (list.length) this.edits.clearAll(list);
-    else
-      this.state.setProblem("These values are inherited here already: there is nothing to clear.");
+    else this.state.setProblem(sheetWords.theseValuesAreInherited);
   }
 
   /** The chosen range as text for spreadsheets. */

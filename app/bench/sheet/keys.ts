@@ -1,5 +1,6 @@
 import type { KeyEntry } from "../../ui/keys";
 import type { SheetHand } from "./hand";
+import { sheetWords } from "./words";
 
 /** What the keys of the sheet act on. */
 export interface SheetKeys {
@@ -20,32 +21,32 @@ const withKey = (modifier: string) => arrows.map((key) => `${modifier}+${key}`);
 
 /** The keys of the sheet, on a cell that is not being edited. */
 export const sheetKeys: readonly SheetKey[] = [
-  { keys: [...arrows, ...pages], words: "Go to another cell", run: walk },
-  { keys: withKey("Shift"), words: "Choose a range", run: walk },
-  { keys: withKey("$mod"), words: "Go to the last cell that way", run: walk },
+  { keys: [...arrows, ...pages], words: sheetWords.goAnotherCell, run: walk },
+  { keys: withKey("Shift"), words: sheetWords.chooseRange, run: walk },
+  { keys: withKey("$mod"), words: sheetWords.goLastCellWay, run: walk },
   {
     keys: ["Home", "End", "$mod+Home", "$mod+End"],
-    words: "Go to the first or last variant",
+    words: sheetWords.goFirstOrLast,
     run: walk,
   },
   {
     keys: ["Enter", "F2"],
-    words: "Edit the cell; a yes becomes a no",
+    words: sheetWords.editCellYesBecomes,
     run: ({ hand }) => hand.press(),
   },
   {
     keys: ["$mod+Enter"],
-    words: "Give the other chosen columns this value",
+    words: sheetWords.giveOtherChosenColumns,
     run: ({ hand }) => hand.fillChosen(),
   },
   {
     keys: ["Delete", "Backspace"],
-    words: "Inherit again",
+    words: sheetWords.inheritAgain,
     run: ({ hand }) => hand.clear(),
   },
   {
     keys: ["Shift+F10", "ContextMenu"],
-    words: "What can be done with the cell",
+    words: sheetWords.whatCanBeDone,
     run: ({ openMenu }) => openMenu(),
   },
 ];

@@ -24,6 +24,7 @@ import {
 } from "#core/properties";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
 import { familiesOf, tokenWords } from "../../parts/tokens";
+import { sheetWords } from "./words";
 
 /** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
 export interface Row {
@@ -43,17 +44,17 @@ export interface Row {
 }
 
 export const groupNames: Readonly<Record<PropertyGroup, string>> = {
-  place: "Place and size",
-  arrange: "Arrangement",
-  paint: "Paint",
-  border: "Border",
-  text: "Text",
-  meaning: "Meaning",
-  copy: "This copy",
+  place: sheetWords.placeSize,
+  arrange: sheetWords.arrangement,
+  paint: sheetWords.paint,
+  border: sheetWords.border,
+  text: sheetWords.text,
+  meaning: sheetWords.meaning,
+  copy: sheetWords.thisCopy,
 };
 
 const styleChoices = (project: Project) => [
-  { value: "" as SpecifiedValue, words: "none" },
+  { value: "" as SpecifiedValue, words: sheetWords.none },
   ...inOrder(project.tokens)
     .filter((t) => t.type === "style")
     .map((t) => ({ value: { token: t.id }, words: tokenWords(t) })),
@@ -71,8 +72,8 @@ const asChoices = (project: Project, type: ValueType): Row["choices"] => {
   }
   return type.is === "flag"
     ? [
-        { value: true, words: "yes" },
-        { value: false, words: "no" },
+        { value: true, words: sheetWords.yes },
+        { value: false, words: sheetWords.no },
       ]
     : null;
 };
@@ -144,7 +145,7 @@ const copyRows = (
   const rows: Row[] = [
     {
       key: "component",
-      label: "component",
+      label: sheetWords.component,
       group: "copy",
       type: { is: "reference" },
       choices: pieces,
@@ -156,7 +157,7 @@ const copyRows = (
   for (const t of traitsOf(component)) {
     rows.push({
       key: TRAIT + t.id,
-      label: `starts with ${t.name}`,
+      label: sheetWords.starts(t.name),
       group: "copy",
       type: { is: "reference" },
       choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })),
@@ -273,12 +274,12 @@ export const wordsFor = (project: Project, row: Row, said: SpecifiedValue | unde
   if (isBound(said))
     return project.tokens[said.token]
       ? tokenWords(project.tokens[said.token] as Token)
-      : "a removed token";
-  if (row.type.is === "reference") return "a removed one";
+      : sheetWords.removedToken;
+  if (row.type.is === "reference") return sheetWords.removedOne;
   const picture = typeof said === "object" && "fit" in said ? said.picture : null;
   const id = row.type.is === "asset" ? said : picture;
   if (typeof id === "string")
-    return id === "" ? "none" : (project.assets[id]?.name ?? "a removed one");
+    return id === "" ? "none" : (project.assets[id]?.name ?? sheetWords.removedOne);
   return showValue(said);
 };
 
@@ -353,7 +354,7 @@ export const readCell = (
       row.choices.find((c) => word !== "" && c.words.toLowerCase().startsWith(word));
     return found
       ? put(found.value)
-      : { ok: false, error: `one of ${row.choices.map((c) => c.words).join(", ")}` };
+      : { ok: false, error: sheetWords.one(row.choices.map((c) => c.words).join(", ")) };
   }
   const token = word === "" ? undefined : tokenNamed(project, row, word);
   if (token) return put({ token: token.id });
@@ -364,11 +365,11 @@ export const readCell = (
     );
     return asset || word === "none" || word === ""
       ? put(asset?.id ?? "")
-      : { ok: false, error: `the project has no ${of} “${text.trim()}”` };
+      : { ok: false, error: sheetWords.projectHasNo(of, text.trim()) };
   }
   const parsed = parseValue(row.type, text, current ?? 0);
   if (!parsed.ok)
-    return { ok: false, error: row.mode ? `${parsed.error}; or fit, or stretch` : parsed.error };
+    return { ok: false, error: row.mode ? sheetWords.orFitOrStretch(parsed.error) : parsed.error };
   return put(parsed.value);
 };
 

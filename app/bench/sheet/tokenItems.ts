@@ -6,6 +6,7 @@ import type { MenuItem } from "../../ui/ContextMenu";
 import type { BenchEdits } from "../commands/edits";
 import type { Workpiece } from "../state/workpiece";
 import type { Cell, Row } from "./rows";
+import { sheetWords } from "./words";
 
 interface Here {
   readonly workpiece: Workpiece;
@@ -28,7 +29,7 @@ const sayAll = (
 /** Makes a token of what a cell says and binds the cell to it, in one step of undo. */
 const makeToken = (here: Here, type: TokenType, name: string): void => {
   const { workpiece, edits, cell } = here;
-  const gesture = `token of ${name}`;
+  const gesture = sheetWords.tokenName(name);
   const made = workpiece.make(
     (project) => addToken(project, type, cutText(name, 100), cell.said as TokenValue),
     gesture,
@@ -36,9 +37,7 @@ const makeToken = (here: Here, type: TokenType, name: string): void => {
   if (!made) return;
   sayAll(here, { token: made.id }, gesture);
   edits.endGesture();
-  edits.note(
-    `Made the token “${name}” and bound this value to it. Rename it on the project’s System page.`,
-  );
+  edits.note(sheetWords.madeTokenBoundThis(name));
 };
 
 /** Letting each placed copy set this, or no longer. */
@@ -50,7 +49,7 @@ const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
   const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
   return [
     {
-      label: option ? "No longer an option of each copy" : "Let each copy set this",
+      label: option ? sheetWords.noLongerOptionEach : sheetWords.letEachCopySet,
       onPick: () =>
         workpiece.run((_, now) =>
           option ? removeOption(now, option.id) : addOption(now, layer.id, key).change,
@@ -68,12 +67,12 @@ export const tokenItems = (here: Here): MenuItem[] => {
   const items: MenuItem[] = [];
   if (type !== null && layer)
     items.push({
-      label: "Make a token of it",
+      label: sheetWords.makeToken,
       onPick: () => makeToken(here, type, `${layer.name} ${row.label}`),
     });
   if (cell.token !== null && value !== undefined)
     items.push({
-      label: "Keep the value, without the token",
+      label: sheetWords.keepValueWithoutToken,
       onPick: () => sayAll(here, value),
     });
   items.push(...optionItem(here));

@@ -4,19 +4,20 @@ import { ROOT } from "#core/project";
 import { Tool } from "../../ui/Tool";
 import { useArranging } from "../commands/arranging";
 import { useChosen } from "../state/context";
+import { stageWords } from "./words";
 
 const lines = [
-  ["left", "Line up on the left"],
-  ["centre", "Line up on the middle across"],
-  ["right", "Line up on the right"],
-  ["top", "Line up at the top"],
-  ["middle", "Line up on the middle down"],
-  ["bottom", "Line up at the bottom"],
+  ["left", stageWords.lineUpOnLeft],
+  ["centre", stageWords.lineUpOnMiddle],
+  ["right", stageWords.lineUpOnRight],
+  ["top", stageWords.lineUpAtTop],
+  ["middle", stageWords.lineUpOnMiddleDown],
+  ["bottom", stageWords.lineUpAtBottom],
 ] as const;
 
 const gaps = [
-  ["x", "Equal gaps across"],
-  ["y", "Equal gaps down"],
+  ["x", stageWords.equalGapsAcross],
+  ["y", stageWords.equalGapsDown],
 ] as const;
 
 /** Lining up and spacing of what is chosen; a single layer lines up with the box it lies in. */
@@ -25,7 +26,7 @@ export const AlignBar = memo(function AlignBar() {
   const arranging = useArranging();
   if (chosen.length === 0) return null;
   return (
-    <ButtonToolbar className="align-bar" aria-label="Line up and space">
+    <ButtonToolbar className="align-bar" aria-label={stageWords.lineUpSpace}>
       {lines.map(([how, words]) => (
         <Tool
           key={how}
@@ -46,8 +47,8 @@ export const AlignBar = memo(function AlignBar() {
           />
         ))}
       <Tool
-        label="Group"
-        title="Group (Ctrl+G)"
+        label={stageWords.group}
+        title={stageWords.groupCtrlG}
         icon="group"
         iconSize={15}
         onClick={() => arranging.wrap("group")}

@@ -25,6 +25,7 @@ import { MarksLayer } from "./Marks";
 import { OnionPath } from "./OnionPath";
 import { ReferenceView } from "./Reference";
 import { useCardHand } from "./useCardHand";
+import { stageWords } from "./words";
 
 /** What tools draw over a card. */
 export interface OverCard {
@@ -119,7 +120,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   return (
     <section
       className={["card-variant", ...marks].join(" ")}
-      aria-label={`Variant ${name}`}
+      aria-label={stageWords.variantName(name)}
       data-variant={variantKey(varying, variant)}
     >
       <CardHead

@@ -9,6 +9,7 @@ import { NameField } from "../../ui/NameField";
 import { Tool } from "../../ui/Tool";
 import { chooseCard } from "../state/active";
 import { useBench, useBenchStore, useCommand, useVarying } from "../state/context";
+import { stageWords } from "./words";
 
 interface Props {
   readonly variant: Variant;
@@ -38,20 +39,20 @@ export const CardHead = memo(function CardHead(props: Props) {
   return (
     <header onContextMenu={(e) => onMenu(e, variant)}>
       {pinned && (
-        <span className="quiet" title="Pinned">
+        <span className="quiet" title={stageWords.pinned}>
           <Icon name="pin" size={12} />
         </span>
       )}
       {naming ? (
-        <NameField value={name} label="Name of the variant" onDone={named} />
+        <NameField value={name} label={stageWords.nameVariant} onDone={named} />
       ) : (
         <Button
           variant="name"
           className="card-name"
           aria-pressed={pressed}
-          title="Shift or Ctrl chooses several cards"
+          title={stageWords.shiftOrCtrlChooses}
           onDoubleClick={() => {
-            if (several) store.getState().rename(`variant ${key}`);
+            if (several) store.getState().rename(stageWords.variant(key));
           }}
           onClick={(e) =>
             chooseCard(piece, store.getState(), variant, e.shiftKey || e.ctrlKey || e.metaKey)
@@ -60,16 +61,18 @@ export const CardHead = memo(function CardHead(props: Props) {
           {name}
         </Button>
       )}
-      {resting && several && name !== "at rest" && <span className="quiet">resting</span>}
+      {resting && several && name !== "at rest" && (
+        <span className="quiet">{stageWords.resting}</span>
+      )}
       {lit && several && (
-        <span className="lands" title="The next edit lands here">
-          edits land here
+        <span className="lands" title={stageWords.nextEditLandsHere}>
+          {stageWords.editsLandHere}
         </span>
       )}
       <Tool
         size="sm"
         className={`card-more${lit && several ? "" : " alone"}`}
-        label={`More for variant ${name}`}
+        label={stageWords.moreVariant(name)}
         onClick={(e) => onMenu(e, variant)}
       >
         …

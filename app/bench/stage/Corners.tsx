@@ -7,6 +7,7 @@ import { useEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
 import { Round, inwards, usedRadii } from "./gestures/round";
 import { pointingAt } from "./gestures/pointing";
+import { stageWords } from "./words";
 
 /** How far from the corner the knob of a radius of 0 lies, px on screen. */
 const INSET = 12;
@@ -53,7 +54,7 @@ export const Corners = memo(function Corners(props: { placed: LayoutBox; id: Id;
         key={corner}
         className="corner-knob"
         data-corner={corner}
-        title="Drag to round the corners; with Alt this one"
+        title={stageWords.dragRoundCornersAlt}
         style={style}
         onPointerDown={down(corner)}
         onPointerMove={move}

@@ -9,10 +9,11 @@ import { Menu } from "../../ui/Menu";
 import { useBench, useVarying } from "../state/context";
 import { downOf } from "../state/grid";
 import { wholeGrid } from "../state/view";
+import { stageWords } from "./words";
 
 const ways = [
-  { value: "down", words: "down" },
-  { value: "across", words: "across" },
+  { value: "down", words: stageWords.down },
+  { value: "across", words: stageWords.across },
 ] as const;
 
 /** Which way a trait goes, and which of its values are shown. */
@@ -39,7 +40,7 @@ const TraitWay = ({ trait }: { trait: Trait }) => {
         <Swatch pattern={trait.pattern} />
         <span className="grid-trait">{trait.name}</span>
         <Choices
-          label={`${trait.name} goes`}
+          label={stageWords.goes(trait.name)}
           value={down.has(trait.id) ? "down" : "across"}
           choices={ways}
           onChoose={lay}
@@ -69,18 +70,18 @@ export const GridMenu = () => {
       <Dropdown.Toggle
         variant="tool"
         className={hidden ? "active" : ""}
-        aria-label={hidden ? `Cards, ${hidden} left out` : "Cards"}
-        title="Which cards are shown, and along which traits"
+        aria-label={hidden ? stageWords.cardsLeftOut(hidden) : stageWords.cards}
+        title={stageWords.whichCardsAreShown}
       >
         <Icon name="filter" size={14} />
-        {hidden ? `${hidden} left out` : "Cards"}
+        {hidden ? stageWords.leftOut(hidden) : stageWords.cards}
       </Dropdown.Toggle>
       <Menu className="grid-menu">
         {traitsOf(piece).map((t) => (
           <TraitWay key={t.id} trait={t} />
         ))}
         <Button variant="link" size="sm" onClick={() => setGrid(wholeGrid)}>
-          Show all cards as usual
+          {stageWords.showAllCardsUsual}
         </Button>
       </Menu>
     </Dropdown>

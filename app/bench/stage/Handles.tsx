@@ -71,7 +71,11 @@ const useHeld = () => {
     held.current?.end();
     held.current = null;
   };
-  return { held, end };
+  const begin = (gesture: Held) => {
+    held.current = gesture;
+  };
+  const isHeld = () => held.current !== null;
+  return { begin, isHeld, end };
 };
 
 interface Props {
@@ -94,7 +98,7 @@ interface PullProps extends Props {
 const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
-  const { held, end } = useHeld();
+  const { begin, isHeld, end } = useHeld();
   const pull = useRef<{ x: number; y: number; map: Affine; resize: Resize } | null>(null);
   const [dx, dy] = direction;
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
@@ -103,11 +107,11 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
     e.currentTarget.setPointerCapture(e.pointerId);
     const resize = new Resize(workpiece, edits, { placed, zoom }, layers);
     pull.current = { x: e.clientX, y: e.clientY, map, resize };
-    held.current = resize;
+    begin(resize);
   };
   const onPointerMove = (e: PointerEvent) => {
     const { current } = pull;
-    if (!current || !held.current) return;
+    if (!current || !isHeld()) return;
     const [x, y] = wayInto(
       current.map,
       (e.clientX - current.x) / zoom,
@@ -139,7 +143,7 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
 const TurnHandle = ({ placed, id }: { placed: LayoutBox; id: Id }) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
-  const { held, end } = useHeld();
+  const { begin, isHeld, end } = useHeld();
   const hand = useRef<{ turn: Turn; middle: readonly [number, number]; by: number } | null>(null);
   const last = useRef<readonly [number, number]>([0, 0]);
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
@@ -151,11 +155,11 @@ const TurnHandle = ({ placed, id }: { placed: LayoutBox; id: Id }) => {
     const middle = box ? ([box.x + box.width / 2, box.y + box.height / 2] as const) : null;
     hand.current = middle && { turn, middle, by: 0 };
     last.current = [e.clientX, e.clientY];
-    held.current = turn;
+    begin(turn);
   };
   const onPointerMove = (e: PointerEvent) => {
     const { current } = hand;
-    if (!current || !held.current) return;
+    if (!current || !isHeld()) return;
     const now = [e.clientX, e.clientY] as const;
     current.by += turnOf(current.middle, last.current, now);
     last.current = now;

@@ -1,5 +1,6 @@
 import type { LayoutBox } from "#core/layout";
 import type { Preview } from "../state/timing";
+import { stageWords } from "./words";
 
 /** The moment that is shown, and the path a layer takes, closer dots where it is slower. */
 export const OnionPath = ({
@@ -12,7 +13,7 @@ export const OnionPath = ({
   zoom: number;
 }) => (
   <>
-    <span className="preview-time mono">{preview.at} ms</span>
+    <span className="preview-time mono">{stageWords.ms(preview.at)}</span>
     {placed && preview.path.length > 0 && (
       <svg
         className="onion"

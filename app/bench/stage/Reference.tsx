@@ -11,6 +11,7 @@ import { Menu } from "../../ui/Menu";
 import { NumberField } from "../../ui/NumberField";
 import { Tool } from "../../ui/Tool";
 import { useBench, useCommand, usePiece, useWorkpiece } from "../state/context";
+import { stageWords } from "./words";
 
 /** How strongly a reference picture shows at first. */
 const DIMMED = 0.4;
@@ -66,9 +67,9 @@ const useTakeReference = () => {
 };
 
 const numbers = [
-  { key: "x", words: "x", label: "Reference x", min: -1e4 },
-  { key: "y", words: "y", label: "Reference y", min: -1e4 },
-  { key: "width", words: "wide", label: "Reference width", min: 1 },
+  { key: "x", words: "x", label: stageWords.referenceX, min: -1e4 },
+  { key: "y", words: "y", label: stageWords.referenceY, min: -1e4 },
+  { key: "width", words: stageWords.wide, label: stageWords.referenceWidth, min: 1 },
 ] as const;
 
 /** The place, size and strength of the reference picture. */
@@ -98,7 +99,7 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
         </span>
       ))}
       <Form.Range
-        aria-label="Strength of the reference"
+        aria-label={stageWords.strengthReference}
         min={0.05}
         max={1}
         step={0.05}
@@ -110,10 +111,10 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
         icon="dropper"
         iconSize={13}
         on={tool === "dropper"}
-        title="Pick a colour from it (Q)"
+        title={stageWords.pickColourFromQ}
         onClick={() => toggleTool("dropper")}
       >
-        Pick
+        {stageWords.pick}
       </Tool>
     </div>
   );
@@ -128,28 +129,24 @@ const ReferencePart = () => {
   return (
     <div className="reference-part">
       <div className="side-head">
-        <h2 className="caption">Reference picture</h2>
+        <h2 className="caption">{stageWords.referencePicture}</h2>
         {reference ? (
           <CloseButton
-            aria-label="Take the reference picture away"
-            title="Take it away"
+            aria-label={stageWords.takeReferencePictureAway}
+            title={stageWords.takeAway}
             onClick={() => command((_, piece) => setReference(piece, null))}
           />
         ) : (
           <FileButton
-            label="Choose a reference picture"
+            label={stageWords.chooseReferencePicture}
             accept={pictureTypes.join(",")}
             onFiles={([file]) => file && void take(file).then(setTrouble)}
           >
-            Choose …
+            {stageWords.choose}
           </FileButton>
         )}
       </div>
-      {!reference && (
-        <Form.Text as="p">
-          A picture under the cards to measure (M) and trace. It is no part of the piece.
-        </Form.Text>
-      )}
+      {!reference && <Form.Text as="p">{stageWords.pictureUnderCardsMeasure}</Form.Text>}
       {trouble !== null && (
         <p className="refusal" role="alert">
           {trouble}
@@ -165,8 +162,8 @@ export const ReferenceMenu = () => (
   <Dropdown autoClose="outside" drop="up">
     <Dropdown.Toggle
       variant="tool"
-      aria-label="Reference picture"
-      title="A picture under the cards to measure and trace"
+      aria-label={stageWords.referencePicture}
+      title={stageWords.pictureUnderCardsMeasureTrace}
     >
       <Icon name="picture" size={14} />
     </Dropdown.Toggle>

@@ -5,15 +5,16 @@ import type { Reach } from "#core/looks";
 import type { Varying } from "#core/project";
 import { Choices } from "../../ui/Choices";
 import { useActive, useBench, useVarying } from "../state/context";
+import { stageWords } from "./words";
 
 const keyOf = (whens: Reach["whens"]): string => JSON.stringify(whens);
 
 /** What a scope is called: by what it reaches. */
 const reachText = (piece: Varying, { whens, reach }: Reach, all: number): string => {
   const [first = {}] = whens;
-  if (reach === all) return all === 1 ? "the only variant" : `all ${all} variants`;
-  if (reach === 1) return "only this one";
-  return whens.length > 1 ? `only these ${reach}` : `where ${conditionText(piece, first)}`;
+  if (reach === all) return all === 1 ? stageWords.onlyVariant : `all ${all} variants`;
+  if (reach === 1) return stageWords.onlyThisOne;
+  return whens.length > 1 ? stageWords.onlyThese(reach) : `where ${conditionText(piece, first)}`;
 };
 
 /** What happened beside the scope, and what is offered about it. */
@@ -38,7 +39,7 @@ const HintLine = () => {
             </Button>
           )}
           <Button variant="link" size="sm" onClick={() => tell(null)}>
-            Close
+            {stageWords.close}
           </Button>
         </>
       )}
@@ -57,24 +58,22 @@ export const ScopeBar = memo(function ScopeBar() {
   const all = variantsOf(piece).length;
   const reaches = reachesFor(piece, variants);
   const why =
-    variants.length > 1
-      ? "; exactly the chosen ones or the fewest around them"
-      : "; what sets this variant apart";
+    variants.length > 1 ? stageWords.exactlyChosenOnesOr : "; what sets this variant apart";
   const chosen = reaches.find((r) => sameConditions(r.whens, whens));
   return (
     <div className="scope-bar">
       <div className="scope-line">
         <span className="scope-lead" aria-hidden="true">
-          Changes reach
+          {stageWords.changesReach}
         </span>
         <Choices
-          label="Changes reach"
+          label={stageWords.changesReach}
           variant="chip"
           value={chosen ? keyOf(chosen.whens) : ""}
           onChoose={(key) => reach(reaches.find((r) => keyOf(r.whens) === key)?.whens ?? null)}
           choices={reaches.map((r) => ({
             value: keyOf(r.whens),
-            title: `Reaches ${r.reach} of ${all} variants${r.suggested ? why : ""}`,
+            title: stageWords.reachesVariants(r.reach, all, r.suggested ? why : ""),
             words: (
               <>
                 {reachText(piece, r, all)}
@@ -83,7 +82,9 @@ export const ScopeBar = memo(function ScopeBar() {
             ),
           }))}
         />
-        {variants.length > 1 && <span className="scope-cards">{variants.length} cards chosen</span>}
+        {variants.length > 1 && (
+          <span className="scope-cards">{stageWords.cardsChosen(variants.length)}</span>
+        )}
       </div>
       <HintLine />
     </div>

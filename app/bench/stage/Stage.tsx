@@ -31,6 +31,7 @@ import { Slot } from "./Slot";
 import { StageGrid } from "./StageGrid";
 import { variantMenu } from "./variantMenu";
 import { ZoomBar } from "./ZoomBar";
+import { stageWords } from "./words";
 
 /** More cards than this are not laid out at once: choose which ones with the menu of cards. */
 const MOST_CARDS = 240;
@@ -142,7 +143,7 @@ const useDrop = (zoom: number) => {
   const edits = useEdits();
   const insert = useInserter();
   const onDragOver = (e: DragEvent) => {
-    if (!e.dataTransfer.types.includes("Files")) return;
+    if (!e.dataTransfer.types.includes(stageWords.files)) return;
     e.preventDefault();
     e.dataTransfer.dropEffect = "copy";
   };
@@ -163,20 +164,14 @@ const EmptyPiece = () => {
   const kind = usePiece((p) => p.kind);
   const empty = usePiece((p) => Object.keys(p.layers).length === 1);
   if (!empty) return null;
-  return (
-    <p className="stage-empty">
-      An empty {kind}. Insert a box, an ellipse or a text on the left, draw with the pen (P), or
-      drop a picture or SVG file here. Then declare its traits: every combination becomes a card.
-    </p>
-  );
+  return <p className="stage-empty">{stageWords.emptyInsertBoxEllipse(kind)}</p>;
 };
 
 const TooMany = ({ piece }: { piece: Varying }) => {
   const all = variantsOf(piece).length;
   return (
     <p className="stage-empty">
-      Only the first {MOST_CARDS} of {all >= MOST_VARIANTS ? `more than ${MOST_VARIANTS}` : all}{" "}
-      variants are shown. Choose which ones with “Cards”.
+      {stageWords.onlyFirstVariantsAre(MOST_CARDS, all >= MOST_VARIANTS, MOST_VARIANTS, all)}
     </p>
   );
 };

@@ -10,6 +10,7 @@ import { gridOf, headings, variantOf } from "../state/grid";
 import type { GridLine } from "../state/grid";
 import type { GridView } from "../state/view";
 import { GAP, SIDE } from "./fit";
+import { stageWords } from "./words";
 
 /** What a heading says of the values that change with its line. */
 const Heads = ({ lines, at }: { lines: readonly GridLine[]; at: number }) =>
@@ -27,9 +28,9 @@ const Unused = ({ piece, variant }: { piece: Varying; variant: Variant }) => {
   const command = useCommand();
   return (
     <div className="card-away">
-      <span>{variantName(piece, variant)}: not used</span>
+      <span>{stageWords.notUsed(variantName(piece, variant))}</span>
       <Button variant="link" size="sm" onClick={() => command((_, now) => usedAgain(now, variant))}>
-        Use it again
+        {stageWords.useAgain}
       </Button>
     </div>
   );
@@ -53,7 +54,7 @@ const Pins = ({ piece, view, cardWidth, cardOf }: Props) => {
     <div
       className="stage-grid pins"
       role="group"
-      aria-label="Pinned cards"
+      aria-label={stageWords.pinnedCards}
       style={{ gap: GAP, gridAutoColumns: cardWidth }}
     >
       {pinned.map((v) => (
@@ -74,7 +75,7 @@ export const StageGrid = (props: Props) => {
   const cell = (variant: Variant) => {
     if (isUnused(piece, variant)) return <Unused piece={piece} variant={variant} />;
     if (pinned.has(variantKey(piece, variant)))
-      return <div className="card-away">pinned above</div>;
+      return <div className="card-away">{stageWords.pinnedAbove}</div>;
     return cardOf(variant, false);
   };
   return (

@@ -8,6 +8,7 @@ import { gridOf, variantOf } from "../state/grid";
 import { nextZoom } from "./fit";
 import { GridMenu } from "./GridBar";
 import { ReferenceMenu } from "./Reference";
+import { stageWords } from "./words";
 
 interface Props {
   /** px on screen per px of the piece */
@@ -33,25 +34,27 @@ export const ZoomBar = memo(function ZoomBar({ zoom, onFit }: Props) {
     if (next !== null) setZoom(next);
   };
   return (
-    <ButtonToolbar className="zoom-bar" aria-label="Zoom">
+    <ButtonToolbar className="zoom-bar" aria-label={stageWords.zoom}>
       {only && (
         <Tool on onClick={() => showOnly(null)}>
-          All cards
+          {stageWords.allCards}
         </Tool>
       )}
       <ReferenceMenu />
       {traitsOf(piece).length > 0 && !only && <GridMenu />}
-      {unused > 0 && !only && <span className="quiet small-text">{unused} not used</span>}
-      <Tool icon="minus" label="Smaller" onClick={() => turn(-1)} />
-      <Tool className="mono" title="Real size" onClick={() => setZoom(1)}>
+      {unused > 0 && !only && (
+        <span className="quiet small-text">{stageWords.notUsedUnused(unused)}</span>
+      )}
+      <Tool icon="minus" label={stageWords.smaller} onClick={() => turn(-1)} />
+      <Tool className="mono" title={stageWords.realSize} onClick={() => setZoom(1)}>
         {Math.round(zoom * 100)} %
       </Tool>
-      <Tool icon="plus" label="Larger" onClick={() => turn(1)} />
+      <Tool icon="plus" label={stageWords.larger} onClick={() => turn(1)} />
       <Tool on={fits} onClick={onFit}>
-        Fit
+        {stageWords.fit}
       </Tool>
-      <Tool title="Choose the whole piece, to set its size and fill" onClick={() => choose([ROOT])}>
-        Whole piece
+      <Tool title={stageWords.chooseWholePieceSet} onClick={() => choose([ROOT])}>
+        {stageWords.wholePiece}
       </Tool>
     </ButtonToolbar>
   );

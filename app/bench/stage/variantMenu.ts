@@ -12,6 +12,7 @@ import type { Condition, Variant } from "#core/project";
 import type { MenuItem } from "../../ui/ContextMenu";
 import type { Arranging } from "../commands/arranging";
 import type { Workpiece } from "../state/workpiece";
+import { stageWords } from "./words";
 
 interface Here {
   readonly workpiece: Workpiece;
@@ -37,19 +38,19 @@ export const variantMenu = ({ workpiece, variant, arranging }: Here): MenuItem[]
   };
   return [
     {
-      label: "Name this variant …",
+      label: stageWords.nameThisVariant,
       disabled: Object.keys(piece.traits).length === 0,
       onPick: () => state.rename(`variant ${key}`),
     },
     {
-      label: "Show it alone, large",
+      label: stageWords.showAloneLarge,
       onPick: () => {
         state.look(variant);
         state.showOnly(variant);
       },
     },
     {
-      label: pinned ? "Unpin" : "Pin to the top",
+      label: pinned ? stageWords.unpin : stageWords.pinTop,
       onPick: () => {
         const others = state.grid.pinned.filter((v) => variantKey(piece, v) !== key);
         state.setGrid({ ...state.grid, pinned: pinned ? others : [...others, variant] });
@@ -59,31 +60,35 @@ export const variantMenu = ({ workpiece, variant, arranging }: Here): MenuItem[]
     {
       label:
         variantKey(piece, against) === key
-          ? "Compare with another card (choose one first)"
-          : `Compare with “${variantName(piece, against)}” …`,
+          ? stageWords.compareAnotherCardChoose
+          : stageWords.compare(variantName(piece, against)),
       disabled: variantKey(piece, against) === key,
       onPick: () => state.openDialog({ kind: "compare", a: against, b: variant }),
     },
-    { label: "Hold this variant's look", onPick: () => arranging.copyVariant(variant) },
+    { label: stageWords.holdThisVariantsLook, onPick: () => arranging.copyVariant(variant) },
     {
       label:
         held?.piece === piece.id
-          ? `Make it look like “${variantName(piece, held.variant)}”`
-          : "Make it look like a held one",
+          ? stageWords.makeLookLike(variantName(piece, held.variant))
+          : stageWords.makeLookLikeHeld,
       disabled: held?.piece !== piece.id || variantKey(piece, held.variant) === key,
       onPick: () => arranging.pasteVariant(variant),
     },
-    { label: "Reset the whole variant", disabled: resting, onPick: () => arranging.reset(variant) },
+    {
+      label: stageWords.resetWholeVariant,
+      disabled: resting,
+      onPick: () => arranging.reset(variant),
+    },
     "line",
     {
-      label: "Not used: only this one",
+      label: stageWords.notUsedOnlyThis,
       disabled: resting,
       onPick: () => unuse(onlyScope(piece, variant)),
     },
     ...(wider && !resting
       ? [
           {
-            label: `Not used: where ${conditionText(piece, suggested)}`,
+            label: stageWords.notUsedWhere(conditionText(piece, suggested)),
             onPick: () => unuse(suggested),
           },
         ]

@@ -15,6 +15,7 @@ import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
 import { Tool } from "../../ui/Tool";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 export type LaneParts = Partial<Omit<Lane, "layer" | "key">>;
 export type SetLane = (parts: LaneParts, gesture: string) => void;
@@ -29,21 +30,21 @@ interface LaneProps {
 /** When a lane begins, how long it takes, and by which curve. */
 export const LaneTime = ({ lane, set }: LaneProps) => (
   <span className="effect">
-    after{" "}
+    {timingWords.after}{" "}
     <NumberField
-      label="Delay of the lane in milliseconds"
+      label={timingWords.delayLaneMilliseconds}
       value={Math.round(lane.delay)}
       min={0}
       max={MINUTE}
       step={10}
       onChange={(delay) => set({ delay }, "delay")}
     />{" "}
-    ms,
+    {timingWords.ms}
     {isSpring(lane.easing) ? (
       <span className="mono quiet">{Math.round(lengthOf(lane))}</span>
     ) : (
       <NumberField
-        label="Duration of the lane in milliseconds"
+        label={timingWords.durationLaneMilliseconds}
         value={Math.round(lane.duration)}
         min={0}
         max={MINUTE}
@@ -51,9 +52,9 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
         onChange={(duration) => set({ duration }, "duration")}
       />
     )}{" "}
-    ms
+    {timingWords.msInCurveFields}
     <EasingPart
-      label="Curve of the lane"
+      label={timingWords.curveLane}
       easing={lane.easing}
       onChange={(easing) => set({ easing }, "easing")}
     />
@@ -63,7 +64,7 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
 const EVER = "ever";
 const oftens = [1, 2, 3, 4, 5, 8].map((n) => ({
   value: String(n),
-  words: n === 1 ? "once" : `${n} times`,
+  words: n === 1 ? timingWords.once : `${n} times`,
 }));
 
 /** How often a lane is gone through, as it is kept: 0 for ever, nothing for once. */
@@ -75,15 +76,15 @@ const timesOf = (choice: string): number | undefined => {
 /** How often a lane is gone through, and whether back again. */
 export const LaneTimes = ({ lane, set }: LaneProps) => (
   <div className="effect small-text">
-    goes{" "}
+    {timingWords.goes}{" "}
     <Pick
-      label="How often"
+      label={timingWords.howOften}
       value={lane.times === 0 ? EVER : String(lane.times ?? 1)}
-      options={[...oftens, { value: EVER, words: "for ever" }]}
+      options={[...oftens, { value: EVER, words: timingWords.ever }]}
       onPick={(choice) => set({ times: timesOf(choice) }, "times")}
     />
     <Check
-      words="there and back"
+      words={timingWords.thereBack}
       checked={lane.turns === true}
       disabled={(lane.times ?? 1) === 1}
       onSwitch={(on) => set({ turns: on ? true : undefined }, "turns")}
@@ -101,13 +102,13 @@ const OTHER = "other";
 
 /** The values a lane goes through on its way, each with the curve that leads to it. */
 export const Poses = ({ timed, name, lane }: PosesProps) => (
-  <ol className="poses" aria-label="Poses">
+  <ol className="poses" aria-label={timingWords.poses}>
     {lane.poses?.map((p, i) => (
       <li key={i} className="effect small-text">
-        {Math.round(p.at * lengthOf(lane))} ms:{" "}
+        {timingWords.msAt(p.at * lengthOf(lane))}{" "}
         <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}</b>
         <Pick
-          label={`Curve of pose ${i + 1}`}
+          label={timingWords.curvePose(i)}
           value={typeof p.easing === "string" ? p.easing : OTHER}
           options={[
             ...(typeof p.easing === "string"
@@ -121,7 +122,7 @@ export const Poses = ({ timed, name, lane }: PosesProps) => (
           size="sm"
           icon="close"
           iconSize={11}
-          label={`Remove pose ${i + 1}`}
+          label={timingWords.removePose(i)}
           onClick={() => timed.set(withoutPose(timed.motion, name, i))}
         />
       </li>
@@ -132,31 +133,31 @@ export const Poses = ({ timed, name, lane }: PosesProps) => (
 /** When the whole change begins, where it does not wait yet. */
 export const Begins = ({ timed }: { timed: Timed }) => (
   <Form.Label className="check small-text">
-    begins after
+    {timingWords.beginsAfter}
     <NumberField
-      label="Delay of the whole change in milliseconds"
+      label={timingWords.delayWholeChangeMilliseconds}
       value={0}
       min={0}
       max={MINUTE}
       step={20}
       onChange={(delay) => timed.set({ ...timed.said, delay }, "delay")}
     />
-    ms
+    {timingWords.msInCurveFields}
   </Form.Label>
 );
 
 const moments = [
-  { value: "start", words: "at the start" },
-  { value: "middle", words: "in the middle" },
-  { value: "end", words: "at the end" },
+  { value: "start", words: timingWords.atStart },
+  { value: "middle", words: timingWords.middle },
+  { value: "end", words: timingWords.atEnd },
 ] as const;
 
 /** When layers that lie over one another change places. */
 export const Restacks = ({ timed }: { timed: Timed }) => (
   <Form.Label className="check small-text">
-    layers change places
+    {timingWords.layersChangePlaces}
     <Pick
-      label="When layers change places"
+      label={timingWords.whenLayersChangePlaces}
       value={timed.motion.restacks ?? "middle"}
       options={moments}
       onPick={(moment) => {
@@ -197,12 +198,12 @@ export const BesideCurve = ({ other, onOther, compared }: BesideProps) => {
   const motions = inOrder(tokens).filter((t) => t.type === "motion");
   return (
     <Form.Label className="check small-text">
-      beside
+      {timingWords.beside}
       <Pick
-        label="Compare with"
+        label={timingWords.compare}
         value={other}
         options={[
-          { value: "", words: "nothing" },
+          { value: "", words: timingWords.nothing },
           ...motions.map((t) => ({ value: TOKEN + t.id, words: t.name })),
           ...cssWords.map((w) => ({ value: w, words: w })),
           ...presets.map((p) => ({ value: PRESET + p.name, words: p.name })),

@@ -22,6 +22,7 @@ import type { SetLane } from "./CurveFields";
 import { Plot, SpringPart } from "./CurvePlot";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 /** A motion in a time of its own is no token's any more. */
 const untokened = (motion: Motion, parts: object): Motion => {
@@ -51,7 +52,7 @@ const KeepMotion = ({ timed, now, whole }: KeepProps) => {
   if (name === null)
     return (
       <Button variant="link" size="sm" onClick={() => setName(easingText(now.easing))}>
-        Keep as a motion token …
+        {timingWords.keepMotionToken}
       </Button>
     );
   return (
@@ -64,7 +65,7 @@ const KeepMotion = ({ timed, now, whole }: KeepProps) => {
       <Form.Control
         className="word"
         autoFocus
-        aria-label="Name of the motion token"
+        aria-label={timingWords.nameMotionToken}
         value={name}
         onChange={(e) => setName(e.target.value)}
         onFocus={(e) => e.target.select()}
@@ -84,10 +85,10 @@ const CopyCss = ({ now }: { now: MotionValue }) => {
     <Button
       variant="link"
       size="sm"
-      title={error > 0 ? `Within ${Math.round(error * 1000) / 10} % of the way` : "Exactly"}
+      title={error > 0 ? timingWords.withinWay(Math.round(error * 1000) / 10) : timingWords.exactly}
       onClick={() => void navigator.clipboard.writeText(css)}
     >
-      Copy as CSS
+      {timingWords.copyCss}
     </Button>
   );
 };
@@ -110,7 +111,7 @@ const WholeFields = ({ timed }: WholeProps) => {
 /** What a curve belongs to. */
 const titleOf = ({ piece }: Timed, name: LaneName | null, lanes: number): string => {
   if (lanes > 1) return `${lanes} lanes`;
-  if (name === null) return "The whole change";
+  if (name === null) return timingWords.wholeChange;
   const key = name.key === null ? "" : `: ${laneLabel(name.key)}`;
   return `${piece.layers[name.layer]?.name ?? ""}${key}`;
 };
@@ -143,7 +144,7 @@ export const CurvePanel = ({ timed, name, names }: Props) => {
       `${gesture} ${rowKey(name)}`,
     );
   return (
-    <aside className="curve-panel" aria-label="Curve">
+    <aside className="curve-panel" aria-label={timingWords.curve}>
       <h3 className="caption">{titleOf(timed, name, names.length)}</h3>
       {lane ? (
         <LaneTime lane={lane} set={set} />
@@ -174,7 +175,7 @@ export const CurvePanel = ({ timed, name, names }: Props) => {
         <KeepMotion timed={timed} now={now} whole={name === null} />
         {name !== null && laneOf(motion, name) !== undefined && (
           <Button variant="link" size="sm" onClick={() => timed.set(withoutLane(motion, name))}>
-            <Icon name="close" size={11} /> No lane of its own
+            <Icon name="close" size={11} /> {timingWords.noLaneOwn}
           </Button>
         )}
         <CopyCss now={now} />

@@ -4,6 +4,7 @@ import { curveOf, isBezier, lengthOf, overshootOf, slopeAt, swingOf } from "#cor
 import type { Easing, Spring } from "#core/project";
 import { keyStep } from "../../ui/keys";
 import { NumberField } from "../../ui/NumberField";
+import { timingWords } from "./words";
 
 const SIZE = { width: 262, height: 132 };
 const MARGIN = { top: 6, right: 8, bottom: 2, left: 2 };
@@ -156,9 +157,9 @@ const Handles = ({
               r={6}
               tabIndex={0}
               role="slider"
-              aria-label={i === 0 ? "Handle at the start" : "Handle at the end"}
+              aria-label={i === 0 ? timingWords.handleAtStart : timingWords.handleAtEnd}
               aria-valuenow={y}
-              aria-valuetext={`${x} of the time, ${y} of the way`}
+              aria-valuetext={timingWords.timeWay(x, y)}
               onPointerDown={(e) => {
                 e.currentTarget.setPointerCapture(e.pointerId);
                 setHeld({ low, high });
@@ -205,9 +206,9 @@ export const SpringPart = ({
   return (
     <div className="spring-part">
       <label>
-        mass{" "}
+        {timingWords.mass}{" "}
         <NumberField
-          label="Mass"
+          label={timingWords.massInCurvePlot}
           value={Math.round(spring.mass * 100) / 100}
           min={0.05}
           max={100}
@@ -216,9 +217,9 @@ export const SpringPart = ({
         />
       </label>
       <label>
-        stiffness{" "}
+        {timingWords.stiffness}{" "}
         <NumberField
-          label="Stiffness"
+          label={timingWords.stiffnessInCurvePlot}
           value={Math.round(spring.stiffness * 10) / 10}
           min={0.1}
           max={100_000}
@@ -227,9 +228,9 @@ export const SpringPart = ({
         />
       </label>
       <label>
-        damping{" "}
+        {timingWords.damping}{" "}
         <NumberField
-          label="Damping"
+          label={timingWords.dampingInCurvePlot}
           value={Math.round(spring.damping * 100) / 100}
           min={0.05}
           max={10_000}
@@ -238,11 +239,13 @@ export const SpringPart = ({
         />
       </label>
       <p className="quiet small-text">
-        {over > 0.0005
-          ? `goes ${Math.round(over * 1000) / 10} % past the mark`
-          : "does not go past the mark"}
-        , at rest after {Math.round(lengthOf({ duration: 0, easing: spring }))} ms. One swing{" "}
-        {Math.round(swing)} ms, {Math.round(bounciness * 100)} % bouncy.
+        {timingWords.atRestAfterMs(
+          over,
+          Math.round(over * 1000) / 10,
+          lengthOf({ duration: 0, easing: spring }),
+          swing,
+          bounciness * 100,
+        )}
       </p>
     </div>
   );

@@ -4,6 +4,7 @@ import { saveBytes } from "../../services/download";
 import { film, momentsOf } from "./film";
 import type { Filming } from "./film";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 const rates = { gif: [10, 20, 25, 50], png: [10, 24, 30, 60], svg: [10, 20, 30, 60] } as const;
 const usual = {
@@ -12,16 +13,16 @@ const usual = {
   svg: { scale: 1, rate: 30, ground: "" },
 } as const;
 const files = {
-  gif: { title: "Animated GIF", ending: "gif", type: "image/gif" },
-  png: { title: "PNG pictures, zipped", ending: "zip", type: "application/zip" },
-  svg: { title: "Moving SVG", ending: "svg", type: "image/svg+xml" },
+  gif: { title: timingWords.animatedGif, ending: "gif", type: "image/gif" },
+  png: { title: timingWords.pngPicturesZipped, ending: "zip", type: "application/zip" },
+  svg: { title: timingWords.movingSvg, ending: "svg", type: "image/svg+xml" },
 } as const;
 const scales = [0.5, 1, 2, 3] as const;
 const grounds = [
-  { value: "#ffffff", words: "white" },
-  { value: "#f5f1e8", words: "paper" },
-  { value: "#16211f", words: "night" },
-  { value: "", words: "none" },
+  { value: "#ffffff", words: timingWords.white },
+  { value: "#f5f1e8", words: timingWords.paper },
+  { value: "#16211f", words: timingWords.night },
+  { value: "", words: timingWords.none },
 ] as const;
 /** A change that goes on for ever is filmed for so long, ms. */
 const LONGEST = 12_000;
@@ -75,9 +76,7 @@ export const FilmDialog = ({
       onClose();
     } catch {
       setDone(null);
-      setTrouble(
-        "It could not be filmed: a font or picture could not be loaded, or the pictures are too large. Nothing was saved; try a smaller size.",
-      );
+      setTrouble(timingWords.couldNotBeFilmed);
     }
   };
   return (
@@ -97,7 +96,7 @@ export const FilmDialog = ({
       <Modal.Body>
         <div className="film-how">
           <Form.Group controlId="film-size">
-            <Form.Label>Size</Form.Label>
+            <Form.Label>{timingWords.size}</Form.Label>
             <Form.Select
               size="sm"
               value={scale}
@@ -112,7 +111,7 @@ export const FilmDialog = ({
             </Form.Select>
           </Form.Group>
           <Form.Group controlId="film-rate">
-            <Form.Label>Pictures a second</Form.Label>
+            <Form.Label>{timingWords.picturesSecond}</Form.Label>
             <Form.Select
               size="sm"
               value={rate}
@@ -125,7 +124,7 @@ export const FilmDialog = ({
             </Form.Select>
           </Form.Group>
           <Form.Group controlId="film-ground">
-            <Form.Label>Ground</Form.Label>
+            <Form.Label>{timingWords.ground}</Form.Label>
             <Form.Select
               size="sm"
               value={ground}
@@ -144,14 +143,14 @@ export const FilmDialog = ({
         </div>
         <p className="note">
           {kind === "svg"
-            ? `${count} moments, ${px(size.width)} × ${px(size.height)} px at its own size; what stands still is written once.`
-            : `${count} pictures of ${px(size.width)} × ${px(size.height)} px.`}
+            ? timingWords.momentsPxAtOwn(count, px(size.width), px(size.height))
+            : timingWords.picturesPx(count, px(size.width), px(size.height))}
         </p>
         {done !== null && (
           <ProgressBar
             now={Math.round(done * 100)}
             label={`${Math.round(done * 100)} %`}
-            aria-label="Filmed"
+            aria-label={timingWords.filmed}
           />
         )}
         {trouble && (
@@ -169,11 +168,11 @@ export const FilmDialog = ({
               stopped.current = true;
             }}
           >
-            Cancel
+            {timingWords.cancel}
           </Button>
         ) : (
           <Button size="sm" onClick={() => void run()}>
-            Save
+            {timingWords.save}
           </Button>
         )}
       </Modal.Footer>

@@ -7,6 +7,7 @@ import { Menu } from "../../ui/Menu";
 import { useCommand } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 /** Gives the motion one looks at to other rules of the piece, too. */
 export const GiveMenu = ({ timed }: { timed: Timed }) => {
@@ -26,9 +27,9 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
   };
   return (
     <Dropdown align="end" autoClose="outside" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle variant="tool">Give to …</Dropdown.Toggle>
+      <Dropdown.Toggle variant="tool">{timingWords.give}</Dropdown.Toggle>
       <Menu className="give-menu">
-        <p className="caption padded">This motion also for</p>
+        <p className="caption padded">{timingWords.thisMotionAlso}</p>
         <div className="give-rules">
           {others.map((r) => (
             <label key={r.id} className="give-rule">
@@ -47,12 +48,12 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
         <div className="give-foot">
           {said.lanes?.length ? (
             <label className="small-text">
-              <Form.Check.Input checked={lanes} onChange={(e) => setLanes(e.target.checked)} /> with
-              its {said.lanes.length} {said.lanes.length === 1 ? "lane" : "lanes"}
+              <Form.Check.Input checked={lanes} onChange={(e) => setLanes(e.target.checked)} />{" "}
+              {timingWords.withIts(said.lanes.length)}
             </label>
           ) : null}
           <Button size="sm" className="push" disabled={chosen.length === 0} onClick={give}>
-            {chosen.length > 1 ? `Give to ${chosen.length} rules` : "Give"}
+            {chosen.length > 1 ? timingWords.giveRules(chosen.length) : timingWords.giveInGiveMenu}
           </Button>
         </div>
       </Menu>

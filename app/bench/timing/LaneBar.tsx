@@ -11,6 +11,7 @@ import { LaneDrag, SNAP, gripAt, nearest } from "./gestures/lane";
 import type { Ends } from "./gestures/lane";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 interface Props {
   timed: Timed;
@@ -28,6 +29,12 @@ interface Props {
   onPick: (add: boolean) => void;
   onShift: (by: number, ends: Ends, gesture: string) => void;
 }
+
+/** How often a lane goes, as a mark behind its length; nothing where it goes once. */
+const timesMark = (goes: number): string => {
+  if (goes <= 1) return "";
+  return goes === Infinity ? " ∞" : ` × ${goes}`;
+};
 
 /** Poses are at least so far apart, as shares of their lane. */
 const APART = 0.005;
@@ -65,8 +72,16 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
       type="button"
       className="buoy"
       style={{ left: (begin + pose.at * length) * scale }}
-      aria-label={`Pose ${index + 1}: ${typeof pose.value === "number" ? pose.value : ""} at ${Math.round(pose.at * length)} ms`}
-      title={`${laneLabel(name.key ?? "")} ${typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : ""} at ${Math.round(pose.at * length)} ms. Drag it, or remove it with Delete.`}
+      aria-label={timingWords.poseAtMs(
+        index,
+        typeof pose.value === "number" ? pose.value : "",
+        pose.at * length,
+      )}
+      title={timingWords.atMsDragOr(
+        laneLabel(name.key ?? ""),
+        typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : "",
+        pose.at * length,
+      )}
       onPointerDown={(e) => {
         e.stopPropagation();
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -99,7 +114,7 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
 
 /** What a lane is called. */
 const labelOf = ({ piece }: Timed, name: LaneName | null): string => {
-  if (name === null) return "the whole change";
+  if (name === null) return timingWords.wholeChangeInLaneBar;
   const key = name.key === null ? "" : ` ${laneLabel(name.key)}`;
   return `${piece.layers[name.layer]?.name ?? ""}${key}`;
 };
@@ -177,7 +192,7 @@ export const LaneBar = (props: Props) => {
         <span
           className="lane-goes"
           style={{ left: left + width, width: goes === Infinity ? "100%" : width * (goes - 1) }}
-          title={goes === Infinity ? "for ever" : `${goes} times`}
+          title={goes === Infinity ? timingWords.ever : timingWords.times(goes)}
         />
       )}
       <button
@@ -185,14 +200,13 @@ export const LaneBar = (props: Props) => {
         className={`lane-bar${own ? " own" : ""}${picked ? " picked" : ""}${spring ? " spring" : ""}`}
         style={{ left, width }}
         aria-pressed={picked}
-        aria-label={`Timing of ${label}: begins after ${Math.round(delay)} ms, takes ${Math.round(length)} ms${own ? "" : ", as what is around it"}`}
-        title={`${Math.round(delay)} – ${Math.round(delay + length)} ms. Drag to delay, drag an end to lengthen; arrow keys too, with Alt the length.${name?.key != null ? " Double-click adds a pose." : ""}`}
+        aria-label={timingWords.timingBeginsAfterMs(label, delay, length, own)}
+        title={timingWords.msDragDelayDrag(delay, delay + length, name?.key != null)}
         {...hand}
         onDoubleClick={addPose}
       >
         <span className="lane-length mono">
-          {Math.round(length)}
-          {goes > 1 && (goes === Infinity ? " ∞" : ` × ${goes}`)}
+          {timingWords.lengthAndTimes(length, timesMark(goes))}
         </span>
       </button>
       {name !== null &&

@@ -7,6 +7,7 @@ import { LaneBar } from "./LaneBar";
 import type { LaneView } from "./useLaneView";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 /** The lanes' ends and poses that others may snap to, ms. */
 const edgesOf = (motion: Motion, names: readonly LaneName[]): number[] =>
@@ -73,7 +74,7 @@ const BackBar = ({ back, name, scale }: { back: Motion; name: LaneName | null; s
     <span
       className="lane-back"
       style={{ left: begin * scale, width: Math.max(3, long * scale) }}
-      title={`The way back: ${Math.round(begin)} – ${Math.round(begin + long)} ms`}
+      title={timingWords.wayBackMs(begin, begin + long)}
     />
   );
 };

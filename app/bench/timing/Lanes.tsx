@@ -14,6 +14,7 @@ import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { ValueAt } from "./ValueAt";
 import { Tool } from "../../ui/Tool";
+import { timingWords } from "./words";
 
 type Head = ReturnType<typeof useHead>;
 interface Props {
@@ -57,13 +58,13 @@ const TimeRuler = ({
   return (
     <div className="lane-row ruler">
       <div className="lane-name">
-        <span className="quiet small-text">{Math.round(timed.length)} ms in all</span>
+        <span className="quiet small-text">{timingWords.msAll(timed.length)}</span>
         <span className="line push">
           <Tool
             size="sm"
             icon="minus"
             iconSize={11}
-            label="Show more time"
+            label={timingWords.showMoreTime}
             onClick={() => view.zoomBy(1 / 1.5)}
             disabled={view.zoom <= 1}
           />
@@ -71,8 +72,8 @@ const TimeRuler = ({
             size="sm"
             icon="plus"
             iconSize={11}
-            label="Show less time, larger"
-            title="Also with Ctrl and the wheel; with Shift the wheel goes along the time"
+            label={timingWords.showLessTimeLarger}
+            title={timingWords.alsoCtrlWheelShift}
             onClick={() => view.zoomBy(1.5)}
           />
         </span>
@@ -82,7 +83,7 @@ const TimeRuler = ({
         ref={measure}
         role="slider"
         tabIndex={0}
-        aria-label="Playhead"
+        aria-label={timingWords.playhead}
         aria-valuemin={0}
         aria-valuemax={Math.round(timed.shown)}
         aria-valuenow={Math.round(head.at ?? 0)}
@@ -128,13 +129,13 @@ const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => 
       <div className="lane-name wide">
         <Form.Select
           className="word"
-          aria-label="New lane"
+          aria-label={timingWords.newLane}
           value=""
           onChange={(e) => {
             if (e.target.value) make(e.target.value);
           }}
         >
-          <option value="">new lane of {layer.name} …</option>
+          <option value="">{timingWords.newLaneName(layer.name)}</option>
           {keys.map((p) => (
             <option key={p.key} value={p.key}>
               {labelOf(p.key)}
@@ -172,7 +173,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
       <TimeRuler timed={timed} view={view} measure={measure} head={head} />
       <div className="lane-rows">
         <LaneRow {...row} name={null}>
-          <span className="strong">All, unless below</span>
+          <span className="strong">{timingWords.allUnlessBelow}</span>
         </LaneRow>
         {moving.map(({ layer, name, keys }) => {
           const unfolded = open.includes(layer);
@@ -183,7 +184,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
                 size="sm"
                 icon={unfolded ? "down" : "right"}
                 iconSize={11}
-                label={`Properties of ${name}`}
+                label={timingWords.properties(name)}
                 className="fold"
                 aria-expanded={unfolded}
                 onClick={(e) => {
@@ -203,9 +204,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
         })}
         {moving.length === 0 && (
           <p className="note padded">
-            {timed.away
-              ? "Another screen comes: each of the two moves as a whole, as said on the right."
-              : "No layer of the piece itself differs from one end to the other. Choose a layer and give it a lane to move it on the way."}
+            {timed.away ? timingWords.anotherScreenComesEach : timingWords.noLayerPieceItself}
           </p>
         )}
         <NewLane

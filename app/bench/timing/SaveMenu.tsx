@@ -6,11 +6,12 @@ import { saveText } from "../../services/download";
 import type { Filming } from "./film";
 import { FilmDialog } from "./FilmDialog";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 const films: readonly { readonly kind: Filming["kind"]; readonly words: string }[] = [
-  { kind: "svg", words: "Moving SVG …" },
-  { kind: "gif", words: "Animated GIF …" },
-  { kind: "png", words: "PNG pictures …" },
+  { kind: "svg", words: timingWords.movingSvgInSaveMenu },
+  { kind: "gif", words: timingWords.animatedGifInSaveMenu },
+  { kind: "png", words: timingWords.pngPictures },
 ];
 
 /** Saves the change one looks at for use elsewhere. */
@@ -20,7 +21,7 @@ export const SaveMenu = ({ timed }: { timed: Timed }) => {
   return (
     <>
       <Dropdown align="end">
-        <Dropdown.Toggle variant="tool">Save as …</Dropdown.Toggle>
+        <Dropdown.Toggle variant="tool">{timingWords.saveInSaveMenu}</Dropdown.Toggle>
         <Menu>
           <Dropdown.Item
             as="button"
@@ -33,7 +34,7 @@ export const SaveMenu = ({ timed }: { timed: Timed }) => {
               )
             }
           >
-            CSS keyframes
+            {timingWords.cssKeyframes}
           </Dropdown.Item>
           {films.map(({ kind, words }) => (
             <Dropdown.Item key={kind} as="button" type="button" onClick={() => setFilming(kind)}>

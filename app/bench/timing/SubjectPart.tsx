@@ -8,6 +8,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { somePair } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { Tool } from "../../ui/Tool";
+import { timingWords } from "./words";
 
 const PAIR = "two variants";
 
@@ -69,7 +70,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
     <>
       <Form.Select
         className="word timing-rule"
-        aria-label="Rule"
+        aria-label={timingWords.rule}
         value={rule ? `${rule.id}${effect === null ? "" : ` effect ${effect}`}` : PAIR}
         onChange={(e) => pick(e.target.value)}
       >
@@ -81,20 +82,20 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
             e.motion
               ? [
                   <option key={`${r.id} ${k}`} value={`${r.id} effect ${k}`}>
-                    {"\u2003"}of it, {effectText(project, piece, e)}
+                    {timingWords.ofIt(effectText(project, piece, e))}
                   </option>,
                 ]
               : [],
           ),
         ])}
-        {all.length > 1 && <option value={PAIR}>Two variants, without a rule</option>}
+        {all.length > 1 && <option value={PAIR}>{timingWords.twoVariantsWithoutRule}</option>}
       </Form.Select>
       {rule && timed.starts.length > 1 && (
         <>
-          <span>from</span>
+          <span>{timingWords.from}</span>
           <VariantPick
             timed={timed}
-            label="From which variant"
+            label={timingWords.fromWhichVariant}
             value={timed.from}
             all={timed.starts}
             onPick={timed.setFrom}
@@ -103,18 +104,18 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
       )}
       {!rule && (
         <>
-          <span>from</span>
+          <span>{timingWords.from}</span>
           <VariantPick
             timed={timed}
-            label="From which variant"
+            label={timingWords.fromWhichVariant}
             value={timed.from}
             all={all}
             onPick={timed.setFrom}
           />
-          <span>to</span>
+          <span>{timingWords.to}</span>
           <VariantPick
             timed={timed}
-            label="To which variant"
+            label={timingWords.whichVariant}
             value={timed.to}
             all={all}
             onPick={timed.setTo}
@@ -123,7 +124,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
             size="sm"
             icon="way-back"
             iconSize={13}
-            label="The other way"
+            label={timingWords.otherWay}
             onClick={() => timed.setPair(timed.to, timed.from)}
           />
         </>
@@ -146,19 +147,19 @@ export const BackPart = ({
   const { back } = timed;
   if (!back)
     return timed.rule?.undo ? (
-      <span className="quiet small-text one-line" title="Undone when the contact ends">
-        goes back by itself, as fast
+      <span className="quiet small-text one-line" title={timingWords.undoneWhenContactEnds}>
+        {timingWords.goesBackByItself}
       </span>
     ) : null;
   if (back === "same")
-    return <span className="quiet small-text one-line">The same rule leads back.</span>;
+    return <span className="quiet small-text one-line">{timingWords.sameRuleLeadsBack}</span>;
   return (
     <span className="line one-line">
-      <label className="small-text" title="Draws the times of the way back under the lanes">
+      <label className="small-text" title={timingWords.drawsTimesWayBack}>
         <Form.Check.Input
           checked={shown}
           onChange={(e) => onShow(e.target.checked)}
-          aria-label="Show the way back"
+          aria-label={timingWords.showWayBack}
         />{" "}
       </label>
       <Button

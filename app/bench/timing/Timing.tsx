@@ -22,13 +22,14 @@ import type { TimingHands } from "./keys";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
 import { Tool } from "../../ui/Tool";
+import { timingWords } from "./words";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = {
-  first: "from the first",
-  last: "from the last",
-  middle: "from the middle",
-  across: "from left to right",
-  down: "from top to bottom",
+  first: timingWords.fromFirst,
+  last: timingWords.fromLast,
+  middle: timingWords.fromMiddle,
+  across: timingWords.fromLeftRight,
+  down: timingWords.fromTopBottom,
 };
 
 /** Layers set out one after another. */
@@ -36,20 +37,20 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
   const [interval, setInterval] = useState(60);
   const [order, setOrder] = useState<CascadeOrder>("first");
   return (
-    <span className="timing-cascade" role="group" aria-label="Cascade">
-      one every{" "}
+    <span className="timing-cascade" role="group" aria-label={timingWords.cascade}>
+      {timingWords.oneEvery}{" "}
       <NumberField
-        label="Interval of the cascade in milliseconds"
+        label={timingWords.intervalCascadeMilliseconds}
         value={interval}
         min={0}
         max={5000}
         step={10}
         onChange={setInterval}
       />{" "}
-      ms
+      {timingWords.msInCurveFields}
       <Form.Select
         className="word"
-        aria-label="Order of the cascade"
+        aria-label={timingWords.orderCascade}
         value={order}
         onChange={(e) => setOrder(e.target.value as CascadeOrder)}
       >
@@ -74,7 +75,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
           )
         }
       >
-        Cascade
+        {timingWords.cascade}
       </Button>
     </span>
   );
@@ -90,7 +91,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
     <div className="rule-chosen pair-note">
       {led ? (
         <>
-          <span>A rule leads this way:</span>
+          <span>{timingWords.ruleLeadsThisWay}</span>
           <Button
             variant="link"
             size="sm"
@@ -101,9 +102,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
           </Button>
         </>
       ) : (
-        <span className="quiet">
-          No rule leads this way. Its timing is only tried here until one does.
-        </span>
+        <span className="quiet">{timingWords.noRuleLeadsThis}</span>
       )}
       <Button
         variant="outline-primary"
@@ -112,7 +111,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
         disabled={timed.moving.length === 0}
         onClick={timed.make}
       >
-        Make it a rule
+        {timingWords.makeRule}
       </Button>
     </div>
   );
@@ -130,13 +129,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   const lanes = picked.filter((p): p is LaneName => p !== null);
   const lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
-  if (!timed)
-    return (
-      <p className="drawer-empty">
-        There is no rule yet whose timing could be looked at. Make one first, in Rules or by
-        dragging a wire.
-      </p>
-    );
+  if (!timed) return <p className="drawer-empty">{timingWords.thereNoRuleYet}</p>;
   const pick = (name: LaneName | null, add: boolean) =>
     setPicked((all) => {
       if (!add || name === null) {
@@ -170,27 +163,27 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
         <Tool
           icon={head.playing ? "pause" : "go"}
           iconSize={14}
-          label={head.playing ? "Halt" : "Play the change"}
-          title={head.playing ? "Halt (space)" : "Play the change on its card (space)"}
+          label={head.playing ? timingWords.halt : timingWords.playChange}
+          title={head.playing ? timingWords.haltSpace : timingWords.playChangeOnCard}
           onClick={head.play}
         />
         <Tool
           icon="restart"
           iconSize={13}
-          label="Over and over"
+          label={timingWords.overOver}
           on={head.loop}
           onClick={() => head.setLoop(!head.loop)}
         />
         <Form.Select
           className="word"
-          aria-label="Speed of playing"
+          aria-label={timingWords.speedPlaying}
           value={head.rate}
           onChange={(e) => head.setRate(Number(e.target.value))}
         >
-          <option value={1}>full speed</option>
-          <option value={0.5}>half speed</option>
-          <option value={0.25}>a quarter</option>
-          <option value={0.1}>a tenth</option>
+          <option value={1}>{timingWords.fullSpeed}</option>
+          <option value={0.5}>{timingWords.halfSpeed}</option>
+          <option value={0.25}>{timingWords.quarter}</option>
+          <option value={0.1}>{timingWords.tenth}</option>
         </Form.Select>
         <SubjectPart
           timed={timed}
@@ -208,7 +201,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
       {!timed.rule && <PairNote timed={timed} />}
       {lanes.length > 1 && (
         <div className="rule-chosen">
-          <b>{lanes.length} lanes:</b>
+          <b>{timingWords.lanes(lanes.length)}</b>
           <Cascade timed={timed} names={lanes} />
         </div>
       )}

@@ -10,6 +10,7 @@ import { Panel } from "../../ui/Panel";
 import type { useHead } from "./useHead";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
+import { timingWords } from "./words";
 
 const two = (n: number): number => Math.round(n * 100) / 100;
 const PANEL = { width: 228, height: 262 };
@@ -36,12 +37,12 @@ const ColourAt = ({
         className={`chip colour-at${colour === "none" ? " none" : ""}`}
         style={colour === "none" ? {} : { background: colour }}
         disabled={!onPick}
-        aria-label={`${label} at the playhead`}
+        aria-label={timingWords.atPlayhead(label)}
         aria-expanded={open}
         title={
           onPick
-            ? `${colour}. Another colour here makes a pose.`
-            : `${colour}. Move the playhead into the lane to change it there.`
+            ? timingWords.anotherColourHereMakes(colour)
+            : timingWords.movePlayheadIntoLane(colour)
         }
         onClick={() => (open ? close() : setOpen(true))}
       />
@@ -49,7 +50,7 @@ const ColourAt = ({
         <>
           <span className="panel-beneath" onPointerDown={close} />
           <Panel
-            label={`${label} at the playhead`}
+            label={timingWords.atPlayhead(label)}
             {...PANEL}
             onKeyDown={(e) => {
               e.stopPropagation();
@@ -103,7 +104,7 @@ export const ValueAt = ({
     return (
       <span
         className="lane-value mono quiet"
-        title={settable ? "Move the playhead into the lane to change the value there" : undefined}
+        title={settable ? timingWords.movePlayheadIntoLaneChangeValue : undefined}
       >
         {numbers.map(two).join(" ")}
       </span>
@@ -111,14 +112,11 @@ export const ValueAt = ({
   const setNumber = (i: number, v: number) =>
     set((typeof value === "number" ? v : numbers.map((n, k) => (k === i ? v : two(n)))) as Value);
   return (
-    <span
-      className="lane-value"
-      title={`At ${Math.round(at)} ms. Another value here makes a pose.`}
-    >
+    <span className="lane-value" title={timingWords.atMsAnotherValue(at)}>
       {numbers.map((n, i) => (
         <NumberField
           key={i}
-          label={`${laneLabel(name.key)}${numbers.length > 1 ? ` ${i === 0 ? "across" : "down"}` : ""} at the playhead`}
+          label={timingWords.atPlayheadLaneLabel(laneLabel(name.key), numbers.length, i)}
           value={two(n)}
           min={type.min}
           max={type.max}

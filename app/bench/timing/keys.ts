@@ -1,4 +1,5 @@
 import type { KeyEntry } from "../../ui/keys";
+import { timingWords } from "./words";
 
 /** What the keys of Timing act on. */
 export interface TimingHands {
@@ -13,18 +14,18 @@ export interface TimingHands {
 export const timingKeys: readonly KeyEntry<TimingHands>[] = [
   {
     keys: ["Space"],
-    words: "Play the change, halt",
+    words: timingWords.playChangeHalt,
     run: ({ play }) => play(),
   },
   {
     keys: ["Delete", "Backspace"],
-    words: "Remove the chosen lanes",
+    words: timingWords.removeChosenLanes,
     when: ({ removeLanes }) => removeLanes !== null,
     run: ({ removeLanes }) => removeLanes?.(),
   },
   {
     keys: ["$mod+z"],
-    words: "Take back what was only tried",
+    words: timingWords.takeBackWhatWas,
     when: ({ takeBack }) => takeBack !== null,
     run: ({ takeBack }) => takeBack?.(),
   },

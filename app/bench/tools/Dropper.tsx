@@ -10,6 +10,7 @@ import { useWorkpiece } from "../state/context";
 import type { Workpiece } from "../state/workpiece";
 import { useDisplayedProject } from "../../session/displayed";
 import { useEdits } from "../commands/edits";
+import { toolsWords } from "./words";
 
 /** The pixels of a picture once it has come, to be read. */
 const usePixels = (picture: PictureAsset | null): ImageData | null => {
@@ -90,7 +91,7 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
     e.stopPropagation();
     const colour = look(e);
     if (!colour) {
-      edits.note("There is nothing of the reference picture there.");
+      edits.note(toolsWords.thereNothingReferencePicture);
       return;
     }
     remember(colour);
@@ -99,13 +100,13 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
     if (Object.keys(next).length) {
       edits.set(next);
       edits.endGesture();
-    } else edits.note(`${colour} is among the recent colours now.`);
+    } else edits.note(toolsWords.amongRecentColoursNow(colour));
   };
   return (
     <div
       className="shaping pen dropper"
       role="application"
-      aria-label="Dropper: press on the reference picture to pick a colour"
+      aria-label={toolsWords.dropperPressOnReference}
       onPointerDown={take}
       onPointerMove={look}
       onPointerLeave={() => setHere(null)}

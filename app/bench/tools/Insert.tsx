@@ -12,6 +12,7 @@ import { Tool } from "../../ui/Tool";
 import { useEdits } from "../commands/edits";
 import { fresh, useInserter } from "../commands/inserting";
 import { useBench, useWorkpiece } from "../state/context";
+import { toolsWords } from "./words";
 
 const simple = ["box", "ellipse", "line", "polygon", "text"] as const;
 const files = "image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2";
@@ -31,15 +32,15 @@ const InsertIcon = () => {
       <Tool
         framed
         icon="icon"
-        label="Insert an icon"
-        title="Icon (I)"
+        label={toolsWords.insertIcon}
+        title={toolsWords.iconI}
         data-insert="icon"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       />
       {open && (
         <Panel
-          label="Choose an icon"
+          label={toolsWords.chooseIcon}
           width={292}
           height={330}
           onKeyDown={(e) => {
@@ -52,7 +53,7 @@ const InsertIcon = () => {
               of="icon"
               chosen=""
               onPick={(id) => {
-                insert.icon(id, workpiece.project.assets[id]?.name ?? "Icon");
+                insert.icon(id, workpiece.project.assets[id]?.name ?? toolsWords.icon);
                 setOpen(false);
               }}
             />
@@ -75,8 +76,8 @@ const InsertComponent = () => {
       <Dropdown.Toggle
         variant="tool"
         className="framed"
-        aria-label="Insert a component"
-        title="A copy of a component"
+        aria-label={toolsWords.insertComponent}
+        title={toolsWords.copyComponent}
         disabled={components.length === 0}
       >
         <Icon name="instance" />
@@ -109,14 +110,14 @@ export const Insert = memo(function Insert() {
     });
   return (
     <div className="side-part">
-      <h2 className="caption">Insert</h2>
-      <ButtonToolbar className="insert-row" aria-label="Insert a layer">
+      <h2 className="caption">{toolsWords.insert}</h2>
+      <ButtonToolbar className="insert-row" aria-label={toolsWords.insertLayer}>
         {simple.map((kind) => (
           <Tool
             key={kind}
             framed
             icon={kind}
-            label={`Insert ${fresh[kind].words.toLowerCase()}`}
+            label={toolsWords.insertWords(fresh[kind].words.toLowerCase())}
             title={`${fresh[kind].words} (${fresh[kind].key})`}
             onClick={() => insert.simple(kind)}
           />
@@ -125,8 +126,8 @@ export const Insert = memo(function Insert() {
         <Tool
           framed
           icon="pen"
-          label="Pen"
-          title="Draw a path with the pen (P)"
+          label={toolsWords.pen}
+          title={toolsWords.drawPathPenP}
           on={pen}
           onClick={() => toggleTool("pen")}
         />
@@ -134,7 +135,7 @@ export const Insert = memo(function Insert() {
           variant="tool"
           className="framed"
           multiple
-          label="Insert a picture"
+          label={toolsWords.insertPicture}
           accept={files}
           onFiles={take}
         >

@@ -9,6 +9,7 @@ import { useWorkpiece } from "../state/context";
 import { useWatched } from "../state/watched";
 import { PenDrawing } from "./gestures/pen";
 import type { PenPoint } from "./gestures/pen";
+import { toolsWords } from "./words";
 
 /** Knots as they lie on screen. */
 const onScreen = (knots: readonly Knot[], zoom: number): Knot[] =>
@@ -80,7 +81,7 @@ export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
       ref={host}
       className="shaping pen"
       role="application"
-      aria-label={`Pen on ${root?.layer.name ?? "the piece"}`}
+      aria-label={toolsWords.penOn(root?.layer.name ?? toolsWords.piece)}
       onPointerDown={(e) => {
         e.stopPropagation();
         if (e.button !== 0) return;

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { PointerEvent } from "react";
+import { toolsWords } from "./words";
 
 interface Way {
   readonly x1: number;
@@ -40,7 +41,7 @@ export const Ruler = ({ zoom }: { zoom: number }) => {
       ref={host}
       className="shaping pen ruler"
       role="application"
-      aria-label="Ruler: drag to measure"
+      aria-label={toolsWords.rulerDragMeasure}
       onPointerDown={(e) => {
         e.stopPropagation();
         e.currentTarget.setPointerCapture(e.pointerId);

@@ -139,7 +139,7 @@ export const Shaping = ({ placed: scene, id, zoom }: Props) => {
       className="shaping"
       tabIndex={0}
       role="application"
-      aria-label={`Points of ${path.box.layer.name}: arrows move, Tab goes on, Enter makes smooth or sharp, Delete removes`}
+      aria-label={toolsWords.points(path.box.layer.name)}
       onPointerDown={(e) => {
         if (shaping.add(point(e), path, zoom)) e.stopPropagation();
       }}

@@ -9,6 +9,7 @@ import type { MenuAt } from "../../ui/ContextMenu";
 import { useWorkpiece } from "../state/context";
 import { WireDrawing, wireEnds, wirePath } from "./gestures/wire";
 import type { WireEnd } from "./gestures/wire";
+import { toolsWords } from "./words";
 
 /** How far the socket lies outside of what is chosen, px on screen. */
 const AWAY = 20;
@@ -108,8 +109,8 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
       <button
         type="button"
         className="socket"
-        aria-label="Wire: drag to the card it shall lead to"
-        title="Drag to the card, screen or overlay this shall lead to"
+        aria-label={toolsWords.wireDragCardShall}
+        title={toolsWords.dragCardScreenOr}
         style={{
           left: (box.x + box.width) * zoom + AWAY - HALF,
           top: (box.y + box.height / 2) * zoom - HALF,

@@ -3,6 +3,7 @@ import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { useEdits } from "../commands/edits";
+import { toolsWords } from "./words";
 
 /** Typing right where the text stands. Esc or a click elsewhere ends it. */
 export const TypeOver = ({
@@ -32,7 +33,7 @@ export const TypeOver = ({
       ref={field}
       className="type-over"
       value={text}
-      aria-label="Text of the layer"
+      aria-label={toolsWords.textLayer}
       spellCheck={false}
       autoFocus
       style={{

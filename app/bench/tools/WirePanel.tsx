@@ -13,6 +13,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/MotionPart";
 import { NumberField } from "../../ui/NumberField";
 import { Pick } from "../../ui/Pick";
+import { toolsWords } from "./words";
 
 const withTime: readonly TriggerType[] = ["delay", "hold"];
 
@@ -31,7 +32,7 @@ const ScreenList = () => {
     <div className="wire-screens" aria-hidden="true">
       {(["", "+"] as const).map((over) => (
         <div key={over}>
-          <span>{over ? "open over it" : "go to"}</span>
+          <span>{over ? toolsWords.openOverInWirePanel : toolsWords.goInWirePanel}</span>
           {screens.map((s) => (
             <span key={s.id} className="wire-screen" data-wire-screen={`${over || "-"}${s.id}`}>
               {s.name}
@@ -80,11 +81,11 @@ const WireForm = ({ wired }: { wired: Wired }) => {
     close();
   };
   const names = wired.layers
-    .map((id) => (id === ROOT ? "The whole piece" : (piece.layers[id]?.name ?? "")))
+    .map((id) => (id === ROOT ? toolsWords.wholePiece : (piece.layers[id]?.name ?? "")))
     .join(", ");
   return (
     <Panel
-      label="New rule"
+      label={toolsWords.newRule}
       width={380}
       height={176 + scopes.length * 25}
       at={wired}
@@ -98,11 +99,11 @@ const WireForm = ({ wired }: { wired: Wired }) => {
         <p>
           <b>{names}</b>{" "}
           <Pick
-            label="Trigger"
+            label={toolsWords.trigger}
             value={set.type}
             options={wireTriggers.map((t) => ({
               value: t,
-              words: t === "delay" ? "… after a delay" : triggerText(t),
+              words: t === "delay" ? toolsWords.afterDelay : triggerText(t),
             }))}
             onPick={(type) => setTrigger(withTime.includes(type) ? { type, ms: 500 } : { type })}
           />
@@ -110,21 +111,21 @@ const WireForm = ({ wired }: { wired: Wired }) => {
             <>
               {" "}
               <NumberField
-                label="Milliseconds"
+                label={toolsWords.milliseconds}
                 value={set.ms ?? 500}
                 min={0}
                 max={600_000}
                 step={50}
                 onChange={(ms) => setTrigger({ ...set, ms })}
               />{" "}
-              ms
+              {toolsWords.ms}
             </>
           )}{" "}
           <span className="arrow">→</span>{" "}
           {effects.map((e) => effectText(project, piece, e)).join(", ")}
         </p>
         <fieldset>
-          <legend className="caption">Where it holds</legend>
+          <legend className="caption">{toolsWords.whereHolds}</legend>
           {scopes.map((s, i) => (
             <Form.Label
               key={JSON.stringify(s.when)}
@@ -139,8 +140,8 @@ const WireForm = ({ wired }: { wired: Wired }) => {
                 onChange={() => setPicked(i)}
               />
               {conditionText(piece, s.when)
-                ? `while ${conditionText(piece, s.when)}`
-                : "in every variant"}{" "}
+                ? toolsWords.while(conditionText(piece, s.when))
+                : toolsWords.everyVariant}{" "}
               <span className="quiet">{s.covers.length}</span>
             </Form.Label>
           ))}
@@ -153,7 +154,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
               aria-pressed={undone}
               onClick={() => setUndo(!undone)}
             >
-              {undone ? "undone when it ends" : "stays when it ends"}
+              {undone ? toolsWords.undoneWhenEnds : toolsWords.staysWhenEnds}
             </Button>
           )}
           <MotionPart motion={motion} onChange={setMotion} />
@@ -161,10 +162,10 @@ const WireForm = ({ wired }: { wired: Wired }) => {
       </div>
       <div className="panel-foot">
         <Button size="sm" variant="link" onClick={close}>
-          Leave it
+          {toolsWords.leave}
         </Button>
         <Button size="sm" onClick={make}>
-          Make the rule
+          {toolsWords.makeRule}
         </Button>
       </div>
     </Panel>

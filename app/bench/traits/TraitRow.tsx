@@ -19,6 +19,7 @@ import { SortItem, SortList } from "../../ui/SortList";
 import { Tool } from "../../ui/Tool";
 import { useCommand, useWorkpiece } from "../state/context";
 import { useTraitEdits } from "./useTraitEdits";
+import { traitsWords } from "./words";
 
 /** A name that can be clicked to type another one. */
 interface NameProps {
@@ -33,7 +34,7 @@ const Name = ({ name, label, naming, onName, onNamed }: NameProps) =>
   naming ? (
     <NameField value={name} label={label} onDone={onNamed} />
   ) : (
-    <Button variant="name" title="Rename" onClick={onName}>
+    <Button variant="name" title={traitsWords.rename} onClick={onName}>
       {name}
     </Button>
   );
@@ -47,8 +48,8 @@ const SwatchMenu = ({ trait }: { trait: Trait }) => {
         variant="tool"
         size="sm"
         className="trait-swatch"
-        aria-label={`Swatch of ${trait.name}`}
-        title="Choose another swatch"
+        aria-label={traitsWords.swatch(trait.name)}
+        title={traitsWords.chooseAnotherSwatch}
       >
         <Swatch pattern={trait.pattern} />
       </Dropdown.Toggle>
@@ -57,7 +58,7 @@ const SwatchMenu = ({ trait }: { trait: Trait }) => {
           <Tool
             key={i}
             size="sm"
-            label={`Swatch ${i + 1}`}
+            label={traitsWords.swatchI(i)}
             on={i === trait.pattern}
             onClick={() => command((__, piece) => setPattern(piece, trait.id, i))}
           >
@@ -98,15 +99,15 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
         type="button"
         className={`rest-mark${rests ? " on" : ""}`}
         aria-pressed={rests}
-        aria-label={`${value.name} is the resting value`}
-        title={rests ? "Resting value" : "Make this the resting value"}
+        aria-label={traitsWords.restingValue(value.name)}
+        title={rests ? traitsWords.restingValueInTraitRow : traitsWords.makeThisRestingValue}
         onClick={() => {
           if (!rests) command((_, piece) => setRest(piece, trait.id, value.id));
         }}
       />
       <Name
         name={value.name}
-        label="Value name"
+        label={traitsWords.valueName}
         naming={naming}
         onName={() => onName(value.id)}
         onNamed={named}
@@ -115,8 +116,8 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
         size="sm"
         icon="copy"
         iconSize={12}
-        label={`Duplicate value ${value.name}`}
-        title={`A new value that looks like ${value.name}`}
+        label={traitsWords.duplicateValue(value.name)}
+        title={traitsWords.newValueLooksLike(value.name)}
         onClick={duplicate}
       />
       {!only && (
@@ -124,10 +125,10 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
           size="sm"
           icon="close"
           iconSize={12}
-          label={`Remove value ${value.name}`}
-          title={`Remove ${value.name}`}
+          label={traitsWords.removeValue(value.name)}
+          title={traitsWords.remove(value.name)}
           onPointerEnter={(e) => {
-            e.currentTarget.title = `Remove ${value.name}: ${traits.lost(trait, value.id)} go with it`;
+            e.currentTarget.title = traitsWords.removeGo(value.name, traits.lost(trait, value.id));
           }}
           onClick={() => traits.removeValue(trait, value.id)}
         />
@@ -171,7 +172,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
             <SwatchMenu trait={trait} />
             <Name
               name={trait.name}
-              label="Trait name"
+              label={traitsWords.traitName}
               naming={naming === trait.id}
               onName={() => setRenaming(trait.id)}
               onNamed={named}
@@ -180,12 +181,12 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               size="sm"
               icon="close"
               iconSize={12}
-              label={`Remove trait ${trait.name}`}
-              title="Remove this trait"
+              label={traitsWords.removeTrait(trait.name)}
+              title={traitsWords.removeThisTrait}
               onClick={() => traits.removeTrait(trait)}
             />
           </div>
-          <ul className="trait-values" aria-label={`Values of ${trait.name}`}>
+          <ul className="trait-values" aria-label={traitsWords.values(trait.name)}>
             <SortList
               ids={values.map((v) => v.id)}
               onMove={(id, index) =>
@@ -210,7 +211,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
             </SortList>
             <li>
               <Button variant="add" onClick={addValue}>
-                + value
+                {traitsWords.value}
               </Button>
             </li>
           </ul>

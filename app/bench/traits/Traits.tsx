@@ -12,6 +12,7 @@ import { SortList } from "../../ui/SortList";
 import { useVarying, useWorkpiece } from "../state/context";
 import { quickStarts, readTrait } from "./quickStarts";
 import { TraitRow } from "./TraitRow";
+import { traitsWords } from "./words";
 
 interface ListProps {
   readonly onAdd: (name: string, values: readonly string[]) => void;
@@ -33,8 +34,8 @@ const ListField = ({ onAdd, onClose }: ListProps) => {
       <Form.Control
         size="sm"
         autoFocus
-        aria-label="Name and values of the trait"
-        placeholder="Deck: car, saloon, sun"
+        aria-label={traitsWords.nameValuesTrait}
+        placeholder={traitsWords.deckCarSaloonSun}
         value={text}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
@@ -47,8 +48,8 @@ const ListField = ({ onAdd, onClose }: ListProps) => {
       />
       <Form.Text>
         {values.length > 1
-          ? `${values.length} values. Enter makes the trait.`
-          : "Values with commas between them."}
+          ? traitsWords.valuesEnterMakesTrait(values.length)
+          : traitsWords.valuesCommasBetweenThem}
       </Form.Text>
     </Form>
   );
@@ -61,7 +62,12 @@ interface NewProps {
 
 const NewTrait = ({ onAdd, onList }: NewProps) => (
   <Dropdown align="end" drop="up">
-    <Dropdown.Toggle variant="tool" size="sm" aria-label="New trait" title="New trait">
+    <Dropdown.Toggle
+      variant="tool"
+      size="sm"
+      aria-label={traitsWords.newTrait}
+      title={traitsWords.newTrait}
+    >
       <Icon name="plus" size={14} />
     </Dropdown.Toggle>
     <Menu>
@@ -76,7 +82,7 @@ const NewTrait = ({ onAdd, onList }: NewProps) => (
         </Dropdown.Item>
       ))}
       <Dropdown.Item as="button" type="button" onClick={() => afterMenu(onList)}>
-        A list of choices …
+        {traitsWords.listChoices}
       </Dropdown.Item>
     </Menu>
   </Dropdown>
@@ -100,21 +106,15 @@ export const Traits = memo(function Traits() {
     <div className="side-part traits">
       <div className="side-head">
         <h2 className="caption">
-          Traits
+          {traitsWords.traits}
           {traits.length > 0 && (
-            <span className="caption-count">
-              {" "}
-              {count} variant{count === 1 ? "" : "s"}
-            </span>
+            <span className="caption-count"> {traitsWords.variant(count)}</span>
           )}
         </h2>
         <NewTrait onAdd={add} onList={() => setListing(true)} />
       </div>
       {traits.length === 0 && !listing && (
-        <p className="quiet small-text">
-          A trait is something that varies, such as Alerts: off, on. Every combination of values
-          becomes a card.
-        </p>
+        <p className="quiet small-text">{traitsWords.traitSomethingVariesSuch}</p>
       )}
       <SortList
         ids={traits.map((t) => t.id)}

@@ -1,23 +1,29 @@
+import { traitsWords } from "./words";
+
 /** Traits that are often declared, by what they are called in the menu. */
 export const quickStarts: readonly {
   readonly words: string;
   readonly name: string;
   readonly values: readonly string[];
 }[] = [
-  { words: "Yes or no", name: "Checked", values: ["no", "yes"] },
-  { words: "Off or on", name: "Power", values: ["off", "on"] },
+  { words: traitsWords.yesOrNo, name: traitsWords.checked, values: ["no", "yes"] },
+  { words: traitsWords.offOrOn, name: traitsWords.power, values: ["off", "on"] },
   {
-    words: "Contact: none, hovered, pressed",
-    name: "Contact",
+    words: traitsWords.contactNoneHoveredPressed,
+    name: traitsWords.contact,
     values: ["none", "hovered", "pressed"],
   },
   {
-    words: "Contact with focus as well",
-    name: "Contact",
+    words: traitsWords.contactFocusWell,
+    name: traitsWords.contact,
     values: ["none", "hovered", "pressed", "focused"],
   },
-  { words: "Usable: yes, no", name: "Usable", values: ["yes", "no"] },
-  { words: "A choice of three", name: "Choice", values: ["first", "second", "third"] },
+  { words: traitsWords.usableYesNo, name: traitsWords.usable, values: ["yes", "no"] },
+  {
+    words: traitsWords.choiceThree,
+    name: traitsWords.choice,
+    values: ["first", "second", "third"],
+  },
 ];
 
 /** A trait typed in one go: its name before a colon, its values with commas between them. */
@@ -29,5 +35,5 @@ export const readTrait = (text: string): { name: string; values: readonly string
     .split(/[,;\n]/)
     .map((v) => v.trim())
     .filter(Boolean);
-  return { name: name || "Choice", values: [...new Set(values)] };
+  return { name: name || traitsWords.choice, values: [...new Set(values)] };
 };

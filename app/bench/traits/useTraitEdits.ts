@@ -13,6 +13,7 @@ import { useEdits } from "../commands/edits";
 import type { BenchEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
 import type { Workpiece } from "../state/workpiece";
+import { traitsWords } from "./words";
 
 /** The edits of traits that say what they took along, or ask what else is wished. */
 export class TraitEdits {
@@ -31,16 +32,14 @@ export class TraitEdits {
     const text = this.lost(trait, value);
     const name = trait.values[value]?.name ?? "";
     if (this.workpiece.run((_, piece) => removeTraitValue(piece, trait, value)))
-      this.offerUndo(`${trait.name}: ${name} was removed, and with it ${text}.`);
+      this.offerUndo(traitsWords.wasRemoved(trait.name, name, text));
   }
 
   removeTrait(trait: Trait): void {
     const count = () => (this.workpiece.piece ? variantsOf(this.workpiece.piece).length : 0);
     const before = count();
     if (this.workpiece.run((_, piece) => removeTrait(piece, trait)))
-      this.offerUndo(
-        `The trait ${trait.name} was removed: ${before} variants became ${count()}. What was said for its resting value stays.`,
-      );
+      this.offerUndo(traitsWords.traitWasRemovedVariants(trait.name, before, count()));
   }
 
   /**
@@ -55,8 +54,8 @@ export class TraitEdits {
     const name = trait.values[value]?.name ?? "";
     if (along > 0)
       this.edits.offer(
-        `${name} was duplicated as it looks. ${along === 1 ? "One rule names" : `${along} rules name`} it.`,
-        "Bring them along",
+        traitsWords.wasDuplicatedLooks(name, along),
+        traitsWords.bringThemAlong,
         () => this.bringRules(trait.id, value, made.id),
       );
     return made.id;
@@ -68,7 +67,7 @@ export class TraitEdits {
   }
 
   private offerUndo(text: string): void {
-    this.edits.offer(text, "Undo", () => this.workpiece.session.undo());
+    this.edits.offer(text, traitsWords.undo, () => this.workpiece.session.undo());
   }
 }
 

@@ -14,6 +14,7 @@ import { hiddenIn, placeOf } from "./lines";
 import type { Landing } from "./lines";
 import { TreeLine } from "./TreeLine";
 import { useTree } from "./useTree";
+import { treeWords } from "./words";
 
 /** One object for ever: another one would make every line render again. */
 const slack = { activationConstraint: { distance: 5 } };
@@ -71,14 +72,14 @@ export const Layers = memo(function Layers() {
   return (
     <div className="side-part grow">
       <div className="side-head">
-        <h2 className="caption">Layers</h2>
+        <h2 className="caption">{treeWords.layers}</h2>
         <span>
           <Tool
             size="sm"
             icon="up"
             iconSize={14}
-            label="Move forward"
-            title="Forward (Alt+Up)"
+            label={treeWords.moveForward}
+            title={treeWords.forwardAltUp}
             disabled={still}
             onClick={() => tree.move(1)}
           />
@@ -86,8 +87,8 @@ export const Layers = memo(function Layers() {
             size="sm"
             icon="down"
             iconSize={14}
-            label="Move back"
-            title="Back (Alt+Down)"
+            label={treeWords.moveBack}
+            title={treeWords.backAltDown}
             disabled={still}
             onClick={() => tree.move(-1)}
           />
@@ -98,8 +99,8 @@ export const Layers = memo(function Layers() {
           type="search"
           size="sm"
           className="tree-find"
-          placeholder="Find a layer"
-          aria-label="Find a layer"
+          placeholder={treeWords.findLayer}
+          aria-label={treeWords.findLayer}
           value={find}
           onChange={(e) => setFind(e.target.value)}
           onKeyDown={(e) => {
@@ -111,7 +112,7 @@ export const Layers = memo(function Layers() {
         <div
           ref={element}
           role="tree"
-          aria-label="Layers"
+          aria-label={treeWords.layers}
           aria-multiselectable="true"
           className="tree"
           onKeyDown={tree.onKeyDown}
@@ -132,7 +133,7 @@ export const Layers = memo(function Layers() {
           ))}
         </div>
       </DndContext>
-      {lines.length === 0 && <p className="tree-none quiet">No layer is called that.</p>}
+      {lines.length === 0 && <p className="tree-none quiet">{treeWords.noLayerCalled}</p>}
       {tree.menu && <ContextMenu menu={tree.menu} onClose={tree.closeMenu} />}
     </div>
   );

@@ -7,6 +7,7 @@ import { Icon } from "../../ui/Icon";
 import { NameField } from "../../ui/NameField";
 import { countRender } from "../../ui/renders";
 import type { Landing, Line } from "./lines";
+import { treeWords } from "./words";
 
 /** What one can do with a line. */
 export interface LineActions {
@@ -84,19 +85,15 @@ const Marks = ({
     <Mark
       icon="lock"
       set={layer.locked === true}
-      label={layer.locked ? `Unlock ${layer.name}` : `Lock ${layer.name}`}
-      title={layer.locked ? "Locked: cannot be chosen on a card. Click to unlock" : "Lock"}
+      label={layer.locked ? treeWords.unlock(layer.name) : treeWords.lock(layer.name)}
+      title={layer.locked ? treeWords.lockedCannotBeChosen : treeWords.lockInTreeLine}
       onPress={() => actions.lock(layer.id)}
     />
     <Mark
       icon={hidden ? "hidden" : "seen"}
       set={hidden}
-      label={hidden ? `Show ${layer.name}` : `Hide ${layer.name}`}
-      title={
-        hidden
-          ? "Not shown in this variant. Click to show it where changes reach"
-          : "Hide where changes reach"
-      }
+      label={hidden ? treeWords.show(layer.name) : treeWords.hide(layer.name)}
+      title={hidden ? treeWords.notShownThisVariant : treeWords.hideWhereChangesReach}
       onPress={() => actions.hide(layer.id)}
     />
   </span>
@@ -104,7 +101,7 @@ const Marks = ({
 
 /** One layer in the tree. */
 export const TreeLine = memo(function TreeLine(props: Props) {
-  countRender("tree line");
+  countRender(treeWords.treeLine);
   const { line, on, lead, hidden, shut, renaming, landing, actions } = props;
   const { layer, depth, parent } = line;
   const drag = useDraggable({ id: layer.id, disabled: layer.id === ROOT || renaming });
@@ -137,7 +134,7 @@ export const TreeLine = memo(function TreeLine(props: Props) {
       {renaming ? (
         <NameField
           value={layer.name}
-          label="Layer name"
+          label={treeWords.layerName}
           onDone={(name) => actions.named(layer.id, name)}
         />
       ) : (

@@ -1,5 +1,6 @@
 import type { Id } from "#core/basics";
 import type { KeyEntry } from "../../ui/keys";
+import { treeWords } from "./words";
 
 /** What the keys of the tree do. */
 export interface TreeHands {
@@ -14,18 +15,18 @@ export interface TreeHands {
 
 /** The keys of the tree; letters lead to the layer whose name begins with them. */
 export const treeKeys: readonly KeyEntry<TreeHands>[] = [
-  { keys: ["Alt+ArrowUp"], words: "Forward by one", run: ({ move }) => move(1) },
-  { keys: ["Alt+ArrowDown"], words: "Back by one", run: ({ move }) => move(-1) },
+  { keys: ["Alt+ArrowUp"], words: treeWords.forwardByOne, run: ({ move }) => move(1) },
+  { keys: ["Alt+ArrowDown"], words: treeWords.backByOne, run: ({ move }) => move(-1) },
   {
     keys: ["ArrowUp", "ArrowDown", "Home", "End"],
-    words: "Go to another layer",
+    words: treeWords.goAnotherLayer,
     run: ({ step }, e) => step(e.key),
   },
   {
     keys: ["ArrowLeft", "ArrowRight"],
-    words: "Fold, go out; unfold, go in",
+    words: treeWords.foldGoOutUnfold,
     run: ({ step }, e) => step(e.key),
   },
-  { keys: ["Enter", "F2"], words: "Rename", run: ({ rename, lead }) => rename(lead) },
-  { keys: ["Delete", "Backspace"], words: "Remove", run: ({ remove }) => remove() },
+  { keys: ["Enter", "F2"], words: treeWords.rename, run: ({ rename, lead }) => rename(lead) },
+  { keys: ["Delete", "Backspace"], words: treeWords.remove, run: ({ remove }) => remove() },
 ];

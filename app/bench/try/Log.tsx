@@ -1,5 +1,6 @@
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";
+import { tryWords } from "./words";
 
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
@@ -7,10 +8,8 @@ const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 export const Log = ({ run: made }: { run: TryRun }) => {
   const { lines } = useWatched(made);
   return (
-    <ol className="log mono" aria-label="What happened" aria-live="off">
-      {lines.length === 0 && (
-        <li className="quiet">Use it as people will: what fires is told here.</li>
-      )}
+    <ol className="log mono" aria-label={tryWords.whatHappened} aria-live="off">
+      {lines.length === 0 && <li className="quiet">{tryWords.usePeopleWillWhat}</li>}
       {lines.map((l) => (
         <li key={l.id} className={l.tone}>
           <time>{seconds(l.at)}</time> {l.text}

@@ -15,6 +15,7 @@ import { sendsForms } from "./sends";
 import { TryAnswer, TryHead, TryHow } from "./TryTools";
 import type { Ground } from "./TryTools";
 import { TryTraits } from "./TryTraits";
+import { tryWords } from "./words";
 
 /** Whether the system asks for less motion. */
 const asksForCalm = (): boolean =>
@@ -82,7 +83,7 @@ const Missed = () => {
     const t = traits[trait];
     return `${t?.name ?? ""} ${t?.values[value]?.name ?? ""}`;
   });
-  return <p className="try-missed">A finger never sees {words.join(", ")}.</p>;
+  return <p className="try-missed">{tryWords.fingerNeverSees(words.join(", "))}</p>;
 };
 
 /** Whether it is halted, records, or shows steps, and what that has come to. */
@@ -91,7 +92,7 @@ const Badge = ({ run: made }: { run: TryRun }) => {
   if (!pace.paused && !recording && outcome === null) return null;
   return (
     <span className="paused" role="status">
-      {outcome ?? (recording ? "recording" : "paused")}
+      {outcome ?? (recording ? tryWords.recording : tryWords.paused)}
     </span>
   );
 };
@@ -120,7 +121,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const { variants: cards } = useActive();
   const others = startsOf(piece, cards);
   return (
-    <aside className="try" aria-label="Try">
+    <aside className="try" aria-label={tryWords.tryInTry}>
       <TryHead
         run={run}
         elsewhere={screen === id ? null : shown.name}

@@ -6,12 +6,13 @@ import { Tool } from "../../ui/Tool";
 import { useBench, useVarying } from "../state/context";
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";
+import { tryWords } from "./words";
 
 const speeds = [
-  { value: "1", words: "full" },
-  { value: "0.5", words: "half" },
-  { value: "0.25", words: "quarter" },
-  { value: "0.1", words: "tenth" },
+  { value: "1", words: tryWords.full },
+  { value: "0.5", words: tryWords.half },
+  { value: "0.25", words: tryWords.quarter },
+  { value: "0.1", words: tryWords.tenth },
 ];
 
 export const grounds = ["paper", "white", "grey", "night"] as const;
@@ -35,12 +36,12 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
   const restart = useBench((s) => s.restart);
   return (
     <div className="side-head">
-      <h2 className="caption">Try{elsewhere !== null && `: ${elsewhere}`}</h2>
+      <h2 className="caption">{tryWords.try(elsewhere)}</h2>
       <Pick
-        label="Ground"
-        title="What the piece lies on"
+        label={tryWords.ground}
+        title={tryWords.whatPieceLiesOn}
         value={ground}
-        options={grounds.map((g) => ({ value: g, words: `on ${g}` }))}
+        options={grounds.map((g) => ({ value: g, words: tryWords.on(g) }))}
         onPick={onGround}
       />
       <span className="quiet small-text">{Math.round(run.scale * 100)} %</span>
@@ -48,8 +49,8 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
         <Tool
           icon="instance"
           iconSize={14}
-          label="Side by side"
-          title="Try copies side by side that begin in the chosen cards, or in each value of the first trait"
+          label={tryWords.sideBySide}
+          title={tryWords.tryCopiesSideBy}
           on={beside}
           onClick={() => onBeside(!beside)}
         />
@@ -57,21 +58,17 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
       <Tool
         icon="record"
         iconSize={13}
-        label={run.recording ? "Stop" : "Record"}
+        label={run.recording ? tryWords.stop : tryWords.record}
         className={run.recording ? "recording" : ""}
         aria-pressed={run.recording}
-        title={
-          run.recording
-            ? "Stop and keep what was done as a rehearsal"
-            : "Record what you do as a rehearsal"
-        }
+        title={run.recording ? tryWords.stopKeepWhatWas : tryWords.recordWhatYouDo}
         onClick={() => run.record()}
       />
       <Tool
         icon="restart"
         iconSize={14}
-        label="Restart"
-        title="Restart (R)"
+        label={tryWords.restart}
+        title={tryWords.restartR}
         onClick={() => restart()}
       />
     </div>
@@ -85,25 +82,25 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
   return (
     <div className="try-how">
       <Choices
-        label="Tried with"
+        label={tryWords.tried}
         value={touch ? "touch" : "mouse"}
         choices={[
           {
             value: "mouse",
-            words: "Mouse",
-            title: "Tab into the piece to try it by keyboard",
+            words: tryWords.mouse,
+            title: tryWords.tabIntoPieceTry,
           },
           {
             value: "touch",
-            words: "Touch",
-            title: "The pointer is a finger: nothing is hovered",
+            words: tryWords.touch,
+            title: tryWords.pointerFingerNothingHovered,
           },
         ]}
         onChoose={(way) => run.drive({ touch: way === "touch" })}
       />
       <Pick
-        label="Speed"
-        title="How fast time goes"
+        label={tryWords.speed}
+        title={tryWords.howFastTimeGoes}
         value={String(rate)}
         options={speeds}
         onPick={(r) => run.drive({ rate: Number(r) })}
@@ -111,22 +108,22 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
       <Tool
         icon={paused ? "go" : "pause"}
         iconSize={14}
-        label={paused ? "Go on" : "Pause"}
+        label={paused ? tryWords.goOn : tryWords.pause}
         onClick={() => run.drive({ paused: !paused })}
       />
       <Tool
         icon="step"
         iconSize={14}
-        label="Step"
-        title="A sixtieth of a second further, while paused"
+        label={tryWords.stepInTryTools}
+        title={tryWords.sixtiethSecondFurtherWhile}
         disabled={!paused}
         onClick={() => run.step()}
       />
       <Tool
         icon="calm"
         iconSize={14}
-        label="Less motion"
-        title="As for people whose system asks for less motion: changes only fade"
+        label={tryWords.lessMotion}
+        title={tryWords.peopleWhoseSystemAsks}
         on={calm}
         onClick={() => run.drive({ calm: !calm })}
       />
@@ -139,13 +136,13 @@ export const TryAnswer = (props: { readonly run: TryRun }) => {
   const run = useWatched(props.run);
   return (
     <div className="try-how">
-      <span className="quiet">Forms that are sent</span>
+      <span className="quiet">{tryWords.formsAreSent}</span>
       <Choices
-        label="Forms that are sent"
+        label={tryWords.formsAreSent}
         value={run.well ? "succeed" : "fail"}
         choices={[
-          { value: "succeed", words: "succeed" },
-          { value: "fail", words: "fail" },
+          { value: "succeed", words: tryWords.succeed },
+          { value: "fail", words: tryWords.fail },
         ]}
         onChoose={(answer) => run.answer(answer === "succeed")}
       />

@@ -4,6 +4,7 @@ import { Choices } from "../../ui/Choices";
 import { Swatch } from "../../ui/Icon";
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";
+import { tryWords } from "./words";
 
 interface Props {
   readonly run: TryRun;
@@ -25,7 +26,7 @@ export const TryTraits = ({ run: made, piece }: Props) => {
             {t.name}
           </span>
           <Choices
-            label={`${t.name} in Try`}
+            label={tryWords.tryName(t.name)}
             value={run.variant[t.id] ?? rest[t.id] ?? ""}
             choices={valuesOf(t).map((v) => ({ value: v.id, words: v.name }))}
             onChoose={(value) => run.set(t.id, value)}

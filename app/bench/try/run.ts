@@ -12,6 +12,7 @@ import type { DisplayedSource } from "../../session/displayed";
 import type { Showing } from "../state/tryout";
 import { Watched } from "../state/watched";
 import type { Workpiece } from "../state/workpiece";
+import { tryWords } from "./words";
 
 /** Room around the piece, px. */
 export const MARGIN = 12;
@@ -189,10 +190,10 @@ export class TryRun extends Watched {
   /** Shows steps one after the other. */
   async show({ steps }: Showing): Promise<void> {
     const { state } = this.workpiece;
-    this.outcome = "Showing …";
+    this.outcome = tryWords.showing;
     this.drive({ paused: false });
     const failed = await this.player?.demonstrate(steps, (step) => state.stepShown(step));
-    this.outcome = failed ? `Step ${failed.step + 1}: ${failed.why}` : null;
+    this.outcome = failed ? tryWords.step(failed.step, failed.why) : null;
     state.show(null);
     this.changed();
   }

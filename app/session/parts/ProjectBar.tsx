@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { SkipLink } from "../../ui/SkipLink";
 import { SaveMark } from "./SaveMark";
 import { UndoButtons } from "./UndoButtons";
+import { sessionWords } from "../words";
 
 interface Props {
   /** where one is, outermost first; the last of them is here */
@@ -17,9 +18,9 @@ export const ProjectBar = ({ crumbs, children }: Props) => (
   <header className="bar">
     <SkipLink />
     <Link to="/" className="brand">
-      Nubble
+      {sessionWords.nubble}
     </Link>
-    <Breadcrumb className="crumbs" label="Where you are">
+    <Breadcrumb className="crumbs" label={sessionWords.whereYouAre}>
       {crumbs.map((crumb, i) => (
         <Breadcrumb.Item key={i} linkAs="span" active={i === crumbs.length - 1}>
           {crumb}

@@ -3,18 +3,20 @@ import { Button } from "react-bootstrap";
 import { useAside, useSave, useSession } from "../context";
 import type { SaveState } from "../outside";
 import { SetAside } from "./SetAside";
+import { sessionWords } from "../words";
 
-const count = (n: number): string => (n === 1 ? "One change is" : `${n} changes are`);
+const count = (n: number): string =>
+  n === 1 ? sessionWords.oneChange : sessionWords.changesAre(n);
 
 const Waiting = ({ save }: { save: Extract<SaveState, { kind: "waiting" }> }) => {
   const session = useSession();
-  const where = save.kept ? "kept in this browser" : "only in this window: leave it open";
+  const where = save.kept ? sessionWords.keptThisBrowser : sessionWords.onlyThisWindowLeave;
   return (
     <span className="save waiting" role="status">
       <span className="dot" />
-      Not saved yet: {save.reason}. {count(save.changes)} {where}.
+      {sessionWords.notSavedYet(save.reason, count(save.changes), where)}
       <Button variant="link" size="sm" onClick={() => session.retry()}>
-        Try now
+        {sessionWords.tryNow}
       </Button>
     </span>
   );
@@ -32,7 +34,9 @@ const AsideMark = () => {
           className="aside-mark"
           onClick={() => setOpen(true)}
         >
-          {aside.length === 1 ? "1 edit set aside" : `${aside.length} edits set aside`}
+          {aside.length === 1
+            ? sessionWords.n1EditSetAside
+            : sessionWords.editsSetAsideCount(aside.length)}
         </Button>
       )}
       {open && <SetAside onClose={() => setOpen(false)} />}
@@ -50,7 +54,7 @@ export const SaveMark = () => {
       ) : (
         <span className={`save ${save.kind}`} role="status">
           <span className="dot" />
-          {save.kind === "saved" ? "Saved" : "Saving…"}
+          {save.kind === "saved" ? sessionWords.saved : sessionWords.saving}
         </span>
       )}
       <AsideMark />

@@ -6,6 +6,7 @@ import type { Aside } from "../pending";
 import { useAside, useSession } from "../context";
 import { useDisplayedProject } from "../displayed";
 import { saveText } from "../../services/download";
+import { sessionWords } from "../words";
 
 const when = (ms: number): string =>
   ms === 0
@@ -15,10 +16,10 @@ const when = (ms: number): string =>
       );
 
 const whyWords = ({ why }: Aside): string => {
-  if (why.kind === "refused") return `It was not taken: ${why.reason}.`;
+  if (why.kind === "refused") return sessionWords.wasNotTakenReason(why.reason);
   const labels = [...new Set(why.clashes.map((c) => `“${c.label}”`))];
   const first = labels.slice(0, 3).join(", ");
-  return `Others changed it since: ${first}${labels.length > 3 ? ` and ${labels.length - 3} more` : ""}.`;
+  return sessionWords.othersChangedSince(first, labels.length, labels.length - 3);
 };
 
 /** Most places that are shown of one change. */
@@ -26,14 +27,14 @@ const MOST_ROWS = 12;
 
 const Rows = ({ item, project }: { item: Aside; project: Project }) => {
   const rows = useMemo(() => changeRows(project, item.change), [project, item.change]);
-  if (rows.length === 0) return <p className="quiet">It would change nothing any more.</p>;
+  if (rows.length === 0) return <p className="quiet">{sessionWords.wouldChangeNothingAny}</p>;
   return (
     <Table size="sm" className="aside-table">
       <thead>
         <tr>
-          <th scope="col">Where</th>
-          <th scope="col">Now</th>
-          <th scope="col">Yours</th>
+          <th scope="col">{sessionWords.where}</th>
+          <th scope="col">{sessionWords.now}</th>
+          <th scope="col">{sessionWords.yours}</th>
         </tr>
       </thead>
       <tbody>
@@ -47,7 +48,7 @@ const Rows = ({ item, project }: { item: Aside; project: Project }) => {
         {rows.length > MOST_ROWS && (
           <tr>
             <td colSpan={3} className="quiet">
-              and {rows.length - MOST_ROWS} more places
+              {sessionWords.morePlaces(rows.length - MOST_ROWS)}
             </td>
           </tr>
         )}
@@ -66,33 +67,31 @@ const AsideItem = ({ item }: { item: Aside }) => {
   return (
     <li className="aside-item">
       <h3>{label}</h3>
-      <p className="small-text">
-        Made {when(item.madeAt)}. {whyWords(item)}
-      </p>
+      <p className="small-text">{sessionWords.made(when(item.madeAt), whyWords(item))}</p>
       <Rows item={item} project={project} />
       <div className="aside-buttons">
         <Button
           size="sm"
           onClick={() => session.useAside(item.changeId)}
-          aria-label={`${conflict ? "Use mine" : "Try again"}: ${label}`}
+          aria-label={`${conflict ? sessionWords.useMine : sessionWords.tryAgain}: ${label}`}
         >
-          {conflict ? "Use mine" : "Try again"}
+          {conflict ? sessionWords.useMine : sessionWords.tryAgain}
         </Button>
         <Button
           size="sm"
           variant="outline-primary"
           onClick={() => session.dropAside(item.changeId)}
-          aria-label={`${conflict ? "Keep what is there" : "Discard"}: ${label}`}
+          aria-label={`${conflict ? sessionWords.keepWhatThere : sessionWords.discard}: ${label}`}
         >
-          {conflict ? "Keep what is there" : "Discard"}
+          {conflict ? sessionWords.keepWhatThere : sessionWords.discard}
         </Button>
         <Button
           size="sm"
           variant="outline-secondary"
           onClick={download}
-          aria-label={`Download: ${label}`}
+          aria-label={sessionWords.download(label)}
         >
-          Download
+          {sessionWords.downloadInSetAside}
         </Button>
       </div>
     </li>
@@ -106,14 +105,14 @@ export const SetAside = ({ onClose }: { onClose: () => void }) => {
     <Modal show onHide={onClose} size="lg" aria-labelledby="aside-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="aside-title">
-          Edits set aside
+          {sessionWords.editsSetAside}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
         {aside.length === 0 ? (
-          <p className="quiet">Nothing is set aside any more.</p>
+          <p className="quiet">{sessionWords.nothingSetAsideAny}</p>
         ) : (
-          <p>These edits are not in the project. They are kept in this browser until you choose.</p>
+          <p>{sessionWords.theseEditsAreNot}</p>
         )}
         <ul className="aside-list">
           {aside.map((item) => (

@@ -5,6 +5,7 @@ import { isTyping } from "../../ui/typing";
 import { useSession, useUndo } from "../context";
 import type { Session } from "../session";
 import { undoKeys } from "./undoKeys";
+import { sessionWords } from "../words";
 
 /** The keys of undo, unless one is typing. */
 const useUndoKeys = (session: Session): void => {
@@ -24,21 +25,21 @@ export const UndoButtons = () => {
   const { undo, redo } = useUndo();
   useUndoKeys(session);
   return (
-    <span role="group" className="undo-buttons" aria-label="Undo and redo">
+    <span role="group" className="undo-buttons" aria-label={sessionWords.undoRedo}>
       <Tool
         framed
         icon="undo"
-        label="Undo"
+        label={sessionWords.undo}
         disabled={undo === null}
-        title={undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl+Z)`}
+        title={undo === null ? sessionWords.nothingUndo : sessionWords.undoCtrlZ(undo)}
         onClick={() => session.undo()}
       />
       <Tool
         framed
         icon="redo"
-        label="Redo"
+        label={sessionWords.redo}
         disabled={redo === null}
-        title={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl+Shift+Z)`}
+        title={redo === null ? sessionWords.nothingRedo : sessionWords.redoCtrlShiftZ(redo)}
         onClick={() => session.redo()}
       />
     </span>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { useSession, useUndo } from "../context";
 import { Notice } from "../../ui/Notice";
+import { sessionWords } from "../words";
 
 /**
  * What was just done, with a way to take it back; gone as soon as something else would be taken
@@ -16,6 +17,10 @@ export const UndoNotice = ({ text, onClose }: { text: string; onClose: () => voi
   }, [isOver, onClose]);
   if (isOver) return null;
   return (
-    <Notice text={text} action={{ label: "Undo", run: () => session.undo() }} onClose={onClose} />
+    <Notice
+      text={text}
+      action={{ label: sessionWords.undo, run: () => session.undo() }}
+      onClose={onClose}
+    />
   );
 };

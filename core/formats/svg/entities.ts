@@ -1,4 +1,5 @@
 import { cleanText } from "../../project";
+import { svgWords } from "./words";
 
 const entities: Readonly<Record<string, string>> = {
   lt: "<",
@@ -27,6 +28,6 @@ export const unescape = (text: string, lost: (what: string) => void): string =>
     const known = entities[reference.toLowerCase()];
     if (known !== undefined) return known;
     const char = characterOf(reference);
-    if (char === null) lost(`the impossible character ${whole.slice(0, 20)}`);
+    if (char === null) lost(svgWords.impossibleCharacter(whole.slice(0, 20)));
     return char ?? "";
   });

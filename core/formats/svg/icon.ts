@@ -3,6 +3,7 @@ import { identity, mapPath, outlineOf, readTransform, times } from "./geometry";
 import type { Matrix } from "./geometry";
 import { readTree } from "./tree";
 import type { Element } from "./tree";
+import { svgWords } from "./words";
 
 export interface IconDrawing {
   readonly width: number;
@@ -32,7 +33,7 @@ export const readIcon = (
     .split(/[\s,]+/)
     .filter(Boolean)
     .map(Number);
-  if (!(width > 0) || !(height > 0)) return { ok: false, error: "the icon has no size" };
+  if (!(width > 0) || !(height > 0)) return { ok: false, error: svgWords.iconHasNoSize };
   const out: IconShape[] = [];
   let problem: string | null = null;
   const walk = (e: Element, above: Matrix): void => {
@@ -42,12 +43,11 @@ export const readIcon = (
       e.style.display === "none"
     )
       return;
-    if (e.style.stroke && e.style.stroke !== "none")
-      problem ??= "an icon is made of filled outlines, and this one has strokes";
+    if (e.style.stroke && e.style.stroke !== "none") problem ??= svgWords.iconMadeFilledOutlines;
     if (e.style["clip-path"] || e.style.mask || e.style.filter)
-      problem ??= "an icon cannot have clips, masks or filters";
+      problem ??= svgWords.iconCannotHaveClips;
     if (e.tag === "text" || e.tag === "image" || e.tag === "use")
-      problem ??= `an icon cannot have <${e.tag}>`;
+      problem ??= svgWords.iconCannotHave(e.tag);
     const d = outlineOf(e, { width, height });
     if (d !== null && d !== "" && e.style.fill !== "none") {
       try {
@@ -56,7 +56,7 @@ export const readIcon = (
           holes: e.style["fill-rule"] === "evenodd",
         });
       } catch {
-        problem ??= "a path of the icon cannot be read";
+        problem ??= svgWords.pathIconCannotBe;
       }
     }
     for (const child of e.children) walk(child, m);
@@ -65,5 +65,5 @@ export const readIcon = (
   if (problem !== null) return { ok: false, error: problem };
   return out.length
     ? { ok: true, icon: { width, height, shapes: out } }
-    : { ok: false, error: "the icon shows nothing" };
+    : { ok: false, error: svgWords.iconShowsNothing };
 };

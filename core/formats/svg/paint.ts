@@ -3,6 +3,7 @@ import type { Fill, Stop } from "../../properties";
 import { at, length, readTransform, times, upright } from "./geometry";
 import type { Bounds, Matrix } from "./geometry";
 import type { Element } from "./tree";
+import { svgWords } from "./words";
 
 type Lost = (what: string) => void;
 
@@ -89,7 +90,7 @@ const linear = (laid: Laid): Fill => {
   // a gradient that is not square to its ends is skewed: Nubble's run straight, as in CSS
   const isStretched = inBox && Math.abs(own.width - own.height) > 0.01;
   const isSkewed = isStretched && Math.abs(dx) > 1e-6 && Math.abs(dy) > 1e-6;
-  if (isSkewed || slants(space)) lost("the skew of a slanting gradient");
+  if (isSkewed || slants(space)) lost(svgWords.skewSlantingGradient);
   const ux = dx / len;
   const uy = dy / len;
   const half = (Math.abs(widthOf(box) * ux) + Math.abs(heightOf(box) * uy)) / 2;
@@ -114,8 +115,8 @@ const radial = (laid: Laid): Fill => {
   const r = value("r", middle);
   const isOff = (key: "fx" | "fy", from: number) =>
     attrs[key] !== undefined && Math.abs(value(key, "0") - from) > 1e-6;
-  if (isOff("fx", cx) || isOff("fy", cy)) lost("the focus of a radial gradient");
-  if (slants(space)) lost("the slant of a radial gradient");
+  if (isOff("fx", cx) || isOff("fy", cy)) lost(svgWords.focusRadialGradient);
+  if (slants(space)) lost(svgWords.slantRadialGradient);
   const [px, py] = at(space, cx, cy);
   return {
     kind: "radial",
@@ -147,7 +148,7 @@ const readGradient = (
   if (!first) return "none";
   if (stops.length === 1) return first.colour;
   if (attrs.spreadMethod && attrs.spreadMethod !== "pad")
-    lost(`the ${attrs.spreadMethod} of a gradient`);
+    lost(svgWords.gradient(attrs.spreadMethod));
   const inBox = attrs.gradientUnits !== "userSpaceOnUse";
   const unit: Matrix = inBox ? [own.width, 0, 0, own.height, own.x, own.y] : [1, 0, 0, 1, 0, 0];
   const space = times(times(m, unit), readTransform(transform));
@@ -175,12 +176,12 @@ export const paintOf = (
     const server = byId.get(id);
     if (server && /Gradient$/.test(server.tag))
       return readGradient(byId, server, box, own, m, opacity, lost);
-    if (server?.tag === "pattern") lost("a pattern");
+    if (server?.tag === "pattern") lost(svgWords.pattern);
     const instead = /\)\s*(\S.*)$/.exec(text)?.[1];
     return alpha(parseColour(instead ?? "none") ?? "none", opacity);
   }
   if (text === "currentColor")
     return alpha(parseColour(e.style.color ?? "#000000") ?? "#000000", opacity);
-  if (text === "context-fill" || text === "context-stroke") lost(`the paint “${text}”`);
+  if (text === "context-fill" || text === "context-stroke") lost(svgWords.paint(text));
   return alpha(parseColour(text) ?? "none", opacity);
 };

@@ -12,6 +12,7 @@ import { readTree } from "./tree";
 import type { Element } from "./tree";
 import { viewOf } from "./view";
 import type { UserSpace } from "./view";
+import { svgWords } from "./words";
 
 /**
  * Files with more elements than this are refused rather than made into layers nobody can work with.
@@ -41,14 +42,14 @@ const shapes = new Set(["path", "rect", "circle", "ellipse", "line", "polyline",
 
 /** Elements that are not taken, in words. */
 const lostElements: Readonly<Record<string, string>> = {
-  image: "a picture inside the file",
-  foreignObject: "a foreign object",
-  script: "a script",
+  image: svgWords.pictureInsideFile,
+  foreignObject: svgWords.foreignObject,
+  script: svgWords.script,
 };
 
 const lostWords = (tag: string): string => {
   const isAnimation = tag === "set" || tag.startsWith("animate");
-  return lostElements[tag] ?? (isAnimation ? "an animation" : `the element <${tag}>`);
+  return lostElements[tag] ?? (isAnimation ? svgWords.animation : svgWords.element(tag));
 };
 
 /** The space of an element that has a place of its own (SVG 2 §5.5, §5.1.2). */
@@ -113,16 +114,14 @@ class Reader implements Source {
 
   private layer(e: Element, space: UserSpace): Draft[] {
     if (++this.count > MOST) {
-      this.lose(`everything beyond ${MOST} elements`);
+      this.lose(svgWords.everythingBeyondElements(MOST));
       return [];
     }
     if (quiet.has(e.tag) || e.style.display === "none") return [];
     const matrix = times(space.matrix, readTransform(e.style.transform));
     const inner: UserSpace = { ...space, matrix, depth: space.depth + 1 };
     if (e.tag === "g" && space.depth >= DEEPEST_GROUP) {
-      this.lose(
-        `groups more than ${DEEPEST_GROUP} deep (what is in “${nameOf(e)}” is taken without it)`,
-      );
+      this.lose(svgWords.groupsMoreThanDeep(DEEPEST_GROUP, nameOf(e)));
       return this.layers(e.children, { ...inner, depth: space.depth });
     }
     if (e.tag === "g" || e.tag === "a" || e.tag === "switch")
@@ -154,11 +153,11 @@ class Reader implements Source {
   private use(e: Element, space: UserSpace): Draft[] {
     const target = this.byId.get(hrefId(e));
     if (!target) {
-      this.lose("a use of something that is not in the file");
+      this.lose(svgWords.useSomethingNotFile);
       return [];
     }
     if (space.uses >= MOST_USES) {
-      this.lose(`a use inside itself (“${nameOf(e)}”)`);
+      this.lose(svgWords.useInsideItself(nameOf(e)));
       return [];
     }
     const moved = movedTo(e, space);
@@ -209,7 +208,7 @@ class Reader implements Source {
   private shapers(e: Element, space: UserSpace): Draft[] {
     const out = shaperKinds.flatMap((kind) => this.shaper(e, space, kind) ?? []);
     // two shapers would shape one after the other: only the nearer one can
-    if (out.length > 1) this.lose("a mask and a clip of the same element: only the clip is kept");
+    if (out.length > 1) this.lose(svgWords.maskClipSameElement);
     return out.slice(0, 1);
   }
 
@@ -223,7 +222,7 @@ class Reader implements Source {
     const target = this.byId.get(id);
     if (!target) return null;
     if (target.attrs[kind.units] === "objectBoundingBox") {
-      this.lose(`a ${kind.word} in units of its box`);
+      this.lose(svgWords.unitsBox(kind.word));
       return null;
     }
     const isMask = kind.key === "mask";
@@ -233,7 +232,7 @@ class Reader implements Source {
       matrix,
     });
     if (isMask && /#(?!ffffff\b)[0-9a-f]{6}/.test(JSON.stringify(inside)))
-      this.lose("the brightness of a mask (its shape is kept)");
+      this.lose(svgWords.brightnessMaskShapeKept);
     const [first] = inside;
     if (!first) return null;
     const one = inside.length === 1 ? first : grouped(kind.name, inside, {});
@@ -263,7 +262,7 @@ const grouped = (
 };
 
 const nothingWords = (lost: readonly string[]): string =>
-  `the file shows nothing that can become a layer${lost.length > 0 ? `: it has ${lost.slice(0, 3).join(", ")}` : ""}`;
+  svgWords.fileShowsNothingCan(lost.length, lost.slice(0, 3).join(", "));
 
 /**
  * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts,

@@ -18,6 +18,7 @@ import { nameOf, rounded, wholeOf } from "./source";
 import type { Source } from "./source";
 import type { Element } from "./tree";
 import type { UserSpace } from "./view";
+import { svgWords } from "./words";
 
 /** How lines end and meet, by their words in SVG (SVG 2 §13.5). */
 const lineEnds: Readonly<Record<string, string>> = { round: "round", square: "square" };
@@ -48,7 +49,7 @@ const outlineIn = (source: Source, e: Element, space: UserSpace): Outline | null
   try {
     path = mapPath(d, space.matrix);
   } catch {
-    source.lose(`the unreadable path “${d.slice(0, 24)}”`);
+    source.lose(svgWords.unreadablePath(d.slice(0, 24)));
     return null;
   }
   const box = boundsOf(path);
@@ -68,8 +69,8 @@ const strokeOf = (
   const whole = Math.hypot(space.room.width, space.room.height) / Math.SQRT2;
   const width = length(e.style["stroke-width"], whole, 1) * growth(space.matrix);
   if (width <= 0) return {};
-  if (typeof paint !== "string") source.lose("a gradient in a line");
-  if (unevenness(space.matrix) > EVEN) source.lose("the uneven width of a stretched line");
+  if (typeof paint !== "string") source.lose(svgWords.gradientLine);
+  if (unevenness(space.matrix) > EVEN) source.lose(svgWords.unevenWidthStretchedLine);
   const stroke: Record<string, Value> = {
     borderColour: oneColour(paint),
     borderWidth: rounded(width),
@@ -77,7 +78,7 @@ const strokeOf = (
   };
   const dash = e.style["stroke-dasharray"];
   if (dash === undefined || dash === "none" || !/[1-9]/.test(dash)) return stroke;
-  source.lose("the exact lengths of dashes");
+  source.lose(svgWords.exactLengthsDashes);
   const isDotted = e.style["stroke-linecap"] === "round" && /^0\b/.test(dash.trim());
   return { ...stroke, borderStyle: isDotted ? "dotted" : "dashed" };
 };
@@ -102,7 +103,7 @@ const pathOf = (
 ): Draft => {
   const ends = e.style["stroke-linecap"] ?? "";
   const joins = e.style["stroke-linejoin"] ?? "";
-  if (joins === "miter-clip" || joins === "arcs") source.lose(`the line join “${joins}”`);
+  if (joins === "miter-clip" || joins === "arcs") source.lose(svgWords.lineJoin(joins));
   const drawn: Record<string, Value> = { ...values, shape: percentPath(path, box) };
   if (e.style["fill-rule"] === "evenodd") drawn.overlaps = "holes";
   if (values.borderWidth !== undefined) {

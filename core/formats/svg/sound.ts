@@ -1,17 +1,18 @@
 import { plainText } from "../../basics";
 import { labelOf, propertySchema } from "../../properties";
 import type { Draft } from "./draft";
+import { svgWords } from "./words";
 
 /** Without these a layer is not what it was in the file. */
 const essential = new Set(["x", "y", "width", "height", "shape"]);
 
 const whyOf = (draft: Draft, key: string): string => {
   if (key === "shape") {
-    return `“${draft.name}” (its path is too long: ${Math.round(plainText(draft.values.shape).length / 1000)} thousand characters)`;
+    return svgWords.pathTooLongThousand(draft.name, plainText(draft.values.shape).length / 1000);
   }
   return essential.has(key)
-    ? `“${draft.name}” (its ${labelOf(key) ?? key} is beyond what a layer can have)`
-    : `${labelOf(key) ?? key} of “${draft.name}”`;
+    ? svgWords.beyondWhatLayerCan(draft.name, labelOf(key) ?? key)
+    : svgWords.of(labelOf(key) ?? key, draft.name);
 };
 
 /**

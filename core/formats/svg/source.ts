@@ -4,6 +4,7 @@ import { blends } from "../../properties";
 import type { Value } from "../../properties";
 import { idIn, opacityOf } from "./paint";
 import type { Element } from "./tree";
+import { svgWords } from "./words";
 
 /** The file that is read. */
 export interface Source {
@@ -16,17 +17,17 @@ export interface Source {
 export const rounded = (n: number): number => Math.round(n * 1e3) / 1e3 || 0;
 
 const words: Readonly<Record<string, string>> = {
-  path: "Shape",
-  rect: "Box",
-  circle: "Circle",
-  ellipse: "Ellipse",
-  line: "Line",
-  polyline: "Line",
-  polygon: "Polygon",
-  text: "Text",
-  g: "Group",
-  use: "Copy",
-  svg: "Drawing",
+  path: svgWords.shape,
+  rect: svgWords.box,
+  circle: svgWords.circle,
+  ellipse: svgWords.ellipse,
+  line: svgWords.line,
+  polyline: svgWords.line,
+  polygon: svgWords.polygon,
+  text: svgWords.text,
+  g: svgWords.group,
+  use: svgWords.copy,
+  svg: svgWords.drawing,
 };
 
 /** Characters that some programs write as their numbers in ids. */
@@ -47,7 +48,7 @@ export const nameOf = (e: Element): string => {
   const name = cleanText(label || words[e.tag] || e.tag)
     .replace(/\s+/g, " ")
     .trim();
-  return cutText(name, 100).trim() || "Layer";
+  return cutText(name, 100).trim() || svgWords.layer;
 };
 
 /** A filter element that is nothing but a blur. */
@@ -68,16 +69,16 @@ export const wholeOf = (source: Source, e: Element): Record<string, Value> => {
   const mix = e.style["mix-blend-mode"];
   if (mix && mix !== "normal") {
     if (isOneOf(blends, mix)) out.mixing = mix;
-    else source.lose(`the blending “${mix}”`);
+    else source.lose(svgWords.blending(mix));
   }
   const { filter } = e.style;
   if (filter && filter !== "none") {
     const own = /^\s*blur\(\s*([\d.]+)(px)?\s*\)\s*$/.exec(filter)?.[1];
     const blur = own ?? blurOf(source, filter);
-    if (blur === undefined) source.lose("a filter");
+    if (blur === undefined) source.lose(svgWords.filter);
     else out.blur = Number(blur);
   }
   for (const key of ["marker-start", "marker-mid", "marker-end"])
-    if (e.style[key] && e.style[key] !== "none") source.lose("markers at line ends");
+    if (e.style[key] && e.style[key] !== "none") source.lose(svgWords.markersAtLineEnds);
   return out;
 };

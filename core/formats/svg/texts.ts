@@ -7,6 +7,7 @@ import { rounded, wholeOf } from "./source";
 import type { Source } from "./source";
 import type { Element } from "./tree";
 import type { UserSpace } from "./view";
+import { svgWords } from "./words";
 
 /** A piece of text with its own place, in user space. */
 interface TextRun {
@@ -24,14 +25,14 @@ const runsOf = (source: Source, e: Element, { room }: UserSpace): TextRun[] => {
   let x = length(first(e.attrs.x), room.width);
   let y = length(first(e.attrs.y), room.height);
   if (/[\s,]\S/.test((e.attrs.x ?? "").trim()) || e.attrs.rotate)
-    source.lose("letters placed one by one");
+    source.lose(svgWords.lettersPlacedOneBy);
   const add = (from: Element, text: string) => {
     if (text.trim() !== "") runs.push({ e: from, text: text.replace(/\s+/g, " ").trim(), x, y });
   };
   add(e, e.text);
   for (const span of e.children) {
     if (span.tag === "textPath") {
-      source.lose("a text on a path");
+      source.lose(svgWords.textOnPath);
       continue;
     }
     if (span.tag !== "tspan") continue;
@@ -40,7 +41,7 @@ const runsOf = (source: Source, e: Element, { room }: UserSpace): TextRun[] => {
     x += length(span.attrs.dx, room.width);
     y += length(span.attrs.dy, room.height);
     if (span.attrs.x === undefined && span.attrs.y === undefined && runs.length)
-      source.lose("the exact place of words that follow one another in a text");
+      source.lose(svgWords.exactPlaceWordsFollow);
     add(span, span.text);
   }
   return runs;
@@ -82,7 +83,7 @@ const textOf = (source: Source, run: TextRun, space: UserSpace): Draft => {
   const grows = growth(space.matrix);
   const size = length(style["font-size"], 16, 16) * grows;
   const [x, y] = at(space.matrix, run.x, run.y);
-  if (style["font-style"] && style["font-style"] !== "normal") source.lose("slanted letters");
+  if (style["font-style"] && style["font-style"] !== "normal") source.lose(svgWords.slantedLetters);
   const box = { x, y: y - size, width: size, height: size };
   return {
     kind: "text",
@@ -109,6 +110,6 @@ const textOf = (source: Source, run: TextRun, space: UserSpace): Draft => {
  */
 export const textsOf = (source: Source, e: Element, space: UserSpace): Draft[] => {
   const runs = runsOf(source, e, space);
-  if (!upright(space.matrix)) source.lose("the slant of a text");
+  if (!upright(space.matrix)) source.lose(svgWords.slantText);
   return runs.map((run) => textOf(source, run, space));
 };

@@ -1,6 +1,7 @@
 import { parse } from "svg-parser";
 import { cleanText } from "../../project";
 import { unescape } from "./entities";
+import { svgWords } from "./words";
 
 /**
  * An element of an SVG file with the presentation it ends up with; children inherit what SVG lets
@@ -92,9 +93,9 @@ const readSheet = (css: string, lost: (what: string) => void): Sheet[] => {
   const plain = css.replace(/\/\*[\s\S]*?\*\//g, "").replace(/<!\[CDATA\[|\]\]>/g, "");
   for (const [, heads = "", body = ""] of plain.matchAll(/([^{}]+)\{([^{}]*)\}/g)) {
     for (const head of heads.split(",").map((h) => h.trim())) {
-      if (/^@/.test(head)) lost(`the style rule “${head.slice(0, 40)}”`);
+      if (/^@/.test(head)) lost(svgWords.styleRule(head.slice(0, 40)));
       else if (!/^(\*|[a-zA-Z]*)(([.#])[\w-]+)?$/.test(head))
-        lost(`the style selector “${head.slice(0, 40)}”`);
+        lost(svgWords.styleSelector(head.slice(0, 40)));
       else
         out.push({
           selector: head,
@@ -139,7 +140,7 @@ const trimmed = (top: Raw, lost: (what: string) => void): Raw => {
   for (let depth = 0; level.length > 0; depth++) {
     if (depth === DEEPEST) {
       for (const raw of level) {
-        if ((raw.children ?? []).length > 0) lost(`what lies more than ${DEEPEST} groups deep`);
+        if ((raw.children ?? []).length > 0) lost(svgWords.whatLiesMoreThan(DEEPEST));
         raw.children = [];
       }
     }
@@ -166,13 +167,15 @@ export const readTree = (
   } catch (error) {
     return {
       ok: false,
-      error: `the file is not well-formed XML (${error instanceof Error ? (error.message.split("\n")[0] ?? "") : "unreadable"})`,
+      error: svgWords.fileNotWellFormed(
+        error instanceof Error ? (error.message.split("\n")[0] ?? "") : null,
+      ),
     };
   }
   const found = (file.children ?? []).find(
     (c): c is Raw => typeof c === "object" && c.type === "element" && c.tagName === "svg",
   );
-  if (!found) return { ok: false, error: "the file has no <svg> element" };
+  if (!found) return { ok: false, error: svgWords.fileHasNoSvg };
   const top = trimmed(found, lost);
   const sheets: Sheet[] = [];
   const collect = (raw: Raw): void => {

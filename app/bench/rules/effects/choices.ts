@@ -13,6 +13,7 @@ import type {
   TraitTarget,
 } from "#core/project";
 import { usualOption } from "../OptionPart";
+import { rulesWords } from "../words";
 
 /** What an effect can be made of: the piece it is in, and what it has now. */
 export interface Around {
@@ -141,15 +142,15 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
         : null;
     },
   },
-  go: toScreen("go", "go to"),
-  open: toScreen("open", "open over it"),
-  close: plain({ type: "close" }, "close the overlay"),
+  go: toScreen("go", rulesWords.go),
+  open: toScreen("open", rulesWords.openOver),
+  close: plain({ type: "close" }, rulesWords.closeOverlay),
   clip: {
     // what is about one clip stands together, its moments too
     offers: ({ piece }) =>
       layersThatSay(piece, "plays").flatMap((l) => [
-        { value: `clip ${l.id}`, words: `play or pause ${l.name}` },
-        { value: `seek ${l.id}`, words: `${l.name}: go to` },
+        { value: `clip ${l.id}`, words: rulesWords.playOrPause(l.name) },
+        { value: `seek ${l.id}`, words: rulesWords.goName(l.name) },
       ]),
     chosen: ({ layer }) => `clip ${layer}`,
     make: (_around, layer) => ({ type: "clip", layer, act: "turn" }),
@@ -159,10 +160,10 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
     chosen: ({ layer }) => `seek ${layer}`,
     make: (_around, layer) => ({ type: "seek", layer, ms: 0 }),
   },
-  stir: plain({ type: "stir" }, "stir: only its lanes move"),
+  stir: plain({ type: "stir" }, rulesWords.stirOnlyLanesMove),
   scroll: {
     offers: ({ piece }) =>
-      scrollTargets(piece).length ? [{ value: "scroll", words: "scroll to" }] : [],
+      scrollTargets(piece).length ? [{ value: "scroll", words: rulesWords.scroll }] : [],
     chosen: () => "scroll",
     make: ({ piece }) => {
       const [first] = scrollTargets(piece);
@@ -171,12 +172,12 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
   },
   empty: plain(
     { type: "empty" },
-    "empty the form",
+    rulesWords.emptyForm,
     ({ piece }) => layersThatSay(piece, "entry").length > 0,
   ),
-  back: plain({ type: "back" }, "go back"),
+  back: plain({ type: "back" }, rulesWords.goBack),
   raise: {
-    offers: () => [{ value: "raise", words: "say" }],
+    offers: () => [{ value: "raise", words: rulesWords.say }],
     chosen: () => "raise",
     make: ({ piece, newSignal }) => {
       const signal = inOrder(piece.signals)[0]?.id ?? newSignal();
@@ -184,7 +185,7 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
     },
   },
   address: {
-    offers: () => [{ value: "address", words: "open the address" }],
+    offers: () => [{ value: "address", words: rulesWords.openAddress }],
     chosen: () => "address",
     make: () => ({ type: "address", to: "https://example.com" }),
   },

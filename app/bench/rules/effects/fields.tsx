@@ -11,6 +11,7 @@ import { OptionPart } from "../OptionPart";
 import { Pick } from "../../../ui/Pick";
 import { nestedTraits, screensFor, scrollTargets } from "./choices";
 import type { Around } from "./choices";
+import { rulesWords } from "../words";
 
 interface FieldsOf<K extends EffectType> {
   readonly effect: EffectOf<K>;
@@ -19,10 +20,10 @@ interface FieldsOf<K extends EffectType> {
 }
 
 const steps = [
-  { value: "step next", words: "the next" },
-  { value: "step previous", words: "the previous" },
-  { value: "step opposite", words: "the opposite" },
-  { value: "step first", words: "the first" },
+  { value: "step next", words: rulesWords.next },
+  { value: "step previous", words: rulesWords.previous },
+  { value: "step opposite", words: rulesWords.opposite },
+  { value: "step first", words: rulesWords.first },
 ];
 
 const TargetPart = ({
@@ -35,10 +36,10 @@ const TargetPart = ({
   onPick: (to: TraitTarget) => void;
 }) => (
   <>
-    <span>becomes</span>
+    <span>{rulesWords.becomes}</span>
     <Pick
       search
-      label={`New value of ${trait.name}`}
+      label={rulesWords.newValue(trait.name)}
       value={"value" in to ? to.value : `step ${to.step}`}
       options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
       onPick={(v) => onPick(v.startsWith("step ") ? { step: v.slice(5) as "next" } : { value: v })}
@@ -86,7 +87,7 @@ const ScreenPick = ({
 }) => (
   <Pick
     search
-    label="Screen"
+    label={rulesWords.screen}
     value={screen}
     options={screensFor(around).map((s) => ({ value: s.id, words: s.name }))}
     onPick={onPick}
@@ -112,12 +113,12 @@ const OpenFields = ({ effect, around, onChange }: FieldsOf<"open">) => (
 
 const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
   <Pick
-    label="What the clip does"
+    label={rulesWords.whatClipDoes}
     value={effect.act}
     options={[
-      { value: "turn", words: "whichever it does not" },
-      { value: "play", words: "play" },
-      { value: "pause", words: "pause" },
+      { value: "turn", words: rulesWords.whicheverDoesNot },
+      { value: "play", words: rulesWords.play },
+      { value: "pause", words: rulesWords.pause },
     ]}
     onPick={(act) => onChange({ ...effect, act })}
   />
@@ -126,21 +127,21 @@ const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
 const SeekFields = ({ effect, onChange }: FieldsOf<"seek">) => (
   <>
     <NumberField
-      label="Moment of the clip in milliseconds"
+      label={rulesWords.momentClipMilliseconds}
       value={effect.ms}
       min={0}
       max={600_000}
       step={100}
       onChange={(ms) => onChange({ ...effect, ms })}
     />
-    <span>ms</span>
+    <span>{rulesWords.ms}</span>
   </>
 );
 
 const ScrollFields = ({ effect, around: { piece }, onChange }: FieldsOf<"scroll">) => (
   <Pick
     search
-    label="Layer to scroll to"
+    label={rulesWords.layerScroll}
     value={effect.layer}
     broken={!piece.layers[effect.layer]}
     options={scrollTargets(piece).map((l) => ({ value: l.id, words: l.name }))}
@@ -150,12 +151,12 @@ const ScrollFields = ({ effect, around: { piece }, onChange }: FieldsOf<"scroll"
 
 const RaiseFields = ({ effect, around, onChange }: FieldsOf<"raise">) => (
   <Pick
-    label="Signal"
+    label={rulesWords.signal}
     value={effect.signal}
     broken={!around.piece.signals[effect.signal]}
     options={[
       ...inOrder(around.piece.signals).map((s) => ({ value: s.id, words: s.name })),
-      { value: "+", words: "a new signal …" },
+      { value: "+", words: rulesWords.newSignal },
     ]}
     onPick={(v) => {
       const signal = v === "+" ? around.newSignal() : v;
@@ -175,7 +176,7 @@ const AddressFields = ({ effect, onChange }: FieldsOf<"address">) => {
   return (
     <Form.Control
       className="word"
-      aria-label="Web address"
+      aria-label={rulesWords.webAddress}
       htmlSize={Math.max(18, (text ?? effect.to).length)}
       value={text ?? effect.to}
       spellCheck={false}

@@ -13,6 +13,7 @@ import type { Marks } from "../../state/view";
 import type { Workpiece } from "../../state/workpiece";
 import { wayFrom } from "./pointing";
 import type { CardScene, Pointing } from "./pointing";
+import { stageWords } from "../words";
 
 /** Within how many px on screen edges catch one another. */
 export const REACH = 6;
@@ -88,9 +89,7 @@ export class Move {
     const around = valuesIn(project, piece, variant, parent);
     if (parent.kind !== "box" || around.arrange === "free" || own.floats)
       return { x: own.x, y: own.y };
-    this.edits.note(
-      `${parent.name} arranges its layers in a ${String(around.arrange)}, so ${layer.name} keeps its place. Let it float, or restack it in the tree.`,
-    );
+    this.edits.note(stageWords.arrangesLayersSoKeeps(parent.name, around.arrange, layer.name));
     return null;
   }
 

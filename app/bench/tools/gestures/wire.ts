@@ -4,6 +4,7 @@ import type { Wire } from "#core/edit";
 import { variantKey, variantName, variantsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Workpiece } from "../../state/workpiece";
+import { toolsWords } from "../words";
 
 /** What a wire can end at: a card, or a screen it leads to or opens over this one. */
 export type WireEnd = { readonly card: string } | { readonly screen: Id; readonly over: boolean };
@@ -31,12 +32,12 @@ export const wireEnds = ({
   const screens = piecesOf(project, "screen").filter((s) => s.id !== piece.id);
   return [
     ...cards.map((v) => ({
-      label: `To ${variantName(piece, v)}`,
+      label: toolsWords.to(variantName(piece, v)),
       end: { card: variantKey(piece, v) },
     })),
     ...screens.flatMap((s) => [
-      { label: `Go to ${s.name}`, end: { screen: s.id, over: false } },
-      { label: `Open ${s.name} over it`, end: { screen: s.id, over: true } },
+      { label: toolsWords.go(s.name), end: { screen: s.id, over: false } },
+      { label: toolsWords.openOver(s.name), end: { screen: s.id, over: true } },
     ]),
   ];
 };

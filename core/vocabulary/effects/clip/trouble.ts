@@ -1,4 +1,5 @@
 import type { EffectTrouble } from "../../../machine/effect-types";
+import { vocabularyWords } from "../../words";
 
 export const clip: EffectTrouble<"clip"> = (_project, piece, { layer }) =>
-  piece.layers[layer]?.kind === "picture" ? null : "the clip it turns was removed";
+  piece.layers[layer]?.kind === "picture" ? null : vocabularyWords.clipTurnsWasRemoved;

@@ -1,10 +1,9 @@
 import { componentsAt, missingValue } from "../../../machine/components";
 import type { EffectTrouble } from "../../../machine/effect-types";
+import { vocabularyWords } from "../../words";
 
 export const nested: EffectTrouble<"nested"> = (project, piece, effect) => {
-  if (!piece.layers[effect.layer]) return "the copy it sets was removed";
+  if (!piece.layers[effect.layer]) return vocabularyWords.copySetsWasRemoved;
   const inside = componentsAt(project, piece, effect.layer).find((c) => c.traits[effect.trait]);
-  return inside
-    ? missingValue(inside, effect.trait, effect.to)
-    : "the copy it sets has no such trait any more";
+  return inside ? missingValue(inside, effect.trait, effect.to) : vocabularyWords.copySetsHasNo;
 };

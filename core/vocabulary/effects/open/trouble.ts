@@ -1,4 +1,5 @@
 import type { EffectTrouble } from "../../../machine/effect-types";
+import { vocabularyWords } from "../../words";
 
 export const open: EffectTrouble<"open"> = (project, _piece, { screen }) =>
-  project.pieces[screen]?.kind === "screen" ? null : "the screen it opens was removed";
+  project.pieces[screen]?.kind === "screen" ? null : vocabularyWords.screenOpensWasRemoved;

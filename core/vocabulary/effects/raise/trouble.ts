@@ -1,4 +1,5 @@
 import type { EffectTrouble } from "../../../machine/effect-types";
+import { vocabularyWords } from "../../words";
 
 export const raise: EffectTrouble<"raise"> = (_project, piece, { signal }) =>
-  piece.signals[signal] ? null : "the signal it raises was removed";
+  piece.signals[signal] ? null : vocabularyWords.signalRaisesWasRemoved;

@@ -1,4 +1,5 @@
 import type { EffectTrouble } from "../../../machine/effect-types";
+import { vocabularyWords } from "../../words";
 
 export const scroll: EffectTrouble<"scroll"> = (_project, piece, { layer }) =>
-  piece.layers[layer] ? null : "the layer it scrolls to was removed";
+  piece.layers[layer] ? null : vocabularyWords.layerScrollsWasRemoved;

@@ -1,0 +1,59 @@
+/** What people read in traits. */
+export const traitsWords = {
+  // quickStarts.ts
+  yesOrNo: "Yes or no",
+  checked: "Checked",
+  offOrOn: "Off or on",
+  power: "Power",
+  contactNoneHoveredPressed: "Contact: none, hovered, pressed",
+  contact: "Contact",
+  contactFocusWell: "Contact with focus as well",
+  usableYesNo: "Usable: yes, no",
+  usable: "Usable",
+  choiceThree: "A choice of three",
+  choice: "Choice",
+
+  // useTraitEdits.ts
+  wasRemoved: (name: string, name2: string, text: string) =>
+    `${name}: ${name2} was removed, and with it ${text}.`,
+  traitWasRemovedVariants: (name: string, before: number, count: number) =>
+    `The trait ${name} was removed: ${before} variants became ${count}. What was said for its resting value stays.`,
+  wasDuplicatedLooks: (name: string, along: number) =>
+    `${name} was duplicated as it looks. ${along === 1 ? "One rule names" : `${along} rules name`} it.`,
+  bringThemAlong: "Bring them along",
+  undo: "Undo",
+
+  // TraitRow.tsx
+  rename: "Rename",
+  swatch: (name: string) => `Swatch of ${name}`,
+  chooseAnotherSwatch: "Choose another swatch",
+  swatchI: (i: number) => `Swatch ${i + 1}`,
+  restingValue: (name: string) => `${name} is the resting value`,
+  restingValueInTraitRow: "Resting value",
+  makeThisRestingValue: "Make this the resting value",
+  valueName: "Value name",
+  duplicateValue: (name: string) => `Duplicate value ${name}`,
+  newValueLooksLike: (name: string) => `A new value that looks like ${name}`,
+  removeValue: (name: string) => `Remove value ${name}`,
+  remove: (name: string) => `Remove ${name}`,
+  removeGo: (name: string, lost: string) => `Remove ${name}: ${lost} go with it`,
+  traitName: "Trait name",
+  removeThisTrait: "Remove this trait",
+  value: "+ value",
+
+  // Traits.tsx
+  nameValuesTrait: "Name and values of the trait",
+  deckCarSaloonSun: "Deck: car, saloon, sun",
+  valuesEnterMakesTrait: (values: number) => `${values} values. Enter makes the trait.`,
+  valuesCommasBetweenThem: "Values with commas between them.",
+  newTrait: "New trait",
+  listChoices: "A list of choices …",
+  traits: "Traits",
+  variant: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
+  traitSomethingVariesSuch:
+    "A trait is something that varies, such as Alerts: off, on. Every combination of values becomes a card.",
+
+  // TraitRow.tsx
+  removeTrait: (name: string) => `Remove trait ${name}`,
+  values: (name: string) => `Values of ${name}`,
+};

@@ -1,0 +1,107 @@
+/** What people read in parts. */
+export const partsWords = {
+  // ResultMark.tsx
+  notRunYet: "not run yet",
+
+  // EasingPart.tsx
+  bZier: "bézier",
+  windUp: "wind up",
+  bZierValueAt: (valueAt: string) => `Bézier ${valueAt}`,
+  numberSteps: "Number of steps",
+  jumpsAt: "Jumps at",
+  atEnd: "at the end",
+  atStart: "at the start",
+  atBothEnds: "at both ends",
+  atNeitherEnd: "at neither end",
+  bounces: "Bounces",
+  timesUp: "times, up to",
+  comesUpPerCent: "Comes up to per cent",
+  by: "by",
+  windsUpByPer: "Winds up by per cent",
+  swing: "swing",
+  swingSpringMilliseconds: "Swing of the spring in milliseconds",
+  howLongWouldTake: "How long it would take to swing there and back undamped",
+  ms: "ms,",
+  bouncinessSpringPerCent: "Bounciness of the spring in per cent",
+  n0ComesRestWithout: "0: comes to rest without swinging",
+  bouncy: "% bouncy",
+
+  // MotionPart.tsx
+  motion: "Motion",
+  where: "To where",
+  motionToken: "Motion token",
+  ownTime: "own time",
+  msLength: (length: number) => `${Math.round(length)} ms`,
+  springTakesTimeNeeds: "A spring takes the time it needs to come to rest",
+  durationMilliseconds: "Duration in milliseconds",
+  msInMotionPart: "ms",
+  after: "after",
+  delayMilliseconds: "Delay in milliseconds",
+
+  // AssetPart.tsx
+  noIconHasSuch: "No icon has such a name. Try another word.",
+  iconsTypeMoreSee: (count: number) => `${count} icons; type more to see the others`,
+  n1Icon: "1 icon",
+  findIcon: "Find an icon",
+  findAmongIcons: (count: number) => `Find among ${count} icons`,
+  icons: "Icons",
+  usedThisProject: (name: string) => `${name} (used in this project)`,
+  iconsCouldNotBe: "The icons could not be fetched. Close this and try again.",
+  fetchingIcons: "Fetching the icons …",
+  chooseFile: "Choose a file",
+  sending: "Sending …",
+  chooseFileInAssetPart: "Choose a file …",
+  noPicturesThisProject:
+    "No pictures in this project yet. Choose a file, or drop or paste one onto a card.",
+  pictures: "Pictures",
+
+  // ColourPart.tsx
+  notation: "Notation",
+  colour: "Colour",
+  pickFromScreen: "Pick from the screen",
+  noColour: "No colour",
+  recentColours: "Recent colours",
+
+  // GradientPart.tsx
+  stop: (i: number) => `Stop ${i + 1}`,
+  stopAt: "stop at",
+  placeStop: "Place of the stop",
+  removeStop: "Remove stop",
+  turnRound: "Turn round",
+  angle: "angle",
+  angleInGradientPart: "Angle",
+
+  // TokenPart.tsx
+  tokens: "Tokens",
+
+  // FillPanel.tsx
+  linear: "Linear",
+  radial: "Radial",
+  picture: "Picture",
+  token: "Token",
+  fill: "Fill",
+  kindFill: "Kind of fill",
+  fit: "fit to",
+  tokensAreMadeOn: "Tokens are made on the project’s System page, or from a value with its menu.",
+  done: "Done",
+
+  // ShadowPanel.tsx
+  colourShadow: (i: number) => `Colour of shadow ${i + 1}`,
+  shadow: (label: string, i: number) => `${label} of shadow ${i + 1}`,
+  insideLayer: "Inside the layer",
+  inner: "inner",
+  removeShadow: (i: number) => `Remove shadow ${i + 1}`,
+  addShadow: "Add a shadow",
+  shadows: "Shadows",
+  shadowsOrToken: "Shadows or a token",
+
+  // Thumbnail.tsx
+  n200px: "200px",
+
+  // EasingPart.tsx
+  preset: (name: string) => `preset ${name}`,
+  kind: (k: string) => `kind ${k}`,
+
+  // AssetPart.tsx
+  px: (name: string, width: number, height: number) => `${name}, ${width} × ${height} px`,
+};

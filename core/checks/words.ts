@@ -1,0 +1,77 @@
+/** What people read in checks. */
+export const checksWords = {
+  // drawing.ts
+  whatSaidWhereChanges: (words: string) =>
+    `What is said where ${words} changes nothing: it would look the same without.`,
+  takeAway: "Take it away",
+  removeLookChangesNothing: "Remove a look that changes nothing",
+  removedToken: "a removed token",
+  removed: (key: string) => `a removed ${key === "icon" ? "icon" : "picture"}`,
+  removedComponent: "a removed component",
+  fontWhichNotHere: (said: string) => `the font ${said}, which is not here`,
+  removedPicture: "a removed picture",
+  uses: (name: string, what: string, label: string) => `${name} uses ${what} as its ${label}.`,
+  takeBack: "Take that back",
+  clear: (label: string) => `Clear ${label}`,
+  takeTurnsAreNever: (name: string, bName: string) =>
+    `${name} and ${bName} take turns and are never seen together: as one layer it would move instead of fading.`,
+  remove: (name: string) => `Remove ${name}`,
+
+  // reach.ts
+  neverReachedNoRule: (names: string) => `${names} is never reached: no rule leads there.`,
+  markNotUsed: "Mark as not used",
+  onceNothingAnswersAny: (name: string, valueName: string) =>
+    `Once ${name} is ${valueName}, nothing answers any more: a dead end.`,
+  onceThereNoWay: (name: string, valueName: string, restName: string) =>
+    `Once ${name} is ${valueName}, there is no way back to ${restName}.`,
+  wholePiece: "the whole piece",
+  removedLayer: "a removed layer",
+  conditionNeverHolds: "its condition never holds",
+  alwaysLoses: (winner: string | null) => `it always loses to “${winner ?? "another rule"}”`,
+  liesBeneathWhereverOne: (layerName: string, layerName2: string) =>
+    `${layerName} lies beneath ${layerName2} wherever one presses`,
+  hasNoPlaceWhere: (layerName: string) => `${layerName} has no place where it could be pressed`,
+  nothingLeads: "nothing leads to it",
+  canNeverHappen: (rule: string, whyNever: string) => `“${rule}” can never happen: ${whyNever}.`,
+  removeRule: "Remove the rule",
+  that: (layerName: string, trigger: string, text: string) =>
+    `That ${layerName} ${trigger} ${text}`,
+  neverComesAboutFinger: "never comes about with a finger: it needs a pointer that hovers first.",
+  cannotBeDoneBy: "cannot be done by keyboard.",
+  whatDraggingDoesCan: (layerName: string) =>
+    `What dragging ${layerName} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
+
+  // rivals.ts
+  doesNothing: (quoted: string, reason: string) => `${quoted} does nothing: ${reason}.`,
+  switchLosingOneOff: "Switch the losing one off",
+  twoRulesWantSame: (quoted: string, quoted2: string) =>
+    `Two rules want the same: ${quoted} wins over ${quoted2} only because it stands first.`,
+  onTakesWhatWaits: (name: string, quoted: string, quoted2: string) =>
+    `On ${name}, ${quoted} takes what ${quoted2} waits for: there, the second seems dead.`,
+  theseRulesSendOne: (rules: string) =>
+    `These rules send one another round without any time passing, and are stopped: ${rules}.`,
+  becomesAgain: (name: string, named: string, ms: string, named2: string, ms2: string) =>
+    `${name} becomes ${named} in ${ms}, and ${named2} again in ${ms2}.`,
+  both: (ms: string) => `Both in ${ms}`,
+  whileNothingHappensWhen: (name: string, valueName: string, name2: string, trigger: string) =>
+    `While ${name} is ${valueName}, nothing happens when ${name2} ${trigger}, though it does before and after that.`,
+  letAnswerToo: (name: string) => `Let it answer in ${name} too`,
+
+  // surface.ts
+  onlyVariant: "the only variant",
+  hardReadContrast1: (name: string, where: string, ratio: number, ground: string, needed: number) =>
+    `${name} is hard to read in ${where}: contrast ${ratio.toFixed(1)} : 1 against ${ground}, WCAG AA asks for ${needed} : 1.`,
+  onlyPxFingerWcag: (name: string, w: number, h: number, smallest: number) =>
+    `${name} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${smallest} × ${smallest}.`,
+  widenTouchAreaBy: (more: number) => `Widen its touch area by ${more} px`,
+  hoveringMovesAwayFrom: (name: string) =>
+    `Hovering moves ${name} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+
+  // traitspace.ts
+  canNeverHappenCondition: (rule: string) =>
+    `“${rule}” can never happen: its condition never holds, or a better rule always wins.`,
+  neverReachedNoRuleLeadsThere: (name: string, valueName: string) =>
+    `${name} ${valueName} is never reached: no rule leads there.`,
+  onceThereMayBe: (name: string, valueName: string, name2: string) =>
+    `Once ${name} is ${valueName}, there may be no way back to ${name2}.`,
+};
