@@ -1,17 +1,46 @@
 import { useMemo, useState } from "react";
 import { Button, Form, Modal } from "react-bootstrap";
-import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import { conditionText } from "#core/looks";
-import { isBound, labelOf, parseValue, property, registry, showValue } from "#core/properties";
+import type { Project } from "#core/project";
+import { labelOf } from "#core/properties";
 import { useBench, useCommand, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
-import { tokenWords } from "../../parts/tokens";
+import { found, keysWithText, replacements, replacing, saidText } from "./replacing";
 import { dialogsWords } from "./words";
 
-const keysWithText = registry.filter(
-  (p) => !["reference", "style", "asset", "path"].includes(p.type.is),
-);
+/** How many places are listed at most. */
+const LISTED = 60;
+
+const whereWords = (project: Project, place: ValuePlace, everywhere: boolean): string => {
+  const home = project.pieces[place.piece];
+  const look = home?.looks[place.look];
+  const condition = look && home && Object.keys(look.when).length > 0;
+  return dialogsWords.place(
+    condition ? conditionText(home, look.when) : null,
+    everywhere ? (home?.name ?? "") : null,
+  );
+};
+
+interface PlacesProps {
+  readonly places: readonly ValuePlace[];
+  readonly everywhere: boolean;
+}
+
+const Places = ({ places, everywhere }: PlacesProps) => {
+  const project = useDisplayedProject();
+  return (
+    <ul className="replace-list" aria-label={dialogsWords.places}>
+      {places.slice(0, LISTED).map((p) => (
+        <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
+          <b>{project.pieces[p.piece]?.layers[p.layer]?.name}</b> {labelOf(p.key)}{" "}
+          <span className="mono">{saidText(project, p)}</span>
+          <span className="quiet"> {whereWords(project, p, everywhere)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+};
 
 /** Find a value said anywhere in the piece or the project, and say another one there instead. */
 export const Replace = () => {
@@ -25,69 +54,26 @@ export const Replace = () => {
   const [next, setNext] = useState("");
   const [where, setWhere] = useState<"layers" | "piece" | "project">("piece");
   const [done, setDone] = useState<string | null>(null);
-  const words = (p: ValuePlace): string => {
-    if (isBound(p.said)) {
-      return project.tokens[p.said.token]
-        ? tokenWords(project.tokens[p.said.token] as never)
-        : dialogsWords.removedToken;
-    }
-    return showValue(p.said);
-  };
-  const places = useMemo(() => {
-    const text = find.trim().toLowerCase();
-    if (text === "") return [];
-    return placesSaying(project, where === "project" ? null : piece.id, (p) => {
-      const entry = property(p.key);
-      if (!entry || (key !== "any" && p.key !== key) || !keysWithText.includes(entry)) return false;
-      if (where === "layers" && !chosen.includes(p.layer)) return false;
-      const said = words(p).toLowerCase();
-      if (said === text) return true;
-      if (p.key === "text") return said.includes(text);
-      const typed = parseValue(entry.type, text, p.said as never);
-      return typed.ok && JSON.stringify(typed.value) === JSON.stringify(p.said);
-    });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- words only reads the project
-  }, [project, piece, find, key, where, chosen]);
-  const token = Object.values(project.tokens).find(
-    (t) => tokenWords(t).toLowerCase() === next.trim().toLowerCase(),
+  const places = useMemo(
+    () =>
+      found(project, {
+        find,
+        key,
+        piece: where === "project" ? null : piece.id,
+        layers: where === "layers" ? chosen : null,
+      }),
+    [project, piece, find, key, where, chosen],
   );
-  const changed = places.map((p) => {
-    const entry = property(p.key);
-    if (!entry || next.trim() === "") return null;
-    if (token) return { place: p, said: { token: token.id } };
-    if (p.key === "text" && typeof p.said === "string")
-      return {
-        place: p,
-        said: p.said.replace(
-          new RegExp(find.trim().replace(/[.*+?^${}()|[\]\\]/g, "\\$&"), "gi"),
-          () => next,
-        ),
-      };
-    const typed = parseValue(entry.type, next, p.said as never);
-    return typed.ok ? { place: p, said: typed.value } : null;
-  });
-  const good = changed.filter((c) => c !== null);
-  const problem =
-    next.trim() !== "" && places.length > 0 && good.length === 0
-      ? dialogsWords.newValueDoesNot
-      : null;
+  const good = replacements(project, places, find, next);
+  const unsuited = next.trim() !== "" && places.length > 0 && good.length === 0;
   const run = () => {
-    const groups = new Map<string, { places: ValuePlace[]; said: (typeof good)[number]["said"] }>();
-    for (const c of good) {
-      const k = JSON.stringify(c.said);
-      const g = groups.get(k) ?? { places: [], said: c.said };
-      g.places.push(c.place);
-      groups.set(k, g);
-    }
-    const ops = [...groups.values()].flatMap((g) => replaceAt(g.places, g.said).ops);
-    if (
-      command(() => ({
-        label: dialogsWords.replaceByPlaces(find, next, good.length).slice(0, 200),
-        ops,
-      }))
-    )
+    const label = dialogsWords.replaceByPlaces(find, next, good.length);
+    if (command(() => replacing(label, good))) {
       setDone(dialogsWords.replacedPlaceUndoTakes(good.length));
+    }
   };
+  const count =
+    find.trim() === "" ? dialogsWords.typeValueSheetShows : dialogsWords.placePlaces(places.length);
   return (
     <Modal show onHide={closeDialog} aria-labelledby="replace-title">
       <Modal.Header closeButton>
@@ -151,33 +137,9 @@ export const Replace = () => {
               <option value="project">{dialogsWords.wholeProject}</option>
             </Form.Select>
           </label>
-          <ul className="replace-list" aria-label={dialogsWords.places}>
-            {places.slice(0, 60).map((p) => {
-              const home = project.pieces[p.piece];
-              const look = home?.looks[p.look];
-              return (
-                <li key={`${p.piece} ${p.look} ${p.layer} ${p.key}`}>
-                  <b>{home?.layers[p.layer]?.name}</b> {labelOf(p.key)}{" "}
-                  <span className="mono">{words(p)}</span>
-                  <span className="quiet">
-                    {" "}
-                    {dialogsWords.place(
-                      look && home && Object.keys(look.when).length
-                        ? conditionText(home, look.when)
-                        : null,
-                      where === "project" ? (home?.name ?? "") : null,
-                    )}
-                  </span>
-                </li>
-              );
-            })}
-          </ul>
+          <Places places={places} everywhere={where === "project"} />
           <p className="note plain" role="status">
-            {done ??
-              problem ??
-              (find.trim() === ""
-                ? dialogsWords.typeValueSheetShows
-                : dialogsWords.placePlaces(places.length))}
+            {done ?? (unsuited ? dialogsWords.newValueDoesNot : count)}
           </p>
           <div className="actions end">
             <Button size="sm" type="submit" disabled={good.length === 0}>

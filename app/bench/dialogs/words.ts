@@ -82,7 +82,6 @@ export const dialogsWords = {
   // Gather.tsx
   of: (name: undefined | string, drawingsAtName: undefined | string) =>
     `${name} of ${drawingsAtName}`,
-  gather: (c: number) => `gather-${c}`,
   inName: (name: string, dName: string) => `${name} in ${dName}`,
 
   // Replace.tsx

@@ -101,6 +101,12 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
   const { begin, isHeld, end } = useHeld();
   const pull = useRef<{ x: number; y: number; map: Affine; resize: Resize } | null>(null);
   const [dx, dy] = direction;
+  const place = {
+    left: `${(dx + 1) * 50}%`,
+    top: `${(dy + 1) * 50}%`,
+    "--dx": dx,
+    "--dy": dy,
+  };
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
     if (e.button !== 0) return;
     e.stopPropagation();
@@ -130,7 +136,7 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
     <span
       className="handle"
       data-handle={compass(direction)}
-      style={{ left: `${(dx + 1) * 50}%`, top: `${(dy + 1) * 50}%` }}
+      style={place}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={end}

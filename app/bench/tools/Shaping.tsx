@@ -1,3 +1,4 @@
+import { toolsWords } from "./words";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { KeyboardEvent, PointerEvent } from "react";
 import type { Id } from "#core/basics";
