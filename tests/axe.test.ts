@@ -11,11 +11,10 @@ const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe
 /** What axe finds on the page as it is: WCAG 2.2 A and AA, good practice, and names that differ. */
 const findings = async (me: Designer): Promise<string[]> => {
   await me.page.evaluate(source);
-  const { violations } = await me.page.evaluate(
-    () =>
-      (globalThis as unknown as { axe: { run: (options: unknown) => Promise<AxeResults> } }).axe.run(
-        { rules: { "label-content-name-mismatch": { enabled: true } } },
-      ),
+  const { violations } = await me.page.evaluate(() =>
+    (globalThis as unknown as { axe: { run: (options: unknown) => Promise<AxeResults> } }).axe.run({
+      rules: { "label-content-name-mismatch": { enabled: true } },
+    }),
   );
   return violations.flatMap((v) =>
     v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} (${n.failureSummary ?? ""})`),

@@ -184,12 +184,12 @@ export const EasingPart = ({
           </option>
         ))}
         {presets.map((p) => (
-          <option key={p.name} value={partsWords.preset(p.name)}>
+          <option key={p.name} value={`preset ${p.name}`}>
             {p.name}
           </option>
         ))}
         {(Object.keys(fresh) as Kind[]).map((k) => (
-          <option key={k} value={partsWords.kind(k)}>
+          <option key={k} value={`kind ${k}`}>
             {kindWords[k]}
           </option>
         ))}

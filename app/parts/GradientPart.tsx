@@ -21,18 +21,158 @@ const colourAt = (stops: readonly Stop[], at: number): string => {
     : mixColour(before.colour, after.colour)((at - before.at) / (after.at - before.at));
 };
 
-/**
- * A gradient's stops on a bar: drag one, click the bar for another, Delete removes it; below, its
- * colour and the gradient's direction.
- */
-export const GradientPart = ({
-  gradient,
-  onChange,
-}: {
-  gradient: Gradient;
-  onChange: (g: Gradient) => void;
-}) => {
+const CHEQUERS = "repeating-conic-gradient(#ddd 0 25%, #fff 0 50%) 0 0/10px 10px";
+
+/** The stops from left to right, whichever way the gradient itself goes, over chequers. */
+const barGround = (stops: readonly Stop[]): string => {
+  const sorted = [...stops].sort((a, b) => a.at - b.at);
+  return `${gradientText({ kind: "linear", angle: 90, stops: sorted })}, ${CHEQUERS}`;
+};
+
+interface BarProps {
+  readonly stops: readonly Stop[];
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+  readonly onPlace: (index: number, at: number) => void;
+  readonly onAdd: (at: number) => void;
+  readonly onRemove: (index: number) => void;
+}
+
+/** The stops on a bar: drag one, click the bar for another, Delete removes it. */
+const Bar = ({ stops, chosen, onChoose, onPlace, onAdd, onRemove }: BarProps) => {
   const bar = useRef<HTMLDivElement>(null);
+  const placeOf = (e: PointerEvent): number => {
+    const box = bar.current?.getBoundingClientRect();
+    return box ? clamp((e.clientX - box.left) / box.width) : 0;
+  };
+  const onKey = (e: KeyboardEvent, index: number, at: number) => {
+    const step = e.shiftKey ? 0.1 : 0.01;
+    if (e.key === "ArrowLeft") onPlace(index, clamp(at - step));
+    else if (e.key === "ArrowRight") onPlace(index, clamp(at + step));
+    else if (e.key === "Delete" || e.key === "Backspace") onRemove(index);
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  return (
+    <div
+      ref={bar}
+      className="gradient-bar"
+      style={{ background: barGround(stops) }}
+      onPointerDown={(e) => {
+        if (e.target === e.currentTarget) onAdd(placeOf(e));
+      }}
+    >
+      {stops.map((stop, i) => (
+        <button
+          key={i}
+          type="button"
+          role="slider"
+          aria-label={partsWords.stop(i)}
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={Math.round(stop.at * 100)}
+          className={`gradient-stop${i === chosen ? " on" : ""}`}
+          style={{
+            left: `${stop.at * 100}%`,
+            background: stop.colour === "none" ? "#fff" : stop.colour,
+          }}
+          onPointerDown={(e) => {
+            onChoose(i);
+            e.currentTarget.setPointerCapture(e.pointerId);
+          }}
+          onPointerMove={(e) => {
+            if (e.buttons === 1) onPlace(i, placeOf(e));
+          }}
+          onKeyDown={(e) => onKey(e, i, stop.at)}
+          onFocus={() => onChoose(i)}
+        />
+      ))}
+    </div>
+  );
+};
+
+interface Props {
+  readonly gradient: Gradient;
+  readonly onChange: (gradient: Gradient) => void;
+}
+
+interface PercentProps {
+  readonly words: string;
+  readonly label: string;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** A share, shown and set in per cent. */
+const Percent = ({ words, label, value, onChange }: PercentProps) => (
+  <label>
+    {words}
+    <NumberField
+      label={label}
+      value={Math.round(value * 100)}
+      min={-500}
+      max={500}
+      step={1}
+      onChange={(n) => onChange(n / 100)}
+    />
+    %
+  </label>
+);
+
+/** Which way a gradient goes: its angle, or its centre and how far it reaches. */
+const Direction = ({ gradient, onChange }: Props) => {
+  if (gradient.kind === "linear") {
+    return (
+      <label>
+        {partsWords.angle}
+        <NumberField
+          label={partsWords.angleInGradientPart}
+          value={gradient.angle}
+          min={-3600}
+          max={3600}
+          step={1}
+          onChange={(angle) => onChange({ ...gradient, angle })}
+        />
+        °
+      </label>
+    );
+  }
+  const { centre, radii } = gradient;
+  const putCentre = (pair: Pair) => onChange({ ...gradient, centre: pair });
+  const putRadii = (pair: Pair) => onChange({ ...gradient, radii: pair });
+  return (
+    <>
+      <Percent
+        words={partsWords.centre}
+        label={partsWords.centreAcross}
+        value={centre[0]}
+        onChange={(n) => putCentre([n, centre[1]])}
+      />
+      <Percent
+        words={partsWords.down}
+        label={partsWords.centreDown}
+        value={centre[1]}
+        onChange={(n) => putCentre([centre[0], n])}
+      />
+      <Percent
+        words={partsWords.reach}
+        label={partsWords.reachAcross}
+        value={radii[0]}
+        onChange={(n) => putRadii([n, radii[1]])}
+      />
+      <Percent
+        words={partsWords.down}
+        label={partsWords.reachDown}
+        value={radii[1]}
+        onChange={(n) => putRadii([radii[0], n])}
+      />
+    </>
+  );
+};
+
+/** A gradient: its stops on a bar; below, the colour of the chosen one and the direction. */
+export const GradientPart = ({ gradient, onChange }: Props) => {
   const [chosen, setChosen] = useState(0);
   const { stops } = gradient;
   const index = Math.min(chosen, stops.length - 1);
@@ -40,84 +180,26 @@ export const GradientPart = ({
   const put = (list: readonly Stop[]) => onChange({ ...gradient, stops: list });
   const change = (i: number, part: Partial<Stop>) =>
     put(stops.map((s, k) => (k === i ? { ...s, ...part } : s)));
-  const place = (e: PointerEvent) => {
-    const box = bar.current?.getBoundingClientRect();
-    return box ? clamp((e.clientX - box.left) / box.width) : 0;
+  const add = (at: number) => {
+    put([...stops, { at, colour: colourAt(stops, at) }]);
+    setChosen(stops.length);
   };
   const remove = (i: number) => {
     if (stops.length <= 2) return;
     put(stops.filter((_, k) => k !== i));
     setChosen(Math.max(0, i - 1));
   };
-  const onKey = (e: KeyboardEvent, i: number) => {
-    const step = e.shiftKey ? 0.1 : 0.01;
-    if (e.key === "ArrowLeft" || e.key === "ArrowRight")
-      change(i, { at: clamp((stops[i] as Stop).at + (e.key === "ArrowRight" ? step : -step)) });
-    else if (e.key === "Delete" || e.key === "Backspace") remove(i);
-    else return;
-    e.preventDefault();
-    e.stopPropagation();
-  };
-  const pairField = (label: string, key: "centre" | "radii", at: 0 | 1) =>
-    gradient.kind === "radial" && (
-      <label>
-        {label}
-        <NumberField
-          label={label}
-          value={Math.round(gradient[key][at] * 100)}
-          min={-500}
-          max={500}
-          step={1}
-          onChange={(n) =>
-            onChange({
-              ...gradient,
-              [key]: (at === 0
-                ? [n / 100, gradient[key][1]]
-                : [gradient[key][0], n / 100]) satisfies Pair,
-            })
-          }
-        />
-        %
-      </label>
-    );
+  const turn = () => put(stops.map((s) => ({ ...s, at: clamp(1 - s.at) })));
   return (
     <div className="gradient-part">
-      <div
-        ref={bar}
-        className="gradient-bar"
-        style={{
-          background: `${gradientText({ kind: "linear", angle: 90, stops: [...stops].sort((a, b) => a.at - b.at) })}, repeating-conic-gradient(#ddd 0 25%, #fff 0 50%) 0 0/10px 10px`,
-        }}
-        onPointerDown={(e) => {
-          if (e.target !== e.currentTarget) return;
-          const at = place(e);
-          put([...stops, { at, colour: colourAt(stops, at) }]);
-          setChosen(stops.length);
-        }}
-      >
-        {stops.map((s, i) => (
-          <button
-            key={i}
-            type="button"
-            role="slider"
-            aria-label={partsWords.stop(i)}
-            aria-valuemin={0}
-            aria-valuemax={100}
-            aria-valuenow={Math.round(s.at * 100)}
-            className={`gradient-stop${i === index ? " on" : ""}`}
-            style={{ left: `${s.at * 100}%`, background: s.colour === "none" ? "#fff" : s.colour }}
-            onPointerDown={(e) => {
-              setChosen(i);
-              e.currentTarget.setPointerCapture(e.pointerId);
-            }}
-            onPointerMove={(e) => {
-              if (e.buttons === 1) change(i, { at: place(e) });
-            }}
-            onKeyDown={(e) => onKey(e, i)}
-            onFocus={() => setChosen(i)}
-          />
-        ))}
-      </div>
+      <Bar
+        stops={stops}
+        chosen={index}
+        onChoose={setChosen}
+        onPlace={(i, at) => change(i, { at })}
+        onAdd={add}
+        onRemove={remove}
+      />
       <div className="gradient-line">
         <label>
           {partsWords.stopAt}
@@ -134,36 +216,12 @@ export const GradientPart = ({
         <Button variant="link" size="sm" disabled={stops.length <= 2} onClick={() => remove(index)}>
           {partsWords.removeStop}
         </Button>
-        <Button
-          variant="link"
-          size="sm"
-          onClick={() => put(stops.map((s) => ({ ...s, at: clamp(1 - s.at) })))}
-        >
+        <Button variant="link" size="sm" onClick={turn}>
           {partsWords.turnRound}
         </Button>
       </div>
       <div className="gradient-line">
-        {gradient.kind === "linear" ? (
-          <label>
-            {partsWords.angle}
-            <NumberField
-              label={partsWords.angleInGradientPart}
-              value={gradient.angle}
-              min={-3600}
-              max={3600}
-              step={1}
-              onChange={(angle) => onChange({ ...gradient, angle })}
-            />
-            °
-          </label>
-        ) : (
-          <>
-            {pairField("centre", "centre", 0)}
-            {pairField("down", "centre", 1)}
-            {pairField("reach", "radii", 0)}
-            {pairField("down ", "radii", 1)}
-          </>
-        )}
+        <Direction gradient={gradient} onChange={onChange} />
       </div>
       <ColourPart key={index} colour={stop.colour} onPick={(colour) => change(index, { colour })} />
     </div>

@@ -99,9 +99,14 @@ export const partsWords = {
   n200px: "200px",
 
   // EasingPart.tsx
-  preset: (name: string) => `preset ${name}`,
-  kind: (k: string) => `kind ${k}`,
 
   // AssetPart.tsx
   px: (name: string, width: number, height: number) => `${name}, ${width} × ${height} px`,
+  centre: "centre",
+  centreAcross: "Centre across",
+  centreDown: "Centre down",
+  reach: "reach",
+  reachAcross: "Reach across",
+  reachDown: "Reach down",
+  down: "down",
 };

@@ -2,7 +2,7 @@ import { plainText } from "#core/basics";
 import { tokenValue } from "#core/looks";
 import { curveOf } from "#core/motion";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
-import { gradientText } from "#core/properties";
+import { USUAL_FAMILY, gradientText } from "#core/properties";
 import type { Gradient, Shadow } from "#core/properties";
 import { useDisplayedProject } from "../session/displayed";
 import { systemWords } from "./words";
@@ -62,7 +62,7 @@ export const Sample = ({ token }: { token: Token }) => {
         <span
           className="sample words"
           style={{
-            fontFamily: `"${plainText(s.font ?? "Hanken Grotesk")}"`,
+            fontFamily: `"${plainText(s.font ?? USUAL_FAMILY)}"`,
             fontWeight: Number(s.weight ?? 400),
             fontSize: Math.min(26, (s.size as number | undefined) ?? 16),
             letterSpacing: (s.spacing as number | undefined) ?? 0,

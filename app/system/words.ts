@@ -50,4 +50,43 @@ export const systemWords = {
 
   // TimingSheet.tsx
   pieces: (pieces: number) => `${pieces} pieces`,
+
+  // tokens
+  rename: "Rename",
+  remove: "Remove",
+  more: (name: string) => `More for ${name}`,
+  colours: "Colours",
+  gradients: "Gradients",
+  textStyle: "text style",
+  textStyles: "Text styles",
+  shadows: "Shadows",
+  sizes: "Sizes",
+  durations: "Durations",
+  curves: "Curves",
+  motionTokens: "Motions",
+  edit: (name: string) => `Edit ${name}`,
+  nameToken: "Name of the token",
+  placePiece: (alias: boolean, count: number, places: number) =>
+    `${alias ? "alias · " : ""}${count === 0 ? "not used" : `${count} place${count === 1 ? "" : "s"} in ${places} piece${places === 1 ? "" : "s"}`}`,
+  putIntoGroup: "Put into a group …",
+  newAlias: "New alias of it",
+  wasRemovedWhatWas: (name: string) => `${name} was removed; what was bound to it keeps its value.`,
+  group: "Group",
+  groupToken: "Group of the token",
+  whereUsed: "Where it is used",
+  moreUses: (uses: number) => `and ${uses} more`,
+  newOne: (one: string) => `New ${one}`,
+  noneYet: "None yet.",
+  nothingTidyNoValue:
+    "Nothing to tidy: no value repeats that could be a token, and every token is used and different.",
+  saidPlaces: (places: number) => `is said in ${places} places`,
+  makeToken: "Make it a token",
+  haveSameValue: (group: string) => `${group} have the same value`,
+  makeThemOne: "Make them one",
+  notUsed: (unused: string) => `Not used: ${unused}`,
+  fonts: "Fonts",
+  addFontFiles: "Add font files",
+  addFontFilesInSystem: "Add font files …",
+  weightThisProject: (weight: string) => `weight ${weight}, of this project`,
+  alias: (name: string) => `${name} alias`,
 };

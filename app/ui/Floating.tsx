@@ -8,10 +8,10 @@ interface Point {
 }
 
 /** What a floating part belongs to: an element, or a point of the window. */
-export type Anchor = HTMLElement | Point;
+type Anchor = HTMLElement | Point;
 
 /** What a floating part has to put on its outermost element. */
-export interface FloatingProps {
+interface FloatingProps {
   readonly ref: RefCallback<HTMLElement>;
   readonly style: CSSProperties;
 }

@@ -6,7 +6,6 @@ export type { Clip } from "./clip";
 export { addDrafts } from "./drafts";
 export { detach, extract, replaceBy } from "./extract";
 export { addGathered } from "./gathered";
-export type { Gathered } from "./gathered";
 export {
   addLayer,
   duplicateLayers,

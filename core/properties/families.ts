@@ -1,6 +1,9 @@
+/** The family of texts that name none. */
+export const USUAL_FAMILY = "Hanken Grotesk";
+
 /** The families shipped with Nubble, in the weights given. */
 export const families: Readonly<Record<string, readonly string[]>> = {
-  "Hanken Grotesk": ["400", "500", "600", "700"],
+  [USUAL_FAMILY]: ["400", "500", "600", "700"],
   Figtree: ["400", "500", "700"],
   Nunito: ["400", "600", "800"],
   "Barlow Condensed": ["400", "500", "700"],

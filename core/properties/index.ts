@@ -1,7 +1,7 @@
 export { parseNumber } from "./arithmetic";
 export type { Asset, FontAsset, IconAsset, IconShape, PictureAsset } from "./assets";
 export { parseValue, showValue } from "./entry";
-export { families } from "./families";
+export { USUAL_FAMILY, families } from "./families";
 export { gradientText } from "./gradient";
 export { layerKinds } from "./kinds";
 export type { LayerKind } from "./kinds";

@@ -1,7 +1,7 @@
 import { present } from "../basics";
 import { layerKinds } from "./kinds";
 import type { LayerKind } from "./kinds";
-import { weights } from "./families";
+import { USUAL_FAMILY, weights } from "./families";
 import { fits } from "./types";
 import type { Mixing, Property, Unit, Value, ValueOf, ValueType, Values } from "./types";
 
@@ -149,7 +149,7 @@ const entries = {
 
   text: entry(lettered, { is: "text" }, "Text", "dissolve"),
   style: entry(lettered, { is: "style" }, "", "step"),
-  font: entry(lettered, { is: "family" }, "Hanken Grotesk", "dissolve"),
+  font: entry(lettered, { is: "family" }, USUAL_FAMILY, "dissolve"),
   weight: entry(lettered, choice(...weights), "400", "dissolve"),
   size: entry(lettered, number("px", 1, 1000), 16, "number"),
   lineHeight: entry(lettered, number("×", 0.1, 10, 0.05), 1.3, "layout"),

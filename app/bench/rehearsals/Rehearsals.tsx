@@ -134,7 +134,7 @@ const Steps = ({
             onChange={(next) =>
               keep(
                 steps.map((o, k) => (k === i ? next : o)),
-                rehearsalsWords.step(rehearsal.id, i),
+                `step ${rehearsal.id} ${i}`,
               )
             }
             onMove={(by) => move(i, by)}

@@ -73,7 +73,6 @@ export const rehearsalsWords = {
   theOf: (key: string, name: string) => `the ${key} of ${name}`,
 
   // Rehearsals.tsx
-  step: (id: string, i: number) => `step ${id} ${i}`,
   fail: (failing: number, count: number) => `${failing} of ${count} fail`,
   allPass: (count: number) => `all ${count} pass`,
 };

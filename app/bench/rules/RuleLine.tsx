@@ -16,7 +16,7 @@ import { TriggerPart } from "./TriggerPart";
 import { WhilePart } from "./WhilePart";
 import { rulesWords } from "./words";
 
-export type Parts = Partial<Omit<Rule, "id">>;
+type Parts = Partial<Omit<Rule, "id">>;
 type SetParts = (parts: Parts, gesture?: string | null) => void;
 
 /**

@@ -3,7 +3,7 @@ import type { SheetHand } from "./hand";
 import { sheetWords } from "./words";
 
 /** What the keys of the sheet act on. */
-export interface SheetKeys {
+interface SheetKeys {
   readonly hand: SheetHand;
   readonly openMenu: () => void;
 }

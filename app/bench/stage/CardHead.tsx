@@ -52,7 +52,7 @@ export const CardHead = memo(function CardHead(props: Props) {
           aria-pressed={pressed}
           title={stageWords.shiftOrCtrlChooses}
           onDoubleClick={() => {
-            if (several) store.getState().rename(stageWords.variant(key));
+            if (several) store.getState().rename(`variant ${key}`);
           }}
           onClick={(e) =>
             chooseCard(piece, store.getState(), variant, e.shiftKey || e.ctrlKey || e.metaKey)

@@ -4,9 +4,9 @@ import { gridOf } from "../state/grid";
 import type { GridView } from "../state/view";
 
 /** Room around the piece on its card, the head of a card, and between cards; px. */
-export const PAD = 26;
-export const PAD_DOWN = 20;
-export const HEAD = 30;
+const PAD = 26;
+const PAD_DOWN = 20;
+const HEAD = 30;
 export const GAP = 12;
 /** The column of the headings of rows. */
 export const SIDE = 104;

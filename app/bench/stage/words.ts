@@ -104,7 +104,6 @@ export const stageWords = {
     `Only the first ${mostCards} of ${all ? `more than ${mostVariants}` : all2} variants are shown. Choose which ones with “Cards”.`,
 
   // CardHead.tsx
-  variant: (key: string) => `variant ${key}`,
   moreVariant: (name: string) => `More for variant ${name}`,
 
   // Card.tsx

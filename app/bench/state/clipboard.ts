@@ -4,7 +4,7 @@ import type { LayerChanges, Variant } from "#core/project";
 import type { Values } from "#core/properties";
 
 /** A style that was copied. */
-export interface HeldStyle {
+interface HeldStyle {
   readonly project: Id;
   readonly name: string;
   readonly said: LayerChanges;
@@ -13,13 +13,13 @@ export interface HeldStyle {
 }
 
 /** A variant whose look was copied. */
-export interface HeldVariant {
+interface HeldVariant {
   readonly piece: Id;
   readonly variant: Variant;
 }
 
 /** What was duplicated last, and into what. */
-export interface LastCopy {
+interface LastCopy {
   readonly of: readonly Id[];
   readonly made: readonly Id[];
 }

@@ -6,14 +6,14 @@ export const drawerTabs = ["sheet", "rules", "timing", "map", "checks", "rehears
 export type DrawerTab = (typeof drawerTabs)[number];
 
 /** A window over the bench for a larger task. */
-export type Dialog =
+type Dialog =
   | { readonly kind: "compare"; readonly a: Variant; readonly b: Variant }
   | { readonly kind: "gather" }
   | { readonly kind: "replace" }
   | { readonly kind: "keys" };
 
 /** Something told beside the scope, and what is offered about it. */
-export interface Hint {
+interface Hint {
   readonly text: string;
   readonly offer: { readonly label: string; readonly run: () => void } | null;
 }

@@ -16,7 +16,7 @@ export interface Preview {
 }
 
 /** The effect of a rule whose own motion is timed. */
-export interface TimedEffect {
+interface TimedEffect {
   readonly rule: Id;
   readonly effect: number;
 }

@@ -9,7 +9,7 @@ export interface Showing {
 }
 
 /** Where the running copy is, and the rules it waits for. */
-export interface Running {
+interface Running {
   readonly variant: Variant;
   readonly waits: readonly { readonly rule: Id; /** ms of its clock */ readonly left: number }[];
   /** when that was so, ms of the page */

@@ -25,7 +25,7 @@ export interface GridView {
 export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
 
 /** With any but the first a press on a card does not choose. */
-export type Tool = "choose" | "pen" | "ruler" | "dropper";
+type Tool = "choose" | "pen" | "ruler" | "dropper";
 
 /** How the stage shows the piece, and the tool in hand. */
 export interface View {

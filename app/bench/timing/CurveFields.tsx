@@ -17,7 +17,7 @@ import { Tool } from "../../ui/Tool";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";
 
-export type LaneParts = Partial<Omit<Lane, "layer" | "key">>;
+type LaneParts = Partial<Omit<Lane, "layer" | "key">>;
 export type SetLane = (parts: LaneParts, gesture: string) => void;
 
 const MINUTE = 60_000;

@@ -29,47 +29,39 @@ const LONGEST = 12_000;
 const MARGIN = 24;
 const PAUSE = 900;
 
-/**
- * Filming a change: how large, how many pictures a second, on what; with its progress, to be
- * cancelled.
- */
-export const FilmDialog = ({
-  timed,
-  kind,
-  name,
-  onClose,
-}: {
-  timed: Timed;
-  kind: Filming["kind"];
-  name: string;
-  onClose: () => void;
-}) => {
-  const [scale, setScale] = useState<number>(usual[kind].scale);
-  const [rate, setRate] = useState<number>(usual[kind].rate);
-  const [ground, setGround] = useState<string>(usual[kind].ground);
+interface Props {
+  readonly timed: Timed;
+  readonly kind: Filming["kind"];
+  readonly name: string;
+  readonly onClose: () => void;
+}
+
+/** How large, how many pictures a second, and on what. */
+interface Manner {
+  readonly scale: number;
+  readonly rate: number;
+  readonly ground: string;
+}
+
+/** A change that is being filmed: how far it is, what went wrong, and how to cancel it. */
+const useFilming = ({ timed, kind, name, onClose }: Props, manner: Manner) => {
   const [done, setDone] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const stopped = useRef(false);
-  const length = Math.min(LONGEST, Math.max(1, timed.length));
+  const { from, to } = timed.scenes;
   const size = {
-    width: Math.max(timed.scenes.from.width, timed.scenes.to.width),
-    height: Math.max(timed.scenes.from.height, timed.scenes.to.height),
+    width: Math.max(from.width, to.width),
+    height: Math.max(from.height, to.height),
   };
-  const count = momentsOf(length, rate).length;
-  const px = (n: number) => Math.round((n + 2 * MARGIN) * scale);
+  const length = Math.min(LONGEST, Math.max(1, timed.length));
+  const how = { ...manner, kind, ground: manner.ground || null, margin: MARGIN, pause: PAUSE };
   const run = async () => {
     stopped.current = false;
     setTrouble(null);
     setDone(0);
+    const frame = (ms: number) => timed.change.frame(ms);
     try {
-      const bytes = await film(
-        (ms) => timed.change.frame(ms),
-        size,
-        length,
-        { kind, scale, rate, ground: ground || null, margin: MARGIN, pause: PAUSE },
-        setDone,
-        () => stopped.current,
-      );
+      const bytes = await film(frame, size, length, how, setDone, () => stopped.current);
       setDone(null);
       if (!bytes) return;
       saveBytes(`${name}.${files[kind].ending}`, files[kind].type, bytes);
@@ -79,73 +71,100 @@ export const FilmDialog = ({
       setTrouble(timingWords.couldNotBeFilmed);
     }
   };
-  return (
-    <Modal
-      show
-      onHide={() => {
-        stopped.current = true;
-        onClose();
-      }}
-      aria-labelledby="film-title"
+  const stop = () => {
+    stopped.current = true;
+  };
+  return { done, trouble, size, length, run, stop };
+};
+
+interface ChoiceProps<T extends string | number> {
+  readonly id: string;
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly { readonly value: T; readonly words: string }[];
+  readonly disabled: boolean;
+  readonly onPick: (value: string) => void;
+}
+
+const Choice = <T extends string | number>(props: ChoiceProps<T>) => (
+  <Form.Group controlId={props.id}>
+    <Form.Label>{props.label}</Form.Label>
+    <Form.Select
+      size="sm"
+      value={props.value}
+      disabled={props.disabled}
+      onChange={(e) => props.onPick(e.target.value)}
     >
+      {props.choices.map((c) => (
+        <option key={c.words} value={c.value}>
+          {c.words}
+        </option>
+      ))}
+    </Form.Select>
+  </Form.Group>
+);
+
+interface MannerProps {
+  readonly kind: Filming["kind"];
+  readonly manner: Manner;
+  readonly disabled: boolean;
+  readonly onChange: (manner: Manner) => void;
+}
+
+const MannerFields = ({ kind, manner, disabled, onChange }: MannerProps) => (
+  <div className="film-how">
+    <Choice
+      id="film-size"
+      label={timingWords.size}
+      value={manner.scale}
+      choices={scales.map((s) => ({ value: s, words: `${s} ×` }))}
+      disabled={disabled}
+      onPick={(scale) => onChange({ ...manner, scale: Number(scale) })}
+    />
+    <Choice
+      id="film-rate"
+      label={timingWords.picturesSecond}
+      value={manner.rate}
+      choices={rates[kind].map((r) => ({ value: r, words: String(r) }))}
+      disabled={disabled}
+      onPick={(rate) => onChange({ ...manner, rate: Number(rate) })}
+    />
+    <Choice
+      id="film-ground"
+      label={timingWords.ground}
+      value={manner.ground}
+      choices={grounds.filter((g) => kind !== "gif" || g.value)}
+      disabled={disabled}
+      onPick={(ground) => onChange({ ...manner, ground })}
+    />
+  </div>
+);
+
+/**
+ * Filming a change: how large, how many pictures a second, on what; with its progress, to be
+ * cancelled.
+ */
+export const FilmDialog = (props: Props) => {
+  const { kind, onClose } = props;
+  const [manner, setManner] = useState<Manner>(usual[kind]);
+  const { done, trouble, size, length, run, stop } = useFilming(props, manner);
+  const count = momentsOf(length, manner.rate).length;
+  const px = (n: number) => Math.round((n + 2 * MARGIN) * manner.scale);
+  const telling = kind === "svg" ? timingWords.momentsPxAtOwn : timingWords.picturesPx;
+  const leave = () => {
+    stop();
+    onClose();
+  };
+  return (
+    <Modal show onHide={leave} aria-labelledby="film-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="film-title">
           {files[kind].title}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <div className="film-how">
-          <Form.Group controlId="film-size">
-            <Form.Label>{timingWords.size}</Form.Label>
-            <Form.Select
-              size="sm"
-              value={scale}
-              disabled={done !== null}
-              onChange={(e) => setScale(Number(e.target.value))}
-            >
-              {scales.map((s) => (
-                <option key={s} value={s}>
-                  {s} ×
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <Form.Group controlId="film-rate">
-            <Form.Label>{timingWords.picturesSecond}</Form.Label>
-            <Form.Select
-              size="sm"
-              value={rate}
-              disabled={done !== null}
-              onChange={(e) => setRate(Number(e.target.value))}
-            >
-              {rates[kind].map((r) => (
-                <option key={r}>{r}</option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <Form.Group controlId="film-ground">
-            <Form.Label>{timingWords.ground}</Form.Label>
-            <Form.Select
-              size="sm"
-              value={ground}
-              disabled={done !== null}
-              onChange={(e) => setGround(e.target.value)}
-            >
-              {grounds
-                .filter((g) => kind !== "gif" || g.value)
-                .map((g) => (
-                  <option key={g.words} value={g.value}>
-                    {g.words}
-                  </option>
-                ))}
-            </Form.Select>
-          </Form.Group>
-        </div>
-        <p className="note">
-          {kind === "svg"
-            ? timingWords.momentsPxAtOwn(count, px(size.width), px(size.height))
-            : timingWords.picturesPx(count, px(size.width), px(size.height))}
-        </p>
+        <MannerFields kind={kind} manner={manner} disabled={done !== null} onChange={setManner} />
+        <p className="note">{telling(count, px(size.width), px(size.height))}</p>
         {done !== null && (
           <ProgressBar
             now={Math.round(done * 100)}
@@ -161,13 +180,7 @@ export const FilmDialog = ({
       </Modal.Body>
       <Modal.Footer>
         {done !== null ? (
-          <Button
-            size="sm"
-            variant="outline-primary"
-            onClick={() => {
-              stopped.current = true;
-            }}
-          >
+          <Button size="sm" variant="outline-primary" onClick={stop}>
             {timingWords.cancel}
           </Button>
         ) : (

@@ -13,8 +13,11 @@ import type { Motion, Piece, Project, Rule, Variant } from "#core/project";
 import { firing } from "#core/runtime";
 import type { Shown } from "#core/runtime";
 import { useActive, useBench, useChosen, usePiece, useWorkpiece } from "../state/context";
+import type { Trial } from "../state/timing";
+import type { Workpiece } from "../state/workpiece";
 import { PATIENCE } from "../../session/session";
 import { useDisplayedProject } from "../../session/displayed";
+import { timingWords } from "./words";
 
 /** The shortest stretch of time that is shown, ms. */
 const SHORTEST = 300;
@@ -195,32 +198,101 @@ const useLooked = (
     : null;
 };
 
-/** All about the timing of what is chosen; null while there is nothing to time. */
-export const useTiming = (env: LayoutEnv): Timed | null => {
-  const workpiece = useWorkpiece();
-  const project = useDisplayedProject();
-  const piece = usePiece();
-  const setTrial = useBench((s) => s.setTrial);
-  const time = useBench((s) => s.time);
-  const subject = useSubject();
-  const [start, setStart] = useState<{ readonly rule: string; readonly from: Variant } | null>(
-    null,
-  );
-  const { rules, picked, pair, rule, effect, number } = subject;
-  const seen = useLooked(env, subject, start && start.rule === rule?.id ? start.from : null);
-  if (!seen) return null;
+type Actions = Pick<
+  Timed,
+  "choose" | "setFrom" | "setTo" | "setPair" | "set" | "takeBack" | "make"
+>;
+
+/** Says from which variant the change of a rule is looked at. */
+type StartFrom = (rule: Id, from: Variant) => void;
+
+/** What is known of the timing that is looked at. */
+interface Known {
+  readonly piece: Piece;
+  readonly subject: ReturnType<typeof useSubject>;
+  readonly seen: NonNullable<ReturnType<typeof useLooked>>;
+}
+
+/** What can be done to the timing of two variants between which no rule leads yet. */
+const trialActions = ({ piece, subject, seen }: Known, workpiece: Workpiece) => {
+  const { setTrial, time } = workpiece.state;
+  const { picked, pair } = subject;
+  const { said, ends } = seen;
+  const setPair: Timed["setPair"] = (from, to) =>
+    setTrial({ beside: picked, from, to, motion: said, past: pair?.past ?? [], gesture: null });
+  const set = (trial: Trial, motion: Motion, gesture: string | null) => {
+    const goesOn = gesture !== null && gesture === trial.gesture;
+    const past = goesOn ? trial.past : [...trial.past, trial.motion].slice(-MOST_PAST);
+    setTrial({ ...trial, motion, gesture, past });
+  };
+  const takeBack = (trial: Trial) =>
+    setTrial({
+      ...trial,
+      motion: trial.past.at(-1) ?? trial.motion,
+      past: trial.past.slice(0, -1),
+      gesture: null,
+    });
+  const make = () => {
+    const { from, to } = ends;
+    const scopes = wireScopes(piece, [from], { variant: to });
+    const when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
+    const made = workpiece.make((_, now) =>
+      wire(now, [ROOT], {
+        trigger: lastWiring(now).trigger,
+        when,
+        effects: wireEffects(now, [from], { variant: to }),
+        motion: said,
+        undo: false,
+      }),
+    );
+    const [first] = made?.ids ?? [];
+    if (first !== undefined) time(first, null);
+  };
+  return { setPair, set, takeBack, make };
+};
+
+const actionsOf = (known: Known, workpiece: Workpiece, startFrom: StartFrom): Actions => {
+  const { time } = workpiece.state;
+  const trial = trialActions(known, workpiece);
+  const { pair, rule, effect } = known.subject;
+  const { from, to } = known.seen.ends;
+  const setMotion = (id: Id, motion: Motion, gesture: string | undefined) =>
+    workpiece.run(
+      (_, now) =>
+        effect === null
+          ? setMotions(now, [id], () => motion)
+          : setEffectMotion(now, id, effect, motion),
+      gesture ? `timing ${id} ${effect ?? ""} ${gesture}` : null,
+      PATIENCE,
+    );
+  return {
+    choose: (next) => {
+      if (next.kind === "pair") trial.setPair(from, to);
+      else time(next.rule, next.effect);
+    },
+    setFrom: (v) => {
+      if (rule) startFrom(rule.id, v);
+      else trial.setPair(v, to);
+    },
+    setTo: (v) => {
+      if (pair) trial.setPair(from, v);
+    },
+    setPair: trial.setPair,
+    set: (motion, gesture) => {
+      if (pair) trial.set(pair, motion, gesture ?? null);
+      else if (rule) setMotion(rule.id, motion, gesture);
+    },
+    takeBack: pair?.past.length ? () => trial.takeBack(pair) : null,
+    make: trial.make,
+  };
+};
+
+const timedOf = (project: Project, known: Known, actions: Actions): Timed => {
+  const { piece, subject, seen } = known;
+  const { rules, pair, rule, effect, number } = subject;
   const { said, ends, looked, change, away, moving, back } = seen;
   const { from, to } = ends;
   const length = Math.max(lastsFor(looked.motion), ...looked.moves.map((m) => lastsFor(m.motion)));
-  const tried = (of: Variant, goes: Variant) =>
-    setTrial({
-      beside: picked,
-      from: of,
-      to: goes,
-      motion: said,
-      past: pair?.past ?? [],
-      gesture: null,
-    });
   return {
     piece,
     rules,
@@ -240,68 +312,27 @@ export const useTiming = (env: LayoutEnv): Timed | null => {
     title: `${piece.name} ${rule ? number : variantName(piece, to)}`,
     words: rule
       ? ruleText(project, piece, rule)
-      : `from ${variantName(piece, from)} to ${variantName(piece, to)}`,
+      : timingWords.fromTo(variantName(piece, from), variantName(piece, to)),
     starts: rule ? startsOf(piece, rule) : [],
     restacks: restacks(looked.scenes.from, looked.scenes.to),
     leading: pair ? between(piece, rulesOf(project, piece), from, to) : [],
-    choose: (next) => {
-      if (next.kind === "pair") tried(from, to);
-      else time(next.rule, next.effect);
-    },
-    setFrom: (v) => {
-      if (rule) setStart({ rule: rule.id, from: v });
-      else tried(v, to);
-    },
-    setTo: (v) => {
-      if (pair) tried(from, v);
-    },
-    setPair: tried,
-    set: (next, gesture) => {
-      if (pair)
-        setTrial({
-          ...pair,
-          motion: next,
-          gesture: gesture ?? null,
-          past:
-            gesture !== undefined && gesture === pair.gesture
-              ? pair.past
-              : [...pair.past, pair.motion].slice(-MOST_PAST),
-        });
-      else if (rule)
-        workpiece.run(
-          (_, now) =>
-            effect === null
-              ? setMotions(now, [rule.id], () => next)
-              : setEffectMotion(now, rule.id, effect, next),
-          gesture ? `timing ${rule.id} ${effect ?? ""} ${gesture}` : null,
-          PATIENCE,
-        );
-    },
-    takeBack: pair?.past.length
-      ? () =>
-          setTrial({
-            ...pair,
-            motion: pair.past.at(-1) ?? pair.motion,
-            past: pair.past.slice(0, -1),
-            gesture: null,
-          })
-      : null,
-    make: () => {
-      const scopes = wireScopes(piece, [from], { variant: to });
-      const when = (scopes.find((s) => s.usual) ?? scopes[0])?.when ?? {};
-      const made = workpiece.make((_, now) =>
-        wire(now, [ROOT], {
-          trigger: lastWiring(now).trigger,
-          when,
-          effects: wireEffects(now, [from], { variant: to }),
-          motion: said,
-          undo: false,
-        }),
-      );
-      const [first] = made?.ids ?? [];
-      if (first !== undefined) time(first, null);
-    },
+    ...actions,
   };
+};
+
+/** All about the timing of what is chosen; null while there is nothing to time. */
+export const useTiming = (env: LayoutEnv): Timed | null => {
+  const workpiece = useWorkpiece();
+  const project = useDisplayedProject();
+  const piece = usePiece();
+  const subject = useSubject();
+  const [start, setStart] = useState<{ readonly rule: Id; readonly from: Variant } | null>(null);
+  const isStart = start !== null && start.rule === subject.rule?.id;
+  const seen = useLooked(env, subject, isStart ? start.from : null);
+  if (!seen) return null;
+  const known = { piece, subject, seen };
+  const actions = actionsOf(known, workpiece, (rule, from) => setStart({ rule, from }));
+  return timedOf(project, known, actions);
 };
 
 /** A pair of variants to begin with: the one looked at, and the next that differs from it. */

@@ -176,4 +176,5 @@ export const timingWords = {
 
   // LaneBar.tsx
   times: (goes: number) => `${goes} times`,
+  fromTo: (from: string, to: string) => `from ${from} to ${to}`,
 };

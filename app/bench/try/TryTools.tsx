@@ -15,7 +15,7 @@ const speeds = [
   { value: "0.1", words: tryWords.tenth },
 ];
 
-export const grounds = ["paper", "white", "grey", "night"] as const;
+const grounds = ["paper", "white", "grey", "night"] as const;
 export type Ground = (typeof grounds)[number];
 
 interface HeadProps {

@@ -15,7 +15,7 @@ import type { Workpiece } from "../state/workpiece";
 import { tryWords } from "./words";
 
 /** Room around the piece, px. */
-export const MARGIN = 12;
+const MARGIN = 12;
 const MOST_LINES = 200;
 /** A frame of the screen, ms. */
 const FRAME = 1000 / 60;

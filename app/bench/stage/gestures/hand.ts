@@ -24,7 +24,7 @@ interface Press {
 }
 
 /** What is chosen after one more layer was, or was not any more. */
-export const toggled = (chosen: readonly Id[], id: Id): readonly Id[] =>
+const toggled = (chosen: readonly Id[], id: Id): readonly Id[] =>
   chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
 
 /**

@@ -26,7 +26,7 @@ export interface PageTime {
   readonly soon: (call: () => void) => void;
 }
 
-export const pageTime: PageTime = {
+const pageTime: PageTime = {
   now: () => performance.now(),
   after: (ms, call) => {
     const timer = window.setTimeout(call, ms);

@@ -1,0 +1,66 @@
+import { Button } from "react-bootstrap";
+import { mergeTokens, repeatedValues, tokenFindings, tokenFrom } from "#core/edit";
+import { showValue } from "#core/properties";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
+import { tokenKinds } from "./kinds";
+import { systemWords } from "./words";
+
+/** What could be tidied: values that repeat, tokens that nobody uses, tokens that are the same. */
+export const Findings = () => {
+  const session = useSession();
+  const project = useDisplayedProject();
+  const repeated = repeatedValues(project)
+    .filter((r) => r.places.length > 2)
+    .slice(0, 8);
+  const { unused, equal } = tokenFindings(project);
+  if (repeated.length + unused.length + equal.length === 0)
+    return <p className="quiet small-text">{systemWords.nothingTidyNoValue}</p>;
+  return (
+    <ul className="findings">
+      {repeated.map((r) => {
+        const value = showValue(r.value as never);
+        return (
+          <li key={`${r.type} ${value}`}>
+            <span
+              className="sample tiny"
+              style={r.type === "colour" ? { background: value } : {}}
+            />
+            <span>
+              <span className="mono">{value}</span> {systemWords.saidPlaces(r.places.length)}
+            </span>
+            <Button
+              variant="link"
+              size="sm"
+              onClick={() => {
+                const name = r.type === "colour" ? value : tokenKinds[r.type].one;
+                session.run((now) => tokenFrom(now, r, name).change);
+              }}
+            >
+              {systemWords.makeToken}
+            </Button>
+          </li>
+        );
+      })}
+      {equal.map((group) => (
+        <li key={group[0]?.id}>
+          <span>{systemWords.haveSameValue(group.map((t) => t.name).join(", "))}</span>
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              session.run((now) => mergeTokens(now, group));
+            }}
+          >
+            {systemWords.makeThemOne}
+          </Button>
+        </li>
+      ))}
+      {unused.length > 0 && (
+        <li>
+          <span>{systemWords.notUsed(unused.map((t) => t.name).join(", "))}</span>
+        </li>
+      )}
+    </ul>
+  );
+};

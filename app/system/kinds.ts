@@ -1,0 +1,45 @@
+import type { TokenType, TokenValue } from "#core/project";
+import { USUAL_FAMILY } from "#core/properties";
+import { systemWords } from "./words";
+
+interface TokenKind {
+  readonly one: string;
+  readonly many: string;
+  /** what a new one says */
+  readonly fresh: TokenValue;
+}
+
+/** What the kinds of tokens are called, and what a new one is. */
+export const tokenKinds: Readonly<Record<TokenType, TokenKind>> = {
+  colour: { one: "colour", many: systemWords.colours, fresh: "#1f6f5c" },
+  gradient: {
+    one: "gradient",
+    many: systemWords.gradients,
+    fresh: {
+      kind: "linear",
+      angle: 180,
+      stops: [
+        { at: 0, colour: "#2c9a70" },
+        { at: 1, colour: "#17495c" },
+      ],
+    },
+  },
+  style: {
+    one: systemWords.textStyle,
+    many: systemWords.textStyles,
+    fresh: { font: USUAL_FAMILY, weight: "600", size: 18 },
+  },
+  shadow: {
+    one: "shadow",
+    many: systemWords.shadows,
+    fresh: [{ x: 0, y: 2, blur: 8, spread: 0, colour: "#20302e33" }],
+  },
+  number: { one: "size", many: systemWords.sizes, fresh: 16 },
+  duration: { one: "duration", many: systemWords.durations, fresh: 200 },
+  curve: { one: "curve", many: systemWords.curves, fresh: "ease-out" },
+  motion: {
+    one: "motion",
+    many: systemWords.motionTokens,
+    fresh: { duration: 240, easing: "ease-out" },
+  },
+};
