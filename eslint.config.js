@@ -123,7 +123,7 @@ export default ts.config(
       "core/{paint,colour}/**",
       "core/formats/{scxml,motion}/**",
       "core/vocabulary/**/scxml.ts",
-      "core/motion/linear.ts",
+      "core/motion/curves/linear.ts",
       "core/properties/{gradient,registry}.ts",
       "core/project/ids.ts",
     ],

@@ -11,7 +11,7 @@ const proofs: [string, Record<string, string>, string[]][] = [
   [
     "5000 requests that nobody means well by",
     { FUZZ_REQUESTS: "5000" },
-    ["npx", "vitest", "run", "--project", "whole", "tests/fuzz.test.ts"],
+    ["npx", "vitest", "run", "--project", "whole", "tests/files/fuzz.test.ts"],
   ],
   ["1000 kills", {}, ["npm", "run", "--silent", "chaos"]],
 ];

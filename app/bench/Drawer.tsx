@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense } from "react";
 import { Nav, Tab } from "react-bootstrap";
 import type { LayoutEnv } from "#core/layout";
-import { Check } from "../ui/Check";
+import { Check } from "../ui/fields/Check";
 import { Tool } from "../ui/Tool";
 import { Checks } from "./checks/Checks";
 import { Rehearsals } from "./rehearsals/Rehearsals";

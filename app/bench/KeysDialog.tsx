@@ -1,7 +1,7 @@
 import { Modal } from "react-bootstrap";
 import { undoKeys } from "../session/parts/undoKeys";
 import { useSettings } from "../services/settings";
-import { Check } from "../ui/Check";
+import { Check } from "../ui/fields/Check";
 import { keyText } from "../ui/keys";
 import { benchKeys } from "./commands/benchKeys";
 import { sheetKeys } from "./sheet/keys";

@@ -4,7 +4,7 @@ import { renamePiece } from "#core/edit";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
-import { EditableName } from "../ui/EditableName";
+import { EditableName } from "../ui/fields/EditableName";
 import { LinkButton } from "../ui/LinkButton";
 import { countRender } from "../ui/renders";
 import { Tool } from "../ui/Tool";

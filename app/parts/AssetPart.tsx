@@ -7,7 +7,7 @@ import { assetAddress, iconCatalogue, keepIcon, upload } from "../session/assets
 import type { CatalogueIcon } from "../session/assets";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
-import { FileButton } from "../ui/FileButton";
+import { FileButton } from "../ui/fields/FileButton";
 import { partsWords } from "./words";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */

@@ -1,7 +1,7 @@
 import { Form } from "react-bootstrap";
 import { cssWords, presets, springFrom, swingOf } from "#core/motion";
 import type { Easing } from "#core/project";
-import { NumberField } from "../ui/NumberField";
+import { NumberField } from "../ui/fields/NumberField";
 import { partsWords } from "./words";
 
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";

@@ -6,7 +6,7 @@ import type { Fill, PictureFill, SpecifiedValue, Stop, ValueType } from "#core/p
 import { AssetPart } from "./AssetPart";
 import { ColourPart, remember } from "./ColourPart";
 import { GradientPart } from "./GradientPart";
-import { Panel } from "../ui/Panel";
+import { Panel } from "../ui/floating/Panel";
 import { TokenPart } from "./TokenPart";
 import { Tabs } from "../ui/Tabs";
 import { partsWords } from "./words";

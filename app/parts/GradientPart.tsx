@@ -4,7 +4,7 @@ import { Button } from "react-bootstrap";
 import { mixColour } from "#core/colour";
 import { gradientText } from "#core/properties";
 import type { Gradient, Pair, Stop } from "#core/properties";
-import { NumberField } from "../ui/NumberField";
+import { NumberField } from "../ui/fields/NumberField";
 import { ColourPart } from "./ColourPart";
 import { partsWords } from "./words";
 

@@ -3,9 +3,9 @@ import { isSpring, lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
 import { EasingPart } from "./EasingPart";
-import { NumberField } from "../ui/NumberField";
+import { NumberField } from "../ui/fields/NumberField";
 import { useDisplayedProject } from "../session/displayed";
-import { Pick } from "../ui/Pick";
+import { Pick } from "../ui/fields/Pick";
 import { partsWords } from "./words";
 
 const own = "";

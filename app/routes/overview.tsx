@@ -21,11 +21,11 @@ import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
 import { UndoNotice } from "../session/parts/UndoNotice";
-import { afterMenu } from "../ui/afterMenu";
-import { EditableName } from "../ui/EditableName";
+import { afterMenu } from "../ui/floating/afterMenu";
+import { EditableName } from "../ui/fields/EditableName";
 import { LinkButton } from "../ui/LinkButton";
-import { NameField } from "../ui/NameField";
-import { Notice } from "../ui/Notice";
+import { NameField } from "../ui/fields/NameField";
+import { Notice } from "../ui/floating/Notice";
 import { routesWords } from "./words";
 
 /** A piece that was just duplicated, and how many rules came along. */

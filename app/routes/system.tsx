@@ -10,7 +10,7 @@ import { Fonts } from "../system/Fonts";
 import { Section } from "../system/Section";
 import { TimingSheet } from "../system/TimingSheet";
 import { Icon } from "../ui/Icon";
-import { Notice } from "../ui/Notice";
+import { Notice } from "../ui/floating/Notice";
 import "../parts/parts.scss";
 import "../system/system.scss";
 import { routesWords } from "./words";

@@ -6,7 +6,7 @@ import { DisplayedContext } from "./displayed";
 import { openSession } from "./browser/browser";
 import { Session } from "./session";
 import type { Message } from "./outside";
-import { Notice, NoticePlace } from "../ui/Notice";
+import { Notice, NoticePlace } from "../ui/floating/Notice";
 
 const Context = createContext<Session | null>(null);
 

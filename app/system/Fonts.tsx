@@ -4,7 +4,7 @@ import { useEnv } from "../services/env";
 import { upload } from "../session/assets";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
-import { FileButton } from "../ui/FileButton";
+import { FileButton } from "../ui/fields/FileButton";
 import { systemWords } from "./words";
 
 /** The families shipped, and those of the project. */

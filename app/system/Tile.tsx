@@ -7,7 +7,7 @@ import { labelOf } from "#core/properties";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { PATIENCE } from "../session/session";
-import { NameField } from "../ui/NameField";
+import { NameField } from "../ui/fields/NameField";
 import { SortItem } from "../ui/SortList";
 import { Sample } from "./Sample";
 import { TokenEditor } from "./TokenEditor";

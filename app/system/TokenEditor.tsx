@@ -8,7 +8,7 @@ import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
 import { defaultsOf, labelOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
 import { EasingPart } from "../parts/EasingPart";
-import { NumberField } from "../ui/NumberField";
+import { NumberField } from "../ui/fields/NumberField";
 import { familiesOf, tokenWords } from "../parts/tokens";
 import { ColourPart } from "../parts/ColourPart";
 import { GradientPart } from "../parts/GradientPart";

@@ -39,9 +39,9 @@ import { ROOT, accept, apply, inOrder } from "#core/project";
 import type { Change, Piece, Project, Variant } from "#core/project";
 import { testEnv } from "../../tests/support/env";
 import type { Builder } from "../../tests/support/pieces";
-import { built, plan } from "../../tests/support/random";
-import type { Plan } from "../../tests/support/random";
-import { ownLooks } from "./looks";
+import { built, plan } from "../../tests/support/chance/random";
+import type { Plan } from "../../tests/support/chance/random";
+import { ownLooks } from "./drawing/looks";
 
 let env: LayoutEnv;
 beforeAll(async () => {

@@ -27,7 +27,7 @@ import { ROOT, accept, apply, inOrder } from "#core/project";
 import type { Change, Piece, Project } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
-import { subtree } from "./layers";
+import { subtree } from "./drawing/layers";
 
 const order = (b: Builder, parent = ROOT) =>
   (childrenOf(b.piece).get(parent) ?? []).map((l) => l.id);

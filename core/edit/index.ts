@@ -1,11 +1,11 @@
-export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./arrange";
-export type { Alignment, Moves } from "./arrange";
-export { takeFont, takeIcon, takePicture } from "./assets";
-export { copyLayers, pasteClip, readClip } from "./clip";
-export type { Clip } from "./clip";
+export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./drawing/arrange";
+export type { Alignment, Moves } from "./drawing/arrange";
+export { takeFont, takeIcon, takePicture } from "./drawing/assets";
+export { copyLayers, pasteClip, readClip } from "./drawing/clip";
+export type { Clip } from "./drawing/clip";
 export { addDrafts } from "./drafts";
-export { detach, extract, replaceBy } from "./extract";
-export { addGathered } from "./gathered";
+export { detach, extract, replaceBy } from "./drawing/extract";
+export { addGathered } from "./drawing/gathered";
 export {
   addLayer,
   duplicateLayers,
@@ -15,13 +15,20 @@ export {
   renameLayer,
   restack,
   topmost,
-} from "./layers";
-export { carryVariant, clearValue, moveSaying, resetVariant, setValues, styleOf } from "./looks";
-export type { Edits } from "./looks";
-export { addWayBack, make, makings, wayBack } from "./makers";
-export type { Making } from "./makers";
-export { followMotion, motionGroups, motionUsesOf, motionsIn } from "./motions";
-export type { MotionGroup } from "./motions";
+} from "./drawing/layers";
+export {
+  carryVariant,
+  clearValue,
+  moveSaying,
+  resetVariant,
+  setValues,
+  styleOf,
+} from "./drawing/looks";
+export type { Edits } from "./drawing/looks";
+export { addWayBack, make, makings, wayBack } from "./behaviour/makers";
+export type { Making } from "./behaviour/makers";
+export { followMotion, motionGroups, motionUsesOf, motionsIn } from "./behaviour/motions";
+export type { MotionGroup } from "./behaviour/motions";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export {
   addPiece,
@@ -56,8 +63,8 @@ export {
   rulesForValue,
   setRules,
   settableOptions,
-} from "./rulebook";
-export type { RuleClip } from "./rulebook";
+} from "./behaviour/rulebook";
+export type { RuleClip } from "./behaviour/rulebook";
 export {
   addOption,
   addRule,
@@ -68,10 +75,10 @@ export {
   repeatable,
   setRule,
   usualMotion,
-} from "./rules";
-export { addSignal, removeSignal, renameSignal } from "./signals";
-export { distances, snap } from "./snap";
-export type { Edges, Gap, Guide } from "./snap";
+} from "./behaviour/rules";
+export { addSignal, removeSignal, renameSignal } from "./behaviour/signals";
+export { distances, snap } from "./drawing/snap";
+export type { Edges, Gap, Guide } from "./drawing/snap";
 export {
   cascadeOrders,
   cascaded,
@@ -84,8 +91,8 @@ export {
   withPose,
   withoutLane,
   withoutPose,
-} from "./timing";
-export type { CascadeOrder } from "./timing";
+} from "./behaviour/timing";
+export type { CascadeOrder } from "./behaviour/timing";
 export {
   addToken,
   mergeTokens,
@@ -113,7 +120,7 @@ export {
   renameTraitValue,
   setPattern,
   setRest,
-} from "./traits";
-export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./wiring";
-export type { Wire } from "./wiring";
-export { oppositeOf } from "./opposites";
+} from "./behaviour/traits";
+export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./behaviour/wiring";
+export type { Wire } from "./behaviour/wiring";
+export { oppositeOf } from "./behaviour/opposites";

@@ -4,7 +4,7 @@ import { newId, orderAfter, remove, set } from "../project";
 import type { Change, Op, Piece, Project, Token, TokenType, TokenValue } from "../project";
 import { isBound, property } from "../properties";
 import type { SpecifiedValue, ValueType } from "../properties";
-import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./motions";
+import { followMotion, keepMotion, motionsIn, motionUsesOf } from "./behaviour/motions";
 import { freeName } from "./pieces";
 import type { Made } from "./pieces";
 import { editWords } from "./words";

@@ -23,7 +23,7 @@ import {
 import { inOrder } from "#core/project";
 import type { Condition, Piece, Variant } from "#core/project";
 import { Builder } from "../../tests/support/pieces";
-import { built, plan } from "../../tests/support/random";
+import { built, plan } from "../../tests/support/chance/random";
 import { reachOf } from "./scope";
 
 const keysOf = (piece: Piece, list: readonly Variant[]): string[] =>

@@ -1,6 +1,6 @@
 import { isUnused, meets, restingVariant, variantKey, variantsOf } from "../looks";
 import type { Piece, Rule, Variant } from "../project";
-import { targetValue } from "./target";
+import { targetValue } from "./rules/target";
 
 /** Where a rule of a piece leads from a variant: its own traits as the effects leave them. */
 const ledTo = (piece: Piece, rule: Rule, from: Variant): Variant =>

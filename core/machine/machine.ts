@@ -1,19 +1,19 @@
 import type { Id } from "../basics";
 import { restingVariant } from "../looks";
 import type { Motion, Project } from "../project";
-import { scheduleTimers, noteInMotion } from "./timers";
+import { scheduleTimers, noteInMotion } from "./time/timers";
 import { liveAt } from "./chain";
-import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./contact";
-import { keepDrag, moveTo } from "./drag";
-import { writeTraits } from "./writing";
-import { listensFor } from "./listening";
-import { onLayer } from "./fire";
+import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./input/contact";
+import { keepDrag, moveTo } from "./input/drag";
+import { writeTraits } from "./rules/writing";
+import { listensFor } from "./rules/listening";
+import { onLayer } from "./rules/fire";
 import { goTo } from "./navigate";
 import type { Emit, MachineEvent } from "./events";
 import { changed, initialState } from "./state";
 import type { State } from "./state";
 import type { Input, Path } from "./types";
-import { runDue } from "./wait";
+import { runDue } from "./time/wait";
 
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 /** A quick tween for traits switched by hand, so that one sees what changed. */

@@ -1,7 +1,7 @@
 import type { Id } from "../basics";
 import type { Motion, Project } from "../project";
-import { scheduleTimers } from "./timers";
-import { endReverts } from "./reverts";
+import { scheduleTimers } from "./time/timers";
+import { endReverts } from "./rules/reverts";
 import { overlayOf, overlayPart, without } from "./surface";
 import type { Emit } from "./events";
 import { changed, unpressed, untouched } from "./state";

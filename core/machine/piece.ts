@@ -18,7 +18,7 @@ import { TRAIT, defaultsOf } from "../properties";
 import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
 import { overlayPart } from "./surface";
-import { effectTrouble } from "./troubles";
+import { effectTrouble } from "./rules/troubles";
 import type { State } from "./state";
 import type { ActiveInstance, Path } from "./types";
 import { machineWords } from "./words";

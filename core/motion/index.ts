@@ -1,10 +1,10 @@
 export { Change, laneLabel, laneValue, movingLayers, restacks } from "./changes";
 export type { ChangeStep, Moving } from "./changes";
-export { curveOf, isBezier, isSpring, slopeAt } from "./easing";
-export { cssEasing } from "./linear";
+export { curveOf, isBezier, isSpring, slopeAt } from "./curves/easing";
+export { cssEasing } from "./curves/linear";
 export { Mover } from "./mover";
-export { cssWords, presets } from "./presets";
-export { overshootOf, springFrom, swingOf } from "./spring";
+export { cssWords, presets } from "./curves/presets";
+export { overshootOf, springFrom, swingOf } from "./curves/spring";
 export { goesOf, laneOf, lastsFor, lengthOf, timingOf } from "./timing";
 export type { LaneName } from "./timing";
 export { numbersIn } from "./track";

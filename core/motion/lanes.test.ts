@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { lastsFor, Mover } from "#core/motion";
 import type { Easing, Lane, Motion } from "#core/project";
 import { cut, place, stage, child, tween } from "../../tests/support/placed";
-import { settlingTime } from "./spring";
+import { settlingTime } from "./curves/spring";
 
 const lane = (layer: string, key: string | null, parts: Partial<Lane> = {}): Lane => ({
   layer,

@@ -5,7 +5,7 @@ import { mixColour } from "#core/colour";
 import type { Motion } from "#core/project";
 import { curveOf, Mover } from "#core/motion";
 import { child, cut, place, stage, tween } from "../../tests/support/placed";
-import { keywords } from "./easing";
+import { keywords } from "./curves/easing";
 import { mixOf } from "./mix";
 
 describe("easings", () => {

@@ -1,7 +1,7 @@
 import type { Easing, Spring } from "../project";
-import { curveOf, isSpring, slopeAt } from "./easing";
-import type { Curve } from "./easing";
-import { settlingTime, springAt } from "./spring";
+import { curveOf, isSpring, slopeAt } from "./curves/easing";
+import type { Curve } from "./curves/easing";
+import { settlingTime, springAt } from "./curves/spring";
 
 /** How long what was moving before goes on into a movement that is no spring, at most; ms. */
 const COAST = 120;

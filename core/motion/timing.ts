@@ -1,7 +1,7 @@
 import type { Id } from "../basics";
 import type { Easing, Lane, Motion } from "../project";
-import { isSpring } from "./easing";
-import { settlingTime } from "./spring";
+import { isSpring } from "./curves/easing";
+import { settlingTime } from "./curves/spring";
 
 /** Names a lane: its layer, and its property if it is of one. */
 export interface LaneName {

@@ -1,5 +1,5 @@
-import { set } from "./op";
-import type { Op } from "./op";
+import { set } from "./changes/op";
+import type { Op } from "./changes/op";
 
 /** What steps of one format are in the next one; what they do must stay the same. */
 export type FormatStep = (ops: readonly Op[]) => readonly Op[];

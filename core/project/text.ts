@@ -1,4 +1,4 @@
-import type { Change, Op } from "./op";
+import type { Change, Op } from "./changes/op";
 import { projectWords } from "./words";
 
 /**

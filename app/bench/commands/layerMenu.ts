@@ -3,7 +3,7 @@ import { contains, piecesOf } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Layer, Piece } from "#core/project";
-import type { MenuItem } from "../../ui/ContextMenu";
+import type { MenuItem } from "../../ui/floating/ContextMenu";
 import { shownKeys } from "../../ui/keys";
 import { activeOf } from "../state/active";
 import type { Workpiece } from "../state/workpiece";

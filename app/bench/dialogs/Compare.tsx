@@ -14,7 +14,7 @@ import {
 import type { Variant } from "#core/project";
 import { Canvas } from "../../parts/Canvas";
 import { useDisplayedProject } from "../../session/displayed";
-import { Choices } from "../../ui/Choices";
+import { Choices } from "../../ui/fields/Choices";
 import { useBench, usePiece, useVarying } from "../state/context";
 import { dialogsWords } from "./words";
 

@@ -2,10 +2,10 @@ import { Form } from "react-bootstrap";
 import { setOverlay } from "#core/edit";
 import { overlayStyle } from "#core/machine";
 import { overlayPlaces } from "#core/project";
-import { NumberField } from "../../ui/NumberField";
+import { NumberField } from "../../ui/fields/NumberField";
 import { PATIENCE } from "../../session/session";
 import { useCommand, usePiece } from "../state/context";
-import { Pick } from "../../ui/Pick";
+import { Pick } from "../../ui/fields/Pick";
 import { dialogsWords } from "./words";
 
 const words = {

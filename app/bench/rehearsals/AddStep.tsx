@@ -3,7 +3,7 @@ import type { Id } from "#core/basics";
 import { restOf, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece, Step } from "#core/project";
-import { Menu } from "../../ui/Menu";
+import { Menu } from "../../ui/floating/Menu";
 import { rehearsalsWords } from "./words";
 
 /** Steps to add by hand; those for a layer are about the chosen one. */

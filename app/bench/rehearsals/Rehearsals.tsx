@@ -8,7 +8,7 @@ import { ROOT, inOrder } from "#core/project";
 import type { Rehearsal, Step } from "#core/project";
 import type { Failure } from "#core/rehearse";
 import { inspector } from "../../services/inspector";
-import { NameField } from "../../ui/NameField";
+import { NameField } from "../../ui/fields/NameField";
 import { ResultMark } from "../../parts/ResultMark";
 import type { Result } from "../../parts/ResultMark";
 import { PATIENCE } from "../../session/session";

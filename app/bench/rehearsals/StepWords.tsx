@@ -2,8 +2,8 @@ import { Form } from "react-bootstrap";
 import { traitsOf, valuesOf } from "#core/looks";
 import type { Piece, Project, Step } from "#core/project";
 import { pathText, pieceAtPath, stepText } from "#core/rehearse";
-import { NumberField } from "../../ui/NumberField";
-import { Pick } from "../../ui/Pick";
+import { NumberField } from "../../ui/fields/NumberField";
+import { Pick } from "../../ui/fields/Pick";
 import { rehearsalsWords } from "./words";
 
 type StepOf<D extends Step["do"]> = Extract<Step, { readonly do: D }>;

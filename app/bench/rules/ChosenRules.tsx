@@ -2,7 +2,7 @@ import { Button } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Motion, Piece } from "#core/project";
-import { NumberField } from "../../ui/NumberField";
+import { NumberField } from "../../ui/fields/NumberField";
 import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
 import { MotionPart } from "../../parts/MotionPart";

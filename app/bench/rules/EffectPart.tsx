@@ -4,7 +4,7 @@ import type { Effect, Motion, Piece } from "#core/project";
 import { useWorkpiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/MotionPart";
-import { Pick } from "../../ui/Pick";
+import { Pick } from "../../ui/fields/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";
 import { EffectFields } from "./effects/fields";

@@ -8,7 +8,7 @@ import { boundsIn, unite } from "#core/layout";
 import type { Rect } from "#core/layout";
 import { ROOT, inOrder } from "#core/project";
 import type { Piece } from "#core/project";
-import { Menu } from "../../ui/Menu";
+import { Menu } from "../../ui/floating/Menu";
 import { activeScene } from "../state/active";
 import { useActive, useBench, useChosen, useCommand, usePiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";

@@ -6,7 +6,7 @@ import { BASE } from "#core/project";
 import type { Option, Piece, Project } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import { useDisplayedProject } from "../../session/displayed";
-import { Pick } from "../../ui/Pick";
+import { Pick } from "../../ui/fields/Pick";
 import { rulesWords } from "./words";
 
 /**

@@ -7,8 +7,8 @@ import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
 import { ROOT, inOrder } from "#core/project";
 import { saveText } from "../../services/download";
-import { Check } from "../../ui/Check";
-import { Pick } from "../../ui/Pick";
+import { Check } from "../../ui/fields/Check";
+import { Pick } from "../../ui/fields/Pick";
 import { useEdits } from "../commands/edits";
 import {
   useActive,

@@ -2,7 +2,7 @@ import { addSignal, removeSignal, renameSignal } from "#core/edit";
 import { inOrder } from "#core/project";
 import { useState } from "react";
 import { Button } from "react-bootstrap";
-import { NameField } from "../../ui/NameField";
+import { NameField } from "../../ui/fields/NameField";
 import { usePiece, useWorkpiece } from "../state/context";
 import { Tool } from "../../ui/Tool";
 import { rulesWords } from "./words";

@@ -1,8 +1,8 @@
 import { usualDrag } from "#core/machine";
 import { dragDirections } from "#core/project";
 import type { Trigger } from "#core/project";
-import { NumberField } from "../../ui/NumberField";
-import { Pick } from "../../ui/Pick";
+import { NumberField } from "../../ui/fields/NumberField";
+import { Pick } from "../../ui/fields/Pick";
 import { KeyField } from "./KeyField";
 import { rulesWords } from "./words";
 

@@ -2,7 +2,7 @@ import { triggerText } from "#core/describe";
 import { componentsAt, isOfPiece, usualDrag } from "#core/machine";
 import { ROOT, inOrder, triggerTypes } from "#core/project";
 import type { Piece, Project, Rule, TellingTrigger, Trigger, TriggerType } from "#core/project";
-import { Pick } from "../../ui/Pick";
+import { Pick } from "../../ui/fields/Pick";
 import { TriggerFields } from "./TriggerFields";
 import { rulesWords } from "./words";
 

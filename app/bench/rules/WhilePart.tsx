@@ -2,7 +2,7 @@ import { Dropdown, Form } from "react-bootstrap";
 import { conditionText, traitsOf, valuesOf } from "#core/looks";
 import type { Condition, Piece } from "#core/project";
 import { Swatch } from "../../ui/Icon";
-import { Menu } from "../../ui/Menu";
+import { Menu } from "../../ui/floating/Menu";
 import { rulesWords } from "./words";
 
 /** The condition of a rule as a sentence; opens to tick the values it allows. */

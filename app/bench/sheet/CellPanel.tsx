@@ -7,7 +7,7 @@ import { FillPanel } from "../../parts/FillPanel";
 import { ShadowPanel } from "../../parts/ShadowPanel";
 import { TokenPart } from "../../parts/TokenPart";
 import { useDisplayedProject } from "../../session/displayed";
-import { Panel } from "../../ui/Panel";
+import { Panel } from "../../ui/floating/Panel";
 import type { Cell, Row } from "./rows";
 import { sheetWords } from "./words";
 

@@ -3,8 +3,8 @@ import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useStat
 import type { ClipboardEvent, KeyboardEvent, MouseEvent, RefObject } from "react";
 import { reached, restingVariant, variantKey, variantName } from "#core/looks";
 import type { Layer, Variant } from "#core/project";
-import { ContextMenu } from "../../ui/ContextMenu";
-import type { MenuAt } from "../../ui/ContextMenu";
+import { ContextMenu } from "../../ui/floating/ContextMenu";
+import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { runKey } from "../../ui/keys";
 import { countRender } from "../../ui/renders";
 import { useEdits } from "../commands/edits";

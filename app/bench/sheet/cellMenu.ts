@@ -1,6 +1,6 @@
 import { conditionText, sameCondition } from "#core/looks";
 import { BASE } from "#core/project";
-import type { MenuItem } from "../../ui/ContextMenu";
+import type { MenuItem } from "../../ui/floating/ContextMenu";
 import type { BenchEdits } from "../commands/edits";
 import type { Workpiece } from "../state/workpiece";
 import type { SheetHand } from "./hand";

@@ -2,7 +2,7 @@ import { addOption, addToken, removeOption, tokenTypeOf } from "#core/edit";
 import { cutText, optionKeys } from "#core/project";
 import type { OptionKey, TokenType, TokenValue } from "#core/project";
 import { isOneOf } from "#core/basics";
-import type { MenuItem } from "../../ui/ContextMenu";
+import type { MenuItem } from "../../ui/floating/ContextMenu";
 import type { BenchEdits } from "../commands/edits";
 import type { Workpiece } from "../state/workpiece";
 import type { Cell, Row } from "./rows";

@@ -10,8 +10,8 @@ import {
   variantsOf,
 } from "#core/looks";
 import type { Variant, Varying } from "#core/project";
-import { ContextMenu } from "../../ui/ContextMenu";
-import type { MenuAt } from "../../ui/ContextMenu";
+import { ContextMenu } from "../../ui/floating/ContextMenu";
+import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { useArranging } from "../commands/arranging";
 import { useEdits } from "../commands/edits";
@@ -21,16 +21,16 @@ import { cardKey } from "../state/active";
 import { useBench, usePiece, useVarying, useWorkpiece } from "../state/context";
 import { shownVariants } from "../state/grid";
 import type { BenchState } from "../state/state";
-import { AlignBar } from "./AlignBar";
+import { AlignBar } from "./bars/AlignBar";
 import type { OverCard } from "./Card";
 import { bestFit, cardSize, fitAlone, nextZoom } from "./fit";
 import type { Fit } from "./fit";
 import { KeepScenes } from "./KeepScenes";
-import { ScopeBar } from "./ScopeBar";
+import { ScopeBar } from "./bars/ScopeBar";
 import { Slot } from "./Slot";
 import { StageGrid } from "./StageGrid";
 import { variantMenu } from "./variantMenu";
-import { ZoomBar } from "./ZoomBar";
+import { ZoomBar } from "./bars/ZoomBar";
 import { stageWords } from "./words";
 
 /** More cards than this are not laid out at once: choose which ones with the menu of cards. */

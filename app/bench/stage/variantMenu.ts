@@ -9,7 +9,7 @@ import {
   variantName,
 } from "#core/looks";
 import type { Condition, Variant } from "#core/project";
-import type { MenuItem } from "../../ui/ContextMenu";
+import type { MenuItem } from "../../ui/floating/ContextMenu";
 import type { Arranging } from "../commands/arranging";
 import type { Workpiece } from "../state/workpiece";
 import { stageWords } from "./words";

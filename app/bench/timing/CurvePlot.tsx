@@ -3,7 +3,7 @@ import { CartesianGrid, Line, LineChart, XAxis, YAxis } from "recharts";
 import { curveOf, isBezier, lengthOf, overshootOf, slopeAt, swingOf } from "#core/motion";
 import type { Easing, Spring } from "#core/project";
 import { keyStep } from "../../ui/keys";
-import { NumberField } from "../../ui/NumberField";
+import { NumberField } from "../../ui/fields/NumberField";
 import { timingWords } from "./words";
 
 const SIZE = { width: 262, height: 132 };

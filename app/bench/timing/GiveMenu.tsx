@@ -3,7 +3,7 @@ import { Button, Dropdown, Form } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
 import { giveMotion } from "#core/edit";
-import { Menu } from "../../ui/Menu";
+import { Menu } from "../../ui/floating/Menu";
 import { useCommand } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import type { Timed } from "./useTiming";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { cssKeyframes } from "#core/formats/motion";
-import { Menu } from "../../ui/Menu";
+import { Menu } from "../../ui/floating/Menu";
 import { saveText } from "../../services/download";
 import type { Filming } from "./film";
 import { FilmDialog } from "./FilmDialog";

@@ -6,7 +6,7 @@ import type { CascadeOrder } from "#core/edit";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
-import { NumberField } from "../../ui/NumberField";
+import { NumberField } from "../../ui/fields/NumberField";
 import { useChosen } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { CurvePanel } from "./CurvePanel";

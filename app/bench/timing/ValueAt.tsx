@@ -4,9 +4,9 @@ import { laneLabel, laneValue, lengthOf, numbersIn, timingOf } from "#core/motio
 import type { LaneName } from "#core/motion";
 import { property } from "#core/properties";
 import type { Value } from "#core/properties";
-import { NumberField } from "../../ui/NumberField";
+import { NumberField } from "../../ui/fields/NumberField";
 import { ColourPart, remember } from "../../parts/ColourPart";
-import { Panel } from "../../ui/Panel";
+import { Panel } from "../../ui/floating/Panel";
 import type { useHead } from "./useHead";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";

@@ -6,13 +6,13 @@ import { lastWiring, piecesOf, wire, wireEffects, wireScopes, wireTriggers } fro
 import { conditionText, variantName } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Trigger, TriggerType } from "#core/project";
-import { Panel } from "../../ui/Panel";
+import { Panel } from "../../ui/floating/Panel";
 import { useBench, usePiece, useWorkpiece } from "../state/context";
 import type { Wired } from "../state/wiring";
 import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/MotionPart";
-import { NumberField } from "../../ui/NumberField";
-import { Pick } from "../../ui/Pick";
+import { NumberField } from "../../ui/fields/NumberField";
+import { Pick } from "../../ui/fields/Pick";
 import { toolsWords } from "./words";
 
 const withTime: readonly TriggerType[] = ["delay", "hold"];

@@ -13,8 +13,8 @@ import {
 import { restOf, valuesOf } from "#core/looks";
 import type { Trait, TraitValue } from "#core/project";
 import { Swatch, swatchCount } from "../../ui/Icon";
-import { Menu } from "../../ui/Menu";
-import { NameField } from "../../ui/NameField";
+import { Menu } from "../../ui/floating/Menu";
+import { NameField } from "../../ui/fields/NameField";
 import { SortItem, SortList } from "../../ui/SortList";
 import { Tool } from "../../ui/Tool";
 import { useCommand, useWorkpiece } from "../state/context";

@@ -5,7 +5,7 @@ import { Form } from "react-bootstrap";
 import { useShallow } from "zustand/react/shallow";
 import { holds } from "#core/edit";
 import { ROOT } from "#core/project";
-import { ContextMenu } from "../../ui/ContextMenu";
+import { ContextMenu } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { Tool } from "../../ui/Tool";
 import { useArranging } from "../commands/arranging";

@@ -4,7 +4,7 @@ import type { MouseEvent } from "react";
 import type { Id } from "#core/basics";
 import { ROOT } from "#core/project";
 import { Icon } from "../../ui/Icon";
-import { NameField } from "../../ui/NameField";
+import { NameField } from "../../ui/fields/NameField";
 import { countRender } from "../../ui/renders";
 import type { Landing, Line } from "./lines";
 import { treeWords } from "./words";

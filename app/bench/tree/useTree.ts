@@ -4,7 +4,7 @@ import type { Id } from "#core/basics";
 import { renameLayer, restack } from "#core/edit";
 import { valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
-import type { MenuAt } from "../../ui/ContextMenu";
+import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { runKey } from "../../ui/keys";
 import { useArranging } from "../commands/arranging";
 import { useEdits } from "../commands/edits";

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { traitsOf } from "#core/looks";
-import { Choices } from "../../ui/Choices";
-import { Pick } from "../../ui/Pick";
+import { Choices } from "../../ui/fields/Choices";
+import { Pick } from "../../ui/fields/Pick";
 import { Tool } from "../../ui/Tool";
 import { useBench, useVarying } from "../state/context";
 import { useWatched } from "../state/watched";

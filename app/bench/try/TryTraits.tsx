@@ -1,6 +1,6 @@
 import { restingVariant, traitsOf, valuesOf } from "#core/looks";
 import type { Varying } from "#core/project";
-import { Choices } from "../../ui/Choices";
+import { Choices } from "../../ui/fields/Choices";
 import { Swatch } from "../../ui/Icon";
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";

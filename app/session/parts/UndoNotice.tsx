@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { useSession, useUndo } from "../context";
-import { Notice } from "../../ui/Notice";
+import { Notice } from "../../ui/floating/Notice";
 import { sessionWords } from "../words";
 
 /**

@@ -1,5 +1,5 @@
 import { goBack, SCREEN } from "../../../machine/navigate";
-import type { EffectFacet } from "../../../machine/effect-types";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const back: EffectFacet<"back"> = {
   shows: "screens",

@@ -1,5 +1,5 @@
-import type { EffectFacet } from "../../../machine/effect-types";
-import { turnClip } from "../../../machine/turning";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
+import { turnClip } from "../../../machine/time/turning";
 
 const playsAfter = (act: "play" | "pause" | "turn", playing: boolean): boolean =>
   act === "turn" ? !playing : act === "play";

@@ -1,5 +1,5 @@
 import { closeOverlay, overlayMeant, SCREEN } from "../../../machine/navigate";
-import type { EffectFacet } from "../../../machine/effect-types";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const close: EffectFacet<"close"> = {
   shows: "screens",

@@ -1,5 +1,5 @@
-import { emptied } from "../../../machine/entries";
-import type { EffectFacet } from "../../../machine/effect-types";
+import { emptied } from "../../../machine/input/entries";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const empty: EffectFacet<"empty"> = {
   shows: "piece",

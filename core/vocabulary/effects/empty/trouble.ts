@@ -1,3 +1,3 @@
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 
 export const empty: EffectTrouble<"empty"> = () => null;

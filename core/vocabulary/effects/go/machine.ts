@@ -1,5 +1,5 @@
 import { goTo, SCREEN } from "../../../machine/navigate";
-import type { EffectFacet } from "../../../machine/effect-types";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const go: EffectFacet<"go"> = {
   shows: "screens",

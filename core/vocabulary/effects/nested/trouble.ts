@@ -1,5 +1,5 @@
 import { componentsAt, missingValue } from "../../../machine/components";
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const nested: EffectTrouble<"nested"> = (project, piece, effect) => {

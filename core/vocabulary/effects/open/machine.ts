@@ -1,5 +1,5 @@
 import { openOverlay, SCREEN } from "../../../machine/navigate";
-import type { EffectFacet } from "../../../machine/effect-types";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const open: EffectFacet<"open"> = {
   shows: "screens",

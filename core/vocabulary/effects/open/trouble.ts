@@ -1,4 +1,4 @@
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const open: EffectTrouble<"open"> = (project, _piece, { screen }) =>

@@ -1,5 +1,5 @@
 import { componentsAt } from "../../../machine/components";
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const option: EffectTrouble<"option"> = (project, piece, effect) => {

@@ -1,5 +1,5 @@
-import { raised } from "../../../machine/raising";
-import type { EffectFacet } from "../../../machine/effect-types";
+import { raised } from "../../../machine/rules/raising";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const raise: EffectFacet<"raise"> = {
   shows: "nothing",

@@ -1,4 +1,4 @@
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const scroll: EffectTrouble<"scroll"> = (_project, piece, { layer }) =>

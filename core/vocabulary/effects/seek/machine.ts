@@ -1,5 +1,5 @@
-import type { EffectFacet } from "../../../machine/effect-types";
-import { turnClip } from "../../../machine/turning";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
+import { turnClip } from "../../../machine/time/turning";
 
 export const seek: EffectFacet<"seek"> = {
   shows: "piece",

@@ -1,4 +1,4 @@
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const seek: EffectTrouble<"seek"> = (_project, piece, { layer }) =>

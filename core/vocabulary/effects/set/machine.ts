@@ -1,4 +1,4 @@
-import type { EffectFacet } from "../../../machine/effect-types";
+import type { EffectFacet } from "../../../machine/rules/effect-types";
 
 export const set: EffectFacet<"set"> = {
   shows: "piece",

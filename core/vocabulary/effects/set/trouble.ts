@@ -1,5 +1,5 @@
 import { missingValue } from "../../../machine/components";
-import type { EffectTrouble } from "../../../machine/effect-types";
+import type { EffectTrouble } from "../../../machine/rules/effect-types";
 
 export const set: EffectTrouble<"set"> = (_project, piece, effect) =>
   missingValue(piece, effect.trait, effect.to);

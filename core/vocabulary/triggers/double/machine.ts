@@ -1,4 +1,4 @@
-import type { TriggerFacet } from "../../../machine/trigger-types";
+import type { TriggerFacet } from "../../../machine/rules/trigger-types";
 
 /** Two clicks shortly after one another. */
 export const double: TriggerFacet = { by: "press", isStop: true, afterPress: true };

@@ -1,4 +1,4 @@
-import type { TriggerFacet } from "../../../machine/trigger-types";
+import type { TriggerFacet } from "../../../machine/rules/trigger-types";
 
 /** The layer is dragged far or fast enough. */
 export const drag: TriggerFacet = { by: "press" };

@@ -1,4 +1,4 @@
-import type { TriggerFacet } from "../../../machine/trigger-types";
+import type { TriggerFacet } from "../../../machine/rules/trigger-types";
 
 /** A clip gets to its end. */
 export const ended: TriggerFacet = { by: "clip" };

@@ -1,4 +1,4 @@
-import type { TriggerFacet } from "../../../machine/trigger-types";
+import type { TriggerFacet } from "../../../machine/rules/trigger-types";
 
 /** A pointer comes onto the layer. */
 export const enter: TriggerFacet = { by: "hover" };

@@ -1,4 +1,4 @@
-import type { TriggerFacet } from "../../../machine/trigger-types";
+import type { TriggerFacet } from "../../../machine/rules/trigger-types";
 
 /** A pointer goes away from the layer. */
 export const leave: TriggerFacet = { by: "hover" };

@@ -1,0 +1,58 @@
+import { memo } from "react";
+import { ButtonToolbar } from "react-bootstrap";
+import { ROOT } from "#core/project";
+import { Tool } from "../../../ui/Tool";
+import { useArranging } from "../../commands/arranging";
+import { useChosen } from "../../state/context";
+import { stageWords } from "../words";
+
+const lines = [
+  ["left", stageWords.lineUpOnLeft],
+  ["centre", stageWords.lineUpOnMiddle],
+  ["right", stageWords.lineUpOnRight],
+  ["top", stageWords.lineUpAtTop],
+  ["middle", stageWords.lineUpOnMiddleDown],
+  ["bottom", stageWords.lineUpAtBottom],
+] as const;
+
+const gaps = [
+  ["x", stageWords.equalGapsAcross],
+  ["y", stageWords.equalGapsDown],
+] as const;
+
+/** Lining up and spacing of what is chosen; a single layer lines up with the box it lies in. */
+export const AlignBar = memo(function AlignBar() {
+  const chosen = useChosen().filter((id) => id !== ROOT);
+  const arranging = useArranging();
+  if (chosen.length === 0) return null;
+  return (
+    <ButtonToolbar className="align-bar" aria-label={stageWords.lineUpSpace}>
+      {lines.map(([how, words]) => (
+        <Tool
+          key={how}
+          label={words}
+          icon={`align-${how}`}
+          iconSize={15}
+          onClick={() => arranging.align(how)}
+        />
+      ))}
+      {chosen.length > 2 &&
+        gaps.map(([axis, words]) => (
+          <Tool
+            key={axis}
+            label={words}
+            icon={`gaps-${axis}`}
+            iconSize={15}
+            onClick={() => arranging.distribute(axis)}
+          />
+        ))}
+      <Tool
+        label={stageWords.group}
+        title={stageWords.groupCtrlG}
+        icon="group"
+        iconSize={15}
+        onClick={() => arranging.wrap("group")}
+      />
+    </ButtonToolbar>
+  );
+});

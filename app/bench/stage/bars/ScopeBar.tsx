@@ -1,0 +1,92 @@
+import { memo } from "react";
+import { Button } from "react-bootstrap";
+import { conditionText, reachesFor, sameConditions, variantsOf } from "#core/looks";
+import type { Reach } from "#core/looks";
+import type { Varying } from "#core/project";
+import { Choices } from "../../../ui/fields/Choices";
+import { useActive, useBench, useVarying } from "../../state/context";
+import { stageWords } from "../words";
+
+const keyOf = (whens: Reach["whens"]): string => JSON.stringify(whens);
+
+/** What a scope is called: by what it reaches. */
+const reachText = (piece: Varying, { whens, reach }: Reach, all: number): string => {
+  const [first = {}] = whens;
+  if (reach === all) return all === 1 ? stageWords.onlyVariant : `all ${all} variants`;
+  if (reach === 1) return stageWords.onlyThisOne;
+  return whens.length > 1 ? stageWords.onlyThese(reach) : `where ${conditionText(piece, first)}`;
+};
+
+/** What happened beside the scope, and what is offered about it. */
+const HintLine = () => {
+  const hint = useBench((s) => s.hint);
+  const tell = useBench((s) => s.tell);
+  return (
+    <div role="status" className={hint ? "scope-hint" : "scope-quiet"}>
+      {hint && (
+        <>
+          <span>{hint.text}</span>
+          {hint.offer && (
+            <Button
+              variant="link"
+              size="sm"
+              onClick={() => {
+                tell(null);
+                hint.offer?.run();
+              }}
+            >
+              {hint.offer.label}
+            </Button>
+          )}
+          <Button variant="link" size="sm" onClick={() => tell(null)}>
+            {stageWords.close}
+          </Button>
+        </>
+      )}
+    </div>
+  );
+};
+
+/**
+ * "Changes reach …": which variants the next edit will reach, always visible; a click widens or
+ * narrows it.
+ */
+export const ScopeBar = memo(function ScopeBar() {
+  const piece = useVarying();
+  const { variants, whens } = useActive();
+  const reach = useBench((s) => s.reach);
+  const all = variantsOf(piece).length;
+  const reaches = reachesFor(piece, variants);
+  const why =
+    variants.length > 1 ? stageWords.exactlyChosenOnesOr : "; what sets this variant apart";
+  const chosen = reaches.find((r) => sameConditions(r.whens, whens));
+  return (
+    <div className="scope-bar">
+      <div className="scope-line">
+        <span className="scope-lead" aria-hidden="true">
+          {stageWords.changesReach}
+        </span>
+        <Choices
+          label={stageWords.changesReach}
+          variant="chip"
+          value={chosen ? keyOf(chosen.whens) : ""}
+          onChoose={(key) => reach(reaches.find((r) => keyOf(r.whens) === key)?.whens ?? null)}
+          choices={reaches.map((r) => ({
+            value: keyOf(r.whens),
+            title: stageWords.reachesVariants(r.reach, all, r.suggested ? why : ""),
+            words: (
+              <>
+                {reachText(piece, r, all)}
+                {r.reach > 1 && r.reach !== all && <span className="scope-count"> {r.reach}</span>}
+              </>
+            ),
+          }))}
+        />
+        {variants.length > 1 && (
+          <span className="scope-cards">{stageWords.cardsChosen(variants.length)}</span>
+        )}
+      </div>
+      <HintLine />
+    </div>
+  );
+});

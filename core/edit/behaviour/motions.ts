@@ -1,0 +1,157 @@
+import type { Id } from "../../basics";
+import { motionTokenValue } from "../../looks";
+import { isShown } from "../../machine";
+import { curveOf, lengthOf } from "../../motion";
+import { inOrder, set } from "../../project";
+import type {
+  Change,
+  Effect,
+  Motion,
+  MotionValue,
+  Op,
+  Piece,
+  Project,
+  Rule,
+  Token,
+} from "../../project";
+import { editWords } from "../words";
+
+/** A motion in use: a rule's own, or that of one of its effects. */
+export interface MotionUse {
+  readonly piece: Id;
+  readonly rule: Id;
+  /** null: the rule's own */ readonly effect: number | null;
+  readonly motion: Motion;
+}
+
+const usesIn = (piece: Piece, rule: Rule): MotionUse[] => [
+  { piece: piece.id, rule: rule.id, effect: null, motion: rule.motion },
+  ...rule.effects.flatMap((e, effect): MotionUse[] =>
+    e.motion ? [{ piece: piece.id, rule: rule.id, effect, motion: e.motion }] : [],
+  ),
+];
+
+/** Every motion by which something is shown over time. */
+export const motionsIn = (pieces: readonly Piece[]): MotionUse[] =>
+  pieces
+    .flatMap((p) => inOrder(p.rules).flatMap((r) => (r.effects.some(isShown) ? usesIn(p, r) : [])))
+    .filter((u) => u.motion.kind !== "cut");
+
+/** Rules and effects that follow a motion token. */
+export const motionUsesOf = (project: Project, token: Id): MotionUse[] =>
+  motionsIn(Object.values(project.pieces)).filter((u) => u.motion.token === token);
+
+/** Motions of the same duration and curve, told together. */
+export interface MotionGroup {
+  readonly key: string;
+  readonly value: MotionValue;
+  /** the token they follow; null when they say it themselves */
+  readonly token: Token | null;
+  readonly uses: readonly MotionUse[];
+  /** of those that follow none: the token that is most like it, and how unlike (0: the same) */
+  readonly nearest: { readonly token: Token; readonly off: number } | null;
+}
+
+const MOMENTS = 40;
+
+/**
+ * How unlike two motions are: how far apart they are at their farthest, as a share of the way, with
+ * their own durations.
+ */
+export const unlike = (a: MotionValue, b: MotionValue): number => {
+  const [la, lb] = [lengthOf(a), lengthOf(b)];
+  const whole = Math.max(la, lb, 1);
+  const [ca, cb] = [curveOf(a.easing), curveOf(b.easing)];
+  let most = 0;
+  for (let i = 0; i <= MOMENTS; i++) {
+    const ms = (whole * i) / MOMENTS;
+    most = Math.max(most, Math.abs((ms >= la ? 1 : ca(ms / la)) - (ms >= lb ? 1 : cb(ms / lb))));
+  }
+  return most;
+};
+
+/**
+ * All motions of a project, or of one piece of it, by duration and curve, those used most first.
+ */
+export const motionGroups = (project: Project, piece: Id | null = null): MotionGroup[] => {
+  const tokens = inOrder(project.tokens)
+    .filter((t) => t.type === "motion")
+    .flatMap((token) => {
+      const value = motionTokenValue(project.tokens, token.id);
+      return value ? [{ token, value }] : [];
+    });
+  const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
+  for (const use of motionsIn(
+    inOrder(project.pieces).filter((p) => piece === null || p.id === piece),
+  )) {
+    const token = tokens.find((t) => t.token.id === use.motion.token);
+    const { duration, easing } = token?.value ?? use.motion;
+    // a spring's duration says nothing
+    const value: MotionValue = { duration: lengthOf({ duration, easing }), easing };
+    const key = JSON.stringify([token?.token.id ?? null, value]);
+    const group = groups.get(key) ?? {
+      value: { duration, easing },
+      token: token?.token ?? null,
+      uses: [],
+    };
+    group.uses.push(use);
+    groups.set(key, group);
+  }
+  return [...groups]
+    .map(([key, g]): MotionGroup => {
+      const near = g.token
+        ? []
+        : tokens
+            .map((t) => ({ token: t.token, off: unlike(g.value, t.value) }))
+            .sort((a, b) => a.off - b.off);
+      return { key, ...g, nearest: near[0] ?? null };
+    })
+    .sort((a, b) => b.uses.length - a.uses.length);
+};
+
+const writing = (
+  project: Project,
+  uses: readonly MotionUse[],
+  motion: (m: Motion) => Motion,
+): Op[] => {
+  const effects = new Map<string, readonly Effect[]>();
+  const ops: Op[] = [];
+  for (const { piece, rule, effect } of uses) {
+    const now = project.pieces[piece]?.rules[rule];
+    const at = ["pieces", piece, "rules", rule];
+    if (!now) continue;
+    if (effect === null) {
+      ops.push(set([...at, "motion"], motion(now.motion)));
+      continue;
+    }
+    const key = at.join("/");
+    const list = effects.get(key) ?? now.effects;
+    effects.set(
+      key,
+      list.map((e, i) => (i === effect && e.motion ? { ...e, motion: motion(e.motion) } : e)),
+    );
+  }
+  return [...ops, ...[...effects].map(([key, list]) => set([...key.split("/"), "effects"], list))];
+};
+
+/** Lets motions follow a token, as one step of undo; lanes stay as they are. */
+export const followMotion = (
+  project: Project,
+  uses: readonly MotionUse[],
+  token: Token,
+): Change => {
+  const value = motionTokenValue(project.tokens, token.id);
+  return {
+    label: editWords.use(token.name),
+    ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [],
+  };
+};
+
+/** What follows a motion token keeps its present value instead: when the token goes. */
+export const keepMotion = (project: Project, token: Id): Op[] => {
+  const value = motionTokenValue(project.tokens, token);
+  return writing(project, motionUsesOf(project, token), ({ token: _gone, ...m }) => ({
+    ...m,
+    ...value,
+  }));
+};
