@@ -160,6 +160,7 @@ export default ts.config(
               "RegExp",
               "present",
               "matchMedia",
+              "countRender",
               "querySelector(All)?",
               "closest",
               "matches",

@@ -27,6 +27,8 @@ describe("nothing for axe to find", () => {
   beforeAll(async () => {
     project = await given.projects.fresh();
     me = await Designer.at(given.browser, given.projects.address(project, "alert-switch"));
+    // what fades in has other contrasts on the way
+    await me.page.emulateMediaFeatures([{ name: "prefers-reduced-motion", value: "reduce" }]);
     await me.find("treeitem", "Knob");
   });
   afterAll(() => me.page.close());
@@ -36,7 +38,11 @@ describe("nothing for axe to find", () => {
     async (tab) => {
       await me.click("treeitem", "Knob");
       await me.click("tab", tab);
-      await me.page.waitForNetworkIdle({ idleTime: 300 });
+      await me.page.waitForSelector(".drawer [role=tabpanel] *");
+      await me.until(async () => {
+        const text = await me.page.$eval(".drawer", (d) => d.textContent ?? "");
+        if (/(Looking|Drawing)[^.]* …/.test(text)) throw new Error("it is still looking");
+      });
       expect(await findings(me)).toEqual([]);
     },
   );

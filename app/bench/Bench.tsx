@@ -20,18 +20,19 @@ import { Traits } from "./traits/Traits";
 import { Layers } from "./tree/Layers";
 import { Try } from "./try/Try";
 import { useKeys } from "./useKeys";
+import { useMedia } from "../ui/useMedia";
 import "../parts/parts.scss";
 import "./bench.scss";
 import { benchWords } from "./words";
 
 const Left = memo(function Left() {
   return (
-    <div className="bench-left">
+    <section className="bench-left" aria-label={benchWords.layersAndTraits}>
       <Insert />
       <Layers />
       <Traits />
       <OverOthers />
-    </div>
+    </section>
   );
 });
 
@@ -83,8 +84,86 @@ const useLayouts = () => {
   return { outer, main };
 };
 
-const Body = ({ env }: { env: LayoutEnv }) => {
+interface EnvProps {
+  readonly env: LayoutEnv;
+}
+
+const StagePart = ({ env }: EnvProps) => (
+  <Stage env={env} Over={CardTools}>
+    <WireScreens />
+    <WirePanel />
+  </Stage>
+);
+
+const LeftPart = () => (
+  <Later>
+    <Left />
+  </Later>
+);
+
+const DrawerPart = ({ env }: EnvProps) => (
+  <Later>
+    <Drawer env={env} />
+  </Later>
+);
+
+const TryPart = ({ env }: EnvProps) => (
+  <Later>
+    <Try env={env} />
+  </Later>
+);
+
+/** All parts of the bench at once, as wide and high as one wants them. */
+const Panels = ({ env }: EnvProps) => {
   const { outer, main } = useLayouts();
+  return (
+    <Group orientation="horizontal" {...outer}>
+      <Panel id="left" minSize={176} defaultSize={214} maxSize={420}>
+        <LeftPart />
+      </Panel>
+      <Separator className="sep vertical" aria-label={benchWords.widthLayers} />
+      <Panel id="main" minSize={420}>
+        <Group orientation="vertical" {...main}>
+          <Panel id="stage" minSize={220} defaultSize="60">
+            <StagePart env={env} />
+          </Panel>
+          <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
+          <Panel id="drawer" minSize={90} defaultSize="40">
+            <DrawerPart env={env} />
+          </Panel>
+        </Group>
+      </Panel>
+      <Separator className="sep vertical" aria-label={benchWords.widthTry} />
+      <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>
+        <TryPart env={env} />
+      </Panel>
+    </Group>
+  );
+};
+
+/** The parts of the bench one under the other, where the window has no room for them beside it. */
+const Stack = ({ env }: EnvProps) => (
+  <div className="bench-stack">
+    <div className="stacked left">
+      <LeftPart />
+    </div>
+    <div className="stacked stage">
+      <StagePart env={env} />
+    </div>
+    <div className="stacked drawer-room">
+      <DrawerPart env={env} />
+    </div>
+    <div className="stacked try-part">
+      <TryPart env={env} />
+    </div>
+  </div>
+);
+
+/** No room for the parts beside one another, px of the page; half as much at 200 % zoom. */
+const TIGHT = "(max-width: 879px), (max-height: 479px)";
+
+const Body = ({ env }: EnvProps) => {
+  const tight = useMedia(TIGHT);
   return (
     <div className="bench">
       <ChosenMark />
@@ -93,36 +172,9 @@ const Body = ({ env }: { env: LayoutEnv }) => {
         <Inspecting env={env} />
       </Later>
       <TopBar />
-      <Group orientation="horizontal" className="bench-groups" {...outer}>
-        <Panel id="left" minSize={176} defaultSize={214} maxSize={420}>
-          <Later>
-            <Left />
-          </Later>
-        </Panel>
-        <Separator className="sep vertical" aria-label={benchWords.widthLayers} />
-        <Panel id="main" minSize={420}>
-          <Group orientation="vertical" {...main}>
-            <Panel id="stage" minSize={220} defaultSize="60">
-              <Stage env={env} Over={CardTools}>
-                <WireScreens />
-                <WirePanel />
-              </Stage>
-            </Panel>
-            <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
-            <Panel id="drawer" minSize={90} defaultSize="40">
-              <Later>
-                <Drawer env={env} />
-              </Later>
-            </Panel>
-          </Group>
-        </Panel>
-        <Separator className="sep vertical" aria-label={benchWords.widthTry} />
-        <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>
-          <Later>
-            <Try env={env} />
-          </Later>
-        </Panel>
-      </Group>
+      <main className="bench-main" id="content">
+        {tight ? <Stack env={env} /> : <Panels env={env} />}
+      </main>
       <OpenDialog env={env} />
     </div>
   );

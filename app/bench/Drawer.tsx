@@ -114,9 +114,9 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         if (next) openTab(next);
       }}
     >
-      <div className="drawer">
+      <section className="drawer" aria-label={benchWords.drawer}>
         <div className="drawer-head">
-          <Nav variant="underline" className="drawer-tabs" aria-label={benchWords.drawer}>
+          <Nav variant="underline" className="drawer-tabs" aria-label={benchWords.views}>
             {drawerTabs.map((t) => (
               <Nav.Link key={t} as="button" type="button" eventKey={t}>
                 {names[t]}
@@ -133,7 +133,7 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
             </Suspense>
           </Tab.Pane>
         </Tab.Content>
-      </div>
+      </section>
     </Tab.Container>
   );
 });

@@ -29,7 +29,7 @@ const PieceName = () => {
 
 /** The head of the bench: where one is, undo, saving, and Play. */
 export const TopBar = memo(function TopBar() {
-  countRender(benchWords.topBar);
+  countRender("top bar");
   const session = useSession();
   const project = useDisplayedProject((p) => p.name);
   const { id, kind } = usePieceParts("id", "kind");

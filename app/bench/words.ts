@@ -61,5 +61,6 @@ export const benchWords = {
   widthTry: "Width of Try",
 
   // TopBar.tsx
-  topBar: "top bar",
+  layersAndTraits: "Layers and traits",
+  views: "Views of the piece",
 };

@@ -5,7 +5,6 @@ import { paint } from "#core/paint";
 import type { Project } from "#core/project";
 import { Drawing } from "#player";
 import { useEnv } from "../services/env";
-import { partsWords } from "./words";
 
 /** A piece in its resting variant, made as large as its room allows, at most at real size. */
 export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {
@@ -24,7 +23,7 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
           watch.disconnect();
         }
       },
-      { rootMargin: partsWords.n200px },
+      { rootMargin: "200px" },
     );
     watch.observe(host.current);
     return () => watch.disconnect();

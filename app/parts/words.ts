@@ -96,7 +96,6 @@ export const partsWords = {
   shadowsOrToken: "Shadows or a token",
 
   // Thumbnail.tsx
-  n200px: "200px",
 
   // EasingPart.tsx
 

@@ -106,10 +106,11 @@ const Tile = (props: TileProps) => {
   };
   return (
     <li className="tile-item">
-      <Link to={to} className="tile" aria-label={routesWords.open(piece.name)}>
+      <Link to={to} className="tile">
         <span className="tile-picture">
           <Thumbnail project={project} piece={piece.id} />
         </span>
+        <span className="visually-hidden">{routesWords.open(piece.name)}</span>
       </Link>
       <div className="tile-foot">
         {renaming ? (

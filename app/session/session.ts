@@ -14,6 +14,7 @@ import {
 import type { Change, LoggedChange, Op, Project } from "#core/project";
 import { readAnswer } from "./answer";
 import type { Kept, SaveAnswer } from "./answer";
+import type { Steps } from "./announced";
 import { Keeper } from "./keeper";
 import type { Message, Outside, SaveState, Snapshot } from "./outside";
 import { OwnChanges } from "./own";
@@ -89,6 +90,11 @@ export class Session {
   }
   get seq(): number {
     return this.confirmed.seq;
+  }
+  /** The steps that undo and redo would take; the same objects for as long as nothing changes. */
+  get steps(): Steps {
+    const { undoable, redoable } = this.history;
+    return { undo: undoable ?? null, redo: redoable ?? null };
   }
   get undoLabel(): string | null {
     return this.history.undoable?.label ?? null;

@@ -80,4 +80,6 @@ export const sessionWords = {
   // pending.ts
   newerNubbleKept: "a newer Nubble kept it",
   redoCtrlShiftZ: (redo: string) => `Redo: ${redo} (Ctrl+Shift+Z)`,
+  undone: (label: string) => `Undone: ${label}`,
+  redone: (label: string) => `Redone: ${label}`,
 };

@@ -137,14 +137,11 @@ export const Tile = ({ token, open, onOpen, onNote }: TileProps) => {
         <>
           <div className="token-top">
             {grip}
-            <button
-              type="button"
-              className="sample-button"
-              aria-label={systemWords.edit(token.name)}
-              aria-expanded={open}
-              onClick={onOpen}
-            >
-              <Sample token={token} />
+            <button type="button" className="sample-button" aria-expanded={open} onClick={onOpen}>
+              <span aria-hidden="true">
+                <Sample token={token} />
+              </span>
+              <span className="visually-hidden">{systemWords.edit(token.name)}</span>
             </button>
             <TokenHead token={token} uses={uses} />
             <TokenMenu

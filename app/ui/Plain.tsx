@@ -4,6 +4,7 @@ import { Container } from "react-bootstrap";
 /** A page that only says something, with what one can do about it. */
 export const Plain = ({ title, children }: { title: string; children: ReactNode }) => (
   <Container as="main" id="content" className="plain-page">
+    <title>{`${title} · Nubble`}</title>
     <h1 tabIndex={-1}>{title}</h1>
     {children}
   </Container>

@@ -22,6 +22,9 @@ import { uiWords } from "./words";
 const byPointer = { activationConstraint: { distance: 4 } };
 const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
 
+/** What is told while one moves an item stands in the page, not in the list. */
+const spoken = () => (typeof document === "undefined" ? {} : { container: document.body });
+
 /**
  * A list whose items are dragged into another order; `onMove` tells where one was put, counted
  * without it.
@@ -45,7 +48,13 @@ export const SortList = ({
     if (over && active.id !== over.id) onMove(String(active.id), ids.indexOf(String(over.id)));
   };
   return (
-    <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+    <DndContext
+      id={id}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={end}
+      accessibility={spoken()}
+    >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>

@@ -1,6 +1,7 @@
 import { addWayBack, duplicateRule, moveRule, removeRule, wayBack } from "#core/edit";
 import type { Rule } from "#core/project";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { useCommand, usePiece } from "../state/context";
 import { rulesWords } from "./words";
 
@@ -15,7 +16,7 @@ export const RuleTools = ({ rule, place }: Props) => {
   const command = useCommand();
   const back = usePiece((piece) => wayBack(piece, rule) !== null);
   return (
-    <span className="rule-tools">
+    <Toolbar className="rule-tools" label={rulesWords.toolsOfRule(place)}>
       {back && (
         <Tool
           size="sm"
@@ -54,6 +55,6 @@ export const RuleTools = ({ rule, place }: Props) => {
         label={rulesWords.removeRule(place)}
         onClick={() => command((_, piece) => removeRule(piece, rule.id))}
       />
-    </span>
+    </Toolbar>
   );
 };

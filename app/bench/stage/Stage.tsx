@@ -225,7 +225,7 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
     );
   };
   return (
-    <div className="stage">
+    <section className="stage" aria-label={stageWords.stage}>
       <KeepScenes env={env} variants={variants} />
       <ScopeBar />
       <div
@@ -249,6 +249,6 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
       <ZoomBar zoom={zoom} onFit={fitAgain} />
       {children}
       {menu && <ContextMenu menu={menu} onClose={close} />}
-    </div>
+    </section>
   );
 });

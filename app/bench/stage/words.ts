@@ -116,4 +116,5 @@ export const stageWords = {
 
   // GridBar.tsx
   goes: (name: string) => `${name} goes`,
+  stage: "Stage",
 };

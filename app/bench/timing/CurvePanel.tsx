@@ -144,7 +144,7 @@ export const CurvePanel = ({ timed, name, names }: Props) => {
       `${gesture} ${rowKey(name)}`,
     );
   return (
-    <aside className="curve-panel" aria-label={timingWords.curve}>
+    <section className="curve-panel" aria-label={timingWords.curve}>
       <h3 className="caption">{titleOf(timed, name, names.length)}</h3>
       {lane ? (
         <LaneTime lane={lane} set={set} />
@@ -180,6 +180,6 @@ export const CurvePanel = ({ timed, name, names }: Props) => {
         )}
         <CopyCss now={now} />
       </div>
-    </aside>
+    </section>
   );
 };

@@ -22,6 +22,7 @@ import type { TimingHands } from "./keys";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { timingWords } from "./words";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = {
@@ -160,20 +161,22 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   return (
     <div className="timing" onKeyDown={onKey}>
       <div className="rule-filter">
-        <Tool
-          icon={head.playing ? "pause" : "go"}
-          iconSize={14}
-          label={head.playing ? timingWords.halt : timingWords.playChange}
-          title={head.playing ? timingWords.haltSpace : timingWords.playChangeOnCard}
-          onClick={head.play}
-        />
-        <Tool
-          icon="restart"
-          iconSize={13}
-          label={timingWords.overOver}
-          on={head.loop}
-          onClick={() => head.setLoop(!head.loop)}
-        />
+        <Toolbar className="line" label={timingWords.playing}>
+          <Tool
+            icon={head.playing ? "pause" : "go"}
+            iconSize={14}
+            label={head.playing ? timingWords.halt : timingWords.playChange}
+            title={head.playing ? timingWords.haltSpace : timingWords.playChangeOnCard}
+            onClick={head.play}
+          />
+          <Tool
+            icon="restart"
+            iconSize={13}
+            label={timingWords.overOver}
+            on={head.loop}
+            onClick={() => head.setLoop(!head.loop)}
+          />
+        </Toolbar>
         <Form.Select
           className="word"
           aria-label={timingWords.speedPlaying}

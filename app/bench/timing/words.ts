@@ -177,4 +177,5 @@ export const timingWords = {
   // LaneBar.tsx
   times: (goes: number) => `${goes} times`,
   fromTo: (from: string, to: string) => `from ${from} to ${to}`,
+  playing: "Playing",
 };

@@ -1,5 +1,5 @@
 import { memo, useState } from "react";
-import { ButtonToolbar, Dropdown } from "react-bootstrap";
+import { Dropdown } from "react-bootstrap";
 import { useShallow } from "zustand/react/shallow";
 import { contains, piecesOf } from "#core/edit";
 import { AssetPart } from "../../parts/AssetPart";
@@ -9,6 +9,7 @@ import { Icon } from "../../ui/Icon";
 import { Menu } from "../../ui/floating/Menu";
 import { Panel } from "../../ui/floating/Panel";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { useEdits } from "../commands/edits";
 import { fresh, useInserter } from "../commands/inserting";
 import { useBench, useWorkpiece } from "../state/context";
@@ -111,7 +112,7 @@ export const Insert = memo(function Insert() {
   return (
     <div className="side-part">
       <h2 className="caption">{toolsWords.insert}</h2>
-      <ButtonToolbar className="insert-row" aria-label={toolsWords.insertLayer}>
+      <Toolbar className="insert-row" label={toolsWords.insertLayer}>
         {simple.map((kind) => (
           <Tool
             key={kind}
@@ -142,7 +143,7 @@ export const Insert = memo(function Insert() {
           <Icon name="picture" />
         </FileButton>
         <InsertComponent />
-      </ButtonToolbar>
+      </Toolbar>
     </div>
   );
 });

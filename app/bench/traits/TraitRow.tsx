@@ -17,6 +17,7 @@ import { Menu } from "../../ui/floating/Menu";
 import { NameField } from "../../ui/fields/NameField";
 import { SortItem, SortList } from "../../ui/SortList";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { useCommand, useWorkpiece } from "../state/context";
 import { useTraitEdits } from "./useTraitEdits";
 import { traitsWords } from "./words";
@@ -166,7 +167,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
   return (
     <SortItem id={trait.id} name={trait.name} className="trait">
       {(grip) => (
-        <>
+        <Toolbar className="block" label={traitsWords.toolsOf(trait.name)}>
           <div className="trait-head">
             {grip}
             <SwatchMenu trait={trait} />
@@ -215,7 +216,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               </Button>
             </li>
           </ul>
-        </>
+        </Toolbar>
       )}
     </SortItem>
   );

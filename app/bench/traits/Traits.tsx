@@ -108,7 +108,10 @@ export const Traits = memo(function Traits() {
         <h2 className="caption">
           {traitsWords.traits}
           {traits.length > 0 && (
-            <span className="caption-count"> {traitsWords.variant(count)}</span>
+            <span className="caption-count" aria-live="polite">
+              {" "}
+              {traitsWords.variant(count)}
+            </span>
           )}
         </h2>
         <NewTrait onAdd={add} onList={() => setListing(true)} />

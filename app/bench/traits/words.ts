@@ -56,4 +56,5 @@ export const traitsWords = {
   // TraitRow.tsx
   removeTrait: (name: string) => `Remove trait ${name}`,
   values: (name: string) => `Values of ${name}`,
+  toolsOf: (name: string) => `The trait ${name}`,
 };

@@ -101,7 +101,7 @@ const Marks = ({
 
 /** One layer in the tree. */
 export const TreeLine = memo(function TreeLine(props: Props) {
-  countRender(treeWords.treeLine);
+  countRender("tree line");
   const { line, on, lead, hidden, shut, renaming, landing, actions } = props;
   const { layer, depth, parent } = line;
   const drag = useDraggable({ id: layer.id, disabled: layer.id === ROOT || renaming });

@@ -29,5 +29,4 @@ export const treeWords = {
   noLayerCalled: "No layer is called that.",
 
   // TreeLine.tsx
-  treeLine: "tree line",
 };

@@ -121,7 +121,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const { variants: cards } = useActive();
   const others = startsOf(piece, cards);
   return (
-    <aside className="try" aria-label={tryWords.tryInTry}>
+    <section className="try" aria-label={tryWords.tryInTry}>
       <TryHead
         run={run}
         elsewhere={screen === id ? null : shown.name}
@@ -141,6 +141,6 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       </div>
       <TryTraits run={run} piece={shown} />
       <Log run={run} />
-    </aside>
+    </section>
   );
 });

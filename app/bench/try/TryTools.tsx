@@ -3,6 +3,7 @@ import { traitsOf } from "#core/looks";
 import { Choices } from "../../ui/fields/Choices";
 import { Pick } from "../../ui/fields/Pick";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { useBench, useVarying } from "../state/context";
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";
@@ -45,32 +46,34 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
         onPick={onGround}
       />
       <span className="quiet small-text">{Math.round(run.scale * 100)} %</span>
-      {traitsOf(piece).length > 0 && (
+      <Toolbar className="line" label={tryWords.runningPiece}>
+        {traitsOf(piece).length > 0 && (
+          <Tool
+            icon="instance"
+            iconSize={14}
+            label={tryWords.sideBySide}
+            title={tryWords.tryCopiesSideBy}
+            on={beside}
+            onClick={() => onBeside(!beside)}
+          />
+        )}
         <Tool
-          icon="instance"
-          iconSize={14}
-          label={tryWords.sideBySide}
-          title={tryWords.tryCopiesSideBy}
-          on={beside}
-          onClick={() => onBeside(!beside)}
+          icon="record"
+          iconSize={13}
+          label={run.recording ? tryWords.stop : tryWords.record}
+          className={run.recording ? "recording" : ""}
+          aria-pressed={run.recording}
+          title={run.recording ? tryWords.stopKeepWhatWas : tryWords.recordWhatYouDo}
+          onClick={() => run.record()}
         />
-      )}
-      <Tool
-        icon="record"
-        iconSize={13}
-        label={run.recording ? tryWords.stop : tryWords.record}
-        className={run.recording ? "recording" : ""}
-        aria-pressed={run.recording}
-        title={run.recording ? tryWords.stopKeepWhatWas : tryWords.recordWhatYouDo}
-        onClick={() => run.record()}
-      />
-      <Tool
-        icon="restart"
-        iconSize={14}
-        label={tryWords.restart}
-        title={tryWords.restartR}
-        onClick={() => restart()}
-      />
+        <Tool
+          icon="restart"
+          iconSize={14}
+          label={tryWords.restart}
+          title={tryWords.restartR}
+          onClick={() => restart()}
+        />
+      </Toolbar>
     </div>
   );
 });
@@ -105,28 +108,30 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
         options={speeds}
         onPick={(r) => run.drive({ rate: Number(r) })}
       />
-      <Tool
-        icon={paused ? "go" : "pause"}
-        iconSize={14}
-        label={paused ? tryWords.goOn : tryWords.pause}
-        onClick={() => run.drive({ paused: !paused })}
-      />
-      <Tool
-        icon="step"
-        iconSize={14}
-        label={tryWords.stepInTryTools}
-        title={tryWords.sixtiethSecondFurtherWhile}
-        disabled={!paused}
-        onClick={() => run.step()}
-      />
-      <Tool
-        icon="calm"
-        iconSize={14}
-        label={tryWords.lessMotion}
-        title={tryWords.peopleWhoseSystemAsks}
-        on={calm}
-        onClick={() => run.drive({ calm: !calm })}
-      />
+      <Toolbar className="line" label={tryWords.time}>
+        <Tool
+          icon={paused ? "go" : "pause"}
+          iconSize={14}
+          label={paused ? tryWords.goOn : tryWords.pause}
+          onClick={() => run.drive({ paused: !paused })}
+        />
+        <Tool
+          icon="step"
+          iconSize={14}
+          label={tryWords.stepInTryTools}
+          title={tryWords.sixtiethSecondFurtherWhile}
+          disabled={!paused}
+          onClick={() => run.step()}
+        />
+        <Tool
+          icon="calm"
+          iconSize={14}
+          label={tryWords.lessMotion}
+          title={tryWords.peopleWhoseSystemAsks}
+          on={calm}
+          onClick={() => run.drive({ calm: !calm })}
+        />
+      </Toolbar>
     </div>
   );
 });

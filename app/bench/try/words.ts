@@ -53,4 +53,6 @@ export const tryWords = {
 
   // TryTools.tsx
   on: (g: string) => `on ${g}`,
+  runningPiece: "The running piece",
+  time: "Time",
 };

@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { Breadcrumb } from "react-bootstrap";
 import { Link } from "react-router";
 import { SkipLink } from "../../ui/SkipLink";
+import { Announcer } from "./Announcer";
 import { SaveMark } from "./SaveMark";
 import { UndoButtons } from "./UndoButtons";
 import { sessionWords } from "../words";
@@ -17,6 +18,7 @@ interface Props {
 export const ProjectBar = ({ crumbs, children }: Props) => (
   <header className="bar">
     <SkipLink />
+    <Announcer />
     <Link to="/" className="brand">
       {sessionWords.nubble}
     </Link>

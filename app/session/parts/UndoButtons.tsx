@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { runKey } from "../../ui/keys";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { isTyping } from "../../ui/typing";
 import { useSession, useUndo } from "../context";
 import type { Session } from "../session";
@@ -25,7 +26,7 @@ export const UndoButtons = () => {
   const { undo, redo } = useUndo();
   useUndoKeys(session);
   return (
-    <span role="group" className="undo-buttons" aria-label={sessionWords.undoRedo}>
+    <Toolbar className="undo-buttons" label={sessionWords.undoRedo}>
       <Tool
         framed
         icon="undo"
@@ -42,6 +43,6 @@ export const UndoButtons = () => {
         title={redo === null ? sessionWords.nothingRedo : sessionWords.redoCtrlShiftZ(redo)}
         onClick={() => session.redo()}
       />
-    </span>
+    </Toolbar>
   );
 };

@@ -53,6 +53,8 @@ export const Choices = <T extends string>({
           value={c.value}
           variant={variant}
           title={c.title}
+          role={undefined}
+          tabIndex={-1}
           disabled={c.disabled ?? false}
         >
           {c.words}

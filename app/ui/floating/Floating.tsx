@@ -29,6 +29,12 @@ const config = {
 };
 const away = { name: "offset", options: { offset: [0, 4] } };
 
+/** Where what floats lies in the page: in the window that is open, else among the main content. */
+const hostOf = (): HTMLElement =>
+  document.querySelector<HTMLElement>(".modal.show") ??
+  document.querySelector("main") ??
+  document.body;
+
 interface Props {
   readonly anchor: Anchor;
   /** the element it lies in; the page without it */
@@ -56,7 +62,7 @@ export const Floating = ({ anchor, within, apart = true, onAway, children }: Pro
       transition={false}
       placement="bottom-start"
       target={target}
-      container={within ?? null}
+      container={within ?? hostOf}
       popperConfig={popperConfig}
       {...(onAway ? { rootClose: true, rootCloseEvent: "mousedown" as const, onHide: onAway } : {})}
     >

@@ -1,7 +1,7 @@
 import { memo } from "react";
-import { ButtonToolbar } from "react-bootstrap";
 import { ROOT } from "#core/project";
 import { Tool } from "../../../ui/Tool";
+import { Toolbar } from "../../../ui/Toolbar";
 import { useArranging } from "../../commands/arranging";
 import { useChosen } from "../../state/context";
 import { stageWords } from "../words";
@@ -26,7 +26,7 @@ export const AlignBar = memo(function AlignBar() {
   const arranging = useArranging();
   if (chosen.length === 0) return null;
   return (
-    <ButtonToolbar className="align-bar" aria-label={stageWords.lineUpSpace}>
+    <Toolbar className="align-bar" label={stageWords.lineUpSpace}>
       {lines.map(([how, words]) => (
         <Tool
           key={how}
@@ -53,6 +53,6 @@ export const AlignBar = memo(function AlignBar() {
         iconSize={15}
         onClick={() => arranging.wrap("group")}
       />
-    </ButtonToolbar>
+    </Toolbar>
   );
 });

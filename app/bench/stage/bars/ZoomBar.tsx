@@ -1,8 +1,8 @@
 import { memo } from "react";
-import { ButtonToolbar } from "react-bootstrap";
 import { isUnused, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { Tool } from "../../../ui/Tool";
+import { Toolbar } from "../../../ui/Toolbar";
 import { useBench, useVarying } from "../../state/context";
 import { gridOf, variantOf } from "../../state/grid";
 import { nextZoom } from "../fit";
@@ -34,7 +34,7 @@ export const ZoomBar = memo(function ZoomBar({ zoom, onFit }: Props) {
     if (next !== null) setZoom(next);
   };
   return (
-    <ButtonToolbar className="zoom-bar" aria-label={stageWords.zoom}>
+    <Toolbar className="zoom-bar" label={stageWords.zoom}>
       {only && (
         <Tool on onClick={() => showOnly(null)}>
           {stageWords.allCards}
@@ -56,6 +56,6 @@ export const ZoomBar = memo(function ZoomBar({ zoom, onFit }: Props) {
       <Tool title={stageWords.chooseWholePieceSet} onClick={() => choose([ROOT])}>
         {stageWords.wholePiece}
       </Tool>
-    </ButtonToolbar>
+    </Toolbar>
   );
 });

@@ -1,0 +1,36 @@
+import { useEffect, useState } from "react";
+import { announced } from "../announced";
+import { useSession } from "../context";
+
+/** How long edits of a gesture are gathered before they are told, ms. */
+const QUIET = 500;
+
+/** Tells those who do not see the page what was done, taken back and done again. */
+export const Announcer = () => {
+  const session = useSession();
+  const [text, setText] = useState("");
+  useEffect(() => {
+    let before = session.steps;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const tell = () => {
+      const now = session.steps;
+      const next = announced(before, now);
+      before = now;
+      // the same words again are read again only when the text differs
+      if (next !== "") setText((last) => (last === next ? `${next}\u00a0` : next));
+    };
+    const stop = session.subscribe(() => {
+      clearTimeout(timer);
+      timer = setTimeout(tell, QUIET);
+    });
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [session]);
+  return (
+    <p className="visually-hidden" role="status">
+      {text}
+    </p>
+  );
+};

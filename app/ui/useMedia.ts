@@ -1,0 +1,18 @@
+import { useCallback, useSyncExternalStore } from "react";
+
+/** Whether a media query holds; on the server it does not. */
+export const useMedia = (query: string): boolean => {
+  const subscribe = useCallback(
+    (changed: () => void) => {
+      const media = window.matchMedia(query);
+      media.addEventListener("change", changed);
+      return () => media.removeEventListener("change", changed);
+    },
+    [query],
+  );
+  return useSyncExternalStore(
+    subscribe,
+    () => window.matchMedia(query).matches,
+    () => false,
+  );
+};
