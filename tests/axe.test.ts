@@ -2,24 +2,73 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { AxeResults } from "axe-core";
+import { sleep } from "./support/browser";
 import { Designer } from "./support/designer";
 import { givenBrowser } from "./support/given";
 
 const given = givenBrowser();
 const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 
-/** What axe finds on the page as it is: WCAG 2.2 A and AA, good practice, and names that differ. */
-const findings = async (me: Designer): Promise<string[]> => {
+/** What axe finds, there or on the whole page: WCAG 2.2 A and AA, good practice, and names that differ. */
+const findings = async (me: Designer, where?: string): Promise<string[]> => {
   await me.page.evaluate(source);
-  const { violations } = await me.page.evaluate(() =>
-    (globalThis as unknown as { axe: { run: (options: unknown) => Promise<AxeResults> } }).axe.run({
-      rules: { "label-content-name-mismatch": { enabled: true } },
-    }),
+  const { violations } = await me.page.evaluate(
+    (within) =>
+      (
+        globalThis as unknown as {
+          axe: { run: (context: unknown, options: unknown) => Promise<AxeResults> };
+        }
+      ).axe.run(within ?? document, {
+        rules: { "label-content-name-mismatch": { enabled: true } },
+      }),
+    where,
   );
   return violations.flatMap((v) =>
     v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} (${n.failureSummary ?? ""})`),
   );
 };
+
+/** Of openers that look alike and lie alike, so many are looked into. */
+const ALIKE = 4;
+
+/** What is open above the page. */
+const OPEN = ".modal.show, .dropdown-menu.show, .panel, [role=menu], [role=listbox]";
+
+/** Opens whatever says that it opens something, one after the other, and looks into each. */
+const walkOpeners = async (me: Designer, within: string): Promise<Map<string, string[]>> => {
+  const found = new Map<string, string[]>();
+  const kinds = new Map<string, number>();
+  const selector = `${within} :is([aria-haspopup], [aria-expanded=false]):not(:disabled)`;
+  const count = await me.page.$$eval(selector, (all) => all.length);
+  for (let i = 0; i < count; i++) {
+    const opener = (await me.page.$$(selector))[i];
+    if (!opener) continue;
+    const { name, kind, shown } = await opener.evaluate((e) => ({
+      name: e.getAttribute("aria-label") ?? e.textContent ?? "",
+      kind: `${e.className} in ${e.parentElement?.className ?? ""}`,
+      shown: e.checkVisibility(),
+    }));
+    const before = kinds.get(kind) ?? 0;
+    if (found.has(name) || !shown || before === ALIKE) continue;
+    kinds.set(kind, before + 1);
+    await opener.evaluate((e) => {
+      e.scrollIntoView({ block: "nearest" });
+    });
+    await opener.click();
+    await sleep(60);
+    const open = await me.page.$(OPEN);
+    found.set(name, await findings(me, open ? OPEN : within));
+    await me.press("Escape");
+    await me.page.waitForSelector(".modal", { hidden: true });
+  }
+  return found;
+};
+
+/** What was found, by what was opened; empty when nothing was found in anything. */
+const troubles = (
+  found: ReadonlyMap<string, readonly string[]>,
+): Record<string, readonly string[]> =>
+  Object.fromEntries([...found].filter(([, all]) => all.length > 0));
 
 describe("nothing for axe to find", () => {
   let me: Designer;
@@ -34,7 +83,7 @@ describe("nothing for axe to find", () => {
   afterAll(() => me.page.close());
 
   it.each(["Sheet", "Rules 2", "Timing", "Map", "Checks", "Rehearsals 5"])(
-    "on the bench with its drawer at %s",
+    "on the bench with its drawer at %s, and in all that opens there",
     async (tab) => {
       await me.click("treeitem", "Knob");
       await me.click("tab", tab);
@@ -44,40 +93,80 @@ describe("nothing for axe to find", () => {
         if (/(Looking|Drawing)[^.]* …/.test(text)) throw new Error("it is still looking");
       });
       expect(await findings(me)).toEqual([]);
+      expect(troubles(await walkOpeners(me, ".drawer"))).toEqual({});
     },
   );
 
-  it("while a cell is edited in a panel", async () => {
-    await me.click("tab", "Sheet");
-    const box = await me.cellBox("fill", "off");
-    await me.page.mouse.click(box.x + 20, box.y + box.height / 2, { clickCount: 2 });
-    await me.page.waitForSelector(".panel");
-    expect(await findings(me)).toEqual([]);
-    await me.press("Escape");
+  it.each(["the left", "the stage", "Try"] as const)("in all that opens at %s", async (part) => {
+    const rooms = { "the left": ".bench-left", "the stage": ".stage", Try: ".try" };
+    const found = await walkOpeners(me, rooms[part]);
+    expect(found.size).toBeGreaterThan(0);
+    expect(troubles(found)).toEqual({});
   });
 
-  it("in the menus of layers, cards, traits and the stage", async () => {
-    await (await me.find("treeitem", "Track")).click({ button: "right" });
-    await me.page.waitForSelector("[role=menu]");
-    expect(await findings(me)).toEqual([]);
-    await me.press("Escape");
-    for (const name of ["More for variant on", "New trait", "Cards", "Reference picture"]) {
-      await me.click("button", name);
+  it.each(["fill", "shadow", "opacity", "x", "visible"])(
+    "while a cell of %s is edited",
+    async (key) => {
+      await me.click("tab", "Sheet");
+      const box = await me.cellBox(key, "off");
+      await me.page.mouse.click(box.x + 20, box.y + box.height / 2, { clickCount: 2 });
+      await me.page.waitForSelector(".cell-edit, .panel");
       expect(await findings(me)).toEqual([]);
       await me.press("Escape");
-    }
+    },
+  );
+
+  it("in the menus of layers and cards", async () => {
+    await (await me.find("treeitem", "Track")).click({ button: "right" });
+    await me.page.waitForSelector("[role=menu]");
+    expect(await findings(me, OPEN)).toEqual([]);
+    await me.press("Escape");
+    const card = await me.box(".card-variant .frame");
+    await me.page.mouse.click(card.x + 4, card.y + 4, { button: "right" });
+    await me.page.waitForSelector("[role=menu]");
+    expect(await findings(me, OPEN)).toEqual([]);
+    await me.press("Escape");
   });
 
-  it("in the dialogs of the bench", async () => {
-    await me.click("button", "Keys");
-    await me.page.waitForSelector("[role=dialog]");
+  it("while a wire is made", async () => {
+    await me.click("treeitem", "Knob");
+    await (await me.find("button", "Wire: drag to the card it shall lead to")).focus();
+    await me.press("Enter");
     expect(await findings(me)).toEqual([]);
+    await me.press("Escape");
+  });
+
+  it.each([
+    ["Keys", () => me.click("button", "Keys")],
+    ["Find and replace", () => me.press("Control", "f")],
+    [
+      "Compare",
+      async () => {
+        await me.click("button", "More for variant on");
+        await me.click("button", "Compare with “off” …");
+      },
+    ],
+    [
+      "Gather",
+      async () => {
+        await me.choose("Knob", "Track");
+        await me.menu("Knob", "Gather these 2 as variants …");
+      },
+    ],
+    [
+      "Film",
+      async () => {
+        await me.click("tab", "Timing");
+        await me.click("button", "Save as …");
+        await me.click("button", "Animated GIF …");
+      },
+    ],
+  ] as const)("in the window %s", async (_, open) => {
+    await open();
+    await me.page.waitForSelector("[role=dialog]");
+    expect(await findings(me, ".modal.show")).toEqual([]);
     await me.press("Escape");
     await me.page.waitForSelector("[role=dialog]", { hidden: true });
-    await me.click("button", "Find and replace");
-    await me.page.waitForSelector("[role=dialog]");
-    expect(await findings(me)).toEqual([]);
-    await me.press("Escape");
   });
 
   it.each([
@@ -85,10 +174,13 @@ describe("nothing for axe to find", () => {
     ["a project", () => given.projects.address(project)],
     ["its design system", () => `${given.projects.address(project)}/system`],
     ["its prototype", () => `${given.projects.address(project)}/play`],
+    ["a piece that is gone", () => given.projects.address(project, "gone")],
+    ["a project that is gone", () => given.projects.address("gone")],
     ["nothing", () => `${given.projects.address(project)}/nowhere`],
-  ] as const)("on the page of %s", async (_, address) => {
+  ] as const)("on the page of %s, and in all that opens there", async (_, address) => {
     await me.page.goto(address(), { waitUntil: "load" });
     await me.page.waitForSelector("h1");
     expect(await findings(me)).toEqual([]);
+    expect(troubles(await walkOpeners(me, "body"))).toEqual({});
   });
 });

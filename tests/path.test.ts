@@ -258,12 +258,12 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.press("Control", "a");
     await me.type("60*1000");
     await me.press("Enter");
-    await me.click("button", "While", rule(3));
+    await me.click("button", "in every variant", rule(3));
     await me.click("checkbox", "on", ".while-menu.show");
     await me.press("Escape");
     await me.pick("Effect", "Alerts", rule(3));
     await me.pick("New value of Alerts", "off", rule(3));
-    expect(await me.page.$eval(`${rule(3)} [aria-label=While]`, (e) => e.textContent)).toBe(
+    expect(await me.page.$eval(`${rule(3)} .while`, (e) => e.textContent)).toBe(
       "while Alerts is on",
     );
     expect(await me.page.$$eval(".rule.troubled", (r) => r.length)).toBe(0);

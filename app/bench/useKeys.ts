@@ -4,7 +4,7 @@ import { cutText } from "#core/project";
 import { useSettings } from "../services/settings";
 import { runKey } from "../ui/keys";
 import type { KeyEntry } from "../ui/keys";
-import { isTyping } from "../ui/typing";
+import { hasOwnUse, isTyping } from "../ui/typing";
 import { useArranging } from "./commands/arranging";
 import { benchKeys } from "./commands/benchKeys";
 import type { BenchHands } from "./commands/benchKeys";
@@ -15,10 +15,6 @@ import { benchWords } from "./words";
 
 const table: readonly KeyEntry<BenchHands>[] = Object.values(benchKeys);
 const svgText = /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*<svg[\s>]/i;
-
-/** Whether a key that presses buttons is pressed on one. */
-const pressesButton = (e: KeyboardEvent): boolean =>
-  e.key === "Enter" && e.target instanceof HTMLButtonElement;
 
 const useHands = (): BenchHands => {
   const workpiece = useWorkpiece();
@@ -90,7 +86,7 @@ export const useKeys = (): void => {
   const letters = useSettings((s) => s.letters);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (isTyping(e.target) || e.defaultPrevented || pressesButton(e)) return;
+      if (isTyping(e.target) || e.defaultPrevented || hasOwnUse(e)) return;
       if (runKey(table, hands, e, letters)) e.preventDefault();
     };
     window.addEventListener("keydown", onKey);

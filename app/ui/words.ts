@@ -1,5 +1,8 @@
 /** What people read in ui. */
 export const uiWords = {
+  // Plain.tsx
+  title: (page: string) => `${page} · Nubble`,
+
   // Notice.tsx
   close: "Close",
 

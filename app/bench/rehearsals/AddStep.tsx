@@ -70,7 +70,7 @@ export const AddStep = ({
             {i.words}
           </Dropdown.Item>
         ))}
-        <Dropdown.Header>{rehearsalsWords.expect}</Dropdown.Header>
+        <Dropdown.Header aria-level={3}>{rehearsalsWords.expect}</Dropdown.Header>
         {expectations.map((i) => (
           <Dropdown.Item key={i.words} as="button" type="button" onClick={() => onAdd(i.step)}>
             {i.words}

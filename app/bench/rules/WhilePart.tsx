@@ -27,11 +27,7 @@ export const WhilePart = ({
   const gone = Object.keys(when).filter((t) => !piece.traits[t]);
   return (
     <Dropdown autoClose="outside">
-      <Dropdown.Toggle
-        variant="word"
-        className={gone.length ? "broken" : ""}
-        aria-label={rulesWords.while}
-      >
+      <Dropdown.Toggle variant="word" className={gone.length ? "while broken" : "while"}>
         {words ? rulesWords.whileWords(words) : rulesWords.everyVariant}
       </Dropdown.Toggle>
       <Menu className="while-menu">

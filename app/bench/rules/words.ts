@@ -115,7 +115,6 @@ export const rulesWords = {
   trigger: "Trigger",
 
   // WhilePart.tsx
-  while: "While",
   everyVariant: "in every variant",
   pieceHasNoTraits: "The piece has no traits yet.",
   forgetRemovedTrait: "Forget the removed trait",

@@ -5,6 +5,9 @@ import { useSession } from "../context";
 /** How long edits of a gesture are gathered before they are told, ms. */
 const QUIET = 500;
 
+/** Makes the same words another text, so that they are read again. */
+const AGAIN = "\u00a0";
+
 /** Tells those who do not see the page what was done, taken back and done again. */
 export const Announcer = () => {
   const session = useSession();
@@ -16,8 +19,7 @@ export const Announcer = () => {
       const now = session.steps;
       const next = announced(before, now);
       before = now;
-      // the same words again are read again only when the text differs
-      if (next !== "") setText((last) => (last === next ? `${next}\u00a0` : next));
+      if (next !== "") setText((last) => (last === next ? next.concat(AGAIN) : next));
     };
     const stop = session.subscribe(() => {
       clearTimeout(timer);
