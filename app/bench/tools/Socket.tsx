@@ -109,6 +109,7 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
       <button
         type="button"
         className="socket"
+        aria-haspopup="menu"
         aria-label={toolsWords.wireDragCardShall}
         title={toolsWords.dragCardScreenOr}
         style={{
