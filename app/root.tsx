@@ -15,7 +15,7 @@ import { BenchMemoryProvider } from "./bench/state/memory";
 import { LinkButton } from "./ui/LinkButton";
 import { NonceContext } from "./ui/nonce";
 import { Plain } from "./ui/Plain";
-import { KeepFocus } from "./ui/KeepFocus";
+import { FocusKeeping } from "./ui/FocusKeeping";
 import { RouteFocus } from "./ui/RouteFocus";
 import "../generated/fonts.css";
 import "./theme/theme.scss";
@@ -58,7 +58,7 @@ export default function Root() {
   return (
     <BenchMemoryProvider>
       <RouteFocus />
-      <KeepFocus />
+      <FocusKeeping />
       <Outlet />
     </BenchMemoryProvider>
   );

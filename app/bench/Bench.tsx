@@ -27,7 +27,7 @@ import { benchWords } from "./words";
 
 const Left = memo(function Left() {
   return (
-    <section className="bench-left" aria-label={benchWords.layersAndTraits}>
+    <section className="bench-left" data-part aria-label={benchWords.layersAndTraits}>
       <Insert />
       <Layers />
       <Traits />

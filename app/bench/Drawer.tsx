@@ -114,7 +114,7 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         if (next) openTab(next);
       }}
     >
-      <section className="drawer" aria-label={benchWords.drawer}>
+      <section className="drawer" data-part aria-label={benchWords.drawer}>
         <div className="drawer-head">
           <Nav variant="underline" className="drawer-tabs" aria-label={benchWords.views}>
             {drawerTabs.map((t) => (

@@ -4,6 +4,7 @@ import { useSettings } from "../services/settings";
 import { Check } from "../ui/fields/Check";
 import { keyText } from "../ui/keys";
 import { benchKeys } from "./commands/benchKeys";
+import { partKeys } from "./partKeys";
 import { sheetKeys } from "./sheet/keys";
 import { useBench } from "./state/context";
 import { timingKeys } from "./timing/keys";
@@ -40,7 +41,12 @@ const lanes: readonly Line[] = [
 const sections: readonly { readonly title: string; readonly lines: readonly Line[] }[] = [
   {
     title: benchWords.onBench,
-    lines: [...linesOf(Object.values(benchKeys)), ...linesOf(undoKeys), ...clipboard],
+    lines: [
+      ...linesOf(partKeys),
+      ...linesOf(Object.values(benchKeys)),
+      ...linesOf(undoKeys),
+      ...clipboard,
+    ],
   },
   { title: benchWords.pointer, lines: pointer },
   { title: benchWords.tree, lines: linesOf(treeKeys) },

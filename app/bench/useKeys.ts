@@ -11,6 +11,7 @@ import type { BenchHands } from "./commands/benchKeys";
 import { useEdits } from "./commands/edits";
 import { maxSvg, useInserter } from "./commands/inserting";
 import { useWorkpiece } from "./state/context";
+import { partKeys } from "./partKeys";
 import { benchWords } from "./words";
 
 const table: readonly KeyEntry<BenchHands>[] = Object.values(benchKeys);
@@ -80,6 +81,18 @@ const useClipboard = (hands: BenchHands) => {
   }, [hands]);
 };
 
+/** Keys that lead from part to part, also out of fields that keep their keys to themselves. */
+const usePartKeys = () => {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const inWindow = e.target instanceof Element && e.target.closest(".modal") !== null;
+      if (!inWindow && runKey(partKeys, undefined, e)) e.preventDefault();
+    };
+    window.addEventListener("keydown", onKey, { capture: true });
+    return () => window.removeEventListener("keydown", onKey, { capture: true });
+  }, []);
+};
+
 /** Keys that work anywhere on the bench unless one is typing. */
 export const useKeys = (): void => {
   const hands = useHands();
@@ -92,5 +105,6 @@ export const useKeys = (): void => {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, [hands, letters]);
+  usePartKeys();
   useClipboard(hands);
 };

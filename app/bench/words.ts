@@ -13,6 +13,10 @@ export const benchWords = {
   drawer: "Drawer",
   drawing: "Drawing …",
 
+  // partKeys.ts
+  goToNextPart: "Go to the next part: layers, stage, drawer, Try",
+  goToPartBefore: "Go to the part before",
+
   // KeysDialog.tsx
   ctrlXCtrlC: "Ctrl+X, Ctrl+C, Ctrl+V",
   cutCopyPasteLayers: "Cut, copy, paste layers, rules, cells",

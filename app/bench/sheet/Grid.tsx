@@ -315,7 +315,7 @@ export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
   const columns = across.getVirtualItems();
   const width = COLUMN * (variants.length + 1);
   return (
-    <div className="sheet" ref={room} {...clipboardOf(hand)}>
+    <div className="sheet" data-entrance ref={room} {...clipboardOf(hand)}>
       <div
         role="grid"
         aria-label={sheetWords.valuesByVariant(layer.name)}

@@ -225,7 +225,7 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
     );
   };
   return (
-    <section className="stage" aria-label={stageWords.stage}>
+    <section className="stage" data-part aria-label={stageWords.stage}>
       <KeepScenes env={env} variants={variants} />
       <ScopeBar />
       <div

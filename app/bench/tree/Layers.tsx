@@ -8,6 +8,7 @@ import { ROOT } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { Tool } from "../../ui/Tool";
+import { Toolbar } from "../../ui/Toolbar";
 import { useArranging } from "../commands/arranging";
 import { useActive, usePiece, useWorkpiece } from "../state/context";
 import { hiddenIn, placeOf } from "./lines";
@@ -73,7 +74,7 @@ export const Layers = memo(function Layers() {
     <div className="side-part grow">
       <div className="side-head">
         <h2 className="caption">{treeWords.layers}</h2>
-        <span>
+        <Toolbar label={treeWords.order}>
           <Tool
             size="sm"
             icon="up"
@@ -92,7 +93,7 @@ export const Layers = memo(function Layers() {
             disabled={still}
             onClick={() => tree.move(-1)}
           />
-        </span>
+        </Toolbar>
       </div>
       {Object.keys(tree.piece.layers).length > MANY && (
         <Form.Control
@@ -115,6 +116,7 @@ export const Layers = memo(function Layers() {
           aria-label={treeWords.layers}
           aria-multiselectable="true"
           className="tree"
+          data-entrance
           onKeyDown={tree.onKeyDown}
           onPointerDown={tree.onPointerDown}
         >

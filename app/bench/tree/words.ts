@@ -21,6 +21,7 @@ export const treeWords = {
 
   // Layers.tsx
   layers: "Layers",
+  order: "Order of the layers",
   moveForward: "Move forward",
   forwardAltUp: "Forward (Alt+Up)",
   moveBack: "Move back",

@@ -121,7 +121,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
   const { variants: cards } = useActive();
   const others = startsOf(piece, cards);
   return (
-    <section className="try" aria-label={tryWords.tryInTry}>
+    <section className="try" data-part aria-label={tryWords.tryInTry}>
       <TryHead
         run={run}
         elsewhere={screen === id ? null : shown.name}
@@ -135,7 +135,7 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       {pace.touch && <Missed />}
       <div className={`try-room ${kind} on-${ground}${beside ? " beside" : ""}`} ref={room}>
         <Badge run={run} />
-        <div ref={host} className="try-host" />
+        <div ref={host} className="try-host" data-entrance />
         {beside &&
           others.map((v) => <Beside key={variantKey(piece, v)} env={env} start={v} run={run} />)}
       </div>
