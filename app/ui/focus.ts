@@ -60,6 +60,8 @@ export const keepFocus = (): (() => void) => {
       goal.focus({ preventScroll: true });
       return;
     }
+    // the whole page went away
+    document.querySelector<HTMLElement>("h1[tabindex]")?.focus();
   };
   const observer = new MutationObserver(() => {
     // one look a frame, after whoever removed it could give the focus to something else

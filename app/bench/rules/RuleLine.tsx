@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import type { MouseEvent } from "react";
 import { Button, Form } from "react-bootstrap";
 import { ruleTrouble } from "#core/describe";
@@ -78,16 +79,22 @@ interface Props {
   /** counted from 1 */
   readonly place: number;
   readonly chosen: boolean;
+  /** made just now: the focus goes to it */
+  readonly fresh: boolean;
   readonly onChoose: (e: MouseEvent) => void;
 }
 
 /** One rule as a sentence, edited in place. */
-export const RuleLine = ({ rule, place, chosen, onChoose }: Props) => {
+export const RuleLine = ({ rule, place, chosen, fresh, onChoose }: Props) => {
   const command = useCommand();
   const project = useDisplayedProject();
   const piece = usePiece();
   const set: SetParts = (parts, gesture = null) =>
     command((_, now) => setRule(now, rule.id, parts), gesture, PATIENCE);
+  const sentence = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (fresh) sentence.current?.querySelector("select")?.focus();
+  }, [fresh]);
   const trouble = ruleTrouble(project, piece, rule);
   const classes = ["rule", !rule.on && "off", trouble && "troubled", chosen && "chosen"];
   return (
@@ -109,7 +116,7 @@ export const RuleLine = ({ rule, place, chosen, onChoose }: Props) => {
         checked={rule.on}
         onChange={() => set({ on: !rule.on })}
       />
-      <div className="sentence">
+      <div className="sentence" ref={sentence}>
         <TriggerPart project={project} piece={piece} rule={rule} onChange={set} />
         <WhilePart piece={piece} when={rule.when} onChange={(when) => set({ when })} />
         <span className="arrow" aria-hidden="true">

@@ -84,7 +84,7 @@ const NoRules = () => {
 };
 
 /** Making rules, and saving them as a state chart. */
-const RuleAdd = () => {
+const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
   const command = useCommand();
   const workpiece = useWorkpiece();
   const layers = usePiece((p) => p.layers);
@@ -94,7 +94,9 @@ const RuleAdd = () => {
   const add = (source: Id | null) =>
     command((project, piece) => {
       const effects = usualEffect(project, piece);
-      return addRule(piece, { source, effects }).change;
+      const { id, change } = addRule(piece, { source, effects });
+      onMade(id);
+      return change;
     });
   const save = () => {
     const { piece, project } = workpiece;
@@ -189,6 +191,7 @@ export const Rules = () => {
   const chosen = useChosen();
   const { variant } = useActive();
   const [filter, setFilter] = useState(all);
+  const [fresh, setFresh] = useState<Id | null>(null);
   const chooseRules = useBench((s) => s.chooseRules);
   const picked = useBench((s) => s.chosenRules).filter((id) => piece.rules[id]);
   const hands = useRuleHands(picked);
@@ -216,6 +219,7 @@ export const Rules = () => {
                 rule={r}
                 place={rules.indexOf(r) + 1}
                 chosen={picked.includes(r.id)}
+                fresh={r.id === fresh}
                 onChoose={(e) => chooseRules(chosenAfter(picked, inView, r.id, e))}
               />
             ))}
@@ -226,7 +230,7 @@ export const Rules = () => {
         <p className="drawer-empty">{rulesWords.noneRulesKind(rules.length)}</p>
       )}
       <Signals />
-      <RuleAdd />
+      <RuleAdd onMade={setFresh} />
     </div>
   );
 };
