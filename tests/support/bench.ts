@@ -60,7 +60,7 @@ export class Bench {
   draw(): void {
     const { piece } = this;
     const drawn = this.scenes.of(this.env, this.workpiece.project, piece, variantsOf(piece));
-    this.state.stageDrawn(this.env, new Map(drawn.map((s) => [s.key, s.placed])));
+    this.workpiece.scenes.put(this.env, new Map(drawn.map((s) => [s.key, s.placed])));
   }
 
   /** How the card looked at looks. */

@@ -33,7 +33,7 @@ import { hundredths, propertiesOf, styleKeys } from "#core/properties";
 import type { Value } from "#core/properties";
 import { heavy } from "../../services/heavy";
 import { BenchEdits } from "./edits";
-import { activeOf, activeScene, parentForNew } from "../state/active";
+import { parentForNew } from "../state/active";
 import type { Active } from "../state/active";
 import { useWorkpiece } from "../state/context";
 import { Scenes } from "../state/scenes";
@@ -63,10 +63,9 @@ export class Arranging {
   }
 
   private here(): { active: Active; piece: Piece; scene: LayoutBox; ids: Id[] } | null {
-    const { piece, state } = this.workpiece;
-    const active = piece && activeOf(piece, state);
-    const scene = active && activeScene(piece, active, state);
-    return scene ? { active, piece, scene, ids: topmost(piece, state.chosen) } : null;
+    const { piece, active, scene, state } = this.workpiece;
+    if (!piece || !active || !scene) return null;
+    return { active, piece, scene, ids: topmost(piece, state.chosen) };
   }
 
   private boxes(scene: LayoutBox, ids: readonly Id[]): Map<Id, Rect> {
@@ -209,7 +208,7 @@ export class Arranging {
   async flatten(): Promise<void> {
     const here = this.here();
     const id = here?.ids[0];
-    const { env } = this.state;
+    const { env } = this.workpiece.scenes;
     if (!here || !env || id === undefined || here.piece.layers[id]?.kind !== "compound") return;
     const shapes = new Map<string, { placed: LayoutBox; variants: Variant[] }>();
     // all of them, also those the stage does not show just now

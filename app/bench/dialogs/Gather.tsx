@@ -10,7 +10,6 @@ import { changesIn, looksIn } from "#core/looks";
 import { newId, orderAfter } from "#core/project";
 import type { LayerChanges } from "#core/project";
 import { heavy } from "../../services/heavy";
-import { activeScene } from "../state/active";
 import { useBench, useWorkpiece } from "../state/context";
 import { Names } from "./GatherNames";
 import { Pairs, SURE } from "./GatherPairs";
@@ -20,8 +19,7 @@ import { dialogsWords } from "./words";
 const useDrawings = () => {
   const workpiece = useWorkpiece();
   return useState(() => {
-    const { piece, active, state } = workpiece;
-    const scene = piece && active && activeScene(piece, active, state);
+    const { piece, active, scene, state } = workpiece;
     if (!piece || !active || !scene)
       return { drawings: [] as Drawing[], scenes: [], ids: [] as Id[] };
     const looks = looksIn(piece, active.variant);

@@ -9,8 +9,8 @@ import type { Rect } from "#core/layout";
 import { ROOT, inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { Menu } from "../../ui/floating/Menu";
-import { activeScene } from "../state/active";
-import { useActive, useBench, useChosen, useCommand, usePiece } from "../state/context";
+import { cardKey } from "../state/active";
+import { useActive, useChosen, useCommand, usePiece, useScene } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { rulesWords } from "./words";
 
@@ -62,7 +62,7 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   const piece = usePiece();
   const active = useActive();
   const chosen = useChosen().filter((id) => id !== ROOT);
-  const scene = useBench((s) => activeScene(piece, active, s));
+  const scene = useScene(cardKey(piece, active.variant));
   const last = inOrder(piece.rules).at(-1);
   const list = makings(
     piece,

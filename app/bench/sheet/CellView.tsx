@@ -7,7 +7,7 @@ import type { Layer, Variant, Varying } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
 import { cardKey } from "../state/active";
-import { useBench } from "../state/context";
+import { useScene } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { assetAddress } from "../../session/assets";
 import { IconMark } from "../../parts/AssetPart";
@@ -95,7 +95,7 @@ export const cellTitle = (piece: Varying, { when, origin }: Cell): string | unde
  * How well a text can be read in a variant, beside its colour; told live, as the stage shows it.
  */
 const ContrastMark = ({ layer, card }: { layer: Id; card: string }) => {
-  const scene = useBench((s) => s.scenes.get(card));
+  const scene = useScene(card);
   const contrast = useMemo(() => (scene ? contrastOf(scene, layer) : null), [scene, layer]);
   if (!contrast) return null;
   const low = contrast.ratio < contrast.needed;

@@ -6,7 +6,6 @@ import { findBox } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { reached, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Variant } from "#core/project";
-import { Canvas } from "../../parts/Canvas";
 import { countRender } from "../../ui/renders";
 import { cardKey, chooseCard } from "../state/active";
 import {
@@ -15,10 +14,13 @@ import {
   useBenchStore,
   useChosen,
   usePiece,
+  useSceneOf,
   useVarying,
   useWorkpiece,
 } from "../state/context";
 import { pickLayer } from "../state/pick";
+import { CardCanvas } from "./CardCanvas";
+import type { Draw } from "./CardCanvas";
 import { CardHead } from "./CardHead";
 import { Frames } from "./Frames";
 import { MarksLayer } from "./Marks";
@@ -29,7 +31,8 @@ import { stageWords } from "./words";
 
 /** What tools draw over a card. */
 export interface OverCard {
-  readonly placed: LayoutBox | null;
+  /** the key of the card */
+  readonly of: string;
   readonly zoom: number;
   /** the card is the one looked at */
   readonly active: boolean;
@@ -46,6 +49,10 @@ interface Props {
   readonly Over: ComponentType<OverCard>;
   readonly onMenu: (e: MouseEvent, variant: Variant, whole: boolean) => void;
 }
+
+const widthOf = (placed: LayoutBox | null) => placed?.width ?? 0;
+const heightOf = (placed: LayoutBox | null) => placed?.height ?? 0;
+const isCovered = (placed: LayoutBox | null) => placed !== null && placed.values.fill !== "none";
 
 /** How a card stands to what is chosen. */
 const useStanding = (variant: Variant) => {
@@ -70,7 +77,10 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const navigate = useNavigate();
   const varying = useVarying();
   const key = cardKey(varying, variant);
-  const placed = useBench((s) => s.scenes.get(key) ?? null);
+  const width = useSceneOf(key, widthOf);
+  const height = useSceneOf(key, heightOf);
+  // a piece with a ground of its own would hide what lies under it
+  const covered = useSceneOf(key, isCovered);
   const preview = useBench((s) => (s.preview?.key === key ? s.preview : null));
   const chosen = useChosen();
   const { active, picked, lit, several, name } = useStanding(variant);
@@ -80,15 +90,13 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const reference = usePiece((p) => p.reference);
   const [typing, setTyping] = useState<Id | null>(null);
   const stopTyping = useCallback(() => setTyping(null), []);
-  const draw = useRef<((scene: LayoutBox) => void) | null>(null);
-  const takeDraw = useCallback((next: (scene: LayoutBox) => void) => {
-    draw.current = next;
-  }, []);
-  const { pointer, goIn } = useCardHand({ env, variant, placed, zoom, draw });
+  const draw = useRef<Draw>(null);
+  const { pointer, goIn } = useCardHand({ env, variant, of: key, zoom, draw });
   const onDoubleClick = (e: MouseEvent<HTMLElement>) => {
     const layer = workpiece.piece?.layers[goIn(e) ?? ""];
     if (layer?.kind === "text") setTyping(layer.id);
     if (layer?.kind === "path") store.getState().shape(layer.id);
+    const placed = workpiece.scenes.get(key);
     if (layer?.kind !== "instance" || !placed) return;
     const component = findBox(placed, layer.id)?.placed.values.component;
     if (typeof component === "string" && workpiece.project.pieces[component])
@@ -96,6 +104,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   };
   const openMenu = (e: MouseEvent) => {
     const { piece, state } = workpiece;
+    const placed = workpiece.scenes.get(key);
     if (!placed || !piece) return;
     if (!active) chooseCard(piece, state, variant, false);
     const box = e.currentTarget.getBoundingClientRect();
@@ -107,8 +116,6 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const ofCard = useCallback((e: MouseEvent, on: Variant) => onMenu(e, on, true), [onMenu]);
   const shaped = active && shaping !== null && chosen.includes(shaping);
   const handles = active && typing === null && !shaped && tool === "choose";
-  // a piece with a ground of its own would hide what lies under it
-  const covered = placed !== null && placed.values.fill !== "none";
   const marks = useMemo(
     () =>
       [lit && several && "lit", active && "active", picked && "picked", aside && "aside"].filter(
@@ -116,7 +123,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
       ),
     [lit, several, active, picked, aside],
   );
-  const size = { width: (placed?.width ?? 0) * zoom, height: (placed?.height ?? 0) * zoom };
+  const size = { width: width * zoom, height: height * zoom };
   return (
     <section
       className={["card-variant", ...marks].join(" ")}
@@ -141,14 +148,14 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
         >
           <div className="piece-edge" />
           {!covered && <ReferenceView reference={reference} zoom={zoom} />}
-          <Canvas placed={preview?.placed ?? placed} zoom={zoom} live={takeDraw} />
-          {preview && <OnionPath preview={preview} placed={placed} zoom={zoom} />}
-          {covered && <ReferenceView reference={reference} zoom={zoom} />}
-          {placed && !preview && (
-            <Frames placed={placed} chosen={chosen} zoom={zoom} handles={handles} />
+          <CardCanvas of={key} zoom={zoom} instead={preview?.placed ?? null} draw={draw} />
+          {preview && (
+            <OnionPath preview={preview} width={size.width} height={size.height} zoom={zoom} />
           )}
+          {covered && <ReferenceView reference={reference} zoom={zoom} />}
+          {!preview && <Frames of={key} chosen={chosen} zoom={zoom} handles={handles} />}
           {active && <MarksLayer zoom={zoom} />}
-          <Over placed={placed} zoom={zoom} active={active} typing={typing} onTyped={stopTyping} />
+          <Over of={key} zoom={zoom} active={active} typing={typing} onTyped={stopTyping} />
         </div>
       </div>
     </section>

@@ -1,8 +1,9 @@
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import type { Id } from "#core/basics";
 import { boundsIn, spotOf, unite } from "#core/layout";
 import type { Affine, LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
+import { useScene } from "../state/context";
 import { Corners } from "./Corners";
 import { Handles } from "./Handles";
 
@@ -83,14 +84,17 @@ const FrameAround = ({ placed, ids, zoom }: AroundProps) => {
 };
 
 interface FramesProps {
-  readonly placed: LayoutBox;
+  /** the key of the card */
+  readonly of: string;
   readonly chosen: readonly Id[];
   readonly zoom: number;
   readonly handles: boolean;
 }
 
 /** Frames around the chosen layers; on the card one looks at with handles. */
-export const Frames = ({ placed, chosen, zoom, handles }: FramesProps) => {
+export const Frames = memo(function Frames({ of, chosen, zoom, handles }: FramesProps) {
+  const placed = useScene(of);
+  if (!placed) return null;
   const several = chosen.length > 1 && !chosen.includes(ROOT);
   return (
     <>
@@ -106,4 +110,4 @@ export const Frames = ({ placed, chosen, zoom, handles }: FramesProps) => {
       {handles && several && <FrameAround placed={placed} ids={chosen} zoom={zoom} />}
     </>
   );
-};
+});

@@ -2,7 +2,7 @@ import { useLayoutEffect, useMemo } from "react";
 import type { LayoutEnv } from "#core/layout";
 import type { Variant } from "#core/project";
 import { useDisplayedSource } from "../../session/displayed";
-import { useBenchStore } from "../state/context";
+import { useBenchStore, useWorkpiece } from "../state/context";
 import { SceneKeeper } from "./sceneKeeper";
 
 interface Props {
@@ -14,9 +14,10 @@ interface Props {
 export const KeepScenes = ({ env, variants }: Props) => {
   const source = useDisplayedSource();
   const store = useBenchStore();
+  const { scenes } = useWorkpiece();
   const keeper = useMemo(
-    () => new SceneKeeper(env, source, store, variants),
-    [env, source, store, variants],
+    () => new SceneKeeper(env, source, store, scenes, variants),
+    [env, source, store, scenes, variants],
   );
   useLayoutEffect(() => keeper.keep(), [keeper]);
   return null;

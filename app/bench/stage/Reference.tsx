@@ -56,8 +56,7 @@ const useTakeReference = () => {
     if (!result.ok) return result.reason;
     if (result.kind !== "picture") return null;
     // a picture of a screen is often larger than the part it shows: it begins as wide as the piece
-    const [scene] = workpiece.state.scenes.values();
-    const wide = scene?.width ?? result.width;
+    const wide = workpiece.scenes.get(workpiece.scenes.firstKey ?? "")?.width ?? result.width;
     const width = Math.min(result.width, Math.round(wide));
     workpiece.run((_, piece) =>
       setReference(piece, { picture: result.id, x: 0, y: 0, width, opacity: DIMMED }),

@@ -18,9 +18,8 @@ import { useEdits } from "../commands/edits";
 import { useInserter } from "../commands/inserting";
 import { layerMenu } from "../commands/layerMenu";
 import { cardKey } from "../state/active";
-import { useBench, usePiece, useVarying, useWorkpiece } from "../state/context";
+import { useBench, usePiece, useScenes, useVarying, useWorkpiece } from "../state/context";
 import { shownVariants } from "../state/grid";
-import type { BenchState } from "../state/state";
 import { AlignBar } from "./bars/AlignBar";
 import type { OverCard } from "./Card";
 import { bestFit, cardSize, fitAlone, nextZoom } from "./fit";
@@ -33,14 +32,11 @@ import { variantMenu } from "./variantMenu";
 import { ZoomBar } from "./bars/ZoomBar";
 import { stageWords } from "./words";
 
+/** What the browser calls files among the kinds of what is dragged. */
+const FILES = "Files";
+
 /** More cards than this are not laid out at once: choose which ones with the menu of cards. */
 const MOST_CARDS = 240;
-
-/** The largest width or height of the shown variants, px of the piece. */
-const largest =
-  (side: "width" | "height") =>
-  (s: BenchState): number =>
-    Math.max(1, ...[...s.scenes.values()].map((placed) => placed?.[side] ?? 0));
 
 /** How large an element is, px; watched. */
 const useSize = () => {
@@ -67,9 +63,9 @@ const useFit = (piece: Varying, room: { width: number; height: number }) => {
   const only = useBench((s) => s.only);
   const chosen = useBench((s) => s.zoom);
   const setZoom = useBench((s) => s.setZoom);
-  const width = useBench(largest("width"));
-  const height = useBench(largest("height"));
-  const laid = useBench((s) => s.scenes.size > 0);
+  const width = useScenes((all) => all.largest("width"));
+  const height = useScenes((all) => all.largest("height"));
+  const laid = useScenes((all) => all.laid);
   const [fits, setFits] = useState(0);
   const reason = JSON.stringify([
     id,
@@ -143,7 +139,7 @@ const useDrop = (zoom: number) => {
   const edits = useEdits();
   const insert = useInserter();
   const onDragOver = (e: DragEvent) => {
-    if (!e.dataTransfer.types.includes(stageWords.files)) return;
+    if (!e.dataTransfer.types.includes(FILES)) return;
     e.preventDefault();
     e.dataTransfer.dropEffect = "copy";
   };

@@ -5,6 +5,7 @@ import type { Piece, Project, Variant } from "#core/project";
 import type { DisplayedSource } from "../../session/displayed";
 import { cardKey } from "../state/active";
 import { isHeavy } from "../state/Later";
+import type { SceneBook } from "../state/sceneBook";
 import { Scenes } from "../state/scenes";
 import type { BenchState } from "../state/state";
 
@@ -27,6 +28,7 @@ export class SceneKeeper {
     private readonly env: LayoutEnv,
     private readonly source: DisplayedSource,
     private readonly store: StoreApi<BenchState>,
+    private readonly scenes: SceneBook,
     private readonly variants: readonly Variant[],
   ) {}
 
@@ -64,16 +66,15 @@ export class SceneKeeper {
 
   /** Whether a card is drawn anew: those in sight, and those that were never drawn. */
   private isDue(piece: Piece, key: string, lags: boolean): boolean {
-    const { variant, near, scenes } = this.store.getState();
-    if (!scenes.has(key)) return true;
+    const { variant, near } = this.store.getState();
+    if (!this.scenes.has(key)) return true;
     const looked = key === cardKey(piece, variantFrom(piece, variant));
     return looked || (near.has(key) && !lags);
   }
 
   private drawThose(project: Project, piece: Piece, due: (key: string) => boolean): void {
-    const { scenes, stageDrawn } = this.store.getState();
     const keys = this.variants.map((v) => cardKey(piece, v));
-    const next = new Map(keys.map((key) => [key, scenes.get(key) ?? null]));
+    const next = new Map(keys.map((key) => [key, this.scenes.get(key)]));
     const those = this.variants.filter((_, i) => {
       const key = keys[i] ?? "";
       return due(key) && this.madeOf.get(key) !== project;
@@ -83,6 +84,6 @@ export class SceneKeeper {
       this.madeOf.set(key, project);
     }
     this.made.forgetOthers(new Set(keys));
-    stageDrawn(this.env, next);
+    this.scenes.put(this.env, next);
   }
 }

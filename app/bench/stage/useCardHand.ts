@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useRef } from "react";
 import type { MouseEvent, PointerEvent, RefObject } from "react";
 import type { Id } from "#core/basics";
-import type { LayoutBox, LayoutEnv } from "#core/layout";
+import type { LayoutEnv } from "#core/layout";
 import type { Variant } from "#core/project";
 import { useEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
+import type { Draw } from "./CardCanvas";
 import { CardHand } from "./gestures/hand";
 import { Hurry } from "./gestures/hurry";
 import { pointingAt } from "./gestures/pointing";
@@ -12,10 +13,11 @@ import { pointingAt } from "./gestures/pointing";
 interface Card {
   readonly env: LayoutEnv;
   readonly variant: Variant;
-  readonly placed: LayoutBox | null;
+  /** its key */
+  readonly of: string;
   readonly zoom: number;
   /** what draws another scene on the card at once */
-  readonly draw: RefObject<((scene: LayoutBox) => void) | null>;
+  readonly draw: RefObject<Draw | null>;
 }
 
 /** The handles lie on the scene and look after themselves. */
@@ -33,12 +35,12 @@ const showRest = (): void => {
 };
 
 /** Lets a hand choose and move layers on a card: what its scene does with events. */
-export const useCardHand = ({ env, variant, placed, zoom, draw }: Card) => {
+export const useCardHand = ({ env, variant, of, zoom, draw }: Card) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
-  const latest = useRef({ env, variant, placed, zoom });
+  const latest = useRef({ env, variant, of, zoom });
   useEffect(() => {
-    latest.current = { env, variant, placed, zoom };
+    latest.current = { env, variant, of, zoom };
   });
   const handlers = useMemo(() => {
     const hand = new CardHand(
@@ -47,8 +49,9 @@ export const useCardHand = ({ env, variant, placed, zoom, draw }: Card) => {
       (card) => new Hurry(workpiece, card, (scene) => draw.current?.(scene)),
     );
     const card = () => {
-      const now = latest.current;
-      return now.placed && { ...now, placed: now.placed };
+      const { env, variant, of, zoom } = latest.current;
+      const placed = workpiece.scenes.get(of);
+      return placed && { env, variant, placed, zoom };
     };
     const at = (e: MouseEvent<HTMLElement>) =>
       pointingAt(e, e.currentTarget.getBoundingClientRect(), latest.current.zoom);

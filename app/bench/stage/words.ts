@@ -97,7 +97,6 @@ export const stageWords = {
   wholePiece: "Whole piece",
 
   // Stage.tsx
-  files: "Files",
   emptyInsertBoxEllipse: (kind: string) =>
     `An empty ${kind}. Insert a box, an ellipse or a text on the left, draw with the pen (P), or drop a picture or SVG file here. Then declare its traits: every combination becomes a card.`,
   onlyFirstVariantsAre: (mostCards: number, all: boolean, mostVariants: number, all2: number) =>

@@ -1,5 +1,4 @@
 import type { Id } from "#core/basics";
-import type { LayoutBox } from "#core/layout";
 import {
   exactly,
   reached,
@@ -65,13 +64,6 @@ export const chooseCard = (
 /** What a card is called on the stage: never empty, though a piece without traits has one card. */
 export const cardKey = (piece: Varying, variant: Variant): string =>
   variantKey(piece, variant) || "only";
-
-/** How the card looked at looks, laid out; null before it was. */
-export const activeScene = (
-  piece: Varying,
-  active: Active,
-  state: Pick<BenchState, "scenes">,
-): LayoutBox | null => state.scenes.get(cardKey(piece, active.variant)) ?? null;
 
 /** Where new layers go: into the chosen box, else beside the chosen layer, else into the piece. */
 export const parentForNew = (piece: Piece, chosen: readonly Id[]): Id => {

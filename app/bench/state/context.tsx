@@ -1,9 +1,10 @@
-import { createContext, useContext, useMemo } from "react";
+import { createContext, useCallback, useContext, useMemo, useSyncExternalStore } from "react";
 import type { ReactNode } from "react";
 import { useStore } from "zustand";
 import type { StoreApi } from "zustand";
 import { useShallow } from "zustand/react/shallow";
 import type { Id } from "#core/basics";
+import type { LayoutBox } from "#core/layout";
 import { varyingOf } from "#core/looks";
 import type { Piece, Project, Varying } from "#core/project";
 import { createBench } from "./state";
@@ -13,6 +14,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { activeOf } from "./active";
 import type { Active } from "./active";
 import { useBenchMemory } from "./memory";
+import type { SceneBook } from "./sceneBook";
 import { Workpiece } from "./workpiece";
 
 interface Bench {
@@ -91,6 +93,26 @@ export const useActive = (): Active => {
   const also = useBench((s) => s.also);
   const scope = useBench((s) => s.scope);
   return useMemo(() => activeOf(piece, { variant, also, scope }), [piece, variant, also, scope]);
+};
+
+/** What `pick` takes of how a card looks; null of a card that was not laid out. */
+export const useSceneOf = <T,>(key: string, pick: (placed: LayoutBox | null) => T): T => {
+  const { scenes } = useWorkpiece();
+  const subscribe = useCallback((call: () => void) => scenes.subscribe(key, call), [scenes, key]);
+  const read = () => pick(scenes.get(key));
+  return useSyncExternalStore(subscribe, read, read);
+};
+
+const whole = (placed: LayoutBox | null) => placed;
+
+/** How a card looks, laid out. */
+export const useScene = (key: string): LayoutBox | null => useSceneOf(key, whole);
+
+/** What `pick` takes of all cards; renders again only when that is another one. */
+export const useScenes = <T,>(pick: (scenes: SceneBook) => T): T => {
+  const { scenes } = useWorkpiece();
+  const read = () => pick(scenes);
+  return useSyncExternalStore(scenes.subscribeAll, read, read);
 };
 
 /** The chosen layers that are there. */

@@ -1,7 +1,7 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Gap, Guide } from "#core/edit";
-import type { LayoutBox, LayoutEnv, Rect } from "#core/layout";
+import type { Rect } from "#core/layout";
 import type { Variant } from "#core/project";
 
 /** Lines and numbers drawn over the card one works on. */
@@ -40,10 +40,6 @@ export interface View {
   /** true while an edit is being made: cards it does not reach step back */
   readonly editing: boolean;
   readonly marks: Marks | null;
-  /** what layouts are made with; null before the stage has drawn */
-  readonly env: LayoutEnv | null;
-  /** how each shown variant looks, by its key; cards out of sight as they looked last */
-  readonly scenes: ReadonlyMap<string, LayoutBox | null>;
   /** the keys of the cards in sight or nearly so */
   readonly near: ReadonlySet<string>;
   readonly setZoom: (zoom: number | "fit") => void;
@@ -58,8 +54,6 @@ export interface View {
   readonly mark: (marks: Marks | null) => void;
   /** notes that a card has come near what one sees, or has gone */
   readonly cardNear: (key: string, near: boolean) => void;
-  /** takes what the stage has laid out */
-  readonly stageDrawn: (env: LayoutEnv, scenes: ReadonlyMap<string, LayoutBox | null>) => void;
 }
 
 export const view: StateCreator<View> = (set) => ({
@@ -70,8 +64,6 @@ export const view: StateCreator<View> = (set) => ({
   shaping: null,
   editing: false,
   marks: null,
-  env: null,
-  scenes: new Map(),
   near: new Set(),
   setZoom: (zoom) => set({ zoom }),
   setGrid: (grid) => set({ grid }),
@@ -86,13 +78,5 @@ export const view: StateCreator<View> = (set) => ({
       if (near.has(key) === isNear) return {};
       const others = [...near].filter((k) => k !== key);
       return { near: new Set(isNear ? [...others, key] : others) };
-    }),
-  stageDrawn: (env, scenes) =>
-    set((s) => {
-      const same =
-        s.env === env &&
-        s.scenes.size === scenes.size &&
-        [...scenes].every(([key, placed]) => s.scenes.get(key) === placed);
-      return same ? s : { env, scenes };
     }),
 });

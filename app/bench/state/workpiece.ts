@@ -1,8 +1,10 @@
 import type { StoreApi } from "zustand";
+import type { LayoutBox } from "#core/layout";
 import type { Change, Piece, Project } from "#core/project";
 import type { Session } from "../../session/session";
-import { activeOf } from "./active";
+import { activeOf, cardKey } from "./active";
 import type { Active } from "./active";
+import { SceneBook } from "./sceneBook";
 import type { BenchState } from "./state";
 
 /** Builds a change from the project and the piece on the bench as they are at that moment. */
@@ -18,6 +20,9 @@ interface Making {
  * show it may know it as it was a moment ago; what is built from that would undo what came between.
  */
 export class Workpiece {
+  /** how its variants look on the stage */
+  readonly scenes = new SceneBook();
+
   constructor(
     readonly session: Session,
     private readonly store: StoreApi<BenchState>,
@@ -40,6 +45,12 @@ export class Workpiece {
   get active(): Active | null {
     const { piece } = this;
     return piece && activeOf(piece, this.state);
+  }
+
+  /** How the card looked at looks, laid out; null before it was. */
+  get scene(): LayoutBox | null {
+    const { piece, active } = this;
+    return piece && active && this.scenes.get(cardKey(piece, active.variant));
   }
 
   /**

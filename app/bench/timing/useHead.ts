@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
-import { useBench, useBenchStore } from "../state/context";
+import { useBench, useWorkpiece } from "../state/context";
 import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */
@@ -46,7 +46,7 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [playing]);
-  const store = useBenchStore();
+  const { scenes } = useWorkpiece();
   const change = timed?.change;
   const keys = timed
     ? [timed.to, timed.from].map((v) => variantKey(timed.piece, v) || "only").join(" ")
@@ -55,9 +55,8 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
   // on the card it leads to; where that is not on the stage, on the one it sets out from, else on
   // the first there is
   const cardFor = useCallback((): string => {
-    const there = store.getState().scenes;
-    return keys.split(" ").find((k) => there.has(k)) ?? there.keys().next().value ?? "";
-  }, [store, keys]);
+    return keys.split(" ").find((k) => scenes.has(k)) ?? scenes.firstKey ?? "";
+  }, [scenes, keys]);
   useEffect(() => {
     if (shows)
       document

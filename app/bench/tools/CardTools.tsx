@@ -1,7 +1,8 @@
 import { memo } from "react";
+import type { ReactNode } from "react";
 import type { LayoutBox } from "#core/layout";
 import type { Id } from "#core/basics";
-import { useBench, useChosen, usePiece } from "../state/context";
+import { useBench, useChosen, usePiece, useScene } from "../state/context";
 import { Dropper } from "./Dropper";
 import { Pen } from "./Pen";
 import { Ruler } from "./Ruler";
@@ -10,7 +11,8 @@ import { Socket } from "./Socket";
 import { TypeOver } from "./TypeOver";
 
 interface Props {
-  readonly placed: LayoutBox | null;
+  /** the key of the card */
+  readonly of: string;
   readonly zoom: number;
   /** the card is the one looked at */
   readonly active: boolean;
@@ -19,27 +21,43 @@ interface Props {
   readonly onTyped: () => void;
 }
 
-/** What the tool in hand draws over a card; with none, what is chosen can be wired and typed over. */
-export const CardTools = memo(function CardTools(props: Props) {
-  const { placed, zoom, active, typing, onTyped } = props;
-  const tool = useBench((s) => s.tool);
+/** What is drawn over a card as it looks now; nothing before it was laid out. */
+const OnScene = ({ of, children }: { of: string; children: (placed: LayoutBox) => ReactNode }) => {
+  const placed = useScene(of);
+  return placed && children(placed);
+};
+
+/** With no tool in hand what is chosen can be typed over, shaped or wired. */
+const OverChosen = ({ of, zoom, typing, onTyped }: Omit<Props, "active">) => {
   const shaping = useBench((s) => s.shaping);
   const idle = useBench((s) => !s.editing && s.preview === null);
-  const reference = usePiece((p) => p.reference);
   const chosen = useChosen();
+  return (
+    <OnScene of={of}>
+      {(placed) => {
+        if (typing !== null)
+          return <TypeOver placed={placed} id={typing} zoom={zoom} onDone={onTyped} />;
+        if (shaping !== null && chosen.includes(shaping))
+          return <Shaping key={shaping} placed={placed} id={shaping} zoom={zoom} />;
+        return idle && <Socket placed={placed} chosen={chosen} zoom={zoom} />;
+      }}
+    </OnScene>
+  );
+};
+
+/** What the tool in hand draws over a card; with none, what is chosen can be wired and typed over. */
+export const CardTools = memo(function CardTools({ active, ...props }: Props) {
+  const { of, zoom } = props;
+  const tool = useBench((s) => s.tool);
+  const reference = usePiece((p) => p.reference);
   switch (tool) {
     case "pen":
-      return placed && <Pen placed={placed} zoom={zoom} />;
+      return <OnScene of={of}>{(placed) => <Pen placed={placed} zoom={zoom} />}</OnScene>;
     case "ruler":
       return <Ruler zoom={zoom} />;
     case "dropper":
       return reference && <Dropper reference={reference} zoom={zoom} />;
     case "choose":
-      if (!placed || !active) return null;
-      if (typing !== null)
-        return <TypeOver placed={placed} id={typing} zoom={zoom} onDone={onTyped} />;
-      if (shaping !== null && chosen.includes(shaping))
-        return <Shaping key={shaping} placed={placed} id={shaping} zoom={zoom} />;
-      return idle && <Socket placed={placed} chosen={chosen} zoom={zoom} />;
+      return active && <OverChosen {...props} />;
   }
 });

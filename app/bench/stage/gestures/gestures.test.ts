@@ -364,7 +364,7 @@ describe("a hand on a card", () => {
     const own = new CardHand(bench.workpiece, bench.edits, (card) => {
       return new Hurry(bench.workpiece, card, () => undefined, new HandTime());
     });
-    const placed = bench.state.scenes.get("alerts-on.pressed-no");
+    const placed = bench.workpiece.scenes.get("alerts-on.pressed-no");
     if (!placed) throw new Error("no card");
     const toggle = placed.children.find((c) => c.layer.id === "toggle");
     const middle = at((toggle?.x ?? 0) + 40, (toggle?.y ?? 0) + 18);
