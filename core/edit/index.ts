@@ -32,7 +32,9 @@ export type { MotionGroup } from "./behaviour/motions";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export {
   addPiece,
+  anyPlaceable,
   contains,
+  placeable,
   duplicatePiece,
   emptyProject,
   freeName,

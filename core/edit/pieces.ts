@@ -172,3 +172,14 @@ export const contains = (project: Project, outer: Id, inner: Id): boolean => {
   }
   return false;
 };
+
+const isPlaceable = (project: Project, component: Piece, outer: Id): boolean =>
+  component.kind === "component" && !contains(project, component.id, outer);
+
+/** Whether there is any component that can be placed in a piece. */
+export const anyPlaceable = (project: Project, outer: Id): boolean =>
+  Object.values(project.pieces).some((c) => isPlaceable(project, c, outer));
+
+/** The components that can be placed in a piece: all that do not contain it; in their order. */
+export const placeable = (project: Project, outer: Id): Piece[] =>
+  piecesOf(project, "component").filter((c) => isPlaceable(project, c, outer));

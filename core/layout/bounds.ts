@@ -143,6 +143,12 @@ export const boundsIn = (root: LayoutBox): ReadonlyMap<Id, Rect> => {
   return bounds;
 };
 
+/** The upright box one layer takes up; undefined when it is not there. Asks only the layers around it. */
+export const boundsOf = (root: LayoutBox, id: Id): Rect | undefined => {
+  const spot = spotOf(root, id);
+  return spot && spotBounds(spot);
+};
+
 export interface Resize {
   readonly width: number;
   readonly height: number;

@@ -1,5 +1,6 @@
 export {
   boundsIn,
+  boundsOf,
   mapOf,
   mapPoint,
   resized,

@@ -1,5 +1,5 @@
 import type { Id } from "#core/basics";
-import { contains, piecesOf } from "#core/edit";
+import { placeable } from "#core/edit";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Layer, Piece } from "#core/project";
@@ -129,9 +129,7 @@ const containerItems = (here: Here): MenuItem[] => {
 /** Putting a copy of a component in the place of what is chosen. */
 const replaceItems = ({ workpiece, arranging, piece, none }: Here): MenuItem[] => {
   const { project } = workpiece;
-  const components = piecesOf(project, "component").filter(
-    (c) => !contains(project, c.id, piece.id),
-  );
+  const components = placeable(project, piece.id);
   if (none || components.length === 0) return [];
   const items = components.map((c) => ({
     label: c.name,

@@ -1,6 +1,5 @@
 import { useMemo } from "react";
 import type { Id } from "#core/basics";
-import { contains, piecesOf } from "#core/edit";
 import { variantsOf } from "#core/looks";
 import type { Project } from "#core/project";
 import { useDisplayedProject } from "../../session/displayed";
@@ -19,10 +18,7 @@ const readRows = (pieceId: Id, layerId: Id | undefined, onlyDifferences: boolean
       const piece = project.pieces[pieceId];
       const layer = piece?.layers[layerId ?? ""];
       if (!piece || !layer) return [];
-      const candidates = piecesOf(project, "component").filter(
-        (c) => !contains(project, c.id, pieceId),
-      );
-      const all = rowsFor(project, piece, layer, variantsOf(piece), candidates);
+      const all = rowsFor(project, piece, layer, variantsOf(piece));
       return onlyDifferences ? all.filter((r) => differs(piece, layer, r)) : all;
     },
     (a, b) => a.length === b.length && a.every((row, i) => b[i] && sameRow(row, b[i])),

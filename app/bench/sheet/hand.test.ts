@@ -1,5 +1,4 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { piecesOf } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import { variantKey, variantsOf } from "#core/looks";
 import { kelpwayKit } from "../../../demo/index";
@@ -25,8 +24,7 @@ const sheetOf = (...layers: string[]) => {
   const { piece } = bench;
   const layer = piece.layers[layers[0] ?? ""];
   if (!layer) throw new Error("no layer");
-  const others = piecesOf(bench.workpiece.project, "component");
-  const rows = rowsFor(bench.workpiece.project, piece, layer, variantsOf(piece), others);
+  const rows = rowsFor(bench.workpiece.project, piece, layer, variantsOf(piece));
   const variants = stageOrder(piece, null);
   const hand = new SheetHand(bench.workpiece, bench.edits);
   hand.show(rows, variants);

@@ -1,4 +1,5 @@
 import { plainText, present } from "#core/basics";
+import { placeable } from "#core/edit";
 import {
   boundValue,
   originOf,
@@ -187,7 +188,6 @@ export const rowsFor = (
   piece: Piece,
   layer: Layer,
   variants: readonly Variant[],
-  candidates: readonly Piece[],
 ): Row[] => {
   const all = variants.map((v) => valuesIn(project, piece, v, layer));
   const parent = layer.parent === null ? undefined : piece.layers[layer.parent];
@@ -218,7 +218,7 @@ export const rowsFor = (
     }));
   if (layer.kind !== "instance") return rows;
   const component = project.pieces[String(all[0]?.component ?? "")];
-  return [...copyRows(project, component, candidates), ...rows];
+  return [...copyRows(project, component, placeable(project, piece.id)), ...rows];
 };
 
 /** A cell: what is said there, what that comes to, and where it comes from. */

@@ -1,6 +1,6 @@
 import { memo, useMemo } from "react";
 import type { Id } from "#core/basics";
-import { boundsIn, spotOf, unite } from "#core/layout";
+import { boundsOf, spotOf, unite } from "#core/layout";
 import type { Affine, LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
 import { useScene } from "../state/context";
@@ -58,8 +58,7 @@ interface AroundProps {
 }
 
 const FrameAround = ({ placed, ids, zoom }: AroundProps) => {
-  const bounds = boundsIn(placed);
-  const box = unite(ids.flatMap((id) => bounds.get(id) ?? []));
+  const box = unite(ids.flatMap((id) => boundsOf(placed, id) ?? []));
   if (!box) return null;
   const { width, height } = box;
   return (

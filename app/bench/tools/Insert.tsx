@@ -1,7 +1,7 @@
 import { memo, useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import { useShallow } from "zustand/react/shallow";
-import { contains, piecesOf } from "#core/edit";
+import { anyPlaceable, placeable } from "#core/edit";
 import { AssetPart } from "../../parts/AssetPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { FileButton } from "../../ui/fields/FileButton";
@@ -66,35 +66,39 @@ const InsertIcon = () => {
 };
 
 /** A copy of one of the project's components that can stand in this piece. */
-const InsertComponent = () => {
+/** The components to choose from; a part of its own, because it renders with the project. */
+const Components = () => {
   const insert = useInserter();
   const id = useBench((s) => s.pieceId);
-  const components = useDisplayedProject(
-    useShallow((p) => piecesOf(p, "component").filter((c) => !contains(p, c.id, id))),
-  );
+  const components = useDisplayedProject(useShallow((p) => placeable(p, id)));
+  return components.map((c) => (
+    <Dropdown.Item
+      key={c.id}
+      as="button"
+      type="button"
+      onClick={() => insert.layer("instance", { component: c.id }, [120, 40], c.name)}
+    >
+      {c.name}
+    </Dropdown.Item>
+  ));
+};
+
+const InsertComponent = () => {
+  const id = useBench((s) => s.pieceId);
+  const any = useDisplayedProject((p) => anyPlaceable(p, id));
+  const [open, setOpen] = useState(false);
   return (
-    <Dropdown>
+    <Dropdown show={open} onToggle={setOpen}>
       <Dropdown.Toggle
         variant="tool"
         className="framed"
         aria-label={toolsWords.insertComponent}
         title={toolsWords.copyComponent}
-        disabled={components.length === 0}
+        disabled={!any}
       >
         <Icon name="instance" />
       </Dropdown.Toggle>
-      <Menu>
-        {components.map((c) => (
-          <Dropdown.Item
-            key={c.id}
-            as="button"
-            type="button"
-            onClick={() => insert.layer("instance", { component: c.id }, [120, 40], c.name)}
-          >
-            {c.name}
-          </Dropdown.Item>
-        ))}
-      </Menu>
+      <Menu>{open && <Components />}</Menu>
     </Dropdown>
   );
 };

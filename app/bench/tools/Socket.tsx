@@ -1,7 +1,7 @@
 import { useCallback, useRef, useState } from "react";
 import type { MouseEvent, PointerEvent } from "react";
 import type { Id } from "#core/basics";
-import { boundsIn, unite } from "#core/layout";
+import { boundsOf, unite } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
@@ -50,9 +50,8 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
   const line = useRef<SVGSVGElement>(null);
   const over = useRef<HTMLElement | null>(null);
   const layers = chosen.filter((id) => id !== ROOT);
-  const bounds = boundsIn(placed);
   const box = layers.length
-    ? unite(layers.flatMap((id) => bounds.get(id) ?? []))
+    ? unite(layers.flatMap((id) => boundsOf(placed, id) ?? []))
     : { x: 0, y: 0, width: placed.width, height: placed.height };
   if (!box) return null;
   const light = (next: HTMLElement | null) => {
