@@ -106,7 +106,7 @@ export const useSession = (): Session => {
 export const useSave = () => {
   const session = useSession();
   return useSyncExternalStore(
-    session.subscribe,
+    session.onChange,
     () => session.save,
     () => session.save,
   );
@@ -116,7 +116,7 @@ export const useSave = () => {
 export const useAside = () => {
   const session = useSession();
   return useSyncExternalStore(
-    session.subscribe,
+    session.onChange,
     () => session.aside,
     () => session.aside,
   );
@@ -125,12 +125,12 @@ export const useAside = () => {
 export const useUndo = (): { undo: string | null; redo: string | null } => {
   const session = useSession();
   const undo = useSyncExternalStore(
-    session.subscribe,
+    session.onChange,
     () => session.undoLabel,
     () => null,
   );
   const redo = useSyncExternalStore(
-    session.subscribe,
+    session.onChange,
     () => session.redoLabel,
     () => null,
   );

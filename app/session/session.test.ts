@@ -44,7 +44,7 @@ describe("saving", () => {
 
   it("held back, edits are made and saved but told to nobody until they are released", async () => {
     let told = 0;
-    pane.session.subscribe(() => {
+    pane.session.onChange(() => {
       told++;
     });
     const before = pane.session.project;

@@ -63,6 +63,8 @@ export class Session {
   /** the server writes what this window cannot read: it is to be loaded anew */
   private outdated = false;
   private readonly listeners = new Set<() => void>();
+  private readonly watchers = new Set<() => void>();
+  private told: Project;
   private readonly messages = new Set<(message: Message) => void>();
   private present: Project;
   private state: SaveState = { kind: "saved" };
@@ -75,6 +77,7 @@ export class Session {
   ) {
     this.confirmed = start;
     this.present = start.project;
+    this.told = start.project;
     this.keeper = new Keeper(outside.shelf, outside.later, () => this.kept());
   }
 
@@ -115,8 +118,14 @@ export class Session {
     return this.queue;
   }
 
-  /** Calls back after every change of the project or of how it is saved. */
+  /** Calls back whenever the displayed project is another one. */
   subscribe = (call: () => void): (() => void) => {
+    this.watchers.add(call);
+    return () => this.watchers.delete(call);
+  };
+
+  /** Calls back after every change of the project or of how it is saved. */
+  onChange = (call: () => void): (() => void) => {
     this.listeners.add(call);
     return () => this.listeners.delete(call);
   };
@@ -631,6 +640,11 @@ export class Session {
   private tell(): void {
     const next = this.saveState();
     if (JSON.stringify(next) !== JSON.stringify(this.state)) this.state = next;
-    if (!this.paused) for (const call of this.listeners) call();
+    if (this.paused) return;
+    if (this.told !== this.present) {
+      this.told = this.present;
+      for (const call of this.watchers) call();
+    }
+    for (const call of this.listeners) call();
   }
 }

@@ -157,10 +157,25 @@ const differing = (before: readonly Look[], after: readonly Look[]): Id[] | null
     const b = present(after[i]);
     if (a === b) continue;
     if (a.id !== b.id) return null;
-    for (const id in b.changes) if (a.changes[id] !== b.changes[id]) out.push(id);
-    for (const id in a.changes) if (!(id in b.changes)) out.push(id);
+    for (const id of differingIn(a, b)) out.push(id);
   }
   return out;
+};
+
+/** What a look differs in from the one before it, kept: every card of a piece asks the same. */
+const differences = new WeakMap<Look, { before: Look; ids: readonly Id[] }>();
+
+const differingIn = (before: Look, after: Look): readonly Id[] => {
+  const known = differences.get(after);
+  if (known?.before === before) return known.ids;
+  const a = before.changes;
+  const b = after.changes;
+  const ids = [
+    ...Object.keys(b).filter((id) => a[id] !== b[id]),
+    ...Object.keys(a).filter((id) => !(id in b)),
+  ];
+  differences.set(after, { before, ids });
+  return ids;
 };
 
 /** What a running machine says of a copy: its traits, and options that were set. */

@@ -2,25 +2,25 @@ import { entryOf } from "../basics";
 import type { Id } from "../basics";
 import { looksOf, valuesIn } from "../looks";
 import type { Overrides } from "../looks";
-import type { Layer, LayerChanges, Piece, Project } from "../project";
+import type { Layer, LayerChanges, Look, Piece, Project } from "../project";
 import type { LayerValues } from "../properties";
 import type { State } from "./state";
 import type { ActiveInstance, Path } from "./types";
 import { hiddenIn } from "./piece";
 
-const saying = new WeakMap<Piece["looks"], Map<string, readonly Id[]>>();
+const saying = new WeakMap<Look["changes"], Map<string, readonly Id[]>>();
+
+const sayingIn = (changes: Look["changes"], key: string): readonly Id[] => {
+  const known = entryOf(saying, changes, () => new Map<string, readonly Id[]>());
+  return entryOf(known, key, () =>
+    Object.keys(changes).filter((id) => changes[id]?.[key] !== undefined),
+  );
+};
 
 /** The layers about which any look says a property: most pieces say nothing of clips and forms. */
 const layersSaying = (piece: Piece, key: string): readonly Id[] => {
-  const known = entryOf(saying, piece.looks, () => new Map<string, readonly Id[]>());
-  return entryOf(known, key, () => findSaying(piece, key));
-};
-
-const findSaying = (piece: Piece, key: string): Id[] => {
-  const all = looksOf(piece).flatMap(({ changes }) =>
-    Object.keys(changes).filter((id) => changes[id]?.[key] !== undefined),
-  );
-  return [...new Set(all)];
+  const all = looksOf(piece).flatMap(({ changes }) => sayingIn(changes, key));
+  return all.length > 1 ? [...new Set(all)] : all;
 };
 
 /** Visible layers of a copy that say something, with all their values. */

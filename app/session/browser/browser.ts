@@ -99,7 +99,7 @@ const shareAsides = (session: Session, shelf: BrowserShelf): (() => void) => {
     if (typeof data.gone === "string") session.asideGone(data.gone);
     else void shelf.asides().then((all) => session.recall(all));
   };
-  const stop = session.subscribe(() => {
+  const stop = session.onChange(() => {
     const now = new Set(session.aside.map((a) => a.changeId));
     for (const id of known) if (!now.has(id)) channel.postMessage({ gone: id });
     if ([...now].some((id) => !known.has(id))) channel.postMessage({});
@@ -173,7 +173,7 @@ const holdLock = (name: string, whenHeld: () => void): (() => void) => {
 /** Wakes what brings others' changes as soon as saving goes on; returns how to stop. */
 const wakeWithSaving = (session: Session, live: LiveLine): (() => void) => {
   let waited = false;
-  return session.subscribe(() => {
+  return session.onChange(() => {
     const waits = session.save.kind === "waiting";
     if (waited && !waits) live.wake();
     waited = waits;
@@ -240,7 +240,7 @@ export const openSession = (
     // what is on its way is still sent; what cannot be sent now is taken up by the next visit
     if (session.save.kind !== "saving") end();
     else
-      session.subscribe(() => {
+      session.onChange(() => {
         if (session.save.kind !== "saving") end();
       });
     session.retry();

@@ -21,7 +21,7 @@ export const Announcer = () => {
       before = now;
       if (next !== "") setText((last) => (last === next ? next.concat(AGAIN) : next));
     };
-    const stop = session.subscribe(() => {
+    const stop = session.onChange(() => {
       clearTimeout(timer);
       timer = setTimeout(tell, QUIET);
     });
