@@ -23,6 +23,8 @@ interface Nudges {
   readonly script: readonly number[];
   /** from the key to the frame that shows it, ms, sorted */
   readonly frame: readonly number[];
+  /** a fixed piece of script in the same page, ms, sorted: how fast the machine was meanwhile */
+  readonly yardstick: readonly number[];
   /** parts that rendered for the last nudge, by their kind */
   readonly renders: Readonly<Record<string, number>>;
 }
@@ -30,6 +32,19 @@ interface Nudges {
 /** Script the page has run since it was opened, ms. */
 const scriptOf = async (page: Page): Promise<number> =>
   ((await page.metrics()).ScriptDuration ?? 0) * 1000;
+
+/** Runs a fixed piece of script in the page; returns how long it took, ms. */
+const measureYardstick = (page: Page): Promise<number> =>
+  page.evaluate(() => {
+    const begin = performance.now();
+    const known = new Map<string, { n: number }>();
+    let sum = 0;
+    for (let i = 0; i < 20_000; i++) {
+      known.set(`layer ${i}`, { n: i });
+      sum += known.get(`layer ${i >> 1}`)?.n ?? 0;
+    }
+    return performance.now() - begin + (sum < 0 ? 1 : 0);
+  });
 
 const sorted = (list: readonly number[]): number[] => [...list].sort((a, b) => a - b);
 
@@ -44,6 +59,7 @@ const nudges = async (page: Page, layer: string): Promise<Nudges> => {
   await sleep(1500);
   const script: number[] = [];
   const frame: number[] = [];
+  const yardstick: number[] = [];
   for (let i = 0; i < WARM + TIMES; i++) {
     await page.evaluate(() => {
       const w = globalThis as { nubbleRenders?: Map<string, number>; shown_?: Promise<number> };
@@ -70,6 +86,7 @@ const nudges = async (page: Page, layer: string): Promise<Nudges> => {
     if (i >= WARM) {
       script.push(after - before);
       frame.push(shown);
+      yardstick.push(await measureYardstick(page));
     }
   }
   const renders = await page.evaluate(
@@ -78,7 +95,7 @@ const nudges = async (page: Page, layer: string): Promise<Nudges> => {
         (globalThis as { nubbleRenders?: Map<string, number> }).nubbleRenders ?? new Map(),
       ) as Record<string, number>,
   );
-  return { script: sorted(script), frame: sorted(frame), renders };
+  return { script: sorted(script), frame: sorted(frame), yardstick: sorted(yardstick), renders };
 };
 
 const at = (list: readonly number[], part: number): number =>
@@ -87,8 +104,10 @@ const at = (list: readonly number[], part: number): number =>
 const spread = (list: readonly number[]): string =>
   `${at(list, 0.5).toFixed(1)} ms (${at(list, 0.1).toFixed(1)} to ${at(list, 0.9).toFixed(1)})`;
 
-const tell = (line: Line, what: string, { script, frame, renders }: Nudges): void => {
+const tell = (line: Line, what: string, { script, frame, yardstick, renders }: Nudges): void => {
   line(`nudge: ${what}: script`, `${spread(script)}; to the frame ${spread(frame)}`);
+  const ratio = at(script, 0.5) / at(yardstick, 0.5);
+  line(`nudge: ${what}: yardstick`, `${spread(yardstick)}; a nudge is ${ratio.toFixed(2)} of it`);
   const parts = Object.entries(renders).map(([kind, n]) => `${n} × ${kind}`);
   line(`nudge: ${what}: renders`, parts.join(", ") || "none");
 };

@@ -2,9 +2,9 @@ import { memo, useMemo } from "react";
 import type { MouseEvent, PointerEvent } from "react";
 import { variantKey } from "#core/looks";
 import type { Id } from "#core/basics";
-import type { Layer, Variant, Varying } from "#core/project";
+import type { Layer, Project, Variant, Varying } from "#core/project";
 import { useDisplayedProject } from "../../session/displayed";
-import { steady } from "../../session/steady";
+import { steady } from "../../ui/steady";
 import { countRender } from "../../ui/renders";
 import { CellEditor } from "./CellEditor";
 import { cellTitle, CellView } from "./CellView";
@@ -18,7 +18,7 @@ const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null 
   const read = useMemo(
     () =>
       steady(
-        (project) => {
+        (project: Project) => {
           const piece = project.pieces[id];
           return piece ? cellOf(project, piece, layer, row, variant) : null;
         },

@@ -3,7 +3,7 @@ import type { Id } from "#core/basics";
 import { variantsOf } from "#core/looks";
 import type { Project } from "#core/project";
 import { useDisplayedProject } from "../../session/displayed";
-import { steady } from "../../session/steady";
+import { steady } from "../../ui/steady";
 import { useBench, useChosen, usePiece, useVarying } from "../state/context";
 import { stageOrder } from "../state/grid";
 import { Grid } from "./Grid";

@@ -2,9 +2,8 @@ import { memo, useRef } from "react";
 import type { PointerEvent } from "react";
 import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
-import type { LayoutBox } from "#core/layout";
 import { useEdits } from "../commands/edits";
-import { useWorkpiece } from "../state/context";
+import { useScene, useWorkpiece } from "../state/context";
 import { Round, inwards, usedRadii } from "./gestures/round";
 import { pointingAt } from "./gestures/pointing";
 import { stageWords } from "./words";
@@ -22,12 +21,13 @@ const noPlace = { left: 0, top: 0 };
  * A knob in each corner of a box: drag it to round all corners, with Alt that one; at its end they
  * are round at any size.
  */
-export const Corners = memo(function Corners(props: { placed: LayoutBox; id: Id; zoom: number }) {
-  const { placed, id, zoom } = props;
+export const Corners = memo(function Corners(props: { of: string; id: Id; zoom: number }) {
+  const { of, id, zoom } = props;
+  const placed = useScene(of);
   const edits = useEdits();
   const workpiece = useWorkpiece();
   const round = useRef<Round | null>(null);
-  const box = findBox(placed, id)?.placed;
+  const box = placed && findBox(placed, id)?.placed;
   if (!box || !["box", "picture"].includes(box.layer.kind)) return null;
   if (Math.min(box.width, box.height) * zoom < SMALLEST) return null;
   const radii = usedRadii(box);

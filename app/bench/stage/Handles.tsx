@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef } from "react";
 import type { PointerEvent } from "react";
 import type { Id } from "#core/basics";
-import { wayInto } from "#core/layout";
+import { spotOf, wayInto } from "#core/layout";
 import type { Affine, LayoutBox } from "#core/layout";
 import { ROOT } from "#core/project";
 import { useEdits } from "../commands/edits";
@@ -80,22 +80,29 @@ const useHeld = () => {
 
 interface Props {
   readonly layers: readonly Id[];
-  readonly placed: LayoutBox;
+  /** the key of the card */
+  readonly of: string;
   /** px on screen per px of the piece */
   readonly zoom: number;
-  /** how the frame lies in the piece */
-  readonly map: Affine;
   /** of the frame in its own coordinates, px of the piece */
   readonly width: number;
   readonly height: number;
 }
+
+const IN_PLACE: Affine = [1, 0, 0, 1, 0, 0];
+
+/** How the frame lies in the piece: as its layer does, or upright around several. */
+const mapOf = (placed: LayoutBox, layers: readonly Id[]): Affine => {
+  const [only] = layers.length === 1 ? layers : [];
+  return (only !== undefined && spotOf(placed, only)?.map) || IN_PLACE;
+};
 
 interface PullProps extends Props {
   readonly direction: Direction;
 }
 
 /** A handle at an edge or corner; it lies in the frame, and so turns and grows with it. */
-const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
+const PullHandle = ({ layers, of, zoom, direction }: PullProps) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
   const { begin, isHeld, end } = useHeld();
@@ -108,16 +115,18 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
     "--dy": dy,
   };
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
-    if (e.button !== 0) return;
+    const placed = workpiece.scenes.get(of);
+    if (e.button !== 0 || !placed) return;
     e.stopPropagation();
     e.currentTarget.setPointerCapture(e.pointerId);
     const resize = new Resize(workpiece, edits, { placed, zoom }, layers);
-    pull.current = { x: e.clientX, y: e.clientY, map, resize };
+    pull.current = { x: e.clientX, y: e.clientY, map: mapOf(placed, layers), resize };
     begin(resize);
   };
   const onPointerMove = (e: PointerEvent) => {
     const { current } = pull;
-    if (!current || !isHeld()) return;
+    const placed = workpiece.scenes.get(of);
+    if (!current || !placed || !isHeld()) return;
     const [x, y] = wayInto(
       current.map,
       (e.clientX - current.x) / zoom,
@@ -146,14 +155,15 @@ const PullHandle = ({ layers, placed, zoom, map, direction }: PullProps) => {
 };
 
 /** The handle that turns a layer about its middle. */
-const TurnHandle = ({ placed, id }: { placed: LayoutBox; id: Id }) => {
+const TurnHandle = ({ of, id }: { of: string; id: Id }) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
   const { begin, isHeld, end } = useHeld();
   const hand = useRef<{ turn: Turn; middle: readonly [number, number]; by: number } | null>(null);
   const last = useRef<readonly [number, number]>([0, 0]);
   const onPointerDown = (e: PointerEvent<HTMLElement>) => {
-    if (e.button !== 0) return;
+    const placed = workpiece.scenes.get(of);
+    if (e.button !== 0 || !placed) return;
     e.stopPropagation();
     e.currentTarget.setPointerCapture(e.pointerId);
     const box = e.currentTarget.closest(".frame")?.getBoundingClientRect();
@@ -188,14 +198,14 @@ const TurnHandle = ({ placed, id }: { placed: LayoutBox; id: Id }) => {
  * Ctrl is held. They lie in the frame by style alone, so that an edit costs them nothing.
  */
 export const Handles = memo(function Handles(props: Props) {
-  const { layers, placed, zoom, width, height } = props;
+  const { layers, of, zoom, width, height } = props;
   const [only] = layers.length === 1 ? layers : [];
   return (
     <>
       {directionsFor(layers, width * zoom, height * zoom).map((direction) => (
         <PullHandle key={compass(direction)} {...props} direction={direction} />
       ))}
-      {only !== undefined && only !== ROOT && <TurnHandle placed={placed} id={only} />}
+      {only !== undefined && only !== ROOT && <TurnHandle of={of} id={only} />}
     </>
   );
 });

@@ -23,6 +23,8 @@ export class SceneKeeper {
   private readonly madeOf = new Map<string, Project>();
   private allAt = -Infinity;
   private timer: number | undefined;
+  private keyed: { readonly traits: Piece["traits"]; readonly keys: readonly string[] } | null =
+    null;
 
   constructor(
     private readonly env: LayoutEnv,
@@ -72,8 +74,15 @@ export class SceneKeeper {
     return looked || (near.has(key) && !lags);
   }
 
+  /** The keys of the cards: the same for as long as the traits are. */
+  private keysOf(piece: Piece): readonly string[] {
+    if (this.keyed?.traits !== piece.traits)
+      this.keyed = { traits: piece.traits, keys: this.variants.map((v) => cardKey(piece, v)) };
+    return this.keyed.keys;
+  }
+
   private drawThose(project: Project, piece: Piece, due: (key: string) => boolean): void {
-    const keys = this.variants.map((v) => cardKey(piece, v));
+    const keys = this.keysOf(piece);
     const next = new Map(keys.map((key) => [key, this.scenes.get(key)]));
     const those = this.variants.filter((_, i) => {
       const key = keys[i] ?? "";
