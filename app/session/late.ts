@@ -27,12 +27,13 @@ export class LateProject implements DisplayedSource {
   private shown: Project;
   private readonly listeners = new Set<() => void>();
   private cancel: (() => void) | null = null;
+  private shownAt = -Infinity;
 
   constructor(
     private readonly source: DisplayedSource,
     private readonly atOnce: (shown: Project, next: Project) => boolean,
-    /** how long what changed may wait just now, ms; 0 for the next frame */
-    private readonly patience: () => number,
+    /** how long what changed may wait, ms; 0 for the next frame. `since` is how long ago it was last shown */
+    private readonly patience: (since: number) => number,
   ) {
     this.shown = source.displayed;
   }
@@ -61,7 +62,11 @@ export class LateProject implements DisplayedSource {
     const next = this.source.displayed;
     if (next === this.shown) return;
     if (this.atOnce(this.shown, next)) this.show();
-    else this.cancel ??= afterFrame(() => this.show(), this.patience());
+    else
+      this.cancel ??= afterFrame(
+        () => this.show(),
+        this.patience(performance.now() - this.shownAt),
+      );
   }
 
   private show(): void {
@@ -70,6 +75,7 @@ export class LateProject implements DisplayedSource {
     const next = this.source.displayed;
     if (next === this.shown) return;
     this.shown = next;
+    this.shownAt = performance.now();
     for (const call of this.listeners) call();
   }
 }

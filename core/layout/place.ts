@@ -136,7 +136,7 @@ const askedOn = (axis: FreeAxis, child: LayerValues, size: number): number | und
   return child[axis.names.mode] === "fit" && isOwn ? undefined : size;
 };
 
-const placeChild = (
+const computeChild = (
   env: LayoutEnv,
   child: ComputedLayer,
   across: FreeAxis,
@@ -154,6 +154,33 @@ const placeChild = (
     ? natural
     : boxOf(env, child, askedOn(across, v, w.size), askedOn(down, v, h.size));
   return put(box, w.at, h.at);
+};
+
+const sameAxis = (a: FreeAxis, b: FreeAxis): boolean =>
+  a.now === b.now && a.drawn === b.drawn && a.scales === b.scales;
+
+interface Lain {
+  readonly env: LayoutEnv;
+  readonly across: FreeAxis;
+  readonly down: FreeAxis;
+  readonly box: LayoutBox;
+}
+
+/** Where layers lay last: after an edit of one all others beside it are where they were. */
+const lain = new WeakMap<ComputedLayer, Lain>();
+
+const placeChild = (
+  env: LayoutEnv,
+  child: ComputedLayer,
+  across: FreeAxis,
+  down: FreeAxis,
+): LayoutBox => {
+  const known = lain.get(child);
+  if (known?.env === env && sameAxis(known.across, across) && sameAxis(known.down, down))
+    return known.box;
+  const box = computeChild(env, child, across, down);
+  lain.set(child, { env, across, down, box });
+  return box;
 };
 
 /**

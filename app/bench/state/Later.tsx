@@ -15,8 +15,8 @@ const CARDS = 12;
 export const isHeavy = (piece: Piece | undefined, variants: number): boolean =>
   piece !== undefined && Object.keys(piece.layers).length * Math.min(CARDS, variants) > HEAVY;
 
-/** How long panels may show a large piece as it was, while one drags in it, ms. */
-const DRAGGING = 250;
+/** How long panels may show a large piece as it was, while one edit follows the other, ms. */
+const BUSY = 250;
 
 /**
  * What cannot wait: edits of small pieces, and edits that leave a piece with other layers or
@@ -41,7 +41,7 @@ export const Later = ({ children }: { children: ReactNode }) => {
     return new LateProject(
       source,
       (shown: Project, next: Project) => cannotWait(shown.pieces[pieceId], next.pieces[pieceId]),
-      () => (store.getState().editing ? DRAGGING : 0),
+      (since) => (store.getState().editing || since < BUSY ? BUSY : 0),
     );
   }, [source, store]);
   useEffect(() => late.follow(), [late]);
