@@ -1,3 +1,4 @@
+import type { StoreApi } from "zustand";
 import type { Id } from "#core/basics";
 import { valuesIn, variantsOf } from "#core/looks";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
@@ -32,6 +33,7 @@ const alone = (project: Project): Session =>
 
 /** A bench without a window: what hands and keys do there is seen in the project. */
 export class Bench {
+  readonly store: StoreApi<BenchState>;
   readonly workpiece: Workpiece;
   readonly edits: BenchEdits;
   private readonly scenes = new Scenes();
@@ -42,7 +44,8 @@ export class Bench {
     pieceId: Id,
     memory = new BenchMemory(),
   ) {
-    this.workpiece = new Workpiece(alone(project), createBench(pieceId, memory));
+    this.store = createBench(pieceId, memory);
+    this.workpiece = new Workpiece(alone(project), this.store);
     this.edits = new BenchEdits(this.workpiece);
     this.draw();
   }

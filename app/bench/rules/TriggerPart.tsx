@@ -24,7 +24,7 @@ interface Choice {
 const SIGNAL = "signal ";
 
 const words = (t: TriggerType): string => {
-  if (t === "delay") return rulesWords.afterDelay;
+  if (t === "delay") return rulesWords.delayed;
   return t === "settled" ? rulesWords.whenHasSettled : triggerText(t);
 };
 

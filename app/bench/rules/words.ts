@@ -102,7 +102,7 @@ export const rulesWords = {
   heldMilliseconds: "Held for milliseconds",
 
   // TriggerPart.tsx
-  afterDelay: "… after a delay",
+  delayed: "… after a delay",
   whenHasSettled: "… when it has settled",
   hasSettled: "has settled",
   afterInTriggerPart: "After",

@@ -91,6 +91,9 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const [typing, setTyping] = useState<Id | null>(null);
   const stopTyping = useCallback(() => setTyping(null), []);
   const draw = useRef<Draw>(null);
+  const takeDraw = useCallback((next: Draw) => {
+    draw.current = next;
+  }, []);
   const { pointer, goIn } = useCardHand({ env, variant, of: key, zoom, draw });
   const onDoubleClick = (e: MouseEvent<HTMLElement>) => {
     const layer = workpiece.piece?.layers[goIn(e) ?? ""];
@@ -148,7 +151,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
         >
           <div className="piece-edge" />
           {!covered && <ReferenceView reference={reference} zoom={zoom} />}
-          <CardCanvas of={key} zoom={zoom} instead={preview?.placed ?? null} draw={draw} />
+          <CardCanvas of={key} zoom={zoom} instead={preview?.placed ?? null} live={takeDraw} />
           {preview && (
             <OnionPath preview={preview} width={size.width} height={size.height} zoom={zoom} />
           )}

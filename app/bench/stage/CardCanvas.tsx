@@ -1,5 +1,4 @@
 import { useLayoutEffect, useRef } from "react";
-import type { RefObject } from "react";
 import type { LayoutBox } from "#core/layout";
 import { paint } from "#core/paint";
 import { Drawing } from "#player";
@@ -15,7 +14,7 @@ interface Props {
   /** what is shown instead of the card's own look */
   readonly instead: LayoutBox | null;
   /** is given what draws another scene, until the next edit */
-  readonly draw: RefObject<Draw | null>;
+  readonly live: (draw: Draw) => void;
 }
 
 const widthOf = (placed: LayoutBox | null) => placed?.width ?? 0;
@@ -25,26 +24,27 @@ const heightOf = (placed: LayoutBox | null) => placed?.height ?? 0;
  * The picture of a card. What changes on it with an edit is drawn beside React, so that the card
  * does not render.
  */
-export const CardCanvas = ({ of, zoom, instead, draw }: Props) => {
+export const CardCanvas = ({ of, zoom, instead, live }: Props) => {
   const { scenes } = useWorkpiece();
   const host = useRef<SVGSVGElement>(null);
+  const drawing = useRef<Drawing>(null);
   const ownWidth = useSceneOf(of, widthOf);
   const ownHeight = useSceneOf(of, heightOf);
   const width = instead ? instead.width : ownWidth;
   const height = instead ? instead.height : ownHeight;
   useLayoutEffect(() => {
     if (!host.current) return;
-    const drawing = new Drawing(host.current);
-    draw.current = (placed) => drawing.draw(placed && paint(placed, true));
-    return () => {
-      draw.current = null;
-    };
-  }, [draw]);
-  useLayoutEffect(() => {
-    const drawNow = () => draw.current?.(instead ?? scenes.get(of));
-    drawNow();
-    return instead ? undefined : scenes.subscribe(of, drawNow);
-  }, [scenes, of, instead, draw]);
+    drawing.current ??= new Drawing(host.current);
+    const draw: Draw = (placed) => drawing.current?.draw(placed && paint(placed, true));
+    const drawOwn = () => draw(scenes.get(of));
+    live(draw);
+    if (instead) {
+      draw(instead);
+      return;
+    }
+    drawOwn();
+    return scenes.subscribe(of, drawOwn);
+  }, [scenes, of, instead, live]);
   return (
     <svg
       ref={host}

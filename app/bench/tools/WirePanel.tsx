@@ -103,7 +103,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
             value={set.type}
             options={wireTriggers.map((t) => ({
               value: t,
-              words: t === "delay" ? toolsWords.afterDelay : triggerText(t),
+              words: t === "delay" ? toolsWords.delayed : triggerText(t),
             }))}
             onPick={(type) => setTrigger(withTime.includes(type) ? { type, ms: 500 } : { type })}
           />

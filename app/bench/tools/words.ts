@@ -42,7 +42,7 @@ export const toolsWords = {
   wholePiece: "The whole piece",
   newRule: "New rule",
   trigger: "Trigger",
-  afterDelay: "… after a delay",
+  delayed: "… after a delay",
   milliseconds: "Milliseconds",
   ms: "ms",
   whereHolds: "Where it holds",
