@@ -23,6 +23,12 @@ const literalTexts = [
 ].map((selector) => ({ selector, message: inWordsFile }));
 
 /** What looks like words and is none: keys, colours, drawn paths, addresses, style sheets, markup. */
+/** A word after what is put in: "3 layers". In itself it may be anything, so the other rule passes it. */
+const countedTexts = {
+  selector: "TemplateLiteral > TemplateElement[value.raw=/^ [a-z]{2,}/]",
+  message: inWordsFile,
+};
+
 const notWords = [
   /^[^A-Za-z]*$/,
   /^[A-Za-z]$/,
@@ -96,7 +102,7 @@ export default ts.config(
   {
     // whoever edits from a project that is shown may undo what came between
     files: ["app/**/*.{ts,tsx}"],
-    ignores: ["app/session/*.ts", "app/bench/state/workpiece.ts", "**/*.test.ts"],
+    ignores: ["app/session/*.ts", "app/bench/state/workpiece.ts", "**/*.test.ts", "**/words.ts"],
     rules: {
       "no-restricted-syntax": [
         "error",
@@ -105,8 +111,14 @@ export default ts.config(
           message: "Make changes by a command (`run`, `make`): it is given the present project.",
         },
         ...literalTexts,
+        countedTexts,
       ],
     },
+  },
+  {
+    files: ["core/**/*.ts", "app/session/*.ts"],
+    ignores: ["**/*.test.ts", "**/words.ts", "core/formats/{motion,scxml}/**"],
+    rules: { "no-restricted-syntax": ["error", countedTexts] },
   },
   {
     // what people read stands in one words file per room

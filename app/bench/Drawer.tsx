@@ -61,7 +61,7 @@ const useCount = (tab: DrawerTab): CountText | null => {
   if (tab === "checks" && open > 0) return { text: String(open), found: true };
   if (tab !== "rehearsals" || rehearsals === 0) return null;
   return failing
-    ? { text: `${failing} of ${rehearsals}`, found: true }
+    ? { text: benchWords.failing(failing, rehearsals), found: true }
     : { text: String(rehearsals) };
 };
 

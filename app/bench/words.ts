@@ -67,4 +67,5 @@ export const benchWords = {
   // TopBar.tsx
   layersAndTraits: "Layers and traits",
   views: "Views of the piece",
+  failing: (failing: number, all: number) => `${failing} of ${all}`,
 };

@@ -53,7 +53,7 @@ export const findIcons = (icons: readonly CatalogueIcon[], text: string): Catalo
 const foundWords = (count: number): string => {
   if (count === 0) return partsWords.noIconHasSuch;
   if (count > MOST) return partsWords.iconsTypeMoreSee(count);
-  return count === 1 ? partsWords.n1Icon : `${count} icons`;
+  return count === 1 ? partsWords.n1Icon : partsWords.iconsFound(count);
 };
 
 const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {

@@ -108,4 +108,5 @@ export const partsWords = {
   reachAcross: "Reach across",
   reachDown: "Reach down",
   down: "down",
+  iconsFound: (count: number) => `${count} icons`,
 };

@@ -20,8 +20,8 @@ type Going = "no" | "runs" | "done" | "stopped";
 
 const countWords = (run: number, failed: number, all: number): string => {
   if (run === 0) return allRehearsalsWords.run(all);
-  if (failed > 0) return `${failed} of ${all} fail`;
-  return run < all ? `${run} of ${all}` : `all ${all} pass`;
+  if (failed > 0) return allRehearsalsWords.fail(failed, all);
+  return run < all ? allRehearsalsWords.ran(run, all) : allRehearsalsWords.pass(all);
 };
 
 const Line = ({

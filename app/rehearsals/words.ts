@@ -9,4 +9,7 @@ export const allRehearsalsWords = {
     `${going === "runs" ? `${count} of ${total} …` : ""}${going === "stopped" || going === "done" ? `${failed ? `${failed} of ${count} fail` : `All ${count} pass`}${going === "stopped" ? ", then stopped" : ""}.` : ""}`,
   stop: "Stop",
   runAll: (total: number) => `Run all ${total}`,
+  fail: (failed: number, all: number) => `${failed} of ${all} fail`,
+  ran: (run: number, all: number) => `${run} of ${all}`,
+  pass: (all: number) => `all ${all} pass`,
 };

@@ -407,7 +407,7 @@ export class Session {
   private noticeLoss(change: LoggedChange, before: Project): void {
     const loss = this.own.lossTo(change, before);
     if (!loss) return;
-    const more = loss.places > 1 ? ` and ${loss.places - 1} more` : "";
+    const more = loss.places > 1 ? sessionWords.andMore(loss.places - 1) : "";
     this.say({
       text: sessionWords.anotherWindowChangedAt(
         placeWords(this.present, loss.path),

@@ -82,4 +82,5 @@ export const sessionWords = {
   redoCtrlShiftZ: (redo: string) => `Redo: ${redo} (Ctrl+Shift+Z)`,
   undone: (label: string) => `Undone: ${label}`,
   redone: (label: string) => `Redone: ${label}`,
+  andMore: (count: number) => ` and ${count} more`,
 };

@@ -173,7 +173,7 @@ const wayBackTime = (piece: Piece, a: Rule, b: Rule): Finding | null => {
   if (!isWayBack || !takesOtherTime(a, b)) return null;
   const trait = piece.traits[there.trait];
   const named = (value: Id): string => trait?.values[value]?.name ?? "";
-  const ms = (r: Rule) => `${Math.round(lengthOf(r.motion))} ms`;
+  const ms = (r: Rule) => checksWords.ms(Math.round(lengthOf(r.motion)));
   return {
     id: findingId("way-back-time", a.id, b.id),
     kind: "way-back-time",

@@ -74,4 +74,5 @@ export const checksWords = {
     `${name} ${valueName} is never reached: no rule leads there.`,
   onceThereMayBe: (name: string, valueName: string, name2: string) =>
     `Once ${name} is ${valueName}, there may be no way back to ${name2}.`,
+  ms: (ms: number) => `${ms} ms`,
 };

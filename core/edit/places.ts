@@ -46,7 +46,7 @@ const fieldWords: Readonly<Record<string, string>> = {
 /** A record, or one field of it. */
 const inRecordWords = (noun: string, record: unknown, field: string | undefined): string => {
   const words = recordWords(noun, record);
-  return field === undefined ? words : `${fieldWords[field] ?? `${field} of`} ${words}`;
+  return field === undefined ? words : editWords.fieldOf(fieldWords[field], field, words);
 };
 
 const propertyWords = (key: string): string => {

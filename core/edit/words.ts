@@ -183,4 +183,9 @@ export const editWords = {
 
   // clip.ts
   newerNubbleCopied: "a newer Nubble copied it",
+  variants: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
+  rules: (verb: string, count: number) => `${verb} ${count} rules`,
+  layers: (count: number) => `${count} layers`,
+  fieldOf: (known: string | undefined, field: string, record: string) =>
+    `${known ?? `${field} of`} ${record}`,
 };

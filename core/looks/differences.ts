@@ -58,10 +58,14 @@ const words = (project: Project, key: string, said: SpecifiedValue | undefined):
  * changed.
  */
 export const differenceText = (project: Project, d: Difference): string => {
-  if (d.key === "visible")
-    return `${d.layer.name} is ${d.to === false ? looksWords.notShownAnyMore : "shown"}`;
+  if (d.key === "visible") return looksWords.isShown(d.layer.name, d.to !== false);
   if (d.key === "shape") return looksWords.anotherShape(d.layer.name);
   if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION))
     return looksWords.setDifferently(d.layer.name);
-  return `${d.layer.name}: ${labelOf(d.key) ?? d.key} from ${words(project, d.key, d.from)} to ${words(project, d.key, d.to)}`;
+  return looksWords.fromTo(
+    d.layer.name,
+    labelOf(d.key) ?? d.key,
+    words(project, d.key, d.from),
+    words(project, d.key, d.to),
+  );
 };

@@ -171,9 +171,10 @@ export const conditionText = (piece: Varying, condition: Condition): string =>
     .map(([traitId, ids]) => {
       const trait = piece.traits[traitId];
       if (!trait) return looksWords.removedTrait;
-      return `${trait.name} is ${ids.map((id) => trait.values[id]?.name ?? looksWords.removedValue).join(" or ")}`;
+      const values = ids.map((id) => trait.values[id]?.name ?? looksWords.removedValue);
+      return looksWords.traitIs(trait.name, values.join(looksWords.or));
     })
-    .join(" and ");
+    .join(looksWords.and);
 
 /**
  * A condition in the fewest words, for where there is little room: "on + pressed"; "all" for the

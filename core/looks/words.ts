@@ -9,7 +9,13 @@ export const looksWords = {
   // differences.ts
   nothingOwn: "nothing of its own",
   removedToken: "a removed token",
-  notShownAnyMore: "not shown any more",
   anotherShape: (name: string) => `${name}: another shape`,
   setDifferently: (name: string) => `${name}: set differently`,
+  isShown: (layer: string, shown: boolean) =>
+    `${layer} is ${shown ? "shown" : "not shown any more"}`,
+  fromTo: (layer: string, property: string, from: string, to: string) =>
+    `${layer}: ${property} from ${from} to ${to}`,
+  traitIs: (trait: string, values: string) => `${trait} is ${values}`,
+  or: " or ",
+  and: " and ",
 };

@@ -209,7 +209,7 @@ export class Rehearser {
     const trait = copy.piece.traits[step.trait];
     const is = variantFrom(copy.piece, copy.variant)[step.trait];
     if (is === step.value) return null;
-    return `${trait?.name ?? rehearseWords.removedTrait} is ${trait?.values[is ?? ""]?.name ?? "gone"}`;
+    return rehearseWords.traitIs(trait?.name, trait?.values[is ?? ""]?.name);
   }
 
   #expectScreen(screen: Id): string | null {

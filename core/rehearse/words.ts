@@ -12,7 +12,8 @@ export const rehearseWords = {
   layerNotThere: "the layer is not there",
   doesNotComeRest: "it does not come to rest",
   copyNotThere: "that copy is not there",
-  removedTrait: "a removed trait",
+  traitIs: (trait: string | undefined, value: string | undefined) =>
+    `${trait ?? "a removed trait"} is ${value ?? "gone"}`,
   shown: (name: undefined | string) => `${name ?? "another screen"} is shown`,
   nothingShown: "nothing is shown",
   canBeRead: "it can be read",

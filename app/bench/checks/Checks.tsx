@@ -119,7 +119,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
 
 /** How much of what can happen was looked at. */
 const lookedWords = ({ situations, whole, variants }: Inspection): string => {
-  const looked = `${situations} situation${situations === 1 ? "" : "s"}`;
+  const looked = checksWords.situations(situations);
   if (whole) return checksWords.allMouseTouchKeyboard(looked);
   return variants === null
     ? checksWords.firstLookedAtThere(looked)

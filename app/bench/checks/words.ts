@@ -23,4 +23,5 @@ export const checksWords = {
   nothingFoundWouldTrip: "Nothing found that would trip anybody up.",
   accepted: "Accepted",
   takeBack: "Take that back",
+  situations: (count: number) => `${count} situation${count === 1 ? "" : "s"}`,
 };

@@ -91,7 +91,7 @@ const linkText = (piece: Piece, link: MapLink): string => {
     .filter((t) => t !== "undone")
     .map((t) => {
       const rule = link.rules.map((r) => piece.rules[r]).find((r) => r?.trigger.type === t);
-      return t === "delay" && rule ? `after ${rule.trigger.ms ?? 0} ms` : words(t);
+      return t === "delay" && rule ? mapWords.after(rule.trigger.ms ?? 0) : words(t);
     });
   return said.length > 2 ? `${said[0]} + ${said.length - 1}` : said.join(", ");
 };

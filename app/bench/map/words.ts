@@ -20,4 +20,5 @@ export const mapWords = {
   thereNothingDrawPiece: "There is nothing to draw: the piece has no traits.",
   lookingAtEverythingPiece: "Looking at everything the piece can come to …",
   drawing: "Drawing …",
+  after: (ms: number) => `after ${ms} ms`,
 };

@@ -66,7 +66,7 @@ const FilterBar = ({ filter, onFilter, shown }: FilterProps) => {
           onSwitch={(inVariant) => onFilter({ ...filter, inVariant })}
         />
       )}
-      <span className="quiet push">{shown < count && `${shown} of ${count} rules`}</span>
+      <span className="quiet push">{shown < count && rulesWords.shownRules(shown, count)}</span>
       <Pick
         label={rulesWords.orderRules}
         value={filter.grouping}

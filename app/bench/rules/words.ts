@@ -159,4 +159,5 @@ export const rulesWords = {
   // WhilePart.tsx
   whileWords: (words: string) => `while ${words}`,
   toolsOfRule: (place: number) => `Tools of rule ${place}`,
+  shownRules: (shown: number, count: number) => `${shown} of ${count} rules`,
 };

@@ -330,7 +330,7 @@ export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
           variants={variants}
           columns={columns}
           width={width}
-          title={chosen.length > 1 ? `${chosen.length} layers` : layer.name}
+          title={chosen.length > 1 ? sheetWords.layers(chosen.length) : layer.name}
         />
         {down.getVirtualItems().map((line) => {
           const item = items[line.index];

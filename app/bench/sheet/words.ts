@@ -92,4 +92,5 @@ export const sheetWords = {
 
   // Grid.tsx
   valuesByVariant: (name: string) => `Values of ${name} by variant`,
+  layers: (count: number) => `${count} layers`,
 };

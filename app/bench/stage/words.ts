@@ -116,4 +116,6 @@ export const stageWords = {
   // GridBar.tsx
   goes: (name: string) => `${name} goes`,
   stage: "Stage",
+  allVariants: (count: number) => `all ${count} variants`,
+  where: (condition: string) => `where ${condition}`,
 };

@@ -64,7 +64,7 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
 const EVER = "ever";
 const oftens = [1, 2, 3, 4, 5, 8].map((n) => ({
   value: String(n),
-  words: n === 1 ? timingWords.once : `${n} times`,
+  words: n === 1 ? timingWords.once : timingWords.times(n),
 }));
 
 /** How often a lane is gone through, as it is kept: 0 for ever, nothing for once. */

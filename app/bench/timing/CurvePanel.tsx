@@ -110,7 +110,7 @@ const WholeFields = ({ timed }: WholeProps) => {
 
 /** What a curve belongs to. */
 const titleOf = ({ piece }: Timed, name: LaneName | null, lanes: number): string => {
-  if (lanes > 1) return `${lanes} lanes`;
+  if (lanes > 1) return timingWords.lanesOf(lanes);
   if (name === null) return timingWords.wholeChange;
   const key = name.key === null ? "" : `: ${laneLabel(name.key)}`;
   return `${piece.layers[name.layer]?.name ?? ""}${key}`;

@@ -64,7 +64,7 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
     const next = Math.min(high, Math.max(low, Math.round(at * 1000) / 1000));
     timed.set(
       withPose(withoutPose(timed.motion, name, index), name, { ...pose, at: next }),
-      `pose ${rowKey(name)} move`,
+      `pose-move ${rowKey(name)}`,
     );
   };
   return (

@@ -11,6 +11,8 @@ import { Tool } from "../../ui/Tool";
 import { timingWords } from "./words";
 
 const PAIR = "two variants";
+/** Stands between a rule and one of its effects in what is picked. */
+const EFFECT = "/";
 
 const VariantPick = ({
   timed,
@@ -54,7 +56,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
     (v) => !isUnused(piece, v) || variantKey(piece, v) === variantKey(piece, restingVariant(piece)),
   );
   const pick = (value: string) => {
-    const [id = "", own] = value.split(" effect ");
+    const [id = "", own] = value.split(EFFECT);
     if (value !== PAIR)
       timed.choose({ kind: "rule", rule: id, effect: own === undefined ? null : Number(own) });
     else {
@@ -71,7 +73,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
       <Form.Select
         className="word timing-rule"
         aria-label={timingWords.rule}
-        value={rule ? `${rule.id}${effect === null ? "" : ` effect ${effect}`}` : PAIR}
+        value={rule ? `${rule.id}${effect === null ? "" : `${EFFECT}${effect}`}` : PAIR}
         onChange={(e) => pick(e.target.value)}
       >
         {timed.rules.flatMap((r, i) => [
@@ -81,7 +83,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
           ...r.effects.flatMap((e, k) =>
             e.motion
               ? [
-                  <option key={`${r.id} ${k}`} value={`${r.id} effect ${k}`}>
+                  <option key={`${r.id} ${k}`} value={`${r.id}${EFFECT}${k}`}>
                     {timingWords.ofIt(effectText(project, piece, e))}
                   </option>,
                 ]

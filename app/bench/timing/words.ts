@@ -178,4 +178,6 @@ export const timingWords = {
   times: (goes: number) => `${goes} times`,
   fromTo: (from: string, to: string) => `from ${from} to ${to}`,
   playing: "Playing",
+  lanesOf: (count: number) => `${count} lanes`,
+  atMs: (ms: number) => `${ms} ms`,
 };

@@ -133,7 +133,10 @@ export const Try = memo(function Try({ env }: { env: LayoutEnv }) {
       <TryHow run={run} />
       {sends && <TryAnswer run={run} />}
       {pace.touch && <Missed />}
-      <div className={`try-room ${kind} on-${ground}${beside ? " beside" : ""}`} ref={room}>
+      <div
+        className={["try-room", kind, `on-${ground}`, beside && "beside"].filter(Boolean).join(" ")}
+        ref={room}
+      >
         <Badge run={run} />
         <div ref={host} className="try-host" data-entrance />
         {beside &&

@@ -167,7 +167,7 @@ const adding = (
   };
 };
 const counted = (n: number, verb: string): string =>
-  n === 1 ? editWords.rule(verb) : `${verb} ${n} rules`;
+  n === 1 ? editWords.rule(verb) : editWords.rules(verb, n);
 
 /**
  * Adds copied rules after the others. In another piece, what they name is looked for by its name;

@@ -135,7 +135,7 @@ export const lostWith = (
     0,
   );
   const parts = [
-    `${variants} variant${variants === 1 ? "" : "s"}`,
+    editWords.variants(variants),
     ...(said
       ? [
           editWords.valueSaidWhere(

@@ -210,7 +210,7 @@ export const pasteClip = (
   });
   const missing = clip.assets.filter((asset) => !project.assets[asset.id]);
   const ids = clip.layers.filter((l) => l.parent === null).map((l) => present(twin.get(l.id)));
-  const words = ids.length === 1 ? (clip.layers[0]?.name ?? "layer") : `${ids.length} layers`;
+  const words = ids.length === 1 ? (clip.layers[0]?.name ?? "layer") : editWords.layers(ids.length);
   return {
     ids,
     change: {

@@ -194,7 +194,7 @@ export const extract = (
   const shown = options.map((o): Option => ({ ...o, layer: copy.id, key: `${OPTION}${o.id}` }));
   const at = ["pieces", piece.id];
   const gone = tops.map((l) => l.id);
-  const words = tops.length === 1 ? first.name : `${tops.length} layers`;
+  const words = tops.length === 1 ? first.name : editWords.layers(tops.length);
   const ops: Op[] = [
     set(["pieces", component.id], component),
     ...rulesOnto(piece, inside, copy.id),

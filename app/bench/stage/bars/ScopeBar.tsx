@@ -12,9 +12,11 @@ const keyOf = (whens: Reach["whens"]): string => JSON.stringify(whens);
 /** What a scope is called: by what it reaches. */
 const reachText = (piece: Varying, { whens, reach }: Reach, all: number): string => {
   const [first = {}] = whens;
-  if (reach === all) return all === 1 ? stageWords.onlyVariant : `all ${all} variants`;
+  if (reach === all) return all === 1 ? stageWords.onlyVariant : stageWords.allVariants(all);
   if (reach === 1) return stageWords.onlyThisOne;
-  return whens.length > 1 ? stageWords.onlyThese(reach) : `where ${conditionText(piece, first)}`;
+  return whens.length > 1
+    ? stageWords.onlyThese(reach)
+    : stageWords.where(conditionText(piece, first));
 };
 
 /** What happened beside the scope, and what is offered about it. */
