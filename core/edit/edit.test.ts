@@ -4,7 +4,10 @@ import {
   addPiece,
   addTrait,
   addTraitValue,
+  anyPlaceable,
   contains,
+  piecesOf,
+  placeable,
   duplicateLayers,
   duplicateRule,
   freeName,
@@ -170,6 +173,24 @@ describe("pieces", () => {
     expect(contains(project, "trip-settings", "alert-switch")).toBe(true);
     expect(contains(project, "alert-switch", "trip-settings")).toBe(false);
     expect(contains(project, "alert-switch", "alert-switch")).toBe(true);
+  });
+
+  it("take up any component but themselves and those that contain them", () => {
+    const project = kelpwayKit();
+    const components = piecesOf(project, "component");
+    const forScreen = placeable(project, "trip-settings").map((c) => c.id);
+    expect(forScreen).toEqual(components.map((c) => c.id));
+    for (const outer of components) {
+      const ids = placeable(project, outer.id).map((c) => c.id);
+      expect(ids).toEqual(
+        components.map((c) => c.id).filter((id) => !contains(project, id, outer.id)),
+      );
+      expect(ids).not.toContain(outer.id);
+      expect(anyPlaceable(project, outer.id)).toBe(ids.length > 0);
+    }
+    const alone = new Builder();
+    const only = alone.new("component", "Buoy");
+    expect(anyPlaceable(alone.project, only)).toBe(false);
   });
 
   it("a prototype starts on the chosen screen, else on the first", () => {

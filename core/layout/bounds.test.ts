@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import {
   boundsIn,
+  boundsOf,
   findBox,
   layout,
   mapPoint,
@@ -29,7 +30,10 @@ describe("where layers are shown", () => {
     b.new("component", "Buoy");
     const outer = b.layer("box", { x: 100, y: 50, width: 40, height: 20, rotation: 90 });
     const inner = b.layer("box", { x: 0, y: 0, width: 10, height: 10 }, outer);
-    const bounds = boundsIn(sceneOf(b));
+    const scene = sceneOf(b);
+    const bounds = boundsIn(scene);
+    for (const [id, box] of bounds) expect(boundsOf(scene, id)).toEqual(box);
+    expect(boundsOf(scene, "gone")).toBeUndefined();
     const near = (r: object | undefined, x: number, y: number, width: number, height: number) => {
       for (const [k, v] of Object.entries({ x, y, width, height }))
         expect((r as Record<string, number>)[k]).toBeCloseTo(v, 6);

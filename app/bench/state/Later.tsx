@@ -16,7 +16,7 @@ export const isHeavy = (piece: Piece | undefined, variants: number): boolean =>
   piece !== undefined && Object.keys(piece.layers).length * Math.min(CARDS, variants) > HEAVY;
 
 /** How long panels may show a large piece as it was, while one edit follows the other, ms. */
-const BUSY = 250;
+const BUSY = 300;
 
 /**
  * What cannot wait: edits of small pieces, and edits that leave a piece with other layers or
