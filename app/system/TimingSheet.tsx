@@ -210,7 +210,7 @@ export const TimingSheet = () => {
           </Button>
         )}
       </div>
-      <Table className="timing-sheet">
+      <Table responsive className="timing-sheet">
         <thead>
           <tr>
             <th>
