@@ -11,7 +11,7 @@ import { testEnv } from "../../tests/support/env";
 import { gridOf, headings, variantOf } from "./state/grid";
 import { outwards, pickLayer } from "./state/pick";
 import { cellOf, differs, readCell, rowsFor } from "./sheet/rows";
-import { Scenes } from "./state/scenes";
+import { Scenes } from "./state/scenes/scenes";
 import { activeOf, parentForNew } from "./state/active";
 
 let env: LayoutEnv;

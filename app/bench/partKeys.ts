@@ -1,4 +1,4 @@
-import { goToPart } from "../ui/parts";
+import { goToPart } from "../ui/focus/parts";
 import type { KeyEntry } from "../ui/keys";
 import { benchWords } from "./words";
 

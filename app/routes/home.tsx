@@ -6,7 +6,7 @@ import { inOrder, newId } from "#core/project";
 import { newProjectRequest, projectLog } from "#server";
 import type { Listed } from "#server";
 import { readBody } from "./body";
-import { SkipLink } from "../ui/SkipLink";
+import { SkipLink } from "../ui/focus/SkipLink";
 import { Thumbnail } from "../parts/Thumbnail";
 import { withDatabase } from "./trouble";
 import type { Route } from "./+types/home";

@@ -7,7 +7,7 @@ import type { LayerValues } from "#core/properties";
 import { BenchEdits } from "../../app/bench/commands/edits";
 import { activeOf } from "../../app/bench/state/active";
 import { BenchMemory } from "../../app/bench/state/memory";
-import { Scenes } from "../../app/bench/state/scenes";
+import { Scenes } from "../../app/bench/state/scenes/scenes";
 import { createBench } from "../../app/bench/state/state";
 import type { BenchState } from "../../app/bench/state/state";
 import { Workpiece } from "../../app/bench/state/workpiece";

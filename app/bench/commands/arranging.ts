@@ -36,7 +36,7 @@ import { BenchEdits } from "./edits";
 import { parentForNew } from "../state/active";
 import type { Active } from "../state/active";
 import { useWorkpiece } from "../state/context";
-import { Scenes } from "../state/scenes";
+import { Scenes } from "../state/scenes/scenes";
 import type { BenchState } from "../state/state";
 import type { Workpiece } from "../state/workpiece";
 import { commandsWords } from "./words";

@@ -1,7 +1,7 @@
 import { addWayBack, duplicateRule, moveRule, removeRule, wayBack } from "#core/edit";
 import type { Rule } from "#core/project";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { useCommand, usePiece } from "../state/context";
 import { rulesWords } from "./words";
 

@@ -21,14 +21,14 @@ import { cardKey } from "../state/active";
 import { useBench, usePiece, useScenes, useVarying, useWorkpiece } from "../state/context";
 import { shownVariants } from "../state/grid";
 import { AlignBar } from "./bars/AlignBar";
-import type { OverCard } from "./Card";
+import type { OverCard } from "./cards/Card";
 import { bestFit, cardSize, fitAlone, nextZoom } from "./fit";
 import type { Fit } from "./fit";
 import { KeepScenes } from "./KeepScenes";
 import { ScopeBar } from "./bars/ScopeBar";
-import { Slot } from "./Slot";
+import { Slot } from "./cards/Slot";
 import { StageGrid } from "./StageGrid";
-import { variantMenu } from "./variantMenu";
+import { variantMenu } from "./cards/variantMenu";
 import { ZoomBar } from "./bars/ZoomBar";
 import { stageWords } from "./words";
 

@@ -5,8 +5,8 @@ import type { Piece, Project, Variant } from "#core/project";
 import type { DisplayedSource } from "../../session/displayed";
 import { cardKey } from "../state/active";
 import { isHeavy } from "../state/Later";
-import type { SceneBook } from "../state/sceneBook";
-import { Scenes } from "../state/scenes";
+import type { SceneBook } from "../state/scenes/sceneBook";
+import { Scenes } from "../state/scenes/scenes";
 import type { BenchState } from "../state/state";
 
 /** How long other cards may lag behind a hand that drags in a large piece, ms. */

@@ -14,7 +14,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { activeOf } from "./active";
 import type { Active } from "./active";
 import { useBenchMemory } from "./memory";
-import type { SceneBook } from "./sceneBook";
+import type { SceneBook } from "./scenes/sceneBook";
 import { Workpiece } from "./workpiece";
 
 interface Bench {

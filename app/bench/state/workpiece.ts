@@ -4,7 +4,7 @@ import type { Change, Piece, Project } from "#core/project";
 import type { Session } from "../../session/session";
 import { activeOf, cardKey } from "./active";
 import type { Active } from "./active";
-import { SceneBook } from "./sceneBook";
+import { SceneBook } from "./scenes/sceneBook";
 import type { BenchState } from "./state";
 
 /** Builds a change from the project and the piece on the bench as they are at that moment. */

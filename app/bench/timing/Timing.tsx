@@ -22,7 +22,7 @@ import type { TimingHands } from "./keys";
 import type { Timed } from "./useTiming";
 import "./timing.scss";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { timingWords } from "./words";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = {

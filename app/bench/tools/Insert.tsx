@@ -9,7 +9,7 @@ import { Icon } from "../../ui/Icon";
 import { Menu } from "../../ui/floating/Menu";
 import { Panel } from "../../ui/floating/Panel";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { useEdits } from "../commands/edits";
 import { fresh, useInserter } from "../commands/inserting";
 import { useBench, useWorkpiece } from "../state/context";

@@ -17,7 +17,7 @@ import { Menu } from "../../ui/floating/Menu";
 import { NameField } from "../../ui/fields/NameField";
 import { SortItem, SortList } from "../../ui/SortList";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { useCommand, useWorkpiece } from "../state/context";
 import { useTraitEdits } from "./useTraitEdits";
 import { traitsWords } from "./words";

@@ -8,7 +8,7 @@ import { ROOT } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { useArranging } from "../commands/arranging";
 import { useActive, usePiece, useWorkpiece } from "../state/context";
 import { hiddenIn, placeOf } from "./lines";

@@ -3,7 +3,7 @@ import { traitsOf } from "#core/looks";
 import { Choices } from "../../ui/fields/Choices";
 import { Pick } from "../../ui/fields/Pick";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { useBench, useVarying } from "../state/context";
 import { useWatched } from "../state/watched";
 import type { TryRun } from "./run";

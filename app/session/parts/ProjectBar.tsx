@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { Breadcrumb } from "react-bootstrap";
 import { Link } from "react-router";
-import { SkipLink } from "../../ui/SkipLink";
+import { SkipLink } from "../../ui/focus/SkipLink";
 import { Announcer } from "./Announcer";
 import { SaveMark } from "./SaveMark";
 import { UndoButtons } from "./UndoButtons";

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { runKey } from "../../ui/keys";
 import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/Toolbar";
+import { Toolbar } from "../../ui/focus/Toolbar";
 import { isTyping } from "../../ui/typing";
 import { useSession, useUndo } from "../context";
 import type { Session } from "../session";

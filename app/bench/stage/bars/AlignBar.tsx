@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { ROOT } from "#core/project";
 import { Tool } from "../../../ui/Tool";
-import { Toolbar } from "../../../ui/Toolbar";
+import { Toolbar } from "../../../ui/focus/Toolbar";
 import { useArranging } from "../../commands/arranging";
 import { useChosen } from "../../state/context";
 import { stageWords } from "../words";

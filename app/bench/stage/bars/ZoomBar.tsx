@@ -2,7 +2,7 @@ import { memo } from "react";
 import { isUnused, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { Tool } from "../../../ui/Tool";
-import { Toolbar } from "../../../ui/Toolbar";
+import { Toolbar } from "../../../ui/focus/Toolbar";
 import { useBench, useVarying } from "../../state/context";
 import { gridOf, variantOf } from "../../state/grid";
 import { nextZoom } from "../fit";

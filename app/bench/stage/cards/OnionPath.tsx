@@ -1,5 +1,5 @@
-import type { Preview } from "../state/timing";
-import { stageWords } from "./words";
+import type { Preview } from "../../state/timing";
+import { stageWords } from "../words";
 
 /** The moment that is shown, and the path a layer takes, closer dots where it is slower. */
 export const OnionPath = ({

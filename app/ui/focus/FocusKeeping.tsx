@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import { keepFocus } from "./focus";
+import { keepFocus } from "./keep";
 import { enterMenus } from "./menus";
 
 /** What keeps the focus where one expects it, on every page. */

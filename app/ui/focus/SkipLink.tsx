@@ -1,4 +1,4 @@
-import { uiWords } from "./words";
+import { uiWords } from "../words";
 
 /** The first stop of the Tab key on every page: past its head, to what the page is about. */
 export const SkipLink = () => (

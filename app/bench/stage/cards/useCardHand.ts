@@ -3,12 +3,12 @@ import type { MouseEvent, PointerEvent, RefObject } from "react";
 import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
 import type { Variant } from "#core/project";
-import { useEdits } from "../commands/edits";
-import { useWorkpiece } from "../state/context";
+import { useEdits } from "../../commands/edits";
+import { useWorkpiece } from "../../state/context";
 import type { Draw } from "./CardCanvas";
-import { CardHand } from "./gestures/hand";
-import { Hurry } from "./gestures/hurry";
-import { pointingAt } from "./gestures/pointing";
+import { CardHand } from "../gestures/hand";
+import { Hurry } from "../gestures/hurry";
+import { pointingAt } from "../gestures/pointing";
 
 interface Card {
   readonly env: LayoutEnv;

@@ -2,8 +2,8 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver } from "#core/looks";
-import { testEnv } from "../../../tests/support/env";
-import { Builder } from "../../../tests/support/pieces";
+import { testEnv } from "../../../../tests/support/env";
+import { Builder } from "../../../../tests/support/pieces";
 import { SceneBook } from "./sceneBook";
 
 let env: LayoutEnv;

@@ -3,7 +3,7 @@ import { layout } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver } from "#core/looks";
 import type { Piece, Project, Variant } from "#core/project";
-import { cardKey } from "./active";
+import { cardKey } from "../active";
 
 /** A card: one variant and how it looks. */
 export interface Scene {

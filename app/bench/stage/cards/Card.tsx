@@ -6,8 +6,8 @@ import { findBox } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { reached, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Variant } from "#core/project";
-import { countRender } from "../../ui/renders";
-import { cardKey, chooseCard } from "../state/active";
+import { countRender } from "../../../ui/renders";
+import { cardKey, chooseCard } from "../../state/active";
 import {
   useActive,
   useBench,
@@ -17,17 +17,17 @@ import {
   useSceneOf,
   useVarying,
   useWorkpiece,
-} from "../state/context";
-import { pickLayer } from "../state/pick";
+} from "../../state/context";
+import { pickLayer } from "../../state/pick";
 import { CardCanvas } from "./CardCanvas";
 import type { Draw } from "./CardCanvas";
 import { CardHead } from "./CardHead";
-import { Frames } from "./Frames";
-import { MarksLayer } from "./Marks";
+import { Frames } from "../Frames";
+import { MarksLayer } from "../Marks";
 import { OnionPath } from "./OnionPath";
-import { ReferenceView } from "./Reference";
+import { ReferenceView } from "../Reference";
 import { useCardHand } from "./useCardHand";
-import { stageWords } from "./words";
+import { stageWords } from "../words";
 
 /** What tools draw over a card. */
 export interface OverCard {

@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef } from "react";
 import type { LayoutBox } from "#core/layout";
 import { paint } from "#core/paint";
 import { Drawing } from "#player";
-import { useSceneOf, useWorkpiece } from "../state/context";
+import { useSceneOf, useWorkpiece } from "../../state/context";
 
 /** Draws a scene on a card at once. */
 export type Draw = (placed: LayoutBox | null) => void;

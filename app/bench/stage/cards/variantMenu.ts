@@ -9,10 +9,10 @@ import {
   variantName,
 } from "#core/looks";
 import type { Condition, Variant } from "#core/project";
-import type { MenuItem } from "../../ui/floating/ContextMenu";
-import type { Arranging } from "../commands/arranging";
-import type { Workpiece } from "../state/workpiece";
-import { stageWords } from "./words";
+import type { MenuItem } from "../../../ui/floating/ContextMenu";
+import type { Arranging } from "../../commands/arranging";
+import type { Workpiece } from "../../state/workpiece";
+import { stageWords } from "../words";
 
 interface Here {
   readonly workpiece: Workpiece;

@@ -1,6 +1,6 @@
 import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { ComponentProps } from "react";
-import { useBench } from "../state/context";
+import { useBench } from "../../state/context";
 import { Card } from "./Card";
 
 interface Props {

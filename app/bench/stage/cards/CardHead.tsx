@@ -4,12 +4,12 @@ import { Button } from "react-bootstrap";
 import { nameVariant } from "#core/edit";
 import { restingVariant, variantKey, variantName } from "#core/looks";
 import type { Variant } from "#core/project";
-import { Icon } from "../../ui/Icon";
-import { NameField } from "../../ui/fields/NameField";
-import { Tool } from "../../ui/Tool";
-import { chooseCard } from "../state/active";
-import { useBench, useBenchStore, useCommand, useVarying } from "../state/context";
-import { stageWords } from "./words";
+import { Icon } from "../../../ui/Icon";
+import { NameField } from "../../../ui/fields/NameField";
+import { Tool } from "../../../ui/Tool";
+import { chooseCard } from "../../state/active";
+import { useBench, useBenchStore, useCommand, useVarying } from "../../state/context";
+import { stageWords } from "../words";
 
 interface Props {
   readonly variant: Variant;
