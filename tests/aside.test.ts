@@ -5,6 +5,7 @@ import { describe, expect, it } from "vitest";
 import { orderAfter, set } from "#core/project";
 import type { Layer, Project } from "#core/project";
 import { kelpwayKit } from "../demo/index";
+import { findings } from "./support/axe";
 import type { Person } from "./support/browser";
 import { Designer } from "./support/designer";
 import { givenBrowser } from "./support/given";
@@ -61,6 +62,7 @@ describe("what was made offline and others changed meanwhile", () => {
     await me.page.bringToFront();
     await me.page.setOfflineMode(false);
     await openAside(me);
+    expect(await findings(me, ".modal.show")).toEqual([]);
     const dialog = await me.text("[role=dialog]");
     expect(dialog).toMatch(/Others changed it since: “Set x of Porthole”/);
     expect(dialog).toMatch(

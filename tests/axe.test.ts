@@ -1,32 +1,10 @@
-import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { AxeResults } from "axe-core";
+import { findings } from "./support/axe";
 import { sleep } from "./support/browser";
 import { Designer } from "./support/designer";
 import { givenBrowser } from "./support/given";
 
 const given = givenBrowser();
-const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
-
-/** What axe finds, there or on the whole page: WCAG 2.2 A and AA, good practice, and names that differ. */
-const findings = async (me: Designer, where?: string): Promise<string[]> => {
-  await me.page.evaluate(source);
-  const { violations } = await me.page.evaluate(
-    (within) =>
-      (
-        globalThis as unknown as {
-          axe: { run: (context: unknown, options: unknown) => Promise<AxeResults> };
-        }
-      ).axe.run(within ?? document, {
-        rules: { "label-content-name-mismatch": { enabled: true } },
-      }),
-    where,
-  );
-  return violations.flatMap((v) =>
-    v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} (${n.failureSummary ?? ""})`),
-  );
-};
 
 /** Of openers that look alike and lie alike, so many are looked into. */
 const ALIKE = 4;
