@@ -93,6 +93,7 @@ export interface Source {
     when?: Readonly<Record<string, string>>;
     undo?: boolean;
     motion: Motion;
+    back?: Motion;
   })[];
   readonly options?: readonly Omit<Option, "order">[];
   readonly signals?: readonly { id: string; name: string }[];
@@ -161,6 +162,7 @@ const rulesOf = (source: Source): Rule[] =>
     effects: r.effects,
     undo: r.undo ?? false,
     motion: r.motion,
+    ...(r.back ? { back: r.back } : {}),
   }));
 
 const notesOf = ({ unused = [], named = [] }: Source): VariantNote[] =>

@@ -1,4 +1,4 @@
-import { orderAfter } from "#core/project";
+import { FORMAT, orderAfter } from "#core/project";
 import type { Piece, Project } from "#core/project";
 import { assets } from "./assets";
 import { piece } from "./build";
@@ -55,7 +55,7 @@ export const kelpwayKit = (): Project => {
   for (const source of sources)
     pieces.push(piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces)));
   return {
-    format: 1,
+    format: FORMAT,
     name: "Kelpway kit",
     start: "trip-settings",
     pieces: Object.fromEntries(pieces.map((p) => [p.id, p])),

@@ -330,7 +330,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
         is("contact", "hovered"),
         point(null),
         is("contact", "none"),
-        tab,
+        key("ArrowDown"),
         is("contact", "focused"),
         key("Enter"),
         is("open", "no"),

@@ -54,17 +54,22 @@ export const listenToKeys = (svg: SVGSVGElement, signal: AbortSignal, it: Keyed)
         if (moved) e.preventDefault();
         return;
       }
-      let taken = false;
-      if (!e.repeat) it.told({ type: "key", at: it.run().now, key: e.key });
-      if (!e.repeat)
-        it.did(() => {
-          taken = it.run().key(e.key, "down");
-        });
-      if (
-        !taken &&
-        !(e.repeat && it.run().focus() !== null && (e.key === " " || e.key === "Enter"))
-      )
+      // while something is filled in, keys held down go on, and none is for the page around
+      const isFilling = it.run().filling();
+      if (isFilling) e.stopPropagation();
+      if (e.repeat && !isFilling) {
+        if (it.run().focus() === null || (e.key !== " " && e.key !== "Enter")) return;
+        e.preventDefault();
+        e.stopPropagation();
         return;
+      }
+      it.told({ type: "key", at: it.run().now, key: e.key });
+      let taken = false;
+      it.did(() => {
+        taken = it.run().key(e.key, "down");
+      });
+      if (!taken) return;
+      it.keyed(true);
       e.preventDefault();
       e.stopPropagation();
     },

@@ -1,5 +1,4 @@
 import type { Id } from "#core/basics";
-import { hitTest } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import { isPressed, withinScreen } from "#core/machine";
 import type { MachineEvent } from "#core/machine";
@@ -314,15 +313,12 @@ export class Player {
 
   /** The layer under a place, as rehearsals name it. */
   #under(x: number, y: number): string | null {
-    const scene = this.#run.scene();
-    return scene ? (hitTest(scene, x, y)?.path ?? null) : null;
+    return this.#run.hit(x, y)?.path ?? null;
   }
 
   /** Whether a click here would be answered: the pointer says so, as browsers do for links. */
   #clickable(x: number, y: number): boolean {
-    const scene = this.#run.scene();
-    const hit = scene && hitTest(scene, x, y);
-    if (!hit) return false;
+    if (!this.#run.hit(x, y)) return false;
     const over = new Set(this.#run.inside.pointer.over);
     return this.#run
       .copies()

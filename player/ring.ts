@@ -45,8 +45,9 @@ export class FocusRing {
    * whole piece has the focus.
    */
   show(scene: LayoutBox | null, run: Run, keyed: boolean): void {
-    const isShown = scene !== null && (keyed || run.filling());
-    const spot = isShown ? ringPlace(scene, run.focus()) : undefined;
+    const focus = run.focus();
+    const isShown = focus === null ? keyed : run.inside.keyboard.shown;
+    const spot = scene && isShown ? ringPlace(scene, focus) : undefined;
     keep(this.#ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     for (const [k, v] of Object.entries({

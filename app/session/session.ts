@@ -586,6 +586,7 @@ export class Session {
       clientId,
       label: change.label,
       ops: answer.ops ?? change.ops,
+      format: FORMAT,
     };
     if (!this.arrive(logged)) await this.catchUp();
     // a snapshot may have been read meanwhile that has it already

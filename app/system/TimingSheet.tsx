@@ -105,7 +105,7 @@ const Row = ({
               {uses.map((u) => {
                 const p = project.pieces[u.piece];
                 const r = p?.rules[u.rule];
-                const own = u.effect === null ? undefined : r?.effects[u.effect];
+                const own = typeof u.effect === "number" ? r?.effects[u.effect] : undefined;
                 return (
                   p &&
                   r && (
@@ -114,6 +114,8 @@ const Row = ({
                       {systemWords.rule(ruleText(project, p, r))}
                       {own &&
                         systemWords.ownTime(effectText(project, p, own), motionText(u.motion))}
+                      {u.effect === "back" &&
+                        systemWords.ownTime(systemWords.wayBack, motionText(u.motion))}
                     </li>
                   )
                 );

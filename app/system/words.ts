@@ -13,6 +13,7 @@ export const systemWords = {
   in: (uses: number) => `${uses} ${uses === 1 ? "motion" : "motions"} in`,
   rule: (rule: string) => `: ${rule}`,
   ownTime: (effect: string, motion: string) => `; of it, ${effect}: ${motion}`,
+  wayBack: "the way back",
   noRuleMovesAnything: "No rule moves anything yet.",
   of: "of",
   motions: "Motions of",

@@ -6,7 +6,7 @@ import type { LayoutEnv } from "#core/layout";
 import { variantFrom, variantKey } from "#core/looks";
 import { advance, focusStops, start, step } from "#core/machine";
 import type { Input } from "#core/machine";
-import { accept } from "#core/project";
+import { ROOT, accept } from "#core/project";
 import type { Motion, Piece, Project, Variant } from "#core/project";
 import { rehearse } from "#core/rehearse";
 import { checked, traitSpace } from "#core/checks";
@@ -488,8 +488,9 @@ describe("the space of situations", () => {
         (list, script, mouse) => {
           const b = new Builder();
           const id = b.new("component", "Buoy");
-          const body = b.layer("box", { width: 80, height: 80 });
-          const lamp = b.layer("box", { width: 30, height: 30 }, body);
+          b.look({}, ROOT, { fill: "#ffffff" });
+          const body = b.layer("box", { width: 80, height: 80, fill: "#1f6f5c" });
+          const lamp = b.layer("box", { width: 30, height: 30, fill: "#e3b341" }, body);
           const s = b.trait("Step", "one", "two", "three");
           const lit = b.trait("Lit", "no", "yes");
           const layers = [body, lamp, "root"];

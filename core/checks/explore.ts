@@ -120,6 +120,7 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
     state.pointer.heldIn,
     state.pointer.clicked?.chain[0],
     state.keyboard.focused[0],
+    state.keyboard.shown,
     reverts,
     waits,
     Object.keys(state.timers.settling),
@@ -394,6 +395,18 @@ class Performance {
   }
 }
 
+/**
+ * A focus that a press brought and nobody is shown. Unless somebody listens for that it makes no
+ * difference until a key is pressed, and what keys do there is looked at from the keyboard's focus.
+ */
+const isFocusUnnoticed = (project: Project, state: State): boolean => {
+  const { focused, shown } = state.keyboard;
+  if (shown || focused.length === 0) return false;
+  return !liveCopies(project, state).some(({ piece }) =>
+    rulesOf(project, piece).some(({ trigger }) => trigger.by === "any"),
+  );
+};
+
 /** Does one thing; inputs that belong together happen at one moment. */
 const perform = (
   project: Project,
@@ -402,7 +415,10 @@ const perform = (
 ): { state: State; events: MachineEvent[] } => {
   const performance = new Performance(project, before);
   performance.act(does);
-  const { state, events } = performance;
+  const { events } = performance;
+  const state = isFocusUnnoticed(project, performance.state)
+    ? changed(performance.state, "keyboard", { focused: [] })
+    : performance.state;
   // a double click needs somebody who listens for one
   const clicked =
     state.pointer.clicked && uses(project, state, "double") ? state.pointer.clicked : null;

@@ -1,12 +1,12 @@
 import { entryOf } from "../basics";
-import { hitTest, spotAt } from "../layout";
+import { spotAt } from "../layout";
 import type { LayoutEnv } from "../layout";
 import { Resolver } from "../looks";
 import { chainOf, hiddenIn, isPointed, liveAt, liveCopies, rulesOf } from "../machine";
 import type { Path, State } from "../machine";
 import { ROOT } from "../project";
 import type { Project } from "../project";
-import { sceneOf } from "../runtime";
+import { Touchable, sceneOf } from "../runtime";
 
 /**
  * Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of
@@ -34,6 +34,8 @@ export interface Places {
   readonly hits: readonly Path[];
   /** layers with rules that no point of them reaches, with what lies there instead */
   readonly covered: ReadonlyMap<Path, Path | null>;
+  /** whether the keyboard's focus can be on a layer */
+  readonly isFocusable: (path: Path) => boolean;
 }
 
 /** Layers with rules for a pointer, as paths within the shown piece, the innermost copies last. */
@@ -78,6 +80,7 @@ export class Surveyor {
     const asked = new Set(wanted.map((p) => `${state.screen}/${p}`));
     const byRules = new Map<string, Path>();
     const covered = new Map<Path, Path | null>();
+    const touchable = scene && new Touchable(project, state, scene);
     const note = (hit: Path): boolean => {
       const rules = chainOf(project, state, hit)
         .filter((p) => asked.has(p))
@@ -86,7 +89,7 @@ export class Surveyor {
       return rules !== "";
     };
     for (const path of wanted) {
-      if (!scene) {
+      if (!scene || !touchable) {
         note(path);
         continue;
       }
@@ -97,7 +100,7 @@ export class Surveyor {
         const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0];
         const x = (spot?.width ?? 0) * sx;
         const y = (spot?.height ?? 0) * sy;
-        const hit = hitTest(scene, a * x + c * y + e, b * x + d * y + f)?.path;
+        const hit = touchable.hit(scene, a * x + c * y + e, b * x + d * y + f)?.path;
         if (hit === undefined) continue;
         const there = chainOf(project, state, hit).includes(`${state.screen}/${path}`);
         if (note(hit) && there) reached = true;
@@ -105,6 +108,7 @@ export class Surveyor {
       }
       if (!reached && liveAt(project, state, state.screen)) covered.set(path, instead);
     }
-    return { hits: [...byRules.values()], covered };
+    const isFocusable = (path: Path): boolean => touchable?.isFocusable(path) ?? true;
+    return { hits: [...byRules.values()], covered, isFocusable };
   }
 }

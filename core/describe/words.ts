@@ -192,7 +192,7 @@ export const ruleText = (project: Project, piece: Piece, rule: Rule): string => 
   const head = headText(project, piece, rule);
   const effects =
     rule.effects.map((e) => effectText(project, piece, e)).join(", ") || "nothing yet";
-  return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", undone when it ends" : ""}, ${motionText(rule.motion)}`;
+  return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", undone when it ends" : ""}, ${motionText(rule.motion)}${rule.undo && rule.back ? `, back ${motionText(rule.back)}` : ""}`;
 };
 
 /** A line of Try's log. */

@@ -1,5 +1,5 @@
 import type { Id } from "../basics";
-import { BASE, ROOT, inOrder, newId, orderAfter, remove, set } from "../project";
+import { BASE, FORMAT, ROOT, inOrder, newId, orderAfter, remove, set } from "../project";
 import type { Change, OverlayStyle, Piece, Project } from "../project";
 import type { Value } from "../properties";
 import { editWords } from "./words";
@@ -20,7 +20,7 @@ const devices = [
 
 /** An empty project. */
 export const emptyProject = (name: string): Project => ({
-  format: 1,
+  format: FORMAT,
   name,
   start: null,
   pieces: {},

@@ -2,15 +2,7 @@ import type { Id } from "../basics";
 import { thousandths } from "../properties";
 import type { Pair } from "../properties";
 import { findBox, toParent } from "./hit";
-import type { LayoutBox } from "./types";
-
-/** An upright box; px. */
-export interface Rect {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
+import type { LayoutBox, Rect } from "./types";
 
 /** The smallest upright box around some; null around none. */
 export const unite = (rects: readonly Rect[]): Rect | null => {

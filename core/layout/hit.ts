@@ -2,7 +2,7 @@ import { mapFour } from "../properties";
 import { present } from "../basics";
 import type { Four, Pair } from "../properties";
 import { clipsChildren } from "./types";
-import type { LayoutBox } from "./types";
+import type { LayoutBox, Rect } from "./types";
 
 /**
  * A layer found under a point: its path (instances, then layer, joined by "/") and the placed
@@ -77,6 +77,10 @@ const inRounded = (x: number, y: number, w: number, h: number, radius: Four): bo
 const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
   const touch = p.values.touch;
   if (touch > 0) return x >= -touch && y >= -touch && x <= p.width + touch && y <= p.height + touch;
+  return onShape(p, x, y);
+};
+
+const onShape = (p: LayoutBox, x: number, y: number): boolean => {
   if (p.layer.kind === "ellipse") return inEllipse(x, y, p.width, p.height);
   // a line is thin: the pointer may miss it a little
   if (p.layer.kind === "line")
@@ -90,32 +94,58 @@ const onSelf = (p: LayoutBox, x: number, y: number): boolean => {
   return x >= 0 && y >= 0 && x <= p.width && y <= p.height;
 };
 
+const inRect = (r: Rect, x: number, y: number): boolean =>
+  x >= r.x && y >= r.y && x <= r.x + r.width && y <= r.y + r.height;
+
+/** What a hit test asks of each layer it comes to. */
+export interface HitRules {
+  /** the layer and all inside it are seen through */
+  readonly skips?: (path: string) => boolean;
+  /**
+   * The area that a layer takes itself, px of its own: its shape with its touch area, a box, or
+   * nothing, so that what lies beneath is met. Its shape where nobody says.
+   */
+  readonly area?: (path: string, placed: LayoutBox) => "shape" | Rect | null;
+}
+
+/** Whether a point of a parent is within what its children from `at` downwards are masked by. */
+const isMasked = (children: readonly LayoutBox[], at: number, x: number, y: number): boolean => {
+  const mask = children.slice(0, at).findLast((c) => c.values.masks && c.presence > 0);
+  if (!mask) return false;
+  const local = toLocal(mask, x, y);
+  return !onShape(mask, local.x, local.y);
+};
+
 /**
  * The innermost, frontmost layer under a point, or null. Layers that are on their way out are not
- * hit. A box without any paint is hit too: it is there, as the whole piece is. Layers to `skip` are
- * seen through.
+ * hit, nor what is clipped or masked there. Without rules a box without any paint is hit, too: it
+ * is there, as the whole piece is.
  */
 export const hitTest = (
   root: LayoutBox,
   x: number,
   y: number,
   prefix = "",
-  skip?: (id: string) => boolean,
+  rules: HitRules = {},
 ): Hit | null => {
-  if (root.presence === 0 || (prefix === "" && skip?.(root.layer.id))) return null;
-  const local = toLocal(root, x, y);
   const path = prefix + root.layer.id;
-  const self = onSelf(root, local.x, local.y);
-  if (clipsChildren(root) && !self) return null;
-  for (let i = root.layer.kind === "compound" ? -1 : root.children.length - 1; i >= 0; i--) {
-    const hit = hitTest(present(root.children[i]), local.x, local.y, prefix, skip);
+  if (root.presence === 0 || rules.skips?.(path)) return null;
+  const local = toLocal(root, x, y);
+  if (clipsChildren(root) && !onSelf(root, local.x, local.y)) return null;
+  const inner = root.layer.kind === "compound" ? [] : root.children;
+  for (let i = inner.length - 1; i >= 0; i--) {
+    if (isMasked(inner, i, local.x, local.y)) continue;
+    const hit = hitTest(present(inner[i]), local.x, local.y, prefix, rules);
     if (hit) return hit;
   }
   if (root.nested) {
-    const hit = hitTest(root.nested, local.x, local.y, `${path}/`, skip);
+    const hit = hitTest(root.nested, local.x, local.y, `${path}/`, rules);
     if (hit) return hit;
   }
-  return self ? { path, placed: root } : null;
+  const area = rules.area ? rules.area(path, root) : "shape";
+  const isHit =
+    area === "shape" ? onSelf(root, local.x, local.y) : area && inRect(area, local.x, local.y);
+  return isHit ? { path, placed: root } : null;
 };
 
 /**

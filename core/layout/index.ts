@@ -11,15 +11,15 @@ export {
   unite,
   wayInto,
 } from "./bounds";
-export type { Affine, Rect, ShownBox } from "./bounds";
+export type { Affine, ShownBox } from "./bounds";
 export { boxAt, chainTo } from "./chain";
 export { facesFor, widthOf } from "./fonts";
 export type { Face, FontBook } from "./fonts";
 export { findBox, hitTest, toLocal, toParent } from "./hit";
-export type { Hit } from "./hit";
+export type { Hit, HitRules } from "./hit";
 export { layout, scrollRoom } from "./place";
 export type { LayoutEnv } from "./place";
 export { shareBefore } from "./share";
 export type { Line } from "./text";
 export { clipsChildren } from "./types";
-export type { LayoutBox } from "./types";
+export type { LayoutBox, Rect } from "./types";

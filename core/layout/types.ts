@@ -3,6 +3,14 @@ import type { Layer } from "../project";
 import type { LayerValues } from "../properties";
 import type { Line } from "./text";
 
+/** An upright box; px. */
+export interface Rect {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /**
  * A layer in its place: x and y relative to its parent's top left corner, px. The stage paints
  * these trees as they are; motion paints changed copies of them.

@@ -25,6 +25,8 @@ export type MachineEvent = { readonly at: number; readonly state: State } & (
       readonly rule: Id;
       readonly sets: readonly TraitSet[];
       readonly motion: Motion;
+      /** whether the rule says a motion for the way back alone */
+      readonly ownTime: boolean;
     }
   | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
   | {

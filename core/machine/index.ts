@@ -23,6 +23,7 @@ export { SLOP, usualDrag } from "./input/drag";
 export { isContact, isOfPiece, isPointed, isPressed, triggerOf } from "./rules/triggers";
 export { claimOf, isNavigation, isShown } from "./rules/effects";
 export { contest } from "./rules/contest";
+export { listeningLayers } from "./rules/listening";
 
 // what is seen of a state
 export { focusStops, nextStop, usable } from "./input/focus";

@@ -283,7 +283,7 @@ describe("what a rule sets, and in what time", () => {
   it("each effect in a time of its own", () => {
     const b = new Builder();
     const id = b.new("component", "Lamp");
-    const bulb = b.layer("box", { x: 0, y: 0, width: 10, height: 10 });
+    const bulb = b.layer("box", { x: 0, y: 0, width: 10, height: 10, fill: "#e3b341" });
     const far = b.trait("Far", "no", "yes");
     const wide = b.trait("Wide", "no", "yes");
     b.look({ [far.id]: [far.v.yes as string] }, bulb, { x: 100 });

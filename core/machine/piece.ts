@@ -64,11 +64,12 @@ export const resolveMotion = (project: Project, motion: Motion): Motion => {
 };
 
 const withTokens = (project: Project, rule: Rule): Rule => {
-  if (rule.motion.token === undefined && rule.effects.every((e) => e.motion?.token === undefined))
-    return rule;
+  const said = [rule.motion, rule.back, ...rule.effects.map((e) => e.motion)];
+  if (said.every((m) => m?.token === undefined)) return rule;
   return {
     ...rule,
     motion: resolveMotion(project, rule.motion),
+    ...(rule.back ? { back: resolveMotion(project, rule.back) } : {}),
     effects: rule.effects.map((e) =>
       e.motion ? { ...e, motion: resolveMotion(project, e.motion) } : e,
     ),

@@ -22,7 +22,7 @@ const pressedState = (): State => {
       heldIn: ["s"],
       clicked: { chain: ["s/a"], at: 2 },
     },
-    keyboard: { focused: ["s/a"], refocus: "b", pressing: "Enter" },
+    keyboard: { focused: ["s/a"], shown: true, refocus: "b", pressing: "Enter" },
     timers: {
       ...state.timers,
       waits: [
@@ -63,7 +63,7 @@ describe("parts of the state", () => {
       ...initialState("s", 0).pointer,
       trail: state.pointer.trail,
     });
-    expect(free.keyboard).toEqual({ focused: [], refocus: "b", pressing: null });
+    expect(free.keyboard).toEqual({ focused: [], shown: false, refocus: "b", pressing: null });
     expect(free.timers).toBe(state.timers);
     expect(free.forms).toBe(state.forms);
   });

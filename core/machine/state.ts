@@ -31,6 +31,8 @@ interface PointerState {
 interface KeyboardState {
   /** layers that hold the keyboard's focus, innermost first */
   readonly focused: readonly Path[];
+  /** whether one is shown where the focus is: it came by a key, or a key was pressed there */
+  readonly shown: boolean;
   /** where the focus goes next, after an overlay has closed; as inputs name layers */
   readonly refocus: Path | null;
   /** the key that presses, when it is no pointer */
@@ -107,6 +109,8 @@ export interface Revert {
   readonly cause: "hover" | "press" | "focus";
   readonly serial: number;
   readonly motion: Motion;
+  /** whether that is said of the way back alone */
+  readonly ownTime: boolean;
   /** trait, or "option:" and an option → what it was, and who had set that */
   readonly before: Readonly<
     Record<Id, { readonly value: SpecifiedValue | undefined; readonly writer: number }>
@@ -168,7 +172,7 @@ export const initialState = (piece: Id, now: number): State => ({
     heldIn: [],
     clicked: null,
   },
-  keyboard: { focused: [], refocus: null, pressing: null },
+  keyboard: { focused: [], shown: false, refocus: null, pressing: null },
   forms: { entries: {}, sending: {}, answersWell: true },
   clips: {},
   scroll: { offsets: {}, inSight: [] },
@@ -195,5 +199,5 @@ export const untouched = (state: State): State => ({
     heldIn: [],
     clicked: null,
   },
-  keyboard: { ...state.keyboard, focused: [], pressing: null },
+  keyboard: { ...state.keyboard, focused: [], shown: false, pressing: null },
 });

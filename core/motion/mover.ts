@@ -158,6 +158,11 @@ export class Mover {
     }
   }
 
+  /** What is gone to; null before the first target. */
+  get target(): LayoutBox | null {
+    return this.#target;
+  }
+
   /** Drops all movement: what is shown is the target. */
   stop(): void {
     this.#held.drop();

@@ -52,6 +52,7 @@ const probes: Readonly<Record<PropertyName, Probe | string>> = {
   followX: "follows a parent that is given another size: see the tests of layout",
   followY: "follows a parent that is given another size: see the tests of layout",
   touch: "is felt, not seen",
+  pointer: "is felt, not seen",
   arrange: shows("box", "column", inRow),
   gap: shows("box", 12, inRow),
   padding: shows("box", [9, 9, 9, 9], inRow),

@@ -1,7 +1,19 @@
 import { describe, expect, it } from "vitest";
-import { FORMAT, isNewer, isOlder, remove, set, upgradeChange, upgradeValue } from "#core/project";
+import { emptyProject, newPiece } from "#core/edit";
+import {
+  BASE,
+  FORMAT,
+  ROOT,
+  isNewer,
+  isOlder,
+  readProject,
+  remove,
+  set,
+  upgradeChange,
+  upgradeValue,
+} from "#core/project";
 import type { Op } from "#core/project";
-import type { FormatStep } from "./format";
+import type { FormatStep } from "./formats/step";
 
 /** Renames what effects of one kind are called, in rules and wherever else they stand. */
 const renamed =
@@ -42,5 +54,44 @@ describe("changes of an older format", () => {
       false,
     ]);
     expect([isOlder(FORMAT - 1), isOlder(FORMAT)]).toEqual([true, false]);
+  });
+});
+
+describe("frames without a fill, from format 1", () => {
+  const frameOf = (value: unknown): unknown => {
+    const project = readProject({ ...emptyProject("Ferries"), format: 1, pieces: { pin: value } });
+    return project.ok && project.project.pieces.pin?.looks[BASE]?.changes[ROOT];
+  };
+  const pin = newPiece("component", "Pin", "a0", "pin");
+  const painted = newPiece("screen", "Chart", "a1", "pin");
+  const own = { width: 240, height: 96 };
+  const made = { ...own, pointer: "always" };
+
+  it("go on taking the pointer all over them; filled ones, and those of today, say nothing", () => {
+    expect(frameOf(pin)).toEqual(made);
+    expect(frameOf(painted)).not.toHaveProperty("pointer");
+    const today = readProject({ ...emptyProject("Ferries"), pieces: { pin } });
+    expect(today).toMatchObject({ ok: true, project: { format: FORMAT, pieces: { pin } } });
+    expect(readProject({ ...emptyProject("Ferries"), format: 0 })).toMatchObject({ ok: false });
+  });
+
+  it.each([
+    [["pieces", "pin"], pin, { looks: { [BASE]: { changes: { [ROOT]: made } } } }],
+    [["pieces", "pin", "looks"], pin.looks, { [BASE]: { changes: { [ROOT]: made } } }],
+    [["pieces", "pin", "looks", BASE], pin.looks[BASE], { changes: { [ROOT]: made } }],
+    [["pieces", "pin", "looks", BASE, "changes"], { [ROOT]: own }, { [ROOT]: made }],
+    [["pieces", "pin", "looks", BASE, "changes", ROOT], own, made],
+  ])("in a step at %j, too", (path, value, is) => {
+    expect(upgradeValue(path, value, 1)).toMatchObject(is);
+    expect(upgradeValue(path, value, FORMAT)).toBe(value);
+  });
+
+  it.each([
+    [["pieces", "pin", "looks", BASE, "changes", ROOT, "width"], 4],
+    [["pieces", "pin", "looks", "other", "changes", ROOT], own],
+    [["pieces", "pin", "name"], "Pin"],
+    [["name"], "Ferries"],
+  ])("nothing else at %j changes", (path, value) => {
+    expect(upgradeValue(path, value, 1)).toBe(value);
   });
 });

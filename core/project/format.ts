@@ -1,11 +1,10 @@
 import { set } from "./changes/op";
 import type { Op } from "./changes/op";
-
-/** What steps of one format are in the next one; what they do must stay the same. */
-export type FormatStep = (ops: readonly Op[]) => readonly Op[];
+import { framesTakePointer } from "./formats/frames";
+import type { FormatStep } from "./formats/step";
 
 /** One for each format there has been before today's, the oldest first. Never changed once landed. */
-const steps: readonly FormatStep[] = [];
+const steps: readonly FormatStep[] = [framesTakePointer];
 
 /** The format in which projects and changes are written today; the first one was 1. */
 export const FORMAT = steps.length + 1;

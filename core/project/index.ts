@@ -57,4 +57,5 @@ export type {
 export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
 export { dragDirections } from "../vocabulary/triggers/drag/schema";
+export { focusBy } from "./scalars";
 export { FORMAT, isNewer, isOlder, upgradeChange, upgradeValue } from "./format";

@@ -27,3 +27,6 @@ export const traitTarget = z.union([
   z.strictObject({ value: id }),
   z.strictObject({ step: z.enum(["next", "previous", "opposite", "first"]) }),
 ]);
+
+/** Which focus counts: one that is shown alone, by a key or to be filled in, or any. */
+export const focusBy = z.enum(["keys", "any"]);

@@ -11,6 +11,7 @@ import {
 } from "../properties";
 import type { Value } from "../properties";
 import { effectShapes } from "./effects";
+import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
 import { id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
@@ -193,6 +194,7 @@ const rule = z.strictObject({
   when: condition,
   undo: z.boolean(),
   motion,
+  back: motion.optional(),
   trigger,
   effects: z.array(effect).max(20),
 });
@@ -349,7 +351,7 @@ const asset = z.discriminatedUnion("kind", [
 
 /** The record tables of a project beside its pieces. */
 export const projectTables = { tokens: token, assets: asset } as const;
-export const projectFields = { format: z.literal(1), name, start: id.nullable() } as const;
+export const projectFields = { format: z.literal(FORMAT), name, start: id.nullable() } as const;
 /** A whole project; what no schema can say is looked at by `readProject`. */
 export const projectSchema = z.strictObject({
   ...projectFields,
@@ -358,8 +360,27 @@ export const projectSchema = z.strictObject({
   assets: keyed(asset, "assets"),
 });
 
-/** A project as it is written today, from one that was kept before some of its tables existed. */
-export const upgrade = (project: Project): Project => {
+/** Pieces of an older format as they would be written today. */
+const upgradePieces = (project: Project): Project =>
+  project.format >= 1 && isOlder(project.format)
+    ? {
+        ...project,
+        format: FORMAT,
+        pieces: Object.fromEntries(
+          Object.entries(project.pieces).map(([id, piece]) => [
+            id,
+            // a step makes a piece of a piece: the schema looks at it where it comes from outside
+            upgradeValue(["pieces", id], piece, project.format) as Piece,
+          ]),
+        ),
+      }
+    : project;
+
+/** A project as it is written today, from one that was kept in an older format. */
+export const upgrade = (project: Project): Project => upgradePieces(withTables(project));
+
+/** A project with all its tables, from one that was kept before some of them existed. */
+const withTables = (project: Project): Project => {
   const pieces = Object.entries(project.pieces ?? {});
   const old = pieces.some(
     ([, p]) =>

@@ -226,6 +226,11 @@ export interface Rule {
   /** hover, press, hold and focus only: put the traits back when the contact ends */
   readonly undo: boolean;
   readonly motion: Motion;
+  /**
+   * how what is undone goes back; without it as it came, or along with the click that ends the
+   * press
+   */
+  readonly back?: Motion | undefined;
 }
 
 /**
@@ -342,7 +347,7 @@ export interface Token {
 }
 
 export interface Project {
-  readonly format: 1;
+  readonly format: number;
   readonly name: string;
   /** the screen a prototype starts on; null: the first */
   readonly start: Id | null;

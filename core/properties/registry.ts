@@ -98,6 +98,7 @@ const entries = {
   followX: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
   followY: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
   touch: entry(all, number("px", 0, 200), 0, "step"),
+  pointer: entry(all, choice("while visible", "always", "never"), "while visible", "step"),
 
   arrange: entry(["box"], choice("free", "row", "column"), "free", "layout"),
   gap: entry(["box"], number("px", 0), 0, "layout"),

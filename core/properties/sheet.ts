@@ -46,6 +46,7 @@ const entries: Readonly<Record<PropertyName, SheetEntry>> = {
   followX: place(labels.followX),
   followY: place(labels.followY),
   touch: place(labels.touch),
+  pointer: place(labels.pointer),
 
   arrange: arrange(labels.arrange),
   gap: arrange(labels.gap, arranged),

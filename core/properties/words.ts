@@ -43,6 +43,7 @@ export const labels = {
   followX: "follows across",
   followY: "follows down",
   touch: "touch area beyond",
+  pointer: "takes pointer",
   arrange: "children in",
   gap: "gap",
   padding: "padding",

@@ -31,6 +31,7 @@ const picture = (run: Run): string => {
 const slider = (motion: Motion) => {
   const b = new Builder();
   const id = b.new("component", "Slider");
+  b.look({}, ROOT, { fill: "#ffffff" });
   const knob = b.layer("box", { x: 0, y: 0, width: 20, height: 20, fill: "#000000" });
   const t = b.trait("Open", "no", "yes");
   b.look({ [t.id]: [t.v.yes as string] }, knob, { x: 100 });
@@ -112,7 +113,10 @@ describe("a running piece", () => {
     expect(angle(other)).toBe(0);
   });
 
-  it("what a click began keeps its time when the press ends at that moment; what only the press changed goes back in its own", () => {
+  it.each([
+    ["along with the click", undefined, 0.625],
+    ["in a time of its own", tween(100), 1],
+  ])("what a press did goes back %s, and what the click began keeps its time", (_, back, half) => {
     const { b, id, knob } = slider(tween(400));
     const pressed = b.trait("Pressed", "no", "yes");
     b.look({ [pressed.id]: [pressed.v.yes as string] }, knob, { x: 20, opacity: 0.5 });
@@ -122,6 +126,7 @@ describe("a running piece", () => {
       undo: true,
       effects: [{ type: "set", trait: pressed.id, to: { value: pressed.v.yes as string } }],
       motion: tween(100),
+      ...(back ? { back } : {}),
     });
     const run = new Run(env, b.project, id);
     const opacity = () => {
@@ -135,7 +140,7 @@ describe("a running piece", () => {
     run.pointer("up", 5, 5);
     run.advanceTo(200);
     // the click takes it from 20 to 100 in 400 ms, of which a quarter is over
-    expect([x(run, knob), opacity()]).toEqual([40, 1]);
+    expect([x(run, knob), opacity()]).toEqual([40, half]);
     run.advanceTo(500);
     expect([x(run, knob), run.movesUntil()]).toEqual([100, 0]);
   });
@@ -264,7 +269,7 @@ describe("a running piece", () => {
   it("a row makes room for a nested copy that grows, in the same time", () => {
     const b = new Builder();
     const component = b.new("component", "Follow button");
-    b.look({}, ROOT, { width: 40, height: 20 });
+    b.look({}, ROOT, { width: 40, height: 20, fill: "#1f6f5c" });
     const followed = b.trait("Followed", "no", "yes");
     b.look({ [followed.id]: [followed.v.yes as string] }, ROOT, { width: 80 });
     b.rule({ effects: [becomes(followed.id, followed.v.yes as string)], motion: tween(100) });

@@ -1,6 +1,5 @@
 import type { Id } from "../basics";
-import { hitTest } from "../layout";
-import type { LayoutBox, LayoutEnv } from "../layout";
+import type { Hit, LayoutBox, LayoutEnv } from "../layout";
 import { Resolver } from "../looks";
 import {
   advance,
@@ -25,6 +24,7 @@ import { Mover, lengthOf } from "../motion";
 import type { Motion, Project, Variant } from "../project";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
+import { Touchable } from "./touchable";
 import { Swipe } from "./swipe";
 import type { Scrolling, Swiped } from "./swipe";
 
@@ -63,6 +63,11 @@ export class Run {
   readonly #swipe = new Swipe();
   #calm = false;
   #looked: Looked | null = null;
+  #touchable: {
+    readonly goal: LayoutBox;
+    readonly project: Project;
+    readonly it: Touchable;
+  } | null = null;
 
   /**
    * A resolver that has resolved the piece before makes a beginning cheaper; one run at a time may
@@ -181,7 +186,8 @@ export class Run {
     if (kind === "up" || kind === "cancel") this.input({ type: "over", layer: null });
     const mayScroll = kind === "move" && this.#state.pointer.pressed && !this.#state.pointer.drag;
     const scene = mayScroll ? this.scene() : null;
-    if (!scene || !this.#swipe.begins(scene, [x, y], this.now)) return null;
+    if (!scene || !this.#swipe.begins(scene, [x, y], this.now, (at) => this.hit(...at)))
+      return null;
     this.input({ type: "cancel" });
     this.input({ type: "over", layer: null });
     return this.#swiping("move", x, y);
@@ -206,7 +212,13 @@ export class Run {
    * focus leaves the piece.
    */
   tab(by: 1 | -1): boolean {
-    const stop = nextStop(this.project, this.#state, by);
+    const touch = this.#touch();
+    const stop = nextStop(
+      this.project,
+      this.#state,
+      by,
+      (path) => touch?.isFocusable(path) ?? true,
+    );
     this.input({ type: "focus", layer: stop });
     return stop !== null;
   }
@@ -240,9 +252,28 @@ export class Run {
     return this.#state.keyboard.focused[0]?.slice(this.#state.screen.length + 1) ?? null;
   }
 
-  #over(x: number, y: number): void {
+  /**
+   * What a pointer at a place of the scene meets: where things are now, by what can be seen of them
+   * once they have come to rest. px
+   */
+  hit(x: number, y: number): Hit | null {
     const scene = this.scene();
-    this.input({ type: "over", layer: scene ? (hitTest(scene, x, y)?.path ?? null) : null });
+    return scene && (this.#touch()?.hit(scene, x, y) ?? null);
+  }
+
+  #touch(): Touchable | null {
+    const goal = this.#mover.target;
+    if (!goal) return null;
+    const { project } = this;
+    const known = this.#touchable;
+    if (known?.goal === goal && known.project === project) return known.it;
+    const it = new Touchable(project, this.#state, goal);
+    this.#touchable = { goal, project, it };
+    return it;
+  }
+
+  #over(x: number, y: number): void {
+    this.input({ type: "over", layer: this.hit(x, y)?.path ?? null });
   }
 
   /** Takes an edited project and goes on where it is. */
@@ -262,7 +293,7 @@ export class Run {
   /** Scrolls what is under a place; true when there was something to scroll. px */
   wheel(x: number, y: number, dx: number, dy: number): boolean {
     const scene = this.scene();
-    const hit = scene && hitTest(scene, x, y);
+    const hit = this.hit(x, y);
     if (!scene || !hit) return false;
     let did = false;
     for (const [across, by] of [
@@ -326,6 +357,14 @@ export class Run {
       }
     }
     if (this.#listens) this.#look();
+    this.#letGoOfHidden();
+  }
+
+  /** The keyboard's focus does not stay on what cannot be seen any more. */
+  #letGoOfHidden(): void {
+    const focus = this.focus();
+    if (focus !== null && this.#touch()?.isFocusable(focus) === false)
+      this.input({ type: "focus", layer: null });
   }
 
   /**

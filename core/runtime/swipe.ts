@@ -1,5 +1,4 @@
-import { hitTest } from "../layout";
-import type { LayoutBox } from "../layout";
+import type { Hit, LayoutBox } from "../layout";
 import { SLOP } from "../machine";
 import type { Path, Point } from "../machine";
 import { curveOf } from "../motion";
@@ -71,12 +70,12 @@ export class Swipe {
   }
 
   /** Whether a finger that was pressed down begins to scroll something at this place. */
-  begins(scene: LayoutBox, at: Point, now: number): boolean {
+  begins(scene: LayoutBox, at: Point, now: number, hitAt: (at: Point) => Hit | null): boolean {
     if (!this.#from || this.#on) return false;
     const [dx, dy] = [at[0] - this.#from[0], at[1] - this.#from[1]];
     const across = Math.abs(dx) > Math.abs(dy);
     if (Math.hypot(dx, dy) < SLOP) return false;
-    const hit = hitTest(scene, ...this.#from);
+    const hit = hitAt(this.#from);
     const found = hit && scrollerFor(scene, hit.path, across);
     if (!found) return false;
     this.#on = { layer: found.path, across, room: found.room, by: found.by };

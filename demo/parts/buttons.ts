@@ -173,6 +173,8 @@ export const followCrossingButton: Source = {
       trigger: { type: "press" },
       effects: [becomes("pressed", "yes")],
       undo: true,
+      // it springs up at once, while the button still widens
+      back: motion("tween", 90),
       motion: motion("tween", 90),
     },
     {

@@ -126,7 +126,7 @@ export class Twins {
       case "focus":
         if (before.keyboard.pressing !== null && after.keyboard.pressing === null)
           this.tell("letgo");
-        this.focus(before.keyboard.focused, after.keyboard.focused);
+        this.focus(before, after);
         break;
       case "key":
         this.key(input, before, after, events);
@@ -159,7 +159,7 @@ export class Twins {
   }
 
   private down(before: State, after: State): void {
-    this.focus(before.keyboard.focused, after.keyboard.focused);
+    this.focus(before, after);
     const [at] = this.own(before.pointer.over);
     if (at !== undefined) this.tell(scxmlEvent("press", at));
   }
@@ -175,6 +175,7 @@ export class Twins {
   }
 
   private keyDown(key: string, before: State, after: State, events: readonly MachineEvent[]): void {
+    this.ring(before);
     if (events.some((event) => event.type === "filled" || event.type === "sending"))
       return this.form(events);
     const { focused } = before.keyboard;
@@ -184,10 +185,21 @@ export class Twins {
       this.tell(scxmlEvent("press", this.own(after.keyboard.focused)[0] ?? ROOT));
   }
 
-  private focus(before: readonly string[], after: readonly string[]): void {
+  private focus(was: State, is: State): void {
+    const before = was.keyboard.focused;
+    const after = is.keyboard.focused;
     for (const l of this.own(before.filter((p) => !after.includes(p)))) this.tell(`blur.${l}`);
+    if (was.keyboard.shown !== is.keyboard.shown)
+      this.tell(is.keyboard.shown ? "focusshown" : "focushidden");
     for (const l of this.own(after.filter((p) => !before.includes(p))).reverse())
       this.tell(`focus.${l}`);
+  }
+
+  /** A key is pressed where a pointer had brought the focus. */
+  private ring({ keyboard }: State): void {
+    if (keyboard.shown || keyboard.focused.length === 0) return;
+    this.tell("focusshown");
+    for (const l of this.own(keyboard.focused).reverse()) this.tell(`ring.${l}`);
   }
 
   /** What was filled in and sent. */

@@ -1,5 +1,5 @@
 import { setValues } from "#core/edit";
-import { apply, judge, newId, restoreKey, restoredValue, restoringOps, set } from "#core/project";
+import { FORMAT, apply, judge, newId, restoreKey, restoredValue, restoringOps, set } from "#core/project";
 import type { Change, LoggedChange, Project, Proposal } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import type { Batch } from "../../app/session/keeper";
@@ -122,7 +122,7 @@ export class Port {
       clientId,
       label: verdict.change.label,
       ops: verdict.change.ops,
-      format: this.format,
+      format: this.format ?? FORMAT,
       at: this.clock.time,
       late,
     });

@@ -1,5 +1,5 @@
 import { usualDrag } from "#core/machine";
-import { dragDirections } from "#core/project";
+import { dragDirections, focusBy } from "#core/project";
 import type { Trigger } from "#core/project";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
@@ -107,6 +107,15 @@ export const TriggerFields = ({ trigger, onChange }: Props) => {
         max={60_000}
         step={50}
         onChange={setTime}
+      />
+    );
+  if (type === "focus" || type === "blur")
+    return (
+      <Pick
+        label={rulesWords.focusCounts}
+        value={trigger.by ?? "keys"}
+        options={focusBy.options.map((by) => ({ value: by, words: rulesWords.focusBy[by] }))}
+        onPick={(by) => onChange({ type, by })}
       />
     );
   if (type === "drag") return <DragFields trigger={trigger} onChange={onChange} />;

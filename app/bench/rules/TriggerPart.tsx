@@ -14,6 +14,8 @@ const usual: Readonly<Partial<Record<TriggerType, Partial<Trigger>>>> &
   hold: { ms: 500 },
   reached: { ms: 1000 },
   drag: usualDrag,
+  focus: { by: "keys" },
+  blur: { by: "keys" },
 };
 
 interface Choice {

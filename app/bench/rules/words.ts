@@ -1,5 +1,7 @@
 /** What people read in rules. */
 export const rulesWords = {
+  focusCounts: "Which focus",
+  focusBy: { keys: "by keyboard", any: "in any way" },
   // ChosenRules.tsx
   motion: (ids: string) => `motion of ${ids}`,
   chosenRules: "Chosen rules",

@@ -24,7 +24,7 @@ export const pickLayer = (
   chosen: readonly Id[],
   how: "level" | "deep" | "into" = "level",
 ): Id | null => {
-  const hit = hitTest(placed, x, y, "", (id) => piece.layers[id]?.locked === true);
+  const hit = hitTest(placed, x, y, "", { skips: (id) => piece.layers[id]?.locked === true });
   const inner = hit?.path.split("/")[0];
   if (inner === undefined) return null;
   const chain = outwards(piece, inner);

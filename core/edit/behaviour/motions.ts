@@ -16,11 +16,11 @@ import type {
 } from "../../project";
 import { editWords } from "../words";
 
-/** A motion in use: a rule's own, or that of one of its effects. */
+/** A motion in use: a rule's own, that of one of its effects, or that of its way back. */
 export interface MotionUse {
   readonly piece: Id;
   readonly rule: Id;
-  /** null: the rule's own */ readonly effect: number | null;
+  /** null: the rule's own */ readonly effect: number | "back" | null;
   readonly motion: Motion;
 }
 
@@ -29,6 +29,9 @@ const usesIn = (piece: Piece, rule: Rule): MotionUse[] => [
   ...rule.effects.flatMap((e, effect): MotionUse[] =>
     e.motion ? [{ piece: piece.id, rule: rule.id, effect, motion: e.motion }] : [],
   ),
+  ...(rule.undo && rule.back
+    ? [{ piece: piece.id, rule: rule.id, effect: "back" as const, motion: rule.back }]
+    : []),
 ];
 
 /** Every motion by which something is shown over time. */
@@ -122,6 +125,10 @@ const writing = (
     if (!now) continue;
     if (effect === null) {
       ops.push(set([...at, "motion"], motion(now.motion)));
+      continue;
+    }
+    if (effect === "back") {
+      if (now.back) ops.push(set([...at, "back"], motion(now.back)));
       continue;
     }
     const key = at.join("/");

@@ -135,6 +135,7 @@ const translated = (rule: Rule, twin: Twin): Rule => ({
   source: rule.source === null ? null : twin(rule.source),
   when: conditionFor(rule.when, twin),
   motion: motionFor(rule.motion, twin),
+  ...(rule.back ? { back: motionFor(rule.back, twin) } : {}),
   effects: rule.effects.map((e) => {
     const made = effectFor(e, twin);
     return made.motion ? { ...made, motion: motionFor(made.motion, twin) } : made;

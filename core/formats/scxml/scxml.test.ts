@@ -121,6 +121,7 @@ describe("behaviour as SCXML", () => {
         }),
         { minLength: 1, maxLength: 2 },
       ),
+      by: fc.constantFrom("keys" as const, "any" as const),
       ms: fc.integer({ min: 1, max: 300 }),
       when: fc.option(fc.tuple(fc.nat(2), fc.nat(1))),
       tween: fc.integer({ min: 30, max: 300 }),
@@ -147,7 +148,12 @@ describe("behaviour as SCXML", () => {
             // there
             b.rule({
               source: layers[r.on] ?? null,
-              trigger: { type: r.trigger as "click", ms: 37 + i * 41 + (r.ms % 29), key: "a" },
+              trigger: {
+                type: r.trigger as "click",
+                ms: 37 + i * 41 + (r.ms % 29),
+                key: "a",
+                by: r.by,
+              },
               when: r.when ? { [t.id]: [Object.values(t.v)[r.when[1]] as string] } : {},
               undo: r.undo && ["hover", "press", "focus"].includes(r.trigger),
               effects: r.effects.map((e) => ({

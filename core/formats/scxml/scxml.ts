@@ -80,16 +80,17 @@ class Chart {
     const out = new Map<string, { event: string; takers: { layer: Id; rules: Rule[] }[] }>();
     const layers = sourcesOf(this.rules);
     const groups = new Map<string, Rule[]>();
-    for (const r of this.rules) {
-      const key = kindOf(r);
-      const list = groups.get(key);
-      if (list) list.push(r);
-      else groups.set(key, [r]);
-    }
-    for (const list of groups.values()) {
+    for (const r of this.rules)
+      for (const key of kindsOf(r)) {
+        const list = groups.get(key);
+        if (list) list.push(r);
+        else groups.set(key, [r]);
+      }
+    for (const [kind, list] of groups) {
       const [first] = list;
       if (!first) continue;
-      const { of, climbs, name } = eventsOf(first);
+      const { of, climbs, name: usual } = eventsOf(first);
+      const name = kind === RING ? (_rule: Rule, layer: Id) => `ring.${layer}` : usual;
       if (of === "rule") {
         for (const r of list) {
           const layer = r.source ?? ROOT;
@@ -148,9 +149,16 @@ class Chart {
         ]);
         out.push({ rule, event, when: own, layer });
       }
-      inner.push(`(${rules.map((r) => this.condition(r.when)).join(" || ")})`);
+      inner.push(`(${rules.map((r) => this.enabled(r)).join(" || ")})`);
     }
     return out;
+  }
+
+  /** When a rule may answer; one for a focus that is shown only while that is so. */
+  private enabled({ when, trigger }: Rule): string {
+    const wantsShown =
+      (trigger.type === "focus" || trigger.type === "blur") && trigger.by !== "any";
+    return all([this.condition(when), ...(wantsShown ? ["shown"] : [])]);
   }
 
   private condition(when: Condition): string {
@@ -178,7 +186,7 @@ class Chart {
         contest([r, rule]).losses.length > 0 &&
         r.effects.some((e) => wanted.has(claimOf(e) ?? "")),
     );
-    return all([this.condition(rule.when), ...better.map((r) => `!(${this.wins(r, rules)})`)]);
+    return all([this.enabled(rule), ...better.map((r) => `!(${this.wins(r, rules)})`)]);
   }
 
   private region(trait: Trait): string {
@@ -275,6 +283,10 @@ class Chart {
       .filter((r) => r.trigger.type === "hold")
       .map((r) => `<cancel sendid="H_${r.id}"/>`)
       .join("");
+    out.push(
+      '<transition event="focusshown"><script>shown = true</script></transition>',
+      '<transition event="focushidden"><script>shown = false</script></transition>',
+    );
     out.push(`<transition event="letgo"><script>held = false</script>${cancels}</transition>`);
     return `  <state id="does">\n${out.map((t) => `    ${t}`).join("\n")}\n  </state>`;
   }
@@ -285,12 +297,14 @@ const sourcesOf = (rules: readonly Rule[]): Id[] => [
   ...new Set(rules.map((r) => r.source ?? ROOT)),
 ];
 
+/** What rules for a focus that is shown answer, too: one that is there is shown from now on. */
+const RING = "ring";
+
 /** Rules of one kind answer the same events. */
-const kindOf = ({ trigger }: Rule): string => {
-  if (trigger.type === "key") {
-    return `key ${trigger.key}`;
-  }
-  return trigger.type === "signal" ? `signal ${trigger.signal}` : trigger.type;
+const kindsOf = ({ trigger }: Rule): string[] => {
+  if (trigger.type === "key") return [`key ${trigger.key}`];
+  if (trigger.type === "signal") return [`signal ${trigger.signal}`];
+  return trigger.type === "focus" && trigger.by !== "any" ? ["focus", RING] : [trigger.type];
 };
 
 /**
@@ -298,7 +312,7 @@ const kindOf = ({ trigger }: Rule): string => {
  * bookkeeping as the machine's.
  */
 const books = `
-var held = false, serial = 0, writers = {}, holds = [];
+var held = false, shown = false, serial = 0, writers = {}, holds = [];
 function write(trait) { writers[trait] = ++serial; }
 function hold(trait, was, cause) { var before = writers[trait] || 0; write(trait); holds.push({ trait: trait, cause: cause, serial: serial, was: was, writer: before }); }
 function ended(trait, cause) {

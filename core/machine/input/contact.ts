@@ -2,8 +2,9 @@ import { ROOT } from "../../project";
 import type { Project } from "../../project";
 import { scheduleTimers } from "../time/timers";
 import { triggerOf } from "../rules/triggers";
-import { chainOf, propagationPath, split } from "../chain";
+import { chainOf, propagationPath, split, withinScreen } from "../chain";
 import { drop } from "./drag";
+import { focusStops } from "./focus";
 import { dispatch, enabledOn, onLayer } from "../rules/fire";
 import { clickedInForm, isEntry, typeKey } from "./forms";
 import { endReverts } from "../rules/reverts";
@@ -76,31 +77,58 @@ export const moveOver = (project: Project, state: State, layer: Path | null, emi
   );
 };
 
+/** Rules that answer a focus, or its going: those that ask for it only where it is shown. */
+const onFocus =
+  (type: "focus" | "blur", isShown: boolean): RuleFilter =>
+  ({ trigger }) =>
+    trigger.type === type && (isShown || trigger.by === "any");
+
 /**
  * The keyboard's focus goes to a layer, or away. Layers around it count as focused while it is
- * inside.
+ * inside. `isShown` says whether it comes by the keyboard, so that one is shown where it is.
  */
 export const moveFocus = (
   project: Project,
   state: State,
   layer: Path | null,
   emit: Emit,
+  isShown = true,
 ): State => {
   const chain = chainOf(project, state, layer);
-  const { focused } = state.keyboard;
+  const { focused, shown: wasShown } = state.keyboard;
   if (sameLayers(chain, focused)) return state;
   // a key that is down when the focus goes presses nothing any more
   const given = state.keyboard.pressing === null ? state : release(project, state, emit);
+  const shown = chain.length > 0 && (isShown || isEntry(project, state, chain[0]));
   return shift(
     project,
-    changed(given, "keyboard", { focused: chain }),
+    changed(given, "keyboard", { focused: chain, shown }),
     focused,
     chain,
     "focus",
-    listensFor("blur"),
-    listensFor("focus"),
+    onFocus("blur", wasShown),
+    onFocus("focus", shown),
     emit,
   );
+};
+
+/** Keys that do nothing by themselves (UI Events KeyboardEvent key Values, §3.2). */
+const modifiers: ReadonlySet<string> = new Set(["Shift", "Control", "Alt", "Meta", "CapsLock"]);
+
+/**
+ * A key is pressed where a pointer had brought the focus: now one is shown where it is, and what
+ * waits for that answers.
+ */
+const showFocus = (project: Project, state: State, key: string, emit: Emit): State => {
+  const { focused, shown } = state.keyboard;
+  if (shown || focused.length === 0 || modifiers.has(key)) return state;
+  const waiting: RuleFilter = (r) => r.trigger.type === "focus" && r.trigger.by !== "any";
+  return focused
+    .toReversed()
+    .reduce(
+      (s, path) => (sameSurface(s, state) ? onLayer(project, s, path, waiting, emit) : s),
+      changed(state, "keyboard", { shown: true }),
+    );
 };
 
 /** Ends a press without release or click; what was dragged goes back. */
@@ -130,7 +158,17 @@ const longPressTimers = (project: Project, state: State, chain: readonly Path[])
     return [];
   });
 
-/** A press on layers, by the pointer or by a key. The pointer takes the keyboard's focus away. */
+/** The innermost focusable layer of what is pressed, as a click event's focus goes in HTML. */
+const focusableIn = (project: Project, state: State, chain: readonly Path[]): Path | null => {
+  const stops = new Set(focusStops(project, state).map((stop) => `${state.screen}/${stop}`));
+  const found = chain.find((path) => stops.has(path));
+  return found === undefined ? null : withinScreen(found);
+};
+
+/**
+ * A press on layers, by the pointer or by a key. The pointer gives the keyboard's focus to the
+ * innermost layer that can have it, without showing that; where there is none it takes it away.
+ */
 export const press = (
   project: Project,
   state: State,
@@ -139,11 +177,9 @@ export const press = (
   emit: Emit,
 ): State => {
   if (state.pointer.pressed) return state;
-  // what is filled in takes the focus that is pressed on it
-  const entry = byKey === null && isEntry(project, state, chain[0]) ? (chain[0] ?? null) : null;
   const ready =
     byKey === null
-      ? moveFocus(project, state, entry && entry.slice(state.screen.length + 1), emit)
+      ? moveFocus(project, state, focusableIn(project, state, chain), emit, false)
       : state;
   const grip = byKey === null ? (ready.pointer.trail.at(-1)?.point ?? null) : null;
   const down = changed(ready, "pointer", { pressed: chain, grip, heldIn: [] });
@@ -255,7 +291,8 @@ const sameKey = (a: string, b: string): boolean =>
  * A key goes down: rules for it answer first, from the focus outwards, or those of the whole piece
  * while nothing is focused. Else Enter and the space bar press what is focused, as a pointer would.
  */
-export const keyDown = (project: Project, state: State, key: string, emit: Emit): State => {
+export const keyDown = (project: Project, before: State, key: string, emit: Emit): State => {
+  const state = showFocus(project, before, key, emit);
   const typed = typeKey(project, state, key, emit);
   if (typed) return typed;
   const { focused } = state.keyboard;

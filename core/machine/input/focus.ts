@@ -51,9 +51,14 @@ export const focusStops = (project: Project, state: State): Path[] => {
   return whole ? visit(whole, ROOT).map((p) => p.slice(state.screen.length + 1)) : [];
 };
 
-/** The stop after or before the focused one; null past either end. */
-export const nextStop = (project: Project, state: State, by: 1 | -1): Path | null => {
-  const stops = focusStops(project, state);
+/** The stop after or before the focused one that can be seen; null past either end. */
+export const nextStop = (
+  project: Project,
+  state: State,
+  by: 1 | -1,
+  isSeen: (stop: Path) => boolean = () => true,
+): Path | null => {
+  const stops = focusStops(project, state).filter(isSeen);
   const now = state.keyboard.focused[0]?.slice(state.screen.length + 1);
   const at = now === undefined ? -1 : stops.indexOf(now);
   if (at >= 0) return stops[at + by] ?? null;

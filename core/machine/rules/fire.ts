@@ -120,7 +120,16 @@ export const fireRule = (
         ...next,
         reverts: [
           ...next.reverts,
-          { at: path, rule: rule.id, source, cause, serial, before: was, motion },
+          {
+            at: path,
+            rule: rule.id,
+            source,
+            cause,
+            serial,
+            before: was,
+            motion: rule.back ?? motion,
+            ownTime: rule.back !== undefined,
+          },
         ],
       };
   }

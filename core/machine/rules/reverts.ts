@@ -70,6 +70,7 @@ const revertOne = (project: Project, state: State, revert: Revert, emit: Emit): 
       rule: revert.rule,
       sets,
       motion: revert.motion,
+      ownTime: revert.ownTime,
     });
   return next;
 };

@@ -237,8 +237,44 @@ describe("the keyboard", () => {
     expect(at(within.state)).toBe("one yes");
     expect(at(play(b.project, id, [focus(body)], within.state).state)).toBe("two yes");
     expect(at(play(b.project, id, [focus(null)], within.state).state)).toBe("two no");
-    // a pointer that presses takes the focus along
-    expect(at(play(b.project, id, [over(lamp), down], within.state).state)).toBe("two no");
+    // a press gives it to the innermost that can have it, which was focused as well
+    expect(at(play(b.project, id, [over(lamp), down], within.state).state)).toBe("two yes");
+    expect(at(play(b.project, id, [over(null), down], within.state).state)).toBe("two no");
+  });
+
+  it("a press focuses the innermost focusable layer, but shows it only after a key", () => {
+    const { b, id, body, lamp, at, yes, next } = buoy();
+    b.rule({ source: body, trigger: { type: "key", key: "a" }, effects: [next] });
+    b.rule({ source: body, trigger: { type: "focus" }, undo: true, effects: [yes] });
+    const pressed = play(b.project, id, [over(lamp), down]).state;
+    expect(pressed.keyboard).toMatchObject({ focused: [`${id}/${body}`, `${id}/root`] });
+    expect([pressed.keyboard.shown, at(pressed)]).toEqual([false, "one no"]);
+    expect(play(b.project, id, typed("Shift"), pressed).state.keyboard.shown).toBe(false);
+    const keyed = play(b.project, id, [over(lamp), down, ...typed("a")]).state;
+    expect([keyed.keyboard.shown, at(keyed)]).toEqual([true, "two yes"]);
+    expect(at(play(b.project, id, [up, over(null), down], keyed).state)).toBe("two no");
+  });
+
+  it("a rule for any focus answers one that a press brought, and its going", () => {
+    const { b, id, body, at, yes, next } = buoy();
+    b.rule({ source: body, trigger: { type: "focus", by: "any" }, undo: true, effects: [yes] });
+    b.rule({ source: body, trigger: { type: "blur" }, effects: [next] });
+    const pressed = play(b.project, id, [over(body), down]).state;
+    expect(at(pressed)).toBe("one yes");
+    // that one goes unnoticed by a rule for a focus that is shown
+    expect(at(play(b.project, id, [focus(null)], pressed).state)).toBe("one no");
+    b.rule({ source: body, trigger: { type: "blur", by: "any" }, effects: [next] });
+    const anew = play(b.project, id, [over(body), down, focus(null)]).state;
+    expect(at(anew)).toBe("two no");
+  });
+
+  it("in a placed copy keys are heard as soon as it was pressed", () => {
+    const { b, id, s, next } = buoy();
+    b.rule({ trigger: { type: "key", key: "a" }, effects: [next] });
+    const screen = b.new("screen", "Bay");
+    const copy = b.layer("instance", { component: id });
+    const state = play(b.project, screen, [over(`${copy}/root`), down, ...typed("a")]).state;
+    expect(state.traits[`${screen}/${copy}`]?.[s.id]).toBe(s.v.two);
   });
 
   it("the Tab key stops where something can be done, through copies, and not at hidden layers", () => {

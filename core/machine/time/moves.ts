@@ -3,17 +3,20 @@ import type { MachineEvent, Move, TraitSet } from "../events";
 import type { State } from "../state";
 import type { Path } from "../types";
 
+type Fired = Extract<MachineEvent, { type: "fired" }>;
+type Undone = Extract<MachineEvent, { type: "undone" }>;
+
 /**
- * What a contact did goes back in the same time; the poses it went through on the way there are not
- * gone through again.
+ * What a contact did goes back as the rule says of that, else in the same time; the poses it went
+ * through on the way there are not gone through again.
  */
-const undone = (m: Motion): Motion =>
-  m.lanes
+const undone = ({ motion, ownTime }: Undone): Motion =>
+  motion.lanes && !ownTime
     ? {
-        ...m,
-        lanes: m.lanes.map(({ poses: _poses, times: _times, turns: _turns, ...lane }) => lane),
+        ...motion,
+        lanes: motion.lanes.map(({ poses: _poses, times: _times, turns: _turns, ...lane }) => lane),
       }
-    : m;
+    : motion;
 
 /**
  * What comes over others or goes from there appears or vanishes; the rest need not dissolve into
@@ -35,13 +38,13 @@ const put = (state: State, path: Path, sets: readonly TraitSet[], which: "from" 
         },
       };
 
-type Fired = Extract<MachineEvent, { type: "fired" }>;
-type Undone = Extract<MachineEvent, { type: "undone" }>;
+/** The copies a rule that fired set something in. */
+const setIn = (event: Fired): readonly Path[] => [event.path, ...event.inner.map((i) => i.path)];
 
 /**
  * A click comes before its press is undone. To the eye that ends first and the click's change sets
- * out from there: so what the click changes goes in its time, and only the rest goes back in that
- * of the press.
+ * out from there, and what the press did goes back along with it, so that all arrives together:
+ * unless the rule says a time for that, or the click set something in other copies alone.
  */
 const afterwards = (event: Fired, ended: readonly Undone[]): readonly Move[] => {
   const released = (state: State): State =>
@@ -50,14 +53,14 @@ const afterwards = (event: Fired, ended: readonly Undone[]): readonly Move[] => 
     (s, i) => put(s, i.path, i.sets, "from"),
     put(event.state, event.path, event.sets, "from"),
   );
-  return [
-    ...ended.map((u): Move => ({
-      state: released(before),
-      path: u.path,
-      motion: undone(u.motion),
-    })),
-    ...event.moves.map((m) => ({ ...m, state: released(m.state) })),
-  ];
+  const together = setIn(event);
+  const apart = ended.filter((u) => u.ownTime || !together.includes(u.path));
+  const goesBack = apart.map((u): Move => ({
+    state: apart.reduce((s, a) => put(s, a.path, a.sets, "to"), before),
+    path: u.path,
+    motion: undone(u),
+  }));
+  return [...goesBack, ...event.moves.map((m) => ({ ...m, state: released(m.state) }))];
 };
 
 /**
@@ -75,7 +78,7 @@ export const movesOf = (
     return ended.length && event.moves.length ? afterwards(event, ended) : event.moves;
   }
   if (event.type === "undone")
-    return [{ state: event.state, path: event.path, motion: undone(event.motion) }];
+    return [{ state: event.state, path: event.path, motion: undone(event) }];
   if (event.type === "navigated") return [event];
   if (event.type === "opened" || event.type === "closed")
     return [{ state: event.state, path: "", motion: over(event.motion) }];

@@ -1,2 +1,4 @@
-/** It says nothing beside its kind. */
-export const blur = {};
+import { focusBy } from "../../../project/scalars";
+
+/** Whose going counts: of any focus, or of one that was shown alone. */
+export const blur = { by: focusBy };

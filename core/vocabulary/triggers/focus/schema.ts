@@ -1,2 +1,4 @@
-/** It says nothing beside its kind. */
-export const focus = {};
+import { focusBy } from "../../../project/scalars";
+
+/** Keys where it says nothing, as CSS's :focus-visible. */
+export const focus = { by: focusBy };
