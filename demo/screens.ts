@@ -91,7 +91,15 @@ export const tripSettings: Source = {
     box(
       "cabin",
       "Cabin link",
-      { x: 20, y: 560, width: 350, height: 64, radius: [18, 18, 18, 18], fill: sea.tide },
+      {
+        x: 20,
+        y: 560,
+        width: 350,
+        height: 64,
+        radius: [18, 18, 18, 18],
+        fill: sea.tide,
+        role: "link",
+      },
       [
         text("cabin-label", "Cabin link label", {
           x: 22,
@@ -166,25 +174,30 @@ export const cabinClimate: Source = {
   name: "Cabin climate",
   values: { width: 390, height: 844, fill: sea.mist, clip: true },
   inside: [
-    box("back", "Back", { x: 16, y: 44, width: 112, height: 40, radius: [20, 20, 20, 20] }, [
-      shape("back-arrow", "Back arrow", {
-        x: 12,
-        y: 13,
-        width: 8,
-        height: 14,
-        shape: "M100 0 L0 50 L100 100",
-        borderColour: sea.tide,
-        borderWidth: 2.5,
-      }),
-      text("back-label", "Back label", {
-        x: 32,
-        y: 9,
-        text: "Settings",
-        size: 16,
-        weight: "500",
-        fill: sea.tide,
-      }),
-    ]),
+    box(
+      "back",
+      "Back",
+      { x: 16, y: 44, width: 112, height: 40, radius: [20, 20, 20, 20], role: "link" },
+      [
+        shape("back-arrow", "Back arrow", {
+          x: 12,
+          y: 13,
+          width: 8,
+          height: 14,
+          shape: "M100 0 L0 50 L100 100",
+          borderColour: sea.tide,
+          borderWidth: 2.5,
+        }),
+        text("back-label", "Back label", {
+          x: 32,
+          y: 9,
+          text: "Settings",
+          size: 16,
+          weight: "500",
+          fill: sea.tide,
+        }),
+      ],
+    ),
     text("title", "Title", {
       x: 24,
       y: 98,

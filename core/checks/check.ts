@@ -4,11 +4,13 @@ import { variantsOf } from "../looks";
 import type { Project } from "../project";
 import { emptyLooks, missing, unpaired } from "./drawing";
 import { explore, MOST_NODES } from "./explore";
+import { hoverStays } from "./hovers";
 import { MOST_ON_MAP, traitMap, variantMap } from "./map";
 import type { PieceMap } from "./map";
 import { reduced } from "./reduce";
 import { dragOnly, leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
+import { keysUnheard, noRole } from "./spoken";
 import { surface } from "./surface";
 import { byTraits, traitSpace } from "./traitspace";
 import type { CheckKind, Finding, Inspected } from "./types";
@@ -31,7 +33,7 @@ export interface Checked {
 }
 
 /** Kinds that are seen: they are found where there is something to lay the piece out with. */
-type SeenKind = "contrast" | "small" | "restarts";
+type SeenKind = "contrast" | "small" | "restarts" | "covered" | "tab-order";
 type Finder = (subject: Inspected) => readonly Finding[];
 
 /** What finds each kind, in the order in which it is looked for; one finder may find several. */
@@ -45,9 +47,12 @@ const finders: Readonly<Record<Exclude<CheckKind, SeenKind>, Finder>> = {
   "dead-end": oneWay,
   "no-way-back": oneWay,
   gap: gaps,
+  "hover-stays": hoverStays,
   "hover-only": leftOut,
   "no-keyboard": leftOut,
   "drag-only": dragOnly,
+  "keys-unheard": keysUnheard,
+  "no-role": noRole,
   "way-back-time": wayBackTimes,
   "empty-look": emptyLooks,
   unpaired,

@@ -38,6 +38,7 @@ const buoy = (
 ): { b: Builder; findings: readonly Finding[] } => {
   const b = new Builder();
   b.new("component", "Buoy");
+  b.look({}, ROOT, { role: "button" });
   const body = b.layer("box", { x: 0, y: 0, width: 60, height: 60, fill: "#1f6f5c" });
   const lamp = b.layer("box", { x: 15, y: 15, width: 30, height: 30, fill: "#e3b341" }, body);
   make(b, body, lamp);
@@ -158,7 +159,7 @@ const cases: Record<
       b.rule({ when: at(t, "dim"), effects: [to(t, "no")] });
       b.rule({ trigger: { type: "key", key: "a" }, effects: [to(t, "yes")] });
     },
-    says: "seems dead",
+    says: "one of them is enough",
   },
   "never-fires": {
     faulty: (b, body) => {
@@ -322,6 +323,94 @@ const cases: Record<
     },
     says: "px to the finger",
   },
+  "hover-stays": {
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, trigger: { type: "hover" }, effects: [to(t, "yes")] });
+    },
+    sound: (b, body, lamp) => {
+      const t = b.trait("Lit", "no", "yes");
+      const near = b.trait("Near", "no", "yes");
+      shows(b, t, body);
+      shows(b, near, lamp);
+      b.rule({ source: body, trigger: { type: "hover" }, effects: [to(t, "yes")] });
+      b.rule({ source: body, trigger: { type: "leave" }, effects: [to(t, "no")] });
+      b.rule({ source: lamp, trigger: { type: "hover" }, undo: true, effects: [to(near, "yes")] });
+    },
+    says: "Hovering Box changes Lit for good",
+  },
+  covered: {
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.layer("box", { x: 0, y: 30, width: 60, height: 20, fill: "#ffffff" });
+    },
+    // words let the pointer through, and what answers itself is no dead cover
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.layer("text", { x: 0, y: 30, text: "Depart" });
+      const tick = b.layer("box", { x: 0, y: 0, width: 30, height: 30, fill: "#ffffff" });
+      b.rule({ source: tick, trigger: { type: "press" }, effects: [to(t, "no")] });
+    },
+    says: "of it: pressing there does nothing",
+  },
+  "keys-unheard": {
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      const away = b.layer("box", { x: 70, width: 40, height: 40, opacity: 0 });
+      b.rule({ source: away, trigger: { type: "key", key: "a" }, effects: [to(t, "no")] });
+      b.rule({ trigger: { type: "key", key: "Tab" }, effects: [to(t, "no")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      b.rule({ trigger: { type: "key", key: "a" }, effects: [to(t, "no")] });
+    },
+    says: "does nothing once this is placed",
+  },
+  "tab-order": {
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.look({}, body, { x: 100 });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      const first = b.layer("box", { x: 0, width: 60, height: 60, fill: "#1f6f5c" });
+      b.rule({ source: first, effects: [goes(t.id, "next")] });
+    },
+    // a column is read downwards before the next one
+    sound: (b, body) => {
+      const t = b.trait("Lit", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+      const next = b.layer("box", { x: 0, y: 100, width: 60, height: 60, fill: "#1f6f5c" });
+      const aside = b.layer("box", { x: 100, y: 0, width: 60, height: 60, fill: "#1f6f5c" });
+      for (const source of [next, aside]) b.rule({ source, effects: [goes(t.id, "next")] });
+    },
+    says: "Tab goes to",
+  },
+  "no-role": {
+    faulty: (b, body) => {
+      const t = b.trait("Checked", "no", "yes");
+      shows(b, t, body);
+      b.look({}, ROOT, { role: "none" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Checked", "no", "yes");
+      shows(b, t, body);
+      b.look({}, ROOT, { role: "none" });
+      b.look({}, body, { role: "checkbox" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    says: "has no role",
+  },
   unpaired: {
     faulty: (b, body) => {
       const t = b.trait("Lit", "no", "yes");
@@ -401,6 +490,72 @@ describe("each check", () => {
       expect(kinds(buoy(sound).findings)).toEqual([]);
     });
   }
+
+  const found = (make: (b: Builder, body: Id, lamp: Id) => void): CheckKind[] =>
+    kinds(buoy(make).findings);
+
+  it("leaving to another screen is no dead end, whatever is set on the way", () => {
+    const b = new Builder();
+    const pier = b.new("screen", "Pier");
+    const other = b.new("screen", "Tickets");
+    b.on(pier);
+    const row = b.layer("box", { width: 80, height: 40, fill: "#1f6f5c", role: "link" });
+    const t = b.trait("Chosen", "no", "yes");
+    shows(b, t, row);
+    b.rule({ source: row, effects: [to(t, "yes"), { type: "go", screen: other }] });
+    expect(kinds(checked(env, b.project, pier).findings)).toEqual([]);
+  });
+
+  it("what cannot be seen needs no larger touch area", () => {
+    const dot = (opacity: number) => (b: Builder) => {
+      const t = b.trait("Lit", "no", "yes");
+      const it = b.layer("box", { x: 80, width: 16, height: 16, fill: "#1f6f5c", opacity });
+      shows(b, t, it);
+      b.rule({ source: it, effects: [goes(t.id, "next")] });
+    };
+    expect(found(dot(1))).toContain("small");
+    expect(found(dot(0))).not.toContain("small");
+  });
+
+  it("a control inside something that can be clicked is no rival of it", () => {
+    const control = (b: Builder, body: Id, lamp: Id) => {
+      const t = b.trait("Open", "no", "yes");
+      shows(b, t, body);
+      b.rule({ source: body, effects: [to(t, "yes")] });
+      b.rule({ source: lamp, effects: [to(t, "no")] });
+    };
+    expect(found(control)).toEqual([]);
+  });
+
+  it("what a mouse cannot do either is no matter of fingers", () => {
+    const byKeyAlone = (b: Builder, body: Id) => {
+      const t = b.trait("Lit", "no", "yes");
+      const open = b.trait("Open", "no", "yes");
+      shows(b, t, body);
+      shows(b, open, body);
+      b.rule({ trigger: { type: "key", key: "o" }, effects: [goes(open.id, "next")] });
+      b.rule({ source: body, when: at(open, "yes"), effects: [goes(t.id, "next")] });
+    };
+    expect(found(byKeyAlone)).not.toContain("hover-only");
+  });
+
+  it("a combination that nothing was drawn for is not missed; one that was is", () => {
+    const apart = (drawn: boolean) => (b: Builder, body: Id, lamp: Id) => {
+      const t = b.trait("Open", "no", "yes");
+      const near = b.trait("Near", "no", "yes");
+      shows(b, t, body);
+      shows(b, near, lamp);
+      b.rule({ source: body, when: at(near, "no"), effects: [goes(t.id, "next")] });
+      b.rule({
+        trigger: { type: "key", key: "n" },
+        when: at(t, "no"),
+        effects: [goes(near.id, "next")],
+      });
+      if (drawn) b.look({ ...at(t, "yes"), ...at(near, "yes") }, lamp, { rotation: 40 });
+    };
+    expect(found(apart(false))).not.toContain("unreachable");
+    expect(found(apart(true))).toContain("unreachable");
+  });
 
   it("every fix takes its finding away and leaves a valid project", () => {
     let fixed = 0;
@@ -646,7 +801,7 @@ describe("the space of situations", () => {
   it("a value that only placed copies give is reached there, and copies that tell nothing do not multiply the situations", () => {
     const b = new Builder();
     const lamp = b.new("component", "Lamp");
-    const bulb = b.layer("box", { width: 40, height: 40 });
+    const bulb = b.layer("box", { width: 40, height: 40, role: "button" });
     const size = b.trait("Size", "small", "large");
     const lit = b.trait("Lit", "no", "yes");
     shows(b, size, bulb);

@@ -12,6 +12,7 @@ import {
   rulesOf,
   start,
   step,
+  withinScreen,
 } from "../machine";
 import type { Input, MachineEvent, Path, State, Timer } from "../machine";
 import type { Piece, Project, Step, TriggerType, Variant } from "../project";
@@ -133,6 +134,11 @@ const keyOf = (project: Project, mode: Mode, state: State, shown: string): strin
   ]);
 };
 
+/** What is on screen in a situation, as text. */
+export const shownIn = ({ key }: Pick<Node, "key">): string =>
+  // keys are written as lists that begin with the mode and this
+  (JSON.parse(key) as [string, string])[1];
+
 const modeOf = (mode: Mode, state: State): Mode =>
   state.pointer.over.length === 0 &&
   !state.pointer.pressed &&
@@ -210,13 +216,13 @@ const byFinger = (state: State): Doing[] =>
   state.pointer.over.length ? [{ do: "point", layer: null }, { do: "lift" }] : [{ do: "lift" }];
 
 /** What a keyboard can do next. */
-const byKeys = (project: Project, state: State): Doing[] => {
+const byKeys = (project: Project, state: State, isFocusable: (stop: Path) => boolean): Doing[] => {
   if (state.keyboard.pressing !== null)
     return [{ do: "key", key: state.keyboard.pressing, phase: "up" }];
   const press = (key: string): Doing => ({ do: "key", key, phase: "down" });
   const [entry] = state.keyboard.focused;
   const now = entry?.slice(state.screen.length + 1);
-  const stops = focusStops(project, state).filter((layer) => layer !== now);
+  const stops = focusStops(project, state).filter((layer) => layer !== now && isFocusable(layer));
   const out = stops.map((layer): Doing => ({ do: "focus", layer }));
   if (entry !== undefined) out.push({ do: "focus", layer: null }, press("Enter"));
   // one letter stands for whatever is typed
@@ -266,7 +272,7 @@ const doings = (
   surveyor: Surveyor,
   shown: string,
 ): Next[] => {
-  const hits = surveyor.places(state, shown).hits;
+  const { hits, isFocusable } = surveyor.places(state, shown);
   const out: Next[] = [];
   const add = (by: Mode, list: readonly Doing[]) => {
     for (const does of list) out.push({ does, mode: by });
@@ -278,7 +284,7 @@ const doings = (
       hits.map((layer) => ({ do: "finger", layer })),
     );
   if (mode === "touch" && state.pointer.pressed) add("touch", byFinger(state));
-  if (mode === "rest" || mode === "keys") add("keys", byKeys(project, state));
+  if (mode === "rest" || mode === "keys") add("keys", byKeys(project, state, isFocusable));
   add(mode, byThemselves(project, state));
   return out;
 };
@@ -500,8 +506,20 @@ class Exploration {
     return made;
   }
 
+  /** What the keyboard's focus was on may have gone out of sight: then it goes, as it runs. */
+  private seenFocus(state: State): { state: State; events: readonly MachineEvent[] } {
+    const [focus] = state.keyboard.focused;
+    if (focus === undefined || state.screen !== this.piece.id) return { state, events: [] };
+    const places = this.surveyor.places(state, shownKey(this.project, state));
+    return places.isFocusable(withinScreen(focus))
+      ? { state, events: [] }
+      : step(this.project, state, { type: "focus", layer: null });
+  }
+
   private lead(from: Node, does: Doing, mode: Mode): void {
-    const { state, events } = perform(this.project, from.state, does);
+    const done = perform(this.project, from.state, does);
+    const { state, events: more } = this.seenFocus(done.state);
+    const events = [...done.events, ...more];
     const to = this.node(mode, state, { node: from, does });
     const by = byNobody.includes(does.do) ? "rest" : mode;
     if (to) this.edges.push({ from, to, does, by, events });

@@ -1,11 +1,12 @@
 import { entryOf } from "../basics";
-import { spotAt } from "../layout";
-import type { LayoutEnv } from "../layout";
+import { mapPoint, spotAt } from "../layout";
+import type { LayoutBox, LayoutEnv } from "../layout";
 import { Resolver } from "../looks";
 import { chainOf, hiddenIn, isPointed, liveAt, liveCopies, rulesOf } from "../machine";
 import type { Path, State } from "../machine";
 import { ROOT } from "../project";
 import type { Project } from "../project";
+import type { Pair } from "../properties";
 import { Touchable, sceneOf } from "../runtime";
 
 /**
@@ -25,6 +26,12 @@ const tries: readonly (readonly [number, number])[] = [
   [0.3, 0.3],
   [0.7, 0.7],
 ];
+
+/** Those places, px of the scene; none where the layer is not there. */
+const triedOn = (scene: LayoutBox, path: Path): Pair[] => {
+  const spot = spotAt(scene, path);
+  return spot ? tries.map(([x, y]) => mapPoint(spot.map, spot.width * x, spot.height * y)) : [];
+};
 
 /**
  * Places a pointer can be at: what it hits there, by the layers with rules that it then is over.
@@ -93,14 +100,10 @@ export class Surveyor {
         note(path);
         continue;
       }
-      const spot = spotAt(scene, path);
       let reached = false;
       let instead: Path | null = null;
-      for (const [sx, sy] of spot ? tries : []) {
-        const [a, b, c, d, e, f] = spot?.map ?? [1, 0, 0, 1, 0, 0];
-        const x = (spot?.width ?? 0) * sx;
-        const y = (spot?.height ?? 0) * sy;
-        const hit = touchable.hit(scene, a * x + c * y + e, b * x + d * y + f)?.path;
+      for (const at of triedOn(scene, path)) {
+        const hit = touchable.hit(scene, ...at)?.path;
         if (hit === undefined) continue;
         const there = chainOf(project, state, hit).includes(`${state.screen}/${path}`);
         if (note(hit) && there) reached = true;

@@ -1,4 +1,3 @@
-import { present } from "../basics";
 import { means } from "./means";
 import type { Means } from "./means";
 import type { Id } from "../basics";
@@ -17,7 +16,7 @@ import {
 import { rulesOf } from "../machine";
 import { ROOT, inOrder } from "../project";
 import type { Condition, Rule } from "../project";
-import { wayTo } from "./explore";
+import { shownIn, wayTo } from "./explore";
 import type { Edge, Explored, Mode, Node } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
@@ -58,7 +57,14 @@ const firings = (
   return out;
 };
 
-/** Variants that nothing leads to: said of the widest condition that holds only there. */
+/** Whether a condition lets through all that another does, for the traits the other names. */
+const meetsAll = (when: Condition, other: Condition): boolean =>
+  Object.entries(other).every(([t, values]) => values.every((v) => when[t]?.includes(v)));
+
+/**
+ * Variants that nothing leads to: values of a trait, and pairs of values that were drawn for
+ * themselves.
+ */
 export const unreachable = ({ piece, space }: Inspected): Finding[] => {
   if (!space.whole || Object.keys(piece.rules).length === 0) return [];
   const traits = traitsOf(piece);
@@ -77,13 +83,16 @@ export const unreachable = ({ piece, space }: Inspected): Finding[] => {
   );
   const out: Condition[] = [];
   const told = (v: (typeof lost)[number]) => out.some((c) => meets(c, v));
-  for (const when of [...singles, ...pairs]) {
+  // a combination that nothing was drawn for comes about by itself, or not: nobody asked for it
+  const isDrawn = (when: Condition) =>
+    Object.values(piece.looks).some(
+      (look) => Object.keys(when).every((t) => look.when[t]) && meetsAll(look.when, when),
+    );
+  for (const when of [...singles, ...pairs.filter(isDrawn)]) {
     const covered = all.filter((v) => meets(when, v) && !isUnused(piece, v));
     if (covered.length && covered.every((v) => lost.includes(v)) && !covered.every(told))
       out.push(when);
   }
-  for (const v of lost)
-    if (!told(v)) out.push(Object.fromEntries(traits.map((t) => [t.id, [present(v[t.id])]])));
   return out.map((when): Finding => {
     const variant = lost.find((v) => meets(when, v));
     const names = Object.entries(when)
@@ -111,6 +120,8 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
   const out: Finding[] = [];
   const first = space.nodes[0];
   const own = space.edges.filter((e) => e.does.do !== "show");
+  // what becomes of it on another screen is looked at there
+  const here = space.nodes.filter((n) => n.state.screen === piece.id);
   for (const trait of traitsOf(piece)) {
     const rest = restOf(trait);
     const home = space.nodes.filter((n) => n.variant[trait.id] === rest);
@@ -120,10 +131,8 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
       continue;
     const back = reachable(home, own, true);
     for (const value of valuesOf(trait)) {
-      const stuck =
-        space.nodes.find(
-          (n) => n.variant[trait.id] === value.id && n.mode === "rest" && !back.has(n),
-        ) ?? space.nodes.find((n) => n.variant[trait.id] === value.id && !back.has(n));
+      const lost = here.filter((n) => n.variant[trait.id] === value.id && !back.has(n));
+      const stuck = lost.find((n) => n.mode === "rest") ?? lost[0];
       if (!stuck) continue;
       const onward = reachable([stuck], own);
       const ends = !own.some(
@@ -179,7 +188,7 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
         return checksWords.alwaysLoses(winner ? ruleText(subject.project, piece, winner) : null);
       }
   for (const n of space.nodes) {
-    const covered = space.surveyor.places(n.state, keyShown(n)).covered;
+    const covered = space.surveyor.places(n.state, shownIn(n)).covered;
     if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
     const instead = covered.get(source)?.split("/")[0];
     return instead && instead !== source && piece.layers[instead]
@@ -188,8 +197,6 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
   }
   return checksWords.nothingLeads;
 };
-// the explorer writes keys as two texts
-const keyShown = (n: Node): string => (JSON.parse(n.key) as [string, string])[1];
 
 export const neverFires = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
@@ -240,12 +247,15 @@ export const leftOut = (subject: Inspected): Finding[] => {
     return firings(space, piece.id, (e) => modes.includes(e.by) && seen.has(e.from));
   };
   const fired = firings(space, piece.id);
+  const mouse = by("mouse", "rest");
   const touch = by("touch", "rest");
   const keys = by("keys", "rest");
   const missing = (by: keyof Means, done: ReadonlyMap<Id, Edge>) =>
     inOrder(piece.rules).flatMap((rule) => {
       const edge = fired.get(rule.id);
-      return edge && means[rule.trigger.type][by] && !done.has(rule.id) ? [{ rule, edge }] : [];
+      // where a mouse fails, too, it is no matter of fingers or keys
+      const isMissing = means[rule.trigger.type][by] && mouse.has(rule.id) && !done.has(rule.id);
+      return edge && isMissing ? [{ rule, edge }] : [];
     });
   // rules of one layer and trigger are one thing that cannot be done
   const once = (list: { rule: Rule; edge: Edge }[]) =>

@@ -75,15 +75,16 @@ const takesFrom = (piece: Piece, inner: Rule, outer: Rule): boolean => {
   const isSame =
     inner.trigger.type === outer.trigger.type &&
     inner.trigger.direction === outer.trigger.direction;
-  return isSame && ancestry(piece, inner.source).includes(around) && setSame(inner, outer);
+  return isSame && ancestry(piece, inner.source).includes(around) && doSame(inner, outer);
 };
 
-const setSame = (a: Rule, b: Rule): boolean =>
-  a.effects.some(
-    (e) => e.type === "set" && b.effects.some((f) => f.type === "set" && f.trait === e.trait),
-  );
+const doSame = (a: Rule, b: Rule): boolean =>
+  a.effects.length > 0 && JSON.stringify(a.effects) === JSON.stringify(b.effects);
 
-/** The inner layer takes the event: the same on a layer around it seems dead there. */
+/**
+ * The inner layer takes the event, as a control inside something that can be clicked shall. Where
+ * both do the same, one was copied along.
+ */
 const byPlaceAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const rules = rulesOf(project, piece).filter(isPressed);
@@ -100,7 +101,9 @@ const byPlaceAlone = (subject: Inspected): Finding[] => {
           quoted(subject, inner),
           quoted(subject, outer),
         );
-        return [{ ...rivalry(piece, inner, outer, text), variant: node.variant }];
+        const fix = { label: checksWords.removeInnerOne, change: removeRule(piece, inner.id) };
+        const found = rivalry(piece, inner, outer, text);
+        return [{ ...found, severity: "note", fix, variant: node.variant }];
       }),
   );
 };

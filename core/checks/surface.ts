@@ -1,23 +1,22 @@
 import { present } from "../basics";
 import type { Id } from "../basics";
-import { setValues } from "../edit";
 import { findBox, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv } from "../layout";
 import { Resolver, variantKey, variantName } from "../looks";
-import { hiddenIn, isPressed, rulesOf } from "../machine";
+import { hiddenIn, rulesOf } from "../machine";
 import type { MachineEvent } from "../machine";
 import { contrastOf } from "../paint";
 import { ROOT } from "../project";
 import type { Layer, Rule } from "../project";
 import { sceneOf } from "../runtime";
 import { wayTo } from "./explore";
+import { felt } from "./felt";
+import { tabOrder } from "./spoken";
 import type { Edge, Node } from "./explore";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
 
-/** WCAG 2.2 §2.5.8: a target is at least so large in both directions, px. */
-const SMALLEST = 24;
 /** A layer may creep so far from under a pointer before it counts as moved away, px. */
 const CREEP = 1;
 
@@ -25,7 +24,7 @@ const name = ({ piece }: Inspected, id: Id): string =>
   id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
-const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
+export const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
   const out = new Map<string, Node>();
   for (const n of space.nodes) {
     const key = variantKey(piece, n.variant);
@@ -61,35 +60,6 @@ const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, 
     variant: node.variant,
     way: wayTo(project, piece, node),
     text: checksWords.hardReadContrast1(text.name, where, c.ratio, c.ground, c.needed),
-  } satisfies Finding;
-};
-
-/** A layer that is pressed and too small for a finger in a variant. */
-const smallTarget = (subject: Inspected, node: Node, scene: LayoutBox, id: Id) => {
-  const { piece } = subject;
-  const spot = spotAt(scene, id);
-  const placed = findBox(scene, id)?.placed;
-  const layer = piece.layers[id];
-  if (!spot || !placed || !layer || hiddenIn(piece, node.variant, layer)) return null;
-  const { width, height } = spotBounds(spot);
-  const touch = placed.values.touch;
-  const w = width + 2 * touch;
-  const h = height + 2 * touch;
-  // what is drawn together to nothing is on its way out, not a target
-  if (width < 1 || height < 1 || Math.min(w, h) >= SMALLEST) return null;
-  const more = Math.ceil((SMALLEST - Math.min(width, height)) / 2);
-  return {
-    id: findingId("small", id),
-    kind: "small",
-    severity: "warning",
-    layers: [id],
-    rules: [],
-    variant: node.variant,
-    text: checksWords.onlyPxFingerWcag(name(subject, id), w, h, SMALLEST),
-    fix: {
-      label: checksWords.widenTouchAreaBy(more),
-      change: setValues(piece, [{}], { [id]: { touch: more } }),
-    },
   } satisfies Finding;
 };
 
@@ -142,16 +112,15 @@ export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Fi
   const add = (f: Finding | null) => {
     if (f && !out.has(f.id)) out.set(f.id, f);
   };
-  const contacts = rulesOf(project, piece).filter(isPressed);
-  const sources = new Set(contacts.map((r) => r.source ?? ROOT));
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
   for (const node of byVariant(subject).values()) {
     const scene = sceneOf(env, project, resolver, node.state);
     if (!scene) continue;
     for (const text of texts) add(faintText(subject, node, scene, text));
-    for (const id of sources) add(smallTarget(subject, node, scene, id));
+    for (const finding of felt(subject, node, scene)) add(finding);
     yield;
   }
+  for (const finding of tabOrder(env, subject)) add(finding);
   for (const edge of space.edges) {
     for (const event of edge.events) {
       const rule = hoverRule(subject, event);

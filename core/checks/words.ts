@@ -1,3 +1,5 @@
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** What people read in checks. */
 export const checksWords = {
   // drawing.ts
@@ -44,10 +46,11 @@ export const checksWords = {
   // rivals.ts
   doesNothing: (quoted: string, reason: string) => `${quoted} does nothing: ${reason}.`,
   switchLosingOneOff: "Switch the losing one off",
+  removeInnerOne: "Remove the one further in",
   twoRulesWantSame: (quoted: string, quoted2: string) =>
     `Two rules want the same: ${quoted} wins over ${quoted2} only because it stands first.`,
   onTakesWhatWaits: (name: string, quoted: string, quoted2: string) =>
-    `On ${name}, ${quoted} takes what ${quoted2} waits for: there, the second seems dead.`,
+    `On ${name}, ${quoted} answers instead of ${quoted2}, which does just the same around it: one of them is enough.`,
   theseRulesSendOne: (rules: string) =>
     `These rules send one another round without any time passing, and are stopped: ${rules}.`,
   becomesAgain: (name: string, named: string, ms: string, named2: string, ms2: string) =>
@@ -66,6 +69,27 @@ export const checksWords = {
   widenTouchAreaBy: (more: number) => `Widen its touch area by ${more} px`,
   hoveringMovesAwayFrom: (name: string) =>
     `Hovering moves ${name} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+
+  // felt.ts
+  liesOver: (cover: string, name: string, percent: number) =>
+    `${upperFirst(cover)} lies over ${name} and takes the pointer on ${percent} % of it: pressing there does nothing.`,
+  letPointerThrough: (cover: string) => `Let the pointer through ${cover}`,
+
+  // spoken.ts
+  tabGoesFirst: (later: string, first: string) =>
+    `Tab goes to ${later} before ${first}, though ${first} comes first when one reads.`,
+  putBefore: (first: string, later: string) => `Put ${first} before ${later} in the tree`,
+  hasNoRole: (name: string) =>
+    `${upperFirst(name)} can be clicked but has no role: who listens to a screen reader is not told what it is.`,
+  setRole: (role: string) => `Make it a ${role}`,
+  keyIsNeverHeard: (rule: string) =>
+    `“${rule}” does nothing once this is placed: nothing that can have the focus hears the key.`,
+  tabMovesOn: (rule: string) => `“${rule}” does nothing: Tab moves the focus on.`,
+
+  // hovers.ts
+  hoverStays: (name: string, what: string) =>
+    `Hovering ${name} changes ${what} for good: nothing takes that back when the pointer leaves.`,
+  undoWhenItEnds: "Undo when it ends",
 
   // traitspace.ts
   canNeverHappenCondition: (rule: string) =>

@@ -107,16 +107,33 @@ export class Touchable {
     this.#visit(goal, { ...none, copy, clip: null });
   }
 
+  /** The copies that are part of the scene. */
+  get copies(): readonly ActiveInstance[] {
+    return [...this.#copies.values()];
+  }
+
   /** What a pointer at a place of the scene meets; px. */
   hit(scene: LayoutBox, x: number, y: number): Hit | null {
     return hitTest(scene, x, y, "", {
       area: (path, placed) => {
-        const takes = this.#takes.get(path);
-        if (takes !== "union") return takes ?? null;
-        const union = this.#union(path, placed);
-        return union && grown(union, placed.values.touch);
+        const takes = this.#takes.get(path) ?? null;
+        return takes === "union" ? this.areaOf(path, placed) : takes;
       },
     });
+  }
+
+  /** Whether a layer can be seen, and takes the pointer itself. */
+  takesPointer(path: Path): boolean {
+    return this.#takes.has(path);
+  }
+
+  /** The area in which a layer takes the pointer, px of its own; null where it does not. */
+  areaOf(path: Path, placed: LayoutBox): Rect | null {
+    const takes = this.#takes.get(path);
+    if (!takes) return null;
+    const whole = { x: 0, y: 0, width: placed.width, height: placed.height };
+    const area = takes === "union" ? this.#union(path, placed) : whole;
+    return area && grown(area, placed.values.touch);
   }
 
   /** Whether the keyboard's focus can be on a layer: whether one can see it, or scroll to it. */

@@ -162,7 +162,13 @@ export const followCrossingButton: Source = {
   id: "follow-crossing-button",
   kind: "component",
   name: "Follow crossing button",
-  values: { widthMode: "fit", heightMode: "fit", arrange: "row", padding: [8, 8, 8, 8] },
+  values: {
+    widthMode: "fit",
+    heightMode: "fit",
+    arrange: "row",
+    padding: [8, 8, 8, 8],
+    role: "button",
+  },
   traits: [
     trait("following", "Following", ["no", "yes"]),
     trait("pressed", "Pressed", ["no", "yes"]),
@@ -232,7 +238,7 @@ export const menuButton: Source = {
   id: "menu-button",
   kind: "component",
   name: "Menu button",
-  values: { width: 64, height: 64 },
+  values: { width: 64, height: 64, role: "button", label: "Menu" },
   traits: [
     trait("open", "Open", ["no", "yes"]),
     trait("contact", "Contact", ["none", "hovered", "focused", "pressed"]),
@@ -377,6 +383,7 @@ export const sendTicketButton: Source = {
       "body",
       "Body",
       {
+        role: "button",
         x: 20,
         y: 12,
         width: 180,

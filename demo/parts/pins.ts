@@ -28,7 +28,7 @@ export const routeBell: Source = {
   id: "route-bell",
   kind: "component",
   name: "Route bell",
-  values: { width: 72, height: 72 },
+  values: { width: 72, height: 72, role: "button", label: "Route alerts" },
   traits: [
     trait("rings", "Rings", ["no", "yes"]),
     trait("contact", "Contact", ["none", "hovered"]),
@@ -304,7 +304,16 @@ export const pierPin: Source = {
     box(
       "bubble",
       "Bubble",
-      { x: 10, y: 8, width: 180, height: 84, pivot: [50, 116], scale: [0, 0], opacity: 0 },
+      {
+        x: 10,
+        y: 8,
+        width: 180,
+        height: 84,
+        pivot: [50, 116],
+        scale: [0, 0],
+        opacity: 0,
+        role: "button",
+      },
       [
         compound(
           "shape",
@@ -369,7 +378,7 @@ export const pierPin: Source = {
       fill: "#1c2f3a59",
       blur: 3,
     }),
-    box("pin", "Pin", { x: 82, y: 94, width: 36, height: 34 }, [
+    box("pin", "Pin", { x: 82, y: 94, width: 36, height: 34, role: "button" }, [
       polygon("point", "Point", {
         x: 9,
         y: 20,

@@ -11,6 +11,7 @@ export const alertSwitch: Source = {
   kind: "component",
   name: "Alert switch",
   values: {
+    role: "switch",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
@@ -66,6 +67,7 @@ export const bicycleTickBox: Source = {
   kind: "component",
   name: "Bicycle tick box",
   values: {
+    role: "checkbox",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",

@@ -145,7 +145,7 @@ export const Checks = () => {
       <p className="checked quiet" role="status">
         {inspecting ? checksWords.lookingAgain : lookedWords(inspection)}
       </p>
-      {open.length === 0 && (
+      {open.length === 0 && !inspecting && (
         <p className="drawer-empty good">
           <Icon name="tick" size={15} /> {checksWords.nothingFoundWouldTrip}
         </p>
