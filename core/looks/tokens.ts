@@ -61,6 +61,7 @@ export const tokensFor = (type: ValueType): readonly Token["type"][] => {
     case "path":
     case "asset":
     case "family":
+    case "away":
     case "reference":
       return [];
   }

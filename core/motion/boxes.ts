@@ -2,8 +2,8 @@ import { present } from "../basics";
 import { shareBefore } from "../layout";
 import type { LayoutBox, Line } from "../layout";
 import type { Motion } from "../project";
-import { mapFour, propertiesOf } from "../properties";
-import type { Mixing, Value } from "../properties";
+import { AS_IT_CAME, mapFour, propertiesOf } from "../properties";
+import type { AwayPose, Mixing, Value } from "../properties";
 import type { Mix } from "./mix";
 import type { Span } from "./span";
 
@@ -87,16 +87,70 @@ export const frozen = (p: LayoutBox): LayoutBox => stilled(shallow(p));
 export const byId = (list: readonly LayoutBox[]): ReadonlyMap<string, LayoutBox> =>
   new Map(list.map((p) => [p.layer.id, p]));
 
-/** A layer on its way out: it fades, or goes the way it came. */
+/** The pose a layer comes from; null where it fades, as layers do. */
+export const comingFrom = ({ values }: LayoutBox): AwayPose | null =>
+  typeof values.comesFrom === "object" ? values.comesFrom : null;
+
+/** The pose a layer goes to; null where it fades. */
+export const goingTo = (p: LayoutBox): AwayPose | null => {
+  const { goesTo } = p.values;
+  if (typeof goesTo === "object") return goesTo;
+  return goesTo === AS_IT_CAME ? comingFrom(p) : null;
+};
+
+/** The properties a pose speaks of. */
+export const posedKeys = ["scale", "rotation", "opacity", "blur"] as const;
+
+/** A layer in a pose. */
+export const inPose = (p: LayoutBox, pose: AwayPose): LayoutBox => {
+  const { values } = p;
+  const [sx, sy] = values.scale;
+  return {
+    ...p,
+    x: p.x + pose.x,
+    y: p.y + pose.y,
+    values: {
+      ...values,
+      scale: [sx * pose.scale[0], sy * pose.scale[1]],
+      rotation: values.rotation + pose.rotation,
+      opacity: values.opacity * pose.opacity,
+      blur: values.blur + pose.blur,
+    },
+  };
+};
+
+/** A layer on its way from one pose to another; `t` from 0 to 1. */
+const between = (a: LayoutBox, b: LayoutBox, t: number): LayoutBox => {
+  const part = (from: number, to: number): number => from + (to - from) * t;
+  const [v, w] = [a.values, b.values];
+  return {
+    ...a,
+    shapes: a.values,
+    x: part(a.x, b.x),
+    y: part(a.y, b.y),
+    values: {
+      ...v,
+      scale: [part(v.scale[0], w.scale[0]), part(v.scale[1], w.scale[1])],
+      rotation: part(v.rotation, w.rotation),
+      opacity: part(v.opacity, w.opacity),
+      blur: part(v.blur, w.blur),
+    },
+  };
+};
+
+/** A layer on its way out: it fades, goes to a pose, or goes the way it came. */
 export interface Leaving {
   readonly placed: LayoutBox;
   readonly span: Span;
   readonly by: readonly [number, number] | null;
+  readonly to: LayoutBox | null;
 }
 
-export const awayFrom = ({ placed, span, by }: Leaving, now: number): LayoutBox => {
+export const awayFrom = ({ placed, span, by, to }: Leaving, now: number): LayoutBox => {
   const t = span.progressAt(now);
   const shapes = placed.values;
+  // what overshoots on the way out would come back from the other side
+  if (to) return between(placed, to, Math.min(1, t));
   return by
     ? { ...placed, shapes, x: placed.x + by[0] * t, y: placed.y + by[1] * t }
     : { ...placed, shapes, presence: placed.presence * Math.min(1, Math.max(0, 1 - t)) };

@@ -127,9 +127,11 @@ const middleOf = (root: LayoutBox, layer: Id): readonly [number, number] | null 
 /** The value a layer has for a lane's key in a scene; undefined where it is not there. */
 export const laneValue = (scene: LayoutBox, layer: Id, key: string): Value | undefined => {
   const found = findBox(scene, layer)?.placed;
-  if (!found) {
-    return undefined;
-  }
+  return found && valueOfKey(found, key);
+};
+
+/** The value a placed layer has for a lane's key. */
+export const valueOfKey = (found: LayoutBox, key: string): Value | undefined => {
   if (isOneOf(geometry, key)) {
     return found[key];
   }

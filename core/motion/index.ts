@@ -1,4 +1,5 @@
-export { Change, laneLabel, laneValue, movingLayers, restacks } from "./changes";
+export { comingFrom, goingTo, inPose, posedKeys } from "./boxes";
+export { Change, laneLabel, laneValue, movingLayers, restacks, valueOfKey } from "./changes";
 export type { ChangeStep, Moving } from "./changes";
 export { curveOf, isBezier, isSpring, slopeAt } from "./curves/easing";
 export { cssEasing } from "./curves/linear";

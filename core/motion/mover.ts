@@ -9,11 +9,15 @@ import { paired } from "./pairing";
 import {
   appearing,
   byId,
+  comingFrom,
   equal,
   frozen,
   geometry,
+  goingTo,
+  inPose,
   mixableOf,
   mixLines,
+  posedKeys,
   sameWords,
   visibleCorners,
 } from "./boxes";
@@ -379,6 +383,8 @@ export class Mover {
       this.#animations.forget(gone);
       if (how.cut) continue;
       const placed = frozen(seen.get(child.layer.id) ?? child);
+      const by = appearing(timing.motion, placed);
+      const pose = by ? null : goingTo(child);
       const list = (this.#animations.leaving.get(path) ?? []).filter(
         (l) => l.placed.layer.id !== child.layer.id,
       );
@@ -387,9 +393,20 @@ export class Mover {
         {
           placed,
           span: timing.span(timing.ofKey(gone, "presence") ?? timing.ofLayer(gone) ?? how.lane),
-          by: appearing(timing.motion, placed),
+          by,
+          to: pose && inPose(child, pose),
         },
       ]);
+    }
+  }
+
+  /** A layer comes from a pose to how it is: in the time its appearing has, where it has one. */
+  #comeFrom(away: LayoutBox, here: LayoutBox, path: string, around: How, now: number): void {
+    const how: How = { ...around, lane: around.timing.ofKey(path, "presence") ?? around.lane };
+    this.#geometry(away, here, away, path, how, now);
+    for (const key of posedKeys) {
+      const [from, to] = [away.values[key], here.values[key]];
+      if (!equal(from, to)) this.#track(path, key, how, now, from, to, from, null);
     }
   }
 
@@ -417,6 +434,9 @@ export class Mover {
       if (by[1]) this.#track(path, "y", how, now, child.y + by[1], child.y, child.y, null);
       return;
     }
-    this.#track(path, "presence", how, now, ghost?.presence ?? 0, 1, 0, null);
+    const pose = by ? null : comingFrom(child);
+    if (pose && !ghost) this.#comeFrom(inPose(child, pose), child, path, how, now);
+    else if (!pose || (ghost && ghost.presence < 1))
+      this.#track(path, "presence", how, now, ghost?.presence ?? 0, 1, 0, null);
   }
 }

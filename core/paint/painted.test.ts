@@ -49,6 +49,8 @@ const probes: Readonly<Record<PropertyName, Probe | string>> = {
   pivot: shows("box", [0, 0], { rotation: 30 }),
   stack: "puts a layer before its siblings: see the tests of layout",
   visible: shows("box", false),
+  comesFrom: "is seen while the layer comes: see the tests of motion",
+  goesTo: "is seen while the layer goes: see the tests of motion",
   followX: "follows a parent that is given another size: see the tests of layout",
   followY: "follows a parent that is given another size: see the tests of layout",
   touch: "is felt, not seen",

@@ -1,6 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { parseNumber, parseValue, propertySchema, registry, showValue } from "#core/properties";
+import {
+  namedPoses,
+  parseNumber,
+  parseValue,
+  propertySchema,
+  registry,
+  showValue,
+} from "#core/properties";
 import type { Value } from "#core/properties";
 
 describe("numbers as people type them", () => {
@@ -59,6 +66,32 @@ describe("values", () => {
       ok: false,
       error: expect.stringContaining("between") as string,
     });
+  });
+
+  it.each([
+    ["align", "center", "centre"],
+    ["align", "cen", "centre"],
+    ["alignText", "Center", "centre"],
+    ["mixing", "colour", "color"],
+    ["mixing", "colour-dodge", "color-dodge"],
+  ])("understand spellings of elsewhere: %s %s", (key, text, value) => {
+    expect(typed(key, text, "start")).toEqual({ ok: true, value });
+  });
+
+  it("read the pose a layer comes from by name or in parts, and say it back", () => {
+    const pose = { x: 0, y: 24, scale: [0.8, 0.8], rotation: -10, opacity: 0, blur: 4 } as const;
+    const parts = "y 24px, scale 0.8, rotation -10°, opacity 0, blur 4";
+    expect(typed("comesFrom", parts, "fade")).toEqual({ ok: true, value: pose });
+    expect(showValue(pose)).toBe("y 24, scale 0.8, rotation -10, opacity 0, blur 4");
+    expect(showValue({ ...pose, scale: [1, 2] })).toContain("scale 1 2");
+    for (const [name, is] of Object.entries(namedPoses)) {
+      expect(typed("goesTo", name, "fade")).toEqual({ ok: true, value: is });
+      expect(showValue(is)).toBe(name);
+    }
+    expect(typed("goesTo", "as", "fade")).toEqual({ ok: true, value: "as it came" });
+    expect(typed("comesFrom", "as it came", "fade").ok).toBe(false);
+    for (const bad of ["", "x", "y 1 2", "scale -", "opacity 2", "up 4", "x 1, , y 2"])
+      expect(typed("comesFrom", bad, "fade"), bad).toMatchObject({ ok: false });
   });
 
   it("every default is valid, and what is shown can be read back", () => {

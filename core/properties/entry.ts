@@ -1,5 +1,6 @@
 import { hundredths } from "./rounding";
 import { parseNumber } from "./arithmetic";
+import { parsePose, poseText } from "./away";
 import { parseColour } from "../colour";
 import { gradientText, parseGradient } from "./gradient";
 import { ENDLESS } from "./registry";
@@ -94,13 +95,34 @@ const parseFlag: Parser<"flag"> = (text) => {
   return ["no", "false", "0"].includes(word) ? good(false) : bad(propertiesWords.yesOrNo);
 };
 
+/** The spelling that is offered, for one that is used elsewhere. */
+const spellings = [
+  ["center", "centre"],
+  ["gray", "grey"],
+  ["colour", "color"],
+] as const;
+const british = (word: string, of: readonly string[]): string => {
+  if (word === "" || of.some((o) => o.toLowerCase().startsWith(word))) return word;
+  const meant = spellings.find(([typed]) => word.includes(typed) || typed.startsWith(word));
+  if (!meant) return word;
+  const [typed, offered] = meant;
+  return word.includes(typed) ? word.replace(typed, offered) : offered;
+};
+
 /** What is offered, or the beginning of it. */
 const parseChoice: Parser<"choice"> = (text, _current, { of }) => {
-  const word = text.trim().toLowerCase();
+  const word = british(text.trim().toLowerCase(), of);
   const found =
     of.find((o) => o.toLowerCase() === word) ??
     of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
   return found === undefined ? bad(propertiesWords.one(of.join(", "))) : good(found);
+};
+
+const parseAway: Parser<"away"> = (text, _current, { words }) => {
+  const word = text.trim().toLowerCase();
+  const known = words.find((w) => word !== "" && w.startsWith(word));
+  const value = known ?? parsePose(word);
+  return value === null ? bad(propertiesWords.poseIsWritten) : good(value);
 };
 
 const asItIs = (text: string): Parsed => good(text);
@@ -119,6 +141,7 @@ const parsers: { readonly [K in TypeName]: Parser<K> } = {
   asset: asItIs,
   family: asItIs,
   style: asItIs,
+  away: parseAway,
   reference: asItIs,
 };
 
@@ -167,5 +190,6 @@ export const showValue = (value: Value): string => {
   if ("stops" in value) return gradientText(value);
   if ("fit" in value) return typeof value.picture === "string" ? "picture" : value.picture.name;
   if ("name" in value) return value.name;
+  if ("opacity" in value) return poseText(value);
   return listText(value);
 };

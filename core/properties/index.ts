@@ -1,4 +1,6 @@
 export { parseNumber } from "./arithmetic";
+export { AS_IT_CAME, FADE, HERE, namedPoses, poseText } from "./away";
+export type { AwayPose } from "./away";
 export type { Asset, FontAsset, IconAsset, IconShape, PictureAsset } from "./assets";
 export { parseValue, showValue } from "./entry";
 export { USUAL_FAMILY, families } from "./families";

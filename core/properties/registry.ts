@@ -1,4 +1,5 @@
 import { present } from "../basics";
+import { AS_IT_CAME, FADE } from "./away";
 import { layerKinds } from "./kinds";
 import type { LayerKind } from "./kinds";
 import { USUAL_FAMILY, weights } from "./families";
@@ -95,6 +96,8 @@ const entries = {
   pivot: entry(all, { is: "pair", min: -1000, max: 1000, unit: "%" }, [50, 50], "pair"),
   stack: entry(all, number("", -1000, 1000), 0, "step"),
   visible: entry(all, flag, true, "layout"),
+  comesFrom: entry(all, { is: "away", words: [FADE] }, FADE, "step"),
+  goesTo: entry(all, { is: "away", words: [AS_IT_CAME, FADE] }, AS_IT_CAME, "step"),
   followX: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
   followY: entry(all, choice("start", "end", "both", "centre", "scale"), "start", "layout"),
   touch: entry(all, number("px", 0, 200), 0, "step"),

@@ -27,6 +27,14 @@ const shadowSchema = z.strictObject({
 });
 export const shadowsSchema = z.array(shadowSchema).max(12);
 const pair = z.tuple([finite, finite]);
+const poseSchema = z.strictObject({
+  x: finite,
+  y: finite,
+  scale: z.tuple([z.number().min(-100).max(100), z.number().min(-100).max(100)]),
+  rotation: finite,
+  opacity: z.number().min(0).max(1),
+  blur: z.number().min(0).max(500),
+});
 const stops = z
   .array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema }))
   .min(2, propertiesWords.gradientNeedsAtLeast)
@@ -56,7 +64,7 @@ export const valueSchema = (type: ValueType): z.ZodType => {
     case "flag":
       return z.boolean();
     case "choice":
-      // a choice offers something
+      // a choice offers something, here and below
       return z.enum(type.of as [string, ...string[]]);
     case "text":
       return z.string().max(5000);
@@ -73,6 +81,8 @@ export const valueSchema = (type: ValueType): z.ZodType => {
       return fillSchema;
     case "shadows":
       return shadowsSchema;
+    case "away":
+      return z.union([z.enum(type.words as [string, ...string[]]), poseSchema]);
     case "family":
       return z.string().min(1).max(80);
     case "asset":

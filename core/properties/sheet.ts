@@ -43,6 +43,8 @@ const entries: Readonly<Record<PropertyName, SheetEntry>> = {
   pivot: place(labels.pivot),
   stack: place(labels.stack),
   visible: place(labels.visible),
+  comesFrom: place(labels.comesFrom),
+  goesTo: place(labels.goesTo),
   followX: place(labels.followX),
   followY: place(labels.followY),
   touch: place(labels.touch),

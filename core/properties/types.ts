@@ -1,5 +1,6 @@
 import type { Id } from "../basics";
 import type { IconAsset, PictureAsset } from "./assets";
+import type { AwayPose } from "./away";
 import type { LayerKind } from "./kinds";
 
 /**
@@ -70,7 +71,8 @@ export type Value =
   | Gradient
   | PictureFill
   | IconAsset
-  | PictureAsset;
+  | PictureAsset
+  | AwayPose;
 
 /** Refers to a token, whose value is taken instead. */
 export interface Bound {
@@ -109,6 +111,8 @@ export type ValueType =
   | { readonly is: "asset"; readonly of: "picture" | "icon" }
   | { readonly is: "family" }
   | { readonly is: "style" }
+  /** how a layer looks before it comes or after it has gone; or one of the words */
+  | { readonly is: "away"; readonly words: readonly string[] }
   | { readonly is: "reference" };
 
 /** The values of a type of values. */
@@ -136,6 +140,7 @@ export type ValueOf<T extends ValueType> = T extends {
           shadows: readonly Shadow[];
           asset: Id;
           family: string;
+          away: string | AwayPose;
           style: Id;
           reference: Id;
         }[T["is"]];

@@ -17,6 +17,8 @@ export const propertiesWords = {
   yesOrNo: "yes or no",
   one: (of: string) => `one of ${of}`,
   colourSuch1f6f5cHsl: "a colour such as #1f6f5c, hsl(160 56% 28%) or none",
+  poseIsWritten:
+    "a word such as fade, pops up or from below, or parts such as y 24, scale 0.8, opacity 0",
   notPossibleValue: "not a possible value",
 
   // schema.ts
@@ -40,6 +42,8 @@ export const labels = {
   pivot: "turns about",
   stack: "raised by",
   visible: "shown",
+  comesFrom: "comes from",
+  goesTo: "goes to",
   followX: "follows across",
   followY: "follows down",
   touch: "touch area beyond",

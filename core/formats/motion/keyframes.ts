@@ -1,7 +1,19 @@
 import type { Id } from "../../basics";
 import { plainText } from "../../basics";
+import { findBox } from "../../layout";
 import type { LayoutBox } from "../../layout";
-import { cssEasing, goesOf, laneValue, lengthOf, movingLayers, timingOf } from "../../motion";
+import {
+  comingFrom,
+  cssEasing,
+  goesOf,
+  goingTo,
+  inPose,
+  lengthOf,
+  movingLayers,
+  posedKeys,
+  timingOf,
+  valueOfKey,
+} from "../../motion";
 import type { Easing, Lane, Motion } from "../../project";
 import type { Value } from "../../properties";
 
@@ -39,6 +51,33 @@ const LAST = 0.9999;
 const sayable = (key: string, value: Value | undefined): value is Value =>
   value !== undefined && !(key === "fill" && typeof value === "object");
 
+/** A layer before and after a change; null where it is not there. */
+interface Ends {
+  readonly from: LayoutBox | null;
+  readonly to: LayoutBox | null;
+  /** whether it comes from a pose or goes to one, instead of fading */
+  readonly isPosed: boolean;
+}
+
+const poseKeys = ["x", "y", ...posedKeys];
+
+const endsOf = (before: LayoutBox, after: LayoutBox, layer: Id): Ends => {
+  const from = findBox(before, layer)?.placed ?? null;
+  const to = findBox(after, layer)?.placed ?? null;
+  const comes = !from && to && comingFrom(to);
+  if (comes) return { from: inPose(to, comes), to, isPosed: true };
+  const goes = !to && from && goingTo(from);
+  if (goes) return { from, to: inPose(from, goes), isPosed: true };
+  return { from, to, isPosed: false };
+};
+
+/** The keys of a pose that it changes. */
+const posedIn = ({ from, to }: Ends): string[] =>
+  poseKeys.filter((key) => JSON.stringify(valueAt(from, key)) !== JSON.stringify(valueAt(to, key)));
+
+const valueAt = (box: LayoutBox | null, key: string): Value | undefined =>
+  box ? valueOfKey(box, key) : undefined;
+
 /** Writes the keyframes of a change, and notes what CSS cannot say. */
 class KeyframeWriter {
   readonly blocks: string[] = [];
@@ -57,9 +96,14 @@ class KeyframeWriter {
     const css = this.className(name);
     const animations: string[] = [];
     const rules: string[] = [];
-    for (const key of keys) {
-      const lane = timingOf(this.motion, { layer, key });
-      const keyframes = this.keyframes(layer, key, lane);
+    const ends = endsOf(this.from, this.to, layer);
+    const posed = keys.flatMap((key) =>
+      key === "presence" && ends.isPosed ? posedIn(ends) : [key],
+    );
+    for (const key of posed) {
+      const asked = ends.isPosed ? "presence" : key;
+      const lane = timingOf(this.motion, { layer, key: asked });
+      const keyframes = this.keyframes(ends, key, lane);
       if (!keyframes) {
         this.left.push(`${name}: ${key}`);
         continue;
@@ -94,10 +138,10 @@ class KeyframeWriter {
   }
 
   /** The stops of one property; null when CSS cannot say them. */
-  private keyframes(layer: Id, key: string, lane: Lane): string | null {
+  private keyframes(ends: Ends, key: string, lane: Lane): string | null {
     const say = declarations[key];
-    const b = laneValue(this.to, layer, key) ?? (key === "presence" ? 0 : undefined);
-    const a = laneValue(this.from, layer, key) ?? (key === "presence" ? 0 : b);
+    const b = valueAt(ends.to, key) ?? (key === "presence" ? 0 : undefined);
+    const a = valueAt(ends.from, key) ?? (key === "presence" ? 0 : b);
     if (!say || !sayable(key, a) || !sayable(key, b)) return null;
     const poses = lane.key === key ? (lane.poses ?? []) : [];
     // in CSS a keyframe says how the stretch after it goes, a pose how the one before it does

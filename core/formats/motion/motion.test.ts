@@ -138,4 +138,16 @@ describe("a change as CSS keyframes", () => {
       ),
     ).toContain("Not in CSS: card: shadow.");
   });
+
+  it("what comes from a pose moves there, in the time of its appearing", () => {
+    const comesFrom = { x: 0, y: 24, scale: [0, 0], rotation: 0, opacity: 1, blur: 0 } as never;
+    const tick = place("tick", { y: 10 }, { comesFrom });
+    const css = cssKeyframes("Sent", stage(place("a")), stage(place("a"), tick), tween(100));
+    expect(css).toContain("top: 34px");
+    expect(css).toContain("scale: 0 0");
+    expect(css).not.toContain("opacity");
+    expect(css).not.toContain("left:");
+    const gone = cssKeyframes("Sent", stage(place("a"), tick), stage(place("a")), tween(100));
+    expect(gone).toMatch(/100% \{ scale: 0 0;/);
+  });
 });
