@@ -148,6 +148,8 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
 /** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
 const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
   if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
+  if (trigger.type === "drag" && trigger.way === "free")
+    return `is carried ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
   if (trigger.type === "drag")
     return `is dragged ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
   if (trigger.type === "reached") return `has played to ${trigger.ms ?? 0} ms`;

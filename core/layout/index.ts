@@ -12,7 +12,7 @@ export {
   wayInto,
 } from "./bounds";
 export type { Affine, ShownBox } from "./bounds";
-export { boxAt, chainTo } from "./chain";
+export { boxAt, chainTo, withBox } from "./chain";
 export { facesFor, widthOf } from "./fonts";
 export type { Face, FontBook } from "./fonts";
 export { findBox, hitTest, toLocal, toParent } from "./hit";

@@ -1,7 +1,7 @@
 import type { Id } from "../basics";
 import type { Motion, Rule, TriggerType } from "../project";
 import type { State } from "./state";
-import type { Path } from "./types";
+import type { Path, Point } from "./types";
 
 /** What a step did, for the log and for motion. `state` is the state right after it. */
 export type MachineEvent = { readonly at: number; readonly state: State } & (
@@ -57,6 +57,8 @@ export type MachineEvent = { readonly at: number; readonly state: State } & (
       readonly rule: Id;
       readonly progress: number;
       readonly motion: Motion;
+      /** the layer that keeps with the hand; null along a line */
+      readonly carries: Carrying | null;
     }
   | {
       readonly type: "dropped";
@@ -64,6 +66,7 @@ export type MachineEvent = { readonly at: number; readonly state: State } & (
       readonly rule: Id;
       readonly done: boolean;
       readonly motion: Motion;
+      readonly carries: Carrying | null;
     }
   | { readonly type: "loop"; readonly rules: readonly { readonly path: Path; readonly rule: Id }[] }
   | { readonly type: "signalled"; readonly path: Path; readonly signal: Id }
@@ -85,6 +88,17 @@ export type MachineEvent = { readonly at: number; readonly state: State } & (
   | { readonly type: "missed"; readonly layer: Path }
   | { readonly type: "leftPressed"; readonly layer: Path }
 );
+
+/**
+ * A layer that keeps with the hand: how far it has come, px, how far it may lean, degrees, and the
+ * whole motion of its rule.
+ */
+export interface Carrying {
+  readonly source: Path;
+  readonly by: Point;
+  readonly lean: number;
+  readonly motion: Motion;
+}
 
 /** A copy as it is after a part of a rule's effects, and how it gets there. */
 export interface Move {

@@ -1,8 +1,10 @@
 import { entryOf, isOneOf, present } from "../basics";
-import { boxAt } from "../layout";
+import { boxAt, chainTo, spotAt, wayInto, withBox } from "../layout";
 import type { LayoutBox } from "../layout";
-import { ROOT } from "../project";
+import { ROOT, byOrder } from "../project";
 import type { Motion } from "../project";
+import type { Pair } from "../properties";
+import { Carried, flightOf } from "./carried";
 import { Scrubber } from "./scrubber";
 import { isPosed, ChangeTiming } from "./change-timing";
 import { paired } from "./pairing";
@@ -23,6 +25,8 @@ import {
 } from "./boxes";
 import { mixOf } from "./mix";
 import type { Mix } from "./mix";
+import { Span } from "./span";
+import { lengthOf } from "./timing";
 import { MixTrack, NumberTrack, numbersIn, KeyframeTrack } from "./track";
 import { ActiveAnimations } from "./active-animations";
 import type { Dissolving } from "./active-animations";
@@ -51,6 +55,9 @@ export class Mover {
   #subject = "";
   readonly #animations = new ActiveAnimations();
   #held = new Scrubber();
+  #carried: Carried | null = null;
+  /** the layer that was thrown: it comes anew where it is next */
+  #thrown: { readonly path: string; readonly span: Span } | null = null;
 
   /**
    * Sets a new target. `subject` names what is shown (another subject is another scene, which comes
@@ -78,7 +85,7 @@ export class Mover {
     const span = this.#held.take(what, now);
     if (span)
       this.#turn(
-        next,
+        this.#holding(next),
         new ChangeTiming({ ...motion, kind: "tween", duration: Infinity }, now, within, span),
         now,
         this.#subject,
@@ -87,17 +94,74 @@ export class Mover {
   }
 
   /**
+   * A hand carries a layer freely: so far (px of the scene) it has come, and it leans so far at
+   * most (degrees).
+   */
+  carry(path: string, by: Pair, lean: number, now: number): void {
+    if (this.#carried?.path !== path || this.#carried.endsBack) {
+      const from = this.#carried?.path === path ? this.#carried.at(now) : null;
+      this.#carried = new Carried(path, lean, from, now);
+    }
+    const around = this.#target && spotAt(this.#target, path)?.parent;
+    this.#carried.move(around ? wayInto(around, ...by) : by, now);
+  }
+
+  /**
    * What a hand moved goes on to its target by itself, from where it is and as fast as the hand
-   * was.
+   * was. What it carried goes back to its place.
    */
   letGo(motion: Motion, now: number): void {
     const end = this.#held.letGo(motion, now);
     if (end !== null) this.#animations.until(end);
+    this.#carried?.goBack(new Span(now, now, now + lengthOf(motion), motion.easing), now);
+  }
+
+  /**
+   * What a hand carried flies off the way it was thrown, out of the scene; the next target shows it
+   * anew. For people who asked for less motion it fades where it is.
+   */
+  throwOff(motion: Motion, now: number): void {
+    const carried = this.#carried;
+    const scene = this.sample(now);
+    this.#carried = null;
+    if (!carried || !scene) return;
+    const way = chainTo(scene, carried.path);
+    const thrown = way.at(-1)?.placed;
+    const parent = way.at(-2)?.path;
+    if (!thrown || parent === undefined) return;
+    const length = lengthOf(motion);
+    const flight =
+      motion.kind === "fade"
+        ? null
+        : flightOf(scene, thrown, carried.at(now), carried.speedAt(now), length);
+    const span = new Span(now, now, now + (flight?.ms ?? length), "linear");
+    this.#thrown = { path: carried.path, span };
+    this.#animations.leaving.set(parent, [
+      ...(this.#animations.leaving.get(parent) ?? []),
+      { placed: frozen(thrown), span, by: null, to: flight?.to ?? null },
+    ]);
+    this.#animations.until(span.end);
+  }
+
+  /** A target in which what is carried has its present place and depth still. */
+  #holding(next: LayoutBox): LayoutBox {
+    const path = this.#carried?.path;
+    const held = path !== undefined && this.#target && boxAt(this.#target, path);
+    if (!held) return next;
+    const parent = chainTo(next, path).at(-2)?.path;
+    return parent === undefined
+      ? next
+      : withBox(next, parent, (p) => ({
+          ...p,
+          children: p.children
+            .map((c) => (c.layer.id === held.layer.id ? held : c))
+            .sort((a, b) => a.values.stack - b.values.stack || byOrder(a.layer, b.layer)),
+        }));
   }
 
   #turn(next: LayoutBox, timing: ChangeTiming, now: number, subject: string): void {
     const { motion, within } = timing;
-    const shown = this.sample(now);
+    const shown = this.#uncarried(now);
     const other = this.#subject !== subject;
     const cut =
       motion.kind === "cut" ||
@@ -128,6 +192,18 @@ export class Mover {
     const fading = motion.kind === "fade" ? root : null;
     this.#walk(old, next, seen, "", { cut, fading, timing, lane: undefined }, now);
     if (!cut) this.#animateLanes(old, next, seen, timing, now);
+    this.#comeAnew(cut);
+  }
+
+  /** What was thrown comes where it is now, while it flies off: nothing of it moves there. */
+  #comeAnew(cut: boolean): void {
+    const thrown = this.#thrown;
+    this.#thrown = null;
+    if (!thrown || cut) return;
+    const { path, span } = thrown;
+    this.#animations.forget(path);
+    const presence = new NumberTrack(span, "presence", [0], [1], 1, []);
+    this.#animations.tracks.set(path, new Map([["presence", presence]]));
   }
 
   /** Lanes of what does not change otherwise: they go through their poses and come back. */
@@ -170,6 +246,8 @@ export class Mover {
   /** Drops all movement: what is shown is the target. */
   stop(): void {
     this.#held.drop();
+    this.#carried = null;
+    this.#thrown = null;
     this.#animations.clear();
   }
 
@@ -178,7 +256,7 @@ export class Mover {
    * running).
    */
   replace(next: LayoutBox, subject: string): void {
-    this.#target = next;
+    this.#target = this.#holding(next);
     if (subject !== this.#subject) this.stop();
     this.#subject = subject;
   }
@@ -188,12 +266,14 @@ export class Mover {
    * moves.
    */
   endsAt(): number {
-    return this.#animations.endsAt();
+    const back = this.#carried?.endsBack === true ? this.#carried.endsAt() : 0;
+    return Math.max(back, this.#animations.endsAt());
   }
 
   /** Whether what is shown changes by itself after a time. */
   movesAfter(now: number): boolean {
-    return this.#animations.movesAfter(now);
+    const isCarried = this.#carried !== null && this.#carried.endsAt() > now;
+    return isCarried || this.#animations.movesAfter(now);
   }
 
   /**
@@ -201,6 +281,20 @@ export class Mover {
    * when nothing moves.
    */
   sample(now: number): LayoutBox | null {
+    const scene = this.#uncarried(now);
+    if (this.#carried?.isBack(now)) this.#carried = null;
+    if (!scene || !this.#carried) return scene;
+    const { x, y, rotation } = this.#carried.at(now);
+    return withBox(scene, this.#carried.path, (p) => ({
+      ...p,
+      shapes: p.shapes === undefined ? p.values : p.shapes,
+      x: p.x + x,
+      y: p.y + y,
+      values: { ...p.values, rotation: p.values.rotation + rotation },
+    }));
+  }
+
+  #uncarried(now: number): LayoutBox | null {
     return this.#target && this.#animations.sample(this.#target, now);
   }
 

@@ -56,6 +56,6 @@ export type {
 } from "./types";
 export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
-export { dragDirections } from "../vocabulary/triggers/drag/schema";
+export { dragDirections, dragWays } from "../vocabulary/triggers/drag/schema";
 export { focusBy } from "./scalars";
 export { FORMAT, isNewer, isOlder, upgradeChange, upgradeValue } from "./format";

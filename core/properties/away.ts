@@ -1,18 +1,5 @@
 import { hundredths } from "./rounding";
-import type { Pair } from "./types";
-
-/**
- * How a layer looks while it is away: what is added to its place (px), multiplied with its scale
- * and opacity, and added to its rotation (degrees) and its blur (px).
- */
-export interface AwayPose {
-  readonly x: number;
-  readonly y: number;
-  readonly scale: Pair;
-  readonly rotation: number;
-  readonly opacity: number;
-  readonly blur: number;
-}
+import type { AwayPose } from "./types";
 
 /** As the layer itself is. */
 export const HERE: AwayPose = { x: 0, y: 0, scale: [1, 1], rotation: 0, opacity: 1, blur: 0 };

@@ -1,6 +1,5 @@
 export { parseNumber } from "./arithmetic";
 export { AS_IT_CAME, FADE, HERE, namedPoses, poseText } from "./away";
-export type { AwayPose } from "./away";
 export type { Asset, FontAsset, IconAsset, IconShape, PictureAsset } from "./assets";
 export { parseValue, showValue } from "./entry";
 export { USUAL_FAMILY, families } from "./families";
@@ -31,6 +30,7 @@ export {
 } from "./schema";
 export { fits, isBound } from "./types";
 export type {
+  AwayPose,
   Bound,
   Fill,
   Four,

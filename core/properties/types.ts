@@ -1,6 +1,5 @@
 import type { Id } from "../basics";
 import type { IconAsset, PictureAsset } from "./assets";
-import type { AwayPose } from "./away";
 import type { LayerKind } from "./kinds";
 
 /**
@@ -59,6 +58,19 @@ export interface PictureFill {
 }
 
 export type Fill = string | Gradient | PictureFill;
+
+/**
+ * How a layer looks while it is away: what is added to its place (px), multiplied with its scale
+ * and opacity, and added to its rotation (degrees) and its blur (px).
+ */
+export interface AwayPose {
+  readonly x: number;
+  readonly y: number;
+  readonly scale: Pair;
+  readonly rotation: number;
+  readonly opacity: number;
+  readonly blur: number;
+}
 
 /** A value of a layer's property as layout, motion and painting take it. */
 export type Value =

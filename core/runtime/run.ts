@@ -379,6 +379,9 @@ export class Run {
 
   #follow(event: Extract<MachineEvent, { type: "dragging" }>): void {
     const target = this.#target(event.state);
+    const { carries } = event;
+    if (carries)
+      this.#mover.carry(withinScreen(carries.source), carries.by, carries.lean, event.at);
     if (target)
       this.#mover.drag(
         target,
@@ -391,6 +394,8 @@ export class Run {
   }
 
   #drop(event: Extract<MachineEvent, { type: "dropped" }>): void {
+    const flight = event.done ? event.carries?.motion : undefined;
+    if (flight) this.#mover.throwOff(this.#calm ? calmed(flight) : flight, event.at);
     this.#mover.letGo(event.motion, event.at);
     if (!event.done)
       this.#aim(

@@ -6,7 +6,7 @@ import { liveAt, propagationPath, split } from "../chain";
 import { enabledOn, fireAll, written } from "../rules/fire";
 import { rulesOf } from "../piece";
 import { sameSurface } from "../surface";
-import type { Emit } from "../events";
+import type { Carrying, Emit } from "../events";
 import { changed } from "../state";
 import type { ActiveDrag, State } from "../state";
 import type { Path, Point } from "../types";
@@ -18,8 +18,17 @@ export const SLOP = 4;
 const LOOK_BACK = 80;
 
 /** What a drag trigger says when it leaves something out: px, share of the travel, px/s. */
-export const usualDrag = { direction: "right", travel: 120, part: 0.5, speed: 500 } as const;
+export const usualDrag = {
+  way: "line",
+  lean: 8,
+  direction: "right",
+  travel: 120,
+  part: 0.5,
+  speed: 500,
+} as const;
 const saidBy = (t: Trigger) => ({
+  way: t.way ?? usualDrag.way,
+  lean: t.lean ?? usualDrag.lean,
   direction: t.direction ?? usualDrag.direction,
   travel: Math.max(1, t.travel ?? usualDrag.travel),
   part: t.part ?? usualDrag.part,
@@ -46,6 +55,16 @@ const along = (t: Trigger, [x, y]: Point): number => {
 const heads = (t: Trigger, way: Point): boolean =>
   along(t, way) >= SLOP && along(t, way) >= Math.hypot(...way) * Math.SQRT1_2 - 1e-9;
 
+const isFree = (rule: Rule): boolean => saidBy(rule.trigger).way === "free";
+
+/** Of rules for drags of a layer the one that a way begins: a free one wherever it goes. */
+const begunBy = (rules: readonly Rule[], way: Point): Rule | undefined => {
+  const headed = rules.find((r) => heads(r.trigger, way));
+  if (headed || Math.hypot(...way) < SLOP) return headed;
+  const free = rules.filter(isFree);
+  return free.sort((a, b) => along(b.trigger, way) - along(a.trigger, way))[0];
+};
+
 /**
  * The drag that a way from where it was pressed begins: in the innermost copy that listens, its
  * innermost layer that does.
@@ -59,7 +78,7 @@ const beginning = (
   for (const { live, layers } of propagationPath(project, state, chain)) {
     for (const layer of layers) {
       const rules = enabledOn(project, state, live, layer, listensFor("drag"));
-      const rule = rules.find((r) => heads(r.trigger, way));
+      const rule = begunBy(rules, way);
       if (rule) return { at: live.path, rule: rule.id, source: `${live.path}/${layer}` };
       if (rules.length) break;
     }
@@ -110,6 +129,9 @@ export const moveTo = (project: Project, state: State, to: Point, emit: Emit): S
   if (now && (along(now.trigger, way) > 0 || drag.progress !== 0))
     return follow(moved, now, way, emit);
   const began = beginning(project, moved, pressed, way);
+  // what keeps with the hand does so back past its beginning, too
+  const goesOn = now && isFree(now) && (!began || began.rule === now.id);
+  if (goesOn) return follow(moved, now, way, emit);
   if (!began) return moved;
   const rule = present(ruleAt(project, moved, began));
   // what is dragged is no click and is not held, in any copy
@@ -134,9 +156,19 @@ const follow = (state: State, rule: Rule, way: Point, emit: Emit): State => {
     rule: rule.id,
     progress,
     motion: rule.motion,
+    carries: carriedBy(rule, drag.source, way),
   });
   return next;
 };
+
+/** How far the pointer is from where it pressed, px. */
+const wayOf = ({ pointer: { trail, grip } }: State): Point => {
+  const here = trail.at(-1)?.point;
+  return here && grip ? [here[0] - grip[0], here[1] - grip[1]] : [0, 0];
+};
+
+const carriedBy = (rule: Rule, source: Path, by: Point): Carrying | null =>
+  isFree(rule) ? { source, by, lean: saidBy(rule.trigger).lean, motion: rule.motion } : null;
 
 /** How fast the pointer goes along a direction, px/s, over the last moments. */
 const speedOf = (state: State, trigger: Trigger): number => {
@@ -175,6 +207,7 @@ export const drop = (project: Project, state: State, cancelled: boolean, emit: E
     rule: rule.id,
     done,
     motion,
+    carries: carriedBy(rule, drag.source, wayOf(state)),
   });
   if (!done) return free;
   const { layer } = split(drag.source);

@@ -2,11 +2,17 @@ import { z } from "zod";
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
 
+/** Along a line that the rule says, or wherever the hand goes. */
+export const dragWays = ["line", "free"] as const;
+
 /**
- * Where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s) from which
+ * Whether what is dragged keeps with the hand, and how far it leans by its speed then, degrees;
+ * where to; how far the whole way is, px; the share of it (0–1) or the speed (px/s) from which
  * letting go does it.
  */
 export const drag = {
+  way: z.enum(dragWays),
+  lean: z.number().min(0).max(90),
   direction: z.enum(dragDirections),
   travel: z.number().min(1).max(1e4),
   part: z.number().min(0).max(1),
