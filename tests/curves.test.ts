@@ -14,7 +14,7 @@ import {
   curveOf,
   laneValue,
   lastsFor,
-  presets,
+  namedCurves,
   springFrom,
 } from "#core/motion";
 import { paint, svgDocument } from "#core/paint";
@@ -77,7 +77,7 @@ describe("in Chromium", () => {
 
   it("springs, bounces and the rest are what their linear() says, within the error it states", async () => {
     const curves: Easing[] = [
-      ...presets.map((p) => p.easing),
+      ...namedCurves.map((p) => p.easing),
       ...[0.1, 0.3, 0.6, 0.8].map((bounciness) => springFrom({ swing: 400, bounciness })),
       { kind: "bounce", times: 6, keeps: 0.6 },
       { kind: "windup", back: 0.4 },

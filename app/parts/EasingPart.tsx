@@ -1,7 +1,16 @@
 import { Form } from "react-bootstrap";
-import { cssWords, presets, springFrom, swingOf } from "#core/motion";
+import {
+  cssWords,
+  isSpring,
+  namedCurves,
+  settlingTime,
+  springLasting,
+  swingOf,
+} from "#core/motion";
 import type { Easing } from "#core/project";
 import { NumberField } from "../ui/fields/NumberField";
+import { SearchPick } from "../ui/fields/SearchPick";
+import { CurveMark } from "./CurveMark";
 import { partsWords } from "./words";
 
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";
@@ -14,23 +23,34 @@ const kindOf = (e: Easing): Kind | null => {
   return !("kind" in e) ? "bézier" : e.kind;
 };
 
-/** What each kind begins with. */
-const fresh: Readonly<Record<Kind, Easing>> = {
-  bézier: [0.3, 0, 0.2, 1],
-  spring: { kind: "spring", mass: 1, stiffness: 223.8, damping: 18.55 },
-  bounce: { kind: "bounce", times: 3, keeps: 0.3 },
-  windup: { kind: "windup", back: 0.12 },
-  steps: { kind: "steps", count: 6, jump: "end" },
-};
-const kindWords: Readonly<Record<Kind, string>> = {
-  bézier: partsWords.bZier,
-  spring: "spring",
-  bounce: "bounce",
-  windup: partsWords.windUp,
-  steps: "steps",
-};
-
 const same = (a: Easing, b: Easing): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+const BEZIER = "bézier";
+/** It has a name, and so needs no numbers. */
+const namedOvershoot = namedCurves.find((c) => kindOf(c.easing) === "bézier")?.name;
+
+/** What a curve of one's own begins with. */
+const bezier: Easing = [0.3, 0, 0.2, 1];
+
+/** All curves that are offered, each with a little picture. */
+const offered: readonly {
+  readonly value: string;
+  readonly words: string;
+  readonly easing: Easing;
+}[] = [
+  ...cssWords.map((w) => ({ value: w, words: w, easing: w })),
+  ...namedCurves.map(({ name, easing }) => ({ value: name, words: name, easing })),
+  { value: BEZIER, words: partsWords.bZier, easing: bezier },
+];
+const choices = offered.map((o) => ({ ...o, mark: <CurveMark easing={o.easing} /> }));
+
+/** Which of the curves that are offered one is. */
+const chosenIn = (easing: Easing): string => {
+  const exact = offered.find((o) => same(o.easing, easing));
+  if (exact) return exact.value;
+  const kind = kindOf(easing);
+  return offered.find((o) => kindOf(o.easing) === kind && kind !== "bézier")?.value ?? BEZIER;
+};
 const hundredth = (n: number): number => Math.round(n * 100) / 100;
 
 const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) => void }) => {
@@ -118,20 +138,20 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
         </>
       );
     case "spring": {
-      const { swing, bounciness } = swingOf(easing);
-      const set = (s: number, b: number) =>
-        onChange(springFrom({ swing: s, bounciness: b }, easing.mass));
+      const { bounciness } = swingOf(easing);
+      const time = settlingTime(easing);
+      const set = (ms: number, b: number) => onChange(springLasting(ms, b, easing.mass));
       return (
         <>
-          <span>{partsWords.swing}</span>
+          <span>{partsWords.inTime}</span>
           <NumberField
-            label={partsWords.swingSpringMilliseconds}
-            title={partsWords.howLongWouldTake}
-            value={Math.round(swing)}
+            label={partsWords.timeOfSpring}
+            title={partsWords.untilWithinThousandth}
+            value={time}
             min={40}
-            max={6000}
+            max={20_000}
             step={20}
-            onChange={(n) => set(n, bounciness)}
+            onChange={(ms) => set(ms, bounciness)}
           />
           <span>{partsWords.ms}</span>
           <NumberField
@@ -141,7 +161,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={-90}
             max={97}
             step={2}
-            onChange={(n) => set(swing, n / 100)}
+            onChange={(n) => set(time, n / 100)}
           />
           <span>{partsWords.bouncy}</span>
         </>
@@ -155,46 +175,25 @@ export const EasingPart = ({
   easing,
   onChange,
   label = "Easing",
+  duration,
 }: {
   easing: Easing;
   onChange: (e: Easing) => void;
   label?: string;
+  /** how long it takes, ms: a spring that is chosen takes as long */
+  duration?: number;
 }) => {
-  const kind = kindOf(easing);
-  const preset = presets.find((p) => same(p.easing, easing));
-  const made = preset ? `preset ${preset.name}` : `kind ${kind ?? ""}`;
+  const chosen = chosenIn(easing);
+  const pick = (value: string) => {
+    const next = offered.find((o) => o.value === value)?.easing;
+    if (next === undefined) return;
+    // a spring takes the time that what was before it took
+    onChange(isSpring(next) && duration ? springLasting(duration, swingOf(next).bounciness) : next);
+  };
   return (
     <>
-      <Form.Select
-        className="word"
-        aria-label={label}
-        value={typeof easing === "string" ? easing : made}
-        onChange={(e) => {
-          const [what, ...rest] = e.target.value.split(" ");
-          const name = rest.join(" ");
-          if (what === "preset") {
-            const found = presets.find((p) => p.name === name);
-            if (found) onChange(found.easing);
-          } else onChange(what === "kind" ? fresh[name as Kind] : (e.target.value as Easing));
-        }}
-      >
-        {cssWords.map((w) => (
-          <option key={w} value={w}>
-            {w}
-          </option>
-        ))}
-        {presets.map((p) => (
-          <option key={p.name} value={`preset ${p.name}`}>
-            {p.name}
-          </option>
-        ))}
-        {(Object.keys(fresh) as Kind[]).map((k) => (
-          <option key={k} value={`kind ${k}`}>
-            {kindWords[k]}
-          </option>
-        ))}
-      </Form.Select>
-      {!preset && <Numbers easing={easing} onChange={onChange} />}
+      <SearchPick label={label} value={chosen} options={choices} onPick={pick} broken={false} />
+      {chosen !== namedOvershoot && <Numbers easing={easing} onChange={onChange} />}
     </>
   );
 };

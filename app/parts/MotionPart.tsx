@@ -76,11 +76,7 @@ export const MotionPart = ({
             <span className="quiet">{partsWords.msLength(lengthOf(said ?? motion))}</span>
           ) : (
             <>
-              {isSpring(motion.easing) ? (
-                <span className="quiet mono" title={partsWords.springTakesTimeNeeds}>
-                  {partsWords.msLength(lengthOf(motion))}
-                </span>
-              ) : (
+              {!isSpring(motion.easing) && (
                 <>
                   <NumberField
                     label={partsWords.durationMilliseconds}
@@ -95,6 +91,7 @@ export const MotionPart = ({
               )}
               <EasingPart
                 easing={motion.easing}
+                duration={motion.duration}
                 onChange={(easing) => onChange({ ...motion, easing })}
               />
             </>

@@ -16,7 +16,7 @@ export { boxAt, chainTo, withBox } from "./chain";
 export { facesFor, widthOf } from "./fonts";
 export type { Face, FontBook } from "./fonts";
 export { findBox, hitTest, toLocal, toParent } from "./hit";
-export type { Hit, HitRules } from "./hit";
+export type { Hit } from "./hit";
 export { layout, scrollRoom } from "./place";
 export type { LayoutEnv } from "./place";
 export { shareBefore } from "./share";

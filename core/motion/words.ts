@@ -3,15 +3,10 @@ export const motionWords = {
   // changes.ts
   inside: "inside it",
 
-  // presets.ts
-  briskStart: "brisk start",
-  slowCastOff: "slow cast-off",
-  pastMark: "past the mark",
-  stillWater: "still water",
-  easyMooring: "easy mooring",
-  lightBuoy: "light buoy",
-  bellRope: "bell rope",
-  heavySwell: "heavy swell",
-  droppedBall: "dropped ball",
-  takeRun: "take a run",
+  // named.ts
+  spring: "Spring",
+  bounce: "Bounce",
+  overshoot: "Overshoot",
+  windUp: "Wind up",
+  steps: "Steps",
 };

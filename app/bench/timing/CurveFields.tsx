@@ -4,7 +4,7 @@ import type { Id } from "#core/basics";
 import { easingText } from "#core/describe";
 import { withPose, withoutPose } from "#core/edit";
 import { tokenValue } from "#core/looks";
-import { cssWords, isSpring, lengthOf, presets } from "#core/motion";
+import { cssWords, isSpring, lengthOf, namedCurves } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, Lane, MotionValue, Token } from "#core/project";
@@ -40,20 +40,21 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
       onChange={(delay) => set({ delay }, "delay")}
     />{" "}
     {timingWords.ms}
-    {isSpring(lane.easing) ? (
-      <span className="mono quiet">{Math.round(lengthOf(lane))}</span>
-    ) : (
-      <NumberField
-        label={timingWords.durationLaneMilliseconds}
-        value={Math.round(lane.duration)}
-        min={0}
-        max={MINUTE}
-        step={10}
-        onChange={(duration) => set({ duration }, "duration")}
-      />
-    )}{" "}
-    {timingWords.msInCurveFields}
+    {!isSpring(lane.easing) && (
+      <>
+        <NumberField
+          label={timingWords.durationLaneMilliseconds}
+          value={Math.round(lane.duration)}
+          min={0}
+          max={MINUTE}
+          step={10}
+          onChange={(duration) => set({ duration }, "duration")}
+        />{" "}
+        {timingWords.msInCurveFields}
+      </>
+    )}
     <EasingPart
+      duration={lane.duration}
       label={timingWords.curveLane}
       easing={lane.easing}
       onChange={(easing) => set({ easing }, "easing")}
@@ -169,7 +170,7 @@ export const Restacks = ({ timed }: { timed: Timed }) => (
 );
 
 const TOKEN = "token ";
-const PRESET = "preset ";
+const NAMED = "named ";
 
 /**
  * The motion that a curve is compared with: a token's, a ready one, or one of CSS; null for none.
@@ -182,8 +183,8 @@ export const comparedWith = (
   if (other === "") return null;
   if (other.startsWith(TOKEN))
     return (tokenValue(tokens, other.slice(TOKEN.length)) as MotionValue | undefined) ?? null;
-  const preset = presets.find((p) => PRESET + p.name === other);
-  return { duration, easing: preset?.easing ?? (other as Easing) };
+  const named = namedCurves.find((c) => NAMED + c.name === other);
+  return { duration, easing: named?.easing ?? (other as Easing) };
 };
 
 interface BesideProps {
@@ -206,7 +207,7 @@ export const BesideCurve = ({ other, onOther, compared }: BesideProps) => {
           { value: "", words: timingWords.nothing },
           ...motions.map((t) => ({ value: TOKEN + t.id, words: t.name })),
           ...cssWords.map((w) => ({ value: w, words: w })),
-          ...presets.map((p) => ({ value: PRESET + p.name, words: p.name })),
+          ...namedCurves.map((c) => ({ value: NAMED + c.name, words: c.name })),
         ]}
         onPick={onOther}
       />

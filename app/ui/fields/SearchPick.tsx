@@ -1,5 +1,6 @@
 import { useCombobox } from "downshift";
 import { useState } from "react";
+import type { ReactNode } from "react";
 import { Form } from "react-bootstrap";
 import { Floating } from "../floating/Floating";
 import { uiWords } from "../words";
@@ -7,6 +8,8 @@ import { uiWords } from "../words";
 interface Choice<T extends string> {
   readonly value: T;
   readonly words: string;
+  /** a little picture before the words */
+  readonly mark?: ReactNode;
 }
 
 /** From so many choices on, one rather types a few letters than looks through a list. */
@@ -93,6 +96,7 @@ export const SearchPick = <T extends string>({
                   {...getItemProps({ item: o, index })}
                   className={`${index === highlightedIndex ? "at" : ""}${o.value === value ? " now" : ""}`}
                 >
+                  {o.mark}
                   {o.words}
                 </li>
               ))}

@@ -1,6 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { cssEasing, curveOf, overshootOf, presets, springFrom, swingOf } from "#core/motion";
+import {
+  cssEasing,
+  curveOf,
+  overshootOf,
+  namedCurves,
+  springFrom,
+  springLasting,
+  swingOf,
+} from "#core/motion";
 import type { Easing, Spring } from "#core/project";
 import { cssLinear } from "./linear";
 import { REST, settlingTime, springAt } from "./spring";
@@ -107,10 +115,26 @@ describe("springs", () => {
     );
     expect(overshootOf(critical)).toBe(0);
   });
+
+  it("come to rest in the time one asks for, whatever their bounciness and mass", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 60, max: 8000 }),
+        fc.integer({ min: -80, max: 90 }),
+        fc.constantFrom(0.5, 1, 3),
+        (ms, bounce, mass) => {
+          const spring = springLasting(ms, bounce / 100, mass);
+          expect(Math.abs(settlingTime(spring) - ms)).toBeLessThanOrEqual(Math.max(2, ms * 0.002));
+          expect(swingOf(spring).bounciness).toBeCloseTo(bounce / 100, 6);
+          expect(spring.mass).toBe(mass);
+        },
+      ),
+    );
+  });
 });
 
 const anyEasing: readonly Easing[] = [
-  ...presets.map((p) => p.easing),
+  ...namedCurves.map((p) => p.easing),
   "ease-in-out",
   critical,
   { kind: "steps", count: 4, jump: "both" },

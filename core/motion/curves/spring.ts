@@ -107,6 +107,21 @@ export const springFrom = ({ swing, bounciness }: Swing, mass = 1): Spring => {
   };
 };
 
+/** How often a spring is made to last as long as wished: what is left then is less than a ms. */
+const TRIES = 4;
+
+/**
+ * The spring of a given mass and bounciness that has come to rest, within a thousandth of its way
+ * for good, after a time (ms). At one bounciness that time is in proportion to the swing.
+ */
+export const springLasting = (ms: number, bounciness: number, mass = 1): Spring => {
+  let swing = Math.max(1, ms) / 2;
+  for (let i = 0; i < TRIES; i++) {
+    swing *= Math.max(1, ms) / Math.max(1, settlingTime(springFrom({ swing, bounciness })));
+  }
+  return springFrom({ swing, bounciness }, mass);
+};
+
 /** How far a spring goes past its end at most, as a share of its way; 0 when it does not swing. */
 export const overshootOf = (spring: Spring): number => {
   const { zeta } = nature(spring);
