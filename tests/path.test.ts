@@ -242,7 +242,8 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.pick("Trigger", "is pressed", rule(1));
     await me.pick("Effect", "Pressed", rule(1));
     await me.pick("New value of Pressed", "yes", rule(1));
-    await me.click("button", "stays when it ends", rule(1));
+    const ends = await me.find("combobox", "When it ends", rule(1));
+    expect(await ends.evaluate((e) => (e as HTMLSelectElement).value)).toBe("undone");
     await me.click("button", "New rule");
     await me.pick("Effect", "Alerts", rule(2));
     await me.pick("New value of Alerts", "the opposite", rule(2));

@@ -72,12 +72,15 @@ export {
   addRule,
   duplicateRule,
   moveRule,
+  nextMotion,
   removeOption,
   removeRule,
   repeatable,
   setRule,
   usualMotion,
+  usuallyUndone,
 } from "./behaviour/rules";
+export { addUsualRule, usualEffect } from "./behaviour/usual";
 export { addSignal, removeSignal, renameSignal } from "./behaviour/signals";
 export { distances, snap } from "./drawing/snap";
 export type { Edges, Gap, Guide } from "./drawing/snap";

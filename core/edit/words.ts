@@ -1,5 +1,9 @@
 /** What people read in edit. */
 export const editWords = {
+  on: "On",
+  no: "no",
+  yes: "yes",
+
   // pieces.ts
   phone: "Phone",
   smallPhone: "Small phone",

@@ -23,6 +23,8 @@ export { SLOP, usualDrag } from "./input/drag";
 export { isContact, isOfPiece, isPointed, isPressed, triggerOf } from "./rules/triggers";
 export { claimOf, isNavigation, isShown } from "./rules/effects";
 export { contest } from "./rules/contest";
+export { rivalsIn } from "./rules/rivals";
+export type { Rival } from "./rules/rivals";
 export { listeningLayers } from "./rules/listening";
 
 // what is seen of a state

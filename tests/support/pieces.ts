@@ -57,6 +57,7 @@ export class Builder {
   rule(given: Partial<Omit<Rule, "id" | "order">>): Id {
     const made = addRule(this.piece, {
       motion: { kind: "cut", duration: 0, delay: 0, easing: "linear" },
+      undo: false,
       ...given,
     });
     this.do(made.change);

@@ -1,5 +1,14 @@
 import { setValues } from "#core/edit";
-import { FORMAT, apply, judge, newId, restoreKey, restoredValue, restoringOps, set } from "#core/project";
+import {
+  FORMAT,
+  apply,
+  judge,
+  newId,
+  restoreKey,
+  restoredValue,
+  restoringOps,
+  set,
+} from "#core/project";
 import type { Change, LoggedChange, Project, Proposal } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import type { Batch } from "../../app/session/keeper";

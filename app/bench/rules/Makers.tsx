@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
-import { make, makings, repeatable, usualMotion } from "#core/edit";
+import { make, makings, nextMotion } from "#core/edit";
 import type { Making } from "#core/edit";
 import { boundsIn, unite } from "#core/layout";
 import type { Rect } from "#core/layout";
@@ -63,11 +63,10 @@ const MakeList = ({ onDone }: { onDone: () => void }) => {
   const active = useActive();
   const chosen = useChosen().filter((id) => id !== ROOT);
   const scene = useScene(cardKey(piece, active.variant));
-  const last = inOrder(piece.rules).at(-1);
   const list = makings(
     piece,
     scene ? readingOrder(chosen, boundsIn(scene)) : chosen,
-    last && last.motion.kind !== "cut" ? repeatable(last.motion) : usualMotion,
+    nextMotion(piece),
   );
   return (
     <>

@@ -2,15 +2,18 @@ import { useEffect, useRef } from "react";
 import type { MouseEvent } from "react";
 import { Button, Form } from "react-bootstrap";
 import { ruleTrouble } from "#core/describe";
-import { piecesOf, setRule } from "#core/edit";
-import { traitsOf } from "#core/looks";
+import { repeatable, setRule, usualEffect } from "#core/edit";
 import { isContact, isNavigation } from "#core/machine";
-import type { Effect, Piece, Project, Rule } from "#core/project";
+import type { Rival } from "#core/machine";
+import { inOrder } from "#core/project";
+import type { Effect, Piece, Rule } from "#core/project";
 import { MotionPart } from "../../parts/MotionPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { PATIENCE } from "../../session/session";
+import { Icon } from "../../ui/Icon";
 import { Tool } from "../../ui/Tool";
-import { useCommand, usePiece } from "../state/context";
+import { Pick } from "../../ui/fields/Pick";
+import { useBench, useCommand, usePiece } from "../state/context";
 import { EffectPart } from "./EffectPart";
 import { RuleTools } from "./RuleTools";
 import { TriggerPart } from "./TriggerPart";
@@ -19,23 +22,6 @@ import { rulesWords } from "./words";
 
 type Parts = Partial<Omit<Rule, "id">>;
 type SetParts = (parts: Parts, gesture?: string | null) => void;
-
-/**
- * What a new rule most likely does: turn the first trait on, or where there is none, go to another
- * screen.
- */
-export const usualEffect = (project: Project, piece: Piece): Effect[] => {
-  const trait = traitsOf(piece)[0];
-  const screen = piecesOf(project, "screen").find((s) => s.id !== piece.id);
-  if (!trait) return screen ? [{ type: "go", screen: screen.id }] : [];
-  return [
-    {
-      type: "set",
-      trait: trait.id,
-      to: Object.keys(trait.values).length === 2 ? { step: "opposite" } : { step: "next" },
-    },
-  ];
-};
 
 interface EffectsProps {
   readonly piece: Piece;
@@ -50,8 +36,7 @@ const Effects = ({ piece, rule, set }: EffectsProps) => {
   const replace = (at: number, next: Effect) =>
     set({ effects: effects.map((old, i) => (i === at ? next : old)) });
   const add = () => {
-    const usual = usualEffect(project, piece);
-    set({ effects: [...effects, ...(usual.length ? usual : [{ type: "back" } as const])] });
+    set({ effects: [...effects, usualEffect(project, piece) ?? { type: "back" }] });
   };
   return (
     <>
@@ -74,18 +59,75 @@ const Effects = ({ piece, rule, set }: EffectsProps) => {
   );
 };
 
+interface WayBackProps {
+  readonly rule: Rule;
+  readonly set: SetParts;
+}
+
+type Ends = "stays" | "undone" | "own";
+
+const endsOf = (rule: Rule): Ends => {
+  if (!rule.undo) return "stays";
+  return rule.back ? "own" : "undone";
+};
+
+/** What becomes of what a contact did when it ends, and in which time. */
+const WayBack = ({ rule, set }: WayBackProps) => {
+  const { back, motion } = rule;
+  const pick = (ends: Ends) =>
+    set({
+      undo: ends !== "stays",
+      back: ends === "own" ? (back ?? repeatable(motion)) : undefined,
+    });
+  return (
+    <span className="effect">
+      <Pick
+        label={rulesWords.whenEnds}
+        value={endsOf(rule)}
+        options={[
+          { value: "undone", words: rulesWords.undoneWhenEnds },
+          { value: "own", words: rulesWords.undoneInOwnTime },
+          { value: "stays", words: rulesWords.staysWhenEnds },
+        ]}
+        onPick={pick}
+      />
+      {rule.undo && back && (
+        <MotionPart motion={back} onChange={(next) => set({ back: next }, `back ${rule.id}`)} />
+      )}
+    </span>
+  );
+};
+
+/** Another rule that wants the same, and which of the two has it. */
+const Rivalry = ({ rival }: { readonly rival: Rival }) => {
+  const chooseRules = useBench((s) => s.chooseRules);
+  const place = usePiece((p) => inOrder(p.rules).findIndex((r) => r.id === rival.rule) + 1);
+  return (
+    <span className="rivalry">
+      <Icon name="alert" size={13} />
+      {rival.wins ? rulesWords.winsOver : rulesWords.losesTo}{" "}
+      <Button variant="word" onClick={() => chooseRules([rival.rule])}>
+        {rulesWords.rule(place)}
+      </Button>
+      {rulesWords.because(rival.wins)}
+    </span>
+  );
+};
+
 interface Props {
   readonly rule: Rule;
   /** counted from 1 */
   readonly place: number;
   readonly chosen: boolean;
+  /** other rules that want the same at the same event */
+  readonly rivals: readonly Rival[];
   /** made just now: the focus goes to it */
   readonly fresh: boolean;
   readonly onChoose: (e: MouseEvent) => void;
 }
 
 /** One rule as a sentence, edited in place. */
-export const RuleLine = ({ rule, place, chosen, fresh, onChoose }: Props) => {
+export const RuleLine = ({ rule, place, chosen, rivals, fresh, onChoose }: Props) => {
   const command = useCommand();
   const project = useDisplayedProject();
   const piece = usePiece();
@@ -96,7 +138,12 @@ export const RuleLine = ({ rule, place, chosen, fresh, onChoose }: Props) => {
     if (fresh) sentence.current?.querySelector("select")?.focus();
   }, [fresh]);
   const trouble = ruleTrouble(project, piece, rule);
-  const classes = ["rule", !rule.on && "off", trouble && "troubled", chosen && "chosen"];
+  const classes = [
+    "rule",
+    !rule.on && "off",
+    (trouble || rivals.length > 0) && "troubled",
+    chosen && "chosen",
+  ];
   return (
     <li className={classes.filter(Boolean).join(" ")} data-rule={rule.id}>
       <Button
@@ -123,21 +170,15 @@ export const RuleLine = ({ rule, place, chosen, fresh, onChoose }: Props) => {
           →
         </span>
         <Effects piece={piece} rule={rule} set={set} />
-        {isContact(rule.trigger.type) && (
-          <Button
-            variant="word"
-            active={rule.undo}
-            aria-pressed={rule.undo}
-            onClick={() => set({ undo: !rule.undo })}
-          >
-            {rule.undo ? rulesWords.undoneWhenEnds : rulesWords.staysWhenEnds}
-          </Button>
-        )}
         <MotionPart
           between={rule.effects.some(isNavigation)}
           motion={rule.motion}
           onChange={(motion) => set({ motion }, `motion ${rule.id}`)}
         />
+        {isContact(rule.trigger.type) && <WayBack rule={rule} set={set} />}
+        {rivals.map((rival) => (
+          <Rivalry key={rival.rule} rival={rival} />
+        ))}
         {trouble && <span className="trouble">{trouble}</span>}
       </div>
       <RuleTools rule={rule} place={place} />

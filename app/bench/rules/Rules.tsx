@@ -2,11 +2,14 @@ import { useState } from "react";
 import type { ClipboardEvent, KeyboardEvent } from "react";
 import { Button } from "react-bootstrap";
 import type { Id } from "#core/basics";
-import { addRule, copyRules, readRules, removeRules } from "#core/edit";
+import { addUsualRule, copyRules, readRules, removeRules } from "#core/edit";
 import { writeScxml } from "#core/formats/scxml";
 import { traitsOf, variantName } from "#core/looks";
+import { rivalsIn } from "#core/machine";
+import type { Rival } from "#core/machine";
 import { ROOT, inOrder } from "#core/project";
 import { saveText } from "../../services/download";
+import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
 import { Pick } from "../../ui/fields/Pick";
 import { useEdits } from "../commands/edits";
@@ -22,7 +25,7 @@ import { ChosenRules } from "./ChosenRules";
 import { listed } from "./listing";
 import type { Grouping } from "./listing";
 import { Makers } from "./Makers";
-import { RuleLine, usualEffect } from "./RuleLine";
+import { RuleLine } from "./RuleLine";
 import { Signals } from "./Signals";
 import { rulesWords } from "./words";
 
@@ -93,8 +96,7 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
   const layer = lead === undefined || lead === ROOT ? undefined : layers[lead];
   const add = (source: Id | null) =>
     command((project, piece) => {
-      const effects = usualEffect(project, piece);
-      const { id, change } = addRule(piece, { source, effects });
+      const { id, change } = addUsualRule(project, piece, source);
       onMade(id);
       return change;
     });
@@ -185,8 +187,11 @@ const useRuleHands = (picked: readonly Id[]) => {
   return { onKeyDown, onCopy, onCut: onCopy, onPaste };
 };
 
+const none: readonly Rival[] = [];
+
 /** What happens when: the piece's rules as sentences, edited in place. */
 export const Rules = () => {
+  const project = useDisplayedProject();
   const piece = usePiece();
   const chosen = useChosen();
   const { variant } = useActive();
@@ -201,6 +206,7 @@ export const Rules = () => {
     variant: filter.inVariant ? variant : null,
     grouping: filter.grouping,
   });
+  const rivals = rivalsIn(project, piece);
   const inView = groups.flatMap((g) => g.rules.map((r) => r.id));
   return (
     <div className="rules" {...hands}>
@@ -219,6 +225,7 @@ export const Rules = () => {
                 rule={r}
                 place={rules.indexOf(r) + 1}
                 chosen={picked.includes(r.id)}
+                rivals={rivals.get(r.id) ?? none}
                 fresh={r.id === fresh}
                 onChoose={(e) => chooseRules(chosenAfter(picked, inView, r.id, e))}
               />

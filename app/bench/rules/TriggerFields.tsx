@@ -1,5 +1,5 @@
 import { usualDrag } from "#core/machine";
-import { dragDirections, focusBy } from "#core/project";
+import { dragDirections, dragWays, focusBy } from "#core/project";
 import type { Trigger } from "#core/project";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
@@ -29,9 +29,30 @@ const Time = ({ label, value, max, step, onChange }: TimeProps) => (
 
 /** Which way a drag goes, how far, and when it counts as done. */
 const DragFields = ({ trigger, onChange }: Props) => {
-  const { direction, travel, part, speed } = { ...usualDrag, ...trigger };
+  const { way, lean, direction, travel, part, speed } = { ...usualDrag, ...trigger };
   return (
     <>
+      <Pick
+        label={rulesWords.dragWay}
+        value={way}
+        options={dragWays.map((w) => ({ value: w, words: rulesWords.dragWays[w] }))}
+        onPick={(next) => onChange({ ...trigger, way: next })}
+      />
+      {way === "free" && (
+        <>
+          <span>{rulesWords.leansUpTo}</span>
+          <NumberField
+            label={rulesWords.leanDegrees}
+            title={rulesWords.leansBySpeed}
+            value={lean}
+            min={0}
+            max={90}
+            step={1}
+            onChange={(degrees) => onChange({ ...trigger, lean: degrees })}
+          />
+          <span>{rulesWords.degreesCounts}</span>
+        </>
+      )}
       <Pick
         label={rulesWords.direction}
         value={direction}

@@ -2,7 +2,15 @@ import { useState } from "react";
 import { Button, Form } from "react-bootstrap";
 import { isContact } from "#core/machine";
 import { effectText, triggerText } from "#core/describe";
-import { lastWiring, piecesOf, wire, wireEffects, wireScopes, wireTriggers } from "#core/edit";
+import {
+  lastWiring,
+  piecesOf,
+  wire,
+  wireEffects,
+  wireScopes,
+  wireTriggers,
+  usuallyUndone,
+} from "#core/edit";
 import { conditionText, variantName } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Trigger, TriggerType } from "#core/project";
@@ -65,7 +73,8 @@ const WireForm = ({ wired }: { wired: Wired }) => {
   const chosen = picked ?? scopes.findIndex((s) => s.usual);
   const set = trigger ?? last.trigger;
   const contact = isContact(set.type);
-  const undone = undo ?? last.undo;
+  const usual = set.type === last.trigger.type ? last.undo : usuallyUndone(set.type);
+  const undone = undo ?? usual;
   const close = () => endWire(null);
   const make = () => {
     const made = workpiece.make((_, now) =>

@@ -1,7 +1,7 @@
 import { isContact } from "../../machine";
 import type { Id } from "../../basics";
 import { inOrder, newId, orderAfter, orderAt, remove, set } from "../../project";
-import type { Change, Motion, Option, Piece, Rule } from "../../project";
+import type { Change, Motion, Option, Piece, Rule, TriggerType } from "../../project";
 import type { Made } from "../pieces";
 import { freeName } from "../pieces";
 import { editWords } from "../words";
@@ -20,17 +20,28 @@ export const repeatable = (motion: Motion): Motion => {
   return rest;
 };
 
+/** Contacts that are mostly wired to last as long as they do. */
+const passing: ReadonlySet<TriggerType> = new Set(["hover", "press", "focus"]);
+
+/** Whether what a trigger does is usually undone when it ends. */
+export const usuallyUndone = (type: TriggerType): boolean => passing.has(type);
+
+/** The motion the next rule most likely has: the last that shows anything. */
+export const nextMotion = (piece: Piece): Motion => {
+  const last = inOrder(piece.rules).findLast((r) => r.motion.kind !== "cut");
+  return last ? repeatable(last.motion) : usualMotion;
+};
+
 /** A new rule after the others: on click of a source, with no effect yet unless given. */
 export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>): Made => {
-  const last = inOrder(piece.rules).at(-1);
   const rule: Rule = {
     on: true,
     trigger: { type: "click" },
     source: null,
     when: {},
     effects: [],
-    undo: false,
-    motion: last ? repeatable(last.motion) : usualMotion,
+    undo: usuallyUndone(given.trigger?.type ?? "click"),
+    motion: nextMotion(piece),
     ...given,
     id: newId(),
     order: orderAfter(Object.values(piece.rules)),
@@ -41,14 +52,28 @@ export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>
   };
 };
 
-/** Changes parts of a rule; "undo when it ends" only stays where a contact can end. */
+/** Whether a rule's contact is undone after it was given another trigger; null as before. */
+const undoAfter = (rule: Rule, to: TriggerType): boolean | null => {
+  if (rule.trigger.type === to) return null;
+  if (!isContact(to)) return rule.undo ? false : null;
+  // from one contact to another it is as it was said
+  return isContact(rule.trigger.type) || rule.undo ? null : usuallyUndone(to);
+};
+
+/**
+ * Changes parts of a rule. "Undo when it ends" only stays where a contact can end, and comes where
+ * that is usual. A part that is undefined is taken away.
+ */
 export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>): Change => {
   const rule = piece.rules[id];
-  const type = parts.trigger?.type ?? rule?.trigger.type;
-  const fixed = rule?.undo && type && !isContact(type) ? { ...parts, undo: false } : parts;
+  const undo = rule && parts.trigger ? undoAfter(rule, parts.trigger.type) : null;
+  const fixed = undo === null ? parts : { undo, ...parts };
+  const at = ["pieces", piece.id, "rules", id];
   return {
     label: editWords.changeRule,
-    ops: Object.entries(fixed).map(([k, v]) => set(["pieces", piece.id, "rules", id, k], v)),
+    ops: Object.entries(fixed).map(([k, v]) =>
+      v === undefined ? remove([...at, k]) : set([...at, k], v),
+    ),
   };
 };
 

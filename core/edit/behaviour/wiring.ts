@@ -22,7 +22,7 @@ import type {
   TriggerType,
   Variant,
 } from "../../project";
-import { repeatable, usualMotion } from "./rules";
+import { nextMotion } from "./rules";
 import { editWords } from "../words";
 
 /** Where a wire from layers in some cards leads: to another card, or to a screen. */
@@ -124,9 +124,10 @@ export const wireTriggers: readonly TriggerType[] = [
 /** The trigger and motion used last in a piece: most people wire the same again. */
 export const lastWiring = (piece: Piece): { trigger: Trigger; motion: Motion; undo: boolean } => {
   const last = inOrder(piece.rules).findLast((r) => wireTriggers.includes(r.trigger.type));
+  const motion = nextMotion(piece);
   return last
-    ? { trigger: last.trigger, motion: repeatable(last.motion), undo: last.undo }
-    : { trigger: { type: "click" }, motion: usualMotion, undo: false };
+    ? { trigger: last.trigger, motion, undo: last.undo }
+    : { trigger: { type: "click" }, motion, undo: false };
 };
 
 /**

@@ -19,6 +19,15 @@ interface FieldsOf<K extends EffectType> {
   readonly onChange: (effect: EffectOf<K>) => void;
 }
 
+/** "The opposite" means something where there are two. */
+const stepsFor = (trait: Trait, to: TraitTarget) =>
+  steps.filter(
+    ({ value }) =>
+      value !== "step opposite" ||
+      Object.keys(trait.values).length === 2 ||
+      ("step" in to && to.step === "opposite"),
+  );
+
 const steps = [
   { value: "step next", words: rulesWords.next },
   { value: "step previous", words: rulesWords.previous },
@@ -41,7 +50,10 @@ const TargetPart = ({
       search
       label={rulesWords.newValue(trait.name)}
       value={"value" in to ? to.value : `step ${to.step}`}
-      options={[...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })), ...steps]}
+      options={[
+        ...valuesOf(trait).map((v) => ({ value: v.id, words: v.name })),
+        ...stepsFor(trait, to),
+      ]}
       onPick={(v) => onPick(v.startsWith("step ") ? { step: v.slice(5) as "next" } : { value: v })}
     />
   </>
