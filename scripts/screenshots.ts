@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Page } from "puppeteer-core";
+import { FORMAT } from "../core/project/index.ts";
 import { launch, sleep } from "../tests/support/browser.ts";
 import { startHarbour } from "../tests/support/harbour.ts";
 import { build } from "./build.ts";
@@ -102,7 +103,13 @@ const setAside = async (page: Page): Promise<void> => {
   await fetch(new URL("/projects/kelpway-kit/changes", page.url()), {
     method: "POST",
     headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({ changeId: "portholemiddle", clientId: "elsewhere", since: 0, change }),
+    body: JSON.stringify({
+      format: FORMAT,
+      changeId: "portholemiddle",
+      clientId: "elsewhere",
+      since: 0,
+      change,
+    }),
   });
   await page.setOfflineMode(false);
   await page.waitForSelector(".aside-mark");

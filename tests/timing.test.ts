@@ -206,13 +206,7 @@ describe("the Timing drawer", () => {
 
   it("the handles of a Bézier are dragged", async () => {
     await desk.timing("fare-panel", "other");
-    await me.page.select(
-      "select[aria-label=Easing]",
-      await me.page.$eval(
-        "select[aria-label=Easing]",
-        (s) => [...s.options].find((o) => o.text === "bézier")?.value ?? "",
-      ),
-    );
+    await me.pick("Easing", "Bézier", ".curve-panel");
     await (
       await me.find("slider", "Handle at the start")
     ).evaluate((e) => e.scrollIntoView({ block: "center" }));

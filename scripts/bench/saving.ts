@@ -1,4 +1,4 @@
-import { newId, set } from "../../core/project/index.ts";
+import { FORMAT, newId, set } from "../../core/project/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { prepareDatabase } from "../database.ts";
@@ -25,6 +25,7 @@ export const saving = async (home: string, line: Line): Promise<void> => {
         ops: [set(["pieces", "alert-switch", "looks", "base", "changes", "knob", "x"], i)],
       };
       await log.append(id, {
+        format: FORMAT,
         changeId: newId(),
         clientId: "bench",
         since: i,

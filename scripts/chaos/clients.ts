@@ -1,6 +1,6 @@
 import { request } from "node:http";
 import { setTimeout as sleep } from "node:timers/promises";
-import { newId } from "../../core/project/index.ts";
+import { FORMAT, newId } from "../../core/project/index.ts";
 
 /** The host the server knows itself under, whatever port the way to it has. */
 const ask = (
@@ -85,6 +85,7 @@ export class Writer {
     for (;;) {
       this.tries++;
       const body = JSON.stringify({
+        format: FORMAT,
         changeId,
         clientId: `client${this.client}`,
         since: this.seen,

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { FORMAT } from "#core/project";
 import type { Piece } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Person, sleep } from "../support/browser";
@@ -20,8 +21,9 @@ describe("twenty windows of one browser", () => {
       await me.page.bringToFront();
       await me.box(".tile-item");
       await me.page.evaluate(
-        async (project, n) => {
+        async (project, n, format) => {
           const body = JSON.stringify({
+            format,
             changeId: `twentywindows${n}`,
             clientId: "window",
             since: 0,
@@ -40,6 +42,7 @@ describe("twenty windows of one browser", () => {
         },
         ids[i % 4] ?? "",
         i,
+        FORMAT,
       );
     }
     for (const [i, me] of windows.entries()) {

@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Browser } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import { newId, set } from "#core/project";
+import { FORMAT, newId, set } from "#core/project";
 import type { Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { launch, Person, sleep } from "../support/browser";
@@ -133,6 +133,7 @@ describe("when the server dies in the middle of a save", () => {
     const writer = (async () => {
       while (!over) {
         const body = JSON.stringify({
+          format: FORMAT,
           changeId: newId(),
           clientId: "window",
           since: 0,

@@ -2,7 +2,7 @@ import { request } from "node:http";
 import type { IncomingHttpHeaders, RequestOptions } from "node:http";
 import { connect } from "node:net";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
-import { newId, set } from "#core/project";
+import { FORMAT, newId, set } from "#core/project";
 import { sleep } from "../support/browser";
 import { Projects } from "../support/projects";
 
@@ -41,6 +41,7 @@ const ask = (
 const port = () => new URL(inject("address")).port;
 const change = () =>
   JSON.stringify({
+    format: FORMAT,
     changeId: newId(),
     clientId: "window",
     since: 0,
@@ -227,6 +228,7 @@ describe("streams", () => {
         method: "POST",
         headers: { "content-type": "application/json" },
         body: JSON.stringify({
+          format: FORMAT,
           changeId: newId(),
           clientId: "window",
           since: 0,
@@ -263,6 +265,7 @@ describe("streams", () => {
     const text = "x".repeat(4900);
     const large = () =>
       JSON.stringify({
+        format: FORMAT,
         changeId: newId(),
         clientId: "window",
         since: 0,

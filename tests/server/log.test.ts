@@ -19,6 +19,7 @@ const fresh = async (): Promise<{ log: ProjectLog; id: string }> => {
 };
 const at = ["pieces", "alert-switch", "looks", "base", "changes", "knob"];
 const proposal = (since: number, change: Change, more: Partial<Proposal> = {}): Proposal => ({
+  format: FORMAT,
   changeId: newId(),
   clientId: "window",
   since,

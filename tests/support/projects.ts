@@ -1,5 +1,5 @@
 import { inject } from "vitest";
-import { newId } from "#core/project";
+import { FORMAT, newId } from "#core/project";
 import type { Change, Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../../demo/index";
@@ -27,6 +27,7 @@ export class Projects {
    */
   async change(id: string, change: Change, seen = 0): Promise<void> {
     const body = JSON.stringify({
+      format: FORMAT,
       changeId: newId(),
       clientId: "elsewhere",
       since: seen,

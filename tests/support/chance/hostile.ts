@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { newId } from "#core/project";
+import { FORMAT, newId } from "#core/project";
 
 /** A request that nobody means well by, or that is nearly right. */
 export interface Asked {
@@ -227,6 +227,7 @@ const removeOp = fc
 const goodOp = fc.oneof(layerOp, { weight: 3, arbitrary: saidOp }, ruleOp, removeOp);
 
 const proposal = fc.record({
+  format: fc.constantFrom(FORMAT, FORMAT, 1, 0, FORMAT + 1, undefined),
   changeId: fc.constant(null).map(() => newId()),
   clientId: fc.constantFrom("fuzzing", "x", "\u0000"),
   since: fc.constantFrom(0, 1, 5, -1, 2 ** 40),
@@ -241,6 +242,7 @@ const proposal = fc.record({
   }),
 });
 const good = fc.array(goodOp, { minLength: 1, maxLength: 3 }).map((ops) => ({
+  format: FORMAT,
   changeId: newId(),
   clientId: "fuzzing",
   since: 0,
