@@ -51,12 +51,14 @@ export const cellMenu = (here: Here): MenuItem[] => {
       () => workpiece.state.setProblem(sheetWords.browserDoesNotLet),
     );
   return [
-    {
-      label: sheetWords.inheritAgain,
-      keys: "Delete",
-      disabled: !cell.origin.own || cell.origin.styled,
-      onPick: () => hand.clear(),
-    },
+    cell.origin.own && cell.origin.from === BASE && !cell.origin.styled
+      ? { label: sheetWords.resetForAll, onPick: () => hand.clear(true) }
+      : {
+          label: sheetWords.inheritAgain,
+          keys: "Delete",
+          disabled: !cell.origin.own || cell.origin.styled,
+          onPick: () => hand.clear(),
+        },
     ...moveItems(here),
     "line",
     {

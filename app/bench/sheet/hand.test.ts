@@ -163,6 +163,19 @@ describe("clearing, copying, filling", () => {
     expect(bench.state.problem).toContain("there is nothing to clear");
   });
 
+  it("leaves what is set for all variants, until that is asked for by name", () => {
+    const { bench, hand, cell, goTo } = sheetOf("knob");
+    goTo("x", OFF);
+    const before = cell("x", OFF).text;
+    hand.clear();
+    expect([cell("x", OFF).text, bench.state.problem]).toEqual([
+      before,
+      expect.stringContaining("for all variants"),
+    ]);
+    hand.clear(true);
+    expect(cell("x", OFF)).toMatchObject({ text: "0" });
+  });
+
   it("copies a range as text, and pastes it over other cells", () => {
     const { hand, cell, goTo } = sheetOf("knob");
     goTo("x", OFF);

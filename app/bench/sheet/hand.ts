@@ -7,7 +7,7 @@ import {
   suggestedScope,
   variantKey,
 } from "#core/looks";
-import { newId } from "#core/project";
+import { BASE, newId } from "#core/project";
 import type { Layer, Piece, Variant } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import { keyStep } from "../../ui/keys";
@@ -323,12 +323,15 @@ export class SheetHand extends Watched {
     this.state.setEditing(false);
   }
 
-  /** Takes back what the chosen cards say for themselves in the chosen rows. */
-  clear(): void {
+  /**
+   * Takes back what the chosen cards say for themselves in the chosen rows. What is said for all
+   * variants stays, unless that is asked for by name.
+   */
+  clear(forAll = false): void {
     const { piece, project, active } = this.workpiece;
     if (!piece || !active) return;
     const keys = this.rows.filter((_, i) => this.inRows(i)).flatMap(keysOf);
-    const list = active.variants.flatMap((v) =>
+    const said = active.variants.flatMap((v) =>
       this.layers.flatMap((layer) =>
         keys.flatMap((key) => {
           const { from, own, styled } = originOf(project, piece, v, layer, key);
@@ -336,8 +339,12 @@ export class SheetHand extends Watched {
         }),
       ),
     );
+    const list = said.filter((s) => forAll || s.look !== BASE);
     if (list.length) this.edits.clearAll(list);
-    else this.state.setProblem(sheetWords.theseValuesAreInherited);
+    else
+      this.state.setProblem(
+        said.length ? sheetWords.theseAreForAll : sheetWords.theseValuesAreInherited,
+      );
   }
 
   /** The chosen range as text for spreadsheets. */

@@ -25,6 +25,9 @@ export const sheetWords = {
   done: "Done",
 
   // hand.ts
+  theseAreForAll:
+    "These values are set for all variants, so Delete leaves them. To set them back to the default, use the cell's menu.",
+  resetForAll: "Set back to the default for all variants",
   theseValuesAreInherited: "These values are inherited here already: there is nothing to clear.",
 
   // CellView.tsx
