@@ -152,6 +152,34 @@ describe("editing a cell", () => {
   });
 });
 
+describe("what is chosen", () => {
+  it("several cards stay chosen when a cell of one of them is gone to; not when it is another's", () => {
+    const { bench, hand, goTo } = sheetOf("knob");
+    goTo("x", OFF);
+    hand.toggleColumn(1);
+    expect(hand.columns).toEqual([0, 1]);
+    hand.go({ row: 2, column: 0 });
+    expect([hand.columns, hand.place.column]).toEqual([[0, 1], 0]);
+    hand.go({ row: 2, column: 2 });
+    expect(hand.columns).toEqual([2]);
+    expect(bench.state.also).toEqual([]);
+  });
+
+  it("a scope of one's own ends when another layer or card is chosen", () => {
+    const { bench, goTo } = sheetOf("knob");
+    goTo("x", ON);
+    const narrow = [{}];
+    bench.state.reach(narrow);
+    bench.state.choose(["knob"]);
+    expect(bench.state.scope).toBe(narrow);
+    bench.state.choose(["track"]);
+    expect(bench.state.scope).toBeNull();
+    bench.state.reach(narrow);
+    goTo("x", OFF);
+    expect(bench.state.scope).toBeNull();
+  });
+});
+
 describe("clearing, copying, filling", () => {
   it("clears only what the variant says for itself", () => {
     const { bench, hand, cell, goTo } = sheetOf("knob");

@@ -150,9 +150,18 @@ export class SheetHand extends Watched {
     const to = this.bound(p);
     this.stand(to.row);
     this.state.setProblem(null);
-    const v = this.variants[to.column];
-    if (v) this.state.look(v);
+    this.lookAt(to.column);
     this.focus();
+  }
+
+  /** Looks at a column's card; among several that are chosen, they stay chosen. */
+  private lookAt(column: number): void {
+    const v = this.variants[column];
+    if (!v) return;
+    const { columns } = this;
+    const beside = columns.includes(column) ? columns.filter((c) => c !== column) : [];
+    const others = beside.map((c) => this.variants[c]).filter((o) => o !== undefined);
+    this.state.look(v, others);
   }
 
   /** Makes the range reach from where one is to another cell. */

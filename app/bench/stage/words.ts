@@ -1,5 +1,7 @@
 /** What people read in stage. */
 export const stageWords = {
+  narrowerThanUsual: "Narrower than suggested, until you choose another layer or card.",
+  backTo: (words: string) => `Back to ${words}`,
   // AlignBar.tsx
   lineUpOnLeft: "Line up on the left",
   lineUpOnMiddle: "Line up on the middle across",

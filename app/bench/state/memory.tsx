@@ -8,7 +8,6 @@ const ofPiece = [
   "chosen",
   "variant",
   "also",
-  "scope",
   "zoom",
   "tab",
   "onlyDifferences",

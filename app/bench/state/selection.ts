@@ -12,7 +12,7 @@ export interface Selection {
   readonly variant: Variant;
   /** further cards chosen with it: the next edit reaches them all */
   readonly also: readonly Variant[];
-  /** a scope other than the suggested one, until another card is looked at */
+  /** a scope other than the suggested one, until another card or layer is chosen */
   readonly scope: readonly Condition[] | null;
   /** the layer, or "variant " and the key of the variant, whose name is being typed */
   readonly renaming: string | null;
@@ -26,6 +26,9 @@ export interface Selection {
 /** Whether two choices of cards are the same. */
 const sameCards = (a: readonly Variant[], b: readonly Variant[]): boolean =>
   JSON.stringify(a) === JSON.stringify(b);
+
+const sameLayers = (a: readonly Id[], b: readonly Id[]): boolean =>
+  a.length === b.length && a.every((id) => b.includes(id));
 
 /** What else of the bench choosing changes. */
 interface Touched {
@@ -43,10 +46,12 @@ export const selection: StateCreator<Selection & Touched, [], [], Selection> = (
   scope: null,
   renaming: null,
   choose: (chosen) =>
-    set(({ shaping }) => ({
+    set(({ shaping, scope, chosen: before }) => ({
       chosen,
       renaming: null,
       problem: null,
+      // it was meant for what was chosen then
+      scope: sameLayers(before, chosen) ? scope : null,
       // one goes on with the points of a path as long as it alone is chosen
       shaping: chosen.length === 1 && chosen[0] === shaping ? shaping : null,
     })),

@@ -62,8 +62,10 @@ export const ScopeBar = memo(function ScopeBar() {
   const why =
     variants.length > 1 ? stageWords.exactlyChosenOnesOr : "; what sets this variant apart";
   const chosen = reaches.find((r) => sameConditions(r.whens, whens));
+  const usual = reaches.find((r) => r.suggested);
+  const isNarrowed = chosen !== undefined && usual !== undefined && chosen.reach < usual.reach;
   return (
-    <div className="scope-bar">
+    <div className={isNarrowed ? "scope-bar narrowed" : "scope-bar"}>
       <div className="scope-line">
         <span className="scope-lead" aria-hidden="true">
           {stageWords.changesReach}
@@ -84,6 +86,14 @@ export const ScopeBar = memo(function ScopeBar() {
             ),
           }))}
         />
+        {isNarrowed && (
+          <span className="scope-narrowed" role="status">
+            {stageWords.narrowerThanUsual}
+            <Button variant="link" size="sm" onClick={() => reach(null)}>
+              {stageWords.backTo(reachText(piece, usual, all))}
+            </Button>
+          </span>
+        )}
         {variants.length > 1 && (
           <span className="scope-cards">{stageWords.cardsChosen(variants.length)}</span>
         )}
