@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { boxAt } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
+import { outOf } from "#core/motion";
 import type { Motion } from "#core/project";
 import { FADE, HERE } from "#core/properties";
 import type { AwayPose, Value } from "#core/properties";
@@ -51,6 +52,19 @@ const shown = {
   blur: 0,
   presence: 1,
 };
+
+describe("a pose out of another layer", () => {
+  it("shrinks it to nothing in the middle of that one, about its own pivot", () => {
+    const b = new Builder();
+    const id = b.new("component", "Pin");
+    const bubble = b.layer("box", { x: 10, y: 20, width: 60, height: 30, pivot: [50, 100] });
+    const dot = b.layer("ellipse", { x: 80, y: 90, width: 20, height: 20 });
+    const scene = new Run(env, b.project, id).scene();
+    const pose = scene && outOf(scene, bubble, dot);
+    expect(pose).toEqual({ ...HERE, x: 50, y: 50, scale: [0, 0] });
+    expect(scene && outOf(scene, bubble, "gone")).toBeNull();
+  });
+});
 
 describe("a layer that comes and goes", () => {
   it("fades where nothing else is said", () => {

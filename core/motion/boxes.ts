@@ -1,8 +1,9 @@
 import { present } from "../basics";
-import { shareBefore } from "../layout";
+import type { Id } from "../basics";
+import { findBox, mapPoint, shareBefore, spotOf, wayInto } from "../layout";
 import type { LayoutBox, Line } from "../layout";
 import type { Motion } from "../project";
-import { AS_IT_CAME, mapFour, propertiesOf } from "../properties";
+import { AS_IT_CAME, HERE, hundredths, mapFour, propertiesOf } from "../properties";
 import type { AwayPose, Mixing, Value } from "../properties";
 import type { Mix } from "./mix";
 import type { Span } from "./span";
@@ -117,6 +118,22 @@ export const inPose = (p: LayoutBox, pose: AwayPose): LayoutBox => {
       blur: values.blur + pose.blur,
     },
   };
+};
+
+/**
+ * The pose of a layer that pops out of the middle of another: shrunk to nothing there; null where
+ * the two are not both in the scene.
+ */
+export const outOf = (scene: LayoutBox, layer: Id, other: Id): AwayPose | null => {
+  const placed = findBox(scene, layer)?.placed;
+  const from = spotOf(scene, other);
+  const at = spotOf(scene, layer);
+  if (!placed || !from || !at) return null;
+  const [px, py] = placed.values.pivot;
+  const middle = mapPoint(from.map, from.width / 2, from.height / 2);
+  const pivot = mapPoint(at.map, (placed.width * px) / 100, (placed.height * py) / 100);
+  const [x, y] = wayInto(at.parent, middle[0] - pivot[0], middle[1] - pivot[1]);
+  return { ...HERE, x: hundredths(x), y: hundredths(y), scale: [0, 0] };
 };
 
 /** A layer on its way from one pose to another; `t` from 0 to 1. */

@@ -1,4 +1,4 @@
-export { comingFrom, goingTo, inPose, posedKeys } from "./boxes";
+export { comingFrom, goingTo, inPose, outOf, posedKeys } from "./boxes";
 export { Change, laneLabel, laneValue, movingLayers, restacks, valueOfKey } from "./changes";
 export type { ChangeStep, Moving } from "./changes";
 export { curveOf, isBezier, isSpring, slopeAt } from "./curves/easing";

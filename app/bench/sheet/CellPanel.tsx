@@ -8,6 +8,7 @@ import { ShadowPanel } from "../../parts/ShadowPanel";
 import { TokenPart } from "../../parts/TokenPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { Panel } from "../../ui/floating/Panel";
+import { PosePanel } from "./PosePanel";
 import type { Cell, Row } from "./rows";
 import { sheetWords } from "./words";
 
@@ -23,7 +24,7 @@ interface Props {
 
 /** Whether a row is edited in a panel of its own beside the field. */
 export const hasPanel = (row: Row): boolean =>
-  row.choices === null && ["colour", "fill", "shadows", "asset"].includes(row.type.is);
+  row.choices === null && ["colour", "fill", "shadows", "asset", "away"].includes(row.type.is);
 
 /** The tokens a value can be bound to, where there are any. */
 const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
@@ -85,6 +86,17 @@ export const CellPanel = (props: Props) => {
           </Button>
         </div>
       </Panel>
+    );
+  if (type.is === "away")
+    return (
+      <PosePanel
+        label={row.label}
+        words={type.words}
+        value={cell.value}
+        onLive={onLive}
+        onDone={onDone}
+        onKeyDown={onKeyDown}
+      />
     );
   return <Tokens {...props} />;
 };

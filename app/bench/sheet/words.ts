@@ -1,5 +1,17 @@
 /** What people read in sheet. */
 export const sheetWords = {
+  popsOutOf: "Pops out of",
+  chooseALayer: "choose a layer",
+  noVariantShowsBoth:
+    "No variant on the stage shows both layers, so there is no way from one to the other.",
+  poseParts: {
+    x: "x",
+    y: "y",
+    scale: "scale",
+    rotation: "rotation",
+    opacity: "opacity",
+    blur: "blur",
+  },
   // rows.ts
   placeSize: "Place and size",
   arrangement: "Arrangement",

@@ -1,7 +1,9 @@
 /** What people read in stage. */
 export const stageWords = {
-  narrowerThanUsual: "Narrower than suggested, until you choose another layer or card.",
+  narrowed: "Narrowed to",
+  narrower: "Narrower than suggested, until you choose another layer or card.",
   backTo: (words: string) => `Back to ${words}`,
+  widen: "Widen",
   // AlignBar.tsx
   lineUpOnLeft: "Line up on the left",
   lineUpOnMiddle: "Line up on the middle across",

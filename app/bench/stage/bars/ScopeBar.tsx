@@ -68,7 +68,10 @@ export const ScopeBar = memo(function ScopeBar() {
     <div className={isNarrowed ? "scope-bar narrowed" : "scope-bar"}>
       <div className="scope-line">
         <span className="scope-lead" aria-hidden="true">
-          {stageWords.changesReach}
+          {isNarrowed ? stageWords.narrowed : stageWords.changesReach}
+        </span>
+        <span className="visually-hidden" role="status">
+          {isNarrowed && stageWords.narrower}
         </span>
         <Choices
           label={stageWords.changesReach}
@@ -87,12 +90,14 @@ export const ScopeBar = memo(function ScopeBar() {
           }))}
         />
         {isNarrowed && (
-          <span className="scope-narrowed" role="status">
-            {stageWords.narrowerThanUsual}
-            <Button variant="link" size="sm" onClick={() => reach(null)}>
-              {stageWords.backTo(reachText(piece, usual, all))}
-            </Button>
-          </span>
+          <Button
+            variant="link"
+            size="sm"
+            title={stageWords.backTo(reachText(piece, usual, all))}
+            onClick={() => reach(null)}
+          >
+            {stageWords.widen}
+          </Button>
         )}
         {variants.length > 1 && (
           <span className="scope-cards">{stageWords.cardsChosen(variants.length)}</span>

@@ -32,6 +32,11 @@ export class SceneBook {
     return this.scenes.get(key) ?? null;
   }
 
+  /** All that is laid out. */
+  get all(): readonly LayoutBox[] {
+    return [...this.scenes.values()].filter((placed) => placed !== null);
+  }
+
   /** The card that comes first; null before there are any. */
   get firstKey(): string | null {
     const [first] = this.scenes.keys();
