@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { lengthOf } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Motion, Piece } from "#core/project";
 import { ProjectLog } from "#server";
@@ -202,6 +203,34 @@ describe("the Timing drawer", () => {
         ),
       ).toBe("#d9622b"),
     );
+  });
+
+  it("the end of a spring's bar changes its time, not when it begins", async () => {
+    await desk.timing("follow-crossing-button", "follow");
+    const before = await motionOf("follow-crossing-button", "follow");
+    const bar = await me.box('[data-lane=""] .lane-bar');
+    await me.drag(bar.x + bar.width - 3, bar.y + bar.height / 2, 40, 0);
+    const after = await motionOf("follow-crossing-button", "follow");
+    expect(after?.delay).toBe(before?.delay);
+    expect(after?.easing).toMatchObject({ kind: "spring" });
+    expect(lengthOf(after as Motion)).toBeGreaterThan(lengthOf(before as Motion) + 20);
+    await me.press("Control", "z");
+  });
+
+  it("a pose made by a double click has the playhead and its value's field at once", async () => {
+    await desk.timing("follow-crossing-button", "follow");
+    const row = '[data-lane="body borderWidth"]';
+    const bar = await me.box(`${row} .lane-bar`);
+    await me.page.mouse.click(bar.x + bar.width / 2, bar.y + bar.height / 2, { count: 2 });
+    await me.until(async () => {
+      const lane = await me.page.$eval(row, (r) => ({
+        picked: r.classList.contains("picked"),
+        field: r.querySelector(".lane-value input, .lane-value .colour-at:enabled") !== null,
+        poses: r.querySelectorAll(".buoy").length,
+      }));
+      expect(lane).toEqual({ picked: true, field: true, poses: 1 });
+    });
+    await me.press("Control", "z");
   });
 
   it("the handles of a Bézier are dragged", async () => {

@@ -27,6 +27,7 @@ interface Props {
   /** moments that others lie at, ms */ edges: () => readonly number[];
   /** shows the moment it snaps to */ onGuide: (ms: number | null) => void;
   onPick: (add: boolean) => void;
+  /** puts the playhead to a moment, ms */ onSeek: (ms: number) => void;
   onShift: (by: number, ends: Ends, gesture: string) => void;
 }
 
@@ -121,7 +122,7 @@ const labelOf = ({ piece }: Timed, name: LaneName | null): string => {
 
 /** Dragging a bar, by hand or by keys. */
 const useLaneHand = (props: Props) => {
-  const { timed, name, delay, length, scale, spring, picked } = props;
+  const { timed, name, delay, length, scale, picked } = props;
   const { edges, onGuide, onPick, onShift } = props;
   const drag = useRef<{ x: number; gesture: string; lane: LaneDrag } | null>(null);
   const onPointerDown = (e: PointerEvent<HTMLButtonElement>) => {
@@ -129,7 +130,7 @@ const useLaneHand = (props: Props) => {
     e.currentTarget.setPointerCapture(e.pointerId);
     const lane = new LaneDrag({
       // an end can be taken unless the bar is too short to tell them apart
-      ends: spring ? "whole" : gripAt(e.clientX - box.left, box.width),
+      ends: gripAt(e.clientX - box.left, box.width),
       begin: delay,
       end: delay + length,
       earliest: name === null ? 0 : timed.motion.delay,
@@ -173,18 +174,21 @@ export const LaneBar = (props: Props) => {
     const box = e.currentTarget.getBoundingClientRect();
     const at = Math.min(0.99, Math.max(0.01, (e.clientX - box.left) / box.width));
     const value = laneValue(timed.change.frame(delay + at * length), name.layer, name.key);
-    if (value !== undefined)
-      timed.set(
-        withPose(
-          timed.motion,
-          { layer: name.layer, key: name.key },
-          {
-            at: Math.round(at * 1000) / 1000,
-            value: typeof value === "number" ? Math.round(value * 100) / 100 : value,
-            easing: "ease-in-out",
-          },
-        ),
-      );
+    if (value === undefined) return;
+    // the pose's value is typed at the playhead, in the row it belongs to
+    props.onSeek(delay + at * length);
+    props.onPick(false);
+    timed.set(
+      withPose(
+        timed.motion,
+        { layer: name.layer, key: name.key },
+        {
+          at: Math.round(at * 1000) / 1000,
+          value: typeof value === "number" ? Math.round(value * 100) / 100 : value,
+          easing: "ease-in-out",
+        },
+      ),
+    );
   };
   return (
     <>

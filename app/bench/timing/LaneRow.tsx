@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { withLane } from "#core/edit";
-import { goesOf, isSpring, laneOf, lengthOf, timingOf } from "#core/motion";
+import { goesOf, isSpring, laneOf, lengthOf, springLasting, swingOf, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import type { Lane, Motion } from "#core/project";
 import { LaneBar } from "./LaneBar";
@@ -43,6 +43,14 @@ const edgesBut = (
   ];
 };
 
+/** What lets a lane last so long: of a spring how it swings. */
+const lasting = ({ easing }: Lane, ms: number): Partial<Lane> => {
+  const duration = Math.max(10, Math.round(ms));
+  return isSpring(easing)
+    ? { easing: springLasting(duration, swingOf(easing).bounciness, easing.mass) }
+    : { duration };
+};
+
 /** A motion with some of its lanes, or all of it (null), in another time. */
 const shifted = (
   motion: Motion,
@@ -62,6 +70,7 @@ const shifted = (
       ...m,
       ...(next.delay === undefined ? {} : { delay: next.delay }),
       ...(next.duration === undefined ? {} : { duration: next.duration }),
+      ...(next.easing === undefined ? {} : { easing: next.easing }),
     };
   }, motion);
 
@@ -88,6 +97,7 @@ interface Props {
   back: Motion | null;
   onPick: (name: LaneName | null, add: boolean) => void;
   onGuide: (ms: number | null) => void;
+  onSeek: (ms: number) => void;
   children: ReactNode;
 }
 
@@ -101,6 +111,7 @@ export const LaneRow = ({
   back,
   onPick,
   onGuide,
+  onSeek,
   children,
 }: Props) => {
   const { motion } = timed;
@@ -135,18 +146,13 @@ export const LaneRow = ({
             edges={() => edgesBut(timed, head, together)}
             onGuide={onGuide}
             onPick={(add) => onPick(name, add)}
+            onSeek={onSeek}
             onShift={(by, ends, gesture) =>
               timed.set(
                 shifted(motion, together, (l) => {
-                  if (ends === "end") {
-                    return { duration: Math.max(10, l.duration + by) };
-                  }
-                  return ends === "begin"
-                    ? {
-                        delay: Math.max(0, l.delay + by),
-                        duration: Math.max(10, l.duration - by),
-                      }
-                    : { delay: Math.max(0, l.delay + by) };
+                  const delay = Math.max(0, l.delay + by);
+                  if (ends === "end") return lasting(l, lengthOf(l) + by);
+                  return ends === "begin" ? { delay, ...lasting(l, lengthOf(l) - by) } : { delay };
                 }),
                 gesture,
               )

@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { Form } from "react-bootstrap";
 import { withLane } from "#core/edit";
 import { laneLabel, laneOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
+import { ROOT } from "#core/project";
 import { labelOf, registry } from "#core/properties";
 import { useChosen } from "../state/context";
 import { LaneRow } from "./LaneRow";
@@ -14,6 +14,7 @@ import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { ValueAt } from "./ValueAt";
 import { Tool } from "../../ui/Tool";
+import { Pick } from "../../ui/fields/Pick";
 import { timingWords } from "./words";
 
 type Head = ReturnType<typeof useHead>;
@@ -107,41 +108,52 @@ const TimeRuler = ({
   );
 };
 
-/** A lane for a property of the chosen layer that does not change otherwise. */
-const NewLane = ({ timed, onMade }: { timed: Timed; onMade: (name: LaneName) => void }) => {
-  const chosen = useChosen();
-  const layer =
-    chosen.length === 1 && chosen[0] !== undefined ? timed.piece.layers[chosen[0]] : undefined;
+interface NewLaneProps {
+  readonly timed: Timed;
+  readonly onMade: (name: LaneName) => void;
+}
+
+/** A lane for a property of a layer that does not change otherwise: of the chosen one, to begin. */
+const NewLane = ({ timed, onMade }: NewLaneProps) => {
+  const { piece, motion } = timed;
+  const [chosen] = useChosen();
+  const [picked, setPicked] = useState<string | null>(null);
+  const layers = Object.values(piece.layers);
+  const layer = piece.layers[picked ?? chosen ?? ROOT] ?? piece.layers[chosen ?? ROOT];
   if (!layer) return null;
   const keys = registry.filter(
     (p) =>
       p.kinds.includes(layer.kind) &&
       ["number", "pair", "colour", "fill"].includes(p.type.is) &&
       (p.mixing !== "layout" || ["x", "y", "width", "height"].includes(p.key)) &&
-      !laneOf(timed.motion, { layer: layer.id, key: p.key }),
+      !laneOf(motion, { layer: layer.id, key: p.key }),
   );
   const make = (key: string) => {
-    timed.set(withLane(timed.motion, { layer: layer.id, key }, {}));
+    timed.set(withLane(motion, { layer: layer.id, key }, {}));
     onMade({ layer: layer.id, key });
   };
   return (
     <div className="lane-row">
       <div className="lane-name wide">
-        <Form.Select
-          className="word"
-          aria-label={timingWords.newLane}
+        <span className="quiet">{timingWords.newLane}</span>
+        <Pick
+          search
+          label={timingWords.layerOfNewLane}
+          value={layer.id}
+          options={layers.map((l) => ({ value: l.id, words: l.name }))}
+          onPick={setPicked}
+        />
+        <Pick
+          label={timingWords.newLane}
           value=""
-          onChange={(e) => {
-            if (e.target.value) make(e.target.value);
+          options={[
+            { value: "", words: timingWords.property },
+            ...keys.map((p) => ({ value: p.key, words: labelOf(p.key) ?? p.key })),
+          ]}
+          onPick={(key) => {
+            if (key !== "") make(key);
           }}
-        >
-          <option value="">{timingWords.newLaneName(layer.name)}</option>
-          {keys.map((p) => (
-            <option key={p.key} value={p.key}>
-              {labelOf(p.key)}
-            </option>
-          ))}
-        </Form.Select>
+        />
       </div>
       <div className="lane-track" />
     </div>
@@ -162,6 +174,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
     back: withBack && timed.back && timed.back !== "same" ? timed.back.motion : null,
     onPick,
     onGuide: setGuide,
+    onSeek: head.seek,
   };
   const x = (ms: number) => ({
     left: `calc(var(--lane-names) + ${(ms - view.first) * view.scale}px)`,

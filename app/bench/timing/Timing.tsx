@@ -7,7 +7,7 @@ import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
 import { NumberField } from "../../ui/fields/NumberField";
-import { useChosen } from "../state/context";
+import { useBench, useChosen } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { CurvePanel } from "./CurvePanel";
 import { GiveMenu } from "./GiveMenu";
@@ -125,13 +125,16 @@ const PairNote = ({ timed }: { timed: Timed }) => {
 export const Timing = ({ env }: { env: LayoutEnv }) => {
   const timed = useTiming(env);
   const chosen = useChosen();
+  const choose = useBench((s) => s.choose);
   const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]);
   const [withBack, setWithBack] = useState(false);
   const lanes = picked.filter((p): p is LaneName => p !== null);
   const lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
   if (!timed) return <p className="drawer-empty">{timingWords.thereNoRuleYet}</p>;
-  const pick = (name: LaneName | null, add: boolean) =>
+  const pick = (name: LaneName | null, add: boolean) => {
+    // the stage shows which layer it is
+    if (name !== null && timed.piece.layers[name.layer]) choose([name.layer]);
     setPicked((all) => {
       if (!add || name === null) {
         return [name];
@@ -140,6 +143,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
         ? all.filter((p) => rowKey(p) !== rowKey(name))
         : [...all.filter((p) => p !== null && rowKey(p) !== rowKey(name)), name];
     });
+  };
   const onKey = (e: React.KeyboardEvent) => {
     const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
     if (typing) return;

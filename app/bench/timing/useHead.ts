@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
 import { useBench, useWorkpiece } from "../state/context";
+import { RunningHead } from "./running";
 import type { Timed } from "./useTiming";
 
 /** How fine the path of a layer is drawn. */
@@ -29,19 +30,15 @@ export const useHead = (timed: Timed | null, layer: string | null) => {
   useEffect(() => {
     if (!playing) return;
     let frame = 0;
-    let last = performance.now();
+    const begun = latest.current;
+    const head = new RunningHead(begun.at ?? 0, performance.now(), begun.rate);
     const tick = (now: number) => {
-      const { at: before, length, loop: again, rate: speed } = latest.current;
-      const next = (before ?? 0) + (now - last) * speed;
-      last = now;
-      if (next >= length && !again) {
-        setAt(length);
-        setPlaying(false);
-        return;
-      }
-      // looped, one sees the end for a moment before it begins again
-      setAt(next >= length + 400 * speed ? 0 : next);
-      frame = requestAnimationFrame(tick);
+      const { length, loop: again, rate: speed } = latest.current;
+      head.setRate(speed, now);
+      const next = head.at(now, length, again);
+      setAt(next.at);
+      if (next.over) setPlaying(false);
+      else frame = requestAnimationFrame(tick);
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);

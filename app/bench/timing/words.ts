@@ -89,7 +89,8 @@ export const timingWords = {
   alsoCtrlWheelShift: "Also with Ctrl and the wheel; with Shift the wheel goes along the time",
   playhead: "Playhead",
   newLane: "New lane",
-  newLaneName: (name: string) => `new lane of ${name} …`,
+  layerOfNewLane: "Layer of the new lane",
+  property: "property …",
   allUnlessBelow: "All, unless below",
   properties: (name: string) => `Properties of ${name}`,
   anotherScreenComesEach:
