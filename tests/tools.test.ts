@@ -226,6 +226,16 @@ describe("drawing by hand", () => {
     await me.until(async () =>
       expect(await me.cell("icon", "hovered")).toMatchObject({ text: "bell-fill", own: true }),
     );
+    // an icon is found by the name that is typed into its cell
+    await me.fill("hovered", { icon: "alarm" });
+    await me.until(async () =>
+      expect(await me.cell("icon", "hovered")).toMatchObject({ text: "alarm", own: true }),
+    );
+    // one that was picked stays when the panel is put away with Esc
+    await me.press("Enter");
+    await (await me.find("option", "archive")).click();
+    await me.press("Escape");
+    await me.until(async () => expect((await me.cell("icon", "hovered"))?.text).not.toBe("alarm"));
   });
 });
 

@@ -56,12 +56,21 @@ const foundWords = (count: number): string => {
   return count === 1 ? partsWords.n1Icon : partsWords.iconsFound(count);
 };
 
-const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => {
+interface IconsProps {
+  readonly chosen: Id;
+  /** what is looked for to begin with */
+  readonly find: string;
+  readonly onPick: (id: Id) => void;
+  /** the first one found was taken with Enter: that is the end of it */
+  readonly onTaken: (() => void) | undefined;
+}
+
+const Icons = ({ chosen, find, onPick, onTaken }: IconsProps) => {
   const session = useSession();
   const project = useDisplayedProject();
   const [all, setAll] = useState<readonly CatalogueIcon[] | null>(null);
   const [failed, setFailed] = useState(false);
-  const [text, setText] = useState("");
+  const [text, setText] = useState(find);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
     iconCatalogue().then(setAll, () => setFailed(true));
@@ -73,6 +82,14 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
       a.kind === "icon" && (text === "" || a.name.includes(text.toLowerCase())),
   );
   const mark = project.assets[chosen]?.name;
+  /** Takes the first that is found, as soon as there are any to look among. */
+  const take = async (name: string) => {
+    const icons = all ?? (await iconCatalogue().catch(() => []));
+    const [first] = findIcons(icons, name);
+    if (!first) return;
+    onPick(keepIcon(session, first));
+    onTaken?.();
+  };
   return (
     <>
       <Form.Control
@@ -84,11 +101,10 @@ const Icons = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) => 
         value={text}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
-          if (e.key === "Enter" && found[0]) {
-            e.preventDefault();
-            e.stopPropagation();
-            onPick(keepIcon(session, found[0]));
-          }
+          if (e.key !== "Enter") return;
+          e.preventDefault();
+          e.stopPropagation();
+          void take(e.currentTarget.value);
         }}
       />
       <div
@@ -191,15 +207,19 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
 export const AssetPart = ({
   of,
   chosen,
+  find = "",
   onPick,
+  onTaken,
 }: {
   of: "picture" | "icon";
   chosen: Id;
+  find?: string;
   onPick: (id: Id) => void;
+  onTaken?: () => void;
 }) => (
   <div className="asset-part">
     {of === "icon" ? (
-      <Icons chosen={chosen} onPick={onPick} />
+      <Icons chosen={chosen} find={find} onPick={onPick} onTaken={onTaken} />
     ) : (
       <Pictures chosen={chosen} onPick={onPick} />
     )}

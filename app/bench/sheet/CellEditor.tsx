@@ -35,21 +35,27 @@ const stepped = (row: Row, cell: Cell, text: string, e: KeyboardEvent): number |
 const FieldEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: Props) => {
   const whole = useDisplayedProject((p) => wordsFor(p, row, cell.said));
   const field = useRef<HTMLInputElement>(null);
-  const [typed, setTyped] = useState<string | null>(start);
+  const isAsset = row.type.is === "asset";
+  // icons are looked for in the panel's own field
+  const isSearched = row.type.is === "asset" && row.type.of === "icon";
+  const [typed, setTyped] = useState<string | null>(isSearched ? null : start);
   const [selected] = useState(start === null);
   const finished = useRef(false);
   // what was chosen in the panel shows as text, until one types
   const text = typed ?? whole;
   useEffect(() => {
+    if (isSearched) return;
     field.current?.focus();
     if (selected) field.current?.select();
-  }, [selected]);
+  }, [selected, isSearched]);
   const commit = (by: Way) => {
     finished.current = true;
     if (typed === null) onKeep(by);
     else if (!onCommit(typed, by)) finished.current = false;
   };
+  const picked = useRef(false);
   const live = (said: SpecifiedValue) => {
+    picked.current = true;
     setTyped(null);
     onLive(said);
   };
@@ -68,7 +74,9 @@ const FieldEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: P
       commit(e.shiftKey ? "left" : "right");
     else if (e.key === "Escape") {
       finished.current = true;
-      onCancel();
+      // an icon or a picture that was picked stays: Esc only puts the panel away
+      if (isAsset && picked.current) onKeep("stay");
+      else onCancel();
     } else return;
     e.preventDefault();
   };
@@ -91,6 +99,7 @@ const FieldEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: P
       <CellPanel
         row={row}
         cell={cell}
+        start={start}
         onLive={live}
         onPick={(said) => {
           finished.current = true;

@@ -15,6 +15,8 @@ import { sheetWords } from "./words";
 interface Props {
   readonly row: Row;
   readonly cell: Cell;
+  /** what was typed to open the cell */
+  readonly start: string | null;
   readonly onLive: (said: SpecifiedValue) => void;
   /** a choice that ends the editing */
   readonly onPick: (said: SpecifiedValue) => void;
@@ -74,7 +76,9 @@ export const CellPanel = (props: Props) => {
           <AssetPart
             of={type.of}
             chosen={typeof cell.said === "string" ? cell.said : ""}
+            find={props.start ?? ""}
             onPick={onLive}
+            onTaken={onDone}
           />
         </div>
         <div className="panel-foot">
