@@ -24,7 +24,7 @@ const name = ({ piece }: Inspected, id: Id): string =>
   id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
-export const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
+const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
   const out = new Map<string, Node>();
   for (const n of space.nodes) {
     const key = variantKey(piece, n.variant);

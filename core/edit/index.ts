@@ -77,7 +77,6 @@ export {
   removeRule,
   repeatable,
   setRule,
-  usualMotion,
   usuallyUndone,
 } from "./behaviour/rules";
 export { addUsualRule, usualEffect } from "./behaviour/usual";

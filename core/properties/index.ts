@@ -1,5 +1,5 @@
 export { parseNumber } from "./arithmetic";
-export { AS_IT_CAME, FADE, HERE, namedPoses, poseText } from "./away";
+export { AS_IT_CAME, FADE, HERE, namedPoses } from "./away";
 export type { Asset, FontAsset, IconAsset, IconShape, PictureAsset } from "./assets";
 export { parseValue, showValue } from "./entry";
 export { USUAL_FAMILY, families } from "./families";

@@ -6,7 +6,7 @@ import { ROOT } from "#core/project";
 import { labelOf, registry } from "#core/properties";
 import { useChosen } from "../state/context";
 import { LaneRow } from "./LaneRow";
-import type { useHead } from "./useHead";
+import type { useHead } from "./playing/useHead";
 import { useLaneView } from "./useLaneView";
 import type { LaneView } from "./useLaneView";
 import { keyStep } from "../../ui/keys";

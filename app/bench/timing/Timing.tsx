@@ -14,7 +14,7 @@ import { GiveMenu } from "./GiveMenu";
 import { Lanes } from "./Lanes";
 import { SaveMenu } from "./SaveMenu";
 import { BackPart, SubjectPart } from "./SubjectPart";
-import { useHead } from "./useHead";
+import { useHead } from "./playing/useHead";
 import { rowKey, useTiming } from "./useTiming";
 import { runKey } from "../../ui/keys";
 import { timingKeys } from "./keys";

@@ -7,7 +7,7 @@ import type { Value } from "#core/properties";
 import { NumberField } from "../../ui/fields/NumberField";
 import { ColourPart, remember } from "../../parts/ColourPart";
 import { Panel } from "../../ui/floating/Panel";
-import type { useHead } from "./useHead";
+import type { useHead } from "./playing/useHead";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";

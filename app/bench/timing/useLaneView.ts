@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import type { useHead } from "./useHead";
+import type { useHead } from "./playing/useHead";
 import type { Timed } from "./useTiming";
 
 /** Even steps of a ruler, ms. */

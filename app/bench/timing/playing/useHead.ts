@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { variantKey } from "#core/looks";
-import { useBench, useWorkpiece } from "../state/context";
+import { useBench, useWorkpiece } from "../../state/context";
 import { RunningHead } from "./running";
-import type { Timed } from "./useTiming";
+import type { Timed } from "../useTiming";
 
 /** How fine the path of a layer is drawn. */
 const MOMENTS = 24;
