@@ -200,17 +200,22 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(await me.cell("x", "on, pressed")).toMatchObject({ text: "47", own: true });
 
     await me.page.click(`${card("on, pressed")} .card-name`);
-    await me.page.evaluate(() =>
-      [...document.querySelectorAll<HTMLElement>(".btn-chip")]
-        .find((c) => c.innerText.startsWith("all"))
-        ?.click(),
-    );
+    const widen = () =>
+      me.page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>(".btn-chip")]
+          .find((c) => c.innerText.startsWith("all"))
+          ?.click(),
+      );
+    await widen();
     expect(await me.page.$$eval(".card-variant.lit", (c) => c.length)).toBe(4);
     await me.write("x", "on, pressed", "24");
     expect(await me.text(".scope-hint")).toContain(
       "still shows its own x, said where Alerts is on and Pressed is yes",
     );
+    // the scope was meant for that layer: it ends with it
     await me.click("treeitem", "Label");
+    expect((await me.chips()).find((c) => c.on)?.text).toBe("only this one");
+    await widen();
     await me.write("size", "on, pressed", "17");
     expect(await me.cell("size", "off")).toMatchObject({ text: "17" });
   });
