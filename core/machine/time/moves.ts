@@ -39,7 +39,10 @@ const put = (state: State, path: Path, sets: readonly TraitSet[], which: "from" 
       };
 
 /** The copies a rule that fired set something in. */
-const setIn = (event: Fired): readonly Path[] => [event.path, ...event.inner.map((i) => i.path)];
+const setIn = (event: Fired): readonly Path[] =>
+  [{ path: event.path, sets: event.sets }, ...event.inner]
+    .filter(({ sets }) => sets.length > 0)
+    .map(({ path }) => path);
 
 /**
  * A click comes before its press is undone. To the eye that ends first and the click's change sets
