@@ -45,15 +45,12 @@ const roleOf = ({ project, piece }: Inspected, variant: Node["variant"], id: Id)
     : "none";
 };
 
-/** The role that says best what a rule's layer is, from what the rule does. */
-const roleFor = (rule: Rule, { piece }: Inspected): "link" | "checkbox" | "switch" | "button" => {
-  if (rule.effects.every(isNavigation)) return "link";
-  const [first] = rule.effects;
-  const trait = first?.type === "set" ? piece.traits[first.trait] : undefined;
-  if (trait === undefined || Object.keys(trait.values).length !== 2) return "button";
-  if (/^(checked|ticked)$/i.test(trait.name)) return "checkbox";
-  return /^on$/i.test(trait.name) ? "switch" : "button";
-};
+/**
+ * The role that says best what a rule's layer is, of those that need no state beside them: nothing
+ * writes aria-checked yet.
+ */
+const roleFor = (rule: Rule): "link" | "button" =>
+  rule.effects.every(isNavigation) ? "link" : "button";
 
 /** What can be clicked but is nothing to who does not see it (WCAG 2.2 §4.1.2). */
 export const noRole = (subject: Inspected): Finding[] => {
@@ -67,7 +64,7 @@ export const noRole = (subject: Inspected): Finding[] => {
     if (roleOf(subject, variant, id) !== "none") return [];
     // what is inside a control is part of it
     if (ancestry(piece, id).some((a) => controls.has(roleOf(subject, variant, a)))) return [];
-    const role = roleFor(rule, subject);
+    const role = roleFor(rule);
     return [
       {
         id: findingId("no-role", id),

@@ -11,7 +11,7 @@ export const alertSwitch: Source = {
   kind: "component",
   name: "Alert switch",
   values: {
-    role: "switch",
+    role: "button",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
@@ -67,7 +67,7 @@ export const bicycleTickBox: Source = {
   kind: "component",
   name: "Bicycle tick box",
   values: {
-    role: "checkbox",
+    role: "button",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
