@@ -12,6 +12,7 @@ export const alertSwitch: Source = {
   name: "Alert switch",
   values: {
     role: "button",
+    label: "Alerts",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
