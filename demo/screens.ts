@@ -11,6 +11,7 @@ const row = (id: string, y: number, words: string, on: boolean): Drawn =>
     y,
     [OPTION + "words"]: words,
     [OPTION + "labelled"]: false,
+    [OPTION + "spoken"]: words,
     [TRAIT + "alerts"]: valueId("alerts", on ? "on" : "off"),
   });
 

@@ -71,7 +71,7 @@ describe("layers", () => {
     const after = result.project.pieces["alert-switch"] as Piece;
     expect(Object.keys(after.layers)).toEqual([ROOT]);
     expect(JSON.stringify(after.looks)).not.toContain("knob");
-    expect(after.options).toEqual({});
+    expect(Object.keys(after.options)).toEqual(["spoken"]);
     expect(apply(result.project, result.inverse).doc).toEqual(project);
   });
 

@@ -53,7 +53,15 @@ export interface Look {
  * What of a layer a placed copy may set: its text, whether it shows, its picture, icon or colour,
  * or which component stands there.
  */
-export const optionKeys = ["text", "visible", "picture", "icon", "fill", "component"] as const;
+export const optionKeys = [
+  "text",
+  "visible",
+  "picture",
+  "icon",
+  "fill",
+  "component",
+  "label",
+] as const;
 /**
  * Of a nested copy also its own traits ("trait:ID") and options ("option:ID"), shown to the
  * outside.

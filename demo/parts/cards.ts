@@ -230,6 +230,7 @@ export const farePanel: Source = {
         copy("switch", "Season switch", {
           component: "alert-switch",
           "option:labelled": false,
+          "option:spoken": "Season pass",
           "trait:alerts": valueId("alerts", "off"),
         }),
       ],

@@ -12,7 +12,6 @@ export const alertSwitch: Source = {
   name: "Alert switch",
   values: {
     role: "button",
-    label: "Alerts",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
@@ -59,6 +58,7 @@ export const alertSwitch: Source = {
   options: [
     { id: "words", name: "Label", layer: "label", key: "text" },
     { id: "labelled", name: "Label shown", layer: "label", key: "visible" },
+    { id: "spoken", name: "Spoken name", layer: "root", key: "label" },
   ],
 };
 

@@ -90,7 +90,7 @@ export const OptionPart = ({
           onPick={(v) => onPick(v === "yes")}
         />
       )}
-      {option.key === "text" && (
+      {(option.key === "text" || option.key === "label") && (
         <WordsField label={label} value={text} read={(t) => t} onKeep={onPick} />
       )}
       {option.key === "fill" &&
