@@ -50,7 +50,7 @@ describe("the Board-now button, drawn from nothing", () => {
     await me.click("treeitem", "Component");
     await me.fill("only variant", { width: "224", height: "96" });
     await me.press("Escape");
-    await me.click("button", "Insert ellipse");
+    await me.insert("ellipse");
     await me.rename("Ellipse", "Glow");
     await me.fill("only variant", {
       x: "22",
@@ -63,7 +63,7 @@ describe("the Board-now button, drawn from nothing", () => {
     });
     await me.press("Escape");
     await me.click("treeitem", "Component");
-    await me.click("button", "Insert box");
+    await me.insert("box");
     await me.rename("Box", "Body");
     await me.fill("only variant", {
       x: "20",
@@ -93,7 +93,7 @@ describe("the Board-now button, drawn from nothing", () => {
   it("has a shine inside it, turned by its handle and cut off by the body's edge, and a label", async () => {
     await me.press("Escape");
     await me.click("treeitem", "Component");
-    await me.click("button", "Insert box");
+    await me.insert("box");
     await me.rename("Box", "Shine");
     await me.dragLine("Shine", "Body", "into");
     shine = await me.layerId("Shine");
@@ -125,7 +125,7 @@ describe("the Board-now button, drawn from nothing", () => {
     expect(turn).toBeLessThan(24);
     await me.press("Escape");
     await me.click("treeitem", "Body");
-    await me.press("t");
+    await me.insert("text");
     await me.rename("Text", "Label");
     await me.fill("only variant", {
       text: "Board now",
@@ -185,7 +185,7 @@ describe("the Alert switch, drawn from nothing", () => {
     await me.click("link", "Harbour drawings");
     await me.click("button", "New component");
     await me.find("tree", "Layers");
-    await me.click("button", "Insert box");
+    await me.insert("box");
     await me.rename("Box", "Track");
     await me.fill("only variant", {
       x: "100",
@@ -197,7 +197,7 @@ describe("the Alert switch, drawn from nothing", () => {
     });
     await me.press("Escape");
     await me.click("treeitem", "Component 2");
-    await me.click("button", "Insert ellipse");
+    await me.insert("ellipse");
     await me.rename("Ellipse", "Knob");
     await me.fill("only variant", {
       x: "104",
@@ -213,7 +213,7 @@ describe("the Alert switch, drawn from nothing", () => {
     await me.rename("Group", "Toggle");
     await me.press("Escape");
     await me.click("treeitem", "Component 2");
-    await me.click("button", "Insert text");
+    await me.insert("text");
     await me.rename("Text", "Label");
     await me.fill("only variant", { text: "Dock alerts", x: "4", y: "38" });
     await me.choose("Label", "Toggle");

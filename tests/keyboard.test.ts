@@ -74,7 +74,7 @@ describe("by keyboard alone", () => {
     await hand.at("Component");
 
     // a box, which is another way on the right
-    await hand.type("b");
+    await hand.type("bb");
     await me.find("treeitem", "Box");
     await hand.to("Box", "F6");
     await hand.to("New trait", "Tab");
@@ -172,7 +172,7 @@ describe("by keyboard alone", () => {
     await hand.press("Escape");
     await me.page.waitForSelector(".modal", { hidden: true });
     expect(await layers()).toBe(before);
-    await hand.type("b");
+    await hand.type("bb");
     await me.until(async () => expect(await layers()).toBe(before + 1));
   });
 

@@ -49,10 +49,10 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   });
 
   it("2. draws: inserts, moves, resizes, nudges, renames, restacks, removes, undoes, redoes", async () => {
-    await me.click("button", "Insert box");
+    await me.insert("box");
     await me.rename("Box", "Track");
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
-    await me.click("button", "Insert ellipse");
+    await me.insert("ellipse");
     await me.rename("Ellipse", "Knob");
     [track, knob] = [await me.layerId("Track"), await me.layerId("Knob")];
 
@@ -62,7 +62,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     const frame = await me.box(`[data-frame="${track}"]`);
     // Ctrl keeps edges from catching, so that the way is exactly the pointer's
     await me.page.keyboard.down("Control");
-    await me.drag(frame.x + 6, frame.y + 6, 50 * z, 10 * z);
+    await me.drag(frame.x + 60, frame.y + 30, 50 * z, 10 * z);
     await me.page.keyboard.up("Control");
     expect(Number((await me.cell("x", "only variant"))?.text)).toBe(Number(start?.text) + 50);
     const handles = await me.until(async () => {
@@ -92,7 +92,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("button", "Move forward");
     expect(await names()).toEqual(["Component", "Knob", "Track"]);
 
-    await me.press("t");
+    await me.insert("text");
     await me.rename("Text", "Extra");
     await me.press("Delete");
     expect(await names()).not.toContain("Extra");
@@ -139,7 +139,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect((await shown()) - before).toBeCloseTo(3 * (await me.zoom()), 1);
     await me.press("Escape");
     expect(await shown()).toBeCloseTo(before, 3);
-    await me.click("button", "Insert text");
+    await me.insert("text");
     await me.rename("Text", "Label");
     for (const [key, text] of [
       ["x", "100"],
@@ -387,14 +387,14 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
     await me.press("Escape");
     await me.click("treeitem", "Screen");
-    await me.click("button", "Insert box");
+    await me.insert("box");
     await me.rename("Box", "Next");
     await me.write("y", "only variant", "600");
     await me.saved();
     await me.click("link", "Harbour app");
     await me.click("button", "New screen");
     await me.find("tree", "Layers");
-    await me.click("button", "Insert text");
+    await me.insert("text");
     await me.write("text", "only variant", "All set");
     await me.click("link", "Harbour app");
     await me.click("link", "Open Screen");

@@ -157,11 +157,12 @@ describe("where edits go", () => {
     );
   });
 
-  it("new layers go into a box that holds layers, else beside what is chosen", () => {
+  it("new layers go into a box, empty or not, else beside what is chosen", () => {
     const p = piece("alert-switch");
     expect(parentForNew(p, [])).toBe(ROOT);
     expect(parentForNew(p, ["toggle"])).toBe("toggle");
-    expect(parentForNew(p, ["knob"])).toBe("toggle");
+    expect(parentForNew(p, ["knob"])).toBe("knob");
+    expect(parentForNew(p, ["label"])).toBe(ROOT);
     expect(parentForNew(p, ["gone"])).toBe(ROOT);
   });
 

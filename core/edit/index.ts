@@ -5,6 +5,7 @@ export { copyLayers, pasteClip, readClip } from "./drawing/clip";
 export type { Clip } from "./drawing/clip";
 export { addDrafts } from "./drafts";
 export { detach, extract, replaceBy } from "./drawing/extract";
+export { fitFrame, isFitting, settleFrame } from "./drawing/frame";
 export { addGathered } from "./drawing/gathered";
 export {
   addLayer,

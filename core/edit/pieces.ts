@@ -29,8 +29,8 @@ export const emptyProject = (name: string): Project => ({
 });
 
 /**
- * A new piece with nothing but its root layer; components are 240 × 96, screens phone-sized on oat
- * paper.
+ * A new piece with nothing but its root layer; components are as large as what will lie in them,
+ * screens phone-sized and white.
  */
 export const newPiece = (
   kind: Piece["kind"],
@@ -41,7 +41,7 @@ export const newPiece = (
   const base: Record<string, Value> =
     kind === "screen"
       ? { width: devices[0].width, height: devices[0].height, fill: "#ffffff", clip: true }
-      : { width: 240, height: 96 };
+      : { widthMode: "fit", heightMode: "fit" };
   return {
     id,
     kind,

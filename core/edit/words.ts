@@ -44,6 +44,7 @@ export const editWords = {
   lock: "Lock",
   unlock: "Unlock",
   bringFront: "Bring to the front",
+  fitFrame: "Fit frame to layers",
   sendBack: "Send to the back",
   flatten: (name: undefined | string) => `Flatten ${name ?? "compound"}`,
 

@@ -64,7 +64,7 @@ describe("frames without a fill, from format 1", () => {
   };
   const pin = newPiece("component", "Pin", "a0", "pin");
   const painted = newPiece("screen", "Chart", "a1", "pin");
-  const own = { width: 240, height: 96 };
+  const own = { widthMode: "fit", heightMode: "fit" };
   const made = { ...own, pointer: "always" };
 
   it("go on taking the pointer all over them; filled ones, and those of today, say nothing", () => {

@@ -118,6 +118,15 @@ export class Designer extends Person {
     await this.find("treeitem", to);
   }
 
+  /** Puts a new layer where one works, as large as they usually are. */
+  async insert(kind: "box" | "ellipse" | "text"): Promise<void> {
+    await this.click("button", `Insert ${kind}`);
+    await this.press("Enter");
+    if (kind !== "text") return;
+    await this.find("textbox", "Text of the layer");
+    await this.press("Escape");
+  }
+
   /** Chooses layers of the tree, the first alone and the others with it. */
   async choose(...names: string[]): Promise<void> {
     await this.click("treeitem", names[0] as string);

@@ -30,7 +30,11 @@ export class Builder {
   new(kind: Piece["kind"], name: string): Id {
     const made = addPiece(this.project, kind, name);
     this.do(made.change);
-    return (this.at = made.id);
+    this.at = made.id;
+    // most tests lay out in a frame whose size they know
+    const frame = { width: 240, height: 96, widthMode: "fixed", heightMode: "fixed" } as const;
+    if (kind === "component") this.look({}, ROOT, frame);
+    return made.id;
   }
 
   layer(kind: LayerKind, values: Record<string, Value> = {}, parent: Id = ROOT): Id {

@@ -7,6 +7,7 @@ import {
   detach,
   distribute,
   extract,
+  fitFrame,
   flattenLayer,
   lock,
   moveInto,
@@ -22,7 +23,7 @@ import {
 } from "#core/edit";
 import type { Alignment, Clip, Moves } from "#core/edit";
 import { pathInBox } from "#core/formats/svg";
-import { boundsIn, findBox, mapOf, spotBounds, spotsIn, wayInto } from "#core/layout";
+import { boundsIn, findBox, mapOf, spotBounds, spotsIn, unite, wayInto } from "#core/layout";
 import type { LayoutBox, Rect } from "#core/layout";
 import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#core/looks";
 import { outlinePath } from "#core/paint";
@@ -173,6 +174,16 @@ export class Arranging {
       if (made && this.done(made.change)) out.push(...made.ids);
     }
     if (out.length) this.state.choose(out);
+  }
+
+  /** Makes the piece's frame as large as what one sees in it. */
+  fitFrame(): void {
+    const here = this.here();
+    const bounds = here && boundsIn(here.scene);
+    const inside = here?.scene.children.flatMap((c) => bounds?.get(c.layer.id) ?? []) ?? [];
+    const around = unite(inside);
+    if (here && around) this.done(fitFrame(here.piece, around));
+    else this.edits.note(commandsWords.nothingToFit);
   }
 
   lock(on: boolean): void {

@@ -65,7 +65,7 @@ const nudging = (px: number, words: string): BenchKey => {
 const inserting = (kind: keyof typeof fresh, words: string): BenchKey => ({
   keys: [fresh[kind].key.toLowerCase()],
   words,
-  run: ({ insert }) => insert.simple(kind),
+  run: ({ insert }) => insert.take(kind),
 });
 
 /** The keys that work anywhere on the bench unless one is typing. */
@@ -142,6 +142,12 @@ export const benchKeys = {
     keys: ["$mod+f"],
     words: commandsWords.findReplaceValue,
     run: ({ workpiece }) => workpiece.state.openDialog({ kind: "replace" }),
+  },
+  insertHere: {
+    keys: ["Enter"],
+    words: commandsWords.insertHere,
+    when: ({ workpiece }) => workpiece.state.tool === "draw",
+    run: ({ workpiece, insert }) => insert.simple(workpiece.state.drawn),
   },
   points: {
     keys: ["Enter"],

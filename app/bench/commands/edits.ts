@@ -3,17 +3,28 @@ import type { Id } from "#core/basics";
 import {
   clearValue,
   duplicateLayers,
+  isFitting,
   moveSaying,
   pasteRules,
   removeLayers,
   rulesAbout,
   rulesAlong,
   setValues,
+  settleFrame,
   topmost,
 } from "#core/edit";
 import type { Edits, RuleClip } from "#core/edit";
-import { conditionText, exactly, originOf, suggestedScope, valuesIn } from "#core/looks";
-import { newId } from "#core/project";
+import { boundsIn, layout, unite } from "#core/layout";
+import {
+  Resolver,
+  childrenOf,
+  conditionText,
+  exactly,
+  originOf,
+  suggestedScope,
+  valuesIn,
+} from "#core/looks";
+import { ROOT, newId } from "#core/project";
 import type { Condition, Piece, Variant } from "#core/project";
 import { labelOf } from "#core/properties";
 import type { Value } from "#core/properties";
@@ -43,13 +54,32 @@ export class BenchEdits {
    * Says values in the present scope; tells when a more specific look hides them in the card one
    * looks at.
    */
-  set(edits: Edits, gesture: string | null = null, patience?: number): void {
+  set(given: Edits, gesture: string | null = null, patience?: number): void {
+    const edits = this.withBorder(given);
     const done = this.workpiece.run(
       (_, piece) => setValues(piece, activeOf(piece, this.state).whens, edits),
       gesture,
       patience,
     );
     if (done) this.tellHidden(edits);
+  }
+
+  /** A border that is given a colour gets a width, where it has none. */
+  private withBorder(edits: Edits): Edits {
+    const { piece, active, project } = this.workpiece;
+    if (!piece || !active) return edits;
+    const widthOf = (id: Id): unknown => {
+      const layer = piece.layers[id];
+      return layer && valuesIn(project, piece, active.variant, layer).borderWidth;
+    };
+    return Object.fromEntries(
+      Object.entries(edits).map(([id, values]) => {
+        const { borderColour, borderWidth } = values;
+        const isGiven = borderColour !== undefined && borderColour !== "none";
+        const needs = isGiven && borderWidth === undefined && widthOf(id) === 0;
+        return [id, needs ? { ...values, borderWidth: 1 } : values];
+      }),
+    );
   }
 
   /** What more specific looks say on the chosen cards instead of what was just set. */
@@ -105,6 +135,11 @@ export class BenchEdits {
     }, gesture);
   }
 
+  /** Says values for every variant; one step of undo with others of the same gesture. */
+  setForAll(edits: Edits, gesture: string | null = null): void {
+    this.workpiece.run((_, piece) => setValues(piece, [{}], edits), gesture);
+  }
+
   /** Says what a look says elsewhere: in a wider scope or a narrower one. */
   move(layerIds: readonly Id[], keys: readonly string[], look: Id, to: Condition): void {
     this.workpiece.run((_, piece) => moveSaying(piece, look, layerIds, keys, to));
@@ -139,6 +174,21 @@ export class BenchEdits {
   /** Tells something and offers to do something about it. */
   offer(text: string, label: string, run: () => void): void {
     this.state.tell({ text, offer: { label, run } });
+  }
+
+  /**
+   * Brings layers that were put beyond the corner of a frame that fits them back into it, where the
+   * edits reach every variant; one step of undo with the rest of the gesture.
+   */
+  settleFrame(gesture: string | null): void {
+    const { piece, active, project, scenes } = this.workpiece;
+    const everywhere = active?.whens.every((when) => Object.keys(when).length === 0);
+    if (!piece || !active || !everywhere || !scenes.env || !isFitting(piece)) return;
+    const tree = new Resolver().tree(project, piece.id, active.variant);
+    const bounds = tree && boundsIn(layout(scenes.env, tree));
+    const inside = (childrenOf(piece).get(ROOT) ?? []).flatMap((l) => bounds?.get(l.id) ?? []);
+    const around = unite(inside);
+    if (around) this.workpiece.run((_, now) => settleFrame(now, around), gesture);
   }
 
   /** Moves layers by px of what they lie in. */

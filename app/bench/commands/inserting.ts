@@ -1,50 +1,59 @@
 import { useMemo } from "react";
 import type { Id } from "#core/basics";
-import { addDrafts, addLayer } from "#core/edit";
-import { childrenOf, valuesIn } from "#core/looks";
+import { addDrafts, addLayer, isFitting } from "#core/edit";
+import { layout } from "#core/layout";
+import { Resolver, valuesIn } from "#core/looks";
 import { ROOT, cutText } from "#core/project";
 import type { LayerKind, Value } from "#core/properties";
 import { readSvgApart } from "../../services/svg";
 import { upload } from "../../session/assets";
-import { activeOf, parentForNew } from "../state/active";
 import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
+import type { DrawnKind } from "../state/view";
 import type { Workpiece } from "../state/workpiece";
+import { BenchEdits } from "./edits";
+import { Placing } from "./placing";
+import type { NewPlace, Point, Size } from "./placing";
 import { commandsWords } from "./words";
 
 interface Fresh {
   readonly words: string;
   readonly key: string;
   readonly values: Readonly<Record<string, Value>>;
-  readonly size: readonly [number, number];
+  readonly size: Size;
 }
 
-/** What a new layer of each kind that can simply be inserted begins as. */
-export const fresh: Readonly<Record<"box" | "ellipse" | "line" | "polygon" | "text", Fresh>> = {
+/** What a new layer of each kind that can be drawn begins as. */
+export const fresh: Readonly<Record<DrawnKind, Fresh>> = {
   box: {
     words: commandsWords.box,
     key: "B",
     values: { width: 80, height: 48, radius: [8, 8, 8, 8], fill: "#c9d8d2" },
-    size: [80, 48],
+    size: { width: 80, height: 48 },
   },
   ellipse: {
     words: commandsWords.ellipse,
     key: "E",
     values: { width: 48, height: 48, fill: "#8fb5a9" },
-    size: [48, 48],
+    size: { width: 48, height: 48 },
   },
-  line: { words: commandsWords.line, key: "L", values: { width: 80, height: 0 }, size: [80, 2] },
+  line: {
+    words: commandsWords.line,
+    key: "L",
+    values: { width: 80, height: 0 },
+    size: { width: 80, height: 2 },
+  },
   polygon: {
     words: commandsWords.triangle,
     key: "G",
     values: { width: 48, height: 42, fill: "#dcbf8d" },
-    size: [48, 42],
+    size: { width: 48, height: 42 },
   },
   text: {
     words: commandsWords.text,
     key: "T",
     values: { text: commandsWords.text, size: 16 },
-    size: [32, 20],
+    size: { width: 32, height: 20 },
   },
 };
 
@@ -56,56 +65,100 @@ const isSvg = (file: File): boolean => /\.svg$/i.test(file.name) || file.type ==
  * dropped.
  */
 export class Inserter {
-  constructor(private readonly workpiece: Workpiece) {}
+  private readonly edits: BenchEdits;
+  private readonly placing: Placing;
+
+  constructor(private readonly workpiece: Workpiece) {
+    this.edits = new BenchEdits(workpiece);
+    this.placing = new Placing(workpiece);
+  }
 
   private get state(): BenchState {
     return this.workpiece.state;
   }
 
-  private where(
-    size: readonly [number, number],
-    at?: { x: number; y: number },
-  ): { parent: Id; x: number; y: number; room: readonly [number, number] } | null {
-    const { piece, project } = this.workpiece;
-    if (!piece) return null;
-    const parent = at ? ROOT : parentForNew(piece, this.state.chosen);
-    const layer = piece.layers[parent];
-    if (!layer) return null;
-    const v = valuesIn(project, piece, activeOf(piece, this.state).variant, layer);
-    const count = childrenOf(piece).get(parent)?.length ?? 0;
-    const middle = (all: number, own: number) =>
-      Math.max(0, Math.round((all - own) / 2 + (count % 6) * 8));
-    return {
-      parent,
-      room: [v.width, v.height],
-      x: at ? Math.round(at.x - size[0] / 2) : middle(v.width, size[0]),
-      y: at ? Math.round(at.y - size[1] / 2) : middle(v.height, size[1]),
-    };
+  private where(size: Size, at?: Point): NewPlace | null {
+    return at ? this.placing.around(ROOT, at, size) : this.placing.inMiddle(size);
   }
 
+  /** Puts a layer where one works, or round a place of the piece. */
   layer(
     kind: LayerKind,
     values: Readonly<Record<string, Value>>,
-    size: readonly [number, number],
+    size: Size,
     name?: string,
-    at?: { x: number; y: number },
+    at?: Point,
   ): Id | null {
     const place = this.where(size, at);
-    if (!place) return null;
+    return place && this.put(kind, values, place, name);
+  }
+
+  /** Puts a layer into a place; what lies in a box says so. */
+  private put(
+    kind: LayerKind,
+    values: Readonly<Record<string, Value>>,
+    { parent, x, y }: Omit<NewPlace, "room">,
+    name?: string,
+  ): Id | null {
     const made = this.workpiece.make((_, piece) =>
-      addLayer(piece, kind, place.parent, { ...values, x: place.x, y: place.y }, name),
+      addLayer(piece, kind, parent, { ...values, x, y }, name),
     );
-    if (!made) return null;
+    const { piece } = this.workpiece;
+    if (!made || !piece) return null;
     this.state.choose([made.id]);
+    const [layer, box] = [piece.layers[made.id], piece.layers[parent]];
+    if (parent !== ROOT && layer && box)
+      this.edits.note(commandsWords.layerIsIn(layer.name, box.name));
     return made.id;
   }
 
-  simple(kind: keyof typeof fresh): void {
-    this.layer(kind, fresh[kind].values, fresh[kind].size);
+  /** Takes in hand what draws layers of a kind; a second time puts one where one works. */
+  take(kind: DrawnKind): void {
+    const { state } = this;
+    if (state.tool === "draw" && state.drawn === kind) this.simple(kind);
+    else state.draw(kind);
+  }
+
+  /** Puts a layer of a kind where one works, as large as they usually are. */
+  simple(kind: DrawnKind): void {
+    this.state.setTool("choose");
+    this.began(kind, this.layer(kind, fresh[kind].values, fresh[kind].size));
+  }
+
+  /**
+   * Puts a layer of a kind where it was drawn: `values` say how large. In a piece whose frame fits
+   * its layers the first one begins at the corner, and what is drawn beyond it takes the others
+   * along.
+   */
+  drawn(kind: DrawnKind, parent: Id, place: Point, values: Readonly<Record<string, Value>>): void {
+    this.state.setTool("choose");
+    const { piece } = this.workpiece;
+    const isFirst = piece !== null && Object.keys(piece.layers).length === 1;
+    const at = isFirst && isFitting(piece) ? { x: 0, y: 0 } : place;
+    this.began(kind, this.put(kind, { ...fresh[kind].values, ...values }, { parent, ...at }));
+    this.edits.settleFrame(null);
+  }
+
+  /** A new text is typed at once. */
+  private began(kind: DrawnKind, layer: Id | null): void {
+    if (kind === "text" && layer !== null) this.state.type({ layer, fresh: true });
   }
 
   icon(asset: Id, name: string): void {
-    this.layer("icon", { icon: asset, width: 24, height: 24 }, [24, 24], name);
+    const size = { width: 24, height: 24 };
+    this.layer("icon", { icon: asset, ...size }, size, name);
+  }
+
+  /** A copy of a component, as large as it is. */
+  copy(component: Id, name: string): void {
+    this.layer("instance", { component }, this.sizeOfCopy(component), name);
+  }
+
+  private sizeOfCopy(component: Id): Size {
+    const { project, scenes } = this.workpiece;
+    const tree = new Resolver().tree(project, component, {});
+    const box = scenes.env && tree ? layout(scenes.env, tree) : null;
+    return { width: box?.width ?? 0, height: box?.height ?? 0 };
   }
 
   /**
@@ -179,7 +232,7 @@ export class Inserter {
     const read = await readSvgApart(source);
     if (!read.ok) return commandsWords.wasNotTaken(name, read.error);
     const { picture } = read;
-    const place = this.where(corner ? [0, 0] : [picture.width, picture.height], at);
+    const place = this.where(corner ? { width: 0, height: 0 } : picture, at);
     if (!place) return null;
     // a file that is one group, as most are, need not become a group in a group
     const [first] = picture.layers;
@@ -221,14 +274,16 @@ export class Inserter {
     const result = await upload(this.workpiece.session, file);
     if (!result.ok) return result.reason;
     if (result.kind === "font") return commandsWords.fontNowOneProjects(file.name);
-    const place = this.where([0, 0], at);
-    const most = place
-      ? Math.max(48, Math.min(place.room[0], place.room[1] * (result.width / result.height)))
+    const room = this.where({ width: 0, height: 0 }, at)?.room;
+    // where there is no room yet, as in an empty piece, it is as large as it came
+    const most = room?.width
+      ? Math.max(48, Math.min(room.width, room.height * (result.width / result.height)))
       : result.width;
     const width = Math.round(Math.min(result.width, most));
     const height = Math.round((width * result.height) / result.width);
     const asset = this.workpiece.project.assets[result.id];
-    this.layer("picture", { picture: result.id, width, height }, [width, height], asset?.name, at);
+    const size = { width, height };
+    this.layer("picture", { picture: result.id, ...size }, size, asset?.name, at);
     return null;
   }
 }

@@ -117,6 +117,9 @@ const containerItems = (here: Here): MenuItem[] => {
     { label: commandsWords.putIntoRow, disabled: none, onPick: () => arranging.wrap("row") },
     { label: commandsWords.putIntoColumn, disabled: none, onPick: () => arranging.wrap("column") },
     ...combineItems(here),
+    ...(here.none
+      ? [{ label: commandsWords.fitFrame, onPick: () => here.arranging.fitFrame() }]
+      : []),
     {
       label: commandsWords.ungroup,
       keys: shownKeys(benchKeys.ungroup),

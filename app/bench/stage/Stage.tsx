@@ -15,18 +15,19 @@ import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { useArranging } from "../commands/arranging";
 import { useEdits } from "../commands/edits";
-import { useInserter } from "../commands/inserting";
+import { fresh, useInserter } from "../commands/inserting";
 import { layerMenu } from "../commands/layerMenu";
 import { cardKey } from "../state/active";
 import { useBench, usePiece, useScenes, useVarying, useWorkpiece } from "../state/context";
 import { shownVariants } from "../state/grid";
 import { AlignBar } from "./bars/AlignBar";
 import type { OverCard } from "./cards/Card";
-import { bestFit, cardSize, fitAlone, nextZoom } from "./fit";
+import { bestFit, cardSize, fitAlone, isOutgrown, nextZoom, takenFor } from "./fit";
 import type { Fit } from "./fit";
 import { KeepScenes } from "./KeepScenes";
 import { ScopeBar } from "./bars/ScopeBar";
 import { Slot } from "./cards/Slot";
+import { useSteady } from "./useSteady";
 import { StageGrid } from "./StageGrid";
 import { variantMenu } from "./cards/variantMenu";
 import { ZoomBar } from "./bars/ZoomBar";
@@ -54,8 +55,8 @@ const useSize = () => {
 };
 
 /**
- * The zoom that fits; fitted when the stage or the grid changes, not while one resizes a layer: it
- * must not grow under one's hand.
+ * The zoom that fits; fitted when the stage, the grid or the piece's size changes, not while one
+ * resizes a layer: it must not grow under one's hand.
  */
 const useFit = (piece: Varying, room: { width: number; height: number }) => {
   const id = useBench((s) => s.pieceId);
@@ -63,8 +64,13 @@ const useFit = (piece: Varying, room: { width: number; height: number }) => {
   const only = useBench((s) => s.only);
   const chosen = useBench((s) => s.zoom);
   const setZoom = useBench((s) => s.setZoom);
-  const width = useScenes((all) => all.largest("width"));
-  const height = useScenes((all) => all.largest("height"));
+  const editing = useBench((s) => s.editing);
+  const size = takenFor(
+    useSteady(
+      useScenes((all) => all.largest("width")),
+      useScenes((all) => all.largest("height")),
+    ),
+  );
   const laid = useScenes((all) => all.laid);
   const [fits, setFits] = useState(0);
   const reason = JSON.stringify([
@@ -83,16 +89,15 @@ const useFit = (piece: Varying, room: { width: number; height: number }) => {
     zoom: 1,
     flow: null,
   });
-  if (fitted.reason !== reason) {
-    const size = { width, height };
-    setFitted({ reason, ...(only ? fitAlone(room, size) : bestFit(piece, view, room, size)) });
-  }
+  const next = only ? fitAlone(room, size) : bestFit(piece, view, room, size);
+  const grown = !editing && isOutgrown(fitted.zoom, next.zoom);
+  if (fitted.reason !== reason || grown) setFitted({ reason, ...next });
   const zoom = chosen === "fit" ? fitted.zoom : chosen;
   const fitAgain = useCallback(() => {
     setZoom("fit");
     setFits((n) => n + 1);
   }, [setZoom]);
-  return { zoom, flow: fitted.flow, card: cardSize({ width, height }, zoom), fitAgain };
+  return { zoom, flow: fitted.flow, card: cardSize(size, zoom), fitAgain };
 };
 
 /** Ctrl and the wheel change the zoom. */
@@ -161,6 +166,16 @@ const EmptyPiece = () => {
   const empty = usePiece((p) => Object.keys(p.layers).length === 1);
   if (!empty) return null;
   return <p className="stage-empty">{stageWords.emptyInsertBoxEllipse(kind)}</p>;
+};
+
+/** How the tool in hand is used. */
+const ToolHint = () => {
+  const drawn = useBench((s) => (s.tool === "draw" ? s.drawn : null));
+  return (
+    <div role="status" className={drawn === null ? "visually-hidden" : "tool-hint"}>
+      {drawn !== null && stageWords.drawByDragging(fresh[drawn].words)}
+    </div>
+  );
 };
 
 const TooMany = ({ piece }: { piece: Varying }) => {
@@ -241,6 +256,7 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
         )}
         {variants.length >= MOST_CARDS && <TooMany piece={piece} />}
       </div>
+      <ToolHint />
       <AlignBar />
       <ZoomBar zoom={zoom} onFit={fitAgain} />
       {children}

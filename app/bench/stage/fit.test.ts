@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { varyingOf } from "#core/looks";
 import { Builder } from "../../../tests/support/pieces";
 import { wholeGrid } from "../state/view";
-import { bestFit, cardSize, fitAlone, GAP, nextZoom } from "./fit";
+import { bestFit, cardSize, fitAlone, GAP, nextZoom, isOutgrown, takenFor } from "./fit";
 
 const room = { width: 760, height: 460 };
 
@@ -32,7 +32,20 @@ describe("the zoom of the stage", () => {
 
   it("is 1 before the stage has a size", () => {
     expect(fitAlone({ width: 0, height: 0 }, { width: 60, height: 30 }).zoom).toBe(1);
-    expect(fitAlone(room, { width: 0, height: 30 }).zoom).toBe(1);
+  });
+
+  it("takes a piece that is nothing yet for one of a usual size", () => {
+    expect(takenFor({ width: 0, height: 0 })).toEqual({ width: 240, height: 96 });
+    expect(takenFor({ width: 1, height: 120 })).toEqual({ width: 240, height: 120 });
+    expect(takenFor({ width: 32, height: 20 })).toEqual({ width: 32, height: 20 });
+  });
+
+  it("is fitted anew where cards are too large now, or could be a good deal larger", () => {
+    expect([isOutgrown(2, 1.95), isOutgrown(2, 2.4), isOutgrown(2, 2.6)]).toEqual([
+      true,
+      false,
+      true,
+    ]);
   });
 
   it("lays the values of one trait in as many lines as leave the cards largest", () => {

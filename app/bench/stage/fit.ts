@@ -26,6 +26,15 @@ interface Size {
   readonly height: number;
 }
 
+/** The room a piece gets that is nothing yet; px. */
+const EMPTY: Size = { width: 240, height: 96 };
+
+/** How large a piece is taken for. */
+export const takenFor = ({ width, height }: Size): Size =>
+  width > 1 && height > 1
+    ? { width, height }
+    : { width: Math.max(width, EMPTY.width), height: Math.max(height, EMPTY.height) };
+
 /** How large a card is for a piece of some size, px. */
 export const cardSize = (piece: Size, zoom: number): Size => ({
   width: Math.max(NARROWEST, piece.width * zoom + 2 * PAD),
@@ -45,13 +54,19 @@ interface Shape {
  * screens at the least.
  */
 const fitZoom = (room: Size, piece: Size, { columns, rows, side }: Shape): number => {
-  if (!(room.width > 0) || piece.width === 0 || piece.height === 0) return 1;
+  if (!(room.width > 0)) return 1;
   const across = (room.width - 40 - side - (columns - 1) * GAP) / columns - 2 * PAD;
   const down = (room.height - 76 - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
   const fit = Math.min(across / piece.width, down / piece.height);
   const least = Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
   return Math.round(Math.max(least, 0.1, Math.min(4, fit)) * 20) / 20;
 };
+
+/**
+ * Whether cards that were fitted once are fitted anew: where they have become too large for their
+ * room, or could be a good deal larger. They do not breathe with every small change.
+ */
+export const isOutgrown = (now: number, next: number): boolean => next < now || next > now * 1.25;
 
 export interface Fit {
   readonly zoom: number;

@@ -101,6 +101,8 @@ export const stageWords = {
   wholePiece: "Whole piece",
 
   // Stage.tsx
+  drawByDragging: (kind: string) =>
+    `${kind}: drag on a card to draw. A press or Enter puts one of the usual size.`,
   emptyInsertBoxEllipse: (kind: string) =>
     `An empty ${kind}. Insert a box, an ellipse or a text on the left, draw with the pen (P), or drop a picture or SVG file here. Then declare its traits: every combination becomes a card.`,
   onlyFirstVariantsAre: (mostCards: number, all: boolean, mostVariants: number, all2: number) =>

@@ -65,12 +65,9 @@ export const chooseCard = (
 export const cardKey = (piece: Varying, variant: Variant): string =>
   variantKey(piece, variant) || "only";
 
-/** Where new layers go: into the chosen box, else beside the chosen layer, else into the piece. */
+/** Where new layers go: into the chosen box, empty or not, else beside the chosen layer, else into the piece. */
 export const parentForNew = (piece: Piece, chosen: readonly Id[]): Id => {
   const first = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];
   if (!first) return ROOT;
-  return first.kind === "box" &&
-    (first.id === ROOT || Object.values(piece.layers).some((l) => l.parent === first.id))
-    ? first.id
-    : (first.parent ?? ROOT);
+  return first.kind === "box" ? first.id : (first.parent ?? ROOT);
 };

@@ -25,7 +25,18 @@ export interface GridView {
 export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
 
 /** With any but the first a press on a card does not choose. */
-type Tool = "choose" | "pen" | "ruler" | "dropper";
+type Tool = "choose" | "draw" | "pen" | "ruler" | "dropper";
+
+/** The kinds of layers that are drawn by dragging. */
+export const drawnKinds = ["box", "ellipse", "line", "polygon", "text"] as const;
+export type DrawnKind = (typeof drawnKinds)[number];
+
+/** The text that is being typed on its card. */
+export interface Typing {
+  readonly layer: Id;
+  /** it was just made: what is typed holds in every variant, as the layer does */
+  readonly fresh: boolean;
+}
 
 /** How the stage shows the piece, and the tool in hand. */
 export interface View {
@@ -35,6 +46,9 @@ export interface View {
   /** the one card shown large, until all are shown again */
   readonly only: Variant | null;
   readonly tool: Tool;
+  /** what the tool "draw" makes */
+  readonly drawn: DrawnKind;
+  readonly typing: Typing | null;
   /** the path whose points are being edited */
   readonly shaping: Id | null;
   /** true while an edit is being made: cards it does not reach step back */
@@ -49,6 +63,9 @@ export interface View {
   readonly setTool: (tool: Tool) => void;
   /** takes a tool in hand, or puts it away when it is there already */
   readonly toggleTool: (tool: Tool) => void;
+  /** takes in hand what draws layers of a kind */
+  readonly draw: (kind: DrawnKind) => void;
+  readonly type: (typing: Typing | null) => void;
   readonly shape: (layer: Id | null) => void;
   readonly setEditing: (editing: boolean) => void;
   readonly mark: (marks: Marks | null) => void;
@@ -61,6 +78,8 @@ export const view: StateCreator<View> = (set) => ({
   grid: wholeGrid,
   only: null,
   tool: "choose",
+  drawn: "box",
+  typing: null,
   shaping: null,
   editing: false,
   marks: null,
@@ -70,6 +89,8 @@ export const view: StateCreator<View> = (set) => ({
   showOnly: (only) => set({ only, zoom: "fit" }),
   setTool: (tool) => set({ tool }),
   toggleTool: (tool) => set((s) => ({ tool: s.tool === tool ? "choose" : tool })),
+  draw: (drawn) => set({ tool: "draw", drawn }),
+  type: (typing) => set({ typing }),
   shape: (shaping) => set({ shaping }),
   setEditing: (editing) => set({ editing }),
   mark: (marks) => set({ marks }),

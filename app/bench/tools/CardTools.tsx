@@ -1,8 +1,8 @@
 import { memo } from "react";
 import type { ReactNode } from "react";
 import type { LayoutBox } from "#core/layout";
-import type { Id } from "#core/basics";
 import { useBench, useChosen, usePiece, useScene } from "../state/context";
+import { Draw } from "./Draw";
 import { Dropper } from "./Dropper";
 import { Pen } from "./Pen";
 import { Ruler } from "./Ruler";
@@ -16,9 +16,6 @@ interface Props {
   readonly zoom: number;
   /** the card is the one looked at */
   readonly active: boolean;
-  /** the text being typed on the card */
-  readonly typing: Id | null;
-  readonly onTyped: () => void;
 }
 
 /** What is drawn over a card as it looks now; nothing before it was laid out. */
@@ -28,7 +25,8 @@ const OnScene = ({ of, children }: { of: string; children: (placed: LayoutBox) =
 };
 
 /** With no tool in hand what is chosen can be typed over, shaped or wired. */
-const OverChosen = ({ of, zoom, typing, onTyped }: Omit<Props, "active">) => {
+const OverChosen = ({ of, zoom }: Omit<Props, "active">) => {
+  const typing = useBench((s) => s.typing);
   const shaping = useBench((s) => s.shaping);
   const idle = useBench((s) => !s.editing && s.preview === null);
   const chosen = useChosen();
@@ -36,7 +34,7 @@ const OverChosen = ({ of, zoom, typing, onTyped }: Omit<Props, "active">) => {
     <OnScene of={of}>
       {(placed) => {
         if (typing !== null)
-          return <TypeOver placed={placed} id={typing} zoom={zoom} onDone={onTyped} />;
+          return <TypeOver key={typing.layer} placed={placed} typing={typing} zoom={zoom} />;
         if (shaping !== null && chosen.includes(shaping))
           return <Shaping key={shaping} placed={placed} id={shaping} zoom={zoom} />;
         return idle && <Socket placed={placed} chosen={chosen} zoom={zoom} />;
@@ -51,6 +49,8 @@ export const CardTools = memo(function CardTools({ active, ...props }: Props) {
   const tool = useBench((s) => s.tool);
   const reference = usePiece((p) => p.reference);
   switch (tool) {
+    case "draw":
+      return <OnScene of={of}>{(placed) => <Draw placed={placed} zoom={zoom} />}</OnScene>;
     case "pen":
       return <OnScene of={of}>{(placed) => <Pen placed={placed} zoom={zoom} />}</OnScene>;
     case "ruler":

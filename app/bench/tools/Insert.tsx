@@ -13,9 +13,9 @@ import { Toolbar } from "../../ui/focus/Toolbar";
 import { useEdits } from "../commands/edits";
 import { fresh, useInserter } from "../commands/inserting";
 import { useBench, useWorkpiece } from "../state/context";
+import { drawnKinds } from "../state/view";
 import { toolsWords } from "./words";
 
-const simple = ["box", "ellipse", "line", "polygon", "text"] as const;
 const files = "image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2";
 
 /** Choosing an icon of the catalogue or the project. */
@@ -72,12 +72,7 @@ const Components = () => {
   const id = useBench((s) => s.pieceId);
   const components = useDisplayedProject(useShallow((p) => placeable(p, id)));
   return components.map((c) => (
-    <Dropdown.Item
-      key={c.id}
-      as="button"
-      type="button"
-      onClick={() => insert.layer("instance", { component: c.id }, [120, 40], c.name)}
-    >
+    <Dropdown.Item key={c.id} as="button" type="button" onClick={() => insert.copy(c.id, c.name)}>
       {c.name}
     </Dropdown.Item>
   ));
@@ -108,6 +103,7 @@ export const Insert = memo(function Insert() {
   const insert = useInserter();
   const edits = useEdits();
   const pen = useBench((s) => s.tool === "pen");
+  const drawn = useBench((s) => (s.tool === "draw" ? s.drawn : null));
   const toggleTool = useBench((s) => s.toggleTool);
   const take = (list: readonly File[]) =>
     void insert.files(list).then((note) => {
@@ -117,14 +113,16 @@ export const Insert = memo(function Insert() {
     <div className="side-part">
       <h2 className="caption">{toolsWords.insert}</h2>
       <Toolbar className="insert-row" label={toolsWords.insertLayer}>
-        {simple.map((kind) => (
+        {drawnKinds.map((kind) => (
           <Tool
             key={kind}
             framed
             icon={kind}
             label={toolsWords.insertWords(fresh[kind].words.toLowerCase())}
             title={`${fresh[kind].words} (${fresh[kind].key})`}
-            onClick={() => insert.simple(kind)}
+            on={drawn === kind}
+            // a press of a key has no pointer to draw with
+            onClick={(e) => (e.detail === 0 ? insert.simple(kind) : insert.take(kind))}
           />
         ))}
         <InsertIcon />

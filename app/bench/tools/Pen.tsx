@@ -7,8 +7,10 @@ import { writeOutlines } from "#core/paths";
 import type { Knot, PathPoint } from "#core/paths";
 import { useWorkpiece } from "../state/context";
 import { useWatched } from "../state/watched";
+import { AnyWhere } from "./AnyWhere";
 import { PenDrawing } from "./gestures/pen";
 import type { PenPoint } from "./gestures/pen";
+import { Guides } from "./Guides";
 import { toolsWords } from "./words";
 
 /** Knots as they lie on screen. */
@@ -92,15 +94,8 @@ export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
       onPointerUp={() => drawing.up()}
       onPointerLeave={() => drawing.leave()}
     >
-      {at?.guides.map((g, i) => (
-        <line
-          key={i}
-          className="guide"
-          {...(g.axis === "x"
-            ? { x1: g.at * zoom, x2: g.at * zoom, y1: g.from * zoom, y2: g.to * zoom }
-            : { y1: g.at * zoom, y2: g.at * zoom, x1: g.from * zoom, x2: g.to * zoom })}
-        />
-      ))}
+      <AnyWhere />
+      {at && <Guides guides={at.guides} zoom={zoom} />}
       {preview.length > 1 && (
         <path
           d={writeOutlines([{ knots: onScreen(preview, zoom), closed: false }])}

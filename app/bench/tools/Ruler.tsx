@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { PointerEvent } from "react";
+import { AnyWhere } from "./AnyWhere";
 import { toolsWords } from "./words";
 
 interface Way {
@@ -53,6 +54,7 @@ export const Ruler = ({ zoom }: { zoom: number }) => {
       onPointerUp={() => setPulling(false)}
       onDoubleClick={(e) => e.stopPropagation()}
     >
+      <AnyWhere />
       {way && (
         <>
           <line x1={way.x1 * zoom} y1={way.y1 * zoom} x2={way.x2 * zoom} y2={way.y2 * zoom} />

@@ -1,23 +1,24 @@
 import { useEffect, useRef, useState } from "react";
-import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { useEdits } from "../commands/edits";
+import { useBench } from "../state/context";
+import type { Typing } from "../state/view";
 import { toolsWords } from "./words";
 
 /** Typing right where the text stands. Esc or a click elsewhere ends it. */
 export const TypeOver = ({
   placed,
-  id,
+  typing,
   zoom,
-  onDone,
 }: {
   placed: LayoutBox;
-  id: Id;
+  typing: Typing;
   zoom: number;
-  onDone: () => void;
 }) => {
   const edits = useEdits();
+  const type = useBench((s) => s.type);
+  const { layer: id, fresh } = typing;
   const field = useRef<HTMLTextAreaElement>(null);
   const found = findBox(placed, id);
   const [text, setText] = useState(String(found?.placed.values.text ?? ""));
@@ -26,7 +27,7 @@ export const TypeOver = ({
   const v = found.placed.values;
   const done = () => {
     edits.endGesture();
-    onDone();
+    type(null);
   };
   return (
     <textarea
@@ -51,7 +52,9 @@ export const TypeOver = ({
       onDoubleClick={(e) => e.stopPropagation()}
       onChange={(e) => {
         setText(e.target.value);
-        edits.set({ [id]: { text: e.target.value } }, `type ${id}`);
+        const said = { [id]: { text: e.target.value } };
+        if (fresh) edits.setForAll(said, `type ${id}`);
+        else edits.set(said, `type ${id}`);
       }}
       onKeyDown={(e) => {
         e.stopPropagation();

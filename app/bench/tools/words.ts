@@ -5,6 +5,9 @@ export const toolsWords = {
   amongRecentColoursNow: (colour: string) => `${colour} is among the recent colours now.`,
   dropperPressOnReference: "Dropper: press on the reference picture to pick a colour",
 
+  // Draw.tsx
+  drawing: (kind: string) => `${kind}: drag from corner to corner`,
+
   // Pen.tsx
   piece: "the piece",
 

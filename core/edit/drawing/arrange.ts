@@ -4,7 +4,7 @@ import { unite } from "../../layout";
 import type { Rect } from "../../layout";
 import { childrenOf } from "../../looks";
 import { BASE, ROOT, byOrder, newId, orderAt, remove, set } from "../../project";
-import type { Change, Layer, Op, Piece } from "../../project";
+import type { Change, Layer, LayerChanges, Op, Piece } from "../../project";
 import type { Four, Value } from "../../properties";
 import { freeName } from "../pieces";
 import { removeLayers, shift, topmost } from "./layers";
@@ -112,7 +112,7 @@ const alongAxis = (
 const containerValues = (how: Container, frame: Rect, gap: number): Record<string, Value> => {
   const size: Record<string, Value> =
     how === "compound"
-      ? { width: frame.width, height: frame.height, fill: "#8fb5a9" }
+      ? { width: frame.width, height: frame.height }
       : { widthMode: "fit", heightMode: "fit" };
   const arranged: Record<string, Value> =
     how === "row" || how === "column"
@@ -121,9 +121,36 @@ const containerValues = (how: Container, frame: Rect, gap: number): Record<strin
   return { x: frame.x, y: frame.y, ...size, ...arranged };
 };
 
+const paintKeys = [
+  "fill",
+  "borderColour",
+  "borderWidth",
+  "borderAt",
+  "borderStyle",
+  "shadow",
+  "opacity",
+  "blend",
+] as const;
+
+const paintIn = (changes: LayerChanges): LayerChanges =>
+  Object.fromEntries(
+    paintKeys.flatMap((key) => {
+      const value = changes[key];
+      return value === undefined ? [] : [[key, value] as const];
+    }),
+  );
+
+/** What looks other than the base one say of how a layer is painted, said of another. */
+const paintOnto = (piece: Piece, from: Id, to: Id): Op[] =>
+  Object.values(piece.looks).flatMap((look) => {
+    const paint = paintIn(look.changes[from] ?? {});
+    if (look.id === BASE || Object.keys(paint).length === 0) return [];
+    return [set(["pieces", piece.id, "looks", look.id, "changes", to], paint)];
+  });
+
 /**
  * Puts layers into a new container where they are: a group as large as what it holds, a compound of
- * shapes, or a row or column in the order they stand in, with their mean gap. `boxes` are their
+ * shapes, painted as the lowest of them was, or a row or column in the order they stand in, with their mean gap. `boxes` are their
  * places in their parent. Null when they have different parents.
  */
 export const wrap = (
@@ -139,6 +166,7 @@ export const wrap = (
   const id = newId();
   const at = ["pieces", piece.id];
   const words = containerNames[how];
+  const lowest = present(layers[0]).id;
   const top = present(layers.at(-1));
   const rest = (childrenOf(piece).get(parent) ?? []).filter((l) => !layers.includes(l));
   const names = Object.values(piece.layers).map((l) => l.name);
@@ -153,8 +181,12 @@ export const wrap = (
   const isArranged = how === "row" || how === "column";
   const ops: Op[] = [
     set([...at, "layers", id], box),
-    set([...at, "looks", BASE, "changes", id], containerValues(how, frame, arranged.gap)),
+    set([...at, "looks", BASE, "changes", id], {
+      ...containerValues(how, frame, arranged.gap),
+      ...(how === "compound" ? paintIn(piece.looks[BASE]?.changes[lowest] ?? {}) : {}),
+    }),
   ];
+  if (how === "compound") ops.push(...paintOnto(piece, lowest, id));
   const placed: Layer[] = [];
   for (const layer of isArranged ? arranged.sorted : layers) {
     const next = orderAt(placed, placed.length);

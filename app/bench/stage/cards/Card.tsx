@@ -1,7 +1,6 @@
-import { memo, useCallback, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useMemo, useRef } from "react";
 import type { ComponentType, MouseEvent } from "react";
 import { useNavigate } from "react-router";
-import type { Id } from "#core/basics";
 import { findBox } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { reached, variantKey, variantName, variantsOf } from "#core/looks";
@@ -26,6 +25,7 @@ import { Frames } from "../Frames";
 import { MarksLayer } from "../Marks";
 import { OnionPath } from "./OnionPath";
 import { ReferenceView } from "../Reference";
+import { useSteady } from "../useSteady";
 import { useCardHand } from "./useCardHand";
 import { stageWords } from "../words";
 
@@ -36,9 +36,6 @@ export interface OverCard {
   readonly zoom: number;
   /** the card is the one looked at */
   readonly active: boolean;
-  /** the text being typed on the card */
-  readonly typing: Id | null;
-  readonly onTyped: () => void;
 }
 
 interface Props {
@@ -80,6 +77,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const width = useSceneOf(key, widthOf);
   const height = useSceneOf(key, heightOf);
   // a piece with a ground of its own would hide what lies under it
+  const steady = useSteady(width, height);
   const covered = useSceneOf(key, isCovered);
   const preview = useBench((s) => (s.preview?.key === key ? s.preview : null));
   const chosen = useChosen();
@@ -88,8 +86,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const shaping = useBench((s) => s.shaping);
   const tool = useBench((s) => s.tool);
   const reference = usePiece((p) => p.reference);
-  const [typing, setTyping] = useState<Id | null>(null);
-  const stopTyping = useCallback(() => setTyping(null), []);
+  const typing = useBench((s) => s.typing !== null);
   const draw = useRef<Draw>(null);
   const takeDraw = useCallback((next: Draw) => {
     draw.current = next;
@@ -97,7 +94,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const { pointer, goIn } = useCardHand({ env, variant, of: key, zoom, draw });
   const onDoubleClick = (e: MouseEvent<HTMLElement>) => {
     const layer = workpiece.piece?.layers[goIn(e) ?? ""];
-    if (layer?.kind === "text") setTyping(layer.id);
+    if (layer?.kind === "text") store.getState().type({ layer: layer.id, fresh: false });
     if (layer?.kind === "path") store.getState().shape(layer.id);
     const placed = workpiece.scenes.get(key);
     if (layer?.kind !== "instance" || !placed) return;
@@ -118,7 +115,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   };
   const ofCard = useCallback((e: MouseEvent, on: Variant) => onMenu(e, on, true), [onMenu]);
   const shaped = active && shaping !== null && chosen.includes(shaping);
-  const handles = active && typing === null && !shaped && tool === "choose";
+  const handles = active && !typing && !shaped && tool === "choose";
   const marks = useMemo(
     () =>
       [lit && several && "lit", active && "active", picked && "picked", aside && "aside"].filter(
@@ -126,7 +123,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
       ),
     [lit, several, active, picked, aside],
   );
-  const size = { width: width * zoom, height: height * zoom };
+  const size = { width: steady.width * zoom, height: steady.height * zoom };
   return (
     <section
       className={["card-variant", ...marks].join(" ")}
@@ -158,7 +155,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
           {covered && <ReferenceView reference={reference} zoom={zoom} />}
           {!preview && <Frames of={key} chosen={chosen} zoom={zoom} handles={handles} />}
           {active && <MarksLayer zoom={zoom} />}
-          <Over of={key} zoom={zoom} active={active} typing={typing} onTyped={stopTyping} />
+          <Over of={key} zoom={zoom} active={active} />
         </div>
       </div>
     </section>

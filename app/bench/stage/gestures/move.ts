@@ -154,6 +154,7 @@ export class Move {
 
   /** Leaves all where it is. */
   end(): void {
+    this.edits.settleFrame(this.gesture);
     this.edits.endGesture();
     this.rest();
   }

@@ -159,6 +159,7 @@ export class Resize {
   }
 
   end(): void {
+    this.edits.settleFrame(this.gesture);
     this.edits.endGesture();
     this.rest();
   }

@@ -6,7 +6,7 @@ import { boundsOfOutlines, moveKnot, writeOutlines } from "#core/paths";
 import type { Knot, KnotOutline, PathPoint } from "#core/paths";
 import { thousandths } from "#core/properties";
 import type { Value } from "#core/properties";
-import { parentForNew } from "../../state/active";
+import { parentAt } from "../../commands/placing";
 import { Watched } from "../../state/watched";
 import type { Workpiece } from "../../state/workpiece";
 
@@ -113,7 +113,8 @@ export class PenDrawing extends Watched {
     const made =
       knots.length > 1
         ? this.workpiece.make((_, piece) => {
-            const parent = parentForNew(piece, state.chosen);
+            const start = knots[0] ?? { x: 0, y: 0 };
+            const parent = parentAt(piece, state.chosen, card.placed, start);
             const around = spotsIn(card.placed).get(parent)?.map ?? NO_MAP;
             return addLayer(piece, "path", parent, pathValues(knots, closed, around));
           })
