@@ -115,8 +115,8 @@ describe("the Board-now button, drawn from nothing", () => {
     await me.page.mouse.down();
     // a turn to the right about the middle of the layer
     const [cx, cy] = [frame.x + frame.width / 2, frame.y + frame.height / 2];
-    const reach = cy - handle.y;
-    await me.page.mouse.move(cx + Math.sin(0.32) * reach, cy - Math.cos(0.32) * reach, {
+    const reach = cx - handle.x;
+    await me.page.mouse.move(cx - Math.cos(0.32) * reach, cy - Math.sin(0.32) * reach, {
       steps: 6,
     });
     await me.page.mouse.up();

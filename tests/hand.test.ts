@@ -76,7 +76,13 @@ describe("working on a card by hand", () => {
     expect(await me.cell("x", "only variant")).toMatchObject({ text: "24" });
     expect(Number((await me.cell("y", "only variant"))?.text)).toBe(136 + Math.round(30 / z));
     await me.press("Escape");
-    await me.until(async () => expect(await me.text(".drawer-empty")).toContain("Choose a layer"));
+    // with nothing chosen the sheet shows the piece as a whole
+    await me.until(async () =>
+      expect(await me.page.$eval(".bench-chosen", (b) => (b as HTMLElement).dataset.chosen)).toBe(
+        "",
+      ),
+    );
+    expect(await me.cell("scrolls", "only variant")).toMatchObject({ text: "no" });
   });
 
   it("a double click on a copy goes into its component, and layers that are arranged say why they stay", async () => {

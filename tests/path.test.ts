@@ -71,7 +71,8 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
       if (!box) throw new Error("no handle");
       return box;
     });
-    await me.drag(handles.x + 4, handles.y + 4, 16 * z, 4 * z);
+    const larger = await me.zoom();
+    await me.drag(handles.x + 4, handles.y + 4, 16 * larger, 4 * larger);
     expect(Number((await me.cell("width", "only variant"))?.text)).toBe(96);
     expect(Number((await me.cell("height", "only variant"))?.text)).toBe(52);
 

@@ -67,6 +67,7 @@ describe("drawing by hand", () => {
     await me.click("treeitem", "Title");
     const x = await number("x");
     const y = await number("y");
+    const z = await me.zoom();
     const f = await me.box(".card-variant.active .frame");
     await me.page.mouse.move(f.x + f.width / 2, f.y + f.height / 2);
     await me.page.mouse.down();
@@ -74,7 +75,7 @@ describe("drawing by hand", () => {
     await me.page.mouse.move(f.x + f.width / 2 + 1, f.y + f.height / 2 + 60, { steps: 8 });
     expect((await me.page.$$(".marks line")).length).toBeGreaterThan(0);
     // the sheet follows when the hand rests
-    await me.until(async () => expect(Math.abs((await number("x")) - 24)).toBeLessThan(3));
+    await me.until(async () => expect(Math.abs((await number("x")) - 24)).toBeLessThan(3 / z));
     await me.press("Escape");
     await me.page.mouse.up();
     await me.until(async () => expect([await number("x"), await number("y")]).toEqual([x, y]));

@@ -1,5 +1,5 @@
-import { memo } from "react";
-import { Group, Panel, Separator, useDefaultLayout } from "react-resizable-panels";
+import { memo, useCallback, useEffect } from "react";
+import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from "react-resizable-panels";
 import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
 import { useInspection } from "./checks/inspect";
@@ -7,7 +7,7 @@ import { Compare } from "./dialogs/Compare";
 import { Gather } from "./dialogs/Gather";
 import { OverOthers } from "./dialogs/OverOthers";
 import { Replace } from "./dialogs/Replace";
-import { Drawer } from "./Drawer";
+import { Drawer, WIDE } from "./Drawer";
 import { KeysDialog } from "./KeysDialog";
 import { Stage } from "./stage/Stage";
 import { BenchProvider, useBench, useChosen } from "./state/context";
@@ -20,6 +20,7 @@ import { Traits } from "./traits/Traits";
 import { Layers } from "./tree/Layers";
 import { Try } from "./try/Try";
 import { useKeys } from "./useKeys";
+import { useSettings } from "../services/settings";
 import { useMedia } from "../ui/useMedia";
 import "../parts/parts.scss";
 import "./bench.scss";
@@ -81,7 +82,8 @@ const useLayouts = () => {
   const storage = store ? { storage: store } : {};
   const outer = useDefaultLayout({ id: "nubble-bench-2", ...storage });
   const main = useDefaultLayout({ id: "nubble-bench-main-2", ...storage });
-  return { outer, main };
+  const side = useDefaultLayout({ id: "nubble-bench-side", ...storage });
+  return { outer, main, side };
 };
 
 interface EnvProps {
@@ -113,9 +115,33 @@ const TryPart = ({ env }: EnvProps) => (
   </Later>
 );
 
+/** How high the drawer is that shows its tabs alone; px. */
+const FOLDED = 37;
+
+/** Folds the drawer to its tabs, by the key or by dragging its edge down. */
+const useFolding = () => {
+  const panelRef = usePanelRef();
+  const folded = useSettings((s) => s.folded);
+  const fold = useSettings((s) => s.fold);
+  useEffect(() => {
+    const panel = panelRef.current;
+    if (!panel || panel.isCollapsed() === folded) return;
+    if (folded) panel.collapse();
+    else panel.expand();
+  }, [folded, panelRef]);
+  const onResize = useCallback(() => {
+    const panel = panelRef.current;
+    if (panel) fold(panel.isCollapsed());
+  }, [panelRef, fold]);
+  return { panelRef, onResize };
+};
+
 /** All parts of the bench at once, as wide and high as one wants them. */
 const Panels = ({ env }: EnvProps) => {
-  const { outer, main } = useLayouts();
+  const { outer, main, side } = useLayouts();
+  const drawer = useFolding();
+  const wide = useMedia(WIDE);
+  const beside = useSettings((s) => s.beside) && wide;
   return (
     <Group orientation="horizontal" {...outer}>
       <Panel id="left" minSize={176} defaultSize={214} maxSize={420}>
@@ -123,15 +149,34 @@ const Panels = ({ env }: EnvProps) => {
       </Panel>
       <Separator className="sep vertical" aria-label={benchWords.widthLayers} />
       <Panel id="main" minSize={420}>
-        <Group orientation="vertical" {...main}>
-          <Panel id="stage" minSize={220} defaultSize="60">
-            <StagePart env={env} />
-          </Panel>
-          <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
-          <Panel id="drawer" minSize={90} defaultSize="40">
-            <DrawerPart env={env} />
-          </Panel>
-        </Group>
+        {beside ? (
+          <Group key="beside" orientation="horizontal" {...side}>
+            <Panel id="stage" minSize={360} defaultSize="55">
+              <StagePart env={env} />
+            </Panel>
+            <Separator className="sep vertical" aria-label={benchWords.widthDrawer} />
+            <Panel id="drawer" minSize={320} defaultSize="45">
+              <DrawerPart env={env} />
+            </Panel>
+          </Group>
+        ) : (
+          <Group key="below" orientation="vertical" {...main}>
+            <Panel id="stage" minSize={220} defaultSize="60">
+              <StagePart env={env} />
+            </Panel>
+            <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
+            <Panel
+              id="drawer"
+              minSize={90}
+              defaultSize="40"
+              collapsible
+              collapsedSize={FOLDED}
+              {...drawer}
+            >
+              <DrawerPart env={env} />
+            </Panel>
+          </Group>
+        )}
       </Panel>
       <Separator className="sep vertical" aria-label={benchWords.widthTry} />
       <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>

@@ -1,8 +1,10 @@
 import { lazy, memo, Suspense } from "react";
-import { Nav, Tab } from "react-bootstrap";
+import { Form, Nav, Tab } from "react-bootstrap";
 import type { LayoutEnv } from "#core/layout";
+import { useSettings } from "../services/settings";
 import { Check } from "../ui/fields/Check";
 import { Tool } from "../ui/Tool";
+import { useMedia } from "../ui/useMedia";
 import { Checks } from "./checks/Checks";
 import { Rehearsals } from "./rehearsals/Rehearsals";
 import { Rules } from "./rules/Rules";
@@ -74,6 +76,8 @@ const Count = ({ tab }: { tab: DrawerTab }) => {
 const SheetTools = () => {
   const only = useBench((s) => s.onlyDifferences);
   const showOnly = useBench((s) => s.showOnlyDifferences);
+  const sought = useBench((s) => s.sought);
+  const seek = useBench((s) => s.seek);
   const problem = useBench((s) => s.problem);
   const openDialog = useBench((s) => s.openDialog);
   return (
@@ -83,13 +87,28 @@ const SheetTools = () => {
           {problem}
         </p>
       )}
+      <Form.Control
+        type="search"
+        size="sm"
+        className="sheet-find push"
+        data-sheet-find
+        aria-label={benchWords.findValue}
+        placeholder={benchWords.findValue}
+        value={sought}
+        onChange={(e) => seek(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key !== "Escape" || sought === "") return;
+          seek("");
+          e.preventDefault();
+          e.stopPropagation();
+        }}
+      />
       <Tool
-        className="push"
+        icon="replace"
+        label={benchWords.findReplace}
         title={benchWords.findReplaceValueCtrl}
         onClick={() => openDialog({ kind: "replace" })}
-      >
-        {benchWords.findReplace}
-      </Tool>
+      />
       <Check
         className="only"
         words={benchWords.onlyDifferences}
@@ -100,10 +119,41 @@ const SheetTools = () => {
   );
 };
 
+/** Wide enough for the drawer to stand beside the stage; px of the page. */
+export const WIDE = "(min-width: 1440px)";
+
+/** Where the drawer stands, and whether it is open. */
+const DrawerTools = () => {
+  const { folded, fold, beside, setBeside } = useSettings();
+  const wide = useMedia(WIDE);
+  return (
+    <span className="drawer-tools">
+      {wide && (
+        <Tool
+          icon={beside ? "below" : "beside"}
+          label={beside ? benchWords.drawerBelow : benchWords.drawerBeside}
+          onClick={() => setBeside(!beside)}
+        />
+      )}
+      {!(wide && beside) && (
+        <Tool
+          icon={folded ? "up" : "down"}
+          label={folded ? benchWords.unfoldDrawer : benchWords.foldDrawer}
+          title={benchWords.withKey(folded ? benchWords.unfoldDrawer : benchWords.foldDrawer)}
+          aria-expanded={!folded}
+          onClick={() => fold(!folded)}
+        />
+      )}
+    </span>
+  );
+};
+
 /** What is set and said about the piece, one kind at a time. */
 export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
   const tab = useBench((s) => s.tab);
   const openTab = useBench((s) => s.openTab);
+  const folded = useSettings((s) => s.folded);
+  const fold = useSettings((s) => s.fold);
   return (
     <Tab.Container
       id="drawer"
@@ -118,13 +168,21 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         <div className="drawer-head">
           <Nav variant="underline" className="drawer-tabs" aria-label={benchWords.views}>
             {drawerTabs.map((t) => (
-              <Nav.Link key={t} as="button" type="button" eventKey={t}>
+              <Nav.Link
+                key={t}
+                as="button"
+                type="button"
+                eventKey={t}
+                // the tab that is open already is not chosen anew
+                onClick={() => fold(false)}
+              >
                 {names[t]}
                 <Count tab={t} />
               </Nav.Link>
             ))}
           </Nav>
-          {tab === "sheet" && <SheetTools />}
+          {tab === "sheet" && !folded && <SheetTools />}
+          <DrawerTools />
         </div>
         <Tab.Content className="drawer-body">
           <Tab.Pane eventKey={tab}>

@@ -4,7 +4,16 @@ import { persist } from "zustand/middleware";
 interface Settings {
   /** whether letters alone are keys (WCAG 2.1.4 asks that this can be switched off) */
   readonly letters: boolean;
+  /** whether the drawer shows its tabs alone */
+  readonly folded: boolean;
+  /** whether the drawer stands beside the stage where the window is wide enough */
+  readonly beside: boolean;
+  /** groups of the sheet that show their captions alone */
+  readonly foldedGroups: readonly string[];
   readonly setLetters: (letters: boolean) => void;
+  readonly fold: (folded: boolean) => void;
+  readonly setBeside: (beside: boolean) => void;
+  readonly toggleGroup: (group: string) => void;
 }
 
 /** What somebody has set for this browser. There is one of it, as there is one of its store. */
@@ -12,8 +21,25 @@ export const useSettings = create<Settings>()(
   persist(
     (set) => ({
       letters: true,
+      folded: false,
+      beside: false,
+      foldedGroups: [],
       setLetters: (letters) => set({ letters }),
+      fold: (folded) => set({ folded }),
+      setBeside: (beside) => set({ beside }),
+      toggleGroup: (group) =>
+        set(({ foldedGroups: all }) => ({
+          foldedGroups: all.includes(group) ? all.filter((g) => g !== group) : [...all, group],
+        })),
     }),
-    { name: "nubble.settings", partialize: ({ letters }) => ({ letters }) },
+    {
+      name: "nubble.settings",
+      partialize: ({ letters, folded, beside, foldedGroups }) => ({
+        letters,
+        folded,
+        beside,
+        foldedGroups,
+      }),
+    },
   ),
 );

@@ -40,6 +40,9 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   close: <path d="M4.5 4.5 L11.5 11.5 M11.5 4.5 L4.5 11.5" />,
   up: <path d="M4.5 9.5 L8 6 L11.5 9.5" />,
   down: <path d="M4.5 6.5 L8 10 L11.5 6.5" />,
+  replace: <path d="M3 5.5 H12 M9.5 3 L12 5.5 L9.5 8 M13 10.5 H4 M6.5 8 L4 10.5 L6.5 13" />,
+  beside: <path d="M2.5 3 H13.5 V13 H2.5 Z M9 3 V13" />,
+  below: <path d="M2.5 3 H13.5 V13 H2.5 Z M2.5 9 H13.5" />,
   right: <path d="M6.5 4.5 L10 8 L6.5 11.5" />,
   seen: (
     <>

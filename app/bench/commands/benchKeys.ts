@@ -1,6 +1,7 @@
 import type { Id } from "#core/basics";
 import { childrenOf } from "#core/looks";
 import { ROOT } from "#core/project";
+import { useSettings } from "../../services/settings";
 import type { KeyEntry } from "../../ui/keys";
 import type { Workpiece } from "../state/workpiece";
 import type { Arranging } from "./arranging";
@@ -36,6 +37,14 @@ const backOut = ({ workpiece: { state } }: BenchHands): void => {
   else if (state.shaping !== null) state.shape(null);
   else if (state.chosen.length === 0 && state.also.length) state.look(state.variant);
   else state.choose([]);
+};
+
+/** Goes to where values of the sheet are looked for by name. */
+const findValue = ({ workpiece: { state } }: BenchHands): void => {
+  state.openTab("sheet");
+  useSettings.getState().fold(false);
+  // the field is there once the sheet is
+  requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-sheet-find]")?.focus());
 };
 
 const onlyChosen = ({ workpiece: { state } }: BenchHands): Id | null =>
@@ -165,6 +174,15 @@ export const benchKeys = {
     keys: ["Shift+f"],
     words: commandsWords.fitAllCards,
     run: ({ workpiece }) => workpiece.state.showOnly(null),
+  },
+  find: { keys: ["/"], words: commandsWords.findValue, run: findValue },
+  drawer: {
+    keys: ["w"],
+    words: commandsWords.foldDrawer,
+    run: () => {
+      const { folded, fold } = useSettings.getState();
+      fold(!folded);
+    },
   },
   back: { keys: ["Escape"], words: commandsWords.backOutChooseNothing, run: backOut },
   restart: {

@@ -5,6 +5,8 @@ import { reached, restingVariant, variantKey, variantName } from "#core/looks";
 import type { Layer, Variant } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
 import type { MenuAt } from "../../ui/floating/ContextMenu";
+import { useSettings } from "../../services/settings";
+import { Icon } from "../../ui/Icon";
 import { runKey } from "../../ui/keys";
 import { countRender } from "../../ui/renders";
 import { useEdits } from "../commands/edits";
@@ -17,7 +19,7 @@ import { SheetHand } from "./hand";
 import { sheetKeys } from "./keys";
 import { RowHead } from "./RowHead";
 import { groupNames } from "./rows";
-import type { Cell, Row } from "./rows";
+import type { Cell, Row, Section } from "./rows";
 import { sheetWords } from "./words";
 
 /** Sizes of the grid, px: a row, a caption, a column. */
@@ -25,15 +27,16 @@ const ROW = 29;
 const GROUP = 22;
 const COLUMN = 150;
 
-type Item = { readonly group: string } | { readonly row: Row; readonly index: number };
+type Item = { readonly section: Section } | { readonly row: Row; readonly index: number };
 
 /** Rows under the captions of their groups. */
-const itemsOf = (rows: readonly Row[]): Item[] => {
+const itemsOf = (sections: readonly Section[]): Item[] => {
   const out: Item[] = [];
-  rows.forEach((row, index) => {
-    if (rows[index - 1]?.group !== row.group) out.push({ group: groupNames[row.group] });
-    out.push({ row, index });
-  });
+  let index = 0;
+  for (const section of sections) {
+    out.push({ section });
+    if (!section.folded) for (const row of section.rows) out.push({ row, index: index++ });
+  }
   return out;
 };
 
@@ -45,7 +48,7 @@ const useWindow = (room: RefObject<HTMLDivElement | null>, items: readonly Item[
     getScrollElement: () => room.current,
     estimateSize: (i) => {
       const item = items[i];
-      return item && "group" in item ? GROUP : ROW;
+      return item && "section" in item ? GROUP : ROW;
     },
     overscan: 3,
     scrollMargin: 0,
@@ -264,9 +267,30 @@ const useCellMenu = (hand: SheetHand) => {
   return { menu, open, close };
 };
 
+/** The caption of a group, which folds it and opens it again. */
+const GroupHead = ({ section, top, width }: { section: Section; top: number; width: number }) => {
+  const toggle = useSettings((s) => s.toggleGroup);
+  const name = groupNames[section.group];
+  return (
+    <div role="row" className="sheet-group caption" style={{ top, width }}>
+      <span role="rowheader">
+        <button
+          type="button"
+          aria-expanded={!section.folded}
+          title={sheetWords.groupRows(name, section.rows.length)}
+          onClick={() => toggle(section.group)}
+        >
+          <Icon name={section.folded ? "right" : "down"} size={10} />
+          {name}
+        </button>
+      </span>
+    </div>
+  );
+};
+
 interface Props {
   readonly layer: Layer;
-  readonly rows: readonly Row[];
+  readonly sections: readonly Section[];
   readonly variants: readonly Variant[];
 }
 
@@ -274,7 +298,7 @@ interface Props {
  * The grid of the sheet (WAI-ARIA grid). Its cells are elements of our own, not a table: only those
  * in sight are there, of rows and columns alike.
  */
-export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
+export const Grid = memo(function Grid({ layer, sections, variants }: Props) {
   countRender("sheet");
   const workpiece = useWorkpiece();
   const edits = useEdits();
@@ -282,9 +306,10 @@ export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
   useActive();
   const [made] = useState(() => new SheetHand(workpiece, edits));
   const hand = useWatched(made);
+  const items = useMemo(() => itemsOf(sections), [sections]);
+  const rows = useMemo(() => items.flatMap((i) => ("row" in i ? [i.row] : [])), [items]);
   hand.show(rows, variants);
   const room = useRef<HTMLDivElement>(null);
-  const items = useMemo(() => itemsOf(rows), [rows]);
   const { down, across } = useWindow(room, items, variants.length);
   useCellFocus(room, hand, (row) => {
     const at = items.findIndex((i) => "row" in i && i.index === row);
@@ -335,17 +360,12 @@ export const Grid = memo(function Grid({ layer, rows, variants }: Props) {
         {down.getVirtualItems().map((line) => {
           const item = items[line.index];
           if (!item) return null;
-          if ("group" in item)
+          if ("section" in item) {
+            const { section } = item;
             return (
-              <div
-                key={item.group}
-                role="row"
-                className="sheet-group caption"
-                style={{ top: line.start, width }}
-              >
-                <span role="rowheader">{item.group}</span>
-              </div>
+              <GroupHead key={section.group} section={section} top={line.start} width={width} />
             );
+          }
           return (
             <SheetRow
               key={item.row.key}

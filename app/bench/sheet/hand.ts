@@ -12,7 +12,7 @@ import type { Layer, Piece, Variant } from "#core/project";
 import type { SpecifiedValue } from "#core/properties";
 import { keyStep } from "../../ui/keys";
 import type { BenchEdits } from "../commands/edits";
-import { chooseCard } from "../state/active";
+import { chooseCard, shownLayers } from "../state/active";
 import { Watched } from "../state/watched";
 import type { Workpiece } from "../state/workpiece";
 import { fromText, toText } from "./clipboard";
@@ -85,7 +85,7 @@ export class SheetHand extends Watched {
   /** The chosen layers that are there, the first one leads. */
   private get layers(): Layer[] {
     const { piece, state } = this.workpiece;
-    return state.chosen.flatMap((id) => piece?.layers[id] ?? []);
+    return shownLayers(state.chosen).flatMap((id) => piece?.layers[id] ?? []);
   }
 
   private columnOf(piece: Piece, variant: Variant): number {

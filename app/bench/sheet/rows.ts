@@ -381,3 +381,33 @@ export const differs = (piece: Piece, layer: Layer, row: Row): boolean =>
       (l.changes[layer.id]?.[row.key] !== undefined ||
         (row.mode !== null && l.changes[layer.id]?.[row.mode] !== undefined)),
   );
+
+/** A name as it is looked for: spelled as one likes, in one word. */
+const plainName = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/color/g, "colour")
+    .replace(/center/g, "centre")
+    .replace(/gray/g, "grey")
+    .replace(/[\s-]+/g, "");
+
+/** Whether a row's name, or that of its group, holds a text. */
+export const isWanted = (row: Row, text: string): boolean => {
+  const wanted = plainName(text);
+  return [row.label, row.key, groupNames[row.group]].some((n) => plainName(n).includes(wanted));
+};
+
+/** The rows of one group; folded, it shows its caption alone. */
+export interface Section {
+  readonly group: PropertyGroup;
+  readonly rows: readonly Row[];
+  readonly folded: boolean;
+}
+
+/** Rows by their groups, in their order. */
+export const sectionsOf = (rows: readonly Row[], folded: readonly string[]): Section[] =>
+  [...new Set(rows.map((row) => row.group))].map((group) => ({
+    group,
+    rows: rows.filter((row) => row.group === group),
+    folded: folded.includes(group),
+  }));

@@ -4,6 +4,7 @@ import type { OptionKey, TokenType, TokenValue } from "#core/project";
 import { isOneOf } from "#core/basics";
 import type { MenuItem } from "../../ui/floating/ContextMenu";
 import type { BenchEdits } from "../commands/edits";
+import { shownLayers } from "../state/active";
 import type { Workpiece } from "../state/workpiece";
 import type { Cell, Row } from "./rows";
 import { sheetWords } from "./words";
@@ -22,7 +23,7 @@ const sayAll = (
   gesture: string | null = null,
 ): void =>
   edits.set(
-    Object.fromEntries(workpiece.state.chosen.map((id) => [id, { [row.key]: said }])),
+    Object.fromEntries(shownLayers(workpiece.state.chosen).map((id) => [id, { [row.key]: said }])),
     gesture,
   );
 
@@ -43,7 +44,7 @@ const makeToken = (here: Here, type: TokenType, name: string): void => {
 /** Letting each placed copy set this, or no longer. */
 const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
   const { piece, state } = workpiece;
-  const layer = piece?.layers[state.chosen[0] ?? ""];
+  const layer = piece?.layers[shownLayers(state.chosen)[0] ?? ""];
   if (!piece || !layer || !isOneOf(optionKeys, row.key)) return [];
   const key: OptionKey = row.key;
   const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
@@ -61,7 +62,7 @@ const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
 /** Menu items of a cell about tokens and options. */
 export const tokenItems = (here: Here): MenuItem[] => {
   const { workpiece, row, cell } = here;
-  const layer = workpiece.piece?.layers[workpiece.state.chosen[0] ?? ""];
+  const layer = workpiece.piece?.layers[shownLayers(workpiece.state.chosen)[0] ?? ""];
   const type = tokenTypeOf(row.key, cell.said);
   const { value } = cell;
   const items: MenuItem[] = [];

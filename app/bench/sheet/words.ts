@@ -100,8 +100,10 @@ export const sheetWords = {
   resting: "resting",
 
   // Sheet.tsx
-  chooseLayerOnCard:
-    "Choose a layer, on a card or in the tree, to see and set its values in every variant.",
+  noValueCalled: (layer: string, text: string) => `${layer} has no value called “${text}”.`,
+  valueIs: (label: string, text: string) => `${label}: ${text}`,
+  handful: (layer: string) => `Values of ${layer}`,
+  groupRows: (group: string, n: number) => `${group}, ${n} values`,
   looksSameAllVariants: (name: string) =>
     `${name} looks the same in all variants. Untick “only differences” to see its values.`,
 

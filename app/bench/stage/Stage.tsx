@@ -25,6 +25,7 @@ import type { OverCard } from "./cards/Card";
 import { bestFit, cardSize, fitAlone, isOutgrown, nextZoom, takenFor } from "./fit";
 import type { Fit } from "./fit";
 import { KeepScenes } from "./KeepScenes";
+import { Handful } from "../sheet/Handful";
 import { ScopeBar } from "./bars/ScopeBar";
 import { Slot } from "./cards/Slot";
 import { useSteady } from "./useSteady";
@@ -257,8 +258,11 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
         {variants.length >= MOST_CARDS && <TooMany piece={piece} />}
       </div>
       <ToolHint />
-      <AlignBar />
-      <ZoomBar zoom={zoom} onFit={fitAgain} />
+      <div className="stage-foot">
+        <AlignBar />
+        <Handful />
+        <ZoomBar zoom={zoom} onFit={fitAgain} />
+      </div>
       {children}
       {menu && <ContextMenu menu={menu} onClose={close} />}
     </section>

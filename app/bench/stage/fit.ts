@@ -11,6 +11,10 @@ export const GAP = 12;
 /** The column of the headings of rows. */
 export const SIDE = 104;
 const NARROWEST = 190;
+/** The row of the headings of columns, with the gap under it. */
+const TOP = 32;
+/** Left free, so that nothing has to be scrolled. */
+const SPARE = 6;
 
 /** What zoom goes through by its buttons and the wheel. */
 const steps = [0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 6, 8, 12, 16];
@@ -25,6 +29,9 @@ interface Size {
   readonly width: number;
   readonly height: number;
 }
+
+/** Small parts are not made larger than this, times. */
+const MOST = 6;
 
 /** The room a piece gets that is nothing yet; px. */
 const EMPTY: Size = { width: 240, height: 96 };
@@ -47,19 +54,24 @@ interface Shape {
   readonly rows: number;
   /** px */
   readonly side: number;
+  /** how much of the height headings take, px */
+  readonly top: number;
 }
 
 /**
- * The zoom at which the cards fill the stage: larger than life for small parts, half size for
- * screens at the least.
+ * The zoom at which the cards fill the stage: larger than life for small parts; one card is seen
+ * whole, of several none is too small to be told apart.
  */
-const fitZoom = (room: Size, piece: Size, { columns, rows, side }: Shape): number => {
+const fitZoom = (room: Size, piece: Size, { columns, rows, side, top }: Shape): number => {
   if (!(room.width > 0)) return 1;
-  const across = (room.width - 40 - side - (columns - 1) * GAP) / columns - 2 * PAD;
-  const down = (room.height - 76 - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
+  const across = (room.width - SPARE - side - (columns - 1) * GAP) / columns - 2 * PAD;
+  const down = (room.height - SPARE - top - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
   const fit = Math.min(across / piece.width, down / piece.height);
-  const least = Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
-  return Math.round(Math.max(least, 0.1, Math.min(4, fit)) * 20) / 20;
+  // one card alone is seen whole, however large; of several each can still be told apart
+  const alone = columns * rows === 1;
+  const least = alone ? 0 : Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
+  const zoom = Math.max(least, 0.1, Math.min(MOST, fit));
+  return alone ? Math.floor(zoom * 20) / 20 : Math.round(zoom * 20) / 20;
 };
 
 /**
@@ -76,7 +88,7 @@ export interface Fit {
 
 /** The zoom at which a single card fills the stage. */
 export const fitAlone = (room: Size, size: Size): Fit => ({
-  zoom: fitZoom(room, size, { columns: 1, rows: 1, side: 0 }),
+  zoom: fitZoom(room, size, { columns: 1, rows: 1, side: 0, top: 0 }),
   flow: null,
 });
 
@@ -87,9 +99,10 @@ export const fitAlone = (room: Size, size: Size): Fit => ({
 export const bestFit = (piece: Varying, view: GridView, room: Size, size: Size): Fit => {
   const grid = gridOf(piece, view);
   const n = grid.columns.length;
+  const top = (grid.columns[0]?.values.length ?? 0) > 0 ? TOP : 0;
   const side = (grid.rows[0]?.values.length ?? 0) > 0 ? SIDE : 0;
   const usual: Fit = {
-    zoom: fitZoom(room, size, { columns: n, rows: grid.rows.length, side }),
+    zoom: fitZoom(room, size, { columns: n, rows: grid.rows.length, side, top }),
     flow: null,
   };
   if (view.down !== null || traitsOf(piece).length !== 1) return usual;
@@ -98,7 +111,8 @@ export const bestFit = (piece: Varying, view: GridView, room: Size, size: Size):
   let best = usual;
   let holds = fits(n, usual.zoom);
   for (let flow = n - 1; flow >= 1; flow--) {
-    const zoom = fitZoom(room, size, { columns: flow, rows: Math.ceil(n / flow), side: 0 });
+    const rows = Math.ceil(n / flow);
+    const zoom = fitZoom(room, size, { columns: flow, rows, side: 0, top: 0 });
     const fit = fits(flow, zoom);
     if ((fit && !holds) || (fit === holds && zoom > best.zoom * 1.05)) {
       best = { zoom, flow };

@@ -5,6 +5,7 @@ export const stageWords = {
   backTo: (words: string) => `Back to ${words}`,
   widen: "Widen",
   // AlignBar.tsx
+  lineUp: "Line up",
   lineUpOnLeft: "Line up on the left",
   lineUpOnMiddle: "Line up on the middle across",
   lineUpOnRight: "Line up on the right",

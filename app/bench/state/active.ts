@@ -65,6 +65,10 @@ export const chooseCard = (
 export const cardKey = (piece: Varying, variant: Variant): string =>
   variantKey(piece, variant) || "only";
 
+/** The layers whose values are shown and set: the chosen ones, or the piece as a whole. */
+export const shownLayers = (chosen: readonly Id[]): readonly Id[] =>
+  chosen.length ? chosen : [ROOT];
+
 /** Where new layers go: into the chosen box, empty or not, else beside the chosen layer, else into the piece. */
 export const parentForNew = (piece: Piece, chosen: readonly Id[]): Id => {
   const first = chosen[0] === undefined ? undefined : piece.layers[chosen[0]];

@@ -22,6 +22,8 @@ interface Hint {
 export interface Drawer {
   readonly tab: DrawerTab;
   readonly onlyDifferences: boolean;
+  /** rows of the sheet are shown whose names hold this; all for an empty text */
+  readonly sought: string;
   /** why what was typed into the sheet was not taken */
   readonly problem: string | null;
   readonly dialog: Dialog | null;
@@ -30,6 +32,7 @@ export interface Drawer {
   /** opens the rules with some of them chosen, so that one sees what was made */
   readonly showRules: (rules: readonly Id[]) => void;
   readonly showOnlyDifferences: (only: boolean) => void;
+  readonly seek: (text: string) => void;
   readonly setProblem: (problem: string | null) => void;
   readonly openDialog: (dialog: Dialog) => void;
   readonly closeDialog: () => void;
@@ -44,12 +47,14 @@ interface Touched {
 export const drawer: StateCreator<Drawer & Touched, [], [], Drawer> = (set) => ({
   tab: "sheet",
   onlyDifferences: false,
+  sought: "",
   problem: null,
   dialog: null,
   hint: null,
   openTab: (tab) => set({ tab }),
   showRules: (chosenRules) => set({ tab: "rules", chosenRules, hint: null }),
   showOnlyDifferences: (onlyDifferences) => set({ onlyDifferences }),
+  seek: (sought) => set({ sought }),
   setProblem: (problem) => set({ problem }),
   openDialog: (dialog) => set({ dialog }),
   closeDialog: () => set({ dialog: null }),

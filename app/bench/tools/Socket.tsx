@@ -11,8 +11,11 @@ import { WireDrawing, wireEnds, wirePath } from "./gestures/wire";
 import type { WireEnd } from "./gestures/wire";
 import { toolsWords } from "./words";
 
-/** How far the socket lies outside of what is chosen, px on screen. */
-const AWAY = 20;
+/**
+ * How far the socket lies outside of the piece, px on screen: it covers neither what is in it nor
+ * the handles at its edge.
+ */
+const AWAY = 34;
 /** Half a socket, px on screen. */
 const HALF = 12;
 
@@ -103,8 +106,18 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
     }));
     setMenu({ ...at, items });
   };
+  const edge = Math.max(box.x + box.width, placed.width) * zoom;
+  const from = (box.x + box.width) * zoom;
+  const level = (box.y + box.height / 2) * zoom;
   return (
     <>
+      {edge - from > 1 && (
+        <span
+          className="socket-lead"
+          aria-hidden="true"
+          style={{ left: from, width: edge - from + AWAY - HALF, top: level }}
+        />
+      )}
       <button
         type="button"
         className="socket"
@@ -112,8 +125,8 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
         aria-label={toolsWords.wireDragCardShall}
         title={toolsWords.dragCardScreenOr}
         style={{
-          left: (box.x + box.width) * zoom + AWAY - HALF,
-          top: (box.y + box.height / 2) * zoom - HALF,
+          left: edge + AWAY - HALF,
+          top: level - HALF,
         }}
         onClick={click}
         onPointerDown={down}

@@ -1,5 +1,8 @@
 import { memo } from "react";
+import { Dropdown } from "react-bootstrap";
 import { ROOT } from "#core/project";
+import { Menu } from "../../../ui/floating/Menu";
+import { Icon } from "../../../ui/Icon";
 import { Tool } from "../../../ui/Tool";
 import { Toolbar } from "../../../ui/focus/Toolbar";
 import { useArranging } from "../../commands/arranging";
@@ -20,11 +23,33 @@ const gaps = [
   ["y", stageWords.equalGapsDown],
 ] as const;
 
+/** The same for one layer, which is lined up more rarely: in a menu, so that its values have room. */
+const AlignMenu = () => {
+  const arranging = useArranging();
+  return (
+    <div className="align-bar">
+      <Dropdown drop="up">
+        <Dropdown.Toggle variant="tool" aria-label={stageWords.lineUp} title={stageWords.lineUp}>
+          <Icon name="align-centre" size={15} />
+        </Dropdown.Toggle>
+        <Menu>
+          {lines.map(([how, words]) => (
+            <Dropdown.Item key={how} as="button" type="button" onClick={() => arranging.align(how)}>
+              <Icon name={`align-${how}`} size={15} /> {words}
+            </Dropdown.Item>
+          ))}
+        </Menu>
+      </Dropdown>
+    </div>
+  );
+};
+
 /** Lining up and spacing of what is chosen; a single layer lines up with the box it lies in. */
 export const AlignBar = memo(function AlignBar() {
   const chosen = useChosen().filter((id) => id !== ROOT);
   const arranging = useArranging();
   if (chosen.length === 0) return null;
+  if (chosen.length === 1) return <AlignMenu />;
   return (
     <Toolbar className="align-bar" label={stageWords.lineUpSpace}>
       {lines.map(([how, words]) => (

@@ -53,9 +53,12 @@ export const ZoomBar = memo(function ZoomBar({ zoom, onFit }: Props) {
       <Tool on={fits} onClick={onFit}>
         {stageWords.fit}
       </Tool>
-      <Tool title={stageWords.chooseWholePieceSet} onClick={() => choose([ROOT])}>
-        {stageWords.wholePiece}
-      </Tool>
+      <Tool
+        icon="box"
+        label={stageWords.wholePiece}
+        title={stageWords.chooseWholePieceSet}
+        onClick={() => choose([ROOT])}
+      />
     </Toolbar>
   );
 });
