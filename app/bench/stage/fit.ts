@@ -107,7 +107,7 @@ export const bestFit = (piece: Varying, view: GridView, room: Size, size: Size):
   };
   if (view.down !== null || traitsOf(piece).length !== 1) return usual;
   const fits = (columns: number, zoom: number) =>
-    columns * (cardSize(size, zoom).width + GAP) <= room.width;
+    columns * cardSize(size, zoom).width + (columns - 1) * GAP <= room.width;
   let best = usual;
   let holds = fits(n, usual.zoom);
   for (let flow = n - 1; flow >= 1; flow--) {
