@@ -5,6 +5,8 @@ export { copyLayers, pasteClip, readClip } from "./drawing/clip";
 export type { Clip } from "./drawing/clip";
 export { addDrafts } from "./drafts";
 export { detach, extract, replaceBy } from "./drawing/extract";
+export { wayBeside } from "./drawing/repeat";
+export { namesFollowing } from "./drawing/naming";
 export { fitFrame, isFitting, settleFrame } from "./drawing/frame";
 export { addGathered } from "./drawing/gathered";
 export {

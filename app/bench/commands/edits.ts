@@ -5,6 +5,7 @@ import {
   duplicateLayers,
   isFitting,
   moveSaying,
+  namesFollowing,
   pasteRules,
   removeLayers,
   rulesAbout,
@@ -12,6 +13,7 @@ import {
   setValues,
   settleFrame,
   topmost,
+  wayBeside,
 } from "#core/edit";
 import type { Edits, RuleClip } from "#core/edit";
 import { boundsIn, layout, unite } from "#core/layout";
@@ -25,7 +27,7 @@ import {
   valuesIn,
 } from "#core/looks";
 import { ROOT, newId } from "#core/project";
-import type { Condition, Piece, Variant } from "#core/project";
+import type { Change, Condition, Piece, Project, Variant } from "#core/project";
 import { labelOf } from "#core/properties";
 import type { Value } from "#core/properties";
 import { PATIENCE } from "../../session/session";
@@ -34,6 +36,9 @@ import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
 import type { Workpiece } from "../state/workpiece";
 import { commandsWords } from "./words";
+
+/** How far a duplicate goes aside where nothing says a way; px. */
+const ASIDE = 12;
 
 /** What one look says about a property of a layer. */
 interface Said {
@@ -57,11 +62,24 @@ export class BenchEdits {
   set(given: Edits, gesture: string | null = null, patience?: number): void {
     const edits = this.withBorder(given);
     const done = this.workpiece.run(
-      (_, piece) => setValues(piece, activeOf(piece, this.state).whens, edits),
+      (project, piece) => this.saying(project, piece, activeOf(piece, this.state).whens, edits),
       gesture,
       patience,
     );
     if (done) this.tellHidden(edits);
+  }
+
+  /** Says values; layers nobody has named are called after what they show then. */
+  private saying(
+    project: Project,
+    piece: Piece,
+    whens: readonly Condition[],
+    edits: Edits,
+  ): Change | null {
+    const change = setValues(piece, whens, edits);
+    const isForAll = whens.some((when) => Object.keys(when).length === 0);
+    const names = change && isForAll ? namesFollowing(project, piece, edits) : [];
+    return change && names.length ? { ...change, ops: [...change.ops, ...names] } : change;
   }
 
   /** A border that is given a colour gets a width, where it has none. */
@@ -137,7 +155,7 @@ export class BenchEdits {
 
   /** Says values for every variant; one step of undo with others of the same gesture. */
   setForAll(edits: Edits, gesture: string | null = null): void {
-    this.workpiece.run((_, piece) => setValues(piece, [{}], edits), gesture);
+    this.workpiece.run((project, piece) => this.saying(project, piece, [{}], edits), gesture);
   }
 
   /** Says what a look says elsewhere: in a wider scope or a narrower one. */
@@ -221,6 +239,21 @@ export class BenchEdits {
     return dx || dy ? { dx, dy } : null;
   }
 
+  /** The way from layers to their first duplicate. */
+  private wayBeside(piece: Piece, tops: readonly Id[]): { dx: number; dy: number } | null {
+    const { scene } = this.workpiece;
+    const bounds = scene && boundsIn(scene);
+    const parent = piece.layers[tops[0] ?? ""]?.parent;
+    if (!bounds || parent == null) return null;
+    const beside = (childrenOf(piece).get(parent) ?? []).filter((l) => !tops.includes(l.id));
+    const isRoomy = parent === ROOT && isFitting(piece);
+    return wayBeside(
+      tops.flatMap((id) => bounds.get(id) ?? []),
+      beside.flatMap((l) => bounds.get(l.id) ?? []),
+      isRoomy ? null : (bounds.get(parent) ?? null),
+    );
+  }
+
   /** Removes layers with all that lies in them. */
   remove(ids: readonly Id[]): void {
     const done = this.workpiece.run((_, piece) =>
@@ -230,8 +263,8 @@ export class BenchEdits {
   }
 
   /**
-   * Duplicates layers beside themselves; once more after the duplicates were moved, by the same way
-   * again.
+   * Duplicates layers beside or below themselves; duplicates of the duplicates go by the same way
+   * again, also after they were moved.
    */
   duplicate(ids: readonly Id[], by?: number): readonly Id[] {
     const { piece } = this.workpiece;
@@ -242,7 +275,8 @@ export class BenchEdits {
       by === undefined && lastCopy?.made.join() === tops.join()
         ? this.wayBetween(lastCopy.of[0], lastCopy.made[0])
         : null;
-    const way = repeat ?? { dx: by ?? 12, dy: by ?? 12 };
+    const aside = { dx: by ?? ASIDE, dy: by ?? ASIDE };
+    const way = repeat ?? (by === undefined ? this.wayBeside(piece, tops) : null) ?? aside;
     const made = this.workpiece.make((_, now) => duplicateLayers(now, tops, way));
     if (!made) return [];
     this.state.noteCopy({ of: tops, made: made.ids });

@@ -15,6 +15,7 @@ import {
   restingVariant,
   startOf,
   traitsOf,
+  valuesIn,
   valuesOf,
 } from "../../looks";
 import { ROOT, byOrder, cutText, newId, orderAfter, set } from "../../project";
@@ -373,6 +374,20 @@ const sayInstead = (
   }
 };
 
+/** The size of what a copy takes the place of; where that fitted what is in it, so does the copy. */
+const sizeKept = (
+  project: Project,
+  piece: Piece,
+  layer: Layer,
+  box: Rect | undefined,
+): Record<string, SpecifiedValue> => {
+  const v = valuesIn(project, piece, restingVariant(piece), layer);
+  return {
+    ...(box && v.widthMode !== "fit" ? { width: box.width, widthMode: "fixed" } : {}),
+    ...(box && v.heightMode !== "fit" ? { height: box.height, heightMode: "fixed" } : {}),
+  };
+};
+
 /**
  * Puts copies of a component in the place of layers, with their place and size, and with their
  * texts where names match.
@@ -396,10 +411,8 @@ export const replaceBy = (
     const { name, parent, order } = layer;
     const copy: Layer = { id: newId(), kind: "instance", name, parent, order };
     const box = boxes.get(id);
-    const size = box && { width: box.width, height: box.height };
-    const fixed = size ? { ...size, widthMode: "fixed", heightMode: "fixed" } : {};
     made.push(copy.id);
-    out.say({}, copy.id, { component: componentId, ...fixed });
+    out.say({}, copy.id, { component: componentId, ...sizeKept(project, piece, layer, box) });
     sayInstead(out, piece, layer, copy.id, options);
     ops.push(
       ...rulesOnto(piece, new Set(subtree(piece, id)), copy.id),

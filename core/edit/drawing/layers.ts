@@ -1,14 +1,25 @@
-import { present } from "../../basics";
+import { entryOf, present } from "../../basics";
 import type { Id } from "../../basics";
 import { childrenOf } from "../../looks";
-import { BASE, ROOT, inOrder, newId, orderAfter, orderAt, remove, set } from "../../project";
+import {
+  BASE,
+  ROOT,
+  byOrder,
+  inOrder,
+  newId,
+  orderAfter,
+  orderAt,
+  remove,
+  set,
+} from "../../project";
 import type { Change, Layer, LayerChanges, Op, Piece } from "../../project";
 import type { LayerKind, Value } from "../../properties";
 import { freeName } from "../pieces";
 import type { Made } from "../pieces";
 import { editWords } from "../words";
 
-const kindNames: Readonly<Record<LayerKind, string>> = {
+/** What a layer is called before anybody names it. */
+export const kindNames: Readonly<Record<LayerKind, string>> = {
   box: editWords.box,
   ellipse: editWords.ellipse,
   line: editWords.line,
@@ -184,9 +195,47 @@ export const moveInto = (
   return { label: editWords.moveName(piece.layers[tops[0] ?? ""]?.name), ops };
 };
 
+/** What duplicates of some layers are put behind: of layers that lie one after another, the last. */
+const endsOfRuns = (piece: Piece, tops: readonly Id[]): ReadonlyMap<Id, Id> => {
+  const chosen = new Set(tops);
+  const out = new Map<Id, Id>();
+  for (const parent of new Set(tops.map((id) => piece.layers[id]?.parent ?? ROOT))) {
+    let end: Id | null = null;
+    for (const { id } of [...siblings(piece, parent)].reverse()) {
+      if (!chosen.has(id)) end = null;
+      else out.set(id, (end ??= id));
+    }
+  }
+  return out;
+};
+
+/** Orders of the duplicates of some layers: behind them, in their own order. */
+const ordersBehind = (piece: Piece, tops: readonly Id[]): ReadonlyMap<Id, string> => {
+  const out = new Map<Id, string>();
+  const lists = new Map<Id, Layer[]>();
+  const last = new Map<Id, Id>();
+  const ends = endsOfRuns(piece, tops);
+  for (const top of [...tops].sort((a, b) =>
+    byOrder(present(piece.layers[a]), present(piece.layers[b])),
+  )) {
+    const layer = present(piece.layers[top]);
+    const parent = layer.parent ?? ROOT;
+    const list = entryOf(lists, parent, () => siblings(piece, parent));
+    const end = ends.get(top) ?? top;
+    const behind = last.get(end) ?? end;
+    const order = orderAt(list, list.findIndex((l) => l.id === behind) + 1);
+    const twin = { ...layer, id: `${top}'`, order };
+    list.push(twin);
+    list.sort(byOrder);
+    last.set(end, twin.id);
+    out.set(top, order);
+  }
+  return out;
+};
+
 /**
- * Copies layers with their looks in every variant, beside the originals, further right and down by
- * some px. Rules are not copied: `rulesAlong` brings them, by the twins.
+ * Copies layers with their looks in every variant, moved by a way; in the tree they follow their
+ * originals, so that one reads on. Rules are not copied: `rulesAlong` brings them, by the twins.
  */
 export const duplicateLayers = (
   piece: Piece,
@@ -198,7 +247,9 @@ export const duplicateLayers = (
   const made: Id[] = [];
   const twins = new Map<Id, Id>();
   const names = Object.values(piece.layers).map((l) => l.name);
-  for (const top of topmost(piece, ids)) {
+  const tops = topmost(piece, ids);
+  const orders = ordersBehind(piece, tops);
+  for (const top of tops) {
     const twin = new Map(subtree(piece, top).map((id) => [id, newId()]));
     made.push(present(twin.get(top)));
     for (const [from, to] of twin) {
@@ -207,26 +258,13 @@ export const duplicateLayers = (
       const name = freeName(layer.name, names);
       names.push(name);
       const parent = from === top ? layer.parent : (twin.get(layer.parent ?? "") ?? layer.parent);
-      const order =
-        from === top
-          ? orderAt(
-              siblings(piece, layer.parent ?? ROOT),
-              siblings(piece, layer.parent ?? ROOT).findIndex((s) => s.id === from) + 1,
-            )
-          : layer.order;
+      const order = orders.get(from) ?? layer.order;
       ops.push(set([...at, "layers", to], { ...layer, id: to, name, parent, order }));
       for (const look of inOrder(piece.looks)) {
         const changes = look.changes[from];
         if (!changes) continue;
-        const shifted =
-          from === top
-            ? {
-                ...changes,
-                ...(typeof changes.x === "number" ? { x: changes.x + by.dx } : {}),
-                ...(typeof changes.y === "number" ? { y: changes.y + by.dy } : {}),
-              }
-            : changes;
-        ops.push(set([...at, "looks", look.id, "changes", to], shifted));
+        const moved = from === top ? movedBy(changes, by.dx, by.dy) : changes;
+        ops.push(set([...at, "looks", look.id, "changes", to], moved));
       }
     }
   }
