@@ -7,6 +7,7 @@ import { Compare } from "./dialogs/Compare";
 import { Gather } from "./dialogs/Gather";
 import { OverOthers } from "./dialogs/OverOthers";
 import { Replace } from "./dialogs/Replace";
+import { Scale } from "./dialogs/Scale";
 import { Drawer, WIDE } from "./Drawer";
 import { KeysDialog } from "./KeysDialog";
 import { Stage } from "./stage/Stage";
@@ -69,6 +70,8 @@ const OpenDialog = ({ env }: { env: LayoutEnv }) => {
       return <Gather />;
     case "replace":
       return <Replace />;
+    case "scale":
+      return <Scale />;
     case "keys":
       return <KeysDialog />;
     case undefined:

@@ -7,6 +7,8 @@ export { addDrafts } from "./drafts";
 export { detach, extract, replaceBy } from "./drawing/extract";
 export { wayBeside } from "./drawing/repeat";
 export { namesFollowing } from "./drawing/naming";
+export { scaleLayers, scaleLayersIn } from "./drawing/scale";
+export type { Scaling } from "./drawing/scale";
 export { fitFrame, isFitting, settleFrame } from "./drawing/frame";
 export { addGathered } from "./drawing/gathered";
 export {

@@ -44,6 +44,7 @@ export const editWords = {
   lock: "Lock",
   unlock: "Unlock",
   bringFront: "Bring to the front",
+  scale: (percent: number) => `Scale to ${percent} %`,
   fitFrame: "Fit frame to layers",
   sendBack: "Send to the back",
   flatten: (name: undefined | string) => `Flatten ${name ?? "compound"}`,

@@ -114,7 +114,7 @@ const entries = {
     "layout",
   ),
   wrap: entry(["box"], flag, false, "layout"),
-  resizing: entry(["box"], choice("follow", "scale"), "follow", "layout"),
+  resizing: entry(["box", "instance"], choice("follow", "scale"), "follow", "layout"),
   scrolls: entry(["box"], choice("no", "down", "across"), "no", "step"),
   scrolledBy: entry(["box"], number("px", 0), 0, "layout"),
   grow: entry(all, number("×", 0, 100), 0, "layout"),

@@ -17,7 +17,8 @@ const inGroup =
   (label: string, applies?: Test): SheetEntry =>
     applies ? { label, group, applies } : { label, group };
 const arranged: Test = (v) => v.arrange !== "free";
-const free: Test = (v) => v.arrange === "free";
+/** It arranges freely, or is a copy. */
+const free: Test = (v) => v.arrange === undefined || v.arrange === "free";
 const bordered: Test = (v) => v.borderColour !== "none";
 const place = inGroup("place");
 const arrange = inGroup("arrange");

@@ -54,7 +54,7 @@ export const labels = {
   align: "aligned",
   justify: "spread",
   wrap: "wraps",
-  resizing: "when resized, children",
+  resizing: "resize children",
   scrolls: "scrolls",
   scrolledBy: "scrolled by",
   grow: "grows",

@@ -142,6 +142,11 @@ export const benchKeys = {
       arranging.extract();
     },
   },
+  scale: {
+    keys: ["s"],
+    words: commandsWords.scale,
+    run: ({ workpiece }) => workpiece.state.openDialog({ kind: "scale" }),
+  },
   lock: {
     keys: ["k"],
     words: commandsWords.lockUnlock,

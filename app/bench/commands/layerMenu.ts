@@ -117,6 +117,11 @@ const containerItems = (here: Here): MenuItem[] => {
     { label: commandsWords.putIntoRow, disabled: none, onPick: () => arranging.wrap("row") },
     { label: commandsWords.putIntoColumn, disabled: none, onPick: () => arranging.wrap("column") },
     ...combineItems(here),
+    {
+      label: commandsWords.scale,
+      keys: shownKeys(benchKeys.scale),
+      onPick: () => here.workpiece.state.openDialog({ kind: "scale" }),
+    },
     ...(here.none
       ? [{ label: commandsWords.fitFrame, onPick: () => here.arranging.fitFrame() }]
       : []),

@@ -46,6 +46,7 @@ export const commandsWords = {
   nothingToFit: "There is no layer in sight the frame could fit.",
   findValue: "Find a value in the sheet",
   foldDrawer: "Fold or unfold the drawer",
+  scale: "Scale…",
   fitFrame: "Fit frame to layers",
   layerIsIn: (layer: string, box: string) => `${layer} is in ${box}.`,
   insertHere: "Put what is drawn into the chosen box, at its usual size",

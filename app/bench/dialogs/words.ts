@@ -68,6 +68,17 @@ export const dialogsWords = {
   sayInstead: "Say instead",
   valueOrNameToken: "a value or the name of a token",
   in: "In",
+
+  // Scale.tsx
+  scale: "Scale",
+  cancel: "Cancel",
+  perCent: "Per cent",
+  everyVariant: "every variant",
+  whereEditsLand: (n: number) => `where edits land (${n})`,
+  scaleTakesAlong: "Sizes, places, corners, borders, shadows, text, gaps and padding go along.",
+  scaleFromTo: (least: number, most: number) =>
+    `A number from ${least} to ${most}, other than 100.`,
+  wideBecomes: (from: number, to: number) => `${from} px wide becomes ${to} px.`,
   chosenLayers: "the chosen layers",
   wholeProject: "the whole project",
   places: "Places",

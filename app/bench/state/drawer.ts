@@ -10,6 +10,7 @@ type Dialog =
   | { readonly kind: "compare"; readonly a: Variant; readonly b: Variant }
   | { readonly kind: "gather" }
   | { readonly kind: "replace" }
+  | { readonly kind: "scale" }
   | { readonly kind: "keys" };
 
 /** Something told beside the scope, and what is offered about it. */

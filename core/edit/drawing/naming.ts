@@ -1,9 +1,7 @@
 import { plainText } from "../../basics";
-import type { Id } from "../../basics";
 import { restingVariant, valuesIn } from "../../looks";
 import { cutText, set } from "../../project";
 import type { Layer, Op, Piece, Project } from "../../project";
-import type { LayerValues } from "../../properties";
 import { freeName } from "../pieces";
 import { kindNames } from "./layers";
 import type { Edits } from "./looks";
@@ -15,7 +13,7 @@ const LONGEST = 40;
 const shownName = (
   project: Project,
   layer: Layer,
-  v: Pick<LayerValues, "text" | "icon" | "component">,
+  v: Readonly<Record<string, unknown>>,
 ): string | null => {
   switch (layer.kind) {
     case "text": {
@@ -53,12 +51,12 @@ export const namesFollowing = (project: Project, piece: Piece, edits: Edits): Op
     const layer = piece.layers[id];
     if (!layer) return [];
     const before = valuesIn(project, piece, restingVariant(piece), layer);
-    const next = shownName(project, layer, { ...before, ...(values as Partial<LayerValues>) });
+    const next = shownName(project, layer, { ...before, ...values });
     const isKept = next === null || !isUnnamed(layer, shownName(project, layer, before));
     if (isKept || next === layer.name) return [];
     names.delete(layer.name);
     const name = freeName(next, [...names]);
     names.add(name);
-    return name === layer.name ? [] : [set(["pieces", piece.id, "layers", id as Id, "name"], name)];
+    return name === layer.name ? [] : [set(["pieces", piece.id, "layers", id, "name"], name)];
   });
 };
