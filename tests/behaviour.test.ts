@@ -55,16 +55,13 @@ describe("wiring", () => {
     expect(before.length).toBeGreaterThan(3);
     await me.click("treeitem", before[0] ?? "");
     await me.click("tab", "Rules");
-    await me.click("button", "Make …");
-    const item = await me.until(async () => {
-      const i = await me.page.$(".make-item");
-      if (!i) throw new Error("no maker");
-      return i;
-    });
-    expect(await item.evaluate((i) => i.textContent)).toContain(
-      "A new trait Contact: none, hovered, focused, pressed",
+    await me.click("button", "Ready-made behaviour…");
+    await me.until(async () =>
+      expect(await me.text(".make-preview")).toContain(
+        "A new trait Contact: none, hovered, focused, pressed",
+      ),
     );
-    await item.click();
+    await me.click("button", "Add");
     await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(3));
     await me.press("Control", "z");
     await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(0));

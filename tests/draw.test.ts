@@ -222,11 +222,11 @@ describe("the Alert switch, drawn from nothing", () => {
     expect((await me.cell("arrange", "only variant"))?.text).toBe("row");
     await me.fill("only variant", { gap: "14", padding: "8 10" });
 
-    for (const quick of ["Off or on", "Yes or no"]) {
+    for (const quick of ["On: off, on", "Checked: no, yes"]) {
       await me.click("button", "New trait");
       await me.click("button", quick);
       await me.find("textbox", "Trait name");
-      if (quick === "Yes or no") {
+      if (quick === "Checked: no, yes") {
         await me.press("Control", "a");
         await me.type("Pressed");
       }

@@ -79,7 +79,9 @@ describe("by keyboard alone", () => {
     await hand.to("Box", "F6");
     await hand.to("New trait", "Tab");
     await hand.press("Enter");
-    await hand.at("Yes or no");
+    await hand.at("A list of values…");
+    for (let i = 0; i < 3; i++) await hand.press("ArrowDown");
+    await hand.at("Checked: no, yes");
     await hand.press("Enter");
     await hand.at("Trait name");
     await hand.press("Enter");

@@ -156,12 +156,12 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
 
   it("3. declares traits, sees the variants as cards, and edits in a visible scope", async () => {
     await me.click("button", "New trait");
-    await me.click("button", "Off or on");
+    await me.click("button", "On: off, on");
     await me.find("textbox", "Trait name");
     await me.type("Alerts");
     await me.press("Enter");
     await me.click("button", "New trait");
-    await me.click("button", "Yes or no");
+    await me.click("button", "Checked: no, yes");
     await me.find("textbox", "Trait name");
     await me.type("Pressed");
     await me.press("Enter");

@@ -6,6 +6,7 @@ import { useInspection } from "./checks/inspect";
 import { Compare } from "./dialogs/Compare";
 import { Gather } from "./dialogs/Gather";
 import { OverOthers } from "./dialogs/OverOthers";
+import { ReadyMade } from "./dialogs/ReadyMade";
 import { Replace } from "./dialogs/Replace";
 import { Scale } from "./dialogs/Scale";
 import { Drawer, WIDE } from "./Drawer";
@@ -72,6 +73,8 @@ const OpenDialog = ({ env }: { env: LayoutEnv }) => {
       return <Replace />;
     case "scale":
       return <Scale />;
+    case "readymade":
+      return <ReadyMade />;
     case "keys":
       return <KeysDialog />;
     case undefined:

@@ -30,8 +30,9 @@ export {
   styleOf,
 } from "./drawing/looks";
 export type { Edits } from "./drawing/looks";
-export { addWayBack, make, makings, wayBack } from "./behaviour/makers";
-export type { Making } from "./behaviour/makers";
+export { addWayBack, wayBack } from "./behaviour/wayBack";
+export { make, makersFor } from "./makers";
+export type { Given, Maker, Making, Parameter } from "./makers";
 export { followMotion, motionGroups, motionUsesOf, motionsIn } from "./behaviour/motions";
 export type { MotionGroup } from "./behaviour/motions";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";

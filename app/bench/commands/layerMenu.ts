@@ -146,6 +146,14 @@ const replaceItems = ({ workpiece, arranging, piece, none }: Here): MenuItem[] =
   return [{ label: commandsWords.replaceByCopy, items }];
 };
 
+/** Behaviour people wire by hand every time. */
+const behaviourItems = ({ workpiece }: Here): MenuItem[] => [
+  {
+    label: commandsWords.readyMade,
+    onPick: () => workpiece.state.openDialog({ kind: "readymade" }),
+  },
+];
+
 const componentItems = (here: Here): MenuItem[] => {
   const { workpiece, arranging, inner, lead, none } = here;
   return [
@@ -227,6 +235,8 @@ export const layerMenu = (hands: Hands): MenuItem[] => {
     ...styleItems(here),
     "line",
     ...containerItems(here),
+    "line",
+    ...behaviourItems(here),
     "line",
     ...componentItems(here),
     "line",

@@ -47,6 +47,7 @@ export const commandsWords = {
   findValue: "Find a value in the sheet",
   foldDrawer: "Fold or unfold the drawer",
   scale: "Scale…",
+  readyMade: "Ready-made behaviour…",
   fitFrame: "Fit frame to layers",
   layerIsIn: (layer: string, box: string) => `${layer} is in ${box}.`,
   insertHere: "Put what is drawn into the chosen box, at its usual size",

@@ -69,6 +69,21 @@ export const dialogsWords = {
   valueOrNameToken: "a value or the name of a token",
   in: "In",
 
+  // ReadyMade.tsx
+  readyMadeFor: (name: undefined | string) => `Ready-made behaviour: ${name ?? ""}`,
+  layers: (n: number) => `${n} layers`,
+  behaviours: "Behaviours",
+  whatIsAdded: "What is added",
+  newTraitOf: (name: string, values: string) => `A new trait ${name}: ${values}`,
+  looksOfLayers: (n: number) =>
+    n === 1
+      ? "What one layer looks like in its variants"
+      : `What ${n} layers look like in their variants`,
+  changesRule: (rule: string) => `Changed: ${rule}`,
+  nothingReadyMade:
+    "There is nothing ready-made for this. Choose as many layers as a trait has values, or declare a trait.",
+  add: "Add",
+
   // Scale.tsx
   scale: "Scale",
   cancel: "Cancel",

@@ -24,7 +24,6 @@ import {
 import { ChosenRules } from "./ChosenRules";
 import { listed } from "./listing";
 import type { Grouping } from "./listing";
-import { Makers } from "./Makers";
 import { RuleLine } from "./RuleLine";
 import { Signals } from "./Signals";
 import { rulesWords } from "./words";
@@ -91,6 +90,7 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
   const command = useCommand();
   const workpiece = useWorkpiece();
   const layers = usePiece((p) => p.layers);
+  const openDialog = useBench((s) => s.openDialog);
   const any = usePiece((p) => Object.keys(p.rules).length > 0);
   const [lead] = useChosen();
   const layer = lead === undefined || lead === ROOT ? undefined : layers[lead];
@@ -109,7 +109,9 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
       <Button variant="outline-primary" size="sm" onClick={() => add(layer?.id ?? null)}>
         {rulesWords.newRule(layer?.name)}
       </Button>
-      <Makers />
+      <Button variant="outline-primary" size="sm" onClick={() => openDialog({ kind: "readymade" })}>
+        {rulesWords.readyMade}
+      </Button>
       {any && (
         <Button
           variant="link"

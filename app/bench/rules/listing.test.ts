@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { kelpwayKit } from "../../../demo/index";
 import { becomes, Builder } from "../../../tests/support/pieces";
 import { listed } from "./listing";
-import { readingOrder } from "./Makers";
+import { readingOrder } from "../dialogs/readingOrder";
 
 const words = (groups: ReturnType<typeof listed>) =>
   groups.map((g) => `${g.name}: ${g.rules.map((r) => r.id).join(" ")}`);

@@ -24,12 +24,7 @@ export const rulesWords = {
   wholePiece: "The whole piece",
   removedLayer: "A removed layer",
 
-  // Makers.tsx
-  newTrait: (name: string, inOrder: string) => `A new trait ${name}: ${inOrder}`,
-  more: (more: number) => `and ${more} more`,
-  nothingUsualLeftMake:
-    "Nothing that is usual is left to make here. Choose as many layers as a trait has values to let each pick one, or declare a trait.",
-  make: "Make …",
+  readyMade: "Ready-made behaviour…",
 
   // OptionPart.tsx
   text: "Text",

@@ -13,7 +13,7 @@ import { useEdits } from "../commands/edits";
 import { chooseCard } from "../state/active";
 import { useActive, useBenchStore, useChosen, useVarying, useWorkpiece } from "../state/context";
 import { useWatched } from "../state/watched";
-import { CellBox } from "./CellBox";
+import { CellBox } from "./cells/CellBox";
 import { cellMenu } from "./cellMenu";
 import { SheetHand } from "./hand";
 import { sheetKeys } from "./keys";

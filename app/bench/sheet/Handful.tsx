@@ -14,8 +14,8 @@ import {
   useWorkpiece,
 } from "../state/context";
 import { useWatched } from "../state/watched";
-import { CellEditor } from "./CellEditor";
-import { cellTitle, CellView } from "./CellView";
+import { CellEditor } from "./cells/CellEditor";
+import { cellTitle, CellView } from "./cells/CellView";
 import { SheetHand } from "./hand";
 import { handfulOf } from "./handfuls";
 import { readRows } from "./readRows";

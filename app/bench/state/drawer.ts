@@ -11,6 +11,7 @@ type Dialog =
   | { readonly kind: "gather" }
   | { readonly kind: "replace" }
   | { readonly kind: "scale" }
+  | { readonly kind: "readymade" }
   | { readonly kind: "keys" };
 
 /** Something told beside the scope, and what is offered about it. */

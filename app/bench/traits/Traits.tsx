@@ -71,19 +71,20 @@ const NewTrait = ({ onAdd, onList }: NewProps) => (
       <Icon name="plus" size={14} />
     </Dropdown.Toggle>
     <Menu>
+      <Dropdown.Item as="button" type="button" onClick={() => afterMenu(onList)}>
+        {traitsWords.listChoices}
+      </Dropdown.Item>
+      <Dropdown.Divider />
       {quickStarts.map((q) => (
         <Dropdown.Item
-          key={q.words}
+          key={q.name + q.values.length}
           as="button"
           type="button"
           onClick={() => onAdd(q.name, q.values)}
         >
-          {q.words}
+          {traitsWords.nameAndValues(q.name, q.values.join(", "))}
         </Dropdown.Item>
       ))}
-      <Dropdown.Item as="button" type="button" onClick={() => afterMenu(onList)}>
-        {traitsWords.listChoices}
-      </Dropdown.Item>
     </Menu>
   </Dropdown>
 );

@@ -1,29 +1,22 @@
 import { traitsWords } from "./words";
 
-/** Traits that are often declared, by what they are called in the menu. */
+const { no, yes, off, valueOn: on, none, hovered, pressed, focused } = traitsWords;
+
+/** Traits that are often declared, by the names they usually have. */
 export const quickStarts: readonly {
-  readonly words: string;
   readonly name: string;
   readonly values: readonly string[];
 }[] = [
-  { words: traitsWords.yesOrNo, name: traitsWords.checked, values: ["no", "yes"] },
-  { words: traitsWords.offOrOn, name: traitsWords.power, values: ["off", "on"] },
-  {
-    words: traitsWords.contactNoneHoveredPressed,
-    name: traitsWords.contact,
-    values: ["none", "hovered", "pressed"],
-  },
-  {
-    words: traitsWords.contactFocusWell,
-    name: traitsWords.contact,
-    values: ["none", "hovered", "pressed", "focused"],
-  },
-  { words: traitsWords.usableYesNo, name: traitsWords.usable, values: ["yes", "no"] },
-  {
-    words: traitsWords.choiceThree,
-    name: traitsWords.choice,
-    values: ["first", "second", "third"],
-  },
+  { name: traitsWords.contact, values: [none, hovered, pressed] },
+  { name: traitsWords.contact, values: [none, hovered, pressed, focused] },
+  { name: traitsWords.checked, values: [no, yes] },
+  { name: traitsWords.selected, values: [no, yes] },
+  { name: traitsWords.on, values: [off, on] },
+  { name: traitsWords.open, values: [no, yes] },
+  { name: traitsWords.expanded, values: [no, yes] },
+  { name: traitsWords.disabled, values: [no, yes] },
+  { name: traitsWords.error, values: [no, yes] },
+  { name: traitsWords.loading, values: [no, yes] },
 ];
 
 /** A trait typed in one go: its name before a colon, its values with commas between them. */

@@ -1,16 +1,24 @@
 /** What people read in traits. */
 export const traitsWords = {
   // quickStarts.ts
-  yesOrNo: "Yes or no",
-  checked: "Checked",
-  offOrOn: "Off or on",
-  power: "Power",
-  contactNoneHoveredPressed: "Contact: none, hovered, pressed",
+  no: "no",
+  yes: "yes",
+  off: "off",
+  valueOn: "on",
+  none: "none",
+  hovered: "hovered",
+  pressed: "pressed",
+  focused: "focused",
   contact: "Contact",
-  contactFocusWell: "Contact with focus as well",
-  usableYesNo: "Usable: yes, no",
-  usable: "Usable",
-  choiceThree: "A choice of three",
+  checked: "Checked",
+  selected: "Selected",
+  on: "On",
+  open: "Open",
+  expanded: "Expanded",
+  disabled: "Disabled",
+  error: "Error",
+  loading: "Loading",
+  nameAndValues: (name: string, values: string) => `${name}: ${values}`,
   choice: "Choice",
 
   // useTraitEdits.ts
@@ -47,7 +55,7 @@ export const traitsWords = {
   valuesEnterMakesTrait: (values: number) => `${values} values. Enter makes the trait.`,
   valuesCommasBetweenThem: "Values with commas between them.",
   newTrait: "New trait",
-  listChoices: "A list of choices …",
+  listChoices: "A list of values…",
   traits: "Traits",
   variant: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
   traitSomethingVariesSuch:

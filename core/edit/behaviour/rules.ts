@@ -122,7 +122,7 @@ const optionWords: Readonly<Record<string, string>> = {
   icon: " icon",
   fill: " colour",
   component: " slot",
-  label: " spoken name",
+  label: editWords.optionSpokenName,
 };
 
 /**

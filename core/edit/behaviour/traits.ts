@@ -12,10 +12,10 @@ const values = (names: readonly string[]): Record<Id, TraitValue> => {
   return Object.fromEntries(list.map((v) => [v.id, v]));
 };
 
-/** A new trait with its values in order; the first is its resting value. */
-export const addTrait = (piece: Piece, name: string, valueNames: readonly string[]): Made => {
+/** A trait the piece does not have yet, with its values in order; the first is its resting value. */
+export const newTrait = (piece: Piece, name: string, valueNames: readonly string[]): Trait => {
   const all = Object.values(piece.traits);
-  const trait: Trait = {
+  return {
     id: newId(),
     name: freeName(
       name,
@@ -26,6 +26,11 @@ export const addTrait = (piece: Piece, name: string, valueNames: readonly string
     pattern: all.length % 6,
     values: values(valueNames),
   };
+};
+
+/** Adds a trait with its values in order. */
+export const addTrait = (piece: Piece, name: string, valueNames: readonly string[]): Made => {
+  const trait = newTrait(piece, name, valueNames);
   return {
     id: trait.id,
     change: {

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import type { SpecifiedValue } from "#core/properties";
-import type { Way } from "./hand";
-import { sameSaid } from "./rows";
-import type { Row } from "./rows";
+import type { Way } from "../hand";
+import { sameSaid } from "../rows";
+import type { Row } from "../rows";
 
 interface Props {
   readonly row: Row;

@@ -6,13 +6,13 @@ import { contrastOf } from "#core/paint";
 import type { Layer, Variant, Varying } from "#core/project";
 import { gradientText } from "#core/properties";
 import type { Shadow, Value } from "#core/properties";
-import { cardKey } from "../state/active";
-import { useScene } from "../state/context";
-import { useDisplayedProject } from "../../session/displayed";
-import { assetAddress } from "../../session/assets";
-import { IconMark } from "../../parts/AssetPart";
-import type { Cell, Row } from "./rows";
-import { sheetWords } from "./words";
+import { cardKey } from "../../state/active";
+import { useScene } from "../../state/context";
+import { useDisplayedProject } from "../../../session/displayed";
+import { assetAddress } from "../../../session/assets";
+import { IconMark } from "../../../parts/AssetPart";
+import type { Cell, Row } from "../rows";
+import { sheetWords } from "../words";
 
 /** The id of the picture a value shows; empty for none. */
 const pictureIn = (value: Value | undefined): string =>

@@ -2,15 +2,15 @@ import type { KeyboardEvent } from "react";
 import { Button } from "react-bootstrap";
 import { tokensFor } from "#core/looks";
 import type { Fill, Shadow, SpecifiedValue } from "#core/properties";
-import { AssetPart } from "../../parts/AssetPart";
-import { FillPanel } from "../../parts/FillPanel";
-import { ShadowPanel } from "../../parts/ShadowPanel";
-import { TokenPart } from "../../parts/TokenPart";
-import { useDisplayedProject } from "../../session/displayed";
-import { Panel } from "../../ui/floating/Panel";
+import { AssetPart } from "../../../parts/AssetPart";
+import { FillPanel } from "../../../parts/FillPanel";
+import { ShadowPanel } from "../../../parts/ShadowPanel";
+import { TokenPart } from "../../../parts/TokenPart";
+import { useDisplayedProject } from "../../../session/displayed";
+import { Panel } from "../../../ui/floating/Panel";
 import { PosePanel } from "./PosePanel";
-import type { Cell, Row } from "./rows";
-import { sheetWords } from "./words";
+import type { Cell, Row } from "../rows";
+import { sheetWords } from "../words";
 
 interface Props {
   readonly row: Row;

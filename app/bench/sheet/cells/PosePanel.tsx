@@ -4,11 +4,11 @@ import { outOf } from "#core/motion";
 import { ROOT } from "#core/project";
 import { HERE, namedPoses } from "#core/properties";
 import type { AwayPose, SpecifiedValue, Value } from "#core/properties";
-import { NumberField } from "../../ui/fields/NumberField";
-import { Pick } from "../../ui/fields/Pick";
-import { Panel } from "../../ui/floating/Panel";
-import { useBench, usePiece, useWorkpiece } from "../state/context";
-import { sheetWords } from "./words";
+import { NumberField } from "../../../ui/fields/NumberField";
+import { Pick } from "../../../ui/fields/Pick";
+import { Panel } from "../../../ui/floating/Panel";
+import { useBench, usePiece, useWorkpiece } from "../../state/context";
+import { sheetWords } from "../words";
 
 interface Props {
   readonly label: string;

@@ -3,15 +3,15 @@ import type { MouseEvent, PointerEvent } from "react";
 import { variantKey } from "#core/looks";
 import type { Id } from "#core/basics";
 import type { Layer, Project, Variant, Varying } from "#core/project";
-import { useDisplayedProject } from "../../session/displayed";
-import { steady } from "../../ui/steady";
-import { countRender } from "../../ui/renders";
+import { useDisplayedProject } from "../../../session/displayed";
+import { steady } from "../../../ui/steady";
+import { countRender } from "../../../ui/renders";
 import { CellEditor } from "./CellEditor";
 import { cellTitle, CellView } from "./CellView";
-import type { SheetHand } from "./hand";
-import { cellOf, sameCell } from "./rows";
-import type { Cell, Row } from "./rows";
-import { sheetWords } from "./words";
+import type { SheetHand } from "../hand";
+import { cellOf, sameCell } from "../rows";
+import type { Cell, Row } from "../rows";
+import { sheetWords } from "../words";
 
 /** What a cell says, renewed only when that is something else. */
 const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null => {

@@ -2,12 +2,12 @@ import { useEffect, useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { parseNumber } from "#core/properties";
 import type { SpecifiedValue } from "#core/properties";
-import { useDisplayedProject } from "../../session/displayed";
+import { useDisplayedProject } from "../../../session/displayed";
 import { CellPanel, hasPanel } from "./CellPanel";
 import { ChoiceEditor } from "./ChoiceEditor";
-import type { Way } from "./hand";
-import { wordsFor } from "./rows";
-import type { Cell, Row } from "./rows";
+import type { Way } from "../hand";
+import { wordsFor } from "../rows";
+import type { Cell, Row } from "../rows";
 
 interface Props {
   readonly row: Row;
