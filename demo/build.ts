@@ -1,8 +1,10 @@
-import { isSpring, springFrom } from "#core/motion";
+import { present } from "#core/basics";
+import { isSpring, namedCurves, springFrom } from "#core/motion";
 import { BASE, ROOT, orderAfter } from "#core/project";
 import type {
   Acceptance,
   Condition,
+  Easing,
   Effect,
   Lane,
   Layer,
@@ -18,7 +20,8 @@ import type {
   Trait,
   VariantNote,
 } from "#core/project";
-import type { LayerKind, SpecifiedValue } from "#core/properties";
+import { namedPoses } from "#core/properties";
+import type { AwayPose, LayerKind, SpecifiedValue } from "#core/properties";
 
 /** A layer of the demo source, with its values for all variants. */
 export interface Drawn {
@@ -253,6 +256,13 @@ export const spring = (swing: number, bounciness: number): Spring => {
 };
 /** Swings a little into place. */
 export const settling = spring(300, 0.45);
+
+/** A curve by its plain name. */
+export const curve = (name: string): Easing =>
+  present(namedCurves.find((c) => c.name === name)).easing;
+
+/** A pose something comes from, by its name. */
+export const namedPose = (name: string): AwayPose => present(namedPoses[name]);
 
 /** The kit's motion tokens: what moves just so follows them. */
 export const motionTokens: readonly {

@@ -334,6 +334,28 @@ export const saltholmPier: Source = {
       effects: [steps("chat", "opposite")],
       motion: motion("tween", 260, "ease-in-out"),
     },
+    // the dock bar leads on; where one comes back to, it shows where one is
+    ...(
+      [
+        ["home", { type: "go", screen: "trip-settings" }],
+        ["ticket", { type: "go", screen: "ticket" }],
+        ["crew", steps("chat", "opposite")],
+      ] as const
+    ).map(([signal, leads]) => ({
+      id: `dock-${signal}`,
+      trigger: { type: "signal" as const, signal },
+      source: "dock",
+      effects: [
+        {
+          type: "nested" as const,
+          layer: "dock",
+          trait: "place",
+          to: { value: valueId("place", "Map") },
+        },
+        leads,
+      ],
+      motion: { ...motion("slide", 360, [0.2, 0.8, 0.2, 1]), to: "left" as const },
+    })),
     {
       id: "to-gull",
       trigger: { type: "signal", signal: "chosen" },

@@ -127,7 +127,7 @@ describe("what a rule shows when it fires", () => {
   it("leads to other screens with their motion", () => {
     const kit = kelpwayKit();
     const pier = kit.pieces["saltholm-pier"] as Piece;
-    const rule = rulesOf(kit, pier).find((r) => r.effects.some((e) => e.type === "go")) as Rule;
+    const rule = rulesOf(kit, pier).find((r) => r.id === "to-gull") as Rule;
     const fired = firing(env, kit, pier, rule, restingVariant(pier), new Resolver());
     expect(fired?.moves.map((m) => [m.motion.kind, m.subject])).toEqual([["slide", "ticket"]]);
   });

@@ -3,7 +3,6 @@ import {
   box,
   copy,
   icon,
-  lane,
   line,
   motion,
   spring,
@@ -86,19 +85,17 @@ const front = { x: 50, y: 40, rotation: 0, scale: [1, 1], stack: 3 } as const;
 const second = { x: 62, y: 24, rotation: 5, scale: [0.95, 0.95], stack: 2 } as const;
 const back = { x: 38, y: 16, rotation: -6, scale: [0.9, 0.9], stack: 1 } as const;
 
-const pulled = { type: "drag", travel: 200, part: 0.4, speed: 500 } as const;
-/** Half of the way a card goes aside, the other half it goes under or over the pile. */
-const aside = (card: string, to: "left" | "right") => ({
-  ...motion("tween", 320, spring(460, 0.16)),
-  lanes: [
-    lane(card, "x", 0, 320, "linear", [
-      { at: 0.5, value: to === "right" ? 190 : -90, easing: "linear" },
-    ]),
-    lane(card, "rotation", 0, 320, "linear", [
-      { at: 0.5, value: to === "right" ? 9 : -9, easing: "linear" },
-    ]),
-  ],
-});
+/** The card in front keeps with the hand and flies off the way it is thrown. */
+const carried = {
+  type: "drag",
+  way: "free",
+  lean: 12,
+  direction: "any",
+  travel: 200,
+  part: 0.4,
+  speed: 500,
+} as const;
+const laid = motion("tween", 320, spring(460, 0.16));
 
 /** Three sailings in a pile; which one lies in front is a trait. */
 export const sailingCardDeck: Source = {
@@ -107,42 +104,41 @@ export const sailingCardDeck: Source = {
   name: "Sailing card deck",
   values: { width: 320, height: 350 },
   traits: [trait("front", "Front", ["Gull Isle", "Saltholm", "Night boat"])],
-  // the front one goes to the back and the back one comes to the front, each aside of the pile
-  // first, as the hand leads it
+  // the front one is thrown to the back; the last one lies there and is drawn out again
   rules: [
     ...[
       ["gull", "Gull Isle", "Saltholm"],
       ["salt", "Saltholm", "Night boat"],
       ["night", "Night boat", "Gull Isle"],
     ].flatMap(([card = "", here = "", next = ""]) => [
-      ...(["right", "left"] as const).map((direction) => ({
-        id: `${card}-away-${direction}`,
-        trigger: { ...pulled, direction },
+      {
+        id: `${card}-away`,
+        trigger: carried,
         source: card,
         when: { front: here },
         effects: [steps("front", "next")],
-        motion: aside(card, direction),
-      })),
-      ...(["right", "left"] as const).map((direction) => ({
-        id: `${card}-back-${direction}`,
-        trigger: { ...pulled, direction },
+        motion: laid,
+      },
+      {
+        id: `${card}-back`,
+        trigger: carried,
         source: card,
         when: { front: next },
         effects: [steps("front", "previous")],
-        motion: aside(card, direction),
-      })),
+        motion: laid,
+      },
     ]),
     {
       id: "by-key",
       trigger: { type: "key" as const, key: "ArrowRight" },
       effects: [steps("front", "next")],
-      motion: motion("tween", 320, spring(460, 0.16)),
+      motion: laid,
     },
     {
       id: "back-by-key",
       trigger: { type: "key" as const, key: "ArrowLeft" },
       effects: [steps("front", "previous")],
-      motion: motion("tween", 320, spring(460, 0.16)),
+      motion: laid,
     },
   ],
   inside: [

@@ -3,10 +3,12 @@ import {
   becomes,
   box,
   compound,
+  curve,
   ellipse,
   icon,
   lane,
   motion,
+  namedPose,
   picture,
   polygon,
   settling,
@@ -187,7 +189,8 @@ export const harbourDockBar: Source = {
     id: `to-${id}`,
     trigger: { type: "click" as const },
     source: id,
-    effects: [becomes("place", name)],
+    // whatever is around answers, and leads there
+    effects: [becomes("place", name), { type: "raise" as const, signal: id }],
     motion: {
       ...motion("tween", 300, "ease-in-out"),
       lanes: [
@@ -204,6 +207,7 @@ export const harbourDockBar: Source = {
       ],
     },
   })),
+  signals: places.map(([id, name]) => ({ id, name })),
   inside: [
     compound(
       "bar",
@@ -285,8 +289,11 @@ export const pierPin: Source = {
       motion: {
         ...motion("tween", 240, "ease-out"),
         lanes: [
-          lane("bubble", "scale", 0, 0, spring(430, 0.34)),
-          lane("photo", "scale", 90, 0, spring(460, 0.4)),
+          lane("bubble", "presence", 0, 0, curve("Spring")),
+          lane("photo", "scale", 0, 420, "linear", [
+            { at: 0.2, value: [0.6, 0.6], easing: "linear" },
+            { at: 1, value: [1, 1], easing: curve("Overshoot") },
+          ]),
         ],
       },
     },
@@ -310,8 +317,8 @@ export const pierPin: Source = {
         width: 180,
         height: 84,
         pivot: [50, 116],
-        scale: [0, 0],
-        opacity: 0,
+        visible: false,
+        comesFrom: namedPose("pops up"),
         role: "button",
       },
       [
@@ -396,7 +403,7 @@ export const pierPin: Source = {
     {
       when: { bubble: "open" },
       changes: {
-        bubble: { scale: [1, 1], opacity: 1 },
+        bubble: { visible: true },
         head: { fill: sea.tide },
         point: { fill: sea.tide },
       },

@@ -71,7 +71,7 @@ const fitZoom = (room: Size, piece: Size, { columns, rows, side, top }: Shape): 
   const alone = columns * rows === 1;
   const least = alone ? 0 : Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
   const zoom = Math.max(least, 0.1, Math.min(MOST, fit));
-  return alone ? Math.floor(zoom * 20) / 20 : Math.round(zoom * 20) / 20;
+  return Math.floor(zoom * 20) / 20;
 };
 
 /**
