@@ -9,7 +9,7 @@ export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids"
 export { judge, restoreKey, restoringOps } from "./changes/judge";
 export type { Proposal } from "./changes/judge";
 export { limits } from "./limits";
-export { declarationsSchema, issueText, readProject, tables, upgrade } from "./schema";
+export { declarationsSchema, issueText, laneSchema, readProject, tables, upgrade } from "./schema";
 export { cleanText, cutText } from "./text";
 export {
   BASE,

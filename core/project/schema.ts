@@ -125,7 +125,8 @@ const easing = z.union([
   }),
 ]);
 const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.custom<Value>(), easing });
-const lane = z
+/** A lane of a motion. */
+export const laneSchema = z
   .strictObject({
     layer: id,
     key: z.string().max(60).nullable(),
@@ -160,7 +161,7 @@ const motion = z.strictObject({
   token: id.optional(),
   to: z.enum(directions).optional(),
   restacks: z.enum(["start", "middle", "end"]).optional(),
-  lanes: z.array(lane).max(400).optional(),
+  lanes: z.array(laneSchema).max(400).optional(),
 });
 const signal = z.strictObject({ id, name, order });
 const overlay = z.strictObject({

@@ -55,11 +55,9 @@ const useTakeReference = () => {
     const result = await upload(workpiece.session, file);
     if (!result.ok) return result.reason;
     if (result.kind !== "picture") return null;
-    // a picture of a screen is often larger than the part it shows: it begins as wide as the piece
-    const wide = workpiece.scenes.get(workpiece.scenes.firstKey ?? "")?.width ?? result.width;
-    const width = Math.min(result.width, Math.round(wide));
+    const { id: picture, width } = result;
     workpiece.run((_, piece) =>
-      setReference(piece, { picture: result.id, x: 0, y: 0, width, opacity: DIMMED }),
+      setReference(piece, { picture, x: 0, y: 0, width, opacity: DIMMED }),
     );
     return null;
   };
@@ -76,7 +74,10 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
   const command = useCommand();
   const tool = useBench((s) => s.tool);
   const toggleTool = useBench((s) => s.toggleTool);
-  const name = useDisplayedProject((p) => p.assets[reference.picture]?.name);
+  const asset = useDisplayedProject((p) => p.assets[reference.picture]);
+  const name = asset?.name;
+  const real = asset?.kind === "picture" ? asset.width : reference.width;
+  const share = Math.round((reference.width / real) * 1000) / 10;
   const put = (part: Partial<Reference>) =>
     command(
       (_, piece) => piece.reference && setReference(piece, { ...piece.reference, ...part }),
@@ -97,6 +98,26 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
           />
         </span>
       ))}
+      <span className="reference-number">
+        <NumberField
+          label={stageWords.referenceShare}
+          title={stageWords.shareOfRealSize}
+          value={share}
+          min={1}
+          max={1000}
+          step={5}
+          onChange={(n) => put({ width: Math.max(1, Math.round((real * n) / 100)) })}
+        />
+        %
+      </span>
+      <Tool
+        size="sm"
+        disabled={share === 100}
+        title={stageWords.onePixelOnePx}
+        onClick={() => put({ width: real })}
+      >
+        {stageWords.realSize}
+      </Tool>
       <Form.Range
         aria-label={stageWords.strengthReference}
         min={0.05}

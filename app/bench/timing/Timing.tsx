@@ -1,12 +1,15 @@
 import { useState } from "react";
+import type { ClipboardEvent } from "react";
 import { Button, Form } from "react-bootstrap";
 import { ruleText } from "#core/describe";
-import { cascadeOrders, cascaded, withoutLane } from "#core/edit";
+import { cascadeOrders, cascaded, copyLanes, pasteLanes, readLanes, withoutLane } from "#core/edit";
 import type { CascadeOrder } from "#core/edit";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
 import { NumberField } from "../../ui/fields/NumberField";
+import { useEdits } from "../commands/edits";
+import type { BenchEdits } from "../commands/edits";
 import { useBench, useChosen } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { CurvePanel } from "./CurvePanel";
@@ -118,12 +121,41 @@ const PairNote = ({ timed }: { timed: Timed }) => {
   );
 };
 
+const isField = (target: EventTarget): boolean =>
+  target instanceof Element && target.closest("input, select, textarea") !== null;
+
+/** Lanes through the clipboard: to another rule, or another piece whose layers have their names. */
+const clipboardOf = (
+  timed: Timed | null,
+  lanes: readonly LaneName[],
+  edits: BenchEdits,
+  onPick: (names: readonly LaneName[]) => void,
+) => ({
+  onCopy: (e: ClipboardEvent) => {
+    const clip = timed && !isField(e.target) && copyLanes(timed.piece, timed.motion, lanes);
+    if (!clip) return;
+    e.clipboardData.setData("text/plain", JSON.stringify(clip));
+    e.preventDefault();
+    edits.note(timingWords.lanesCopied(clip.lanes.length));
+  },
+  onPaste: (e: ClipboardEvent) => {
+    const clip = isField(e.target) ? null : readLanes(e.clipboardData.getData("text/plain"));
+    if (!clip || !timed) return;
+    e.preventDefault();
+    const { motion, made, lost } = pasteLanes(timed.piece, timed.motion, clip);
+    if (made.length) timed.set(motion);
+    onPick(made);
+    if (lost.length) edits.note(timingWords.lanesLost(lost.join(", ")));
+  },
+});
+
 /**
  * How a rule's change goes on in time: lanes on a ruler, poses, curves, and the stage that follows
  * the playhead.
  */
 export const Timing = ({ env }: { env: LayoutEnv }) => {
   const timed = useTiming(env);
+  const edits = useEdits();
   const chosen = useChosen();
   const choose = useBench((s) => s.choose);
   const [picked, setPicked] = useState<readonly (LaneName | null)[]>([null]);
@@ -145,8 +177,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
     });
   };
   const onKey = (e: React.KeyboardEvent) => {
-    const typing = e.target instanceof Element && e.target.closest("input, select, textarea");
-    if (typing) return;
+    if (isField(e.target)) return;
     const pressed = e.target instanceof Element && e.target.closest("button:not(.lane-bar)");
     if (e.key === " " && pressed) return;
     const removeLanes = () => {
@@ -162,8 +193,9 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
     e.preventDefault();
     e.stopPropagation();
   };
+  const clipboard = clipboardOf(timed, lanes, edits, setPicked);
   return (
-    <div className="timing" onKeyDown={onKey}>
+    <div className="timing" onKeyDown={onKey} {...clipboard}>
       <div className="rule-filter">
         <Toolbar className="line" label={timingWords.playing}>
           <Tool

@@ -179,6 +179,8 @@ export const timingWords = {
   times: (goes: number) => `${goes} times`,
   fromTo: (from: string, to: string) => `from ${from} to ${to}`,
   playing: "Playing",
+  lanesCopied: (n: number) => (n === 1 ? "One lane is copied." : `${n} lanes are copied.`),
+  lanesLost: (names: string) => `There is no layer called ${names} here: its lanes were left out.`,
   lanesOf: (count: number) => `${count} lanes`,
   atMs: (ms: number) => `${ms} ms`,
 };

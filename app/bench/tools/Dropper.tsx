@@ -1,39 +1,15 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { PointerEvent } from "react";
 import { valuesIn } from "#core/looks";
 import type { Reference } from "#core/project";
-import type { PictureAsset, Value } from "#core/properties";
+import type { Value } from "#core/properties";
 import { remember } from "../../parts/ColourPart";
-import { assetAddress } from "../../session/assets";
 import { activeOf } from "../state/active";
 import { useWorkpiece } from "../state/context";
 import type { Workpiece } from "../state/workpiece";
-import { useDisplayedProject } from "../../session/displayed";
 import { useEdits } from "../commands/edits";
+import { usePixels } from "./usePixels";
 import { toolsWords } from "./words";
-
-/** The pixels of a picture once it has come, to be read. */
-const usePixels = (picture: PictureAsset | null): ImageData | null => {
-  const [pixels, setPixels] = useState<ImageData | null>(null);
-  useEffect(() => {
-    if (!picture) return;
-    let stale = false;
-    const image = new Image();
-    image.src = assetAddress(picture.hash);
-    void image.decode().then(
-      () => {
-        const context = new OffscreenCanvas(picture.width, picture.height).getContext("2d");
-        context?.drawImage(image, 0, 0, picture.width, picture.height);
-        if (!stale && context) setPixels(context.getImageData(0, 0, picture.width, picture.height));
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
-    };
-  }, [picture]);
-  return pixels;
-};
 
 /** The colour of a picture at a place of the piece, px; null beside it and where it is clear. */
 export const colourAt = (
@@ -76,8 +52,7 @@ const paintedWith = (
 export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: number }) => {
   const workpiece = useWorkpiece();
   const edits = useEdits();
-  const asset = useDisplayedProject((p) => p.assets[reference.picture]);
-  const pixels = usePixels(asset?.kind === "picture" ? asset : null);
+  const pixels = usePixels(reference);
   const [here, setHere] = useState<{ x: number; y: number; colour: string } | null>(null);
   const look = (e: PointerEvent) => {
     const box = e.currentTarget.getBoundingClientRect();

@@ -1,6 +1,9 @@
 import { useRef, useState } from "react";
 import type { PointerEvent } from "react";
 import { AnyWhere } from "./AnyWhere";
+import { usePiece } from "../state/context";
+import { edgesNear } from "./gestures/edges";
+import { usePixels } from "./usePixels";
 import { toolsWords } from "./words";
 
 interface Way {
@@ -10,20 +13,27 @@ interface Way {
   readonly y2: number;
 }
 
+/** Within how many px on screen the ruler catches on the edges of a reference picture. */
+const REACH = 6;
+
 /**
- * Measuring by hand on a card, as on a reference picture: drag from one place to another; Shift
- * keeps it straight.
+ * Measuring by hand on a card, as on a reference picture, on whose edges it catches unless Ctrl is
+ * held: drag from one place to another; Shift keeps it straight.
  */
 export const Ruler = ({ zoom }: { zoom: number }) => {
   const host = useRef<SVGSVGElement>(null);
   const [way, setWay] = useState<Way | null>(null);
   const [pulling, setPulling] = useState(false);
+  const reference = usePiece((p) => p.reference);
+  const pixels = usePixels(reference);
+  const halves = (n: number) => Math.round(n * 2) / 2;
   const at = (e: PointerEvent): [number, number] => {
     const box = host.current?.getBoundingClientRect();
-    return [
-      Math.round(((e.clientX - (box?.left ?? 0)) / zoom) * 2) / 2,
-      Math.round(((e.clientY - (box?.top ?? 0)) / zoom) * 2) / 2,
-    ];
+    const x = (e.clientX - (box?.left ?? 0)) / zoom;
+    const y = (e.clientY - (box?.top ?? 0)) / zoom;
+    const isFree = e.ctrlKey || e.metaKey || !reference || !pixels;
+    const caught = isFree ? null : edgesNear(pixels, reference, { x, y }, REACH / zoom);
+    return [halves(caught?.x ?? x), halves(caught?.y ?? y)];
   };
   const move = (e: PointerEvent) => {
     if (!pulling || !way) return;

@@ -3,6 +3,7 @@ import {
   addRule,
   cascaded,
   compareTimes,
+  copyLanes,
   copyRules,
   followMotion,
   giveMotion,
@@ -10,7 +11,9 @@ import {
   mergeTokens,
   motionGroups,
   motionUsesOf,
+  pasteLanes,
   pasteRules,
+  readLanes,
   removeToken,
   saveMotion,
   setEffectMotion,
@@ -291,5 +294,51 @@ describe("motions of a project", () => {
       compareTimes(plain, plain),
       compareTimes(plain, withLane(plain, knob, { delay: 100 })),
     ]).toEqual(["back is 80 ms faster", "back is as fast", "back is 100 ms slower"]);
+  });
+});
+
+describe("copied lanes", () => {
+  const lamp = () => {
+    const b = new Builder();
+    b.new("component", "Lamp");
+    const [one, two] = [b.layer("box"), b.layer("ellipse")] as const;
+    const motion = withPose(
+      withLane(plain, { layer: one, key: null }, { delay: 40 }),
+      { layer: two, key: "rotation" },
+      { at: 0.5, value: 20, easing: "linear" },
+    );
+    return { b, one, two, motion };
+  };
+  const rotation = (layer: string): LaneName => ({ layer, key: "rotation" });
+
+  it("go to another rule with their times and poses, and replace what is there", () => {
+    const { b, one, two, motion } = lamp();
+    const names = [{ layer: one, key: null }, rotation(two)];
+    const clip = readLanes(JSON.stringify(copyLanes(b.piece, motion, names)));
+    if (!clip) throw new Error("nothing copied");
+    const other = withLane({ ...plain, duration: 900 }, { layer: one, key: null }, { delay: 7 });
+    const pasted = pasteLanes(b.piece, other, clip);
+    expect(pasted.motion.duration).toBe(900);
+    expect(pasted.motion.lanes).toEqual(motion.lanes);
+    expect(pasted.made).toEqual(names);
+  });
+
+  it("go to another piece by the names of layers, and say what it does not have", () => {
+    const { b, one, two, motion } = lamp();
+    const clip = copyLanes(b.piece, motion, [{ layer: one, key: null }, rotation(two)]);
+    if (!clip) throw new Error("nothing copied");
+    b.new("component", "Buoy");
+    const ball = b.layer("ellipse");
+    const pasted = pasteLanes(b.piece, plain, clip);
+    expect(pasted.made).toEqual([rotation(ball)]);
+    expect(pasted.lost).toEqual(["Box"]);
+  });
+
+  it("are none where nothing was chosen, and no other text is taken for them", () => {
+    const { b, motion } = lamp();
+    expect(copyLanes(b.piece, motion, [{ layer: "gone", key: null }])).toBeNull();
+    expect([readLanes("{}"), readLanes("Board now"), readLanes('{"kind":"nubble-lanes"}')]).toEqual(
+      [null, null, null],
+    );
   });
 });
