@@ -35,6 +35,7 @@ describe("an overlay with a form, in Play", () => {
     await reads("Ship");
     await sleep(300);
     await click("ship-hint");
+    // r is a key of the page, too: while one fills in, it is a letter
     await me.type("MS Eider");
     await reads("MS Eider");
     // where one types shows

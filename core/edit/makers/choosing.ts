@@ -3,6 +3,7 @@ import { valuesOf } from "../../looks";
 import type { Trait } from "../../project";
 import { editWords } from "../words";
 import { becomes, number, numberOf, numbered, rulesOnly, where } from "./making";
+import { sourceOf } from "./pressed";
 import type { Draft, Maker, Setting } from "./making";
 
 /**
@@ -26,8 +27,9 @@ export const pick = ({ piece, layers, motion }: Setting, trait: Trait): Maker =>
 };
 
 /** A click turns a trait of two values over: one rule, or two where the way back has its own time. */
-export const thereAndBack = ({ piece, layers, motion }: Setting, trait: Trait): Maker => {
-  const source = layers.length === 1 ? (layers[0] ?? null) : null;
+export const thereAndBack = (setting: Setting, trait: Trait): Maker => {
+  const { piece, motion } = setting;
+  const source = sourceOf(setting);
   const there = number("there", editWords.timeThere, motion.duration, "ms", [0, 5000, 10]);
   const back = number("back", editWords.timeBack, motion.duration, "ms", [0, 5000, 10]);
   const click = { trigger: { type: "click" }, source } as const;

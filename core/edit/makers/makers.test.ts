@@ -288,4 +288,21 @@ describe("ready-made behaviour", () => {
     ]);
     expect(offered(b, [copy])).not.toContain("Answer signals with Side");
   });
+
+  it("there and back listens on the group, or the piece, where a knob lies over the track", () => {
+    const b = new Builder();
+    b.new("component", "Switch");
+    b.trait("On", "off", "on");
+    const group = b.layer("box", { widthMode: "fit", heightMode: "fit" });
+    const track = b.layer("box", { width: 64, height: 36, fill: "#c9c3b4" }, group);
+    const source = (layer: string) =>
+      named(b, [layer], "There and back: On").draw({}).rules[0]?.source;
+    b.layer("text", { width: 60, height: 30 }, group);
+    expect(source(track)).toBe(track);
+    const knob = b.layer("ellipse", { x: 4, y: 4, width: 28, height: 28, fill: "#ffffff" }, group);
+    expect([source(track), source(knob)]).toEqual([group, knob]);
+    const bare = b.layer("box", { x: 100, width: 64, height: 36, fill: "#c9c3b4" });
+    b.layer("ellipse", { x: 104, width: 28, height: 28, fill: "#ffffff" });
+    expect(source(bare)).toBeNull();
+  });
 });
