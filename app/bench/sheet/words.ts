@@ -103,6 +103,8 @@ export const sheetWords = {
   noValueCalled: (layer: string, text: string) => `${layer} has no value called “${text}”.`,
   valueIs: (label: string, text: string) => `${label}: ${text}`,
   handful: (layer: string) => `Values of ${layer}`,
+  setOnTheStage: "Set on the stage",
+  noVariantShowsIt: "No variant on the stage shows this layer.",
   groupRows: (group: string, n: number) => `${group}, ${n} values`,
   looksSameAllVariants: (name: string) =>
     `${name} looks the same in all variants. Untick “only differences” to see its values.`,

@@ -172,9 +172,13 @@ const EmptyPiece = () => {
 /** How the tool in hand is used. */
 const ToolHint = () => {
   const drawn = useBench((s) => (s.tool === "draw" ? s.drawn : null));
+  const posing = useBench((s) => (s.tool === "pose" ? s.posing : null));
+  const name = usePiece((p) => p.layers[posing?.layer ?? ""]?.name ?? "");
+  const isShown = drawn !== null || posing !== null;
   return (
-    <div role="status" className={drawn === null ? "visually-hidden" : "tool-hint"}>
+    <div role="status" className={isShown ? "tool-hint" : "visually-hidden"}>
       {drawn !== null && stageWords.drawByDragging(fresh[drawn].words)}
+      {posing !== null && stageWords.poseByDragging(name, posing.key === "comesFrom")}
     </div>
   );
 };

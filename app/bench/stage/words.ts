@@ -105,6 +105,8 @@ export const stageWords = {
   wholePiece: "Whole piece",
 
   // Stage.tsx
+  poseByDragging: (name: string, comes: boolean) =>
+    `Drag ${name} to where it ${comes ? "comes from" : "goes to"}. Enter is done.`,
   drawByDragging: (kind: string) =>
     `${kind}: drag on a card to draw. A press or Enter puts one of the usual size.`,
   emptyInsertBoxEllipse: (kind: string) =>

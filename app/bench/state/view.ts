@@ -13,6 +13,12 @@ export interface Marks {
 }
 export const noMarks: Marks = { guides: [], gaps: [], marquee: null, readout: null };
 
+/** The pose of a layer that is set on the stage. */
+export interface Posing {
+  readonly layer: Id;
+  readonly key: "comesFrom" | "goesTo";
+}
+
 /**
  * What of the grid of cards is shown: which traits go down, which values are left out, which cards
  * always stay.
@@ -25,7 +31,7 @@ export interface GridView {
 export const wholeGrid: GridView = { down: null, hidden: {}, pinned: [] };
 
 /** With any but the first a press on a card does not choose. */
-type Tool = "choose" | "draw" | "pen" | "ruler" | "dropper";
+type Tool = "choose" | "draw" | "pen" | "ruler" | "dropper" | "pose";
 
 /** The kinds of layers that are drawn by dragging. */
 export const drawnKinds = ["box", "ellipse", "line", "polygon", "text"] as const;
@@ -49,6 +55,7 @@ export interface View {
   /** what the tool "draw" makes */
   readonly drawn: DrawnKind;
   readonly typing: Typing | null;
+  readonly posing: Posing | null;
   /** the path whose points are being edited */
   readonly shaping: Id | null;
   /** true while an edit is being made: cards it does not reach step back */
@@ -65,6 +72,8 @@ export interface View {
   readonly toggleTool: (tool: Tool) => void;
   /** takes in hand what draws layers of a kind */
   readonly draw: (kind: DrawnKind) => void;
+  /** sets a pose on the stage, or is done with it */
+  readonly pose: (posing: Posing | null) => void;
   readonly type: (typing: Typing | null) => void;
   readonly shape: (layer: Id | null) => void;
   readonly setEditing: (editing: boolean) => void;
@@ -80,6 +89,7 @@ export const view: StateCreator<View> = (set) => ({
   tool: "choose",
   drawn: "box",
   typing: null,
+  posing: null,
   shaping: null,
   editing: false,
   marks: null,
@@ -90,6 +100,7 @@ export const view: StateCreator<View> = (set) => ({
   setTool: (tool) => set({ tool }),
   toggleTool: (tool) => set((s) => ({ tool: s.tool === tool ? "choose" : tool })),
   draw: (drawn) => set({ tool: "draw", drawn }),
+  pose: (posing) => set({ posing, tool: posing ? "pose" : "choose" }),
   type: (typing) => set({ typing }),
   shape: (shaping) => set({ shaping }),
   setEditing: (editing) => set({ editing }),

@@ -5,6 +5,7 @@ import { useBench, useChosen, usePiece, useScene } from "../state/context";
 import { Draw } from "./Draw";
 import { Dropper } from "./Dropper";
 import { Pen } from "./Pen";
+import { Pose } from "./Pose";
 import { Ruler } from "./Ruler";
 import { Shaping } from "./Shaping";
 import { Socket } from "./Socket";
@@ -47,10 +48,20 @@ const OverChosen = ({ of, zoom }: Omit<Props, "active">) => {
 export const CardTools = memo(function CardTools({ active, ...props }: Props) {
   const { of, zoom } = props;
   const tool = useBench((s) => s.tool);
+  const posing = useBench((s) => s.posing);
   const reference = usePiece((p) => p.reference);
   switch (tool) {
     case "draw":
       return <OnScene of={of}>{(placed) => <Draw placed={placed} zoom={zoom} />}</OnScene>;
+    case "pose":
+      return (
+        active &&
+        posing && (
+          <OnScene of={of}>
+            {(placed) => <Pose placed={placed} posing={posing} zoom={zoom} />}
+          </OnScene>
+        )
+      );
     case "pen":
       return <OnScene of={of}>{(placed) => <Pen placed={placed} zoom={zoom} />}</OnScene>;
     case "ruler":

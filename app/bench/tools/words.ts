@@ -8,6 +8,12 @@ export const toolsWords = {
   // Draw.tsx
   drawing: (kind: string) => `${kind}: drag from corner to corner`,
 
+  // Pose.tsx
+  poseOf: (comes: boolean) =>
+    comes
+      ? "Where the layer comes from: drag, size, turn"
+      : "Where the layer goes to: drag, size, turn",
+
   // Pen.tsx
   piece: "the piece",
 

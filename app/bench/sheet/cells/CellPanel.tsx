@@ -94,6 +94,7 @@ export const CellPanel = (props: Props) => {
   if (type.is === "away")
     return (
       <PosePanel
+        of={row.key === "goesTo" ? "goesTo" : "comesFrom"}
         label={row.label}
         words={type.words}
         value={cell.value}

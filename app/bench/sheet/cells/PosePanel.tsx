@@ -1,5 +1,7 @@
 import type { KeyboardEvent } from "react";
 import { Button, ListGroup } from "react-bootstrap";
+import { findBox } from "#core/layout";
+import { variantsOf } from "#core/looks";
 import { outOf } from "#core/motion";
 import { ROOT } from "#core/project";
 import { HERE, namedPoses } from "#core/properties";
@@ -7,10 +9,14 @@ import type { AwayPose, SpecifiedValue, Value } from "#core/properties";
 import { NumberField } from "../../../ui/fields/NumberField";
 import { Pick } from "../../../ui/fields/Pick";
 import { Panel } from "../../../ui/floating/Panel";
+import { cardKey } from "../../state/active";
 import { useBench, usePiece, useWorkpiece } from "../../state/context";
+import type { Posing } from "../../state/view";
+import type { Workpiece } from "../../state/workpiece";
 import { sheetWords } from "../words";
 
 interface Props {
+  readonly of: Posing["key"];
   readonly label: string;
   /** words that stand for a pose */
   readonly words: readonly string[];
@@ -67,14 +73,34 @@ const OutOf = ({ onLive }: Pick<Props, "onLive">) => {
   );
 };
 
+/** Looks at a card that shows a layer; false where none does. */
+const lookWhereShown = ({ scenes, piece, state, scene }: Workpiece, layer: string): boolean => {
+  if (!piece) return false;
+  if (scene && findBox(scene, layer)) return true;
+  const shown = variantsOf(piece).find((v) => {
+    const placed = scenes.get(cardKey(piece, v));
+    return placed !== null && findBox(placed, layer) !== null;
+  });
+  if (shown) state.look(shown);
+  return shown !== undefined;
+};
+
 /** The pose a layer comes from or goes to: by name, out of another layer, or in numbers. */
-export const PosePanel = ({ label, words, value, onLive, onDone, onKeyDown }: Props) => {
+export const PosePanel = ({ of, label, words, value, onLive, onDone, onKeyDown }: Props) => {
   // a fade has no pose of its own, but one that looks the same
   const pose = isPose(value) ? value : { ...HERE, opacity: 0 };
   const offers: readonly (readonly [string, SpecifiedValue])[] = [
     ...words.map((w) => [w, w] as const),
     ...Object.entries(namedPoses),
   ];
+  const workpiece = useWorkpiece();
+  const onStage = () => {
+    const { state, piece } = workpiece;
+    const [layer = ROOT] = state.chosen;
+    onDone();
+    if (piece && lookWhereShown(workpiece, layer)) state.pose({ layer, key: of });
+    else state.setProblem(sheetWords.noVariantShowsIt);
+  };
   const set = (parts: Partial<AwayPose>) => onLive({ ...pose, ...parts });
   return (
     <Panel label={label} width={344} height={352} onKeyDown={onKeyDown}>
@@ -113,6 +139,9 @@ export const PosePanel = ({ label, words, value, onLive, onDone, onKeyDown }: Pr
         </div>
       </div>
       <div className="panel-foot">
+        <Button size="sm" variant="outline-primary" onClick={onStage}>
+          {sheetWords.setOnTheStage}
+        </Button>
         <Button size="sm" onClick={onDone}>
           {sheetWords.done}
         </Button>

@@ -20,6 +20,7 @@ import {
 import { pickLayer } from "../../state/pick";
 import { CardCanvas } from "./CardCanvas";
 import type { Draw } from "./CardCanvas";
+import { PosedCanvas } from "./PosedCanvas";
 import { CardHead } from "./CardHead";
 import { Frames } from "../Frames";
 import { MarksLayer } from "../Marks";
@@ -82,6 +83,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
   const preview = useBench((s) => (s.preview?.key === key ? s.preview : null));
   const chosen = useChosen();
   const { active, picked, lit, several, name } = useStanding(variant);
+  const posing = useBench((s) => (s.tool === "pose" && active ? s.posing : null));
   const aside = useBench((s) => s.editing && !lit);
   const shaping = useBench((s) => s.shaping);
   const tool = useBench((s) => s.tool);
@@ -148,7 +150,11 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
         >
           <div className="piece-edge" />
           {!covered && <ReferenceView reference={reference} zoom={zoom} />}
-          <CardCanvas of={key} zoom={zoom} instead={preview?.placed ?? null} live={takeDraw} />
+          {posing ? (
+            <PosedCanvas of={key} zoom={zoom} posing={posing} live={takeDraw} />
+          ) : (
+            <CardCanvas of={key} zoom={zoom} instead={preview?.placed ?? null} live={takeDraw} />
+          )}
           {preview && (
             <OnionPath preview={preview} width={size.width} height={size.height} zoom={zoom} />
           )}
