@@ -298,7 +298,7 @@ describe("variants", () => {
     await me.click("button", "Undo", ".scope-hint");
     await me.find("button", "Remove value Sun");
     await me.click("button", "New trait");
-    await me.click("button", "A list of choices …");
+    await me.click("button", "A list of values…");
     await me.find("textbox", "Name and values of the trait");
     await me.type("Season: summer, winter");
     await me.press("Enter");

@@ -32,12 +32,15 @@ const act = async (what: () => Promise<unknown>): Promise<void> => {
   await sleep(60);
 };
 const rule = (n: number) => `.rules .rule[data-rule]:nth-child(${n})`;
-const make = (words: string) =>
-  me.until(async () => {
-    for (const item of await me.page.$$(".make-item"))
+const make = async (words: string) => {
+  await me.until(async () => {
+    for (const item of await me.page.$$(".ready-made-list button"))
       if ((await item.evaluate((i) => i.textContent ?? "")).startsWith(words)) return item.click();
-    throw new Error(`no maker ${words}`);
+    throw new Error(`nothing ready-made called ${words}`);
   });
+  await me.click("button", "Add");
+  await me.page.waitForSelector(".modal", { hidden: true });
+};
 const card = (variant: string) => me.box(`[data-variant="${variant}"]`);
 /** Draws a wire from the socket to a card. */
 const wireTo = async (variant: string) => {
@@ -76,8 +79,8 @@ describe("wiring parts from their looks", () => {
     await act(() => me.click("treeitem", "Sun tab"));
     await me.page.keyboard.up("Control");
     await act(() => me.click("tab", "Rules"));
-    await act(() => me.click("button", "Make …"));
-    await act(() => make("Pick one of these: Deck"));
+    await act(() => me.click("button", "Ready-made behaviour…"));
+    await act(() => make("Pick one: Deck"));
     expect(actions).toBeLessThanOrEqual(12);
     for (const [tab, deck] of [
       ["sun-tab", "Sun"],
@@ -98,9 +101,9 @@ describe("wiring parts from their looks", () => {
     const full = `rings-yes.contact-none.${still}.swell-no`;
     const swollen = `rings-yes.contact-none.${still}.swell-yes`;
     await act(() => me.click("tab", "Rules"));
-    await act(() => me.click("button", "Make …"));
+    await act(() => me.click("button", "Ready-made behaviour…"));
     await act(() => make("Contact"));
-    await act(() => me.click("button", "Make …"));
+    await act(() => me.click("button", "Ready-made behaviour…"));
     await act(() => make("Step through Wiggle for ever"));
     // it begins when the pointer comes, not by itself; the other steps come quickly
     await act(() => me.pick("Trigger", "When … is entered", rule(2)));

@@ -11,6 +11,7 @@ import { Replace } from "./dialogs/Replace";
 import { Scale } from "./dialogs/Scale";
 import { Drawer, WIDE } from "./Drawer";
 import { KeysDialog } from "./KeysDialog";
+import { Handful } from "./sheet/Handful";
 import { Stage } from "./stage/Stage";
 import { BenchProvider, useBench, useChosen } from "./state/context";
 import { Later } from "./state/Later";
@@ -97,7 +98,7 @@ interface EnvProps {
 }
 
 const StagePart = ({ env }: EnvProps) => (
-  <Stage env={env} Over={CardTools}>
+  <Stage env={env} Over={CardTools} Beside={Handful}>
     <WireScreens />
     <WirePanel />
   </Stage>

@@ -90,7 +90,6 @@ export { addSignal, removeSignal, renameSignal } from "./behaviour/signals";
 export { distances, snap } from "./drawing/snap";
 export type { Edges, Gap, Guide } from "./drawing/snap";
 export { copyLanes, pasteLanes, readLanes } from "./behaviour/laneClip";
-export type { LaneClip } from "./behaviour/laneClip";
 export {
   cascadeOrders,
   cascaded,

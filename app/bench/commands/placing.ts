@@ -4,7 +4,7 @@ import type { Affine, LayoutBox, Rect } from "#core/layout";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece } from "#core/project";
-import { seenOnStage } from "../stage/seen";
+import { seenOnStage } from "./seen";
 import { activeOf, parentForNew } from "../state/active";
 import type { Workpiece } from "../state/workpiece";
 

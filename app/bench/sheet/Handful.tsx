@@ -67,7 +67,6 @@ const ValueAtHand = ({ layer, row, variant, hand, index }: ValueProps) => {
       type="button"
       className="handful-value"
       data-at={index}
-      aria-label={sheetWords.valueIs(row.label, cell.text || "–")}
       title={cellTitle(piece, cell)}
       onClick={() => {
         hand.go({ row: index, column: 0 });

@@ -101,7 +101,6 @@ export const sheetWords = {
 
   // Sheet.tsx
   noValueCalled: (layer: string, text: string) => `${layer} has no value called “${text}”.`,
-  valueIs: (label: string, text: string) => `${label}: ${text}`,
   handful: (layer: string) => `Values of ${layer}`,
   setOnTheStage: "Set on the stage",
   noVariantShowsIt: "No variant on the stage shows this layer.",

@@ -7,7 +7,8 @@ import { ROOT } from "#core/project";
 import { useEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
 import { Resize } from "./gestures/resize";
-import { Turn, turnOf } from "./gestures/turn";
+import { Turn } from "./gestures/turn";
+import { turnOf } from "../commands/turning";
 
 /** Which edges a handle pulls: −1 for left or top, 1 for right or bottom, 0 for neither. */
 type Direction = readonly [x: -1 | 0 | 1, y: -1 | 0 | 1];

@@ -25,7 +25,6 @@ import type { OverCard } from "./cards/Card";
 import { bestFit, cardSize, fitAlone, isOutgrown, nextZoom, takenFor } from "./fit";
 import type { Fit } from "./fit";
 import { KeepScenes } from "./KeepScenes";
-import { Handful } from "../sheet/Handful";
 import { ScopeBar } from "./bars/ScopeBar";
 import { Slot } from "./cards/Slot";
 import { useSteady } from "./useSteady";
@@ -196,12 +195,14 @@ interface Props {
   readonly env: LayoutEnv;
   /** what the tools draw over each card */
   readonly Over: ComponentType<OverCard>;
+  /** what of the chosen layers is at hand under the stage */
+  readonly Beside: ComponentType;
   /** what lies over the whole stage */
   readonly children: ReactNode;
 }
 
 /** Every variant as a live card, in rows and columns along the traits. */
-export const Stage = memo(function Stage({ env, Over, children }: Props) {
+export const Stage = memo(function Stage({ env, Over, Beside, children }: Props) {
   countRender("stage");
   const piece = useVarying();
   const view = useBench((s) => s.grid);
@@ -264,7 +265,7 @@ export const Stage = memo(function Stage({ env, Over, children }: Props) {
       <ToolHint />
       <div className="stage-foot">
         <AlignBar />
-        <Handful />
+        <Beside />
         <ZoomBar zoom={zoom} onFit={fitAgain} />
       </div>
       {children}

@@ -5,7 +5,8 @@ import { useEdits } from "../commands/edits";
 import { useBench, useWorkpiece } from "../state/context";
 import type { Posing } from "../state/view";
 import { AnyWhere } from "./AnyWhere";
-import { PoseHand, cornersOf, middleOf, posedScene } from "./gestures/pose";
+import { posedScene } from "../commands/posing";
+import { PoseHand, cornersOf, middleOf } from "./gestures/pose";
 import type { PoseGrip } from "./gestures/pose";
 import { toolsWords } from "./words";
 
@@ -63,7 +64,7 @@ export const Pose = ({ placed, posing, zoom }: Props) => {
     const box = host.current?.getBoundingClientRect();
     return [(e.clientX - (box?.left ?? 0)) / zoom, (e.clientY - (box?.top ?? 0)) / zoom];
   };
-  const grab = (grip: PoseGrip) => (e: PointerEvent<SVGElement>) => {
+  const grab = (grip: PoseGrip, e: PointerEvent<SVGElement>) => {
     e.stopPropagation();
     if (e.button !== 0) return;
     host.current?.setPointerCapture(e.pointerId);
@@ -99,20 +100,24 @@ export const Pose = ({ placed, posing, zoom }: Props) => {
       <AnyWhere />
       <polygon className="pose-home" points={points(home)} />
       <line className="pose-way" x1={hx * zoom} y1={hy * zoom} x2={mx * zoom} y2={my * zoom} />
-      <polygon className="pose-box" points={points(corners)} onPointerDown={grab("place")} />
+      <polygon
+        className="pose-box"
+        points={points(corners)}
+        onPointerDown={(e) => grab("place", e)}
+      />
       <circle
         className="pose-middle"
         cx={mx * zoom}
         cy={my * zoom}
         r={9}
-        onPointerDown={grab("place")}
+        onPointerDown={(e) => grab("place", e)}
       />
       <circle
         className="pose-turn"
         cx={Number(side[0]) * zoom - OUTSIDE}
         cy={Number(side[1]) * zoom}
         r={6}
-        onPointerDown={grab("turn")}
+        onPointerDown={(e) => grab("turn", e)}
       />
       <rect
         className="pose-size"
@@ -121,7 +126,7 @@ export const Pose = ({ placed, posing, zoom }: Props) => {
         width={12}
         height={12}
         rx={3}
-        onPointerDown={grab("size")}
+        onPointerDown={(e) => grab("size", e)}
       />
     </svg>
   );

@@ -7,7 +7,7 @@ import { freeName } from "../pieces";
 import { editWords } from "../words";
 
 /** The motion a first rule gets; later ones repeat the last used. */
-export const usualMotion: Motion = {
+const usualMotion: Motion = {
   kind: "tween",
   duration: 200,
   delay: 0,

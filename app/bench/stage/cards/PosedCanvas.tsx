@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { useScene } from "../../state/context";
 import type { Posing } from "../../state/view";
-import { posedScene } from "../../tools/gestures/pose";
+import { posedScene } from "../../commands/posing";
 import { CardCanvas } from "./CardCanvas";
 import type { Draw } from "./CardCanvas";
 

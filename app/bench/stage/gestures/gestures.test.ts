@@ -17,7 +17,8 @@ import type { CardScene, Pointing } from "./pointing";
 import { Resize } from "./resize";
 import type { Pull } from "./resize";
 import { Round } from "./round";
-import { Turn, turned } from "./turn";
+import { Turn } from "./turn";
+import { turned } from "../../commands/turning";
 
 let env: LayoutEnv;
 beforeAll(async () => {

@@ -4,7 +4,8 @@ import { HERE } from "#core/properties";
 import { benchWith } from "../../../../tests/support/bench";
 import { testEnv } from "../../../../tests/support/env";
 import type { Posing } from "../../state/view";
-import { PoseHand, cornersOf, middleOf, posedScene, poseOf } from "./pose";
+import { posedScene, poseOf } from "../../commands/posing";
+import { PoseHand, cornersOf, middleOf } from "./pose";
 import type { PoseGrip } from "./pose";
 
 let env: LayoutEnv;
