@@ -21,7 +21,7 @@ export const walkChoices = (
   me.page.evaluate(
     async (where: string, opens: readonly string[]) => {
       const frames = async () => {
-        for (let i = 0; i < 3; i++) await new Promise((done) => requestAnimationFrame(done));
+        for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(done));
       };
       const part = () => document.querySelector(where);
       const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label="Undo"]');
@@ -29,8 +29,17 @@ export const walkChoices = (
         ...(part()?.querySelectorAll<HTMLElement>("select:not(:disabled), input[role=combobox]") ??
           []),
       ];
-      const nameOf = (list: HTMLElement, i: number) =>
-        `${list.getAttribute("aria-label") ?? "unnamed"} (${i})`;
+      /** Lists by their names; those of one name are told apart by their order. */
+      const named = (): ReadonlyMap<string, HTMLElement> => {
+        const all = new Map<string, HTMLElement>();
+        for (const list of lists()) {
+          const label = list.getAttribute("aria-label") ?? "unnamed";
+          let name = label;
+          for (let n = 2; all.has(name); n++) name = `${label} ${n}`;
+          all.set(name, list);
+        }
+        return all;
+      };
       const seen = () =>
         [
           part()?.innerHTML.replace(/ (id|aria-[a-z]+|class)="[^"]*"/g, ""),
@@ -74,20 +83,20 @@ export const walkChoices = (
       let made = 0;
       /** Goes through the lists from one on; those before it were there already. */
       const walk = async (known: ReadonlySet<string>, way: string): Promise<void> => {
-        const names = lists().map(nameOf);
-        for (const [i, name] of names.entries()) {
+        for (const name of named().keys()) {
           if (known.has(name)) continue;
-          const found = () => lists()[i];
+          const found = () => named().get(name);
           const first = found();
           for (const label of first ? await labels(first) : []) {
             const list = found();
             if (!list) break;
             const before = seen();
+            const there = new Set(named().keys());
             await choose(list, label);
             made++;
             if (seen() === before) idle.push(`${way}${name}: ${label}`);
             if (way === "" && opens.some((o) => name.startsWith(o)))
-              await walk(new Set(names), `${label} › `);
+              await walk(there, `${label} › `);
             if (way === "") await takeBack();
           }
         }
@@ -98,3 +107,103 @@ export const walkChoices = (
     scope,
     deep,
   );
+
+/**
+ * Chooses everything that is offered in the cells of the sheet, of the layer that is chosen, one by
+ * one, and takes each back: words in cells, and what their menus hold.
+ */
+export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
+  me.page.evaluate(async (menuKey: string) => {
+    const frames = async () => {
+      for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(done));
+    };
+    const sheet = () => document.querySelector<HTMLElement>(".sheet");
+    const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label="Undo"]');
+    const takeBack = async () => {
+      for (let i = 0; i < 20 && undo()?.disabled === false; i++) {
+        undo()?.click();
+        await frames();
+      }
+    };
+    const cellOf = (key: string) =>
+      sheet()?.querySelector<HTMLElement>(`.sheet-row[data-row="${CSS.escape(key)}"] .cell`);
+    const open = async (key: string): Promise<HTMLSelectElement | null> => {
+      cellOf(key)?.click();
+      await frames();
+      cellOf(key)?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
+      await frames();
+      return sheet()?.querySelector<HTMLSelectElement>("select.cell-field") ?? null;
+    };
+    const leave = async () => {
+      document.activeElement?.dispatchEvent(
+        new KeyboardEvent("keydown", { key: "Escape", bubbles: true }),
+      );
+      await frames();
+    };
+    const idle: string[] = [];
+    let made = 0;
+    const words = async (key: string): Promise<void> => {
+      const first = await open(key);
+      const labels = first ? [...first.options].filter((o) => !o.selected).map((o) => o.text) : [];
+      await leave();
+      // a yes became a no where there was nothing to choose
+      await takeBack();
+      for (const label of labels) {
+        const field = await open(key);
+        const option = field && [...field.options].find((o) => o.text === label);
+        if (!field || !option) continue;
+        field.value = option.value;
+        field.dispatchEvent(new Event("change", { bubbles: true }));
+        await frames();
+        made++;
+        if (undo()?.disabled !== false) idle.push(`${key}: ${label}`);
+        await takeBack();
+      }
+    };
+    const seen = () => {
+      const main = document.querySelector(".bench")?.innerHTML.replace(/ id="[^"]*"/g, "");
+      return `${main}${document.querySelectorAll(".modal, .panel").length}`;
+    };
+    const menu = async (key: string): Promise<HTMLElement[]> => {
+      cellOf(key)?.dispatchEvent(
+        new MouseEvent("contextmenu", { bubbles: true, clientX: 300, clientY: 300 }),
+      );
+      await frames();
+      return [
+        ...document.querySelectorAll<HTMLElement>("[role=menuitem]:not(:disabled):not(.disabled)"),
+      ];
+    };
+    const away = async () => {
+      document.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
+      document.querySelector<HTMLElement>(".modal .btn-close")?.click();
+      document.body.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
+      await frames();
+    };
+    const keys = new Set<string>();
+    const room = sheet();
+    for (let top = 0; room && top <= room.scrollHeight; top += 200) {
+      room.scrollTop = top;
+      await frames();
+      for (const row of room.querySelectorAll<HTMLElement>(".sheet-row")) {
+        const key = row.dataset["row"] ?? "";
+        if (keys.has(key)) continue;
+        keys.add(key);
+        await words(key);
+      }
+    }
+    if (room) room.scrollTop = 0;
+    await frames();
+    const labels = (await menu(menuKey)).map((i) => i.textContent ?? "");
+    await away();
+    for (const label of labels) {
+      const item = (await menu(menuKey)).find((i) => i.textContent === label);
+      const before = seen();
+      item?.click();
+      await frames();
+      made++;
+      if (seen() === before) idle.push(`menu of ${menuKey}: ${label}`);
+      await away();
+      await takeBack();
+    }
+    return { made, idle };
+  }, menuOf);
