@@ -71,7 +71,11 @@ describe("by keyboard alone", () => {
     await hand.at("Harbour");
     await hand.to("New component", "Tab");
     await hand.press("Enter");
-    await hand.at("Component");
+    // what has just been made is named first: no letter starts a tool
+    await hand.at("Name of the piece");
+    await hand.type("Bell");
+    await hand.press("Enter");
+    await hand.at("Bell");
 
     // a box, which is another way on the right
     await hand.type("bb");
@@ -100,7 +104,7 @@ describe("by keyboard alone", () => {
     await hand.press("Enter");
     await hand.at("Source");
     await hand.press("F6");
-    await hand.at("Component");
+    await hand.at("Bell");
     await hand.press("Enter");
     await me.until(async () => expect(await me.text(".log")).toContain("Box click → Checked yes"));
     await me.saved();
@@ -113,7 +117,7 @@ describe("by keyboard alone", () => {
     await hand.press("Shift", "F6");
     await hand.at("Source");
     await hand.press("F6");
-    await hand.at("Component");
+    await hand.at("Bell");
     await hand.press("F6");
     await hand.at("Checked");
     await hand.press("F6");

@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { memo, useState } from "react";
 import { Link } from "react-router";
 import { renamePiece } from "#core/edit";
 import { useSession } from "../session/context";
@@ -9,18 +9,24 @@ import { LinkButton } from "../ui/LinkButton";
 import { countRender } from "../ui/renders";
 import { Tool } from "../ui/Tool";
 import { useBench, useCommand, usePieceParts } from "./state/context";
+import { useBenchMemory } from "./state/memory";
 import { benchWords } from "./words";
 
 /** The name of the piece: the heading of the page. */
 const PieceName = () => {
   const command = useCommand();
   const { id, name } = usePieceParts("id", "name");
+  const memory = useBenchMemory();
+  // the bench may be drawn more than once before it is there
+  const [isFresh] = useState(() => memory.isFresh(id));
   return (
     <h1 className="bar-name" tabIndex={-1}>
       <EditableName
         name={name}
         label={benchWords.namePiece}
         className="strong"
+        begins={isFresh}
+        onEnd={() => memory.named()}
         onName={(text) => command(() => renamePiece(id, text))}
       />
     </h1>

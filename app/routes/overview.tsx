@@ -23,6 +23,7 @@ import { ProjectBar } from "../session/parts/ProjectBar";
 import { UndoNotice } from "../session/parts/UndoNotice";
 import { afterMenu } from "../ui/floating/afterMenu";
 import { EditableName } from "../ui/fields/EditableName";
+import { useBenchMemory } from "../bench/state/memory";
 import { LinkButton } from "../ui/LinkButton";
 import { NameField } from "../ui/fields/NameField";
 import { Notice } from "../ui/floating/Notice";
@@ -181,13 +182,16 @@ export default function Overview() {
   const session = useSession();
   const project = useDisplayedProject();
   const navigate = useNavigate();
+  const memory = useBenchMemory();
   const [removed, setRemoved] = useState<string | null>(null);
   const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
   const home = `/projects/${session.id}`;
   const make = (kind: Piece["kind"]) => {
     const name = kind === "component" ? routesWords.component : routesWords.screen;
     const made = session.make((now) => addPiece(now, kind, name));
-    if (made) void navigate(`${home}/pieces/${made.id}`);
+    if (!made) return;
+    memory.made(made.id);
+    void navigate(`${home}/pieces/${made.id}`);
   };
   const start = startScreen(project);
   return (

@@ -31,6 +31,7 @@ const pick = <K extends keyof BenchState>(
 export class BenchMemory implements LeftBehind {
   private readonly places = new Map<Id, Partial<BenchState>>();
   private held: Partial<BenchState> = {};
+  private fresh: Id | null = null;
 
   keep(state: BenchState): void {
     this.places.set(state.pieceId, pick(state, ofPiece));
@@ -39,6 +40,21 @@ export class BenchMemory implements LeftBehind {
 
   recall(piece: Id): Partial<BenchState> {
     return { ...this.places.get(piece), ...this.held };
+  }
+
+  /** A piece has just been made: on its bench one types its name first. */
+  made(piece: Id): void {
+    this.fresh = piece;
+  }
+
+  /** Whether a piece has just been made, and nobody has named it yet or left it so. */
+  isFresh(piece: Id): boolean {
+    return this.fresh === piece;
+  }
+
+  /** Its name is typed, or shall stay. */
+  named(): void {
+    this.fresh = null;
   }
 }
 

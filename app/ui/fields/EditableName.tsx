@@ -9,11 +9,15 @@ interface Props {
   readonly label: string;
   readonly onName: (name: string) => void;
   readonly className?: string;
+  /** it is typed from the start: what it is of has just been made */
+  readonly begins?: boolean;
+  readonly onEnd?: () => void;
 }
 
 /** A name that a click lets one type anew; the focus comes back to it then. */
-export const EditableName = ({ name, label, onName, className = "" }: Props) => {
-  const [renaming, setRenaming] = useState(false);
+export const EditableName = (props: Props) => {
+  const { name, label, onName, className = "", begins = false, onEnd } = props;
+  const [renaming, setRenaming] = useState(begins);
   const button = useRef<HTMLButtonElement>(null);
   const back = useRef(false);
   useEffect(() => {
@@ -24,6 +28,7 @@ export const EditableName = ({ name, label, onName, className = "" }: Props) => 
   const named = (text: string | null, byKey: boolean) => {
     back.current = byKey;
     setRenaming(false);
+    onEnd?.();
     if (text !== null) onName(text);
   };
   return renaming ? (

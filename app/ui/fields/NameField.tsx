@@ -20,6 +20,8 @@ export const NameField = ({
   const done = useRef(false);
   const [text, setText] = useState(value);
   useLayoutEffect(() => {
+    // a field that was hidden while its page was still coming has not been left
+    done.current = false;
     field.current?.focus();
     field.current?.select();
   }, []);
@@ -43,8 +45,10 @@ export const NameField = ({
       onDoubleClick={(e) => e.stopPropagation()}
       onKeyDown={(e) => {
         e.stopPropagation();
-        if (e.key === "Enter") finish(true, true);
-        if (e.key === "Escape") finish(false, true);
+        if (e.key !== "Enter" && e.key !== "Escape") return;
+        // the same press must not press what gets the focus now
+        e.preventDefault();
+        finish(e.key === "Enter", true);
       }}
     />
   );
