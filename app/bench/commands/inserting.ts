@@ -122,7 +122,8 @@ export class Inserter {
   /** Puts a layer of a kind where one works, as large as they usually are. */
   simple(kind: DrawnKind): void {
     this.state.setTool("choose");
-    this.began(kind, this.layer(kind, fresh[kind].values, fresh[kind].size));
+    const made = this.layer(kind, fresh[kind].values, fresh[kind].size);
+    if (made !== null) this.began(kind, made, true);
   }
 
   /**
@@ -135,13 +136,14 @@ export class Inserter {
     const { piece } = this.workpiece;
     const isFirst = piece !== null && Object.keys(piece.layers).length === 1;
     const at = isFirst && isFitting(piece) ? { x: 0, y: 0 } : place;
-    this.began(kind, this.put(kind, { ...fresh[kind].values, ...values }, { parent, ...at }));
+    const made = this.put(kind, { ...fresh[kind].values, ...values }, { parent, ...at });
+    if (made !== null) this.began(kind, made, false);
     this.edits.settleFrame(null);
   }
 
   /** A new text is typed at once. */
-  private began(kind: DrawnKind, layer: Id | null): void {
-    if (kind === "text" && layer !== null) this.state.type({ layer, fresh: true });
+  private began(kind: DrawnKind, layer: Id, centred: boolean): void {
+    if (kind === "text") this.state.type({ layer, fresh: true, centred });
   }
 
   icon(asset: Id, name: string): void {

@@ -42,6 +42,8 @@ export interface Typing {
   readonly layer: Id;
   /** it was just made: what is typed holds in every variant, as the layer does */
   readonly fresh: boolean;
+  /** it was put into the middle of something, and stays there as it grows */
+  readonly centred?: boolean;
 }
 
 /** How the stage shows the piece, and the tool in hand. */

@@ -21,11 +21,15 @@ export const TypeOver = ({
   const { layer: id, fresh } = typing;
   const field = useRef<HTMLTextAreaElement>(null);
   const found = findBox(placed, id);
+  const [width] = useState(found?.placed.width ?? 0);
   const [text, setText] = useState(String(found?.placed.values.text ?? ""));
   useEffect(() => field.current?.select(), []);
   if (!found) return null;
   const v = found.placed.values;
   const done = () => {
+    const grown = found.placed.width - width;
+    if (typing.centred && grown !== 0)
+      edits.setForAll({ [id]: { x: Math.round(found.placed.x - grown / 2) } }, `type ${id}`);
     edits.endGesture();
     type(null);
   };

@@ -98,7 +98,11 @@ describe("drawing layers by dragging", () => {
     const { bench, at, drag, drawn } = drawing("text");
     drag(at(10, 10), at(70, 40));
     expect(drawn().values).toMatchObject({ x: 10, y: 10, width: 60, widthMode: "fixed" });
-    expect(bench.state.typing).toEqual({ layer: bench.state.chosen[0], fresh: true });
+    expect(bench.state.typing).toEqual({
+      layer: bench.state.chosen[0],
+      fresh: true,
+      centred: false,
+    });
   });
 
   it("makes nothing of what was given up", () => {
