@@ -133,7 +133,7 @@ export const rulesWords = {
   leansUpTo: "leaning up to",
   leanDegrees: "Lean in degrees",
   leansBySpeed: "How far it leans at most, by the speed of the hand",
-  degreesCounts: "°, done towards the",
+  degreesCounts: "°, towards",
   undoneWhenEnds: "undone when it ends",
   staysWhenEnds: "stays when it ends",
 

@@ -59,17 +59,16 @@ interface Shape {
 }
 
 /**
- * The zoom at which the cards fill the stage: larger than life for small parts; one card is seen
- * whole, of several none is too small to be told apart.
+ * The zoom at which the cards fill the stage: larger than life for small parts; one card or two are
+ * seen whole, of several none is too small to be told apart.
  */
 const fitZoom = (room: Size, piece: Size, { columns, rows, side, top }: Shape): number => {
   if (!(room.width > 0)) return 1;
   const across = (room.width - SPARE - side - (columns - 1) * GAP) / columns - 2 * PAD;
   const down = (room.height - SPARE - top - (rows - 1) * GAP) / rows - HEAD - 2 * PAD_DOWN;
   const fit = Math.min(across / piece.width, down / piece.height);
-  // one card alone is seen whole, however large; of several each can still be told apart
-  const alone = columns * rows === 1;
-  const least = alone ? 0 : Math.min(1, (columns * rows > 2 ? 138 : 190) / piece.width);
+  // one card or two are seen whole, however large; of several each can still be told apart
+  const least = columns * rows > 2 ? Math.min(1, 138 / piece.width) : 0;
   const zoom = Math.max(least, 0.1, Math.min(MOST, fit));
   return Math.floor(zoom * 20) / 20;
 };

@@ -1,0 +1,190 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Designer } from "./support/designer";
+import { openDesk } from "./support/kit";
+import type { Desk } from "./support/kit";
+
+let desk: Desk;
+let me: Designer;
+beforeAll(async () => {
+  desk = await openDesk();
+  me = desk.me;
+  await me.page.setViewport({ width: 1280, height: 800 });
+});
+afterAll(() => desk.close());
+
+const blur = () => me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+const heightOf = async (selector: string) => (await me.box(selector)).height;
+const undo = async () => {
+  await blur();
+  await me.press("Control", "z");
+};
+
+describe("stage and drawer share the room", () => {
+  it("a screen is seen whole, and the drawer folds to its tabs by W; the cards take the room", async () => {
+    await desk.go("trip-settings");
+    const [scene, room] = [await me.box(".scene"), await me.box(".stage-room")];
+    expect(scene.y + scene.height).toBeLessThan(room.y + room.height);
+    await blur();
+    await me.press("w");
+    await me.until(async () => expect(await heightOf(".drawer")).toBeLessThan(60));
+    await me.until(async () =>
+      expect(await heightOf(".scene")).toBeGreaterThan(scene.height * 1.5),
+    );
+    await me.click("tab", "Sheet");
+    await me.until(async () => expect(await heightOf(".drawer")).toBeGreaterThan(200));
+  });
+
+  it("in a wide window the drawer stands beside the stage, if one wants", async () => {
+    await me.page.setViewport({ width: 1600, height: 1000 });
+    await me.click("button", "Drawer beside the stage");
+    await me.until(async () => {
+      const [drawer, stage] = [await me.box(".drawer"), await me.box(".stage")];
+      expect(drawer.x).toBeGreaterThanOrEqual(stage.x + stage.width - 1);
+    });
+    await me.click("button", "Drawer below the stage");
+    await me.page.setViewport({ width: 1280, height: 800 });
+  });
+
+  it("with nothing chosen the sheet shows the piece; values are found by name, groups fold and stay so", async () => {
+    await desk.go("alert-switch");
+    const rows = () =>
+      me.page.$$eval(".sheet-row", (all) => all.map((r) => (r as HTMLElement).dataset.row));
+    await me.until(async () => expect(await me.text(".sheet-layer")).toBe("Alert switch"));
+    await blur();
+    await me.press("/");
+    await me.type("color");
+    await me.until(async () => expect(await rows()).toEqual(["borderColour"]));
+    await me.press("Escape");
+    await me.until(async () => expect((await rows()).length).toBeGreaterThan(5));
+    await me.page.click(".sheet-group button");
+    await me.until(async () => expect(await rows()).not.toContain("rotation"));
+    await me.page.reload({ waitUntil: "load" });
+    await me.until(async () => {
+      const shown = await rows();
+      expect(shown.length).toBeGreaterThan(2);
+      expect(shown).not.toContain("rotation");
+    });
+    await me.page.click(".sheet-group button");
+    await me.until(async () => expect(await rows()).toContain("rotation"));
+  });
+
+  it("the handful one changes most is at hand, and edited where it stands", async () => {
+    await me.click("treeitem", "Knob");
+    await me.page.click('.handful [data-at="1"]');
+    await me.page.waitForSelector(".handful-edit input");
+    await me.type("30");
+    await me.press("Enter");
+    await me.until(async () =>
+      expect(await me.cell("width", "off")).toMatchObject({ text: "30", own: true }),
+    );
+    await undo();
+  });
+});
+
+describe("drawing where one is", () => {
+  it("a shape is drawn from corner to corner, into the chosen box, which is told", async () => {
+    await desk.go("fare-panel");
+    await me.click("treeitem", "Price");
+    await blur();
+    await me.press("e");
+    expect(await me.text(".tool-hint")).toContain("Ellipse: drag on a card");
+    const box = await me.box(".card-variant.active .frame");
+    await me.page.mouse.move(box.x + 6, box.y + 6);
+    await me.page.mouse.down();
+    await me.page.mouse.move(box.x + 26, box.y + 20, { steps: 4 });
+    await me.page.mouse.up();
+    await me.find("treeitem", "Ellipse");
+    await me.until(async () =>
+      expect(await me.text(".scope-hint")).toContain("Ellipse is in Price."),
+    );
+    await undo();
+    await me.press("Escape");
+  });
+
+  it("a text is typed at once, and the layer is called after it", async () => {
+    await me.click("treeitem", "Fare panel");
+    await blur();
+    await me.press("t");
+    await me.press("Enter");
+    await me.find("textbox", "Text of the layer");
+    await me.type("Children travel free");
+    await me.press("Escape");
+    await me.find("treeitem", "Children travel free");
+  });
+});
+
+describe("where a layer comes from", () => {
+  it("is set on the stage: dragged there, sized, and done with Enter", async () => {
+    await desk.go("pier-pin");
+    await me.click("treeitem", "Bubble");
+    const cell = await me.cellBox("comesFrom", "open");
+    await me.page.mouse.click(cell.x + 20, cell.y + cell.height / 2, { clickCount: 2 });
+    await me.page.waitForSelector(".pose-panel");
+    await me.click("button", "Set on the stage");
+    const middle = await me.box(".pose-middle");
+    const z = await me.zoom();
+    await me.drag(middle.x + 9, middle.y + 9, 0, 40 * z);
+    await me.press("Enter");
+    await me.until(async () =>
+      expect((await me.cell("comesFrom", "open"))?.text).toMatch(/y 40, scale 0/),
+    );
+    expect(await me.page.$(".pose-middle")).toBeNull();
+  });
+});
+
+describe("scaling", () => {
+  it("makes a component with all that is in it larger", async () => {
+    await desk.go("bicycle-tick-box");
+    await me.click("treeitem", "Square");
+    await blur();
+    await me.press("s");
+    await me.find("textbox", "Per cent");
+    await me.press("Control", "a");
+    await me.type("150");
+    await me.until(async () =>
+      expect(await me.text(".scale-form")).toContain("26 px wide becomes 39 px"),
+    );
+    await me.press("Enter");
+    await me.until(async () => expect((await me.cell("width", "at rest"))?.text).toBe("39"));
+    expect((await me.cell("borderWidth", "at rest"))?.text).toBe("3");
+    await undo();
+    await me.until(async () => expect((await me.cell("width", "at rest"))?.text).toBe("26"));
+  });
+});
+
+describe("lanes", () => {
+  it("go to another rule by copy and paste", async () => {
+    await desk.timing("route-bell", "wiggle");
+    const lanes = () =>
+      me.page.$$eval(".lane-row .lane-words", (all) => all.map((l) => l.textContent));
+    await me.until(async () => expect(await lanes()).toContain("rotation"));
+    await me.page.evaluate(() => {
+      const row = [...document.querySelectorAll<HTMLElement>(".lane-row")].find(
+        (r) => r.querySelector(".lane-words")?.textContent === "rotation",
+      );
+      row?.querySelector<HTMLElement>(".lane-words")?.click();
+    });
+    const text = await me.page.evaluate(() => {
+      const data = new DataTransfer();
+      document
+        .querySelector(".timing .lane-bar")
+        ?.dispatchEvent(
+          new ClipboardEvent("copy", { clipboardData: data, bubbles: true, cancelable: true }),
+        );
+      return data.getData("text/plain");
+    });
+    expect(JSON.parse(text)).toMatchObject({ kind: "nubble-lanes", lanes: [{ key: "rotation" }] });
+    await desk.timing("route-bell", "empty");
+    await me.until(async () => expect(await lanes()).not.toContain("rotation"));
+    await me.page.evaluate((clip) => {
+      const data = new DataTransfer();
+      data.setData("text/plain", clip);
+      document
+        .querySelector(".timing .lane-bar")
+        ?.dispatchEvent(
+          new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }),
+        );
+    }, text);
+    await me.until(async () => expect(await lanes()).toContain("rotation"));
+  });
+});
