@@ -339,7 +339,12 @@ export class Arranging {
     const here = this.here();
     if (!here) return;
     this.state.holdVariant({ piece: here.piece.id, variant });
-    this.edits.note(commandsWords.lookHeldPasteOn(variantName(here.piece, variant)));
+    this.edits.note(
+      commandsWords.lookHeldPasteOn(
+        variantName(here.piece, variant),
+        variantsOf(here.piece).length > 1,
+      ),
+    );
   }
 
   pasteVariant(to: Variant, layers?: readonly Id[]): void {

@@ -13,9 +13,9 @@ export const commandsWords = {
   chooseTwoOrMore: "Choose two or more shapes to combine them.",
   onlyLayersLieSame: "Only layers that lie in the same box can be put into a container together.",
   styleHeldChooseOther: (name: string) =>
-    `The style of ${name} is held: choose other layers and paste it.`,
-  lookHeldPasteOn: (variantName: string) =>
-    `The look of “${variantName}” is held: paste it on another card.`,
+    `The style of ${name} is held: the menu of other layers gives it to them.`,
+  lookHeldPasteOn: (variantName: string, hasOthers: boolean) =>
+    `The look of “${variantName}” is held${hasOthers ? ": the menu of another card gives it to that" : ""}.`,
   twoVariantsLookSame: "The two variants look the same already.",
   thereNothingThisVariant: "There is nothing this variant says for itself.",
   component: "Component",
