@@ -98,12 +98,16 @@ describe("drawing", () => {
     );
     const strength = () => me.page.$eval(".reference", (i) => getComputedStyle(i).opacity);
     await me.until(async () => expect(await strength()).toBe("0.4"));
-    // it begins as wide as the piece; here at its own size
-    const width = await me.find("textbox", "Reference width");
-    expect(await width.evaluate((i) => (i as HTMLInputElement).value)).toBe("160");
-    await width.click({ count: 3 });
-    await me.type("480");
+    // it comes at its own size, and says its share of that when it is shown smaller
+    const numberOf = async (label: string) =>
+      (await me.find("textbox", label)).evaluate((i) => (i as HTMLInputElement).value);
+    expect(await numberOf("Reference width")).toBe("480");
+    await (await me.find("textbox", "Share of the real size")).click({ count: 3 });
+    await me.type("50");
     await me.press("Enter");
+    await me.until(async () => expect(await numberOf("Reference width")).toBe("240"));
+    await me.click("button", "Real size", ".reference-menu");
+    await me.until(async () => expect(await numberOf("Share of the real size")).toBe("100"));
     await (await me.find("slider", "Strength of the reference")).focus();
     await me.press("ArrowRight");
     await me.press("ArrowRight");
