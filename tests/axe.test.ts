@@ -132,6 +132,8 @@ describe("nothing for axe to find", () => {
       async () => {
         await me.choose("Knob", "Track");
         await me.menu("Knob", "Gather these 2 as variants …");
+        // the pairs come a moment later
+        await me.page.waitForSelector(".gather-row:nth-child(2)");
       },
     ],
     [

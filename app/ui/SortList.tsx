@@ -68,12 +68,14 @@ export const SortItem = ({
   name,
   as: Tag = "div",
   className,
+  role,
   children,
 }: {
   id: string;
   name: string;
   as?: "div" | "li";
   className?: string;
+  role?: string;
   children: (grip: ReactNode) => ReactNode;
 }) => {
   const {
@@ -101,6 +103,7 @@ export const SortItem = ({
     <Tag
       ref={setNodeRef}
       className={className}
+      role={role}
       style={{
         transform: transform ? `translateY(${transform.y}px)` : undefined,
         transition,

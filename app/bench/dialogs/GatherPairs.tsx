@@ -122,7 +122,13 @@ export const Pairs = ({ tracks, drawings, fixed, onFixed, onOrder }: Props) => {
           </div>
           <SortList ids={tracks.map((t) => t.id)} onMove={onOrder}>
             {tracks.map((track, line) => (
-              <SortItem key={track.id} id={track.id} name={track.name} className="gather-row">
+              <SortItem
+                key={track.id}
+                id={track.id}
+                name={track.name}
+                role="row"
+                className="gather-row"
+              >
                 {(grip) => (
                   <>
                     <span role="rowheader" style={{ paddingLeft: depthOf(track) * 12 }}>
