@@ -16,6 +16,7 @@ import {
   replaceBy,
   resetVariant,
   restackTo,
+  scaleLayers,
   styleOf,
   topmost,
   unwrap,
@@ -34,6 +35,7 @@ import { hundredths, propertiesOf, styleKeys } from "#core/properties";
 import type { Value } from "#core/properties";
 import { heavy } from "../../services/heavy";
 import { BenchEdits } from "./edits";
+import { boxesIn } from "./scaling";
 import { parentForNew } from "../state/active";
 import type { Active } from "../state/active";
 import { useWorkpiece } from "../state/context";
@@ -390,11 +392,29 @@ export class Arranging {
     const here = this.here();
     const out: Id[] = [];
     for (const id of here?.ids ?? []) {
-      const piece = this.workpiece.piece;
-      const made = piece && detach(this.workpiece.project, piece, id);
-      if (made && this.done(made.change)) out.push(made.id);
+      const gesture = `detach ${newId()}`;
+      const made = this.workpiece.make((project, piece) => detach(project, piece, id), gesture);
+      if (!made) continue;
+      out.push(made.id);
+      const placed = here && findBox(here.scene, id)?.placed;
+      if (placed) this.scaleAs(made.id, placed, gesture);
+      this.edits.endGesture();
     }
     if (out.length) this.state.choose(out);
+  }
+
+  /** Layers that were a scaled copy are as large as that was shown. */
+  private scaleAs(id: Id, copy: LayoutBox, gesture: string): void {
+    const { nested, values, width, height } = copy;
+    if (values.resizing !== "scale" || !nested || nested.width === 0) return;
+    const scaling = {
+      by: width / nested.width,
+      corner: { x: values.x, y: values.y },
+      boxes: boxesIn(nested),
+    };
+    this.workpiece.run((project, piece) => scaleLayers(project, piece, [id], scaling), gesture);
+    const size = { width, height, widthMode: "fixed", heightMode: "fixed", resizing: "follow" };
+    this.edits.setForAll({ [id]: size }, gesture);
   }
 
   replaceBy(component: Id): void {

@@ -8,7 +8,7 @@ import { shownLayers } from "../state/active";
 import type { Workpiece } from "../state/workpiece";
 
 /** Where every layer of a piece lies in what it lies in. */
-const boxesIn = (placed: LayoutBox, into = new Map<Id, Rect>()): Map<Id, Rect> => {
+export const boxesIn = (placed: LayoutBox, into = new Map<Id, Rect>()): Map<Id, Rect> => {
   const { x, y, width, height } = placed;
   into.set(placed.layer.id, { x, y, width, height });
   for (const child of placed.children) boxesIn(child, into);
