@@ -253,64 +253,50 @@ const textBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Aske
   };
 };
 
-/** How many times as large as it is a copy is shown that is scaled into a size. */
-const ratioInto = (own: Box, width: Asked, height: Asked): number => {
-  const across = width === undefined || own.width === 0 ? Infinity : width / own.width;
-  const down = height === undefined || own.height === 0 ? Infinity : height / own.height;
-  const ratio = Math.min(across, down);
+/** How many times as large as it is a piece is shown that is scaled into a size. */
+const ratioInto = (own: Box, width = Infinity, height = Infinity): number => {
+  const ratio = Math.min(width / own.width, height / own.height);
   return Number.isFinite(ratio) ? ratio : 1;
 };
 
 /** A piece shown so many times as large, about its corner. */
 const scaledBy = (placed: LayoutBox, ratio: number): LayoutBox => {
   const { scale, pivot } = placed.values;
-  const [cx, cy] = [(placed.width * pivot[0]) / 100, (placed.height * pivot[1]) / 100];
+  const grown = (ratio - 1) / 100;
   return {
     ...placed,
-    x: cx * (ratio - 1),
-    y: cy * (ratio - 1),
+    x: placed.width * pivot[0] * grown,
+    y: placed.height * pivot[1] * grown,
     values: { ...placed.values, scale: [scale[0] * ratio, scale[1] * ratio] },
   };
 };
 
-/** A copy that is scaled as a whole: its box keeps the proportions, and is what one sees. */
-const scaledCopyBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
-  const { nested } = node;
+/**
+ * A copy: laid out again in the size it is asked for, or scaled as a whole. Then its box keeps the
+ * proportions, and is what one sees.
+ */
+const instanceBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
+  const { nested, values } = node;
+  const isScaled = values.resizing === "scale";
+  const [w, h] = isScaled ? [] : [width, height];
   const own =
     nested &&
     boxOf(
       env,
       nested,
-      fixedOr(nested.values, "widthMode", "width"),
-      fixedOr(nested.values, "heightMode", "height"),
+      w ?? fixedOr(nested.values, "widthMode", "width"),
+      h ?? fixedOr(nested.values, "heightMode", "height"),
     );
-  const ratio = own ? ratioInto(own, width, height) : 1;
+  const ratio = own && isScaled ? ratioInto(own, width, height) : 1;
+  const sizeOf = (asked: Asked, ownSize: number | undefined, usual: number): number =>
+    isScaled && ownSize !== undefined ? ownSize * ratio : (asked ?? ownSize ?? usual);
   return {
     node,
-    width: own ? own.width * ratio : (width ?? 80),
-    height: own ? own.height * ratio : (height ?? 40),
+    width: sizeOf(width, own?.width, 80),
+    height: sizeOf(height, own?.height, 40),
     lines: [],
     children: [],
-    nested: own && scaledBy(put(own, 0, 0), ratio),
-  };
-};
-
-const instanceBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
-  const inner = node.nested
-    ? boxOf(
-        env,
-        node.nested,
-        width ?? fixedOr(node.nested.values, "widthMode", "width"),
-        height ?? fixedOr(node.nested.values, "heightMode", "height"),
-      )
-    : null;
-  return {
-    node,
-    width: width ?? inner?.width ?? 80,
-    height: height ?? inner?.height ?? 40,
-    lines: [],
-    children: [],
-    nested: inner && put(inner, 0, 0),
+    nested: own && (isScaled ? scaledBy(put(own, 0, 0), ratio) : put(own, 0, 0)),
   };
 };
 
@@ -366,10 +352,7 @@ const freeBox = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Aske
 
 const compute = (env: LayoutEnv, node: ComputedLayer, width: Asked, height: Asked): Box => {
   if (node.layer.kind === "text") return textBox(env, node, width, height);
-  if (node.layer.kind === "instance")
-    return node.values.resizing === "scale"
-      ? scaledCopyBox(env, node, width, height)
-      : instanceBox(env, node, width, height);
+  if (node.layer.kind === "instance") return instanceBox(env, node, width, height);
   if (isArranged(node)) return arrangedBox(env, node, width, height);
   return freeBox(env, node, width, height);
 };

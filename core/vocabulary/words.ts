@@ -1,8 +1,10 @@
+/** What people read of schemas; apart, because what only plays pieces has none. */
+export const schemaWords = {
+  addressBeginsHttpOr: "an address begins with http:// or https://",
+};
+
 /** What people read in vocabulary. */
 export const vocabularyWords = {
-  // schema.ts
-  addressBeginsHttpOr: "an address begins with http:// or https://",
-
   // trouble.ts
   clipTurnsWasRemoved: "the clip it turns was removed",
   screenGoesWasRemoved: "the screen it goes to was removed",

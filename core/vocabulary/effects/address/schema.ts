@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { vocabularyWords } from "../../words";
+import { schemaWords } from "../../words";
 
 /** Only addresses a browser opens as a page: nothing that would run. */
 const webAddress = z
   .string()
   .max(2000)
-  .regex(/^https?:\/\/\S+$/i, vocabularyWords.addressBeginsHttpOr);
+  .regex(/^https?:\/\/\S+$/i, schemaWords.addressBeginsHttpOr);
 
 /** Opens a web address; told, not followed, in Try. */
 export const address = { to: webAddress };
