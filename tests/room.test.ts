@@ -52,6 +52,11 @@ describe("stage and drawer share the room", () => {
     await me.until(async () => expect(await me.text(".sheet-layer")).toBe("Alert switch"));
     await blur();
     await me.press("/");
+    await me.until(async () =>
+      expect(await me.page.evaluate(() => document.activeElement?.getAttribute("aria-label"))).toBe(
+        "Find a value",
+      ),
+    );
     await me.type("color");
     await me.until(async () => expect(await rows()).toEqual(["borderColour"]));
     await me.press("Escape");

@@ -43,8 +43,10 @@ const backOut = ({ workpiece: { state } }: BenchHands): void => {
 const findValue = ({ workpiece: { state } }: BenchHands): void => {
   state.openTab("sheet");
   useSettings.getState().fold(false);
-  // the field is there once the sheet is
-  requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-sheet-find]")?.focus());
+  const field = () => document.querySelector<HTMLElement>("[data-sheet-find]");
+  // at once where it is there: the next letter is meant for it
+  if (field()) field()?.focus();
+  else requestAnimationFrame(() => field()?.focus());
 };
 
 const onlyChosen = ({ workpiece: { state } }: BenchHands): Id | null =>
