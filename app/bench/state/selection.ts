@@ -1,6 +1,7 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
 import type { Condition, Variant } from "#core/project";
+import type { View } from "./view";
 
 /** What is chosen: layers, rules, cards, and the scope the next edit has there. */
 export interface Selection {
@@ -34,6 +35,10 @@ const sameLayers = (a: readonly Id[], b: readonly Id[]): boolean =>
 interface Touched {
   /** the path whose points are being edited */
   readonly shaping: Id | null;
+  /** the text that is being typed, and the pose that is set, on the stage */
+  readonly typing: View["typing"];
+  readonly posing: View["posing"];
+  readonly tool: View["tool"];
   /** why what was typed into the sheet was not taken */
   readonly problem: string | null;
 }
@@ -46,10 +51,14 @@ export const selection: StateCreator<Selection & Touched, [], [], Selection> = (
   scope: null,
   renaming: null,
   choose: (chosen) =>
-    set(({ shaping, scope, chosen: before }) => ({
+    set(({ shaping, scope, tool, chosen: before }) => ({
       chosen,
       renaming: null,
       problem: null,
+      // what was done to another layer has ended, also where that layer is gone
+      typing: null,
+      posing: null,
+      tool: tool === "pose" ? "choose" : tool,
       // it was meant for what was chosen then
       scope: sameLayers(before, chosen) ? scope : null,
       // one goes on with the points of a path as long as it alone is chosen

@@ -105,6 +105,16 @@ describe("drawing layers by dragging", () => {
     });
   });
 
+  it("ends typing and posing where another layer is chosen", () => {
+    const { bench, box, at, drag } = drawing("text");
+    drag(at(10, 10), at(70, 40));
+    bench.state.choose([box]);
+    expect(bench.state.typing).toBeNull();
+    bench.state.pose({ layer: box, key: "comesFrom" });
+    bench.state.choose([]);
+    expect([bench.state.posing, bench.state.tool]).toEqual([null, "choose"]);
+  });
+
   it("makes nothing of what was given up", () => {
     const { bench, hand, card, at } = drawing("box");
     hand.down(at(10, 10), card);
