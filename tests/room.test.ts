@@ -1,3 +1,6 @@
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "./support/designer";
 import { openDesk } from "./support/kit";
@@ -17,6 +20,17 @@ const heightOf = async (selector: string) => (await me.box(selector)).height;
 const undo = async () => {
   await blur();
   await me.press("Control", "z");
+};
+
+/** A picture of a dark block on white, as a file: its edges lie at 20 and 80, 12 and 40. */
+const blockPicture = async (path: string): Promise<void> => {
+  const page = await desk.browser.newPage();
+  await page.setViewport({ width: 160, height: 60 });
+  await page.setContent(
+    '<body style="margin:0;background:#fff"><div style="position:absolute;left:20px;top:12px;width:60px;height:28px;background:#123">',
+  );
+  await page.screenshot({ path });
+  await page.close();
 };
 
 describe("stage and drawer share the room", () => {
@@ -115,6 +129,53 @@ describe("drawing where one is", () => {
     await me.type("Children travel free");
     await me.press("Escape");
     await me.find("treeitem", "Children travel free");
+  });
+});
+
+describe("frame and ruler", () => {
+  it("the frame is made as large as its layers again", async () => {
+    await desk.go("alert-switch");
+    await me.click("treeitem", "Alert switch");
+    const before = await me.box('section[aria-label="Variant off"] .scene');
+    await me.fill("off", { width: "400", height: "200" });
+    await me.menu("Alert switch", "Fit frame to layers");
+    await me.until(async () => expect((await me.cell("width", "off"))?.text).toBe("fit"));
+    expect((await me.box('section[aria-label="Variant off"] .scene')).height).toBe(before.height);
+    await undo();
+    await undo();
+    await undo();
+  });
+
+  it("the ruler catches on the edges of the reference picture, and with Ctrl it does not", async () => {
+    const folder = await mkdtemp(join(tmpdir(), "ruler-"));
+    const path = join(folder, "block.png");
+    await blockPicture(path);
+    await me.click("button", "Reference picture");
+    const input = await me.until(async () => {
+      const found = await me.page.$(".reference-menu input[type=file]");
+      if (!found) throw new Error("no field");
+      return found;
+    });
+    await (input as never as { uploadFile(path: string): Promise<void> }).uploadFile(path);
+    await me.page.waitForSelector(".reference");
+    await rm(folder, { recursive: true });
+    await me.press("Escape");
+    await blur();
+    await me.press("m");
+    const [z, card] = [await me.zoom(), await me.box(".ruler")];
+    const measured = async (from: readonly number[], to: readonly number[]) => {
+      const at = ([x = 0, y = 0]: readonly number[]) => [card.x + x * z, card.y + y * z] as const;
+      await me.page.mouse.move(...at(from));
+      await me.page.mouse.down();
+      await me.page.mouse.move(...at(to), { steps: 3 });
+      await me.page.mouse.up();
+      return me.page.$eval(".ruler text", (t) => t.textContent);
+    };
+    await me.until(async () => expect(await measured([21, 13], [79, 39])).toMatch(/^60 × 28,/));
+    await me.page.keyboard.down("Control");
+    expect(await measured([22, 14], [78, 38])).toMatch(/^56 × 24,/);
+    await me.page.keyboard.up("Control");
+    await me.press("Escape");
   });
 });
 

@@ -108,18 +108,18 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={1}
             max={8}
             step={1}
+            unit={partsWords.timesUp}
             onChange={(times) => onChange({ ...easing, times: Math.round(times) })}
           />
-          <span>{partsWords.timesUp}</span>
           <NumberField
             label={partsWords.comesUpPerCent}
             value={Math.round(easing.keeps * 100)}
             min={1}
             max={90}
             step={5}
+            unit="%"
             onChange={(n) => onChange({ ...easing, keeps: n / 100 })}
           />
-          <span>%</span>
         </>
       );
     case "windup":
@@ -132,9 +132,9 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={0}
             max={100}
             step={2}
+            unit="%"
             onChange={(n) => onChange({ ...easing, back: n / 100 })}
           />
-          <span>%</span>
         </>
       );
     case "spring": {
@@ -151,9 +151,9 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={40}
             max={20_000}
             step={20}
+            unit={partsWords.ms}
             onChange={(ms) => set(ms, bounciness)}
           />
-          <span>{partsWords.ms}</span>
           <NumberField
             label={partsWords.bouncinessSpringPerCent}
             title={partsWords.n0ComesRestWithout}
@@ -161,9 +161,9 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={-90}
             max={97}
             step={2}
+            unit={partsWords.bouncy}
             onChange={(n) => set(time, n / 100)}
           />
-          <span>{partsWords.bouncy}</span>
         </>
       );
     }

@@ -114,9 +114,9 @@ const Percent = ({ words, label, value, onChange }: PercentProps) => (
       min={-500}
       max={500}
       step={1}
+      unit="%"
       onChange={(n) => onChange(n / 100)}
     />
-    %
   </label>
 );
 
@@ -209,9 +209,9 @@ export const GradientPart = ({ gradient, onChange }: Props) => {
             min={0}
             max={100}
             step={1}
+            unit="%"
             onChange={(n) => change(index, { at: n / 100 })}
           />
-          %
         </label>
         <Button variant="link" size="sm" disabled={stops.length <= 2} onClick={() => remove(index)}>
           {partsWords.removeStop}

@@ -6,6 +6,7 @@ import { EasingPart } from "./EasingPart";
 import { NumberField } from "../ui/fields/NumberField";
 import { useDisplayedProject } from "../session/displayed";
 import { Pick } from "../ui/fields/Pick";
+import { units } from "../ui/units";
 import { partsWords } from "./words";
 
 const own = "";
@@ -84,9 +85,9 @@ export const MotionPart = ({
                     min={0}
                     max={60_000}
                     step={20}
+                    unit={units.ms}
                     onChange={(duration) => onChange({ ...motion, duration })}
                   />
-                  <span>{partsWords.msInMotionPart}</span>
                 </>
               )}
               <EasingPart
@@ -105,9 +106,9 @@ export const MotionPart = ({
                 min={0}
                 max={60_000}
                 step={20}
+                unit={units.ms}
                 onChange={(delay) => onChange({ ...motion, delay })}
               />
-              <span>{partsWords.msInMotionPart}</span>
             </>
           )}
         </>

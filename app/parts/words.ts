@@ -32,7 +32,6 @@ export const partsWords = {
   ownTime: "own time",
   msLength: (length: number) => `${Math.round(length)} ms`,
   durationMilliseconds: "Duration in milliseconds",
-  msInMotionPart: "ms",
   after: "after",
   delayMilliseconds: "Delay in milliseconds",
 

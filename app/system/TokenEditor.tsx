@@ -9,6 +9,7 @@ import { defaultsOf, labelOf, property, styleKeys } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
 import { EasingPart } from "../parts/EasingPart";
 import { NumberField } from "../ui/fields/NumberField";
+import { units } from "../ui/units";
 import { familiesOf, tokenWords } from "../parts/tokens";
 import { ColourPart } from "../parts/ColourPart";
 import { GradientPart } from "../parts/GradientPart";
@@ -135,9 +136,9 @@ export const TokenEditor = ({
                   min={0}
                   max={60_000}
                   step={20}
+                  unit={units.ms}
                   onChange={(duration) => onChange({ ...m, duration })}
-                />{" "}
-                {systemWords.msInTokenEditor}
+                />
               </>
             )}
             <EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} />
@@ -154,9 +155,9 @@ export const TokenEditor = ({
               min={token.type === "duration" ? 0 : -1e5}
               max={token.type === "duration" ? 600_000 : 1e5}
               step={token.type === "duration" ? 20 : 1}
+              unit={token.type === "duration" ? units.ms : units.px}
               onChange={onChange}
             />
-            {token.type === "duration" ? systemWords.msInTokenEditor : systemWords.px}
           </span>
         );
     }

@@ -42,9 +42,7 @@ export const systemWords = {
   whatTakesValueFrom:
     "What it takes its value from is gone. Choose another token, or a value of its own.",
   durationMilliseconds: "Duration in milliseconds",
-  msInTokenEditor: "ms",
   value: "Value",
-  px: "px",
   takesValueFrom: "takes its value from",
   itself: "itself",
   changeThereOrLet: "Change it there, or let it have a value of its own again.",

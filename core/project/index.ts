@@ -57,5 +57,6 @@ export type {
 export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
 export { dragDirections, dragWays } from "../vocabulary/triggers/drag/schema";
+export type { DragDirection, DragWay } from "../vocabulary/triggers/drag/schema";
 export { focusBy } from "./scalars";
 export { FORMAT, isNewer, isOlder, upgradeChange, upgradeValue } from "./format";

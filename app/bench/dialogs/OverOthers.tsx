@@ -46,9 +46,9 @@ export const OverOthers = () => {
           min={0}
           max={100}
           step={5}
+          unit="%"
           onChange={(d) => set({ dim: d / 100 })}
         />
-        <span>%</span>
         <label>
           <Form.Check.Input
             checked={style.closes}

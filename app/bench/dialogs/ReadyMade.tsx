@@ -45,9 +45,9 @@ const ParameterField = ({ parameter, given, onGive }: FieldProps) => {
           min={min}
           max={max}
           step={step}
+          unit={unit}
           onChange={(n) => onGive(key, n)}
-        />{" "}
-        <span className="quiet">{unit}</span>
+        />
       </span>
     </div>
   );

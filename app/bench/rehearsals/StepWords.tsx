@@ -4,6 +4,7 @@ import type { Piece, Project, Step } from "#core/project";
 import { pathText, pieceAtPath, stepText } from "#core/rehearse";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
+import { units } from "../../ui/units";
 import { rehearsalsWords } from "./words";
 
 type StepOf<D extends Step["do"]> = Extract<Step, { readonly do: D }>;
@@ -24,9 +25,9 @@ const Wait = ({ step, onChange }: Props<StepOf<"wait">>) => (
       min={0}
       max={600_000}
       step={50}
+      unit={units.ms}
       onChange={(ms) => onChange({ ...step, ms })}
-    />{" "}
-    {rehearsalsWords.ms}
+    />
   </>
 );
 
@@ -57,9 +58,9 @@ const Drag = ({ project, piece, step, onChange }: Props<StepOf<"drag">>) => (
       min={0}
       max={60_000}
       step={20}
+      unit={units.ms}
       onChange={(ms) => onChange({ ...step, ms })}
-    />{" "}
-    {rehearsalsWords.ms}
+    />
   </>
 );
 

@@ -20,7 +20,6 @@ export const rehearsalsWords = {
   // StepWords.tsx
   wait: "wait",
   waitMilliseconds: "Wait in milliseconds",
-  ms: "ms",
   drag: (path: string) => `drag ${path}`,
   pixelsRight: "Pixels to the right",
   pxAcross: "px across,",

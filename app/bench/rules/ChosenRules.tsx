@@ -3,6 +3,7 @@ import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Motion, Piece } from "#core/project";
 import { NumberField } from "../../ui/fields/NumberField";
+import { units } from "../../ui/units";
 import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
 import { MotionPart } from "../../parts/MotionPart";
@@ -59,8 +60,8 @@ export const ChosenRules = ({
                 PATIENCE,
               );
             }}
-          />{" "}
-          {rulesWords.ms}
+            unit={units.ms}
+          />
         </span>
       )}
       <span className="effect">

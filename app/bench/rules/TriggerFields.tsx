@@ -1,8 +1,9 @@
-import { usualDrag } from "#core/machine";
-import { dragDirections, dragWays, focusBy } from "#core/project";
+import { focusBy } from "#core/project";
 import type { Trigger } from "#core/project";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
+import { units } from "../../ui/units";
+import { DragFields } from "./DragFields";
 import { KeyField } from "./KeyField";
 import { rulesWords } from "./words";
 
@@ -21,80 +22,16 @@ interface TimeProps {
 }
 
 const Time = ({ label, value, max, step, onChange }: TimeProps) => (
-  <>
-    <NumberField label={label} value={value} min={0} max={max} step={step} onChange={onChange} />
-    <span>{rulesWords.ms}</span>
-  </>
+  <NumberField
+    label={label}
+    value={value}
+    min={0}
+    max={max}
+    step={step}
+    unit={units.ms}
+    onChange={onChange}
+  />
 );
-
-/** Which way a drag goes, how far, and when it counts as done. */
-const DragFields = ({ trigger, onChange }: Props) => {
-  const { way, lean, direction, travel, part, speed } = { ...usualDrag, ...trigger };
-  return (
-    <>
-      <Pick
-        label={rulesWords.dragWay}
-        value={way}
-        options={dragWays.map((w) => ({ value: w, words: rulesWords.dragWays[w] }))}
-        onPick={(next) => onChange({ ...trigger, way: next })}
-      />
-      {way === "free" && (
-        <>
-          <span>{rulesWords.leansUpTo}</span>
-          <NumberField
-            label={rulesWords.leanDegrees}
-            title={rulesWords.leansBySpeed}
-            value={lean}
-            min={0}
-            max={90}
-            step={1}
-            onChange={(degrees) => onChange({ ...trigger, lean: degrees })}
-          />
-          <span>{rulesWords.degreesCounts}</span>
-        </>
-      )}
-      <Pick
-        label={rulesWords.direction}
-        value={direction}
-        options={dragDirections.map((d) => ({
-          value: d,
-          words: d === "any" ? rulesWords.anywhere : d,
-        }))}
-        onPick={(d) => onChange({ ...trigger, direction: d })}
-      />
-      <NumberField
-        label={rulesWords.wayPixels}
-        title={rulesWords.howFarWholeWay}
-        value={travel}
-        min={1}
-        max={10_000}
-        step={10}
-        onChange={(px) => onChange({ ...trigger, travel: px })}
-      />
-      <span>{rulesWords.pxDoneFrom}</span>
-      <NumberField
-        label={rulesWords.doneFromPerCent}
-        title={rulesWords.letGoPastThis}
-        value={Math.round(part * 100)}
-        min={0}
-        max={100}
-        step={5}
-        onChange={(percent) => onChange({ ...trigger, part: percent / 100 })}
-      />
-      <span>{rulesWords.or}</span>
-      <NumberField
-        label={rulesWords.doneFromSpeed}
-        title={rulesWords.letGoFasterThan}
-        value={speed}
-        min={0}
-        max={100_000}
-        step={50}
-        onChange={(px) => onChange({ ...trigger, speed: px })}
-      />
-      <span>{rulesWords.pxS}</span>
-    </>
-  );
-};
 
 /** What more a trigger says than its name. */
 export const TriggerFields = ({ trigger, onChange }: Props) => {

@@ -106,9 +106,9 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
           min={1}
           max={1000}
           step={5}
+          unit="%"
           onChange={(n) => put({ width: Math.max(1, Math.round((real * n) / 100)) })}
         />
-        %
       </span>
       <Tool
         size="sm"

@@ -13,6 +13,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
+import { units } from "../../ui/units";
 import { Tool } from "../../ui/Tool";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";
@@ -37,9 +38,9 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
       min={0}
       max={MINUTE}
       step={10}
+      unit={units.ms}
       onChange={(delay) => set({ delay }, "delay")}
-    />{" "}
-    {timingWords.ms}
+    />
     {!isSpring(lane.easing) && (
       <>
         <NumberField
@@ -48,9 +49,9 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
           min={0}
           max={MINUTE}
           step={10}
+          unit={units.ms}
           onChange={(duration) => set({ duration }, "duration")}
-        />{" "}
-        {timingWords.msInCurveFields}
+        />
       </>
     )}
     <EasingPart
@@ -141,9 +142,9 @@ export const Begins = ({ timed }: { timed: Timed }) => (
       min={0}
       max={MINUTE}
       step={20}
+      unit={units.ms}
       onChange={(delay) => timed.set({ ...timed.said, delay }, "delay")}
     />
-    {timingWords.msInCurveFields}
   </Form.Label>
 );
 

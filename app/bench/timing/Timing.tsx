@@ -8,6 +8,7 @@ import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { LaneName } from "#core/motion";
 import { NumberField } from "../../ui/fields/NumberField";
+import { units } from "../../ui/units";
 import { useEdits } from "../commands/edits";
 import type { BenchEdits } from "../commands/edits";
 import { useBench, useChosen } from "../state/context";
@@ -49,9 +50,9 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
         min={0}
         max={5000}
         step={10}
+        unit={units.ms}
         onChange={setInterval}
-      />{" "}
-      {timingWords.msInCurveFields}
+      />
       <Form.Select
         className="word"
         aria-label={timingWords.orderCascade}

@@ -3,9 +3,7 @@ export const timingWords = {
   // CurveFields.tsx
   after: "after",
   delayLaneMilliseconds: "Delay of the lane in milliseconds",
-  ms: "ms,",
   durationLaneMilliseconds: "Duration of the lane in milliseconds",
-  msInCurveFields: "ms",
   curveLane: "Curve of the lane",
   once: "once",
   goes: "goes",

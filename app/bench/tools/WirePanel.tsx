@@ -21,6 +21,7 @@ import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/MotionPart";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
+import { units } from "../../ui/units";
 import { toolsWords } from "./words";
 
 const withTime: readonly TriggerType[] = ["delay", "hold"];
@@ -125,9 +126,9 @@ const WireForm = ({ wired }: { wired: Wired }) => {
                 min={0}
                 max={600_000}
                 step={50}
+                unit={units.ms}
                 onChange={(ms) => setTrigger({ ...set, ms })}
-              />{" "}
-              {toolsWords.ms}
+              />
             </>
           )}{" "}
           <span className="arrow">→</span>{" "}

@@ -53,7 +53,6 @@ export const toolsWords = {
   trigger: "Trigger",
   delayed: "… after a delay",
   milliseconds: "Milliseconds",
-  ms: "ms",
   whereHolds: "Where it holds",
   everyVariant: "in every variant",
   undoneWhenEnds: "undone when it ends",

@@ -9,14 +9,16 @@ interface Props {
   min: number;
   max: number;
   step: number;
+  /** What stands behind it. */
+  unit?: string;
   onChange: (n: number) => void;
 }
 
 /**
- * A small number in a sentence: typed (arithmetic too), or stepped with the up and down keys. What
- * cannot be read is put back.
+ * A small number in a sentence, with its unit: typed (arithmetic too), or stepped with the up and
+ * down keys. What cannot be read is put back.
  */
-export const NumberField = ({ label, title, value, min, max, step, onChange }: Props) => {
+export const NumberField = ({ label, title, value, min, max, step, unit, onChange }: Props) => {
   const [text, setText] = useState<string | null>(null);
   const clamp = (n: number) => Math.min(max, Math.max(min, Math.round(n * 1000) / 1000));
   const keep = () => {
@@ -24,7 +26,7 @@ export const NumberField = ({ label, title, value, min, max, step, onChange }: P
     setText(null);
     if (n !== null && clamp(n) !== value) onChange(clamp(n));
   };
-  return (
+  const field = (
     <Form.Control
       className="word number mono"
       aria-label={label}
@@ -45,5 +47,12 @@ export const NumberField = ({ label, title, value, min, max, step, onChange }: P
         }
       }}
     />
+  );
+  if (unit === undefined) return field;
+  return (
+    <span className="measured">
+      {field}
+      <span>{unit}</span>
+    </span>
   );
 };

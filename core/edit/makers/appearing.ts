@@ -53,7 +53,7 @@ const inTurn = (motion: Motion, layers: readonly Id[], ms: number): Motion =>
 export const appear = ({ piece, layers, motion }: Setting): Maker => {
   const known = traitsOf(piece).filter((t) => valuesOf(t).length === 2 && rulesTo(piece, t).length);
   const fresh = newTrait(piece, editWords.shown, ["no", "yes"]);
-  const traits = choice("trait", editWords.as, [
+  const traits = choice("trait", editWords.when, [
     { value: FRESH, words: editWords.pieceComesUp },
     ...known.map((t) => ({
       value: t.id,

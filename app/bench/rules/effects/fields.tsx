@@ -9,6 +9,7 @@ import { Form } from "react-bootstrap";
 import { NumberField } from "../../../ui/fields/NumberField";
 import { OptionPart } from "../OptionPart";
 import { Pick } from "../../../ui/fields/Pick";
+import { units } from "../../../ui/units";
 import { nestedTraits, screensFor, scrollTargets } from "./choices";
 import type { Around } from "./choices";
 import { rulesWords } from "../words";
@@ -144,9 +145,9 @@ const SeekFields = ({ effect, onChange }: FieldsOf<"seek">) => (
       min={0}
       max={600_000}
       step={100}
+      unit={units.ms}
       onChange={(ms) => onChange({ ...effect, ms })}
     />
-    <span>{rulesWords.ms}</span>
   </>
 );
 

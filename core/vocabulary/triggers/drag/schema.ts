@@ -1,9 +1,11 @@
 import { z } from "zod";
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
+export type DragDirection = (typeof dragDirections)[number];
 
 /** Along a line that the rule says, or wherever the hand goes. */
 export const dragWays = ["line", "free"] as const;
+export type DragWay = (typeof dragWays)[number];
 
 /**
  * Whether what is dragged keeps with the hand, and how far it leans by its speed then, degrees;
