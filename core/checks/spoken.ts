@@ -2,7 +2,7 @@ import { present } from "../basics";
 import type { Id } from "../basics";
 import { ruleText } from "../describe";
 import { setValues } from "../edit";
-import { spotAt, spotBounds } from "../layout";
+import { overlaps, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv, Rect } from "../layout";
 import { Resolver, childrenOf, meets, restingVariant, valuesIn } from "../looks";
 import { ancestry, componentsAt, focusStops, isNavigation, rulesOf, step } from "../machine";
@@ -92,9 +92,6 @@ const readsBefore = (a: Rect, b: Rect): boolean => {
   const isInLine = shared > Math.min(a.height, b.height) / 2;
   return isAbove || (isInLine && a.x + a.width <= b.x + NEAR);
 };
-
-const overlaps = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
 /**
  * Puts one layer before another in the tree where that changes nothing of what is seen: both lie

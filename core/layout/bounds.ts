@@ -4,19 +4,6 @@ import type { Pair } from "../properties";
 import { findBox, toParent } from "./hit";
 import type { LayoutBox, Rect } from "./types";
 
-/** The smallest upright box around some; null around none. */
-export const unite = (rects: readonly Rect[]): Rect | null => {
-  if (rects.length === 0) return null;
-  const x = Math.min(...rects.map((r) => r.x));
-  const y = Math.min(...rects.map((r) => r.y));
-  return {
-    x,
-    y,
-    width: Math.max(...rects.map((r) => r.x + r.width)) - x,
-    height: Math.max(...rects.map((r) => r.y + r.height)) - y,
-  };
-};
-
 /** An affine map as SVG's matrix(a b c d e f). */
 export type Affine = readonly [number, number, number, number, number, number];
 

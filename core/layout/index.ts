@@ -8,7 +8,6 @@ export {
   spotBounds,
   spotOf,
   spotsIn,
-  unite,
   wayInto,
 } from "./bounds";
 export type { Affine, ShownBox } from "./bounds";
@@ -19,6 +18,7 @@ export { findBox, hitTest, toLocal, toParent } from "./hit";
 export type { Hit } from "./hit";
 export { layout, scrollRoom } from "./place";
 export type { LayoutEnv } from "./place";
+export { areaOf, intersect, overlaps, unite } from "./rect";
 export { shareBefore } from "./share";
 export type { Line } from "./text";
 export { clipsChildren } from "./types";

@@ -1,5 +1,13 @@
-import { chainTo, clipsChildren, scrollRoom, spotAt, spotBounds } from "../layout";
-import type { Hit, LayoutBox, Rect } from "../layout";
+import {
+  areaOf,
+  chainTo,
+  clipsChildren,
+  intersect,
+  scrollRoom,
+  spotAt,
+  spotBounds,
+} from "../layout";
+import type { Hit, LayoutBox } from "../layout";
 import { liveCopies, rulesOf } from "../machine";
 import type { Path, State } from "../machine";
 import type { Project } from "../project";
@@ -53,17 +61,6 @@ export const scrollTo = (root: LayoutBox, path: Path): { path: Path; to: number 
   return { path: stop.path, to: Math.min(room, Math.max(0, by + off - BEFORE)) };
 };
 
-const overlap = (a: Rect, b: Rect): Rect => {
-  const x = Math.max(a.x, b.x);
-  const y = Math.max(a.y, b.y);
-  return {
-    x,
-    y,
-    width: Math.max(0, Math.min(a.x + a.width, b.x + b.width) - x),
-    height: Math.max(0, Math.min(a.y + a.height, b.y + b.height) - y),
-  };
-};
-
 /**
  * Layers whose coming into sight rules listen for and of which half can be seen now, as paths
  * within the shown piece.
@@ -83,16 +80,15 @@ export const inSight = (project: Project, state: State, root: LayoutBox): Path[]
       const spot = spotAt(root, p);
       if (!spot) return false;
       const box = spotBounds(spot);
-      const area = box.width * box.height;
       const seen = way
         .slice(0, -1)
         .filter((s, i) => i === 0 || clipsChildren(s.placed))
         .reduce(
           (r, s) => {
             const around = spotAt(root, s.path);
-            return around ? overlap(r, spotBounds(around)) : r;
+            return around ? intersect(r, spotBounds(around)) : r;
           },
-          overlap(box, { x: 0, y: 0, width: root.width, height: root.height }),
+          intersect(box, { x: 0, y: 0, width: root.width, height: root.height }),
         );
-      return area > 0 && seen.width * seen.height >= area / 2;
+      return areaOf(box) > 0 && areaOf(seen) >= areaOf(box) / 2;
     });

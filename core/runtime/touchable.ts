@@ -1,4 +1,4 @@
-import { clipsChildren, hitTest, mapOf, spotBounds, unite } from "../layout";
+import { clipsChildren, hitTest, intersect, mapOf, spotBounds, unite } from "../layout";
 import type { Affine, Hit, LayoutBox, Rect } from "../layout";
 import { liveCopies, listeningLayers } from "../machine";
 import type { ActiveInstance, Path, State } from "../machine";
@@ -22,14 +22,6 @@ const isPainted = (values: LayerValues): boolean =>
 /** Whether a layer wants the pointer for what it is, whatever rules say. */
 const isMade = ({ entry = "nobody", scrolls = "no", plays = 0, sends }: LayerValues): boolean =>
   entry !== "nobody" || scrolls !== "no" || plays > 0 || sends;
-
-const intersect = (a: Rect, b: Rect): Rect => {
-  const x = Math.max(a.x, b.x);
-  const y = Math.max(a.y, b.y);
-  const width = Math.min(a.x + a.width, b.x + b.width) - x;
-  const height = Math.min(a.y + a.height, b.y + b.height) - y;
-  return { x, y, width, height };
-};
 
 const grown = (r: Rect, by: number): Rect => ({
   x: r.x - by,

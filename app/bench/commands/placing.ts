@@ -1,5 +1,5 @@
 import type { Id } from "#core/basics";
-import { boundsIn, spotsIn, wayInto } from "#core/layout";
+import { boundsIn, intersect, overlaps, spotsIn, wayInto } from "#core/layout";
 import type { Affine, LayoutBox, Rect } from "#core/layout";
 import { childrenOf, valuesIn } from "#core/looks";
 import { ROOT } from "#core/project";
@@ -55,15 +55,6 @@ export const rectInto = (map: Affine, rect: Rect): Rect => {
   return { x, y, width: Math.abs(width), height: Math.abs(height) };
 };
 
-/** The part two boxes share; null when they share none. */
-const shared = (a: Rect, b: Rect): Rect | null => {
-  const x = Math.max(a.x, b.x);
-  const y = Math.max(a.y, b.y);
-  const width = Math.min(a.x + a.width, b.x + b.width) - x;
-  const height = Math.min(a.y + a.height, b.y + b.height) - y;
-  return width > 0 && height > 0 ? { x, y, width, height } : null;
-};
-
 /** Finds where new layers go. */
 export class Placing {
   constructor(private readonly workpiece: Workpiece) {}
@@ -101,7 +92,7 @@ export class Placing {
     if (!own || own.width === 0 || own.height === 0)
       return { parent, x: 0, y: 0, room: { width: 0, height: 0 } };
     const seen = seenOnStage(scene.width);
-    const area = (seen && shared(own, seen)) ?? own;
+    const area = seen && overlaps(own, seen) ? intersect(own, seen) : own;
     const middle = { x: area.x + area.width / 2, y: area.y + area.height / 2 };
     const { x, y, room } = this.around(parent, middle, size);
     return this.aside(piece, { parent, room, x: Math.max(0, x), y: Math.max(0, y) });

@@ -1,4 +1,6 @@
 import type { Id } from "../../basics";
+import { areaOf, intersect } from "../../layout";
+import type { Rect } from "../../layout";
 import { childrenOf, restingVariant, valuesIn } from "../../looks";
 import { ROOT, byOrder } from "../../project";
 import type { Layer } from "../../project";
@@ -6,17 +8,6 @@ import type { Setting } from "./making";
 
 /** From which share of a layer on something covers it. */
 const COVERS = 0.15;
-
-interface Lying {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-const sharedArea = (a: Lying, b: Lying): number =>
-  Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) *
-  Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
 
 /** Whether a layer stops the pointer from what lies beneath: marks do not. */
 const stops = ({ project, piece }: Setting, layer: Layer): boolean => {
@@ -29,14 +20,14 @@ const stops = ({ project, piece }: Setting, layer: Layer): boolean => {
 /** Whether layers beside one lie over a good part of it and would take its clicks. */
 const isCovered = (setting: Setting, layer: Layer): boolean => {
   const { project, piece } = setting;
-  const at = (l: Layer): Lying => valuesIn(project, piece, restingVariant(piece), l);
+  const at = (l: Layer): Rect => valuesIn(project, piece, restingVariant(piece), l);
   const own = at(layer);
   const beside = childrenOf(piece).get(layer.parent ?? ROOT) ?? [];
   return beside.some(
     (other) =>
       byOrder(layer, other) < 0 &&
       stops(setting, other) &&
-      sharedArea(own, at(other)) > COVERS * own.width * own.height,
+      areaOf(intersect(own, at(other))) > COVERS * own.width * own.height,
   );
 };
 

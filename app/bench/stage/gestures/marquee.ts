@@ -1,13 +1,9 @@
-import { boundsIn } from "#core/layout";
-import type { Rect } from "#core/layout";
+import { boundsIn, overlaps } from "#core/layout";
 import { childrenOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { noMarks } from "../../state/view";
 import type { Workpiece } from "../../state/workpiece";
 import type { CardScene, Pointing } from "./pointing";
-
-const overlap = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
 /** Choosing what a drag on the empty ground goes round. */
 export class Marquee {
@@ -30,7 +26,7 @@ export class Marquee {
     const inside = (childrenOf(piece).get(ROOT) ?? [])
       .filter((layer) => {
         const own = bounds.get(layer.id);
-        return !layer.locked && own !== undefined && overlap(own, marquee);
+        return !layer.locked && own !== undefined && overlaps(own, marquee);
       })
       .map((layer) => layer.id);
     if (inside.join() !== state.chosen.join()) state.choose(inside);
