@@ -10,6 +10,7 @@ import { Drawing, rectOf } from "./gestures/draw";
 import type { Drag } from "./gestures/draw";
 import type { PenPoint } from "./gestures/pen";
 import { Guides } from "./Guides";
+import { pointerOn } from "./pointer";
 import { toolsWords } from "./words";
 
 /** The outline of what is being drawn, and how large it is. */
@@ -86,15 +87,7 @@ export const Draw = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
     return () => window.removeEventListener("keydown", onKey, true);
   }, [drawing]);
   const card = { placed, zoom };
-  const point = (e: PointerEvent): PenPoint => {
-    const box = host.current?.getBoundingClientRect();
-    return {
-      x: (e.clientX - (box?.left ?? 0)) / zoom,
-      y: (e.clientY - (box?.top ?? 0)) / zoom,
-      shift: e.shiftKey,
-      ctrl: e.ctrlKey || e.metaKey,
-    };
-  };
+  const point = (e: PointerEvent): PenPoint => pointerOn(host.current, e, zoom);
   return (
     <svg
       ref={host}

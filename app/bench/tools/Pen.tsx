@@ -11,6 +11,7 @@ import { AnyWhere } from "./AnyWhere";
 import { PenDrawing } from "./gestures/pen";
 import type { PenPoint } from "./gestures/pen";
 import { Guides } from "./Guides";
+import { pointerOn } from "./pointer";
 import { toolsWords } from "./words";
 
 /** Knots as they lie on screen. */
@@ -66,15 +67,7 @@ export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
   const host = useRef<SVGSVGElement>(null);
   usePenKeys(drawing, placed, zoom);
   const card = { placed, zoom };
-  const point = (e: PointerEvent): PenPoint => {
-    const box = host.current?.getBoundingClientRect();
-    return {
-      x: (e.clientX - (box?.left ?? 0)) / zoom,
-      y: (e.clientY - (box?.top ?? 0)) / zoom,
-      shift: e.shiftKey,
-      ctrl: e.ctrlKey || e.metaKey,
-    };
-  };
+  const point = (e: PointerEvent): PenPoint => pointerOn(host.current, e, zoom);
   const next = at && knots.length && !pulling ? [{ ...at, before: null, after: null }] : [];
   const preview = [...knots, ...next];
   const root = findBox(placed, ROOT)?.placed;

@@ -8,6 +8,7 @@ import { AnyWhere } from "./AnyWhere";
 import { posedScene } from "../commands/posing";
 import { PoseHand, cornersOf, middleOf } from "./gestures/pose";
 import type { PoseGrip } from "./gestures/pose";
+import { pointerOn } from "./pointer";
 import { toolsWords } from "./words";
 
 /** How far the grip that turns lies outside of the layer, px on screen. */
@@ -61,8 +62,8 @@ export const Pose = ({ placed, posing, zoom }: Props) => {
   const home = cornersOf(placed, posing.layer);
   if (!corners || !home) return null;
   const at = (e: PointerEvent): readonly [number, number] => {
-    const box = host.current?.getBoundingClientRect();
-    return [(e.clientX - (box?.left ?? 0)) / zoom, (e.clientY - (box?.top ?? 0)) / zoom];
+    const { x, y } = pointerOn(host.current, e, zoom);
+    return [x, y];
   };
   const grab = (grip: PoseGrip, e: PointerEvent<SVGElement>) => {
     e.stopPropagation();

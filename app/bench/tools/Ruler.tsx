@@ -4,6 +4,7 @@ import { AnyWhere } from "./AnyWhere";
 import { usePiece } from "../state/context";
 import { edgesNear } from "./gestures/edges";
 import { usePixels } from "./usePixels";
+import { pointerOn } from "./pointer";
 import { toolsWords } from "./words";
 
 interface Way {
@@ -28,10 +29,8 @@ export const Ruler = ({ zoom }: { zoom: number }) => {
   const pixels = usePixels(reference);
   const halves = (n: number) => Math.round(n * 2) / 2;
   const at = (e: PointerEvent): [number, number] => {
-    const box = host.current?.getBoundingClientRect();
-    const x = (e.clientX - (box?.left ?? 0)) / zoom;
-    const y = (e.clientY - (box?.top ?? 0)) / zoom;
-    const isFree = e.ctrlKey || e.metaKey || !reference || !pixels;
+    const { x, y, ctrl } = pointerOn(host.current, e, zoom);
+    const isFree = ctrl || !reference || !pixels;
     const caught = isFree ? null : edgesNear(pixels, reference, { x, y }, REACH / zoom);
     return [halves(caught?.x ?? x), halves(caught?.y ?? y)];
   };

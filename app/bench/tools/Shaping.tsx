@@ -11,6 +11,7 @@ import { useWorkpiece } from "../state/context";
 import { useWatched } from "../state/watched";
 import { PathShaping, pathOn, samePoint } from "./gestures/shape";
 import type { Grip, ShapePoint, ShownPath } from "./gestures/shape";
+import { pointerOn } from "./pointer";
 
 type Place = (p: PathPoint) => PathPoint;
 
@@ -109,16 +110,7 @@ export const Shaping = ({ placed: scene, id, zoom }: Props) => {
     const [x, y] = mapPoint(path.map, p.x, p.y);
     return { x: x * zoom, y: y * zoom };
   };
-  const point = (e: PointerEvent): ShapePoint => {
-    const box = host.current?.getBoundingClientRect();
-    return {
-      x: (e.clientX - (box?.left ?? 0)) / zoom,
-      y: (e.clientY - (box?.top ?? 0)) / zoom,
-      shift: e.shiftKey,
-      alt: e.altKey,
-      ctrl: e.ctrlKey || e.metaKey,
-    };
-  };
+  const point = (e: PointerEvent): ShapePoint => pointerOn(host.current, e, zoom);
   const onDown = (grip: Grip) => (e: PointerEvent<SVGElement>) => {
     if (e.button !== 0) return;
     e.stopPropagation();
