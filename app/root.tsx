@@ -65,8 +65,8 @@ export default function Root() {
 }
 
 const titles: Readonly<Record<number, string>> = {
-  404: appWords.thereNothingHere,
-  503: appWords.databaseCannotBeReached,
+  404: appWords.pageNotFound,
+  503: appWords.databaseNotResponding,
 };
 
 /** What went wrong, in words for the person who sees it. */
@@ -75,12 +75,12 @@ const explain = (error: unknown): { title: string; text: string } => {
     const text =
       typeof error.data === "string" && error.data ? error.data : appWords.pageCouldNotBe;
     return {
-      title: titles[error.status] ?? appWords.didNotWork,
+      title: titles[error.status] ?? appWords.somethingWentWrong,
       text,
     };
   }
   return {
-    title: appWords.somethingBroke,
+    title: appWords.somethingWentWrongNubble,
     text: appWords.nubbleRanIntoFault,
   };
 };

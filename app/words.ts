@@ -1,13 +1,13 @@
 /** What people read in app. */
 export const appWords = {
   // root.tsx
-  thereNothingHere: "There is nothing here",
-  databaseCannotBeReached: "The database cannot be reached",
-  pageCouldNotBe: "The page could not be shown.",
-  didNotWork: "That did not work",
-  somethingBroke: "Something broke",
+  pageNotFound: "Page not found",
+  databaseNotResponding: "The database is not responding",
+  pageCouldNotBe: "This page could not be displayed.",
+  somethingWentWrong: "Something went wrong",
+  somethingWentWrongNubble: "Something went wrong in Nubble",
   nubbleRanIntoFault:
-    "Nubble ran into a fault of its own. What was saved is safe; what was not yet saved is kept in this browser and will be saved when the page is opened again.",
+    "Nubble hit an error. Saved work is safe; unsaved changes are kept in this browser and will be saved when you reload the page.",
   allProjects: "All projects",
   tryAgain: "Try again",
 };

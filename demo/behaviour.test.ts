@@ -115,8 +115,8 @@ describe("behaviour of the kit", () => {
     expect([me.has(), me.has("chooser")]).toEqual(["starboard", "starboard"]);
     expect(me.told).toEqual(
       expect.arrayContaining([
-        "Side chooser: says starboard",
-        "Side chooser says starboard → Side Starboard · tween 320 ms ease-in-out",
+        "Side chooser: sends starboard",
+        "Side chooser sends starboard → Side Starboard · tween 320 ms ease-in-out",
       ]),
     );
     expect([me.click("chooser/port").has(), me.has("chooser")]).toEqual(["port", "port"]);
@@ -183,10 +183,10 @@ describe("behaviour of the kit", () => {
     expect(pier.click("gull/pin").has("gull")).toBe("open");
     expect(pier.click("crew").wait(500).click("gull/pin").has("gull")).toBe("closed");
     const notice = user("service-notice");
-    expect(notice.key("Escape").told).toContain("says closed");
-    expect(notice.click("close").told.filter((t) => t === "says closed")).toHaveLength(2);
+    expect(notice.key("Escape").told).toContain("sends closed");
+    expect(notice.click("close").told.filter((t) => t === "sends closed")).toHaveLength(2);
     expect(notice.click("send").wait(700).has()).toBe("yes");
-    expect(notice.told).toContain("says sent");
+    expect(notice.told).toContain("sends sent");
   });
 
   it("Board-now and Follow crossing buttons sink and rise; leaving early leaves nothing behind", () => {

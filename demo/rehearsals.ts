@@ -55,7 +55,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Moved off before letting go, it stays off",
+      name: "Moved off before release, it stays off",
       steps: [
         point("track"),
         press,
@@ -68,7 +68,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "A second click in the middle of the jump turns it back",
+      name: "A second click half-way reverses it",
       steps: [
         click("track"),
         wait(60),
@@ -79,14 +79,14 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "By keyboard alone",
+      name: "Works with the keyboard alone",
       steps: [tab, key(" "), is("alerts", "on"), key("Enter"), is("alerts", "off")],
     },
-    { name: "With a finger", steps: [{ do: "tap", layer: "knob" }, rest, is("alerts", "on")] },
+    { name: "Works by touch", steps: [{ do: "tap", layer: "knob" }, rest, is("alerts", "on")] },
   ],
   "bicycle-tick-box": [
     {
-      name: "Hovers differently when it is checked",
+      name: "Hover looks different when checked",
       steps: [
         point("square"),
         rest,
@@ -104,7 +104,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "route-bell": [
     {
-      name: "Wiggles once and not again until it is left and entered",
+      name: "Wiggles once, then not until the pointer returns",
       steps: [
         point("ground"),
         wait(101),
@@ -125,7 +125,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "A click in the middle of the wiggle fills it, with a swell that settles",
+      name: "A click during the wiggle fills it, with a swell that settles",
       steps: [
         point("ground"),
         wait(100),
@@ -141,7 +141,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "A second click empties it, and it does not wiggle while the pointer stays",
+      name: "A second click empties it; no wiggle while the pointer stays",
       steps: [
         click("bell"),
         rest,
@@ -159,7 +159,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Left early, the wiggle ends by itself",
+      name: "The wiggle finishes when the pointer leaves early",
       steps: [
         point("ground"),
         wait(30),
@@ -189,7 +189,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Arrow keys go round",
+      name: "Arrow keys cycle through the decks",
       steps: [tab, key("ArrowLeft"), is("deck", "Sun"), key("ArrowRight"), is("deck", "Car")],
     },
   ],
@@ -197,7 +197,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   // ζ/√(1−ζ²) sin ω_d t)
   "harbour-dock-bar": [
     {
-      name: "Notch, disc and glow are beside one another at every moment of the slide",
+      name: "Notch, disc and glow stay aligned during the slide",
       steps: [
         click("ticket"),
         wait(100),
@@ -228,7 +228,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "A change of mind on the way goes straight to the new place",
+      name: "A second choice half-way goes straight to the new place",
       steps: [
         click("crew"),
         wait(120),
@@ -241,7 +241,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "board-now-button": [
     {
-      name: "Hovering shines, pressing sinks, both end",
+      name: "Hover shines, press sinks, both revert",
       steps: [
         point("body"),
         is("contact", "hovered"),
@@ -259,7 +259,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "The shine sets out late, crosses in 620 ms, and waits beyond the edge",
+      name: "The shine starts late, crosses in 620 ms and stops past the edge",
       steps: [
         point("body"),
         wait(40),
@@ -296,7 +296,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "It widens as its spring says, and darkness stays until the new word can be read",
+      name: "Widens with its spring and stays dark until the new label is visible",
       steps: [
         point("body"),
         press,
@@ -319,7 +319,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "menu-button": [
     {
-      name: "Hovered, focused and pressed give way to one another",
+      name: "Hover, focus and press replace one another",
       steps: [
         point("body"),
         is("contact", "hovered"),
@@ -339,7 +339,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "send-ticket-button": [
     {
-      name: "The tick comes when the button has gone",
+      name: "The tick appears after the button is gone",
       steps: [
         click("body"),
         is("sent", "going"),
@@ -352,7 +352,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "First the label goes, then the button draws together, then the tick swings in past its place",
+      name: "The label leaves, the button contracts, the tick swings in with overshoot",
       steps: [
         point("body"),
         wait(300),
@@ -376,7 +376,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Clicking on while it goes sends it once",
+      name: "Repeated clicks send it once",
       steps: [
         click("body"),
         wait(100),
@@ -391,7 +391,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "sailing-card-deck": [
     {
-      name: "Dragged aside, the front card goes to the back, round for ever",
+      name: "Dragging the front card sends it to the back, endlessly",
       steps: [
         drag("gull", 150, 300),
         rest,
@@ -407,7 +407,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Let go, it comes anew at the back",
+      name: "Released, it comes back behind the others",
       steps: [
         drag("gull", 100, 320),
         rest,
@@ -417,7 +417,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Let go too early and slowly, it comes back",
+      name: "Released too early and slowly, it returns",
       steps: [
         drag("gull", 30, 600),
         rest,
@@ -426,7 +426,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Arrow keys do it too",
+      name: "Arrow keys work too",
       steps: [
         key("ArrowRight"),
         rest,
@@ -489,7 +489,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "service-notice": [
     {
-      name: "Filled in and sent, it says thank you",
+      name: "Filled in and submitted, it says thank you",
       steps: [
         click("ship-hint"),
         key("M"),
@@ -506,7 +506,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "When the harbour does not answer, what was written is kept",
+      name: "When the harbour does not respond, the text is kept",
       steps: [
         { do: "answer", well: false },
         click("what-hint"),
@@ -515,7 +515,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
         key("Enter"),
         rest,
         is("sent", "failed"),
-        reads("send it again"),
+        reads("Try again"),
         reads("Hi"),
         { do: "answer", well: true },
         click("send"),
@@ -526,13 +526,13 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "crew-chat": [
     {
-      name: "The crew answers",
+      name: "The crew replies",
       steps: [reads("cargo bike", false), click("go"), rest, reads("cargo bike"), reads("lane 1")],
     },
   ],
   "pier-pin": [
     {
-      name: "The bubble snaps out past its size, and the picture a little later",
+      name: "The bubble pops out with overshoot, the image a little later",
       steps: [
         click("pin"),
         wait(60),
@@ -546,7 +546,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "The bubble snaps out and in again",
+      name: "The bubble pops out and back in",
       steps: [
         click("pin"),
         is("bubble", "open"),
@@ -560,7 +560,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "trip-settings": [
     {
-      name: "Three switches, each for itself",
+      name: "Three independent switches",
       steps: [
         click("delays/track"),
         rest,
@@ -574,7 +574,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "The notice is closed by the cross inside its component",
+      name: "The cross inside its component closes the notice",
       steps: [
         click("tell"),
         rest,
@@ -587,7 +587,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "Beneath the notice nothing can be pressed",
+      name: "Nothing beneath the notice can be pressed",
       steps: [
         click("tell"),
         rest,
@@ -630,7 +630,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   welcome: [
     {
-      name: "From blank, all fly in one after another",
+      name: "From blank, everything flies in one by one",
       steps: [
         layer("title", "opacity", 0),
         wait(250),
@@ -649,7 +649,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "The waves never stop, and after ten minutes they are where they should be",
+      name: "The waves run endlessly and stay in step after ten minutes",
       steps: [
         wait(1150),
         layer("near", "x", -32.5, 0.2),
@@ -675,7 +675,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
   ],
   "saltholm-pier": [
     {
-      name: "A tap on the pin's bubble slides to the pier's screen, and back",
+      name: "Tapping the bubble slides to the pier's screen, and back",
       steps: [
         click("gull/pin"),
         rest,
@@ -687,7 +687,7 @@ export const rehearsals: Readonly<Record<string, readonly Named[]>> = {
       ],
     },
     {
-      name: "The crew's chat comes up and goes",
+      name: "The crew's chat opens and closes",
       steps: [
         reads("Ahoy", false),
         click("crew"),

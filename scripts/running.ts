@@ -6,7 +6,7 @@ import { answers, root } from "./serve.ts";
 const state = readRunState(join(process.env.NUBBLE_DATA ?? join(root, ".data"), "running.json"));
 if (state && (await answers(state.address)))
   console.log(
-    `Nubble is running already: ${state.address}  (stop it with Ctrl-C where it was started)`,
+    `Nubble is already running at ${state.address}. To stop it, press Ctrl-C in the terminal where it was started.`,
   );
 else
   console.log(

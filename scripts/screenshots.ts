@@ -167,7 +167,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     path: "/projects/kelpway-kit/pieces/board-now-button",
     act: async (page) => {
       await page.evaluate(() =>
-        document.querySelector<HTMLElement>('[aria-label="More for variant pressed"]')?.click(),
+        document.querySelector<HTMLElement>('[aria-label="Actions for variant pressed"]')?.click(),
       );
       await sleep(200);
       await page.evaluate(() =>
@@ -248,7 +248,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(2000);
       await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>("button")]
-          .find((b) => b.textContent === "Show me in Try")
+          .find((b) => b.textContent === "Play in Try")
           ?.click(),
       );
       await sleep(620);

@@ -77,7 +77,7 @@ export const serve = async ({
   );
   if (ended() || !came) {
     await stop("SIGKILL");
-    throw new Error(`the server did not start; its own words are in ${log.path}`);
+    throw new Error(`the server did not start. Its log is in ${log.path}`);
   }
   return { address, child, stop };
 };

@@ -44,7 +44,7 @@ const readOptions = (): Options => {
     });
     const port = values.port === undefined ? undefined : Number(values.port);
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536))
-      throw new Error(`--port takes a port number, not “${values.port}”`);
+      throw new Error(`--port needs a number from 1 to 65535; got “${values.port}”`);
     return { port, reset: values.reset, host: values.host, allowHosts: values["allow-host"] };
   } catch (error) {
     console.error(`nubble: ${(error as Error).message}`);
@@ -85,7 +85,7 @@ class Run {
     say("Building");
     console.log(build(builtIn) ? "  built" : "  up to date");
     const url = await this.startDatabase();
-    say("Preparing the database");
+    say("Setting up the database");
     const did = await prepareDatabase(url, this.options.reset);
     console.log(did.length ? did.map((d) => `  ${d}`).join("\n") : "  up to date");
     const port = await this.choosePort();
@@ -154,7 +154,7 @@ class Run {
     const earlier = readRunState(runningFile);
     if (!earlier) return;
     if (await endLeftServer(earlier))
-      console.log("  an earlier start ended without stopping its server; it is stopped now");
+      console.log("  stopped a server that an earlier start had left running");
     forgetRunState(runningFile);
   }
 
@@ -173,7 +173,7 @@ class Run {
     const { port } = this.options;
     if (port === undefined) return freePort(4310);
     return freePort(port, 0).catch(() => {
-      throw new Error(`port ${port} is in use: choose another with --port`);
+      throw new Error(`port ${port} is in use. Choose another with --port`);
     });
   }
 
@@ -188,7 +188,7 @@ class Run {
     for (;;) {
       const { exitCode, signalCode } = served.child;
       if (exitCode !== null || signalCode !== null)
-        return `ended by itself (${signalCode ?? `code ${exitCode}`})`;
+        return `stopped unexpectedly (${signalCode ?? `code ${exitCode}`})`;
       await Promise.race([sleep(HEALTH_EVERY), exited]);
       silent = (await answers(served.address)) ? 0 : silent + 1;
       if (silent < MOST_SILENCE) continue;
@@ -199,7 +199,7 @@ class Run {
 
   private async postgresEnded(postgres: Postgres): Promise<string> {
     await waitUntil(() => !postgres.isRunning, Number.MAX_SAFE_INTEGER, 200);
-    return "ended by itself";
+    return "stopped unexpectedly";
   }
 }
 
@@ -221,9 +221,9 @@ process.on("uncaughtException", (error) => {
 try {
   mkdirSync(data, { recursive: true, mode: 0o755 });
   const address = await run.start();
-  console.log(`\nNubble is ready:  \x1b[1m${address}\x1b[0m\nCtrl-C stops it; everything is kept.`);
+  console.log(`\nNubble is ready:  \x1b[1m${address}\x1b[0m\nPress Ctrl-C to stop. Your work is saved.`);
   console.log(
-    "There are no accounts: whoever can reach this address can read and change everything (docs/security.md).",
+    "There are no accounts: anyone who can reach this address can read and change everything (docs/security.md).",
   );
 } catch (error) {
   const { message } = error as Error;

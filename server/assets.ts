@@ -50,7 +50,7 @@ export const storeAsset = async (
 const storePicture = async (bytes: Buffer, decode: Decode): Promise<StoreAnswer> => {
   if (bytes.length > LARGEST_PICTURE)
     return refused(
-      `the picture has ${megabytes(bytes.length)}; ${megabytes(LARGEST_PICTURE)} is the most`,
+      `the image is ${megabytes(bytes.length)}; the limit is ${megabytes(LARGEST_PICTURE)}`,
     );
   const decoded = await decode("picture", bytes);
   if (!decoded.ok) return refused(decoded.reason);
@@ -63,7 +63,7 @@ const storePicture = async (bytes: Buffer, decode: Decode): Promise<StoreAnswer>
 const storeFont = async (bytes: Buffer, decode: Decode): Promise<StoreAnswer> => {
   if (bytes.length > LARGEST_FONT)
     return refused(
-      `the font has ${megabytes(bytes.length)}; ${megabytes(LARGEST_FONT)} is the most`,
+      `the font is ${megabytes(bytes.length)}; the limit is ${megabytes(LARGEST_FONT)}`,
     );
   const decoded = await decode("font", bytes);
   if (!decoded.ok) return refused(`the font file cannot be read: ${decoded.reason}`);

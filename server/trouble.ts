@@ -1,7 +1,7 @@
 /**
  * Why the database cannot do now what it could at another time: in words for the person who waits.
  */
-export type Trouble = "the database does not answer" | "the disk is full";
+export type Trouble = "the database is not responding" | "the disk is full";
 
 /**
  * Classes of SQLSTATE (PostgreSQL, appendix A) that are about the server and not about what it was
@@ -48,5 +48,5 @@ export const troubleOf = (error: unknown): Trouble | null => {
     /^(Connection terminated|Client has encountered a connection error|Query read timeout|timeout exceeded)/i.test(
       error.message,
     );
-  return isPassing || isConnection || isCut ? "the database does not answer" : null;
+  return isPassing || isConnection || isCut ? "the database is not responding" : null;
 };

@@ -24,7 +24,7 @@ const portholeX = async (id: string) =>
   (await given.projects.kept(id))?.pieces["cabin-climate"]?.looks.base?.changes.porthole?.x;
 
 const waits = (me: Person) =>
-  me.until(async () => expect(await me.text(".save")).toContain("Not saved yet"), 20_000);
+  me.until(async () => expect(await me.text(".save")).toContain("Not saved"), 20_000);
 
 const openAside = async (me: Person) => {
   await me.until(async () => expect(await me.text(".aside-mark")).toBe("1 edit set aside"));
@@ -53,7 +53,7 @@ describe("what was made offline and others changed meanwhile", () => {
     await me.page.setOfflineMode(true);
     await me.nudge("Porthole", 3);
     await me.until(
-      async () => expect(await me.text(".save")).toMatch(/Not saved yet: .*kept in this browser/),
+      async () => expect(await me.text(".save")).toMatch(/Not saved: .*kept in this browser/),
       20_000,
     );
     await other.page.bringToFront();
@@ -89,9 +89,9 @@ describe("what was made offline and others changed meanwhile", () => {
     await given.projects.change(id, align(7));
     await me.page.setOfflineMode(false);
     await openAside(me);
-    await me.click("button", "Keep what is there: Set x of Porthole");
+    await me.click("button", "Keep current: Set x of Porthole");
     await me.until(async () =>
-      expect(await me.text("[role=dialog]")).toContain("Nothing is set aside any more."),
+      expect(await me.text("[role=dialog]")).toContain("No edits are set aside."),
     );
     await isSettled(me);
     expect(await portholeX(id)).toBe(7);
@@ -157,7 +157,7 @@ describe("an edit that cannot be made to what others made of the project", () =>
     await me.page.setOfflineMode(false);
     await openAside(me);
     const label = await me.text("[role=dialog] h3");
-    expect(await me.text("[role=dialog]")).toMatch(/It was not taken: .*inside itself/);
+    expect(await me.text("[role=dialog]")).toMatch(/Rejected: .*inside itself/);
     return { id, me, label };
   };
 
@@ -165,7 +165,7 @@ describe("an edit that cannot be made to what others made of the project", () =>
     const { id, me, label } = await refused();
     await me.click("button", `Try again: ${label}`);
     await me.until(async () =>
-      expect(await me.text(".notices")).toMatch(/still cannot be made: .*inside itself/),
+      expect(await me.text(".notices")).toMatch(/still cannot be saved: .*inside itself/),
     );
     expect(await parentOf(id, "Crate")).toBe("root");
     await me.press("Escape");

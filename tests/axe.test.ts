@@ -118,12 +118,12 @@ describe("nothing for axe to find", () => {
   });
 
   it.each([
-    ["Keys", () => me.click("button", "Keys")],
+    ["Keys", () => me.click("button", "Shortcuts")],
     ["Find and replace", () => me.press("Control", "f")],
     [
       "Compare",
       async () => {
-        await me.click("button", "More for variant on");
+        await me.click("button", "Actions for variant on");
         await me.click("menuitem", "Compare with “off” …");
       },
     ],
@@ -131,7 +131,7 @@ describe("nothing for axe to find", () => {
       "Gather",
       async () => {
         await me.choose("Knob", "Track");
-        await me.menu("Knob", "Gather these 2 as variants …");
+        await me.menu("Knob", "Gather 2 layers as variants…");
         // the pairs come a moment later
         await me.page.waitForSelector(".gather-row:nth-child(2)");
       },
@@ -140,8 +140,8 @@ describe("nothing for axe to find", () => {
       "Film",
       async () => {
         await me.click("tab", "Timing");
-        await me.click("button", "Save as …");
-        await me.click("button", "Animated GIF …");
+        await me.click("button", "Export…");
+        await me.click("button", "Animated GIF…");
       },
     ],
   ] as const)("in the window %s", async (_, open) => {

@@ -26,9 +26,9 @@ describe("wiring", () => {
     await me.click("tab", "Rules 3");
     await me.click("treeitem", "Starboard");
     await me.click("button", "New rule on Starboard");
-    await me.pick("Trigger", "is clicked twice", rule(4));
+    await me.pick("Trigger", "is double-clicked", rule(4));
     await me.pick("Effect", "say", rule(4));
-    await me.pick("Signal", "a new signal …", rule(4));
+    await me.pick("Signal", "new signal…", rule(4));
     await me.find("button", "Remove signal signal");
     await (await me.find("button", "signal", ".signals")).press("F2");
     await me.press("Control", "a");
@@ -58,7 +58,7 @@ describe("wiring", () => {
     await me.click("button", "Ready-made behaviour…");
     await me.until(async () =>
       expect(await me.text(".make-preview")).toContain(
-        "A new trait Contact: none, hovered, focused, pressed",
+        "New trait Contact: none, hovered, focused, pressed",
       ),
     );
     await me.click("button", "Add");
@@ -69,9 +69,9 @@ describe("wiring", () => {
     await me.click("tab", "Rules 2");
     await me.click("treeitem", "Square");
     await me.click("button", "New rule on Square");
-    await me.pick("Trigger", "is entered", rule(3));
+    await me.pick("Trigger", "gets the pointer", rule(3));
     await me.pick("New value of Checked", "yes", rule(3));
-    await me.click("button", "Add the way back of rule 3", rule(3));
+    await me.click("button", "Add return rule of rule 3", rule(3));
     await me.until(async () =>
       expect(
         await me.page.$$eval(
@@ -81,11 +81,11 @@ describe("wiring", () => {
               '[aria-label="Trigger"]',
             )?.selectedOptions[0]?.text,
         ),
-      ).toBe("is left"),
+      ).toBe("loses the pointer"),
     );
     await me.find("button", "while Checked is yes", rule(4));
-    await me.click("button", "Remove rule 4", rule(4));
-    await me.click("button", "Remove rule 3", rule(3));
+    await me.click("button", "Delete rule 4", rule(4));
+    await me.click("button", "Delete rule 3", rule(3));
     await me.saved();
   });
 
@@ -94,16 +94,16 @@ describe("wiring", () => {
     await me.click("tab", "Rules 4");
     const shown = () => me.page.$$eval(".rules .rule", (all) => all.length);
     expect(await shown()).toBe(4);
-    await me.pick("Order of the rules", "by trigger");
+    await me.pick("Rule order", "by trigger");
     expect(await me.page.$$eval(".rule-group", (all) => all.map((h) => h.textContent))).toEqual([
       "Is hovered",
       "Is focused",
       "Is pressed",
       "Is clicked",
     ]);
-    await me.pick("Order of the rules", "in their order");
+    await me.pick("Rule order", "in order");
     await me.click("treeitem", "Cross");
-    await me.click("checkbox", "of what is chosen");
+    await me.click("checkbox", "For the selection");
     expect(await shown()).toBe(0);
     expect(await me.text(".rules")).toContain("None of the 4 rules is of that kind.");
     await me.click("treeitem", "Menu button");
@@ -116,7 +116,7 @@ describe("wiring", () => {
     await me.click("button", "Remove signal port");
     await me.until(async () =>
       expect(await me.text(".rule.troubled .trouble")).toContain(
-        "the signal it raises was removed",
+        "the signal it sends was deleted",
       ),
     );
     await blur();
@@ -129,7 +129,7 @@ describe("wiring", () => {
     await me.click("tab", "Rules 1");
     await me.click("treeitem", "Title");
     for (let i = 0; i < 2; i++) await me.click("button", "New rule on Title");
-    await me.pick("Trigger", "gets a key", rule(2));
+    await me.pick("Trigger", "gets a key press", rule(2));
     await me.press("h");
     await me.until(async () =>
       expect(await (await me.find("button", "Key", rule(2))).evaluate((b) => b.textContent)).toBe(
@@ -138,9 +138,9 @@ describe("wiring", () => {
     );
     await me.pick("Source", "the whole piece", rule(2));
     await me.pick("Effect", "Heating: Alerts", rule(2));
-    await me.pick("New value of Alerts", "the opposite", rule(2));
+    await me.pick("New value of Alerts", "the opposite value", rule(2));
     await me.pick("Trigger", "is held", rule(3));
-    await me.pick("Effect", "open the address", rule(3));
+    await me.pick("Effect", "open web address", rule(3));
     const field = await me.find("textbox", "Web address", rule(3));
     await field.click({ count: 3 });
     await me.type("kelpway.example/cabins");
@@ -172,7 +172,7 @@ describe("Try", () => {
         shown: r.getAttribute("visibility"),
         y: Math.round(r.getBoundingClientRect().y),
       }));
-    await (await me.find("button", "Less motion")).focus();
+    await (await me.find("button", "Reduced motion")).focus();
     await me.press("Tab");
     await me.until(async () => expect((await ring()).shown).toBe("visible"));
     const first = (await ring()).y;
@@ -208,8 +208,8 @@ describe("Try", () => {
     expect(between).toBeGreaterThan(from + 1);
     expect(between).toBeLessThan(from + 27);
     expect(await still()).toBe(true);
-    await me.pick("Speed", "tenth");
-    await me.click("button", "Go on");
+    await me.pick("Playback speed", "10 %");
+    await me.click("button", "Resume");
     await me.until(async () => expect(await knob()).toBeCloseTo(from + 28, 0));
   });
 
@@ -221,13 +221,13 @@ describe("Try", () => {
     await me.page.mouse.move(x, y + 300);
     await me.click("radio", "Touch");
     await me.click("button", "Restart");
-    await me.until(async () => expect(await log()).toContain("Use it as people will"));
+    await me.until(async () => expect(await log()).toContain("Click, hover or type"));
     await me.page.mouse.move(x, y);
     await me.page.mouse.move(x + 2, y);
     expect(await log()).not.toContain("hover");
     await me.page.mouse.click(x, y);
     await hears("click → Checked yes");
-    await me.pick("Ground", "on night");
+    await me.pick("Background", "on night");
     expect(await me.page.$eval(".try-room", (r) => getComputedStyle(r).backgroundColor)).toBe(
       "rgb(22, 33, 31)",
     );

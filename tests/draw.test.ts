@@ -141,7 +141,7 @@ describe("the Board-now button, drawn from nothing", () => {
   });
 
   it("has a contact trait, whose variants say only what differs", async () => {
-    await me.click("button", "New trait");
+    await me.click("button", "Add trait");
     await me.click("button", "Contact: none, hovered, pressed");
     await me.find("textbox", "Trait name");
     await me.press("Enter");
@@ -156,7 +156,7 @@ describe("the Board-now button, drawn from nothing", () => {
       fill: "linear-gradient(180deg, #b9531f, #e0703a)",
       shadow: "inner 0 4 8 #7a3210a6",
     });
-    expect(await painted("at rest", glow, "", "opacity")).toBe("0.35");
+    expect(await painted("default", glow, "", "opacity")).toBe("0.35");
     expect(
       await me.page.$eval(`section[aria-label="Variant hovered"] [data-layer="${glow}"]`, (g) =>
         g.getAttribute("opacity"),
@@ -173,7 +173,7 @@ describe("the Board-now button, drawn from nothing", () => {
       ),
     ).toBe("translate(20 20)");
     // a change of what all share flows into those that do not say otherwise
-    await me.fill("at rest", { borderWidth: "2" });
+    await me.fill("default", { borderWidth: "2" });
     expect((await me.cell("borderWidth", "pressed"))?.from).toContain("all");
     await me.saved();
     expect(me.complaints).toEqual([]);
@@ -217,13 +217,13 @@ describe("the Alert switch, drawn from nothing", () => {
     await me.rename("Text", "Label");
     await me.fill("only variant", { text: "Dock alerts", x: "4", y: "38" });
     await me.choose("Label", "Toggle");
-    await me.menu("Label", "Put into a row");
+    await me.menu("Label", "Wrap in row");
     await me.find("treeitem", "Row");
     expect((await me.cell("arrange", "only variant"))?.text).toBe("row");
     await me.fill("only variant", { gap: "14", padding: "8 10" });
 
     for (const quick of ["On: off, on", "Checked: no, yes"]) {
-      await me.click("button", "New trait");
+      await me.click("button", "Add trait");
       await me.click("button", quick);
       await me.find("textbox", "Trait name");
       if (quick === "Checked: no, yes") {
@@ -288,14 +288,14 @@ describe("four separate drawings, gathered into one component", () => {
       await me.press("Escape");
     }
     await me.choose(...names);
-    await me.menu("Berth light on pressed", "Gather these 4 as variants …");
-    await me.find("textbox", "Name of the component");
+    await me.menu("Berth light on pressed", "Gather 4 layers as variants…");
+    await me.find("textbox", "Component name");
     const value = (label: string) =>
       me.page.evaluate(
         (l) => document.querySelector<HTMLInputElement>(`[aria-label="${l}"]`)?.value,
         label,
       );
-    expect(await value("Name of the component")).toBe("Berth light");
+    expect(await value("Component name")).toBe("Berth light");
     expect(await value("Name of trait 1")).toBe("Power");
     expect(await value("Pressed of Berth light on pressed")).toBe("yes");
     await me.until(async () => expect(await me.text(".gather-pairs")).toContain("Glow"));
@@ -322,7 +322,7 @@ describe("four separate drawings, gathered into one component", () => {
     await me.until(async () =>
       expect(await me.page.$$(".gather-row [role=rowheader]")).toHaveLength(4),
     );
-    await me.click("button", "Make the component");
+    await me.click("button", "Create component");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(4));
     await me.find("treeitem", "Glow");
     const [track, knob, light] = [

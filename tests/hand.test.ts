@@ -82,7 +82,7 @@ describe("working on a card by hand", () => {
         "",
       ),
     );
-    expect(await me.cell("scrolls", "only variant")).toMatchObject({ text: "no" });
+    expect(await me.cell("scrolls", "only variant")).toMatchObject({ text: "none" });
   });
 
   it("a double click on a copy goes into its component, and layers that are arranged say why they stay", async () => {
@@ -93,7 +93,7 @@ describe("working on a card by hand", () => {
     await me.click("treeitem", "Toggle");
     const toggle = await frame();
     await me.drag(toggle.x + toggle.width * 0.7, toggle.y + toggle.height / 2, 30, 0);
-    expect(await me.text(".scope-hint")).toContain("arranges its layers in a row");
+    expect(await me.text(".scope-hint")).toContain("lays out its layers in a row");
     await sleep(100);
     expect(me.complaints).toEqual([]);
   });

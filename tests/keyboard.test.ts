@@ -72,7 +72,7 @@ describe("by keyboard alone", () => {
     await hand.to("New component", "Tab");
     await hand.press("Enter");
     // what has just been made is named first: no letter starts a tool
-    await hand.at("Name of the piece");
+    await hand.at("Piece name");
     await hand.type("Bell");
     await hand.press("Enter");
     await hand.at("Bell");
@@ -81,9 +81,9 @@ describe("by keyboard alone", () => {
     await hand.type("bb");
     await me.find("treeitem", "Box");
     await hand.to("Box", "F6");
-    await hand.to("New trait", "Tab");
+    await hand.to("Add trait", "Tab");
     await hand.press("Enter");
-    await hand.at("A list of values…");
+    await hand.at("Type a list of values…");
     for (let i = 0; i < 3; i++) await hand.press("ArrowDown");
     await hand.at("Checked: no, yes");
     await hand.press("Enter");
@@ -127,7 +127,7 @@ describe("by keyboard alone", () => {
 
   it("the focus is never lost when what had it is gone", async () => {
     const hand = new Presser(me);
-    await (await me.find("button", "Remove rule 1")).focus();
+    await (await me.find("button", "Delete rule 1")).focus();
     await hand.press("Enter");
     await me.until(async () => expect(await me.page.$$(".rule")).toHaveLength(0));
     expect(await focused(me)).not.toBe("body");
@@ -135,7 +135,7 @@ describe("by keyboard alone", () => {
     // a value of a trait
     await me.click("button", "Undo");
     await (await me.find("button", "Checked")).focus();
-    await hand.to("Remove value yes", "ArrowRight");
+    await hand.to("Delete value yes", "ArrowRight");
     await hand.press("Enter");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(1));
     expect(await focused(me)).not.toBe("body");
@@ -167,14 +167,14 @@ describe("by keyboard alone", () => {
   it("letters act as keys only as long as one wants them to", async () => {
     const hand = new Presser(me);
     const layers = () => me.page.$$eval("[role=treeitem]", (all) => all.length);
-    await me.click("button", "Keys");
-    await me.click("checkbox", "Letters alone are keys, too");
+    await me.click("button", "Shortcuts");
+    await me.click("checkbox", "Use single letters as shortcuts");
     await hand.press("Escape");
     await me.page.waitForSelector(".modal", { hidden: true });
     const before = await layers();
     await hand.type("b");
-    await me.click("button", "Keys");
-    await me.click("checkbox", "Letters alone are keys, too");
+    await me.click("button", "Shortcuts");
+    await me.click("checkbox", "Use single letters as shortcuts");
     await hand.press("Escape");
     await me.page.waitForSelector(".modal", { hidden: true });
     expect(await layers()).toBe(before);
@@ -186,6 +186,6 @@ describe("by keyboard alone", () => {
     const hand = new Presser(me);
     await (await me.find("button", "Undo")).focus();
     for (let i = 0; i < 30 && (await focused(me)) === "Undo"; i++) await hand.press("Enter");
-    await hand.at("There is no such piece");
+    await hand.at("Piece not found");
   });
 });

@@ -56,7 +56,7 @@ const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textC
 const chosen = () => me.page.$eval(".bench-chosen", (e) => (e as HTMLElement).dataset.chosen ?? "");
 const scene = (variant: string, who = me) =>
   who.box(`section[aria-label="Variant ${variant}"] .scene`);
-const rest = "at rest";
+const rest = "default";
 
 describe("drawing", () => {
   it("the pen catches the edges and middles of layers, and says so", async () => {
@@ -87,7 +87,7 @@ describe("drawing", () => {
   });
 
   it("a reference picture is dimmed by a slider, and its true colours are picked from under the dimming", async () => {
-    await me.click("button", "Reference picture");
+    await me.click("button", "Reference image");
     const input = await me.until(async () => {
       const i = await me.page.$(".reference-menu input[type=file]");
       if (!i) throw new Error("no field");
@@ -102,13 +102,13 @@ describe("drawing", () => {
     const numberOf = async (label: string) =>
       (await me.find("textbox", label)).evaluate((i) => (i as HTMLInputElement).value);
     expect(await numberOf("Reference width")).toBe("480");
-    await (await me.find("textbox", "Share of the real size")).click({ count: 3 });
+    await (await me.find("textbox", "Scale in per cent")).click({ count: 3 });
     await me.type("50");
     await me.press("Enter");
     await me.until(async () => expect(await numberOf("Reference width")).toBe("240"));
     await me.click("button", "Real size", ".reference-menu");
-    await me.until(async () => expect(await numberOf("Share of the real size")).toBe("100"));
-    await (await me.find("slider", "Strength of the reference")).focus();
+    await me.until(async () => expect(await numberOf("Scale in per cent")).toBe("100"));
+    await (await me.find("slider", "Opacity of the reference image")).focus();
     await me.press("ArrowRight");
     await me.press("ArrowRight");
     await me.until(async () => expect(await strength()).toBe("0.5"));
@@ -141,8 +141,8 @@ describe("drawing", () => {
     await blur();
     await me.press("Control", "z");
     await me.until(async () => expect((await me.cell("fill", rest))?.text).toBe("#1f6f5c"));
-    await me.click("button", "Reference picture");
-    await me.click("button", "Take the reference picture away");
+    await me.click("button", "Reference image");
+    await me.click("button", "Remove reference image");
     await me.press("Escape");
   });
 
@@ -212,7 +212,7 @@ describe("many cards", () => {
     await me.click("checkbox", "yes", ".grid-menu");
     await me.until(async () => expect(await cards()).toHaveLength(3));
     await me.press("Escape");
-    await me.menu("Compound", "Flatten into one path");
+    await me.menu("Compound", "Convert to one path");
     await me.until(async () => expect(await names()).toEqual(["Buoy", "Compound"]));
     await me.click("button", "Cards, 1 left out");
     await me.click("checkbox", "yes", ".grid-menu");
@@ -258,7 +258,7 @@ describe("two windows at the same work", () => {
   it("traits, looks of several variants, and tokens of one show in the other", async () => {
     const you = new Designer(await desk.browser.newPage());
     await desk.go(made.piece, you);
-    await you.click("button", "Remove value thick");
+    await you.click("button", "Delete value thick");
     await you.until(async () => expect(await you.page.$$(".card-variant")).toHaveLength(4));
     await you.click("treeitem", "Port");
     await you.write("y", "thin", "40");

@@ -87,10 +87,10 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(Number((await me.cell("y", "only variant"))?.text)).toBe(before + 11);
 
     await me.click("treeitem", "Knob");
-    await me.click("button", "Move back");
+    await me.click("button", "Send backward");
     const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
     expect(await names()).toEqual(["Component", "Track", "Knob"]);
-    await me.click("button", "Move forward");
+    await me.click("button", "Bring forward");
     expect(await names()).toEqual(["Component", "Knob", "Track"]);
 
     await me.insert("text");
@@ -155,12 +155,12 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   });
 
   it("3. declares traits, sees the variants as cards, and edits in a visible scope", async () => {
-    await me.click("button", "New trait");
+    await me.click("button", "Add trait");
     await me.click("button", "On: off, on");
     await me.find("textbox", "Trait name");
     await me.type("Alerts");
     await me.press("Enter");
-    await me.click("button", "New trait");
+    await me.click("button", "Add trait");
     await me.click("button", "Checked: no, yes");
     await me.find("textbox", "Trait name");
     await me.type("Pressed");
@@ -211,7 +211,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(await me.page.$$eval(".card-variant.lit", (c) => c.length)).toBe(4);
     await me.write("x", "on, pressed", "24");
     expect(await me.text(".scope-hint")).toContain(
-      "still shows its own x, said where Alerts is on and Pressed is yes",
+      "keeps its own x, set where Alerts is on and Pressed is yes",
     );
     // the scope was meant for that layer: it ends with it
     await me.click("treeitem", "Label");
@@ -243,29 +243,29 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   it("4. writes rules as sentences", async () => {
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
     await me.click("tab", "Rules");
-    await me.click("button", "New rule");
+    await me.click("button", "Add rule");
     const rule = (n: number) => `.rule:nth-child(${n})`;
     await me.pick("Trigger", "is pressed", rule(1));
     await me.pick("Effect", "Pressed", rule(1));
     await me.pick("New value of Pressed", "yes", rule(1));
     const ends = await me.find("combobox", "When it ends", rule(1));
     expect(await ends.evaluate((e) => (e as HTMLSelectElement).value)).toBe("undone");
-    await me.click("button", "New rule");
+    await me.click("button", "Add rule");
     await me.pick("Effect", "Alerts", rule(2));
-    await me.pick("New value of Alerts", "the opposite", rule(2));
+    await me.pick("New value of Alerts", "the opposite value", rule(2));
     await me.pick("Motion", "tween", rule(2));
     await (await me.find("textbox", "Duration in milliseconds", rule(2))).click();
     await me.press("Control", "a");
     await me.type("900");
     await me.press("Enter");
     await me.pick("Easing", "linear", rule(2));
-    await me.click("button", "New rule");
+    await me.click("button", "Add rule");
     await me.pick("Trigger", "… after a delay", rule(3));
     await (await me.find("textbox", "Wait in milliseconds", rule(3))).click();
     await me.press("Control", "a");
     await me.type("60*1000");
     await me.press("Enter");
-    await me.click("button", "in every variant", rule(3));
+    await me.click("button", "in all variants", rule(3));
     await me.click("checkbox", "on", ".while-menu.show");
     await me.press("Escape");
     await me.pick("Effect", "Alerts", rule(3));
@@ -329,7 +329,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 200);
     await me.page.mouse.up();
     await me.until(async () =>
-      expect(await me.text(".log")).toContain("no release: the pointer had left"),
+      expect(await me.text(".log")).toContain("no click: the pointer left before release"),
     );
     await me.click("radio", "off", "[aria-label='Alerts in Try']");
     await me.until(async () =>
@@ -359,13 +359,13 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     const start = await me.page.evaluate(
       () =>
         [...document.querySelectorAll(".sheet [data-row]")]
-          .find((r) => r.textContent?.startsWith("starts with Alerts"))
+          .find((r) => r.textContent?.startsWith("Initial Alerts"))
           ?.getAttribute("data-row") ?? "",
     );
     const box = await me.cellBox(start, "only variant");
     await me.page.mouse.click(box.x + 20, box.y + box.height / 2);
     await me.press("Enter");
-    await me.pick("starts with Alerts", "on");
+    await me.pick("Initial Alerts", "on");
     await me.until(async () =>
       expect(await me.cell(start, "only variant")).toMatchObject({ text: "on", own: true }),
     );

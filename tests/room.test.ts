@@ -150,7 +150,7 @@ describe("frame and ruler", () => {
     const folder = await mkdtemp(join(tmpdir(), "ruler-"));
     const path = join(folder, "block.png");
     await blockPicture(path);
-    await me.click("button", "Reference picture");
+    await me.click("button", "Reference image");
     const input = await me.until(async () => {
       const found = await me.page.$(".reference-menu input[type=file]");
       if (!found) throw new Error("no field");
@@ -211,10 +211,10 @@ describe("scaling", () => {
       expect(await me.text(".scale-form")).toContain("26 px wide becomes 39 px"),
     );
     await me.press("Enter");
-    await me.until(async () => expect((await me.cell("width", "at rest"))?.text).toBe("39"));
-    expect((await me.cell("borderWidth", "at rest"))?.text).toBe("3");
+    await me.until(async () => expect((await me.cell("width", "default"))?.text).toBe("39"));
+    expect((await me.cell("borderWidth", "default"))?.text).toBe("3");
     await undo();
-    await me.until(async () => expect((await me.cell("width", "at rest"))?.text).toBe("26"));
+    await me.until(async () => expect((await me.cell("width", "default"))?.text).toBe("26"));
   });
 });
 

@@ -39,7 +39,7 @@ describe("the Timing drawer", () => {
     await desk.timing("follow-crossing-button", "follow");
     await seek(0.3);
     const before = (await on("following-yes.pressed-no", "body")).width;
-    const field = await me.find("textbox", "Bounciness of the spring in per cent");
+    const field = await me.find("textbox", "Spring bounce in per cent");
     await field.click();
     await me.type("70");
     await me.press("Enter");
@@ -79,7 +79,7 @@ describe("the Timing drawer", () => {
       await (await lane(layer))?.click();
       await me.page.keyboard.up("Control");
     }
-    const interval = await me.find("textbox", "Interval of the cascade in milliseconds");
+    const interval = await me.find("textbox", "Cascade interval in milliseconds");
     await interval.click();
     await me.type("120");
     await me.press("Enter");
@@ -257,7 +257,7 @@ describe("the Timing drawer", () => {
 
   it("a motion is given to other rules, each of which keeps its lanes", async () => {
     await desk.timing("send-ticket-button", "hover");
-    await me.click("button", "Give to …");
+    await me.click("button", "Copy timing to…");
     const boxes = await me.page.$$(".give-rule input");
     for (const box of boxes) await box.click();
     await me.click("button", `Give to ${boxes.length} rules`);
@@ -304,7 +304,7 @@ describe("the Timing drawer", () => {
     await field.click();
     await me.type("1000");
     await me.press("Enter");
-    await me.click("button", "Make it a rule");
+    await me.click("button", "Create rule");
     await me.saved();
     const made = (await rules()).at(-1);
     expect(await rules()).toHaveLength(before + 1);
@@ -317,7 +317,7 @@ describe("the Timing drawer", () => {
 
   it("the way back is drawn under the lanes", async () => {
     await desk.timing("deck-tabs", "show-saloon");
-    await (await me.find("checkbox", "Show the way back")).click();
+    await (await me.find("checkbox", "Return timing")).click();
     const [bar, back] = [
       await me.box('[data-lane=""] .lane-bar'),
       await me.box('[data-lane=""] .lane-back'),
@@ -328,7 +328,7 @@ describe("the Timing drawer", () => {
 
   it("a curve kept as a token is followed when the token changes", async () => {
     await desk.timing("fare-panel", "other");
-    await me.click("button", "Keep as a motion token …");
+    await me.click("button", "Save as motion token…");
     await me.press("Control", "a");
     await me.type("Switch over");
     await me.press("Enter");
@@ -369,7 +369,7 @@ describe("the Timing drawer", () => {
     await me.until(async () => expect(await rows()).toBeLessThan(all));
     for (const box of await me.page.$$(".timing-sheet tbody input[type=checkbox]"))
       await box.click();
-    await me.pick("Let them follow", "Mooring");
+    await me.pick("Link to", "Mooring");
     await me.saved();
     const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
     const token = inOrder(project?.tokens ?? {}).find((t) => t.name === "Mooring")?.id;
@@ -401,7 +401,7 @@ describe("the Timing drawer", () => {
     await (
       await me.page.$('[data-variant="sent-no.contact-none"] .card-name')
     )?.click({ button: "right" });
-    await me.click("menuitem", "Show it alone, large");
+    await me.click("menuitem", "Show only this card");
     await me.until(async () =>
       expect(await me.page.$$eval("[data-variant]", (all) => all.length)).toBe(1),
     );

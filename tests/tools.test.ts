@@ -86,9 +86,9 @@ describe("drawing by hand", () => {
     const scene = await me.box('section[aria-label="Variant at rest"] .scene');
     await me.page.mouse.move(scene.x - 8, scene.y - 8);
     await me.choose("Bell", "Dot");
-    await me.click("button", "Line up on the left");
+    await me.click("button", "Align left");
     await me.click("treeitem", "Dot");
-    expect(await number("x", "at rest")).toBeLessThan(44);
+    expect(await number("x", "default")).toBeLessThan(44);
     await me.choose("Bell", "Dot");
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await me.press("Control", "g");
@@ -104,7 +104,7 @@ describe("drawing by hand", () => {
   it("a corner knob rounds, to the full; a locked layer is not picked; a hidden one is told in the tree", async () => {
     await go("board-now-button");
     await me.click("treeitem", "Body");
-    await me.write("radius", "at rest", "4");
+    await me.write("radius", "default", "4");
     const frame = await me.box(".card-variant.active .frame");
     await me.page.mouse.move(frame.x + frame.width / 2, frame.y + frame.height / 2);
     const knob = await me.page.$$(".corner-knob");
@@ -176,7 +176,7 @@ describe("drawing by hand", () => {
     await go("route-bell");
     const before = await names();
     const z = await me.zoom();
-    await me.click("button", "Reference picture");
+    await me.click("button", "Reference image");
     const input = await me.until(async () => {
       const i = await me.page.$(".reference-menu input[type=file]");
       if (!i) throw new Error("no field");
@@ -198,31 +198,31 @@ describe("drawing by hand", () => {
       ).toBe(Math.round(72 * z)),
     );
     expect(await names()).toEqual(before);
-    await me.click("button", "Take the reference picture away");
+    await me.click("button", "Remove reference image");
     await me.until(async () => expect(await me.page.$(".reference")).toBeNull());
   });
 
   it("copies, styles and whole variants are carried over; duplicates repeat their way", async () => {
     await go("route-bell");
     await me.click("treeitem", "Dot");
-    const first = await number("x", "at rest");
+    const first = await number("x", "default");
     await blur();
     await me.press("Control", "d");
     await me.find("treeitem", "Dot 2");
-    await me.fill("at rest", { x: "20" });
+    await me.fill("default", { x: "20" });
     await blur();
     await me.press("Control", "d");
     await me.find("treeitem", "Dot 3");
-    expect(await number("x", "at rest")).toBe(20 + (20 - first));
-    await me.menu("Ground", "Hold this style");
-    await me.menu("Dot 3", "Give the style of Ground");
-    expect((await me.cell("borderWidth", "at rest"))?.text).toBe("1.5");
-    const more = await me.find("button", "More for variant rings");
+    expect(await number("x", "default")).toBe(20 + (20 - first));
+    await me.menu("Ground", "Copy style");
+    await me.menu("Dot 3", "Paste style of Ground");
+    expect((await me.cell("borderWidth", "default"))?.text).toBe("1.5");
+    const more = await me.find("button", "Actions for variant rings");
     await more.evaluate((b) => (b as HTMLElement).click());
-    await me.click("menuitem", "Hold this variant's look");
-    const rest = await me.find("button", "More for variant hovered");
+    await me.click("menuitem", "Copy look");
+    const rest = await me.find("button", "Actions for variant hovered");
     await rest.evaluate((b) => (b as HTMLElement).click());
-    await me.click("menuitem", "Make it look like “rings”");
+    await me.click("menuitem", "Paste look of “rings”");
     await me.click("treeitem", "Bell");
     await me.until(async () =>
       expect(await me.cell("icon", "hovered")).toMatchObject({ text: "bell-fill", own: true }),
@@ -244,27 +244,27 @@ describe("variants", () => {
   it("are named, pinned, shown alone, compared and marked as not used", async () => {
     await go("menu-button");
     const pick = async (variant: string, item: string) => {
-      const more = await me.find("button", `More for variant ${variant}`);
+      const more = await me.find("button", `Actions for variant ${variant}`);
       await more.evaluate((b) => (b as HTMLElement).click());
       await me.click("menuitem", item);
     };
-    await pick("open, hovered", "Name this variant …");
-    await me.find("textbox", "Name of the variant");
+    await pick("open, hovered", "Rename variant…");
+    await me.find("textbox", "Variant name");
     await me.press("Control", "a");
     await me.type("Ready to close");
     await me.press("Enter");
     await me.find("button", "Ready to close");
-    await pick("Ready to close", "Pin to the top");
+    await pick("Ready to close", "Pin to top");
     expect(await me.text(".pins")).toContain("Ready to close");
     await pick("Ready to close", "Compare with “at rest” …");
     expect(await me.text(".compare-list")).toContain("Cross: rotation from -90 to 0");
-    await me.click("radio", "In turn");
+    await me.click("radio", "Alternate");
     await me.press("Escape");
     await me.until(async () => expect(await me.page.$(".compare")).toBeNull());
-    await pick("pressed", "Not used: only this one");
+    await pick("pressed", "Mark this variant as unused");
     expect(await me.text(".stage-room")).toContain("pressed: not used");
-    await me.click("button", "Use it again");
-    await pick("focused", "Show it alone, large");
+    await me.click("button", "Use again");
+    await pick("focused", "Show only this card");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(1));
     await me.click("button", "All cards");
     await me.until(async () =>
@@ -285,21 +285,21 @@ describe("variants", () => {
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await me.press("ArrowRight");
     expect(await me.text(".scope-hint")).toContain("this card still shows its own x");
-    await me.click("button", "Clear that");
+    await me.click("button", "Clear its own value");
     await me.until(async () => expect((await me.cell("x", "on"))?.from).toContain("all"));
   });
 
   it("traits are typed as a list, reordered, given another swatch; a removed value says what went and comes back", async () => {
     await go("deck-tabs");
-    await me.click("button", "Remove value Sun");
+    await me.click("button", "Delete value Sun");
     expect(await me.text(".scope-hint")).toMatch(
-      /Sun was removed, and with it 1 variant and \d+ values/,
+      /Deleted .*Sun, together with 1 variant and \d+ values/,
     );
     await me.click("button", "Undo", ".scope-hint");
-    await me.find("button", "Remove value Sun");
-    await me.click("button", "New trait");
-    await me.click("button", "A list of values…");
-    await me.find("textbox", "Name and values of the trait");
+    await me.find("button", "Delete value Sun");
+    await me.click("button", "Add trait");
+    await me.click("button", "Type a list of values…");
+    await me.find("textbox", "Trait name and values");
     await me.type("Season: summer, winter");
     await me.press("Enter");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(6));
@@ -327,7 +327,7 @@ describe("variants", () => {
     await me.find("textbox", "Find");
     await me.type("22");
     await me.until(async () => expect(await me.text(".replace-list")).toContain("Wide glow"));
-    await (await me.find("textbox", "Say instead")).click();
+    await (await me.find("textbox", "Replace with")).click();
     await me.type("30");
     await me.press("Enter");
     await me.until(async () =>
@@ -351,7 +351,7 @@ describe("components and the system", () => {
         all.map((s) => [...s.querySelectorAll("rect")].map((r) => r.getAttribute("fill")).join()),
       );
     expect(await shown()).toEqual(before);
-    await me.menu("Toggle", "Make plain layers of it");
+    await me.menu("Toggle", "Convert to plain layers");
     await me.until(async () =>
       expect(await names()).toEqual(["Alert switch", "Toggle", "Knob", "Track", "Label"]),
     );

@@ -49,7 +49,7 @@ describe("two windows on one project", () => {
       await Person.open(given.browser, `${address()}/projects/${id}`),
     ];
     await two.page.bringToFront();
-    await two.click("button", "More for Alert switch");
+    await two.click("button", "Actions for Alert switch");
     await two.click("button", "Rename");
     await two.find("textbox", "Name");
     await two.type("Berth switch");
@@ -64,10 +64,10 @@ describe("two windows on one project", () => {
 describe("bad input", () => {
   it("unknown projects, pieces, screens and pages say so and lead back", async () => {
     for (const [path, words] of [
-      ["/projects/nowhere", "There is nothing here"],
-      ["/projects/kelpway-kit/pieces/nowhere", "There is no such piece"],
-      ["/projects/kelpway-kit/play/nowhere", "There is no such screen"],
-      ["/nowhere/at/all", "There is nothing here"],
+      ["/projects/nowhere", "Page not found"],
+      ["/projects/kelpway-kit/pieces/nowhere", "Piece not found"],
+      ["/projects/kelpway-kit/play/nowhere", "Screen not found"],
+      ["/nowhere/at/all", "Page not found"],
     ] as const) {
       const me = await Person.open(given.browser, address() + path);
       expect(await me.text("h1")).toBe(words);
@@ -103,7 +103,7 @@ describe("bad input", () => {
     await me.click("treeitem", "Box");
     await me.press("Delete");
     await me.until(async () =>
-      expect(await me.text(".rule.troubled .trouble")).toContain("its layer was removed"),
+      expect(await me.text(".rule.troubled .trouble")).toContain("its layer was deleted"),
     );
     await me.press("Control", "z");
     await me.until(async () =>

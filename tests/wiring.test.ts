@@ -50,7 +50,7 @@ const wireTo = async (variant: string) => {
   await me.page.mouse.down();
   await me.page.mouse.move(to.x + to.width / 2, to.y + 40, { steps: 6 });
   await me.page.mouse.up();
-  await me.find("group", "New rule");
+  await me.find("group", "Add rule");
 };
 const middle = async (layer: string) => {
   const b = await me.box(`.try-host [data-layer="${layer}"]`);
@@ -106,7 +106,7 @@ describe("wiring parts from their looks", () => {
     await act(() => me.click("button", "Ready-made behaviour…"));
     await act(() => make("Step through Wiggle for ever"));
     // it begins when the pointer comes, not by itself; the other steps come quickly
-    await act(() => me.pick("Trigger", "When … is entered", rule(2)));
+    await act(() => me.pick("Trigger", "When … gets the pointer", rule(2)));
     await act(() => me.click("button", "Rule 3"));
     await me.page.keyboard.down("Shift");
     await act(() => me.click("button", "Rule 5"));
@@ -124,7 +124,7 @@ describe("wiring parts from their looks", () => {
     await act(() => me.press("Enter"));
     await act(() => me.page.click(`[data-variant="${swollen}"] .card-name`));
     await act(() => wireTo(full));
-    await act(() => me.pick("Trigger", "has settled", ".wire-panel"));
+    await act(() => me.pick("Trigger", "settles", ".wire-panel"));
     await act(() => me.press("Enter"));
     await act(() => me.page.click(`[data-variant="${full}"] .card-name`));
     await act(() => wireTo(rest));
@@ -164,7 +164,7 @@ describe("checks and rehearsals on the bench", () => {
       return all;
     });
     expect(steps.join("; ")).toContain("click");
-    expect(steps.at(-1)).toContain("expect that Alerts");
+    expect(steps.at(-1)).toContain("expect Alerts");
     await me.until(async () =>
       expect(await me.page.$$eval(".rehearsal-list .result.passed", (a) => a.length)).toBe(6),
     );
@@ -189,17 +189,17 @@ describe("checks and rehearsals on the bench", () => {
     await (await me.page.$$(".rule .form-check-input"))[0]?.click();
     await openTab("Checks");
     await me.until(async () =>
-      expect(await me.text(".checks")).toContain("there is no way back to Car"),
+      expect(await me.text(".checks")).toContain("nothing leads back to Car"),
     );
-    await me.click("button", "Show me");
+    await me.click("button", "Play in Try");
     await me.until(async () => expect(await shown("Deck")).not.toBe("Car"));
-    await me.click("button", "Accept …");
+    await me.click("button", "Accept…");
     await me.type("Cars come first and once");
     await me.press("Enter");
     await me.until(async () =>
       expect(await me.text(".checks")).toContain("Cars come first and once"),
     );
-    await me.click("button", "Take that back");
+    await me.click("button", "Reopen");
     await me.press("Control", "z");
     await me.press("Control", "z");
     await me.press("Control", "z");
@@ -259,7 +259,7 @@ describe("checks and rehearsals on the bench", () => {
   it("among many layers one types a few letters to find the one meant", async () => {
     await desk.go("ticket");
     await openTab("Rules");
-    await me.click("button", "New rule");
+    await me.click("button", "Add rule");
     const source = await me.find("combobox", "Effect");
     expect(await source.evaluate((e) => e.tagName)).toBe("INPUT");
     await source.click();

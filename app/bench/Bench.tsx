@@ -154,14 +154,14 @@ const Panels = ({ env }: EnvProps) => {
       <Panel id="left" minSize={176} defaultSize={214} maxSize={420}>
         <LeftPart />
       </Panel>
-      <Separator className="sep vertical" aria-label={benchWords.widthLayers} />
+      <Separator className="sep vertical" aria-label={benchWords.layersPanelWidth} />
       <Panel id="main" minSize={420}>
         {beside ? (
           <Group key="beside" orientation="horizontal" {...side}>
             <Panel id="stage" minSize={360} defaultSize="55">
               <StagePart env={env} />
             </Panel>
-            <Separator className="sep vertical" aria-label={benchWords.widthDrawer} />
+            <Separator className="sep vertical" aria-label={benchWords.drawerWidth} />
             <Panel id="drawer" minSize={320} defaultSize="45">
               <DrawerPart env={env} />
             </Panel>
@@ -171,7 +171,7 @@ const Panels = ({ env }: EnvProps) => {
             <Panel id="stage" minSize={220} defaultSize="60">
               <StagePart env={env} />
             </Panel>
-            <Separator className="sep horizontal" aria-label={benchWords.heightDrawer} />
+            <Separator className="sep horizontal" aria-label={benchWords.drawerHeight} />
             <Panel
               id="drawer"
               minSize={90}
@@ -185,7 +185,7 @@ const Panels = ({ env }: EnvProps) => {
           </Group>
         )}
       </Panel>
-      <Separator className="sep vertical" aria-label={benchWords.widthTry} />
+      <Separator className="sep vertical" aria-label={benchWords.tryPanelWidth} />
       <Panel id="try" minSize={220} defaultSize={306} maxSize={640}>
         <TryPart env={env} />
       </Panel>

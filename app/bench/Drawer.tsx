@@ -111,7 +111,7 @@ const SheetTools = () => {
       />
       <Check
         className="only"
-        words={benchWords.onlyDifferences}
+        words={benchWords.differencesOnly}
         checked={only}
         onSwitch={showOnly}
       />
@@ -138,8 +138,8 @@ const DrawerTools = () => {
       {!(wide && beside) && (
         <Tool
           icon={folded ? "up" : "down"}
-          label={folded ? benchWords.unfoldDrawer : benchWords.foldDrawer}
-          title={benchWords.withKey(folded ? benchWords.unfoldDrawer : benchWords.foldDrawer)}
+          label={folded ? benchWords.expandDrawer : benchWords.collapseDrawer}
+          title={benchWords.withKey(folded ? benchWords.expandDrawer : benchWords.collapseDrawer)}
           aria-expanded={!folded}
           onClick={() => fold(!folded)}
         />
@@ -186,7 +186,7 @@ export const Drawer = memo(function Drawer({ env }: { env: LayoutEnv }) {
         </div>
         <Tab.Content className="drawer-body">
           <Tab.Pane eventKey={tab}>
-            <Suspense fallback={<p className="drawer-empty">{benchWords.drawing}</p>}>
+            <Suspense fallback={<p className="drawer-empty">{benchWords.loading}</p>}>
               <DrawerBody tab={tab} env={env} />
             </Suspense>
           </Tab.Pane>

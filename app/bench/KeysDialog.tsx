@@ -24,18 +24,18 @@ const clipboard: readonly Line[] = [
   ["Ctrl+Shift+V", benchWords.pasteLayersPlace],
 ];
 const pointer: readonly Line[] = [
-  [benchWords.altDrag, benchWords.dragCopy],
-  [benchWords.shiftDrag, benchWords.keepOneDirectionOn],
-  [benchWords.altOnHandles, benchWords.aboutMiddleOnCorner],
-  [benchWords.ctrlDrag, benchWords.letNothingCatch],
-  [benchWords.altPointing, benchWords.showDistances],
-  [benchWords.ctrlClick, benchWords.chooseInnermostLayer],
-  [benchWords.doubleClick, benchWords.goFurtherOnText],
+  [benchWords.altDrag, benchWords.dragDuplicate],
+  [benchWords.shiftDrag, benchWords.moveAlongOneAxis],
+  [benchWords.altOnHandles, benchWords.resizeFromCentreCorner],
+  [benchWords.ctrlDrag, benchWords.turnOffSnapping],
+  [benchWords.altHover, benchWords.showDistances],
+  [benchWords.ctrlClick, benchWords.selectInnermostLayer],
+  [benchWords.doubleClick, benchWords.selectInsideGroupEdit],
 ];
 const lanes: readonly Line[] = [
-  [benchWords.homeEnd, benchWords.onPlayheadBeginningEnd],
-  [benchWords.leftRight, benchWords.onBarDelayAlt],
-  [benchWords.ctrlWheel, benchWords.zoomShiftGoAlong],
+  [benchWords.homeEnd, benchWords.playheadGoStartGo],
+  [benchWords.leftRight, benchWords.barChangeDelayWith],
+  [benchWords.ctrlWheel, benchWords.zoomWithShiftScroll],
 ];
 
 const sections: readonly { readonly title: string; readonly lines: readonly Line[] }[] = [
@@ -62,11 +62,11 @@ export const KeysDialog = () => {
     <Modal show onHide={close} size="lg" aria-labelledby="keys-title">
       <Modal.Header closeButton>
         <Modal.Title as="h2" id="keys-title">
-          {benchWords.keys}
+          {benchWords.keyboardShortcuts}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <Check words={benchWords.lettersAloneAreKeys} checked={letters} onSwitch={setLetters} />
+        <Check words={benchWords.useSingleLettersAs} checked={letters} onSwitch={setLetters} />
         {sections.map(({ title, lines }) => (
           <section key={title}>
             <h3 className="caption">{title}</h3>

@@ -23,7 +23,7 @@ const PieceName = () => {
     <h1 className="bar-name" tabIndex={-1}>
       <EditableName
         name={name}
-        label={benchWords.namePiece}
+        label={benchWords.pieceName}
         className="strong"
         begins={isFresh}
         onEnd={() => memory.named()}
@@ -50,8 +50,8 @@ export const TopBar = memo(function TopBar() {
         <PieceName key="piece" />,
       ]}
     >
-      <Tool title={benchWords.keysInTopBar} onClick={() => openDialog({ kind: "keys" })}>
-        {benchWords.keys}
+      <Tool title={benchWords.shortcutsKey} onClick={() => openDialog({ kind: "keys" })}>
+        {benchWords.shortcuts}
       </Tool>
       <LinkButton size="sm" to={`${home}/play${kind === "screen" ? `/${id}` : ""}`}>
         {benchWords.play}

@@ -89,8 +89,8 @@ describe("the sheet's rows", () => {
     const all = rows("trip-settings", "bicycle");
     expect(all.slice(0, 4).map((r) => r.label)).toEqual([
       "component",
-      "starts with Checked",
-      "starts with Contact",
+      "Initial Checked",
+      "Initial Contact",
       "Label",
     ]);
     const start = all.find((r) => r.key === `${TRAIT}checked`);
@@ -108,7 +108,7 @@ describe("the sheet's rows", () => {
     });
     expect(readCell(project, start, "perhaps", undefined)).toMatchObject({
       ok: false,
-      error: "one of no, yes",
+      error: "Use one of: no, yes",
     });
   });
 
@@ -124,7 +124,7 @@ describe("the sheet's rows", () => {
     });
     expect(readCell(project, width, "wide", 100)).toMatchObject({
       ok: false,
-      error: expect.stringContaining("or fit, or stretch") as string,
+      error: expect.stringContaining("fit or stretch") as string,
     });
     expect(cellOf(project, p, p.layers.knob as never, width, restingVariant(p)).text).toBe("28");
   });

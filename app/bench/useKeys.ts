@@ -38,7 +38,7 @@ const pasteText = ({ arranging, edits, insert }: BenchHands, text: string, inPla
   if (text === "" || arranging.paste(text, inPlace)) return;
   if (!svgText.test(text))
     insert.layer("text", { text: cutText(text, 5000), size: 16 }, { width: 60, height: 20 });
-  else if (text.length > maxSvg) edits.note(benchWords.drawingWasNotTaken(maxSvg / 1e6));
+  else if (text.length > maxSvg) edits.note(benchWords.drawingWasNotAdded(maxSvg / 1e6));
   else
     void insert.svg(text, benchWords.drawingInUseKeys).then((note) => {
       if (note !== null) edits.note(note);

@@ -29,7 +29,7 @@ const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next) => {
   res
     .status(status)
     .type("text/plain")
-    .send(status === 400 ? "This address cannot be read." : "Nubble ran into a fault of its own.");
+    .send(status === 400 ? "This address cannot be read." : "Nubble hit an error.");
 };
 
 /** Everything a request goes through, in its order. */

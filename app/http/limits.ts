@@ -14,7 +14,7 @@ const many = (count: number, seconds: number, applies: (req: Request) => boolean
     skip: (req) => !applies(req),
     // the same form as other answers to a save, so that the window waits and tries again
     handler: (_req, res) => {
-      res.status(429).json({ kind: "away", reason: httpWords.tooMuchWasAsked });
+      res.status(429).json({ kind: "away", reason: httpWords.tooManyRequestsOnce });
     },
   });
 
@@ -37,5 +37,5 @@ export const bodyLimit: RequestHandler = (req, res, next) => {
     return;
   }
   res.setHeader(httpWords.connection, "close");
-  res.status(413).json({ kind: "refused", reason: httpWords.moreThanMbCannot(LARGEST_BODY / 1e6) });
+  res.status(413).json({ kind: "refused", reason: httpWords.requestCanBeUp(LARGEST_BODY / 1e6) });
 };

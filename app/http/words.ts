@@ -2,12 +2,12 @@
 export const httpWords = {
   // hosts.ts
   nubbleNotReachedUnder:
-    "Nubble is not reached under this name. Start it with --allow-host to let it be.",
+    "Nubble does not answer under this name. To allow it, start with --allow-host.",
   pagesOtherSitesCannot: "Pages of other sites cannot use Nubble.",
   thisAddressCannotBe: "This address cannot be read.",
 
   // limits.ts
-  tooMuchWasAsked: "too much was asked for at once",
+  tooManyRequestsOnce: "too many requests at once",
   connection: "Connection",
-  moreThanMbCannot: (largestBody: number) => `more than ${largestBody} MB cannot be sent at once`,
+  requestCanBeUp: (largestBody: number) => `a request can be up to ${largestBody} MB`,
 };

@@ -51,8 +51,8 @@ export const findIcons = (icons: readonly CatalogueIcon[], text: string): Catalo
 };
 
 const foundWords = (count: number): string => {
-  if (count === 0) return partsWords.noIconHasSuch;
-  if (count > MOST) return partsWords.iconsTypeMoreSee(count);
+  if (count === 0) return partsWords.noIconsFoundTry;
+  if (count > MOST) return partsWords.iconsKeepTypingNarrow(count);
   return count === 1 ? partsWords.n1Icon : partsWords.iconsFound(count);
 };
 
@@ -143,8 +143,8 @@ const Icons = ({ chosen, find, onPick, onTaken }: IconsProps) => {
         ))}
       </div>
       <p className="note" role="status">
-        {failed && partsWords.iconsCouldNotBe}
-        {!failed && (all === null ? partsWords.fetchingIcons : foundWords(found.length))}
+        {failed && partsWords.couldNotLoadIcons}
+        {!failed && (all === null ? partsWords.loadingIcons : foundWords(found.length))}
       </p>
     </>
   );
@@ -174,7 +174,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
         accept={pictureTypes.join(",")}
         onFiles={([file]) => void take(file)}
       >
-        {busy ? partsWords.sending : partsWords.chooseFileInAssetPart}
+        {busy ? partsWords.uploading : partsWords.chooseFileNoImages}
       </FileButton>
       {trouble !== null && (
         <p className="refusal" role="alert">
@@ -184,7 +184,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
       {pictures.length === 0 && trouble === null && (
         <p className="note">{partsWords.noPicturesThisProject}</p>
       )}
-      <div className="picture-grid" role="listbox" aria-label={partsWords.pictures}>
+      <div className="picture-grid" role="listbox" aria-label={partsWords.images}>
         {pictures.map((p) => (
           <button
             key={p.id}

@@ -76,7 +76,7 @@ export const ColourPart = ({ colour, onPick }: { colour: string; onPick: (c: str
       <div className="colour-line">
         <Form.Select
           className="word"
-          aria-label={partsWords.notation}
+          aria-label={partsWords.colourFormat}
           value={notation}
           onChange={(e) => {
             setNotation(e.target.value as Notation);

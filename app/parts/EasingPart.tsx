@@ -40,7 +40,7 @@ const offered: readonly {
 }[] = [
   ...cssWords.map((w) => ({ value: w, words: w, easing: w })),
   ...namedCurves.map(({ name, easing }) => ({ value: name, words: name, easing })),
-  { value: BEZIER, words: partsWords.bZier, easing: bezier },
+  { value: BEZIER, words: partsWords.cubicBZier, easing: bezier },
 ];
 const choices = offered.map((o) => ({ ...o, mark: <CurveMark easing={o.easing} /> }));
 
@@ -81,7 +81,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
           />
           <Form.Select
             className="word"
-            aria-label={partsWords.jumpsAt}
+            aria-label={partsWords.jumpPosition}
             value={easing.jump}
             onChange={(e) => {
               const jump = e.target.value as typeof easing.jump;
@@ -108,11 +108,11 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             min={1}
             max={8}
             step={1}
-            unit={partsWords.timesUp}
+            unit={partsWords.timesFirstRebound}
             onChange={(times) => onChange({ ...easing, times: Math.round(times) })}
           />
           <NumberField
-            label={partsWords.comesUpPerCent}
+            label={partsWords.firstReboundPerCent}
             value={Math.round(easing.keeps * 100)}
             min={1}
             max={90}
@@ -127,7 +127,7 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
         <>
           <span>{partsWords.by}</span>
           <NumberField
-            label={partsWords.windsUpByPer}
+            label={partsWords.windUpPerCent}
             value={Math.round(easing.back * 100)}
             min={0}
             max={100}
@@ -145,8 +145,8 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
         <>
           <span>{partsWords.inTime}</span>
           <NumberField
-            label={partsWords.timeOfSpring}
-            title={partsWords.untilWithinThousandth}
+            label={partsWords.springDurationMilliseconds}
+            title={partsWords.untilStaysWithinEnd}
             value={time}
             min={40}
             max={20_000}
@@ -155,13 +155,13 @@ const Numbers = ({ easing, onChange }: { easing: Easing; onChange: (e: Easing) =
             onChange={(ms) => set(ms, bounciness)}
           />
           <NumberField
-            label={partsWords.bouncinessSpringPerCent}
-            title={partsWords.n0ComesRestWithout}
+            label={partsWords.springBouncePerCent}
+            title={partsWords.settlesWithoutOvershoot}
             value={Math.round(hundredth(bounciness) * 100)}
             min={-90}
             max={97}
             step={2}
-            unit={partsWords.bouncy}
+            unit={partsWords.bounce}
             onChange={(n) => set(time, n / 100)}
           />
         </>

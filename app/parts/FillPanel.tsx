@@ -16,7 +16,7 @@ const words: Readonly<Record<Kind, string>> = {
   colour: partsWords.colour,
   linear: partsWords.linear,
   radial: partsWords.radial,
-  picture: partsWords.picture,
+  picture: partsWords.image,
   token: partsWords.token,
 };
 
@@ -76,7 +76,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
       onKeyDown={onKeyDown}
     >
       <Tabs
-        label={partsWords.kindFill}
+        label={partsWords.fillType}
         value={kind}
         tabs={kinds.map((k) => ({ value: k, words: words[k] }))}
         onOpen={go}
@@ -94,7 +94,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
               onPick={(id) => onLive({ ...picture, picture: id })}
             />
             <label className="gradient-line">
-              {partsWords.fit}
+              {partsWords.imageFit}
               <Form.Select
                 className="word"
                 value={picture.fit}
@@ -110,7 +110,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
         {kind === "token" && (
           <>
             <TokenPart type={type} said={said} onPick={onLive} />
-            <p className="note">{partsWords.tokensAreMadeOn}</p>
+            <p className="note">{partsWords.createTokensSystemPage}</p>
           </>
         )}
       </div>

@@ -145,25 +145,25 @@ const Direction = ({ gradient, onChange }: Props) => {
     <>
       <Percent
         words={partsWords.centre}
-        label={partsWords.centreAcross}
+        label={partsWords.centreX}
         value={centre[0]}
         onChange={(n) => putCentre([n, centre[1]])}
       />
       <Percent
-        words={partsWords.down}
-        label={partsWords.centreDown}
+        words={partsWords.y}
+        label={partsWords.centreY}
         value={centre[1]}
         onChange={(n) => putCentre([centre[0], n])}
       />
       <Percent
-        words={partsWords.reach}
-        label={partsWords.reachAcross}
+        words={partsWords.radius}
+        label={partsWords.radiusX}
         value={radii[0]}
         onChange={(n) => putRadii([n, radii[1]])}
       />
       <Percent
-        words={partsWords.down}
-        label={partsWords.reachDown}
+        words={partsWords.y}
+        label={partsWords.radiusY}
         value={radii[1]}
         onChange={(n) => putRadii([radii[0], n])}
       />
@@ -202,9 +202,9 @@ export const GradientPart = ({ gradient, onChange }: Props) => {
       />
       <div className="gradient-line">
         <label>
-          {partsWords.stopAt}
+          {partsWords.stopPosition}
           <NumberField
-            label={partsWords.placeStop}
+            label={partsWords.stopPosition2}
             value={Math.round(stop.at * 100)}
             min={0}
             max={100}
@@ -217,7 +217,7 @@ export const GradientPart = ({ gradient, onChange }: Props) => {
           {partsWords.removeStop}
         </Button>
         <Button variant="link" size="sm" onClick={turn}>
-          {partsWords.turnRound}
+          {partsWords.reverse}
         </Button>
       </div>
       <div className="gradient-line">

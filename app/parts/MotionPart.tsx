@@ -53,7 +53,7 @@ export const MotionPart = ({
       />
       {(motion.kind === "slide" || motion.kind === "push") && (
         <Pick
-          label={partsWords.where}
+          label={partsWords.direction}
           value={motion.to ?? "left"}
           options={directions.map((d) => ({ value: d, words: d }))}
           onPick={(to) => onChange({ ...motion, to })}
@@ -67,7 +67,7 @@ export const MotionPart = ({
               value={motion.token ?? own}
               broken={motion.token !== undefined && !said}
               options={[
-                { value: own, words: partsWords.ownTime },
+                { value: own, words: partsWords.custom },
                 ...named.map((t) => ({ value: t.id, words: t.name })),
               ]}
               onPick={setToken}

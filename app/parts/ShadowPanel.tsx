@@ -55,7 +55,7 @@ export const ShadowList = ({
               onChange={(n) => change(i, { [key]: n })}
             />
           ))}
-          <label title={partsWords.insideLayer}>
+          <label title={partsWords.drawShadowInsideLayer}>
             <Form.Check.Input
               checked={s.inner ?? false}
               onChange={(e) => {
@@ -70,7 +70,7 @@ export const ShadowList = ({
                 );
               }}
             />{" "}
-            {partsWords.inner}
+            {partsWords.inset}
           </label>
           <Tool
             size="sm"

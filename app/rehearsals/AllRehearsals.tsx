@@ -19,9 +19,9 @@ type Results = Readonly<Record<Id, Readonly<Record<Id, Failure | null>>>>;
 type Going = "no" | "runs" | "done" | "stopped";
 
 const countWords = (run: number, failed: number, all: number): string => {
-  if (run === 0) return allRehearsalsWords.run(all);
-  if (failed > 0) return allRehearsalsWords.fail(failed, all);
-  return run < all ? allRehearsalsWords.ran(run, all) : allRehearsalsWords.pass(all);
+  if (run === 0) return allRehearsalsWords.notRun(all);
+  if (failed > 0) return allRehearsalsWords.failed(failed, all);
+  return run < all ? allRehearsalsWords.ran(run, all) : allRehearsalsWords.allPassed(all);
 };
 
 const Line = ({
@@ -49,7 +49,7 @@ const Line = ({
               f && (
                 <li key={r.id}>
                   <strong>{r.name}</strong>
-                  {allRehearsalsWords.stepAfterMs(f.step, f.at, f.why)}
+                  {allRehearsalsWords.stepMs(f.step, f.at, f.why)}
                 </li>
               )
             );

@@ -8,7 +8,7 @@ import { routesWords } from "./words";
  */
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const asset = await readAsset(params.hash);
-  if (!asset) return new Response(routesWords.thereNoSuchFile, { status: 404 });
+  if (!asset) return new Response(routesWords.fileNotFound, { status: 404 });
   return new Response(new Uint8Array(asset.bytes), {
     headers: { "Content-Type": asset.type, "Cache-Control": "public, max-age=31536000, immutable" },
   });

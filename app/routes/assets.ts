@@ -17,7 +17,7 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     return refuse(routesWords.fileMustBeSent, 415);
   try {
     if (!(await projectLog().exists(params.projectId)))
-      return refuse(routesWords.thereNoSuchProject, 404);
+      return refuse(routesWords.projectNotFound, 404);
     const bytes = await readBody(request, LARGEST_PICTURE);
     if (bytes === null) return refuse(routesWords.fileLargerThanMb(LARGEST_PICTURE / 1e6), 413);
     const answer = await storeAsset(bytes);
@@ -26,6 +26,6 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     const trouble = troubleOf(error);
     if (trouble) return refuse(trouble, 503);
     console.error(error);
-    return refuse(routesWords.serverRanIntoFault, 422);
+    return refuse(routesWords.serverHitError, 422);
   }
 };

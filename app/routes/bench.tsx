@@ -23,8 +23,8 @@ export default function BenchRoute({ params }: Route.ComponentProps) {
   const env = useEnv(assets);
   if (!isThere) {
     return (
-      <Plain title={routesWords.thereNoSuchPiece}>
-        <p>{routesWords.hasNoComponentOr(name)}</p>
+      <Plain title={routesWords.pieceNotFound}>
+        <p>{routesWords.hasNoComponentScreen(name)}</p>
         <LinkButton to={`/projects/${session.id}`}>{routesWords.back(name)}</LinkButton>
       </Plain>
     );

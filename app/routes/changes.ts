@@ -64,6 +64,6 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
     console.error(error);
     if (error instanceof ProjectDamaged)
       return answer({ kind: "away", reason: routesWords.projectCannotBeRead });
-    return refuse(routesWords.serverRanIntoFault, 422);
+    return refuse(routesWords.serverHitError, 422);
   }
 };

@@ -56,7 +56,7 @@ export const action = async ({ request }: Route.ActionArgs) => {
   const parsed = newProjectRequest.safeParse(form);
   if (!parsed.success)
     return data(
-      { error: parsed.error.issues[0]?.message ?? routesWords.giveProjectName },
+      { error: parsed.error.issues[0]?.message ?? routesWords.enterNameProject },
       { status: 422 },
     );
   const id = newId();
@@ -82,7 +82,7 @@ const DamagedTile = ({ name, reason }: { name: string; reason: string }) => (
       <span className="quiet">{routesWords.cannotBeRead}</span>
     </span>
     <span className="tile-name">{name}</span>
-    <span className="refusal">{routesWords.damagedNothingWasChanged(reason)}</span>
+    <span className="refusal">{routesWords.damagedProjectWasNot(reason)}</span>
   </div>
 );
 
@@ -117,10 +117,10 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
               aria-describedby="project-error"
             />
             <Button type="submit" disabled={busy}>
-              {routesWords.make}
+              {routesWords.createProject}
             </Button>
             <Button variant="outline-secondary" onClick={() => setMaking(false)}>
-              {routesWords.notNow}
+              {routesWords.cancel}
             </Button>
             <span id="project-error" className="refusal" role="alert">
               {actionData?.error}
@@ -128,7 +128,7 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
           </Form>
         )}
         {loaderData.projects.length === 0 && (
-          <p className="quiet">{routesWords.noProjectsYetMake}</p>
+          <p className="quiet">{routesWords.noProjectsYetCreate}</p>
         )}
         <ul className="tiles">
           {loaderData.projects.map((p) => (
@@ -146,7 +146,7 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
                   </span>
                   <span className="tile-name">{p.name}</span>
                   <span className="quiet small-text">
-                    {routesWords.changed(
+                    {routesWords.editedThereNoPage(
                       number(p.components, "component"),
                       number(p.screens, "screen"),
                       when(p.changedAt),

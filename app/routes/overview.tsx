@@ -69,17 +69,17 @@ const TileMenu = ({
     ...(piece.kind === "screen" && !start
       ? [
           {
-            words: routesWords.startPrototypeHere,
+            words: routesWords.useAsStartScreen,
             run: () => session.run((project) => setStart(project, piece.id)),
           },
         ]
       : []),
     { words: routesWords.duplicate, run: duplicate },
-    { words: routesWords.remove, run: remove },
+    { words: routesWords.delete, run: remove },
   ];
   return (
     <Dropdown align="end">
-      <Dropdown.Toggle variant="tool" size="sm" aria-label={routesWords.more(piece.name)}>
+      <Dropdown.Toggle variant="tool" size="sm" aria-label={routesWords.actions(piece.name)}>
         …
       </Dropdown.Toggle>
       <Dropdown.Menu>
@@ -139,8 +139,8 @@ const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => 
     });
   return (
     <Notice
-      text={rules ? routesWords.wasDuplicated(of, rules) : routesWords.wasDuplicatedOf(of)}
-      {...(rules ? { action: { label: routesWords.withoutThem, run: withoutRules } } : {})}
+      text={rules ? routesWords.duplicatedWith(of, rules) : routesWords.duplicated(of)}
+      {...(rules ? { action: { label: routesWords.removeRules, run: withoutRules } } : {})}
       onClose={onClose}
     />
   );
@@ -149,12 +149,12 @@ const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => 
 const sections = [
   {
     kind: "component",
-    title: routesWords.components,
+    title: routesWords.componentsNoComponentsYet,
     empty: routesWords.nothingHereYetComponent,
   },
   {
     kind: "screen",
-    title: routesWords.screens,
+    title: routesWords.screensNoScreensYet,
     empty: routesWords.noScreensYetScreen,
   },
 ] as const;
@@ -167,7 +167,7 @@ const ProjectName = () => {
     <h1 className="bar-name" tabIndex={-1}>
       <EditableName
         name={name}
-        label={routesWords.nameProject}
+        label={routesWords.projectName}
         className="strong"
         onName={(text) =>
           session.run(() => ({ label: routesWords.renameText(text), ops: [set(["name"], text)] }))
@@ -247,7 +247,7 @@ export default function Overview() {
       {removed !== null && (
         <UndoNotice
           key={removed}
-          text={routesWords.wasRemoved(removed)}
+          text={routesWords.deleted(removed)}
           onClose={() => setRemoved(null)}
         />
       )}

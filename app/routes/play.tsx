@@ -54,12 +54,12 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   }, []);
   return (
     <div className="play">
-      <nav className="play-list" aria-label={routesWords.screens}>
+      <nav className="play-list" aria-label={routesWords.screensNoScreensYet}>
         <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">
           {routesWords.backTo(project.pieces[screen]?.name)}
         </Link>
         <h1 className="caption" tabIndex={-1}>
-          {routesWords.screens}
+          {routesWords.screensNoScreensYet}
         </h1>
         <ListGroup as="ul" variant="flush">
           {piecesOf(project, "screen").map((s) => (
@@ -82,7 +82,7 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
           title={routesWords.restartR}
           onClick={() => player.current?.restart()}
         >
-          {routesWords.startAgain}
+          {routesWords.restart}
         </Tool>
       </nav>
       <main className="play-stage" id="content">
@@ -105,14 +105,12 @@ export default function Play({ params }: Route.ComponentProps) {
     return (
       <Plain
         title={
-          params.pieceId === undefined
-            ? routesWords.thereNothingPlayYet
-            : routesWords.thereNoSuchScreen
+          params.pieceId === undefined ? routesWords.nothingPlayYet : routesWords.screenNotFound
         }
       >
         <p>
           {params.pieceId === undefined
-            ? routesWords.prototypeStartsOnScreen
+            ? routesWords.prototypeNeedsScreenCreate
             : routesWords.screenMayHaveBeen}
         </p>
         <LinkButton to={`/projects/${session.id}`}>{routesWords.back(project.name)}</LinkButton>

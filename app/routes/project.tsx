@@ -7,7 +7,7 @@ import { routesWords } from "./words";
 
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const snapshot = await withDatabase(() => projectLog().read(params.projectId));
-  if (!snapshot) throw data(routesWords.thereNoProjectAt, { status: 404 });
+  if (!snapshot) throw data(routesWords.thereNoProjectAddress, { status: 404 });
   return { ...snapshot, id: params.projectId };
 };
 

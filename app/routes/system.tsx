@@ -35,7 +35,7 @@ export default function System() {
         <h1 tabIndex={-1}>{routesWords.tokens(project.name)}</h1>
         <section aria-labelledby="tidy">
           <h2 id="tidy">
-            <Icon name="filter" size={14} /> {routesWords.tidy}
+            <Icon name="filter" size={14} /> {routesWords.suggestions}
           </h2>
           <Findings />
         </section>

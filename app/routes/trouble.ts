@@ -12,14 +12,14 @@ export const withDatabase = async <T>(work: () => Promise<T>): Promise<T> => {
   } catch (error) {
     if (error instanceof ProjectDamaged) {
       console.error(error);
-      throw data(routesWords.thisProjectCannotBe(error.reason), { status: 500 });
+      throw data(routesWords.projectCannotBeRead2(error.reason), { status: 500 });
     }
     const trouble = troubleOf(error);
     if (!trouble) throw error;
     const what =
       trouble === "the disk is full"
         ? routesWords.diskNubblesDatabaseOn
-        : routesWords.nubblesDatabaseDoesNot;
-    throw data(routesWords.nothingLostWhatWas(what), { status: 503 });
+        : routesWords.databaseNotResponding;
+    throw data(routesWords.savedWorkSafeUnsaved(what), { status: 503 });
   }
 };

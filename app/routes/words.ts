@@ -1,33 +1,33 @@
 /** What people read in routes. */
 export const routesWords = {
   // asset.ts
-  thereNoSuchFile: "there is no such file",
+  fileNotFound: "file not found",
 
   // assets.ts
   fileMustBeSent: "a file must be sent as application/octet-stream",
-  thereNoSuchProject: "there is no such project",
+  projectNotFound: "project not found",
   fileLargerThanMb: (largestPicture: number) => `the file is larger than ${largestPicture} MB`,
-  serverRanIntoFault: "the server ran into a fault of its own over it",
+  serverHitError: "the server hit an error",
 
   // trouble.ts
-  thisProjectCannotBe: (reason: string) =>
-    `This project cannot be read: ${reason}. Nothing of it was changed, and other projects are not affected.`,
+  projectCannotBeRead2: (reason: string) =>
+    `This project cannot be read: ${reason}. It was not changed, and other projects are not affected.`,
   diskNubblesDatabaseOn: "The disk that Nubble's database is on is full",
-  nubblesDatabaseDoesNot: "Nubble's database does not answer at the moment",
-  nothingLostWhatWas: (what: string) =>
-    `${what}. Nothing is lost: what was saved is in it, and what was not is kept in this browser. Try again in a moment.`,
+  databaseNotResponding: "The database is not responding",
+  savedWorkSafeUnsaved: (what: string) =>
+    `${what}. Saved work is safe, and unsaved changes are kept in this browser. Try again in a moment.`,
 
   // project.tsx
-  thereNoProjectAt: "There is no project at this address. It may have been removed.",
+  thereNoProjectAddress: "There is no project at this address. It may have been deleted.",
   nubble: (name: string) => `${name} · Nubble`,
   brand: "Nubble",
 
   // bench.tsx
   nubbleName: (name: undefined | string, projectName: undefined | string) =>
     `${name ? `${name} · ` : ""}${projectName ?? "Project"} · Nubble`,
-  thereNoSuchPiece: "There is no such piece",
-  hasNoComponentOr: (name: string) =>
-    `${name} has no component or screen at this address. It may have been removed; undo brings it back where that was done.`,
+  pieceNotFound: "Piece not found",
+  hasNoComponentScreen: (name: string) =>
+    `${name} has no component or screen at this address. It may have been deleted; undo restores it in the tab where that happened.`,
   back: (name: string) => `Back to ${name}`,
   openingBench: "Opening the bench",
 
@@ -40,65 +40,65 @@ export const routesWords = {
   // home.tsx
   projectsNubble: "Projects · Nubble",
   formCouldNotBe: "The form could not be read.",
-  giveProjectName: "Give the project a name.",
+  enterNameProject: "Enter a name for the project.",
   cannotBeRead: "cannot be read",
-  damagedNothingWasChanged: (reason: string) => `Damaged: ${reason}. Nothing of it was changed.`,
+  damagedProjectWasNot: (reason: string) => `Damaged: ${reason}. The project was not changed.`,
   projects: "Projects",
   newProject: "New project",
   name: "Name",
   harbourApp: "Harbour app",
-  make: "Make it",
-  notNow: "Not now",
-  noProjectsYetMake: "No projects yet. Make one to draw your first component.",
-  empty: "empty",
-  changed: (number: string, number2: string, when: string) =>
-    `${number}, ${number2} · changed ${when}`,
+  createProject: "Create project",
+  cancel: "Cancel",
+  noProjectsYetCreate: "No projects yet. Create one to draw your first component.",
+  empty: "Empty",
+  editedThereNoPage: (number: string, number2: string, when: string) =>
+    `${number}, ${number2} · edited ${when}`,
 
   // nothing.tsx
   thereNoPageAt:
-    "There is no page at this address. It may have been mistyped, or what it showed was removed.",
+    "There is no page at this address. Check the address; the page may also have been deleted.",
 
   // overview.tsx
   rename: "Rename",
-  startPrototypeHere: "Start the prototype here",
+  useAsStartScreen: "Use as start screen",
   duplicate: "Duplicate",
-  remove: "Remove",
-  more: (name: string) => `More for ${name}`,
+  delete: "Delete",
+  actions: (name: string) => `Actions for ${name}`,
   open: (name: string) => `Open ${name}`,
   variantRule: (variants: number, rules: number, start: boolean) =>
-    `${variants} variant${variants === 1 ? "" : "s"}, ${rules} rule${rules === 1 ? "" : "s"}${start ? " · start of the prototype" : ""}`,
-  wasDuplicated: (of: string, rules: number) =>
-    `${of} was duplicated with its ${rules === 1 ? "rule" : `${rules} rules`}.`,
-  wasDuplicatedOf: (of: string) => `${of} was duplicated.`,
-  withoutThem: "Without them",
-  components: "Components",
+    `${variants} variant${variants === 1 ? "" : "s"}, ${rules} rule${rules === 1 ? "" : "s"}${start ? " · start screen" : ""}`,
+  duplicatedWith: (of: string, rules: number) =>
+    `Duplicated ${of} with its ${rules === 1 ? "rule" : `${rules} rules`}.`,
+  duplicated: (of: string) => `Duplicated ${of}.`,
+  removeRules: "Remove the rules",
+  componentsNoComponentsYet: "Components",
   nothingHereYetComponent:
-    "Nothing here yet. A component is a part that is used again and again: a switch, a tab, a card.",
-  screens: "Screens",
+    "No components yet. A component is a part you use in many places: a switch, a tab, a card.",
+  screensNoScreensYet: "Screens",
   noScreensYetScreen:
-    "No screens yet. A screen holds copies of components, and its rules lead to other screens.",
-  nameProject: "Name of the project",
+    "No screens yet. A screen holds copies of components and links to other screens.",
+  projectName: "Project name",
   renameText: (text: string) => `Rename to ${text}`,
   component: "Component",
   screen: "Screen",
   system: "System",
   play: "Play",
   new: (kind: string) => `New ${kind}`,
-  wasRemoved: (removed: string) => `${removed} was removed.`,
+  deleted: (removed: string) => `Deleted ${removed}.`,
 
   // play.tsx
   prefersReducedMotionReduce: "(prefers-reduced-motion: reduce)",
   backTo: (name: undefined | string) => `← ${name ?? "Back"}`,
   restartR: "Restart (R)",
-  startAgain: "Start again",
-  thereNothingPlayYet: "There is nothing to play yet",
-  thereNoSuchScreen: "There is no such screen",
-  prototypeStartsOnScreen: "A prototype starts on a screen. Make one and place a component on it.",
-  screenMayHaveBeen: "The screen may have been removed.",
+  restart: "Restart",
+  nothingPlayYet: "Nothing to play yet",
+  screenNotFound: "Screen not found",
+  prototypeNeedsScreenCreate: "A prototype needs a screen. Create one and place components on it.",
+  screenMayHaveBeen: "The screen may have been deleted.",
 
   // system.tsx
   tokens: (name: string) => `Tokens of ${name}`,
-  tidy: "To tidy",
+  suggestions: "Suggestions",
   timingSheet: "Timing sheet",
 
   // system.tsx

@@ -9,7 +9,7 @@ const PATIENCE = 20_000;
 const outOfPatience = (): Promise<ReadSvg> =>
   new Promise((resolve) => {
     setTimeout(
-      () => resolve({ ok: false, error: servicesWords.takesLongerThanS(PATIENCE / 1000) }),
+      () => resolve({ ok: false, error: servicesWords.readingTakesLongerThan(PATIENCE / 1000) }),
       PATIENCE,
     );
   });

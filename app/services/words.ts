@@ -1,6 +1,6 @@
 /** What people read in services. */
 export const servicesWords = {
   // svg.ts
-  takesLongerThanS: (patience: number) => `it takes longer than ${patience} s to read`,
+  readingTakesLongerThan: (patience: number) => `reading it takes longer than ${patience} s`,
   cannotBeRead: "it cannot be read",
 };

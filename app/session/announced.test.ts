@@ -2,13 +2,13 @@ import { describe, expect, it } from "vitest";
 import { announced } from "./announced";
 
 const box = { label: "Insert Box" };
-const trait = { label: "New trait Alerts" };
+const trait = { label: "Add trait Alerts" };
 
 describe("what is told to those who do not see it", () => {
   it("tells what was done", () => {
     expect(announced({ undo: null, redo: null }, { undo: box, redo: null })).toBe("Insert Box");
     expect(announced({ undo: box, redo: null }, { undo: trait, redo: null })).toBe(
-      "New trait Alerts",
+      "Add trait Alerts",
     );
     expect(announced({ undo: box, redo: null }, { undo: { ...box }, redo: null })).toBe(
       "Insert Box",
@@ -17,7 +17,7 @@ describe("what is told to those who do not see it", () => {
 
   it("tells what was taken back, to the last", () => {
     expect(announced({ undo: trait, redo: null }, { undo: box, redo: trait })).toBe(
-      "Undone: New trait Alerts",
+      "Undone: Add trait Alerts",
     );
     expect(announced({ undo: box, redo: trait }, { undo: null, redo: box })).toBe(
       "Undone: Insert Box",
@@ -29,7 +29,7 @@ describe("what is told to those who do not see it", () => {
       "Redone: Insert Box",
     );
     expect(announced({ undo: box, redo: trait }, { undo: trait, redo: null })).toBe(
-      "Redone: New trait Alerts",
+      "Redone: Add trait Alerts",
     );
   });
 

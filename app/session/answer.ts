@@ -26,6 +26,6 @@ const final = [400, 413, 415, 422];
 export const readAnswer = ({ status, answer }: { status: number; answer: unknown }): SaveAnswer => {
   if (isAnswer(answer)) return answer;
   if (final.includes(status))
-    return { kind: "refused", reason: sessionWords.serverAnswered(status) };
-  return { kind: "away", reason: sessionWords.serverAnswered(status) };
+    return { kind: "refused", reason: sessionWords.serverReturnedError(status) };
+  return { kind: "away", reason: sessionWords.serverReturnedError(status) };
 };

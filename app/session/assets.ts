@@ -45,7 +45,7 @@ const nameOf = (file: File): string =>
   file.name
     .replace(/\.[^.]*$/, "")
     .slice(0, 100)
-    .trim() || sessionWords.picture;
+    .trim() || sessionWords.image;
 
 /**
  * Whether the browser itself can show a picture: a file may have a good beginning and broken
@@ -69,7 +69,7 @@ export const upload = async (session: Session, file: File): Promise<Uploaded> =>
   if (!font && !(await shows(file)))
     return {
       ok: false,
-      reason: sessionWords.wasNotTakenNo(file.name),
+      reason: sessionWords.wasNotAddedDamaged(file.name),
     };
   let answer: StoreAnswer;
   try {
@@ -83,16 +83,16 @@ export const upload = async (session: Session, file: File): Promise<Uploaded> =>
   } catch {
     return {
       ok: false,
-      reason: sessionWords.couldNotBeSent(file.name),
+      reason: sessionWords.couldNotUploadServer(file.name),
     };
   }
   if (answer.kind === "refused")
-    return { ok: false, reason: sessionWords.wasNotTakenName(file.name, answer.reason) };
+    return { ok: false, reason: sessionWords.wasNotAdded(file.name, answer.reason) };
   if (answer.kind === "picture") {
     const { kind: _, ...rest } = answer;
     const taken = takePicture(session.project, { name: nameOf(file), ...rest });
     if (taken.change && !session.edit(taken.change))
-      return { ok: false, reason: sessionWords.wasNotTakenName2(file.name) };
+      return { ok: false, reason: sessionWords.wasNotAdded2(file.name) };
     return {
       ok: true,
       kind: "picture",

@@ -59,7 +59,7 @@ describe("somebody else changes the same at the same moment", () => {
     pane.move(50, null, "Nudge");
     await pane.wait(200);
     expect(pane.words).toEqual([
-      expect.stringMatching(/“Nudge” is saved, but .* was removed meanwhile/),
+      expect.stringMatching(/“Nudge” is saved, but .* was deleted meanwhile/),
     ]);
     expect(pane.session.project.pieces["alert-switch"]).toBeUndefined();
     await other.listen();
@@ -103,7 +103,7 @@ describe("what was made offline", () => {
     expect(pane.session.aside).toMatchObject([
       { change: { label: "Mine" }, why: { kind: "conflict", clashes: [{ label: "Theirs" }] } },
     ]);
-    expect(pane.words).toEqual(["“Mine” was set aside: others changed the same meanwhile."]);
+    expect(pane.words).toEqual(["“Mine” was set aside: someone else changed the same place meanwhile."]);
     expect(pane.store.aside.size).toBe(1);
   });
 

@@ -79,7 +79,7 @@ const keptSchema = z.object({
   madeAt: z.number(),
   late: z.boolean(),
   place: count,
-  format: z.int().max(FORMAT, sessionWords.newerNubbleKept).optional(),
+  format: z.int().max(FORMAT, sessionWords.wasKeptNewerVersion).optional(),
 });
 
 /** What was kept as it would be kept today. */

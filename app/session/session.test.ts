@@ -112,9 +112,9 @@ describe("saving", () => {
     expect([pane.x, pane.session.redoLabel]).toEqual([9, null]);
     pane.session.cancel("choose");
     expect(pane.x).toBe(9);
-    pane.move(30, "there and back");
-    pane.move(9, "there and back");
-    pane.session.cancel("there and back");
+    pane.move(30, "alternate");
+    pane.move(9, "alternate");
+    pane.session.cancel("alternate");
     expect(pane.x).toBe(9);
     pane.session.undo();
     expect([pane.x, pane.said]).toEqual([4, []]);
@@ -130,7 +130,7 @@ describe("saving", () => {
     await pane.wait(5000);
     expect(pane.session.save).toEqual({
       kind: "waiting",
-      reason: "the server does not answer",
+      reason: "the server is not responding",
       changes: 2,
       kept: true,
     });
@@ -219,7 +219,7 @@ describe("a refusal", () => {
     expect(pane.session.aside).toHaveLength(1);
     expect(pane.session.project.pieces["alert-switch"]?.layers.knob?.parent).toBe("track");
     pane.session.useAside(pane.session.aside[0]?.changeId ?? "");
-    expect(pane.words.at(-1)).toMatch(/still cannot be made: .*inside itself/);
+    expect(pane.words.at(-1)).toMatch(/still cannot be saved: .*inside itself/);
   });
 });
 

@@ -145,7 +145,7 @@ export class Session {
   edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
     const result = accept(this.present, proposed);
     if (!result.ok) {
-      this.say({ text: sessionWords.notDone(result.error) });
+      this.say({ text: sessionWords.nothingChanged(result.error) });
       return false;
     }
     if (result.inverse.length === 0) return true;
@@ -243,7 +243,7 @@ export class Session {
     if (result.ok && result.inverse.length > 0) this.retrace(step, result, to);
     else if (!result.ok)
       this.say({
-        text: sessionWords.canNoLongerBe(step.label, word, result.error),
+        text: sessionWords.cannot(step.label, word, result.error),
       });
     this.tell();
   }
@@ -341,7 +341,7 @@ export class Session {
     if (!item) return false;
     const result = accept(this.present, item.change);
     if (!result.ok) {
-      this.say({ text: sessionWords.stillCannotBeMade(item.change.label, result.error) });
+      this.say({ text: sessionWords.stillCannotBeSaved(item.change.label, result.error) });
       return false;
     }
     // the edit is kept before what it was made from is forgotten
@@ -385,7 +385,7 @@ export class Session {
   /** Has the window loaded anew, once all that is not saved is kept. */
   private renew(): void {
     this.outdated = true;
-    this.trouble = sessionWords.nubbleWasRenewedThis;
+    this.trouble = sessionWords.nubbleWasUpdatedWindow;
     if (!this.keeper.atRisk) this.outside.reload();
     // where several servers run, the one that gives pages may be renewed last
     this.cancelSend();
@@ -528,7 +528,7 @@ export class Session {
     try {
       return readAnswer(await this.outside.send(body));
     } catch {
-      return { kind: "away", reason: sessionWords.serverDoesNotAnswer };
+      return { kind: "away", reason: sessionWords.serverNotResponding };
     }
   }
 
@@ -558,7 +558,7 @@ export class Session {
         break;
       case "unknown":
         for (const item of this.queue)
-          this.putAside(item, { kind: "refused", reason: sessionWords.thisProjectWasRemoved });
+          this.putAside(item, { kind: "refused", reason: sessionWords.projectWasDeleted });
         break;
     }
     this.tell();
@@ -597,7 +597,7 @@ export class Session {
     }
     if (answer.gone.length > 0) {
       this.say({
-        text: sessionWords.savedButWasRemoved(
+        text: sessionWords.savedButWasDeleted(
           change.label,
           placeWords(this.present, answer.gone[0] ?? []),
         ),
@@ -618,8 +618,8 @@ export class Session {
     this.replay();
     const because =
       why.kind === "refused"
-        ? sessionWords.wasNotTaken(why.reason)
-        : sessionWords.othersChangedSameMeanwhile;
+        ? sessionWords.wasRejected(why.reason)
+        : sessionWords.someoneElseChangedSame;
     this.say({ text: sessionWords.wasSetAside(changeWords(item.change), because) });
   }
 

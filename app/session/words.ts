@@ -1,67 +1,68 @@
 /** What people read in session. */
 export const sessionWords = {
   // answer.ts
-  serverAnswered: (status: number) => `the server answered ${status}`,
+  serverReturnedError: (status: number) => `the server returned an error (${status})`,
 
   // session.ts
-  notDone: (error: string) => `Not done: ${error}.`,
-  canNoLongerBe: (label: string, word: string, error: string) =>
-    `“${label}” can no longer be taken ${word === "Undo" ? "back" : "up again"}: ${error}.`,
-  stillCannotBeMade: (label: string, error: string) => `“${label}” still cannot be made: ${error}.`,
-  nubbleWasRenewedThis: "Nubble was renewed, and this window loads anew",
+  nothingChanged: (error: string) => `Nothing changed: ${error}.`,
+  cannot: (label: string, word: string, error: string) =>
+    `Cannot ${word.toLowerCase()} “${label}”: ${error}.`,
+  stillCannotBeSaved: (label: string, error: string) =>
+    `“${label}” still cannot be saved: ${error}.`,
+  nubbleWasUpdatedWindow: "Nubble was updated, and this window reloads",
   anotherWindowChangedAt: (place: string, more: string, label: string) =>
     `Another window changed ${place}${more} at the same time as you (“${label}”).`,
   useMine: "Use mine",
   useMineLabel: (label: string) => `Use mine: ${label}`,
-  serverDoesNotAnswer: "the server does not answer",
-  thisProjectWasRemoved: "this project was removed",
-  savedButWasRemoved: (label: string, place: string) =>
-    `“${label}” is saved, but ${place} was removed meanwhile. It will show when that is brought back.`,
-  wasNotTaken: (reason: string) => `it was not taken: ${reason}`,
-  othersChangedSameMeanwhile: "others changed the same meanwhile",
+  serverNotResponding: "the server is not responding",
+  projectWasDeleted: "this project was deleted",
+  savedButWasDeleted: (label: string, place: string) =>
+    `“${label}” is saved, but ${place} was deleted meanwhile. It shows again once that is restored.`,
+  wasRejected: (reason: string) => `it was rejected: ${reason}`,
+  someoneElseChangedSame: "someone else changed the same place meanwhile",
   wasSetAside: (change: string, because: string) => `${change} was set aside: ${because}.`,
 
   // assets.ts
-  picture: "Picture",
-  wasNotTakenNo: (name: string) =>
-    `“${name}” was not taken: it is no picture this browser can show, or it is broken.`,
-  couldNotBeSent: (name: string) =>
-    `“${name}” could not be sent: the server does not answer. Nothing was changed; try again.`,
-  wasNotTakenName: (name: string, reason: string) => `“${name}” was not taken: ${reason}.`,
-  wasNotTakenName2: (name: string) => `“${name}” was not taken.`,
+  image: "Image",
+  wasNotAddedDamaged: (name: string) =>
+    `“${name}” was not added: it is damaged, or not an image format this browser supports.`,
+  couldNotUploadServer: (name: string) =>
+    `Could not upload “${name}”: the server is not responding. Nothing was changed. Try again.`,
+  wasNotAdded: (name: string, reason: string) => `“${name}” was not added: ${reason}.`,
+  wasNotAdded2: (name: string) => `“${name}” was not added.`,
 
   // undoKeys.ts
   undo: "Undo",
   redo: "Redo",
 
   // SetAside.tsx
-  wasNotTakenReason: (reason: string) => `It was not taken: ${reason}.`,
+  rejected: (reason: string) => `Rejected: ${reason}.`,
   othersChangedSince: (first: string, labels: number, labels2: number) =>
     `Others changed it since: ${first}${labels > 3 ? ` and ${labels2} more` : ""}.`,
-  wouldChangeNothingAny: "It would change nothing any more.",
+  wouldNotChangeAnything: "It would not change anything now.",
   where: "Where",
   now: "Now",
   yours: "Yours",
   morePlaces: (rows: number) => `and ${rows} more places`,
-  made: (when: string, why: string) => `Made ${when}. ${why}`,
+  edited: (when: string, why: string) => `Edited ${when}. ${why}`,
   tryAgain: "Try again",
-  keepWhatThere: "Keep what is there",
+  keepCurrent: "Keep current",
   discard: "Discard",
   download: (label: string) => `Download: ${label}`,
   downloadInSetAside: "Download",
   editsSetAside: "Edits set aside",
-  nothingSetAsideAny: "Nothing is set aside any more.",
+  noEditsAreSet: "No edits are set aside.",
   theseEditsAreNot:
     "These edits are not in the project. They are kept in this browser until you choose.",
 
   // SaveMark.tsx
-  oneChange: "One change is",
+  change: "1 change is",
   changesAre: (n: number) => `${n} changes are`,
   keptThisBrowser: "kept in this browser",
-  onlyThisWindowLeave: "only in this window: leave it open",
-  notSavedYet: (reason: string, count: string, where: string) =>
-    `Not saved yet: ${reason}. ${count} ${where}.`,
-  tryNow: "Try now",
+  onlyWindowKeepOpen: "only in this window: keep it open",
+  notSaved: (reason: string, count: string, where: string) =>
+    `Not saved: ${reason}. ${count} ${where}.`,
+  retry: "Retry",
   n1EditSetAside: "1 edit set aside",
   editsSetAsideCount: (count: number) => `${count} edits set aside`,
   saved: "Saved",
@@ -75,10 +76,10 @@ export const sessionWords = {
 
   // ProjectBar.tsx
   nubble: "Nubble",
-  whereYouAre: "Where you are",
+  breadcrumb: "Breadcrumb",
 
   // pending.ts
-  newerNubbleKept: "a newer Nubble kept it",
+  wasKeptNewerVersion: "it was kept by a newer version of Nubble",
   redoCtrlShiftZ: (redo: string) => `Redo: ${redo} (Ctrl+Shift+Z)`,
   undone: (label: string) => `Undone: ${label}`,
   redone: (label: string) => `Redone: ${label}`,

@@ -27,7 +27,7 @@ export const Findings = () => {
               style={r.type === "colour" ? { background: value } : {}}
             />
             <span>
-              <span className="mono">{value}</span> {systemWords.saidPlaces(r.places.length)}
+              <span className="mono">{value}</span> {systemWords.usedPlaces(r.places.length)}
             </span>
             <Button
               variant="link"
@@ -37,7 +37,7 @@ export const Findings = () => {
                 session.run((now) => tokenFrom(now, r, name).change);
               }}
             >
-              {systemWords.makeToken}
+              {systemWords.createToken}
             </Button>
           </li>
         );
@@ -52,7 +52,7 @@ export const Findings = () => {
               session.run((now) => mergeTokens(now, group));
             }}
           >
-            {systemWords.makeThemOne}
+            {systemWords.mergeTokens}
           </Button>
         </li>
       ))}

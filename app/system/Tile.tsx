@@ -54,23 +54,23 @@ const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
   };
   const remove = () => {
     if (session.run((now) => removeToken(now, token))) {
-      onNote(systemWords.wasRemovedWhatWas(token.name));
+      onNote(systemWords.deletedValuesLinkedStay(token.name));
     }
   };
   return (
     <Dropdown align="end">
-      <Dropdown.Toggle variant="tool" size="sm" aria-label={systemWords.more(token.name)}>
+      <Dropdown.Toggle variant="tool" size="sm" aria-label={systemWords.actions(token.name)}>
         …
       </Dropdown.Toggle>
       <Dropdown.Menu>
         <Dropdown.Item as="button" type="button" onClick={onGroup}>
-          {systemWords.putIntoGroup}
+          {systemWords.setGroup}
         </Dropdown.Item>
         <Dropdown.Item as="button" type="button" onClick={alias}>
-          {systemWords.newAlias}
+          {systemWords.createAlias}
         </Dropdown.Item>
         <Dropdown.Item as="button" type="button" onClick={remove}>
-          {systemWords.remove}
+          {systemWords.delete}
         </Dropdown.Item>
       </Dropdown.Menu>
     </Dropdown>
@@ -90,7 +90,7 @@ const TokenHead = ({ token, uses }: { token: Token; uses: Uses }) => {
       {naming ? (
         <NameField
           value={token.name}
-          label={systemWords.nameToken}
+          label={systemWords.tokenName}
           onDone={(name) => {
             setNaming(false);
             if (name) session.run(changedToken(token.id, { name }));
@@ -155,7 +155,7 @@ export const Tile = ({ token, open, onOpen, onNote }: TileProps) => {
               {systemWords.group}{" "}
               <NameField
                 value={token.group || systemWords.group}
-                label={systemWords.groupToken}
+                label={systemWords.tokenGroup}
                 onDone={(group) => {
                   setGrouping(false);
                   if (group !== null) session.run(changedToken(token.id, { group }));

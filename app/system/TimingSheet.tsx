@@ -46,10 +46,10 @@ const Follows = ({ group: { token, nearest } }: { group: MotionGroup }) => {
   if (!nearest) return <span className="quiet">{systemWords.noMotionTokensYet}</span>;
   const { name } = nearest.token;
   if (nearest.off < ALIKE) {
-    return <span className="trouble">{systemWords.sameButDoesNot(name)}</span>;
+    return <span className="trouble">{systemWords.equalNotLinked(name)}</span>;
   }
-  if (nearest.off < NEAR) return <span className="trouble">{systemWords.nearly(name)}</span>;
-  return <span className="quiet">{systemWords.own}</span>;
+  if (nearest.off < NEAR) return <span className="trouble">{systemWords.close(name)}</span>;
+  return <span className="quiet">{systemWords.custom}</span>;
 };
 
 const Row = ({
@@ -76,7 +76,7 @@ const Row = ({
         <td>
           {!token && (
             <Form.Check.Input
-              aria-label={systemWords.chooseMs(lengthOf(value), easingText(value.easing))}
+              aria-label={systemWords.selectMs(lengthOf(value), easingText(value.easing))}
               checked={picked}
               onChange={onPick}
             />
@@ -112,10 +112,9 @@ const Row = ({
                     <li key={`${u.piece} ${u.rule} ${u.effect}`}>
                       <Link to={`/projects/${session.id}/pieces/${p.id}`}>{p.name}</Link>
                       {systemWords.rule(ruleText(project, p, r))}
-                      {own &&
-                        systemWords.ownTime(effectText(project, p, own), motionText(u.motion))}
+                      {own && systemWords.effect(effectText(project, p, own), motionText(u.motion))}
                       {u.effect === "back" &&
-                        systemWords.ownTime(systemWords.wayBack, motionText(u.motion))}
+                        systemWords.effect(systemWords.returnWord, motionText(u.motion))}
                     </li>
                   )
                 );
@@ -153,7 +152,7 @@ export const TimingSheet = () => {
     if (done) setPicked([]);
   };
   if (moving.length === 0)
-    return <p className="quiet small-text">{systemWords.noRuleMovesAnything}</p>;
+    return <p className="quiet small-text">{systemWords.noMotionProjectYet}</p>;
   return (
     <>
       <div className="timing-tools">
@@ -181,11 +180,11 @@ export const TimingSheet = () => {
             <b>{systemWords.chosenMotions(uses.length)}</b>
             <Form.Select
               className="word"
-              aria-label={systemWords.letThemFollow}
+              aria-label={systemWords.link}
               value=""
               onChange={(e) => follow(e.target.value)}
             >
-              <option value="">{systemWords.follow}</option>
+              <option value="">{systemWords.linkToken}</option>
               {tokens.map((t) => (
                 <option key={t.id} value={t.id}>
                   {t.name}
@@ -193,12 +192,12 @@ export const TimingSheet = () => {
               ))}
             </Form.Select>
             <Button variant="link" size="sm" onClick={() => setPicked([])}>
-              {systemWords.chooseNone}
+              {systemWords.clearSelection}
             </Button>
           </>
         ) : (
           <span className="quiet small-text">
-            {systemWords.differentMotionsThemTokens(
+            {systemWords.motionsLinkedTokens(
               groups.length,
               groups.filter((g) => g.token).length,
               tokens.length,
@@ -208,7 +207,7 @@ export const TimingSheet = () => {
         )}
         {outliers.length > 0 && chosen.length === 0 && (
           <Button variant="link" size="sm" onClick={() => setPicked(outliers.map((g) => g.key))}>
-            {systemWords.chooseThese}
+            {systemWords.selectThese}
           </Button>
         )}
       </div>
@@ -216,13 +215,13 @@ export const TimingSheet = () => {
         <thead>
           <tr>
             <th>
-              <span className="visually-hidden">{systemWords.chosen}</span>
+              <span className="visually-hidden">{systemWords.selected}</span>
             </th>
-            <th>{systemWords.takes}</th>
-            <th>{systemWords.course}</th>
+            <th>{systemWords.duration}</th>
+            <th>{systemWords.progress}</th>
             <th>{systemWords.curve}</th>
-            <th>{systemWords.where}</th>
-            <th>{systemWords.system}</th>
+            <th>{systemWords.used}</th>
+            <th>{systemWords.token}</th>
           </tr>
         </thead>
         <tbody>

@@ -5,7 +5,7 @@ import { tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
-import { defaultsOf, labelOf, property, styleKeys } from "#core/properties";
+import { defaultsOf, property, styleKeys, titleOf } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
 import { EasingPart } from "../parts/EasingPart";
 import { NumberField } from "../ui/fields/NumberField";
@@ -47,7 +47,7 @@ const StylePart = ({
       return (
         <Form.Select
           className="word"
-          aria-label={labelOf(key)}
+          aria-label={titleOf(key)}
           value={plainText(now(key))}
           onChange={(e) => set(e.target.value)}
         >
@@ -59,7 +59,7 @@ const StylePart = ({
     if (type?.is === "number")
       return (
         <NumberField
-          label={labelOf(key) ?? key}
+          label={titleOf(key)}
           value={now(key) as number}
           min={type.min}
           max={type.max}
@@ -73,7 +73,7 @@ const StylePart = ({
     <div className="style-part">
       {styleKeys.map((key) => (
         <label key={key}>
-          <span>{labelOf(key)}</span>
+          <span>{titleOf(key)}</span>
           {field(key)}
         </label>
       ))}
@@ -165,7 +165,7 @@ export const TokenEditor = ({
   return (
     <div className="token-editor">
       <label className="token-alias">
-        <span>{systemWords.takesValueFrom}</span>
+        <span>{systemWords.alias2}</span>
         <Form.Select
           className="word"
           value={alias ?? ""}
@@ -174,7 +174,7 @@ export const TokenEditor = ({
             else if (value !== undefined) onChange(value);
           }}
         >
-          <option value="">{systemWords.itself}</option>
+          <option value="">{systemWords.none}</option>
           {others.map((t) => (
             <option key={t.id} value={t.id}>
               {tokenWords(t)}
@@ -182,7 +182,7 @@ export const TokenEditor = ({
           ))}
         </Form.Select>
       </label>
-      {alias === null ? part() : <p className="note">{systemWords.changeThereOrLet}</p>}
+      {alias === null ? part() : <p className="note">{systemWords.editTokenChooseNone}</p>}
     </div>
   );
 };

@@ -11,10 +11,10 @@ export const uiWords = {
   dragReorderOrSpace: "Drag to reorder; or Space, then the arrow keys",
 
   // SearchPick.tsx
-  nothingName: "nothing of that name",
+  noMatches: "No matches",
 
   // Pick.tsx
-  removed: "removed",
+  deleted: "deleted",
 
   // SkipLink.tsx
   skipContent: "Skip to the content",

@@ -50,11 +50,11 @@ export const emptyLooks = ({ piece }: Inspected): Finding[] => {
           severity: "note",
           layers: Object.keys(look.changes).filter((id) => piece.layers[id]),
           rules: [],
-          text: checksWords.whatSaidWhereChanges(words),
+          text: checksWords.lookWhereChangesNothing(words),
           fix: {
-            label: checksWords.takeAway,
+            label: checksWords.deleteLook,
             change: {
-              label: checksWords.removeLookChangesNothing,
+              label: checksWords.deleteLookChangesNothing,
               ops: [remove(["pieces", piece.id, "looks", look.id])],
             },
           },
@@ -65,20 +65,20 @@ export const emptyLooks = ({ piece }: Inspected): Finding[] => {
 
 /** What a saying names and is not there. */
 const missingIn = ({ project }: Inspected, key: string, said: SpecifiedValue): string | null => {
-  if (isBound(said)) return project.tokens[said.token] ? null : checksWords.removedToken;
+  if (isBound(said)) return project.tokens[said.token] ? null : checksWords.deletedToken;
   if (typeof said === "object" && "fit" in said) return missingPicture(project, said.picture);
   if (typeof said !== "string" || said === "" || key.startsWith(OPTION)) return null;
   const type = property(key)?.type.is;
-  if (type === "asset") return project.assets[said] ? null : checksWords.removed(key);
-  if (type === "reference") return project.pieces[said] ? null : checksWords.removedComponent;
-  if (type === "family") return isHere(project, said) ? null : checksWords.fontWhichNotHere(said);
+  if (type === "asset") return project.assets[said] ? null : checksWords.deleted(key);
+  if (type === "reference") return project.pieces[said] ? null : checksWords.deletedComponent;
+  if (type === "family") return isHere(project, said) ? null : checksWords.fontWhichMissing(said);
   return null;
 };
 
 const missingPicture = (project: Project, picture: unknown): string | null =>
   typeof picture !== "string" || picture === "" || project.assets[picture]
     ? null
-    : checksWords.removedPicture;
+    : checksWords.deletedImage;
 
 const isHere = (project: Project, family: string): boolean =>
   families[family] !== undefined ||
@@ -102,7 +102,7 @@ export const missing = (subject: Inspected): Finding[] => {
           rules: [],
           text: checksWords.uses(layer.name, what, labelOf(key) ?? key),
           fix: {
-            label: checksWords.takeBack,
+            label: checksWords.reset,
             change: {
               label: checksWords.clear(labelOf(key) ?? key),
               ops: [remove(["pieces", piece.id, "looks", look.id, "changes", id, key])],
@@ -146,8 +146,8 @@ export const unpaired = ({ piece }: Inspected): Finding[] => {
         severity: "note",
         layers: [a.id, b.id],
         rules: [],
-        text: checksWords.takeTurnsAreNever(a.name, b.name),
-        fix: { label: checksWords.remove(b.name), change: removeLayers(piece, [b.id]) },
+        text: checksWords.areNeverVisibleSame(a.name, b.name),
+        fix: { label: checksWords.delete(b.name), change: removeLayers(piece, [b.id]) },
       });
     }
   return out;

@@ -19,7 +19,7 @@ const PLACES = 9;
 const COVERED = 0.1;
 
 const name = ({ piece }: Inspected, id: Id): string =>
-  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
+  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** A layer with rules for presses, in a variant where it takes the pointer. */
 interface Target {
@@ -49,9 +49,9 @@ const smallTarget = (subject: Inspected, { id, node, scene, touch }: Target): Fi
     layers: [id],
     rules: [],
     variant: node.variant,
-    text: checksWords.onlyPxFingerWcag(name(subject, id), bounds.width, bounds.height, SMALLEST),
+    text: checksWords.touchAreaOnlyPx(name(subject, id), bounds.width, bounds.height, SMALLEST),
     fix: {
-      label: checksWords.widenTouchAreaBy(more),
+      label: checksWords.addPxTouchPadding(more),
       change: setValues(subject.piece, [{}], { [id]: { touch: more } }),
     },
   };
@@ -94,14 +94,14 @@ const covered = (subject: Inspected, target: Target, presses: ReadonlySet<string
   const [cover, places] = most;
   const share = places / PLACES ** 2;
   if (share < COVERED) return null;
-  const text = checksWords.liesOver(
+  const text = checksWords.coversClicksThereDo(
     name(subject, cover),
     name(subject, target.id),
     Math.round(share * 100),
   );
   const listens = listeningLayers(project, piece).has(cover);
   const fix = {
-    label: checksWords.letPointerThrough(name(subject, cover)),
+    label: checksWords.letClicksThrough(name(subject, cover)),
     change: setValues(piece, [{}], { [cover]: { pointer: "never" } }),
   };
   return {

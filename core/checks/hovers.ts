@@ -41,9 +41,9 @@ export const hoverStays = (subject: Inspected): Finding[] => {
         severity: "warning",
         layers: rule.source ? [rule.source] : [],
         rules: [rule.id],
-        text: checksWords.hoverStays(name, what),
+        text: checksWords.hoveringChangesPermanentlyNothing(name, what),
         fix: {
-          label: checksWords.undoWhenItEnds,
+          label: checksWords.revertWhenEnds,
           change: setRule(piece, rule.id, { undo: true }),
         },
       },

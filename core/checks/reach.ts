@@ -105,11 +105,11 @@ export const unreachable = ({ piece, space }: Inspected): Finding[] => {
       id: findingId("unreachable", names),
       kind: "unreachable",
       severity: "warning",
-      text: checksWords.neverReachedNoRule(names),
+      text: checksWords.noRuleLeads(names),
       layers: [],
       rules: [],
       ...(variant ? { variant } : {}),
-      fix: { label: checksWords.markNotUsed, change: markUnused(piece, when) },
+      fix: { label: checksWords.markAsUnused, change: markUnused(piece, when) },
     };
   });
 };
@@ -163,8 +163,8 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
         variant: stuck.variant,
         way: wayTo(project, piece, stuck),
         text: ends
-          ? checksWords.onceNothingAnswersAny(trait.name, value.name)
-          : checksWords.onceThereNoWay(trait.name, value.name, restName),
+          ? checksWords.deadEndOnceNothing(trait.name, value.name)
+          : checksWords.onceNothingLeadsBack(trait.name, value.name, restName),
       });
     }
   }
@@ -174,28 +174,28 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
 const layerName = (subject: Inspected, id: Id | null): string =>
   id === null || id === ROOT
     ? checksWords.wholePiece
-    : (subject.piece.layers[id]?.name ?? checksWords.removedLayer);
+    : (subject.piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** Why a rule never fires, in words. */
 const whyNever = (subject: Inspected, rule: Rule): string => {
   const { piece, space } = subject;
   const source = rule.source ?? ROOT;
-  if (!space.nodes.some((n) => meets(rule.when, n.variant))) return checksWords.conditionNeverHolds;
+  if (!space.nodes.some((n) => meets(rule.when, n.variant))) return checksWords.conditionNeverTrue;
   for (const e of space.edges)
     for (const event of e.events)
       if (event.type === "lost" && event.path === piece.id && event.rule === rule.id) {
         const winner = piece.rules[event.to];
-        return checksWords.alwaysLoses(winner ? ruleText(subject.project, piece, winner) : null);
+        return checksWords.alwaysWinsOver(winner ? ruleText(subject.project, piece, winner) : null);
       }
   for (const n of space.nodes) {
     const covered = space.surveyor.places(n.state, shownIn(n)).covered;
     if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
     const instead = covered.get(source)?.split("/")[0];
     return instead && instead !== source && piece.layers[instead]
-      ? checksWords.liesBeneathWhereverOne(layerName(subject, source), layerName(subject, instead))
-      : checksWords.hasNoPlaceWhere(layerName(subject, source));
+      ? checksWords.completelyCovered(layerName(subject, source), layerName(subject, instead))
+      : checksWords.hasNoAreaCan(layerName(subject, source));
   }
-  return checksWords.nothingLeads;
+  return checksWords.noRuleLeads2;
 };
 
 export const neverFires = (subject: Inspected): Finding[] => {
@@ -210,8 +210,8 @@ export const neverFires = (subject: Inspected): Finding[] => {
       severity: "warning",
       layers: rule.source ? [rule.source] : [],
       rules: [rule.id],
-      text: checksWords.canNeverHappen(ruleText(project, piece, rule), whyNever(subject, rule)),
-      fix: { label: checksWords.removeRule, change: removeRule(piece, rule.id) },
+      text: checksWords.neverRuns(ruleText(project, piece, rule), whyNever(subject, rule)),
+      fix: { label: checksWords.deleteRule, change: removeRule(piece, rule.id) },
     }));
 };
 
@@ -278,8 +278,10 @@ export const leftOut = (subject: Inspected): Finding[] => {
       text: checksWords.that(layerName(subject, rule.source), triggerText(rule.trigger.type), text),
     });
   return [
-    ...once(missing("finger", touch)).map(finding("hover-only", checksWords.neverComesAboutFinger)),
-    ...once(missing("keys", keys)).map(finding("no-keyboard", checksWords.cannotBeDoneBy)),
+    ...once(missing("finger", touch)).map(
+      finding("hover-only", checksWords.cannotHappenTouchBecause),
+    ),
+    ...once(missing("keys", keys)).map(finding("no-keyboard", checksWords.cannotBeDoneWith)),
   ];
 };
 
@@ -323,7 +325,7 @@ export const dragOnly = (subject: Inspected): Finding[] => {
         rules: [id],
         variant: edge.from.variant,
         way: wayTo(project, piece, edge.from, edge.does),
-        text: checksWords.whatDraggingDoesCan(layerName(subject, rule.source)),
+        text: checksWords.draggingHasNoAlternative(layerName(subject, rule.source)),
       },
     ];
   });

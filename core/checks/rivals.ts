@@ -17,7 +17,7 @@ const quoted = ({ project, piece }: Inspected, rule: Rule): string =>
 const name = ({ piece }: Inspected, id: Id | null): string =>
   id === null || id === ROOT
     ? checksWords.wholePiece
-    : (piece.layers[id]?.name ?? checksWords.removedLayer);
+    : (piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** Rules that name what is no longer there. */
 export const broken = (subject: Inspected): Finding[] =>
@@ -34,8 +34,8 @@ export const broken = (subject: Inspected): Finding[] =>
               severity: "error",
               layers: rule.source && subject.piece.layers[rule.source] ? [rule.source] : [],
               rules: [rule.id],
-              text: checksWords.doesNothing(quoted(subject, rule), reason),
-              fix: { label: checksWords.removeRule, change: removeRule(subject.piece, rule.id) },
+              text: checksWords.doesNotWork(quoted(subject, rule), reason),
+              fix: { label: checksWords.deleteRule, change: removeRule(subject.piece, rule.id) },
             },
           ];
     });
@@ -49,7 +49,7 @@ const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding =
   layers: [wins, loses].flatMap((r) => (r.source ? [r.source] : [])),
   rules: [wins.id, loses.id],
   text,
-  fix: { label: checksWords.switchLosingOneOff, change: setRule(piece, loses.id, { on: false }) },
+  fix: { label: checksWords.turnOffLosingRule, change: setRule(piece, loses.id, { on: false }) },
 });
 
 /** Of two rules that were seen to compete only the order decided. */
@@ -61,7 +61,7 @@ const byOrderAlone = (subject: Inspected): Finding[] => {
       const loses = piece.rules[event.rule];
       const wins = piece.rules[event.to];
       if (!loses || !wins || specificity(loses.when) !== specificity(wins.when)) return [];
-      const text = checksWords.twoRulesWantSame(quoted(subject, wins), quoted(subject, loses));
+      const text = checksWords.twoRulesCompeteWins(quoted(subject, wins), quoted(subject, loses));
       const way = wayTo(project, piece, e.from, e.does);
       return [{ ...rivalry(piece, wins, loses, text), variant: e.from.variant, way }];
     }),
@@ -96,12 +96,12 @@ const byPlaceAlone = (subject: Inspected): Finding[] => {
           (n) => meets(inner.when, n.variant) && meets(outer.when, n.variant),
         );
         if (!node) return [];
-        const text = checksWords.onTakesWhatWaits(
+        const text = checksWords.runsInsteadWhichDoes(
           name(subject, inner.source),
           quoted(subject, inner),
           quoted(subject, outer),
         );
-        const fix = { label: checksWords.removeInnerOne, change: removeRule(piece, inner.id) };
+        const fix = { label: checksWords.deleteInnerRule, change: removeRule(piece, inner.id) };
         const found = rivalry(piece, inner, outer, text);
         return [{ ...found, severity: "note", fix, variant: node.variant }];
       }),
@@ -138,7 +138,7 @@ export const loops = (subject: Inspected): Finding[] => {
           rules,
           variant: e.from.variant,
           way: wayTo(project, piece, e.from, e.does),
-          text: checksWords.theseRulesSendOne(
+          text: checksWords.endlessLoopTheseRules(
             rules
               .flatMap((r) => (piece.rules[r] ? [quoted(subject, piece.rules[r])] : []))
               .join("; "),
@@ -183,14 +183,14 @@ const wayBackTime = (piece: Piece, a: Rule, b: Rule): Finding | null => {
     severity: "note",
     layers: a.source ? [a.source] : [],
     rules: [a.id, b.id],
-    text: checksWords.becomesAgain(
+    text: checksWords.changesButBack(
       trait?.name ?? "",
       named(there.to),
       ms(a),
       named(back.to),
       ms(b),
     ),
-    fix: { label: checksWords.both(ms(a)), change: setRule(piece, b.id, { motion: a.motion }) },
+    fix: { label: checksWords.useBoth(ms(a)), change: setRule(piece, b.id, { motion: a.motion }) },
   };
 };
 
@@ -262,7 +262,7 @@ const gap = (subject: Inspected, trait: Trait, value: TraitValue, rule: Rule): F
     triggerText(rule.trigger.type),
   ),
   fix: {
-    label: checksWords.letAnswerToo(value.name),
+    label: checksWords.alsoRespond(value.name),
     change: setRule(subject.piece, rule.id, {
       when: { ...rule.when, [trait.id]: [...(rule.when[trait.id] ?? []), value.id] },
     }),

@@ -16,7 +16,7 @@ import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
 
 const name = ({ piece }: Inspected, id: Id): string =>
-  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
+  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** Triggers by which something is done, not only shown. */
 const doing: ReadonlySet<TriggerType> = new Set(["click", "double", "press", "release", "hold"]);
@@ -72,7 +72,7 @@ export const noRole = (subject: Inspected): Finding[] => {
         severity: "warning",
         layers: id === ROOT ? [] : [id],
         rules: [rule.id],
-        text: checksWords.hasNoRole(name(subject, id)),
+        text: checksWords.canBeClickedBut(name(subject, id)),
         fix: {
           label: checksWords.setRole(role),
           change: setValues(piece, [{}], { [id]: { role } }),
@@ -120,7 +120,7 @@ const putBefore = ({ piece }: Inspected, scene: LayoutBox, first: Id, later: Id)
     ),
   );
   return {
-    label: checksWords.putBefore(piece.layers[a]?.name ?? "", piece.layers[b]?.name ?? ""),
+    label: checksWords.moveBeforeTree(piece.layers[a]?.name ?? "", piece.layers[b]?.name ?? ""),
     ops: [set(["pieces", piece.id, "layers", a, "order"], order)],
   };
 };
@@ -151,8 +151,8 @@ export const tabOrder = (env: LayoutEnv, subject: Inspected): Finding[] => {
         layers: [later.id, first.id],
         rules: [],
         variant,
-        text: checksWords.tabGoesFirst(b, a),
-        ...(change ? { fix: { label: checksWords.putBefore(a, b), change } } : {}),
+        text: checksWords.tabReachesBeforeBut(b, a),
+        ...(change ? { fix: { label: checksWords.moveBeforeTree(a, b), change } } : {}),
       },
     ];
   });
@@ -199,7 +199,9 @@ export const keysUnheard = (subject: Inspected): Finding[] => {
         severity: "warning",
         layers: rule.source ? [rule.source] : [],
         rules: [rule.id],
-        text: isTab ? checksWords.tabMovesOn(text) : checksWords.keyIsNeverHeard(text),
+        text: isTab
+          ? checksWords.doesNothingTabMoves(text)
+          : checksWords.doesNothingPlacedCopy(text),
       },
     ];
   });

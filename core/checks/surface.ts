@@ -21,7 +21,7 @@ import { checksWords } from "./words";
 const CREEP = 1;
 
 const name = ({ piece }: Inspected, id: Id): string =>
-  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.removedLayer);
+  id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
 const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
@@ -59,7 +59,7 @@ const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, 
     rules: [],
     variant: node.variant,
     way: wayTo(project, piece, node),
-    text: checksWords.hardReadContrast1(text.name, where, c.ratio, c.ground, c.needed),
+    text: checksWords.hasLowContrastAgainst(text.name, where, c.ratio, c.ground, c.needed),
   } satisfies Finding;
 };
 
@@ -98,7 +98,7 @@ const restart = (subject: Inspected, edge: Edge, rule: Rule): Finding => ({
   rules: [rule.id],
   variant: edge.to.variant,
   way: wayTo(subject.project, subject.piece, edge.from, edge.does),
-  text: checksWords.hoveringMovesAwayFrom(name(subject, rule.source ?? ROOT)),
+  text: checksWords.nearEdgeHoveringMoves(name(subject, rule.source ?? ROOT)),
 });
 
 /**

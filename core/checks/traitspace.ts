@@ -373,8 +373,8 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
         severity: "warning",
         layers: rule.source ? [rule.source] : [],
         rules: [rule.id],
-        text: checksWords.canNeverHappenCondition(ruleText(project, piece, rule)),
-        fix: { label: checksWords.removeRule, change: removeRule(piece, rule.id) },
+        text: checksWords.neverRunsConditionNever(ruleText(project, piece, rule)),
+        fix: { label: checksWords.deleteRule, change: removeRule(piece, rule.id) },
       });
   traits.forEach((trait, t) => {
     const values = valuesOf(trait);
@@ -389,9 +389,9 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
           severity: "warning",
           layers: [],
           rules: [],
-          text: checksWords.neverReachedNoRuleLeadsThere(trait.name, value.name),
+          text: checksWords.noRuleLeads3(trait.name, value.name),
           fix: {
-            label: checksWords.markNotUsed,
+            label: checksWords.markAsUnused,
             change: markUnused(piece, { [trait.id]: [value.id] }),
           },
         });
@@ -408,7 +408,11 @@ export const byTraits = (project: Project, piece: Piece, space: TraitSpace): Fin
           severity: "note",
           layers: [],
           rules: [],
-          text: checksWords.onceThereMayBe(trait.name, value.name, values[rest]?.name ?? ""),
+          text: checksWords.oncePossiblyNothingLeads(
+            trait.name,
+            value.name,
+            values[rest]?.name ?? "",
+          ),
         });
     });
   });

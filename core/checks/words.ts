@@ -3,100 +3,104 @@ const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text
 /** What people read in checks. */
 export const checksWords = {
   // drawing.ts
-  whatSaidWhereChanges: (words: string) =>
-    `What is said where ${words} changes nothing: it would look the same without.`,
-  takeAway: "Take it away",
-  removeLookChangesNothing: "Remove a look that changes nothing",
-  removedToken: "a removed token",
-  removed: (key: string) => `a removed ${key === "icon" ? "icon" : "picture"}`,
-  removedComponent: "a removed component",
-  fontWhichNotHere: (said: string) => `the font ${said}, which is not here`,
-  removedPicture: "a removed picture",
+  lookWhereChangesNothing: (words: string) =>
+    `The look where ${words} changes nothing. It can be deleted.`,
+  deleteLook: "Delete look",
+  deleteLookChangesNothing: "Delete a look that changes nothing",
+  deletedToken: "a deleted token",
+  deleted: (key: string) => `a deleted ${key === "icon" ? "icon" : "image"}`,
+  deletedComponent: "a deleted component",
+  fontWhichMissing: (said: string) => `the font ${said}, which is missing`,
+  deletedImage: "a deleted image",
   uses: (name: string, what: string, label: string) => `${name} uses ${what} as its ${label}.`,
-  takeBack: "Take that back",
+  reset: "Reset",
   clear: (label: string) => `Clear ${label}`,
-  takeTurnsAreNever: (name: string, bName: string) =>
-    `${name} and ${bName} take turns and are never seen together: as one layer it would move instead of fading.`,
-  remove: (name: string) => `Remove ${name}`,
+  areNeverVisibleSame: (name: string, bName: string) =>
+    `${name} and ${bName} are never visible at the same time. As one layer they would move instead of fade.`,
+  delete: (name: string) => `Delete ${name}`,
 
   // reach.ts
-  neverReachedNoRule: (names: string) => `${names} is never reached: no rule leads there.`,
-  markNotUsed: "Mark as not used",
-  onceNothingAnswersAny: (name: string, valueName: string) =>
-    `Once ${name} is ${valueName}, nothing answers any more: a dead end.`,
-  onceThereNoWay: (name: string, valueName: string, restName: string) =>
-    `Once ${name} is ${valueName}, there is no way back to ${restName}.`,
+  noRuleLeads: (names: string) => `No rule leads to ${names}.`,
+  markAsUnused: "Mark as unused",
+  deadEndOnceNothing: (name: string, valueName: string) =>
+    `Dead end: once ${name} is ${valueName}, nothing responds.`,
+  onceNothingLeadsBack: (name: string, valueName: string, restName: string) =>
+    `Once ${name} is ${valueName}, nothing leads back to ${restName}.`,
   wholePiece: "the whole piece",
-  removedLayer: "a removed layer",
-  conditionNeverHolds: "its condition never holds",
-  alwaysLoses: (winner: string | null) => `it always loses to “${winner ?? "another rule"}”`,
-  liesBeneathWhereverOne: (layerName: string, layerName2: string) =>
-    `${layerName} lies beneath ${layerName2} wherever one presses`,
-  hasNoPlaceWhere: (layerName: string) => `${layerName} has no place where it could be pressed`,
-  nothingLeads: "nothing leads to it",
-  canNeverHappen: (rule: string, whyNever: string) => `“${rule}” can never happen: ${whyNever}.`,
-  removeRule: "Remove the rule",
-  that: (layerName: string, trigger: string, text: string) =>
-    `That ${layerName} ${trigger} ${text}`,
-  neverComesAboutFinger: "never comes about with a finger: it needs a pointer that hovers first.",
-  cannotBeDoneBy: "cannot be done by keyboard.",
-  whatDraggingDoesCan: (layerName: string) =>
-    `What dragging ${layerName} does can be done in no other way: not by keyboard, and not by those who cannot drag (WCAG 2.2). A click or a key should do it too.`,
+  deletedLayer: "a deleted layer",
+  conditionNeverTrue: "its condition is never true",
+  alwaysWinsOver: (winner: string | null) => `“${winner ?? "another rule"}” always wins over it`,
+  completelyCovered: (layerName: string, layerName2: string) =>
+    `${layerName} is completely covered by ${layerName2}`,
+  hasNoAreaCan: (layerName: string) => `${layerName} has no area that can be pressed`,
+  noRuleLeads2: "no rule leads to it",
+  neverRuns: (rule: string, whyNever: string) => `“${rule}” never runs: ${whyNever}.`,
+  deleteRule: "Delete rule",
+  that: (layerName: string, trigger: string, text: string) => `“${layerName} ${trigger}” ${text}`,
+  cannotHappenTouchBecause: "cannot happen by touch, because it needs hover first.",
+  cannotBeDoneWith: "cannot be done with the keyboard.",
+  draggingHasNoAlternative: (layerName: string) =>
+    `Dragging ${layerName} has no alternative for people who use a keyboard or cannot drag (WCAG 2.2). Add a click or key that does the same.`,
 
   // rivals.ts
-  doesNothing: (quoted: string, reason: string) => `${quoted} does nothing: ${reason}.`,
-  switchLosingOneOff: "Switch the losing one off",
-  removeInnerOne: "Remove the one further in",
-  twoRulesWantSame: (quoted: string, quoted2: string) =>
-    `Two rules want the same: ${quoted} wins over ${quoted2} only because it stands first.`,
-  onTakesWhatWaits: (name: string, quoted: string, quoted2: string) =>
-    `On ${name}, ${quoted} answers instead of ${quoted2}, which does just the same around it: one of them is enough.`,
-  theseRulesSendOne: (rules: string) =>
-    `These rules send one another round without any time passing, and are stopped: ${rules}.`,
-  becomesAgain: (name: string, named: string, ms: string, named2: string, ms2: string) =>
-    `${name} becomes ${named} in ${ms}, and ${named2} again in ${ms2}.`,
-  both: (ms: string) => `Both in ${ms}`,
+  doesNotWork: (quoted: string, reason: string) => `${quoted} does not work: ${reason}.`,
+  turnOffLosingRule: "Turn off the losing rule",
+  deleteInnerRule: "Delete the inner rule",
+  twoRulesCompeteWins: (quoted: string, quoted2: string) =>
+    `Two rules compete: ${quoted} wins over ${quoted2} because it comes first.`,
+  runsInsteadWhichDoes: (name: string, quoted: string, quoted2: string) =>
+    `On ${name}, ${quoted} runs instead of ${quoted2}, which does the same on the layer around it. One of them is enough.`,
+  endlessLoopTheseRules: (rules: string) =>
+    `Endless loop: these rules trigger each other without a pause, so they are stopped: ${rules}.`,
+  changesButBack: (name: string, named: string, ms: string, named2: string, ms2: string) =>
+    `${name} changes to ${named} in ${ms}, but back to ${named2} in ${ms2}.`,
+  useBoth: (ms: string) => `Use ${ms} for both`,
   whileNothingHappensWhen: (name: string, valueName: string, name2: string, trigger: string) =>
-    `While ${name} is ${valueName}, nothing happens when ${name2} ${trigger}, though it does before and after that.`,
-  letAnswerToo: (name: string) => `Let it answer in ${name} too`,
+    `While ${name} is ${valueName}, nothing happens when ${name2} ${trigger}. With other values something does.`,
+  alsoRespond: (name: string) => `Also respond in ${name}`,
 
   // surface.ts
   onlyVariant: "the only variant",
-  hardReadContrast1: (name: string, where: string, ratio: number, ground: string, needed: number) =>
-    `${name} is hard to read in ${where}: contrast ${ratio.toFixed(1)} : 1 against ${ground}, WCAG AA asks for ${needed} : 1.`,
-  onlyPxFingerWcag: (name: string, w: number, h: number, smallest: number) =>
-    `${name} is only ${Math.round(w)} × ${Math.round(h)} px to the finger; WCAG 2.2 asks for ${smallest} × ${smallest}.`,
-  widenTouchAreaBy: (more: number) => `Widen its touch area by ${more} px`,
-  hoveringMovesAwayFrom: (name: string) =>
-    `Hovering moves ${name} away from under the pointer, near its edge: it is left, comes back and is hovered again, over and over.`,
+  hasLowContrastAgainst: (
+    name: string,
+    where: string,
+    ratio: number,
+    ground: string,
+    needed: number,
+  ) =>
+    `${name} has low contrast in ${where}: ${ratio.toFixed(1)} : 1 against ${ground}. WCAG AA requires ${needed} : 1.`,
+  touchAreaOnlyPx: (name: string, w: number, h: number, smallest: number) =>
+    `The touch area of ${name} is only ${Math.round(w)} × ${Math.round(h)} px. WCAG 2.2 requires ${smallest} × ${smallest} px.`,
+  addPxTouchPadding: (more: number) => `Add ${more} px of touch padding`,
+  nearEdgeHoveringMoves: (name: string) =>
+    `Near its edge, hovering moves ${name} away from the pointer, so the hover flickers on and off.`,
 
   // felt.ts
-  liesOver: (cover: string, name: string, percent: number) =>
-    `${upperFirst(cover)} lies over ${name} and takes the pointer on ${percent} % of it: pressing there does nothing.`,
-  letPointerThrough: (cover: string) => `Let the pointer through ${cover}`,
+  coversClicksThereDo: (cover: string, name: string, percent: number) =>
+    `${upperFirst(cover)} covers ${percent} % of ${name}: clicks there do nothing.`,
+  letClicksThrough: (cover: string) => `Let clicks through ${cover}`,
 
   // spoken.ts
-  tabGoesFirst: (later: string, first: string) =>
-    `Tab goes to ${later} before ${first}, though ${first} comes first when one reads.`,
-  putBefore: (first: string, later: string) => `Put ${first} before ${later} in the tree`,
-  hasNoRole: (name: string) =>
-    `${upperFirst(name)} can be clicked but has no role: who listens to a screen reader is not told what it is.`,
-  setRole: (role: string) => `Make it a ${role}`,
-  keyIsNeverHeard: (rule: string) =>
-    `“${rule}” does nothing once this is placed: nothing that can have the focus hears the key.`,
-  tabMovesOn: (rule: string) => `“${rule}” does nothing: Tab moves the focus on.`,
+  tabReachesBeforeBut: (later: string, first: string) =>
+    `Tab reaches ${later} before ${first}, but ${first} comes first in reading order.`,
+  moveBeforeTree: (first: string, later: string) => `Move ${first} before ${later} in the tree`,
+  canBeClickedBut: (name: string) =>
+    `${upperFirst(name)} can be clicked but has no role, so screen readers do not announce what it is.`,
+  setRole: (role: string) => `Set role to ${role}`,
+  doesNothingPlacedCopy: (rule: string) =>
+    `“${rule}” does nothing in a placed copy: no layer that can have focus receives the key.`,
+  doesNothingTabMoves: (rule: string) => `“${rule}” does nothing: Tab moves the focus.`,
 
   // hovers.ts
-  hoverStays: (name: string, what: string) =>
-    `Hovering ${name} changes ${what} for good: nothing takes that back when the pointer leaves.`,
-  undoWhenItEnds: "Undo when it ends",
+  hoveringChangesPermanentlyNothing: (name: string, what: string) =>
+    `Hovering ${name} changes ${what} permanently: nothing reverts it when the pointer leaves.`,
+  revertWhenEnds: "Revert when it ends",
 
   // traitspace.ts
-  canNeverHappenCondition: (rule: string) =>
-    `“${rule}” can never happen: its condition never holds, or a better rule always wins.`,
-  neverReachedNoRuleLeadsThere: (name: string, valueName: string) =>
-    `${name} ${valueName} is never reached: no rule leads there.`,
-  onceThereMayBe: (name: string, valueName: string, name2: string) =>
-    `Once ${name} is ${valueName}, there may be no way back to ${name2}.`,
+  neverRunsConditionNever: (rule: string) =>
+    `“${rule}” never runs: its condition is never true, or a more specific rule always wins.`,
+  noRuleLeads3: (name: string, valueName: string) => `No rule leads to ${name} ${valueName}.`,
+  oncePossiblyNothingLeads: (name: string, valueName: string, name2: string) =>
+    `Once ${name} is ${valueName}, possibly nothing leads back to ${name2}.`,
   ms: (ms: number) => `${ms} ms`,
 };

@@ -18,18 +18,18 @@ const wordsOf = (kind: EffectType, within: Project = project): string | undefine
 
 describe("what a rule does, in words", () => {
   it.each<[EffectType, string]>([
-    ["nested", "in A instance Alerts becomes the opposite"],
-    ["raise", "say departed"],
+    ["nested", "in A instance Alerts becomes the opposite value"],
+    ["raise", "send departed"],
     ["address", "open https://example.com/ferries"],
     ["go", "go to Ticket"],
     ["back", "go back"],
-    ["open", "open Notice over it"],
+    ["open", "show Notice as overlay"],
     ["close", "close the overlay"],
-    ["clip", "play or pause A picture"],
-    ["seek", "go to 500 ms of A picture"],
+    ["clip", "toggle play and pause of A picture"],
+    ["seek", "move A picture to 500 ms"],
     ["scroll", "scroll to A text"],
-    ["stir", "stir"],
-    ["empty", "empty the form"],
+    ["stir", "animate lanes only"],
+    ["empty", "reset the form"],
   ])("%s: %s", (kind, words) => {
     expect(wordsOf(kind)).toBe(words);
   });
@@ -38,11 +38,11 @@ describe("what a rule does, in words", () => {
     const sets = effects.filter((e) => e.type === "set");
     expect([...new Set(sets.map((e) => effectText(project, piece, e)))]).toEqual([
       "State becomes on",
-      "State becomes the next",
+      "State becomes the next value",
     ]);
   });
 
-  it("calls what is gone removed", () => {
+  it("calls what is gone deleted", () => {
     const bare: Project = {
       ...project,
       pieces: { sampler: { ...piece, layers: {}, signals: {}, traits: {} } },
@@ -52,13 +52,13 @@ describe("what a rule does, in words", () => {
         wordsOf(k, bare),
       ),
     ).toEqual([
-      "go to a removed screen",
-      "open a removed screen over it",
-      "say a removed signal",
-      "play or pause a removed clip",
-      "go to 500 ms of a removed clip",
-      "scroll to a removed layer",
-      "a removed trait changes",
+      "go to a deleted screen",
+      "show a deleted screen as overlay",
+      "send a deleted signal",
+      "toggle play and pause of a deleted clip",
+      "move a deleted clip to 500 ms",
+      "scroll to a deleted layer",
+      "set a deleted trait",
     ]);
   });
 });
@@ -77,14 +77,14 @@ describe("what a rule waits for, in words", () => {
 
   it.each<[TriggerType, string]>([
     ["click", "When A box is clicked"],
-    ["hold", "When A box is held 400 ms"],
+    ["hold", "When A box is held for 400 ms"],
     ["delay", "After 900 ms"],
-    ["settled", "When the piece has settled"],
-    ["reached", "When A box has played to 1200 ms"],
-    ["key", "When A box gets the key Enter"],
+    ["settled", "When the piece settles"],
+    ["reached", "When A box reaches 1200 ms"],
+    ["key", "When A box gets the Enter key"],
     ["drag", "When A box is dragged left 160 px"],
-    ["signal", "When A box says a removed signal"],
-    ["succeeded", "When A box was sent and taken"],
+    ["signal", "When A box sends a deleted signal"],
+    ["succeeded", "When A box is submitted successfully"],
   ])("%s: %s", (type, words) => {
     expect(head(type)).toBe(words);
   });
@@ -127,16 +127,16 @@ describe("why a rule does nothing, in words", () => {
     };
 
   it.each<[EffectType, (p: Project) => Project, string]>([
-    ["go", noPiece("ticket"), "the screen it goes to was removed"],
-    ["open", noPiece("notice"), "the screen it opens was removed"],
-    ["raise", change({ signals: {} }), "the signal it raises was removed"],
-    ["clip", noLayer("picture"), "the clip it turns was removed"],
-    ["seek", noLayer("picture"), "the clip it turns was removed"],
-    ["scroll", noLayer("text"), "the layer it scrolls to was removed"],
-    ["nested", noLayer("instance"), "the copy it sets was removed"],
-    ["nested", noPiece("alert-switch"), "the copy it sets has no such trait any more"],
+    ["go", noPiece("ticket"), "the screen it goes to was deleted"],
+    ["open", noPiece("notice"), "the screen it opens was deleted"],
+    ["raise", change({ signals: {} }), "the signal it sends was deleted"],
+    ["clip", noLayer("picture"), "the clip it plays was deleted"],
+    ["seek", noLayer("picture"), "the clip it plays was deleted"],
+    ["scroll", noLayer("text"), "the layer it scrolls to was deleted"],
+    ["nested", noLayer("instance"), "the copy it changes was deleted"],
+    ["nested", noPiece("alert-switch"), "the copy it changes no longer has this trait"],
   ])("%s", (kind, cut, reason) => {
-    expect(without(kind, cut)).toBe(`Does nothing: ${reason}.`);
+    expect(without(kind, cut)).toBe(`Does not work: ${reason}.`);
   });
 
   it.each<EffectType>(["back", "close", "stir", "empty", "address"])(
@@ -161,11 +161,11 @@ describe("a curve in words", () => {
       easingText({ kind: "spring", mass: 1, stiffness: 100, damping: 20 }),
     ]).toEqual([
       "ease-out",
-      "bézier 0.3 0 0.2 1",
-      "in 4 steps",
-      "bouncing 3 times",
-      "winding up",
-      "spring without bounce",
+      "cubic Bézier 0.3 0 0.2 1",
+      "4 steps",
+      "bounce, 3 times",
+      "wind up",
+      "spring, no bounce",
     ]);
   });
 });

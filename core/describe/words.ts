@@ -20,49 +20,49 @@ import type { SpecifiedValue } from "../properties";
 
 const triggerWords: Readonly<Record<TriggerType, string>> = {
   click: "is clicked",
-  double: "is clicked twice",
+  double: "is double-clicked",
   press: "is pressed",
   release: "is released",
   hold: "is held",
-  enter: "is entered",
-  leave: "is left",
+  enter: "gets the pointer",
+  leave: "loses the pointer",
   hover: "is hovered",
-  focus: "is focused",
-  blur: "loses the focus",
-  key: "gets a key",
-  signal: "says",
+  focus: "gets focus",
+  blur: "loses focus",
+  key: "gets a key press",
+  signal: "sends",
   delay: "has waited",
-  settled: "has settled",
+  settled: "settles",
   drag: "is dragged",
   played: "starts playing",
   paused: "is paused",
-  reached: "has played to",
-  ended: "has ended",
-  typed: "is filled in",
-  sent: "is sent",
-  succeeded: "was sent and taken",
-  failed: "could not be sent",
-  seen: "comes into sight",
+  reached: "reaches",
+  ended: "ends",
+  typed: "is edited",
+  sent: "is submitted",
+  succeeded: "is submitted successfully",
+  failed: "fails to submit",
+  seen: "scrolls into view",
 };
 
 export const triggerText = (type: TriggerType): string => triggerWords[type];
 
 const short = (n: number): number => Math.round(n * 100) / 100;
 
-/** A curve in words: "ease-out", "spring, 24 % bouncy", "bézier 0.3 0 0.2 1". */
+/** A curve in words: "ease-out", "spring, 24 % bounce", "cubic Bézier 0.3 0 0.2 1". */
 export const easingText = (easing: Easing): string => {
   if (typeof easing === "string") return easing;
-  if (!("kind" in easing)) return `bézier ${easing.map(short).join(" ")}`;
+  if (!("kind" in easing)) return `cubic Bézier ${easing.map(short).join(" ")}`;
   switch (easing.kind) {
     case "steps":
-      return `in ${easing.count} steps`;
+      return `${easing.count} steps`;
     case "bounce":
-      return `bouncing ${easing.times} times`;
+      return `bounce, ${easing.times} times`;
     case "windup":
-      return "winding up";
+      return "wind up";
     case "spring": {
       const b = swingOf(easing).bounciness;
-      return b > 0.005 ? `spring, ${Math.round(b * 100)} % bouncy` : "spring without bounce";
+      return b > 0.005 ? `spring, ${Math.round(b * 100)} % bounce` : "spring, no bounce";
     }
   }
 };
@@ -75,11 +75,11 @@ export const motionText = (m: Motion): string =>
 
 const targetText = (trait: Trait | undefined, to: TraitTarget): string => {
   if (!trait) {
-    return "a removed trait changes";
+    return "set a deleted trait";
   }
   return "value" in to
-    ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a removed value"}`
-    : `${trait.name} becomes the ${to.step}`;
+    ? `${trait.name} becomes ${trait.values[to.value]?.name ?? "a deleted value"}`
+    : `${trait.name} becomes the ${to.step} value`;
 };
 
 /** What an option is given, in words. */
@@ -87,7 +87,7 @@ const valueText = (project: Project, value: SpecifiedValue): string => {
   if (typeof value === "boolean") return value ? "yes" : "no";
   if (typeof value !== "string")
     return typeof value === "object" && "token" in value
-      ? (project.tokens[value.token]?.name ?? "a removed token")
+      ? (project.tokens[value.token]?.name ?? "a deleted token")
       : "a fill";
   return (
     project.pieces[value]?.name ??
@@ -97,7 +97,7 @@ const valueText = (project: Project, value: SpecifiedValue): string => {
 };
 
 const screenName = (project: Project, id: Id): string =>
-  project.pieces[id]?.name ?? "a removed screen";
+  project.pieces[id]?.name ?? "a deleted screen";
 
 const layerName = (piece: Piece, id: Id, gone: string): string => piece.layers[id]?.name ?? gone;
 
@@ -117,24 +117,24 @@ const effectWords: { readonly [K in EffectType]: EffectWords<K> } = {
   set: ({ trait, to }, piece) => targetText(piece.traits[trait], to),
   nested: ({ layer, trait, to }, piece, project) => {
     const found = ofCopy(project, piece, layer, (c) => c.traits[trait]);
-    return `in ${layerName(piece, layer, "a removed copy")} ${targetText(found, to)}`;
+    return `in ${layerName(piece, layer, "a deleted copy")} ${targetText(found, to)}`;
   },
   option: ({ layer, option, value }, piece, project) => {
     const found = ofCopy(project, piece, layer, (c) => c.options[option]);
-    const name = found?.name ?? "a removed option";
-    return `in ${layerName(piece, layer, "a removed copy")} ${name} becomes ${valueText(project, value)}`;
+    const name = found?.name ?? "a deleted option";
+    return `in ${layerName(piece, layer, "a deleted copy")} ${name} becomes ${valueText(project, value)}`;
   },
   go: ({ screen }, _piece, project) => `go to ${screenName(project, screen)}`,
   back: () => "go back",
-  open: ({ screen }, _piece, project) => `open ${screenName(project, screen)} over it`,
+  open: ({ screen }, _piece, project) => `show ${screenName(project, screen)} as overlay`,
   close: () => "close the overlay",
   clip: ({ layer, act }, piece) =>
-    `${act === "turn" ? "play or pause" : act} ${layerName(piece, layer, "a removed clip")}`,
-  seek: ({ layer, ms }, piece) => `go to ${ms} ms of ${layerName(piece, layer, "a removed clip")}`,
-  stir: () => "stir",
-  scroll: ({ layer }, piece) => `scroll to ${layerName(piece, layer, "a removed layer")}`,
-  empty: () => "empty the form",
-  raise: ({ signal }, piece) => `say ${piece.signals[signal]?.name ?? "a removed signal"}`,
+    `${act === "turn" ? "toggle play and pause of" : act} ${layerName(piece, layer, "a deleted clip")}`,
+  seek: ({ layer, ms }, piece) => `move ${layerName(piece, layer, "a deleted clip")} to ${ms} ms`,
+  stir: () => "animate lanes only",
+  scroll: ({ layer }, piece) => `scroll to ${layerName(piece, layer, "a deleted layer")}`,
+  empty: () => "reset the form",
+  raise: ({ signal }, piece) => `send ${piece.signals[signal]?.name ?? "a deleted signal"}`,
   address: ({ to }) => `open ${to}`,
 };
 
@@ -145,20 +145,20 @@ const wordsFor = <K extends EffectType>(effect: EffectOf<K>): EffectWords<K> =>
 export const effectText = (project: Project, piece: Piece, effect: Effect): string =>
   wordsFor(effect)(effect, piece, project);
 
-/** What a rule listens for, in words: "is held 500 ms", "gets the key Enter", "says middle". */
+/** What a rule listens for, in words: "is held for 500 ms", "gets the Enter key", "sends middle". */
 const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
-  if (trigger.type === "hold") return `is held ${trigger.ms ?? 0} ms`;
+  if (trigger.type === "hold") return `is held for ${trigger.ms ?? 0} ms`;
   if (trigger.type === "drag" && trigger.way === "free")
-    return `is carried ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
+    return `is dragged freely ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
   if (trigger.type === "drag")
     return `is dragged ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
-  if (trigger.type === "reached") return `has played to ${trigger.ms ?? 0} ms`;
-  if (trigger.type === "key") return `gets the key ${keyName(trigger.key ?? "?")}`;
+  if (trigger.type === "reached") return `reaches ${trigger.ms ?? 0} ms`;
+  if (trigger.type === "key") return `gets the ${keyName(trigger.key ?? "?")} key`;
   if (trigger.type === "signal")
-    return `says ${
+    return `sends ${
       componentsAt(project, piece, source ?? "")
         .map((c) => c.signals[trigger.signal ?? ""]?.name)
-        .find(Boolean) ?? "a removed signal"
+        .find(Boolean) ?? "a deleted signal"
     }`;
   return triggerText(trigger.type);
 };
@@ -174,11 +174,11 @@ export const keyName = (key: string): string => {
 /** What a rule waits for, as the beginning of its sentence. */
 const headText = (project: Project, piece: Piece, rule: Rule): string => {
   if (rule.trigger.type === "delay") return `After ${rule.trigger.ms ?? 0} ms`;
-  if (rule.trigger.type === "settled") return "When the piece has settled";
+  if (rule.trigger.type === "settled") return "When the piece settles";
   const source =
     rule.source === null
       ? "the whole piece"
-      : (piece.layers[rule.source]?.name ?? "a removed layer");
+      : (piece.layers[rule.source]?.name ?? "a deleted layer");
   return `When ${source} ${listenText(project, piece, rule)}`;
 };
 
@@ -193,8 +193,8 @@ export const ruleText = (project: Project, piece: Piece, rule: Rule): string => 
   const when = conditionText(piece, rule.when);
   const head = headText(project, piece, rule);
   const effects =
-    rule.effects.map((e) => effectText(project, piece, e)).join(", ") || "nothing yet";
-  return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", undone when it ends" : ""}, ${motionText(rule.motion)}${rule.undo && rule.back ? `, back ${motionText(rule.back)}` : ""}`;
+    rule.effects.map((e) => effectText(project, piece, e)).join(", ") || "no effect yet";
+  return `${head}${when ? `, while ${when}` : ""} → ${effects}${rule.undo ? ", reverts when it ends" : ""}, ${motionText(rule.motion)}${rule.undo && rule.back ? `, return ${motionText(rule.back)}` : ""}`;
 };
 
 /** A line of Try's log. */
@@ -273,7 +273,7 @@ class Moment {
       const found = traits[trait];
       return `${found?.name ?? "?"} ${found?.values[to]?.name ?? "?"}`;
     });
-    return words.join(", ") || "no change";
+    return words.join(", ") || "nothing changed";
   }
 
   rule(path: Path, id: Id): string {
@@ -313,7 +313,7 @@ const firedText = (m: Moment, event: Of<"fired">): string => {
 
 const sentText = (m: Moment, event: Of<"sending">): string => {
   const fields = event.fields.map((f) => `${m.layer(event.path, f.layer)} “${f.text}”`);
-  return `${m.within(event.path)}sent: ${fields.join(", ") || "nothing"}`;
+  return `${m.within(event.path)}submitted: ${fields.join(", ") || "nothing"}`;
 };
 
 const silent = (): null => null;
@@ -324,24 +324,24 @@ const eventTexts: {
 } = {
   fired: firedText,
   lost: (m, event) =>
-    `${m.within(event.path)}lost: ${m.rule(event.path, event.rule)} to ${m.rule(event.path, event.to)}`,
-  undone: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · undone`,
-  shown: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · by hand`,
+    `${m.within(event.path)}${m.rule(event.path, event.rule)} did not run: ${m.rule(event.path, event.to)} wins`,
+  undone: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · reverted`,
+  shown: (m, event) => `${m.within(event.path)}${m.sets(event.path, event.sets)} · set by you`,
   filled: (m, event) =>
-    `${m.within(event.path)}${m.layer(event.path, event.layer)} filled in: “${event.text}”`,
+    `${m.within(event.path)}${m.layer(event.path, event.layer)} edited: “${event.text}”`,
   sending: sentText,
   clip: (m, event) => `${m.within(event.path)}${m.layer(event.path, event.layer)} ${event.what}`,
-  opened: (m, event) => `${m.screen(event.screen)} lies over it`,
+  opened: (m, event) => `${m.screen(event.screen)} opened as an overlay`,
   closed: (m, event) => `${m.screen(event.screen)} closed`,
   navigated: (m, event) => `now on ${m.screen(event.to)}`,
   loop: (m, event) =>
-    `a loop without end, stopped: ${event.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
-  leftPressed: () => "no release: the pointer had left",
+    `endless loop stopped: ${event.rules.map((r) => m.rule(r.path, r.rule)).join("; ")}`,
+  leftPressed: () => "no click: the pointer left before release",
   signalled: (m, event) =>
-    `${m.within(event.path)}says ${m.piece(event.path)?.signals[event.signal]?.name ?? "?"}`,
+    `${m.within(event.path)}sends ${m.piece(event.path)?.signals[event.signal]?.name ?? "?"}`,
   address: (m, event) => `${m.within(event.path)}would open ${event.to}`,
   dropped: (m, event) =>
-    event.done ? null : `${m.within(event.path)}dragged, and let go too early`,
+    event.done ? null : `${m.within(event.path)}drag cancelled: released too early`,
   missed: silent,
   dragging: silent,
   scrolled: silent,
@@ -372,5 +372,5 @@ export const eventText = (project: Project, event: MachineEvent): LogLine | null
 /** A rule's trouble as a short sentence for the rule list; null when it works. */
 export const ruleTrouble = (project: Project, piece: Piece, rule: Rule): string | null => {
   const reason = brokenRule(project, piece, rule);
-  return reason && `Does nothing: ${reason}.`;
+  return reason && `Does not work: ${reason}.`;
 };

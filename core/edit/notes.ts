@@ -24,7 +24,7 @@ export const nameVariant = (piece: Piece, variant: Variant, name: string): Chang
   const text = name.trim();
   if (known)
     return {
-      label: text ? editWords.nameVariant(text) : editWords.takeVariantsNameBack,
+      label: text ? editWords.nameVariant(text) : editWords.removeVariantName,
       ops: [text ? set([...at(piece, known.id), "name"], text) : remove(at(piece, known.id))],
     };
   return text
@@ -51,6 +51,6 @@ export const usedAgain = (piece: Piece, variant: Variant): Change => {
 
 /** Lays a picture under the stage to measure and trace, or takes it away. */
 export const setReference = (piece: Piece, reference: Reference | null): Change => ({
-  label: reference ? editWords.referencePicture : editWords.takeReferencePictureAway,
+  label: reference ? editWords.referenceImage : editWords.removeReferenceImage,
   ops: [set(["pieces", piece.id, "reference"], reference)],
 });

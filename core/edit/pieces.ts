@@ -108,7 +108,7 @@ export const duplicatePiece = (project: Project, piece: Piece, withRules: boolea
 };
 
 export const removePiece = (project: Project, id: Id): Change => ({
-  label: editWords.remove(project.pieces[id]?.name),
+  label: editWords.delete(project.pieces[id]?.name),
   ops: [remove(["pieces", id])],
 });
 
@@ -119,13 +119,13 @@ export const renamePiece = (id: Id, name: string): Change => ({
 });
 
 export const setStart = (project: Project, screen: Id): Change => ({
-  label: editWords.startOn(project.pieces[screen]?.name),
+  label: editWords.setStartScreen(project.pieces[screen]?.name),
   ops: [set(["start"], screen)],
 });
 
 /** How a screen lies over others when it is opened there. */
 export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({
-  label: editWords.howLiesOverOthers,
+  label: editWords.changeOverlay,
   ops: [set(["pieces", piece.id, "overlay"], overlay)],
 });
 

@@ -15,11 +15,11 @@ describe("a place in words", () => {
     [alert("looks", "base", "changes", "knob"), "what “Knob” looks like in “Alert switch”"],
     [alert("layers", "knob"), "the layer “Knob” in “Alert switch”"],
     [alert("layers", "knob", "name"), "the name of the layer “Knob” in “Alert switch”"],
-    [alert("layers", "knob", "parent"), "what holds the layer “Knob” in “Alert switch”"],
+    [alert("layers", "knob", "parent"), "the parent of the layer “Knob” in “Alert switch”"],
     [alert("layers", "gone"), "a layer in “Alert switch”"],
     [alert("name"), "the name of the component “Alert switch”"],
     [alert(), "the component “Alert switch”"],
-    [["pieces", "gone", "name"], "a piece that is not there any more"],
+    [["pieces", "gone", "name"], "a deleted piece"],
     [["tokens", "gone", "name"], "the name of a token"],
     [["name"], "the project's name"],
   ])("%j", (path, words) => {
@@ -47,14 +47,14 @@ describe("what a change would do", () => {
         set(alert("layers", "knob", "order"), "b1"),
       ),
     ).toEqual([
-      ["what holds the layer “Knob” in “Alert switch”", "Toggle", "Alert switch"],
+      ["the parent of the layer “Knob” in “Alert switch”", "Toggle", "Alert switch"],
       ["the order of the layer “Knob” in “Alert switch”", "a place among others", "another one"],
     ]);
   });
 
   it("says what would be removed, and leaves out what is so already", () => {
     expect(rowsOf(remove(alert("layers", "knob")), set(alert("name"), "Alert switch"))).toEqual([
-      ["the layer “Knob” in “Alert switch”", "“Knob”", "removed"],
+      ["the layer “Knob” in “Alert switch”", "“Knob”", "deleted"],
     ]);
   });
 });

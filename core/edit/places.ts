@@ -36,7 +36,7 @@ const recordWords = (noun: string, record: unknown): string => {
 /** What is said of one field of a record; of those that are not here the field's own name. */
 const fieldWords: Readonly<Record<string, string>> = {
   name: editWords.name,
-  parent: editWords.whatHolds,
+  parent: editWords.parent,
   order: editWords.order,
   locked: editWords.lockInPlaces,
   rest: editWords.start,
@@ -60,7 +60,7 @@ const pieceWords = (
   [table = "", id = "", field, layer, key]: readonly string[],
 ): string => {
   if (table === "looks" && layer !== undefined) {
-    const name = tableEntry(piece.layers, layer)?.name ?? editWords.removedLayer;
+    const name = tableEntry(piece.layers, layer)?.name ?? editWords.deletedLayer;
     return key === undefined
       ? editWords.whatLooksLike(name)
       : editWords.of(propertyWords(key), name);
@@ -76,7 +76,7 @@ export const placeWords = (project: Project, path: readonly string[]): string =>
   if (!noun) return editWords.projects(table);
   if (table !== "pieces") return inRecordWords(noun, valueIn(project, [table, id]), rest[0]);
   const piece = tableEntry(project.pieces, id);
-  if (!piece) return editWords.pieceNotThereAny;
+  if (!piece) return editWords.deletedPiece;
   if (rest.length < 2) return inRecordWords(piece.kind, piece, rest[0]);
   return editWords.in(pieceWords(piece, rest), piece.name);
 };
@@ -94,7 +94,7 @@ const valueWords = (project: Project, value: unknown): string => {
   if (name !== null) return `“${name}”`;
   // records apart, what changes hold at a place is a value of a property
   const said = value as SpecifiedValue;
-  if (isBound(said)) return tableEntry(project.tokens, said.token)?.name ?? editWords.removedToken;
+  if (isBound(said)) return tableEntry(project.tokens, said.token)?.name ?? editWords.deletedToken;
   const text = typeof said === "object" && !Array.isArray(said) ? "set" : showValue(said);
   return text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text;
 };
@@ -107,7 +107,7 @@ const wordsAt = (project: Project, path: readonly string[], value: unknown): str
   if (table === "layers" && field === "parent") {
     return (
       tableEntry(tableEntry(project.pieces, pieceId)?.layers ?? {}, String(value))?.name ??
-      editWords.removedLayer
+      editWords.deletedLayer
     );
   }
   return valueWords(project, value);
@@ -134,7 +134,7 @@ export const changeRows = (project: Project, change: Change): ChangeRow[] =>
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
     const place = placeWords(project, op.path);
     if (op.op === "remove")
-      return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: "removed" }];
+      return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: editWords.deleted }];
     const words = wordsAt(project, op.path, then);
     const before = wordsAt(project, op.path, now);
     return [

@@ -37,7 +37,7 @@ export const renameRehearsal = (piece: Piece, id: Id, name: string): Change => (
   ops: [set([...at(piece, id), "name"], name)],
 });
 export const removeRehearsal = (piece: Piece, id: Id): Change => ({
-  label: editWords.removeRehearsal(piece.rehearsals[id]?.name ?? "").slice(0, 200),
+  label: editWords.deleteRehearsal(piece.rehearsals[id]?.name ?? "").slice(0, 200),
   ops: [remove(at(piece, id))],
 });
 
@@ -47,6 +47,6 @@ export const acceptFinding = (piece: Piece, id: Id, reason: string): Change => (
   ops: [set(["pieces", piece.id, "accepted", id], { id, reason })],
 });
 export const unacceptFinding = (piece: Piece, id: Id): Change => ({
-  label: editWords.takeAcceptanceBack,
+  label: editWords.reopenFinding,
   ops: [remove(["pieces", piece.id, "accepted", id])],
 });

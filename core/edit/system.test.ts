@@ -181,7 +181,7 @@ describe("variants", () => {
       variants: 2,
       looks: 2,
       rules: 0,
-      text: expect.stringMatching(/^2 variants and 3 values said where/) as string,
+      text: expect.stringMatching(/^2 variants and 3 values set where/) as string,
     });
     b.do(markUnused(b.piece, { alerts: ["alerts-on"], pressed: ["pressed-yes"] }));
     b.do(removeTraitValue(b.piece, alerts(), "alerts-on") as never);

@@ -106,7 +106,7 @@ export const removeToken = (project: Project, token: Token): Change => {
   const own = tokenValue(project.tokens, token.id);
   for (const alias of aliasesOf(project, token.id))
     if (own !== undefined) ops.push(set(["tokens", alias.id, "value"], own));
-  return { label: editWords.removeToken(token.name), ops: [...ops, remove(["tokens", token.id])] };
+  return { label: editWords.deleteToken(token.name), ops: [...ops, remove(["tokens", token.id])] };
 };
 
 const typeFor = (type: ValueType, value: SpecifiedValue): TokenType | null => {
@@ -176,7 +176,7 @@ export const tokenFrom = (project: Project, repeated: Repeated, name: string): M
   return {
     id: made.id,
     change: {
-      label: editWords.makeTokenEqualValues(name, repeated.places.length).slice(0, 200),
+      label: editWords.createTokenFromValues(name, repeated.places.length).slice(0, 200),
       ops: [...made.change.ops, ...bindPlaces(repeated.places, made.id, "").ops],
     },
   };
@@ -222,7 +222,7 @@ const mergeInto = (project: Project, into: Token, token: Token): Op[] => {
 export const mergeTokens = (project: Project, tokens: readonly Token[]): Change => {
   const [first, ...others] = tokens;
   const ops = first ? others.flatMap((other) => mergeInto(project, first, other)) : [];
-  return { label: editWords.makeTokensOne(tokens.length), ops };
+  return { label: editWords.mergeTokens(tokens.length), ops };
 };
 
 /** The places of one piece, or of all, where a value is said that equals the given one. */

@@ -11,10 +11,10 @@ export const editWords = {
   desktop: "Desktop",
   new: (kind: string, name: string) => `New ${kind} ${name}`,
   duplicate: (name: string) => `Duplicate ${name}`,
-  remove: (name: undefined | string) => `Remove ${name ?? "piece"}`,
+  delete: (name: undefined | string) => `Delete ${name ?? "piece"}`,
   rename: (name: string) => `Rename to ${name}`,
-  startOn: (name: undefined | string) => `Start on ${name ?? "screen"}`,
-  howLiesOverOthers: "How it lies over others",
+  setStartScreen: (name: undefined | string) => `Set start screen to ${name ?? "screen"}`,
+  changeOverlay: "Change overlay",
 
   // layers.ts
   box: "Box",
@@ -24,12 +24,12 @@ export const editWords = {
   shape: "Shape",
   compound: "Compound",
   text: "Text",
-  picture: "Picture",
+  image: "Image",
   icon: "Icon",
   copy: "Copy",
   insert: (name: string) => `Insert ${name}`,
-  removeName: (name: undefined | string) => `Remove ${name ?? "layer"}`,
-  removeLayers: (tops: number) => `Remove ${tops} layers`,
+  delete2: (name: undefined | string) => `Delete ${name ?? "layer"}`,
+  deleteLayers: (tops: number) => `Delete ${tops} layers`,
   move: (name: string, by: number) => `Move ${name} ${by > 0 ? "forward" : "back"}`,
   moveName: (name: undefined | string) => `Move ${name ?? "layer"}`,
   duplicateLayer: "Duplicate layer",
@@ -43,11 +43,11 @@ export const editWords = {
   ungroup: (name: string) => `Ungroup ${name}`,
   lock: "Lock",
   unlock: "Unlock",
-  bringFront: "Bring to the front",
+  bringFront: "Bring to front",
   scale: (percent: number) => `Scale to ${percent} %`,
   fitFrame: "Fit frame to layers",
-  sendBack: "Send to the back",
-  flatten: (name: undefined | string) => `Flatten ${name ?? "compound"}`,
+  sendBack: "Send to back",
+  convertOnePath: (name: undefined | string) => `Convert ${name ?? "compound"} to one path`,
 
   // assets.ts
   add: (kind: string, name: string) => `Add ${kind} ${name}`,
@@ -56,9 +56,9 @@ export const editWords = {
   paste: (words: string) => `Paste ${words}`,
 
   // extract.ts
-  makeComponent: (words: string) => `Make a component of ${words}`,
-  makeLayers: (name: string) => `Make layers of ${name}`,
-  replaceBy: (name: string) => `Replace by ${name}`,
+  createComponentFrom: (words: string) => `Create component from ${words}`,
+  convertLayers: (name: string) => `Convert ${name} to layers`,
+  replaceWith: (name: string) => `Replace with ${name}`,
 
   // gathered.ts
   gatherDrawingsInto: (drawings: number, name: string) =>
@@ -67,17 +67,17 @@ export const editWords = {
   // looks.ts
   set: (what: string, layers: number, name: undefined | string) =>
     `Set ${what} of ${layers === 1 ? (name ?? "layer") : `${layers} layers`}`,
-  inheritAgain: (label: undefined | string) => `Inherit ${label ?? "value"} again`,
+  clear: (label: undefined | string) => `Clear ${label ?? "value"}`,
   resetLayersThisVariant: "Reset layers in this variant",
-  resetVariant: "Reset the variant",
+  resetVariant: "Reset variant",
   allVariants: "for all variants",
-  say: (where: string) => `Say it ${where}`,
-  takeOverLook: "Take over a look",
+  set2: (where: string) => `Set ${where}`,
+  pasteLook: "Paste look",
 
   // rules.ts
-  newRule: "New rule",
+  addRule: "Add rule",
   changeRule: "Change rule",
-  removeRule: "Remove rule",
+  deleteRule: "Delete rule",
   moveRule: "Move rule",
   duplicateRule: "Duplicate rule",
   layer: "Layer",
@@ -85,43 +85,43 @@ export const editWords = {
   removeOption: (name: string) => `Remove option ${name}`,
 
   // traits.ts
-  newTrait: (name: string) => `New trait ${name}`,
+  addTrait: (name: string) => `Add trait ${name}`,
   renameTrait: (name: string) => `Rename trait to ${name}`,
-  newValue: (name: string, traitName: string) => `New value ${name} of ${traitName}`,
+  addValue: (name: string, traitName: string) => `Add value ${name} to ${traitName}`,
   renameValue: (name: string) => `Rename value to ${name}`,
   reorderTraits: "Reorder traits",
   reorderValues: (name: string) => `Reorder values of ${name}`,
-  chooseSwatch: "Choose a swatch",
+  changeSwatch: "Change swatch",
   or: ", or ",
-  valueSaidWhere: (said: number, looks: string, looksLooks: number) =>
-    `${said} value${said === 1 ? "" : "s"} said where ${looks}${looksLooks > 2 ? " and elsewhere" : ""}`,
-  ruleWillBeShown: (rules: number) =>
-    `; ${rules} rule${rules === 1 ? " names" : "s name"} it and will be shown as broken`,
-  chooseRestingValue: "Choose the resting value",
-  removeTrait: (name: string) => `Remove trait ${name}`,
-  removeValue: (name: string) => `Remove value ${name}`,
+  valueSetWhere: (said: number, looks: string, looksLooks: number) =>
+    `${said} value${said === 1 ? "" : "s"} set where ${looks}${looksLooks > 2 ? " and elsewhere" : ""}`,
+  ruleWillStopWorking: (rules: number) =>
+    `; ${rules} rule${rules === 1 ? " uses" : "s use"} it and will stop working`,
+  setDefaultValue: "Set default value",
+  deleteTrait: (name: string) => `Delete trait ${name}`,
+  deleteValue: (name: string) => `Delete value ${name}`,
   duplicateName: (name: undefined | string) => `Duplicate ${name ?? "value"}`,
 
-  optionSpokenName: " spoken name",
+  accessibleName: " accessible name",
 
   // makers
   contact: "Contact",
   contactHoveredFocusedPressed: "Contact: hovered, focused, pressed",
-  pickOneThese: (name: string) => `Pick one: ${name}`,
-  thereBack: (name: string) => `There and back: ${name}`,
-  stepThrough: (name: string, round: boolean) =>
-    `Step through ${name} ${round ? "for ever" : "once"}`,
+  oneLayerPerValue: (name: string) => `One layer per value: ${name}`,
+  toggleClick: (name: string) => `Toggle on click: ${name}`,
+  advanceAutomatically: (name: string, round: boolean) =>
+    `Advance ${name} automatically, ${round ? "in a loop" : "once"}`,
   dragDeck: "Drag deck",
   openClose: (name: string) => `Open and close: ${name}`,
   appearOneAfterAnother: "Appear one after another",
   wiggle: "Wiggle",
   swell: "Swell",
-  answerSignals: (name: string) => `Answer signals with ${name}`,
+  followSignalsWith: (name: string) => `Follow signals with ${name}`,
   make: (name: string) => `Add “${name}”`,
-  timeThere: "Time there",
-  timeBack: "Time back",
-  time: "Time",
-  wait: "Wait",
+  duration: "Duration",
+  returnDuration: "Return duration",
+  duration2: "Duration",
+  delay: "Delay",
   trait: "Trait",
   newTraitNamed: (name: string) => `new: ${name}`,
   inFront: "In front",
@@ -140,91 +140,92 @@ export const editWords = {
   lean: "Max lean",
   when: "When",
   clicked: "it is clicked",
-  pointedAt: "the pointer comes over it",
-  itAppears: "the piece comes up",
+  hovered: "it is hovered",
+  pieceAppears: "the piece appears",
   timesZeroForEver: "Repeats (0 = endless)",
   angle: "Angle",
   largest: "Max scale",
   comesFrom: "Entrance",
   fromBelow: "from below",
-  popsUp: "popping up",
+  popUp: "pop up",
   fromTheLeft: "from the left",
   fromTheRight: "from the right",
-  fadesIn: "fading in",
+  fade: "fade in",
   oneAfterAnother: "Stagger",
 
   shown: "Shown",
-  pieceComesUp: "the piece comes up",
+  pieceAppears2: "the piece appears",
   becomes: (trait: string, value: string) => `${trait} becomes ${value}`,
-  addWayBack: "Add the way back",
+  addReturnRule: "Add return rule",
 
   // motions.ts
   use: (name: string) => `Use ${name}`,
 
   // notes.ts
   nameVariant: (text: string) => `Name variant ${text}`,
-  takeVariantsNameBack: "Take the variant's name back",
+  removeVariantName: "Remove variant name",
   nameVariantInNotes: "Name variant",
   markUnused: "Mark as unused",
   useAgain: "Use again",
-  referencePicture: "Reference picture",
-  takeReferencePictureAway: "Take the reference picture away",
+  referenceImage: "Reference image",
+  removeReferenceImage: "Remove reference image",
 
   // places.ts
   variantNote: "variant note",
   acceptedFinding: "accepted finding",
   name: "the name of",
-  whatHolds: "what holds",
+  parent: "the parent of",
   order: "the order of",
   lockInPlaces: "the lock of",
   start: "the start of",
   motion: "the motion of",
   startInPlaces: "the start",
   option: "an option",
-  removedLayer: "a removed layer",
+  deletedLayer: "a deleted layer",
   whatLooksLike: (name: string) => `what “${name}” looks like`,
   of: (property: string, name: string) => `${property} of “${name}”`,
   projects: (table: string) => `the project's ${table}`,
-  pieceNotThereAny: "a piece that is not there any more",
+  deletedPiece: "a deleted piece",
   in: (piece: string, name: string) => `${piece} in “${name}”`,
-  removedToken: "a removed token",
+  deletedToken: "a deleted token",
   placeAmongOthers: "a place among others",
   anotherOne: "another one",
+  deleted: "deleted",
 
   // rehearsals.ts
   newRehearsal: (name: string) => `New rehearsal ${name}`,
   changeRehearsal: "Change a rehearsal",
   renameRehearsal: (name: string) => `Rename rehearsal to ${name}`,
-  removeRehearsal: (name: string) => `Remove rehearsal ${name}`,
+  deleteRehearsal: (name: string) => `Delete rehearsal ${name}`,
   acceptFinding: "Accept a finding",
-  takeAcceptanceBack: "Take an acceptance back",
+  reopenFinding: "Reopen finding",
 
   // rulebook.ts
   rule: (verb: string) => `${verb} a rule`,
   pasteInRulebook: "Paste",
   change: "Change",
-  removeInRulebook: "Remove",
-  bring: "Bring",
+  delete3: "Delete",
+  copy2: "Copy",
 
   // signals.ts
   newSignal: (name: string) => `New signal ${name}`,
   renameSignal: (name: string) => `Rename signal to ${name}`,
-  removeSignal: (name: string) => `Remove signal ${name}`,
+  deleteSignal: (name: string) => `Delete signal ${name}`,
 
   // timing.ts
   changeTiming: "Change timing",
-  giveMotion: (rules: number) => `Give a motion to ${rules === 1 ? "a rule" : `${rules} rules`}`,
+  copyTiming: (rules: number) => `Copy timing to ${rules === 1 ? "a rule" : `${rules} rules`}`,
   newMotion: (name: string) => `New motion ${name}`,
-  backFast: "back is as fast",
-  backMs: (by: number) => `back is ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`,
+  returnSameDuration: "Return: same duration",
+  returnMs: (by: number) => `Return: ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`,
 
   // tokens.ts
   newToken: (name: string) => `New token ${name}`,
   changeToken: (name: string) => `Change token ${name}`,
-  removeToken: (name: string) => `Remove token ${name}`,
-  makeTokenEqualValues: (name: string, places: number) =>
-    `Make token ${name} of ${places} equal values`,
-  makeTokensOne: (tokens: number) => `Make ${tokens} tokens one`,
+  deleteToken: (name: string) => `Delete token ${name}`,
+  createTokenFromValues: (name: string, places: number) =>
+    `Create token ${name} from ${places} values`,
+  mergeTokens: (tokens: number) => `Merge ${tokens} tokens`,
   replacePlace: (count: number) => `Replace in ${count} place${count === 1 ? "" : "s"}`,
 
   // wiring.ts
@@ -232,7 +233,7 @@ export const editWords = {
   wireLayers: (count: number) => `Wire ${count} layers`,
 
   // clip.ts
-  newerNubbleCopied: "a newer Nubble copied it",
+  wasCopiedNewerVersion: "it was copied by a newer version of Nubble",
   variants: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
   rules: (verb: string, count: number) => `${verb} ${count} rules`,
   layers: (count: number) => `${count} layers`,

@@ -3,8 +3,8 @@ export const gatherWords = {
   // names.ts
   contact: "Contact",
   checked: "Checked",
-  chosen: "Chosen",
-  usable: "Usable",
+  selected: "Selected",
+  enabled: "Enabled",
   power: "Power",
   open: "Open",
   answer: "Answer",

@@ -4,7 +4,7 @@ import type { Named } from "./tokens";
 import type { Id } from "../basics";
 import { ROOT } from "../project";
 import type { Layer, Piece, Project, Variant } from "../project";
-import { OPTION, TRAIT, isBound, labelOf, showValue } from "../properties";
+import { OPTION, TRAIT, choiceText, isBound, labelOf, showValue } from "../properties";
 import type { SpecifiedValue } from "../properties";
 import { looksWords } from "./words";
 
@@ -45,11 +45,12 @@ export const differencesBetween = (
 
 /** A value in words for a sentence. */
 const words = (project: Project, key: string, said: SpecifiedValue | undefined): string => {
-  if (said === undefined) return looksWords.nothingOwn;
-  if (isBound(said)) return project.tokens[said.token]?.name ?? looksWords.removedToken;
+  if (said === undefined) return looksWords.noOwnValue;
+  if (isBound(said)) return project.tokens[said.token]?.name ?? looksWords.deletedToken;
   if (typeof said === "string" && (key === "icon" || key === "picture"))
     return project.assets[said]?.name ?? "none";
   if (typeof said === "string" && key === "text") return `“${said}”`;
+  if (typeof said === "string") return choiceText(key, said);
   return showValue(said);
 };
 
@@ -58,8 +59,8 @@ const words = (project: Project, key: string, said: SpecifiedValue | undefined):
  * changed.
  */
 export const differenceText = (project: Project, d: Difference): string => {
-  if (d.key === "visible") return looksWords.isShown(d.layer.name, d.to !== false);
-  if (d.key === "shape") return looksWords.anotherShape(d.layer.name);
+  if (d.key === "visible") return looksWords.is(d.layer.name, d.to !== false);
+  if (d.key === "shape") return looksWords.differentShape(d.layer.name);
   if (d.key.startsWith(TRAIT) || d.key.startsWith(OPTION))
     return looksWords.setDifferently(d.layer.name);
   return looksWords.fromTo(

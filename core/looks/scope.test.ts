@@ -143,8 +143,8 @@ describe("conditions", () => {
     expect(meets({ gone: ["x"] }, variant)).toBe(false);
     expect(meets({ [lit.id]: ["gone"] }, variant)).toBe(false);
     expect(meets({ [lit.id]: [] }, variant)).toBe(false);
-    expect(conditionText(b.piece, { gone: ["x"] })).toBe("a removed trait");
-    expect(conditionText(b.piece, { [lit.id]: ["gone"] })).toBe("Lit is a removed value");
+    expect(conditionText(b.piece, { gone: ["x"] })).toBe("a deleted trait");
+    expect(conditionText(b.piece, { [lit.id]: ["gone"] })).toBe("Lit is a deleted value");
     expect(conditionShort(b.piece, { gone: ["x"], [lit.id]: ["gone"] })).toBe("? + ?");
   });
 

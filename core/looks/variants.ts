@@ -134,7 +134,7 @@ export const variantName = (piece: Varying, variant: Variant): string => {
   });
   if (words.length) return words.join(", ");
   return variantKey(piece, variant) === variantKey(piece, restingVariant(piece))
-    ? looksWords.atRest
+    ? looksWords.defaultWord
     : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
 
@@ -170,8 +170,8 @@ export const conditionText = (piece: Varying, condition: Condition): string =>
   Object.entries(condition)
     .map(([traitId, ids]) => {
       const trait = piece.traits[traitId];
-      if (!trait) return looksWords.removedTrait;
-      const values = ids.map((id) => trait.values[id]?.name ?? looksWords.removedValue);
+      if (!trait) return looksWords.deletedTrait;
+      const values = ids.map((id) => trait.values[id]?.name ?? looksWords.deletedValue);
       return looksWords.traitIs(trait.name, values.join(looksWords.or));
     })
     .join(looksWords.and);

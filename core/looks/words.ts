@@ -2,17 +2,16 @@
 export const looksWords = {
   // variants.ts
   onlyVariant: "only variant",
-  atRest: "at rest",
-  removedTrait: "a removed trait",
-  removedValue: "a removed value",
+  defaultWord: "default",
+  deletedTrait: "a deleted trait",
+  deletedValue: "a deleted value",
 
   // differences.ts
-  nothingOwn: "nothing of its own",
-  removedToken: "a removed token",
-  anotherShape: (name: string) => `${name}: another shape`,
+  noOwnValue: "no own value",
+  deletedToken: "a deleted token",
+  differentShape: (name: string) => `${name}: different shape`,
   setDifferently: (name: string) => `${name}: set differently`,
-  isShown: (layer: string, shown: boolean) =>
-    `${layer} is ${shown ? "shown" : "not shown any more"}`,
+  is: (layer: string, shown: boolean) => `${layer} is ${shown ? "visible" : "hidden"}`,
   fromTo: (layer: string, property: string, from: string, to: string) =>
     `${layer}: ${property} from ${from} to ${to}`,
   traitIs: (trait: string, values: string) => `${trait} is ${values}`,

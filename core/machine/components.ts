@@ -15,8 +15,8 @@ export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[]
 /** Why a trait of a piece cannot be given what an effect gives it, in words; null when it can. */
 export const missingValue = (piece: Piece, id: Id, to: TraitTarget): string | null => {
   const trait = piece.traits[id];
-  if (!trait) return machineWords.traitSetsWasRemoved;
+  if (!trait) return machineWords.traitSetsWasDeleted;
   return "value" in to && !trait.values[to.value]
-    ? machineWords.valueGivesWasRemoved(trait.name)
+    ? machineWords.valueSetsWasDeleted(trait.name)
     : null;
 };

@@ -237,13 +237,13 @@ describe("broken rules", () => {
     expect(now(play(b.project, id, ...click(box)).state)).toBe("two");
     b.do(removeLayers(b.piece, [box]));
     const record = (r: string) => b.piece.rules[r] as NonNullable<(typeof b.piece.rules)[string]>;
-    expect(ruleTrouble(b.project, b.piece, record(rule))).toContain("layer was removed");
+    expect(ruleTrouble(b.project, b.piece, record(rule))).toContain("layer was deleted");
     expect(ruleTrouble(b.project, b.piece, record(go))).toContain("screen");
-    expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed layer");
+    expect(ruleText(b.project, b.piece, record(rule))).toContain("a deleted layer");
     expect(fired(play(b.project, id, ...click("root"), over(box), down, up).events)).toEqual([]);
     b.do(removeTrait(b.piece, b.piece.traits[t.id] as never));
     expect(ruleTrouble(b.project, b.piece, record(rule))).not.toBeNull();
-    expect(ruleText(b.project, b.piece, record(rule))).toContain("a removed trait");
+    expect(ruleText(b.project, b.piece, record(rule))).toContain("a deleted trait");
   });
 });
 

@@ -216,9 +216,9 @@ describe("screens over others", () => {
     const { b, screen, notice } = pier();
     const rule = Object.values(b.on(screen).piece.rules).find((r) => r.effects[0]?.type === "open");
     if (!rule) throw new Error("no rule");
-    expect(ruleText(b.project, b.piece, rule)).toContain("open Notice over it");
+    expect(ruleText(b.project, b.piece, rule)).toContain("show Notice as overlay");
     b.do({ label: "x", ops: [{ op: "remove", path: ["pieces", notice] }] });
-    expect(ruleTrouble(b.project, b.piece, rule)).toContain("the screen it opens was removed");
+    expect(ruleTrouble(b.project, b.piece, rule)).toContain("the screen it opens was deleted");
     const run = new Run(env, b.project, screen);
     run.pointer("move", 10, 10);
     run.pointer("down", 10, 10);
@@ -277,7 +277,7 @@ describe("what a rule sets, and in what time", () => {
           ...rule,
           effects: [{ type: "option", layer: copy, option: "gone", value: "x" }],
         }),
-    ).toContain("no such option");
+    ).toContain("no longer has this option");
   });
 
   it("each effect in a time of its own", () => {

@@ -25,12 +25,12 @@ import { machineWords } from "./words";
 
 /** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
 export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {
-  if (rule.source !== null && !piece.layers[rule.source]) return machineWords.layerWasRemoved;
+  if (rule.source !== null && !piece.layers[rule.source]) return machineWords.layerWasDeleted;
   for (const [trait, values] of Object.entries(rule.when)) {
     const known = piece.traits[trait];
-    if (!known) return machineWords.conditionNamesRemovedTrait;
+    if (!known) return machineWords.conditionUsesDeletedTrait;
     if (!values.some((v) => known.values[v]))
-      return machineWords.conditionNamesRemovedValue(known.name);
+      return machineWords.conditionUsesDeletedValue(known.name);
   }
   const listening = brokenTrigger(project, piece, rule);
   if (listening) return listening;
@@ -47,10 +47,10 @@ const brokenTrigger = (
   piece: Piece,
   { trigger, source }: Rule,
 ): string | null => {
-  if (trigger.type === "key" && !trigger.key) return machineWords.noKeyChosenYet;
+  if (trigger.type === "key" && !trigger.key) return machineWords.noKeySelectedYet;
   if (trigger.type !== "signal") return null;
   if (source === null || piece.layers[source]?.kind !== "instance")
-    return machineWords.onlyPlacedCopyRaises;
+    return machineWords.onlyCopiesComponentsSend;
   return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""])
     ? null
     : machineWords.copyHasNoSuch;

@@ -1,15 +1,15 @@
 /** What people read in machine. */
 export const machineWords = {
   // components.ts
-  traitSetsWasRemoved: "the trait it sets was removed",
-  valueGivesWasRemoved: (name: string) => `the value it gives ${name} was removed`,
+  traitSetsWasDeleted: "the trait it sets was deleted",
+  valueSetsWasDeleted: (name: string) => `the value it sets for ${name} was deleted`,
 
   // piece.ts
-  layerWasRemoved: "its layer was removed",
-  conditionNamesRemovedTrait: "its condition names a removed trait",
-  conditionNamesRemovedValue: (name: string) => `its condition names a removed value of ${name}`,
+  layerWasDeleted: "its layer was deleted",
+  conditionUsesDeletedTrait: "its condition uses a deleted trait",
+  conditionUsesDeletedValue: (name: string) => `its condition uses a deleted value of ${name}`,
   hasNoEffectYet: "it has no effect yet",
-  noKeyChosenYet: "no key is chosen yet",
-  onlyPlacedCopyRaises: "only a placed copy raises signals",
+  noKeySelectedYet: "no key selected yet",
+  onlyCopiesComponentsSend: "only copies of components send signals",
   copyHasNoSuch: "the copy has no such signal",
 };

@@ -143,5 +143,5 @@ export const laneLabel = (key: string): string => {
   if (key === "presence") {
     return "appears";
   }
-  return key === "inside" ? motionWords.inside : (labelOf(key) ?? key);
+  return key === "inside" ? motionWords.contents : (labelOf(key) ?? key);
 };

@@ -1,7 +1,7 @@
 /** What people read in motion. */
 export const motionWords = {
   // changes.ts
-  inside: "inside it",
+  contents: "contents",
 
   // named.ts
   spring: "Spring",

@@ -45,12 +45,12 @@ describe("what is too much", () => {
   it("counts are bounded, whether records come one by one or with their piece", () => {
     const many = (n: number) => Array.from({ length: n }, (_, i) => layer(`many${i}`, "root"));
     expect(refused(many(limits.layers).map((l) => set([...at, "layers", l.id], l)))).toContain(
-      `more than ${limits.layers} layers`,
+      `layers are limited to ${limits.layers}`,
     );
     const base = project.pieces["alert-switch"] as Piece;
     const more = Object.fromEntries(many(limits.layers).map((l) => [l.id, l] as const));
     const piece = { ...base, layers: { ...base.layers, ...more } };
-    expect(refused([set(at, piece)])).toContain(`more than ${limits.layers} layers`);
+    expect(refused([set(at, piece)])).toContain(`layers are limited to ${limits.layers}`);
   });
 
   it("order keys must be such that others can be put before and after", () => {
@@ -69,14 +69,14 @@ describe("what is too much", () => {
     ).toBe(true);
   });
 
-  it("ids are never words that every object knows", () => {
+  it("ids are never words that is reserved", () => {
     for (const id of ["constructor", "toString", "valueOf", "hasOwnProperty", "__proto__"]) {
       expect(
         changeSchema.safeParse({ label: "x", ops: [set([...at, "layers", id], layer(id, "root"))] })
           .success,
         id,
       ).toBe(false);
-      expect(refused([set(["start"], id)]), id).toContain("every object knows");
+      expect(refused([set(["start"], id)]), id).toContain("is reserved");
     }
     expect(
       accept(project, { label: "x", ops: [remove(["pieces", "constructor", "layers", "x"])] }).ok,
@@ -105,7 +105,7 @@ describe("what is too much", () => {
     const ops = Array.from({ length: 1300 }, () =>
       set([...at, "looks", "base", "changes", "label", "text"], text),
     );
-    expect(refused(ops)).toMatch(/too large: 6\.\d MB, and 6\.0 MB is the most/);
+    expect(refused(ops)).toMatch(/too large: 6\.\d MB; the limit is 6\.0 MB/);
   });
 });
 

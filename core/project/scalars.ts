@@ -7,7 +7,7 @@ import { projectWords } from "./words";
 export const id = z
   .string()
   .regex(/^[A-Za-z0-9_-]{1,40}$/, projectWords.idMustBeLetters)
-  .refine((s) => !isReserved(s), projectWords.thisIdWordEvery);
+  .refine((s) => !isReserved(s), projectWords.idReserved);
 
 /** A place among others: a key of fractional indexing. */
 export const order = z.string().min(1).max(200).refine(isOrderKey, projectWords.notPlaceOrder);

@@ -26,7 +26,7 @@ const atMost = <T extends z.ZodType<Record<string, unknown>>>(
   schema: T,
   most: number,
   what: string,
-) => schema.refine((t) => Object.keys(t).length <= most, projectWords.moreThanAreNot(most, what));
+) => schema.refine((t) => Object.keys(t).length <= most, projectWords.areLimited(most, what));
 const condition = z.record(id, z.array(id).max(limits.values));
 
 const layer = z.strictObject({
@@ -110,7 +110,7 @@ const easing = z.union([
       count: z.number().int().min(1).max(100),
       jump: z.enum(["start", "end", "both", "none"]),
     })
-    .refine((s) => s.jump !== "none" || s.count > 1, projectWords.stepsJumpAtNeither),
+    .refine((s) => s.jump !== "none" || s.count > 1, projectWords.stepsWithJumpNone),
   z.strictObject({
     kind: z.literal("bounce"),
     times: z.number().int().min(1).max(8),
@@ -150,7 +150,7 @@ export const laneSchema = z
         context.addIssue({
           code: "custom",
           path: ["poses", i],
-          message: projectWords.poseNeedsValueLanes,
+          message: projectWords.keyframeNeedsValueProperty,
         });
   });
 const motion = z.strictObject({
@@ -231,7 +231,7 @@ const step = z.discriminatedUnion("do", [
 const rehearsal = z.strictObject({ id, name, order, steps: z.array(step).max(1000) });
 const acceptance = z.strictObject({
   id,
-  reason: z.string().trim().min(1, projectWords.sayWhyShouldBe).max(500),
+  reason: z.string().trim().min(1, projectWords.giveReason).max(500),
 });
 
 /**
@@ -445,13 +445,13 @@ const depthOf = (piece: Piece, layer: Layer, known: Map<string, number>): number
  */
 export const brokenTree = (piece: Piece): string | null => {
   const root = tableEntry(piece.layers, ROOT);
-  if (!root || root.parent !== null) return projectWords.hasLostRootLayer(piece.name);
+  if (!root || root.parent !== null) return projectWords.hasNoRootLayer(piece.name);
   const known = new Map<string, number>();
   for (const layer of Object.values(piece.layers)) {
     if (layer.id !== ROOT && layer.parent === null) return projectWords.hasNoPlaceTree(layer.name);
     const depth = depthOf(piece, layer, known);
-    if (depth === null) return projectWords.wouldBeInsideItself(layer.name);
-    if (depth > limits.depth) return projectWords.wouldLieMoreThan(layer.name, limits.depth);
+    if (depth === null) return projectWords.cannotBePlacedInside(layer.name);
+    if (depth > limits.depth) return projectWords.wouldBeNestedMore(layer.name, limits.depth);
   }
   return null;
 };
@@ -459,9 +459,7 @@ export const brokenTree = (piece: Piece): string | null => {
 /** What a table of records holds more of than a project may; a sentence, or null. */
 export const overfull = (project: Project, piece: Piece | undefined): string | null => {
   const tooMany = (table: object, what: keyof typeof limits): string | null =>
-    Object.keys(table).length > limits[what]
-      ? projectWords.moreThanAreNotTaken(limits[what], what)
-      : null;
+    Object.keys(table).length > limits[what] ? projectWords.areLimited2(limits[what], what) : null;
   const ofProject =
     tooMany(project.pieces, "pieces") ??
     tooMany(project.tokens, "tokens") ??

@@ -5,29 +5,28 @@ export const projectWords = {
 
   // change.ts
   notName: "not a name",
-  valuesLieMoreThan: (valueDepth: number) =>
-    `values lie more than ${valueDepth} deep in one another`,
+  valuesAreNestedMore: (valueDepth: number) =>
+    `values are nested more than ${valueDepth} levels deep`,
   notJsonValue: "not a JSON value",
 
   // scalars.ts
   idMustBeLetters: "an id must be letters, digits, _ or -",
-  thisIdWordEvery: "this id is a word every object knows",
+  idReserved: "this id is reserved",
   nameCannotBeEmpty: "a name cannot be empty",
   nameCanHaveAt: "a name can have at most 120 characters",
 
   // schema.ts
-  moreThanAreNot: (most: number, what: string) => `more than ${most} ${what} are not taken`,
+  areLimited: (most: number, what: string) => `${what} are limited to ${most}`,
   thereNoProperty: (key: string) => `there is no property “${key}”`,
-  poseNeedsValueLanes: "a pose needs a value of the lane's property",
+  keyframeNeedsValueProperty: "a keyframe needs a value for its property",
   recordMustBeKept: "a record must be kept under its own id",
   wrongValue: "wrong value",
-  hasLostRootLayer: (name: string) => `“${name}” has lost its root layer`,
+  hasNoRootLayer: (name: string) => `“${name}” has no root layer`,
   hasNoPlaceTree: (name: string) => `“${name}” has no place in the tree`,
-  wouldBeInsideItself: (name: string) => `“${name}” would be inside itself`,
-  wouldLieMoreThan: (name: string, depth: number) =>
-    `“${name}” would lie more than ${depth} layers deep`,
-  moreThanAreNotTaken: (limitsAt: number, what: string) =>
-    `more than ${limitsAt} ${what} are not taken`,
+  cannotBePlacedInside: (name: string) => `“${name}” cannot be placed inside itself`,
+  wouldBeNestedMore: (name: string, depth: number) =>
+    `“${name}” would be nested more than ${depth} layers deep`,
+  areLimited2: (limitsAt: number, what: string) => `${what} are limited to ${limitsAt}`,
   dataNotValid: "the data is not valid",
   at: (message: string, place: string) => `${message} (at ${place})`,
 
@@ -41,17 +40,17 @@ export const projectWords = {
   allCannotBeReplacedAtOnce: (top: string) => `all ${top} cannot be replaced at once`,
   projectHasNo: (top: string) => `a project has no “${top}”`,
   changeTooLargeMb: (megabytes: string, megabytes2: string) =>
-    `the change is too large: ${megabytes} MB, and ${megabytes2} MB is the most`,
+    `the change is too large: ${megabytes} MB; the limit is ${megabytes2} MB`,
   placeChangeHasNo: "a place in the change has no proper name",
 
   // judge.ts
-  whatWouldBringBack: "what it would bring back is not known any more",
+  whatWouldRestoreNo: "what it would restore is no longer known",
 
   // scalars.ts
   notPlaceOrder: "not a place in an order",
 
   // schema.ts
-  stepsJumpAtNeither: "steps that jump at neither end are at least two",
-  sayWhyShouldBe: "say why it is as it should be",
+  stepsWithJumpNone: "steps with jump-none need a count of 2 or more",
+  giveReason: "give a reason",
   notPathData: "not path data",
 };

@@ -29,7 +29,7 @@ const parsePair = (text: string, current: Value): Parsed => {
     .map((part, i) => parseNumber(part.replace(/%$/, ""), now[i] ?? 0));
   const [a, b = a] = parts;
   return parts.length > 2 || a == null || b == null
-    ? bad(propertiesWords.oneNumberBothOr)
+    ? bad(propertiesWords.enterOneNumberTwo)
     : good([a, b]);
 };
 
@@ -42,7 +42,7 @@ const parseFour = (text: string, current: Value): Parsed => {
     .map((part, i) => parseNumber(part, now[i] ?? 0));
   const numbers = parts.filter((p) => p !== null);
   if (numbers.length > 4 || numbers.length < parts.length)
-    return bad(propertiesWords.oneFourNumbers8);
+    return bad(propertiesWords.enterOneFourNumbers);
   const [a = 0, b = a, c = a, d = b] = numbers;
   return good([a, b, c, d]);
 };
@@ -86,13 +86,13 @@ const parseFill: Parser<"fill"> = (text) => {
 const parseNumberText: Parser<"number"> = (text, current, type) => {
   if (type.open && /^\s*none\s*$/i.test(text)) return good(type.max);
   const n = parseNumber(text, typeof current === "number" ? current : 0);
-  return n === null ? bad(propertiesWords.numberOrArithmeticSuch) : good(n);
+  return n === null ? bad(propertiesWords.enterNumberCalculationSuch) : good(n);
 };
 
 const parseFlag: Parser<"flag"> = (text) => {
   const word = text.trim().toLowerCase();
   if (["yes", "true", "1"].includes(word)) return good(true);
-  return ["no", "false", "0"].includes(word) ? good(false) : bad(propertiesWords.yesOrNo);
+  return ["no", "false", "0"].includes(word) ? good(false) : bad(propertiesWords.enterYesNo);
 };
 
 /** The spelling that is offered, for one that is used elsewhere. */
@@ -110,12 +110,14 @@ const british = (word: string, of: readonly string[]): string => {
 };
 
 /** What is offered, or the beginning of it. */
-const parseChoice: Parser<"choice"> = (text, _current, { of }) => {
-  const word = british(text.trim().toLowerCase(), of);
+const parseChoice: Parser<"choice"> = (text, _current, { of, words = {} }) => {
+  const shown = of.map((o) => words[o] ?? o);
+  const word = british(text.trim().toLowerCase(), shown);
+  const isIt = (o: string): boolean => o.toLowerCase() === word;
+  const begins = (o: string): boolean => word !== "" && o.toLowerCase().startsWith(word);
   const found =
-    of.find((o) => o.toLowerCase() === word) ??
-    of.find((o) => word !== "" && o.toLowerCase().startsWith(word));
-  return found === undefined ? bad(propertiesWords.one(of.join(", "))) : good(found);
+    of[shown.findIndex(isIt)] ?? of.find(isIt) ?? of[shown.findIndex(begins)] ?? of.find(begins);
+  return found === undefined ? bad(propertiesWords.useOne(shown.join(", "))) : good(found);
 };
 
 const parseAway: Parser<"away"> = (text, _current, { words }) => {
@@ -129,7 +131,7 @@ const asItIs = (text: string): Parsed => good(text);
 
 const parsers: { readonly [K in TypeName]: Parser<K> } = {
   number: parseNumberText,
-  colour: (text) => parseColourText(text, propertiesWords.colourSuch1f6f5cHsl),
+  colour: (text) => parseColourText(text, propertiesWords.enterColourSuchAs),
   fill: parseFill,
   pair: parsePair,
   flag: parseFlag,
@@ -158,7 +160,7 @@ export const parseValue = (type: ValueType, text: string, current: Value): Parse
   const checked = valueSchema(type).safeParse(parsed.value);
   return checked.success
     ? parsed
-    : bad(checked.error.issues[0]?.message ?? propertiesWords.notPossibleValue);
+    : bad(checked.error.issues[0]?.message ?? propertiesWords.notValidValue);
 };
 
 const trim = (n: number): string => String(hundredths(n));
@@ -170,7 +172,7 @@ const shortest = ([a, b, c, d]: Four): readonly number[] => {
 };
 
 const shadowText = ({ x, y, blur, spread, colour, inner }: Shadow): string =>
-  `${inner ? "inner " : ""}${trim(x)} ${trim(y)} ${trim(blur)}${spread ? ` ${trim(spread)}` : ""} ${colour}`;
+  `${inner ? "inset " : ""}${trim(x)} ${trim(y)} ${trim(blur)}${spread ? ` ${trim(spread)}` : ""} ${colour}`;
 
 const listText = (value: Value): string => {
   if (listOf(value).length === 0) return "none";

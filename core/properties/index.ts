@@ -48,4 +48,4 @@ export type {
 } from "./types";
 export { pictureTypes } from "./assets";
 export type { PictureType } from "./assets";
-export { labelOf, sheetEntry } from "./sheet";
+export { choiceText, labelOf, sheetEntry, sheetType, titleOf } from "./sheet";

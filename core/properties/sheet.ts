@@ -1,7 +1,7 @@
-import { ENDLESS } from "./registry";
+import { ENDLESS, property } from "./registry";
 import type { PropertyName } from "./registry";
-import type { PropertyGroup, Values } from "./types";
-import { labels } from "./words";
+import type { PropertyGroup, ValueType, Values } from "./types";
+import { choiceWords, labels } from "./words";
 
 /** How a property stands in the sheet. */
 interface SheetEntry {
@@ -123,3 +123,27 @@ export const sheetEntry = (key: string): SheetEntry | undefined =>
 
 /** What a property is called; undefined for a key the registry does not have. */
 export const labelOf = (key: string): string | undefined => sheetEntry(key)?.label;
+
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What a property is called where its name stands alone: "Corner radius". */
+export const titleOf = (key: string): string => upperFirst(labelOf(key) ?? key);
+
+const withWords = (key: string, type: ValueType): ValueType => {
+  const words = choiceWords[key];
+  return type.is === "choice" && words ? { ...type, words } : type;
+};
+
+const sheetTypes = new Map(
+  Object.keys(entries).flatMap((key): [string, ValueType][] => {
+    const type = property(key)?.type;
+    return type ? [[key, withWords(key, type)]] : [];
+  }),
+);
+
+/** The type of a property as people read and type it; the same object each time. */
+export const sheetType = (key: string): ValueType | undefined => sheetTypes.get(key);
+
+/** What a choice of a property is called. */
+export const choiceText = (key: string, value: string): string =>
+  choiceWords[key]?.[value] ?? value;

@@ -115,7 +115,12 @@ export type ValueType =
   | { readonly is: "colour" }
   | { readonly is: "fill" }
   | { readonly is: "flag" }
-  | { readonly is: "choice"; readonly of: readonly string[] }
+  | {
+      readonly is: "choice";
+      readonly of: readonly string[];
+      /** what people read and type for some of them */
+      readonly words?: Readonly<Record<string, string>>;
+    }
   | { readonly is: "text" }
   | { readonly is: "path" }
   | { readonly is: "four" }

@@ -67,13 +67,13 @@ describe("rehearsing", () => {
         ?.why,
     ).toBe("it is 10");
     expect(rehearse(env, b.project, id, [{ do: "click", layer: "nowhere" }])?.why).toBe(
-      "the layer is not there",
+      "the layer is not visible",
     );
     expect(rehearse(env, b.project, id, [{ do: "text", text: "Dark", shown: false }])?.why).toBe(
-      "it can be read",
+      "the text is visible",
     );
     expect(rehearse(env, b.project, screen, [{ do: "screen", screen: id }])?.why).toBe(
-      "Mole is shown",
+      "Mole is visible",
     );
     expect(
       rehearse(env, b.project, screen, [
@@ -84,7 +84,7 @@ describe("rehearsing", () => {
     expect(
       rehearse(env, b.project, screen, [{ do: "trait", at: "gone", trait: lit.id, value: no }])
         ?.why,
-    ).toBe("that copy is not there");
+    ).toBe("that copy is not visible");
   });
 
   it("gives up waiting for what never comes to rest", () => {
@@ -98,7 +98,7 @@ describe("rehearsing", () => {
         when: { [lit.id]: [lit.v[from] as string] },
         effects: [becomes(lit.id, lit.v[to] as string)],
       });
-    expect(rehearse(env, b.project, id, [{ do: "settle" }])?.why).toBe("it does not come to rest");
+    expect(rehearse(env, b.project, id, [{ do: "settle" }])?.why).toBe("it never settles");
   });
 
   it("every step is a sentence, and the project takes only steps that make sense", () => {
@@ -110,11 +110,11 @@ describe("rehearsing", () => {
       "drag Copy 40 px left in 300 ms",
     );
     expect(text({ do: "trait", at: copy, trait: lit.id, value: lit.v.yes as string })).toBe(
-      "expect that Copy: Lit is yes",
+      "expect Copy: Lit is yes",
     );
     expect(
       text({ do: "layer", layer: `${copy}/${bulb}`, key: "opacity", value: 0.5, within: 0.1 }),
-    ).toBe("expect that the opacity of Copy › Box is 0.5 ± 0.1");
+    ).toBe("expect the opacity of Copy › Box to be 0.5 ± 0.1");
     const put = (steps: unknown) =>
       accept(b.project, {
         label: "x",

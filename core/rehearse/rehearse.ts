@@ -119,7 +119,7 @@ export class Rehearser {
         run.key(step.key, "up");
         return null;
       case "tab":
-        return run.tab(step.back ? -1 : 1) ? null : rehearseWords.thereNothingGoTab;
+        return run.tab(step.back ? -1 : 1) ? null : rehearseWords.tabKeyFindsNothing;
       case "focus":
         run.input({ type: "focus", layer: step.layer });
         return null;
@@ -158,7 +158,7 @@ export class Rehearser {
 
   #reach(path: string, act: (x: number, y: number) => void): string | null {
     const at = this.aim({ do: "click", layer: path });
-    if (!at) return rehearseWords.layerNotThere;
+    if (!at) return rehearseWords.layerNotVisible;
     this.where = at;
     act(...at);
     return null;
@@ -184,7 +184,7 @@ export class Rehearser {
       const due = nextDue(this.run.inside);
       const next = Math.max(moves, due === Infinity ? 0 : due);
       if (moves <= this.run.now && due === Infinity) break;
-      if (next > until) return rehearseWords.doesNotComeRest;
+      if (next > until) return rehearseWords.neverSettles;
       this.run.advanceTo(Math.max(next, this.run.now));
     }
     return null;
@@ -205,32 +205,32 @@ export class Rehearser {
 
   #expectTrait(step: Of<"trait">): string | null {
     const copy = this.run.copies().find((c) => c.path === this.#copy(step.at));
-    if (!copy) return rehearseWords.copyNotThere;
+    if (!copy) return rehearseWords.copyNotVisible;
     const trait = copy.piece.traits[step.trait];
     const is = variantFrom(copy.piece, copy.variant)[step.trait];
     if (is === step.value) return null;
-    return rehearseWords.traitIs(trait?.name, trait?.values[is ?? ""]?.name);
+    return rehearseWords.is(trait?.name, trait?.values[is ?? ""]?.name);
   }
 
   #expectScreen(screen: Id): string | null {
     const front = this.run.inside.overlays.at(-1)?.screen ?? this.run.screen;
     if (front === screen) return null;
-    return rehearseWords.shown(this.project.pieces[front]?.name);
+    return rehearseWords.visible(this.project.pieces[front]?.name);
   }
 
   #expectText({ text, shown }: Of<"text">): string | null {
     const scene = this.run.scene();
-    if (!scene) return rehearseWords.nothingShown;
+    if (!scene) return rehearseWords.nothingVisible;
     const isShown = textsIn(scene).some((t) => t.includes(text));
     if (isShown === shown) return null;
-    return isShown ? rehearseWords.canBeRead : rehearseWords.cannotBeReadAnywhere;
+    return isShown ? rehearseWords.textVisible : rehearseWords.textNotVisible;
   }
 
   #expectLayer({ layer, key, value, within }: Of<"layer">): string | null {
     const scene = this.run.scene();
-    if (!scene) return rehearseWords.nothingShown;
+    if (!scene) return rehearseWords.nothingVisible;
     const is = valueOf(scene, layer, key);
-    if (is === undefined) return rehearseWords.layerNotThere;
+    if (is === undefined) return rehearseWords.layerNotVisible;
     if (areNumbers(is) && typeof value === "string") {
       const wanted = value.split(/[\s,]+/).map(Number);
       const isNear = (n: number, i: number): boolean => Math.abs(n - present(wanted[i])) <= within;

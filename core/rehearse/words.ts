@@ -8,16 +8,16 @@ import { labelOf } from "../properties";
 /** Why a step of a rehearsal failed, as people read it. */
 export const rehearseWords = {
   // rehearse.ts
-  thereNothingGoTab: "there is nothing to go to with the Tab key",
-  layerNotThere: "the layer is not there",
-  doesNotComeRest: "it does not come to rest",
-  copyNotThere: "that copy is not there",
-  traitIs: (trait: string | undefined, value: string | undefined) =>
-    `${trait ?? "a removed trait"} is ${value ?? "gone"}`,
-  shown: (name: undefined | string) => `${name ?? "another screen"} is shown`,
-  nothingShown: "nothing is shown",
-  canBeRead: "it can be read",
-  cannotBeReadAnywhere: "it cannot be read anywhere",
+  tabKeyFindsNothing: "the Tab key finds nothing to focus",
+  layerNotVisible: "the layer is not visible",
+  neverSettles: "it never settles",
+  copyNotVisible: "that copy is not visible",
+  is: (trait: string | undefined, value: string | undefined) =>
+    `${trait ?? "a deleted trait"} is ${value ?? "deleted"}`,
+  visible: (name: undefined | string) => `${name ?? "another screen"} is visible`,
+  nothingVisible: "nothing is visible",
+  textVisible: "the text is visible",
+  textNotVisible: "the text is not visible",
   itIs: (value: string | null) => `it is ${value ?? "another value"}`,
 };
 
@@ -47,7 +47,7 @@ const follow = (
     }
     const layer = at?.layers[part];
     if (part !== ROOT || names.length === 0)
-      names.push(part === ROOT ? "the whole piece" : (layer?.name ?? "a removed layer"));
+      names.push(part === ROOT ? "the whole piece" : (layer?.name ?? "a deleted layer"));
     at = at && layer?.kind === "instance" ? componentsAt(project, at, part)[0] : at;
   }
   return { names, piece: at };
@@ -63,7 +63,7 @@ export const pieceAtPath = (project: Project, piece: Piece, at: string): Piece |
 
 const valueName = (project: Project, piece: Piece, at: string, trait: Id, value: Id): string => {
   const t = pieceAtPath(project, piece, at)?.traits[trait];
-  return `${at ? `${pathText(project, piece, at)}: ` : ""}${t?.name ?? "a removed trait"} is ${t?.values[value]?.name ?? "a removed value"}`;
+  return `${at ? `${pathText(project, piece, at)}: ` : ""}${t?.name ?? "a deleted trait"} is ${t?.values[value]?.name ?? "a deleted value"}`;
 };
 
 const ms = (n: number): string => `${Math.round(n)} ms`;
@@ -94,7 +94,7 @@ class Names {
     return pathText(this.project, this.piece, path);
   }
   screen(id: Id): string {
-    return this.project.pieces[id]?.name ?? "a removed screen";
+    return this.project.pieces[id]?.name ?? "a deleted screen";
   }
   value({ at, trait, value }: { at: string; trait: Id; value: Id }): string {
     return valueName(this.project, this.piece, at, trait, value);
@@ -102,30 +102,30 @@ class Names {
 }
 
 const layerWords: StepWords<"layer"> = ({ layer, key, value, within }, names) => {
-  if (key === "visible") return `expect that ${names.layer(layer)} is ${value ? "there" : "gone"}`;
+  if (key === "visible")
+    return `expect ${names.layer(layer)} to be ${value ? "visible" : "hidden"}`;
   const about = typeof value === "number" && within > 0 ? ` ± ${within}` : "";
-  return `expect that the ${labelOf(key) ?? key} of ${names.layer(layer)} is ${simpleText(value)}${about}`;
+  return `expect the ${labelOf(key) ?? key} of ${names.layer(layer)} to be ${simpleText(value)}${about}`;
 };
 
 const stepWords: { readonly [K in StepKind]: StepWords<K> } = {
   point: ({ layer }, names) =>
-    layer === null ? "move the pointer off it" : `move the pointer to ${names.layer(layer)}`,
+    layer === null ? "move the pointer away" : `move the pointer to ${names.layer(layer)}`,
   press: () => "press",
-  release: () => "let go",
+  release: () => "release",
   click: ({ layer }, names) => `click ${names.layer(layer)}`,
-  tap: ({ layer }, names) => `tap ${names.layer(layer)} with a finger`,
+  tap: ({ layer }, names) => `tap ${names.layer(layer)}`,
   drag: (step, names) => `drag ${names.layer(step.layer)} ${wayText(step.by)} in ${ms(step.ms)}`,
-  key: ({ key }) => `press the key ${keyName(key)}`,
-  tab: ({ back }) => (back ? "go back with Shift and Tab" : "go on with Tab"),
-  focus: ({ layer }, names) =>
-    layer === null ? "take the focus away" : `go to ${names.layer(layer)} by keyboard`,
+  key: ({ key }) => `press ${keyName(key)}`,
+  tab: ({ back }) => (back ? "press Shift+Tab" : "press Tab"),
+  focus: ({ layer }, names) => (layer === null ? "remove focus" : `focus ${names.layer(layer)}`),
   wait: (step) => `wait ${ms(step.ms)}`,
   scroll: ({ layer, by }, names) => `scroll ${names.layer(layer)} by ${by} px`,
-  answer: ({ well }) => `let forms ${well ? "succeed" : "fail"} from now on`,
-  settle: () => "wait until nothing moves",
-  show: (step, names) => `switch by hand: ${names.value(step)}`,
-  trait: (step, names) => `expect that ${names.value(step)}`,
-  text: ({ text, shown }) => `expect that “${text}” ${shown ? "can be read" : "cannot be read"}`,
+  answer: ({ well }) => `make forms ${well ? "succeed" : "fail"} from here`,
+  settle: () => "wait until motion settles",
+  show: (step, names) => `set ${names.value(step)}`,
+  trait: (step, names) => `expect ${names.value(step)}`,
+  text: ({ text, shown }) => `expect “${text}” to be ${shown ? "visible" : "not visible"}`,
   screen: ({ screen }, names) => `expect to be on ${names.screen(screen)}`,
   layer: layerWords,
 };

@@ -311,14 +311,14 @@ describe("words", () => {
     const piece = project.pieces["alert-switch"];
     if (!piece) throw new Error("no demo");
     expect(ruleText(project, piece, piece.rules.press as never)).toBe(
-      "When the whole piece is pressed → Pressed becomes yes, undone when it ends, tween 120 ms ease-out",
+      "When the whole piece is pressed → Pressed becomes yes, reverts when it ends, tween 120 ms ease-out",
     );
     const screen = project.pieces["trip-settings"];
     expect(screen && ruleText(project, screen, screen.rules["to-cabin"] as never)).toBe(
       "When Cabin link is clicked → go to Cabin climate, fade 260 ms ease-in-out",
     );
     expect(motionText({ kind: "tween", duration: 200, delay: 50, easing: [0.3, 0, 0.2, 1] })).toBe(
-      "tween 200 ms bézier 0.3 0 0.2 1 after 50 ms",
+      "tween 200 ms cubic Bézier 0.3 0 0.2 1 after 50 ms",
     );
   });
 });

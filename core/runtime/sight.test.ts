@@ -194,7 +194,7 @@ describe("scrolling", () => {
       Object.values(b.piece.rules)
         .map((r) => ruleText(b.project, b.piece, r))
         .join("; "),
-    ).toMatch(/comes into sight.*scroll to /);
+    ).toMatch(/scrolls into view.*scroll to /);
     expect(rows).toHaveLength(10);
   });
 });

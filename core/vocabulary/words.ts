@@ -6,12 +6,12 @@ export const schemaWords = {
 /** What people read in vocabulary. */
 export const vocabularyWords = {
   // trouble.ts
-  clipTurnsWasRemoved: "the clip it turns was removed",
-  screenGoesWasRemoved: "the screen it goes to was removed",
-  copySetsWasRemoved: "the copy it sets was removed",
-  copySetsHasNo: "the copy it sets has no such trait any more",
-  screenOpensWasRemoved: "the screen it opens was removed",
-  copySetsHasNoSuchOption: "the copy it sets has no such option any more",
-  signalRaisesWasRemoved: "the signal it raises was removed",
-  layerScrollsWasRemoved: "the layer it scrolls to was removed",
+  clipPlaysWasDeleted: "the clip it plays was deleted",
+  screenGoesWasDeleted: "the screen it goes to was deleted",
+  copyChangesWasDeleted: "the copy it changes was deleted",
+  copyChangesNoLonger: "the copy it changes no longer has this trait",
+  screenOpensWasDeleted: "the screen it opens was deleted",
+  copyChangesNoLonger2: "the copy it changes no longer has this option",
+  signalSendsWasDeleted: "the signal it sends was deleted",
+  layerScrollsWasDeleted: "the layer it scrolls to was deleted",
 };

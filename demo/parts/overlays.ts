@@ -156,7 +156,7 @@ export const serviceNotice: Source = {
     ),
     text("trouble", "Trouble", {
       widthMode: "stretch",
-      text: "No answer from the harbour. What you wrote is kept: send it again.",
+      text: "The harbour did not respond. Your text is saved. Try again.",
       style: style.note,
       fill: "#8a3a12",
       visible: false,
@@ -171,7 +171,7 @@ export const serviceNotice: Source = {
   ],
   accepted: ["yes", "failed"].map((value) => ({
     id: findingId("no-way-back", "sent", valueId("sent", value)),
-    reason: "It begins anew each time it is opened.",
+    reason: "Resets each time it opens.",
   })),
   looks: [
     {

@@ -238,7 +238,7 @@ export class Postgres {
     // somebody else may have taken the port between asking and starting
     const isTaken = (await tryPort(this.port)) === null;
     if (tries <= 1 || !isTaken)
-      throw new Error(`PostgreSQL did not start; its own words are in ${this.log.path}`);
+      throw new Error(`PostgreSQL did not start. Its log is in ${this.log.path}`);
     this.boundPort = 0;
     await this.launch(tries - 1);
   }

@@ -24,6 +24,6 @@ export const decodeHere: Decode = async <K extends Kind>(
     const read = readers[kind] as (bytes: Uint8Array) => Promise<Facts<K>> | Facts<K>;
     return { ok: true, facts: await read(bytes) };
   } catch (error) {
-    return { ok: false, reason: error instanceof Unreadable ? error.message : "it is broken" };
+    return { ok: false, reason: error instanceof Unreadable ? error.message : "it is damaged" };
   }
 };

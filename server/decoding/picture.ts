@@ -60,11 +60,11 @@ export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {
   } = await sharp(bytes, { ...options, limitInputPixels: false })
     .metadata()
     .catch(() => {
-      throw new Unreadable("the file is no picture that can be read: PNG, JPEG, WebP and GIF can");
+      throw new Unreadable("the file is not a supported image. Use PNG, JPEG, WebP or GIF");
     });
   if (!isTaken(format))
     throw new Unreadable(
-      `pictures of the type ${format} cannot be taken: PNG, JPEG, WebP and GIF can`,
+      `images of type ${format} are not supported. Use PNG, JPEG, WebP or GIF`,
     );
   if (!(width > 0) || !(height > 0)) throw new Unreadable("the picture has no size");
   if (Math.max(width, height) > LONGEST_SIDE)
@@ -73,15 +73,15 @@ export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {
     );
   if (width * height > MOST_PIXELS)
     throw new Unreadable(
-      `the picture has ${Math.round((width * height) / 1e6)} million pixels; ${MOST_PIXELS / 1e6} million is the most`,
+      `the image has ${Math.round((width * height) / 1e6)} million pixels; the limit is ${MOST_PIXELS / 1e6} million`,
     );
   if (pages > MOST_FRAMES)
-    throw new Unreadable(`the picture has ${pages} frames; ${MOST_FRAMES} is the most`);
+    throw new Unreadable(`the image has ${pages} frames; the limit is ${MOST_FRAMES}`);
   // every pixel is unpacked and thrown away
   await sharp(bytes, options)
     .stats()
     .catch(() => {
-      throw new Unreadable("the picture is broken or cut off: not all of it can be read");
+      throw new Unreadable("the image file is damaged or incomplete");
     });
   return { type: types[format], ...shownSize(width, height, orientation) };
 };

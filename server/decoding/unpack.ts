@@ -6,7 +6,7 @@ import { LARGEST_SFNT } from "./sfnt";
 
 const tooLarge = (bytes: number): Unreadable =>
   new Unreadable(
-    `it unpacks to ${Math.round(bytes / 1e6)} MB; ${LARGEST_SFNT / 1e6} MB is the most`,
+    `it unpacks to ${Math.round(bytes / 1e6)} MB; ${LARGEST_SFNT / 1e6} MB is the limit`,
   );
 
 const pad = (length: number): number => (length + 3) & ~3;

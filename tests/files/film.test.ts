@@ -37,7 +37,7 @@ describe("moments of a change", () => {
       };
     });
     const saveAs = async (item: string) => {
-      await me.click("button", "Save as …");
+      await me.click("button", "Export…");
       await me.click("button", item);
     };
     const saved = (n: number) =>
@@ -48,7 +48,7 @@ describe("moments of a change", () => {
         if (types.length < n) throw new Error("nothing saved yet");
         return types;
       }, 40_000);
-    await saveAs("Animated GIF …");
+    await saveAs("Animated GIF…");
     await me.click("button", "Save", ".modal");
     expect(await saved(1)).toEqual(["image/gif"]);
     const kit = kelpwayKit();
@@ -94,7 +94,7 @@ describe("moments of a change", () => {
     expect(off.frames).toBe(moments.length);
     // a palette of 256 colours is all a GIF has
     expect(Math.max(...off.out)).toBeLessThan(0.02);
-    await saveAs("PNG pictures …");
+    await saveAs("PNG frames…");
     await me.click("button", "Save", ".modal");
     expect(await saved(2)).toEqual(["image/gif", "application/zip"]);
     const zip = await me.page.evaluate(async () => {
@@ -108,7 +108,7 @@ describe("moments of a change", () => {
     });
     expect(zip.begins).toEqual([0x50, 0x4b, 3, 4]);
     expect(zip.pictures).toBe(2 * momentsOf(lastsFor(rule.motion), 30).length);
-    await saveAs("PNG pictures …");
+    await saveAs("PNG frames…");
     await me.page.select("#film-size", "3");
     await me.page.select("#film-rate", "60");
     // clicked as soon as it is there: on a busy machine the film would be done before a hand gets
@@ -130,9 +130,9 @@ describe("moments of a change", () => {
     expect(await saved(2)).toHaveLength(2);
     await me.press("Escape");
     await saveAs("CSS keyframes");
-    await saveAs("Moving SVG …");
+    await saveAs("Animated SVG…");
     await me.page.select("#film-size", "2");
-    await me.pick("Ground", "paper", ".modal");
+    await me.pick("Background", "paper", ".modal");
     await me.click("button", "Save", ".modal");
     expect((await saved(4)).slice(2)).toEqual(["text/css", "image/svg+xml"]);
     const svg = await me.page.evaluate(() =>
@@ -207,7 +207,7 @@ describe("moments of a change", () => {
       expect(off.painted).toBe(true);
       expect(Math.max(...off.off)).toBeLessThan(0.002);
     }
-    await me.click("button", "Go on");
+    await me.click("button", "Resume");
   });
 
   it("after a long while in the background loops are where they belong at once, without running through what was missed", async () => {

@@ -94,7 +94,7 @@ describe(`${COUNT} requests that nobody means well by`, () => {
           const me = await Person.open(browser, `${inject("address")}/projects/${id}${view}`);
           await me.until(async () => expect(await me.text("body")).not.toBe(""));
           const text = await me.text("body");
-          expect(text, view).not.toMatch(/Something broke|cannot be read/);
+          expect(text, view).not.toMatch(/Something went wrong|cannot be read/);
           expect(
             me.complaints.filter((c) => !/404|status of 4/.test(c)),
             view,

@@ -12,7 +12,7 @@ const harbourFilm = () => {
   const b = new Builder();
   b.new("screen", "Harbour film");
   const clip = b.layer("picture", { x: 20, y: 20, width: 160, height: 90, plays: 1500 });
-  const word = b.layer("text", { x: 20, y: 130, text: "at rest" });
+  const word = b.layer("text", { x: 20, y: 130, text: "default" });
   const film = b.trait("Film", "rest", "plays", "middle", "end");
   for (const [value, words] of [
     ["plays", "it plays"],

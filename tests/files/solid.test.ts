@@ -122,10 +122,10 @@ describe("a large piece", () => {
     const id = await given.projects.fresh({ ...kit, pieces: { ...kit.pieces, large } });
     expect(JSON.stringify(large).length).toBeGreaterThan(1_200_000);
     const me = await Person.open(given.browser, given.projects.address(id));
-    await me.click("button", "More for Wide sea");
-    await me.click("button", "Remove");
+    await me.click("button", "Actions for Wide sea");
+    await me.click("button", "Delete");
     await me.until(async () =>
-      expect(await me.text(".notices")).toContain("Wide sea was removed."),
+      expect(await me.text(".notices")).toContain("Deleted Wide sea."),
     );
     await me.saved();
     expect((await given.projects.kept(id))?.pieces.large).toBeUndefined();
@@ -138,7 +138,7 @@ describe("a large piece", () => {
     await me.until(async () => expect(await me.text("main")).not.toContain("Wide sea"));
     await me.press("Control", "z");
     await me.until(async () => expect(await me.text("main")).toContain("Wide sea"));
-    await me.click("button", "More for Wide sea");
+    await me.click("button", "Actions for Wide sea");
     await me.click("button", "Duplicate");
     await me.until(async () =>
       expect(
@@ -168,7 +168,7 @@ describe("a browser that keeps nothing", () => {
     await me.until(
       async () =>
         expect(await me.text(".save")).toMatch(
-          /(One change is|2 changes are) only in this window: leave it open/,
+          /(1 change is|2 changes are) only in this window: keep it open/,
         ),
       20_000,
     );
@@ -211,7 +211,7 @@ describe("every day", () => {
     await me.find("treeitem", "Knob");
     for (const tab of await me.page.$$("[role=tab]"))
       if ((await tab.evaluate((t) => t.textContent ?? "")).startsWith("Rules")) await tab.click();
-    await me.pick("Effect", "stir: only its lanes move", ".rules .rule:nth-child(1)");
+    await me.pick("Effect", "animate lanes only", ".rules .rule:nth-child(1)");
     await me.until(async () =>
       expect(
         Object.values((await given.projects.kept(id))?.pieces["alert-switch"]?.rules ?? {}).some(

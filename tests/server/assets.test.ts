@@ -59,7 +59,7 @@ describe("files", () => {
   it("that are broken, too large or no pictures are refused with the reason", async () => {
     expect(await send(picture.subarray(0, picture.length - 200))).toMatchObject({
       status: 422,
-      body: { kind: "refused", reason: expect.stringContaining("cut off") as string },
+      body: { kind: "refused", reason: expect.stringContaining("incomplete") as string },
     });
     expect((await send(new Uint8Array(9_000_000))).body.reason).toMatch(
       /larger than 8 MB|no picture/,
@@ -101,7 +101,7 @@ describe("files", () => {
     expect(new Set([widths.get("woff2"), widths.get("woff"), widths.get("ttf")]).size).toBe(1);
     expect(widths.get("otf")).toBe(0.64);
     const broken = await send(font.subarray(0, 400));
-    expect(broken.body.reason).toContain("cannot be read");
+    expect(broken.body.reason).toContain("is not visible");
   });
 
   it("dropped onto a card become layers: a picture, a drawing, and a font one can choose; what cannot be kept is named", async () => {
@@ -142,14 +142,14 @@ describe("files", () => {
       '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect id="Hull" width="40" height="20" fill="#17495c"/><script>alert(1)</script><rect width="9" height="9" fill="url(#p)"/><pattern id="p"/></svg>';
     await drop("boat.svg", "image/svg+xml", Buffer.from(svg).toString("base64"));
     await me.find("treeitem", "Hull");
-    expect(await me.text(".scope-hint")).toMatch(/“boat” became layers, except for .*a script/);
+    expect(await me.text(".scope-hint")).toMatch(/Imported “boat” as layers. Left out: .*a script/);
     await drop("caveat.woff2", "font/woff2", font.toString("base64"));
     await me.until(async () =>
       expect(await me.text(".scope-hint")).toContain("is now one of the project’s families"),
     );
     await drop("broken.png", "image/png", picture.subarray(0, 300).toString("base64"));
     await me.until(async () =>
-      expect(await me.text(".scope-hint")).toContain("“broken.png” was not taken"),
+      expect(await me.text(".scope-hint")).toContain("“broken.png” was not added"),
     );
     await me.saved();
     expect(me.complaints).toEqual([]);

@@ -52,7 +52,7 @@ describe("when the database dies in the middle of editing", () => {
     await nudgeOnStage(me, 3);
     await me.until(
       async () =>
-        expect(await me.text(".save")).toContain("Not saved yet: the database does not answer"),
+        expect(await me.text(".save")).toContain("Not saved: the database is not responding"),
       15_000,
     );
     await nudgeOnStage(me, 2);
@@ -68,7 +68,7 @@ describe("when the database dies in the middle of editing", () => {
   it("a page opened meanwhile says so, and works again afterwards", async () => {
     await harbour.postgres.kill();
     const me = await Person.open(browser, `${harbour.served.address}/`);
-    expect(await me.text("h1")).toBe("The database cannot be reached");
+    expect(await me.text("h1")).toBe("The database is not responding");
     await harbour.postgres.restart();
     await me.until(async () => {
       await me.click("button", "Try again");
@@ -95,7 +95,7 @@ describe("when the server dies in the middle of a save", () => {
     await harbour.served.stop("SIGKILL");
     await nudgeOnStage(me, 3);
     await me.until(
-      async () => expect(await me.text(".save")).toContain("the server does not answer"),
+      async () => expect(await me.text(".save")).toContain("the server is not responding"),
       15_000,
     );
     await harbour.serveAgain();

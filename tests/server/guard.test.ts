@@ -388,10 +388,10 @@ describe("requests that make no sense", () => {
   it("pieces that are called like what every object has are not there", async () => {
     for (const name of ["constructor", "toString", "__proto__", "hasOwnProperty"]) {
       expect((await ask(`/projects/kelpway-kit/pieces/${name}`)).text, name).toContain(
-        "There is no such piece",
+        "Piece not found",
       );
       expect((await ask(`/projects/kelpway-kit/play/${name}`)).text, name).toContain(
-        "There is no such screen",
+        "Screen not found",
       );
     }
   });

@@ -72,7 +72,7 @@ export class Bench {
     const { piece, state } = this;
     const { variant } = activeOf(piece, state);
     const [own] = this.scenes.of(this.env, this.workpiece.project, piece, [variant]);
-    if (!own?.placed) throw new Error("nothing is shown");
+    if (!own?.placed) throw new Error("nothing is visible");
     return own.placed;
   }
 

@@ -8,9 +8,9 @@ import type { Inspection } from "../../../workers/inspector";
 import { checksWords } from "./words";
 
 const severities = {
-  error: checksWords.doesNotWork,
-  warning: checksWords.peopleWillStumble,
-  note: checksWords.meantSo,
+  error: checksWords.broken,
+  warning: checksWords.problem,
+  note: checksWords.intended,
 } as const;
 
 const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
@@ -26,8 +26,8 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
       <Form.Control
         size="sm"
         autoFocus
-        aria-label={checksWords.whyShouldBe}
-        placeholder={checksWords.whyShouldBe}
+        aria-label={checksWords.whyFine}
+        placeholder={checksWords.whyFine}
         value={text}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
@@ -39,7 +39,7 @@ const Reason = ({ onDone }: { onDone: (reason: string | null) => void }) => {
         {checksWords.accept}
       </Button>
       <Button variant="link" size="sm" onClick={() => onDone(null)}>
-        {checksWords.leave}
+        {checksWords.cancel}
       </Button>
     </Form>
   );
@@ -80,12 +80,12 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
           <span className="finding-tools">
             {(finding.layers.length > 0 || finding.variant) && (
               <Button variant="link" size="sm" onClick={point}>
-                {checksWords.where}
+                {checksWords.showLayers}
               </Button>
             )}
             {finding.rules.length > 0 && (
               <Button variant="link" size="sm" onClick={() => showRules(finding.rules)}>
-                {finding.rules.length === 1 ? checksWords.rule : checksWords.rules}
+                {finding.rules.length === 1 ? checksWords.showRule : checksWords.showRules}
               </Button>
             )}
             {finding.way && (
@@ -94,7 +94,7 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
                 size="sm"
                 onClick={() => show({ steps: finding.way ?? [], rehearsal: null })}
               >
-                {checksWords.showMe}
+                {checksWords.playTry}
               </Button>
             )}
             {finding.fix && (
@@ -120,10 +120,10 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
 /** How much of what can happen was looked at. */
 const lookedWords = ({ situations, whole, variants }: Inspection): string => {
   const looked = checksWords.situations(situations);
-  if (whole) return checksWords.allMouseTouchKeyboard(looked);
+  if (whole) return checksWords.checkedAllWithMouse(looked);
   return variants === null
-    ? checksWords.firstLookedAtThere(looked)
-    : checksWords.firstLookedAtAll(looked, variants);
+    ? checksWords.checkedFirstThereAre(looked)
+    : checksWords.checkedFirstAllVariants(looked, variants);
 };
 
 /** What the checks found, worst first; accepted findings below, with their reasons. */
@@ -135,7 +135,7 @@ export const Checks = () => {
   if (!inspection)
     return (
       <p className="drawer-empty" role="status">
-        {checksWords.lookingAtEverythingPiece}
+        {checksWords.checkingAllSituations}
       </p>
     );
   const open = inspection.findings.filter((f) => !reasons[f.id]);
@@ -143,11 +143,11 @@ export const Checks = () => {
   return (
     <div className="checks">
       <p className="checked quiet" role="status">
-        {inspecting ? checksWords.lookingAgain : lookedWords(inspection)}
+        {inspecting ? checksWords.checking : lookedWords(inspection)}
       </p>
       {open.length === 0 && !inspecting && (
         <p className="drawer-empty good">
-          <Icon name="tick" size={15} /> {checksWords.nothingFoundWouldTrip}
+          <Icon name="tick" size={15} /> {checksWords.noFindings}
         </p>
       )}
       <ul>
@@ -173,7 +173,7 @@ export const Checks = () => {
                       size="sm"
                       onClick={() => command((_, piece) => unacceptFinding(piece, f.id))}
                     >
-                      {checksWords.takeBack}
+                      {checksWords.reopen}
                     </Button>
                   </span>
                 </div>

@@ -1,27 +1,26 @@
 /** What people read in checks. */
 export const checksWords = {
   // Checks.tsx
-  doesNotWork: "does not work",
-  peopleWillStumble: "people will stumble",
-  meantSo: "meant so?",
-  whyShouldBe: "Why it is as it should be",
+  broken: "Broken",
+  problem: "Problem",
+  intended: "Is this intended?",
+  whyFine: "Why is this fine?",
   accept: "Accept",
-  leave: "Leave",
-  where: "Where",
-  rule: "The rule",
-  rules: "The rules",
-  showMe: "Show me",
-  acceptInChecks: "Accept …",
-  allMouseTouchKeyboard: (looked: string) =>
-    `All ${looked} of mouse, touch and keyboard looked at.`,
-  firstLookedAtThere: (looked: string) =>
-    `The first ${looked} looked at; there are more, so nothing is said of what can never happen.`,
-  firstLookedAtAll: (looked: string, variants: number) =>
-    `The first ${looked} looked at, and all ${variants} variants by their traits alone.`,
-  lookingAtEverythingPiece: "Looking at everything the piece can come to …",
-  lookingAgain: "Looking again …",
-  nothingFoundWouldTrip: "Nothing found that would trip anybody up.",
+  cancel: "Cancel",
+  showLayers: "Show layers",
+  showRule: "Show rule",
+  showRules: "Show rules",
+  playTry: "Play in Try",
+  acceptInChecks: "Accept…",
+  checkedAllWithMouse: (looked: string) => `Checked all ${looked} with mouse, touch and keyboard.`,
+  checkedFirstThereAre: (looked: string) =>
+    `Checked the first ${looked}. There are more, so unreachable parts are not reported.`,
+  checkedFirstAllVariants: (looked: string, variants: number) =>
+    `Checked the first ${looked}, and all ${variants} variants by traits only.`,
+  checkingAllSituations: "Checking all situations…",
+  checking: "Checking…",
+  noFindings: "No findings.",
   accepted: "Accepted",
-  takeBack: "Take that back",
+  reopen: "Reopen",
   situations: (count: number) => `${count} situation${count === 1 ? "" : "s"}`,
 };

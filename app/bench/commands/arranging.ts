@@ -146,12 +146,12 @@ export class Arranging {
     const here = this.here();
     if (!here || here.ids.length === 0) return;
     if (how === "compound" && !canCombine(here.piece, here.ids)) {
-      this.edits.note(commandsWords.chooseTwoOrMore);
+      this.edits.note(commandsWords.selectTwoMoreShapes);
       return;
     }
     const made = wrap(here.piece, here.ids, how, this.boxes(here.scene, here.ids));
     if (!made) {
-      this.edits.note(commandsWords.onlyLayersLieSame);
+      this.edits.note(commandsWords.selectLayersSameBox);
       return;
     }
     this.done(made.change, [made.id]);
@@ -185,7 +185,7 @@ export class Arranging {
     const inside = here?.scene.children.flatMap((c) => bounds?.get(c.layer.id) ?? []) ?? [];
     const around = unite(inside);
     if (here && around) this.done(fitFrame(here.piece, around));
-    else this.edits.note(commandsWords.nothingToFit);
+    else this.edits.note(commandsWords.nothingFitNoLayer);
   }
 
   lock(on: boolean): void {
@@ -317,7 +317,7 @@ export class Arranging {
       }),
     );
     this.state.holdStyle({ project: this.workpiece.session.id, name: layer.name, said, plain });
-    this.edits.note(commandsWords.styleHeldChooseOther(layer.name));
+    this.edits.note(commandsWords.copiedStyleSelectOther(layer.name));
   }
 
   pasteStyle(): void {
@@ -342,10 +342,7 @@ export class Arranging {
     if (!here) return;
     this.state.holdVariant({ piece: here.piece.id, variant });
     this.edits.note(
-      commandsWords.lookHeldPasteOn(
-        variantName(here.piece, variant),
-        variantsOf(here.piece).length > 1,
-      ),
+      commandsWords.copiedLook(variantName(here.piece, variant), variantsOf(here.piece).length > 1),
     );
   }
 
@@ -356,13 +353,13 @@ export class Arranging {
     if (
       !this.done(carryVariant(this.workpiece.project, here.piece, heldVariant.variant, to, layers))
     )
-      this.edits.note(commandsWords.twoVariantsLookSame);
+      this.edits.note(commandsWords.bothVariantsAlreadyLook);
   }
 
   reset(variant: Variant, layers?: readonly Id[]): void {
     const here = this.here();
     if (here && !this.done(resetVariant(here.piece, variant, layers)))
-      this.edits.note(commandsWords.thereNothingThisVariant);
+      this.edits.note(commandsWords.nothingResetVariantHas);
   }
 
   /** Makes a component of what is chosen; gives its id. */
@@ -378,12 +375,12 @@ export class Arranging {
       this.boxes(here.scene, here.ids),
     );
     if (!made) {
-      this.edits.note(commandsWords.onlyLayersLieSameBoxCan);
+      this.edits.note(commandsWords.selectLayersSameBox2);
       return null;
     }
     if (!this.done(made.change, [made.copy])) return null;
     this.edits.note(
-      commandsWords.componentNowCopyStands(this.workpiece.project.pieces[made.component]?.name),
+      commandsWords.createdComponentLeftCopy(this.workpiece.project.pieces[made.component]?.name),
     );
     return made.component;
   }

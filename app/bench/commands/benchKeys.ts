@@ -107,17 +107,17 @@ export const benchKeys = {
     when: ({ workpiece }) => workpiece.piece?.reference != null,
     run: ({ workpiece }) => workpiece.state.toggleTool("dropper"),
   },
-  nudge: nudging(1, commandsWords.moveChosenLayersBy),
-  nudgeFar: nudging(10, commandsWords.moveThemBy10),
+  nudge: nudging(1, commandsWords.moveSelectedLayersPx),
+  nudgeFar: nudging(10, commandsWords.moveThemPx),
   remove: {
     keys: ["Delete", "Backspace"],
-    words: commandsWords.removeThem,
+    words: commandsWords.deleteSelectedLayers,
     run: ({ workpiece, edits }) => edits.remove(workpiece.state.chosen),
   },
-  chooseAll: { keys: ["$mod+a"], words: commandsWords.chooseAllBesideChosen, run: chooseAll },
+  chooseAll: { keys: ["$mod+a"], words: commandsWords.selectAllSiblings, run: chooseAll },
   duplicate: {
     keys: ["$mod+d"],
-    words: commandsWords.duplicateThemOnceMore,
+    words: commandsWords.duplicateAgainRepeatSame,
     run: ({ workpiece, edits }) => {
       edits.duplicate(workpiece.state.chosen);
     },
@@ -139,7 +139,7 @@ export const benchKeys = {
   },
   extract: {
     keys: ["n"],
-    words: commandsWords.makeComponent,
+    words: commandsWords.createComponent,
     run: ({ arranging }) => {
       arranging.extract();
     },
@@ -161,7 +161,7 @@ export const benchKeys = {
   },
   insertHere: {
     keys: ["Enter"],
-    words: commandsWords.insertHere,
+    words: commandsWords.insertDefaultSizeInto,
     when: ({ workpiece }) => workpiece.state.tool === "draw",
     run: ({ workpiece, insert }) => insert.simple(workpiece.state.drawn),
   },
@@ -185,13 +185,13 @@ export const benchKeys = {
   find: { keys: ["/"], words: commandsWords.findValue, run: findValue },
   drawer: {
     keys: ["w"],
-    words: commandsWords.foldDrawer,
+    words: commandsWords.collapseExpandDrawer,
     run: () => {
       const { folded, fold } = useSettings.getState();
       fold(!folded);
     },
   },
-  back: { keys: ["Escape"], words: commandsWords.backOutChooseNothing, run: backOut },
+  back: { keys: ["Escape"], words: commandsWords.goUpOneLevel, run: backOut },
   restart: {
     keys: ["r"],
     words: commandsWords.restartTry,
@@ -199,7 +199,7 @@ export const benchKeys = {
   },
   help: {
     keys: ["[Shift]+?"],
-    words: commandsWords.showTheseKeys,
+    words: commandsWords.showTheseShortcuts,
     run: ({ workpiece }) => workpiece.state.openDialog({ kind: "keys" }),
   },
 } as const satisfies Record<string, BenchKey>;

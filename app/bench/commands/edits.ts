@@ -134,7 +134,7 @@ export class BenchEdits {
     }
     const words = conditionText(piece, piece.looks[first.look]?.when ?? {});
     const label = labelOf(first.key) ?? "value";
-    this.offer(commandsWords.setButThisCard(label, words), commandsWords.clear, () => {
+    this.offer(commandsWords.changedButCardKeeps(label, words), commandsWords.clearOwnValue, () => {
       this.clearAll(hiding);
       this.state.tell(null);
     });
@@ -293,8 +293,8 @@ export class BenchEdits {
     const n = rulesAbout(piece, [...twins.keys()]).length;
     if (n === 0) return;
     this.offer(
-      commandsWords.duplicatedWithoutOriginal(n),
-      n === 1 ? commandsWords.bringRuleAlong : commandsWords.bringRulesAlong,
+      commandsWords.duplicatedWithoutOriginals(n),
+      n === 1 ? commandsWords.copyRuleToo : commandsWords.copyRulesToo,
       () => {
         const along = this.workpiece.make((_, now) => rulesAlong(now, twins));
         if (along) this.state.showRules(along.ids);

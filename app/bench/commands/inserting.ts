@@ -192,9 +192,13 @@ export class Inserter {
     if (drawings.length > 1) {
       this.state.choose(drawings);
       this.state.tell({
-        text: commandsWords.drawingsBecameLayers(drawings.length, notes.length, notes.join(" ")),
+        text: commandsWords.importedDrawingsAsLayers(
+          drawings.length,
+          notes.length,
+          notes.join(" "),
+        ),
         offer: {
-          label: commandsWords.gatherThemVariantsOne,
+          label: commandsWords.gatherIntoOneComponent,
           run: () => this.state.openDialog({ kind: "gather" }),
         },
       });
@@ -215,7 +219,7 @@ export class Inserter {
     at?: { x: number; y: number },
     corner = false,
   ): Promise<string | null> {
-    if (file.size > maxSvg) return commandsWords.wasNotTakenLarger(file.name, maxSvg / 1e6);
+    if (file.size > maxSvg) return commandsWords.wasNotAddedLarger(file.name, maxSvg / 1e6);
     return this.svg(
       await file.text(),
       file.name.replace(/\.svg$/i, "") || commandsWords.drawing,
@@ -232,7 +236,7 @@ export class Inserter {
     corner = false,
   ): Promise<string | null> {
     const read = await readSvgApart(source);
-    if (!read.ok) return commandsWords.wasNotTaken(name, read.error);
+    if (!read.ok) return commandsWords.wasNotAdded(name, read.error);
     const { picture } = read;
     const place = this.where(corner ? { width: 0, height: 0 } : picture, at);
     if (!place) return null;
@@ -268,14 +272,14 @@ export class Inserter {
     if (!made) return null;
     this.state.choose(made.ids);
     return picture.lost.length
-      ? commandsWords.becameLayersExcept(name, picture.lost.join(", "))
+      ? commandsWords.importedAsLayersLeft(name, picture.lost.join(", "))
       : null;
   }
 
   private async otherFile(file: File, at?: { x: number; y: number }): Promise<string | null> {
     const result = await upload(this.workpiece.session, file);
     if (!result.ok) return result.reason;
-    if (result.kind === "font") return commandsWords.fontNowOneProjects(file.name);
+    if (result.kind === "font") return commandsWords.addedFontProject(file.name);
     const room = this.where({ width: 0, height: 0 }, at)?.room;
     // where there is no room yet, as in an empty piece, it is as large as it came
     const most = room?.width

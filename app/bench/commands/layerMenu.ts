@@ -38,7 +38,7 @@ const copyText = (text: string | null): void => {
 const paste = ({ arranging, edits }: Hands, inPlace: boolean): void =>
   void navigator.clipboard?.readText().then(
     (text) => {
-      if (!arranging.paste(text, inPlace)) edits.note(commandsWords.thereAreNoCopied);
+      if (!arranging.paste(text, inPlace)) edits.note(commandsWords.nothingPasteCopySome);
     },
     () => edits.note(commandsWords.browserDoesNotLet),
   );
@@ -75,9 +75,9 @@ const styleItems = ({ workpiece, arranging, piece, chosen, lead }: Here): MenuIt
   const { heldStyle } = workpiece.state;
   const { variant } = activeOf(piece, workpiece.state);
   return [
-    { label: commandsWords.holdThisStyle, disabled: !lead, onPick: () => arranging.copyStyle() },
+    { label: commandsWords.copyStyle, disabled: !lead, onPick: () => arranging.copyStyle() },
     {
-      label: heldStyle ? commandsWords.giveStyle(heldStyle.name) : commandsWords.giveHeldStyle,
+      label: heldStyle ? commandsWords.pasteStyle(heldStyle.name) : commandsWords.pasteStyle2,
       disabled: !lead || heldStyle === null,
       onPick: () => arranging.pasteStyle(),
     },
@@ -100,7 +100,7 @@ const combineItems = ({ arranging, piece, inner, lead }: Here): MenuItem[] => [
       ]
     : []),
   ...(lead?.kind === "compound"
-    ? [{ label: commandsWords.flattenIntoOnePath, onPick: () => void arranging.flatten() }]
+    ? [{ label: commandsWords.convertOnePath, onPick: () => void arranging.flatten() }]
     : []),
 ];
 
@@ -114,8 +114,8 @@ const containerItems = (here: Here): MenuItem[] => {
       disabled: none,
       onPick: () => arranging.wrap("group"),
     },
-    { label: commandsWords.putIntoRow, disabled: none, onPick: () => arranging.wrap("row") },
-    { label: commandsWords.putIntoColumn, disabled: none, onPick: () => arranging.wrap("column") },
+    { label: commandsWords.wrapRow, disabled: none, onPick: () => arranging.wrap("row") },
+    { label: commandsWords.wrapColumn, disabled: none, onPick: () => arranging.wrap("column") },
     ...combineItems(here),
     {
       label: commandsWords.scale,
@@ -143,7 +143,7 @@ const replaceItems = ({ workpiece, arranging, piece, none }: Here): MenuItem[] =
     label: c.name,
     onPick: () => arranging.replaceBy(c.id),
   }));
-  return [{ label: commandsWords.replaceByCopy, items }];
+  return [{ label: commandsWords.replaceWithCopy, items }];
 };
 
 /** Behaviour people wire by hand every time. */
@@ -158,7 +158,7 @@ const componentItems = (here: Here): MenuItem[] => {
   const { workpiece, arranging, inner, lead, none } = here;
   return [
     {
-      label: commandsWords.makeComponent,
+      label: commandsWords.createComponent,
       keys: shownKeys(benchKeys.extract),
       disabled: none,
       onPick: () => {
@@ -168,13 +168,13 @@ const componentItems = (here: Here): MenuItem[] => {
     ...(inner.length > 1
       ? [
           {
-            label: commandsWords.gatherTheseVariants(inner.length),
+            label: commandsWords.gatherLayersAsVariants(inner.length),
             onPick: () => workpiece.state.openDialog({ kind: "gather" }),
           },
         ]
       : []),
     ...(lead?.kind === "instance"
-      ? [{ label: commandsWords.makePlainLayers, onPick: () => arranging.detach() }]
+      ? [{ label: commandsWords.convertPlainLayers, onPick: () => arranging.detach() }]
       : []),
     ...replaceItems(here),
   ];

@@ -1,27 +1,27 @@
 /** What people read in commands. */
 export const commandsWords = {
   // edits.ts
-  setButThisCard: (label: string, words: string) =>
-    `Set, but this card still shows its own ${label}, said where ${words}.`,
-  clear: "Clear that",
-  duplicatedWithoutOriginal: (n: number) =>
-    `Duplicated without ${n === 1 ? "its rule" : `the ${n} rules`} of the original.`,
-  bringRuleAlong: "Bring the rule along",
-  bringRulesAlong: "Bring the rules along",
+  changedButCardKeeps: (label: string, words: string) =>
+    `Changed, but this card keeps its own ${label}, set where ${words}.`,
+  clearOwnValue: "Clear its own value",
+  duplicatedWithoutOriginals: (n: number) =>
+    `Duplicated without the original's ${n === 1 ? "rule" : `${n} rules`}.`,
+  copyRuleToo: "Copy the rule too",
+  copyRulesToo: "Copy the rules too",
 
   // arranging.ts
-  chooseTwoOrMore: "Choose two or more shapes to combine them.",
-  onlyLayersLieSame: "Only layers that lie in the same box can be put into a container together.",
-  styleHeldChooseOther: (name: string) =>
-    `The style of ${name} is held: the menu of other layers gives it to them.`,
-  lookHeldPasteOn: (variantName: string, hasOthers: boolean) =>
-    `The look of “${variantName}” is held${hasOthers ? ": the menu of another card gives it to that" : ""}.`,
-  twoVariantsLookSame: "The two variants look the same already.",
-  thereNothingThisVariant: "There is nothing this variant says for itself.",
+  selectTwoMoreShapes: "Select two or more shapes to combine.",
+  selectLayersSameBox: "Select layers in the same box to group them.",
+  copiedStyleSelectOther: (name: string) =>
+    `Copied the style of ${name}. Select other layers and paste it from their menu.`,
+  copiedLook: (variantName: string, hasOthers: boolean) =>
+    `Copied the look of “${variantName}”${hasOthers ? ". Paste it from the menu of another card" : ""}.`,
+  bothVariantsAlreadyLook: "Both variants already look the same.",
+  nothingResetVariantHas: "Nothing to reset: this variant has no values of its own.",
   component: "Component",
-  onlyLayersLieSameBoxCan: "Only layers that lie in the same box can become one component.",
-  componentNowCopyStands: (name: undefined | string) =>
-    `${name ?? "The component"} is a component now, and a copy of it stands here. Double-click it to go in.`,
+  selectLayersSameBox2: "Select layers in the same box to create a component.",
+  createdComponentLeftCopy: (name: undefined | string) =>
+    `Created component ${name ?? ""} and left a copy of it here. Double-click the copy to edit inside.`,
 
   // inserting.ts
   box: "Box",
@@ -29,59 +29,57 @@ export const commandsWords = {
   line: "Line",
   triangle: "Triangle",
   text: "Text",
-  drawingsBecameLayers: (drawings: number, notes: number, notes2: string) =>
-    `${drawings} drawings became layers.${notes ? ` ${notes2}` : ""}`,
-  gatherThemVariantsOne: "Gather them as variants of one component …",
-  wasNotTakenLarger: (name: string, maxSvg: number) =>
-    `“${name}” was not taken: it is larger than ${maxSvg} MB.`,
+  importedDrawingsAsLayers: (drawings: number, notes: number, notes2: string) =>
+    `Imported ${drawings} drawings as layers.${notes ? ` ${notes2}` : ""}`,
+  gatherIntoOneComponent: "Gather into one component…",
+  wasNotAddedLarger: (name: string, maxSvg: number) =>
+    `“${name}” was not added: it is larger than ${maxSvg} MB.`,
   drawing: "Drawing",
-  wasNotTaken: (name: string, error: string) => `“${name}” was not taken: ${error}.`,
+  wasNotAdded: (name: string, error: string) => `“${name}” was not added: ${error}.`,
   insert: (name: string) => `Insert ${name}`,
-  becameLayersExcept: (name: string, lost: string) =>
-    `“${name}” became layers, except for ${lost}.`,
-  fontNowOneProjects: (name: string) =>
-    `The font of “${name}” is now one of the project’s families.`,
+  importedAsLayersLeft: (name: string, lost: string) =>
+    `Imported “${name}” as layers. Left out: ${lost}.`,
+  addedFontProject: (name: string) => `Added the font in “${name}” to the project.`,
 
   // benchKeys.ts
-  nothingToFit: "There is no layer in sight the frame could fit.",
+  nothingFitNoLayer: "Nothing to fit: no layer is visible.",
   findValue: "Find a value in the sheet",
-  foldDrawer: "Fold or unfold the drawer",
+  collapseExpandDrawer: "Collapse or expand the drawer",
   scale: "Scale…",
   readyMade: "Ready-made behaviour…",
   fitFrame: "Fit frame to layers",
   layerIsIn: (layer: string, box: string) => `${layer} is in ${box}.`,
-  insertHere: "Put what is drawn into the chosen box, at its usual size",
+  insertDefaultSizeInto: "Insert at the default size into the selected box",
   insertBox: "Draw a box",
   insertEllipse: "Draw an ellipse",
   insertLine: "Draw a line",
   insertTriangle: "Draw a triangle",
-  insertText: "Write a text",
+  insertText: "Insert a text",
   insertIcon: "Insert an icon",
   drawPathPen: "Draw a path with the pen",
   measure: "Measure",
-  pickColourFromReference: "Pick a colour from the reference picture",
-  moveChosenLayersBy: "Move the chosen layers by 1",
-  moveThemBy10: "Move them by 10",
-  removeThem: "Remove them",
-  chooseAllBesideChosen: "Choose all beside the chosen one",
-  duplicateThemOnceMore: "Duplicate them; once more, by the same way",
+  pickColourFromReference: "Pick a colour from the reference image",
+  moveSelectedLayersPx: "Move selected layers by 1 px",
+  moveThemPx: "Move them by 10 px",
+  deleteSelectedLayers: "Delete selected layers",
+  selectAllSiblings: "Select all siblings",
+  duplicateAgainRepeatSame: "Duplicate; again to repeat at the same distance",
   group: "Group",
   ungroup: "Ungroup",
   combineShapes: "Combine shapes",
-  makeComponent: "Make a component",
-  lockUnlock: "Lock, unlock",
+  createComponent: "Create component",
+  lockUnlock: "Lock or unlock",
   findReplaceValue: "Find and replace a value",
   editPointsPath: "Edit the points of a path",
   rename: "Rename",
   fitAllCards: "Fit all cards",
-  backOutChooseNothing: "Back out, choose nothing",
+  goUpOneLevel: "Go up one level, then clear the selection",
   restartTry: "Restart Try",
-  showTheseKeys: "Show these keys",
+  showTheseShortcuts: "Show these shortcuts",
 
   // layerMenu.ts
-  thereAreNoCopied: "There are no copied layers to paste.",
-  browserDoesNotLet:
-    "The browser does not let Nubble read the clipboard here: press Ctrl+V instead.",
+  nothingPasteCopySome: "Nothing to paste: copy some layers first.",
+  browserDoesNotLet: "The browser blocked access to the clipboard. Press Ctrl+V instead.",
   cut: "Cut",
   ctrlX: "Ctrl+X",
   copy: "Copy",
@@ -90,18 +88,18 @@ export const commandsWords = {
   ctrlV: "Ctrl+V",
   pastePlace: "Paste in place",
   duplicate: "Duplicate",
-  holdThisStyle: "Hold this style",
-  giveStyle: (name: string) => `Give the style of ${name}`,
-  giveHeldStyle: "Give a held style",
+  copyStyle: "Copy style",
+  pasteStyle: (name: string) => `Paste style of ${name}`,
+  pasteStyle2: "Paste style",
   resetThisVariant: "Reset in this variant",
-  flattenIntoOnePath: "Flatten into one path",
-  putIntoRow: "Put into a row",
-  putIntoColumn: "Put into a column",
-  replaceByCopy: "Replace by a copy of",
-  gatherTheseVariants: (count: number) => `Gather these ${count} as variants …`,
-  makePlainLayers: "Make plain layers of it",
-  bringFront: "Bring to the front",
-  sendBack: "Send to the back",
+  convertOnePath: "Convert to one path",
+  wrapRow: "Wrap in row",
+  wrapColumn: "Wrap in column",
+  replaceWithCopy: "Replace with a copy of",
+  gatherLayersAsVariants: (count: number) => `Gather ${count} layers as variants…`,
+  convertPlainLayers: "Convert to plain layers",
+  bringFront: "Bring to front",
+  sendBack: "Send to back",
   unlock: "Unlock",
   lock: "Lock",
   show: "Show",

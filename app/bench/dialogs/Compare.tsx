@@ -19,8 +19,8 @@ import { useBench, usePiece, useVarying } from "../state/context";
 import { dialogsWords } from "./words";
 
 const ways = [
-  { value: "slide", words: dialogsWords.slide },
-  { value: "blink", words: dialogsWords.turn },
+  { value: "slide", words: dialogsWords.split },
+  { value: "blink", words: dialogsWords.alternate },
   { value: "beside", words: dialogsWords.sideBySide },
 ] as const;
 type Way = (typeof ways)[number]["value"];
@@ -136,7 +136,7 @@ const Views = ({ way, one, two, names }: ViewProps) => {
             <span className="compare-edge" style={{ left: `${at}%` }} />
           </div>
           <Form.Range
-            aria-label={dialogsWords.whereOneEndsOther}
+            aria-label={dialogsWords.dividerPosition}
             min={0}
             max={100}
             value={at}
@@ -175,7 +175,7 @@ const Differences = ({ a, b }: PairProps) => {
             <Button
               variant="link"
               size="sm"
-              title={dialogsWords.goSheet}
+              title={dialogsWords.showSheetBothVariants}
               onClick={() => {
                 look(b);
                 choose([d.layer.id]);
@@ -216,12 +216,7 @@ export const Compare = ({ env, a, b }: PairProps & { readonly env: LayoutEnv }) 
           <Picker label={dialogsWords.firstVariant} variant={a} onPick={(v) => compare(v, b)} />
           <span className="quiet">{dialogsWords.and}</span>
           <Picker label={dialogsWords.secondVariant} variant={b} onPick={(v) => compare(a, v)} />
-          <Choices
-            label={dialogsWords.howTheyAreCompared}
-            value={way}
-            choices={ways}
-            onChoose={setWay}
-          />
+          <Choices label={dialogsWords.comparison} value={way} choices={ways} onChoose={setWay} />
         </div>
         <div className="compare-body">
           <div className="compare-stage">

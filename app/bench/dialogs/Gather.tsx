@@ -43,8 +43,8 @@ const useDrawings = () => {
 };
 
 const unsureWords = (count: number): string => {
-  if (count === 0) return dialogsWords.allPairsAreClear;
-  return count === 1 ? dialogsWords.n1PairWorthLook : dialogsWords.pairsAreWorthLook(count);
+  if (count === 0) return dialogsWords.allLayersMatched;
+  return count === 1 ? dialogsWords.matchReview : dialogsWords.matchesReview(count);
 };
 
 /** Which layers of the drawings are the same: proposed, and as a person corrects it. */
@@ -132,7 +132,7 @@ export const Gather = () => {
         <Names plan={plan} drawings={drawings} scenes={scenes} onPlan={setPlan} />
         {tracks === null ? (
           <p className="quiet" role="status">
-            {dialogsWords.pairingLayers}
+            {dialogsWords.matchingLayers}
           </p>
         ) : (
           <Pairs
@@ -147,11 +147,11 @@ export const Gather = () => {
       <Modal.Footer>
         <label className="only">
           <Form.Check.Input checked={replace} onChange={(e) => setReplace(e.target.checked)} />{" "}
-          {dialogsWords.putCopiesPlaceDrawings}
+          {dialogsWords.replaceDrawingsWithCopies}
         </label>
         <label className="only">
           <Form.Check.Input checked={missing} onChange={(e) => setMissing(e.target.checked)} />{" "}
-          {dialogsWords.combinationsNobodyDrewAre}
+          {dialogsWords.markCombinationsWithoutDrawing}
         </label>
         <span className="note push">{tracks !== null && unsureWords(unsure)}</span>
         <Button
@@ -159,7 +159,7 @@ export const Gather = () => {
           disabled={busy || tracks === null || problems.length > 0}
           onClick={() => void make()}
         >
-          {busy ? dialogsWords.making : dialogsWords.makeComponent}
+          {busy ? dialogsWords.creating : dialogsWords.createComponent}
         </Button>
       </Modal.Footer>
     </Modal>

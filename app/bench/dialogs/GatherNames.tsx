@@ -104,7 +104,7 @@ const NameTable = (props: NamesProps) => {
               size="sm"
               icon="plus"
               iconSize={13}
-              label={dialogsWords.oneMoreTrait}
+              label={dialogsWords.addTrait}
               onClick={() => onPlan(withOneMoreTrait(plan))}
             />
           </th>
@@ -128,13 +128,13 @@ export const Names = (props: NamesProps) => {
   return (
     <section aria-labelledby="gather-names">
       <div className="gather-head">
-        <h3 id="gather-names">{dialogsWords.whatNamesSay}</h3>
+        <h3 id="gather-names">{dialogsWords.names}</h3>
         <label>
           {dialogsWords.component}{" "}
           <Form.Control
             size="sm"
             className="gather-name"
-            aria-label={dialogsWords.nameComponent}
+            aria-label={dialogsWords.componentName}
             value={plan.component}
             onChange={(e) => onPlan({ ...plan, component: e.target.value })}
           />

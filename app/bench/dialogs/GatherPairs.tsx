@@ -37,7 +37,7 @@ interface PartProps {
 const Part = ({ track, drawing, index, root, onPick }: PartProps) => {
   const part = track.parts[index] ?? null;
   const sure = track.sure[index] ?? 0;
-  const title = part === null ? dialogsWords.notShownThisDrawing : dialogsWords.sure(sure * 100);
+  const title = part === null ? dialogsWords.notDrawing : dialogsWords.sure(sure * 100);
   return (
     <span role="cell" className={`gather-part${sureClass(part, sure)}`} title={title}>
       {part !== null && chip(drawing.layers.find((l) => l.id === part))}
@@ -48,7 +48,7 @@ const Part = ({ track, drawing, index, root, onPick }: PartProps) => {
         value={part ?? ""}
         onChange={(e) => onPick(e.target.value)}
       >
-        <option value="">{dialogsWords.notThere}</option>
+        <option value="">{dialogsWords.none}</option>
         {(root ? drawing.layers : drawing.layers.slice(1)).map((l) => (
           <option key={l.id} value={l.id}>
             {l.name}
@@ -102,14 +102,14 @@ export const Pairs = ({ tracks, drawings, fixed, onFixed, onOrder }: Props) => {
   return (
     <section aria-labelledby="gather-pairs">
       <div className="gather-head">
-        <h3 id="gather-pairs">{dialogsWords.whichLayersAreSame}</h3>
+        <h3 id="gather-pairs">{dialogsWords.matchingLayersEachRow}</h3>
         <span className="note">{dialogsWords.lineOneLayerComponent}</span>
       </div>
       <div className="gather-room tall">
         <div
           className="gather-pairs"
           role="table"
-          aria-label={dialogsWords.pairsLayers}
+          aria-label={dialogsWords.matchedLayers}
           style={{ gridTemplateColumns: `190px repeat(${drawings.length}, minmax(120px, 1fr))` }}
         >
           <div role="row" className="gather-row head">

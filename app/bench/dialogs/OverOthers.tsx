@@ -9,11 +9,11 @@ import { Pick } from "../../ui/fields/Pick";
 import { dialogsWords } from "./words";
 
 const words = {
-  centre: dialogsWords.middle,
-  top: dialogsWords.atTop,
-  bottom: dialogsWords.atBottom,
-  start: dialogsWords.atLeft,
-  end: dialogsWords.atRight,
+  centre: dialogsWords.centre,
+  top: dialogsWords.top,
+  bottom: dialogsWords.bottom,
+  start: dialogsWords.left,
+  end: dialogsWords.right,
 } as const;
 
 /** How a screen lies over others when a rule opens it there. */
@@ -31,17 +31,17 @@ export const OverOthers = () => {
   };
   return (
     <div className="side-part">
-      <h2 className="caption">{dialogsWords.openedOverOthers}</h2>
+      <h2 className="caption">{dialogsWords.overlay}</h2>
       <div className="over-others">
         <Pick
-          label={dialogsWords.whereLies}
+          label={dialogsWords.position}
           value={style.place}
           options={overlayPlaces.map((p) => ({ value: p, words: words[p] }))}
           onPick={(place) => set({ place })}
         />
-        <span>{dialogsWords.dims}</span>
+        <span>{dialogsWords.dimBackground}</span>
         <NumberField
-          label={dialogsWords.dimsWhatBeneathBy}
+          label={dialogsWords.backgroundDimmingPerCent}
           value={Math.round(style.dim * 100)}
           min={0}
           max={100}
@@ -54,7 +54,7 @@ export const OverOthers = () => {
             checked={style.closes}
             onChange={(e) => set({ closes: e.target.checked })}
           />{" "}
-          {dialogsWords.pressOutsideCloses}
+          {dialogsWords.pressOutsideClose}
         </label>
       </div>
     </div>

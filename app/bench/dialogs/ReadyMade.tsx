@@ -65,7 +65,7 @@ const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
     <ul className="make-preview">
       {making.traits.map((t) => (
         <li key={t.id}>
-          {dialogsWords.newTraitOf(
+          {dialogsWords.newTrait(
             t.name,
             inOrder(t.values)
               .map((v) => v.name)
@@ -73,9 +73,9 @@ const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
           )}
         </li>
       ))}
-      {layers.size > 0 && <li>{dialogsWords.looksOfLayers(layers.size)}</li>}
+      {layers.size > 0 && <li>{dialogsWords.looksOneLayerLooks(layers.size)}</li>}
       {making.changed.map((r) => (
-        <li key={r.id}>{dialogsWords.changesRule(ruleText(project, after, r))}</li>
+        <li key={r.id}>{dialogsWords.changedNoReadyMade(ruleText(project, after, r))}</li>
       ))}
       {making.rules.map((r) => (
         <li key={r.id}>{ruleText(project, after, r)}</li>

@@ -67,13 +67,13 @@ export const Replace = () => {
   const good = replacements(project, places, find, next);
   const unsuited = next.trim() !== "" && places.length > 0 && good.length === 0;
   const run = () => {
-    const label = dialogsWords.replaceByPlaces(find, next, good.length);
+    const label = dialogsWords.replaceWithPlaces(find, next, good.length);
     if (command(() => replacing(label, good))) {
-      setDone(dialogsWords.replacedPlaceUndoTakes(good.length));
+      setDone(dialogsWords.replacedPlace(good.length));
     }
   };
   const count =
-    find.trim() === "" ? dialogsWords.typeValueSheetShows : dialogsWords.placePlaces(places.length);
+    find.trim() === "" ? dialogsWords.enterValueAsShown : dialogsWords.placePlaces(places.length);
   return (
     <Modal show onHide={closeDialog} aria-labelledby="replace-title">
       <Modal.Header closeButton>
@@ -114,7 +114,7 @@ export const Replace = () => {
             />
           </label>
           <label>
-            {dialogsWords.sayInstead}{" "}
+            {dialogsWords.replaceWith}{" "}
             <Form.Control
               size="sm"
               value={next}
@@ -122,7 +122,7 @@ export const Replace = () => {
                 setNext(e.target.value);
                 setDone(null);
               }}
-              placeholder={dialogsWords.valueOrNameToken}
+              placeholder={dialogsWords.valueTokenName}
             />
           </label>
           <label>
@@ -132,14 +132,14 @@ export const Replace = () => {
               value={where}
               onChange={(e) => setWhere(e.target.value as typeof where)}
             >
-              <option value="layers">{dialogsWords.chosenLayers}</option>
+              <option value="layers">{dialogsWords.selectedLayers}</option>
               <option value="piece">{piece.name}</option>
               <option value="project">{dialogsWords.wholeProject}</option>
             </Form.Select>
           </label>
           <Places places={places} everywhere={where === "project"} />
           <p className="note plain" role="status">
-            {done ?? (unsuited ? dialogsWords.newValueDoesNot : count)}
+            {done ?? (unsuited ? dialogsWords.thesePropertiesCannotTake : count)}
           </p>
           <div className="actions end">
             <Button size="sm" type="submit" disabled={good.length === 0}>

@@ -46,7 +46,7 @@ export const Scale = () => {
             run();
           }}
         >
-          <p className="note plain">{dialogsWords.scaleTakesAlong}</p>
+          <p className="note plain">{dialogsWords.scalesSizesPositionsCorners}</p>
           <InputGroup size="sm">
             <Form.Control
               autoFocus
@@ -69,15 +69,15 @@ export const Scale = () => {
               label={dialogsWords.in}
               value={where}
               choices={[
-                { value: "all", words: dialogsWords.everyVariant },
-                { value: "scope", words: dialogsWords.whereEditsLand(reaches) },
+                { value: "all", words: dialogsWords.allVariants },
+                { value: "scope", words: dialogsWords.currentScope(reaches) },
               ]}
               onChoose={setWhere}
             />
           )}
           <p className="note plain" role="status">
             {result === null
-              ? dialogsWords.scaleFromTo(LEAST, MOST)
+              ? dialogsWords.enterNumberFromOther(LEAST, MOST)
               : dialogsWords.wideBecomes(Math.round(width ?? 0), Math.round(result))}
           </p>
           <div className="actions end">

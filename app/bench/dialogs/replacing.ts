@@ -1,7 +1,15 @@
 import { placesSaying, replaceAt } from "#core/edit";
 import type { ValuePlace } from "#core/edit";
 import type { Change, Project } from "#core/project";
-import { isBound, parseValue, property, registry, showValue } from "#core/properties";
+import {
+  choiceText,
+  isBound,
+  parseValue,
+  property,
+  registry,
+  sheetType,
+  showValue,
+} from "#core/properties";
 import type { SpecifiedValue } from "#core/properties";
 import { tokenWords } from "../../parts/tokens";
 import { dialogsWords } from "./words";
@@ -30,10 +38,11 @@ export interface Replacement {
 }
 
 /** What a place says, as the sheet shows it. */
-export const saidText = (project: Project, { said }: ValuePlace): string => {
+export const saidText = (project: Project, { key, said }: ValuePlace): string => {
+  if (typeof said === "string") return choiceText(key, said);
   if (!isBound(said)) return showValue(said);
   const token = project.tokens[said.token];
-  return token ? tokenWords(token) : dialogsWords.removedToken;
+  return token ? tokenWords(token) : dialogsWords.deletedToken;
 };
 
 /** The places that say what is looked for; texts also where they only contain it. */
@@ -48,7 +57,7 @@ export const found = (project: Project, search: Search): ValuePlace[] => {
     const said = saidText(project, place).toLowerCase();
     if (said === text) return true;
     if (place.key === "text") return said.includes(text);
-    const typed = parseValue(entry.type, text, place.said as never);
+    const typed = parseValue(sheetType(place.key) ?? entry.type, text, place.said as never);
     return typed.ok && JSON.stringify(typed.value) === JSON.stringify(place.said);
   });
 };
@@ -73,7 +82,7 @@ export const replacements = (
     if (place.key === "text" && typeof place.said === "string") {
       return [{ place, said: inText(place.said, find, next) }];
     }
-    const typed = parseValue(entry.type, next, place.said as never);
+    const typed = parseValue(sheetType(place.key) ?? entry.type, next, place.said as never);
     return typed.ok ? [{ place, said: typed.value }] : [];
   });
 };

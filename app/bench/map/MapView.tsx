@@ -31,7 +31,7 @@ interface PlaceData extends Record<string, unknown> {
 
 const stateWords: Readonly<Partial<Record<PlaceData["state"], string>>> = {
   lost: mapWords.neverReached,
-  ends: mapWords.nothingLeadsOn,
+  ends: mapWords.deadEnd,
 };
 
 const stateOf = (
@@ -285,30 +285,30 @@ const Filter = ({ map, folded, trigger, onTrigger, onByTrait }: FilterProps) => 
   return (
     <div className="rule-filter">
       <Choices
-        label={mapWords.drawnBy}
+        label={mapWords.group}
         value={map.byVariant ? "variant" : "trait"}
         choices={[
-          { value: "trait", words: mapWords.byTrait },
+          { value: "trait", words: mapWords.trait },
           {
             value: "variant",
-            words: mapWords.byVariant,
+            words: mapWords.variant,
             disabled: folded,
-            ...(folded ? { title: mapWords.moreThan500Variants } : {}),
+            ...(folded ? { title: mapWords.tooManyVariantsShow } : {}),
           },
         ]}
         onChoose={(by) => onByTrait(by === "trait")}
       />
       <Pick
-        label={mapWords.onlyWaysSetOff}
+        label={mapWords.showTransitionsWithTrigger}
         value={trigger}
         options={[
-          { value: "", words: mapWords.allWays },
+          { value: "", words: mapWords.allTriggers },
           ...triggersOf(map).map((t) => ({ value: t, words: words(t) })),
         ]}
         onPick={onTrigger}
       />
       <span className="quiet push">
-        {mapWords.waysClickOneShow(map.nodes.length, map.byVariant, shown)}
+        {mapWords.transitionsClickCardShow(map.nodes.length, map.byVariant, shown)}
       </span>
     </div>
   );
@@ -325,7 +325,7 @@ export const MapView = ({ env }: { env: LayoutEnv }) => {
   if (!map || map.nodes.length === 0)
     return (
       <p className="drawer-empty">
-        {maps ? mapWords.thereNothingDrawPiece : mapWords.lookingAtEverythingPiece}
+        {maps ? mapWords.noMapYetPiece : mapWords.exploringAllSituations}
       </p>
     );
   return (

@@ -49,7 +49,7 @@ export const WaitingWay = ({
       <BaseEdge
         path={path}
         {...(markerEnd ? { markerEnd } : {})}
-        label={mapWords.msLeft(plainText(label ?? ""), rate, Math.round(rest / 10) * 10)}
+        label={mapWords.msRemaining(plainText(label ?? ""), rate, Math.round(rest / 10) * 10)}
         labelX={labelX}
         labelY={labelY}
         labelBgPadding={[4, 2]}

@@ -1,24 +1,24 @@
 /** What people read in map. */
 export const mapWords = {
   // WaitingWay.tsx
-  msLeft: (plain: string, rate: number, round: number) =>
-    `${plain}: ${rate === 0 ? "stands still, " : ""}${round} ms left`,
+  msRemaining: (plain: string, rate: number, round: number) =>
+    `${plain}: ${rate === 0 ? "paused, " : ""}${round} ms remaining`,
 
   // MapView.tsx
   neverReached: "never reached",
-  nothingLeadsOn: "nothing leads on",
-  onlyVariant: "the only variant",
+  deadEnd: "dead end",
+  onlyVariant: "only variant",
   pressEnterShowTry: "Press Enter to show it in Try",
-  drawnBy: "Drawn by",
-  byTrait: "By trait",
-  byVariant: "By variant",
-  moreThan500Variants: "More than 500 variants are folded by trait",
-  onlyWaysSetOff: "Only ways set off by",
-  allWays: "all ways",
-  waysClickOneShow: (nodes: number, byVariant: boolean, shown: number) =>
-    `${nodes} ${byVariant ? "variants" : "values"}, ${shown} ways. Click one to show it in Try, a way to edit its rule.`,
-  thereNothingDrawPiece: "There is nothing to draw: the piece has no traits.",
-  lookingAtEverythingPiece: "Looking at everything the piece can come to …",
-  drawing: "Drawing …",
+  group: "Group by",
+  trait: "Trait",
+  variant: "Variant",
+  tooManyVariantsShow: "Too many variants to show one by one (over 500)",
+  showTransitionsWithTrigger: "Show transitions with trigger",
+  allTriggers: "All triggers",
+  transitionsClickCardShow: (nodes: number, byVariant: boolean, shown: number) =>
+    `${nodes} ${byVariant ? "variants" : "values"}, ${shown} transitions. Click a card to show it in Try, or a transition to edit its rule.`,
+  noMapYetPiece: "No map yet: this piece has no traits.",
+  exploringAllSituations: "Exploring all situations…",
+  drawing: "Drawing…",
   after: (ms: number) => `after ${ms} ms`,
 };

@@ -24,14 +24,14 @@ export const AddStep = ({
     { words: rehearsalsWords.click(name), step: { do: "click", layer } },
     { words: rehearsalsWords.pointAt(name), step: { do: "point", layer } },
     { words: rehearsalsWords.press, step: { do: "press" } },
-    { words: rehearsalsWords.letGo, step: { do: "release" } },
-    { words: rehearsalsWords.movePointerOff, step: { do: "point", layer: null } },
+    { words: rehearsalsWords.release, step: { do: "release" } },
+    { words: rehearsalsWords.movePointerAway, step: { do: "point", layer: null } },
     { words: rehearsalsWords.dragName(name), step: { do: "drag", layer, by: [100, 0], ms: 250 } },
-    { words: rehearsalsWords.tapFinger(name), step: { do: "tap", layer } },
-    { words: rehearsalsWords.goOnTab, step: { do: "tab", back: false } },
+    { words: rehearsalsWords.tap(name), step: { do: "tap", layer } },
+    { words: rehearsalsWords.pressTab, step: { do: "tab", back: false } },
     { words: rehearsalsWords.pressEnter, step: { do: "key", key: "Enter" } },
     { words: rehearsalsWords.wait200Ms, step: { do: "wait", ms: 200 } },
-    { words: rehearsalsWords.waitUntilNothingMoves, step: { do: "settle" } },
+    { words: rehearsalsWords.waitUntilMotionSettles, step: { do: "settle" } },
   ];
   const expectations: { words: string; step: Step }[] = [
     ...(trait
@@ -45,13 +45,13 @@ export const AddStep = ({
     ...(text
       ? [
           {
-            words: rehearsalsWords.textCanBeRead,
+            words: rehearsalsWords.textVisible,
             step: { do: "text", text: "", shown: true } as const,
           },
         ]
       : []),
     {
-      words: rehearsalsWords.there(name),
+      words: rehearsalsWords.visible(name),
       step: { do: "layer", layer, key: "visible", value: true, within: 0 },
     },
     ...(["x", "y", "width", "height"] as const).map((key) => ({

@@ -119,7 +119,7 @@ const Steps = ({
     <div className="steps">
       {failure && (
         <p className="step-failure" role="alert">
-          {rehearsalsWords.stepAfterMs(failure.step, failure.at, failure.why)}
+          {rehearsalsWords.stepMs(failure.step, failure.at, failure.why)}
         </p>
       )}
       <ol>
@@ -152,7 +152,7 @@ const Steps = ({
           variant="link"
           size="sm"
           disabled={steps.length === 0}
-          title={rehearsalsWords.runAtOnceOn}
+          title={rehearsalsWords.runNowWithoutWaiting}
           onClick={run}
         >
           {rehearsalsWords.run}
@@ -163,7 +163,7 @@ const Steps = ({
           disabled={steps.length === 0}
           onClick={() => show({ steps, rehearsal: rehearsal.id })}
         >
-          {rehearsalsWords.showMeTry}
+          {rehearsalsWords.playTryRehearsalSequence}
         </Button>
       </div>
     </div>
@@ -203,7 +203,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                 {naming === r.id ? (
                   <NameField
                     value={r.name}
-                    label={rehearsalsWords.nameRehearsal}
+                    label={rehearsalsWords.rehearsalName}
                     onDone={(name) => {
                       setNaming(null);
                       if (name) workpiece.run((_, now) => renameRehearsal(now, r.id, name));
@@ -232,7 +232,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
                   size="sm"
                   icon="bin"
                   iconSize={12}
-                  label={rehearsalsWords.remove(r.name)}
+                  label={rehearsalsWords.delete(r.name)}
                   onClick={() => workpiece.run((_, now) => removeRehearsal(now, r.id))}
                 />
               </li>
@@ -251,8 +251,8 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
           {list.length > 0 && results && (
             <span className={`small-text ${failing ? "trouble" : "quiet"}`}>
               {failing
-                ? rehearsalsWords.fail(failing, list.length)
-                : rehearsalsWords.allPass(list.length)}
+                ? rehearsalsWords.failed(failing, list.length)
+                : rehearsalsWords.allPassed2(list.length)}
             </span>
           )}
         </div>

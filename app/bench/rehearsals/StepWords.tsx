@@ -42,7 +42,7 @@ const Drag = ({ project, piece, step, onChange }: Props<StepOf<"drag">>) => (
       step={10}
       onChange={(x) => onChange({ ...step, by: [x, step.by[1]] })}
     />{" "}
-    {rehearsalsWords.pxAcross}{" "}
+    {rehearsalsWords.pxRight}{" "}
     <NumberField
       label={rehearsalsWords.pixelsDown}
       value={step.by[1]}
@@ -95,7 +95,7 @@ const TraitWords = ({ project, piece, step, onChange }: Props<StepOf<"trait" | "
 
 const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
   <>
-    {rehearsalsWords.expectInStepWords}{" "}
+    {rehearsalsWords.expect2}{" "}
     <Form.Control
       className="word"
       aria-label={rehearsalsWords.text}
@@ -104,11 +104,11 @@ const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
       onChange={(e) => onChange({ ...step, text: e.target.value })}
     />{" "}
     <Pick
-      label={rehearsalsWords.whetherCanBeRead}
+      label={rehearsalsWords.visibility}
       value={step.shown ? "yes" : "no"}
       options={[
-        { value: "yes", words: rehearsalsWords.canBeRead },
-        { value: "no", words: rehearsalsWords.cannotBeRead },
+        { value: "yes", words: rehearsalsWords.visible2 },
+        { value: "no", words: rehearsalsWords.notVisible },
       ]}
       onPick={(v) => onChange({ ...step, shown: v === "yes" })}
     />
@@ -118,7 +118,7 @@ const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
 const LayerWords = ({ project, piece, step, onChange }: Props<StepOf<"layer">>) =>
   typeof step.value === "number" ? (
     <>
-      {rehearsalsWords.expectKey(step.key, pathText(project, piece, step.layer))}{" "}
+      {rehearsalsWords.expectBe(step.key, pathText(project, piece, step.layer))}{" "}
       <NumberField
         label={rehearsalsWords.expectedValue}
         value={step.value}
@@ -129,7 +129,7 @@ const LayerWords = ({ project, piece, step, onChange }: Props<StepOf<"layer">>) 
       />{" "}
       ±{" "}
       <NumberField
-        label={rehearsalsWords.giveOrTake}
+        label={rehearsalsWords.tolerance}
         value={step.within}
         min={0}
         max={10_000}

@@ -68,13 +68,13 @@ export const ChosenRules = ({
         <MotionPart motion={first.motion} onChange={all} />
         {!alike && (
           <Button variant="link" size="sm" onClick={() => all(first.motion)}>
-            {rulesWords.giveAllThisMotion}
+            {rulesWords.useMotionAll}
           </Button>
         )}
       </span>
       <span className="line push">
         <Tool onClick={() => command((_, now) => setRules(now, ids, { on: !on }))}>
-          {on ? rulesWords.switchOff : rulesWords.switchOn}
+          {on ? rulesWords.turnOff : rulesWords.turn}
         </Tool>
         <Tool icon="copy" iconSize={13} title={rulesWords.duplicateCtrlCCtrl} onClick={duplicate}>
           {rulesWords.duplicate}
@@ -82,17 +82,17 @@ export const ChosenRules = ({
         <Tool
           icon="bin"
           iconSize={13}
-          title={rulesWords.removeDelete}
+          title={rulesWords.deleteDeleteKey}
           onClick={() => command((_, now) => removeRules(now, ids))}
         >
-          {rulesWords.remove}
+          {rulesWords.delete}
         </Tool>
         <Tool
           size="sm"
           icon="close"
           iconSize={12}
-          label={rulesWords.chooseNoRules}
-          title={rulesWords.chooseNoneEsc}
+          label={rulesWords.clearSelection}
+          title={rulesWords.clearSelectionEsc}
           onClick={onClose}
         />
       </span>

@@ -29,17 +29,17 @@ export const DragFields = ({ trigger, onChange }: Props) => {
   return (
     <>
       <Pick
-        label={rulesWords.dragWay}
+        label={rulesWords.dragPath}
         value={way}
         options={dragWays.map((w) => ({ value: w, words: rulesWords.dragWays[w] }))}
         onPick={(next) => onChange(going(trigger, next))}
       />
       {way === "free" && (
         <>
-          <span>{rulesWords.leansUpTo}</span>
+          <span>{rulesWords.tiltingUp}</span>
           <NumberField
-            label={rulesWords.leanDegrees}
-            title={rulesWords.leansBySpeed}
+            label={rulesWords.maxLeanDegrees}
+            title={rulesWords.howFarLayerTilts}
             value={lean}
             min={0}
             max={90}
@@ -54,23 +54,23 @@ export const DragFields = ({ trigger, onChange }: Props) => {
         value={direction}
         options={directionsOf(way, direction).map((d) => ({
           value: d,
-          words: d === "any" ? rulesWords.anywhere : d,
+          words: d === "any" ? rulesWords.anyDirection : d,
         }))}
         onPick={(d) => set({ direction: d })}
       />
       <NumberField
-        label={rulesWords.wayPixels}
-        title={rulesWords.howFarWholeWay}
+        label={rulesWords.dragDistancePixels}
+        title={rulesWords.distanceFullDrag}
         value={travel}
         min={1}
         max={10_000}
         step={10}
-        unit={rulesWords.pxDoneFrom}
+        unit={rulesWords.pxCompletesPast}
         onChange={(px) => set({ travel: px })}
       />
       <NumberField
-        label={rulesWords.doneFromPerCent}
-        title={rulesWords.letGoPastThis}
+        label={rulesWords.thresholdPerCent}
+        title={rulesWords.releasedPastShareDrag}
         value={Math.round(part * 100)}
         min={0}
         max={100}
@@ -79,8 +79,8 @@ export const DragFields = ({ trigger, onChange }: Props) => {
         onChange={(percent) => set({ part: percent / 100 })}
       />
       <NumberField
-        label={rulesWords.doneFromSpeed}
-        title={rulesWords.letGoFasterThan}
+        label={rulesWords.speedThreshold}
+        title={rulesWords.releasedFasterThanDrag}
         value={speed}
         min={0}
         max={100_000}

@@ -62,9 +62,9 @@ export const EffectPart = ({
           size="sm"
           icon="time"
           iconSize={12}
-          label={rulesWords.timeOwn}
+          label={rulesWords.useSeparateTiming}
           on={effect.motion !== undefined}
-          title={effect.motion ? rulesWords.rulesTimeAgain : rulesWords.timeOwn}
+          title={effect.motion ? rulesWords.useRulesTiming : rulesWords.useSeparateTiming}
           onClick={() => {
             const { motion: _own, ...rest } = effect;
             onChange(effect.motion ? rest : { ...effect, motion });
@@ -76,7 +76,7 @@ export const EffectPart = ({
           size="sm"
           icon="close"
           iconSize={11}
-          label={rulesWords.removeThisEffect}
+          label={rulesWords.removeEffect}
           onClick={onRemove}
         />
       )}

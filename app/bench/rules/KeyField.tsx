@@ -28,7 +28,7 @@ export const KeyField = ({ value, onPick }: { value: string; onPick: (key: strin
       onBlur={() => setAsking(false)}
       onKeyDown={onKeyDown}
     >
-      {asking ? rulesWords.pressKey : keyName(value || rulesWords.noKey)}
+      {asking ? rulesWords.pressKey : keyName(value || rulesWords.chooseKey)}
     </Button>
   );
 };

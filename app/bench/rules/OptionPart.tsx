@@ -84,7 +84,7 @@ export const OptionPart = ({
           label={label}
           value={value === false ? "no" : "yes"}
           options={[
-            { value: "yes", words: rulesWords.shown },
+            { value: "yes", words: rulesWords.visible },
             { value: "no", words: rulesWords.hidden },
           ]}
           onPick={(v) => onPick(v === "yes")}
@@ -97,7 +97,7 @@ export const OptionPart = ({
         (typeof value === "string" ? (
           <WordsField label={label} value={text} read={parseColour} onKeep={onPick} />
         ) : (
-          <span className="quiet">{rulesWords.fill}</span>
+          <span className="quiet">{rulesWords.defaultFill}</span>
         ))}
       {option.key === "component" && named(piecesOf(project, "component"))}
       {(option.key === "picture" || option.key === "icon") &&

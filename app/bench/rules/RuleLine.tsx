@@ -54,7 +54,7 @@ const Effects = ({ piece, rule, set }: EffectsProps) => {
           />
         </span>
       ))}
-      <Tool size="sm" icon="plus" iconSize={12} label={rulesWords.anotherEffect} onClick={add} />
+      <Tool size="sm" icon="plus" iconSize={12} label={rulesWords.addEffect} onClick={add} />
     </>
   );
 };
@@ -85,9 +85,9 @@ const WayBack = ({ rule, set }: WayBackProps) => {
         label={rulesWords.whenEnds}
         value={endsOf(rule)}
         options={[
-          { value: "undone", words: rulesWords.undoneWhenEnds },
-          { value: "own", words: rulesWords.undoneInOwnTime },
-          { value: "stays", words: rulesWords.staysWhenEnds },
+          { value: "undone", words: rulesWords.revertsWhenEnds },
+          { value: "own", words: rulesWords.revertsWithSeparateTiming },
+          { value: "stays", words: rulesWords.staysAfterwards },
         ]}
         onPick={pick}
       />
@@ -152,7 +152,7 @@ export const RuleLine = ({ rule, place, chosen, rivals, fresh, onChoose }: Props
         className="rule-place mono"
         aria-pressed={chosen}
         aria-label={rulesWords.rule(place)}
-        title={rulesWords.chooseCtrlOneMore}
+        title={rulesWords.selectCtrlAddsRule}
         onClick={onChoose}
       >
         {place}

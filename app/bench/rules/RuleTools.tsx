@@ -22,8 +22,8 @@ export const RuleTools = ({ rule, place }: Props) => {
           size="sm"
           icon="way-back"
           iconSize={13}
-          label={rulesWords.addWayBackRule(place)}
-          title={rulesWords.addRuleLeadsBack}
+          label={rulesWords.addReturnRuleRule(place)}
+          title={rulesWords.addRuleReversesOne}
           onClick={() => command((_, piece) => addWayBack(piece, rule))}
         />
       )}
@@ -52,7 +52,7 @@ export const RuleTools = ({ rule, place }: Props) => {
         size="sm"
         icon="bin"
         iconSize={13}
-        label={rulesWords.removeRule(place)}
+        label={rulesWords.deleteRule(place)}
         onClick={() => command((_, piece) => removeRule(piece, rule.id))}
       />
     </Toolbar>

@@ -29,7 +29,7 @@ import { Signals } from "./Signals";
 import { rulesWords } from "./words";
 
 const groupings: readonly { readonly value: Grouping; readonly words: string }[] = [
-  { value: "order", words: rulesWords.theirOrder },
+  { value: "order", words: rulesWords.order },
   { value: "layer", words: rulesWords.byLayer },
   { value: "trigger", words: rulesWords.byTrigger },
 ];
@@ -56,21 +56,21 @@ const FilterBar = ({ filter, onFilter, shown }: FilterProps) => {
   return (
     <div className="rule-filter">
       <Check
-        words={rulesWords.whatChosen}
+        words={rulesWords.selection}
         checked={filter.ofLayer}
         disabled={chosen.length === 0 && !filter.ofLayer}
         onSwitch={(ofLayer) => onFilter({ ...filter, ofLayer })}
       />
       {traitsOf(piece).length > 0 && (
         <Check
-          words={rulesWords.mayFire(variantName(piece, variant))}
+          words={rulesWords.active(variantName(piece, variant))}
           checked={filter.inVariant}
           onSwitch={(inVariant) => onFilter({ ...filter, inVariant })}
         />
       )}
       <span className="quiet push">{shown < count && rulesWords.shownRules(shown, count)}</span>
       <Pick
-        label={rulesWords.orderRules}
+        label={rulesWords.ruleOrder}
         value={filter.grouping}
         options={groupings}
         onPick={(grouping) => onFilter({ ...filter, grouping })}
@@ -107,7 +107,7 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
   return (
     <div className="rule-add">
       <Button variant="outline-primary" size="sm" onClick={() => add(layer?.id ?? null)}>
-        {rulesWords.newRule(layer?.name)}
+        {rulesWords.addRuleBehaviourAs(layer?.name)}
       </Button>
       <Button variant="outline-primary" size="sm" onClick={() => openDialog({ kind: "readymade" })}>
         {rulesWords.readyMade}
@@ -120,12 +120,12 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
           title={rulesWords.behaviourStateChartXml}
           onClick={save}
         >
-          {rulesWords.saveScxml}
+          {rulesWords.exportAsScxml}
         </Button>
       )}
       {layer && (
         <Button variant="link" size="sm" onClick={() => add(null)}>
-          {rulesWords.onWholePiece}
+          {rulesWords.addRuleWholePiece}
         </Button>
       )}
     </div>
@@ -236,7 +236,7 @@ export const Rules = () => {
         </section>
       ))}
       {rules.length > 0 && inView.length === 0 && (
-        <p className="drawer-empty">{rulesWords.noneRulesKind(rules.length)}</p>
+        <p className="drawer-empty">{rulesWords.noneRulesMatchThese(rules.length)}</p>
       )}
       <Signals />
       <RuleAdd onMade={setFresh} />

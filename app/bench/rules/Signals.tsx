@@ -14,7 +14,7 @@ export const Signals = () => {
   const [naming, setNaming] = useState<string | null>(null);
   return (
     <div className="signals" role="group" aria-label={rulesWords.signals}>
-      <span className="quiet" title={rulesWords.whatThisPieceCan}>
+      <span className="quiet" title={rulesWords.messagesPieceCanSend}>
         {rulesWords.signals}
       </span>
       {inOrder(signals).map((s) => (
@@ -22,7 +22,7 @@ export const Signals = () => {
           {naming === s.id ? (
             <NameField
               value={s.name}
-              label={rulesWords.nameSignal}
+              label={rulesWords.signalName}
               onDone={(name) => {
                 setNaming(null);
                 if (name !== null) workpiece.run((_, piece) => renameSignal(piece, s.id, name));
@@ -48,7 +48,7 @@ export const Signals = () => {
             size="sm"
             icon="close"
             iconSize={11}
-            label={rulesWords.removeSignal(s.name)}
+            label={rulesWords.deleteSignal(s.name)}
             onClick={() => workpiece.run((_, piece) => removeSignal(piece, s.id))}
           />
         </span>
@@ -60,7 +60,7 @@ export const Signals = () => {
           if (made) setNaming(made.id);
         }}
       >
-        {rulesWords.signalInSignals}
+        {rulesWords.addSignal}
       </Button>
     </div>
   );

@@ -50,7 +50,7 @@ export const TriggerFields = ({ trigger, onChange }: Props) => {
   if (type === "reached")
     return (
       <Time
-        label={rulesWords.momentMilliseconds}
+        label={rulesWords.positionMilliseconds}
         value={ms}
         max={600_000}
         step={100}

@@ -27,14 +27,14 @@ const SIGNAL = "signal ";
 
 const words = (t: TriggerType): string => {
   if (t === "delay") return rulesWords.delayed;
-  return t === "settled" ? rulesWords.whenHasSettled : triggerText(t);
+  return t === "settled" ? rulesWords.whenPieceSettles : triggerText(t);
 };
 
 /** How a rule is told when nobody does anything to set it off: the sentence begins otherwise. */
 const told = (type: TriggerType, { value, words: usually }: Choice): string => {
-  if (type === "settled") return value === "settled" ? rulesWords.hasSettled : usually;
+  if (type === "settled") return value === "settled" ? rulesWords.settles : usually;
   if (value === "delay") return rulesWords.afterInTriggerPart;
-  return value === "settled" ? rulesWords.whenPieceHasSettled : rulesWords.when(usually);
+  return value === "settled" ? rulesWords.whenPieceSettles2 : rulesWords.when(usually);
 };
 
 /** All that can set a rule off: a copy's own signals, and the triggers. */
@@ -42,7 +42,7 @@ const choicesOf = (project: Project, piece: Piece, source: string | null): Choic
   const signals =
     source === null ? [] : componentsAt(project, piece, source).flatMap((c) => inOrder(c.signals));
   return [
-    ...signals.map((s) => ({ value: SIGNAL + s.id, words: rulesWords.says(s.name) })),
+    ...signals.map((s) => ({ value: SIGNAL + s.id, words: rulesWords.sends(s.name) })),
     ...triggerTypes.filter((t) => t !== "signal").map((t) => ({ value: t, words: words(t) })),
   ];
 };

@@ -44,7 +44,7 @@ export const WhilePart = ({
               onChange(rest);
             }}
           >
-            {rulesWords.forgetRemovedTrait}
+            {rulesWords.removeDeletedTrait}
           </Dropdown.Item>
         ))}
         {traitsOf(piece).map((t) => (

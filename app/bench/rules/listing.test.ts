@@ -21,7 +21,7 @@ describe("the list of rules", () => {
     expect(words(listed(piece, { layers: null, variant: null, grouping: "trigger" }))).toEqual([
       "Is hovered: hover",
       "Is clicked: send",
-      "Has settled: arrive",
+      "Settles: arrive",
     ]);
   });
 

@@ -47,7 +47,7 @@ export const listed = (piece: Piece, { layers, variant, grouping }: Listing): Ru
     const source =
       rule.source === null
         ? rulesWords.wholePiece
-        : (piece.layers[rule.source]?.name ?? rulesWords.removedLayer);
+        : (piece.layers[rule.source]?.name ?? rulesWords.deletedLayer);
     const [key, name] = groupOf(rule, grouping, source);
     const group = groups.get(key);
     if (group) group.rules.push(rule);

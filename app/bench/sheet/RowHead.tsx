@@ -49,7 +49,7 @@ const RowName = ({ row, hand }: NameProps) => {
       role="spinbutton"
       tabIndex={-1}
       aria-label={row.label}
-      title={sheetWords.dragSidewaysChangeShift}
+      title={sheetWords.dragLeftRightChange}
       onPointerDown={(e) => {
         e.preventDefault();
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -77,7 +77,7 @@ const OptionMark = ({ layer, row }: { layer: Layer; row: Row }) => {
   if (!nested && !isOneOf(optionKeys, row.key)) return null;
   const key = row.key as OptionKey;
   const option = Object.values(options).find((o) => o.layer === layer.id && o.key === key);
-  const words = nested ? row.label.replace(/^starts with /, "") : undefined;
+  const words = nested ? (row.name ?? row.label) : undefined;
   const toggle = () =>
     command((_, piece) =>
       option ? removeOption(piece, option.id) : addOption(piece, layer.id, key, words).change,
@@ -88,10 +88,10 @@ const OptionMark = ({ layer, row }: { layer: Layer; row: Row }) => {
       className={`option-mark${option ? " on" : ""}`}
       aria-pressed={option !== undefined}
       tabIndex={-1}
-      title={option ? sheetWords.eachCopyMaySet(option.name) : sheetWords.letEachCopySetThisItself}
+      title={option ? sheetWords.eachCopyCanSet(option.name) : sheetWords.letEachCopySet2}
       onClick={toggle}
     >
-      {option ? sheetWords.option : sheetWords.optionInRowHead}
+      {option ? sheetWords.option : sheetWords.addOption}
     </button>
   );
 };

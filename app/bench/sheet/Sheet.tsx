@@ -33,8 +33,8 @@ export const Sheet = () => {
   );
   if (!layer) return null;
   if (rows.length === 0 && wanted !== "")
-    return <p className="drawer-empty">{sheetWords.noValueCalled(layer.name, wanted)}</p>;
+    return <p className="drawer-empty">{sheetWords.noValueNamed(layer.name, wanted)}</p>;
   if (rows.length === 0)
-    return <p className="drawer-empty">{sheetWords.looksSameAllVariants(layer.name)}</p>;
+    return <p className="drawer-empty">{sheetWords.hasSameValuesAll(layer.name)}</p>;
   return <Grid layer={layer} sections={sections} variants={variants} />;
 };

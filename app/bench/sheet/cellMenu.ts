@@ -24,10 +24,10 @@ const moveItems = ({ workpiece, edits, hand, row, cell }: Here): MenuItem[] => {
   const { winner, all } = scopes;
   const widest = all[0]?.reach ?? 1;
   const words = (s: (typeof all)[number]): string => {
-    if (s.reach === widest) return sheetWords.sayAllVariants;
+    if (s.reach === widest) return sheetWords.setAllVariants;
     return s.reach === 1
-      ? sheetWords.sayOnlyHere
-      : sheetWords.sayWhere(conditionText(piece, s.when));
+      ? sheetWords.setOnlyHere
+      : sheetWords.setWhere(conditionText(piece, s.when));
   };
   return all
     .filter((s) => !sameCondition(s.when, winner.when))
@@ -52,9 +52,9 @@ export const cellMenu = (here: Here): MenuItem[] => {
     );
   return [
     cell.origin.own && cell.origin.from === BASE && !cell.origin.styled
-      ? { label: sheetWords.resetForAll, onPick: () => hand.clear(true) }
+      ? { label: sheetWords.resetDefaultAllVariants, onPick: () => hand.clear(true) }
       : {
-          label: sheetWords.inheritAgain,
+          label: sheetWords.clearUseInheritedValue,
           keys: "Delete",
           disabled: !cell.origin.own || cell.origin.styled,
           onPick: () => hand.clear(),

@@ -87,7 +87,7 @@ describe("editing a cell", () => {
     const [row] = rows;
     if (!row) throw new Error("no row");
     expect(hand.commit(row, "wide", "down")).toBe(false);
-    expect(bench.state.problem).toContain("x:");
+    expect(bench.state.problem).toContain("X:");
     expect(hand.commit(row, "7", "down")).toBe(true);
     expect(cell("x", OFF)).toMatchObject({ text: "7", origin: { own: true } });
     expect(hand.place.row).toBe(1);
@@ -188,7 +188,7 @@ describe("clearing, copying, filling", () => {
     hand.clear();
     expect(cell("x", ON)).toMatchObject({ text: "4", origin: { own: false } });
     hand.clear();
-    expect(bench.state.problem).toContain("there is nothing to clear");
+    expect(bench.state.problem).toContain("Nothing to clear");
   });
 
   it("leaves what is set for all variants, until that is asked for by name", () => {
@@ -223,7 +223,7 @@ describe("clearing, copying, filling", () => {
     goTo("width", OFF);
     hand.paste("30\tbroad");
     expect(cell("width", OFF).text).toBe("28");
-    expect(bench.state.problem).toContain("width");
+    expect(bench.state.problem).toContain("Width");
     expect(bench.workpiece.session.undoLabel).toBeNull();
   });
 

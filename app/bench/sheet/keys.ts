@@ -22,8 +22,8 @@ const withKey = (modifier: string) => arrows.map((key) => `${modifier}+${key}`);
 /** The keys of the sheet, on a cell that is not being edited. */
 export const sheetKeys: readonly SheetKey[] = [
   { keys: [...arrows, ...pages], words: sheetWords.goAnotherCell, run: walk },
-  { keys: withKey("Shift"), words: sheetWords.chooseRange, run: walk },
-  { keys: withKey("$mod"), words: sheetWords.goLastCellWay, run: walk },
+  { keys: withKey("Shift"), words: sheetWords.selectRange, run: walk },
+  { keys: withKey("$mod"), words: sheetWords.goLastCellDirection, run: walk },
   {
     keys: ["Home", "End", "$mod+Home", "$mod+End"],
     words: sheetWords.goFirstOrLast,
@@ -31,22 +31,22 @@ export const sheetKeys: readonly SheetKey[] = [
   },
   {
     keys: ["Enter", "F2"],
-    words: sheetWords.editCellYesBecomes,
+    words: sheetWords.editCellSwitchesYes,
     run: ({ hand }) => hand.press(),
   },
   {
     keys: ["$mod+Enter"],
-    words: sheetWords.giveOtherChosenColumns,
+    words: sheetWords.fillOtherSelectedColumns,
     run: ({ hand }) => hand.fillChosen(),
   },
   {
     keys: ["Delete", "Backspace"],
-    words: sheetWords.inheritAgain,
+    words: sheetWords.clearUseInheritedValue,
     run: ({ hand }) => hand.clear(),
   },
   {
     keys: ["Shift+F10", "ContextMenu"],
-    words: sheetWords.whatCanBeDone,
+    words: sheetWords.openCellsMenu,
     run: ({ openMenu }) => openMenu(),
   },
 ];

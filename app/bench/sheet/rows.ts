@@ -16,12 +16,15 @@ import type { Condition, Layer, Option, Piece, Project, Token, Variant } from "#
 import {
   OPTION,
   TRAIT,
+  choiceText,
   isBound,
   parseValue,
   propertiesOf,
   property,
-  showValue,
   sheetEntry,
+  sheetType,
+  showValue,
+  titleOf,
 } from "#core/properties";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
 import { familiesOf, tokenWords } from "../../parts/tokens";
@@ -31,6 +34,8 @@ import { sheetWords } from "./words";
 export interface Row {
   readonly key: string;
   readonly label: string;
+  /** what an option that shows it is called at first, where that is not the label */
+  readonly name?: string;
   readonly group: PropertyGroup;
   readonly type: ValueType;
   /** exclusive choices by their words, where the value is one of them */
@@ -45,12 +50,12 @@ export interface Row {
 }
 
 export const groupNames: Readonly<Record<PropertyGroup, string>> = {
-  place: sheetWords.placeSize,
-  arrange: sheetWords.arrangement,
+  place: sheetWords.positionSize,
+  arrange: sheetWords.layout,
   paint: sheetWords.paint,
   border: sheetWords.border,
   text: sheetWords.text,
-  meaning: sheetWords.meaning,
+  meaning: sheetWords.accessibilityInput,
   copy: sheetWords.thisCopy,
 };
 
@@ -61,7 +66,7 @@ const styleChoices = (project: Project) => [
     .map((t) => ({ value: { token: t.id }, words: tokenWords(t) })),
 ];
 
-const asChoices = (project: Project, type: ValueType): Row["choices"] => {
+const asChoices = (project: Project, key: string, type: ValueType): Row["choices"] => {
   if (type.is === "family") {
     return familiesOf(project).map((f) => ({ value: f, words: f }));
   }
@@ -69,7 +74,7 @@ const asChoices = (project: Project, type: ValueType): Row["choices"] => {
     return styleChoices(project);
   }
   if (type.is === "choice") {
-    return type.of.map((o) => ({ value: o, words: o }));
+    return type.of.map((o) => ({ value: o, words: choiceText(key, o) }));
   }
   return type.is === "flag"
     ? [
@@ -109,8 +114,8 @@ const propertyOption = (
   const known = property(key);
   const inherent = own ?? known?.fallback;
   if (key === "component") return { type: { is: "reference" }, choices: pieces, inherent };
-  const type: ValueType = known?.type ?? { is: "text" };
-  return { type, choices: asChoices(project, type), inherent };
+  const type: ValueType = sheetType(key) ?? { is: "text" };
+  return { type, choices: asChoices(project, key, type), inherent };
 };
 
 /**
@@ -158,7 +163,8 @@ const copyRows = (
   for (const t of traitsOf(component)) {
     rows.push({
       key: TRAIT + t.id,
-      label: sheetWords.starts(t.name),
+      label: sheetWords.initial(t.name),
+      name: t.name,
       group: "copy",
       type: { is: "reference" },
       choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })),
@@ -209,10 +215,10 @@ export const rowsFor = (
     )
     .map((p): Row => ({
       key: p.key,
-      label: p.label,
+      label: titleOf(p.key),
       group: p.group,
-      type: p.type,
-      choices: asChoices(project, p.type),
+      type: sheetType(p.key) ?? p.type,
+      choices: asChoices(project, p.key, p.type),
       inherent: undefined,
       mode: sizeModes[p.key] ?? null,
     }));
@@ -274,12 +280,12 @@ export const wordsFor = (project: Project, row: Row, said: SpecifiedValue | unde
   if (isBound(said))
     return project.tokens[said.token]
       ? tokenWords(project.tokens[said.token] as Token)
-      : sheetWords.removedToken;
-  if (row.type.is === "reference") return sheetWords.removedOne;
+      : sheetWords.deletedToken;
+  if (row.type.is === "reference") return sheetWords.deleted;
   const picture = typeof said === "object" && "fit" in said ? said.picture : null;
   const id = row.type.is === "asset" ? said : picture;
   if (typeof id === "string")
-    return id === "" ? "none" : (project.assets[id]?.name ?? sheetWords.removedOne);
+    return id === "" ? "none" : (project.assets[id]?.name ?? sheetWords.deleted);
   return showValue(said);
 };
 
@@ -354,7 +360,7 @@ export const readCell = (
       row.choices.find((c) => word !== "" && c.words.toLowerCase().startsWith(word));
     return found
       ? put(found.value)
-      : { ok: false, error: sheetWords.one(row.choices.map((c) => c.words).join(", ")) };
+      : { ok: false, error: sheetWords.useOne(row.choices.map((c) => c.words).join(", ")) };
   }
   const token = word === "" ? undefined : tokenNamed(project, row, word);
   if (token) return put({ token: token.id });
@@ -365,11 +371,11 @@ export const readCell = (
     );
     return asset || word === "none" || word === ""
       ? put(asset?.id ?? "")
-      : { ok: false, error: sheetWords.projectHasNo(of, text.trim()) };
+      : { ok: false, error: sheetWords.noNamedProject(of, text.trim()) };
   }
   const parsed = parseValue(row.type, text, current ?? 0);
   if (!parsed.ok)
-    return { ok: false, error: row.mode ? sheetWords.orFitOrStretch(parsed.error) : parsed.error };
+    return { ok: false, error: row.mode ? sheetWords.fitStretch(parsed.error) : parsed.error };
   return put(parsed.value);
 };
 

@@ -2,6 +2,7 @@ import { addOption, addToken, removeOption, tokenTypeOf } from "#core/edit";
 import { cutText, optionKeys } from "#core/project";
 import type { OptionKey, TokenType, TokenValue } from "#core/project";
 import { isOneOf } from "#core/basics";
+import { labelOf } from "#core/properties";
 import type { MenuItem } from "../../ui/floating/ContextMenu";
 import type { BenchEdits } from "../commands/edits";
 import { shownLayers } from "../state/active";
@@ -38,7 +39,7 @@ const makeToken = (here: Here, type: TokenType, name: string): void => {
   if (!made) return;
   sayAll(here, { token: made.id }, gesture);
   edits.endGesture();
-  edits.note(sheetWords.madeTokenBoundThis(name));
+  edits.note(sheetWords.createdTokenLinkedValue(name));
 };
 
 /** Letting each placed copy set this, or no longer. */
@@ -50,7 +51,7 @@ const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
   const option = Object.values(piece.options).find((o) => o.layer === layer.id && o.key === key);
   return [
     {
-      label: option ? sheetWords.noLongerOptionEach : sheetWords.letEachCopySet,
+      label: option ? sheetWords.removeOption : sheetWords.letEachCopySet,
       onPick: () =>
         workpiece.run((_, now) =>
           option ? removeOption(now, option.id) : addOption(now, layer.id, key).change,
@@ -68,12 +69,12 @@ export const tokenItems = (here: Here): MenuItem[] => {
   const items: MenuItem[] = [];
   if (type !== null && layer)
     items.push({
-      label: sheetWords.makeToken,
-      onPick: () => makeToken(here, type, `${layer.name} ${row.label}`),
+      label: sheetWords.createToken,
+      onPick: () => makeToken(here, type, `${layer.name} ${labelOf(row.key) ?? row.label}`),
     });
   if (cell.token !== null && value !== undefined)
     items.push({
-      label: sheetWords.keepValueWithoutToken,
+      label: sheetWords.unlinkTokenKeepValue,
       onPick: () => sayAll(here, value),
     });
   items.push(...optionItem(here));

@@ -1,9 +1,9 @@
 /** What people read in sheet. */
 export const sheetWords = {
-  popsOutOf: "Pops out of",
-  chooseALayer: "choose a layer",
+  popOut: "Pop out of",
+  chooseLayerNoVariant: "Choose a layer",
   noVariantShowsBoth:
-    "No variant on the stage shows both layers, so there is no way from one to the other.",
+    "No variant on the stage shows both layers, so the distance between them is unknown.",
   poseParts: {
     x: "x",
     y: "y",
@@ -13,67 +13,66 @@ export const sheetWords = {
     blur: "blur",
   },
   // rows.ts
-  placeSize: "Place and size",
-  arrangement: "Arrangement",
+  positionSize: "Position and size",
+  layout: "Layout",
   paint: "Paint",
   border: "Border",
   text: "Text",
-  meaning: "Meaning",
+  accessibilityInput: "Accessibility and input",
   thisCopy: "This copy",
   none: "none",
   yes: "yes",
   no: "no",
   component: "component",
-  starts: (name: string) => `starts with ${name}`,
-  removedToken: "a removed token",
-  removedOne: "a removed one",
-  one: (choices: string) => `one of ${choices}`,
-  projectHasNo: (of: string, text: string) => `the project has no ${of} “${text}”`,
-  orFitOrStretch: (error: string) => `${error}; or fit, or stretch`,
+  initial: (name: string) => `Initial ${name}`,
+  deletedToken: "a deleted token",
+  deleted: "deleted",
+  useOne: (choices: string) => `Use one of: ${choices}`,
+  noNamedProject: (of: string, text: string) => `No ${of} named “${text}” in this project`,
+  fitStretch: (error: string) => `${error}, fit or stretch`,
 
   // CellPanel.tsx
   tokens: "Tokens",
   noneInCellPanel: "None",
-  done: "Done",
+  doneTheseValuesAre: "Done",
 
   // hand.ts
   theseAreForAll:
-    "These values are set for all variants, so Delete leaves them. To set them back to the default, use the cell's menu.",
-  resetForAll: "Set back to the default for all variants",
-  theseValuesAreInherited: "These values are inherited here already: there is nothing to clear.",
+    "These values are set for all variants, so Delete keeps them. Use the cell's menu to reset them to the default.",
+  resetDefaultAllVariants: "Reset to default for all variants",
+  nothingClearTheseValues: "Nothing to clear: these values are inherited.",
 
   // CellView.tsx
-  said: (keys: number, condition: string) =>
-    `Said ${keys ? `where ${condition}` : "for all variants"}`,
-  oneWeakerSaying: "one weaker saying is",
-  weakerSayingsAre: (n: number) => `${n} weaker sayings are`,
-  hiddenBy: (weaker: string) => `; ${weaker} hidden by it`,
-  byTextStyle: ", by its text style",
-  contrast1BehindWcag: (ratio: number, ground: string, low: boolean, needed: number) =>
-    `Contrast ${ratio.toFixed(2)} : 1 with ${ground} behind it; ${low ? "too low for" : "enough for"} WCAG AA (${needed} : 1)`,
+  set: (keys: number, condition: string) =>
+    `Set ${keys ? `where ${condition}` : "for all variants"}`,
+  oneOtherValue: "one other value",
+  otherValues: (n: number) => `${n} other values`,
+  overrides: (weaker: string) => `; overrides ${weaker}`,
+  fromTextStyle: ", from its text style",
+  contrastAgainstWcagAa: (ratio: number, ground: string, low: boolean, needed: number) =>
+    `Contrast ${ratio.toFixed(2)} : 1 against ${ground}: ${low ? "fails" : "passes"} WCAG AA (${needed} : 1)`,
   contrast: (ratio: number, low: boolean) => `${ratio.toFixed(1)}${low ? " low" : ""}`,
   token: "token",
   style: "style",
 
   // CellBox.tsx
-  dragAcrossFillCtrl: "Drag across to fill; Ctrl+Enter fills the other chosen columns",
+  dragFillOtherVariants: "Drag to fill other variants; Ctrl+Enter fills the other selected columns",
 
   // tokenItems.ts
   tokenName: (name: string) => `token of ${name}`,
-  madeTokenBoundThis: (name: string) =>
-    `Made the token “${name}” and bound this value to it. Rename it on the project’s System page.`,
-  noLongerOptionEach: "No longer an option of each copy",
+  createdTokenLinkedValue: (name: string) =>
+    `Created token “${name}” and linked this value to it. Rename it on the System page.`,
+  removeOption: "Remove option",
   letEachCopySet: "Let each copy set this",
-  makeToken: "Make a token of it",
-  keepValueWithoutToken: "Keep the value, without the token",
+  createToken: "Create token",
+  unlinkTokenKeepValue: "Unlink token, keep value",
 
   // cellMenu.ts
-  sayAllVariants: "Say it for all variants",
-  sayOnlyHere: "Say it only here",
-  sayWhere: (condition: string) => `Say it where ${condition}`,
-  browserDoesNotLet:
-    "The browser does not let Nubble read the clipboard here: press Ctrl+V instead.",
-  inheritAgain: "Inherit again",
+  setAllVariants: "Set for all variants",
+  setOnlyHere: "Set only here",
+  setWhere: (condition: string) => `Set where ${condition}`,
+  browserDoesNotLet: "The browser blocked access to the clipboard. Press Ctrl+V instead.",
+  clearUseInheritedValue: "Clear, use inherited value",
   copy: "Copy",
   ctrlC: "Ctrl+C",
   paste: "Paste",
@@ -81,32 +80,32 @@ export const sheetWords = {
 
   // keys.ts
   goAnotherCell: "Go to another cell",
-  chooseRange: "Choose a range",
-  goLastCellWay: "Go to the last cell that way",
+  selectRange: "Select a range",
+  goLastCellDirection: "Go to the last cell in that direction",
   goFirstOrLast: "Go to the first or last variant",
-  editCellYesBecomes: "Edit the cell; a yes becomes a no",
-  giveOtherChosenColumns: "Give the other chosen columns this value",
-  whatCanBeDone: "What can be done with the cell",
+  editCellSwitchesYes: "Edit the cell; switches yes and no",
+  fillOtherSelectedColumns: "Fill the other selected columns with this value",
+  openCellsMenu: "Open the cell's menu",
 
   // RowHead.tsx
-  dragSidewaysChangeShift: "Drag sideways to change; Shift for larger steps",
-  eachCopyMaySet: (name: string) =>
-    `Each copy may set this (option “${name}”). Click to take that back.`,
-  letEachCopySetThisItself: "Let each copy set this for itself",
+  dragLeftRightChange: "Drag left or right to change; hold Shift for larger steps",
+  eachCopyCanSet: (name: string) =>
+    `Each copy can set this (option “${name}”). Click to remove the option.`,
+  letEachCopySet2: "Let each copy set this",
   option: "option",
-  optionInRowHead: "+ option",
+  addOption: "Add option",
 
   // Grid.tsx
-  resting: "resting",
+  defaultWord: "default",
 
   // Sheet.tsx
-  noValueCalled: (layer: string, text: string) => `${layer} has no value called “${text}”.`,
+  noValueNamed: (layer: string, text: string) => `No value of ${layer} is named “${text}”.`,
   handful: (layer: string) => `Values of ${layer}`,
   setOnTheStage: "Set on the stage",
   noVariantShowsIt: "No variant on the stage shows this layer.",
   groupRows: (group: string, n: number) => `${group}, ${n} values`,
-  looksSameAllVariants: (name: string) =>
-    `${name} looks the same in all variants. Untick “only differences” to see its values.`,
+  hasSameValuesAll: (name: string) =>
+    `${name} has the same values in all variants. Turn off “Differences only” to see them.`,
 
   // Grid.tsx
   valuesByVariant: (name: string) => `Values of ${name} by variant`,

@@ -66,7 +66,7 @@ const useTakeReference = () => {
 const numbers = [
   { key: "x", words: "x", label: stageWords.referenceX, min: -1e4 },
   { key: "y", words: "y", label: stageWords.referenceY, min: -1e4 },
-  { key: "width", words: stageWords.wide, label: stageWords.referenceWidth, min: 1 },
+  { key: "width", words: stageWords.width, label: stageWords.referenceWidth, min: 1 },
 ] as const;
 
 /** The place, size and strength of the reference picture. */
@@ -100,8 +100,8 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
       ))}
       <span className="reference-number">
         <NumberField
-          label={stageWords.referenceShare}
-          title={stageWords.shareOfRealSize}
+          label={stageWords.scalePerCent}
+          title={stageWords.scaleImagePerCent}
           value={share}
           min={1}
           max={1000}
@@ -113,13 +113,13 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
       <Tool
         size="sm"
         disabled={share === 100}
-        title={stageWords.onePixelOnePx}
+        title={stageWords.showImage}
         onClick={() => put({ width: real })}
       >
         {stageWords.realSize}
       </Tool>
       <Form.Range
-        aria-label={stageWords.strengthReference}
+        aria-label={stageWords.opacityReferenceImage}
         min={0.05}
         max={1}
         step={0.05}
@@ -131,7 +131,7 @@ const ReferenceLine = ({ reference }: { reference: Reference }) => {
         icon="dropper"
         iconSize={13}
         on={tool === "dropper"}
-        title={stageWords.pickColourFromQ}
+        title={stageWords.pickColourFromImage}
         onClick={() => toggleTool("dropper")}
       >
         {stageWords.pick}
@@ -149,20 +149,20 @@ const ReferencePart = () => {
   return (
     <div className="reference-part">
       <div className="side-head">
-        <h2 className="caption">{stageWords.referencePicture}</h2>
+        <h2 className="caption">{stageWords.referenceImage}</h2>
         {reference ? (
           <CloseButton
-            aria-label={stageWords.takeReferencePictureAway}
-            title={stageWords.takeAway}
+            aria-label={stageWords.removeReferenceImage}
+            title={stageWords.remove}
             onClick={() => command((_, piece) => setReference(piece, null))}
           />
         ) : (
           <FileButton
-            label={stageWords.chooseReferencePicture}
+            label={stageWords.chooseReferenceImage}
             accept={pictureTypes.join(",")}
             onFiles={([file]) => file && void take(file).then(setTrouble)}
           >
-            {stageWords.choose}
+            {stageWords.chooseFileImageBehind}
           </FileButton>
         )}
       </div>
@@ -182,8 +182,8 @@ export const ReferenceMenu = () => (
   <Dropdown autoClose="outside" drop="up">
     <Dropdown.Toggle
       variant="tool"
-      aria-label={stageWords.referencePicture}
-      title={stageWords.pictureUnderCardsMeasureTrace}
+      aria-label={stageWords.referenceImage}
+      title={stageWords.imageBehindCardsMeasure}
     >
       <Icon name="picture" size={14} />
     </Dropdown.Toggle>

@@ -165,7 +165,7 @@ const EmptyPiece = () => {
   const kind = usePiece((p) => p.kind);
   const empty = usePiece((p) => Object.keys(p.layers).length === 1);
   if (!empty) return null;
-  return <p className="stage-empty">{stageWords.emptyInsertBoxEllipse(kind)}</p>;
+  return <p className="stage-empty">{stageWords.emptyInsertShapeText(kind)}</p>;
 };
 
 /** How the tool in hand is used. */
@@ -176,8 +176,8 @@ const ToolHint = () => {
   const isShown = drawn !== null || posing !== null;
   return (
     <div role="status" className={isShown ? "tool-hint" : "visually-hidden"}>
-      {drawn !== null && stageWords.drawByDragging(fresh[drawn].words)}
-      {posing !== null && stageWords.poseByDragging(name, posing.key === "comesFrom")}
+      {drawn !== null && stageWords.dragCardDrawClick(fresh[drawn].words)}
+      {posing !== null && stageWords.dragWhereThenPress(name, posing.key === "comesFrom")}
     </div>
   );
 };
@@ -186,7 +186,7 @@ const TooMany = ({ piece }: { piece: Varying }) => {
   const all = variantsOf(piece).length;
   return (
     <p className="stage-empty">
-      {stageWords.onlyFirstVariantsAre(MOST_CARDS, all >= MOST_VARIANTS, MOST_VARIANTS, all)}
+      {stageWords.showingFirstVariantsUse(MOST_CARDS, all >= MOST_VARIANTS, MOST_VARIANTS, all)}
     </p>
   );
 };

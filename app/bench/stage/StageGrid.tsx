@@ -28,7 +28,7 @@ const Unused = ({ piece, variant }: { piece: Varying; variant: Variant }) => {
   const command = useCommand();
   return (
     <div className="card-away">
-      <span>{stageWords.notUsed(variantName(piece, variant))}</span>
+      <span>{stageWords.unused(variantName(piece, variant))}</span>
       <Button variant="link" size="sm" onClick={() => command((_, now) => usedAgain(now, variant))}>
         {stageWords.useAgain}
       </Button>

@@ -1,37 +1,37 @@
 /** What people read in stage. */
 export const stageWords = {
-  narrowed: "Narrowed to",
-  narrower: "Narrower than suggested, until you choose another layer or card.",
+  limited: "Limited to",
+  narrowerThanSuggestedUntil: "Narrower than suggested, until you select another layer or card.",
   backTo: (words: string) => `Back to ${words}`,
   widen: "Widen",
   // AlignBar.tsx
-  lineUp: "Line up",
-  lineUpOnLeft: "Line up on the left",
-  lineUpOnMiddle: "Line up on the middle across",
-  lineUpOnRight: "Line up on the right",
-  lineUpAtTop: "Line up at the top",
-  lineUpOnMiddleDown: "Line up on the middle down",
-  lineUpAtBottom: "Line up at the bottom",
-  equalGapsAcross: "Equal gaps across",
-  equalGapsDown: "Equal gaps down",
-  lineUpSpace: "Line up and space",
+  align: "Align",
+  alignLeft: "Align left",
+  alignCentreHorizontally: "Align centre horizontally",
+  alignRight: "Align right",
+  alignTop: "Align top",
+  alignCentreVertically: "Align centre vertically",
+  alignBottom: "Align bottom",
+  equalGapsHorizontally: "Equal gaps horizontally",
+  equalGapsVertically: "Equal gaps vertically",
+  alignDistribute: "Align and distribute",
   group: "Group",
   groupCtrlG: "Group (Ctrl+G)",
 
   // CardHead.tsx
   pinned: "Pinned",
-  nameVariant: "Name of the variant",
-  shiftOrCtrlChooses: "Shift or Ctrl chooses several cards",
-  resting: "resting",
-  nextEditLandsHere: "The next edit lands here",
-  editsLandHere: "edits land here",
+  variantName2: "Variant name",
+  shiftCtrlSelectSeveral: "Shift or Ctrl to select several cards",
+  defaultWord: "default",
+  nextEditAppliesHere: "The next edit applies here",
+  editsApplyHere: "Edits apply here",
 
   // Corners.tsx
-  dragRoundCornersAlt: "Drag to round the corners; with Alt this one",
+  dragRoundAllCorners: "Drag to round all corners; hold Alt for this one",
 
   // move.ts
-  arrangesLayersSoKeeps: (name: string, arrange: undefined | string, layerName: string) =>
-    `${name} arranges its layers in a ${String(arrange)}, so ${layerName} keeps its place. Let it float, or restack it in the tree.`,
+  laysOutLayersSo: (name: string, arrange: undefined | string, layerName: string) =>
+    `${name} lays out its layers in a ${String(arrange)}, so ${layerName} cannot be moved freely. Take it out of flow, or reorder it in the tree.`,
 
   // OnionPath.tsx
   ms: (at: number) => `${at} ms`,
@@ -39,94 +39,94 @@ export const stageWords = {
   // Reference.tsx
   referenceX: "Reference x",
   referenceY: "Reference y",
-  wide: "wide",
+  width: "width",
   referenceWidth: "Reference width",
-  referenceShare: "Share of the real size",
-  shareOfRealSize: "How large it is shown, of its real size",
-  onePixelOnePx: "One pixel of the picture for one px",
-  strengthReference: "Strength of the reference",
-  pickColourFromQ: "Pick a colour from it (Q)",
+  scalePerCent: "Scale in per cent",
+  scaleImagePerCent: "Scale of the image, in per cent of its own size",
+  showImage: "Show the image at 100 %",
+  opacityReferenceImage: "Opacity of the reference image",
+  pickColourFromImage: "Pick a colour from the image (Q)",
   pick: "Pick",
-  referencePicture: "Reference picture",
-  takeReferencePictureAway: "Take the reference picture away",
-  takeAway: "Take it away",
-  chooseReferencePicture: "Choose a reference picture",
-  choose: "Choose …",
+  referenceImage: "Reference image",
+  removeReferenceImage: "Remove reference image",
+  remove: "Remove",
+  chooseReferenceImage: "Choose a reference image",
+  chooseFileImageBehind: "Choose file…",
   pictureUnderCardsMeasure:
-    "A picture under the cards to measure (M) and trace. It is no part of the piece.",
-  pictureUnderCardsMeasureTrace: "A picture under the cards to measure and trace",
+    "An image behind the cards to measure (M) or trace. It is not part of the piece.",
+  imageBehindCardsMeasure: "An image behind the cards to measure or trace",
 
   // ScopeBar.tsx
   onlyVariant: "the only variant",
   onlyThisOne: "only this one",
   onlyThese: (reach: number) => `only these ${reach}`,
   close: "Close",
-  changesReach: "Changes reach",
-  cardsChosen: (variants: number) => `${variants} cards chosen`,
+  changesApply: "Changes apply to",
+  cardsSelected: (variants: number) => `${variants} cards selected`,
 
   // StageGrid.tsx
-  notUsed: (variantName: string) => `${variantName}: not used`,
-  useAgain: "Use it again",
+  unused: (variantName: string) => `${variantName}: unused`,
+  useAgain: "Use again",
   pinnedCards: "Pinned cards",
   pinnedAbove: "pinned above",
 
   // variantMenu.ts
-  nameThisVariant: "Name this variant …",
-  showAloneLarge: "Show it alone, large",
+  renameVariant: "Rename variant…",
+  showOnlyCard: "Show only this card",
   unpin: "Unpin",
-  pinTop: "Pin to the top",
-  compareAnotherCardChoose: "Compare with another card (choose one first)",
-  compare: (variantName: string) => `Compare with “${variantName}” …`,
-  holdThisVariantsLook: "Hold this variant's look",
-  makeLookLike: (variantName: string) => `Make it look like “${variantName}”`,
-  makeLookLikeHeld: "Make it look like a held one",
-  resetWholeVariant: "Reset the whole variant",
-  notUsedOnlyThis: "Not used: only this one",
-  notUsedWhere: (condition: string) => `Not used: where ${condition}`,
+  pinTop: "Pin to top",
+  compareSelectAnotherCard: "Compare… (select another card first)",
+  compare: (variantName: string) => `Compare with “${variantName}”…`,
+  copyLook: "Copy look",
+  pasteLook: (variantName: string) => `Paste look of “${variantName}”`,
+  pasteLook2: "Paste look",
+  resetVariant: "Reset variant",
+  markVariantAsUnused: "Mark this variant as unused",
+  markAsUnusedWhere: (condition: string) => `Mark as unused where ${condition}`,
 
   // GridBar.tsx
-  down: "down",
-  across: "across",
-  cardsLeftOut: (hidden: number) => `Cards, ${hidden} left out`,
+  rows: "Rows",
+  columns: "Columns",
+  cardsHidden: (hidden: number) => `Cards, ${hidden} hidden`,
   cards: "Cards",
-  whichCardsAreShown: "Which cards are shown, and along which traits",
-  leftOut: (hidden: number) => `${hidden} left out`,
-  showAllCardsUsual: "Show all cards as usual",
+  chooseWhichCardsShow: "Choose which cards to show and how to arrange them",
+  hidden: (hidden: number) => `${hidden} hidden`,
+  resetCards: "Reset cards",
 
   // ZoomBar.tsx
   zoom: "Zoom",
   allCards: "All cards",
-  notUsedUnused: (unused: number) => `${unused} not used`,
-  smaller: "Smaller",
+  unused2: (unused: number) => `${unused} unused`,
+  zoomOut: "Zoom out",
   realSize: "Real size",
-  larger: "Larger",
+  zoom2: "Zoom in",
   fit: "Fit",
-  chooseWholePieceSet: "Choose the whole piece, to set its size and fill",
+  selectWholePieceSet: "Select the whole piece to set its size and fill",
   wholePiece: "Whole piece",
 
   // Stage.tsx
-  poseByDragging: (name: string, comes: boolean) =>
-    `Drag ${name} to where it ${comes ? "comes from" : "goes to"}. Enter is done.`,
-  drawByDragging: (kind: string) =>
-    `${kind}: drag on a card to draw. A press or Enter puts one of the usual size.`,
-  emptyInsertBoxEllipse: (kind: string) =>
-    `An empty ${kind}. Insert a box, an ellipse or a text on the left, draw with the pen (P), or drop a picture or SVG file here. Then declare its traits: every combination becomes a card.`,
-  onlyFirstVariantsAre: (mostCards: number, all: boolean, mostVariants: number, all2: number) =>
-    `Only the first ${mostCards} of ${all ? `more than ${mostVariants}` : all2} variants are shown. Choose which ones with “Cards”.`,
+  dragWhereThenPress: (name: string, comes: boolean) =>
+    `Drag ${name} to where it ${comes ? "enters from" : "exits to"}, then press Enter.`,
+  dragCardDrawClick: (kind: string) =>
+    `${kind}: drag on a card to draw. Click or press Enter for the default size.`,
+  emptyInsertShapeText: (kind: string) =>
+    `This ${kind} is empty. Insert a shape or text from the left, draw with the pen (P), or drop an image or SVG file here. Then add traits: each combination of values becomes a card.`,
+  showingFirstVariantsUse: (mostCards: number, all: boolean, mostVariants: number, all2: number) =>
+    `Showing the first ${mostCards} of ${all ? `more than ${mostVariants}` : all2} variants. Use “Cards” to choose which.`,
 
   // CardHead.tsx
-  moreVariant: (name: string) => `More for variant ${name}`,
+  actionsVariant: (name: string) => `Actions for variant ${name}`,
 
   // Card.tsx
   variantName: (name: string) => `Variant ${name}`,
 
   // ScopeBar.tsx
-  exactlyChosenOnesOr: "; exactly the chosen ones or the fewest around them",
-  reachesVariants: (reach: number, all: number, value: string) =>
-    `Reaches ${reach} of ${all} variants${value}`,
+  selectedCardsSmallestScope: "; the selected cards, or the smallest scope that contains them",
+  appliesVariants: (reach: number, all: number, value: string) =>
+    `Applies to ${reach} of ${all} variants${value}`,
 
   // GridBar.tsx
-  goes: (name: string) => `${name} goes`,
+  direction: (name: string) => `Direction of ${name}`,
   stage: "Stage",
   allVariants: (count: number) => `all ${count} variants`,
   where: (condition: string) => `where ${condition}`,

@@ -33,7 +33,7 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
   <span className="effect">
     {timingWords.after}{" "}
     <NumberField
-      label={timingWords.delayLaneMilliseconds}
+      label={timingWords.laneDelayMilliseconds}
       value={Math.round(lane.delay)}
       min={0}
       max={MINUTE}
@@ -44,7 +44,7 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
     {!isSpring(lane.easing) && (
       <>
         <NumberField
-          label={timingWords.durationLaneMilliseconds}
+          label={timingWords.laneDurationMilliseconds}
           value={Math.round(lane.duration)}
           min={0}
           max={MINUTE}
@@ -56,7 +56,7 @@ export const LaneTime = ({ lane, set }: LaneProps) => (
     )}
     <EasingPart
       duration={lane.duration}
-      label={timingWords.curveLane}
+      label={timingWords.laneCurve}
       easing={lane.easing}
       onChange={(easing) => set({ easing }, "easing")}
     />
@@ -78,15 +78,15 @@ const timesOf = (choice: string): number | undefined => {
 /** How often a lane is gone through, and whether back again. */
 export const LaneTimes = ({ lane, set }: LaneProps) => (
   <div className="effect small-text">
-    {timingWords.goes}{" "}
+    {timingWords.repeat}{" "}
     <Pick
-      label={timingWords.howOften}
+      label={timingWords.numberRepeats}
       value={lane.times === 0 ? EVER : String(lane.times ?? 1)}
-      options={[...oftens, { value: EVER, words: timingWords.ever }]}
+      options={[...oftens, { value: EVER, words: timingWords.infinite }]}
       onPick={(choice) => set({ times: timesOf(choice) }, "times")}
     />
     <Check
-      words={timingWords.thereBack}
+      words={timingWords.alternate}
       checked={lane.turns === true}
       disabled={(lane.times ?? 1) === 1}
       onSwitch={(on) => set({ turns: on ? true : undefined }, "turns")}
@@ -104,13 +104,13 @@ const OTHER = "other";
 
 /** The values a lane goes through on its way, each with the curve that leads to it. */
 export const Poses = ({ timed, name, lane }: PosesProps) => (
-  <ol className="poses" aria-label={timingWords.poses}>
+  <ol className="poses" aria-label={timingWords.keyframes}>
     {lane.poses?.map((p, i) => (
       <li key={i} className="effect small-text">
         {timingWords.msAt(p.at * lengthOf(lane))}{" "}
         <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}</b>
         <Pick
-          label={timingWords.curvePose(i)}
+          label={timingWords.curveKeyframe(i)}
           value={typeof p.easing === "string" ? p.easing : OTHER}
           options={[
             ...(typeof p.easing === "string"
@@ -124,7 +124,7 @@ export const Poses = ({ timed, name, lane }: PosesProps) => (
           size="sm"
           icon="close"
           iconSize={11}
-          label={timingWords.removePose(i)}
+          label={timingWords.removeKeyframe(i)}
           onClick={() => timed.set(withoutPose(timed.motion, name, i))}
         />
       </li>
@@ -135,9 +135,9 @@ export const Poses = ({ timed, name, lane }: PosesProps) => (
 /** When the whole change begins, where it does not wait yet. */
 export const Begins = ({ timed }: { timed: Timed }) => (
   <Form.Label className="check small-text">
-    {timingWords.beginsAfter}
+    {timingWords.delay}
     <NumberField
-      label={timingWords.delayWholeChangeMilliseconds}
+      label={timingWords.delayAllLayersMilliseconds}
       value={0}
       min={0}
       max={MINUTE}
@@ -150,16 +150,16 @@ export const Begins = ({ timed }: { timed: Timed }) => (
 
 const moments = [
   { value: "start", words: timingWords.atStart },
-  { value: "middle", words: timingWords.middle },
+  { value: "middle", words: timingWords.halfWay },
   { value: "end", words: timingWords.atEnd },
 ] as const;
 
 /** When layers that lie over one another change places. */
 export const Restacks = ({ timed }: { timed: Timed }) => (
   <Form.Label className="check small-text">
-    {timingWords.layersChangePlaces}
+    {timingWords.stackingOrderChanges}
     <Pick
-      label={timingWords.whenLayersChangePlaces}
+      label={timingWords.whenStackingOrderChanges}
       value={timed.motion.restacks ?? "middle"}
       options={moments}
       onPick={(moment) => {
@@ -200,7 +200,7 @@ export const BesideCurve = ({ other, onOther, compared }: BesideProps) => {
   const motions = inOrder(tokens).filter((t) => t.type === "motion");
   return (
     <Form.Label className="check small-text">
-      {timingWords.beside}
+      {timingWords.compareWith}
       <Pick
         label={timingWords.compare}
         value={other}

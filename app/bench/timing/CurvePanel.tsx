@@ -52,7 +52,7 @@ const KeepMotion = ({ timed, now, whole }: KeepProps) => {
   if (name === null)
     return (
       <Button variant="link" size="sm" onClick={() => setName(easingText(now.easing))}>
-        {timingWords.keepMotionToken}
+        {timingWords.saveAsMotionToken}
       </Button>
     );
   return (
@@ -65,7 +65,7 @@ const KeepMotion = ({ timed, now, whole }: KeepProps) => {
       <Form.Control
         className="word"
         autoFocus
-        aria-label={timingWords.nameMotionToken}
+        aria-label={timingWords.motionTokenName}
         value={name}
         onChange={(e) => setName(e.target.value)}
         onFocus={(e) => e.target.select()}
@@ -85,7 +85,7 @@ const CopyCss = ({ now }: { now: MotionValue }) => {
     <Button
       variant="link"
       size="sm"
-      title={error > 0 ? timingWords.withinWay(Math.round(error * 1000) / 10) : timingWords.exactly}
+      title={error > 0 ? timingWords.accurate(Math.round(error * 1000) / 10) : timingWords.exactly}
       onClick={() => void navigator.clipboard.writeText(css)}
     >
       {timingWords.copyCss}
@@ -111,7 +111,7 @@ const WholeFields = ({ timed }: WholeProps) => {
 /** What a curve belongs to. */
 const titleOf = ({ piece }: Timed, name: LaneName | null, lanes: number): string => {
   if (lanes > 1) return timingWords.lanesOf(lanes);
-  if (name === null) return timingWords.wholeChange;
+  if (name === null) return timingWords.allLayers;
   const key = name.key === null ? "" : `: ${laneLabel(name.key)}`;
   return `${piece.layers[name.layer]?.name ?? ""}${key}`;
 };
@@ -175,7 +175,7 @@ export const CurvePanel = ({ timed, name, names }: Props) => {
         <KeepMotion timed={timed} now={now} whole={name === null} />
         {name !== null && laneOf(motion, name) !== undefined && (
           <Button variant="link" size="sm" onClick={() => timed.set(withoutLane(motion, name))}>
-            <Icon name="close" size={11} /> {timingWords.noLaneOwn}
+            <Icon name="close" size={11} /> {timingWords.deleteLane}
           </Button>
         )}
         <CopyCss now={now} />

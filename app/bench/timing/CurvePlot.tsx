@@ -159,7 +159,7 @@ const Handles = ({
               role="slider"
               aria-label={i === 0 ? timingWords.handleAtStart : timingWords.handleAtEnd}
               aria-valuenow={y}
-              aria-valuetext={timingWords.timeWay(x, y)}
+              aria-valuetext={timingWords.timeProgress(x, y)}
               onPointerDown={(e) => {
                 e.currentTarget.setPointerCapture(e.pointerId);
                 setHeld({ low, high });
@@ -239,7 +239,7 @@ export const SpringPart = ({
         />
       </label>
       <p className="quiet small-text">
-        {timingWords.atRestAfterMs(
+        {timingWords.settlesAfterMsPeriod(
           over,
           Math.round(over * 1000) / 10,
           lengthOf({ duration: 0, easing: spring }),

@@ -14,15 +14,15 @@ const usual = {
 } as const;
 const files = {
   gif: { title: timingWords.animatedGif, ending: "gif", type: "image/gif" },
-  png: { title: timingWords.pngPicturesZipped, ending: "zip", type: "application/zip" },
-  svg: { title: timingWords.movingSvg, ending: "svg", type: "image/svg+xml" },
+  png: { title: timingWords.pngFramesZip, ending: "zip", type: "application/zip" },
+  svg: { title: timingWords.animatedSvg, ending: "svg", type: "image/svg+xml" },
 } as const;
 const scales = [0.5, 1, 2, 3] as const;
 const grounds = [
   { value: "#ffffff", words: timingWords.white },
   { value: "#f5f1e8", words: timingWords.paper },
   { value: "#16211f", words: timingWords.night },
-  { value: "", words: timingWords.none },
+  { value: "", words: timingWords.noneExportFailedFont },
 ] as const;
 /** A change that goes on for ever is filmed for so long, ms. */
 const LONGEST = 12_000;
@@ -123,7 +123,7 @@ const MannerFields = ({ kind, manner, disabled, onChange }: MannerProps) => (
     />
     <Choice
       id="film-rate"
-      label={timingWords.picturesSecond}
+      label={timingWords.framesPerSecond}
       value={manner.rate}
       choices={rates[kind].map((r) => ({ value: r, words: String(r) }))}
       disabled={disabled}
@@ -131,7 +131,7 @@ const MannerFields = ({ kind, manner, disabled, onChange }: MannerProps) => (
     />
     <Choice
       id="film-ground"
-      label={timingWords.ground}
+      label={timingWords.background}
       value={manner.ground}
       choices={grounds.filter((g) => kind !== "gif" || g.value)}
       disabled={disabled}
@@ -150,7 +150,7 @@ export const FilmDialog = (props: Props) => {
   const { done, trouble, size, length, run, stop } = useFilming(props, manner);
   const count = momentsOf(length, manner.rate).length;
   const px = (n: number) => Math.round((n + 2 * MARGIN) * manner.scale);
-  const telling = kind === "svg" ? timingWords.momentsPxAtOwn : timingWords.picturesPx;
+  const telling = kind === "svg" ? timingWords.framesPxUnchangedLayers : timingWords.framesPx;
   const leave = () => {
     stop();
     onClose();
@@ -169,7 +169,7 @@ export const FilmDialog = (props: Props) => {
           <ProgressBar
             now={Math.round(done * 100)}
             label={`${Math.round(done * 100)} %`}
-            aria-label={timingWords.filmed}
+            aria-label={timingWords.exportProgress}
           />
         )}
         {trouble && (

@@ -27,9 +27,9 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
   };
   return (
     <Dropdown align="end" autoClose="outside" show={open} onToggle={setOpen}>
-      <Dropdown.Toggle variant="tool">{timingWords.give}</Dropdown.Toggle>
+      <Dropdown.Toggle variant="tool">{timingWords.copyTiming}</Dropdown.Toggle>
       <Menu className="give-menu">
-        <p className="caption padded">{timingWords.thisMotionAlso}</p>
+        <p className="caption padded">{timingWords.copyTiming2}</p>
         <div className="give-rules">
           {others.map((r) => (
             <label key={r.id} className="give-rule">
@@ -49,11 +49,11 @@ export const GiveMenu = ({ timed }: { timed: Timed }) => {
           {said.lanes?.length ? (
             <label className="small-text">
               <Form.Check.Input checked={lanes} onChange={(e) => setLanes(e.target.checked)} />{" "}
-              {timingWords.withIts(said.lanes.length)}
+              {timingWords.include(said.lanes.length)}
             </label>
           ) : null}
           <Button size="sm" className="push" disabled={chosen.length === 0} onClick={give}>
-            {chosen.length > 1 ? timingWords.giveRules(chosen.length) : timingWords.giveInGiveMenu}
+            {chosen.length > 1 ? timingWords.copyRules(chosen.length) : timingWords.copy}
           </Button>
         </div>
       </Menu>

@@ -73,12 +73,12 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
       type="button"
       className="buoy"
       style={{ left: (begin + pose.at * length) * scale }}
-      aria-label={timingWords.poseAtMs(
+      aria-label={timingWords.keyframeMs(
         index,
         typeof pose.value === "number" ? pose.value : "",
         pose.at * length,
       )}
-      title={timingWords.atMsDragOr(
+      title={timingWords.msDragMoveDelete(
         laneLabel(name.key ?? ""),
         typeof pose.value === "number" || typeof pose.value === "string" ? pose.value : "",
         pose.at * length,
@@ -115,7 +115,7 @@ const Buoy = ({ timed, name, pose, index, begin, length, scale, edges, onGuide }
 
 /** What a lane is called. */
 const labelOf = ({ piece }: Timed, name: LaneName | null): string => {
-  if (name === null) return timingWords.wholeChangeInLaneBar;
+  if (name === null) return timingWords.allLayers2;
   const key = name.key === null ? "" : ` ${laneLabel(name.key)}`;
   return `${piece.layers[name.layer]?.name ?? ""}${key}`;
 };
@@ -196,7 +196,7 @@ export const LaneBar = (props: Props) => {
         <span
           className="lane-goes"
           style={{ left: left + width, width: goes === Infinity ? "100%" : width * (goes - 1) }}
-          title={goes === Infinity ? timingWords.ever : timingWords.times(goes)}
+          title={goes === Infinity ? timingWords.infinite : timingWords.times(goes)}
         />
       )}
       <button
@@ -204,8 +204,8 @@ export const LaneBar = (props: Props) => {
         className={`lane-bar${own ? " own" : ""}${picked ? " picked" : ""}${spring ? " spring" : ""}`}
         style={{ left, width }}
         aria-pressed={picked}
-        aria-label={timingWords.timingBeginsAfterMs(label, delay, length, own)}
-        title={timingWords.msDragDelayDrag(delay, delay + length, name?.key != null)}
+        aria-label={timingWords.timingDelayMsDuration(label, delay, length, own)}
+        title={timingWords.msDragChangeDelay(delay, delay + length, name?.key != null)}
         {...hand}
         onDoubleClick={addPose}
       >

@@ -83,7 +83,7 @@ const BackBar = ({ back, name, scale }: { back: Motion; name: LaneName | null; s
     <span
       className="lane-back"
       style={{ left: begin * scale, width: Math.max(3, long * scale) }}
-      title={timingWords.wayBackMs(begin, begin + long)}
+      title={timingWords.returnMs(begin, begin + long)}
     />
   );
 };

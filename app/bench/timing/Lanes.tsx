@@ -3,7 +3,7 @@ import { withLane } from "#core/edit";
 import { laneLabel, laneOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { ROOT } from "#core/project";
-import { labelOf, registry } from "#core/properties";
+import { registry, titleOf } from "#core/properties";
 import { useChosen } from "../state/context";
 import { LaneRow } from "./LaneRow";
 import type { useHead } from "./playing/useHead";
@@ -59,13 +59,13 @@ const TimeRuler = ({
   return (
     <div className="lane-row ruler">
       <div className="lane-name">
-        <span className="quiet small-text">{timingWords.msAll(timed.length)}</span>
+        <span className="quiet small-text">{timingWords.msTotal(timed.length)}</span>
         <span className="line push">
           <Tool
             size="sm"
             icon="minus"
             iconSize={11}
-            label={timingWords.showMoreTime}
+            label={timingWords.zoomOut}
             onClick={() => view.zoomBy(1 / 1.5)}
             disabled={view.zoom <= 1}
           />
@@ -73,8 +73,8 @@ const TimeRuler = ({
             size="sm"
             icon="plus"
             iconSize={11}
-            label={timingWords.showLessTimeLarger}
-            title={timingWords.alsoCtrlWheelShift}
+            label={timingWords.zoom}
+            title={timingWords.ctrlWheelShiftWheel}
             onClick={() => view.zoomBy(1.5)}
           />
         </span>
@@ -135,7 +135,7 @@ const NewLane = ({ timed, onMade }: NewLaneProps) => {
   return (
     <div className="lane-row">
       <div className="lane-name wide">
-        <span className="quiet">{timingWords.newLane}</span>
+        <span className="quiet">{timingWords.addLane}</span>
         <Pick
           search
           label={timingWords.layerOfNewLane}
@@ -144,11 +144,11 @@ const NewLane = ({ timed, onMade }: NewLaneProps) => {
           onPick={setPicked}
         />
         <Pick
-          label={timingWords.newLane}
+          label={timingWords.addLane}
           value=""
           options={[
             { value: "", words: timingWords.property },
-            ...keys.map((p) => ({ value: p.key, words: labelOf(p.key) ?? p.key })),
+            ...keys.map((p) => ({ value: p.key, words: titleOf(p.key) })),
           ]}
           onPick={(key) => {
             if (key !== "") make(key);
@@ -186,7 +186,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
       <TimeRuler timed={timed} view={view} measure={measure} head={head} />
       <div className="lane-rows">
         <LaneRow {...row} name={null}>
-          <span className="strong">{timingWords.allUnlessBelow}</span>
+          <span className="strong">{timingWords.allLayers3}</span>
         </LaneRow>
         {moving.map(({ layer, name, keys }) => {
           const unfolded = open.includes(layer);
@@ -197,7 +197,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
                 size="sm"
                 icon={unfolded ? "down" : "right"}
                 iconSize={11}
-                label={timingWords.properties(name)}
+                label={timingWords.propertiesChangesScreenBoth(name)}
                 className="fold"
                 aria-expanded={unfolded}
                 onClick={(e) => {

@@ -9,9 +9,9 @@ import type { Timed } from "./useTiming";
 import { timingWords } from "./words";
 
 const films: readonly { readonly kind: Filming["kind"]; readonly words: string }[] = [
-  { kind: "svg", words: timingWords.movingSvgInSaveMenu },
+  { kind: "svg", words: timingWords.animatedSvg2 },
   { kind: "gif", words: timingWords.animatedGifInSaveMenu },
-  { kind: "png", words: timingWords.pngPictures },
+  { kind: "png", words: timingWords.pngFrames },
 ];
 
 /** Saves the change one looks at for use elsewhere. */
@@ -21,7 +21,7 @@ export const SaveMenu = ({ timed }: { timed: Timed }) => {
   return (
     <>
       <Dropdown align="end">
-        <Dropdown.Toggle variant="tool">{timingWords.saveInSaveMenu}</Dropdown.Toggle>
+        <Dropdown.Toggle variant="tool">{timingWords.export}</Dropdown.Toggle>
         <Menu>
           <Dropdown.Item
             as="button"

@@ -90,7 +90,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
               : [],
           ),
         ])}
-        {all.length > 1 && <option value={PAIR}>{timingWords.twoVariantsWithoutRule}</option>}
+        {all.length > 1 && <option value={PAIR}>{timingWords.betweenTwoVariantsNo}</option>}
       </Form.Select>
       {rule && timed.starts.length > 1 && (
         <>
@@ -126,7 +126,7 @@ export const SubjectPart = ({ timed, onChange }: { timed: Timed; onChange: () =>
             size="sm"
             icon="way-back"
             iconSize={13}
-            label={timingWords.otherWay}
+            label={timingWords.swap}
             onClick={() => timed.setPair(timed.to, timed.from)}
           />
         </>
@@ -149,19 +149,19 @@ export const BackPart = ({
   const { back } = timed;
   if (!back)
     return timed.rule?.undo ? (
-      <span className="quiet small-text one-line" title={timingWords.undoneWhenContactEnds}>
-        {timingWords.goesBackByItself}
+      <span className="quiet small-text one-line" title={timingWords.revertsWhenHoverPress}>
+        {timingWords.revertsWithSameTiming}
       </span>
     ) : null;
   if (back === "same")
-    return <span className="quiet small-text one-line">{timingWords.sameRuleLeadsBack}</span>;
+    return <span className="quiet small-text one-line">{timingWords.sameRuleAlsoReverses}</span>;
   return (
     <span className="line one-line">
-      <label className="small-text" title={timingWords.drawsTimesWayBack}>
+      <label className="small-text" title={timingWords.showReturnTimingBelow}>
         <Form.Check.Input
           checked={shown}
           onChange={(e) => onShow(e.target.checked)}
-          aria-label={timingWords.showWayBack}
+          aria-label={timingWords.returnTiming}
         />{" "}
       </label>
       <Button

@@ -30,11 +30,11 @@ import { Toolbar } from "../../ui/focus/Toolbar";
 import { timingWords } from "./words";
 
 const orderWords: Readonly<Record<CascadeOrder, string>> = {
-  first: timingWords.fromFirst,
-  last: timingWords.fromLast,
+  first: timingWords.firstLast,
+  last: timingWords.lastFirst,
   middle: timingWords.fromMiddle,
-  across: timingWords.fromLeftRight,
-  down: timingWords.fromTopBottom,
+  across: timingWords.leftRight,
+  down: timingWords.topBottom,
 };
 
 /** Layers set out one after another. */
@@ -43,9 +43,9 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
   const [order, setOrder] = useState<CascadeOrder>("first");
   return (
     <span className="timing-cascade" role="group" aria-label={timingWords.cascade}>
-      {timingWords.oneEvery}{" "}
+      {timingWords.every}{" "}
       <NumberField
-        label={timingWords.intervalCascadeMilliseconds}
+        label={timingWords.cascadeIntervalMilliseconds}
         value={interval}
         min={0}
         max={5000}
@@ -55,7 +55,7 @@ const Cascade = ({ timed, names }: { timed: Timed; names: readonly LaneName[] })
       />
       <Form.Select
         className="word"
-        aria-label={timingWords.orderCascade}
+        aria-label={timingWords.cascadeOrder}
         value={order}
         onChange={(e) => setOrder(e.target.value as CascadeOrder)}
       >
@@ -96,7 +96,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
     <div className="rule-chosen pair-note">
       {led ? (
         <>
-          <span>{timingWords.ruleLeadsThisWay}</span>
+          <span>{timingWords.ruleChange}</span>
           <Button
             variant="link"
             size="sm"
@@ -107,7 +107,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
           </Button>
         </>
       ) : (
-        <span className="quiet">{timingWords.noRuleLeadsThis}</span>
+        <span className="quiet">{timingWords.noRuleMakesChange}</span>
       )}
       <Button
         variant="outline-primary"
@@ -116,7 +116,7 @@ const PairNote = ({ timed }: { timed: Timed }) => {
         disabled={timed.moving.length === 0}
         onClick={timed.make}
       >
-        {timingWords.makeRule}
+        {timingWords.createRule}
       </Button>
     </div>
   );
@@ -137,7 +137,7 @@ const clipboardOf = (
     if (!clip) return;
     e.clipboardData.setData("text/plain", JSON.stringify(clip));
     e.preventDefault();
-    edits.note(timingWords.lanesCopied(clip.lanes.length));
+    edits.note(timingWords.laneCopiedLanesCopied(clip.lanes.length));
   },
   onPaste: (e: ClipboardEvent) => {
     const clip = isField(e.target) ? null : readLanes(e.clipboardData.getData("text/plain"));
@@ -146,7 +146,7 @@ const clipboardOf = (
     const { motion, made, lost } = pasteLanes(timed.piece, timed.motion, clip);
     if (made.length) timed.set(motion);
     onPick(made);
-    if (lost.length) edits.note(timingWords.lanesLost(lost.join(", ")));
+    if (lost.length) edits.note(timingWords.lanesWereLeftOut(lost.join(", ")));
   },
 });
 
@@ -202,21 +202,21 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
           <Tool
             icon={head.playing ? "pause" : "go"}
             iconSize={14}
-            label={head.playing ? timingWords.halt : timingWords.playChange}
-            title={head.playing ? timingWords.haltSpace : timingWords.playChangeOnCard}
+            label={head.playing ? timingWords.stop : timingWords.play}
+            title={head.playing ? timingWords.stopSpace : timingWords.playCardSpace}
             onClick={head.play}
           />
           <Tool
             icon="restart"
             iconSize={13}
-            label={timingWords.overOver}
+            label={timingWords.loop}
             on={head.loop}
             onClick={() => head.setLoop(!head.loop)}
           />
         </Toolbar>
         <Form.Select
           className="word"
-          aria-label={timingWords.speedPlaying}
+          aria-label={timingWords.playbackSpeed}
           value={head.rate}
           onChange={(e) => head.setRate(Number(e.target.value))}
         >

@@ -40,9 +40,7 @@ const ColourAt = ({
         aria-label={timingWords.atPlayhead(label)}
         aria-expanded={open}
         title={
-          onPick
-            ? timingWords.anotherColourHereMakes(colour)
-            : timingWords.movePlayheadIntoLane(colour)
+          onPick ? timingWords.changeAddKeyframe(colour) : timingWords.movePlayheadOverLane(colour)
         }
         onClick={() => (open ? close() : setOpen(true))}
       />
@@ -104,7 +102,7 @@ export const ValueAt = ({
     return (
       <span
         className="lane-value mono quiet"
-        title={settable ? timingWords.movePlayheadIntoLaneChangeValue : undefined}
+        title={settable ? timingWords.movePlayheadOverLane2 : undefined}
       >
         {numbers.map(two).join(" ")}
       </span>
@@ -112,11 +110,11 @@ export const ValueAt = ({
   const setNumber = (i: number, v: number) =>
     set((typeof value === "number" ? v : numbers.map((n, k) => (k === i ? v : two(n)))) as Value);
   return (
-    <span className="lane-value" title={timingWords.atMsAnotherValue(at)}>
+    <span className="lane-value" title={timingWords.valueMsChangeAdd(at)}>
       {numbers.map((n, i) => (
         <NumberField
           key={i}
-          label={timingWords.atPlayheadLaneLabel(laneLabel(name.key), numbers.length, i)}
+          label={timingWords.playhead2(laneLabel(name.key), numbers.length, i)}
           value={two(n)}
           min={type.min}
           max={type.max}

@@ -14,18 +14,18 @@ export interface TimingHands {
 export const timingKeys: readonly KeyEntry<TimingHands>[] = [
   {
     keys: ["Space"],
-    words: timingWords.playChangeHalt,
+    words: timingWords.playStop,
     run: ({ play }) => play(),
   },
   {
     keys: ["Delete", "Backspace"],
-    words: timingWords.removeChosenLanes,
+    words: timingWords.deleteSelectedLanes,
     when: ({ removeLanes }) => removeLanes !== null,
     run: ({ removeLanes }) => removeLanes?.(),
   },
   {
     keys: ["$mod+z"],
-    words: timingWords.takeBackWhatWas,
+    words: timingWords.discardChangesWereOnly,
     when: ({ takeBack }) => takeBack !== null,
     run: ({ takeBack }) => takeBack?.(),
   },

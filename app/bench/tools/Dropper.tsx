@@ -75,13 +75,13 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
     if (Object.keys(next).length) {
       edits.set(next);
       edits.endGesture();
-    } else edits.note(toolsWords.amongRecentColoursNow(colour));
+    } else edits.note(toolsWords.pickedFindAmongRecent(colour));
   };
   return (
     <div
       className="shaping pen dropper"
       role="application"
-      aria-label={toolsWords.dropperPressOnReference}
+      aria-label={toolsWords.pickColourFromReference}
       onPointerDown={take}
       onPointerMove={look}
       onPointerLeave={() => setHere(null)}

@@ -138,7 +138,7 @@ export const Insert = memo(function Insert() {
           variant="tool"
           className="framed"
           multiple
-          label={toolsWords.insertPicture}
+          label={toolsWords.imageSvgFile}
           accept={files}
           onFiles={take}
         >

@@ -76,7 +76,7 @@ export const Pen = ({ placed, zoom }: { placed: LayoutBox; zoom: number }) => {
       ref={host}
       className="shaping pen"
       role="application"
-      aria-label={toolsWords.penOn(root?.layer.name ?? toolsWords.piece)}
+      aria-label={toolsWords.drawPath(root?.layer.name ?? toolsWords.piece)}
       onPointerDown={(e) => {
         e.stopPropagation();
         if (e.button !== 0) return;

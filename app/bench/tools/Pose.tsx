@@ -88,7 +88,7 @@ export const Pose = ({ placed, posing, zoom }: Props) => {
       ref={host}
       className="shaping pen posing"
       role="application"
-      aria-label={toolsWords.poseOf(posing.key === "comesFrom")}
+      aria-label={toolsWords.entranceLayerDragResize(posing.key === "comesFrom")}
       onPointerDown={(e) => {
         e.stopPropagation();
         pose(null);

@@ -132,7 +132,7 @@ export const Shaping = ({ placed: scene, id, zoom }: Props) => {
       className="shaping"
       tabIndex={0}
       role="application"
-      aria-label={toolsWords.points(path.box.layer.name)}
+      aria-label={toolsWords.pointsArrowKeysMove(path.box.layer.name)}
       onPointerDown={(e) => {
         if (shaping.add(point(e), path, zoom)) e.stopPropagation();
       }}

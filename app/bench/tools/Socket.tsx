@@ -122,8 +122,8 @@ export const Socket = ({ placed, chosen, zoom }: Props) => {
         type="button"
         className="socket"
         aria-haspopup="menu"
-        aria-label={toolsWords.wireDragCardShall}
-        title={toolsWords.dragCardScreenOr}
+        aria-label={toolsWords.wireDragCardShould}
+        title={toolsWords.dragCardScreenOverlay}
         style={{
           left: edge + AWAY - HALF,
           top: level - HALF,

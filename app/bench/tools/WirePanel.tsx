@@ -41,7 +41,7 @@ const ScreenList = () => {
     <div className="wire-screens" aria-hidden="true">
       {(["", "+"] as const).map((over) => (
         <div key={over}>
-          <span>{over ? toolsWords.openOverInWirePanel : toolsWords.goInWirePanel}</span>
+          <span>{over ? toolsWords.showAsOverlay2 : toolsWords.goInWirePanel}</span>
           {screens.map((s) => (
             <span key={s.id} className="wire-screen" data-wire-screen={`${over || "-"}${s.id}`}>
               {s.name}
@@ -95,7 +95,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
     .join(", ");
   return (
     <Panel
-      label={toolsWords.newRule}
+      label={toolsWords.addRule}
       width={380}
       height={176 + scopes.length * 25}
       at={wired}
@@ -135,7 +135,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
           {effects.map((e) => effectText(project, piece, e)).join(", ")}
         </p>
         <fieldset>
-          <legend className="caption">{toolsWords.whereHolds}</legend>
+          <legend className="caption">{toolsWords.applies}</legend>
           {scopes.map((s, i) => (
             <Form.Label
               key={JSON.stringify(s.when)}
@@ -164,7 +164,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
               aria-pressed={undone}
               onClick={() => setUndo(!undone)}
             >
-              {undone ? toolsWords.undoneWhenEnds : toolsWords.staysWhenEnds}
+              {undone ? toolsWords.revertsWhenEnds : toolsWords.staysAfterwards}
             </Button>
           )}
           <MotionPart motion={motion} onChange={setMotion} />
@@ -172,10 +172,10 @@ const WireForm = ({ wired }: { wired: Wired }) => {
       </div>
       <div className="panel-foot">
         <Button size="sm" variant="link" onClick={close}>
-          {toolsWords.leave}
+          {toolsWords.cancel}
         </Button>
         <Button size="sm" onClick={make}>
-          {toolsWords.makeRule}
+          {toolsWords.createRule}
         </Button>
       </div>
     </Panel>

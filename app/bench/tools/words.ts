@@ -1,18 +1,19 @@
 /** What people read in tools. */
 export const toolsWords = {
   // Dropper.tsx
-  thereNothingReferencePicture: "There is nothing of the reference picture there.",
-  amongRecentColoursNow: (colour: string) => `${colour} is among the recent colours now.`,
-  dropperPressOnReference: "Dropper: press on the reference picture to pick a colour",
+  thereNothingReferencePicture:
+    "The reference image does not reach this point. Pick a point on it.",
+  pickedFindAmongRecent: (colour: string) => `Picked ${colour}. Find it among the recent colours.`,
+  pickColourFromReference: "Pick a colour from the reference image",
 
   // Draw.tsx
   drawing: (kind: string) => `${kind}: drag from corner to corner`,
 
   // Pose.tsx
-  poseOf: (comes: boolean) =>
+  entranceLayerDragResize: (comes: boolean) =>
     comes
-      ? "Where the layer comes from: drag, size, turn"
-      : "Where the layer goes to: drag, size, turn",
+      ? "Entrance of the layer: drag, resize, rotate"
+      : "Exit of the layer: drag, resize, rotate",
 
   // Pen.tsx
   piece: "the piece",
@@ -23,11 +24,11 @@ export const toolsWords = {
   // wire.ts
   to: (variantName: string) => `To ${variantName}`,
   go: (name: string) => `Go to ${name}`,
-  openOver: (name: string) => `Open ${name} over it`,
+  showAsOverlay: (name: string) => `Show ${name} as overlay`,
 
   // Socket.tsx
-  wireDragCardShall: "Wire: drag to the card it shall lead to",
-  dragCardScreenOr: "Drag to the card, screen or overlay this shall lead to",
+  wireDragCardShould: "Wire: drag to the card it should lead to",
+  dragCardScreenOverlay: "Drag to the card, screen or overlay this should lead to",
 
   // TypeOver.tsx
   textLayer: "Text of the layer",
@@ -38,36 +39,36 @@ export const toolsWords = {
   chooseIcon: "Choose an icon",
   icon: "Icon",
   insertComponent: "Insert a component",
-  copyComponent: "A copy of a component",
+  copyComponent: "Copy of a component",
   insert: "Insert",
   insertLayer: "Insert a layer",
   pen: "Pen",
   drawPathPenP: "Draw a path with the pen (P)",
-  insertPicture: "Insert a picture",
+  imageSvgFile: "Image or SVG file",
 
   // WirePanel.tsx
-  openOverInWirePanel: "open over it",
+  showAsOverlay2: "show as overlay",
   goInWirePanel: "go to",
   wholePiece: "The whole piece",
-  newRule: "New rule",
+  addRule: "Add rule",
   trigger: "Trigger",
   delayed: "… after a delay",
   milliseconds: "Milliseconds",
-  whereHolds: "Where it holds",
+  applies: "Applies",
   everyVariant: "in every variant",
-  undoneWhenEnds: "undone when it ends",
-  staysWhenEnds: "stays when it ends",
-  leave: "Leave it",
-  makeRule: "Make the rule",
+  revertsWhenEnds: "reverts when it ends",
+  staysAfterwards: "stays afterwards",
+  cancel: "Cancel",
+  createRule: "Create rule",
 
   // Pen.tsx
-  penOn: (name: string) => `Pen on ${name}`,
+  drawPath: (name: string) => `Draw a path on ${name}`,
 
   // Insert.tsx
   insertWords: (words: string) => `Insert ${words}`,
 
   // WirePanel.tsx
   while: (condition: string) => `while ${condition}`,
-  points: (layer: string) =>
-    `Points of ${layer}: arrows move, Tab goes on, Enter makes smooth or sharp, Delete removes`,
+  pointsArrowKeysMove: (layer: string) =>
+    `Points of ${layer}: arrow keys move, Tab selects the next, Enter switches smooth and corner, Delete removes`,
 };

@@ -50,7 +50,7 @@ const SwatchMenu = ({ trait }: { trait: Trait }) => {
         size="sm"
         className="trait-swatch"
         aria-label={traitsWords.swatch(trait.name)}
-        title={traitsWords.chooseAnotherSwatch}
+        title={traitsWords.changeSwatch}
       >
         <Swatch pattern={trait.pattern} />
       </Dropdown.Toggle>
@@ -100,8 +100,8 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
         type="button"
         className={`rest-mark${rests ? " on" : ""}`}
         aria-pressed={rests}
-        aria-label={traitsWords.restingValue(value.name)}
-        title={rests ? traitsWords.restingValueInTraitRow : traitsWords.makeThisRestingValue}
+        aria-label={traitsWords.defaultValue(value.name)}
+        title={rests ? traitsWords.defaultValue2 : traitsWords.setAsDefault}
         onClick={() => {
           if (!rests) command((_, piece) => setRest(piece, trait.id, value.id));
         }}
@@ -118,7 +118,7 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
         icon="copy"
         iconSize={12}
         label={traitsWords.duplicateValue(value.name)}
-        title={traitsWords.newValueLooksLike(value.name)}
+        title={traitsWords.duplicateWithLook(value.name)}
         onClick={duplicate}
       />
       {!only && (
@@ -126,10 +126,13 @@ const Value = ({ trait, value, only, grip, naming, onName, onNamed }: ValueProps
           size="sm"
           icon="close"
           iconSize={12}
-          label={traitsWords.removeValue(value.name)}
-          title={traitsWords.remove(value.name)}
+          label={traitsWords.deleteValue(value.name)}
+          title={traitsWords.delete(value.name)}
           onPointerEnter={(e) => {
-            e.currentTarget.title = traitsWords.removeGo(value.name, traits.lost(trait, value.id));
+            e.currentTarget.title = traitsWords.deleteTogetherWith(
+              value.name,
+              traits.lost(trait, value.id),
+            );
           }}
           onClick={() => traits.removeValue(trait, value.id)}
         />
@@ -182,8 +185,8 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               size="sm"
               icon="close"
               iconSize={12}
-              label={traitsWords.removeTrait(trait.name)}
-              title={traitsWords.removeThisTrait}
+              label={traitsWords.deleteTrait2(trait.name)}
+              title={traitsWords.deleteTrait}
               onClick={() => traits.removeTrait(trait)}
             />
           </div>
@@ -212,7 +215,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
             </SortList>
             <li>
               <Button variant="add" onClick={addValue}>
-                {traitsWords.value}
+                {traitsWords.addValue}
               </Button>
             </li>
           </ul>

@@ -34,7 +34,7 @@ const ListField = ({ onAdd, onClose }: ListProps) => {
       <Form.Control
         size="sm"
         autoFocus
-        aria-label={traitsWords.nameValuesTrait}
+        aria-label={traitsWords.traitNameValues}
         placeholder={traitsWords.deckCarSaloonSun}
         value={text}
         onChange={(e) => setText(e.target.value)}
@@ -48,8 +48,8 @@ const ListField = ({ onAdd, onClose }: ListProps) => {
       />
       <Form.Text>
         {values.length > 1
-          ? traitsWords.valuesEnterMakesTrait(values.length)
-          : traitsWords.valuesCommasBetweenThem}
+          ? traitsWords.valuesPressEnterAdd(values.length)
+          : traitsWords.separateValuesWithCommas}
       </Form.Text>
     </Form>
   );
@@ -65,14 +65,14 @@ const NewTrait = ({ onAdd, onList }: NewProps) => (
     <Dropdown.Toggle
       variant="tool"
       size="sm"
-      aria-label={traitsWords.newTrait}
-      title={traitsWords.newTrait}
+      aria-label={traitsWords.addTrait}
+      title={traitsWords.addTrait}
     >
       <Icon name="plus" size={14} />
     </Dropdown.Toggle>
     <Menu>
       <Dropdown.Item as="button" type="button" onClick={() => afterMenu(onList)}>
-        {traitsWords.listChoices}
+        {traitsWords.typeListValues}
       </Dropdown.Item>
       <Dropdown.Divider />
       {quickStarts.map((q) => (
@@ -111,7 +111,7 @@ export const Traits = memo(function Traits() {
           {traits.length > 0 && (
             <span className="caption-count" aria-live="polite">
               {" "}
-              {traitsWords.variant(count)}
+              {traitsWords.variantTraitSomethingVaries(count)}
             </span>
           )}
         </h2>

@@ -32,14 +32,14 @@ export class TraitEdits {
     const text = this.lost(trait, value);
     const name = trait.values[value]?.name ?? "";
     if (this.workpiece.run((_, piece) => removeTraitValue(piece, trait, value)))
-      this.offerUndo(traitsWords.wasRemoved(trait.name, name, text));
+      this.offerUndo(traitsWords.deletedTogetherWith(trait.name, name, text));
   }
 
   removeTrait(trait: Trait): void {
     const count = () => (this.workpiece.piece ? variantsOf(this.workpiece.piece).length : 0);
     const before = count();
     if (this.workpiece.run((_, piece) => removeTrait(piece, trait)))
-      this.offerUndo(traitsWords.traitWasRemovedVariants(trait.name, before, count()));
+      this.offerUndo(traitsWords.deletedTraitVariantsBecame(trait.name, before, count()));
   }
 
   /**
@@ -53,10 +53,8 @@ export class TraitEdits {
     const along = piece ? rulesForValue(piece, trait.id, value, made.id).change.ops.length : 0;
     const name = trait.values[value]?.name ?? "";
     if (along > 0)
-      this.edits.offer(
-        traitsWords.wasDuplicatedLooks(name, along),
-        traitsWords.bringThemAlong,
-        () => this.bringRules(trait.id, value, made.id),
+      this.edits.offer(traitsWords.duplicated(name, along), traitsWords.duplicateRules, () =>
+        this.bringRules(trait.id, value, made.id),
       );
     return made.id;
   }

@@ -22,47 +22,47 @@ export const traitsWords = {
   choice: "Choice",
 
   // useTraitEdits.ts
-  wasRemoved: (name: string, name2: string, text: string) =>
-    `${name}: ${name2} was removed, and with it ${text}.`,
-  traitWasRemovedVariants: (name: string, before: number, count: number) =>
-    `The trait ${name} was removed: ${before} variants became ${count}. What was said for its resting value stays.`,
-  wasDuplicatedLooks: (name: string, along: number) =>
-    `${name} was duplicated as it looks. ${along === 1 ? "One rule names" : `${along} rules name`} it.`,
-  bringThemAlong: "Bring them along",
+  deletedTogetherWith: (name: string, name2: string, text: string) =>
+    `Deleted ${name}: ${name2}, together with ${text}.`,
+  deletedTraitVariantsBecame: (name: string, before: number, count: number) =>
+    `Deleted trait ${name}: ${before} variants became ${count}. Values set for its default were kept.`,
+  duplicated: (name: string, along: number) =>
+    `Duplicated ${name}. ${along === 1 ? "1 rule uses" : `${along} rules use`} it.`,
+  duplicateRules: "Duplicate the rules",
   undo: "Undo",
 
   // TraitRow.tsx
   rename: "Rename",
   swatch: (name: string) => `Swatch of ${name}`,
-  chooseAnotherSwatch: "Choose another swatch",
+  changeSwatch: "Change swatch",
   swatchI: (i: number) => `Swatch ${i + 1}`,
-  restingValue: (name: string) => `${name} is the resting value`,
-  restingValueInTraitRow: "Resting value",
-  makeThisRestingValue: "Make this the resting value",
+  defaultValue: (name: string) => `${name} is the default value`,
+  defaultValue2: "Default value",
+  setAsDefault: "Set as default",
   valueName: "Value name",
   duplicateValue: (name: string) => `Duplicate value ${name}`,
-  newValueLooksLike: (name: string) => `A new value that looks like ${name}`,
-  removeValue: (name: string) => `Remove value ${name}`,
-  remove: (name: string) => `Remove ${name}`,
-  removeGo: (name: string, lost: string) => `Remove ${name}: ${lost} go with it`,
+  duplicateWithLook: (name: string) => `Duplicate ${name} with its look`,
+  deleteValue: (name: string) => `Delete value ${name}`,
+  delete: (name: string) => `Delete ${name}`,
+  deleteTogetherWith: (name: string, lost: string) => `Delete ${name}, together with ${lost}`,
   traitName: "Trait name",
-  removeThisTrait: "Remove this trait",
-  value: "+ value",
+  deleteTrait: "Delete trait",
+  addValue: "Add value",
 
   // Traits.tsx
-  nameValuesTrait: "Name and values of the trait",
+  traitNameValues: "Trait name and values",
   deckCarSaloonSun: "Deck: car, saloon, sun",
-  valuesEnterMakesTrait: (values: number) => `${values} values. Enter makes the trait.`,
-  valuesCommasBetweenThem: "Values with commas between them.",
-  newTrait: "New trait",
-  listChoices: "A list of values…",
+  valuesPressEnterAdd: (values: number) => `${values} values. Press Enter to add the trait.`,
+  separateValuesWithCommas: "Separate values with commas.",
+  addTrait: "Add trait",
+  typeListValues: "Type a list of values…",
   traits: "Traits",
-  variant: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
+  variantTraitSomethingVaries: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
   traitSomethingVariesSuch:
-    "A trait is something that varies, such as Alerts: off, on. Every combination of values becomes a card.",
+    "A trait is something that varies, such as Alerts: off, on. Each combination of values becomes a card.",
 
   // TraitRow.tsx
-  removeTrait: (name: string) => `Remove trait ${name}`,
+  deleteTrait2: (name: string) => `Delete trait ${name}`,
   values: (name: string) => `Values of ${name}`,
   toolsOf: (name: string) => `The trait ${name}`,
 };

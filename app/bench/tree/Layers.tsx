@@ -74,13 +74,13 @@ export const Layers = memo(function Layers() {
     <div className="side-part grow">
       <div className="side-head">
         <h2 className="caption">{treeWords.layers}</h2>
-        <Toolbar label={treeWords.order}>
+        <Toolbar label={treeWords.layerOrder}>
           <Tool
             size="sm"
             icon="up"
             iconSize={14}
-            label={treeWords.moveForward}
-            title={treeWords.forwardAltUp}
+            label={treeWords.bringForward2}
+            title={treeWords.bringForwardAltUp}
             disabled={still}
             onClick={() => tree.move(1)}
           />
@@ -88,8 +88,8 @@ export const Layers = memo(function Layers() {
             size="sm"
             icon="down"
             iconSize={14}
-            label={treeWords.moveBack}
-            title={treeWords.backAltDown}
+            label={treeWords.sendBackward2}
+            title={treeWords.sendBackwardAltDown}
             disabled={still}
             onClick={() => tree.move(-1)}
           />
@@ -135,7 +135,7 @@ export const Layers = memo(function Layers() {
           ))}
         </div>
       </DndContext>
-      {lines.length === 0 && <p className="tree-none quiet">{treeWords.noLayerCalled}</p>}
+      {lines.length === 0 && <p className="tree-none quiet">{treeWords.noLayersMatchSearch}</p>}
       {tree.menu && <ContextMenu menu={tree.menu} onClose={tree.closeMenu} />}
     </div>
   );

@@ -86,14 +86,14 @@ const Marks = ({
       icon="lock"
       set={layer.locked === true}
       label={layer.locked ? treeWords.unlock(layer.name) : treeWords.lock(layer.name)}
-      title={layer.locked ? treeWords.lockedCannotBeChosen : treeWords.lockInTreeLine}
+      title={layer.locked ? treeWords.lockedCannotBeSelected : treeWords.lockInTreeLine}
       onPress={() => actions.lock(layer.id)}
     />
     <Mark
       icon={hidden ? "hidden" : "seen"}
       set={hidden}
       label={hidden ? treeWords.show(layer.name) : treeWords.hide(layer.name)}
-      title={hidden ? treeWords.notShownThisVariant : treeWords.hideWhereChangesReach}
+      title={hidden ? treeWords.hiddenVariantClickShow : treeWords.hideCurrentScope}
       onPress={() => actions.hide(layer.id)}
     />
   </span>

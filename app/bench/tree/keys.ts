@@ -15,8 +15,8 @@ export interface TreeHands {
 
 /** The keys of the tree; letters lead to the layer whose name begins with them. */
 export const treeKeys: readonly KeyEntry<TreeHands>[] = [
-  { keys: ["Alt+ArrowUp"], words: treeWords.forwardByOne, run: ({ move }) => move(1) },
-  { keys: ["Alt+ArrowDown"], words: treeWords.backByOne, run: ({ move }) => move(-1) },
+  { keys: ["Alt+ArrowUp"], words: treeWords.bringForward, run: ({ move }) => move(1) },
+  { keys: ["Alt+ArrowDown"], words: treeWords.sendBackward, run: ({ move }) => move(-1) },
   {
     keys: ["ArrowUp", "ArrowDown", "Home", "End"],
     words: treeWords.goAnotherLayer,
@@ -24,9 +24,9 @@ export const treeKeys: readonly KeyEntry<TreeHands>[] = [
   },
   {
     keys: ["ArrowLeft", "ArrowRight"],
-    words: treeWords.foldGoOutUnfold,
+    words: treeWords.collapseGoOutExpand,
     run: ({ step }, e) => step(e.key),
   },
   { keys: ["Enter", "F2"], words: treeWords.rename, run: ({ rename, lead }) => rename(lead) },
-  { keys: ["Delete", "Backspace"], words: treeWords.remove, run: ({ remove }) => remove() },
+  { keys: ["Delete", "Backspace"], words: treeWords.delete, run: ({ remove }) => remove() },
 ];

@@ -1,33 +1,33 @@
 /** What people read in tree. */
 export const treeWords = {
   // keys.ts
-  forwardByOne: "Forward by one",
-  backByOne: "Back by one",
+  bringForward: "Bring forward",
+  sendBackward: "Send backward",
   goAnotherLayer: "Go to another layer",
-  foldGoOutUnfold: "Fold, go out; unfold, go in",
+  collapseGoOutExpand: "Collapse or go out; expand or go in",
   rename: "Rename",
-  remove: "Remove",
+  delete: "Delete",
 
   // TreeLine.tsx
   unlock: (name: string) => `Unlock ${name}`,
   lock: (name: string) => `Lock ${name}`,
-  lockedCannotBeChosen: "Locked: cannot be chosen on a card. Click to unlock",
+  lockedCannotBeSelected: "Locked: cannot be selected on a card. Click to unlock",
   lockInTreeLine: "Lock",
   show: (name: string) => `Show ${name}`,
   hide: (name: string) => `Hide ${name}`,
-  notShownThisVariant: "Not shown in this variant. Click to show it where changes reach",
-  hideWhereChangesReach: "Hide where changes reach",
+  hiddenVariantClickShow: "Hidden in this variant. Click to show it in the current scope",
+  hideCurrentScope: "Hide in the current scope",
   layerName: "Layer name",
 
   // Layers.tsx
   layers: "Layers",
-  order: "Order of the layers",
-  moveForward: "Move forward",
-  forwardAltUp: "Forward (Alt+Up)",
-  moveBack: "Move back",
-  backAltDown: "Back (Alt+Down)",
+  layerOrder: "Layer order",
+  bringForward2: "Bring forward",
+  bringForwardAltUp: "Bring forward (Alt+Up)",
+  sendBackward2: "Send backward",
+  sendBackwardAltDown: "Send backward (Alt+Down)",
   findLayer: "Find a layer",
-  noLayerCalled: "No layer is called that.",
+  noLayersMatchSearch: "No layers match this search.",
 
   // TreeLine.tsx
 };

@@ -8,8 +8,8 @@ const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 export const Log = ({ run: made }: { run: TryRun }) => {
   const { lines } = useWatched(made);
   return (
-    <ol className="log mono" aria-label={tryWords.whatHappened} aria-live="off">
-      {lines.length === 0 && <li className="quiet">{tryWords.usePeopleWillWhat}</li>}
+    <ol className="log mono" aria-label={tryWords.eventLog} aria-live="off">
+      {lines.length === 0 && <li className="quiet">{tryWords.clickHoverTypeEach}</li>}
       {lines.map((l) => (
         <li key={l.id} className={l.tone}>
           <time>{seconds(l.at)}</time> {l.text}

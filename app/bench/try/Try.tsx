@@ -83,7 +83,7 @@ const Missed = () => {
     const t = traits[trait];
     return `${t?.name ?? ""} ${t?.values[value]?.name ?? ""}`;
   });
-  return <p className="try-missed">{tryWords.fingerNeverSees(words.join(", "))}</p>;
+  return <p className="try-missed">{tryWords.notReachableTouch(words.join(", "))}</p>;
 };
 
 /** Whether it is halted, records, or shows steps, and what that has come to. */

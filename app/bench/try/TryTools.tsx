@@ -39,8 +39,8 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
     <div className="side-head">
       <h2 className="caption">{tryWords.try(elsewhere)}</h2>
       <Pick
-        label={tryWords.ground}
-        title={tryWords.whatPieceLiesOn}
+        label={tryWords.background}
+        title={tryWords.backgroundBehindPiece}
         value={ground}
         options={grounds.map((g) => ({ value: g, words: tryWords.on(g) }))}
         onPick={onGround}
@@ -51,7 +51,7 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
           <Tool
             icon="instance"
             iconSize={14}
-            label={tryWords.sideBySide}
+            label={tryWords.sideSideTrySeveral}
             title={tryWords.tryCopiesSideBy}
             on={beside}
             onClick={() => onBeside(!beside)}
@@ -63,7 +63,7 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
           label={run.recording ? tryWords.stop : tryWords.record}
           className={run.recording ? "recording" : ""}
           aria-pressed={run.recording}
-          title={run.recording ? tryWords.stopKeepWhatWas : tryWords.recordWhatYouDo}
+          title={run.recording ? tryWords.stopSaveAsRehearsal : tryWords.recordRehearsal}
           onClick={() => run.record()}
         />
         <Tool
@@ -85,25 +85,25 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
   return (
     <div className="try-how">
       <Choices
-        label={tryWords.tried}
+        label={tryWords.inputDevice}
         value={touch ? "touch" : "mouse"}
         choices={[
           {
             value: "mouse",
             words: tryWords.mouse,
-            title: tryWords.tabIntoPieceTry,
+            title: tryWords.pressTabUseKeyboard,
           },
           {
             value: "touch",
             words: tryWords.touch,
-            title: tryWords.pointerFingerNothingHovered,
+            title: tryWords.touchInputWithoutHover,
           },
         ]}
         onChoose={(way) => run.drive({ touch: way === "touch" })}
       />
       <Pick
-        label={tryWords.speed}
-        title={tryWords.howFastTimeGoes}
+        label={tryWords.playbackSpeed}
+        title={tryWords.playbackSpeed2}
         value={String(rate)}
         options={speeds}
         onPick={(r) => run.drive({ rate: Number(r) })}
@@ -112,22 +112,22 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
         <Tool
           icon={paused ? "go" : "pause"}
           iconSize={14}
-          label={paused ? tryWords.goOn : tryWords.pause}
+          label={paused ? tryWords.resume : tryWords.pause}
           onClick={() => run.drive({ paused: !paused })}
         />
         <Tool
           icon="step"
           iconSize={14}
           label={tryWords.stepInTryTools}
-          title={tryWords.sixtiethSecondFurtherWhile}
+          title={tryWords.advanceSWhilePaused}
           disabled={!paused}
           onClick={() => run.step()}
         />
         <Tool
           icon="calm"
           iconSize={14}
-          label={tryWords.lessMotion}
-          title={tryWords.peopleWhoseSystemAsks}
+          label={tryWords.reducedMotion}
+          title={tryWords.previewPeopleWhoAsk}
           on={calm}
           onClick={() => run.drive({ calm: !calm })}
         />
@@ -141,9 +141,9 @@ export const TryAnswer = (props: { readonly run: TryRun }) => {
   const run = useWatched(props.run);
   return (
     <div className="try-how">
-      <span className="quiet">{tryWords.formsAreSent}</span>
+      <span className="quiet">{tryWords.submittedForms}</span>
       <Choices
-        label={tryWords.formsAreSent}
+        label={tryWords.submittedForms}
         value={run.well ? "succeed" : "fail"}
         choices={[
           { value: "succeed", words: tryWords.succeed },

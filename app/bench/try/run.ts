@@ -190,7 +190,7 @@ export class TryRun extends Watched {
   /** Shows steps one after the other. */
   async show({ steps }: Showing): Promise<void> {
     const { state } = this.workpiece;
-    this.outcome = tryWords.showing;
+    this.outcome = tryWords.playing;
     this.drive({ paused: false });
     const failed = await this.player?.demonstrate(steps, (step) => state.stepShown(step));
     this.outcome = failed ? tryWords.step(failed.step, failed.why) : null;

@@ -22,7 +22,7 @@ export const ProjectBar = ({ crumbs, children }: Props) => (
     <Link to="/" className="brand">
       {sessionWords.nubble}
     </Link>
-    <Breadcrumb className="crumbs" label={sessionWords.whereYouAre}>
+    <Breadcrumb className="crumbs" label={sessionWords.breadcrumb}>
       {crumbs.map((crumb, i) => (
         <Breadcrumb.Item key={i} linkAs="span" active={i === crumbs.length - 1}>
           {crumb}

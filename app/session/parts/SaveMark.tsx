@@ -5,18 +5,17 @@ import type { SaveState } from "../outside";
 import { SetAside } from "./SetAside";
 import { sessionWords } from "../words";
 
-const count = (n: number): string =>
-  n === 1 ? sessionWords.oneChange : sessionWords.changesAre(n);
+const count = (n: number): string => (n === 1 ? sessionWords.change : sessionWords.changesAre(n));
 
 const Waiting = ({ save }: { save: Extract<SaveState, { kind: "waiting" }> }) => {
   const session = useSession();
-  const where = save.kept ? sessionWords.keptThisBrowser : sessionWords.onlyThisWindowLeave;
+  const where = save.kept ? sessionWords.keptThisBrowser : sessionWords.onlyWindowKeepOpen;
   return (
     <span className="save waiting" role="status">
       <span className="dot" />
-      {sessionWords.notSavedYet(save.reason, count(save.changes), where)}
+      {sessionWords.notSaved(save.reason, count(save.changes), where)}
       <Button variant="link" size="sm" onClick={() => session.retry()}>
-        {sessionWords.tryNow}
+        {sessionWords.retry}
       </Button>
     </span>
   );

@@ -16,7 +16,7 @@ const when = (ms: number): string =>
       );
 
 const whyWords = ({ why }: Aside): string => {
-  if (why.kind === "refused") return sessionWords.wasNotTakenReason(why.reason);
+  if (why.kind === "refused") return sessionWords.rejected(why.reason);
   const labels = [...new Set(why.clashes.map((c) => `“${c.label}”`))];
   const first = labels.slice(0, 3).join(", ");
   return sessionWords.othersChangedSince(first, labels.length, labels.length - 3);
@@ -27,7 +27,7 @@ const MOST_ROWS = 12;
 
 const Rows = ({ item, project }: { item: Aside; project: Project }) => {
   const rows = useMemo(() => changeRows(project, item.change), [project, item.change]);
-  if (rows.length === 0) return <p className="quiet">{sessionWords.wouldChangeNothingAny}</p>;
+  if (rows.length === 0) return <p className="quiet">{sessionWords.wouldNotChangeAnything}</p>;
   return (
     <Table size="sm" className="aside-table">
       <thead>
@@ -67,7 +67,7 @@ const AsideItem = ({ item }: { item: Aside }) => {
   return (
     <li className="aside-item">
       <h3>{label}</h3>
-      <p className="small-text">{sessionWords.made(when(item.madeAt), whyWords(item))}</p>
+      <p className="small-text">{sessionWords.edited(when(item.madeAt), whyWords(item))}</p>
       <Rows item={item} project={project} />
       <div className="aside-buttons">
         <Button
@@ -81,9 +81,9 @@ const AsideItem = ({ item }: { item: Aside }) => {
           size="sm"
           variant="outline-primary"
           onClick={() => session.dropAside(item.changeId)}
-          aria-label={`${conflict ? sessionWords.keepWhatThere : sessionWords.discard}: ${label}`}
+          aria-label={`${conflict ? sessionWords.keepCurrent : sessionWords.discard}: ${label}`}
         >
-          {conflict ? sessionWords.keepWhatThere : sessionWords.discard}
+          {conflict ? sessionWords.keepCurrent : sessionWords.discard}
         </Button>
         <Button
           size="sm"
@@ -110,7 +110,7 @@ export const SetAside = ({ onClose }: { onClose: () => void }) => {
       </Modal.Header>
       <Modal.Body>
         {aside.length === 0 ? (
-          <p className="quiet">{sessionWords.nothingSetAsideAny}</p>
+          <p className="quiet">{sessionWords.noEditsAreSet}</p>
         ) : (
           <p>{sessionWords.theseEditsAreNot}</p>
         )}

@@ -29,7 +29,7 @@ export const Pick = <T extends string>(props: Props<T>) => {
       value={value}
       onChange={(e) => onPick(e.target.value as T)}
     >
-      {!options.some((o) => o.value === value) && <option value={value}>{uiWords.removed}</option>}
+      {!options.some((o) => o.value === value) && <option value={value}>{uiWords.deleted}</option>}
       {options.map((o) => (
         <option key={o.value} value={o.value}>
           {o.words}

@@ -100,7 +100,7 @@ export const SearchPick = <T extends string>({
                   {o.words}
                 </li>
               ))}
-              {list.length === 0 && <li className="quiet">{uiWords.nothingName}</li>}
+              {list.length === 0 && <li className="quiet">{uiWords.noMatches}</li>}
             </ul>
           )}
         </Floating>

@@ -40,7 +40,7 @@ export interface RuleClip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-rules"),
-  format: z.int().max(FORMAT, editWords.newerNubbleCopied).optional(),
+  format: z.int().max(FORMAT, editWords.wasCopiedNewerVersion).optional(),
   piece: z.string().max(60),
   rules: z.array(tables.rules).min(1).max(500),
   names: z.record(z.string(), z.string()),
@@ -237,7 +237,7 @@ export const setRules = (
 };
 
 export const removeRules = (piece: Piece, ids: readonly Id[]): Change => ({
-  label: counted(ids.length, editWords.removeInRulebook),
+  label: counted(ids.length, editWords.delete3),
   ops: ids.filter((id) => piece.rules[id]).map((id) => remove(["pieces", piece.id, "rules", id])),
 });
 
@@ -259,7 +259,7 @@ export const rulesAlong = (
   const rules = rulesAbout(piece, [...twins.keys()]).map((r) =>
     translated(r, (id) => twins.get(id) ?? id),
   );
-  return adding(piece, counted(rules.length, editWords.bring), rules);
+  return adding(piece, counted(rules.length, editWords.copy2), rules);
 };
 
 /** The rules that may fire in one value of a trait alone, for a value that was made from it. */
@@ -285,7 +285,7 @@ export const rulesForValue = (
   return {
     ids: added.ids,
     change: {
-      label: counted(added.ids.length + ops.length, editWords.bring),
+      label: counted(added.ids.length + ops.length, editWords.copy2),
       ops: [...ops, ...added.change.ops],
     },
   };

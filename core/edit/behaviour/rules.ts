@@ -48,7 +48,7 @@ export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>
   };
   return {
     id: rule.id,
-    change: { label: editWords.newRule, ops: [set(["pieces", piece.id, "rules", rule.id], rule)] },
+    change: { label: editWords.addRule, ops: [set(["pieces", piece.id, "rules", rule.id], rule)] },
   };
 };
 
@@ -78,7 +78,7 @@ export const setRule = (piece: Piece, id: Id, parts: Partial<Omit<Rule, "id">>):
 };
 
 export const removeRule = (piece: Piece, id: Id): Change => ({
-  label: editWords.removeRule,
+  label: editWords.deleteRule,
   ops: [remove(["pieces", piece.id, "rules", id])],
 });
 
@@ -122,7 +122,7 @@ const optionWords: Readonly<Record<string, string>> = {
   icon: " icon",
   fill: " colour",
   component: " slot",
-  label: editWords.optionSpokenName,
+  label: editWords.accessibleName,
 };
 
 /**

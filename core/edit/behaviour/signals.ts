@@ -32,6 +32,6 @@ export const renameSignal = (piece: Piece, id: Id, name: string): Change => ({
 
 /** Takes a signal away; rules that raise it or listen for it are shown as broken. */
 export const removeSignal = (piece: Piece, id: Id): Change => ({
-  label: editWords.removeSignal(piece.signals[id]?.name ?? ""),
+  label: editWords.deleteSignal(piece.signals[id]?.name ?? ""),
   ops: [remove(["pieces", piece.id, "signals", id])],
 });

@@ -166,7 +166,7 @@ describe("motions of a project", () => {
           { at: 0.5, value: "far", easing: "ease" },
         ),
       ),
-    ).toThrow(/a pose needs a value/);
+    ).toThrow(/a keyframe needs a value/);
     expect(keep(withLane(plain, { layer: bulb, key: "glitter" }, {}))).toThrow(
       /no property “glitter”/,
     );
@@ -293,7 +293,7 @@ describe("motions of a project", () => {
       compareTimes(plain, { ...plain, duration: 120 }),
       compareTimes(plain, plain),
       compareTimes(plain, withLane(plain, knob, { delay: 100 })),
-    ]).toEqual(["back is 80 ms faster", "back is as fast", "back is 100 ms slower"]);
+    ]).toEqual(["Return: 80 ms faster", "Return: same duration", "Return: 100 ms slower"]);
   });
 });
 

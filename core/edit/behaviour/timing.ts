@@ -143,7 +143,7 @@ export const giveMotion = (
       const own = withLanes ? lanes : r.motion.lanes;
       return own?.length ? { ...motion, lanes: own } : motion;
     },
-    editWords.giveMotion(rules.length),
+    editWords.copyTiming(rules.length),
   );
 
 /** Keeps a motion's duration and curve as a token of the system. */
@@ -178,5 +178,5 @@ export const saveMotion = (
 /** How two motions differ in time, in words. */
 export const compareTimes = (there: Motion, back: Motion): string => {
   const by = Math.round(lastsFor(back) - lastsFor(there));
-  return by === 0 ? editWords.backFast : editWords.backMs(by);
+  return by === 0 ? editWords.returnSameDuration : editWords.returnMs(by);
 };

@@ -34,7 +34,7 @@ export const addTrait = (piece: Piece, name: string, valueNames: readonly string
   return {
     id: trait.id,
     change: {
-      label: editWords.newTrait(trait.name),
+      label: editWords.addTrait(trait.name),
       ops: [set(["pieces", piece.id, "traits", trait.id], trait)],
     },
   };
@@ -66,7 +66,7 @@ export const addTraitValue = (piece: Piece, trait: Trait, name: string): Made =>
   return {
     id: value.id,
     change: {
-      label: editWords.newValue(value.name, trait.name),
+      label: editWords.addValue(value.name, trait.name),
       ops: [set(at(piece, trait.id, "values", value.id), value)],
     },
   };
@@ -114,7 +114,7 @@ export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: num
 
 /** Chooses the patterned swatch of a trait. */
 export const setPattern = (piece: Piece, trait: Id, pattern: number): Change => ({
-  label: editWords.chooseSwatch,
+  label: editWords.changeSwatch,
   ops: [set(at(piece, trait, "pattern"), pattern)],
 });
 
@@ -143,7 +143,7 @@ export const lostWith = (
     editWords.variants(variants),
     ...(said
       ? [
-          editWords.valueSaidWhere(
+          editWords.valueSetWhere(
             said,
             looks
               .map((l) => conditionText(piece, l.when))
@@ -158,12 +158,12 @@ export const lostWith = (
     variants,
     looks: looks.length,
     rules,
-    text: `${parts.join(" and ")}${rules ? editWords.ruleWillBeShown(rules) : ""}`,
+    text: `${parts.join(" and ")}${rules ? editWords.ruleWillStopWorking(rules) : ""}`,
   };
 };
 
 export const setRest = (piece: Piece, trait: Id, value: Id): Change => ({
-  label: editWords.chooseRestingValue,
+  label: editWords.setDefaultValue,
   ops: [set(at(piece, trait, "rest"), value)],
 });
 
@@ -214,7 +214,7 @@ const lookOps = (
  * name it are shown as broken.
  */
 export const removeTrait = (piece: Piece, trait: Trait): Change => ({
-  label: editWords.removeTrait(trait.name),
+  label: editWords.deleteTrait(trait.name),
   ops: [
     ...lookOps(piece, trait, () => true, true),
     ...noteOps(piece, trait, () => true, true),
@@ -231,7 +231,7 @@ export const removeTraitValue = (piece: Piece, trait: Trait, value: Id): Change 
   ];
   if (trait.rest === value) ops.push(set(at(piece, trait.id, "rest"), null));
   return {
-    label: editWords.removeValue(trait.values[value]?.name ?? ""),
+    label: editWords.deleteValue(trait.values[value]?.name ?? ""),
     ops: [...ops, remove(at(piece, trait.id, "values", value))],
   };
 };

@@ -39,7 +39,7 @@ export const addWayBack = (piece: Piece, rule: Rule): Change | null => {
   const back = wayBack(piece, rule);
   return (
     back && {
-      label: editWords.addWayBack,
+      label: editWords.addReturnRule,
       ops: [set(["pieces", piece.id, "rules", back.id], back)],
     }
   );

@@ -291,7 +291,7 @@ export const flattenLayer = (piece: Piece, id: Id, shape: string): Change => {
     .filter((l) => l.changes[id]?.combine !== undefined)
     .map((l) => remove([...at, "looks", l.id, "changes", id, "combine"]));
   return {
-    label: editWords.flatten(piece.layers[id]?.name),
+    label: editWords.convertOnePath(piece.layers[id]?.name),
     ops: [
       ...removeLayers(piece, inside).ops,
       ...cleared,

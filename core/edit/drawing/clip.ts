@@ -51,7 +51,7 @@ export interface Clip {
 
 const clipSchema = z.strictObject({
   kind: z.literal("nubble-layers"),
-  format: z.int().max(FORMAT, editWords.newerNubbleCopied).optional(),
+  format: z.int().max(FORMAT, editWords.wasCopiedNewerVersion).optional(),
   project: z.string().max(60),
   piece: z.string().max(60),
   layers: z.array(tables.layers).max(5000),

@@ -204,7 +204,7 @@ export const extract = (
     ...outside.ops(piece),
     ...shown.map((o) => set([...at, "options", o.id], o)),
   ];
-  const label = cutText(editWords.makeComponent(words), 200);
+  const label = cutText(editWords.createComponentFrom(words), 200);
   return { component: component.id, copy: copy.id, change: { label, ops } };
 };
 
@@ -327,7 +327,7 @@ export const detach = (
     ...[box, ...layers].map((l) => set([...at, "layers", l.id], l)),
     ...out.ops(piece),
   ];
-  return { id: box.id, change: { label: editWords.makeLayers(copy.name), ops } };
+  return { id: box.id, change: { label: editWords.convertLayers(copy.name), ops } };
 };
 
 const words = (name: string): string =>
@@ -419,7 +419,7 @@ export const replaceBy = (
       set(["pieces", piece.id, "layers", copy.id], copy),
     );
   }
-  const label = editWords.replaceBy(component.name);
+  const label = editWords.replaceWith(component.name);
   const all = [...removeLayers(piece, tops).ops, ...ops, ...out.ops(piece)];
   return { ids: made, change: { label, ops: all } };
 };

@@ -27,7 +27,7 @@ export const kindNames: Readonly<Record<LayerKind, string>> = {
   path: editWords.shape,
   compound: editWords.compound,
   text: editWords.text,
-  picture: editWords.picture,
+  picture: editWords.image,
   icon: editWords.icon,
   instance: editWords.copy,
 };
@@ -99,8 +99,8 @@ export const removeLayers = (piece: Piece, ids: readonly Id[]): Change => {
   return {
     label:
       tops.length === 1
-        ? editWords.removeName(piece.layers[tops[0] ?? ""]?.name)
-        : editWords.removeLayers(tops.length),
+        ? editWords.delete2(piece.layers[tops[0] ?? ""]?.name)
+        : editWords.deleteLayers(tops.length),
     ops,
   };
 };

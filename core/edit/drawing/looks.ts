@@ -151,7 +151,7 @@ const clearOps = (piece: Piece, look: Look, gone: (layer: Id, key: string) => bo
 export const clearValue = (piece: Piece, look: Id, layer: Id, key: string): Change => {
   const record = piece.looks[look];
   return {
-    label: editWords.inheritAgain(labelOf(key)),
+    label: editWords.clear(labelOf(key)),
     ops: record ? clearOps(piece, record, (l, k) => l === layer && k === key) : [],
   };
 };
@@ -211,7 +211,7 @@ export const moveSaying = (
   // a base look that stops saying something would leave nothing to show, so it keeps it
   const cleared = look === BASE ? [] : clearOps(piece, from, (l, k) => edits[l]?.[k] !== undefined);
   return {
-    label: editWords.say(where).slice(0, 200),
+    label: editWords.set2(where).slice(0, 200),
     ops: [...cleared, ...setValues(piece, to, edits).ops],
   };
 };
@@ -256,7 +256,7 @@ export const carryVariant = (
   const apart = !sameCondition(usual, only);
   const ops = apart ? [wide, narrow] : [merged(wide, narrow)];
   return {
-    label: editWords.takeOverLook,
+    label: editWords.pasteLook,
     ops: ops.flatMap((edits, i) =>
       Object.keys(edits).length ? setValues(piece, i === 0 ? usual : only, edits).ops : [],
     ),

@@ -38,7 +38,7 @@ export const answers = (setting: Setting): Maker[] => {
     return [
       {
         id: `answer ${trait.id}`,
-        name: editWords.answerSignals(trait.name),
+        name: editWords.followSignalsWith(trait.name),
         parameters: [],
         draw: () => rulesOnly(numbered(piece, drafts, motion)),
       },

@@ -15,10 +15,10 @@ const FRESH = "new";
 
 const poses = choice("pose", editWords.comesFrom, [
   { value: "from below", words: editWords.fromBelow },
-  { value: "pops up", words: editWords.popsUp },
+  { value: "pops up", words: editWords.popUp },
   { value: "from the left", words: editWords.fromTheLeft },
   { value: "from the right", words: editWords.fromTheRight },
-  { value: FADE, words: editWords.fadesIn },
+  { value: FADE, words: editWords.fade },
 ]);
 const interval = number("interval", editWords.oneAfterAnother, 60, "ms", [0, 5000, 10]);
 
@@ -54,13 +54,19 @@ export const appear = ({ piece, layers, motion }: Setting): Maker => {
   const known = traitsOf(piece).filter((t) => valuesOf(t).length === 2 && rulesTo(piece, t).length);
   const fresh = newTrait(piece, editWords.shown, ["no", "yes"]);
   const traits = choice("trait", editWords.when, [
-    { value: FRESH, words: editWords.pieceComesUp },
+    { value: FRESH, words: editWords.pieceAppears2 },
     ...known.map((t) => ({
       value: t.id,
       words: editWords.becomes(t.name, present(valuesOf(t)[1]).name),
     })),
   ]);
-  const time = number("time", editWords.time, Math.max(200, motion.duration), "ms", [0, 5000, 10]);
+  const time = number(
+    "time",
+    editWords.duration2,
+    Math.max(200, motion.duration),
+    "ms",
+    [0, 5000, 10],
+  );
   return {
     id: "appear",
     name: editWords.appearOneAfterAnother,

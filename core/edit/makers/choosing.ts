@@ -20,7 +20,7 @@ export const pick = ({ piece, layers, motion }: Setting, trait: Trait): Maker =>
     }));
   return {
     id: `pick ${trait.id}`,
-    name: editWords.pickOneThese(trait.name),
+    name: editWords.oneLayerPerValue(trait.name),
     parameters: [],
     draw: () => rulesOnly(numbered(piece, drafts, motion)),
   };
@@ -30,12 +30,12 @@ export const pick = ({ piece, layers, motion }: Setting, trait: Trait): Maker =>
 export const thereAndBack = (setting: Setting, trait: Trait): Maker => {
   const { piece, motion } = setting;
   const source = sourceOf(setting);
-  const there = number("there", editWords.timeThere, motion.duration, "ms", [0, 5000, 10]);
-  const back = number("back", editWords.timeBack, motion.duration, "ms", [0, 5000, 10]);
+  const there = number("there", editWords.duration, motion.duration, "ms", [0, 5000, 10]);
+  const back = number("back", editWords.returnDuration, motion.duration, "ms", [0, 5000, 10]);
   const click = { trigger: { type: "click" }, source } as const;
   return {
     id: `back ${trait.id}`,
-    name: editWords.thereBack(trait.name),
+    name: editWords.toggleClick(trait.name),
     parameters: [there, back],
     draw: (given) => {
       const own = { ...motion, duration: numberOf(given, there) };
@@ -91,10 +91,10 @@ export const openClose = ({ piece, layers, motion }: Setting, trait: Trait): Mak
 /** From value to value, each after a wait; once to the end, or round for ever. */
 export const steps = ({ piece, motion }: Setting, trait: Trait, round: boolean): Maker => {
   const values = valuesOf(trait);
-  const wait = number("wait", editWords.wait, 800, "ms", [0, 60_000, 50]);
+  const wait = number("wait", editWords.delay, 800, "ms", [0, 60_000, 50]);
   return {
     id: `${round ? "round" : "steps"} ${trait.id}`,
-    name: editWords.stepThrough(trait.name, round),
+    name: editWords.advanceAutomatically(trait.name, round),
     parameters: [wait],
     draw: (given) => {
       const ms = numberOf(given, wait);

@@ -55,8 +55,8 @@ export const contact = ({ piece, layers, motion }: Setting): Maker => {
   const known = contactTrait(piece);
   const trait =
     known ?? newTrait(piece, editWords.contact, ["none", "hovered", "focused", "pressed"]);
-  const there = number("there", editWords.timeThere, motion.duration, "ms", [0, 5000, 10]);
-  const back = number("back", editWords.timeBack, motion.duration, "ms", [0, 5000, 10]);
+  const there = number("there", editWords.duration, motion.duration, "ms", [0, 5000, 10]);
+  const back = number("back", editWords.returnDuration, motion.duration, "ms", [0, 5000, 10]);
   return {
     id: "contact",
     name: editWords.contactHoveredFocusedPressed,

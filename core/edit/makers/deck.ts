@@ -143,7 +143,13 @@ export const deck = ({ project, piece, layers, motion }: Setting): Maker => {
     ...known.map((t) => ({ value: t.id, words: t.name })),
     { value: FRESH, words: editWords.newTraitNamed(fresh.name) },
   ]);
-  const time = number("time", editWords.time, Math.max(240, motion.duration), "ms", [0, 5000, 10]);
+  const time = number(
+    "time",
+    editWords.duration2,
+    Math.max(240, motion.duration),
+    "ms",
+    [0, 5000, 10],
+  );
   const draw = (given: Given): Making => {
     const trait = known.find((t) => t.id === choiceOf(given, traits)) ?? fresh;
     const rest = restingVariant(piece);

@@ -69,11 +69,11 @@ describe("ready-made behaviour", () => {
   it("picking gives each layer its value; only as many layers as values are offered it", () => {
     const { b, layers } = tabs();
     expect(offered(b, layers.slice(0, 2))).toEqual([
-      "Pick one: Open",
+      "One layer per value: Open",
       "Open and close: Open",
       "Appear one after another",
     ]);
-    made(b, layers, "Pick one: Pier");
+    made(b, layers, "One layer per value: Pier");
     expect(names(b, play(b, ...click(layers[2] as string)))).toBe("three no");
     expect(names(b, play(b, ...click(layers[2] as string), ...click(layers[0] as string)))).toBe(
       "one no",
@@ -85,15 +85,15 @@ describe("ready-made behaviour", () => {
 
   it("there and back is one rule; steps go once, or round for ever", () => {
     const { b, layers } = tabs();
-    made(b, [layers[0] as string], "There and back: Open");
+    made(b, [layers[0] as string], "Toggle on click: Open");
     expect(names(b, play(b, ...click(layers[0] as string)))).toBe("one yes");
     expect(names(b, play(b, ...click(layers[0] as string), ...click(layers[0] as string)))).toBe(
       "one no",
     );
     const once = tabs();
     const round = tabs();
-    made(once.b, [], "Step through Pier once");
-    made(round.b, [], "Step through Pier for ever");
+    made(once.b, [], "Advance Pier automatically, once");
+    made(round.b, [], "Advance Pier automatically, in a loop");
     expect(
       [799, 800, 1600, 9000].map((ms) => names(once.b, play(once.b, ms)).split(" ")[0]),
     ).toEqual(["one", "two", "three", "three"]);
@@ -116,7 +116,7 @@ describe("ready-made behaviour", () => {
     b.do(change);
     const back = inOrder(b.piece.rules)[1];
     expect(back && ruleText(b.project, b.piece, back)).toBe(
-      "When Box is left, while Pier is three and Open is yes → Pier becomes two, Open becomes no, cut",
+      "When Box loses the pointer, while Pier is three and Open is yes → Pier becomes two, Open becomes no, cut",
     );
     expect(
       wayBack(b.piece, { ...(b.piece.rules[enter] as never as object), undo: true } as never),
@@ -176,8 +176,8 @@ describe("ready-made behaviour", () => {
       [120, 400],
       [100, 400],
     ]);
-    expect(named(b, [], "There and back: Open").draw({}).rules).toHaveLength(1);
-    const turns = made(b, [source], "There and back: Open", { there: 200, back: 90 });
+    expect(named(b, [], "Toggle on click: Open").draw({}).rules).toHaveLength(1);
+    const turns = made(b, [source], "Toggle on click: Open", { there: 200, back: 90 });
     expect(turns.rules.map((r) => r.motion.duration)).toEqual([200, 90]);
     expect(names(b, play(b, ...click(source), ...click(source)))).toBe("one no hovered");
   });
@@ -279,14 +279,14 @@ describe("ready-made behaviour", () => {
     for (const name of ["Port", "Starboard", "undecided"]) b.do(addSignal(b.piece, name).change);
     b.new("component", "Seat");
     const copy = b.layer("instance", { component: chooser });
-    expect(offered(b, [])).not.toContain("Answer signals with Side");
+    expect(offered(b, [])).not.toContain("Follow signals with Side");
     b.trait("Side", "middle", "port", "starboard");
-    expect(made(b, [copy], "Answer signals with Side").rules).toHaveLength(2);
+    expect(made(b, [copy], "Follow signals with Side").rules).toHaveLength(2);
     expect(inOrder(b.piece.rules).map((r) => ruleText(b.project, b.piece, r))).toEqual([
       expect.stringContaining("Side becomes port"),
       expect.stringContaining("Side becomes starboard"),
     ]);
-    expect(offered(b, [copy])).not.toContain("Answer signals with Side");
+    expect(offered(b, [copy])).not.toContain("Follow signals with Side");
   });
 
   it("there and back listens on the group, or the piece, where a knob lies over the track", () => {
@@ -296,7 +296,7 @@ describe("ready-made behaviour", () => {
     const group = b.layer("box", { widthMode: "fit", heightMode: "fit" });
     const track = b.layer("box", { width: 64, height: 36, fill: "#c9c3b4" }, group);
     const source = (layer: string) =>
-      named(b, [layer], "There and back: On").draw({}).rules[0]?.source;
+      named(b, [layer], "Toggle on click: On").draw({}).rules[0]?.source;
     b.layer("text", { width: 60, height: 30 }, group);
     expect(source(track)).toBe(track);
     const knob = b.layer("ellipse", { x: 4, y: 4, width: 28, height: 28, fill: "#ffffff" }, group);

@@ -44,7 +44,7 @@ describe("SVG files that mean no good", () => {
     const nest = (n: number) => `${`<g id="deep">`.repeat(n)}${box}${"</g>".repeat(n)}`;
     const flat = read(nest(90));
     expect(flat.lost).toEqual([
-      expect.stringMatching(/groups more than 60 deep \(what is in “deep”/),
+      expect.stringMatching(/groups more than 60 deep \(the contents of “deep”/),
     ]);
     expect(names(flat.layers)).toContain("good");
     expect(fits(flat)).toBe(true);
@@ -66,7 +66,7 @@ describe("SVG files that mean no good", () => {
 
   it("uses that lead back to themselves, sizes beyond all bounds, and names of nothing come to an end", () => {
     expect(read(`<g id="a"><use href="#a"/>${box}</g>`).lost.join()).toContain(
-      "a use inside itself",
+      "a reference to itself",
     );
     const huge = read(
       `<rect id="Huge" width="1e30" height="1e30"/><text y="4" font-size="1e9">x</text>${box}`,

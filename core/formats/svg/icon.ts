@@ -43,7 +43,7 @@ export const readIcon = (
       e.style.display === "none"
     )
       return;
-    if (e.style.stroke && e.style.stroke !== "none") problem ??= svgWords.iconMadeFilledOutlines;
+    if (e.style.stroke && e.style.stroke !== "none") problem ??= svgWords.iconsNeedFilledOutlines;
     if (e.style["clip-path"] || e.style.mask || e.style.filter)
       problem ??= svgWords.iconCannotHaveClips;
     if (e.tag === "text" || e.tag === "image" || e.tag === "use")

@@ -42,7 +42,7 @@ const shapes = new Set(["path", "rect", "circle", "ellipse", "line", "polyline",
 
 /** Elements that are not taken, in words. */
 const lostElements: Readonly<Record<string, string>> = {
-  image: svgWords.pictureInsideFile,
+  image: svgWords.imageInsideFile,
   foreignObject: svgWords.foreignObject,
   script: svgWords.script,
 };
@@ -114,7 +114,7 @@ class Reader implements Source {
 
   private layer(e: Element, space: UserSpace): Draft[] {
     if (++this.count > MOST) {
-      this.lose(svgWords.everythingBeyondElements(MOST));
+      this.lose(svgWords.elementsAfterFirst(MOST));
       return [];
     }
     if (quiet.has(e.tag) || e.style.display === "none") return [];
@@ -153,11 +153,11 @@ class Reader implements Source {
   private use(e: Element, space: UserSpace): Draft[] {
     const target = this.byId.get(hrefId(e));
     if (!target) {
-      this.lose(svgWords.useSomethingNotFile);
+      this.lose(svgWords.referenceSomethingOutsideFile);
       return [];
     }
     if (space.uses >= MOST_USES) {
-      this.lose(svgWords.useInsideItself(nameOf(e)));
+      this.lose(svgWords.referenceItself(nameOf(e)));
       return [];
     }
     const moved = movedTo(e, space);
@@ -232,7 +232,7 @@ class Reader implements Source {
       matrix,
     });
     if (isMask && /#(?!ffffff\b)[0-9a-f]{6}/.test(JSON.stringify(inside)))
-      this.lose(svgWords.brightnessMaskShapeKept);
+      this.lose(svgWords.luminanceMaskKeptAs);
     const [first] = inside;
     if (!first) return null;
     const one = inside.length === 1 ? first : grouped(kind.name, inside, {});
@@ -262,7 +262,7 @@ const grouped = (
 };
 
 const nothingWords = (lost: readonly string[]): string =>
-  svgWords.fileShowsNothingCan(lost.length, lost.slice(0, 3).join(", "));
+  svgWords.fileContainsNothingCan(lost.length, lost.slice(0, 3).join(", "));
 
 /**
  * Reads an SVG file (SVG 1.1 and what is common of 2) into layers: shapes, paths, groups, texts,

@@ -97,7 +97,7 @@ describe("clips and masks", () => {
     const both = `<defs><clipPath id="c"><rect width="9" height="9"/></clipPath><mask id="m"><rect width="9" height="9" fill="#ffffff"/></mask></defs>${shape} clip-path="url(#c)" mask="url(#m)"/>`;
     expect(lost(both)).toContain("a mask and a clip of the same element: only the clip is kept");
     const grey = `<defs><mask id="m"><rect width="9" height="9" fill="#808080"/></mask></defs>${shape} mask="url(#m)"/>`;
-    expect(lost(grey)).toContain("the brightness of a mask (its shape is kept)");
+    expect(lost(grey)).toContain("a luminance mask (kept as a shape)");
     const boxed = `<defs><clipPath id="c" clipPathUnits="objectBoundingBox"><rect width=".5" height="1"/></clipPath></defs>${shape} clip-path="url(#c)"/>`;
     expect(lost(boxed)).toContain("a clip in units of its box");
     expect(lost(`${shape} clip-path="inset(5px)"/>`)).toContain("a clip");
@@ -131,7 +131,7 @@ describe("what is used several times", () => {
 
   it("and is not there is named", () => {
     expect(lost('<use href="#gone"/><rect width="5" height="5"/>')).toEqual([
-      "a use of something that is not in the file",
+      "a reference to something outside the file",
     ]);
   });
 });

@@ -119,7 +119,7 @@ describe("SVG files as layers", () => {
       '<script>alert(1)</script><rect width="4" height="4" fill="url(#p)" onclick="alert(2)"/><image href="x.png"/><rect width="3" height="3" filter="url(#f)"/><defs><pattern id="p"/><filter id="f"><feTurbulence/></filter></defs>',
     );
     expect(picture.lost).toEqual(
-      expect.arrayContaining(["a script", "a pattern", "a picture inside the file", "a filter"]),
+      expect.arrayContaining(["a script", "a pattern", "an image inside the file", "a filter"]),
     );
     expect(JSON.stringify(picture.layers)).not.toContain("alert");
   });

@@ -13,7 +13,7 @@ export const svgWords = {
 
   // icon.ts
   iconHasNoSize: "the icon has no size",
-  iconMadeFilledOutlines: "an icon is made of filled outlines, and this one has strokes",
+  iconsNeedFilledOutlines: "icons need filled outlines; this one has strokes",
   iconCannotHaveClips: "an icon cannot have clips, masks or filters",
   iconCannotHave: (tag: string) => `an icon cannot have <${tag}>`,
   pathIconCannotBe: "a path of the icon cannot be read",
@@ -65,19 +65,19 @@ export const svgWords = {
   slantText: "the slant of a text",
 
   // read.ts
-  pictureInsideFile: "a picture inside the file",
+  imageInsideFile: "an image inside the file",
   foreignObject: "a foreign object",
   script: "a script",
   animation: "an animation",
   element: (tag: string) => `the element <${tag}>`,
-  everythingBeyondElements: (most: number) => `everything beyond ${most} elements`,
+  elementsAfterFirst: (most: number) => `elements after the first ${most}`,
   groupsMoreThanDeep: (deepestGroup: number, name: string) =>
-    `groups more than ${deepestGroup} deep (what is in “${name}” is taken without it)`,
-  useSomethingNotFile: "a use of something that is not in the file",
-  useInsideItself: (name: string) => `a use inside itself (“${name}”)`,
+    `groups more than ${deepestGroup} deep (the contents of “${name}” are kept)`,
+  referenceSomethingOutsideFile: "a reference to something outside the file",
+  referenceItself: (name: string) => `a reference to itself (“${name}”)`,
   maskClipSameElement: "a mask and a clip of the same element: only the clip is kept",
   unitsBox: (word: string) => `a ${word} in units of its box`,
-  brightnessMaskShapeKept: "the brightness of a mask (its shape is kept)",
-  fileShowsNothingCan: (count: number, lost: string) =>
-    `the file shows nothing that can become a layer${count > 0 ? `: it has ${lost}` : ""}`,
+  luminanceMaskKeptAs: "a luminance mask (kept as a shape)",
+  fileContainsNothingCan: (count: number, lost: string) =>
+    `the file contains nothing that can be imported as a layer${count > 0 ? `: it has ${lost}` : ""}`,
 };

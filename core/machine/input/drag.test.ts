@@ -142,7 +142,7 @@ describe("drag", () => {
     slow.run.advanceTo(slow.run.now + 60);
     expect(slow.x()).toBeCloseTo(15, 5);
     slow.run.advanceTo(slow.run.now + 400);
-    expect([slow.x(), slow.told]).toEqual([0, ["dragged, and let go too early"]]);
+    expect([slow.x(), slow.told]).toEqual([0, ["drag cancelled: released too early"]]);
     const fast = gangway();
     fast.pull(20, 50, 48);
     fast.run.pointer("up", 50, 20);

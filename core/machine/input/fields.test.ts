@@ -110,14 +110,14 @@ describe("clips", () => {
     const scene = run.scene();
     expect(scene && markup(paint(scene))).toContain('width="40"');
     const rule = Object.values(b.piece.rules).find((r) => r.trigger.type === "reached");
-    expect(rule && ruleText(b.project, b.piece, rule)).toContain("has played to 2500 ms");
+    expect(rule && ruleText(b.project, b.piece, rule)).toContain("reaches 2500 ms");
     expect(
       rule &&
         ruleTrouble(b.project, b.piece, {
           ...rule,
           effects: [{ type: "clip", layer: "gone", act: "play" }],
         }),
-    ).toContain("the clip it turns was removed");
+    ).toContain("the clip it plays was deleted");
     expect(checked(env, b.project, id).findings.map((f) => f.kind)).not.toContain("never-fires");
   });
 });
@@ -202,7 +202,7 @@ describe("forms", () => {
         .filter((event) => event.type === "sending")
         .map((event) => eventText(p, event)?.text),
     ).toEqual(
-      ["sent: Your name “I”, Deck “”"].map((t) =>
+      ["submitted: Your name “I”, Deck “”"].map((t) =>
         t.replace("Your name", b.layerOf(name).name).replace("Deck", "Text 2"),
       ),
     );

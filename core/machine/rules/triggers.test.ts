@@ -135,7 +135,7 @@ describe("hold", () => {
       ),
     ).toEqual([]);
     expect(ruleText(b.project, b.piece, b.piece.rules[r] as never)).toContain(
-      "is held 300 ms, while Lit is no",
+      "is held for 300 ms, while Lit is no",
     );
   });
 
@@ -341,17 +341,17 @@ describe("copies that talk", () => {
     expect(heard(one).state.traits[screen]?.[seen.id]).toBe(seen.v.yes);
     expect(heard(two).state.traits[screen]?.[seen.id]).toBeUndefined();
     expect(heard(one).events.map((event) => eventText(b.project, event)?.text)).toEqual(
-      expect.arrayContaining(["Copy: says passed", "Copy says passed → Seen yes · cut"]),
+      expect.arrayContaining(["Copy: sends passed", "Copy sends passed → Seen yes · cut"]),
     );
     expect(ruleText(b.project, b.piece, b.piece.rules[rule] as never)).toContain(
-      "When Copy says passed →",
+      "When Copy sends passed →",
     );
     expect(
       ruleTrouble(b.project, b.piece, {
         ...(b.piece.rules[rule] as never as object),
         source: null,
       } as never),
-    ).toContain("only a placed copy");
+    ).toContain("only copies of components");
     expect(
       ruleTrouble(b.project, b.piece, {
         ...(b.piece.rules[rule] as never as object),
@@ -405,7 +405,7 @@ describe("copies that talk", () => {
         ...(b.piece.rules[lost] as never as object),
         effects: [{ ...inner, trait: "gone" }],
       } as never),
-    ).toContain("no such trait");
+    ).toContain("no longer has this trait");
   });
 
   it("a trait the copy starts with by what is said around it is what an inner rule goes on from", () => {

@@ -171,7 +171,7 @@ const path = z.array(segment).min(1).max(8);
 const notJson = (value: unknown): string | null => {
   let level: unknown[] = [value];
   for (let depth = 0; level.length > 0; depth++) {
-    if (depth > limits.valueDepth) return projectWords.valuesLieMoreThan(limits.valueDepth);
+    if (depth > limits.valueDepth) return projectWords.valuesAreNestedMore(limits.valueDepth);
     const next: unknown[] = [];
     for (const item of level) {
       if (item === null || typeof item === "string" || typeof item === "boolean") continue;

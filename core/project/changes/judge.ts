@@ -84,7 +84,7 @@ export const judge = (
   restored: ReadonlyMap<string, unknown> = new Map(),
 ): Verdict => {
   const ops = writtenOut(project, change, restored);
-  if (!ops) return { kind: "refused", reason: projectWords.whatWouldBringBack };
+  if (!ops) return { kind: "refused", reason: projectWords.whatWouldRestoreNo };
   const draft: Change = { label: change.label, ops };
   const clashes = clashesOf(project, draft, unseen);
   if (clashes.length > 0) return { kind: "conflict", clashes };

@@ -143,7 +143,7 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
     },
   },
   go: toScreen("go", rulesWords.go),
-  open: toScreen("open", rulesWords.openOver),
+  open: toScreen("open", rulesWords.showAsOverlay),
   close: plain({ type: "close" }, rulesWords.closeOverlay),
   clip: {
     // what is about one clip stands together, its moments too
@@ -160,7 +160,7 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
     chosen: ({ layer }) => `seek ${layer}`,
     make: (_around, layer) => ({ type: "seek", layer, ms: 0 }),
   },
-  stir: plain({ type: "stir" }, rulesWords.stirOnlyLanesMove),
+  stir: plain({ type: "stir" }, rulesWords.animateLanesOnly),
   scroll: {
     offers: ({ piece }) =>
       scrollTargets(piece).length ? [{ value: "scroll", words: rulesWords.scroll }] : [],
@@ -172,12 +172,12 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
   },
   empty: plain(
     { type: "empty" },
-    rulesWords.emptyForm,
+    rulesWords.resetForm,
     ({ piece }) => layersThatSay(piece, "entry").length > 0,
   ),
   back: plain({ type: "back" }, rulesWords.goBack),
   raise: {
-    offers: () => [{ value: "raise", words: rulesWords.say }],
+    offers: () => [{ value: "raise", words: rulesWords.sendSignal }],
     chosen: () => "raise",
     make: ({ piece, newSignal }) => {
       const signal = inOrder(piece.signals)[0]?.id ?? newSignal();
@@ -185,7 +185,7 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
     },
   },
   address: {
-    offers: () => [{ value: "address", words: rulesWords.openAddress }],
+    offers: () => [{ value: "address", words: rulesWords.openWebAddress }],
     chosen: () => "address",
     make: () => ({ type: "address", to: "https://example.com" }),
   },

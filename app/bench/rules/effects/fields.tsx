@@ -30,10 +30,10 @@ const stepsFor = (trait: Trait, to: TraitTarget) =>
   );
 
 const steps = [
-  { value: "step next", words: rulesWords.next },
-  { value: "step previous", words: rulesWords.previous },
-  { value: "step opposite", words: rulesWords.opposite },
-  { value: "step first", words: rulesWords.first },
+  { value: "step next", words: rulesWords.nextValue },
+  { value: "step previous", words: rulesWords.previousValue },
+  { value: "step opposite", words: rulesWords.oppositeValue },
+  { value: "step first", words: rulesWords.firstValue },
 ];
 
 const TargetPart = ({
@@ -126,10 +126,10 @@ const OpenFields = ({ effect, around, onChange }: FieldsOf<"open">) => (
 
 const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
   <Pick
-    label={rulesWords.whatClipDoes}
+    label={rulesWords.clipAction}
     value={effect.act}
     options={[
-      { value: "turn", words: rulesWords.whicheverDoesNot },
+      { value: "turn", words: rulesWords.togglePlayPause },
       { value: "play", words: rulesWords.play },
       { value: "pause", words: rulesWords.pause },
     ]}
@@ -140,7 +140,7 @@ const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
 const SeekFields = ({ effect, onChange }: FieldsOf<"seek">) => (
   <>
     <NumberField
-      label={rulesWords.momentClipMilliseconds}
+      label={rulesWords.clipPositionMilliseconds}
       value={effect.ms}
       min={0}
       max={600_000}

@@ -33,7 +33,7 @@ const useCell = (id: Id, layer: Layer, row: Row, variant: Variant): Cell | null 
 const FillGrip = ({ hand, columnAt }: Pick<Props, "hand" | "columnAt">) => (
   <span
     className="fill-grip"
-    title={sheetWords.dragAcrossFillCtrl}
+    title={sheetWords.dragFillOtherVariants}
     onPointerDown={(e: PointerEvent) => {
       e.stopPropagation();
       e.currentTarget.setPointerCapture(e.pointerId);

@@ -84,11 +84,11 @@ const sourceOf = (piece: Varying, row: Row, cell: Cell): string | null => {
 /** What a cell says about its origin when one points at it. */
 export const cellTitle = (piece: Varying, { when, origin }: Cell): string | undefined => {
   if (!when) return undefined;
-  const where = sheetWords.said(Object.keys(when).length, conditionText(piece, when));
+  const where = sheetWords.set(Object.keys(when).length, conditionText(piece, when));
   const n = origin.hidden.length;
-  const weaker = n === 1 ? sheetWords.oneWeakerSaying : sheetWords.weakerSayingsAre(n);
-  const hidden = n ? sheetWords.hiddenBy(weaker) : "";
-  return `${where}${origin.styled ? sheetWords.byTextStyle : ""}${hidden}`;
+  const weaker = n === 1 ? sheetWords.oneOtherValue : sheetWords.otherValues(n);
+  const hidden = n ? sheetWords.overrides(weaker) : "";
+  return `${where}${origin.styled ? sheetWords.fromTextStyle : ""}${hidden}`;
 };
 
 /**
@@ -102,7 +102,12 @@ const ContrastMark = ({ layer, card }: { layer: Id; card: string }) => {
   return (
     <span
       className={`contrast${low ? " low" : ""}`}
-      title={sheetWords.contrast1BehindWcag(contrast.ratio, contrast.ground, low, contrast.needed)}
+      title={sheetWords.contrastAgainstWcagAa(
+        contrast.ratio,
+        contrast.ground,
+        low,
+        contrast.needed,
+      )}
     >
       {sheetWords.contrast(contrast.ratio, low)}
     </span>

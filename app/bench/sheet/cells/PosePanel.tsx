@@ -59,12 +59,12 @@ const OutOf = ({ onLive }: Pick<Props, "onLive">) => {
   };
   return (
     <div className="pose-line">
-      <span>{sheetWords.popsOutOf}</span>
+      <span>{sheetWords.popOut}</span>
       <Pick
-        label={sheetWords.popsOutOf}
+        label={sheetWords.popOut}
         value=""
         options={[
-          { value: "", words: sheetWords.chooseALayer },
+          { value: "", words: sheetWords.chooseLayerNoVariant },
           ...others.map((l) => ({ value: l.id, words: l.name })),
         ]}
         onPick={pick}
@@ -143,7 +143,7 @@ export const PosePanel = ({ of, label, words, value, onLive, onDone, onKeyDown }
           {sheetWords.setOnTheStage}
         </Button>
         <Button size="sm" onClick={onDone}>
-          {sheetWords.done}
+          {sheetWords.doneTheseValuesAre}
         </Button>
       </div>
     </Panel>

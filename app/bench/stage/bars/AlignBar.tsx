@@ -10,17 +10,17 @@ import { useChosen } from "../../state/context";
 import { stageWords } from "../words";
 
 const lines = [
-  ["left", stageWords.lineUpOnLeft],
-  ["centre", stageWords.lineUpOnMiddle],
-  ["right", stageWords.lineUpOnRight],
-  ["top", stageWords.lineUpAtTop],
-  ["middle", stageWords.lineUpOnMiddleDown],
-  ["bottom", stageWords.lineUpAtBottom],
+  ["left", stageWords.alignLeft],
+  ["centre", stageWords.alignCentreHorizontally],
+  ["right", stageWords.alignRight],
+  ["top", stageWords.alignTop],
+  ["middle", stageWords.alignCentreVertically],
+  ["bottom", stageWords.alignBottom],
 ] as const;
 
 const gaps = [
-  ["x", stageWords.equalGapsAcross],
-  ["y", stageWords.equalGapsDown],
+  ["x", stageWords.equalGapsHorizontally],
+  ["y", stageWords.equalGapsVertically],
 ] as const;
 
 /** The same for one layer, which is lined up more rarely: in a menu, so that its values have room. */
@@ -29,7 +29,7 @@ const AlignMenu = () => {
   return (
     <div className="align-bar">
       <Dropdown drop="up">
-        <Dropdown.Toggle variant="tool" aria-label={stageWords.lineUp} title={stageWords.lineUp}>
+        <Dropdown.Toggle variant="tool" aria-label={stageWords.align} title={stageWords.align}>
           <Icon name="align-centre" size={15} />
         </Dropdown.Toggle>
         <Menu>
@@ -51,7 +51,7 @@ export const AlignBar = memo(function AlignBar() {
   if (chosen.length === 0) return null;
   if (chosen.length === 1) return <AlignMenu />;
   return (
-    <Toolbar className="align-bar" label={stageWords.lineUpSpace}>
+    <Toolbar className="align-bar" label={stageWords.alignDistribute}>
       {lines.map(([how, words]) => (
         <Tool
           key={how}

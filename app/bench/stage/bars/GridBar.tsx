@@ -12,8 +12,8 @@ import { wholeGrid } from "../../state/view";
 import { stageWords } from "../words";
 
 const ways = [
-  { value: "down", words: stageWords.down },
-  { value: "across", words: stageWords.across },
+  { value: "down", words: stageWords.rows },
+  { value: "across", words: stageWords.columns },
 ] as const;
 
 /** Which way a trait goes, and which of its values are shown. */
@@ -40,7 +40,7 @@ const TraitWay = ({ trait }: { trait: Trait }) => {
         <Swatch pattern={trait.pattern} />
         <span className="grid-trait">{trait.name}</span>
         <Choices
-          label={stageWords.goes(trait.name)}
+          label={stageWords.direction(trait.name)}
           value={down.has(trait.id) ? "down" : "across"}
           choices={ways}
           onChoose={lay}
@@ -70,18 +70,18 @@ export const GridMenu = () => {
       <Dropdown.Toggle
         variant="tool"
         className={hidden ? "active" : ""}
-        aria-label={hidden ? stageWords.cardsLeftOut(hidden) : stageWords.cards}
-        title={stageWords.whichCardsAreShown}
+        aria-label={hidden ? stageWords.cardsHidden(hidden) : stageWords.cards}
+        title={stageWords.chooseWhichCardsShow}
       >
         <Icon name="filter" size={14} />
-        {hidden ? stageWords.leftOut(hidden) : stageWords.cards}
+        {hidden ? stageWords.hidden(hidden) : stageWords.cards}
       </Dropdown.Toggle>
       <Menu className="grid-menu">
         {traitsOf(piece).map((t) => (
           <TraitWay key={t.id} trait={t} />
         ))}
         <Button variant="link" size="sm" onClick={() => setGrid(wholeGrid)}>
-          {stageWords.showAllCardsUsual}
+          {stageWords.resetCards}
         </Button>
       </Menu>
     </Dropdown>

@@ -60,7 +60,7 @@ export const ScopeBar = memo(function ScopeBar() {
   const all = variantsOf(piece).length;
   const reaches = reachesFor(piece, variants);
   const why =
-    variants.length > 1 ? stageWords.exactlyChosenOnesOr : "; what sets this variant apart";
+    variants.length > 1 ? stageWords.selectedCardsSmallestScope : "; what sets this variant apart";
   const chosen = reaches.find((r) => sameConditions(r.whens, whens));
   const usual = reaches.find((r) => r.suggested);
   const isNarrowed = chosen !== undefined && usual !== undefined && chosen.reach < usual.reach;
@@ -68,19 +68,19 @@ export const ScopeBar = memo(function ScopeBar() {
     <div className={isNarrowed ? "scope-bar narrowed" : "scope-bar"}>
       <div className="scope-line">
         <span className="scope-lead" aria-hidden="true">
-          {isNarrowed ? stageWords.narrowed : stageWords.changesReach}
+          {isNarrowed ? stageWords.limited : stageWords.changesApply}
         </span>
         <span className="visually-hidden" role="status">
-          {isNarrowed && stageWords.narrower}
+          {isNarrowed && stageWords.narrowerThanSuggestedUntil}
         </span>
         <Choices
-          label={stageWords.changesReach}
+          label={stageWords.changesApply}
           variant="chip"
           value={chosen ? keyOf(chosen.whens) : ""}
           onChoose={(key) => reach(reaches.find((r) => keyOf(r.whens) === key)?.whens ?? null)}
           choices={reaches.map((r) => ({
             value: keyOf(r.whens),
-            title: stageWords.reachesVariants(r.reach, all, r.suggested ? why : ""),
+            title: stageWords.appliesVariants(r.reach, all, r.suggested ? why : ""),
             words: (
               <>
                 {reachText(piece, r, all)}
@@ -100,7 +100,7 @@ export const ScopeBar = memo(function ScopeBar() {
           </Button>
         )}
         {variants.length > 1 && (
-          <span className="scope-cards">{stageWords.cardsChosen(variants.length)}</span>
+          <span className="scope-cards">{stageWords.cardsSelected(variants.length)}</span>
         )}
       </div>
       <HintLine />

@@ -43,20 +43,20 @@ export const ZoomBar = memo(function ZoomBar({ zoom, onFit }: Props) {
       <ReferenceMenu />
       {traitsOf(piece).length > 0 && !only && <GridMenu />}
       {unused > 0 && !only && (
-        <span className="quiet small-text">{stageWords.notUsedUnused(unused)}</span>
+        <span className="quiet small-text">{stageWords.unused2(unused)}</span>
       )}
-      <Tool icon="minus" label={stageWords.smaller} onClick={() => turn(-1)} />
+      <Tool icon="minus" label={stageWords.zoomOut} onClick={() => turn(-1)} />
       <Tool className="mono" title={stageWords.realSize} onClick={() => setZoom(1)}>
         {Math.round(zoom * 100)} %
       </Tool>
-      <Tool icon="plus" label={stageWords.larger} onClick={() => turn(1)} />
+      <Tool icon="plus" label={stageWords.zoom2} onClick={() => turn(1)} />
       <Tool on={fits} onClick={onFit}>
         {stageWords.fit}
       </Tool>
       <Tool
         icon="box"
         label={stageWords.wholePiece}
-        title={stageWords.chooseWholePieceSet}
+        title={stageWords.selectWholePieceSet}
         onClick={() => choose([ROOT])}
       />
     </Toolbar>

@@ -44,13 +44,13 @@ export const CardHead = memo(function CardHead(props: Props) {
         </span>
       )}
       {naming ? (
-        <NameField value={name} label={stageWords.nameVariant} onDone={named} />
+        <NameField value={name} label={stageWords.variantName2} onDone={named} />
       ) : (
         <Button
           variant="name"
           className="card-name"
           aria-pressed={pressed}
-          title={stageWords.shiftOrCtrlChooses}
+          title={stageWords.shiftCtrlSelectSeveral}
           onDoubleClick={() => {
             if (several) store.getState().rename(`variant ${key}`);
           }}
@@ -62,17 +62,17 @@ export const CardHead = memo(function CardHead(props: Props) {
         </Button>
       )}
       {resting && several && name !== "at rest" && (
-        <span className="quiet">{stageWords.resting}</span>
+        <span className="quiet">{stageWords.defaultWord}</span>
       )}
       {lit && several && (
-        <span className="lands" title={stageWords.nextEditLandsHere}>
-          {stageWords.editsLandHere}
+        <span className="lands" title={stageWords.nextEditAppliesHere}>
+          {stageWords.editsApplyHere}
         </span>
       )}
       <Tool
         size="sm"
         className={`card-more${lit && several ? "" : " alone"}`}
-        label={stageWords.moreVariant(name)}
+        label={stageWords.actionsVariant(name)}
         onClick={(e) => onMenu(e, variant)}
       >
         …

@@ -38,12 +38,12 @@ export const variantMenu = ({ workpiece, variant, arranging }: Here): MenuItem[]
   };
   return [
     {
-      label: stageWords.nameThisVariant,
+      label: stageWords.renameVariant,
       disabled: Object.keys(piece.traits).length === 0,
       onPick: () => state.rename(`variant ${key}`),
     },
     {
-      label: stageWords.showAloneLarge,
+      label: stageWords.showOnlyCard,
       onPick: () => {
         state.look(variant);
         state.showOnly(variant);
@@ -60,35 +60,35 @@ export const variantMenu = ({ workpiece, variant, arranging }: Here): MenuItem[]
     {
       label:
         variantKey(piece, against) === key
-          ? stageWords.compareAnotherCardChoose
+          ? stageWords.compareSelectAnotherCard
           : stageWords.compare(variantName(piece, against)),
       disabled: variantKey(piece, against) === key,
       onPick: () => state.openDialog({ kind: "compare", a: against, b: variant }),
     },
-    { label: stageWords.holdThisVariantsLook, onPick: () => arranging.copyVariant(variant) },
+    { label: stageWords.copyLook, onPick: () => arranging.copyVariant(variant) },
     {
       label:
         held?.piece === piece.id
-          ? stageWords.makeLookLike(variantName(piece, held.variant))
-          : stageWords.makeLookLikeHeld,
+          ? stageWords.pasteLook(variantName(piece, held.variant))
+          : stageWords.pasteLook2,
       disabled: held?.piece !== piece.id || variantKey(piece, held.variant) === key,
       onPick: () => arranging.pasteVariant(variant),
     },
     {
-      label: stageWords.resetWholeVariant,
+      label: stageWords.resetVariant,
       disabled: resting,
       onPick: () => arranging.reset(variant),
     },
     "line",
     {
-      label: stageWords.notUsedOnlyThis,
+      label: stageWords.markVariantAsUnused,
       disabled: resting,
       onPick: () => unuse(onlyScope(piece, variant)),
     },
     ...(wider && !resting
       ? [
           {
-            label: stageWords.notUsedWhere(conditionText(piece, suggested)),
+            label: stageWords.markAsUnusedWhere(conditionText(piece, suggested)),
             onPick: () => unuse(suggested),
           },
         ]

@@ -147,7 +147,7 @@ describe("moving layers", () => {
     move.to(at(60, 60));
     move.end();
     expect(bench.workpiece.session.undoLabel).toBeNull();
-    expect(bench.state.hint?.text).toContain("arranges its layers in a row");
+    expect(bench.state.hint?.text).toContain("lays out its layers in a row");
   });
 });
 

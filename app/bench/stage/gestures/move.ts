@@ -89,7 +89,7 @@ export class Move {
     const around = valuesIn(project, piece, variant, parent);
     if (parent.kind !== "box" || around.arrange === "free" || own.floats)
       return { x: own.x, y: own.y };
-    this.edits.note(stageWords.arrangesLayersSoKeeps(parent.name, around.arrange, layer.name));
+    this.edits.note(stageWords.laysOutLayersSo(parent.name, around.arrange, layer.name));
     return null;
   }
 

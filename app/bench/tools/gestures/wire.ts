@@ -37,7 +37,7 @@ export const wireEnds = ({
     })),
     ...screens.flatMap((s) => [
       { label: toolsWords.go(s.name), end: { screen: s.id, over: false } },
-      { label: toolsWords.openOver(s.name), end: { screen: s.id, over: true } },
+      { label: toolsWords.showAsOverlay(s.name), end: { screen: s.id, over: true } },
     ]),
   ];
 };

@@ -2,4 +2,4 @@ import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const clip: EffectTrouble<"clip"> = (_project, piece, { layer }) =>
-  piece.layers[layer]?.kind === "picture" ? null : vocabularyWords.clipTurnsWasRemoved;
+  piece.layers[layer]?.kind === "picture" ? null : vocabularyWords.clipPlaysWasDeleted;

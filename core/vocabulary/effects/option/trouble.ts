@@ -3,8 +3,8 @@ import type { EffectTrouble } from "../../../machine/rules/effect-types";
 import { vocabularyWords } from "../../words";
 
 export const option: EffectTrouble<"option"> = (project, piece, effect) => {
-  if (!piece.layers[effect.layer]) return vocabularyWords.copySetsWasRemoved;
+  if (!piece.layers[effect.layer]) return vocabularyWords.copyChangesWasDeleted;
   return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option])
     ? null
-    : vocabularyWords.copySetsHasNoSuchOption;
+    : vocabularyWords.copyChangesNoLonger2;
 };
