@@ -25,22 +25,22 @@ describe("wiring", () => {
     await desk.go("seat-side-chooser");
     await me.click("tab", "Rules 3");
     await me.click("treeitem", "Starboard");
-    await me.click("button", "New rule on Starboard");
+    await me.click("button", "Add rule on Starboard");
     await me.pick("Trigger", "is double-clicked", rule(4));
-    await me.pick("Effect", "say", rule(4));
+    await me.pick("Effect", "send signal", rule(4));
     await me.pick("Signal", "new signal…", rule(4));
-    await me.find("button", "Remove signal signal");
+    await me.find("button", "Delete signal signal");
     await (await me.find("button", "signal", ".signals")).press("F2");
     await me.press("Control", "a");
     await me.type("undecided");
     await me.press("Enter");
-    await me.find("button", "Remove signal undecided");
+    await me.find("button", "Delete signal undecided");
     await me.saved();
     await desk.go("seat-plan");
     await me.click("tab", "Rules 3");
     await me.click("treeitem", "Side chooser");
-    await me.click("button", "New rule on Side chooser");
-    await me.pick("Trigger", "says undecided", rule(4));
+    await me.click("button", "Add rule on Side chooser");
+    await me.pick("Trigger", "sends undecided", rule(4));
     await me.pick("New value of Side", "Middle", rule(4));
     await me.saved();
     const [x, y] = await middle("starboard");
@@ -68,7 +68,7 @@ describe("wiring", () => {
     await desk.go("bicycle-tick-box");
     await me.click("tab", "Rules 2");
     await me.click("treeitem", "Square");
-    await me.click("button", "New rule on Square");
+    await me.click("button", "Add rule on Square");
     await me.pick("Trigger", "gets the pointer", rule(3));
     await me.pick("New value of Checked", "yes", rule(3));
     await me.click("button", "Add return rule of rule 3", rule(3));
@@ -97,7 +97,7 @@ describe("wiring", () => {
     await me.pick("Rule order", "by trigger");
     expect(await me.page.$$eval(".rule-group", (all) => all.map((h) => h.textContent))).toEqual([
       "Is hovered",
-      "Is focused",
+      "Gets focus",
       "Is pressed",
       "Is clicked",
     ]);
@@ -105,7 +105,7 @@ describe("wiring", () => {
     await me.click("treeitem", "Cross");
     await me.click("checkbox", "For the selection");
     expect(await shown()).toBe(0);
-    expect(await me.text(".rules")).toContain("None of the 4 rules is of that kind.");
+    expect(await me.text(".rules")).toContain("None of the 4 rules match these filters.");
     await me.click("treeitem", "Menu button");
     expect(await shown()).toBe(4);
   });
@@ -113,11 +113,9 @@ describe("wiring", () => {
   it("a removed signal leaves a rule that says why it does nothing, and comes back with undo", async () => {
     await desk.go("seat-side-chooser");
     await me.click("tab", "Rules 4");
-    await me.click("button", "Remove signal port");
+    await me.click("button", "Delete signal port");
     await me.until(async () =>
-      expect(await me.text(".rule.troubled .trouble")).toContain(
-        "the signal it sends was deleted",
-      ),
+      expect(await me.text(".rule.troubled .trouble")).toContain("the signal it sends was deleted"),
     );
     await blur();
     await me.press("Control", "z");
@@ -128,7 +126,7 @@ describe("wiring", () => {
     await desk.go("cabin-climate");
     await me.click("tab", "Rules 1");
     await me.click("treeitem", "Title");
-    for (let i = 0; i < 2; i++) await me.click("button", "New rule on Title");
+    for (let i = 0; i < 2; i++) await me.click("button", "Add rule on Title");
     await me.pick("Trigger", "gets a key press", rule(2));
     await me.press("h");
     await me.until(async () =>
@@ -224,7 +222,7 @@ describe("Try", () => {
     await me.until(async () => expect(await log()).toContain("Click, hover or type"));
     await me.page.mouse.move(x, y);
     await me.page.mouse.move(x + 2, y);
-    expect(await log()).not.toContain("hover");
+    expect(await log()).not.toContain("hover →");
     await me.page.mouse.click(x, y);
     await hears("click → Checked yes");
     await me.pick("Background", "on night");

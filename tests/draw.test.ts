@@ -168,7 +168,7 @@ describe("the Board-now button, drawn from nothing", () => {
       ),
     ).toBe("translate(20 23)");
     expect(
-      await me.page.$eval(`section[aria-label="Variant at rest"] [data-layer="${body}"]`, (g) =>
+      await me.page.$eval(`section[aria-label="Variant default"] [data-layer="${body}"]`, (g) =>
         g.getAttribute("transform"),
       ),
     ).toBe("translate(20 20)");

@@ -80,7 +80,7 @@ describe("in Try", () => {
     );
   });
 
-  it("a deck is dragged: the card follows the hand and comes back when it is let go too early", async () => {
+  it("a deck is dragged: the card follows the hand and comes back when it is released too early", async () => {
     await desk.go("sailing-card-deck");
     const front = () =>
       me.page.$eval('[aria-label="Front in Try"] :checked + *', (e) => e.textContent);
@@ -96,7 +96,7 @@ describe("in Try", () => {
       await me.page.mouse.up();
     };
     await pull(24, true);
-    await me.until(async () => expect(await me.text(".log")).toContain("let go too early"));
+    await me.until(async () => expect(await me.text(".log")).toContain("released too early"));
     expect(await front()).toBe("Gull Isle");
     await sleep(300);
     await pull(150, true);

@@ -100,7 +100,7 @@ describe("by keyboard alone", () => {
     // a rule that takes it there, as rules are made without further ado
     await hand.to("Sheet", "Shift", "Tab");
     await hand.press("ArrowRight");
-    await hand.to("New rule on Box", "Tab");
+    await hand.to("Add rule on Box", "Tab");
     await hand.press("Enter");
     await hand.at("Source");
     await hand.press("F6");

@@ -214,7 +214,7 @@ describe("many cards", () => {
     await me.press("Escape");
     await me.menu("Compound", "Convert to one path");
     await me.until(async () => expect(await names()).toEqual(["Buoy", "Compound"]));
-    await me.click("button", "Cards, 1 left out");
+    await me.click("button", "Cards, 1 hidden");
     await me.click("checkbox", "yes", ".grid-menu");
     await me.until(async () => expect(await cards()).toHaveLength(6));
     await me.press("Escape");

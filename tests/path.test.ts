@@ -45,7 +45,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.find("heading", "Components");
     await me.click("button", "New component");
     await me.find("tree", "Layers");
-    expect(await me.text(".stage-empty")).toContain("empty component");
+    expect(await me.text(".stage-empty")).toContain("This component is empty");
   });
 
   it("2. draws: inserts, moves, resizes, nudges, renames, restacks, removes, undoes, redoes", async () => {
@@ -265,7 +265,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.press("Control", "a");
     await me.type("60*1000");
     await me.press("Enter");
-    await me.click("button", "in all variants", rule(3));
+    await me.click("button", "in every variant", rule(3));
     await me.click("checkbox", "on", ".while-menu.show");
     await me.press("Escape");
     await me.pick("Effect", "Alerts", rule(3));
@@ -281,7 +281,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     // it has been running all along, also while the rules were half written
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
     await me.press("r");
-    await me.until(async () => expect(await me.text(".log")).toContain("Use it as people will"));
+    await me.until(async () => expect(await me.text(".log")).toContain("Click, hover or type"));
     const rest = await me.layer(".try-host", knob);
     const trackBox = await me.layer(".try-host", track);
     if (!rest || !trackBox) throw new Error("nothing to try");
@@ -337,7 +337,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     );
     await me.page.click(".stage-room", { offset: { x: 8, y: 380 } });
     await me.press("r");
-    await me.until(async () => expect(await me.text(".log")).toContain("Use it as people will"));
+    await me.until(async () => expect(await me.text(".log")).toContain("Click, hover or type"));
   });
 
   it("6. makes screens, places copies with their own start and text, links them and plays", async () => {
@@ -401,7 +401,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("link", "Open Screen");
     await me.click("treeitem", "Next");
     await me.click("tab", "Rules");
-    await me.click("button", "New rule on Next");
+    await me.click("button", "Add rule on Next");
     expect(
       await me.page.$eval(".rule [aria-label=Effect]", (e) => (e as HTMLInputElement).value),
     ).toBe("go to");

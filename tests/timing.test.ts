@@ -58,7 +58,7 @@ describe("the Timing drawer", () => {
     );
     await me.until(async () =>
       expect(await me.page.$eval(".spring-part p", (p) => p.textContent)).toMatch(
-        /goes 37(\.\d)? % past the mark/,
+        /Overshoots by 37(\.\d)? %/,
       ),
     );
     // and what runs in Try swings past its width now
@@ -235,7 +235,7 @@ describe("the Timing drawer", () => {
 
   it("the handles of a Bézier are dragged", async () => {
     await desk.timing("fare-panel", "other");
-    await me.pick("Easing", "Bézier", ".curve-panel");
+    await me.pick("Easing", "Cubic Bézier", ".curve-panel");
     await (
       await me.find("slider", "Handle at the start")
     ).evaluate((e) => e.scrollIntoView({ block: "center" }));
@@ -260,7 +260,7 @@ describe("the Timing drawer", () => {
     await me.click("button", "Copy timing to…");
     const boxes = await me.page.$$(".give-rule input");
     for (const box of boxes) await box.click();
-    await me.click("button", `Give to ${boxes.length} rules`);
+    await me.click("button", `Copy to ${boxes.length} rules`);
     const [hover, send] = [
       await motionOf("send-ticket-button", "hover"),
       await motionOf("send-ticket-button", "send"),

@@ -83,7 +83,7 @@ describe("drawing by hand", () => {
 
   it("several are chosen by a frame round them, lined up, grouped and ungrouped", async () => {
     await go("route-bell");
-    const scene = await me.box('section[aria-label="Variant at rest"] .scene');
+    const scene = await me.box('section[aria-label="Variant default"] .scene');
     await me.page.mouse.move(scene.x - 8, scene.y - 8);
     await me.choose("Bell", "Dot");
     await me.click("button", "Align left");
@@ -256,13 +256,13 @@ describe("variants", () => {
     await me.find("button", "Ready to close");
     await pick("Ready to close", "Pin to top");
     expect(await me.text(".pins")).toContain("Ready to close");
-    await pick("Ready to close", "Compare with “at rest” …");
+    await pick("Ready to close", "Compare with “default”…");
     expect(await me.text(".compare-list")).toContain("Cross: rotation from -90 to 0");
     await me.click("radio", "Alternate");
     await me.press("Escape");
     await me.until(async () => expect(await me.page.$(".compare")).toBeNull());
     await pick("pressed", "Mark this variant as unused");
-    expect(await me.text(".stage-room")).toContain("pressed: not used");
+    expect(await me.text(".stage-room")).toContain("pressed: unused");
     await me.click("button", "Use again");
     await pick("focused", "Show only this card");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(1));
@@ -284,7 +284,7 @@ describe("variants", () => {
     await me.click("radio", "all 4 variants");
     await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await me.press("ArrowRight");
-    expect(await me.text(".scope-hint")).toContain("this card still shows its own x");
+    expect(await me.text(".scope-hint")).toContain("this card keeps its own x");
     await me.click("button", "Clear its own value");
     await me.until(async () => expect((await me.cell("x", "on"))?.from).toContain("all"));
   });

@@ -80,7 +80,7 @@ describe("wiring parts from their looks", () => {
     await me.page.keyboard.up("Control");
     await act(() => me.click("tab", "Rules"));
     await act(() => me.click("button", "Ready-made behaviour…"));
-    await act(() => make("Pick one: Deck"));
+    await act(() => make("One layer per value: Deck"));
     expect(actions).toBeLessThanOrEqual(12);
     for (const [tab, deck] of [
       ["sun-tab", "Sun"],
@@ -104,7 +104,7 @@ describe("wiring parts from their looks", () => {
     await act(() => me.click("button", "Ready-made behaviour…"));
     await act(() => make("Contact"));
     await act(() => me.click("button", "Ready-made behaviour…"));
-    await act(() => make("Step through Wiggle for ever"));
+    await act(() => make("Advance Wiggle automatically, in a loop"));
     // it begins when the pointer comes, not by itself; the other steps come quickly
     await act(() => me.pick("Trigger", "When … gets the pointer", rule(2)));
     await act(() => me.click("button", "Rule 3"));
@@ -203,7 +203,7 @@ describe("checks and rehearsals on the bench", () => {
     await me.press("Control", "z");
     await me.press("Control", "z");
     await me.press("Control", "z");
-    await me.until(async () => expect(await me.text(".checks")).toContain("Nothing found"));
+    await me.until(async () => expect(await me.text(".checks")).toContain("No findings"));
   });
 
   it("the map is live: it lights where the running copy is, shows a variant at a click and opens the rule of a way", async () => {
@@ -249,7 +249,7 @@ describe("checks and rehearsals on the bench", () => {
       await sleep(300);
       expect(await me.text(results)).not.toContain("6 to run");
     });
-    await me.until(async () => expect(await me.text(results)).toMatch(/All \d+ pass\./));
+    await me.until(async () => expect(await me.text(results)).toMatch(/All \d+ passed\./));
     expect(
       await me.page.$$eval(".rehearsal-results .result.passed", (all) => all.length),
     ).toBeGreaterThan(12);

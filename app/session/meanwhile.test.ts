@@ -103,7 +103,9 @@ describe("what was made offline", () => {
     expect(pane.session.aside).toMatchObject([
       { change: { label: "Mine" }, why: { kind: "conflict", clashes: [{ label: "Theirs" }] } },
     ]);
-    expect(pane.words).toEqual(["“Mine” was set aside: someone else changed the same place meanwhile."]);
+    expect(pane.words).toEqual([
+      "“Mine” was set aside: someone else changed the same place meanwhile.",
+    ]);
     expect(pane.store.aside.size).toBe(1);
   });
 

@@ -134,7 +134,9 @@ export const changeRows = (project: Project, change: Change): ChangeRow[] =>
     if (JSON.stringify(now) === JSON.stringify(then)) return [];
     const place = placeWords(project, op.path);
     if (op.op === "remove")
-      return [{ path: op.path, place, now: wordsAt(project, op.path, now), then: editWords.deleted }];
+      return [
+        { path: op.path, place, now: wordsAt(project, op.path, now), then: editWords.deleted },
+      ];
     const words = wordsAt(project, op.path, then);
     const before = wordsAt(project, op.path, now);
     return [

@@ -124,9 +124,7 @@ describe("a large piece", () => {
     const me = await Person.open(given.browser, given.projects.address(id));
     await me.click("button", "Actions for Wide sea");
     await me.click("button", "Delete");
-    await me.until(async () =>
-      expect(await me.text(".notices")).toContain("Deleted Wide sea."),
-    );
+    await me.until(async () => expect(await me.text(".notices")).toContain("Deleted Wide sea."));
     await me.saved();
     expect((await given.projects.kept(id))?.pieces.large).toBeUndefined();
     await me.click("button", "Undo", ".notice");

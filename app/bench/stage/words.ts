@@ -50,7 +50,7 @@ export const stageWords = {
   referenceImage: "Reference image",
   removeReferenceImage: "Remove reference image",
   remove: "Remove",
-  chooseReferenceImage: "Choose a reference image",
+  chooseReferenceImage: "Choose file… (reference image)",
   chooseFileImageBehind: "Choose file…",
   pictureUnderCardsMeasure:
     "An image behind the cards to measure (M) or trace. It is not part of the piece.",

@@ -181,8 +181,8 @@ export const cssKeyframes = (
   const { blocks, left, error } = writer;
   const notes = [
     title,
-    error > 0 ? `Curves written as linear() are within ${num(error * 100)} % of the way.` : "",
-    left.length ? `Not in CSS: ${left.join(", ")}.` : "",
+    error > 0 ? `Curves written as linear() are accurate to ${num(error * 100)} %.` : "",
+    left.length ? `Not supported in CSS: ${left.join(", ")}.` : "",
   ].filter(Boolean);
   return `/* ${notes.join("\n   ").replaceAll("*/", "* /")} */\n${blocks.join("\n\n")}\n`;
 };

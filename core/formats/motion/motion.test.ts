@@ -117,7 +117,7 @@ describe("a change as CSS keyframes", () => {
     expect(css).toContain(
       "0% { rotate: 0deg; animation-timing-function: linear; }\n  25% { rotate: -12deg; animation-timing-function: ease-out; }\n  100% { rotate: 0deg; }",
     );
-    expect(css).toMatch(/within 0\.\d+ % of the way/);
+    expect(css).toMatch(/accurate to 0\.\d+ %/);
   });
 
   it("layers of one name are told apart, a cut says nothing, what CSS has no word for is listed", () => {
@@ -136,7 +136,7 @@ describe("a change as CSS keyframes", () => {
         inset([{ x: 0, y: 2, blur: 4, spread: 0, colour: "#000000" }] as never),
         tween(100),
       ),
-    ).toContain("Not in CSS: card: shadow.");
+    ).toContain("Not supported in CSS: card: shadow.");
   });
 
   it("what comes from a pose moves there, in the time of its appearing", () => {
