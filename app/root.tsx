@@ -81,7 +81,7 @@ const explain = (error: unknown): { title: string; text: string } => {
   }
   return {
     title: appWords.somethingWentWrongNubble,
-    text: appWords.nubbleRanIntoFault,
+    text: appWords.nubbleHitErrorSaved,
   };
 };
 

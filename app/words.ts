@@ -6,7 +6,7 @@ export const appWords = {
   pageCouldNotBe: "This page could not be displayed.",
   somethingWentWrong: "Something went wrong",
   somethingWentWrongNubble: "Something went wrong in Nubble",
-  nubbleRanIntoFault:
+  nubbleHitErrorSaved:
     "Nubble hit an error. Saved work is safe; unsaved changes are kept in this browser and will be saved when you reload the page.",
   allProjects: "All projects",
   tryAgain: "Try again",

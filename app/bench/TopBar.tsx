@@ -50,7 +50,7 @@ export const TopBar = memo(function TopBar() {
         <PieceName key="piece" />,
       ]}
     >
-      <Tool title={benchWords.shortcutsKey} onClick={() => openDialog({ kind: "keys" })}>
+      <Tool title={benchWords.keyboardShortcuts2} onClick={() => openDialog({ kind: "keys" })}>
         {benchWords.shortcuts}
       </Tool>
       <LinkButton size="sm" to={`${home}/play${kind === "screen" ? `/${id}` : ""}`}>

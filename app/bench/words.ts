@@ -60,7 +60,7 @@ export const benchWords = {
   // TopBar.tsx
   pieceName: "Piece name",
   shortcuts: "Shortcuts",
-  shortcutsKey: "Keyboard shortcuts (?)",
+  keyboardShortcuts2: "Keyboard shortcuts (?)",
   play: "Play",
 
   // useKeys.ts

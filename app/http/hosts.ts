@@ -52,7 +52,7 @@ export const guardOrigin = (hosts: ReadonlySet<string>): RequestHandler => {
   const known = new Set([...hosts].map(spelled));
   return (req, res, next) => {
     if (!known.has(spelled(req.headers.host ?? ""))) {
-      res.status(421).type("text/plain").send(httpWords.nubbleNotReachedUnder);
+      res.status(421).type("text/plain").send(httpWords.nubbleDoesNotAnswer);
       return;
     }
     const allowed = isChange(req.method)

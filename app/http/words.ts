@@ -1,7 +1,7 @@
 /** What people read in http. */
 export const httpWords = {
   // hosts.ts
-  nubbleNotReachedUnder:
+  nubbleDoesNotAnswer:
     "Nubble does not answer under this name. To allow it, start with --allow-host.",
   pagesOtherSitesCannot: "Pages of other sites cannot use Nubble.",
   thisAddressCannotBe: "This address cannot be read.",

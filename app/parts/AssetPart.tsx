@@ -174,7 +174,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
         accept={pictureTypes.join(",")}
         onFiles={([file]) => void take(file)}
       >
-        {busy ? partsWords.uploading : partsWords.chooseFileNoImages}
+        {busy ? partsWords.uploading : partsWords.chooseFileInAssetPart}
       </FileButton>
       {trouble !== null && (
         <p className="refusal" role="alert">
@@ -182,7 +182,7 @@ const Pictures = ({ chosen, onPick }: { chosen: Id; onPick: (id: Id) => void }) 
         </p>
       )}
       {pictures.length === 0 && trouble === null && (
-        <p className="note">{partsWords.noPicturesThisProject}</p>
+        <p className="note">{partsWords.noImagesProjectYet}</p>
       )}
       <div className="picture-grid" role="listbox" aria-label={partsWords.images}>
         {pictures.map((p) => (

@@ -47,8 +47,8 @@ export const partsWords = {
   loadingIcons: "Loading icons…",
   chooseFile: "Choose a file",
   uploading: "Uploading…",
-  chooseFileNoImages: "Choose a file…",
-  noPicturesThisProject:
+  chooseFileInAssetPart: "Choose a file…",
+  noImagesProjectYet:
     "No images in this project yet. Choose a file, or drop or paste one on a card.",
   images: "Images",
 

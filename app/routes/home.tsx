@@ -146,7 +146,7 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
                   </span>
                   <span className="tile-name">{p.name}</span>
                   <span className="quiet small-text">
-                    {routesWords.editedThereNoPage(
+                    {routesWords.edited(
                       number(p.components, "component"),
                       number(p.screens, "screen"),
                       when(p.changedAt),

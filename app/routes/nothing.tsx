@@ -2,7 +2,7 @@ import { data } from "react-router";
 import { routesWords } from "./words";
 
 export const loader = () => {
-  throw data(routesWords.thereNoPageAt, { status: 404 });
+  throw data(routesWords.thereNoPageAddress, { status: 404 });
 };
 
 export default function Nothing() {

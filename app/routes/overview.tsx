@@ -149,12 +149,12 @@ const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => 
 const sections = [
   {
     kind: "component",
-    title: routesWords.componentsNoComponentsYet,
-    empty: routesWords.nothingHereYetComponent,
+    title: routesWords.components,
+    empty: routesWords.noComponentsYetComponent,
   },
   {
     kind: "screen",
-    title: routesWords.screensNoScreensYet,
+    title: routesWords.screens,
     empty: routesWords.noScreensYetScreen,
   },
 ] as const;

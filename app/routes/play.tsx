@@ -54,12 +54,12 @@ const Theatre = ({ env, project, first }: { env: LayoutEnv; project: Project; fi
   }, []);
   return (
     <div className="play">
-      <nav className="play-list" aria-label={routesWords.screensNoScreensYet}>
+      <nav className="play-list" aria-label={routesWords.screens}>
         <Link to={`/projects/${session.id}/pieces/${screen}`} className="brand">
           {routesWords.backTo(project.pieces[screen]?.name)}
         </Link>
         <h1 className="caption" tabIndex={-1}>
-          {routesWords.screensNoScreensYet}
+          {routesWords.screens}
         </h1>
         <ListGroup as="ul" variant="flush">
           {piecesOf(project, "screen").map((s) => (

@@ -51,11 +51,11 @@ export const routesWords = {
   cancel: "Cancel",
   noProjectsYetCreate: "No projects yet. Create one to draw your first component.",
   empty: "Empty",
-  editedThereNoPage: (number: string, number2: string, when: string) =>
+  edited: (number: string, number2: string, when: string) =>
     `${number}, ${number2} · edited ${when}`,
 
   // nothing.tsx
-  thereNoPageAt:
+  thereNoPageAddress:
     "There is no page at this address. Check the address; the page may also have been deleted.",
 
   // overview.tsx
@@ -71,10 +71,10 @@ export const routesWords = {
     `Duplicated ${of} with its ${rules === 1 ? "rule" : `${rules} rules`}.`,
   duplicated: (of: string) => `Duplicated ${of}.`,
   removeRules: "Remove the rules",
-  componentsNoComponentsYet: "Components",
-  nothingHereYetComponent:
+  components: "Components",
+  noComponentsYetComponent:
     "No components yet. A component is a part you use in many places: a switch, a tab, a card.",
-  screensNoScreensYet: "Screens",
+  screens: "Screens",
   noScreensYetScreen:
     "No screens yet. A screen holds copies of components and links to other screens.",
   projectName: "Project name",

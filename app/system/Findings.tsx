@@ -15,7 +15,7 @@ export const Findings = () => {
     .slice(0, 8);
   const { unused, equal } = tokenFindings(project);
   if (repeated.length + unused.length + equal.length === 0)
-    return <p className="quiet small-text">{systemWords.nothingTidyNoValue}</p>;
+    return <p className="quiet small-text">{systemWords.noSuggestionsNoRepeated}</p>;
   return (
     <ul className="findings">
       {repeated.map((r) => {

@@ -44,7 +44,7 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
           {systemWords.newOne(w.one)}
         </Button>
       </div>
-      {own.length === 0 && <p className="quiet small-text">{systemWords.noneYetNoSuggestions}</p>}
+      {own.length === 0 && <p className="quiet small-text">{systemWords.noneYet}</p>}
       {groups.map((group) => {
         const list = own.filter((t) => t.group === group);
         return (

@@ -114,7 +114,7 @@ const Row = ({
                       {systemWords.rule(ruleText(project, p, r))}
                       {own && systemWords.effect(effectText(project, p, own), motionText(u.motion))}
                       {u.effect === "back" &&
-                        systemWords.effect(systemWords.returnWord, motionText(u.motion))}
+                        systemWords.effect(systemWords.return, motionText(u.motion))}
                     </li>
                   )
                 );

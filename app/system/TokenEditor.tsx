@@ -108,7 +108,7 @@ export const TokenEditor = ({
   };
   const others = inOrder(tokens).filter((t) => t.type === token.type && !leadsBack(t.id));
   const part = (): ReactNode => {
-    if (value === undefined) return <p className="refusal">{systemWords.whatTakesValueFrom}</p>;
+    if (value === undefined) return <p className="refusal">{systemWords.tokenOneFollowsWas}</p>;
     switch (token.type) {
       case "colour":
         return <ColourPart colour={value as string} onPick={onChange} />;

@@ -13,7 +13,7 @@ export const systemWords = {
   in: (uses: number) => `${uses} ${uses === 1 ? "motion" : "motions"} in`,
   rule: (rule: string) => `: ${rule}`,
   effect: (effect: string, motion: string) => `; effect ${effect}: ${motion}`,
-  returnWord: "return",
+  return: "return",
   noMotionProjectYet: "No motion in this project yet.",
   of: "of",
   motions: "Motions of",
@@ -34,7 +34,7 @@ export const systemWords = {
 
   // TokenEditor.tsx
   family: "family",
-  whatTakesValueFrom: "The token this one follows was deleted. Choose another, or enter a value.",
+  tokenOneFollowsWas: "The token this one follows was deleted. Choose another, or enter a value.",
   durationMilliseconds: "Duration in milliseconds",
   value: "Value",
   alias2: "alias of",
@@ -70,8 +70,8 @@ export const systemWords = {
   whereUsed: "Where it is used",
   moreUses: (uses: number) => `and ${uses} more`,
   newOne: (one: string) => `New ${one}`,
-  noneYetNoSuggestions: "None yet.",
-  nothingTidyNoValue:
+  noneYet: "None yet.",
+  noSuggestionsNoRepeated:
     "No suggestions: no repeated values, unused tokens or duplicate tokens found.",
   usedPlaces: (places: number) => `is used in ${places} places`,
   createToken: "Create token",

@@ -134,7 +134,7 @@ export const variantName = (piece: Varying, variant: Variant): string => {
   });
   if (words.length) return words.join(", ");
   return variantKey(piece, variant) === variantKey(piece, restingVariant(piece))
-    ? looksWords.defaultWord
+    ? looksWords.default
     : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
 

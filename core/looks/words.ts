@@ -2,7 +2,7 @@
 export const looksWords = {
   // variants.ts
   onlyVariant: "only variant",
-  defaultWord: "default",
+  default: "default",
   deletedTrait: "a deleted trait",
   deletedValue: "a deleted value",
 

@@ -61,7 +61,7 @@ const parseShadows = (text: string): Parsed => {
       .map((n) => (/^-?[\d.]+(px)?$/.test(n) ? Number.parseFloat(n) : NaN));
     const colour = numbers.some(Number.isNaN) ? null : parseColour(colourText ?? "#00000040");
     if (colour === null || numbers.length < 2 || numbers.length > 4)
-      return bad(propertiesWords.shadowsAreWritten0);
+      return bad(propertiesWords.enterShadowSuchAs);
     const [x = 0, y = 0, blur = 0, spread = 0] = numbers;
     shadows.push({ x, y, blur, spread, colour, ...(inner ? { inner } : {}) });
   }
@@ -80,7 +80,7 @@ const parseColourText = (text: string, wanted: string): Parsed => {
 const parseFill: Parser<"fill"> = (text) => {
   const gradient = parseGradient(text);
   if (gradient) return good(gradient);
-  return parseColourText(text, propertiesWords.colourSuch1f6f5cNone);
+  return parseColourText(text, propertiesWords.enterColourSuchAs2);
 };
 
 const parseNumberText: Parser<"number"> = (text, current, type) => {
@@ -124,7 +124,7 @@ const parseAway: Parser<"away"> = (text, _current, { words }) => {
   const word = text.trim().toLowerCase();
   const known = words.find((w) => word !== "" && w.startsWith(word));
   const value = known ?? parsePose(word);
-  return value === null ? bad(propertiesWords.poseIsWritten) : good(value);
+  return value === null ? bad(propertiesWords.enterPresetSuchAs) : good(value);
 };
 
 const asItIs = (text: string): Parsed => good(text);

@@ -9,15 +9,15 @@ export const propertiesWords = {
   // entry.ts
   enterOneNumberTwo: "Enter one number, or two: horizontal and vertical",
   enterOneFourNumbers: "Enter one to four numbers, such as 8 or 8 16",
-  shadowsAreWritten0:
+  enterShadowSuchAs:
     "Enter a shadow such as 0 2 6 #00000040: x, y, blur, spread, colour; add inset for an inner shadow",
-  colourSuch1f6f5cNone:
+  enterColourSuchAs2:
     "Enter a colour such as #1f6f5c, a gradient such as linear-gradient(90deg, #1f6f5c, #e3b341), or none",
   enterNumberCalculationSuch: "Enter a number or a calculation such as +16, *1.5 or 50%",
   enterYesNo: "Enter yes or no",
   useOne: (of: string) => `Use one of: ${of}`,
   enterColourSuchAs: "Enter a colour such as #1f6f5c or hsl(160 56% 28%), or none",
-  poseIsWritten:
+  enterPresetSuchAs:
     "Enter a preset such as fade, pops up or from below, or parts such as y 24, scale 0.8, opacity 0",
   notValidValue: "Not a valid value",
 

@@ -40,7 +40,7 @@ const paste = ({ arranging, edits }: Hands, inPlace: boolean): void =>
     (text) => {
       if (!arranging.paste(text, inPlace)) edits.note(commandsWords.nothingPasteCopySome);
     },
-    () => edits.note(commandsWords.browserDoesNotLet),
+    () => edits.note(commandsWords.browserBlockedAccessClipboard),
   );
 
 const clipboardItems = (here: Here): MenuItem[] => {

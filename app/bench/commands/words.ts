@@ -79,7 +79,8 @@ export const commandsWords = {
 
   // layerMenu.ts
   nothingPasteCopySome: "Nothing to paste: copy some layers first.",
-  browserDoesNotLet: "The browser blocked access to the clipboard. Press Ctrl+V instead.",
+  browserBlockedAccessClipboard:
+    "The browser blocked access to the clipboard. Press Ctrl+V instead.",
   cut: "Cut",
   ctrlX: "Ctrl+X",
   copy: "Copy",

@@ -175,7 +175,7 @@ const Differences = ({ a, b }: PairProps) => {
             <Button
               variant="link"
               size="sm"
-              title={dialogsWords.showSheetBothVariants}
+              title={dialogsWords.showSheet}
               onClick={() => {
                 look(b);
                 choose([d.layer.id]);

@@ -102,8 +102,8 @@ export const Pairs = ({ tracks, drawings, fixed, onFixed, onOrder }: Props) => {
   return (
     <section aria-labelledby="gather-pairs">
       <div className="gather-head">
-        <h3 id="gather-pairs">{dialogsWords.matchingLayersEachRow}</h3>
-        <span className="note">{dialogsWords.lineOneLayerComponent}</span>
+        <h3 id="gather-pairs">{dialogsWords.matchingLayers2}</h3>
+        <span className="note">{dialogsWords.eachRowBecomesOne}</span>
       </div>
       <div className="gather-room tall">
         <div

@@ -75,7 +75,7 @@ const Preview = ({ piece, making }: { piece: Piece; making: Making }) => {
       ))}
       {layers.size > 0 && <li>{dialogsWords.looksOneLayerLooks(layers.size)}</li>}
       {making.changed.map((r) => (
-        <li key={r.id}>{dialogsWords.changedNoReadyMade(ruleText(project, after, r))}</li>
+        <li key={r.id}>{dialogsWords.changesRule(ruleText(project, after, r))}</li>
       ))}
       {making.rules.map((r) => (
         <li key={r.id}>{ruleText(project, after, r)}</li>
@@ -149,7 +149,7 @@ export const ReadyMade = () => {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body className="ready-made-body">
-        {!maker && <p className="note plain">{dialogsWords.nothingReadyMade}</p>}
+        {!maker && <p className="note plain">{dialogsWords.noReadyMadeBehaviour}</p>}
         {maker && (
           <>
             <ListGroup className="ready-made-list" aria-label={dialogsWords.behaviours}>

@@ -6,7 +6,7 @@ export const dialogsWords = {
   sideBySide: "Side by side",
   dividerPosition: "Divider position",
   noDifference: "No difference",
-  showSheetBothVariants: "Show in sheet",
+  showSheet: "Show in sheet",
   bothVariantsLookSame:
     "Both variants look the same. If that is intended, mark one of them as unused.",
   compareTwoVariants: "Compare two variants",
@@ -26,8 +26,8 @@ export const dialogsWords = {
   allLayersMatched: "All layers matched",
   matchReview: "1 match to review",
   matchesReview: (count: number) => `${count} matches to review`,
-  matchingLayersEachRow: "Matching layers",
-  lineOneLayerComponent:
+  matchingLayers2: "Matching layers",
+  eachRowBecomesOne:
     "Each row becomes one layer. Correct wrong matches with the menus; drag rows to change the stacking order.",
   matchedLayers: "Matched layers",
   layer: "Layer",
@@ -75,8 +75,8 @@ export const dialogsWords = {
   whatIsAdded: "What is added",
   newTrait: (name: string, values: string) => `New trait ${name}: ${values}`,
   looksOneLayerLooks: (n: number) => (n === 1 ? "Looks of one layer" : `Looks of ${n} layers`),
-  changedNoReadyMade: (rule: string) => `Changed: ${rule}`,
-  nothingReadyMade:
+  changesRule: (rule: string) => `Changed: ${rule}`,
+  noReadyMadeBehaviour:
     "No ready-made behaviour for this selection. Select one layer per value of a trait, or add a trait.",
   add: "Add",
 

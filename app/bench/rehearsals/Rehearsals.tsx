@@ -163,7 +163,7 @@ const Steps = ({
           disabled={steps.length === 0}
           onClick={() => show({ steps, rehearsal: rehearsal.id })}
         >
-          {rehearsalsWords.playTryRehearsalSequence}
+          {rehearsalsWords.playTry}
         </Button>
       </div>
     </div>
@@ -192,7 +192,7 @@ export const Rehearsals = ({ env }: { env: LayoutEnv }) => {
     <div className="rehearsals">
       <div className="rehearsal-list">
         {list.length === 0 && (
-          <p className="note padded">{rehearsalsWords.rehearsalWhatSomeoneDoes}</p>
+          <p className="note padded">{rehearsalsWords.rehearsalSequenceActionsResult}</p>
         )}
         <ul>
           {list.map((r) => {

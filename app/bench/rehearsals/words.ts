@@ -57,8 +57,8 @@ export const rehearsalsWords = {
   noStepsYetRecord: "No steps yet. Record them in Try, or add them here.",
   runNowWithoutWaiting: "Run now, without waiting in real time",
   run: "Run",
-  playTryRehearsalSequence: "Play in Try",
-  rehearsalWhatSomeoneDoes:
+  playTry: "Play in Try",
+  rehearsalSequenceActionsResult:
     "A rehearsal is a sequence of actions and the result you expect: “press, move off, release: it stays off”. Record one in Try; it runs again after every edit.",
   rehearsalName: "Rehearsal name",
   doubleClickOrF2: "Double-click or F2 to rename",

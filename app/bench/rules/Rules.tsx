@@ -107,7 +107,7 @@ const RuleAdd = ({ onMade }: { onMade: (id: Id) => void }) => {
   return (
     <div className="rule-add">
       <Button variant="outline-primary" size="sm" onClick={() => add(layer?.id ?? null)}>
-        {rulesWords.addRuleBehaviourAs(layer?.name)}
+        {rulesWords.addRule(layer?.name)}
       </Button>
       <Button variant="outline-primary" size="sm" onClick={() => openDialog({ kind: "readymade" })}>
         {rulesWords.readyMade}

@@ -152,7 +152,7 @@ export const rulesWords = {
   ruleOrder: "Rule order",
   noRulesYetRule: (needsTrait: boolean) =>
     `No rules yet. A rule describes what happens and when: “When the whole piece is clicked → Alerts becomes the opposite value, tween 200 ms”. ${needsTrait ? "Add a trait first, so that rules have something to change." : ""}`,
-  addRuleBehaviourAs: (layer: string | undefined) => `Add rule${layer ? ` on ${layer}` : ""}`,
+  addRule: (layer: string | undefined) => `Add rule${layer ? ` on ${layer}` : ""}`,
   behaviourStateChartXml:
     "The behaviour as State Chart XML, a W3C standard; docs/scxml.md says how",
   exportAsScxml: "Export as SCXML",

@@ -153,7 +153,7 @@ const Head = ({ hand, variants, columns, width, title }: HeadProps) => {
               {name}
             </button>
             {key === resting && variants.length > 1 && name !== "at rest" && (
-              <span className="quiet"> {sheetWords.defaultWord}</span>
+              <span className="quiet"> {sheetWords.default}</span>
             )}
           </div>
         );

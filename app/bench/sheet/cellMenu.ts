@@ -48,7 +48,7 @@ export const cellMenu = (here: Here): MenuItem[] => {
   const paste = () =>
     void navigator.clipboard?.readText().then(
       (text) => hand.paste(text),
-      () => workpiece.state.setProblem(sheetWords.browserDoesNotLet),
+      () => workpiece.state.setProblem(sheetWords.browserBlockedAccessClipboard),
     );
   return [
     cell.origin.own && cell.origin.from === BASE && !cell.origin.styled

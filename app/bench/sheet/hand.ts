@@ -352,7 +352,7 @@ export class SheetHand extends Watched {
     if (list.length) this.edits.clearAll(list);
     else
       this.state.setProblem(
-        said.length ? sheetWords.theseAreForAll : sheetWords.nothingClearTheseValues,
+        said.length ? sheetWords.theseValuesAreSet : sheetWords.nothingClearTheseValues,
       );
   }
 

@@ -1,8 +1,8 @@
 /** What people read in sheet. */
 export const sheetWords = {
   popOut: "Pop out of",
-  chooseLayerNoVariant: "Choose a layer",
-  noVariantShowsBoth:
+  chooseLayer: "Choose a layer",
+  noVariantStageShows:
     "No variant on the stage shows both layers, so the distance between them is unknown.",
   poseParts: {
     x: "x",
@@ -34,10 +34,10 @@ export const sheetWords = {
   // CellPanel.tsx
   tokens: "Tokens",
   noneInCellPanel: "None",
-  doneTheseValuesAre: "Done",
+  done: "Done",
 
   // hand.ts
-  theseAreForAll:
+  theseValuesAreSet:
     "These values are set for all variants, so Delete keeps them. Use the cell's menu to reset them to the default.",
   resetDefaultAllVariants: "Reset to default for all variants",
   nothingClearTheseValues: "Nothing to clear: these values are inherited.",
@@ -71,7 +71,8 @@ export const sheetWords = {
   setAllVariants: "Set for all variants",
   setOnlyHere: "Set only here",
   setWhere: (condition: string) => `Set where ${condition}`,
-  browserDoesNotLet: "The browser blocked access to the clipboard. Press Ctrl+V instead.",
+  browserBlockedAccessClipboard:
+    "The browser blocked access to the clipboard. Press Ctrl+V instead.",
   clearUseInheritedValue: "Clear, use inherited value",
   copy: "Copy",
   ctrlC: "Ctrl+C",
@@ -96,7 +97,7 @@ export const sheetWords = {
   addOption: "Add option",
 
   // Grid.tsx
-  defaultWord: "default",
+  default: "default",
 
   // Sheet.tsx
   noValueNamed: (layer: string, text: string) => `No value of ${layer} is named “${text}”.`,

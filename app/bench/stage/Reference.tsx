@@ -158,15 +158,15 @@ const ReferencePart = () => {
           />
         ) : (
           <FileButton
-            label={stageWords.chooseReferenceImage}
+            label={stageWords.chooseFileReferenceImage}
             accept={pictureTypes.join(",")}
             onFiles={([file]) => file && void take(file).then(setTrouble)}
           >
-            {stageWords.chooseFileImageBehind}
+            {stageWords.chooseFile}
           </FileButton>
         )}
       </div>
-      {!reference && <Form.Text as="p">{stageWords.pictureUnderCardsMeasure}</Form.Text>}
+      {!reference && <Form.Text as="p">{stageWords.imageBehindCardsMeasure2}</Form.Text>}
       {trouble !== null && (
         <p className="refusal" role="alert">
           {trouble}

@@ -22,7 +22,7 @@ export const stageWords = {
   pinned: "Pinned",
   variantName2: "Variant name",
   shiftCtrlSelectSeveral: "Shift or Ctrl to select several cards",
-  defaultWord: "default",
+  default: "default",
   nextEditAppliesHere: "The next edit applies here",
   editsApplyHere: "Edits apply here",
 
@@ -50,9 +50,9 @@ export const stageWords = {
   referenceImage: "Reference image",
   removeReferenceImage: "Remove reference image",
   remove: "Remove",
-  chooseReferenceImage: "Choose file… (reference image)",
-  chooseFileImageBehind: "Choose file…",
-  pictureUnderCardsMeasure:
+  chooseFileReferenceImage: "Choose file… (reference image)",
+  chooseFile: "Choose file…",
+  imageBehindCardsMeasure2:
     "An image behind the cards to measure (M) or trace. It is not part of the piece.",
   imageBehindCardsMeasure: "An image behind the cards to measure or trace",
 

@@ -22,7 +22,7 @@ const grounds = [
   { value: "#ffffff", words: timingWords.white },
   { value: "#f5f1e8", words: timingWords.paper },
   { value: "#16211f", words: timingWords.night },
-  { value: "", words: timingWords.noneExportFailedFont },
+  { value: "", words: timingWords.none },
 ] as const;
 /** A change that goes on for ever is filmed for so long, ms. */
 const LONGEST = 12_000;
@@ -68,7 +68,7 @@ const useFilming = ({ timed, kind, name, onClose }: Props, manner: Manner) => {
       onClose();
     } catch {
       setDone(null);
-      setTrouble(timingWords.couldNotBeFilmed);
+      setTrouble(timingWords.exportFailedFontImage);
     }
   };
   const stop = () => {

@@ -197,7 +197,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
                 size="sm"
                 icon={unfolded ? "down" : "right"}
                 iconSize={11}
-                label={timingWords.propertiesChangesScreenBoth(name)}
+                label={timingWords.properties(name)}
                 className="fold"
                 aria-expanded={unfolded}
                 onClick={(e) => {
@@ -217,7 +217,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
         })}
         {moving.length === 0 && (
           <p className="note padded">
-            {timed.away ? timingWords.anotherScreenComesEach : timingWords.noLayerPieceItself}
+            {timed.away ? timingWords.changesScreenBothScreens : timingWords.noLayersChangeHere}
           </p>
         )}
         <NewLane

@@ -164,7 +164,7 @@ export const Timing = ({ env }: { env: LayoutEnv }) => {
   const lanes = picked.filter((p): p is LaneName => p !== null);
   const lead = picked.at(-1) ?? null;
   const head = useHead(timed, lead?.layer ?? (chosen.length === 1 ? (chosen[0] ?? null) : null));
-  if (!timed) return <p className="drawer-empty">{timingWords.thereNoRuleYet}</p>;
+  if (!timed) return <p className="drawer-empty">{timingWords.noTimingYetAdd}</p>;
   const pick = (name: LaneName | null, add: boolean) => {
     // the stage shows which layer it is
     if (name !== null && timed.piece.layers[name.layer]) choose([name.layer]);

@@ -96,10 +96,10 @@ export const timingWords = {
   layerOfNewLane: "Layer of the new lane",
   property: "Property…",
   allLayers3: "All layers",
-  propertiesChangesScreenBoth: (name: string) => `Properties of ${name}`,
-  anotherScreenComesEach:
+  properties: (name: string) => `Properties of ${name}`,
+  changesScreenBothScreens:
     "This changes the screen. Both screens move as a whole; set their motion on the right.",
-  noLayerPieceItself: "No layers change here. Select a layer and add a lane to animate it.",
+  noLayersChangeHere: "No layers change here. Select a layer and add a lane to animate it.",
 
   // FilmDialog.tsx
   animatedGif: "Animated GIF",
@@ -108,8 +108,8 @@ export const timingWords = {
   white: "white",
   paper: "paper",
   night: "night",
-  noneExportFailedFont: "none",
-  couldNotBeFilmed:
+  none: "none",
+  exportFailedFontImage:
     "Export failed: a font or image did not load, or the frames are too large. Nothing was saved. Try a smaller size.",
   size: "Size",
   framesPerSecond: "Frames per second",
@@ -161,7 +161,7 @@ export const timingWords = {
   ruleChange: "Rule for this change:",
   noRuleMakesChange: "No rule makes this change. The timing is a preview until you add one.",
   createRule: "Create rule",
-  thereNoRuleYet: "No timing yet. Add a rule in Rules, or drag a wire from a layer to a card.",
+  noTimingYetAdd: "No timing yet. Add a rule in Rules, or drag a wire from a layer to a card.",
   stop: "Stop",
   play: "Play",
   stopSpace: "Stop (Space)",

@@ -66,7 +66,7 @@ export const Dropper = ({ reference, zoom }: { reference: Reference; zoom: numbe
     e.stopPropagation();
     const colour = look(e);
     if (!colour) {
-      edits.note(toolsWords.thereNothingReferencePicture);
+      edits.note(toolsWords.referenceImageDoesNot);
       return;
     }
     remember(colour);

@@ -1,8 +1,7 @@
 /** What people read in tools. */
 export const toolsWords = {
   // Dropper.tsx
-  thereNothingReferencePicture:
-    "The reference image does not reach this point. Pick a point on it.",
+  referenceImageDoesNot: "The reference image does not reach this point. Pick a point on it.",
   pickedFindAmongRecent: (colour: string) => `Picked ${colour}. Find it among the recent colours.`,
   pickColourFromReference: "Pick a colour from the reference image",
 

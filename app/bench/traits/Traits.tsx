@@ -111,7 +111,7 @@ export const Traits = memo(function Traits() {
           {traits.length > 0 && (
             <span className="caption-count" aria-live="polite">
               {" "}
-              {traitsWords.variantTraitSomethingVaries(count)}
+              {traitsWords.variant(count)}
             </span>
           )}
         </h2>

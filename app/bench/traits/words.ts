@@ -57,7 +57,7 @@ export const traitsWords = {
   addTrait: "Add trait",
   typeListValues: "Type a list of values…",
   traits: "Traits",
-  variantTraitSomethingVaries: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
+  variant: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
   traitSomethingVariesSuch:
     "A trait is something that varies, such as Alerts: off, on. Each combination of values becomes a card.",
 

@@ -51,8 +51,8 @@ export const TryHead = memo(function TryHead(props: HeadProps) {
           <Tool
             icon="instance"
             iconSize={14}
-            label={tryWords.sideSideTrySeveral}
-            title={tryWords.tryCopiesSideBy}
+            label={tryWords.sideBySide}
+            title={tryWords.trySeveralSideSide}
             on={beside}
             onClick={() => onBeside(!beside)}
           />

@@ -16,8 +16,8 @@ export const tryWords = {
   try: (elsewhere: null | string) => `Try${elsewhere !== null ? `: ${elsewhere}` : ""}`,
   background: "Background",
   backgroundBehindPiece: "Background behind the piece",
-  sideSideTrySeveral: "Side by side",
-  tryCopiesSideBy:
+  sideBySide: "Side by side",
+  trySeveralSideSide:
     "Try several side by side, starting in the selected cards or in each value of the first trait",
   stop: "Stop",
   record: "Record",

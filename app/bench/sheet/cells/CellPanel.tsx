@@ -86,7 +86,7 @@ export const CellPanel = (props: Props) => {
             {sheetWords.noneInCellPanel}
           </Button>
           <Button size="sm" onClick={onDone}>
-            {sheetWords.doneTheseValuesAre}
+            {sheetWords.done}
           </Button>
         </div>
       </Panel>

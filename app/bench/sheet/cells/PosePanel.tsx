@@ -55,7 +55,7 @@ const OutOf = ({ onLive }: Pick<Props, "onLive">) => {
       onLive(pose);
       return;
     }
-    workpiece.state.setProblem(sheetWords.noVariantShowsBoth);
+    workpiece.state.setProblem(sheetWords.noVariantStageShows);
   };
   return (
     <div className="pose-line">
@@ -64,7 +64,7 @@ const OutOf = ({ onLive }: Pick<Props, "onLive">) => {
         label={sheetWords.popOut}
         value=""
         options={[
-          { value: "", words: sheetWords.chooseLayerNoVariant },
+          { value: "", words: sheetWords.chooseLayer },
           ...others.map((l) => ({ value: l.id, words: l.name })),
         ]}
         onPick={pick}
@@ -143,7 +143,7 @@ export const PosePanel = ({ of, label, words, value, onLive, onDone, onKeyDown }
           {sheetWords.setOnTheStage}
         </Button>
         <Button size="sm" onClick={onDone}>
-          {sheetWords.doneTheseValuesAre}
+          {sheetWords.done}
         </Button>
       </div>
     </Panel>

@@ -62,7 +62,7 @@ export const CardHead = memo(function CardHead(props: Props) {
         </Button>
       )}
       {resting && several && name !== "at rest" && (
-        <span className="quiet">{stageWords.defaultWord}</span>
+        <span className="quiet">{stageWords.default}</span>
       )}
       {lit && several && (
         <span className="lands" title={stageWords.nextEditAppliesHere}>
