@@ -76,6 +76,7 @@ const appOrder = [
     "bench/traits",
     "bench/tree",
     "bench/try",
+    "play",
     "rehearsals",
     "system",
   ],

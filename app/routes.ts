@@ -8,7 +8,7 @@ export default [
     index("routes/overview.tsx"),
     route("system", "routes/system.tsx"),
     route("pieces/:pieceId", "routes/bench.tsx"),
-    route("play/:pieceId?", "routes/play.tsx"),
+    route("play/:pieceId?/:name?", "routes/play.tsx"),
   ]),
   route("projects/:projectId/changes", "routes/changes.ts"),
   route("projects/:projectId/assets", "routes/assets.ts"),

@@ -1,14 +1,16 @@
 import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
 import { isPressed, withinScreen } from "#core/machine";
-import type { MachineEvent } from "#core/machine";
+import type { Input, MachineEvent, State } from "#core/machine";
 import { paint } from "#core/paint";
 import type { Project, Step } from "#core/project";
 import type { Act } from "#core/rehearse";
 import { Run } from "#core/runtime";
+import type { Presented } from "#core/runtime";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
 import { listenToKeys } from "./keys";
+import { Lights } from "./lights";
 import { FocusRing, keep } from "./ring";
 import { Showing } from "./show";
 
@@ -29,6 +31,8 @@ export interface PlayOptions {
   /** what people do with it, as it happens */
   readonly onAct?: (act: Act) => void;
   readonly name?: string;
+  /** a click or tap that nothing answered; how many layers answer one, which are lit for a moment */
+  readonly onMissed?: (answering: number) => void;
 }
 
 /** What a finger covers, for a pointer that stands for one. */
@@ -52,6 +56,9 @@ export class Player {
   readonly #drawing: Drawing;
   /** around what the keyboard's focus is on, whatever the piece itself does to show it */
   readonly #ring: FocusRing;
+  readonly #lights: Lights;
+  /** whether anything has happened since the pointer pressed */
+  #answered = false;
   #project: Project;
   #scale: number;
   readonly #clock = new Clock();
@@ -63,7 +70,7 @@ export class Player {
   #showing: Showing | null = null;
   #frame = 0;
   #timeout = 0;
-  #lastTraits: unknown;
+  #last: Pick<State, "traits" | "screen" | "overlays"> | null = null;
   readonly #off = new AbortController();
 
   constructor(
@@ -79,6 +86,7 @@ export class Player {
     host.append(this.#svg);
     this.#drawing = new Drawing(this.#svg);
     this.#ring = new FocusRing(this.#svg);
+    this.#lights = new Lights(this.#svg);
     this.#run = this.#begin();
     this.#listen();
     this.#show();
@@ -91,13 +99,11 @@ export class Player {
 
   #begin(): Run {
     this.#clock.restart();
-    this.#lastTraits = undefined;
-    const run = new Run(
-      this.options.env,
-      this.#project,
-      this.options.piece,
-      this.options.onHappening,
-    );
+    this.#last = null;
+    const run = new Run(this.options.env, this.#project, this.options.piece, (event) => {
+      if (event.type !== "missed" && event.type !== "leftPressed") this.#answered = true;
+      this.options.onHappening?.(event);
+    });
     run.setCalm(this.#calm);
     return run;
   }
@@ -139,9 +145,44 @@ export class Player {
   }
 
   goTo(screen: Id): void {
+    this.#present({ type: "screen", screen });
+  }
+
+  /** Opens a screen over the shown one. */
+  openOver(screen: Id): void {
+    this.#present({ type: "overlay", screen });
+  }
+
+  /** Goes back: out of the front overlay, else to the screen before. */
+  back(): void {
+    this.#present({ type: "back" });
+  }
+
+  #present(input: Input): void {
+    this.#tick();
+    this.#run.input(input);
+    this.#show();
+  }
+
+  /** Shows a screen with what lies over it and the states of all, at once. */
+  present({ screen, overlays, traits }: Presented): void {
     this.#tick();
     this.#run.input({ type: "screen", screen });
+    for (const over of overlays) this.#run.input({ type: "overlay", screen: over });
+    // what is around comes first: it decides which copies there are
+    for (const { at, trait, value } of traits) {
+      const path = at === "" ? screen : `${screen}/${at}`;
+      this.#run.input({ type: "show", at: path, trait, value });
+    }
     this.#show();
+  }
+
+  /** Lights up everything that answers, and says how much that is. */
+  lightUp(): number {
+    const scene = this.#run.scene();
+    const paths = this.#run.answering();
+    if (scene) this.#lights.show(scene, paths);
+    return paths.length;
   }
 
   /**
@@ -175,6 +216,7 @@ export class Player {
 
   destroy(): void {
     this.#showing?.stop();
+    this.#lights.clear();
     this.#off.abort();
     cancelAnimationFrame(this.#frame);
     clearTimeout(this.#timeout);
@@ -267,6 +309,7 @@ export class Player {
     if (kind === "down") {
       this.#pointing = true;
       this.#keyed = false;
+      this.#answered = false;
       this.#svg.setPointerCapture(e.pointerId);
     }
     if (this.#showing) return;
@@ -278,8 +321,15 @@ export class Player {
     const did: Act | null = swiped ? { type: "scroll", at: this.#run.now, ...swiped } : act;
     if (did) this.options.onAct?.(did);
     this.#show();
+    if (kind === "up" && !did?.type.startsWith("scroll")) this.#judge();
     const cursor = this.#clickable(...place) ? "pointer" : "default";
     this.#svg.style.cursor = this.#touch ? finger : cursor;
+  }
+
+  /** A press that nothing answered shows what would have. */
+  #judge(): void {
+    if (!this.options.onMissed || this.#answered || this.#run.filling()) return;
+    this.options.onMissed(this.lightUp());
   }
 
   #wheel(e: WheelEvent): void {
@@ -345,9 +395,10 @@ export class Player {
     this.#drawing.draw(scene && paint(scene));
     this.#ring.show(scene, this.#run, this.#keyed);
     keep(this.#svg, "tabindex", this.#run.usable() ? "0" : "-1");
-    const { traits, screen } = this.#run.inside;
-    if (this.#lastTraits !== traits || this.#svg.dataset.screen !== screen) {
-      this.#lastTraits = traits;
+    const { traits, screen, overlays } = this.#run.inside;
+    const before = this.#last;
+    if (before?.traits !== traits || before.screen !== screen || before.overlays !== overlays) {
+      this.#last = { traits, screen, overlays };
       this.#svg.dataset.screen = screen;
       this.options.onChange?.(this.#run);
     }

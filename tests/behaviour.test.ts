@@ -46,7 +46,7 @@ describe("wiring", () => {
     const [x, y] = await middle("starboard");
     await me.page.mouse.click(x, y);
     await me.page.mouse.click(x, y);
-    await hears("Side chooser says undecided → Side Middle");
+    await hears("Side chooser sends undecided → Side Middle");
   });
 
   it("makers wire what is usual in one step: contact with its trait, one of several layers, and the way back of a rule", async () => {

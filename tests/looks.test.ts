@@ -233,8 +233,8 @@ describe("many cards", () => {
       expect((await columns()).slice(0, 4)).toEqual([rest, "thin", "thick", "lit"]),
     );
     await me.click("button", "Cards");
-    await me.click("radio", "down", '[aria-label="Fog goes"]');
-    await me.click("radio", "across", '[aria-label="Lit goes"]');
+    await me.click("radio", "Rows", '[aria-label="Direction of Fog"]');
+    await me.click("radio", "Columns", '[aria-label="Direction of Lit"]');
     await me.press("Escape");
     await me.until(async () =>
       expect((await columns()).slice(0, 4)).toEqual([rest, "lit", "thin", "lit, thin"]),

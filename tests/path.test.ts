@@ -322,7 +322,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     const log = await me.text(".log");
     expect(log).toContain("press → Pressed yes");
     expect(log).toContain("click → Alerts on · tween 900 ms linear");
-    expect(log).toContain("Pressed no · undone");
+    expect(log).toContain("Pressed no · reverted");
 
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
     await me.page.mouse.down();
@@ -412,6 +412,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
   it("6b. plays the prototype at real size: copies apart, then the other screen", async () => {
     const next = await me.layerId("Next");
     await me.click("link", "Play");
+    await me.click("radio", "100 %");
     const stage = await me.box(".play-host svg");
     expect([stage.width, stage.height]).toEqual([390, 844]);
     const tracks = () =>
@@ -425,7 +426,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.page.mouse.click(box.x + 10, box.y + 10);
     await me.until(async () => expect(await me.text(".play-host")).toContain("All set"));
     await me.until(async () =>
-      expect(await me.page.$eval(".play-list [aria-current]", (e) => e.textContent)).toBe(
+      expect(await me.page.$eval(".play-list [aria-current] b", (e) => e.textContent)).toBe(
         "Screen 2",
       ),
     );

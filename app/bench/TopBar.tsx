@@ -38,7 +38,7 @@ export const TopBar = memo(function TopBar() {
   countRender("top bar");
   const session = useSession();
   const project = useDisplayedProject((p) => p.name);
-  const { id, kind } = usePieceParts("id", "kind");
+  const { id } = usePieceParts("id");
   const openDialog = useBench((s) => s.openDialog);
   const home = `/projects/${session.id}`;
   return (
@@ -53,7 +53,7 @@ export const TopBar = memo(function TopBar() {
       <Tool title={benchWords.keyboardShortcuts2} onClick={() => openDialog({ kind: "keys" })}>
         {benchWords.shortcuts}
       </Tool>
-      <LinkButton size="sm" to={`${home}/play${kind === "screen" ? `/${id}` : ""}`}>
+      <LinkButton size="sm" to={`${home}/play/${id}`}>
         {benchWords.play}
       </LinkButton>
     </ProjectBar>

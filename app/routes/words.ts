@@ -86,16 +86,6 @@ export const routesWords = {
   new: (kind: string) => `New ${kind}`,
   deleted: (removed: string) => `Deleted ${removed}.`,
 
-  // play.tsx
-  prefersReducedMotionReduce: "(prefers-reduced-motion: reduce)",
-  backTo: (name: undefined | string) => `← ${name ?? "Back"}`,
-  restartR: "Restart (R)",
-  restart: "Restart",
-  nothingPlayYet: "Nothing to play yet",
-  screenNotFound: "Screen not found",
-  prototypeNeedsScreenCreate: "A prototype needs a screen. Create one and place components on it.",
-  screenMayHaveBeen: "The screen may have been deleted.",
-
   // system.tsx
   tokens: (name: string) => `Tokens of ${name}`,
   suggestions: "Suggestions",

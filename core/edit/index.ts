@@ -135,3 +135,4 @@ export {
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./behaviour/wiring";
 export type { Wire } from "./behaviour/wiring";
 export { oppositeOf } from "./behaviour/opposites";
+export { sendsForms } from "./sends";

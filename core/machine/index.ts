@@ -30,6 +30,6 @@ export { listeningLayers } from "./rules/listening";
 // what is seen of a state
 export { focusStops, nextStop, usable } from "./input/focus";
 export { isEntry } from "./input/forms";
-export { saidIn } from "./saying";
+export { layersWith, saidIn } from "./saying";
 export { withMoments } from "./time/clips";
-export { overlayOf, overlayPart, overlayStyle } from "./surface";
+export { frontPath, overlayOf, overlayPart, overlayStyle } from "./surface";

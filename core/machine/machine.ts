@@ -8,7 +8,7 @@ import { keepDrag, moveTo } from "./input/drag";
 import { writeTraits } from "./rules/writing";
 import { listensFor } from "./rules/listening";
 import { onLayer } from "./rules/fire";
-import { goTo } from "./navigate";
+import { goBack, goTo, openOverlay } from "./navigate";
 import type { Emit, MachineEvent } from "./events";
 import { changed, initialState } from "./state";
 import type { State } from "./state";
@@ -18,6 +18,9 @@ import { runDue } from "./time/wait";
 const still: Motion = { kind: "cut", duration: 0, delay: 0, easing: "linear" };
 /** A quick tween for traits switched by hand, so that one sees what changed. */
 export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: "ease-out" };
+
+/** Who leads to a screen where no rule does. */
+const byPresenter = (path: Path) => ({ path, rule: null });
 
 /** The state a piece starts in, with the waits that begin at once. */
 export const start = (project: Project, piece: Id, now = 0): State =>
@@ -62,7 +65,11 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
     case "screen":
       return input.screen === state.screen
         ? state
-        : goTo(project, state, input.screen, still, { path: input.screen, rule: null }, emit);
+        : goTo(project, state, input.screen, still, byPresenter(input.screen), emit);
+    case "overlay":
+      return openOverlay(project, state, input.screen, still, byPresenter(state.screen), emit);
+    case "back":
+      return goBack(project, state, still, byPresenter(state.screen), emit);
   }
 };
 

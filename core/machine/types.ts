@@ -30,7 +30,11 @@ export type Input =
   | { readonly type: "answer"; readonly well: boolean }
   /** sets a trait from outside: a switch in Try, a presenter */
   | { readonly type: "show"; readonly at: Path; readonly trait: Id; readonly value: Id }
-  | { readonly type: "screen"; readonly screen: Id };
+  | { readonly type: "screen"; readonly screen: Id }
+  /** a presenter opens a screen over the shown one */
+  | { readonly type: "overlay"; readonly screen: Id }
+  /** a presenter goes back: out of the front overlay, else to the screen before */
+  | { readonly type: "back" };
 
 /** A placed copy that is part of the scene. */
 export interface ActiveInstance {

@@ -22,6 +22,9 @@ import {
 import type { ActiveInstance, Input, MachineEvent, State } from "../machine";
 import { Mover, lengthOf } from "../motion";
 import type { Motion, Project, Variant } from "../project";
+import { answering } from "./answers";
+import { presented } from "./presenting";
+import type { Presented } from "./presenting";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
 import { Touchable } from "./touchable";
@@ -117,6 +120,11 @@ export class Run {
   /** The shown piece and its visible copies with their traits. */
   copies(): readonly ActiveInstance[] {
     return liveCopies(this.project, this.#state);
+  }
+
+  /** What is shown, as somebody else can be led to it. */
+  presented(): Presented {
+    return presented(this.project, this.#state);
   }
 
   /** The scene now; null when the shown piece does not exist. */
@@ -259,6 +267,17 @@ export class Run {
   hit(x: number, y: number): Hit | null {
     const scene = this.scene();
     return scene && (this.#touch()?.hit(scene, x, y) ?? null);
+  }
+
+  /**
+   * The layers that answer a click, drag, long press or key now, as paths within the shown piece.
+   */
+  answering(): readonly string[] {
+    const touch = this.#touch();
+    if (!touch) return [];
+    return answering(this.project, this.#state, (path, sense) =>
+      sense === "press" ? touch.takesPointer(path) : touch.isFocusable(path),
+    );
   }
 
   #touch(): Touchable | null {

@@ -220,7 +220,7 @@ describe("a damaged project", () => {
     );
     expect(words).not.toMatch(/node_modules|\.ts:\d|\bat \w+ \(|ProjectDamaged/);
     await expect(new ProjectLog(db).append(id, proposal(1, move(2)))).rejects.toThrow(
-      "is not visible",
+      "cannot be read",
     );
     const [[row]] = (await db.query("select body from snapshots where project_id = :id", {
       replacements: { id },

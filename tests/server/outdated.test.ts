@@ -77,7 +77,7 @@ describe("a window of an older build", () => {
     await sleep(2500);
     expect(window.loads).toBe(1);
     expect(await kept()).toBe(before);
-    expect(await me.text(".save")).toContain("Nubble was renewed");
+    expect(await me.text(".save")).toContain("Nubble was updated");
     // now it is
     window.isOld = false;
     await me.page.reload();

@@ -70,7 +70,7 @@ describe("the start command", () => {
     });
     expect([second.status, second.stdout]).toEqual([
       0,
-      expect.stringContaining(`running already: ${nubble.address}`) as string,
+      expect.stringContaining(`already running at ${nubble.address}`) as string,
     ]);
     expect(await nubble.isUp()).toBe(true);
   });

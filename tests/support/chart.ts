@@ -138,6 +138,8 @@ export class Twins {
       case "answer":
       case "show":
       case "screen":
+      case "overlay":
+      case "back":
         break;
     }
     for (const event of events) this.signal(event);

@@ -12,7 +12,7 @@ import { countRender } from "../../ui/renders";
 import { useEdits } from "../commands/edits";
 import { chooseCard } from "../state/active";
 import { useActive, useBenchStore, useChosen, useVarying, useWorkpiece } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import { CellBox } from "./cells/CellBox";
 import { cellMenu } from "./cellMenu";
 import { SheetHand } from "./hand";

@@ -13,7 +13,7 @@ import {
   useVarying,
   useWorkpiece,
 } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import { CellEditor } from "./cells/CellEditor";
 import { cellTitle, CellView } from "./cells/CellView";
 import { SheetHand } from "./hand";

@@ -13,7 +13,7 @@ import type { SpecifiedValue } from "#core/properties";
 import { keyStep } from "../../ui/keys";
 import type { BenchEdits } from "../commands/edits";
 import { chooseCard, shownLayers } from "../state/active";
-import { Watched } from "../state/watched";
+import { Watched } from "../../ui/watched";
 import type { Workpiece } from "../state/workpiece";
 import { fromText, toText } from "./clipboard";
 import { cellOf, readCell } from "./rows";

@@ -4,7 +4,7 @@ import type { LayoutBox } from "#core/layout";
 import { fresh, useInserter } from "../commands/inserting";
 import { useBench, useWorkpiece } from "../state/context";
 import type { DrawnKind } from "../state/view";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import { AnyWhere } from "./AnyWhere";
 import { Drawing, rectOf } from "./gestures/draw";
 import type { Drag } from "./gestures/draw";

@@ -6,7 +6,7 @@ import { ROOT } from "#core/project";
 import { writeOutlines } from "#core/paths";
 import type { Knot, PathPoint } from "#core/paths";
 import { useWorkpiece } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import { AnyWhere } from "./AnyWhere";
 import { PenDrawing } from "./gestures/pen";
 import type { PenPoint } from "./gestures/pen";

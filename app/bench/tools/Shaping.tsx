@@ -8,7 +8,7 @@ import { placeOn, writeOutlines } from "#core/paths";
 import type { Knot, PathPoint } from "#core/paths";
 import { useEdits } from "../commands/edits";
 import { useWorkpiece } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import { PathShaping, pathOn, samePoint } from "./gestures/shape";
 import type { Grip, ShapePoint, ShownPath } from "./gestures/shape";
 import { pointerOn } from "./pointer";

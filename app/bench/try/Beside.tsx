@@ -5,7 +5,7 @@ import type { Variant } from "#core/project";
 import { Player } from "#player";
 import { useDisplayedSource } from "../../session/displayed";
 import { useBench, useVarying } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import type { TryRun } from "./run";
 
 /** How many copies are tried beside the first. */

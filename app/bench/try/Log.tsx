@@ -1,4 +1,4 @@
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import type { TryRun } from "./run";
 import { tryWords } from "./words";
 

@@ -5,7 +5,7 @@ import { Pick } from "../../ui/fields/Pick";
 import { Tool } from "../../ui/Tool";
 import { Toolbar } from "../../ui/focus/Toolbar";
 import { useBench, useVarying } from "../state/context";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import type { TryRun } from "./run";
 import { tryWords } from "./words";
 

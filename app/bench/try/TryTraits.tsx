@@ -2,7 +2,7 @@ import { restingVariant, traitsOf, valuesOf } from "#core/looks";
 import type { Varying } from "#core/project";
 import { Choices } from "../../ui/fields/Choices";
 import { Swatch } from "../../ui/Icon";
-import { useWatched } from "../state/watched";
+import { useWatched } from "../../ui/watched";
 import type { TryRun } from "./run";
 import { tryWords } from "./words";
 

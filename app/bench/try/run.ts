@@ -10,7 +10,7 @@ import type { Run } from "#core/runtime";
 import { Player } from "#player";
 import type { DisplayedSource } from "../../session/displayed";
 import type { Showing } from "../state/tryout";
-import { Watched } from "../state/watched";
+import { Watched } from "../../ui/watched";
 import type { Workpiece } from "../state/workpiece";
 import { tryWords } from "./words";
 

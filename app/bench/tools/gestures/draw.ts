@@ -9,7 +9,7 @@ import type { Inserter } from "../../commands/inserting";
 import { parentAt, rectInto } from "../../commands/placing";
 import type { Point } from "../../commands/placing";
 import type { DrawnKind } from "../../state/view";
-import { Watched } from "../../state/watched";
+import { Watched } from "../../../ui/watched";
 import type { Workpiece } from "../../state/workpiece";
 import type { PenPoint } from "./pen";
 

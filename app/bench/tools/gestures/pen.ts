@@ -7,7 +7,7 @@ import type { Knot, KnotOutline, PathPoint } from "#core/paths";
 import { thousandths } from "#core/properties";
 import type { Value } from "#core/properties";
 import { parentAt } from "../../commands/placing";
-import { Watched } from "../../state/watched";
+import { Watched } from "../../../ui/watched";
 import type { Workpiece } from "../../state/workpiece";
 
 /** px on screen within which a press closes the path */

@@ -18,7 +18,7 @@ import { newId } from "#core/project";
 import { thousandths } from "#core/properties";
 import type { BenchEdits } from "../../commands/edits";
 import { activeOf } from "../../state/active";
-import { Watched } from "../../state/watched";
+import { Watched } from "../../../ui/watched";
 import type { Workpiece } from "../../state/workpiece";
 
 /** A point of a path: the outline and the knot, counted from 0. */

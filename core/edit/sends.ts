@@ -1,6 +1,6 @@
-import type { Id } from "#core/basics";
-import { contains } from "#core/edit";
-import type { Piece, Project } from "#core/project";
+import type { Id } from "../basics";
+import type { Piece, Project } from "../project";
+import { contains } from "./pieces";
 
 /** For each piece's looks, whether a layer of it sends forms; looks never change in place. */
 const known = new WeakMap<Piece["looks"], boolean>();

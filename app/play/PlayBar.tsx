@@ -1,0 +1,81 @@
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import type { Project } from "#core/project";
+import { Choices } from "../ui/fields/Choices";
+import { Tool } from "../ui/Tool";
+import { useWatched } from "../ui/watched";
+import { addressOf } from "./address";
+import type { PlayRun, Zoom } from "./run";
+import { playWords } from "./words";
+
+interface Props {
+  readonly run: PlayRun;
+  readonly project: Project;
+  /** the address of the project */
+  readonly home: string;
+  readonly isListed: boolean;
+  readonly onList: () => void;
+  readonly onFull: () => void;
+  readonly children: ReactNode;
+}
+
+/** The link to what is shown now goes to the clipboard. */
+const copyLink = async (run: PlayRun, project: Project, home: string): Promise<void> => {
+  const link = `${window.location.origin}${home}/play${addressOf(project, run.presented)}`;
+  try {
+    await navigator.clipboard.writeText(link);
+    run.say(playWords.linkCopied);
+  } catch {
+    run.say(playWords.copyFailed);
+  }
+};
+
+/** One slim bar around the prototype: where one is, and what a presenter needs. */
+export const PlayBar = (props: Props) => {
+  const { project, home, isListed, onList, onFull, children } = props;
+  const run = useWatched(props.run);
+  const piece = project.pieces[run.screen];
+  return (
+    <header className="play-bar">
+      <Tool
+        framed
+        icon="beside"
+        label={isListed ? playWords.hideList : playWords.showList}
+        on={isListed}
+        onClick={onList}
+      />
+      <Link className="brand" to={home}>
+        {project.name}
+      </Link>
+      <h1 tabIndex={-1}>{piece?.name}</h1>
+      <Link className="quiet small-text" to={`${home}/pieces/${run.screen}`}>
+        {playWords.editOnBench(piece?.name ?? "")}
+      </Link>
+      <Tool framed icon="restart" iconSize={14} onClick={() => run.restart()}>
+        {playWords.restart}
+      </Tool>
+      <Tool framed onClick={() => run.back()}>
+        {playWords.back}
+      </Tool>
+      <span className="quiet small-text play-size">
+        {playWords.size(run.size.width, run.size.height)}
+      </span>
+      <Choices<Zoom>
+        label={playWords.zoom}
+        value={run.zoom}
+        choices={[
+          { value: "fit", words: playWords.fit },
+          { value: "real", words: playWords.real },
+        ]}
+        onChoose={(zoom) => run.setZoom(zoom)}
+      />
+      <Tool framed onClick={onFull}>
+        {playWords.full}
+      </Tool>
+      <Tool framed onClick={() => void copyLink(run, project, home)}>
+        {playWords.copyLink}
+      </Tool>
+      {children}
+    </header>
+  );
+};
