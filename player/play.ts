@@ -12,7 +12,7 @@ import { Drawing } from "./draw";
 import { listenToKeys } from "./keys";
 import { Lights } from "./lights";
 import { FocusRing, keep } from "./ring";
-import { Showing } from "./show";
+import type { Showing } from "./show";
 
 export interface PlayOptions {
   readonly env: LayoutEnv;
@@ -188,14 +188,16 @@ export class Player {
   /**
    * Shows steps being done: time stands still while the hand goes from one to the next, so that one
    * sees each and all happen at their own times. Answers with the step that failed and why, null
-   * when all went well; restarting or another showing ends it.
+   * when all went well; restarting or another showing ends it. How it is done is given along: what
+   * only plays has no need of it.
    */
   async demonstrate(
+    Shows: typeof Showing,
     steps: readonly Step[],
     onStep?: (step: number) => void,
   ): Promise<{ step: number; why: string } | null> {
     this.restart();
-    const showing = (this.#showing = new Showing(this.#run, this.#project, this.#svg, {
+    const showing = (this.#showing = new Shows(this.#run, this.#project, this.#svg, {
       pass: (ms) => {
         this.#clock.skip(ms);
         this.#tick();

@@ -221,7 +221,9 @@ process.on("uncaughtException", (error) => {
 try {
   mkdirSync(data, { recursive: true, mode: 0o755 });
   const address = await run.start();
-  console.log(`\nNubble is ready:  \x1b[1m${address}\x1b[0m\nPress Ctrl-C to stop. Your work is saved.`);
+  console.log(
+    `\nNubble is ready:  \x1b[1m${address}\x1b[0m\nPress Ctrl-C to stop. Your work is saved.`,
+  );
   console.log(
     "There are no accounts: anyone who can reach this address can read and change everything (docs/security.md).",
   );

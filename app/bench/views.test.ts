@@ -4,7 +4,6 @@ import { variantName, variantsOf } from "#core/looks";
 import type { Piece } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
-import { findIcons } from "../parts/AssetPart";
 import { familiesOf, tokenWords } from "../parts/tokens";
 import { colourAt } from "./tools/Dropper";
 import { gridOf, shownVariants, stageOrder } from "./state/grid";
@@ -102,14 +101,6 @@ describe("finding things", () => {
     expect(names("anchor")).toEqual([]);
     expect(linesOf(piece, new Set(["root"]))).toHaveLength(1);
     expect(linesOf(piece, new Set(["root"]), "sun tab")).toHaveLength(3);
-  });
-
-  it("finds icons by all words of their name, those that begin with it first", () => {
-    const icon = (name: string) => ({ name, width: 16, height: 16, shapes: [] });
-    const list = ["alarm", "bell", "bell-fill", "door-bell", "house"].map(icon);
-    expect(findIcons(list, "bell").map((i) => i.name)).toEqual(["bell", "bell-fill", "door-bell"]);
-    expect(findIcons(list, "fill bell").map((i) => i.name)).toEqual(["bell-fill"]);
-    expect(findIcons(list, "")).toHaveLength(5);
   });
 
   it("names tokens with their group, and families with the project's own", () => {

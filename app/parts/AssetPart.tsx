@@ -8,6 +8,7 @@ import type { CatalogueIcon } from "../session/assets";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { FileButton } from "../ui/fields/FileButton";
+import { findIcons } from "./icons";
 import { partsWords } from "./words";
 
 /** More matches than this are not shown at once: one more letter finds the rest. */
@@ -32,23 +33,6 @@ export const IconMark = ({
     ))}
   </svg>
 );
-
-/** Icons whose name has every word that was typed, those that begin with it first. */
-export const findIcons = (icons: readonly CatalogueIcon[], text: string): CatalogueIcon[] => {
-  const words = text
-    .toLowerCase()
-    .split(/[\s-]+/)
-    .filter(Boolean);
-  if (words.length === 0) return [...icons];
-  const hits = icons.filter((i) => words.every((w) => i.name.includes(w)));
-  const first = words[0] as string;
-  return hits.sort(
-    (a, b) =>
-      Number(b.name.startsWith(first)) - Number(a.name.startsWith(first)) ||
-      a.name.length - b.name.length ||
-      (a.name < b.name ? -1 : 1),
-  );
-};
 
 const foundWords = (count: number): string => {
   if (count === 0) return partsWords.noIconsFoundTry;

@@ -8,6 +8,10 @@ import { sessionWords } from "./words";
 
 export interface CatalogueIcon extends Omit<IconAsset, "id" | "kind"> {
   readonly name: string;
+  /** what it is used for: "close", "tick" */
+  readonly uses?: readonly string[];
+  /** words of its makers, and its categories */
+  readonly tags?: readonly string[];
 }
 
 let catalogue: Promise<readonly CatalogueIcon[]> | null = null;
@@ -26,7 +30,8 @@ export const iconCatalogue = (): Promise<readonly CatalogueIcon[]> => {
 
 /** Makes a shipped icon one of the project's; gives its id. */
 export const keepIcon = (session: Session, icon: CatalogueIcon): Id => {
-  const taken = takeIcon(session.project, icon);
+  const { name, width, height, shapes } = icon;
+  const taken = takeIcon(session.project, { name, width, height, shapes });
   if (taken.change) session.edit(taken.change);
   return taken.asset.id;
 };

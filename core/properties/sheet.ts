@@ -1,3 +1,4 @@
+import { entryOf } from "../basics";
 import { ENDLESS, property } from "./registry";
 import type { PropertyName } from "./registry";
 import type { PropertyGroup, ValueType, Values } from "./types";
@@ -134,15 +135,14 @@ const withWords = (key: string, type: ValueType): ValueType => {
   return type.is === "choice" && words ? { ...type, words } : type;
 };
 
-const sheetTypes = new Map(
-  Object.keys(entries).flatMap((key): [string, ValueType][] => {
-    const type = property(key)?.type;
-    return type ? [[key, withWords(key, type)]] : [];
-  }),
-);
+// made when asked for, so that what only plays pieces brings no words along
+const sheetTypes = new Map<string, ValueType>();
 
 /** The type of a property as people read and type it; the same object each time. */
-export const sheetType = (key: string): ValueType | undefined => sheetTypes.get(key);
+export const sheetType = (key: string): ValueType | undefined => {
+  const type = property(key)?.type;
+  return type && entryOf(sheetTypes, key, () => withWords(key, type));
+};
 
 /** What a choice of a property is called. */
 export const choiceText = (key: string, value: string): string =>

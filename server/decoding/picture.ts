@@ -63,9 +63,7 @@ export const readPicture = async (bytes: Uint8Array): Promise<PictureFacts> => {
       throw new Unreadable("the file is not a supported image. Use PNG, JPEG, WebP or GIF");
     });
   if (!isTaken(format))
-    throw new Unreadable(
-      `images of type ${format} are not supported. Use PNG, JPEG, WebP or GIF`,
-    );
+    throw new Unreadable(`images of type ${format} are not supported. Use PNG, JPEG, WebP or GIF`);
   if (!(width > 0) || !(height > 0)) throw new Unreadable("the picture has no size");
   if (Math.max(width, height) > LONGEST_SIDE)
     throw new Unreadable(

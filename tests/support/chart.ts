@@ -114,11 +114,10 @@ export class Twins {
         this.over(before.pointer.over, after.pointer.over);
         break;
       case "down":
-        if (!before.pointer.pressed) this.down(before, after);
+        this.pressed(before, after);
         break;
       case "up":
-        if (before.pointer.pressed && before.keyboard.pressing === null)
-          this.lift(before, before.pointer.over, events);
+        this.lifted(before, events);
         break;
       case "cancel":
         if (before.pointer.pressed) this.tell("letgo");
@@ -143,6 +142,15 @@ export class Twins {
         break;
     }
     for (const event of events) this.signal(event);
+  }
+
+  private pressed(before: State, after: State): void {
+    if (!before.pointer.pressed) this.down(before, after);
+  }
+
+  private lifted(before: State, events: readonly MachineEvent[]): void {
+    if (before.pointer.pressed && before.keyboard.pressing === null)
+      this.lift(before, before.pointer.over, events);
   }
 
   /** What copies in the piece have signalled. */

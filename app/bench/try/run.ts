@@ -8,6 +8,7 @@ import type { Step, Variant } from "#core/project";
 import { Recorder } from "#core/rehearse";
 import type { Run } from "#core/runtime";
 import { Player } from "#player";
+import { Showing as StepsShown } from "#player/show";
 import type { DisplayedSource } from "../../session/displayed";
 import type { Showing } from "../state/tryout";
 import { Watched } from "../../ui/watched";
@@ -192,7 +193,9 @@ export class TryRun extends Watched {
     const { state } = this.workpiece;
     this.outcome = tryWords.playing;
     this.drive({ paused: false });
-    const failed = await this.player?.demonstrate(steps, (step) => state.stepShown(step));
+    const failed = await this.player?.demonstrate(StepsShown, steps, (step) =>
+      state.stepShown(step),
+    );
     this.outcome = failed ? tryWords.step(failed.step, failed.why) : null;
     state.show(null);
     this.changed();
