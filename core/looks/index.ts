@@ -32,6 +32,7 @@ export {
   meets,
   nameNote,
   restOf,
+  restingName,
   restingVariant,
   sameCondition,
   specificity,

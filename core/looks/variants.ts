@@ -134,9 +134,12 @@ export const variantName = (piece: Varying, variant: Variant): string => {
   });
   if (words.length) return words.join(", ");
   return variantKey(piece, variant) === variantKey(piece, restingVariant(piece))
-    ? looksWords.default
+    ? restingName
     : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
+
+/** What the resting variant is called where its values have no better name. */
+export const restingName = looksWords.default;
 
 /** Whether a variant meets a condition. Traits and values that no longer exist are never met. */
 export const meets = (condition: Condition, variant: Variant): boolean => {

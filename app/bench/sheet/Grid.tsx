@@ -1,7 +1,7 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { ClipboardEvent, KeyboardEvent, MouseEvent, RefObject } from "react";
-import { reached, restingVariant, variantKey, variantName } from "#core/looks";
+import { reached, restingName, restingVariant, variantKey, variantName } from "#core/looks";
 import type { Layer, Variant } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
 import type { MenuAt } from "../../ui/floating/ContextMenu";
@@ -152,7 +152,7 @@ const Head = ({ hand, variants, columns, width, title }: HeadProps) => {
             >
               {name}
             </button>
-            {key === resting && variants.length > 1 && name !== "at rest" && (
+            {key === resting && variants.length > 1 && name !== restingName && (
               <span className="quiet"> {sheetWords.default}</span>
             )}
           </div>

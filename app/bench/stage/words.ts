@@ -24,7 +24,7 @@ export const stageWords = {
   shiftCtrlSelectSeveral: "Shift or Ctrl to select several cards",
   default: "default",
   nextEditAppliesHere: "The next edit applies here",
-  editsApplyHere: "Edits apply here",
+  editsHere: "Edits here",
 
   // Corners.tsx
   dragRoundAllCorners: "Drag to round all corners; hold Alt for this one",

@@ -49,7 +49,7 @@ export const SearchPick = <T extends string>({
     items: list,
     selectedItem: now,
     itemToString: (o) => o?.words ?? "",
-    inputValue: typed ?? now?.words ?? "removed",
+    inputValue: typed ?? now?.words ?? uiWords.deleted,
     defaultHighlightedIndex: 0,
     onInputValueChange: ({ type, inputValue }) => {
       if (type === useCombobox.stateChangeTypes.InputChange) setTyped(inputValue);
@@ -67,7 +67,7 @@ export const SearchPick = <T extends string>({
         ? { ...changes, selectedItem: state.selectedItem }
         : changes,
   });
-  const words = typed ?? now?.words ?? "removed";
+  const words = typed ?? now?.words ?? uiWords.deleted;
   return (
     <span className="search-pick">
       <Form.Control

@@ -2,7 +2,7 @@ import { memo } from "react";
 import type { MouseEvent } from "react";
 import { Button } from "react-bootstrap";
 import { nameVariant } from "#core/edit";
-import { restingVariant, variantKey, variantName } from "#core/looks";
+import { restingName, restingVariant, variantKey, variantName } from "#core/looks";
 import type { Variant } from "#core/project";
 import { Icon } from "../../../ui/Icon";
 import { NameField } from "../../../ui/fields/NameField";
@@ -61,12 +61,12 @@ export const CardHead = memo(function CardHead(props: Props) {
           {name}
         </Button>
       )}
-      {resting && several && name !== "at rest" && (
+      {resting && several && name !== restingName && (
         <span className="quiet">{stageWords.default}</span>
       )}
       {lit && several && (
         <span className="lands" title={stageWords.nextEditAppliesHere}>
-          {stageWords.editsApplyHere}
+          {stageWords.editsHere}
         </span>
       )}
       <Tool
