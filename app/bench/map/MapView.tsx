@@ -6,7 +6,14 @@ import { valueKey } from "#core/checks";
 import type { MapLink, PieceMap } from "#core/checks";
 import { triggerText } from "#core/describe";
 import type { LayoutEnv } from "#core/layout";
-import { restingVariant, traitsOf, valuesOf, variantKey, variantName } from "#core/looks";
+import {
+  restingName,
+  restingVariant,
+  traitsOf,
+  valuesOf,
+  variantKey,
+  variantName,
+} from "#core/looks";
 import type { Piece, TriggerType, Variant } from "#core/project";
 import { Swatch } from "../../ui/Icon";
 import { PLACE } from "../../../workers/arrange";
@@ -45,7 +52,8 @@ const stateOf = (
 };
 
 const MapPlace = memo(function Place({ data }: NodeProps<Node<PlaceData>>) {
-  const said = stateWords[data.state] ?? (data.rest ? "resting" : "");
+  const said =
+    stateWords[data.state] ?? (data.rest && data.name !== restingName ? restingName : "");
   return (
     <div className={`place ${data.state}`} title={said || undefined}>
       <Handle type="target" position={Position.Left} isConnectable={false} />
