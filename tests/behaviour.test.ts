@@ -122,6 +122,27 @@ describe("wiring", () => {
     await me.until(async () => expect(await me.page.$(".rule.troubled")).toBeNull());
   });
 
+  it("a drag along a line goes one of four ways; what keeps with the hand goes in any", async () => {
+    await desk.go("bicycle-tick-box");
+    await me.click("tab", "Rules 2");
+    await me.click("treeitem", "Square");
+    await me.click("button", "Add rule on Square");
+    await me.pick("Trigger", "is dragged", rule(3));
+    const offered = () =>
+      me.page.$$eval(`${rule(3)} [aria-label=Direction] option`, (all) =>
+        all.map((o) => o.textContent),
+      );
+    const four = ["left", "right", "up", "down"];
+    await me.until(async () => expect(await offered()).toEqual(four));
+    await me.pick("Drag path", "freely", rule(3));
+    await me.until(async () => expect(await offered()).toEqual([...four, "in any direction"]));
+    await me.pick("Direction", "in any direction", rule(3));
+    await me.pick("Drag path", "along a line", rule(3));
+    await me.until(async () => expect(await offered()).toEqual(four));
+    const direction = await me.find("combobox", "Direction", rule(3));
+    expect(await direction.evaluate((d) => (d as HTMLSelectElement).value)).toBe("right");
+  });
+
   it("keys, holds, settling, traits of copies and addresses are said in the sentence", async () => {
     await desk.go("cabin-climate");
     await me.click("tab", "Rules 1");

@@ -137,6 +137,18 @@ describe("on a second screen", () => {
   });
 });
 
+describe("Try of a screen", () => {
+  it("has switches for the traits of its copies, too", async () => {
+    await desk.go("trip-settings");
+    const track = '.try-host [data-layer="delays"] [data-layer="track"] rect';
+    const fill = () => me.page.$eval(track, (r) => r.getAttribute("fill"));
+    const before = await me.until(fill);
+    await me.click("button", "Traits of copies");
+    await me.click("radio", "on", '[aria-label="Delay alerts: Alerts in Try"]');
+    await me.until(async () => expect(await fill()).not.toBe(before));
+  });
+});
+
 describe("on a phone", () => {
   it("the prototype is the page, and the list comes from the edge", async () => {
     await me.page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });

@@ -1,27 +1,23 @@
 import { ListGroup } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { piecesOf } from "#core/edit";
-import { traitsOf, valuesOf } from "#core/looks";
+import { traitsOf } from "#core/looks";
 import { withinScreen } from "#core/machine";
 import type { ActiveInstance } from "#core/machine";
-import type { Piece, Project } from "#core/project";
+import type { Piece, Project, Trait } from "#core/project";
 import { pathText } from "#core/rehearse";
 import { Thumbnail } from "../parts/Thumbnail";
-import { Choices } from "../ui/fields/Choices";
-import { Pick } from "../ui/fields/Pick";
+import { TraitChoice } from "../parts/TraitChoice";
 import { useWatched } from "../ui/watched";
 import { overlaysOf } from "./address";
 import type { PlayRun } from "./run";
 import { playWords } from "./words";
 
-/** More letters than this do not stand side by side. */
-const LETTERS = 18;
-
 interface StateProps {
   readonly run: PlayRun;
   readonly project: Project;
   readonly copy: ActiveInstance;
-  readonly trait: ReturnType<typeof traitsOf>[number];
+  readonly trait: Trait;
 }
 
 /** A trait of what is shown, with its values to choose from. */
@@ -30,18 +26,15 @@ const State = ({ run, project, copy, trait }: StateProps) => {
   const at = withinScreen(copy.path);
   const name = at === "" || !screen ? "" : pathText(project, screen, at);
   const label = playWords.stateOf(name, trait.name);
-  const options = valuesOf(trait).map((v) => ({ value: v.id, words: v.name }));
-  const value = copy.variant[trait.id] ?? options[0]?.value ?? "";
-  const isShort = options.reduce((n, o) => n + o.words.length + 2, 0) <= LETTERS;
-  const choose = (next: Id) => run.set(copy.path, trait.id, next);
   return (
     <div className="play-state">
       <span title={label}>{label}</span>
-      {isShort ? (
-        <Choices label={label} value={value} choices={options} onChoose={choose} />
-      ) : (
-        <Pick label={label} value={value} options={options} onPick={choose} />
-      )}
+      <TraitChoice
+        label={label}
+        trait={trait}
+        value={copy.variant[trait.id]}
+        onChoose={(value) => run.set(copy.path, trait.id, value)}
+      />
     </div>
   );
 };

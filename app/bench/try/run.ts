@@ -3,6 +3,7 @@ import { eventText } from "#core/describe";
 import type { LogLine } from "#core/describe";
 import { addRehearsal } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
+import type { ActiveInstance } from "#core/machine";
 import { restingVariant, traitsOf, variantFrom } from "#core/looks";
 import type { Step, Variant } from "#core/project";
 import { Recorder } from "#core/rehearse";
@@ -45,9 +46,18 @@ interface Size {
 
 const sameVariant = (a: Variant, b: Variant): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+const sameCopies = (a: readonly ActiveInstance[], b: readonly ActiveInstance[]): boolean =>
+  a.length === b.length &&
+  a.every((copy, i) => {
+    const other = b[i];
+    return other?.path === copy.path && sameVariant(copy.variant, other.variant);
+  });
+
 /** Keeps a player of the piece on the bench running, and knows where it is. */
 export class TryRun extends Watched {
   variant: Variant = {};
+  /** the shown piece and the copies in it with their traits */
+  copies: readonly ActiveInstance[] = [];
   /** the piece that is shown: another one after the copy has led there */
   screen: Id;
   lines: readonly TryLine[] = [];
@@ -119,8 +129,11 @@ export class TryRun extends Watched {
   private moved(run: Run): void {
     this.tell(run);
     const variant = run.variant();
-    if (run.screen === this.screen && sameVariant(variant, this.variant)) return;
+    const copies = run.copies();
+    const isSame = run.screen === this.screen && sameVariant(variant, this.variant);
+    if (isSame && sameCopies(copies, this.copies)) return;
     this.variant = variant;
+    this.copies = copies;
     this.screen = run.screen;
     this.fit();
     this.changed();
@@ -177,9 +190,9 @@ export class TryRun extends Watched {
     this.changed();
   }
 
-  /** Gives a trait of what is shown a value. */
-  set(trait: Id, value: Id): void {
-    this.player?.set(this.screen, trait, value);
+  /** Gives a trait of what is shown, or of a copy in it, a value. `at` is a path of the run. */
+  set(trait: Id, value: Id, at = this.screen): void {
+    this.player?.set(at, trait, value);
   }
 
   /** Shows a variant of the piece. */

@@ -43,6 +43,8 @@ export const tryWords = {
   fail: "fail",
 
   // TryTraits.tsx
+  traitsOfCopies: "Traits of copies",
+  copyTrait: (copy: string, trait: string) => `${copy}: ${trait}`,
   tryName: (name: string) => `${name} in Try`,
 
   // Try.tsx
