@@ -234,7 +234,7 @@ describe("drawing by hand", () => {
     );
     // one that was picked stays when the panel is put away with Esc
     await me.press("Enter");
-    await (await me.find("option", "archive")).click();
+    await (await me.find("option", "airplane")).click();
     await me.press("Escape");
     await me.until(async () => expect((await me.cell("icon", "hovered"))?.text).not.toBe("alarm"));
   });

@@ -1,5 +1,8 @@
 import { Dropdown } from "react-bootstrap";
+import { Check } from "../ui/fields/Check";
+import { Choices } from "../ui/fields/Choices";
 import { Menu } from "../ui/floating/Menu";
+import { Tool } from "../ui/Tool";
 import { useWatched } from "../ui/watched";
 import type { PlayRun } from "./run";
 import { playWords } from "./words";
@@ -16,57 +19,43 @@ interface Props {
 export const MoreMenu = ({ run: made, sends }: Props) => {
   const run = useWatched(made);
   return (
-    <Dropdown align="end">
+    <Dropdown align="end" autoClose="outside">
       <Dropdown.Toggle variant="tool" className="framed">
         {playWords.more}
       </Dropdown.Toggle>
-      <Menu>
-        <Dropdown.Item as="button" onClick={() => run.restart()}>
-          {playWords.restart}
-        </Dropdown.Item>
-        <Dropdown.Item as="button" onClick={() => run.back()}>
-          {playWords.back}
-        </Dropdown.Item>
-        <Dropdown.Divider />
-        <Dropdown.Header>{playWords.speed}</Dropdown.Header>
-        {rates.map((rate) => (
-          <Dropdown.Item
-            key={rate}
-            as="button"
-            role="menuitemradio"
-            aria-checked={run.rate === rate}
-            active={run.rate === rate}
-            onClick={() => run.setRate(rate)}
-          >
-            {playWords.percent(rate)}
-          </Dropdown.Item>
-        ))}
-        <Dropdown.Divider />
-        <Dropdown.Item
-          as="button"
-          role="menuitemcheckbox"
-          aria-checked={run.calm}
-          active={run.calm}
-          onClick={() => run.setCalm(!run.calm)}
-        >
-          {playWords.reducedMotion}
-        </Dropdown.Item>
+      <Menu className="play-more">
+        <div className="line">
+          <Tool framed onClick={() => run.restart()}>
+            {playWords.restart}
+          </Tool>
+          <Tool framed onClick={() => run.back()}>
+            {playWords.back}
+          </Tool>
+        </div>
+        <span className="caption">{playWords.speed}</span>
+        <Choices
+          label={playWords.speed}
+          value={String(run.rate)}
+          choices={rates.map((r) => ({ value: String(r), words: playWords.percent(r) }))}
+          onChoose={(rate) => run.setRate(Number(rate))}
+        />
+        <Check
+          words={playWords.reducedMotion}
+          checked={run.calm}
+          onSwitch={(calm) => run.setCalm(calm)}
+        />
         {sends && (
           <>
-            <Dropdown.Divider />
-            <Dropdown.Header>{playWords.forms}</Dropdown.Header>
-            {[true, false].map((well) => (
-              <Dropdown.Item
-                key={String(well)}
-                as="button"
-                role="menuitemradio"
-                aria-checked={run.well === well}
-                active={run.well === well}
-                onClick={() => run.answer(well)}
-              >
-                {well ? playWords.succeed : playWords.fail}
-              </Dropdown.Item>
-            ))}
+            <span className="caption">{playWords.forms}</span>
+            <Choices
+              label={playWords.forms}
+              value={run.well ? "yes" : "no"}
+              choices={[
+                { value: "yes", words: playWords.succeed },
+                { value: "no", words: playWords.fail },
+              ]}
+              onChoose={(well) => run.answer(well === "yes")}
+            />
           </>
         )}
       </Menu>
