@@ -167,6 +167,7 @@ export class Player {
   /** Shows a screen with what lies over it and the states of all, at once. */
   present({ screen, overlays, traits }: Presented): void {
     this.#tick();
+    for (const _ of this.#run.inside.overlays) this.#run.input({ type: "back" });
     this.#run.input({ type: "screen", screen });
     for (const over of overlays) this.#run.input({ type: "overlay", screen: over });
     // what is around comes first: it decides which copies there are

@@ -1,6 +1,6 @@
 import { ListGroup } from "react-bootstrap";
 import type { Id } from "#core/basics";
-import { piecesOf } from "#core/edit";
+import { overlaysOf, piecesOf } from "#core/edit";
 import { traitsOf } from "#core/looks";
 import { withinScreen } from "#core/machine";
 import type { ActiveInstance } from "#core/machine";
@@ -9,7 +9,6 @@ import { pathText } from "#core/rehearse";
 import { Thumbnail } from "../parts/Thumbnail";
 import { TraitChoice } from "../parts/TraitChoice";
 import { useWatched } from "../ui/watched";
-import { overlaysOf } from "./address";
 import type { PlayRun } from "./run";
 import { playWords } from "./words";
 

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { Offcanvas } from "react-bootstrap";
 import type { LayoutEnv } from "#core/layout";
 import type { Piece, Project } from "#core/project";
@@ -27,16 +27,21 @@ interface Props {
   readonly sends: boolean;
 }
 
+/** How long what is shown must stay before the address says so, ms. */
+const SETTLED = 200;
+
 /** What is shown stands in the address, so that it is there again after a reload. */
-const noteIn = (home: string) => {
-  let timeout = 0;
-  return (shown: Presented, project: Project): void => {
-    window.clearTimeout(timeout);
-    timeout = window.setTimeout(() => {
-      const address = `${home}/play${addressOf(project, shown)}`;
+const useAddress = (run: PlayRun, project: Project, home: string): void => {
+  const { version } = run;
+  const shown = useSyncExternalStore(run.subscribe, version, version);
+  useEffect(() => {
+    // whoever leaves meanwhile keeps the address they went to
+    const timeout = window.setTimeout(() => {
+      const address = `${home}/play${addressOf(project, run.presented)}`;
       window.history.replaceState(window.history.state, "", address);
-    }, 200);
-  };
+    }, SETTLED);
+    return () => window.clearTimeout(timeout);
+  }, [run, project, home, shown]);
 };
 
 /** A run that follows edits and the system's wish for less motion, as long as it is shown. */
@@ -44,10 +49,11 @@ const useRun = ({ env, project, home, shown }: Props) => {
   const host = useRef<HTMLDivElement>(null);
   const [run] = useState(() => {
     const calm = typeof window !== "undefined" && window.matchMedia(LESS_MOTION).matches;
-    return new PlayRun(env, project, shown, calm, noteIn(home));
+    return new PlayRun(env, project, shown, calm);
   });
   useEffect(() => (host.current ? run.mount(host.current) : undefined), [run]);
   useEffect(() => run.update(project), [run, project]);
+  useAddress(run, project, home);
   useEffect(() => {
     const less = window.matchMedia(LESS_MOTION);
     const heed = () => run.setCalm(less.matches);
@@ -89,7 +95,8 @@ const useRoom = (run: PlayRun, isPhone: boolean) => {
 
 const toggleFull = (): void => {
   if (document.fullscreenElement) void document.exitFullscreen();
-  else void document.documentElement.requestFullscreen();
+  // where the browser does not allow it, the page stays as it is
+  else document.documentElement.requestFullscreen().catch(() => undefined);
 };
 
 /** Whether the page fills the screen. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { kelpwayKit } from "../../demo/index";
-import { addressOf, overlaysOf, presentedIn } from "./address";
+import { addressOf, presentedIn } from "./address";
 
 const kit = kelpwayKit();
 const search = (address: string) => new URLSearchParams(address.split("?")[1] ?? "");
@@ -33,13 +33,5 @@ describe("the address of a state", () => {
     });
     const many = `?${Array.from({ length: 5000 }, (_, i) => `set=:t:${i}`).join("&")}`;
     expect(presentedIn(kit, "ticket", search(many)).traits).toHaveLength(200);
-  });
-});
-
-describe("overlays", () => {
-  it("are the screens that rules open over others, also rules of what is placed there", () => {
-    expect(overlaysOf(kit).map(({ piece, over }) => [piece.id, over.id])).toEqual([
-      ["notice", "trip-settings"],
-    ]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Id } from "#core/basics";
-import { inOrder, tableEntry } from "#core/project";
+import { tableEntry } from "#core/project";
 import type { Piece, Project } from "#core/project";
 import { pathText, pieceAtPath } from "#core/rehearse";
 import type { Presented, ShownTrait } from "#core/runtime";
@@ -51,50 +51,4 @@ export const presentedIn = (project: Project, screen: Id, search: URLSearchParam
       return at !== undefined && trait && value ? [{ at, trait, value }] : [];
     });
   return { screen, overlays, traits };
-};
-
-/** A screen that rules open over others, and the first of those others. */
-export interface OverlayOf {
-  readonly piece: Piece;
-  readonly over: Piece;
-  /** whether rules also go to it as to any screen */
-  readonly isScreenToo: boolean;
-}
-
-/** Whether a rule of a piece, or of a component placed in it, opens a screen over it. */
-const opens = (project: Project, piece: Piece, screen: Id, seen: ReadonlySet<Id>): boolean => {
-  const own = Object.values(piece.rules).some((r) =>
-    r.effects.some((e) => e.type === "open" && e.screen === screen),
-  );
-  if (own) return true;
-  const inside = new Set(
-    Object.values(piece.looks).flatMap((look) =>
-      Object.values(look.changes).flatMap((c) =>
-        typeof c.component === "string" ? [c.component] : [],
-      ),
-    ),
-  );
-  return [...inside].some((id) => {
-    const inner = seen.has(id) ? undefined : project.pieces[id];
-    return inner !== undefined && opens(project, inner, screen, new Set([...seen, id]));
-  });
-};
-
-const isGoneTo = (project: Project, screen: Id): boolean =>
-  Object.values(project.pieces).some((p) =>
-    Object.values(p.rules).some((r) =>
-      r.effects.some((e) => e.type === "go" && e.screen === screen),
-    ),
-  );
-
-/** The screens that lie over others when a rule opens them. */
-export const overlaysOf = (project: Project): readonly OverlayOf[] => {
-  const screens = inOrder(project.pieces).filter((p) => p.kind === "screen");
-  return screens.flatMap((piece) => {
-    const over = screens.find(
-      (s) => s.id !== piece.id && opens(project, s, piece.id, new Set([s.id])),
-    );
-    const isScreenToo = piece.id === project.start || isGoneTo(project, piece.id);
-    return over ? [{ piece, over, isScreenToo }] : [];
-  });
 };

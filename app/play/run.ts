@@ -45,8 +45,6 @@ export class PlayRun extends Watched {
     private project: Project,
     private readonly first: Presented,
     calm: boolean,
-    /** what is shown has changed */
-    private readonly onShown: (shown: Presented, project: Project) => void,
   ) {
     super();
     this.screen = first.screen;
@@ -89,7 +87,6 @@ export class PlayRun extends Watched {
     const scene = machine.scene();
     this.size = { width: scene?.width ?? 0, height: scene?.height ?? 0 };
     this.#fit();
-    this.onShown(machine.presented(), this.project);
     this.changed();
   }
 

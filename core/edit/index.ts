@@ -136,3 +136,4 @@ export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./behav
 export type { Wire } from "./behaviour/wiring";
 export { oppositeOf } from "./behaviour/opposites";
 export { sendsForms } from "./sends";
+export { overlaysOf } from "./overlays";

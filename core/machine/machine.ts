@@ -1,5 +1,6 @@
 import type { Id } from "../basics";
 import { restingVariant } from "../looks";
+import { tableEntry } from "../project";
 import type { Motion, Project } from "../project";
 import { scheduleTimers, noteInMotion } from "./time/timers";
 import { liveAt } from "./chain";
@@ -111,7 +112,8 @@ const showTrait = (
   emit: Emit,
 ): State => {
   const live = liveAt(project, state, at);
-  if (!live?.piece.traits[trait]?.values[value]) return state;
+  const known = live && tableEntry(live.piece.traits, trait);
+  if (!known || !tableEntry(known.values, value)) return state;
   const serial = state.serial + 1;
   const written = writeTraits(project, { ...state, serial }, live, { [trait]: value }, serial);
   const moving = written.sets.length
