@@ -78,6 +78,23 @@ describe("Play shows everything there is", () => {
     await me.until(() => Promise.resolve(expect(me.page.url()).toContain("over=notice")));
     await me.page.reload({ waitUntil: "load" });
     await me.page.waitForSelector(layer("~notice"));
+    // and its screen without it
+    await me.click("button", "Trip settings start");
+    await me.until(async () => expect(await me.page.$(layer("~notice"))).toBeNull());
+  });
+
+  it("an address that means nothing shows the screen as it starts", async () => {
+    await open("/trip-settings?set=:__proto__:x&set=delays:alerts:toString&set=gone:a:b&over=gone");
+    expect(await fillOf("delays/track")).toBe("#c9c3b4");
+    expect(me.complaints).toEqual([]);
+  });
+
+  it("whoever leaves at once keeps the address they went to", async () => {
+    await me.click("radio", "on", '[aria-label="Delay alerts: Alerts"]');
+    await me.click("link", "Edit Trip settings");
+    await me.find("tree", "Layers");
+    await sleep(400);
+    expect(me.page.url()).toContain("/pieces/trip-settings");
   });
 
   it("a component alone on a plain ground, from its bench", async () => {
@@ -116,6 +133,48 @@ describe("one menu", () => {
     await me.click("radio", "25 %");
     await me.click("button", "Restart", ".dropdown-menu.show");
     await me.until(async () => expect(await fillOf("delays/track")).toBe("#c9c3b4"));
+  });
+});
+
+describe("every choice a presenter has does something", () => {
+  it("speed, reduced motion, the answer to forms, full screen, the link", async () => {
+    await open("/trip-settings");
+    await me.click("button", "More");
+    const on = (name: string) =>
+      me.page.$eval(`.play-more [aria-label="${name}"] input:checked`, (i) =>
+        i.getAttribute("value"),
+      );
+    for (const [words, value] of [
+      ["50 %", "0.5"],
+      ["25 %", "0.25"],
+      ["10 %", "0.1"],
+      ["100 %", "1"],
+    ] as const) {
+      await me.click("radio", words, '.play-more [aria-label="Playback speed"]');
+      await me.until(async () => expect(await on("Playback speed")).toBe(value));
+    }
+    await me.click("radio", "Fail");
+    await me.until(async () => expect(await on("Submitted forms")).toBe("no"));
+    await me.click("checkbox", "Reduced motion");
+    await me.press("Escape");
+    // the form fails, as it was told to
+    await press("tell");
+    await me.page.waitForSelector(layer("~notice"));
+    await sleep(300);
+    await press("~notice/ship-hint");
+    await me.type("MS Eider");
+    await me.press("Enter");
+    await me.until(async () =>
+      expect(await me.text(host)).toContain("The harbour did not respond."),
+    );
+    await me.click("button", "Copy link to this state");
+    await me.until(async () =>
+      expect(await me.text(".play-said")).toMatch(/Link copied|blocked access/),
+    );
+    await me.click("button", "Full screen");
+    await me.until(async () => expect(await me.page.$(".play-bar")).toBeNull());
+    await me.page.evaluate(() => document.exitFullscreen());
+    await me.page.waitForSelector(".play-bar");
   });
 });
 

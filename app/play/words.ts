@@ -1,7 +1,6 @@
 /** What people read in Play. */
 export const playWords = {
   // PlayBar.tsx
-  backTo: (name: string) => `← ${name}`,
   editOnBench: (name: string) => `Edit ${name}`,
   list: "Screens and states",
   hideList: "Hide screens and states",

@@ -60,6 +60,18 @@ describe("what is shown, as somebody can be led to it", () => {
     ]);
   });
 
+  it("is not changed by what is no trait or value of the piece, whatever it is called", () => {
+    const { run, screen, fog } = quay();
+    for (const [trait, value] of [
+      ["__proto__", "x"],
+      ["constructor", "length"],
+      [fog.id, "__proto__"],
+      [fog.id, "toString"],
+    ] as const)
+      run.input({ type: "show", at: screen, trait, value });
+    expect(run.presented().traits).toEqual([]);
+  });
+
   it("names what lies over the screen, and back takes that away", () => {
     const { run, notice } = quay();
     run.input({ type: "overlay", screen: notice });
