@@ -340,9 +340,11 @@ export class Player {
     this.#tick();
     const place = this.#place(e);
     const layer = this.#under(...place);
-    if (this.#run.wheel(...place, e.deltaX, e.deltaY)) {
+    // what one sees goes as far as the wheel says, however large it is shown
+    const [dx, dy] = [e.deltaX / this.#scale, e.deltaY / this.#scale];
+    if (this.#run.wheel(...place, dx, dy)) {
       e.preventDefault();
-      const by = e.deltaY || e.deltaX;
+      const by = dy || dx;
       if (layer !== null) this.options.onAct?.({ type: "scroll", at: this.#run.now, layer, by });
     }
     this.#show();

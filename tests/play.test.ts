@@ -215,7 +215,8 @@ describe("on a phone", () => {
     await me.page.touchscreen.tap(track.x + 10, track.y + 10);
     await me.until(async () => expect(await fillOf("delays/track")).toBe("#123456"));
     await me.click("button", "Show screens and states");
-    await me.click("button", "Cabin climate");
+    await me.page.waitForSelector(".offcanvas.show:not(.showing)");
+    await me.until(() => me.click("button", "Cabin climate"));
     await me.until(async () => expect(await me.page.title()).toContain("Cabin climate"));
     await me.until(async () => expect(await me.page.$(".offcanvas.show")).toBeNull());
     expect(me.complaints).toEqual([]);

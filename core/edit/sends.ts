@@ -15,8 +15,13 @@ const sendsItself = ({ looks }: Piece): boolean => {
   return sends;
 };
 
-/** Whether something in a piece, or in a component placed in it, sends forms. */
-export const sendsForms = (project: Project, id: Id): boolean =>
-  Object.values(project.pieces).some(
-    (p) => sendsItself(p) && (p.id === id || contains(project, id, p.id)),
+/**
+ * Whether forms can be sent where a piece is used: by something in it, or in a component placed in
+ * it; a screen leads to others, and opens them over itself.
+ */
+export const sendsForms = (project: Project, id: Id): boolean => {
+  const isScreen = project.pieces[id]?.kind === "screen";
+  return Object.values(project.pieces).some(
+    (p) => sendsItself(p) && (isScreen || p.id === id || contains(project, id, p.id)),
   );
+};
