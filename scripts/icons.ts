@@ -9,7 +9,7 @@ import { readIcon } from "../core/formats/svg/index.ts";
 import { usesOf } from "./icon-uses.ts";
 
 /** Changes when what is written changes. */
-const EDITION = 4;
+const EDITION = 5;
 
 interface Source {
   readonly file: string;
@@ -30,15 +30,26 @@ const stamp = `${EDITION} ${versionOf(plainHome)} ${versionOf(taggedHome)}`;
 if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp)
   process.exit(0);
 
+const isMark = ({ categories }: (typeof tagged)[number]): boolean =>
+  categories.some((c) => String(c) === "brands");
+const firstWord = (name: string): string => /^[a-z]*/.exec(name)?.[0] ?? "";
+const drawn = tagged.filter((icon) => !isMark(icon));
+const ordinary = new Set(drawn.map(({ name }) => firstWord(name)));
+/** How marks of companies begin, which are none of an interface's icons. */
+const marks = new Set(
+  tagged
+    .filter(isMark)
+    .map(({ name }) => firstWord(name))
+    .filter((word) => !ordinary.has(word)),
+);
+
 const plain = readdirSync(join(plainHome, "icons"))
-  .filter((file) => file.endsWith(".svg"))
+  .filter((file) => file.endsWith(".svg") && !marks.has(firstWord(file)))
   .map((file): Source => {
     const name = file.slice(0, -4);
     return { file: join(plainHome, "icons", file), name, base: name.replace(/-fill$/, "") };
   });
 
-// marks of companies are none of an interface's icons
-const drawn = tagged.filter((icon) => !icon.categories.some((c) => String(c) === "brands"));
 const lines = drawn.flatMap(({ name }): Source[] => [
   { file: join(taggedHome, `assets/regular/${name}.svg`), name: `${name}-line`, base: name },
   { file: join(taggedHome, `assets/fill/${name}-fill.svg`), name: `${name}-solid`, base: name },

@@ -15,7 +15,8 @@ import type { Route } from "./+types/play";
 export const meta: Route.MetaFunction = ({ matches, params }) => {
   const loaded = matches.find((m) => m?.id === "routes/project")?.loaderData;
   const project = (loaded as { project?: Project } | undefined)?.project;
-  const piece = params.pieceId === undefined ? null : project?.pieces[params.pieceId];
+  const id = params.pieceId;
+  const piece = project && id !== undefined ? tableEntry(project.pieces, id) : undefined;
   return [{ title: playWords.title(piece?.name ?? playWords.play, project?.name ?? "") }];
 };
 

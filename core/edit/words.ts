@@ -120,7 +120,6 @@ export const editWords = {
   make: (name: string) => `Add “${name}”`,
   duration: "Duration",
   returnDuration: "Return duration",
-  duration2: "Duration",
   delay: "Delay",
   trait: "Trait",
   newTraitNamed: (name: string) => `new: ${name}`,
@@ -154,7 +153,6 @@ export const editWords = {
   oneAfterAnother: "Stagger",
 
   shown: "Shown",
-  pieceAppears2: "the piece appears",
   becomes: (trait: string, value: string) => `${trait} becomes ${value}`,
   addReturnRule: "Add return rule",
 
@@ -205,7 +203,6 @@ export const editWords = {
   pasteInRulebook: "Paste",
   change: "Change",
   delete3: "Delete",
-  copy2: "Copy",
 
   // signals.ts
   newSignal: (name: string) => `New signal ${name}`,

@@ -88,7 +88,7 @@ const OptionMark = ({ layer, row }: { layer: Layer; row: Row }) => {
       className={`option-mark${option ? " on" : ""}`}
       aria-pressed={option !== undefined}
       tabIndex={-1}
-      title={option ? sheetWords.eachCopyCanSet(option.name) : sheetWords.letEachCopySet2}
+      title={option ? sheetWords.eachCopyCanSet(option.name) : sheetWords.letEachCopySet}
       onClick={toggle}
     >
       {option ? sheetWords.option : sheetWords.addOption}

@@ -92,7 +92,6 @@ export const sheetWords = {
   dragLeftRightChange: "Drag left or right to change; hold Shift for larger steps",
   eachCopyCanSet: (name: string) =>
     `Each copy can set this (option “${name}”). Click to remove the option.`,
-  letEachCopySet2: "Let each copy set this",
   option: "option",
   addOption: "Add option",
 

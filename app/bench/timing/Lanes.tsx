@@ -186,7 +186,7 @@ export const Lanes = ({ timed, picked, onPick, head, withBack }: Props) => {
       <TimeRuler timed={timed} view={view} measure={measure} head={head} />
       <div className="lane-rows">
         <LaneRow {...row} name={null}>
-          <span className="strong">{timingWords.allLayers3}</span>
+          <span className="strong">{timingWords.allLayers}</span>
         </LaneRow>
         {moving.map(({ layer, name, keys }) => {
           const unfolded = open.includes(layer);

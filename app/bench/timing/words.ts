@@ -95,7 +95,6 @@ export const timingWords = {
   addLane: "Add lane",
   layerOfNewLane: "Layer of the new lane",
   property: "Property…",
-  allLayers3: "All layers",
   properties: (name: string) => `Properties of ${name}`,
   changesScreenBothScreens:
     "This changes the screen. Both screens move as a whole; set their motion on the right.",

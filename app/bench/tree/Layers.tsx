@@ -79,7 +79,7 @@ export const Layers = memo(function Layers() {
             size="sm"
             icon="up"
             iconSize={14}
-            label={treeWords.bringForward2}
+            label={treeWords.bringForward}
             title={treeWords.bringForwardAltUp}
             disabled={still}
             onClick={() => tree.move(1)}
@@ -88,7 +88,7 @@ export const Layers = memo(function Layers() {
             size="sm"
             icon="down"
             iconSize={14}
-            label={treeWords.sendBackward2}
+            label={treeWords.sendBackward}
             title={treeWords.sendBackwardAltDown}
             disabled={still}
             onClick={() => tree.move(-1)}

@@ -22,9 +22,7 @@ export const treeWords = {
   // Layers.tsx
   layers: "Layers",
   layerOrder: "Layer order",
-  bringForward2: "Bring forward",
   bringForwardAltUp: "Bring forward (Alt+Up)",
-  sendBackward2: "Send backward",
   sendBackwardAltDown: "Send backward (Alt+Down)",
   findLayer: "Find a layer",
   noLayersMatchSearch: "No layers match this search.",

@@ -103,7 +103,7 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
       />
       <Pick
         label={tryWords.playbackSpeed}
-        title={tryWords.playbackSpeed2}
+        title={tryWords.playbackSpeed}
         value={String(rate)}
         options={speeds}
         onPick={(r) => run.drive({ rate: Number(r) })}

@@ -31,7 +31,6 @@ export const tryWords = {
   touch: "Touch",
   touchInputWithoutHover: "Touch input, without hover",
   playbackSpeed: "Playback speed",
-  playbackSpeed2: "Playback speed",
   resume: "Resume",
   pause: "Pause",
   stepInTryTools: "Step",

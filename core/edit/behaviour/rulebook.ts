@@ -259,7 +259,7 @@ export const rulesAlong = (
   const rules = rulesAbout(piece, [...twins.keys()]).map((r) =>
     translated(r, (id) => twins.get(id) ?? id),
   );
-  return adding(piece, counted(rules.length, editWords.copy2), rules);
+  return adding(piece, counted(rules.length, editWords.copy), rules);
 };
 
 /** The rules that may fire in one value of a trait alone, for a value that was made from it. */
@@ -285,7 +285,7 @@ export const rulesForValue = (
   return {
     ids: added.ids,
     change: {
-      label: counted(added.ids.length + ops.length, editWords.copy2),
+      label: counted(added.ids.length + ops.length, editWords.copy),
       ops: [...ops, ...added.change.ops],
     },
   };

@@ -54,7 +54,7 @@ export const appear = ({ piece, layers, motion }: Setting): Maker => {
   const known = traitsOf(piece).filter((t) => valuesOf(t).length === 2 && rulesTo(piece, t).length);
   const fresh = newTrait(piece, editWords.shown, ["no", "yes"]);
   const traits = choice("trait", editWords.when, [
-    { value: FRESH, words: editWords.pieceAppears2 },
+    { value: FRESH, words: editWords.pieceAppears },
     ...known.map((t) => ({
       value: t.id,
       words: editWords.becomes(t.name, present(valuesOf(t)[1]).name),
@@ -62,7 +62,7 @@ export const appear = ({ piece, layers, motion }: Setting): Maker => {
   ]);
   const time = number(
     "time",
-    editWords.duration2,
+    editWords.duration,
     Math.max(200, motion.duration),
     "ms",
     [0, 5000, 10],

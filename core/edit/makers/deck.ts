@@ -145,7 +145,7 @@ export const deck = ({ project, piece, layers, motion }: Setting): Maker => {
   ]);
   const time = number(
     "time",
-    editWords.duration2,
+    editWords.duration,
     Math.max(240, motion.duration),
     "ms",
     [0, 5000, 10],

@@ -62,7 +62,7 @@ const valuesAtRest = ({ project, piece }: Setting, layer: Id) =>
 /** A layer turns to and fro and comes to rest as it was. */
 export const wiggle = (setting: Setting, layer: Id): Maker => {
   const angle = number("angle", editWords.angle, 8, "°", [1, 180, 1]);
-  const time = number("time", editWords.duration2, 500, "ms", [50, 10_000, 50]);
+  const time = number("time", editWords.duration, 500, "ms", [50, 10_000, 50]);
   return {
     id: "wiggle",
     name: editWords.wiggle,
@@ -79,7 +79,7 @@ export const wiggle = (setting: Setting, layer: Id): Maker => {
 /** A layer grows and comes back to its size. */
 export const swell = (setting: Setting, layer: Id): Maker => {
   const size = number("size", editWords.largest, 115, "%", [10, 1000, 5]);
-  const time = number("time", editWords.duration2, 320, "ms", [50, 10_000, 20]);
+  const time = number("time", editWords.duration, 320, "ms", [50, 10_000, 20]);
   return {
     id: "swell",
     name: editWords.swell,
