@@ -7,7 +7,7 @@ import type { AwayPose } from "../../properties";
 import { withLane } from "../behaviour/timing";
 import { newTrait } from "../behaviour/traits";
 import { editWords } from "../words";
-import { becomes, choice, choiceOf, number, numberOf, numbered, where } from "./making";
+import { becomes, choice, choiceOf, duration, number, numberOf, numbered, where } from "./making";
 import type { Given, Maker, Making, Setting } from "./making";
 
 const FADE = "fade";
@@ -60,13 +60,7 @@ export const appear = ({ piece, layers, motion }: Setting): Maker => {
       words: editWords.becomes(t.name, present(valuesOf(t)[1]).name),
     })),
   ]);
-  const time = number(
-    "time",
-    editWords.duration,
-    Math.max(200, motion.duration),
-    "ms",
-    [0, 5000, 10],
-  );
+  const time = duration(motion, 200);
   return {
     id: "appear",
     name: editWords.appearOneAfterAnother,

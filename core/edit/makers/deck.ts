@@ -6,7 +6,7 @@ import type { Value } from "../../properties";
 import { newTrait } from "../behaviour/traits";
 import { editWords } from "../words";
 import { contactTrait } from "./contact";
-import { choice, choiceOf, number, numberOf, numbered, where } from "./making";
+import { choice, choiceOf, duration, number, numberOf, numbered, where } from "./making";
 import type { Draft, Given, Maker, Making, Setting } from "./making";
 
 const raisedIn = (piece: Piece, variant: Variant, id: Id): number =>
@@ -143,13 +143,7 @@ export const deck = ({ project, piece, layers, motion }: Setting): Maker => {
     ...known.map((t) => ({ value: t.id, words: t.name })),
     { value: FRESH, words: editWords.newTraitNamed(fresh.name) },
   ]);
-  const time = number(
-    "time",
-    editWords.duration,
-    Math.max(240, motion.duration),
-    "ms",
-    [0, 5000, 10],
-  );
+  const time = duration(motion, 240);
   const draw = (given: Given): Making => {
     const trait = known.find((t) => t.id === choiceOf(given, traits)) ?? fresh;
     const rest = restingVariant(piece);

@@ -11,6 +11,7 @@ import type {
   TraitValue,
 } from "../../project";
 import type { Edits } from "../drawing/looks";
+import { editWords } from "../words";
 
 /** A number one sets before a behaviour is made. */
 interface NumberParameter {
@@ -123,6 +124,10 @@ export const number = (
   unit: string,
   [min, max, step]: readonly [number, number, number],
 ): NumberParameter => ({ kind: "number", key, label, unit, value, min, max, step });
+
+/** How long what a maker adds takes: as the motion used last, but not less than suits it; ms. */
+export const duration = (motion: Motion, least: number): NumberParameter =>
+  number("time", editWords.duration, Math.max(least, motion.duration), "ms", [0, 5000, 10]);
 
 export const choice = (
   key: string,
