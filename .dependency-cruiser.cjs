@@ -17,6 +17,7 @@ const order = [
   ["paths"],
   ["motion"],
   ["machine"],
+  ["access"],
   ["runtime"],
   ["describe"],
   ["gather"],

@@ -3,6 +3,7 @@ import { isSpring, namedCurves, springFrom } from "#core/motion";
 import { BASE, ROOT, orderAfter } from "#core/project";
 import type {
   Acceptance,
+  AriaState,
   Condition,
   Easing,
   Effect,
@@ -18,6 +19,7 @@ import type {
   Spring,
   Step,
   Trait,
+  TraitAria,
   VariantNote,
 } from "#core/project";
 import { namedPoses } from "#core/properties";
@@ -73,11 +75,32 @@ const condition = (when: Readonly<Record<string, string | readonly string[]>>): 
     ]),
   );
 
+/** A trait as it is written down: its name, its values, and the state it stands for, if any. */
+interface TraitSource {
+  readonly id: string;
+  readonly name: string;
+  readonly values: readonly string[];
+  readonly aria: TraitAria | undefined;
+}
+
 /** A trait by id: its name and its values. */
-export const trait = (id: string, name: string, values: readonly string[]) => ({
+export const trait = (id: string, name: string, values: readonly string[]): TraitSource => ({
   id,
   name,
   values,
+  aria: undefined,
+});
+
+/** A trait that is a state to assistive technology, in the values named last. */
+export const stateTrait = (
+  id: string,
+  name: string,
+  values: readonly string[],
+  state: AriaState,
+  ...on: readonly string[]
+): TraitSource => ({
+  ...trait(id, name, values),
+  aria: { state, on: on.map((value) => valueId(id, value)) },
 });
 
 export interface Source {
@@ -86,7 +109,7 @@ export interface Source {
   readonly name: string;
   readonly values: Record<string, SpecifiedValue>;
   readonly inside: readonly Drawn[];
-  readonly traits?: readonly { id: string; name: string; values: readonly string[] }[];
+  readonly traits?: readonly TraitSource[];
   readonly looks?: readonly {
     when: Readonly<Record<string, string | readonly string[]>>;
     changes: Readonly<Record<string, LayerChanges>>;
@@ -136,6 +159,7 @@ const traitsOf = (source: Source): Trait[] =>
     pattern,
     rest: null,
     values: table(ordered(t.values.map((name) => ({ id: valueId(t.id, name), name })))),
+    ...(t.aria ? { aria: t.aria } : {}),
   }));
 
 /** A look's id from what it holds for: the same whenever the piece is built. */

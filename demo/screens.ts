@@ -1,7 +1,7 @@
 import { OPTION, TRAIT } from "#core/properties";
 import type { SpecifiedValue } from "#core/properties";
 import { sea, shade, style } from "./colours";
-import { box, copy, ellipse, icon, motion, shape, steps, text, trait, valueId } from "./build";
+import { box, copy, ellipse, icon, motion, shape, stateTrait, steps, text, valueId } from "./build";
 import type { Drawn, Source } from "./build";
 
 const row = (id: string, y: number, words: string, on: boolean): Drawn =>
@@ -325,7 +325,7 @@ export const saltholmPier: Source = {
   kind: "screen",
   name: "Saltholm pier",
   values: { width: 390, height: 844, fill: sea.sky, clip: true },
-  traits: [trait("chat", "Chat", ["closed", "open"])],
+  traits: [stateTrait("chat", "Chat", ["closed", "open"], "expanded", "open")],
   rules: [
     {
       id: "chat",

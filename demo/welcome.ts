@@ -12,6 +12,7 @@ import {
   shape,
   spring,
   text,
+  stateTrait,
   trait,
   valueId,
 } from "./build";
@@ -122,7 +123,10 @@ export const welcome: Source = {
     },
     clip: true,
   },
-  traits: [trait("arrived", "Arrived", ["no", "yes"]), trait("tab", "Tab", ["Today", "Trips"])],
+  traits: [
+    trait("arrived", "Arrived", ["no", "yes"]),
+    stateTrait("tab", "Tab", ["Today", "Trips"], "selected"),
+  ],
   inside: [
     ellipse("sun", "Sun", { x: 255, y: 70, width: 96, height: 96, fill: raw.sun }),
     text("title", "Title", {

@@ -7,11 +7,11 @@ import type { Project, Step } from "#core/project";
 import type { Act } from "#core/rehearse";
 import { Run } from "#core/runtime";
 import type { Presented } from "#core/runtime";
+import type { Access } from "./access";
 import { Clock } from "./clock";
 import { Drawing } from "./draw";
-import { listenToKeys } from "./keys";
-import { Lights } from "./lights";
-import { FocusRing, keep } from "./ring";
+import { Frame } from "./frame";
+import { keep } from "./keep";
 import type { Showing } from "./show";
 
 export interface PlayOptions {
@@ -46,17 +46,17 @@ const SLICE = 1000;
 const WORK = 8;
 
 /**
- * Runs a piece inside an element: an SVG for the scene, pointer events for input, animation frames
- * for the clock. Frames are only asked for while something moves; a single timeout wakes it for the
+ * Runs a piece inside an element: an SVG for the scene, real elements for assistive technology and
+ * the keyboard, pointer events for input, animation frames for the clock. Frames are only asked for while something moves; a single timeout wakes it for the
  * next wait.
  */
 export class Player {
   #run: Run;
-  readonly #svg: SVGSVGElement;
+  readonly #frame = new Frame();
+  readonly #svg = this.#frame.svg;
+  /** it comes a moment after the first picture */
+  #access: Access | null = null;
   readonly #drawing: Drawing;
-  /** around what the keyboard's focus is on, whatever the piece itself does to show it */
-  readonly #ring: FocusRing;
-  readonly #lights: Lights;
   /** whether anything has happened since the pointer pressed */
   #answered = false;
   #project: Project;
@@ -68,7 +68,7 @@ export class Player {
   #touch = false;
   #calm = false;
   #showing: Showing | null = null;
-  #frame = 0;
+  #request = 0;
   #timeout = 0;
   #last: Pick<State, "traits" | "screen" | "overlays"> | null = null;
   readonly #off = new AbortController();
@@ -79,16 +79,35 @@ export class Player {
   ) {
     this.#project = options.project;
     this.#scale = options.scale ?? 1;
-    this.#svg = document.createElementNS("http://www.w3.org/2000/svg", "svg");
-    this.#svg.setAttribute("role", "img");
-    this.#svg.style.cssText =
-      "display:block;touch-action:none;user-select:none;-webkit-user-select:none;cursor:default;overflow:visible;outline:none";
-    host.append(this.#svg);
+    host.append(this.#frame.element);
     this.#drawing = new Drawing(this.#svg);
-    this.#ring = new FocusRing(this.#svg);
-    this.#lights = new Lights(this.#svg);
     this.#run = this.#begin();
     this.#listen();
+    this.#show();
+    void this.#attach();
+  }
+
+  /** Adds what assistive technology and fields need: nobody waits for it to see the piece. */
+  async #attach(): Promise<void> {
+    const { Access } = await import("./access");
+    const { signal } = this.#off;
+    if (signal.aborted) return;
+    this.#access = new Access(this.#frame, signal, {
+      run: () => this.#run,
+      did: (act) => {
+        this.#tick();
+        act();
+        this.#show();
+      },
+      told: (act) => this.options.onAct?.(act),
+      pointing: () => this.#pointing,
+      keyed: (keyed) => {
+        this.#keyed = keyed;
+        if (!keyed) this.#pointing = false;
+      },
+      clicked: (path) => this.#click(path),
+      filled: (path, text) => this.#fill(path, text),
+    });
     this.#show();
   }
 
@@ -137,6 +156,8 @@ export class Player {
     this.options.onAct?.({ type: "show", at: this.#run.now, copy: withinScreen(at), trait, value });
     this.#run.input({ type: "show", at, trait, value });
     this.#show();
+    const set = this.#run.copies().find((c) => c.path === at)?.piece.traits[trait];
+    if (set) this.#frame.say(`${set.name}: ${set.values[value]?.name ?? ""}`);
   }
 
   /** Tells what stands for the receiver of forms whether they succeed. */
@@ -180,10 +201,7 @@ export class Player {
 
   /** Lights up everything that answers, and says how much that is. */
   lightUp(): number {
-    const scene = this.#run.scene();
-    const paths = this.#run.answering();
-    if (scene) this.#lights.show(scene, paths);
-    return paths.length;
+    return this.#access?.lightUp(this.#run) ?? 0;
   }
 
   /**
@@ -219,11 +237,11 @@ export class Player {
 
   destroy(): void {
     this.#showing?.stop();
-    this.#lights.clear();
+    this.#access?.clear();
     this.#off.abort();
-    cancelAnimationFrame(this.#frame);
+    cancelAnimationFrame(this.#request);
     clearTimeout(this.#timeout);
-    this.#svg.remove();
+    this.#frame.element.remove();
   }
 
   /**
@@ -286,39 +304,29 @@ export class Player {
 
   #listen(): void {
     const signal = this.#off.signal;
+    const frame = this.#frame.element;
     for (const kind of ["move", "down", "up", "cancel"] as const)
-      this.#svg.addEventListener(`pointer${kind}`, (e) => this.#pointer(kind, e), { signal });
-    this.#svg.addEventListener("wheel", (e) => this.#wheel(e), { signal, passive: false });
-    this.#svg.addEventListener("pointerleave", () => this.#leave(), { signal });
-    listenToKeys(this.#svg, signal, {
-      run: () => this.#run,
-      did: (act) => {
-        this.#tick();
-        act();
-        this.#show();
-      },
-      told: (act) => this.options.onAct?.(act),
-      pointing: () => this.#pointing,
-      keyed: (keyed) => {
-        this.#keyed = keyed;
-        if (!keyed) this.#pointing = false;
-      },
-    });
+      frame.addEventListener(`pointer${kind}`, (e) => this.#pointer(kind, e), { signal });
+    frame.addEventListener("wheel", (e) => this.#wheel(e), { signal, passive: false });
+    frame.addEventListener("pointerleave", () => this.#leave(), { signal });
   }
 
   #pointer(kind: "move" | "down" | "up" | "cancel", e: PointerEvent): void {
     const isButton = kind === "down" || kind === "up";
     if (!e.isPrimary || (isButton && e.button !== 0)) return;
+    const place = this.#place(e);
+    const field = this.#fieldUnder(e, place);
     if (kind === "down") {
       this.#pointing = true;
       this.#keyed = false;
       this.#answered = false;
-      this.#svg.setPointerCapture(e.pointerId);
+      // a field marks its own text
+      if (!field) this.#frame.element.setPointerCapture(e.pointerId);
     }
-    if (this.#showing) return;
+    // a list of choices opens by itself
+    if (this.#showing || (isButton && field instanceof HTMLSelectElement)) return;
     this.#tick();
     const byTouch = this.#touch || e.pointerType === "touch";
-    const place = this.#place(e);
     const act = this.#actOf(kind, ...place, byTouch);
     const swiped = this.#run.pointer(kind, ...place, byTouch);
     const did: Act | null = swiped ? { type: "scroll", at: this.#run.now, ...swiped } : act;
@@ -326,7 +334,35 @@ export class Player {
     this.#show();
     if (kind === "up" && !did?.type.startsWith("scroll")) this.#judge();
     const cursor = this.#clickable(...place) ? "pointer" : "default";
-    this.#svg.style.cursor = this.#touch ? finger : cursor;
+    this.#frame.element.style.cursor = this.#touch ? finger : cursor;
+  }
+
+  /** The field an event is on; what is painted over a field takes the pointer before it. */
+  #fieldUnder(e: Event, place: readonly [number, number]): Element | null {
+    const node = this.#access?.nodeAt(e.target);
+    if (!node?.field) return null;
+    const isFree = this.#under(...place) === node.path;
+    this.#frame.letThrough(isFree);
+    // nodes stand for elements
+    return isFree ? (e.target as Element) : null;
+  }
+
+  /** Assistive technology clicks a layer, without any pointer. */
+  #click(layer: string): void {
+    if (this.#showing) return;
+    this.#tick();
+    const about = { at: this.#run.now, layer, x: 0, y: 0, touch: false };
+    this.options.onAct?.({ type: "down", ...about });
+    this.options.onAct?.({ type: "up", ...about });
+    this.#run.input({ type: "click", layer });
+    this.#show();
+  }
+
+  #fill(layer: string, text: string): void {
+    this.#tick();
+    this.options.onAct?.({ type: "fill", at: this.#run.now, layer, text });
+    this.#run.input({ type: "fill", layer, text });
+    this.#show();
   }
 
   /** A press that nothing answered shows what would have. */
@@ -392,35 +428,38 @@ export class Player {
     keep(this.#svg, "viewBox", `${-margin} ${-margin} ${w} ${h}`);
     keep(this.#svg, "width", String(w * this.#scale));
     keep(this.#svg, "height", String(h * this.#scale));
-    keep(
-      this.#svg,
-      "aria-label",
-      this.#project.pieces[this.#run.screen]?.name ?? this.options.name ?? "",
-    );
-    this.#drawing.draw(scene && paint(scene));
-    this.#ring.show(scene, this.#run, this.#keyed);
-    keep(this.#svg, "tabindex", this.#run.usable() ? "0" : "-1");
+    keep(this.#frame.element, "aria-label", this.#nameOf(this.#run.screen));
+    const about = { project: this.#project, run: this.#run, margin, scale: this.#scale };
+    this.#access?.show({ ...about, keyed: this.#keyed }, this.#showing === null);
+    const seen = scene && this.#access ? this.#access.withoutFilled(scene) : scene;
+    this.#drawing.draw(seen && paint(seen));
     const { traits, screen, overlays } = this.#run.inside;
     const before = this.#last;
     if (before?.traits !== traits || before.screen !== screen || before.overlays !== overlays) {
       this.#last = { traits, screen, overlays };
       this.#svg.dataset.screen = screen;
+      if (before && (before.screen !== screen || before.overlays !== overlays))
+        this.#frame.say(this.#nameOf(overlays.at(-1)?.screen ?? screen));
       this.options.onChange?.(this.#run);
     }
     this.#plan();
   }
 
+  #nameOf(screen: Id): string {
+    return this.#project.pieces[screen]?.name ?? this.options.name ?? "";
+  }
+
   #plan(): void {
-    cancelAnimationFrame(this.#frame);
+    cancelAnimationFrame(this.#request);
     clearTimeout(this.#timeout);
     const wake = this.#run.wakesAt();
     const next = () => {
       this.#tick();
-      if (this.#late) this.#frame = requestAnimationFrame(next);
+      if (this.#late) this.#request = requestAnimationFrame(next);
       else this.#show();
     };
     if (this.#clock.rate === 0) return;
-    if (wake <= this.#run.now) this.#frame = requestAnimationFrame(next);
+    if (wake <= this.#run.now) this.#request = requestAnimationFrame(next);
     else if (wake < Infinity)
       this.#timeout = window.setTimeout(next, Math.min(this.#clock.until(wake), 2 ** 30));
   }

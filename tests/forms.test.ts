@@ -18,10 +18,15 @@ const click = async (id: string) => {
   const b = await me.box(layer(id));
   await me.page.mouse.click(b.x + b.width / 2, b.y + b.height / 2);
 };
+/** What is painted, and what stands in the fields laid over it. */
 const reads = (words: string) =>
   me.until(async () =>
     expect(
-      await me.page.$$eval(`${host} text`, (all) => all.map((t) => t.textContent).join(" ")),
+      await me.page.$$eval(`${host} text, ${host} :is(input, textarea)`, (all) =>
+        all
+          .map((t) => (t instanceof HTMLElement ? (t as HTMLInputElement).value : t.textContent))
+          .join(" "),
+      ),
     ).toContain(words),
   );
 

@@ -104,7 +104,7 @@ describe("by keyboard alone", () => {
     await hand.press("Enter");
     await hand.at("Source");
     await hand.press("F6");
-    await hand.at("Bell");
+    await hand.at("Box");
     await hand.press("Enter");
     await me.until(async () => expect(await me.text(".log")).toContain("Box click → Checked yes"));
     await me.saved();
@@ -117,7 +117,7 @@ describe("by keyboard alone", () => {
     await hand.press("Shift", "F6");
     await hand.at("Source");
     await hand.press("F6");
-    await hand.at("Bell");
+    await hand.at("Box");
     await hand.press("F6");
     await hand.at("Checked");
     await hand.press("F6");
@@ -177,6 +177,7 @@ describe("by keyboard alone", () => {
     await me.click("checkbox", "Use single letters as shortcuts");
     await hand.press("Escape");
     await me.page.waitForSelector(".modal", { hidden: true });
+    await hand.at("Shortcuts");
     expect(await layers()).toBe(before);
     await hand.type("bb");
     await me.until(async () => expect(await layers()).toBe(before + 1));

@@ -208,7 +208,7 @@ describe("every view", () => {
           shown:
             style.outlineStyle !== "none" ||
             style.boxShadow !== "none" ||
-            e.querySelector(".focus-ring[visibility=visible]") !== null,
+            e.closest(".player")?.querySelector(".focus-ring[visibility=visible]") != null,
         };
       });
       if (at.part) {

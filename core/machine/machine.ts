@@ -4,7 +4,8 @@ import { tableEntry } from "../project";
 import type { Motion, Project } from "../project";
 import { scheduleTimers, noteInMotion } from "./time/timers";
 import { liveAt } from "./chain";
-import { cancel, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./input/contact";
+import { cancel, clickOn, keyDown, keyUp, lift, moveFocus, moveOver, press } from "./input/contact";
+import { fillIn } from "./input/forms";
 import { keepDrag, moveTo } from "./input/drag";
 import { writeTraits } from "./rules/writing";
 import { listensFor } from "./rules/listening";
@@ -45,6 +46,10 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
       return input.phase === "down"
         ? keyDown(project, state, input.key, emit)
         : keyUp(project, state, input.key, emit);
+    case "fill":
+      return fillIn(project, state, `${state.screen}/${input.layer}`, input.text, emit);
+    case "click":
+      return clickOn(project, state, input.layer, emit);
     case "scroll": {
       const layer = `${state.screen}/${input.layer}`;
       const offsets = { ...state.scroll.offsets, [layer]: Math.max(0, input.to) };

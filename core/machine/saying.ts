@@ -61,7 +61,8 @@ export const saidIn = (state: State, copy: Path): Overrides | undefined => {
       const layers = entryOf(said, at, () => new Map());
       layers.set(id, { ...layers.get(id), ...changes });
     };
-    for (const [path, text] of Object.entries(entries)) say(path, { text });
+    // an entry that was emptied shows again what stands there for nothing
+    for (const [path, text] of Object.entries(entries)) if (text !== "") say(path, { text });
     for (const [path, scrolledBy] of Object.entries(offsets)) say(path, { scrolledBy });
     known = { offsets, said };
     kept.set(entries, known);

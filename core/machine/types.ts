@@ -22,6 +22,10 @@ export type Input =
   | { readonly type: "focus"; readonly layer: Path | null }
   /** a key as KeyboardEvent.key says it */
   | { readonly type: "key"; readonly key: string; readonly phase: "down" | "up" }
+  /** an entry is given a text: what a real field says, however that came there */
+  | { readonly type: "fill"; readonly layer: Path; readonly text: string }
+  /** a layer is clicked by what has no pointer, as assistive technology does */
+  | { readonly type: "click"; readonly layer: Path }
   /** a layer has been scrolled to a place, px */
   | { readonly type: "scroll"; readonly layer: Path; readonly to: number }
   /** layers that listen for it and are in sight now */

@@ -14,6 +14,7 @@ export { cleanText, cutText } from "./text";
 export {
   BASE,
   ROOT,
+  ariaStates,
   directions,
   motionKinds,
   optionKeys,
@@ -22,6 +23,7 @@ export {
 } from "./types";
 export type {
   Acceptance,
+  AriaState,
   Condition,
   Easing,
   Effect,
@@ -49,6 +51,7 @@ export type {
   TokenValue,
   Trait,
   TraitTarget,
+  TraitAria,
   TraitValue,
   Variant,
   VariantNote,

@@ -15,7 +15,7 @@ import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
 import { id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
-import { directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } from "./types";
+import { ariaStates, directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } from "./types";
 import type { Effect, Layer, LayerChanges, Piece, Project, Token } from "./types";
 import { triggerShapes, triggerTypes } from "./triggers";
 import type { Trigger } from "./triggers";
@@ -45,6 +45,13 @@ const trait = z.strictObject({
   pattern: z.int().min(0).max(99),
   rest: id.nullable(),
   values: atMost(z.record(id, value), limits.values, "values"),
+  aria: z
+    .strictObject({
+      state: z.enum(ariaStates),
+      on: z.array(id).max(limits.values),
+      mixed: z.array(id).max(limits.values).optional(),
+    })
+    .optional(),
 });
 
 /** What a look says about one layer: each value is looked at by the schema of its property. */
@@ -213,6 +220,7 @@ const step = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal(["click", "tap"]), layer: path }),
   z.strictObject({ do: z.literal("drag"), layer: path, by: z.tuple([way, way]), ms }),
   z.strictObject({ do: z.literal("key"), key: z.string().min(1).max(40) }),
+  z.strictObject({ do: z.literal("fill"), layer: path, text: z.string().max(500) }),
   z.strictObject({ do: z.literal("tab"), back: z.boolean() }),
   z.strictObject({ do: z.literal("wait"), ms }),
   z.strictObject({ do: z.literal("scroll"), layer: path, by: way }),

@@ -21,6 +21,26 @@ export interface TraitValue {
   readonly order: string;
 }
 
+/** The states of WAI-ARIA 1.2 (§6.6) that a trait can stand for. */
+export const ariaStates = [
+  "checked",
+  "selected",
+  "pressed",
+  "expanded",
+  "disabled",
+  "current",
+] as const;
+export type AriaState = (typeof ariaStates)[number];
+
+/** What a trait tells assistive technology: the state it stands for, and in which values. */
+export interface TraitAria {
+  readonly state: AriaState;
+  /** the values in which it is so; in the others it is not */
+  readonly on: readonly Id[];
+  /** the values in which it is partly so, as of a box over boxes of which some are checked */
+  readonly mixed?: readonly Id[] | undefined;
+}
+
 /** A dimension along which a piece varies. */
 export interface Trait {
   readonly id: Id;
@@ -31,6 +51,8 @@ export interface Trait {
   /** the resting value; null: the first */
   readonly rest: Id | null;
   readonly values: Readonly<Record<Id, TraitValue>>;
+  /** without it, it is something one only sees */
+  readonly aria?: TraitAria | undefined;
 }
 
 /** Which values each named trait may have; traits not named may have any. */
@@ -258,6 +280,8 @@ export type Step =
       readonly ms: number;
     }
   | { readonly do: "key"; readonly key: string }
+  /** an entry has this text now, however it came: typed, pasted, chosen from a list */
+  | { readonly do: "fill"; readonly layer: string; readonly text: string }
   | { readonly do: "tab"; readonly back: boolean }
   /** the keyboard's focus goes straight to a layer, or away */
   | { readonly do: "focus"; readonly layer: string | null }

@@ -6,7 +6,7 @@ export { USUAL_FAMILY, families } from "./families";
 export { gradientText } from "./gradient";
 export { layerKinds } from "./kinds";
 export type { LayerKind } from "./kinds";
-export type { LayerValues, PropertyName } from "./registry";
+export type { LayerValues, PropertyName, Role } from "./registry";
 export {
   ENDLESS,
   OPTION,

@@ -50,7 +50,7 @@ export const blends = [
   "luminosity",
 ] as const;
 /** WAI-ARIA roles that parts of an interface have; "none" says nothing. */
-const roles = [
+export const roles = [
   "none",
   "button",
   "checkbox",
@@ -63,7 +63,10 @@ const roles = [
   "link",
   "menu",
   "menuitem",
+  "listbox",
+  "option",
   "slider",
+  "progressbar",
   "img",
   "heading",
   "dialog",
@@ -74,6 +77,8 @@ const roles = [
   "group",
   "navigation",
 ] as const;
+
+export type Role = (typeof roles)[number];
 
 /**
  * Every layer property, once. The schema, the interpolation and the file format all follow this

@@ -16,6 +16,7 @@ export type Act =
   /** what is under the pointer was scrolled, by a wheel or a finger; px */
   | { readonly type: "scroll"; readonly at: number; readonly layer: string; readonly by: number }
   | { readonly type: "key"; readonly at: number; readonly key: string }
+  | { readonly type: "fill"; readonly at: number; readonly layer: string; readonly text: string }
   | { readonly type: "tab"; readonly at: number; readonly back: boolean }
   | {
       readonly type: "show";
@@ -70,6 +71,9 @@ export class Recorder {
       case "key":
         this.add(act.at, { do: "key", key: act.key });
         break;
+      case "fill":
+        this.fill(act.layer, act.text, act.at);
+        break;
       case "tab":
         this.add(act.at, { do: "tab", back: act.back });
         break;
@@ -101,6 +105,17 @@ export class Recorder {
       return;
     }
     this.steps[this.steps.length - 1] = { ...last, by: last.by + Math.round(by) };
+    this.last = at;
+  }
+
+  /** What is typed letter by letter is one step. */
+  private fill(layer: string, text: string, at: number): void {
+    const last = this.steps.at(-1);
+    if (last?.do !== "fill" || last.layer !== layer) {
+      this.add(at, { do: "fill", layer, text });
+      return;
+    }
+    this.steps[this.steps.length - 1] = { ...last, text };
     this.last = at;
   }
 

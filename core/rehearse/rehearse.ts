@@ -118,6 +118,10 @@ export class Rehearser {
         run.key(step.key, "down");
         run.key(step.key, "up");
         return null;
+      case "fill":
+        return this.#reach(step.layer, () =>
+          run.input({ type: "fill", layer: step.layer, text: step.text }),
+        );
       case "tab":
         return run.tab(step.back ? -1 : 1) ? null : rehearseWords.tabKeyFindsNothing;
       case "focus":

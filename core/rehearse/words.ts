@@ -117,6 +117,8 @@ const stepWords: { readonly [K in StepKind]: StepWords<K> } = {
   tap: ({ layer }, names) => `tap ${names.layer(layer)}`,
   drag: (step, names) => `drag ${names.layer(step.layer)} ${wayText(step.by)} in ${ms(step.ms)}`,
   key: ({ key }) => `press ${keyName(key)}`,
+  fill: ({ layer, text }, names) =>
+    text === "" ? `clear ${names.layer(layer)}` : `enter “${text}” in ${names.layer(layer)}`,
   tab: ({ back }) => (back ? "press Shift+Tab" : "press Tab"),
   focus: ({ layer }, names) => (layer === null ? "remove focus" : `focus ${names.layer(layer)}`),
   wait: (step) => `wait ${ms(step.ms)}`,

@@ -53,6 +53,12 @@ interface Looked extends Pick<State, "traits" | "screen" | "options"> {
   readonly offsets: State["scroll"]["offsets"];
 }
 
+/** Where everything is when nothing moves any more. */
+export interface Goal {
+  readonly scene: LayoutBox;
+  isFocusable(path: string): boolean;
+}
+
 type PointerKind = "move" | "down" | "up" | "cancel";
 
 /**
@@ -220,15 +226,15 @@ export class Run {
    * focus leaves the piece.
    */
   tab(by: 1 | -1): boolean {
-    const touch = this.#touch();
-    const stop = nextStop(
-      this.project,
-      this.#state,
-      by,
-      (path) => touch?.isFocusable(path) ?? true,
-    );
+    const stop = this.nextStop(by);
     this.input({ type: "focus", layer: stop });
     return stop !== null;
+  }
+
+  /** The stop that the Tab key leads to; null past either end. */
+  nextStop(by: 1 | -1): string | null {
+    const touch = this.#touch();
+    return nextStop(this.project, this.#state, by, (path) => touch?.isFocusable(path) ?? true);
   }
 
   /**
@@ -278,6 +284,14 @@ export class Run {
     return answering(this.project, this.#state, (path, sense) =>
       sense === "press" ? touch.takesPointer(path) : touch.isFocusable(path),
     );
+  }
+
+  /**
+   * The scene that is being gone to, and whether a layer of it can have the keyboard's focus: what
+   * can be seen of it, or scrolled to. The same object as long as both are the same.
+   */
+  goal(): Goal | null {
+    return this.#touch();
   }
 
   #touch(): Touchable | null {

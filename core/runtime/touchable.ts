@@ -84,7 +84,7 @@ export class Touchable {
   constructor(
     private readonly project: Project,
     private readonly state: State,
-    goal: LayoutBox,
+    readonly scene: LayoutBox,
   ) {
     this.#copies = new Map(liveCopies(project, state).map((c) => [c.path, c]));
     const none = {
@@ -96,7 +96,7 @@ export class Touchable {
       isNever: false,
     };
     const copy = this.#copies.get(state.screen);
-    this.#visit(goal, { ...none, copy, clip: null });
+    this.#visit(scene, { ...none, copy, clip: null });
   }
 
   /** The copies that are part of the scene. */

@@ -10,6 +10,7 @@ import {
   spring,
   steps,
   text,
+  stateTrait,
   trait,
   valueId,
 } from "../build";
@@ -23,7 +24,7 @@ export const boardNowButton: Source = {
   id: "board-now-button",
   kind: "component",
   name: "Board-now button",
-  values: { width: 224, height: 96 },
+  values: { width: 224, height: 96, role: "button" },
   traits: [trait("contact", "Contact", ["none", "hovered", "pressed"])],
   rules: [
     {
@@ -170,7 +171,7 @@ export const followCrossingButton: Source = {
     role: "button",
   },
   traits: [
-    trait("following", "Following", ["no", "yes"]),
+    stateTrait("following", "Following", ["no", "yes"], "pressed", "yes"),
     trait("pressed", "Pressed", ["no", "yes"]),
   ],
   rules: [
@@ -240,7 +241,7 @@ export const menuButton: Source = {
   name: "Menu button",
   values: { width: 64, height: 64, role: "button", label: "Menu" },
   traits: [
-    trait("open", "Open", ["no", "yes"]),
+    stateTrait("open", "Open", ["no", "yes"], "expanded", "yes"),
     trait("contact", "Contact", ["none", "hovered", "focused", "pressed"]),
   ],
   rules: [

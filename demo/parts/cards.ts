@@ -9,6 +9,7 @@ import {
   picture,
   steps,
   text,
+  stateTrait,
   trait,
   valueId,
 } from "../build";
@@ -200,7 +201,7 @@ export const farePanel: Source = {
     radius: round(20),
     shadow: shade.raised,
   },
-  traits: [trait("fare", "Fare", ["Single trip", "Season pass"])],
+  traits: [stateTrait("fare", "Fare", ["Single trip", "Season pass"], "checked", "Season pass")],
   rules: [
     {
       id: "other",

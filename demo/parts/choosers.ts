@@ -8,6 +8,7 @@ import {
   picture,
   steps,
   text,
+  stateTrait,
   trait,
   valueId,
 } from "../build";
@@ -51,12 +52,12 @@ export const deckTabs: Source = {
     clip: true,
     shadow: shade.card,
   },
-  traits: [trait("deck", "Deck", ["Car", "Saloon", "Sun"])],
+  traits: [stateTrait("deck", "Deck", ["Car", "Saloon", "Sun"], "selected")],
   inside: [
     box(
       "tabs",
       "Tabs",
-      { x: 0, y: 0, width: 342, height: 52, arrange: "row" },
+      { x: 0, y: 0, width: 342, height: 52, arrange: "row", role: "tablist", label: "Decks" },
       decks.map(([id, name]) =>
         box(
           `${id}-tab`,
@@ -150,8 +151,15 @@ export const seatSideChooser: Source = {
   id: "seat-side-chooser",
   kind: "component",
   name: "Seat side chooser",
-  values: { width: 300, height: 56, fill: sea.mist, radius: full },
-  traits: [trait("side", "Side", sides)],
+  values: {
+    width: 300,
+    height: 56,
+    fill: sea.mist,
+    radius: full,
+    role: "radiogroup",
+    label: "Side of the ship",
+  },
+  traits: [stateTrait("side", "Side", sides, "checked")],
   inside: [
     box("pill", "Pill", {
       x: 4,

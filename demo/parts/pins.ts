@@ -15,6 +15,7 @@ import {
   spring,
   steps,
   text,
+  stateTrait,
   trait,
 } from "../build";
 import type { Drawn, Source } from "../build";
@@ -32,7 +33,7 @@ export const routeBell: Source = {
   name: "Route bell",
   values: { width: 72, height: 72, role: "button", label: "Route alerts" },
   traits: [
-    trait("rings", "Rings", ["no", "yes"]),
+    stateTrait("rings", "Rings", ["no", "yes"], "pressed", "yes"),
     trait("contact", "Contact", ["none", "hovered"]),
   ],
   rules: [
@@ -164,7 +165,7 @@ const place = ([id, name, sign]: (typeof places)[number], i: number): Drawn[] =>
     icon: sign,
     fill: sea.sky,
     touch: 20,
-    role: "button",
+    role: "link",
     label: name,
   }),
 ];
@@ -179,10 +180,11 @@ export const harbourDockBar: Source = {
   name: "Harbour dock bar",
   values: { width: 358, height: 112 },
   traits: [
-    trait(
+    stateTrait(
       "place",
       "Place",
       places.map(([, name]) => name),
+      "current",
     ),
   ],
   rules: places.map(([id, name]) => ({
@@ -279,7 +281,7 @@ export const pierPin: Source = {
   kind: "component",
   name: "Pier pin",
   values: { width: 200, height: 132 },
-  traits: [trait("bubble", "Bubble", ["closed", "open"])],
+  traits: [stateTrait("bubble", "Bubble", ["closed", "open"], "expanded", "open")],
   rules: [
     {
       id: "tap",
@@ -385,19 +387,24 @@ export const pierPin: Source = {
       fill: "#1c2f3a59",
       blur: 3,
     }),
-    box("pin", "Pin", { x: 82, y: 94, width: 36, height: 34, role: "button" }, [
-      polygon("point", "Point", {
-        x: 9,
-        y: 20,
-        width: 18,
-        height: 14,
-        rotation: 180,
-        fill: sea.buoy,
-        rounding: 2,
-      }),
-      ellipse("head", "Head", { x: 4, y: 0, width: 28, height: 28, fill: sea.buoy }),
-      ellipse("hole", "Hole", { x: 12, y: 8, width: 12, height: 12, fill: sea.foam }),
-    ]),
+    box(
+      "pin",
+      "Pin",
+      { x: 82, y: 94, width: 36, height: 34, role: "button", label: "Pier on the map" },
+      [
+        polygon("point", "Point", {
+          x: 9,
+          y: 20,
+          width: 18,
+          height: 14,
+          rotation: 180,
+          fill: sea.buoy,
+          rounding: 2,
+        }),
+        ellipse("head", "Head", { x: 4, y: 0, width: 28, height: 28, fill: sea.buoy }),
+        ellipse("hole", "Hole", { x: 12, y: 8, width: 12, height: 12, fill: sea.foam }),
+      ],
+    ),
   ],
   looks: [
     {

@@ -1,5 +1,5 @@
 import { sea } from "../colours";
-import { box, motion, shape, text, trait, valueId } from "../build";
+import { box, motion, shape, stateTrait, text, trait, valueId } from "../build";
 import type { Source } from "../build";
 
 /**
@@ -11,7 +11,7 @@ export const alertSwitch: Source = {
   kind: "component",
   name: "Alert switch",
   values: {
-    role: "button",
+    role: "switch",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
@@ -19,7 +19,10 @@ export const alertSwitch: Source = {
     align: "centre",
     padding: [8, 10, 8, 10],
   },
-  traits: [trait("alerts", "Alerts", ["off", "on"]), trait("pressed", "Pressed", ["no", "yes"])],
+  traits: [
+    stateTrait("alerts", "Alerts", ["off", "on"], "checked", "on"),
+    trait("pressed", "Pressed", ["no", "yes"]),
+  ],
   inside: [
     text("label", "Label", { text: "Dock alerts", size: 17, fill: sea.ink }),
     box("toggle", "Toggle", { width: 64, height: 36 }, [
@@ -68,7 +71,7 @@ export const bicycleTickBox: Source = {
   kind: "component",
   name: "Bicycle tick box",
   values: {
-    role: "button",
+    role: "checkbox",
     widthMode: "fit",
     heightMode: "fit",
     arrange: "row",
@@ -77,7 +80,7 @@ export const bicycleTickBox: Source = {
     padding: [8, 10, 8, 10],
   },
   traits: [
-    trait("checked", "Checked", ["no", "yes"]),
+    stateTrait("checked", "Checked", ["no", "yes"], "checked", "yes"),
     trait("contact", "Contact", ["none", "hovered"]),
   ],
   inside: [

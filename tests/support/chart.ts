@@ -130,6 +130,11 @@ export class Twins {
       case "key":
         this.key(input, before, after, events);
         break;
+      case "fill":
+        this.form(events);
+        break;
+      case "click":
+        throw new Error("in a chart a pointer clicks");
       // nothing that a chart is told of
       case "move":
       case "scroll":

@@ -17,7 +17,7 @@ export const AddStep = ({
   onAdd: (s: Step) => void;
 }) => {
   const layer = chosen ?? ROOT;
-  const name = piece.layers[layer]?.name ?? rehearsalsWords.wholePiece;
+  const { name = rehearsalsWords.wholePiece, kind } = piece.layers[layer] ?? {};
   const [trait] = traitsOf(piece);
   const text = Object.values(piece.layers).find((l) => l.kind === "text");
   const items: { words: string; step: Step }[] = [
@@ -30,6 +30,9 @@ export const AddStep = ({
     { words: rehearsalsWords.tap(name), step: { do: "tap", layer } },
     { words: rehearsalsWords.pressTab, step: { do: "tab", back: false } },
     { words: rehearsalsWords.pressEnter, step: { do: "key", key: "Enter" } },
+    ...(kind === "text"
+      ? [{ words: rehearsalsWords.enterText(name), step: { do: "fill", layer, text: "" } as const }]
+      : []),
     { words: rehearsalsWords.wait200Ms, step: { do: "wait", ms: 200 } },
     { words: rehearsalsWords.waitUntilMotionSettles, step: { do: "settle" } },
   ];

@@ -115,6 +115,21 @@ const TextWords = ({ step, onChange }: Props<StepOf<"text">>) => (
   </>
 );
 
+const FillWords = ({ project, piece, step, onChange }: Props<StepOf<"fill">>) => (
+  <>
+    {rehearsalsWords.enter}{" "}
+    <Form.Control
+      className="word"
+      aria-label={rehearsalsWords.text}
+      value={step.text}
+      maxLength={500}
+      htmlSize={Math.max(6, step.text.length)}
+      onChange={(e) => onChange({ ...step, text: e.target.value })}
+    />{" "}
+    {rehearsalsWords.into(pathText(project, piece, step.layer))}
+  </>
+);
+
 const LayerWords = ({ project, piece, step, onChange }: Props<StepOf<"layer">>) =>
   typeof step.value === "number" ? (
     <>
@@ -154,6 +169,8 @@ export const StepWords = (props: Props) => {
       return <TraitWords {...props} step={step} />;
     case "text":
       return <TextWords {...props} step={step} />;
+    case "fill":
+      return <FillWords {...props} step={step} />;
     case "layer":
       return <LayerWords {...props} step={step} />;
     case "answer":

@@ -9,6 +9,7 @@ export const rehearsalsWords = {
   tap: (name: string) => `tap ${name}`,
   pressTab: "press Tab",
   pressEnter: "press Enter",
+  enterText: (name: string) => `enter text in ${name}`,
   wait200Ms: "wait 200 ms",
   waitUntilMotionSettles: "wait until motion settles",
   traitHasValue: "a trait has a value",
@@ -28,6 +29,8 @@ export const rehearsalsWords = {
   timeDragMilliseconds: "Time of the drag in milliseconds",
   expectOrShow: (kind: string, at: string, path: string) =>
     `${kind === "trait" ? "expect" : "set:"} ${at ? `${path}: ` : ""}`,
+  enter: "enter",
+  into: (path: string) => `in ${path}`,
   trait: "Trait",
   is: "is",
   value: "Value",

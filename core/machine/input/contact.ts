@@ -268,6 +268,19 @@ export const lift = (project: Project, before: State, emit: Emit): State => {
     : next;
 };
 
+/**
+ * A layer is pressed and let go by what has no pointer: what is hovered meanwhile stays so. Nothing
+ * happens while something else is pressed.
+ */
+export const clickOn = (project: Project, state: State, layer: Path, emit: Emit): State => {
+  const chain = chainOf(project, state, layer);
+  if (state.pointer.pressed || chain.length === 0) return state;
+  const { over, trail } = state.pointer;
+  const there = changed(state, "pointer", { over: chain, trail: [] });
+  const next = lift(project, press(project, there, chain, null, emit), emit);
+  return sameSurface(next, state) ? changed(next, "pointer", { over, trail }) : next;
+};
+
 /** Closes the front overlay as people expect of one that need not be answered. */
 const closeFront = (project: Project, state: State, emit: Emit): State => {
   const screen = closable(project, state);

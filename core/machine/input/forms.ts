@@ -43,6 +43,24 @@ const fill = (project: Project, state: State, path: Path, text: string, emit: Em
   return onLayer(project, next, path, listensFor("typed"), emit);
 };
 
+/**
+ * An entry is given a text, as a real field says it; of a choice, one of the list. Nothing else can
+ * be filled in.
+ */
+export const fillIn = (
+  project: Project,
+  state: State,
+  path: Path,
+  text: string,
+  emit: Emit,
+): State => {
+  const entry = entryAt(project, state, path);
+  const isSame = (state.forms.entries[path] ?? "") === text;
+  if (!entry || isSame) return state;
+  if (entry.by === "choosing" && !entry.choices.includes(text)) return state;
+  return fill(project, state, path, text, emit);
+};
+
 const chooseNext = (
   project: Project,
   state: State,

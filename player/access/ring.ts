@@ -1,14 +1,7 @@
 import { spotAt } from "#core/layout";
 import type { LayoutBox, ShownBox } from "#core/layout";
 import type { Run } from "#core/runtime";
-
-/**
- * Writes an attribute only where it says something new: a browser looks at its elements again after
- * every writing.
- */
-export const keep = (element: SVGElement, key: string, value: string): void => {
-  if (element.getAttribute(key) !== value) element.setAttribute(key, value);
-};
+import { keep } from "../keep";
 
 /** How far the ring is from what it is around, px. */
 const FAR = 3;

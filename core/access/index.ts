@@ -1,0 +1,4 @@
+export { proposedAria } from "./propose";
+export { attributeFor, controls, stateNeededBy } from "./roles";
+export { accessTree } from "./tree";
+export type { AccessNode, Field, States } from "./types";
