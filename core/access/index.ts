@@ -1,4 +1,5 @@
 export { proposedAria } from "./propose";
 export { attributeFor, controls, stateNeededBy } from "./roles";
+export { statesOf } from "./states";
 export { accessTree } from "./tree";
 export type { AccessNode, Field, States } from "./types";

@@ -11,6 +11,7 @@ import { reduced } from "./reduce";
 import { dragOnly, leftOut, neverFires, oneWay, unreachable, unseenByTouch } from "./reach";
 import { broken, gaps, loops, rivals, wayBackTimes } from "./rivals";
 import { keysUnheard, noRole } from "./spoken";
+import { noState } from "./states";
 import { surface } from "./surface";
 import { byTraits, traitSpace } from "./traitspace";
 import type { CheckKind, Finding, Inspected } from "./types";
@@ -53,6 +54,7 @@ const finders: Readonly<Record<Exclude<CheckKind, SeenKind>, Finder>> = {
   "drag-only": dragOnly,
   "keys-unheard": keysUnheard,
   "no-role": noRole,
+  "no-state": noState,
   "way-back-time": wayBackTimes,
   "empty-look": emptyLooks,
   unpaired,

@@ -411,6 +411,23 @@ const cases: Record<
     },
     says: "has no role",
   },
+  "no-state": {
+    faulty: (b, body) => {
+      const t = b.trait("Lit", "dark", "bright");
+      shows(b, t, body);
+      b.look({}, ROOT, { role: "none" });
+      b.look({}, body, { role: "switch" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    sound: (b, body) => {
+      const t = b.trait("Lit", "off", "on");
+      shows(b, t, body);
+      b.look({}, ROOT, { role: "none" });
+      b.look({}, body, { role: "switch" });
+      b.rule({ source: body, effects: [goes(t.id, "next")] });
+    },
+    says: "no trait says whether it is checked",
+  },
   unpaired: {
     faulty: (b, body) => {
       const t = b.trait("Lit", "no", "yes");

@@ -1,13 +1,15 @@
+import { controls } from "../access";
 import { present } from "../basics";
 import type { Id } from "../basics";
 import { ruleText } from "../describe";
 import { setValues } from "../edit";
 import { overlaps, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv, Rect } from "../layout";
-import { Resolver, childrenOf, meets, restingVariant, valuesIn } from "../looks";
+import { Resolver, childrenOf, meets, restingVariant, valuesIn, valuesOf } from "../looks";
 import { ancestry, componentsAt, focusStops, isNavigation, rulesOf, step } from "../machine";
 import { ROOT, orderAt, set } from "../project";
-import type { Change, Rule, TriggerType } from "../project";
+import type { Change, Piece, Rule, TriggerType } from "../project";
+import type { Role } from "../properties";
 import { Touchable, sceneOf } from "../runtime";
 import { shownIn } from "./explore";
 import type { Node } from "./explore";
@@ -21,19 +23,7 @@ const name = ({ piece }: Inspected, id: Id): string =>
 /** Triggers by which something is done, not only shown. */
 const doing: ReadonlySet<TriggerType> = new Set(["click", "double", "press", "release", "hold"]);
 
-/** Roles of what is operated as a whole (WAI-ARIA 1.2, §5.3.2: widgets). */
-const controls: ReadonlySet<string> = new Set([
-  "button",
-  "checkbox",
-  "switch",
-  "radio",
-  "tab",
-  "link",
-  "menuitem",
-  "slider",
-]);
-
-const roleOf = ({ project, piece }: Inspected, variant: Node["variant"], id: Id): string => {
+const roleOf = ({ project, piece }: Inspected, variant: Node["variant"], id: Id): Role => {
   const layer = piece.layers[id];
   if (!layer) return "none";
   const own = valuesIn(project, piece, variant, layer);
@@ -45,12 +35,25 @@ const roleOf = ({ project, piece }: Inspected, variant: Node["variant"], id: Id)
     : "none";
 };
 
-/**
- * The role that says best what a rule's layer is, of those that need no state beside them: nothing
- * writes aria-checked yet.
- */
-const roleFor = (rule: Rule): "link" | "button" =>
-  rule.effects.every(isNavigation) ? "link" : "button";
+/** The role that says best what a rule's layer is: by what it does to which trait. */
+const roleFor = (piece: Piece, rule: Rule): Role => {
+  if (rule.effects.every(isNavigation)) return "link";
+  const set = rule.effects.find((e) => e.type === "set");
+  const trait = set && piece.traits[set.trait];
+  const isOneOfMany = set !== undefined && "value" in set.to && trait && valuesOf(trait).length > 2;
+  switch (trait?.aria?.state) {
+    case "checked":
+      return isOneOfMany ? "radio" : "checkbox";
+    case "selected":
+      return isOneOfMany ? "tab" : "button";
+    case "pressed":
+    case "expanded":
+    case "disabled":
+    case "current":
+    case undefined:
+      return "button";
+  }
+};
 
 /** What can be clicked but is nothing to who does not see it (WCAG 2.2 §4.1.2). */
 export const noRole = (subject: Inspected): Finding[] => {
@@ -64,7 +67,7 @@ export const noRole = (subject: Inspected): Finding[] => {
     if (roleOf(subject, variant, id) !== "none") return [];
     // what is inside a control is part of it
     if (ancestry(piece, id).some((a) => controls.has(roleOf(subject, variant, a)))) return [];
-    const role = roleFor(rule);
+    const role = roleFor(piece, rule);
     return [
       {
         id: findingId("no-role", id),

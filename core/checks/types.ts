@@ -18,6 +18,7 @@ export type CheckKind =
   | "keys-unheard"
   | "tab-order"
   | "no-role"
+  | "no-state"
   | "hover-only"
   | "no-keyboard"
   | "drag-only"

@@ -86,6 +86,11 @@ export const checksWords = {
   moveBeforeTree: (first: string, later: string) => `Move ${first} before ${later} in the tree`,
   canBeClickedBut: (name: string) =>
     `${upperFirst(name)} can be clicked but has no role, so screen readers do not announce what it is.`,
+  // states.ts
+  noTraitSays: (name: string, role: string, state: string) =>
+    `${name} is a ${role}, but no trait says whether it is ${state}.`,
+  setState: (trait: string, state: string) => `Let ${trait} stand for ${state}`,
+
   setRole: (role: string) => `Set role to ${role}`,
   doesNothingPlacedCopy: (rule: string) =>
     `“${rule}” does nothing in a placed copy: no layer that can have focus receives the key.`,

@@ -130,6 +130,7 @@ export {
   renameTrait,
   renameTraitValue,
   setPattern,
+  setTraitAria,
   setRest,
 } from "./behaviour/traits";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./behaviour/wiring";

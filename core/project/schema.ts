@@ -15,7 +15,15 @@ import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
 import { id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
-import { ariaStates, directions, motionKinds, optionKeys, overlayPlaces, ROOT, tokenTypes } from "./types";
+import {
+  ariaStates,
+  directions,
+  motionKinds,
+  optionKeys,
+  overlayPlaces,
+  ROOT,
+  tokenTypes,
+} from "./types";
 import type { Effect, Layer, LayerChanges, Piece, Project, Token } from "./types";
 import { triggerShapes, triggerTypes } from "./triggers";
 import type { Trigger } from "./triggers";

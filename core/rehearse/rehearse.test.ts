@@ -156,6 +156,9 @@ describe("recording", () => {
     ])
       r.take(act);
     r.take({ type: "key", at: 3210, key: "Enter" });
+    // what is typed letter by letter is one step
+    for (const [i, text] of ["I", "Id", "Ida"].entries())
+      r.take({ type: "fill", at: 3220 + i * 200, layer: "name", text });
     expect(r.recorded).toEqual([
       { do: "click", layer: "knob" },
       { do: "wait", ms: 510 },
@@ -168,6 +171,7 @@ describe("recording", () => {
       { do: "wait", ms: 1000 },
       { do: "drag", layer: "knob", by: [80, 0], ms: 200 },
       { do: "key", key: "Enter" },
+      { do: "fill", layer: "name", text: "Ida" },
     ]);
   });
 

@@ -23,6 +23,8 @@ const isPainted = (values: LayerValues): boolean =>
 const isMade = ({ entry = "nobody", scrolls = "no", plays = 0, sends }: LayerValues): boolean =>
   entry !== "nobody" || scrolls !== "no" || plays > 0 || sends;
 
+const isEntry = ({ values }: LayoutBox): boolean => (values.entry ?? "nobody") !== "nobody";
+
 const grown = (r: Rect, by: number): Rect => ({
   x: r.x - by,
   y: r.y - by,
@@ -160,7 +162,8 @@ export class Touchable {
     const isFrame = layer.id === ROOT && layer.parent === null && copy !== undefined;
     if (isFrame && !isPainted(values)) return listens ? "union" : null;
     if (nested && listens) return isPainted(nested.values) ? "shape" : "union";
-    if (listens) return "shape";
+    // the border around an entry is its field's
+    if (listens || (isPainted(values) && box.children.some(isEntry))) return "shape";
     return solid.has(layer.kind) && !isClear(values.fill) ? "shape" : null;
   }
 

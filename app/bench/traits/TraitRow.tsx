@@ -19,6 +19,7 @@ import { SortItem, SortList } from "../../ui/SortList";
 import { Tool } from "../../ui/Tool";
 import { Toolbar } from "../../ui/focus/Toolbar";
 import { useCommand, useWorkpiece } from "../state/context";
+import { StateMenu } from "./StateMenu";
 import { useTraitEdits } from "./useTraitEdits";
 import { traitsWords } from "./words";
 
@@ -181,6 +182,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               onName={() => setRenaming(trait.id)}
               onNamed={named}
             />
+            <StateMenu trait={trait} />
             <Tool
               size="sm"
               icon="close"

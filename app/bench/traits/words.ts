@@ -49,6 +49,15 @@ export const traitsWords = {
   deleteTrait: "Delete trait",
   addValue: "Add value",
 
+  // StateMenu.tsx
+  noState: "none",
+  state: "state",
+  stateOf: (name: string, state: string | undefined) =>
+    `Accessibility state of ${name}: ${state ?? "none"}`,
+  stateForAssistiveTechnology: "State for assistive technology",
+  stateWhen: (state: string, name: string) => `${name} is ${state} when its value is`,
+  eachLayerOwnValue: "Each layer is in this state while the value that its click sets is shown.",
+
   // Traits.tsx
   traitNameValues: "Trait name and values",
   deckCarSaloonSun: "Deck: car, saloon, sun",

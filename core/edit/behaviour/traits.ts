@@ -1,7 +1,8 @@
+import { proposedAria } from "../../access";
 import type { Id } from "../../basics";
 import { conditionText, restOf, variantsOf } from "../../looks";
 import { inOrder, newId, orderAfter, orderAt, remove, set } from "../../project";
-import type { Change, Look, Op, Piece, Trait, TraitValue } from "../../project";
+import type { Change, Look, Op, Piece, Trait, TraitAria, TraitValue } from "../../project";
 import type { Made } from "../pieces";
 import { freeName } from "../pieces";
 import { editWords } from "../words";
@@ -12,10 +13,13 @@ const values = (names: readonly string[]): Record<Id, TraitValue> => {
   return Object.fromEntries(list.map((v) => [v.id, v]));
 };
 
-/** A trait the piece does not have yet, with its values in order; the first is its resting value. */
+/**
+ * A trait the piece does not have yet, with its values in order; the first is its resting value. It
+ * stands for the state its name speaks of, if that is one.
+ */
 export const newTrait = (piece: Piece, name: string, valueNames: readonly string[]): Trait => {
   const all = Object.values(piece.traits);
-  return {
+  const trait: Trait = {
     id: newId(),
     name: freeName(
       name,
@@ -26,6 +30,8 @@ export const newTrait = (piece: Piece, name: string, valueNames: readonly string
     pattern: all.length % 6,
     values: values(valueNames),
   };
+  const aria = proposedAria(trait);
+  return aria ? { ...trait, aria } : trait;
 };
 
 /** Adds a trait with its values in order. */
@@ -110,6 +116,12 @@ export const moveTraitValue = (piece: Piece, trait: Trait, value: Id, index: num
     ),
     ...(trait.rest === null ? [set(at(piece, trait.id, "rest"), restOf(trait))] : []),
   ],
+});
+
+/** Says which state a trait stands for to assistive technology; null: it is only seen. */
+export const setTraitAria = (piece: Piece, trait: Id, aria: TraitAria | null): Change => ({
+  label: editWords.changeState,
+  ops: [aria ? set(at(piece, trait, "aria"), aria) : remove(at(piece, trait, "aria"))],
 });
 
 /** Chooses the patterned swatch of a trait. */

@@ -158,11 +158,31 @@ const longPressTimers = (project: Project, state: State, chain: readonly Path[])
     return [];
   });
 
-/** The innermost focusable layer of what is pressed, as a click event's focus goes in HTML. */
-const focusableIn = (project: Project, state: State, chain: readonly Path[]): Path | null => {
-  const stops = new Set(focusStops(project, state).map((stop) => `${state.screen}/${stop}`));
-  const found = chain.find((path) => stops.has(path));
-  return found === undefined ? null : withinScreen(found);
+/**
+ * The innermost focusable layer of what is pressed, as a click event's focus goes in HTML. What is
+ * around an entry alone is part of its field: a press on it is for the entry.
+ */
+export const focusableIn = (
+  project: Project,
+  state: State,
+  chain: readonly Path[],
+): Path | null => {
+  const stops = focusStops(project, state);
+  const whole = `${frontPath(state)}/${ROOT}`;
+  for (const path of chain) {
+    const here = withinScreen(path);
+    if (stops.includes(here)) return here;
+    if (path === whole) continue;
+    const inside = stops.filter((stop) => chainOf(project, state, stop).includes(path));
+    const [only] = inside;
+    if (
+      inside.length === 1 &&
+      only !== undefined &&
+      isEntry(project, state, `${state.screen}/${only}`)
+    )
+      return only;
+  }
+  return null;
 };
 
 /**
