@@ -69,6 +69,16 @@ describe("what assistive technology is told", () => {
     expect(run.inside.pointer.over).toEqual([]);
   });
 
+  it("a copy is clicked as a whole, by what its component does", () => {
+    const b = new Builder();
+    const { id, lit } = lamp(b);
+    b.new("screen", "Bridge");
+    const copy = b.layer("instance", { component: id });
+    const { run } = started(b);
+    run.input({ type: "click", layer: told(run, b.project)[0]?.path ?? "" });
+    expect(run.inside.traits[`${b.at}/${copy}`]?.[lit.id]).toBe(lit.v.on);
+  });
+
   it("of layers that each set one value, that of the present value is chosen; a list is made of tabs", () => {
     const b = new Builder();
     const id = b.new("component", "Decks");

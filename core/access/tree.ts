@@ -168,7 +168,7 @@ class Teller {
     return [
       {
         key: path,
-        path: placed?.path ?? path,
+        path,
         role: held,
         name,
         states: { ...neededBy(held, stop.copy.live), ...this.#states(stop, held) },
