@@ -201,7 +201,7 @@ export class Player {
 
   /** Lights up everything that answers, and says how much that is. */
   lightUp(): number {
-    return this.#access?.lightUp(this.#run) ?? 0;
+    return this.#access?.lightUp(this.#project, this.#run) ?? 0;
   }
 
   /**

@@ -2,6 +2,7 @@ import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
 import type { ActiveInstance } from "#core/machine";
 import type { Project } from "#core/project";
+import { presented } from "#core/runtime";
 import type { Presented } from "#core/runtime";
 import { Player } from "#player";
 import { Watched } from "../ui/watched";
@@ -92,7 +93,8 @@ export class PlayRun extends Watched {
 
   /** What is shown now, as somebody can be led to it. */
   get presented(): Presented {
-    return this.#player?.machine.presented() ?? this.first;
+    const now = this.#player?.machine.inside;
+    return now ? presented(this.project, now) : this.first;
   }
 
   /** Shows a state, as an address or a list says it. */

@@ -3,6 +3,7 @@ import { layersWith, liveCopies, frontPath, rulesOf, triggerOf } from "../machin
 import type { ActiveInstance, Path, State } from "../machine";
 import { ROOT } from "../project";
 import type { Project, Rule } from "../project";
+import type { Goal } from "./run";
 
 /** How a layer answers: to a pointer that presses it, or to keys while the focus is in it. */
 type Sense = "press" | "key";
@@ -17,13 +18,11 @@ const senseOf = (rule: Rule, live: ActiveInstance): Sense | null => {
 /**
  * The layers that answer somebody's click, drag, long press or key at this moment, as paths within
  * the shown piece: those with a rule whose condition holds, entries, and what sends a form, in the
- * front overlay if there is one. What takes no pointer or focus now is left out by `takes`.
+ * front overlay if there is one. What takes no pointer or focus now is left out.
  */
-export const answering = (
-  project: Project,
-  state: State,
-  takes: (path: Path, sense: Sense) => boolean,
-): Path[] => {
+export const answering = (project: Project, state: State, goal: Goal): Path[] => {
+  const takes = (path: Path, sense: Sense): boolean =>
+    sense === "press" ? goal.takesPointer(path) : goal.isFocusable(path);
   const front = frontPath(state);
   const within = (live: ActiveInstance, layer: string): Path =>
     `${live.path}/${layer}`.slice(state.screen.length + 1);

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import type { LayoutEnv } from "#core/layout";
 import { overlayPart } from "#core/machine";
 import { ROOT } from "#core/project";
-import { Run } from "#core/runtime";
+import { Run, answering, presented } from "#core/runtime";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
 import { testEnv } from "../../tests/support/env";
 
@@ -10,6 +10,11 @@ let env: LayoutEnv;
 beforeAll(async () => {
   env = await testEnv();
 });
+
+const answeringNow = (b: Builder, run: Run): string[] => {
+  const goal = run.goal();
+  return goal ? answering(b.project, run.inside, goal) : [];
+};
 
 /** A lamp that lights by a click and glows while it is hovered, twice on a quay; and a notice. */
 const quay = () => {
@@ -45,23 +50,25 @@ const quay = () => {
 
 describe("what is shown, as somebody can be led to it", () => {
   it("is the traits that are not as they start, without what a contact only lends", () => {
-    const { run, screen, right, lit, fog } = quay();
-    expect(run.presented()).toEqual({ screen, overlays: [], traits: [] });
+    const { b, run, screen, right, lit, fog } = quay();
+    expect(presented(b.project, run.inside)).toEqual({ screen, overlays: [], traits: [] });
     run.pointer("move", 120, 20);
     run.pointer("down", 120, 20);
     run.pointer("up", 120, 20);
-    expect(run.presented().traits).toEqual([{ at: right, trait: lit.id, value: lit.v.yes }]);
+    expect(presented(b.project, run.inside).traits).toEqual([
+      { at: right, trait: lit.id, value: lit.v.yes },
+    ]);
     run.pointer("move", 20, 110);
     run.pointer("down", 20, 110);
     run.pointer("up", 20, 110);
-    expect(run.presented().traits).toEqual([
+    expect(presented(b.project, run.inside).traits).toEqual([
       { at: "", trait: fog.id, value: fog.v.thick },
       { at: right, trait: lit.id, value: lit.v.yes },
     ]);
   });
 
   it("is not changed by what is no trait or value of the piece, whatever it is called", () => {
-    const { run, screen, fog } = quay();
+    const { b, run, screen, fog } = quay();
     for (const [trait, value] of [
       ["__proto__", "x"],
       ["constructor", "length"],
@@ -69,30 +76,32 @@ describe("what is shown, as somebody can be led to it", () => {
       [fog.id, "toString"],
     ] as const)
       run.input({ type: "show", at: screen, trait, value });
-    expect(run.presented().traits).toEqual([]);
+    expect(presented(b.project, run.inside).traits).toEqual([]);
   });
 
   it("names what lies over the screen, and back takes that away", () => {
-    const { run, notice } = quay();
+    const { b, run, notice } = quay();
     run.input({ type: "overlay", screen: notice });
-    expect(run.presented().overlays).toEqual([notice]);
+    expect(presented(b.project, run.inside).overlays).toEqual([notice]);
     run.input({ type: "back" });
-    expect(run.presented().overlays).toEqual([]);
+    expect(presented(b.project, run.inside).overlays).toEqual([]);
   });
 });
 
 describe("what answers", () => {
   it("is what a rule listens on whose condition holds, and takes the pointer", () => {
-    const { run, left, right, bell, fog, screen } = quay();
-    expect([...run.answering()].sort()).toEqual([`${left}/root`, `${right}/root`, bell].sort());
+    const { b, run, left, right, bell, fog, screen } = quay();
+    expect([...answeringNow(b, run)].sort()).toEqual(
+      [`${left}/root`, `${right}/root`, bell].sort(),
+    );
     run.input({ type: "show", at: screen, trait: fog.id, value: fog.v.thick as string });
-    expect([...run.answering()].sort()).toEqual([`${left}/root`, `${right}/root`].sort());
+    expect([...answeringNow(b, run)].sort()).toEqual([`${left}/root`, `${right}/root`].sort());
   });
 
   it("is only what the overlay in front has, while there is one", () => {
-    const { run, notice, closer } = quay();
+    const { b, run, notice, closer } = quay();
     run.input({ type: "overlay", screen: notice });
-    expect(run.answering()).toEqual([`${overlayPart(notice)}/${closer}`]);
+    expect(answeringNow(b, run)).toEqual([`${overlayPart(notice)}/${closer}`]);
   });
 
   it("is an entry and what sends a form, too, and a key of a layer that can have the focus", () => {
@@ -105,6 +114,6 @@ describe("what answers", () => {
     b.rule({ source: gone, effects: [{ type: "back" }] });
     b.rule({ source: keyed, trigger: { type: "key", key: "a" }, effects: [{ type: "back" }] });
     const run = new Run(env, b.project, id);
-    expect([...run.answering()].sort()).toEqual([name, send, keyed].sort());
+    expect([...answeringNow(b, run)].sort()).toEqual([name, send, keyed].sort());
   });
 });

@@ -22,9 +22,6 @@ import {
 import type { ActiveInstance, Input, MachineEvent, State } from "../machine";
 import { Mover, lengthOf } from "../motion";
 import type { Motion, Project, Variant } from "../project";
-import { answering } from "./answers";
-import { presented } from "./presenting";
-import type { Presented } from "./presenting";
 import { sceneOf } from "./scene";
 import { inSight, scrollerFor, scrollTo } from "./sight";
 import { Touchable } from "./touchable";
@@ -53,10 +50,13 @@ interface Looked extends Pick<State, "traits" | "screen" | "options"> {
   readonly offsets: State["scroll"]["offsets"];
 }
 
-/** Where everything is when nothing moves any more. */
+/** Where everything is when nothing moves any more, and what of it can be reached. */
 export interface Goal {
   readonly scene: LayoutBox;
   isFocusable(path: string): boolean;
+  takesPointer(path: string): boolean;
+  /** the box that is the field of an entry, else the layer itself */
+  fieldOf(path: string): string;
 }
 
 type PointerKind = "move" | "down" | "up" | "cancel";
@@ -126,11 +126,6 @@ export class Run {
   /** The shown piece and its visible copies with their traits. */
   copies(): readonly ActiveInstance[] {
     return liveCopies(this.project, this.#state);
-  }
-
-  /** What is shown, as somebody else can be led to it. */
-  presented(): Presented {
-    return presented(this.project, this.#state);
   }
 
   /** The scene now; null when the shown piece does not exist. */
@@ -276,19 +271,8 @@ export class Run {
   }
 
   /**
-   * The layers that answer a click, drag, long press or key now, as paths within the shown piece.
-   */
-  answering(): readonly string[] {
-    const touch = this.#touch();
-    if (!touch) return [];
-    return answering(this.project, this.#state, (path, sense) =>
-      sense === "press" ? touch.takesPointer(path) : touch.isFocusable(path),
-    );
-  }
-
-  /**
-   * The scene that is being gone to, and whether a layer of it can have the keyboard's focus: what
-   * can be seen of it, or scrolled to. The same object as long as both are the same.
+   * The scene that is being gone to, and what of it takes the pointer or can have the keyboard's
+   * focus. The same object as long as both are the same.
    */
   goal(): Goal | null {
     return this.#touch();

@@ -25,6 +25,10 @@ const isMade = ({ entry = "nobody", scrolls = "no", plays = 0, sends }: LayerVal
 
 const isEntry = ({ values }: LayoutBox): boolean => (values.entry ?? "nobody") !== "nobody";
 
+/** Whether a box is painted around one entry: both are one field. */
+const isField = ({ values, children }: LayoutBox): boolean =>
+  isPainted(values) && children.filter(isEntry).length === 1;
+
 const grown = (r: Rect, by: number): Rect => ({
   x: r.x - by,
   y: r.y - by,
@@ -81,6 +85,7 @@ export class Touchable {
   readonly #takes = new Map<Path, Takes>();
   readonly #focusable = new Set<Path>();
   readonly #seen = new Set<Path>();
+  readonly #fields = new Map<Path, Path>();
   readonly #copies: ReadonlyMap<Path, ActiveInstance>;
 
   constructor(
@@ -130,6 +135,11 @@ export class Touchable {
     return area && grown(area, placed.values.touch);
   }
 
+  /** The box that is the field of an entry; the entry itself where none is painted around it. */
+  fieldOf(path: Path): Path {
+    return this.#fields.get(path) ?? path;
+  }
+
   /** Whether the keyboard's focus can be on a layer: whether one can see it, or scroll to it. */
   isFocusable(path: Path): boolean {
     return this.#focusable.has(path);
@@ -148,6 +158,8 @@ export class Touchable {
   #note(path: Path, box: LayoutBox, { copy, isSeen, isNever }: Around): void {
     const isAlways = box.values.pointer === "always";
     if (isSeen) this.#seen.add(path);
+    const entry = isField(box) ? box.children.find(isEntry) : undefined;
+    if (entry) this.#fields.set(path.slice(0, -box.layer.id.length) + entry.layer.id, path);
     if (isSeen || isAlways) this.#focusable.add(path);
     const takes = isSeen && !isNever ? this.#takesOf(box, copy) : null;
     if (isAlways) this.#takes.set(path, "shape");
@@ -163,7 +175,7 @@ export class Touchable {
     if (isFrame && !isPainted(values)) return listens ? "union" : null;
     if (nested && listens) return isPainted(nested.values) ? "shape" : "union";
     // the border around an entry is its field's
-    if (listens || (isPainted(values) && box.children.some(isEntry))) return "shape";
+    if (listens || isField(box)) return "shape";
     return solid.has(layer.kind) && !isClear(values.fill) ? "shape" : null;
   }
 

@@ -2,6 +2,7 @@ import { withBox } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import type { AccessNode } from "#core/access";
 import type { Project } from "#core/project";
+import { answering } from "#core/runtime";
 import type { Run } from "#core/runtime";
 import { addStyle } from "../frame";
 import type { Frame } from "../frame";
@@ -73,10 +74,12 @@ export class Access {
   }
 
   /** Lights up everything that answers now, and says how much that is. */
-  lightUp(run: Run): number {
+  lightUp(project: Project, run: Run): number {
     const scene = run.scene();
-    const paths = run.answering();
-    if (scene) this.#lights.show(scene, paths);
+    const goal = run.goal();
+    if (!scene || !goal) return 0;
+    const paths = answering(project, run.inside, goal);
+    this.#lights.show(scene, paths);
     return paths.length;
   }
 

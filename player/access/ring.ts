@@ -40,7 +40,9 @@ export class FocusRing {
   show(scene: LayoutBox | null, run: Run, keyed: boolean): void {
     const focus = run.focus();
     const isShown = focus === null ? keyed : run.inside.keyboard.shown;
-    const spot = scene && isShown ? ringPlace(scene, focus) : undefined;
+    // one sees the whole of a field
+    const around = focus === null ? null : (run.goal()?.fieldOf(focus) ?? focus);
+    const spot = scene && isShown ? ringPlace(scene, around) : undefined;
     keep(this.#ring, "visibility", spot ? "visible" : "hidden");
     if (!spot) return;
     for (const [k, v] of Object.entries({
