@@ -2,4 +2,4 @@ export { proposedAria } from "./propose";
 export { attributeFor, controls, stateNeededBy } from "./roles";
 export { statesOf } from "./states";
 export { accessTree } from "./tree";
-export type { AccessNode, Field, States } from "./types";
+export type { AccessNode, Field } from "./types";

@@ -120,7 +120,7 @@ export class Twins {
         this.lifted(before, events);
         break;
       case "cancel":
-        if (before.pointer.pressed) this.tell("letgo");
+        this.letGo(before);
         break;
       case "focus":
         if (before.keyboard.pressing !== null && after.keyboard.pressing === null)
@@ -147,6 +147,10 @@ export class Twins {
         break;
     }
     for (const event of events) this.signal(event);
+  }
+
+  private letGo(before: State): void {
+    if (before.pointer.pressed) this.tell("letgo");
   }
 
   private pressed(before: State, after: State): void {
