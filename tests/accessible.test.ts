@@ -96,7 +96,9 @@ describe("whoever uses it without a pointer", () => {
         name,
       );
     const checked = () =>
-      me.page.$eval(`${PLAYER} .access [aria-label="Delay alerts"]`, (e) => e.getAttribute("aria-checked"));
+      me.page.$eval(`${PLAYER} .access [aria-label="Delay alerts"]`, (e) =>
+        e.getAttribute("aria-checked"),
+      );
     expect(await checked()).toBe("false");
     await clickOn("Delay alerts");
     await me.until(async () => expect(await checked()).toBe("true"));

@@ -174,7 +174,10 @@ describe("in Try", () => {
     await me.type("Ida");
     await me.until(async () =>
       expect(
-        await me.page.$eval(".try-host .access [aria-label=Name]", (e) => (e as HTMLInputElement).value),
+        await me.page.$eval(
+          ".try-host .access [aria-label=Name]",
+          (e) => (e as HTMLInputElement).value,
+        ),
       ).toBe("Ida"),
     );
     await me.click("button", "Stop");
