@@ -129,7 +129,7 @@ export default ts.config(
       // these write files and headers, not words
       "app/entry.*.tsx",
       "app/routes.ts",
-      "app/http/{main,app,live,headers}.ts",
+      "app/http/{main,app,live,headers,shown}.ts",
       "app/bench/timing/film.ts",
       "app/ui/{typing,keys,Icon}.{ts,tsx}",
       "core/{paint,colour}/**",

@@ -10,6 +10,7 @@ export default [
     route("pieces/:pieceId", "routes/bench.tsx"),
     route("play/:pieceId?/:name?", "routes/play.tsx"),
   ]),
+  route("shown/:projectId/:key/:pieceId?/:name?", "routes/shown.tsx"),
   route("projects/:projectId/changes", "routes/changes.ts"),
   route("projects/:projectId/assets", "routes/assets.ts"),
   route("assets/:hash", "routes/asset.ts"),

@@ -11,6 +11,16 @@ export const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const START_PATIENCE = 40_000;
 const STOP_PATIENCE = 3000;
 
+/** Where prototypes are shown read-only to who has their address. */
+export interface ShownAt {
+  /** the address that is listened at */
+  readonly host: string;
+  /** as others reach it: `http://NAME:PORT` */
+  readonly origin: string;
+  /** what addresses are made unguessable with */
+  readonly secret: string;
+}
+
 export interface ServeOptions {
   readonly build: string;
   readonly port: number;
@@ -19,6 +29,8 @@ export interface ServeOptions {
   readonly host?: string;
   /** hosts it may be reached under beside loopback: `name:port` */
   readonly allowHosts?: readonly string[];
+  /** where prototypes are shown read-only, beside the rest */
+  readonly shown?: ShownAt | undefined;
   /** by which this run's processes are known */
   readonly run?: string;
 }
@@ -44,6 +56,7 @@ export const serve = async ({
   log,
   host = "127.0.0.1",
   allowHosts = [],
+  shown,
   run = "",
 }: ServeOptions): Promise<Served> => {
   const child = spawn(process.execPath, [join(build, "server/index.js")], {
@@ -58,6 +71,13 @@ export const serve = async ({
       DATABASE_URL: databaseUrl,
       NUBBLE_ALLOW_HOSTS: allowHosts.join(","),
       NUBBLE_RUN: run,
+      ...(shown
+        ? {
+            PLAY_HOST: shown.host,
+            NUBBLE_PLAY_ORIGIN: shown.origin,
+            NUBBLE_PLAY_SECRET: shown.secret,
+          }
+        : {}),
     },
   });
   child.on("error", (error) => log.write(`${error.message}\n`));

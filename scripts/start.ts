@@ -1,5 +1,6 @@
 import { mkdirSync } from "node:fs";
 import { randomBytes } from "node:crypto";
+import { networkInterfaces } from "node:os";
 import { join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { parseArgs } from "node:util";
@@ -12,7 +13,7 @@ import { endLeftServer, forgetRunState, readRunState, writeRunState } from "./ru
 import { supervise } from "./run/supervise.ts";
 import type { Supervised } from "./run/supervise.ts";
 import { answers, root, serve } from "./serve.ts";
-import type { Served } from "./serve.ts";
+import type { Served, ShownAt } from "./serve.ts";
 
 // what listens may be gone (a closed terminal): that is no reason to stop
 for (const stream of [process.stdout, process.stderr]) stream.on("error", () => undefined);
@@ -30,6 +31,7 @@ interface Options {
   readonly reset: boolean;
   readonly host: string;
   readonly allowHosts: readonly string[];
+  readonly playHost: string | undefined;
 }
 
 const readOptions = (): Options => {
@@ -40,12 +42,14 @@ const readOptions = (): Options => {
         reset: { type: "boolean", default: false },
         host: { type: "string", default: "127.0.0.1" },
         "allow-host": { type: "string", multiple: true, default: [] },
+        "play-host": { type: "string" },
       },
     });
     const port = values.port === undefined ? undefined : Number(values.port);
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536))
       throw new Error(`--port needs a number from 1 to 65535; got “${values.port}”`);
-    return { port, reset: values.reset, host: values.host, allowHosts: values["allow-host"] };
+    const { reset, host, "allow-host": allowHosts, "play-host": playHost } = values;
+    return { port, reset, host, allowHosts, playHost };
   } catch (error) {
     console.error(`nubble: ${(error as Error).message}`);
     process.exit(2);
@@ -68,6 +72,16 @@ const diskWarning = (): ((reason: string) => void) => {
   };
 };
 
+/** The first port that is tried for showing prototypes. */
+const PLAY_PORT = 4320;
+
+/** The name under which others reach an address: of all addresses, the first that leads out. */
+const reachedAs = (host: string): string => {
+  if (host !== "0.0.0.0" && host !== "::") return host;
+  const all = Object.values(networkInterfaces()).flatMap((some) => some ?? []);
+  return all.find((a) => !a.internal && a.family === "IPv4")?.address ?? "127.0.0.1";
+};
+
 /** Everything that runs, in the order in which it is started. */
 class Run {
   private postgres: Postgres | undefined;
@@ -77,6 +91,8 @@ class Run {
   private readonly log = new LogFile(join(data, "server.log"), this.warn);
   private readonly mark = randomBytes(12).toString("hex");
   private stopping = false;
+  /** where prototypes are shown; null where they are not */
+  shownOrigin: string | null = null;
 
   constructor(private readonly options: Options) {}
 
@@ -89,6 +105,7 @@ class Run {
     const did = await prepareDatabase(url, this.options.reset);
     console.log(did.length ? did.map((d) => `  ${d}`).join("\n") : "  up to date");
     const port = await this.choosePort();
+    const shown = await this.chooseShown();
     say("Starting Nubble");
     const startServer = async () => {
       const { host } = this.options;
@@ -102,6 +119,7 @@ class Run {
         log: this.log,
         host,
         allowHosts,
+        shown,
         run: this.mark,
       });
       const trouble = writeRunState(runningFile, {
@@ -177,6 +195,17 @@ class Run {
     });
   }
 
+  /** Where prototypes are shown read-only, if anywhere. */
+  private async chooseShown(): Promise<ShownAt | undefined> {
+    const { playHost } = this.options;
+    if (playHost === undefined) return undefined;
+    const name = reachedAs(playHost);
+    const port = await freePort(PLAY_PORT);
+    const secret = randomBytes(32).toString("hex");
+    this.shownOrigin = `http://${name.includes(":") ? `[${name}]` : name}:${port}`;
+    return { host: playHost, origin: this.shownOrigin, secret };
+  }
+
   /** Ends when the server did, or when it has not answered for long: then it is ended here. */
   private async serverEnded(): Promise<string> {
     const { served } = this;
@@ -224,6 +253,10 @@ try {
   console.log(
     `\nNubble is ready:  \x1b[1m${address}\x1b[0m\nPress Ctrl-C to stop. Your work is saved.`,
   );
+  if (run.shownOrigin !== null)
+    console.log(
+      `Prototypes are shown at ${run.shownOrigin}, read-only, to whoever has the address in Play’s menu.`,
+    );
   console.log(
     "There are no accounts: anyone who can reach this address can read and change everything (docs/security.md).",
   );

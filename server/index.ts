@@ -11,6 +11,7 @@ export { ProjectDamaged, ServerOutdated, ProjectLog } from "./log";
 export type { AppendResult, Listed, Snapshot } from "./log";
 export { migrate } from "./migrations";
 export { newProjectRequest, sinceRequest, watchRequest } from "./requests";
+export { isShownKey, shownAddress } from "./shown";
 export { troubleOf } from "./trouble";
 
 let shared: ProjectLog | undefined;

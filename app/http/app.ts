@@ -19,7 +19,7 @@ interface AppOptions {
 }
 
 /** What went wrong before a route could say so: the address or the body could not be read. */
-const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next) => {
+export const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next) => {
   if (res.headersSent) {
     next(error);
     return;
@@ -32,28 +32,34 @@ const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next) => {
     .send(status === 400 ? "This address cannot be read." : "Nubble hit an error.");
 };
 
-/** Everything a request goes through, in its order. */
-export const nubbleApp = ({ port, allowHosts, mode, headers, files }: AppOptions): Express => {
-  const app = express();
-  app.disable("x-powered-by");
-  app.set("query parser", "simple");
-  app.use(
-    morgan(
-      ":date[iso] :remote-addr :method :url :status :res[content-length] :response-time ms “:user-agent”",
-    ),
-  );
-  for (const header of headers) app.use(header);
-  app.use(guardOrigin(allowedHosts(port, allowHosts)));
-  app.use(guardAddress, ...rateLimits, bodyLimit);
-  app.get("/live", liveRoute(projectLog()));
-  for (const [path, handler] of files) app.use(path, handler);
-  const pages = createRequestHandler({
+/** One line a request: when, who, what, and how it was answered. */
+export const logRequests: RequestHandler = morgan(
+  ":date[iso] :remote-addr :method :url :status :res[content-length] :response-time ms “:user-agent”",
+);
+
+/** The pages of the app. */
+export const pages = (mode: string): RequestHandler => {
+  const handle = createRequestHandler({
     build: () => import("virtual:react-router/server-build"),
     mode,
     getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string | undefined }),
   });
   // it hands its own errors to `next`
-  app.all("*", (req, res, next) => void pages(req, res, next));
+  return (req, res, next) => void handle(req, res, next);
+};
+
+/** Everything a request goes through, in its order. */
+export const nubbleApp = ({ port, allowHosts, mode, headers, files }: AppOptions): Express => {
+  const app = express();
+  app.disable("x-powered-by");
+  app.set("query parser", "simple");
+  app.use(logRequests);
+  for (const header of headers) app.use(header);
+  app.use(guardOrigin(allowedHosts(port, allowHosts)));
+  app.use(guardAddress, ...rateLimits, bodyLimit);
+  app.get("/live", liveRoute(projectLog()));
+  for (const [path, handler] of files) app.use(path, handler);
+  app.all("*", pages(mode));
   app.use(answerFault);
   return app;
 };

@@ -151,12 +151,15 @@ const watchesOf = (req: Request): unknown => {
 
 /**
  * `GET /live?watch=PROJECT:NUMBER&watch=…`: the changes of these projects after those numbers, and
- * each new one.
+ * each new one. `wanted` says what a request asks for where that is said otherwise.
  */
-export const liveRoute = (log: ProjectLog): RequestHandler => {
+export const liveRoute = (
+  log: ProjectLog,
+  wanted: (req: Request) => unknown = watchesOf,
+): RequestHandler => {
   const streams = new Streams();
   return (req, res, next) => {
-    const asked = watchRequest.safeParse(watchesOf(req));
+    const asked = watchRequest.safeParse(wanted(req));
     if (!asked.success) {
       res
         .status(400)

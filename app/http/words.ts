@@ -10,4 +10,7 @@ export const httpWords = {
   tooManyRequestsOnce: "too many requests at once",
   connection: "Connection",
   requestCanBeUp: (largestBody: number) => `a request can be up to ${largestBody} MB`,
+
+  // shown.ts
+  onlyShownHere: "Only prototypes are shown here, at the address somebody gave you.",
 };

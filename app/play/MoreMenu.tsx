@@ -1,9 +1,12 @@
 import { Dropdown } from "react-bootstrap";
+import type { Project } from "#core/project";
 import { Check } from "../ui/fields/Check";
 import { Choices } from "../ui/fields/Choices";
 import { Menu } from "../ui/floating/Menu";
 import { Tool } from "../ui/Tool";
 import { useWatched } from "../ui/watched";
+import { addressOf } from "./address";
+import { PhoneCode } from "./PhoneCode";
 import type { PlayRun } from "./run";
 import { playWords } from "./words";
 
@@ -11,12 +14,15 @@ const rates = [1, 0.5, 0.25, 0.1] as const;
 
 interface Props {
   readonly run: PlayRun;
+  readonly project: Project;
+  /** the address for a phone in the same room, if there is one */
+  readonly phone: string | null;
   /** whether something here sends forms */
   readonly sends: boolean;
 }
 
 /** What a presenter can ask of the prototype; no key of the page does any of it. */
-export const MoreMenu = ({ run: made, sends }: Props) => {
+export const MoreMenu = ({ run: made, project, phone, sends }: Props) => {
   const run = useWatched(made);
   return (
     <Dropdown align="end" autoClose="outside">
@@ -57,6 +63,12 @@ export const MoreMenu = ({ run: made, sends }: Props) => {
               onChoose={(well) => run.answer(well === "yes")}
             />
           </>
+        )}
+        <span className="caption">{playWords.onPhone}</span>
+        {phone === null ? (
+          <p className="quiet small-text">{playWords.startForPhones}</p>
+        ) : (
+          <PhoneCode address={`${phone}${addressOf(project, run.presented)}`} />
         )}
       </Menu>
     </Dropdown>

@@ -5,14 +5,14 @@ import { Choices } from "../ui/fields/Choices";
 import { Tool } from "../ui/Tool";
 import { useWatched } from "../ui/watched";
 import { addressOf } from "./address";
+import type { Place } from "./place";
 import type { PlayRun, Zoom } from "./run";
 import { playWords } from "./words";
 
 interface Props {
   readonly run: PlayRun;
   readonly project: Project;
-  /** the address of the project */
-  readonly home: string;
+  readonly place: Place;
   readonly isListed: boolean;
   readonly onList: () => void;
   readonly onFull: () => void;
@@ -20,8 +20,8 @@ interface Props {
 }
 
 /** The link to what is shown now goes to the clipboard. */
-const copyLink = async (run: PlayRun, project: Project, home: string): Promise<void> => {
-  const link = `${window.location.origin}${home}/play${addressOf(project, run.presented)}`;
+const copyLink = async (run: PlayRun, project: Project, play: string): Promise<void> => {
+  const link = `${window.location.origin}${play}${addressOf(project, run.presented)}`;
   try {
     await navigator.clipboard.writeText(link);
     run.say(playWords.linkCopied);
@@ -32,7 +32,7 @@ const copyLink = async (run: PlayRun, project: Project, home: string): Promise<v
 
 /** One slim bar around the prototype: where one is, and what a presenter needs. */
 export const PlayBar = (props: Props) => {
-  const { project, home, isListed, onList, onFull, children } = props;
+  const { project, place, isListed, onList, onFull, children } = props;
   const run = useWatched(props.run);
   const piece = project.pieces[run.screen];
   return (
@@ -44,13 +44,19 @@ export const PlayBar = (props: Props) => {
         on={isListed}
         onClick={onList}
       />
-      <Link className="brand" to={home}>
-        {project.name}
-      </Link>
+      {place.home === null ? (
+        <span className="brand">{project.name}</span>
+      ) : (
+        <Link className="brand" to={place.home}>
+          {project.name}
+        </Link>
+      )}
       <h1 tabIndex={-1}>{piece?.name}</h1>
-      <Link className="quiet small-text" to={`${home}/pieces/${run.screen}`}>
-        {playWords.editOnBench(piece?.name ?? "")}
-      </Link>
+      {place.home !== null && (
+        <Link className="quiet small-text" to={`${place.home}/pieces/${run.screen}`}>
+          {playWords.editOnBench(piece?.name ?? "")}
+        </Link>
+      )}
       <Tool framed icon="restart" iconSize={14} onClick={() => run.restart()}>
         {playWords.restart}
       </Tool>
@@ -72,7 +78,7 @@ export const PlayBar = (props: Props) => {
       <Tool framed onClick={onFull}>
         {playWords.full}
       </Tool>
-      <Tool framed onClick={() => void copyLink(run, project, home)}>
+      <Tool framed onClick={() => void copyLink(run, project, place.play)}>
         {playWords.copyLink}
       </Tool>
       {children}

@@ -8,6 +8,7 @@ import { useMedia } from "../ui/useMedia";
 import { useWatched } from "../ui/watched";
 import { addressOf } from "./address";
 import { MoreMenu } from "./MoreMenu";
+import type { Place } from "./place";
 import { PlayBar } from "./PlayBar";
 import { PlayRun } from "./run";
 import { StateList } from "./StateList";
@@ -20,8 +21,7 @@ const PHONE = "(max-width: 767px)";
 interface Props {
   readonly env: LayoutEnv;
   readonly project: Project;
-  /** the address of the project */
-  readonly home: string;
+  readonly place: Place;
   readonly first: Piece;
   readonly shown: Presented;
   readonly sends: boolean;
@@ -31,21 +31,21 @@ interface Props {
 const SETTLED = 200;
 
 /** What is shown stands in the address, so that it is there again after a reload. */
-const useAddress = (run: PlayRun, project: Project, home: string): void => {
+const useAddress = (run: PlayRun, project: Project, play: string): void => {
   const { version } = run;
   const shown = useSyncExternalStore(run.subscribe, version, version);
   useEffect(() => {
     // whoever leaves meanwhile keeps the address they went to
     const timeout = window.setTimeout(() => {
-      const address = `${home}/play${addressOf(project, run.presented)}`;
+      const address = `${play}${addressOf(project, run.presented)}`;
       window.history.replaceState(window.history.state, "", address);
     }, SETTLED);
     return () => window.clearTimeout(timeout);
-  }, [run, project, home, shown]);
+  }, [run, project, play, shown]);
 };
 
 /** A run that follows edits and the system's wish for less motion, as long as it is shown. */
-const useRun = ({ env, project, home, shown }: Props) => {
+const useRun = ({ env, project, place, shown }: Props) => {
   const host = useRef<HTMLDivElement>(null);
   const [run] = useState(() => {
     const calm = typeof window !== "undefined" && window.matchMedia(LESS_MOTION).matches;
@@ -53,7 +53,7 @@ const useRun = ({ env, project, home, shown }: Props) => {
   });
   useEffect(() => (host.current ? run.mount(host.current) : undefined), [run]);
   useEffect(() => run.update(project), [run, project]);
-  useAddress(run, project, home);
+  useAddress(run, project, place.play);
   useEffect(() => {
     const less = window.matchMedia(LESS_MOTION);
     const heed = () => run.setCalm(less.matches);
@@ -122,7 +122,7 @@ const Said = ({ run: made }: { run: PlayRun }) => {
 
 /** The prototype, and around it what a presenter needs. */
 export const Theatre = (props: Props) => {
-  const { project, home, first, sends } = props;
+  const { project, place, first, sends } = props;
   const isPhone = useMedia(PHONE);
   const { run, host } = useRun(props);
   const room = useRoom(run, isPhone);
@@ -132,7 +132,10 @@ export const Theatre = (props: Props) => {
   const list = (
     <StateList run={run} project={project} first={first} onPicked={() => setOut(false)} />
   );
-  const more = useMemo(() => <MoreMenu run={run} sends={sends} />, [run, sends]);
+  const more = useMemo(
+    () => <MoreMenu run={run} project={project} phone={place.phone} sends={sends} />,
+    [run, project, place.phone, sends],
+  );
   return (
     <div className={`play${isFull ? " full" : ""}`}>
       <Title run={run} project={project} />
@@ -140,7 +143,7 @@ export const Theatre = (props: Props) => {
         <PlayBar
           run={run}
           project={project}
-          home={home}
+          place={place}
           isListed={isListed}
           onList={() => setListed(!isListed)}
           onFull={toggleFull}

@@ -23,6 +23,13 @@ export const playWords = {
   forms: "Submitted forms",
   succeed: "Succeed",
   fail: "Fail",
+  onPhone: "On a phone in the same room",
+  startForPhones:
+    "Start Nubble with --play-host and this computer’s address in the network to get a code for phones.",
+  codeOf: (address: string) => `QR code of ${address}`,
+  sameRoom:
+    "Scan it with a phone in the same network. It shows this prototype, and nothing can be edited there.",
+  openAddress: "Open the address",
   percent: (rate: number) => `${Math.round(rate * 100)} %`,
 
   // StateList.tsx

@@ -50,7 +50,7 @@ export const blends = [
   "luminosity",
 ] as const;
 /** WAI-ARIA roles that parts of an interface have; "none" says nothing. */
-export const roles = [
+const roles = [
   "none",
   "button",
   "checkbox",

@@ -162,11 +162,7 @@ const longPressTimers = (project: Project, state: State, chain: readonly Path[])
  * The innermost focusable layer of what is pressed, as a click event's focus goes in HTML. What is
  * around an entry alone is part of its field: a press on it is for the entry.
  */
-export const focusableIn = (
-  project: Project,
-  state: State,
-  chain: readonly Path[],
-): Path | null => {
+const focusableIn = (project: Project, state: State, chain: readonly Path[]): Path | null => {
   const stops = focusStops(project, state);
   const whole = `${frontPath(state)}/${ROOT}`;
   for (const path of chain) {
