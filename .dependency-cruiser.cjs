@@ -67,6 +67,7 @@ const appOrder = [
   [
     "bench/checks",
     "bench/dialogs",
+    "bench/guide",
     "bench/map",
     "bench/rehearsals",
     "bench/rules",

@@ -1,7 +1,7 @@
 const SVG = "http://www.w3.org/2000/svg";
 
 const css = `
-.player{position:relative;outline:none;touch-action:none;user-select:none;-webkit-user-select:none}
+.player{position:relative;outline:none;touch-action:pan-x pan-y;user-select:none;-webkit-user-select:none}
 .player>svg{display:block;overflow:visible}
 .player .said{position:absolute;width:1px;height:1px;opacity:0;overflow:hidden;white-space:nowrap}
 `;

@@ -105,6 +105,8 @@ export class Player {
         this.#keyed = keyed;
         if (!keyed) this.#pointing = false;
       },
+      shown: () => ({ project: this.#project, run: this.#run }),
+      place: (touch) => this.#place(touch),
       clicked: (path) => this.#click(path),
       filled: (path, text) => this.#fill(path, text),
     });
@@ -293,7 +295,7 @@ export class Player {
   }
 
   /** Where an event is, px of the shown piece. */
-  #place(e: MouseEvent): [number, number] {
+  #place(e: Pick<MouseEvent, "clientX" | "clientY">): [number, number] {
     const box = this.#svg.getBoundingClientRect();
     const margin = this.options.margin ?? 0;
     return [

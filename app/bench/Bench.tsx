@@ -10,6 +10,7 @@ import { ReadyMade } from "./dialogs/ReadyMade";
 import { Replace } from "./dialogs/Replace";
 import { Scale } from "./dialogs/Scale";
 import { Drawer, WIDE } from "./Drawer";
+import { GuideBar } from "./guide/GuideBar";
 import { KeysDialog } from "./KeysDialog";
 import { Handful } from "./sheet/Handful";
 import { Stage } from "./stage/Stage";
@@ -224,6 +225,7 @@ const Body = ({ env }: EnvProps) => {
         <Inspecting env={env} />
       </Later>
       <TopBar />
+      <GuideBar />
       <main className="bench-main" id="content">
         {tight ? <Stack env={env} /> : <Panels env={env} />}
       </main>

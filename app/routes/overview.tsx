@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, useSyncExternalStore } from "react";
 import { Button, Dropdown } from "react-bootstrap";
 import { Link, useNavigate } from "react-router";
 import type { Id } from "#core/basics";
@@ -17,6 +17,7 @@ import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { Thumbnail } from "../parts/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
+import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
@@ -177,6 +178,30 @@ const ProjectName = () => {
   );
 };
 
+/** Offers to build a first part step by step, until somebody has had enough of it. */
+const GuideOffer = ({ onStart }: { readonly onStart: () => void }) => {
+  const offers = useSettings((s) => s.offersGuide);
+  const endGuide = useSettings((s) => s.endGuide);
+  const isClient = useSyncExternalStore(
+    () => () => undefined,
+    () => true,
+    () => false,
+  );
+  if (!isClient || !offers) return null;
+  return (
+    <section className="guide-offer" aria-labelledby="guide-title">
+      <h2 id="guide-title">{routesWords.firstSwitch}</h2>
+      <p>{routesWords.eightSteps}</p>
+      <p className="actions">
+        <Button onClick={onStart}>{routesWords.startGuide}</Button>
+        <Button variant="outline-primary" onClick={endGuide}>
+          {routesWords.noGuide}
+        </Button>
+      </p>
+    </section>
+  );
+};
+
 /** All pieces of a project. */
 export default function Overview() {
   const session = useSession();
@@ -186,11 +211,14 @@ export default function Overview() {
   const [removed, setRemoved] = useState<string | null>(null);
   const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
   const home = `/projects/${session.id}`;
-  const make = (kind: Piece["kind"]) => {
-    const name = kind === "component" ? routesWords.component : routesWords.screen;
+  const guide = useSettings((s) => s.guide);
+  const make = (kind: Piece["kind"], isGuided = false) => {
+    const usual = kind === "component" ? routesWords.component : routesWords.screen;
+    const name = isGuided ? routesWords.switch : usual;
     const made = session.make((now) => addPiece(now, kind, name));
     if (!made) return;
-    memory.made(made.id);
+    if (isGuided) guide(made.id);
+    else memory.made(made.id);
     void navigate(`${home}/pieces/${made.id}`);
   };
   const start = startScreen(project);
@@ -207,6 +235,9 @@ export default function Overview() {
         )}
       </ProjectBar>
       <main className="page" id="content">
+        {Object.keys(project.pieces).length === 0 && (
+          <GuideOffer onStart={() => make("component", true)} />
+        )}
         {sections.map((s) => {
           const pieces = piecesOf(project, s.kind);
           return (

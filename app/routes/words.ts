@@ -72,6 +72,12 @@ export const routesWords = {
   duplicated: (of: string) => `Duplicated ${of}.`,
   removeRules: "Remove the rules",
   components: "Components",
+  firstSwitch: "Build your first switch",
+  eightSteps:
+    "Eight steps on the real bench, from an empty component to a switch that works. It takes about three minutes.",
+  startGuide: "Start",
+  noGuide: "No, thanks",
+  switch: "Switch",
   noComponentsYetComponent:
     "No components yet. A component is a part you use in many places: a switch, a tab, a card.",
   screens: "Screens",

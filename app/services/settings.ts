@@ -10,6 +10,12 @@ interface Settings {
   readonly beside: boolean;
   /** groups of the sheet that show their captions alone */
   readonly foldedGroups: readonly string[];
+  /** whether building a first part step by step is still offered */
+  readonly offersGuide: boolean;
+  /** the piece that is built step by step; null for none */
+  readonly guided: string | null;
+  readonly guide: (piece: string) => void;
+  readonly endGuide: () => void;
   readonly setLetters: (letters: boolean) => void;
   readonly fold: (folded: boolean) => void;
   readonly setBeside: (beside: boolean) => void;
@@ -24,6 +30,10 @@ export const useSettings = create<Settings>()(
       folded: false,
       beside: false,
       foldedGroups: [],
+      offersGuide: true,
+      guided: null,
+      guide: (piece) => set({ guided: piece }),
+      endGuide: () => set({ guided: null, offersGuide: false }),
       setLetters: (letters) => set({ letters }),
       fold: (folded) => set({ folded }),
       setBeside: (beside) => set({ beside }),
@@ -34,11 +44,13 @@ export const useSettings = create<Settings>()(
     }),
     {
       name: "nubble.settings",
-      partialize: ({ letters, folded, beside, foldedGroups }) => ({
+      partialize: ({ letters, folded, beside, foldedGroups, offersGuide, guided }) => ({
         letters,
         folded,
         beside,
         foldedGroups,
+        offersGuide,
+        guided,
       }),
     },
   ),

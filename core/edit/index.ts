@@ -131,6 +131,7 @@ export {
   renameTraitValue,
   setPattern,
   setTraitAria,
+  setTraitMotion,
   setRest,
 } from "./behaviour/traits";
 export { lastWiring, wire, wireEffects, wireScopes, wireTriggers } from "./behaviour/wiring";

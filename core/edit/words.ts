@@ -91,6 +91,7 @@ export const editWords = {
   renameValue: (name: string) => `Rename value to ${name}`,
   reorderTraits: "Reorder traits",
   reorderValues: (name: string) => `Reorder values of ${name}`,
+  changeTraitMotion: "Change motion of a trait",
   changeState: "Change accessibility state",
   changeSwatch: "Change swatch",
   or: ", or ",

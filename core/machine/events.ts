@@ -28,7 +28,12 @@ export type MachineEvent = { readonly at: number; readonly state: State } & (
       /** whether the rule says a motion for the way back alone */
       readonly ownTime: boolean;
     }
-  | { readonly type: "shown"; readonly path: Path; readonly sets: readonly TraitSet[] }
+  | {
+      readonly type: "shown";
+      readonly path: Path;
+      readonly sets: readonly TraitSet[];
+      readonly motion: Motion;
+    }
   | {
       readonly type: "navigated";
       readonly path: Path;

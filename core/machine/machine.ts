@@ -121,12 +121,13 @@ const showTrait = (
   if (!known || !tableEntry(known.values, value)) return state;
   const serial = state.serial + 1;
   const written = writeTraits(project, { ...state, serial }, live, { [trait]: value }, serial);
+  const motion = known.motion ?? byHand;
   const moving = written.sets.length
-    ? noteInMotion(project, written.state, at, byHand)
+    ? noteInMotion(project, written.state, at, motion)
     : written.state;
   const next = scheduleTimers(project, moving);
   if (written.sets.length)
-    emit({ type: "shown", at: state.now, state: next, path: at, sets: written.sets });
+    emit({ type: "shown", at: state.now, state: next, path: at, sets: written.sets, motion });
   return next;
 };
 

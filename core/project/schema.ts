@@ -60,6 +60,9 @@ const trait = z.strictObject({
       mixed: z.array(id).max(limits.values).optional(),
     })
     .optional(),
+  get motion() {
+    return traitMotion.optional();
+  },
 });
 
 /** What a look says about one layer: each value is looked at by the schema of its property. */
@@ -178,6 +181,8 @@ const motion = z.strictObject({
   restacks: z.enum(["start", "middle", "end"]).optional(),
   lanes: z.array(laneSchema).max(400).optional(),
 });
+/** A trait's motion moves all alike, and says its time itself. */
+const traitMotion = z.strictObject({ kind: z.enum(motionKinds), duration: ms, delay: ms, easing });
 const signal = z.strictObject({ id, name, order });
 const overlay = z.strictObject({
   place: z.enum(overlayPlaces),

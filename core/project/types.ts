@@ -53,6 +53,8 @@ export interface Trait {
   readonly values: Readonly<Record<Id, TraitValue>>;
   /** without it, it is something one only sees */
   readonly aria?: TraitAria | undefined;
+  /** how it changes where it is shown directly, and what is proposed for its rules */
+  readonly motion?: Motion | undefined;
 }
 
 /** Which values each named trait may have; traits not named may have any. */

@@ -6,4 +6,5 @@ export type { Presented, ShownTrait } from "./presenting";
 export { Run } from "./run";
 export type { Goal } from "./run";
 export { sceneOf } from "./scene";
+export { scrollerFor } from "./sight";
 export { Touchable } from "./touchable";

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import { eventText, motionText, ruleText } from "#core/describe";
+import { setTraitMotion } from "#core/edit";
 import { findBox } from "#core/layout";
 import type { LayoutEnv } from "#core/layout";
 import type { MachineEvent } from "#core/machine";
@@ -170,6 +171,19 @@ describe("a running piece", () => {
     expect(picture(run)).not.toMatch(/pointer-events="none" transform/);
     run.advanceTo(150);
     expect(seen()).toEqual(["Night"]);
+  });
+
+  it("a state that is shown directly comes in the motion of its trait", () => {
+    const { b, id, knob, t } = slider(tween(100));
+    const at = (ms: number) => {
+      const run = new Run(env, b.project, id);
+      run.input({ type: "show", at: id, trait: t.id, value: t.v.yes as string });
+      run.advanceTo(ms);
+      return x(run, knob);
+    };
+    expect(at(160)).toBe(100);
+    b.do(setTraitMotion(b.piece, t.id, tween(1000)));
+    expect([at(160), at(500), at(1000)]).toEqual([16, 50, 100]);
   });
 
   it("a click lands on what is seen, not on where it will be", () => {

@@ -360,7 +360,7 @@ export class Run {
       if (event.type === "dragging") this.#follow(event);
       else if (event.type === "dropped") this.#drop(event);
       else if (event.type === "filled") this.#aim(event.state, null, event.at, event.path);
-      else if (event.type === "shown") this.#aim(event.state, byHand, event.at, event.path);
+      else if (event.type === "shown") this.#aim(event.state, event.motion, event.at, event.path);
       else if (event.type === "scrolled") this.#aim(event.state, this.#scrolling, event.at);
       for (const move of movesOf(event, result.events))
         this.#aim(move.state, move.motion, event.at, move.path);

@@ -14,6 +14,8 @@ import type { AccessListener } from "./layer";
 import { Lights } from "./lights";
 import { FocusRing } from "./ring";
 import { css } from "./style";
+import { listenToTouch } from "./touch";
+import type { Touched } from "./touch";
 
 /** How a piece is shown. */
 interface View {
@@ -37,13 +39,14 @@ export class Access {
   constructor(
     private readonly frame: Frame,
     signal: AbortSignal,
-    it: Omit<Keyed, "stopOf" | "isMoving"> & AccessListener,
+    it: Omit<Keyed, "stopOf" | "isMoving"> & AccessListener & Touched,
   ) {
     addStyle(css);
     this.#layer = new AccessLayer(it);
     this.#ring = new FocusRing(frame.svg);
     this.#lights = new Lights(frame.svg);
     frame.element.append(this.#layer.element);
+    listenToTouch(frame.element, signal, it);
     listenToKeys(frame.element, signal, {
       ...it,
       stopOf: (target) => this.nodeAt(target)?.stop ?? null,

@@ -4,6 +4,7 @@ import { isContact } from "#core/machine";
 import { effectText, triggerText } from "#core/describe";
 import {
   lastWiring,
+  nextMotion,
   piecesOf,
   wire,
   wireEffects,
@@ -67,10 +68,10 @@ const WireForm = ({ wired }: { wired: Wired }) => {
   const last = lastWiring(piece);
   const scopes = wireScopes(piece, wired.from, wired.to, wired.layers);
   const [trigger, setTrigger] = useState<Trigger | null>(null);
-  const [motion, setMotion] = useState(last.motion);
   const [undo, setUndo] = useState<boolean | null>(null);
   const [picked, setPicked] = useState<number | null>(null);
   const effects = wireEffects(piece, wired.from, wired.to);
+  const [motion, setMotion] = useState(() => nextMotion(piece, effects));
   const chosen = picked ?? scopes.findIndex((s) => s.usual);
   const set = trigger ?? last.trigger;
   const contact = isContact(set.type);

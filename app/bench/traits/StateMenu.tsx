@@ -1,7 +1,7 @@
 import { Dropdown } from "react-bootstrap";
 import { proposedAria } from "#core/access";
 import type { Id } from "#core/basics";
-import { setTraitAria } from "#core/edit";
+import { nextMotion, setTraitAria, setTraitMotion } from "#core/edit";
 import { restOf, valuesOf } from "#core/looks";
 import { ariaStates } from "#core/project";
 import type { AriaState, Trait, TraitAria } from "#core/project";
@@ -32,6 +32,8 @@ export const StateMenu = ({ trait }: { readonly trait: Trait }) => {
   const { aria } = trait;
   const say = (next: TraitAria | null): void =>
     void command((_, piece) => setTraitAria(piece, trait.id, next));
+  const move = (isOwn: boolean): void =>
+    void command((_, piece) => setTraitMotion(piece, trait.id, isOwn ? nextMotion(piece) : null));
   const choices = [
     { value: NONE, words: traitsWords.noState },
     ...ariaStates.map((state) => ({ value: state, words: state })),
@@ -74,6 +76,8 @@ export const StateMenu = ({ trait }: { readonly trait: Trait }) => {
             {aria.on.length === 0 && <p className="quiet">{traitsWords.eachLayerOwnValue}</p>}
           </>
         )}
+        <span className="caption">{traitsWords.motion}</span>
+        <Check words={traitsWords.ownMotion} checked={trait.motion !== undefined} onSwitch={move} />
       </Menu>
     </Dropdown>
   );

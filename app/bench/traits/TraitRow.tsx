@@ -9,9 +9,11 @@ import {
   renameTraitValue,
   setPattern,
   setRest,
+  setTraitMotion,
 } from "#core/edit";
 import { restOf, valuesOf } from "#core/looks";
 import type { Trait, TraitValue } from "#core/project";
+import { MotionPart } from "../../parts/MotionPart";
 import { Swatch, swatchCount } from "../../ui/Icon";
 import { Menu } from "../../ui/floating/Menu";
 import { NameField } from "../../ui/fields/NameField";
@@ -192,6 +194,23 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               onClick={() => traits.removeTrait(trait)}
             />
           </div>
+          {trait.motion && (
+            <div
+              className="trait-motion"
+              role="group"
+              aria-label={traitsWords.motionOf(trait.name)}
+            >
+              <MotionPart
+                motion={trait.motion}
+                onChange={(motion) =>
+                  workpiece.run(
+                    (_, piece) => setTraitMotion(piece, trait.id, motion),
+                    `motion ${trait.id}`,
+                  )
+                }
+              />
+            </div>
+          )}
           <ul className="trait-values" aria-label={traitsWords.values(trait.name)}>
             <SortList
               ids={values.map((v) => v.id)}

@@ -55,6 +55,9 @@ export const traitsWords = {
   stateOf: (name: string, state: string | undefined) =>
     `Accessibility state of ${name}: ${state ?? "none"}`,
   stateForAssistiveTechnology: "State for assistive technology",
+  motion: "Motion",
+  ownMotion: "Has a motion of its own",
+  motionOf: (name: string) => `Motion of ${name}`,
   stateWhen: (state: string, name: string) => `${name} is ${state} when its value is`,
   eachLayerOwnValue: "Each layer is in this state while the value that its click sets is shown.",
 

@@ -1,7 +1,7 @@
 import { isContact } from "../../machine";
 import type { Id } from "../../basics";
 import { inOrder, newId, orderAfter, orderAt, remove, set } from "../../project";
-import type { Change, Motion, Option, Piece, Rule, TriggerType } from "../../project";
+import type { Effect, Change, Motion, Option, Piece, Rule, TriggerType } from "../../project";
 import type { Made } from "../pieces";
 import { freeName } from "../pieces";
 import { editWords } from "../words";
@@ -26,8 +26,16 @@ const passing: ReadonlySet<TriggerType> = new Set(["hover", "press", "focus"]);
 /** Whether what a trigger does is usually undone when it ends. */
 export const usuallyUndone = (type: TriggerType): boolean => passing.has(type);
 
-/** The motion the next rule most likely has: the last that shows anything. */
-export const nextMotion = (piece: Piece): Motion => {
+/** The motion of the first trait that effects set and that has its own. */
+const motionOfTraits = (piece: Piece, effects: readonly Effect[]): Motion | undefined =>
+  effects
+    .flatMap((e) => (e.type === "set" ? [piece.traits[e.trait]?.motion] : []))
+    .find((motion) => motion !== undefined);
+
+/** The motion the next rule most likely has: its trait's own, else the last that shows anything. */
+export const nextMotion = (piece: Piece, effects: readonly Effect[] = []): Motion => {
+  const own = motionOfTraits(piece, effects);
+  if (own) return own;
   const last = inOrder(piece.rules).findLast((r) => r.motion.kind !== "cut");
   return last ? repeatable(last.motion) : usualMotion;
 };
@@ -41,7 +49,7 @@ export const addRule = (piece: Piece, given: Partial<Omit<Rule, "id" | "order">>
     when: {},
     effects: [],
     undo: usuallyUndone(given.trigger?.type ?? "click"),
-    motion: nextMotion(piece),
+    motion: nextMotion(piece, given.effects),
     ...given,
     id: newId(),
     order: orderAfter(Object.values(piece.rules)),

@@ -2,7 +2,7 @@ import { proposedAria } from "../../access";
 import type { Id } from "../../basics";
 import { conditionText, restOf, variantsOf } from "../../looks";
 import { inOrder, newId, orderAfter, orderAt, remove, set } from "../../project";
-import type { Change, Look, Op, Piece, Trait, TraitAria, TraitValue } from "../../project";
+import type { Change, Look, Motion, Op, Piece, Trait, TraitAria, TraitValue } from "../../project";
 import type { Made } from "../pieces";
 import { freeName } from "../pieces";
 import { editWords } from "../words";
@@ -123,6 +123,17 @@ export const setTraitAria = (piece: Piece, trait: Id, aria: TraitAria | null): C
   label: editWords.changeState,
   ops: [aria ? set(at(piece, trait, "aria"), aria) : remove(at(piece, trait, "aria"))],
 });
+
+/** Gives a trait a motion of its own, or takes it away: one time and curve for all that changes. */
+export const setTraitMotion = (piece: Piece, trait: Id, motion: Motion | null): Change => {
+  const path = at(piece, trait, "motion");
+  if (!motion) return { label: editWords.changeTraitMotion, ops: [remove(path)] };
+  const { kind, duration, delay, easing } = motion;
+  return {
+    label: editWords.changeTraitMotion,
+    ops: [set(path, { kind, duration, delay, easing })],
+  };
+};
 
 /** Chooses the patterned swatch of a trait. */
 export const setPattern = (piece: Piece, trait: Id, pattern: number): Change => ({

@@ -1,11 +1,14 @@
 import { describe, expect, it } from "vitest";
 import {
+  addRule,
   addTraitValue,
   copyRules,
   duplicateLayers,
   duplicatePiece,
   duplicateTraitValue,
   lastWiring,
+  nextMotion,
+  setTraitMotion,
   pasteRules,
   readRules,
   removeRules,
@@ -88,6 +91,20 @@ describe("a wire from card to card", () => {
         (s) => s.usual,
       )?.when,
     ).toEqual({});
+  });
+
+  it("proposes the motion of the trait that is set, before that used last", () => {
+    const { b, left, open } = gate();
+    const slow = { kind: "tween", duration: 640, delay: 0, easing: "ease-out" } as const;
+    b.do(setTraitMotion(b.piece, open.id, { ...slow, lanes: [] }));
+    const effects = [becomes(open.id, open.v.yes as Id)];
+    expect(b.piece.traits[open.id]?.motion).toEqual(slow);
+    expect(nextMotion(b.piece, effects)).toEqual(slow);
+    const made = addRule(b.piece, { source: left, effects });
+    b.do(made.change);
+    expect(b.piece.rules[made.id]?.motion).toEqual(slow);
+    b.do(setTraitMotion(b.piece, open.id, null));
+    expect(b.piece.traits[open.id]).not.toHaveProperty("motion");
   });
 
   it("makes a rule for each layer in one step, with what was used last", () => {

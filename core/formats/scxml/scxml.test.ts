@@ -6,8 +6,8 @@ import type { Motion, Piece, Project } from "#core/project";
 import { writeScxml } from "#core/formats/scxml";
 import { bellOfVariants } from "../../../tests/support/bell";
 import { kelpwayKit } from "#demo";
-import { Twins } from "../../../tests/support/chart";
-import { ChartClock } from "../../../tests/support/chart-clock";
+import { Twins } from "../../../tests/support/chart/chart";
+import { ChartClock } from "../../../tests/support/chart/clock";
 import { Builder } from "../../../tests/support/pieces";
 
 afterEach(() => {

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { sleep } from "./support/browser";
-import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { sleep } from "../support/browser";
+import type { Designer } from "../support/designer";
+import { openDesk } from "../support/kit";
+import type { Desk } from "../support/kit";
 
 let desk: Desk;
 let me: Designer;

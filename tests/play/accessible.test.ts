@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { kelpwayKit } from "../demo/index";
-import { accessibleTree } from "./support/accessible";
-import { findings } from "./support/axe";
-import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { kelpwayKit } from "../../demo/index";
+import { accessibleTree } from "../support/accessible";
+import { findings } from "../support/axe";
+import type { Designer } from "../support/designer";
+import { openDesk } from "../support/kit";
+import type { Desk } from "../support/kit";
 
 let desk: Desk;
 let me: Designer;
@@ -34,7 +34,7 @@ describe("what is played reaches assistive technology", () => {
       await open(piece);
       trees.push(await accessibleTree(me.page, PLAYER));
     }
-    await expect(`${trees.join("\n\n")}\n`).toMatchFileSnapshot("kept/accessible.txt");
+    await expect(`${trees.join("\n\n")}\n`).toMatchFileSnapshot("../kept/accessible.txt");
   });
 
   it("and a machine that looks for what hinders people finds nothing on any of them", async () => {
@@ -164,5 +164,22 @@ describe("on the bench", () => {
       expect(await tree()).toContain("switch “Dock alerts” checked: false"),
     );
     expect(me.complaints).toEqual([]);
+  });
+
+  it("a trait is given a motion, by which Try's switch shows it", async () => {
+    await desk.go("alert-switch");
+    await me.find("button", "Accessibility state of Alerts: checked").then((e) => e.click());
+    await me.click("checkbox", "Has a motion of its own", ".state-menu");
+    await me.press("Escape");
+    const duration = await me.find("textbox", "Duration in milliseconds", ".trait-motion");
+    await duration.click({ count: 3 });
+    await me.type("4000");
+    await me.press("Enter");
+    await me.saved();
+    await me.click("radio", "on", '[aria-label="Alerts in Try"]');
+    const knob = async () => (await me.layer(".try-host", "knob"))?.x ?? NaN;
+    const from = await knob();
+    await me.until(async () => expect(await knob()).toBeGreaterThan(from + 1));
+    expect(await knob()).toBeLessThan(from + 26);
   });
 });

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { Designer } from "./support/designer";
-import { sleep } from "./support/browser";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { Designer } from "../support/designer";
+import { sleep } from "../support/browser";
+import { openDesk } from "../support/kit";
+import type { Desk } from "../support/kit";
 
 let desk: Desk;
 let me: Designer;
@@ -220,5 +220,26 @@ describe("on a phone", () => {
     await me.until(async () => expect(await me.page.title()).toContain("Cabin climate"));
     await me.until(async () => expect(await me.page.$(".offcanvas.show")).toBeNull());
     expect(me.complaints).toEqual([]);
+  });
+
+  it("a finger moves the page where a screen is taller than it, and the piece where that moves", async () => {
+    await me.page.setViewport({ width: 390, height: 600, isMobile: true, hasTouch: true });
+    await open("/trip-settings");
+    const scrolled = () => me.page.$eval(".play-stage", (stage) => stage.scrollTop);
+    const swipe = async (x: number, y: number, byX: number, byY: number) => {
+      const touch = await me.page.touchscreen.touchStart(x, y);
+      for (let i = 1; i <= 8; i++) {
+        await touch.move(x + (byX * i) / 8, y + (byY * i) / 8);
+        await sleep(16);
+      }
+      await touch.end();
+    };
+    await swipe(120, 500, 0, -200);
+    await me.until(async () => expect(await scrolled()).toBeGreaterThan(100));
+    await open("/sailing-card-deck");
+    const card = await me.box(layer("gull"));
+    await swipe(card.x + 60, card.y + 60, 220, 10);
+    await me.until(() => Promise.resolve(expect(me.page.url()).toContain("set=%3Afront")));
+    expect(await scrolled()).toBe(0);
   });
 });

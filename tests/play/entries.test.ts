@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
-import { Builder, becomes } from "./support/pieces";
+import type { Designer } from "../support/designer";
+import { openDesk } from "../support/kit";
+import type { Desk } from "../support/kit";
+import { Builder, becomes } from "../support/pieces";
 
 let desk: Desk;
 let me: Designer;

@@ -6,7 +6,7 @@ import { advance, ancestry, nextDue, rulesOf, start, step } from "#core/machine"
 import type { Input, MachineEvent, State } from "#core/machine";
 import { ROOT } from "#core/project";
 import type { Piece, Project, Variant } from "#core/project";
-import type { ChartClock } from "./chart-clock";
+import type { ChartClock } from "./clock";
 
 interface Statechart {
   start(): void;
