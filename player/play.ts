@@ -431,7 +431,7 @@ export class Player {
     keep(this.#svg, "width", String(w * this.#scale));
     keep(this.#svg, "height", String(h * this.#scale));
     keep(this.#frame.element, "aria-label", this.#nameOf(this.#run.screen));
-    const about = { project: this.#project, run: this.#run, margin, scale: this.#scale };
+    const about = { project: this.#project, run: this.#run, scene, margin, scale: this.#scale };
     this.#access?.show({ ...about, keyed: this.#keyed }, this.#showing === null);
     const seen = scene && this.#access ? this.#access.withoutFilled(scene) : scene;
     this.#drawing.draw(seen && paint(seen));

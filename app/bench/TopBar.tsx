@@ -8,6 +8,7 @@ import { EditableName } from "../ui/fields/EditableName";
 import { LinkButton } from "../ui/LinkButton";
 import { countRender } from "../ui/renders";
 import { Tool } from "../ui/Tool";
+import { PlaceOn } from "./PlaceOn";
 import { useBench, useCommand, usePieceParts } from "./state/context";
 import { useBenchMemory } from "./state/memory";
 import { benchWords } from "./words";
@@ -38,7 +39,7 @@ export const TopBar = memo(function TopBar() {
   countRender("top bar");
   const session = useSession();
   const project = useDisplayedProject((p) => p.name);
-  const { id } = usePieceParts("id");
+  const { id, kind } = usePieceParts("id", "kind");
   const openDialog = useBench((s) => s.openDialog);
   const home = `/projects/${session.id}`;
   return (
@@ -53,6 +54,7 @@ export const TopBar = memo(function TopBar() {
       <Tool title={benchWords.keyboardShortcuts2} onClick={() => openDialog({ kind: "keys" })}>
         {benchWords.shortcuts}
       </Tool>
+      {kind === "component" && <PlaceOn />}
       <LinkButton size="sm" to={`${home}/play/${id}`}>
         {benchWords.play}
       </LinkButton>

@@ -61,6 +61,8 @@ export const benchWords = {
   pieceName: "Piece name",
   shortcuts: "Shortcuts",
   keyboardShortcuts2: "Keyboard shortcuts (?)",
+  placeOnScreen: "Place on screen",
+  newScreen: "New screen",
   play: "Play",
 
   // useKeys.ts

@@ -10,6 +10,7 @@ export { namesFollowing } from "./drawing/naming";
 export { scaleLayers, scaleLayersIn } from "./drawing/scale";
 export type { Scaling } from "./drawing/scale";
 export { fitFrame, isFitting, settleFrame } from "./drawing/frame";
+export { placeOnScreen } from "./drawing/onscreen";
 export { addGathered } from "./drawing/gathered";
 export {
   addLayer,

@@ -9,6 +9,8 @@ export const editWords = {
   smallPhone: "Small phone",
   tablet: "Tablet",
   desktop: "Desktop",
+  screen: "Screen",
+  placeOn: (component: string, screen: string) => `Place ${component} on ${screen}`,
   new: (kind: string, name: string) => `New ${kind} ${name}`,
   duplicate: (name: string) => `Duplicate ${name}`,
   delete: (name: undefined | string) => `Delete ${name ?? "piece"}`,

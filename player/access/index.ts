@@ -21,6 +21,7 @@ import type { Touched } from "./touch";
 interface View {
   readonly project: Project;
   readonly run: Run;
+  readonly scene: LayoutBox | null;
   /** room around the piece, px of the piece */
   readonly margin: number;
   /** px on screen per px of the piece */
@@ -60,7 +61,7 @@ export class Access {
   }
 
   /** Brings elements to what is shown, and the page's focus to the machine's. */
-  show({ project, run, margin, scale, keyed }: View, takesFocus: boolean): void {
+  show({ project, run, scene, margin, scale, keyed }: View, takesFocus: boolean): void {
     const { frame } = this;
     const layer = this.#layer;
     const hadFocus = frame.hasFocus;
@@ -73,7 +74,7 @@ export class Access {
     keep(frame.element, "tabindex", isOwnStop ? "0" : "-1");
     const focus = run.focus();
     if (hadFocus && takesFocus) frame.giveFocus(focus === null ? null : layer.elementOf(focus));
-    this.#ring.show(run.scene(), run, keyed);
+    this.#ring.show(scene, run, keyed);
   }
 
   /** Lights up everything that answers now, and says how much that is. */

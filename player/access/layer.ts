@@ -54,6 +54,8 @@ const place = (element: HTMLElement, { bounds, field }: AccessNode, around: Acce
 export class AccessLayer {
   readonly element = document.createElement("div");
   #told = new Map<string, Told>();
+  /** the elements that can have the focus, by the layers that have it then */
+  #stops = new Map<string, HTMLElement>();
   #paths = new WeakMap<Element, AccessNode>();
   #about: About | null = null;
 
@@ -86,17 +88,18 @@ export class AccessLayer {
 
   /** The element that has the focus when a layer has it. */
   elementOf(stop: string): HTMLElement | null {
-    for (const { node, element } of this.#told.values()) if (node.stop === stop) return element;
-    return null;
+    return this.#stops.get(stop) ?? null;
   }
 
   /** Whether there is anything to stop at. */
   get hasStops(): boolean {
-    return [...this.#told.values()].some(({ node }) => node.stop !== null);
+    return this.#stops.size > 0;
   }
 
   setPlace(margin: number, scale: number): void {
-    this.element.style.transform = `scale(${scale}) translate(${margin}px,${margin}px)`;
+    const { style } = this.element;
+    const place = `scale(${scale}) translate(${margin}px, ${margin}px)`;
+    if (style.transform !== place) style.transform = place;
   }
 
   /** Brings the elements to what is told now; those that stay keep their focus. */
@@ -113,6 +116,7 @@ export class AccessLayer {
   #draw(nodes: readonly AccessNode[]): void {
     const before = this.#told;
     this.#told = new Map();
+    this.#stops = new Map();
     this.#fill(this.element, nodes, null, before);
     for (const [key, { element }] of before) if (!this.#told.has(key)) element.remove();
   }
@@ -130,6 +134,7 @@ export class AccessLayer {
       const element = isKept ? known.element : make(node);
       this.#told.set(node.key, { node, element });
       this.#paths.set(element, node);
+      if (node.stop !== null) this.#stops.set(node.stop, element);
       this.#write(element, node, isKept ? known.node : null);
       place(element, node, around);
       this.#fill(element, node.children, node, before);

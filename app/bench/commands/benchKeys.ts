@@ -1,4 +1,5 @@
 import type { Id } from "#core/basics";
+import { addUsualRule } from "#core/edit";
 import { childrenOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import { useSettings } from "../../services/settings";
@@ -51,6 +52,14 @@ const findValue = ({ workpiece: { state } }: BenchHands): void => {
 
 const onlyChosen = ({ workpiece: { state } }: BenchHands): Id | null =>
   state.chosen.length === 1 ? (state.chosen[0] ?? null) : null;
+
+/** Adds the rule one most likely wants for a layer, or for the whole piece. */
+const addRule = ({ workpiece }: BenchHands, id: Id | null): void => {
+  const made = workpiece.make((project, piece) =>
+    addUsualRule(project, piece, id === ROOT ? null : id),
+  );
+  if (made) workpiece.state.showRules([made.id]);
+};
 
 const ways = [
   { key: "ArrowLeft", x: -1, y: 0 },
@@ -143,6 +152,16 @@ export const benchKeys = {
     run: ({ arranging }) => {
       arranging.extract();
     },
+  },
+  addRule: {
+    keys: ["a"],
+    words: commandsWords.addRule,
+    run: (hands) => addRule(hands, onlyChosen(hands)),
+  },
+  addRuleOfWhole: {
+    keys: ["Shift+a"],
+    words: commandsWords.addRuleOfWhole,
+    run: (hands) => addRule(hands, null),
   },
   scale: {
     keys: ["s"],

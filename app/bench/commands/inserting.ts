@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import type { Id } from "#core/basics";
-import { addDrafts, addLayer, isFitting } from "#core/edit";
+import { addDrafts, addLayer, isFitting, placeOnScreen } from "#core/edit";
 import { layout } from "#core/layout";
 import { Resolver, valuesIn } from "#core/looks";
 import { ROOT, cutText } from "#core/project";
@@ -154,6 +154,14 @@ export class Inserter {
   /** A copy of a component, as large as it is. */
   copy(component: Id, name: string): void {
     this.layer("instance", { component }, this.sizeOfCopy(component), name);
+  }
+
+  /** Places this component on a screen, null for a new one; the screen's id where it was placed. */
+  onScreen(screen: Id | null): Id | null {
+    const made = this.workpiece.make((project, piece) =>
+      placeOnScreen(project, piece, this.sizeOfCopy(piece.id), screen),
+    );
+    return made?.id ?? null;
   }
 
   private sizeOfCopy(component: Id): Size {

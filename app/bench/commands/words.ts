@@ -42,6 +42,8 @@ export const commandsWords = {
   addedFontProject: (name: string) => `Added the font in “${name}” to the project.`,
 
   // benchKeys.ts
+  addRule: "Add a rule for the selection",
+  addRuleOfWhole: "Add a rule for the whole piece",
   nothingFitNoLayer: "Nothing to fit: no layer is visible.",
   findValue: "Find a value in the sheet",
   collapseExpandDrawer: "Collapse or expand the drawer",
