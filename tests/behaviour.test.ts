@@ -1,15 +1,12 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "./support/designer";
-import { kitWithout, openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk, kitWithout } from "./support/kit";
 
-let desk: Desk;
+const desk = givenDesk(kitWithout("sailing-card-deck"));
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk(kitWithout("sailing-card-deck"));
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 const rule = (n: number) => `.rules .rule:nth-child(${n})`;
 const blur = () => me.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

@@ -1,16 +1,20 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
+import type { Trait } from "#core/project";
+import { ProjectLog } from "#server";
 import { walkChoices, walkSheet } from "./support/choices";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk } from "./support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
+const traitOf = async (piece: string, trait: string): Promise<Trait | undefined> => {
+  await me.saved();
+  const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
+  return project?.pieces[piece]?.traits[trait];
+};
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk();
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 describe("every choice that is offered does something", () => {
   it("in the rules, and in what comes with each trigger and effect", async () => {
@@ -50,5 +54,28 @@ describe("every choice that is offered does something", () => {
     const { made, idle } = await walkSheet(me, key);
     expect(idle).toEqual([]);
     expect(made).toBeGreaterThan(15);
+  });
+
+  it("in a trait's state for assistive technology", async () => {
+    const saved = () => traitOf("fare-panel", "fare");
+    await desk.go("fare-panel");
+    await me.page.click(".trait-state");
+    const menu = ".state-menu";
+    for (const state of ["selected", "expanded", "disabled", "current", "pressed", "checked"]) {
+      await me.click("radio", state, menu);
+      expect((await saved())?.aria).toEqual({ state, on: ["fare-season-pass"] });
+    }
+    await me.click("checkbox", "Single trip", menu);
+    expect((await saved())?.aria?.on).toEqual(["fare-season-pass", "fare-single-trip"]);
+    await me.click("checkbox", "Single trip", menu);
+    await me.click("checkbox", "Season pass", menu);
+    expect((await saved())?.aria?.on).toEqual([]);
+    expect(await me.page.$eval(menu, (m) => m.textContent)).toContain("Each layer");
+    await me.click("checkbox", "Has a motion of its own", menu);
+    expect((await saved())?.motion).toBeDefined();
+    await me.click("checkbox", "Has a motion of its own", menu);
+    expect((await saved())?.motion).toBeUndefined();
+    await me.click("radio", "none", menu);
+    expect((await saved())?.aria).toBeUndefined();
   });
 });

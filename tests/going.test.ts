@@ -1,10 +1,9 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { setStart } from "#core/edit";
 import type { Motion } from "#core/project";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk } from "./support/kit";
 import { Builder } from "./support/pieces";
 
 const SIZE = 400;
@@ -54,14 +53,12 @@ const twoScreens = () => {
   return { project: b.project, boat, buoy, away, flag };
 };
 
-let desk: Desk;
 let me: Designer;
 const made = twoScreens();
-beforeAll(async () => {
-  desk = await openDesk(made.project);
+const desk = givenDesk(made.project);
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 /**
  * Goes to the other screen one way, and tells where layers were in each frame, from the piece's

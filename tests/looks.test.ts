@@ -1,9 +1,8 @@
 import { readFileSync } from "node:fs";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { addToken, setValues } from "#core/edit";
 import { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk } from "./support/kit";
 import { becomes, Builder } from "./support/pieces";
 
 /** Two lamps on a buoy, one of which moves when it is lit, and a rule on the other. */
@@ -41,14 +40,12 @@ const buoy = () => {
 };
 const made = buoy();
 
-let desk: Desk;
+const desk = givenDesk({ ...made.b.project, name: "Buoys" });
 let me: Designer;
 beforeAll(async () => {
-  desk = await openDesk({ ...made.b.project, name: "Buoys" });
   me = desk.me;
   await desk.go(made.piece);
 });
-afterAll(() => desk.close());
 
 const blur = (who = me) =>
   who.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

@@ -1,19 +1,16 @@
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk } from "./support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
 beforeAll(async () => {
-  desk = await openDesk();
   me = desk.me;
   await me.page.setViewport({ width: 1280, height: 800 });
 });
-afterAll(() => desk.close());
 
 const blur = () => me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
 const heightOf = async (selector: string) => (await me.box(selector)).height;

@@ -1,20 +1,17 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { lengthOf } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Motion, Piece } from "#core/project";
 import { ProjectLog } from "#server";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk } from "./support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk();
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 const motionOf = async (piece: string, rule: string): Promise<Motion | undefined> => {
   await me.saved();

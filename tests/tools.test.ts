@@ -1,17 +1,15 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { kitWithPlainBell, openDesk } from "./support/kit";
+import { givenDesk, kitWithPlainBell } from "./support/kit";
 import type { Desk } from "./support/kit";
 
+const desk = givenDesk(kitWithPlainBell());
 let me: Designer;
-let desk: Desk;
 let go: Desk["go"];
-beforeAll(async () => {
-  desk = await openDesk(kitWithPlainBell());
+beforeAll(() => {
   ({ me, go } = desk);
 });
-afterAll(() => desk.close());
 
 const names = () => me.page.$$eval(".tree-name", (all) => all.map((n) => n.textContent));
 const number = async (key: string, variant = "only variant") =>

@@ -1,12 +1,11 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { rulesOf } from "#core/machine";
 import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
 import { ProjectLog } from "#server";
-import { kitWithBellOfVariants, openDesk } from "./support/kit";
-import type { Desk } from "./support/kit";
+import { givenDesk, kitWithBellOfVariants } from "./support/kit";
 
 /** The kit with the looks of two parts, and no behaviour in them. */
 const looksOnly = () => {
@@ -15,15 +14,13 @@ const looksOnly = () => {
   return { ...kit, pieces: { ...kit.pieces, "deck-tabs": { ...tabs, rules: {}, rehearsals: {} } } };
 };
 
-let desk: Desk;
+const desk = givenDesk(looksOnly());
 let me: Designer;
 let actions = 0;
 beforeAll(async () => {
-  desk = await openDesk(looksOnly());
   me = desk.me;
   await me.page.setViewport({ width: 1600, height: 1000 });
 });
-afterAll(() => desk.close());
 
 /** One thing a person does with mouse or keyboard, counted. */
 const act = async (what: () => Promise<unknown>): Promise<void> => {

@@ -1,5 +1,10 @@
 /** What people read in parts. */
 export const partsWords = {
+  // FormAnswer.tsx
+  submittedForms: "Submitted forms",
+  succeed: "Succeed",
+  fail: "Fail",
+
   // ResultMark.tsx
   notRunYet: "not run yet",
 

@@ -1,5 +1,7 @@
 import { Dropdown } from "react-bootstrap";
 import type { Project } from "#core/project";
+import { FormAnswer } from "../parts/FormAnswer";
+import { partsWords } from "../parts/words";
 import { Check } from "../ui/fields/Check";
 import { Choices } from "../ui/fields/Choices";
 import { Menu } from "../ui/floating/Menu";
@@ -52,16 +54,8 @@ export const MoreMenu = ({ run: made, project, phone, sends }: Props) => {
         />
         {sends && (
           <>
-            <span className="caption">{playWords.forms}</span>
-            <Choices
-              label={playWords.forms}
-              value={run.well ? "yes" : "no"}
-              choices={[
-                { value: "yes", words: playWords.succeed },
-                { value: "no", words: playWords.fail },
-              ]}
-              onChoose={(well) => run.answer(well === "yes")}
-            />
+            <span className="caption">{partsWords.submittedForms}</span>
+            <FormAnswer well={run.well} onChange={(well) => run.answer(well)} />
           </>
         )}
         <span className="caption">{playWords.onPhone}</span>

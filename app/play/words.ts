@@ -20,9 +20,6 @@ export const playWords = {
   back: "Back",
   speed: "Playback speed",
   reducedMotion: "Reduced motion",
-  forms: "Submitted forms",
-  succeed: "Succeed",
-  fail: "Fail",
   onPhone: "On a phone in the same room",
   startForPhones:
     "Start Nubble with --play-host and this computer’s address in the network to get a code for phones.",

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { layout } from "#core/layout";
 import type { LayoutBox } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
@@ -13,16 +13,13 @@ import { kelpwayKit } from "../../demo/index";
 import { sleep } from "../support/browser";
 import type { Designer } from "../support/designer";
 import { testEnv } from "../support/env";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk();
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 describe("moments of a change", () => {
   it("are filmed as a GIF that shows each as the player does, as PNG pictures, and cancelled on the way", async () => {

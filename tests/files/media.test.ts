@@ -1,7 +1,6 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "../support/designer";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 import { becomes, Builder } from "../support/pieces";
 
 /**
@@ -60,17 +59,15 @@ const harbourFilm = () => {
 };
 
 const made = harbourFilm();
-let desk: Desk;
+const desk = givenDesk(made.project);
 let me: Designer;
 beforeAll(async () => {
-  desk = await openDesk(made.project);
   me = desk.me;
   await me.page.goto(`${desk.address}/play`, { waitUntil: "load" });
   await me.until(async () => {
     if (!(await me.page.$(layer(made.clip)))) throw new Error("not there yet");
   });
 });
-afterAll(() => desk.close());
 
 const host = ".play-host";
 const layer = (id: string) => `${host} [data-layer="${id}"]`;

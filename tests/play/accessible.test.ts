@@ -1,18 +1,15 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { kelpwayKit } from "../../demo/index";
 import { accessibleTree } from "../support/accessible";
 import { findings } from "../support/axe";
 import type { Designer } from "../support/designer";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk();
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 const PLAYER = ".play-host .player";
 const open = async (piece: string) => {

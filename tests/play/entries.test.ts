@@ -1,10 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import type { Designer } from "../support/designer";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 import { Builder, becomes } from "../support/pieces";
 
-let desk: Desk;
 let me: Designer;
 /** A booking: a name in a box, which deck, notes of several lines, and a button. */
 const booking = () => {
@@ -45,14 +43,13 @@ const booking = () => {
     trigger: { type: "succeeded" },
     effects: [becomes(sent.id, sent.v.yes as string)],
   });
-  return { project: b.project, id, box, name, deck, notes, send };
+  return { project: b.project, id, box, name, deck, notes, send, done };
 };
 const it_ = booking();
-beforeAll(async () => {
-  desk = await openDesk(it_.project);
+const desk = givenDesk(it_.project);
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 const host = ".play-host";
 const layer = (id: string) => `${host} [data-layer="${id}"]`;
@@ -186,5 +183,34 @@ describe("in Try", () => {
       await me.page.$$eval(".drawer .word", (all) => all.map((e) => (e as HTMLInputElement).value)),
     ).toContain("Ida");
     expect(me.complaints).toEqual([]);
+  });
+
+  it("is entered by hand-made steps of a rehearsal, which are offered for entries alone", async () => {
+    await desk.go(it_.id);
+    const choose = (id: string) => me.page.click(`[data-line="${id}"] .tree-name`);
+    const offered = () => me.page.$$eval(".step-menu button", (b) => b.map((e) => e.textContent));
+    await choose(it_.done);
+    await me.click("tab", "Rehearsals");
+    await me.click("button", "New rehearsal");
+    await me.press("Enter");
+    await me.click("button", "Add step");
+    expect((await offered()).join()).not.toContain("enter text");
+    await me.press("Escape");
+    await choose(it_.name);
+    await me.click("button", "Add step");
+    const enter = (await offered()).find((words) => words?.startsWith("enter text")) ?? "";
+    await me.click("button", enter, ".step-menu");
+    await (await me.find("textbox", "Text", ".steps")).focus();
+    await me.type("Ada");
+    await me.click("button", "Add step");
+    await me.click("button", "a text is visible", ".step-menu");
+    await me.page.focus(".steps li:last-child input");
+    await me.type("Ada");
+    await me.click("button", "Run");
+    await me.until(async () => expect(await me.text(".rehearsals")).toMatch(/Passed, in/));
+    await me.page.focus(".steps li:last-child input");
+    await me.type("m");
+    await me.click("button", "Run");
+    await me.until(async () => expect(await me.text(".rehearsals")).toContain("1 of 1 failed"));
   });
 });

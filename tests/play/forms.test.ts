@@ -1,16 +1,13 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { sleep } from "../support/browser";
 import type { Designer } from "../support/designer";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
-beforeAll(async () => {
-  desk = await openDesk();
+beforeAll(() => {
   me = desk.me;
 });
-afterAll(() => desk.close());
 
 const host = ".play-host";
 const layer = (id: string) => `${host} [data-layer="${id}"]`;
@@ -74,7 +71,7 @@ describe("an overlay with a form, in Play", () => {
 describe("in Try", () => {
   it("the stand-in is told to fail, and what was written is kept", async () => {
     await desk.go("service-notice");
-    await me.click("radio", "fail");
+    await me.click("radio", "Fail");
     const send = await me.box('.try-host [data-layer="send"]');
     await me.page.mouse.click(send.x + send.width / 2, send.y + send.height / 2);
     await me.until(async () => expect(await me.text(".log")).toContain("failed → Sent failed"));

@@ -1,17 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { Designer } from "../support/designer";
 import { sleep } from "../support/browser";
-import { openDesk } from "../support/kit";
-import type { Desk } from "../support/kit";
+import { givenDesk } from "../support/kit";
 
-let desk: Desk;
+const desk = givenDesk();
 let me: Designer;
 beforeAll(async () => {
-  desk = await openDesk();
   me = desk.me;
   await me.page.setViewport({ width: 1280, height: 720 });
 });
-afterAll(() => desk.close());
 
 const host = ".play-host";
 const layer = (path: string) =>
@@ -154,7 +151,7 @@ describe("every choice a presenter has does something", () => {
       await me.until(async () => expect(await on("Playback speed")).toBe(value));
     }
     await me.click("radio", "Fail");
-    await me.until(async () => expect(await on("Submitted forms")).toBe("no"));
+    await me.until(async () => expect(await on("Submitted forms")).toBe("fail"));
     await me.click("checkbox", "Reduced motion");
     await me.press("Escape");
     // the form fails, as it was told to

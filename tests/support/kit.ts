@@ -1,5 +1,5 @@
 import type { Browser } from "puppeteer-core";
-import { inject } from "vitest";
+import { afterAll, beforeAll, inject } from "vitest";
 import type { Sequelize } from "sequelize";
 import { newId } from "#core/project";
 import type { Piece, Project } from "#core/project";
@@ -51,7 +51,7 @@ export const kitWithBellOfVariants = (): Project => {
 /** The kit with a Route bell without behaviour: four variants of three layers to draw on. */
 export const kitWithPlainBell = (): Project => kitWithout("route-bell");
 
-export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
+const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> => {
   const { browser, close } = await launch();
   const db = openDatabase(inject("databaseUrl"));
   const id = newId();
@@ -81,4 +81,14 @@ export const openDesk = async (project: Project = kelpwayKit()): Promise<Desk> =
       await db.close();
     },
   };
+};
+
+/** A desk that is there before the first test of the file, and closed after the last. */
+export const givenDesk = (project?: Project): Desk => {
+  const desk = {} as Desk;
+  beforeAll(async () => {
+    Object.assign(desk, await openDesk(project));
+  });
+  afterAll(() => desk.close());
+  return desk;
 };

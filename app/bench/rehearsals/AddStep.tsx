@@ -1,10 +1,14 @@
 import { Dropdown } from "react-bootstrap";
 import type { Id } from "#core/basics";
-import { restOf, traitsOf } from "#core/looks";
+import { looksOf, restOf, traitsOf } from "#core/looks";
 import { ROOT } from "#core/project";
 import type { Piece, Step } from "#core/project";
 import { Menu } from "../../ui/floating/Menu";
 import { rehearsalsWords } from "./words";
+
+/** Whether someone can enter something into a layer, in one variant at least. */
+const isEntry = (piece: Piece, layer: Id): boolean =>
+  looksOf(piece).some(({ changes }) => (changes[layer]?.entry ?? "nobody") !== "nobody");
 
 /** Steps to add by hand; those for a layer are about the chosen one. */
 export const AddStep = ({
@@ -17,7 +21,7 @@ export const AddStep = ({
   onAdd: (s: Step) => void;
 }) => {
   const layer = chosen ?? ROOT;
-  const { name = rehearsalsWords.wholePiece, kind } = piece.layers[layer] ?? {};
+  const { name = rehearsalsWords.wholePiece } = piece.layers[layer] ?? {};
   const [trait] = traitsOf(piece);
   const text = Object.values(piece.layers).find((l) => l.kind === "text");
   const items: { words: string; step: Step }[] = [
@@ -30,7 +34,7 @@ export const AddStep = ({
     { words: rehearsalsWords.tap(name), step: { do: "tap", layer } },
     { words: rehearsalsWords.pressTab, step: { do: "tab", back: false } },
     { words: rehearsalsWords.pressEnter, step: { do: "key", key: "Enter" } },
-    ...(kind === "text"
+    ...(isEntry(piece, layer)
       ? [{ words: rehearsalsWords.enterText(name), step: { do: "fill", layer, text: "" } as const }]
       : []),
     { words: rehearsalsWords.wait200Ms, step: { do: "wait", ms: 200 } },

@@ -65,7 +65,6 @@ const InsertIcon = () => {
   );
 };
 
-/** A copy of one of the project's components that can stand in this piece. */
 /** The components to choose from; a part of its own, because it renders with the project. */
 const Components = () => {
   const insert = useInserter();
@@ -78,6 +77,7 @@ const Components = () => {
   ));
 };
 
+/** A copy of one of the project's components that can stand in this piece. */
 const InsertComponent = () => {
   const id = useBench((s) => s.pieceId);
   const any = useDisplayedProject((p) => anyPlaceable(p, id));

@@ -1,5 +1,7 @@
 import { memo } from "react";
 import { traitsOf } from "#core/looks";
+import { FormAnswer } from "../../parts/FormAnswer";
+import { partsWords } from "../../parts/words";
 import { Choices } from "../../ui/fields/Choices";
 import { Pick } from "../../ui/fields/Pick";
 import { Tool } from "../../ui/Tool";
@@ -136,21 +138,13 @@ export const TryHow = memo(function TryHow(props: { readonly run: TryRun }) {
   );
 });
 
-/** How forms that are sent are answered: the stand-in of whatever takes them. */
+/** How forms that are sent are answered. */
 export const TryAnswer = (props: { readonly run: TryRun }) => {
   const run = useWatched(props.run);
   return (
     <div className="try-how">
-      <span className="quiet">{tryWords.submittedForms}</span>
-      <Choices
-        label={tryWords.submittedForms}
-        value={run.well ? "succeed" : "fail"}
-        choices={[
-          { value: "succeed", words: tryWords.succeed },
-          { value: "fail", words: tryWords.fail },
-        ]}
-        onChoose={(answer) => run.answer(answer === "succeed")}
-      />
+      <span className="quiet">{partsWords.submittedForms}</span>
+      <FormAnswer well={run.well} onChange={(well) => run.answer(well)} />
     </div>
   );
 };

@@ -37,9 +37,6 @@ export const tryWords = {
   advanceSWhilePaused: "Advance by 1/60 s while paused",
   reducedMotion: "Reduced motion",
   previewPeopleWhoAsk: "Preview for people who ask for reduced motion: changes only fade",
-  submittedForms: "Submitted forms",
-  succeed: "succeed",
-  fail: "fail",
 
   // TryTraits.tsx
   traitsOfCopies: "Traits of copies",
