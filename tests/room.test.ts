@@ -143,6 +143,20 @@ describe("frame and ruler", () => {
     await undo();
   });
 
+  it("a menu that is opened near the lower edge lies wholly in the window", async () => {
+    await desk.go("alert-switch");
+    await me.click("treeitem", "Track");
+    const sheet = await me.box(".sheet");
+    await me.page.mouse.click(sheet.x + 300, sheet.y + sheet.height - 20, { button: "right" });
+    const lower = await me.until(async () => {
+      const menu = await me.box(".context-menu");
+      expect(menu.height).toBeGreaterThan(100);
+      return menu.y + menu.height;
+    });
+    expect(lower).toBeLessThanOrEqual(800);
+    await me.press("Escape");
+  });
+
   it("the ruler catches on the edges of the reference picture, and with Ctrl it does not", async () => {
     const folder = await mkdtemp(join(tmpdir(), "ruler-"));
     const path = join(folder, "block.png");

@@ -7,17 +7,21 @@ import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { Menu } from "../ui/floating/Menu";
 import { useInserter } from "./commands/inserting";
+import { useBenchMemory } from "./state/memory";
 import { benchWords } from "./words";
 
 /** Places the component on a screen, a new one first, and goes there. */
 export const PlaceOn = () => {
   const session = useSession();
   const insert = useInserter();
+  const memory = useBenchMemory();
   const navigate = useNavigate();
   const screens = useDisplayedProject(useShallow((p) => piecesOf(p, "screen")));
   const place = (screen: Id | null): void => {
-    const on = insert.onScreen(screen);
-    if (on !== null) void navigate(`/projects/${session.id}/pieces/${on}`);
+    const placed = insert.onScreen(screen);
+    if (!placed) return;
+    memory.choose(placed.screen, placed.copy);
+    void navigate(`/projects/${session.id}/pieces/${placed.screen}`);
   };
   return (
     <Dropdown align="end">

@@ -136,7 +136,7 @@ export const editWords = {
   sixth: "sixth",
   drag: "Drag",
   anyWayGoesOn: "next card in any direction",
-  leftOnRightBack: "next card left, last card right",
+  leftOnRightBack: "next card left, previous card right",
   travel: "Drag distance",
   doneFrom: "Threshold",
   orFasterThan: "Speed threshold",

@@ -156,12 +156,11 @@ export class Inserter {
     this.layer("instance", { component }, this.sizeOfCopy(component), name);
   }
 
-  /** Places this component on a screen, null for a new one; the screen's id where it was placed. */
-  onScreen(screen: Id | null): Id | null {
-    const made = this.workpiece.make((project, piece) =>
+  /** Places this component on a screen, null for a new one. */
+  onScreen(screen: Id | null): { readonly screen: Id; readonly copy: Id } | null {
+    return this.workpiece.make((project, piece) =>
       placeOnScreen(project, piece, this.sizeOfCopy(piece.id), screen),
     );
-    return made?.id ?? null;
   }
 
   private sizeOfCopy(component: Id): Size {

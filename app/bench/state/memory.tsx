@@ -42,6 +42,11 @@ export class BenchMemory implements LeftBehind {
     return { ...this.places.get(piece), ...this.held };
   }
 
+  /** A layer of a piece that one finds chosen there. */
+  choose(piece: Id, layer: Id): void {
+    this.places.set(piece, { ...this.places.get(piece), chosen: [layer] });
+  }
+
   /** A piece has just been made: on its bench one types its name first. */
   made(piece: Id): void {
     this.fresh = piece;

@@ -35,8 +35,14 @@ const Item = ({ item, onPicked }: { item: Command; onPicked: (item: Command) => 
   </Dropdown.Item>
 );
 
+interface UnfoldingProps {
+  readonly item: Submenu;
+  readonly onPicked: (item: Command) => void;
+  readonly onGrow: () => void;
+}
+
 /** An item that unfolds further ones beneath itself. */
-const Unfolding = ({ item, onPicked }: { item: Submenu; onPicked: (item: Command) => void }) => {
+const Unfolding = ({ item, onPicked, onGrow }: UnfoldingProps) => {
   const [open, setOpen] = useState(false);
   return (
     <div>
@@ -46,7 +52,10 @@ const Unfolding = ({ item, onPicked }: { item: Submenu; onPicked: (item: Command
         role="menuitem"
         aria-haspopup="menu"
         aria-expanded={open}
-        onClick={() => setOpen(!open)}
+        onClick={() => {
+          setOpen(!open);
+          requestAnimationFrame(onGrow);
+        }}
       >
         <span>{item.label} …</span>
       </Dropdown.Item>
@@ -108,7 +117,7 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
   };
   return (
     <Floating anchor={menu} apart={false} onAway={onClose}>
-      {({ ref, style }) => (
+      {({ ref, style, onGrow }) => (
         <div
           ref={ref}
           className="context-menu"
@@ -120,7 +129,7 @@ export const ContextMenu = ({ menu, onClose }: { menu: MenuAt; onClose: () => vo
             {menu.items.map((item, i) => {
               if (item === "line") return <Dropdown.Divider key={i} />;
               return "items" in item ? (
-                <Unfolding key={i} item={item} onPicked={pick} />
+                <Unfolding key={i} item={item} onPicked={pick} onGrow={onGrow} />
               ) : (
                 <Item key={i} item={item} onPicked={pick} />
               );

@@ -14,6 +14,8 @@ type Anchor = HTMLElement | Point;
 interface FloatingProps {
   readonly ref: RefCallback<HTMLElement>;
   readonly style: CSSProperties;
+  /** finds its place again, where it became larger */
+  readonly onGrow: () => void;
 }
 
 /** A point as the library of placement takes one: a box without any size. */
@@ -66,7 +68,9 @@ export const Floating = ({ anchor, within, apart = true, onAway, children }: Pro
       popperConfig={popperConfig}
       {...(onAway ? { rootClose: true, rootCloseEvent: "mousedown" as const, onHide: onAway } : {})}
     >
-      {({ ref, style }) => children({ ref, style })}
+      {({ ref, style, popper }) =>
+        children({ ref, style, onGrow: () => popper?.scheduleUpdate?.() })
+      }
     </Overlay>
   );
 };

@@ -10,7 +10,7 @@ describe("placing a component on a screen", () => {
     const place = (screen: string | null) => {
       const made = placeOnScreen(b.project, b.on(id).piece, { width: 90, height: 44 }, screen);
       if (made) b.do(made.change);
-      return made ? made.id : null;
+      return made ? made.screen : null;
     };
     const first = place(null) ?? "";
     b.on(first);
@@ -25,6 +25,11 @@ describe("placing a component on a screen", () => {
     expect(place(first)).toBe(first);
     b.on(first);
     expect(copies().map((l) => l.name)).toEqual(["Lamp", "Lamp 2"]);
+    // under the one that lies in the middle
+    expect(b.piece.looks.base?.changes[copies()[1]?.id ?? ""]).toMatchObject({
+      x: (Number(width) - 90) / 2,
+      y: (Number(height) - 44) / 2 + 60,
+    });
     expect([place("gone"), place(id)]).toEqual([null, null]);
   });
 });
