@@ -95,6 +95,7 @@ describe("what the names of drawings say", () => {
       "Deck tabs",
       [["Choice", "car,saloon,sun"]],
     ],
+    [["Group", "Group 2", "Group 3"], "Group", [["Choice", "1,2,3"]]],
     [["default.svg", "hover.svg"], "Component", [["Contact", "default,hover"]]],
     [["bell-16-large", "bell-16-small"], "Bell 16", [["Size", "large,small"]]],
   ])("%j", (names, component, traits) => {

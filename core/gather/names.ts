@@ -139,6 +139,10 @@ const byPairs = (names: readonly string[]): NamePlan | null => {
   );
 };
 
+/** What a drawing is of whose name has none of the words: of numbered copies the first. */
+const unsaidBeside = (words: readonly string[]): string =>
+  words.every((w) => /^\d+$/.test(w)) && !words.includes("1") ? "1" : "none";
+
 /**
  * Words that come and go: those that never stand together are values of one trait, others a yes or
  * no each.
@@ -165,9 +169,10 @@ const byWords = (component: string, lists: readonly (readonly string[])[]): Name
       continue;
     }
     const partial = lists.some((l) => !group.some((w) => has(l, w)));
-    const values = partial ? ["none", ...group] : group;
+    const unsaid = unsaidBeside(group);
+    const values = partial ? [unsaid, ...group] : group;
     traits.push({ name: traitNameFor(values, taken), values });
-    lists.forEach((l, i) => rows[i]?.push(group.find((w) => has(l, w)) ?? "none"));
+    lists.forEach((l, i) => rows[i]?.push(group.find((w) => has(l, w)) ?? unsaid));
   }
   return { component, traits, rows };
 };

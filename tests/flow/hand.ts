@@ -43,6 +43,16 @@ export class CountedHand {
     await this.me.click("menuitem", item);
   }
 
+  /** Chooses layers in the tree, the first alone and the others with it. */
+  async choose(...names: readonly string[]): Promise<void> {
+    for (const [i, name] of names.entries()) {
+      const line = await (await this.me.find("treeitem", name)).boundingBox();
+      if (!line) throw new Error(`${name} is not in sight`);
+      const at: Point = [line.x + line.width / 2, line.y + line.height / 2];
+      await (i === 0 ? this.clickAt(at) : this.clickAt(at, "Control"));
+    }
+  }
+
   async drag([x, y]: Point, byX: number, byY: number): Promise<void> {
     this.done.push("drag");
     await this.me.drag(x, y, byX, byY);
@@ -88,8 +98,17 @@ export class CountedHand {
 
   /** Picks from a list of choices, or from a field that is typed into. */
   async pick(name: string, words: string, within = ""): Promise<void> {
-    this.done.push(`pick ${words}`);
+    const field = await this.me.find("combobox", name, within);
+    const isTyped = await field.evaluate((e) => e.tagName === "INPUT");
+    this.done.push(`click ${name}`, ...(isTyped ? [`type ${words}`, "Enter"] : [`click ${words}`]));
     await this.me.pick(name, words, within);
+  }
+
+  /** Types a number into a field of a sentence. */
+  async number(name: string, text: string, within = ""): Promise<void> {
+    await this.click("textbox", name, within);
+    await this.type(text);
+    await this.press("Enter");
   }
 
   /** Places the component on a new screen, and goes there. */

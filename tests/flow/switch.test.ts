@@ -22,10 +22,7 @@ const drawSwitch = async (): Promise<void> => {
   const wide = (await me.box(knob)).width;
   await hand.drag(await hand.middle(knob, 1), wide, 0);
   await hand.press("Shift", "a");
-  await hand.click("textbox", "Duration in milliseconds", ".drawer");
-  await hand.press("Control", "a");
-  await hand.type("800");
-  await hand.press("Enter");
+  await hand.number("Duration in milliseconds", "800", ".drawer");
 };
 
 const cards = ".card-variant";
