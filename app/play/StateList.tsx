@@ -4,7 +4,7 @@ import { overlaysOf, piecesOf } from "#core/edit";
 import { traitsOf } from "#core/looks";
 import { withinScreen } from "#core/machine";
 import type { ActiveInstance } from "#core/machine";
-import type { Piece, Project, Trait } from "#core/project";
+import type { Piece, Project } from "#core/project";
 import { pathText } from "#core/rehearse";
 import { Thumbnail } from "../parts/Thumbnail";
 import { TraitChoice } from "../parts/TraitChoice";
@@ -12,48 +12,51 @@ import { useWatched } from "../ui/watched";
 import type { PlayRun } from "./run";
 import { playWords } from "./words";
 
-interface StateProps {
+interface CopyProps {
   readonly run: PlayRun;
   readonly project: Project;
   readonly copy: ActiveInstance;
-  readonly trait: Trait;
 }
 
-/** A trait of what is shown, with its values to choose from. */
-const State = ({ run, project, copy, trait }: StateProps) => {
+/** The traits of a screen or of one of its copies, each with its values to choose from. */
+const StatesOf = ({ run, project, copy }: CopyProps) => {
   const screen = project.pieces[run.screen];
   const at = withinScreen(copy.path);
   const name = at === "" || !screen ? "" : pathText(project, screen, at);
-  const label = playWords.stateOf(name, trait.name);
   return (
-    <div className="play-state">
-      <span title={label}>{label}</span>
-      <TraitChoice
-        label={label}
-        trait={trait}
-        value={copy.variant[trait.id]}
-        onChoose={(value) => run.set(copy.path, trait.id, value)}
-      />
-    </div>
+    <>
+      {name !== "" && (
+        <span className="play-copy" title={name}>
+          {name}
+        </span>
+      )}
+      {traitsOf(copy.piece).map((trait) => (
+        <div key={trait.id} className="play-state">
+          <span title={trait.name}>{trait.name}</span>
+          <TraitChoice
+            label={playWords.stateOf(name, trait.name)}
+            trait={trait}
+            value={copy.variant[trait.id]}
+            onChoose={(value) => run.set(copy.path, trait.id, value)}
+          />
+        </div>
+      ))}
+    </>
   );
 };
 
 /** Every trait of what is shown, then of the copies in it. */
 const States = ({ run: made, project }: { run: PlayRun; project: Project }) => {
   const run = useWatched(made);
-  const all = run.copies.flatMap((copy) =>
-    traitsOf(copy.piece).map((trait) => (
-      <State
-        key={`${copy.path} ${trait.id}`}
-        run={run}
-        project={project}
-        copy={copy}
-        trait={trait}
-      />
-    )),
+  const copies = run.copies.filter((copy) => traitsOf(copy.piece).length > 0);
+  if (copies.length === 0) return <p className="quiet small-text">{playWords.noStates}</p>;
+  return (
+    <div className="play-states">
+      {copies.map((copy) => (
+        <StatesOf key={copy.path} run={run} project={project} copy={copy} />
+      ))}
+    </div>
   );
-  if (all.length === 0) return <p className="quiet small-text">{playWords.noStates}</p>;
-  return <div className="play-states">{all}</div>;
 };
 
 interface EntryProps {

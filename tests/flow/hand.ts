@@ -58,6 +58,12 @@ export class CountedHand {
     await this.me.drag(x, y, byX, byY);
   }
 
+  /** Goes back to the page one came from, as the browser's key does. */
+  async back(): Promise<void> {
+    this.done.push("Alt+ArrowLeft");
+    await this.me.page.goBack();
+  }
+
   async press(...keys: string[]): Promise<void> {
     this.done.push(keys.join("+"));
     await this.me.press(...keys);

@@ -23,7 +23,7 @@ export const sheetWords = {
   none: "none",
   yes: "yes",
   no: "no",
-  component: "component",
+  component: "Component",
   initial: (name: string) => `Initial ${name}`,
   deletedToken: "a deleted token",
   deleted: "deleted",

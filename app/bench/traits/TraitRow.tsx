@@ -184,7 +184,6 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               onName={() => setRenaming(trait.id)}
               onNamed={named}
             />
-            <StateMenu trait={trait} />
             <Tool
               size="sm"
               icon="close"
@@ -238,6 +237,7 @@ export const TraitRow = memo(function TraitRow({ trait, fresh, onNamed }: Props)
               <Button variant="add" onClick={addValue}>
                 {traitsWords.addValue}
               </Button>
+              <StateMenu trait={trait} />
             </li>
           </ul>
         </Toolbar>

@@ -15,7 +15,6 @@ import {
   restingVariant,
   startOf,
   traitsOf,
-  valuesIn,
   valuesOf,
 } from "../../looks";
 import { ROOT, byOrder, cutText, newId, orderAfter, set } from "../../project";
@@ -34,7 +33,7 @@ import type {
 import { OPTION, TRAIT, defaultsOf } from "../../properties";
 import type { SpecifiedValue } from "../../properties";
 import { movedBy, removeLayers, subtree, topmost } from "./layers";
-import { contains, freeName, newPiece } from "../pieces";
+import { freeName, newPiece } from "../pieces";
 import { editWords } from "../words";
 
 /** What says where and how a layer lies in what is around it, rather than what it is. */
@@ -55,12 +54,12 @@ const placing = [
   "mixing",
 ];
 
-const only = (
+export const only = (
   changes: LayerChanges,
   keep: (key: string) => boolean,
 ): Record<string, SpecifiedValue> =>
   Object.fromEntries(Object.entries(changes).filter(([k]) => keep(k)));
-const isPlacing =
+export const isPlacing =
   (changes: LayerChanges) =>
   (key: string): boolean =>
     placing.includes(key) ||
@@ -73,7 +72,7 @@ export interface Extracted {
 }
 
 /** Rules on layers that went into a copy now listen to the copy. */
-const rulesOnto = (piece: Piece, gone: ReadonlySet<Id>, copy: Id): Op[] =>
+export const rulesOnto = (piece: Piece, gone: ReadonlySet<Id>, copy: Id): Op[] =>
   Object.values(piece.rules)
     .filter((r) => r.source !== null && gone.has(r.source))
     .map((r) => set(["pieces", piece.id, "rules", r.id, "source"], copy));
@@ -328,98 +327,4 @@ export const detach = (
     ...out.ops(piece),
   ];
   return { id: box.id, change: { label: editWords.convertLayers(copy.name), ops } };
-};
-
-const words = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[\s\d_-]+$/g, "")
-    .trim();
-
-/** The texts a component's copies can set, by the names of the option and its layer. */
-const textOptions = (component: Piece): { id: Id; names: string[] }[] =>
-  Object.values(component.options)
-    .filter((o) => o.key === "text")
-    .map((o) => ({
-      id: o.id,
-      names: [words(o.name), words(component.layers[o.layer]?.name ?? "")],
-    }));
-
-/**
- * Says of a copy what was said of the layer it stands for: its place, its texts, and of a copy what
- * that was given.
- */
-const sayInstead = (
-  out: Declarations,
-  piece: Piece,
-  layer: Layer,
-  copy: Id,
-  options: readonly { id: Id; names: string[] }[],
-): void => {
-  const isCopy = layer.kind === "instance";
-  for (const look of looksOf(piece)) {
-    const changes = look.changes[layer.id];
-    if (changes) {
-      const stays = (key: string): boolean =>
-        isPlacing(changes)(key) || (isCopy && (key.startsWith(TRAIT) || key.startsWith(OPTION)));
-      out.say(look.when, copy, only(changes, stays));
-    }
-    for (const inner of subtree(piece, layer.id)) {
-      const text = look.changes[inner]?.text;
-      if (text === undefined) continue;
-      const name = words(piece.layers[inner]?.name ?? "");
-      const option = options.find((o) => o.names.includes(name));
-      if (option) out.say(look.when, copy, { [OPTION + option.id]: text });
-    }
-  }
-};
-
-/** The size of what a copy takes the place of; where that fitted what is in it, so does the copy. */
-const sizeKept = (
-  project: Project,
-  piece: Piece,
-  layer: Layer,
-  box: Rect | undefined,
-): Record<string, SpecifiedValue> => {
-  const v = valuesIn(project, piece, restingVariant(piece), layer);
-  return {
-    ...(box && v.widthMode !== "fit" ? { width: box.width, widthMode: "fixed" } : {}),
-    ...(box && v.heightMode !== "fit" ? { height: box.height, heightMode: "fixed" } : {}),
-  };
-};
-
-/**
- * Puts copies of a component in the place of layers, with their place and size, and with their
- * texts where names match.
- */
-export const replaceBy = (
-  project: Project,
-  piece: Piece,
-  ids: readonly Id[],
-  componentId: Id,
-  boxes: ReadonlyMap<Id, Rect>,
-): { change: Change; ids: Id[] } | null => {
-  const component = project.pieces[componentId];
-  const tops = topmost(piece, ids);
-  if (!component || tops.length === 0 || contains(project, componentId, piece.id)) return null;
-  const options = textOptions(component);
-  const out = new Declarations();
-  const made: Id[] = [];
-  const ops: Op[] = [];
-  for (const id of tops) {
-    const layer = present(piece.layers[id]);
-    const { name, parent, order } = layer;
-    const copy: Layer = { id: newId(), kind: "instance", name, parent, order };
-    const box = boxes.get(id);
-    made.push(copy.id);
-    out.say({}, copy.id, { component: componentId, ...sizeKept(project, piece, layer, box) });
-    sayInstead(out, piece, layer, copy.id, options);
-    ops.push(
-      ...rulesOnto(piece, new Set(subtree(piece, id)), copy.id),
-      set(["pieces", piece.id, "layers", copy.id], copy),
-    );
-  }
-  const label = editWords.replaceWith(component.name);
-  const all = [...removeLayers(piece, tops).ops, ...ops, ...out.ops(piece)];
-  return { ids: made, change: { label, ops: all } };
 };

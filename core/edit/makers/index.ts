@@ -6,7 +6,7 @@ import { editWords } from "../words";
 import { answers } from "./answering";
 import { appear } from "./appearing";
 import { openClose, pick, steps, thereAndBack } from "./choosing";
-import { contact, contactTrait } from "./contact";
+import { contact, contactTrait, touchNamedBy, whileTouched } from "./contact";
 import { deck } from "./deck";
 import { swell, wiggle } from "./lively";
 import type { Maker, Making, Setting } from "./making";
@@ -36,12 +36,15 @@ const severalOf = ({ piece, layers }: Setting): readonly string[] => {
 export const makersFor = (setting: Setting): Maker[] => {
   const { piece, layers } = setting;
   const n = layers.length;
-  const others = traitsOf(piece).filter((t) => t !== contactTrait(piece));
+  const free = traitsOf(piece).filter((t) => t !== contactTrait(piece));
+  const touches = free.flatMap((t) => touchNamedBy(t) ?? []);
+  const others = free.filter((t) => !touches.some(({ trait }) => trait === t));
   const ofTwo = others.filter((t) => valuesOf(t).length === 2);
   const ofAsMany = others.filter((t) => valuesOf(t).length === n);
   const several = severalOf(setting);
   const [only] = layers;
   const list: Maker[] = [
+    ...(n < 2 ? touches.map((touch) => whileTouched(setting, touch)) : []),
     ...(n < 2 ? [contact(setting)] : []),
     ...(n > 1 ? ofAsMany.map((t) => pick(setting, t)) : []),
     ...(n > 2 ? [deck(setting)] : []),
