@@ -11,32 +11,20 @@ const played = ".play-host [data-layer]";
 const drawTickBox = async (label: string): Promise<void> => {
   const { hand, me } = at;
   const card = await me.box(".card-variant");
-  await hand.click("button", "Insert box");
-  await hand.drag([card.x + 120, card.y + 90], 66, 66);
-  await hand.click("button", "Insert an icon");
-  await hand.type("tick");
-  await me.until(async () => expect(await me.page.$$(".panel-body [role=option]")).not.toEqual([]));
-  await hand.press("Enter");
-  await me.find("treeitem", "check");
+  await hand.draw("box", [card.x + 120, card.y + 90], 66, 66);
+  await hand.icon("tick");
   const box = await me.box(`${drawn} rect[rx]`);
-  await hand.click("button", "Insert text");
-  await hand.clickAt([box.x + box.width + 40, box.y + box.height / 2]);
-  await me.find("textbox", "Text of the layer");
-  await hand.type(label);
-  await hand.press("Escape");
+  await hand.text(label, [box.x + box.width + 40, box.y + box.height / 2]);
 };
 
 /** Three more below the first, each with its own label. */
 const repeatFor = async (...labels: readonly string[]): Promise<void> => {
-  const { hand, me } = at;
+  const { hand } = at;
   await hand.press("Control", "a");
   await hand.press("Control", "g");
   for (const _ of labels) await hand.press("Control", "d");
   for (const [i, label] of labels.entries()) {
-    await hand.doubleClickAt(await hand.middle(`${drawn} text`, i + 1));
-    await hand.type(label);
-    await hand.press("Escape");
-    await me.find("treeitem", label);
+    await hand.typeOver(await hand.middle(`${drawn} text`, i + 1), label);
   }
 };
 
@@ -50,12 +38,7 @@ const makeComponent = async (): Promise<void> => {
   await me.find("heading", "Group");
   await hand.click("button", "Add trait");
   await hand.click("button", "Checked: no, yes");
-  await hand.click("button", "Add trait");
-  await hand.click("button", "Type a list of values…");
-  await me.find("textbox", "Trait name and values");
-  await hand.type("Hovered: no, yes");
-  await hand.press("Enter");
-  await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(4));
+  await hand.trait("Hovered: no, yes", 4);
   await hand.choose("check");
   await hand.write("visible", "default", "no");
   await hand.write("visible", "checked", "yes");
@@ -63,8 +46,7 @@ const makeComponent = async (): Promise<void> => {
   await hand.write("fill", "hovered", "#8fb5a9");
   await hand.press("Escape");
   await hand.click("tab", "Rules");
-  await hand.click("button", "Ready-made behaviour…");
-  await hand.click("button", "Add", ".modal");
+  await hand.readyMade();
   await hand.press("Shift", "a");
   await me.until(async () => expect(await me.page.$$(".rules .rule")).toHaveLength(2));
 };

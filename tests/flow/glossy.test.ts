@@ -11,9 +11,8 @@ describe("a button", () => {
   it("glossy: gradient, border, glow, clipped shine on hover, tuned spring", async () => {
     const { hand, me } = at;
     await hand.newComponent();
-    await hand.click("button", "Insert box");
     const empty = await me.box(".card-variant");
-    await hand.drag([empty.x + 120, empty.y + 90], 220, 70);
+    await hand.draw("box", [empty.x + 120, empty.y + 90], 220, 70);
     await hand.drag(await hand.middle(".corner-knob"), 60, 60);
     await hand.write("fill", "only variant", "linear-gradient(180deg, #f0935f, #b9531f)");
     await hand.write("borderColour", "only variant", "#ffffff80");
@@ -21,22 +20,16 @@ describe("a button", () => {
     await hand.press("Enter");
     await hand.write("shadow", "only variant", "0 8 24 #e0703a99");
     await hand.write("clip", "only variant", "yes");
-    await hand.click("button", "Insert text");
-    await hand.press("Enter");
-    await me.find("textbox", "Text of the layer");
-    await hand.type("Board");
-    await hand.press("Escape");
+    await hand.text("Board");
     await hand.write("fill", "only variant", "#ffffff");
     const body = await me.box(`${card} rect[rx]`);
-    await hand.click("button", "Insert box");
-    await hand.drag([body.x + 24, body.y + 8], 40, body.height - 16);
+    await hand.draw("box", [body.x + 24, body.y + 8], 40, body.height - 16);
     const sheen = "linear-gradient(90deg, #ffffff00, #ffffffa6, #ffffff00)";
     await hand.write("fill", "only variant", sheen);
     await hand.drag(await hand.middle(".turn-handle"), 4, -12);
     await hand.press("Escape");
     await hand.click("tab", "Rules");
-    await hand.click("button", "Ready-made behaviour…");
-    await hand.click("button", "Add", ".modal");
+    await hand.readyMade();
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(4));
     await hand.pick("Easing", "Spring");
     await hand.number("Spring bounce in per cent", "40");

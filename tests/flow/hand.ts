@@ -117,6 +117,76 @@ export class CountedHand {
     await this.press("Enter");
   }
 
+  /** Draws a layer from corner to corner, px of the window. */
+  async draw(kind: "box" | "ellipse" | "polygon", from: Point, width: number, height: number) {
+    const before = (await this.me.page.$$("[role=treeitem]")).length;
+    await this.click("button", kind === "polygon" ? "Insert triangle" : `Insert ${kind}`);
+    await this.drag(from, width, height);
+    await this.me.until(async () =>
+      expect((await this.me.page.$$("[role=treeitem]")).length).toBeGreaterThan(before),
+    );
+  }
+
+  /** Inserts an icon where one works: the first that is found for a word. */
+  async icon(word: string): Promise<void> {
+    await this.click("button", "Insert an icon");
+    await this.type(word);
+    await this.firstIcon();
+  }
+
+  /** Takes the first icon that was found. */
+  async firstIcon(): Promise<void> {
+    const found = ".panel-body [role=option]";
+    await this.me.until(async () => expect(await this.me.page.$$(found)).not.toEqual([]));
+    await this.press("Enter");
+    await this.me.until(async () => expect(await this.me.page.$(found)).toBeNull());
+  }
+
+  /** Types a new text over the one at a place. */
+  async typeOver(place: Point, text: string): Promise<void> {
+    await this.doubleClickAt(place);
+    await this.me.find("textbox", "Text of the layer");
+    await this.type(text);
+    await this.press("Escape");
+    await this.me.find("treeitem", text);
+  }
+
+  /** Inserts a text in the middle of where one works, or where it is clicked. */
+  async text(text: string, place?: Point): Promise<void> {
+    await this.click("button", "Insert text");
+    if (place) await this.clickAt(place);
+    else await this.press("Enter");
+    await this.me.find("textbox", "Text of the layer");
+    await this.type(text);
+    await this.press("Escape");
+    await this.me.find("treeitem", text);
+  }
+
+  /** Adds a trait that is typed in one go, and waits for so many cards. */
+  async trait(text: string, cards: number): Promise<void> {
+    await this.click("button", "Add trait");
+    await this.click("button", "Type a list of values…");
+    await this.me.find("textbox", "Trait name and values");
+    await this.type(text);
+    await this.press("Enter");
+    await this.me.until(async () =>
+      expect(await this.me.page.$$(".card-variant")).toHaveLength(cards),
+    );
+  }
+
+  /** Adds ready-made behaviour for what is chosen: what is proposed first, or the one named. */
+  async readyMade(name?: string): Promise<void> {
+    await this.click("button", "Ready-made behaviour…");
+    if (name !== undefined) await this.click("button", name, ".modal");
+    await this.click("button", "Add", ".modal");
+    await this.me.until(async () => expect(await this.me.page.$(".modal")).toBeNull());
+  }
+
+  /** The middle of a layer on a card. */
+  async layer(name: string, nth = 0): Promise<Point> {
+    return this.middle(`.card-variant [data-layer="${await this.me.layerId(name)}"]`, nth);
+  }
+
   /** Places the component on a new screen, and goes there. */
   async placeOnNewScreen(): Promise<void> {
     await this.click("button", "Place on screen");

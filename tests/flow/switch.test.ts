@@ -8,13 +8,11 @@ const at = givenHand();
 const drawSwitch = async (): Promise<void> => {
   const { hand, me } = at;
   await hand.newComponent();
-  await hand.click("button", "Insert box");
   const card = await me.box(".card-variant");
-  await hand.drag([card.x + 120, card.y + 90], 160, 80);
-  await hand.drag(await hand.middle(".corner-knob"), 60, 60);
-  await hand.click("button", "Insert ellipse");
+  await hand.draw("box", [card.x + 120, card.y + 90], 160, 80);
+  await hand.drag(await hand.middle(".corner-knob"), 240, 240);
   const pill = await me.box(".card-variant [data-layer] rect[rx]");
-  await hand.drag([pill.x + 8, pill.y + 8], pill.height - 16, pill.height - 16);
+  await hand.draw("ellipse", [pill.x + 8, pill.y + 8], pill.height - 16, pill.height - 16);
   await hand.click("button", "Add trait");
   await hand.click("button", "On: off, on");
   await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(2));
@@ -72,10 +70,10 @@ describe("switches", () => {
     await hand.placeOnNewScreen();
     const copies = `${cards} [data-layer] rect[rx]:not([fill="#ffffff"])`;
     const first = await hand.middle(copies);
-    const step = (await me.box(copies)).height * 2;
-    await hand.drag(first, 0, -5 * step);
+    const { y, height } = await me.box(".card-variant .scene");
+    // where a screen of 390 px has its upper part
+    await hand.drag(first, 0, y + height * 0.08 - first[1]);
     await hand.press("Control", "d");
-    await hand.drag(await hand.middle(copies, 1), -10 * (await me.zoom()), step);
     await hand.press("Control", "d");
     await hand.click("treeitem", "Screen");
     await hand.write("width", "only variant", "320");

@@ -16,12 +16,7 @@ const writeTab = async (name: string): Promise<void> => {
   const place: Point = last
     ? [last.x + last.width + 30, last.y + last.height / 2]
     : [card.x + 120, card.y + 90];
-  await hand.click("button", "Insert text");
-  await hand.clickAt(place);
-  await me.find("textbox", "Text of the layer");
-  await hand.type(name);
-  await hand.press("Escape");
-  await me.find("treeitem", name);
+  await hand.text(name, place);
 };
 
 const boxOf = async (name: string) =>
@@ -59,8 +54,7 @@ describe("tabs", () => {
     await hand.newComponent();
     for (const name of ["Car", "Saloon", "Sun"]) await writeTab(name);
     const first = await me.box(texts);
-    await hand.click("button", "Insert box");
-    await hand.drag([first.x, first.y + first.height + 6], first.width, 8);
+    await hand.draw("box", [first.x, first.y + first.height + 6], first.width, 8);
     await hand.press("Control", "a");
     await hand.press("Control", "g");
     await hand.press("Control", "d");
@@ -73,12 +67,12 @@ describe("tabs", () => {
     await hand.choose("Group", "Group 2", "Group 3");
     const chosen = await hand.middle("[role=treeitem][aria-selected=true]");
     await hand.menuAt(chosen, "Gather 3 layers as variants…");
+    await me.until(async () => expect(await me.text(".modal")).toContain("All layers matched"));
     await hand.click("button", "Create component");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(3));
     await hand.choose("Car", "Saloon", "Sun");
     await hand.click("tab", "Rules");
-    await hand.click("button", "Ready-made behaviour…");
-    await hand.click("button", "Add", ".modal");
+    await hand.readyMade();
     await hand.placeOnNewScreen();
     await hand.play();
     for (const tab of [1, 2, 0]) {

@@ -35,7 +35,7 @@ export const launch = async (): Promise<{ browser: Browser; close: () => Promise
 
 export { sleep };
 
-interface Box {
+export interface Box {
   x: number;
   y: number;
   width: number;

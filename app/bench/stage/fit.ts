@@ -33,8 +33,8 @@ interface Size {
 /** Small parts are not made larger than this, times. */
 const MOST = 6;
 
-/** The room a piece gets that is nothing yet; px. */
-const EMPTY: Size = { width: 240, height: 96 };
+/** The room a piece gets that is nothing yet, to draw in about as large as it will be; px. */
+const EMPTY: Size = { width: 640, height: 300 };
 
 /** How large a piece is taken for. */
 export const takenFor = ({ width, height }: Size): Size =>
