@@ -148,7 +148,7 @@ export class CountedHand {
     await this.me.find("textbox", "Text of the layer");
     await this.type(text);
     await this.press("Escape");
-    await this.me.find("treeitem", text);
+    await this.me.until(async () => expect(await this.me.page.$(".type-over")).toBeNull());
   }
 
   /** Inserts a text in the middle of where one works, or where it is clicked. */
