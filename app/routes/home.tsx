@@ -6,6 +6,7 @@ import { inOrder, newId } from "#core/project";
 import { newProjectRequest, projectLog } from "#server";
 import type { Listed } from "#server";
 import { readBody } from "./body";
+import { Ago } from "../ui/Ago";
 import { SkipLink } from "../ui/focus/SkipLink";
 import { Thumbnail } from "../parts/Thumbnail";
 import { withDatabase } from "./trouble";
@@ -26,7 +27,7 @@ const tileOf = ({ id, name, changedAt, project, reason }: Listed) => {
   return {
     id,
     name,
-    changedAt: changedAt.toISOString(),
+    changedAt: changedAt.getTime(),
     components: count("component"),
     screens: count("screen"),
     project,
@@ -37,6 +38,7 @@ const tileOf = ({ id, name, changedAt, project, reason }: Listed) => {
 
 export const loader = async () => ({
   projects: (await withDatabase(() => projectLog().list())).map(tileOf),
+  now: Date.now(),
 });
 
 /**
@@ -65,13 +67,6 @@ export const action = async ({ request }: Route.ActionArgs) => {
 };
 
 const number = (n: number, word: string) => `${n === 0 ? "no" : n} ${word}${n === 1 ? "" : "s"}`;
-const when = (iso: string) =>
-  new Intl.DateTimeFormat("en-GB", {
-    dateStyle: "medium",
-    timeStyle: "short",
-    timeZone: "UTC",
-  }).format(new Date(iso));
-
 /**
  * A project that cannot be read: it is not hidden, and nothing can be done to it that would make it
  * worse.
@@ -149,8 +144,8 @@ export default function Home({ loaderData, actionData }: Route.ComponentProps) {
                     {routesWords.edited(
                       number(p.components, "component"),
                       number(p.screens, "screen"),
-                      when(p.changedAt),
-                    )}
+                    )}{" "}
+                    <Ago at={p.changedAt} from={loaderData.now} />
                   </span>
                 </Link>
               )}

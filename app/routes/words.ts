@@ -51,8 +51,7 @@ export const routesWords = {
   cancel: "Cancel",
   noProjectsYetCreate: "No projects yet. Create one to draw your first component.",
   empty: "Empty",
-  edited: (number: string, number2: string, when: string) =>
-    `${number}, ${number2} · edited ${when}`,
+  edited: (components: string, screens: string) => `${components}, ${screens} · edited`,
 
   // nothing.tsx
   thereNoPageAddress:

@@ -1,5 +1,8 @@
 /** What people read in ui. */
 export const uiWords = {
+  // ago.ts
+  justNow: "just now",
+
   // Plain.tsx
   title: (page: string) => `${page} · Nubble`,
 

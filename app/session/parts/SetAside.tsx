@@ -1,19 +1,13 @@
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { Button, Modal, Table } from "react-bootstrap";
 import { changeRows } from "#core/edit";
 import type { Project } from "#core/project";
 import type { Aside } from "../pending";
 import { useAside, useSession } from "../context";
 import { useDisplayedProject } from "../displayed";
+import { Ago } from "../../ui/Ago";
 import { saveText } from "../../services/download";
 import { sessionWords } from "../words";
-
-const when = (ms: number): string =>
-  ms === 0
-    ? "earlier"
-    : new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(
-        new Date(ms),
-      );
 
 const whyWords = ({ why }: Aside): string => {
   if (why.kind === "refused") return sessionWords.rejected(why.reason);
@@ -60,6 +54,7 @@ const Rows = ({ item, project }: { item: Aside; project: Project }) => {
 const AsideItem = ({ item }: { item: Aside }) => {
   const session = useSession();
   const project = useDisplayedProject();
+  const [opened] = useState(() => Date.now());
   const conflict = item.why.kind === "conflict";
   const { label } = item.change;
   const download = () =>
@@ -67,7 +62,11 @@ const AsideItem = ({ item }: { item: Aside }) => {
   return (
     <li className="aside-item">
       <h3>{label}</h3>
-      <p className="small-text">{sessionWords.edited(when(item.madeAt), whyWords(item))}</p>
+      <p className="small-text">
+        {sessionWords.edited}{" "}
+        {item.madeAt === 0 ? sessionWords.earlier : <Ago at={item.madeAt} from={opened} />}.{" "}
+        {whyWords(item)}
+      </p>
       <Rows item={item} project={project} />
       <div className="aside-buttons">
         <Button
