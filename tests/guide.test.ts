@@ -29,7 +29,7 @@ describe("the guide to a first switch", () => {
     await me.click("button", "Insert box");
     await draw(".card-variant", 0.3, 0.4, 160, 80);
     await step(2);
-    await me.write("radius", "only variant", "40");
+    await me.write("radius", "only variant", "full");
     await step(3);
     await me.click("button", "Insert ellipse");
     const pill = await me.box(

@@ -112,8 +112,8 @@ export const editWords = {
   contact: "Contact",
   contactHoveredFocusedPressed: "Contact: hovered, focused, pressed",
   oneLayerPerValue: (name: string) => `One layer per value: ${name}`,
-  whileTouched: (trigger: "hover" | "focus" | "press", name: string) =>
-    `While ${{ hover: "hovered", focus: "focused", press: "pressed" }[trigger]}: ${name}`,
+  duringTouch: (trigger: "hover" | "focus" | "press", name: string) =>
+    `Turn on during ${trigger}: ${name}`,
   toggleClick: (name: string) => `Toggle on click: ${name}`,
   advanceAutomatically: (name: string, round: boolean) =>
     `Advance ${name} automatically, ${round ? "in a loop" : "once"}`,

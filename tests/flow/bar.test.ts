@@ -19,7 +19,8 @@ const drawBar = async (): Promise<void> => {
   const { hand, me } = at;
   await hand.newComponent();
   const card = await me.box(".card-variant");
-  await hand.draw("box", [card.x + 40, card.y + 120], 320, 84);
+  const empty = await me.zoom();
+  await hand.draw("box", [card.x + 20, card.y + 120], 376 * empty, 99 * empty);
   const notch = await me.box(bars);
   await hand.draw("ellipse", [notch.x + notch.width / 8 - 50, notch.y - 36], 100, 100);
   await hand.write("fill", "only variant", "#ffffff");

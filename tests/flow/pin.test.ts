@@ -17,7 +17,8 @@ const drawBubble = async (): Promise<void> => {
   const { hand, me } = at;
   await hand.newComponent();
   const card = await me.box(".card-variant");
-  await hand.draw("box", [card.x + 120, card.y + 60], 200, 72);
+  const empty = await me.zoom();
+  await hand.draw("box", [card.x + 120, card.y + 60], 250 * empty, 84 * empty);
   const bubble = await me.box(`${drawn} rect[rx]`);
   const zoom = await me.zoom();
   const spot = (x: number, y: number): Point => [bubble.x + x * zoom, bubble.y + y * zoom];

@@ -190,7 +190,7 @@ describe("in Try", () => {
     const choose = (id: string) => me.page.click(`[data-line="${id}"] .tree-name`);
     const offered = () => me.page.$$eval(".step-menu button", (b) => b.map((e) => e.textContent));
     await choose(it_.done);
-    await me.click("tab", "Rehearsals");
+    await me.page.click("[role=tab] ::-p-text(Rehearsals)");
     await me.click("button", "New rehearsal");
     await me.press("Enter");
     await me.click("button", "Add step");

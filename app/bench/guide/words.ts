@@ -6,7 +6,7 @@ export const guideWords = {
   end: "Close the guide for good",
   steps: [
     "Draw the pill: select Insert box, then drag on the card.",
-    "Round the pill: in the sheet below, set Corner radius to 40.",
+    "Round the pill: drag a knob in its corner inwards, or set Corner radius to full in the sheet below.",
     "Draw the knob: select Insert ellipse, then drag a circle inside the pill.",
     "Give it two states: in Traits, select Add trait, then On: off, on.",
     "Move the knob: on the card “on”, drag it to the other end of the pill.",

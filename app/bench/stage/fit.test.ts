@@ -34,8 +34,8 @@ describe("the zoom of the stage", () => {
   });
 
   it("takes a piece that is nothing yet for one of a usual size", () => {
-    expect(takenFor({ width: 0, height: 0 })).toEqual({ width: 640, height: 300 });
-    expect(takenFor({ width: 1, height: 120 })).toEqual({ width: 640, height: 300 });
+    expect(takenFor({ width: 0, height: 0 })).toEqual({ width: 520, height: 250 });
+    expect(takenFor({ width: 1, height: 120 })).toEqual({ width: 520, height: 250 });
     expect(takenFor({ width: 32, height: 20 })).toEqual({ width: 32, height: 20 });
   });
 

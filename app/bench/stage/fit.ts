@@ -34,7 +34,7 @@ interface Size {
 const MOST = 6;
 
 /** The room a piece gets that is nothing yet, to draw in about as large as it will be; px. */
-const EMPTY: Size = { width: 640, height: 300 };
+const EMPTY: Size = { width: 520, height: 250 };
 
 /** How large a piece is taken for. */
 export const takenFor = ({ width, height }: Size): Size =>

@@ -99,9 +99,9 @@ const lasting = (
 };
 
 /** A trait that is called after a contact is on for as long as that lasts. */
-export const whileTouched = (setting: Setting, touch: Touch): Maker => {
+export const duringTouch = (setting: Setting, touch: Touch): Maker => {
   const { trait, trigger } = touch;
-  const named = { id: `while ${trait.id}`, name: editWords.whileTouched(trigger, trait.name) };
+  const named = { id: `during ${trait.id}`, name: editWords.duringTouch(trigger, trait.name) };
   return lasting(setting, named, [touch], []);
 };
 

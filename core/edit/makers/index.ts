@@ -6,7 +6,7 @@ import { editWords } from "../words";
 import { answers } from "./answering";
 import { appear } from "./appearing";
 import { openClose, pick, steps, thereAndBack } from "./choosing";
-import { contact, contactTrait, touchNamedBy, whileTouched } from "./contact";
+import { contact, contactTrait, touchNamedBy, duringTouch } from "./contact";
 import { deck } from "./deck";
 import { swell, wiggle } from "./lively";
 import type { Maker, Making, Setting } from "./making";
@@ -44,7 +44,7 @@ export const makersFor = (setting: Setting): Maker[] => {
   const several = severalOf(setting);
   const [only] = layers;
   const list: Maker[] = [
-    ...(n < 2 ? touches.map((touch) => whileTouched(setting, touch)) : []),
+    ...(n < 2 ? touches.map((touch) => duringTouch(setting, touch)) : []),
     ...(n < 2 ? [contact(setting)] : []),
     ...(n > 1 ? ofAsMany.map((t) => pick(setting, t)) : []),
     ...(n > 2 ? [deck(setting)] : []),

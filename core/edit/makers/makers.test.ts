@@ -69,13 +69,13 @@ describe("ready-made behaviour", () => {
   it("a trait called after a contact is on while that lasts, and is not toggled", () => {
     const { b } = tabs();
     b.trait("Hovered", "no", "yes");
-    expect(offered(b, [])[0]).toBe("While hovered: Hovered");
+    expect(offered(b, [])[0]).toBe("Turn on during hover: Hovered");
     expect(offered(b, [])).not.toContain("Toggle on click: Hovered");
-    const { rules, traits } = made(b, [], "While hovered: Hovered");
+    const { rules, traits } = made(b, [], "Turn on during hover: Hovered");
     expect([rules.length, traits.length]).toEqual([1, 0]);
     expect(names(b, play(b, over(ROOT)))).toBe("one no yes");
     expect(names(b, play(b, over(ROOT), over(null)))).toBe("one no no");
-    expect(offered(b, [])).not.toContain("While hovered: Hovered");
+    expect(offered(b, [])).not.toContain("Turn on during hover: Hovered");
   });
 
   it("picking gives each layer its value; only as many layers as values are offered it", () => {
