@@ -88,7 +88,7 @@ describe("the sheet's rows", () => {
   it("show a copy's start and options with the component's own values as what is inherent", () => {
     const all = rows("trip-settings", "bicycle");
     expect(all.slice(0, 4).map((r) => r.label)).toEqual([
-      "component",
+      "Component",
       "Initial Checked",
       "Initial Contact",
       "Label",

@@ -11,7 +11,7 @@ export type Point = readonly [x: number, y: number];
  * A hand whose doings are counted: each click, each drag, each chord of keys, and each text that is
  * typed in one go. Looking, scrolling and waiting are free.
  */
-export class CountedHand {
+class CountedHand {
   readonly done: string[] = [];
 
   constructor(readonly me: Designer) {}
