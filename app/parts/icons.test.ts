@@ -43,6 +43,7 @@ describe("icons", () => {
     ["settings", /gear|sliders/],
     ["home", /house/],
     ["back", /left/],
+    ["down", /-down/],
     ["log out", /sign-out|box-arrow-right/],
     ["favourite", /heart|star|thumb/],
     ["ferry", /boat|ferry/],

@@ -127,22 +127,24 @@ export const StateList = ({ run: made, project, first, onPicked }: Props) => {
           </ListGroup>
         </section>
       )}
-      <section>
-        <h2 className="caption">{playWords.screens}</h2>
-        <ListGroup as="ul" variant="flush">
-          {screens.map((s) => (
-            <Entry
-              key={s.id}
-              project={project}
-              piece={s}
-              run={run}
-              isShown={run.screen === s.id && front === undefined}
-              note={s.id === project.start ? playWords.start : ""}
-              onPick={() => show(s.id)}
-            />
-          ))}
-        </ListGroup>
-      </section>
+      {screens.length > 0 && (
+        <section>
+          <h2 className="caption">{playWords.screens}</h2>
+          <ListGroup as="ul" variant="flush">
+            {screens.map((s) => (
+              <Entry
+                key={s.id}
+                project={project}
+                piece={s}
+                run={run}
+                isShown={run.screen === s.id && front === undefined}
+                note={s.id === project.start ? playWords.start : ""}
+                onPick={() => show(s.id)}
+              />
+            ))}
+          </ListGroup>
+        </section>
+      )}
       {overlays.length > 0 && (
         <section>
           <h2 className="caption">{playWords.overlays}</h2>

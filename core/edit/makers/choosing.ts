@@ -1,23 +1,36 @@
 import { present } from "../../basics";
 import { valuesOf } from "../../looks";
-import type { Trait } from "../../project";
+import type { Trait, TraitValue } from "../../project";
 import { editWords } from "../words";
 import { becomes, number, numberOf, numbered, rulesOnly, where } from "./making";
 import { sourceOf } from "./pressed";
 import type { Draft, Maker, Setting } from "./making";
 
+/** Words by which people call a value that is none of the others. */
+const noneWords: readonly string[] = ["none", "nothing", "no", "0", "off", "empty"];
+
 /**
- * n layers and n values: a click on a layer chooses its value. The layers come as one sees them,
+ * The values that so many layers choose, each its own: all, or all but a first one that is none of
+ * the others; null where there are more values or fewer.
+ */
+export const pickedBy = (trait: Trait, layers: number): readonly TraitValue[] | null => {
+  const values = valuesOf(trait);
+  if (values.length === layers) return values;
+  const [first, ...others] = values;
+  const hasNone = first !== undefined && noneWords.includes(first.name.toLowerCase());
+  return hasNone && others.length === layers ? others : null;
+};
+
+/**
+ * As many layers as values: a click on a layer chooses its value. The layers come as one sees them,
  * from first to last.
  */
 export const pick = ({ piece, layers, motion }: Setting, trait: Trait): Maker => {
-  const drafts = valuesOf(trait)
-    .slice(0, layers.length)
-    .map((value, i): Draft => ({
-      trigger: { type: "click" },
-      source: present(layers[i]),
-      effects: [becomes(trait, value)],
-    }));
+  const drafts = (pickedBy(trait, layers.length) ?? []).map((value, i): Draft => ({
+    trigger: { type: "click" },
+    source: present(layers[i]),
+    effects: [becomes(trait, value)],
+  }));
   return {
     id: `pick ${trait.id}`,
     name: editWords.oneLayerPerValue(trait.name),

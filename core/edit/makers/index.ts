@@ -5,7 +5,7 @@ import { setValues } from "../drawing/looks";
 import { editWords } from "../words";
 import { answers } from "./answering";
 import { appear } from "./appearing";
-import { openClose, pick, steps, thereAndBack } from "./choosing";
+import { openClose, pick, pickedBy, steps, thereAndBack } from "./choosing";
 import { contact, contactTrait, touchNamedBy, duringTouch } from "./contact";
 import { deck } from "./deck";
 import { swell, wiggle } from "./lively";
@@ -40,7 +40,7 @@ export const makersFor = (setting: Setting): Maker[] => {
   const touches = free.flatMap((t) => touchNamedBy(t) ?? []);
   const others = free.filter((t) => !touches.some(({ trait }) => trait === t));
   const ofTwo = others.filter((t) => valuesOf(t).length === 2);
-  const ofAsMany = others.filter((t) => valuesOf(t).length === n);
+  const ofAsMany = others.filter((t) => pickedBy(t, n) !== null);
   const several = severalOf(setting);
   const [only] = layers;
   const list: Maker[] = [

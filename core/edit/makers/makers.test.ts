@@ -78,6 +78,18 @@ describe("ready-made behaviour", () => {
     expect(offered(b, [])).not.toContain("Turn on during hover: Hovered");
   });
 
+  it("a value that is none of the others needs no layer to be picked by", () => {
+    const { b, layers } = tabs();
+    const stars = b.trait("Stars", "0", "1", "2", "3");
+    const { rules } = made(b, layers, "One layer per value: Stars");
+    expect(rules.map((r) => [r.source, r.effects[0]])).toEqual(
+      layers.map((layer, i) => [
+        layer,
+        { type: "set", trait: stars.id, to: { value: stars.v[String(i + 1)] } },
+      ]),
+    );
+  });
+
   it("picking gives each layer its value; only as many layers as values are offered it", () => {
     const { b, layers } = tabs();
     expect(offered(b, layers.slice(0, 2))).toEqual([
