@@ -56,6 +56,14 @@ describe("switches", () => {
       ),
     ).toBe(true);
     hand.expectAtMost(18);
+    // a second one, on the screen that is there now
+    await me.page.goBack();
+    await me.find("heading", "Screen");
+    await me.page.goBack();
+    await me.find("heading", "Component");
+    await me.click("button", "Place on screen");
+    await me.click("button", "Screen");
+    await me.find("treeitem", "Component 2");
   });
 
   it("three on a screen of 320×390, in all eight combinations, with one token for their colour", async () => {
