@@ -8,6 +8,8 @@ export default defineConfig({
           name: "unit",
           include: ["{core,player,server,app,workers,demo,scripts}/**/*.test.ts"],
           environment: "node",
+          // every file would read the whole of core anew
+          isolate: false,
           testTimeout: 30_000,
         },
       },

@@ -1,44 +1,79 @@
-import { spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { rmSync } from "node:fs";
 import { join } from "node:path";
 import { root } from "./serve.ts";
 
-const folder = join(root, ".cache", `test-${process.pid}`);
-const steps: [string, string[]][] = [
-  ["Fonts and icons", ["npm", "run", "--silent", "generate"]],
-  ["Format", ["npm", "run", "--silent", "format:check"]],
-  ["Types", ["npm", "run", "--silent", "typecheck"]],
-  ["Lint", ["npm", "run", "--silent", "lint"]],
-  ["House rules", ["npm", "run", "--silent", "house"]],
-  ["Unused code", ["npm", "run", "--silent", "unused"]],
-  ["Unit tests", ["npm", "run", "--silent", "unit"]],
-  ["Build", ["npx", "tsx", "scripts/build-for-test.ts"]],
-  ["Tests of the whole", ["npm", "run", "--silent", "whole"]],
+interface Step {
+  readonly title: string;
+  readonly command: readonly [string, ...string[]];
+  /** what it prints is of interest only when it fails */
+  readonly isQuiet?: boolean;
+}
+/** Steps one after the other; the first that fails ends them. */
+type Lane = readonly Step[];
+
+const script = (title: string, name: string): Step => ({
+  title,
+  command: ["npm", "run", "--silent", name],
+});
+
+/** What stands below needs what stands above; lanes beside one another share the processors. */
+const floors: readonly (readonly Lane[])[] = [
+  [[script("Fonts and icons", "generate")]],
+  [
+    [
+      script("Format", "format:check"),
+      script("Types", "typecheck"),
+      script("Lint", "lint"),
+      script("House rules", "house"),
+      script("Unused code", "unused"),
+    ],
+    [
+      { title: "Build", command: ["npx", "tsx", "scripts/build-for-test.ts"], isQuiet: true },
+      script("Unit tests", "unit"),
+    ],
+  ],
+  [[script("Tests of the whole", "whole")]],
 ];
 
+const folder = join(root, ".cache", `test-${process.pid}`);
+const env = { ...process.env, NUBBLE_BUILD: folder, FORCE_COLOR: "0" };
 const began = Date.now();
-let code = 0;
-for (const [title, [program = "", ...args]] of steps) {
-  console.log(`\x1b[1m· ${title}\x1b[0m`);
-  const env = { ...process.env, NUBBLE_BUILD: folder, FORCE_COLOR: "0" };
-  const quiet = title === "Build";
-  const done = spawnSync(program, args, {
-    cwd: root,
-    env,
-    stdio: quiet ? "pipe" : "inherit",
-    encoding: "utf8",
+const seconds = (since: number): number => Math.round((Date.now() - since) / 1000);
+
+/** Runs a step and prints what it said once it has ended, so that lanes do not mix. */
+const run = ({ title, command, isQuiet = false }: Step): Promise<boolean> =>
+  new Promise((resolve) => {
+    const [program, ...args] = command;
+    const since = Date.now();
+    const child = spawn(program, args, { cwd: root, env });
+    const said: Buffer[] = [];
+    for (const stream of [child.stdout, child.stderr])
+      stream.on("data", (chunk: Buffer) => said.push(chunk));
+    child.on("error", (error) => said.push(Buffer.from(error.message)));
+    child.on("close", (code) => {
+      const passed = code === 0;
+      console.log(`\x1b[1m· ${title}\x1b[0m (${seconds(since)} s)`);
+      if (!passed || !isQuiet) process.stdout.write(Buffer.concat(said));
+      if (!passed) console.error(`nubble: “${title}” failed`);
+      resolve(passed);
+    });
   });
-  if (done.status !== 0) {
-    if (quiet) console.error(done.stdout, done.stderr);
-    console.error(`nubble: “${title}” failed`);
-    code = 1;
-    break;
+
+const runLane = async (lane: Lane): Promise<boolean> => {
+  for (const step of lane) if (!(await run(step))) return false;
+  return true;
+};
+
+const runAll = async (): Promise<boolean> => {
+  for (const floor of floors) {
+    const passed = await Promise.all(floor.map(runLane));
+    if (passed.includes(false)) return false;
   }
-}
+  return true;
+};
+
+const passed = await runAll();
 rmSync(folder, { recursive: true, force: true });
-console.log(
-  code === 0
-    ? `\x1b[1m· All tests passed in ${Math.round((Date.now() - began) / 1000)} s\x1b[0m`
-    : "",
-);
-process.exit(code);
+if (passed) console.log(`\x1b[1m· All tests passed in ${seconds(began)} s\x1b[0m`);
+process.exit(passed ? 0 : 1);

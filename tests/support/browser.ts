@@ -6,11 +6,11 @@ import puppeteer from "puppeteer-core";
 import type { Browser, ElementHandle, Page } from "puppeteer-core";
 import { expect } from "vitest";
 
-/** Debian's Chromium without anything that would call out. */
+/** Debian's Chromium without its own windows, and without anything that would call out. */
 export const launch = async (): Promise<{ browser: Browser; close: () => Promise<void> }> => {
   const profile = mkdtempSync(join(tmpdir(), "nubble-chromium-"));
   const browser = await puppeteer.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: "/usr/bin/chromium-headless-shell",
     userDataDir: profile,
     defaultViewport: { width: 1280, height: 800 },
     args: [
