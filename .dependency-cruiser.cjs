@@ -21,7 +21,7 @@ const order = [
   ["runtime"],
   ["describe"],
   ["gather"],
-  ["formats/svg", "formats/motion", "formats/scxml"],
+  ["formats/svg", "formats/motion", "formats/scxml", "formats/tokens"],
   ["edit"],
   ["rehearse"],
   ["checks"],

@@ -117,7 +117,7 @@ export default ts.config(
   },
   {
     files: ["core/**/*.ts", "app/session/*.ts"],
-    ignores: ["**/*.test.ts", "**/words.ts", "core/formats/{motion,scxml}/**"],
+    ignores: ["**/*.test.ts", "**/words.ts", "core/formats/{motion,scxml,tokens}/**"],
     rules: { "no-restricted-syntax": ["error", countedTexts] },
   },
   {
@@ -133,7 +133,7 @@ export default ts.config(
       "app/bench/timing/film.ts",
       "app/ui/{typing,keys,Icon}.{ts,tsx}",
       "core/{paint,colour}/**",
-      "core/formats/{scxml,motion}/**",
+      "core/formats/{scxml,motion,tokens}/**",
       "core/vocabulary/**/scxml.ts",
       "core/motion/curves/linear.ts",
       "core/properties/{gradient,registry}.ts",

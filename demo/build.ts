@@ -16,6 +16,7 @@ import type {
   Piece,
   Pose,
   Rule,
+  Sample,
   Spring,
   Step,
   Trait,
@@ -126,6 +127,8 @@ export interface Source {
   /** combinations that are not used */
   /** what someone does with it and what must come of it */
   readonly rehearsals?: readonly { readonly name: string; readonly steps: readonly Step[] }[];
+  /** shown on its page of the library */
+  readonly samples?: readonly Omit<Sample, "order">[];
   /** findings that are as they should be */
   readonly accepted?: readonly Acceptance[];
   /** how a screen lies over others */
@@ -232,6 +235,7 @@ export const piece = (source: Source, order: string): Piece => {
     options: table(ordered(source.options ?? [])),
     signals: table(ordered(source.signals ?? [])),
     notes: table(notesOf(source)),
+    samples: table(ordered(source.samples ?? [])),
     reference: null,
     rehearsals: table(ordered(rehearsals)),
     accepted: Object.fromEntries((source.accepted ?? []).map((a) => [a.id, a])),

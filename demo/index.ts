@@ -60,6 +60,8 @@ export const kelpwayKit = (): Project => {
     start: "trip-settings",
     pieces: Object.fromEntries(pieces.map((p) => [p.id, p])),
     tokens: tokens(),
+    groups: {},
+    themes: {},
     assets: assets(),
   };
 };

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { Button, Form } from "react-bootstrap";
+import type { TokenType } from "#core/project";
 import { fits, isBound } from "#core/properties";
 import type { Fill, PictureFill, SpecifiedValue, Stop, ValueType } from "#core/properties";
 import { AssetPart } from "./AssetPart";
@@ -47,6 +48,8 @@ const turned = (fill: Fill, kind: Kind): Fill => {
 
 interface Props {
   type: ValueType;
+  /** the types of token it can be bound to */
+  tokens: readonly TokenType[];
   said: SpecifiedValue | undefined;
   fill: Fill;
   onLive: (said: SpecifiedValue) => void;
@@ -55,7 +58,7 @@ interface Props {
 }
 
 /** What fills a layer: a colour, a gradient, a picture, or a token. */
-export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props) => {
+export const FillPanel = ({ type, tokens, said, fill, onLive, onDone, onKeyDown }: Props) => {
   const [kind, setKind] = useState<Kind>(isBound(said) ? "token" : kindOf(fill));
   const kinds: Kind[] =
     type.is === "fill" ? ["colour", "linear", "radial", "picture", "token"] : ["colour", "token"];
@@ -109,7 +112,7 @@ export const FillPanel = ({ type, said, fill, onLive, onDone, onKeyDown }: Props
         )}
         {kind === "token" && (
           <>
-            <TokenPart type={type} said={said} onPick={onLive} />
+            <TokenPart wanted={tokens} said={said} onPick={onLive} />
             <p className="note">{partsWords.createTokensSystemPage}</p>
           </>
         )}

@@ -2,7 +2,8 @@ import { useState } from "react";
 import type { KeyboardEvent } from "react";
 import { Button, Form } from "react-bootstrap";
 import { isBound } from "#core/properties";
-import type { Shadow, SpecifiedValue, ValueType } from "#core/properties";
+import type { TokenType } from "#core/project";
+import type { Shadow, SpecifiedValue } from "#core/properties";
 import { NumberField } from "../ui/fields/NumberField";
 import { ColourPart } from "./ColourPart";
 import { Panel } from "../ui/floating/Panel";
@@ -106,7 +107,8 @@ export const ShadowList = ({
 };
 
 interface Props {
-  type: ValueType;
+  /** the types of token it can be bound to */
+  tokens: readonly TokenType[];
   said: SpecifiedValue | undefined;
   shadows: readonly Shadow[];
   onLive: (said: SpecifiedValue) => void;
@@ -115,7 +117,7 @@ interface Props {
 }
 
 /** A layer's shadows: outer and inner ones, each with its colour; or a token. */
-export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: Props) => {
+export const ShadowPanel = ({ tokens, said, shadows, onLive, onDone, onKeyDown }: Props) => {
   const [token, setToken] = useState(isBound(said));
   return (
     <Panel label={partsWords.shadows} width={300} height={430} onKeyDown={onKeyDown}>
@@ -130,7 +132,7 @@ export const ShadowPanel = ({ type, said, shadows, onLive, onDone, onKeyDown }: 
       />
       <div className="panel-body">
         {token ? (
-          <TokenPart type={type} said={said} onPick={onLive} />
+          <TokenPart wanted={tokens} said={said} onPick={onLive} />
         ) : (
           <ShadowList shadows={shadows} onLive={onLive} />
         )}

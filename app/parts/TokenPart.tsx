@@ -1,9 +1,9 @@
 import { plainText } from "#core/basics";
-import { tokenValue, tokensFor } from "#core/looks";
+import { tokenValue } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Token, TokenType, TokenValue } from "#core/project";
 import { gradientText, isBound } from "#core/properties";
-import type { Gradient, SpecifiedValue, ValueType } from "#core/properties";
+import type { Gradient, SpecifiedValue } from "#core/properties";
 import { useDisplayedProject } from "../session/displayed";
 import { tokenWords } from "./tokens";
 import { partsWords } from "./words";
@@ -17,24 +17,24 @@ const backgroundOf = (type: TokenType, value: TokenValue | undefined): string | 
 const TokenMark = ({ token }: { token: Token }) => {
   const { tokens } = useDisplayedProject();
   const value = tokenValue(tokens, token.id);
-  if (token.type === "number" || token.type === "duration")
+  if (typeof value === "number")
     return <span className="token-number mono">{plainText(value ?? "?")}</span>;
   const background = backgroundOf(token.type, value);
   return <span className={`chip${background ? "" : " none"}`} style={{ background }} />;
 };
 
-/** The project's tokens that suit a property; a click binds to one. */
+/** The project's tokens of the wanted types; a click binds to one. */
 export const TokenPart = ({
-  type,
+  wanted,
   said,
   onPick,
 }: {
-  type: ValueType;
+  wanted: readonly TokenType[];
   said: SpecifiedValue | undefined;
   onPick: (said: SpecifiedValue) => void;
 }) => {
   const { tokens } = useDisplayedProject();
-  const suited = inOrder(tokens).filter((t) => tokensFor(type).includes(t.type));
+  const suited = inOrder(tokens).filter((t) => wanted.includes(t.type));
   if (suited.length === 0) return null;
   return (
     <div className="token-part" role="listbox" aria-label={partsWords.tokens}>

@@ -34,7 +34,17 @@ export const tokenKinds: Readonly<Record<TokenType, TokenKind>> = {
     many: systemWords.shadows,
     fresh: [{ x: 0, y: 2, blur: 8, spread: 0, colour: "#20302e33" }],
   },
-  number: { one: "size", many: systemWords.sizes, fresh: 16 },
+  length: { one: systemWords.length, many: systemWords.lengths, fresh: 16 },
+  number: { one: systemWords.number, many: systemWords.numbers, fresh: 1 },
+  family: { one: systemWords.fontFamily, many: systemWords.fontFamilies, fresh: USUAL_FAMILY },
+  weight: { one: systemWords.weight, many: systemWords.weights, fresh: "600" },
+  border: {
+    one: systemWords.border,
+    many: systemWords.borders,
+    fresh: { colour: "#1f6f5c", width: 1, style: "solid" },
+  },
+  stroke: { one: systemWords.stroke, many: systemWords.strokes, fresh: "solid" },
+  other: { one: systemWords.other, many: systemWords.others, fresh: { kind: null, json: "null" } },
   duration: { one: "duration", many: systemWords.durations, fresh: 200 },
   curve: { one: "curve", many: systemWords.curves, fresh: "ease-out" },
   motion: {

@@ -3,7 +3,7 @@ import type { Id } from "../basics";
 import { ruleText, triggerText } from "../describe";
 import { oppositeOf, removeRule, setRule } from "../edit";
 import { meets, specificity, traitsOf, valuesOf } from "../looks";
-import { ancestry, brokenRule, isPressed, rulesOf } from "../machine";
+import { ancestry, brokenRule, isPressed, rulesOf, troubleText } from "../machine";
 import { lengthOf } from "../motion";
 import { ROOT, inOrder } from "../project";
 import type { Piece, Rule, Trait, TraitValue } from "../project";
@@ -34,7 +34,7 @@ export const broken = (subject: Inspected): Finding[] =>
               severity: "error",
               layers: rule.source && subject.piece.layers[rule.source] ? [rule.source] : [],
               rules: [rule.id],
-              text: checksWords.doesNotWork(quoted(subject, rule), reason),
+              text: checksWords.doesNotWork(quoted(subject, rule), troubleText(reason)),
               fix: { label: checksWords.deleteRule, change: removeRule(subject.piece, rule.id) },
             },
           ];

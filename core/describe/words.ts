@@ -1,6 +1,6 @@
 import type { Id } from "../basics";
 import { conditionText } from "../looks";
-import { brokenRule, componentsAt, overlayOf, usualDrag } from "../machine";
+import { brokenRule, componentsAt, overlayOf, troubleText, usualDrag } from "../machine";
 import type { MachineEvent, Path } from "../machine";
 import { lengthOf, swingOf } from "../motion";
 import type {
@@ -372,5 +372,5 @@ export const eventText = (project: Project, event: MachineEvent): LogLine | null
 /** A rule's trouble as a short sentence for the rule list; null when it works. */
 export const ruleTrouble = (project: Project, piece: Piece, rule: Rule): string | null => {
   const reason = brokenRule(project, piece, rule);
-  return reason && `Does not work: ${reason}.`;
+  return reason && `Does not work: ${troubleText(reason)}.`;
 };

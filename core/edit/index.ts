@@ -118,8 +118,10 @@ export {
   tokenFrom,
   tokenTypeOf,
   usesOf,
-} from "./tokens";
-export type { ValuePlace } from "./tokens";
+} from "./tokens/tokens";
+export type { ValuePlace } from "./tokens/tokens";
+export { planTokens, takeTokens } from "./tokens/take";
+export type { TokenPlan, TokenRow } from "./tokens/take";
 export {
   addTrait,
   addTraitValue,

@@ -25,6 +25,8 @@ export const emptyProject = (name: string): Project => ({
   start: null,
   pieces: {},
   tokens: {},
+  groups: {},
+  themes: {},
   assets: {},
 });
 
@@ -54,6 +56,7 @@ export const newPiece = (
     notes: {},
     rehearsals: {},
     accepted: {},
+    samples: {},
     reference: null,
     layers: { [ROOT]: { id: ROOT, kind: "box", name, parent: null, order: "a0" } },
     looks: { [BASE]: { id: BASE, when: {}, order: "a0", changes: { [ROOT]: base } } },

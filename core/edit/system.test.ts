@@ -43,7 +43,7 @@ import { accept, inOrder } from "#core/project";
 import type { Project, Token } from "#core/project";
 import { kelpwayKit } from "../../demo/index";
 import { Builder } from "../../tests/support/pieces";
-import { aliasesOf } from "./tokens";
+import { dependentsOf } from "./tokens/tokens";
 
 const kit = () => {
   const b = new Builder();
@@ -66,7 +66,7 @@ describe("tokens", () => {
         b.layerOf("track"),
       ).fill,
     ).toBe("#00ff00");
-    expect(aliasesOf(b.project, "colour-kelp").map((t) => t.id)).toEqual(["colour-primary"]);
+    expect(dependentsOf(b.project, "colour-kelp").map((t) => t.id)).toEqual(["colour-primary"]);
     b.do(setToken(token(b.project, "colour-kelp"), { value: { alias: "colour-primary" } }));
     expect(tokenValue(b.project.tokens, "colour-kelp")).toBeUndefined();
   });
@@ -109,7 +109,7 @@ describe("tokens", () => {
     expect(Object.values(b.project.tokens).map((t) => t.name)).toEqual(["Deep"]);
     expect(tokenTypeOf("fill", "none")).toBeNull();
     expect(tokenTypeOf("shadow", [])).toBeNull();
-    expect(tokenTypeOf("gap", 8)).toBe("number");
+    expect(tokenTypeOf("gap", 8)).toBe("length");
   });
 
   it("refuse a value of another kind", () => {

@@ -222,6 +222,10 @@ export const editWords = {
   returnSameDuration: "Return: same duration",
   returnMs: (by: number) => `Return: ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`,
 
+  // tokens/take.ts
+  usualTheme: "usual",
+  takeTokens: (tokens: number) => `Import ${tokens} token${tokens === 1 ? "" : "s"}`,
+
   // tokens.ts
   newToken: (name: string) => `New token ${name}`,
   changeToken: (name: string) => `Change token ${name}`,

@@ -91,6 +91,7 @@ class Building {
       signals: {},
       rehearsals: {},
       accepted: {},
+      samples: {},
       notes: Object.fromEntries(notes.map((n) => [n.id, n])),
       reference: null,
     };

@@ -18,10 +18,21 @@ export {
   resolveTokens,
   isAlias,
   motionTokenValue,
+  curveTokenValue,
+  durationTokenValue,
   tokenValue,
   tokensFor,
 } from "./tokens";
 export type { Named } from "./tokens";
+export {
+  hasThemes,
+  inTheme,
+  lookOfToken,
+  themeKey,
+  themeOf,
+  themesOf,
+  valueInTheme,
+} from "./themes";
 export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
 export type { ComputedLayer, Overrides, Running } from "./tree";
 export {
@@ -32,7 +43,6 @@ export {
   meets,
   nameNote,
   restOf,
-  restingName,
   restingVariant,
   sameCondition,
   specificity,
@@ -45,3 +55,4 @@ export {
   variantsOf,
   varyingOf,
 } from "./variants";
+export { restingName } from "./words";

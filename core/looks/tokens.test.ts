@@ -10,7 +10,7 @@ import {
 } from "#core/looks";
 import type { Token, TokenType } from "#core/project";
 import { property, registry } from "#core/properties";
-import type { ValueType } from "#core/properties";
+import type { Property } from "#core/properties";
 
 const token = (id: string, type: TokenType, value: Token["value"]): Token => ({
   id,
@@ -22,10 +22,10 @@ const token = (id: string, type: TokenType, value: Token["value"]): Token => ({
 });
 const table = (...list: readonly Token[]): Record<string, Token> =>
   Object.fromEntries(list.map((t) => [t.id, t]));
-const typeOf = (key: string): ValueType => {
+const propertyOf = (key: string): Property => {
   const found = property(key);
   if (!found) throw new Error(key);
-  return found.type;
+  return found;
 };
 
 const tokens = table(
@@ -47,7 +47,7 @@ const tokens = table(
       { at: 1, colour: "#e3b341" },
     ],
   }),
-  token("heading", "style", { size: { token: "snug" }, weight: "700", fontless: "x" } as never),
+  token("heading", "style", { size: { token: "snug" }, weight: "700", fontless: "x" }),
 );
 
 describe("tokens that stand for others", () => {
@@ -91,10 +91,10 @@ describe("tokens that stand for others", () => {
 
 describe("a property that is bound", () => {
   it("takes the token's value, a number for every corner", () => {
-    expect(boundValue(tokens, typeOf("fill"), { token: "button" })).toBe("#1f6f5c");
-    expect(boundValue(tokens, typeOf("radius"), { token: "snug" })).toEqual([8, 8, 8, 8]);
-    expect(boundValue(tokens, typeOf("width"), { token: "snug" })).toBe(8);
-    expect(boundValue(tokens, typeOf("width"), 12)).toBe(12);
+    expect(boundValue(tokens, propertyOf("fill"), { token: "button" })).toBe("#1f6f5c");
+    expect(boundValue(tokens, propertyOf("radius"), { token: "snug" })).toEqual([8, 8, 8, 8]);
+    expect(boundValue(tokens, propertyOf("width"), { token: "snug" })).toBe(8);
+    expect(boundValue(tokens, propertyOf("width"), 12)).toBe(12);
   });
 
   it("takes nothing from a token of a type that does not suit it", () => {
@@ -105,14 +105,15 @@ describe("a property that is bound", () => {
       ["visible", "snug"],
       ["fill", "gone"],
     ] as const)
-      expect([key, boundValue(tokens, typeOf(key), { token: id })]).toEqual([key, undefined]);
+      expect([key, boundValue(tokens, propertyOf(key), { token: id })]).toEqual([key, undefined]);
   });
 
   it("of every kind is offered only tokens whose values it takes", () => {
     for (const { key, type } of registry)
       for (const t of Object.values(tokens)) {
-        const value = boundValue(tokens, type, { token: t.id });
-        const suits = tokensFor(type).includes(t.type) && tokenValue(tokens, t.id) !== undefined;
+        const value = boundValue(tokens, { key, type }, { token: t.id });
+        const suits =
+          tokensFor({ key, type }).includes(t.type) && tokenValue(tokens, t.id) !== undefined;
         expect([key, t.id, value !== undefined]).toEqual([key, t.id, suits]);
       }
   });

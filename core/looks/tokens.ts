@@ -1,31 +1,122 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
-import type { LayerChanges, MotionValue, Project, StyleValue, Token, TokenValue } from "../project";
+import type {
+  Alias,
+  BorderValue,
+  Easing,
+  LayerChanges,
+  MotionValue,
+  Project,
+  SpecifiedStyle,
+  SpecifiedTokenValue,
+  Token,
+  TokenType,
+  TokenValue,
+} from "../project";
 import { isBound, property } from "../properties";
-import type { Asset, Four, SpecifiedValue, Value, ValueType, Values } from "../properties";
+import type {
+  Asset,
+  Bound,
+  Four,
+  Property,
+  SpecifiedValue,
+  Value,
+  ValueType,
+  Values,
+} from "../properties";
 
 /** What a project's values may refer to. */
 export type Named = Pick<Project, "tokens" | "assets">;
 
 /** Whether a token takes its value from another one. */
-export const isAlias = (value: Token["value"]): value is { readonly alias: Id } =>
+export const isAlias = (value: Token["value"]): value is Alias =>
   typeof value === "object" && "alias" in value;
 
-/**
- * A token's own value, aliases followed; undefined when it is gone, or its aliases lead round in a
- * circle.
- */
-export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenValue | undefined => {
+/** What a token says itself, once its aliases were followed. */
+const specifiedOf = (
+  tokens: Readonly<Record<Id, Token>>,
+  id: Id,
+): { readonly type: Token["type"]; readonly value: SpecifiedTokenValue } | undefined => {
   const seen = new Set<Id>();
   for (let at = tokens[id]; at && !seen.has(at.id);) {
     seen.add(at.id);
-    const { value } = at;
-    if (!isAlias(value)) return value;
+    const { value, type } = at;
+    if (!isAlias(value)) return { type, value };
     const next: Token | undefined = tokens[value.alias];
-    if (next?.type !== at.type) return undefined;
+    if (next?.type !== type) return undefined;
     at = next;
   }
   return undefined;
+};
+
+const isPlainObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
+
+const isBinding = (value: unknown): value is Bound =>
+  isPlainObject(value) && typeof value.token === "string" && Object.keys(value).length === 1;
+
+/** Whether no part of what a token says is taken from another one. */
+const isWhole = (value: unknown): value is TokenValue => {
+  if (typeof value !== "object" || value === null) return true;
+  return !isBinding(value) && Object.values(value).every(isWhole);
+};
+
+const lengths: readonly TokenType[] = ["length", "number"];
+/** Which types of token each part of a value can be taken from. */
+const partTypes: Readonly<Record<string, readonly TokenType[]>> = {
+  colour: ["colour"],
+  x: lengths,
+  y: lengths,
+  blur: lengths,
+  spread: lengths,
+  width: lengths,
+  at: ["number"],
+  style: ["stroke"],
+  duration: ["duration"],
+  delay: ["duration"],
+  easing: ["curve"],
+};
+
+/** A value with the tokens in it put in; undefined where one of them is gone or does not suit. */
+const filled = (tokens: Readonly<Record<Id, Token>>, value: unknown, part: string): unknown => {
+  if (isBinding(value)) {
+    const said = specifiedOf(tokens, value.token);
+    return said && partTypes[part]?.includes(said.type) ? said.value : undefined;
+  }
+  if (Array.isArray(value)) {
+    const list = value.map((item) => filled(tokens, item, part));
+    return list.includes(undefined) ? undefined : list;
+  }
+  if (!isPlainObject(value)) return value;
+  const entries = Object.entries(value).map(([key, v]) => [key, filled(tokens, v, key)] as const);
+  return entries.some(([, v]) => v === undefined) ? undefined : Object.fromEntries(entries);
+};
+
+const filledValues = new WeakMap<object, Map<Id, TokenValue | undefined>>();
+
+/**
+ * A token's own value, aliases followed and the tokens put in that its parts are taken from;
+ * undefined when one of them is gone, or its aliases lead round in a circle. Equal questions have
+ * one answer.
+ */
+export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenValue | undefined => {
+  const said = specifiedOf(tokens, id);
+  if (!said) return undefined;
+  const specified: unknown = said.value;
+  if (isWhole(specified)) return specified;
+  const known = entryOf(filledValues, tokens, () => new Map<Id, TokenValue | undefined>());
+  if (!known.has(id)) {
+    const value = filled(tokens, specified, "");
+    known.set(id, value !== undefined && isWhole(value) ? value : undefined);
+  }
+  return known.get(id);
+};
+
+/** What a token of a text style says: what is bound in it is put in where it is used. */
+const styleOf = (tokens: Readonly<Record<Id, Token>>, id: Id): SpecifiedStyle | undefined => {
+  const said = specifiedOf(tokens, id);
+  // a token of that type says a style
+  return said?.type === "style" ? (said.value as SpecifiedStyle) : undefined;
 };
 
 const isMotionValue = (value: TokenValue | undefined): value is MotionValue =>
@@ -40,39 +131,69 @@ export const motionTokenValue = (
   return isMotionValue(value) ? value : undefined;
 };
 
-/** Which types of token a property can be bound to. */
-export const tokensFor = (type: ValueType): readonly Token["type"][] => {
-  switch (type.is) {
-    case "colour":
-      return ["colour"];
-    case "fill":
-      return ["colour", "gradient"];
-    case "number":
-    case "four":
-    case "pair":
-      return ["number"];
-    case "shadows":
-      return ["shadow"];
-    case "style":
-      return ["style"];
-    case "flag":
-    case "choice":
-    case "text":
-    case "path":
-    case "asset":
-    case "family":
-    case "away":
-    case "reference":
-      return [];
-  }
+/** What a duration's token says, ms; undefined when it is gone or of another type. */
+export const durationTokenValue = (
+  tokens: Readonly<Record<Id, Token>>,
+  id: Id,
+): number | undefined => {
+  const value = tokens[id]?.type === "duration" ? tokenValue(tokens, id) : undefined;
+  return typeof value === "number" ? value : undefined;
 };
 
+/** What tokens of curves say. */
+const isCurve = (type: TokenType | undefined, value: unknown): value is Easing =>
+  type === "curve" && value !== undefined;
+
+/** What a curve's token says; undefined when it is gone or of another type. */
+export const curveTokenValue = (
+  tokens: Readonly<Record<Id, Token>>,
+  id: Id,
+): Easing | undefined => {
+  const value = tokenValue(tokens, id);
+  return isCurve(tokens[id]?.type, value) ? value : undefined;
+};
+
+type Wanting = Pick<Property, "key" | "type">;
+
+/** Properties that take a part of a border's token. */
+const borderParts: Readonly<Record<string, keyof BorderValue>> = {
+  borderColour: "colour",
+  borderWidth: "width",
+  borderStyle: "style",
+};
+
+/** Which types of token values of a type are, whatever property wants them. */
+const byType: Partial<Readonly<Record<ValueType["is"], readonly TokenType[]>>> = {
+  colour: ["colour"],
+  fill: ["colour", "gradient"],
+  four: lengths,
+  shadows: ["shadow"],
+  style: ["style"],
+  family: ["family"],
+};
+const byUnit: Readonly<Record<string, readonly TokenType[]>> = { px: lengths, ms: ["duration"] };
+const byKey: Readonly<Record<string, readonly TokenType[]>> = {
+  weight: ["weight"],
+  borderColour: ["colour", "border"],
+  borderWidth: [...lengths, "border"],
+  borderStyle: ["stroke", "border"],
+};
+
+/** Which types of token a property can be bound to. */
+export const tokensFor = ({ key, type }: Wanting): readonly TokenType[] =>
+  byKey[key] ?? byType[type.is] ?? ("unit" in type ? (byUnit[type.unit] ?? ["number"]) : []);
+
+const isBorder = (value: TokenValue): value is BorderValue =>
+  typeof value === "object" && "width" in value && "colour" in value;
+
 /**
- * A token's value as a property takes it: a number for all four corners, say; undefined when it is
- * of another kind.
+ * A token's value as a property takes it: a number for all four corners, say, or the colour of a
+ * border; undefined when it is of another kind.
  */
-const fitting = (type: ValueType, token: Token, value: TokenValue): Value | undefined => {
-  if (!tokensFor(type).includes(token.type)) return undefined;
+const fitting = (property: Wanting, token: Token, value: TokenValue): Value | undefined => {
+  if (!tokensFor(property).includes(token.type)) return undefined;
+  if (isBorder(value)) return value[borderParts[property.key] ?? "colour"];
+  const { type } = property;
   if (type.is === "four" && typeof value === "number")
     return [value, value, value, value] satisfies Four;
   if (type.is === "pair" && typeof value === "number") return [value, value];
@@ -83,13 +204,13 @@ const fitting = (type: ValueType, token: Token, value: TokenValue): Value | unde
 /** What a binding stands for; undefined when its token is gone or does not suit the property. */
 export const boundValue = (
   tokens: Named["tokens"],
-  type: ValueType,
+  property: Wanting,
   said: SpecifiedValue,
 ): Value | undefined => {
   if (!isBound(said)) return said;
   const token = tokens[said.token];
   const value = tokenValue(tokens, said.token);
-  return token && value !== undefined ? fitting(type, token, value) : undefined;
+  return token && value !== undefined ? fitting(property, token, value) : undefined;
 };
 
 const isOfKind = <K extends Asset["kind"]>(
@@ -145,17 +266,12 @@ export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
   if (known) return known;
   const out: Record<string, Value> = {};
   const style = changes.style;
-  const styled =
-    isBound(style) && named.tokens[style.token]?.type === "style"
-      ? tokenValue(named.tokens, style.token)
-      : undefined;
-  if (styled)
-    // a token of type style says a style
-    for (const [key, value] of Object.entries(styled as StyleValue)) {
-      const entry = property(key);
-      const said = entry && boundValue(named.tokens, entry.type, value);
-      if (said !== undefined) out[key] = said;
-    }
+  const styled = isBound(style) ? styleOf(named.tokens, style.token) : undefined;
+  for (const [key, value] of Object.entries(styled ?? {})) {
+    const entry = property(key);
+    const said = entry && boundValue(named.tokens, entry, value);
+    if (said !== undefined) out[key] = said;
+  }
   for (const [key, said] of Object.entries(changes)) {
     const entry = property(key);
     if (!entry) {
@@ -163,7 +279,7 @@ export const resolveTokens = (named: Named, changes: LayerChanges): Values => {
       continue;
     }
     if (key === "style") continue;
-    const value = boundValue(named.tokens, entry.type, said);
+    const value = boundValue(named.tokens, entry, said);
     const whole = value === undefined ? undefined : withAssets(named.assets, entry.type, value);
     if (whole !== undefined) out[key] = whole;
   }

@@ -5,6 +5,7 @@ import type { Layer, LayerChanges, Look, OptionKey, Piece, Project, Variant } fr
 import { OPTION, TRAIT } from "../properties";
 import type { LayerValues, SpecifiedValue, Values } from "../properties";
 import { cascade, changesIn, looksIn } from "./cascade";
+import { fixedTheme, hasThemes, inTheme } from "./themes";
 import { resolveTokens } from "./tokens";
 import { restOf, traitsOf, variantFrom } from "./variants";
 
@@ -311,6 +312,8 @@ export class Resolver {
     if (said) overrides = merged(overrides, said);
     const looks = looksIn(piece, variant);
     const before = this.#before.get(path);
+    const fixed = hasThemes(project) ? fixedTheme(changesIn(looks, ROOT)) : null;
+    if (fixed) project = inTheme(project, fixed);
     const { tokens, assets } = project;
     const ids =
       before &&
@@ -364,8 +367,9 @@ export class Resolver {
     if (!component) return null;
     const wanted = c.at.variant(key);
     const given = c.at.options?.(key);
+    const fixed = hasThemes(c.project) ? fixedTheme([values]) : null;
     return this.#piece(
-      c.project,
+      fixed ? inTheme(c.project, fixed) : c.project,
       component.id,
       wanted ? variantFrom(component, wanted) : startOf(component, values),
       key,

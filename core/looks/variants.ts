@@ -1,6 +1,6 @@
 import { inOrder } from "../project";
 import type { Condition, Trait, TraitValue, Variant, VariantNote, Varying } from "../project";
-import { looksWords } from "./words";
+import { looksWords, restingName } from "./words";
 
 /**
  * Beyond this many combinations only the first are listed; a piece that large must be filtered to
@@ -137,9 +137,6 @@ export const variantName = (piece: Varying, variant: Variant): string => {
     ? restingName
     : traits.map((t) => `no ${t.name.toLowerCase()}`).join(", ");
 };
-
-/** What the resting variant is called where its values have no better name. */
-export const restingName = looksWords.default;
 
 /** Whether a variant meets a condition. Traits and values that no longer exist are never met. */
 export const meets = (condition: Condition, variant: Variant): boolean => {

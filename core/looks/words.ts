@@ -1,8 +1,10 @@
+/** What the resting variant is called where its values have no better name. */
+export const restingName = "default";
+
 /** What people read in looks. */
 export const looksWords = {
   // variants.ts
   onlyVariant: "only variant",
-  default: "default",
   deletedTrait: "a deleted trait",
   deletedValue: "a deleted value",
 

@@ -1,6 +1,6 @@
 import type { Id } from "../basics";
 import type { Piece, Project, TraitTarget } from "../project";
-import { machineWords } from "./words";
+import type { Trouble } from "./rules/trouble";
 
 /** The components an instance layer can show, in whatever variant. */
 export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[] => {
@@ -12,11 +12,9 @@ export const componentsAt = (project: Project, piece: Piece, layer: Id): Piece[]
   return [...ids].flatMap((c) => project.pieces[c] ?? []);
 };
 
-/** Why a trait of a piece cannot be given what an effect gives it, in words; null when it can. */
-export const missingValue = (piece: Piece, id: Id, to: TraitTarget): string | null => {
+/** Why a trait of a piece cannot be given what an effect gives it, null when it can. */
+export const missingValue = (piece: Piece, id: Id, to: TraitTarget): Trouble | null => {
   const trait = piece.traits[id];
-  if (!trait) return machineWords.traitSetsWasDeleted;
-  return "value" in to && !trait.values[to.value]
-    ? machineWords.valueSetsWasDeleted(trait.name)
-    : null;
+  if (!trait) return ["trait"];
+  return "value" in to && !trait.values[to.value] ? ["value", trait.name] : null;
 };

@@ -12,6 +12,7 @@ export { dragged } from "./input/drag";
 
 // what runs: copies, components, rules
 export { chainOf, liveAt, withinScreen } from "./chain";
+export { troubleText } from "./rules/trouble-text";
 export { ancestry, brokenRule, hiddenIn, liveCopies, resolveMotion, rulesOf } from "./piece";
 export { componentsAt } from "./components";
 export { backOf, between, endsOf, startsOf } from "./ends";

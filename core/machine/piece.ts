@@ -3,38 +3,39 @@ import type { Id } from "../basics";
 import {
   changesIn,
   childrenOf,
+  curveTokenValue,
+  durationTokenValue,
   looksIn,
+  motionTokenValue,
   overridesFrom,
   restingVariant,
   startOf,
-  motionTokenValue,
   traitsOf,
   withOptions,
 } from "../looks";
 import type { Overrides } from "../looks";
 import { ROOT, inOrder } from "../project";
-import type { Layer, Motion, Piece, Project, Rule, Variant } from "../project";
+import type { Easing, Layer, Motion, MotionParts, Piece, Project, Rule, Variant } from "../project";
 import { TRAIT, defaultsOf } from "../properties";
 import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
 import { overlayPart } from "./surface";
+import type { Trouble } from "./rules/trouble";
 import { effectTrouble } from "./rules/troubles";
 import type { State } from "./state";
 import type { ActiveInstance, Path } from "./types";
-import { machineWords } from "./words";
 
-/** Why a rule cannot work, in words; null when it can. The machine ignores broken rules. */
-export const brokenRule = (project: Project, piece: Piece, rule: Rule): string | null => {
-  if (rule.source !== null && !piece.layers[rule.source]) return machineWords.layerWasDeleted;
+/** Why a rule cannot work; null when it can. The machine ignores broken rules. */
+export const brokenRule = (project: Project, piece: Piece, rule: Rule): Trouble | null => {
+  if (rule.source !== null && !piece.layers[rule.source]) return ["source"];
   for (const [trait, values] of Object.entries(rule.when)) {
     const known = piece.traits[trait];
-    if (!known) return machineWords.conditionUsesDeletedTrait;
-    if (!values.some((v) => known.values[v]))
-      return machineWords.conditionUsesDeletedValue(known.name);
+    if (!known) return ["conditionTrait"];
+    if (!values.some((v) => known.values[v])) return ["conditionValue", known.name];
   }
   const listening = brokenTrigger(project, piece, rule);
   if (listening) return listening;
-  if (rule.effects.length === 0) return machineWords.hasNoEffectYet;
+  if (rule.effects.length === 0) return ["effects"];
   for (const effect of rule.effects) {
     const reason = effectTrouble(project, piece, effect);
     if (reason) return reason;
@@ -46,26 +47,54 @@ const brokenTrigger = (
   project: Project,
   piece: Piece,
   { trigger, source }: Rule,
-): string | null => {
-  if (trigger.type === "key" && !trigger.key) return machineWords.noKeySelectedYet;
+): Trouble | null => {
+  if (trigger.type === "key" && !trigger.key) return ["key"];
   if (trigger.type !== "signal") return null;
-  if (source === null || piece.layers[source]?.kind !== "instance")
-    return machineWords.onlyCopiesComponentsSend;
+  if (source === null || piece.layers[source]?.kind !== "instance") return ["sender"];
   return componentsAt(project, piece, source).some((c) => c.signals[trigger.signal ?? ""])
     ? null
-    : machineWords.copyHasNoSuch;
+    : ["received"];
 };
 
-/** A motion with what its token says; as it stands when that was removed. */
+interface Timed {
+  readonly duration: number;
+  readonly delay: number;
+  readonly easing: Easing;
+  readonly parts?: MotionParts | undefined;
+}
+
+/** A time and a curve with what the tokens of its parts say; what was removed is as it stands. */
+const withParts = <T extends Timed>({ tokens }: Project, timed: T): T => {
+  const { parts } = timed;
+  if (!parts) return timed;
+  const duration = parts.duration && durationTokenValue(tokens, parts.duration);
+  const delay = parts.delay && durationTokenValue(tokens, parts.delay);
+  const easing = parts.easing && curveTokenValue(tokens, parts.easing);
+  return {
+    ...timed,
+    duration: duration ?? timed.duration,
+    delay: delay ?? timed.delay,
+    easing: easing ?? timed.easing,
+  };
+};
+
+const followsTokens = (motion: Motion): boolean =>
+  motion.token !== undefined ||
+  motion.parts !== undefined ||
+  (motion.lanes?.some((lane) => lane.parts !== undefined) ?? false);
+
+/** A motion with what its tokens say; as it stands when those were removed. */
 export const resolveMotion = (project: Project, motion: Motion): Motion => {
-  if (motion.token === undefined) return motion;
-  const said = motionTokenValue(project.tokens, motion.token);
-  return said ? { ...motion, duration: said.duration, easing: said.easing } : motion;
+  if (!followsTokens(motion)) return motion;
+  const said = motion.token && motionTokenValue(project.tokens, motion.token);
+  const whole = said ? { ...motion, ...said } : motion;
+  const lanes = motion.lanes?.map((lane) => withParts(project, lane));
+  return withParts(project, lanes ? { ...whole, lanes } : whole);
 };
 
 const withTokens = (project: Project, rule: Rule): Rule => {
   const said = [rule.motion, rule.back, ...rule.effects.map((e) => e.motion)];
-  if (said.every((m) => m?.token === undefined)) return rule;
+  if (!said.some((motion) => motion && followsTokens(motion))) return rule;
   return {
     ...rule,
     motion: resolveMotion(project, rule.motion),

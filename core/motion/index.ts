@@ -3,6 +3,7 @@ export { Change, laneLabel, laneValue, movingLayers, restacks, valueOfKey } from
 export type { ChangeStep, Moving } from "./changes";
 export { curveOf, isBezier, isSpring, slopeAt } from "./curves/easing";
 export { cssEasing } from "./curves/linear";
+export { nearestBezier } from "./curves/nearest";
 export { Mover } from "./mover";
 export { cssWords, namedCurves } from "./curves/named";
 export { overshootOf, settlingTime, springFrom, springLasting, swingOf } from "./curves/spring";

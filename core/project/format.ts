@@ -1,10 +1,11 @@
 import { set } from "./changes/op";
 import type { Op } from "./changes/op";
 import { framesTakePointer } from "./formats/frames";
+import { piecesHaveSamples } from "./formats/samples";
 import type { FormatStep } from "./formats/step";
 
 /** One for each format there has been before today's, the oldest first. Never changed once landed. */
-const steps: readonly FormatStep[] = [framesTakePointer];
+const steps: readonly FormatStep[] = [framesTakePointer, piecesHaveSamples];
 
 /** The format in which projects and changes are written today; the first one was 1. */
 export const FORMAT = steps.length + 1;

@@ -5,7 +5,7 @@ import { generateKeyBetween } from "fractional-indexing";
 const letters = "0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
 /** A new random id: 12 letters or digits, about 71 bits. */
-export const newId: () => string = customAlphabet(letters, 12);
+export const newId: () => string = /* @__PURE__ */ customAlphabet(letters, 12);
 
 /** Anything kept in a given order by a fractional index. */
 export interface Ordered {

@@ -8,20 +8,44 @@ export type { Clash, LoggedChange } from "./changes/history";
 export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
 export { judge, restoreKey, restoringOps } from "./changes/judge";
 export type { Proposal } from "./changes/judge";
+export type { Project } from "./project";
 export { limits } from "./limits";
-export { declarationsSchema, issueText, laneSchema, readProject, tables, upgrade } from "./schema";
+export { declarationsSchema } from "./declarations";
+export { isReserved } from "./reserved";
+export { isTokenValue } from "./token-schema";
+export { tokenTypes } from "./tokens";
+export type {
+  Alias,
+  BorderValue,
+  GradientParts,
+  MotionValue,
+  OtherValue,
+  Part,
+  Parts,
+  SpecifiedStyle,
+  SpecifiedTokenValue,
+  StyleValue,
+  Theme,
+  Token,
+  TokenGroup,
+  TokenLook,
+  TokenType,
+  TokenValue,
+} from "./tokens";
+export { issueText, laneSchema, readProject, tables, upgrade } from "./schema";
 export { cleanText, cutText } from "./text";
 export {
   BASE,
   ROOT,
+  advices,
   ariaStates,
   directions,
   motionKinds,
   optionKeys,
   overlayPlaces,
-  tokenTypes,
 } from "./types";
 export type {
+  About,
   Acceptance,
   AriaState,
   Condition,
@@ -32,23 +56,20 @@ export type {
   LayerChanges,
   Look,
   Motion,
-  MotionValue,
+  MotionParts,
   Option,
   OptionKey,
   OverlayStyle,
   Piece,
   Pose,
-  Project,
   Reference,
   Rehearsal,
   Rule,
+  Sample,
   Signal,
   Spring,
+  Status,
   Step,
-  StyleValue,
-  Token,
-  TokenType,
-  TokenValue,
   Trait,
   TraitTarget,
   TraitAria,
@@ -61,5 +82,5 @@ export { triggerTypes } from "./triggers";
 export type { TellingTrigger, Trigger, TriggerType } from "./triggers";
 export { dragDirections, dragWays } from "../vocabulary/triggers/drag/schema";
 export type { DragDirection, DragWay } from "../vocabulary/triggers/drag/schema";
-export { focusBy } from "./scalars";
+export { easingSchema, focusBy } from "./scalars";
 export { FORMAT, isNewer, isOlder, upgradeChange, upgradeValue } from "./format";

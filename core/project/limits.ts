@@ -9,6 +9,8 @@ export const limits = {
   valueDepth: 40,
   pieces: 5000,
   tokens: 20_000,
+  groups: 5000,
+  themes: 12,
   assets: 20_000,
   layers: 5000,
   looks: 10_000,
@@ -20,6 +22,14 @@ export const limits = {
   notes: 10_000,
   rehearsals: 2000,
   accepted: 10_000,
+  samples: 200,
+  /** letters of what is written about something */
+  text: 8000,
+  /** letters of what a token keeps of the file it came from */
+  json: 20_000,
+  /** letters of a token's name, and of the groups it lies in */
+  tokenName: 120,
+  tokenGroup: 240,
   /** JSON of one change as it is sent, bytes */
   change: 6_000_000,
 } as const;

@@ -30,3 +30,33 @@ export const traitTarget = z.union([
 
 /** Which focus counts: one that is shown alone, by a key or to be filled in, or any. */
 export const focusBy = z.enum(["keys", "any"]);
+
+/** How something goes on in time; see `Easing`. */
+export const easingSchema = z.union([
+  z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
+  z.tuple([
+    z.number().min(0).max(1),
+    z.number().min(-10).max(10),
+    z.number().min(0).max(1),
+    z.number().min(-10).max(10),
+  ]),
+  z
+    .strictObject({
+      kind: z.literal("steps"),
+      count: z.number().int().min(1).max(100),
+      jump: z.enum(["start", "end", "both", "none"]),
+    })
+    .refine((s) => s.jump !== "none" || s.count > 1, projectWords.stepsWithJumpNone),
+  z.strictObject({
+    kind: z.literal("bounce"),
+    times: z.number().int().min(1).max(8),
+    keeps: z.number().min(0.01).max(0.9),
+  }),
+  z.strictObject({ kind: z.literal("windup"), back: z.number().min(0).max(1) }),
+  z.strictObject({
+    kind: z.literal("spring"),
+    mass: z.number().min(0.05).max(100),
+    stiffness: z.number().min(0.1).max(1e5),
+    damping: z.number().min(0.05).max(1e4),
+  }),
+]);

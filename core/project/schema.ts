@@ -1,30 +1,24 @@
 import { z } from "zod";
-import {
-  colourSchema,
-  gradientSchema,
-  property,
-  pictureTypes,
-  propertySchema,
-  shadowsSchema,
-  valueSchema,
-  layerKinds,
-} from "../properties";
+import { property, optionSchema, pictureTypes, valueSchema, layerKinds } from "../properties";
 import type { Value } from "../properties";
+import { declarationsSchema } from "./declarations";
 import { effectShapes } from "./effects";
 import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
-import { id, ms, name, order } from "./scalars";
+import { easingSchema, id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
+import { token, tokenGroup } from "./token-schema";
 import {
+  advices,
   ariaStates,
   directions,
   motionKinds,
   optionKeys,
   overlayPlaces,
   ROOT,
-  tokenTypes,
 } from "./types";
-import type { Effect, Layer, LayerChanges, Piece, Project, Token } from "./types";
+import type { Project } from "./project";
+import type { Effect, Layer, Piece } from "./types";
 import { triggerShapes, triggerTypes } from "./triggers";
 import type { Trigger } from "./triggers";
 import { projectWords } from "./words";
@@ -65,26 +59,6 @@ const trait = z.strictObject({
   },
 });
 
-/** What a look says about one layer: each value is looked at by the schema of its property. */
-const changesOfLayer = z.record(z.string().max(80), z.unknown()).superRefine((changes, context) => {
-  for (const [key, v] of Object.entries(changes)) {
-    const schema = propertySchema(key);
-    if (!schema) {
-      context.addIssue({ code: "custom", path: [key], message: projectWords.thereNoProperty(key) });
-      continue;
-    }
-    const result = schema.safeParse(v);
-    if (!result.success)
-      context.addIssue({
-        code: "custom",
-        path: [key],
-        message: result.error.issues[0]?.message ?? projectWords.wrongValue,
-      });
-  }
-});
-// the registry's schemas have seen to each value
-export const layerChanges = changesOfLayer as unknown as z.ZodType<LayerChanges>;
-export const declarationsSchema = z.record(id, layerChanges);
 const look = z.strictObject({ id, when: condition, order, changes: declarationsSchema });
 
 const idText = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
@@ -114,35 +88,16 @@ const reference = z.strictObject({
   width: z.number().min(1).max(1e5),
   opacity: z.number().min(0).max(1),
 });
-const easing = z.union([
-  z.enum(["linear", "ease", "ease-in", "ease-out", "ease-in-out"]),
-  z.tuple([
-    z.number().min(0).max(1),
-    z.number().min(-10).max(10),
-    z.number().min(0).max(1),
-    z.number().min(-10).max(10),
-  ]),
-  z
-    .strictObject({
-      kind: z.literal("steps"),
-      count: z.number().int().min(1).max(100),
-      jump: z.enum(["start", "end", "both", "none"]),
-    })
-    .refine((s) => s.jump !== "none" || s.count > 1, projectWords.stepsWithJumpNone),
-  z.strictObject({
-    kind: z.literal("bounce"),
-    times: z.number().int().min(1).max(8),
-    keeps: z.number().min(0.01).max(0.9),
-  }),
-  z.strictObject({ kind: z.literal("windup"), back: z.number().min(0).max(1) }),
-  z.strictObject({
-    kind: z.literal("spring"),
-    mass: z.number().min(0.05).max(100),
-    stiffness: z.number().min(0.1).max(1e5),
-    damping: z.number().min(0.05).max(1e4),
-  }),
-]);
-const pose = z.strictObject({ at: z.number().min(0).max(1), value: z.custom<Value>(), easing });
+const motionParts = z.strictObject({
+  duration: id.optional(),
+  delay: id.optional(),
+  easing: id.optional(),
+});
+const pose = z.strictObject({
+  at: z.number().min(0).max(1),
+  value: z.custom<Value>(),
+  easing: easingSchema,
+});
 /** A lane of a motion. */
 export const laneSchema = z
   .strictObject({
@@ -150,7 +105,8 @@ export const laneSchema = z
     key: z.string().max(60).nullable(),
     delay: ms,
     duration: ms,
-    easing,
+    easing: easingSchema,
+    parts: motionParts.optional(),
     poses: z.array(pose).max(60).optional(),
     times: z.number().int().min(0).max(1000).optional(),
     turns: z.boolean().optional(),
@@ -175,14 +131,22 @@ const motion = z.strictObject({
   kind: z.enum(motionKinds),
   duration: ms,
   delay: ms,
-  easing,
+  easing: easingSchema,
   token: id.optional(),
+  parts: motionParts.optional(),
   to: z.enum(directions).optional(),
   restacks: z.enum(["start", "middle", "end"]).optional(),
   lanes: z.array(laneSchema).max(400).optional(),
 });
 /** A trait's motion moves all alike, and says its time itself. */
-const traitMotion = z.strictObject({ kind: z.enum(motionKinds), duration: ms, delay: ms, easing });
+const traitMotion = z.strictObject({
+  kind: z.enum(motionKinds),
+  duration: ms,
+  delay: ms,
+  easing: easingSchema,
+  token: id.optional(),
+  parts: motionParts.optional(),
+});
 const signal = z.strictObject({ id, name, order });
 const overlay = z.strictObject({
   place: z.enum(overlayPlaces),
@@ -255,6 +219,24 @@ const acceptance = z.strictObject({
   reason: z.string().trim().min(1, projectWords.giveReason).max(500),
 });
 
+const sample = z.strictObject({
+  id,
+  order,
+  caption: z.string().max(300),
+  advice: z.enum(advices),
+  values: z.record(nestedKey, z.union([idText, optionSchema])),
+});
+const text = z.string().max(limits.text);
+const about = z.strictObject({
+  description: text.optional(),
+  use: text.optional(),
+  avoid: text.optional(),
+});
+const status = z.union([
+  z.enum(["draft", "ready"]),
+  z.strictObject({ supersededBy: id.nullable() }),
+]);
+
 /**
  * The record tables of a piece; a change addresses one record of one of them, or something inside
  * it.
@@ -269,6 +251,7 @@ export const tables = {
   notes: note,
   rehearsals: rehearsal,
   accepted: acceptance,
+  samples: sample,
 } as const;
 
 const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeof limits) =>
@@ -285,6 +268,9 @@ export const pieceFields = {
   order,
   reference: reference.nullable(),
   overlay: overlay.optional(),
+  group: z.string().max(limits.tokenGroup).optional(),
+  status: status.optional(),
+  about: about.optional(),
 } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
@@ -297,38 +283,11 @@ export const pieceSchema = z.strictObject({
   notes: keyed(note, "notes"),
   rehearsals: keyed(rehearsal, "rehearsals"),
   accepted: keyed(acceptance, "accepted"),
+  samples: keyed(sample, "samples"),
 });
 
-const tokenValues = {
-  colour: colourSchema,
-  gradient: gradientSchema,
-  number: z.number().min(-1e5).max(1e5),
-  style: layerChanges,
-  shadow: shadowsSchema,
-  duration: ms,
-  curve: easing,
-  motion: z.strictObject({ duration: ms, easing }),
-} as const;
-const token = z
-  .strictObject({
-    id,
-    type: z.enum(tokenTypes),
-    name,
-    group: z.string().max(120),
-    order,
-    value: z.custom<Token["value"]>(),
-  })
-  .superRefine((t, context) => {
-    const alias = z.strictObject({ alias: id }).safeParse(t.value);
-    if (alias.success) return;
-    const result = tokenValues[t.type].safeParse(t.value);
-    if (!result.success)
-      context.addIssue({
-        code: "custom",
-        path: ["value"],
-        message: result.error.issues[0]?.message ?? projectWords.wrongValue,
-      });
-  });
+/** Themes are looked at as traits are, but for what only pieces have. */
+const theme = trait.omit({ aria: true, motion: true });
 
 const size = z.number().positive().max(1e5);
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
@@ -372,13 +331,20 @@ const asset = z.discriminatedUnion("kind", [
 ]);
 
 /** The record tables of a project beside its pieces. */
-export const projectTables = { tokens: token, assets: asset } as const;
+export const projectTables = {
+  tokens: token,
+  groups: tokenGroup,
+  themes: theme,
+  assets: asset,
+} as const;
 export const projectFields = { format: z.literal(FORMAT), name, start: id.nullable() } as const;
 /** A whole project; what no schema can say is looked at by `readProject`. */
 export const projectSchema = z.strictObject({
   ...projectFields,
   pieces: keyed(pieceSchema, "pieces"),
   tokens: keyed(token, "tokens"),
+  groups: keyed(tokenGroup, "groups"),
+  themes: keyed(theme, "themes"),
   assets: keyed(asset, "assets"),
 });
 
@@ -410,12 +376,15 @@ const withTables = (project: Project): Project => {
       !("reference" in p) ||
       !("signals" in p) ||
       !("rehearsals" in p) ||
-      !("accepted" in p),
+      !("accepted" in p) ||
+      !("samples" in p),
   );
-  if ("tokens" in project && !old) return project;
+  if ("tokens" in project && "themes" in project && !old) return project;
   return {
     ...project,
     tokens: project.tokens ?? {},
+    groups: project.groups ?? {},
+    themes: project.themes ?? {},
     assets: project.assets ?? {},
     pieces: Object.fromEntries(
       pieces.map(([id, p]) => [
@@ -426,6 +395,7 @@ const withTables = (project: Project): Project => {
           signals: p.signals ?? {},
           rehearsals: p.rehearsals ?? {},
           accepted: p.accepted ?? {},
+          samples: p.samples ?? {},
           reference: p.reference ?? null,
         },
       ]),
@@ -484,6 +454,8 @@ export const overfull = (project: Project, piece: Piece | undefined): string | n
   const ofProject =
     tooMany(project.pieces, "pieces") ??
     tooMany(project.tokens, "tokens") ??
+    tooMany(project.groups, "groups") ??
+    tooMany(project.themes, "themes") ??
     tooMany(project.assets, "assets");
   if (ofProject || !piece) return ofProject;
   // the keys of a constant table

@@ -1,7 +1,7 @@
 import type { Id } from "../basics";
 import type { EffectOf, EffectType } from "./effects";
 import type { Trigger } from "./triggers";
-import type { Asset, Gradient, LayerKind, Shadow, SpecifiedValue, Value } from "../properties";
+import type { LayerKind, SpecifiedValue, Value } from "../properties";
 
 /** A node of a piece's one tree. How it looks is said by looks, never here. */
 export interface Layer {
@@ -178,6 +178,8 @@ export interface Lane {
   readonly delay: number;
   readonly duration: number;
   readonly easing: Easing;
+  /** the tokens that say its delay, duration and easing instead */
+  readonly parts?: MotionParts | undefined;
   /** in order of time; only for one property */
   readonly poses?: readonly Pose[] | undefined;
   /** how often it is gone through; 0: for ever */
@@ -198,8 +200,10 @@ export interface Motion {
   readonly duration: number;
   readonly delay: number;
   readonly easing: Easing;
-  /** the token that says duration and easing instead */
+  /** the token that says duration, easing and delay instead */
   readonly token?: Id | undefined;
+  /** the tokens that say single parts of it instead */
+  readonly parts?: MotionParts | undefined;
   /** slide and push only: where what comes moves to */
   readonly to?: Direction | undefined;
   /** when layers change places in depth; in the middle when nothing is said */
@@ -207,10 +211,11 @@ export interface Motion {
   readonly lanes?: readonly Lane[] | undefined;
 }
 
-/** What a motion token holds. */
-export interface MotionValue {
-  readonly duration: number;
-  readonly easing: Easing;
+/** Tokens that say parts of a motion. */
+export interface MotionParts {
+  readonly duration?: Id | undefined;
+  readonly delay?: Id | undefined;
+  readonly easing?: Id | undefined;
 }
 
 /** A named message a piece can send to whatever contains it. */
@@ -320,6 +325,29 @@ export interface Acceptance {
   readonly reason: string;
 }
 
+/** How far a component is: not to be used yet, to be used, or not any more, and what instead. */
+export type Status = "draft" | "ready" | { readonly supersededBy: Id | null };
+
+/** What is written about a component for those who use it; Markdown. */
+export interface About {
+  readonly description?: string | undefined;
+  /** when to use it, and when not */
+  readonly use?: string | undefined;
+  readonly avoid?: string | undefined;
+}
+
+export const advices = ["plain", "do", "avoid"] as const;
+
+/** A component shown running with certain traits and options: as an example to follow, or not to. */
+export interface Sample {
+  readonly id: Id;
+  readonly order: string;
+  readonly caption: string;
+  readonly advice: (typeof advices)[number];
+  /** by "trait:ID" and "option:ID", as a placed copy says them */
+  readonly values: Readonly<Record<string, SpecifiedValue>>;
+}
+
 /** A component or a screen; both have the same anatomy. Its root layer has the id "root". */
 export interface Piece {
   readonly id: Id;
@@ -335,60 +363,19 @@ export interface Piece {
   readonly notes: Readonly<Record<Id, VariantNote>>;
   readonly rehearsals: Readonly<Record<Id, Rehearsal>>;
   readonly accepted: Readonly<Record<Id, Acceptance>>;
+  readonly samples: Readonly<Record<Id, Sample>>;
   readonly reference: Reference | null;
   /** screens only; without it in the middle, dimmed, and closed by a press outside */
   readonly overlay?: OverlayStyle | undefined;
+  /** the group of the library it stands in */
+  readonly group?: string | undefined;
+  /** without one: a draft */
+  readonly status?: Status | undefined;
+  readonly about?: About | undefined;
 }
 
 /** What of a piece its variants follow from: its traits, and notes about which are not used. */
 export type Varying = Pick<Piece, "traits" | "notes">;
-
-export const tokenTypes = [
-  "colour",
-  "gradient",
-  "number",
-  "style",
-  "shadow",
-  "duration",
-  "curve",
-  "motion",
-] as const;
-export type TokenType = (typeof tokenTypes)[number];
-
-/** What a text style says; keys as in the registry. */
-export type StyleValue = Readonly<Record<string, Value>>;
-export type TokenValue =
-  | string
-  | number
-  | Gradient
-  | readonly Shadow[]
-  | StyleValue
-  | Exclude<Easing, string>
-  | MotionValue;
-
-/**
- * A named value of the design system that properties refer to. An alias takes the value of another
- * token of its type.
- */
-export interface Token {
-  readonly id: Id;
-  readonly type: TokenType;
-  readonly name: string;
-  /** tokens of one group are shown together; "" for none */
-  readonly group: string;
-  readonly order: string;
-  readonly value: TokenValue | { readonly alias: Id };
-}
-
-export interface Project {
-  readonly format: number;
-  readonly name: string;
-  /** the screen a prototype starts on; null: the first */
-  readonly start: Id | null;
-  readonly pieces: Readonly<Record<Id, Piece>>;
-  readonly tokens: Readonly<Record<Id, Token>>;
-  readonly assets: Readonly<Record<Id, Asset>>;
-}
 
 export const ROOT = "root";
 export const BASE = "base";

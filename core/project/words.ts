@@ -16,6 +16,7 @@ export const projectWords = {
   nameCanHaveAt: "a name can have at most 120 characters",
 
   // schema.ts
+  textTooLong: (most: number) => `a text can have at most ${most} characters`,
   areLimited: (most: number, what: string) => `${what} are limited to ${most}`,
   thereNoProperty: (key: string) => `there is no property “${key}”`,
   keyframeNeedsValueProperty: "a keyframe needs a value for its property",

@@ -10,6 +10,7 @@ export type { LayerValues, PropertyName, Role } from "./registry";
 export {
   ENDLESS,
   OPTION,
+  THEME,
   TRAIT,
   blends,
   defaultsOf,
@@ -21,11 +22,13 @@ export {
 export { mapFour } from "./four";
 export { hundredths, thousandths } from "./rounding";
 export {
+  boundSchema,
   colourSchema,
-  gradientSchema,
+  gradientShapes,
   optionSchema,
   propertySchema,
-  shadowsSchema,
+  shadowShape,
+  stopShape,
   valueSchema,
 } from "./schema";
 export { fits, isBound } from "./types";
@@ -38,6 +41,7 @@ export type {
   Mixing,
   Pair,
   PictureFill,
+  Property,
   PropertyGroup,
   Shadow,
   SpecifiedValue,

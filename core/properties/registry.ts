@@ -222,6 +222,8 @@ const byKey = new Map(registry.map((p) => [p.key, p]));
  */
 export const TRAIT = "trait:";
 export const OPTION = "option:";
+/** Keys with this prefix say which value of a project's theme a layer and what is in it are fixed to. */
+export const THEME = "theme:";
 
 /**
  * The entry for a property key, or undefined for an unknown key and for an instance's own trait and

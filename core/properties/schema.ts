@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { property, OPTION, TRAIT } from "./registry";
+import { property, OPTION, THEME, TRAIT } from "./registry";
 import { fits } from "./types";
 import type { SpecifiedValue, ValueType } from "./types";
 import { propertiesWords } from "./words";
@@ -17,15 +17,15 @@ const pathSchema = z
   .max(60_000, propertiesWords.pathCanHaveAt)
   .regex(/^\s*M[-+MLCQZ0-9eE.,\s]*$/, propertiesWords.shapeMustBePath);
 
-const shadowSchema = z.strictObject({
+export const shadowShape = {
   x: finite,
   y: finite,
   blur: finite.min(0),
   spread: finite,
   colour: colourSchema,
   inner: z.boolean().optional(),
-});
-export const shadowsSchema = z.array(shadowSchema).max(12);
+} as const;
+const shadowsSchema = z.array(z.strictObject(shadowShape)).max(12);
 const pair = z.tuple([finite, finite]);
 const poseSchema = z.strictObject({
   x: finite,
@@ -35,15 +35,21 @@ const poseSchema = z.strictObject({
   opacity: z.number().min(0).max(1),
   blur: z.number().min(0).max(500),
 });
+export const stopShape = { at: z.number().min(-10).max(10), colour: colourSchema } as const;
 const stops = z
-  .array(z.strictObject({ at: z.number().min(-10).max(10), colour: colourSchema }))
+  .array(z.strictObject(stopShape))
   .min(2, propertiesWords.gradientNeedsAtLeast)
   .max(24);
 const idSchema = z.string().regex(/^[A-Za-z0-9_-]{0,40}$/);
 
-export const gradientSchema = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("linear"), angle: finite, stops }),
-  z.strictObject({ kind: z.literal("radial"), centre: pair, radii: pair, stops }),
+/** Both kinds of gradients but for their stops. */
+export const gradientShapes = {
+  linear: { kind: z.literal("linear"), angle: finite },
+  radial: { kind: z.literal("radial"), centre: pair, radii: pair },
+} as const;
+const gradientSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ ...gradientShapes.linear, stops }),
+  z.strictObject({ ...gradientShapes.radial, stops }),
 ]);
 const fillSchema = z.union([
   colourSchema,
@@ -52,7 +58,7 @@ const fillSchema = z.union([
 ]);
 
 /** A value that is taken from a token instead. */
-const boundSchema = z.strictObject({ token: idSchema.min(1) });
+export const boundSchema = z.strictObject({ token: idSchema.min(1) });
 
 /** The Zod schema of a value type. */
 export const valueSchema = (type: ValueType): z.ZodType => {
@@ -107,7 +113,7 @@ export const optionSchema: z.ZodType<SpecifiedValue> = z.union([
  * that no layer has.
  */
 export const propertySchema = (key: string): z.ZodType | undefined => {
-  if (key.startsWith(TRAIT)) return idSchema;
+  if (key.startsWith(TRAIT) || key.startsWith(THEME)) return idSchema;
   if (key.startsWith(OPTION)) return optionSchema;
   const known = cache.get(key);
   if (known) return known;

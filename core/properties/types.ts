@@ -93,8 +93,8 @@ export interface Bound {
 /** What a look may say about a property. */
 export type SpecifiedValue = Value | Bound;
 
-export const isBound = (said: SpecifiedValue | undefined): said is Bound =>
-  typeof said === "object" && "token" in said;
+export const isBound = (said: unknown): said is Bound =>
+  typeof said === "object" && said !== null && "token" in said;
 
 export type Unit = "px" | "°" | "×" | "%" | "ms" | "";
 

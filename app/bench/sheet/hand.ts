@@ -317,7 +317,7 @@ export class SheetHand extends Watched {
     const next: Said = {};
     for (const layer of this.layers) {
       const { value: said } = originOf(project, piece, active.variant, layer, row.key);
-      const value = boundValue(project.tokens, type, said ?? 0);
+      const value = boundValue(project.tokens, row, said ?? 0);
       if (typeof value !== "number") continue;
       const to = Math.round((value + steps * type.step) * 1e4) / 1e4;
       next[layer.id] = saying(row, between(to, type.min, type.max));

@@ -314,7 +314,7 @@ export const cellOf = (
     origin,
     when: whenOf(piece, origin),
     said,
-    value: said === undefined ? undefined : boundValue(project.tokens, row.type, said),
+    value: said === undefined ? undefined : boundValue(project.tokens, row, said),
     text: wordsFor(project, row, said),
     token,
   };
@@ -324,7 +324,7 @@ export const cellOf = (
  * Finds the token a text names, by its whole name or its name alone, among those that suit the row.
  */
 const tokenNamed = (project: Project, row: Row, word: string): Token | undefined => {
-  const suited = Object.values(project.tokens).filter((t) => tokensFor(row.type).includes(t.type));
+  const suited = Object.values(project.tokens).filter((t) => tokensFor(row).includes(t.type));
   return (
     suited.find((t) => tokenWords(t).toLowerCase() === word) ??
     suited.find((t) => t.name.toLowerCase() === word)

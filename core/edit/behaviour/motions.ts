@@ -1,11 +1,12 @@
 import type { Id } from "../../basics";
 import { motionTokenValue } from "../../looks";
-import { isShown } from "../../machine";
+import { isShown, resolveMotion } from "../../machine";
 import { curveOf, lengthOf } from "../../motion";
 import { inOrder, set } from "../../project";
 import type {
   Change,
   Effect,
+  Lane,
   Motion,
   MotionValue,
   Op,
@@ -40,9 +41,9 @@ export const motionsIn = (pieces: readonly Piece[]): MotionUse[] =>
     .flatMap((p) => inOrder(p.rules).flatMap((r) => (r.effects.some(isShown) ? usesIn(p, r) : [])))
     .filter((u) => u.motion.kind !== "cut");
 
-/** Rules and effects that follow a motion token. */
+/** Rules and effects that follow a token with all of their motion, or parts of it. */
 export const motionUsesOf = (project: Project, token: Id): MotionUse[] =>
-  motionsIn(Object.values(project.pieces)).filter((u) => u.motion.token === token);
+  motionsIn(Object.values(project.pieces)).filter((u) => tokensOfMotion(u.motion).includes(token));
 
 /** Motions of the same duration and curve, told together. */
 export interface MotionGroup {
@@ -154,11 +155,62 @@ export const followMotion = (
   };
 };
 
-/** What follows a motion token keeps its present value instead: when the token goes. */
-export const keepMotion = (project: Project, token: Id): Op[] => {
-  const value = motionTokenValue(project.tokens, token);
-  return writing(project, motionUsesOf(project, token), ({ token: _gone, ...m }) => ({
-    ...m,
-    ...value,
-  }));
+type Timed = Pick<Lane, "duration" | "delay" | "easing" | "parts">;
+
+const partNames = ["duration", "delay", "easing"] as const;
+
+/** Without the tokens of parts that go. */
+const keepParts = <T extends Timed>(timed: T, gone: ReadonlySet<Id>): T => {
+  const { parts } = timed;
+  if (!parts) return timed;
+  const kept = partNames.flatMap((name) => {
+    const token = parts[name];
+    return token === undefined || gone.has(token) ? [] : [[name, token] as const];
+  });
+  return { ...timed, parts: kept.length > 0 ? Object.fromEntries(kept) : undefined };
+};
+
+/** The same with one token for another. */
+const followed = <T extends Pick<Lane, "parts">>(timed: T, from: Id, to: Id): T => {
+  const { parts } = timed;
+  if (!parts) return timed;
+  const next = Object.entries(parts).map(([k, id]) => [k, id === from ? to : id] as const);
+  return { ...timed, parts: Object.fromEntries(next) };
+};
+
+/** What follows one token follows another instead. */
+export const followInstead = (project: Project, from: Id, to: Id): Op[] => {
+  const uses = motionUsesOf(project, from);
+  return writing(project, uses, (motion) => {
+    const next = followed(motion, from, to);
+    const lanes = next.lanes?.map((lane) => followed(lane, from, to));
+    const token = next.token === from ? to : next.token;
+    return { ...next, ...(token ? { token } : {}), ...(lanes ? { lanes } : {}) };
+  });
+};
+
+/** A motion as it is shown, without the tokens that go. */
+const keptMotion = (project: Project, motion: Motion, gone: ReadonlySet<Id>): Motion => {
+  const { token, ...shown } = resolveMotion(project, motion);
+  const lanes = shown.lanes?.map((lane) => keepParts(lane, gone));
+  const kept = keepParts({ ...shown, ...(lanes ? { lanes } : {}) }, gone);
+  return token === undefined || gone.has(token) ? kept : { ...kept, token };
+};
+
+const timedTokens = ({ parts = {} }: Pick<Lane, "parts">): Id[] =>
+  partNames.flatMap((name) => parts[name] ?? []);
+
+/** The tokens that a motion or its lanes follow. */
+export const tokensOfMotion = (motion: Motion): Id[] => [
+  ...(motion.token === undefined ? [] : [motion.token]),
+  ...timedTokens(motion),
+  ...(motion.lanes ?? []).flatMap(timedTokens),
+];
+
+/** What follows tokens keeps its present value instead: when they go. */
+export const keepMotion = (project: Project, gone: ReadonlySet<Id>): Op[] => {
+  const uses = motionsIn(Object.values(project.pieces)).filter((use) =>
+    tokensOfMotion(use.motion).some((id) => gone.has(id)),
+  );
+  return writing(project, uses, (motion) => keptMotion(project, motion, gone));
 };

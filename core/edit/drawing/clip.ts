@@ -103,7 +103,7 @@ export const copyLayers = (
         const entry = property(key);
         const value =
           isBound(said) && entry && key !== "style"
-            ? boundValue(project.tokens, entry.type, said)
+            ? boundValue(project.tokens, entry, said)
             : said;
         if (value !== undefined) (flat[id] ??= {})[key] = value;
         note(said);

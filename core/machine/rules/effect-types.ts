@@ -1,3 +1,4 @@
+import type { Trouble } from "./trouble";
 import type { Id } from "../../basics";
 import type { EffectOf, EffectType, Motion, Piece, Project, TraitTarget } from "../../project";
 import type { SpecifiedValue } from "../../properties";
@@ -10,7 +11,7 @@ export type EffectTrouble<K extends EffectType> = (
   project: Project,
   piece: Piece,
   effect: EffectOf<K>,
-) => string | null;
+) => Trouble | null;
 
 /** What an effect gives a trait or an option; `copy` null: of the piece itself. */
 type Setting =

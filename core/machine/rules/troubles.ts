@@ -14,6 +14,7 @@ import { seek } from "../../vocabulary/effects/seek/trouble";
 import { set } from "../../vocabulary/effects/set/trouble";
 import { stir } from "../../vocabulary/effects/stir/trouble";
 import type { EffectTrouble } from "./effect-types";
+import type { Trouble } from "./trouble";
 
 const troubles: { readonly [K in EffectType]: EffectTrouble<K> } = {
   set,
@@ -35,6 +36,6 @@ const troubles: { readonly [K in EffectType]: EffectTrouble<K> } = {
 const troubleFor = <K extends EffectType>(effect: EffectOf<K>): EffectTrouble<K> =>
   troubles[effect.type];
 
-/** Why an effect of a piece cannot work, in words; null when it can. */
-export const effectTrouble = (project: Project, piece: Piece, effect: Effect): string | null =>
+/** Why an effect of a piece cannot work, null when it can. */
+export const effectTrouble = (project: Project, piece: Piece, effect: Effect): Trouble | null =>
   troubleFor(effect)(project, piece, effect);

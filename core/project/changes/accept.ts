@@ -1,21 +1,21 @@
 import { apply, sentOps } from "./change";
 import type { Change, Op } from "./op";
+import { declarationsSchema, layerChanges } from "../declarations";
 import { tableEntry } from "../ids";
 import { limits } from "../limits";
 import {
   brokenTree,
   issueText,
-  layerChanges,
   overfull,
   pieceFields,
   pieceSchema,
   projectFields,
   projectTables,
-  declarationsSchema,
   tables,
 } from "../schema";
 import { cleanChange, isCleanText } from "../text";
-import type { Piece, Project } from "../types";
+import type { Project } from "../project";
+import type { Piece } from "../types";
 import type { z } from "zod";
 import { projectWords } from "../words";
 

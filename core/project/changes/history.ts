@@ -2,7 +2,7 @@ import { accept } from "./accept";
 import { apply, merge, Places, related, same } from "./change";
 import { set } from "./op";
 import type { Change, Op } from "./op";
-import type { Project } from "../types";
+import type { Project } from "../project";
 
 /** An accepted change as the log has it and windows are sent it. */
 export interface LoggedChange {

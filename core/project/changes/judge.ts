@@ -3,7 +3,7 @@ import { isRestoring } from "./op";
 import type { Change, Op, RestoringOp } from "./op";
 import { clashesOf, goneFrom, isThere } from "./history";
 import type { Clash, LoggedChange } from "./history";
-import type { Project } from "../types";
+import type { Project } from "../project";
 import { projectWords } from "../words";
 
 /** A change that a window asks to have kept. */

@@ -31,13 +31,13 @@ export const hasPanel = (row: Row): boolean =>
 /** The tokens a value can be bound to, where there are any. */
 const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
   const any = useDisplayedProject((p) =>
-    Object.values(p.tokens).some((t) => tokensFor(row.type).includes(t.type)),
+    Object.values(p.tokens).some((t) => tokensFor(row).includes(t.type)),
   );
   if (!any) return null;
   return (
     <Panel label={sheetWords.tokens} width={210} height={150} onKeyDown={onKeyDown}>
       <div className="panel-body">
-        <TokenPart type={row.type} said={cell.said} onPick={onPick} />
+        <TokenPart wanted={tokensFor(row)} said={cell.said} onPick={onPick} />
       </div>
     </Panel>
   );
@@ -51,6 +51,7 @@ export const CellPanel = (props: Props) => {
     return (
       <FillPanel
         type={type}
+        tokens={tokensFor(row)}
         said={cell.said}
         fill={(cell.value ?? "none") as Fill}
         onLive={onLive}
@@ -61,7 +62,7 @@ export const CellPanel = (props: Props) => {
   if (type.is === "shadows")
     return (
       <ShadowPanel
-        type={type}
+        tokens={tokensFor(row)}
         said={cell.said}
         shadows={(cell.value ?? []) as readonly Shadow[]}
         onLive={onLive}

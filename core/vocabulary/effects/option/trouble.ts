@@ -1,10 +1,9 @@
 import { componentsAt } from "../../../machine/components";
 import type { EffectTrouble } from "../../../machine/rules/effect-types";
-import { vocabularyWords } from "../../words";
 
 export const option: EffectTrouble<"option"> = (project, piece, effect) => {
-  if (!piece.layers[effect.layer]) return vocabularyWords.copyChangesWasDeleted;
+  if (!piece.layers[effect.layer]) return ["copy"];
   return componentsAt(project, piece, effect.layer).some((c) => c.options[effect.option])
     ? null
-    : vocabularyWords.copyChangesNoLonger2;
+    : ["copyOption"];
 };

@@ -1,5 +1,4 @@
 import type { EffectTrouble } from "../../../machine/rules/effect-types";
-import { vocabularyWords } from "../../words";
 
 export const raise: EffectTrouble<"raise"> = (_project, piece, { signal }) =>
-  piece.signals[signal] ? null : vocabularyWords.signalSendsWasDeleted;
+  piece.signals[signal] ? null : ["signal"];
