@@ -15,6 +15,7 @@ import { deckTabs, seatPlan, seatSideChooser } from "./parts/choosers";
 import { alertSwitch, bicycleTickBox } from "./parts/switches";
 import { rehearsals } from "./rehearsals";
 import { cabinClimate, noticeScreen, saltholmPier, ticketScreen, tripSettings } from "./screens";
+import { themes } from "./themes";
 import { tokens } from "./tokens";
 import { welcome } from "./welcome";
 
@@ -61,7 +62,7 @@ export const kelpwayKit = (): Project => {
     pieces: Object.fromEntries(pieces.map((p) => [p.id, p])),
     tokens: tokens(),
     groups: {},
-    themes: {},
+    themes: themes(),
     assets: assets(),
   };
 };

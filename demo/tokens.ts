@@ -1,13 +1,14 @@
 import { orderAfter } from "#core/project";
-import type { Token, TokenType, TokenValue } from "#core/project";
+import type { SpecifiedTokenValue, Token, TokenType } from "#core/project";
 import type { Shadow } from "#core/properties";
 import { motionTokens } from "./build";
-import { raw } from "./colours";
+import { raw, sea } from "./colours";
+import { themedLooks } from "./themes";
 
 const groups: Readonly<Record<string, readonly (keyof typeof raw)[]>> = {
-  Sea: ["tide", "lagoon", "sky", "kelp", "kelpDark"],
-  Land: ["sand", "rope", "sun", "buoy", "buoyDark", "brick"],
-  Neutral: ["ink", "slate", "mist", "foam"],
+  Sea: ["tide", "tideDark", "lagoon", "sky", "kelp", "kelpDark"],
+  Land: ["sand", "rope", "sun", "buoy", "buoyDark", "rust", "brick"],
+  Neutral: ["ink", "slate", "mist", "haze", "foam", "chalk"],
 };
 const words = (name: string): string =>
   name.replace(/([A-Z])/g, " $1").replace(/^./, (c) => c.toUpperCase());
@@ -17,7 +18,7 @@ interface Draft {
   readonly id: string;
   readonly type: TokenType;
   readonly name: string;
-  readonly value: TokenValue | { readonly alias: string };
+  readonly value: SpecifiedTokenValue | { readonly alias: string };
   readonly group?: string;
 }
 
@@ -51,8 +52,21 @@ const horizon: Draft = {
     kind: "linear",
     angle: 180,
     stops: [
-      { at: 0, colour: raw.sky },
-      { at: 1, colour: raw.sand },
+      { at: 0, colour: sea.sky },
+      { at: 1, colour: sea.sand },
+    ],
+  },
+};
+const morning: Draft = {
+  id: "gradient-morning",
+  type: "gradient",
+  name: "Morning",
+  value: {
+    kind: "linear",
+    angle: 180,
+    stops: [
+      { at: 0, colour: sea.haze },
+      { at: 1, colour: sea.sand },
     ],
   },
 };
@@ -93,7 +107,7 @@ const shadows: readonly Draft[] = [
 
 const corner = (id: string, name: string, value: number): Draft => ({
   id: `size-${id}`,
-  type: "number",
+  type: "length",
   name,
   value,
   group: "Corners",
@@ -104,6 +118,7 @@ export const tokens = (): Readonly<Record<string, Token>> => {
   const drafts: readonly Draft[] = [
     ...colours(),
     horizon,
+    morning,
     ...styles,
     ...shadows,
     corner("card", "Card corner", 18),
@@ -117,6 +132,6 @@ export const tokens = (): Readonly<Record<string, Token>> => {
   ];
   const list: Token[] = [];
   for (const { id, type, name, value, group = "" } of drafts)
-    list.push({ id, type, name, group, order: orderAfter(list), value });
+    list.push({ id, type, name, group, order: orderAfter(list), value, ...themedLooks(id) });
   return Object.fromEntries(list.map((t) => [t.id, t]));
 };

@@ -113,14 +113,7 @@ export const welcome: Source = {
   values: {
     width: 390,
     height: 844,
-    fill: {
-      kind: "linear",
-      angle: 180,
-      stops: [
-        { at: 0, colour: "#e9f3f1" },
-        { at: 1, colour: raw.sand },
-      ],
-    },
+    fill: { token: "gradient-morning" },
     clip: true,
   },
   traits: [

@@ -4,6 +4,7 @@ import { renamePiece } from "#core/edit";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
+import { ThemePicks } from "../session/parts/ThemePicks";
 import { EditableName } from "../ui/fields/EditableName";
 import { LinkButton } from "../ui/LinkButton";
 import { countRender } from "../ui/renders";
@@ -54,6 +55,7 @@ export const TopBar = memo(function TopBar() {
       <Tool title={benchWords.keyboardShortcuts2} onClick={() => openDialog({ kind: "keys" })}>
         {benchWords.shortcuts}
       </Tool>
+      <ThemePicks />
       {kind === "component" && <PlaceOn />}
       <LinkButton size="sm" to={`${home}/play/${id}`}>
         {benchWords.play}

@@ -2,12 +2,19 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { layout } from "#core/layout";
 import { Resolver, restingVariant } from "#core/looks";
 import { paint } from "#core/paint";
-import type { Project } from "#core/project";
+import type { Project, Variant } from "#core/project";
 import { Drawing } from "#player";
 import { useEnv } from "../services/env";
 
-/** A piece in its resting variant, made as large as its room allows, at most at real size. */
-export const Thumbnail = ({ project, piece: id }: { project: Project; piece: string }) => {
+interface Props {
+  readonly project: Project;
+  readonly piece: string;
+  /** the resting one where nothing is said */
+  readonly variant?: Variant;
+}
+
+/** A piece in a variant, made as large as its room allows, at most at real size. */
+export const Thumbnail = ({ project, piece: id, variant }: Props) => {
   const env = useEnv(project.assets);
   const host = useRef<SVGSVGElement>(null);
   const drawing = useRef<Drawing>(null);
@@ -31,9 +38,9 @@ export const Thumbnail = ({ project, piece: id }: { project: Project; piece: str
   const placed = useMemo(() => {
     if (!near) return null;
     const piece = project.pieces[id];
-    const tree = env && piece && resolver.tree(project, id, restingVariant(piece));
+    const tree = env && piece && resolver.tree(project, id, variant ?? restingVariant(piece));
     return env && tree ? layout(env, tree) : null;
-  }, [env, project, id, resolver, near]);
+  }, [env, project, id, variant, resolver, near]);
   useLayoutEffect(() => {
     if (!host.current) return;
     drawing.current ??= new Drawing(host.current);

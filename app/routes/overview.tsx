@@ -21,6 +21,7 @@ import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
+import { ThemePicks } from "../session/parts/ThemePicks";
 import { UndoNotice } from "../session/parts/UndoNotice";
 import { afterMenu } from "../ui/floating/afterMenu";
 import { EditableName } from "../ui/fields/EditableName";
@@ -225,6 +226,7 @@ export default function Overview() {
   return (
     <>
       <ProjectBar crumbs={[<ProjectName key="project" />]}>
+        <ThemePicks />
         <LinkButton variant="tool" to={`${home}/system`}>
           {routesWords.system}
         </LinkButton>

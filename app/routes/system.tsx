@@ -4,10 +4,14 @@ import { tokenTypes } from "#core/project";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
+import { ThemePicks } from "../session/parts/ThemePicks";
 import { UndoNotice } from "../session/parts/UndoNotice";
+import { FilesMenu } from "../system/files/FilesMenu";
 import { Findings } from "../system/Findings";
 import { Fonts } from "../system/Fonts";
+import { TokenScope } from "../system/scope";
 import { Section } from "../system/Section";
+import { Themes } from "../system/Themes";
 import { TimingSheet } from "../system/TimingSheet";
 import { Icon } from "../ui/Icon";
 import { Notice } from "../ui/floating/Notice";
@@ -30,18 +34,30 @@ export default function System() {
           </Link>,
           routesWords.system,
         ]}
-      />
+      >
+        <ThemePicks />
+      </ProjectBar>
       <main className="page system" id="content">
-        <h1 tabIndex={-1}>{routesWords.tokens(project.name)}</h1>
+        <div className="page-head">
+          <h1 tabIndex={-1}>{routesWords.tokens(project.name)}</h1>
+          <span className="actions">
+            <FilesMenu onNote={setNote} onRefused={setRefusal} />
+          </span>
+        </div>
+        <section aria-labelledby="themes">
+          <Themes onNote={setNote} />
+        </section>
         <section aria-labelledby="tidy">
           <h2 id="tidy">
             <Icon name="filter" size={14} /> {routesWords.suggestions}
           </h2>
           <Findings />
         </section>
-        {tokenTypes.map((type) => (
-          <Section key={type} type={type} onNote={setNote} />
-        ))}
+        <TokenScope>
+          {tokenTypes.map((type) => (
+            <Section key={type} type={type} onNote={setNote} />
+          ))}
+        </TokenScope>
         <section aria-labelledby="timing-sheet">
           <h2 id="timing-sheet">{routesWords.timingSheet}</h2>
           <TimingSheet />

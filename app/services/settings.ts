@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
+import type { Variant } from "#core/project";
 
 interface Settings {
   /** whether letters alone are keys (WCAG 2.1.4 asks that this can be switched off) */
@@ -14,6 +15,9 @@ interface Settings {
   readonly offersGuide: boolean;
   /** the piece that is built step by step; null for none */
   readonly guided: string | null;
+  /** the theme each project is shown in */
+  readonly themes: Readonly<Record<string, Variant>>;
+  readonly setTheme: (project: string, theme: Variant) => void;
   readonly guide: (piece: string) => void;
   readonly endGuide: () => void;
   readonly setLetters: (letters: boolean) => void;
@@ -32,6 +36,9 @@ export const useSettings = create<Settings>()(
       foldedGroups: [],
       offersGuide: true,
       guided: null,
+      themes: {},
+      setTheme: (project, theme) =>
+        set(({ themes }) => ({ themes: { ...themes, [project]: theme } })),
       guide: (piece) => set({ guided: piece }),
       endGuide: () => set({ guided: null, offersGuide: false }),
       setLetters: (letters) => set({ letters }),
@@ -44,13 +51,14 @@ export const useSettings = create<Settings>()(
     }),
     {
       name: "nubble.settings",
-      partialize: ({ letters, folded, beside, foldedGroups, offersGuide, guided }) => ({
+      partialize: ({ letters, folded, beside, foldedGroups, offersGuide, guided, themes }) => ({
         letters,
         folded,
         beside,
         foldedGroups,
         offersGuide,
         guided,
+        themes,
       }),
     },
   ),

@@ -1,8 +1,16 @@
-import { createContext, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+} from "react";
 import type { ReactNode } from "react";
 import { ToastContainer } from "react-bootstrap";
 import type { Project } from "#core/project";
 import { DisplayedContext } from "./displayed";
+import { ThemedSource } from "./displayed/themed";
 import { openSession } from "./browser/browser";
 import { Session } from "./session";
 import type { Message } from "./outside";
@@ -47,10 +55,11 @@ export const SessionProvider = ({
     setSession(opened.session);
     return opened.close;
   }, [id, seq, project]);
+  const source = useMemo(() => new ThemedSource(id, session), [id, session]);
   const [place, setPlace] = useState<HTMLElement | null>(null);
   return (
     <Context.Provider value={session}>
-      <DisplayedContext.Provider value={session}>
+      <DisplayedContext.Provider value={source}>
         <NoticePlace.Provider value={place}>
           {children}
           <Messages session={session} />

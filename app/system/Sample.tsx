@@ -1,9 +1,10 @@
+import type { CSSProperties, ReactNode } from "react";
 import { plainText } from "#core/basics";
-import { tokenValue } from "#core/looks";
+import { tokenValueOf } from "#core/looks";
 import { curveOf } from "#core/motion";
-import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
-import { USUAL_FAMILY, gradientText } from "#core/properties";
-import type { Gradient, Shadow } from "#core/properties";
+import type { BorderValue, Easing, StyleValue, Token, TokenType, TokenValues } from "#core/project";
+import { USUAL_FAMILY, gradientText, hundredths } from "#core/properties";
+import type { Shadow } from "#core/properties";
 import { useDisplayedProject } from "../session/displayed";
 import { systemWords } from "./words";
 
@@ -16,6 +17,9 @@ const shadowCss = (list: readonly Shadow[]): string =>
     .join(", ");
 
 const FINE = 48;
+/** As thick and as large as a sample shows, px. */
+const THICKEST = 8;
+const LARGEST = 26;
 
 /** A curve from its beginning to its end, with what goes past the ends. */
 const CurveSample = ({ easing }: { easing: Easing }) => {
@@ -34,50 +38,73 @@ const CurveSample = ({ easing }: { easing: Easing }) => {
   );
 };
 
-/** What a token looks like, large enough to judge. */
+const Swatch = ({ colour }: { colour: string }) =>
+  colour === "none" ? (
+    <span className="sample none" />
+  ) : (
+    <span className="sample" style={{ background: colour }} />
+  );
+
+const Letters = ({ style }: { style: CSSProperties }) => (
+  <span className="sample words" style={style}>
+    {systemWords.ag}
+  </span>
+);
+
+const NumberSample = ({ value }: { value: number }) => (
+  <span className="sample plain mono">{hundredths(value)}</span>
+);
+
+const borderCss = ({ colour, width, style }: BorderValue): string =>
+  `${Math.min(THICKEST, width)}px ${style} ${colour === "none" ? "transparent" : colour}`;
+
+const lettersOf = ({ font, weight, size, spacing }: StyleValue): CSSProperties => ({
+  fontFamily: `"${plainText(font ?? USUAL_FAMILY)}"`,
+  fontWeight: Number(weight ?? 400),
+  fontSize: Math.min(LARGEST, Number(size ?? 16)),
+  letterSpacing: Number(spacing ?? 0),
+});
+
+/** How each type of token is shown. */
+const samples: { readonly [T in TokenType]: (value: TokenValues[T]) => ReactNode } = {
+  colour: (colour) => <Swatch colour={colour} />,
+  gradient: (gradient) => (
+    <span className="sample" style={{ background: gradientText(gradient) }} />
+  ),
+  length: (value) => <NumberSample value={value} />,
+  number: (value) => <NumberSample value={value} />,
+  duration: (value) => <NumberSample value={value} />,
+  style: (style) => <Letters style={lettersOf(style)} />,
+  family: (family) => <Letters style={{ fontFamily: `"${family}"` }} />,
+  weight: (weight) => <Letters style={{ fontWeight: Number(weight) }} />,
+  shadow: (list) => <span className="sample raised" style={{ boxShadow: shadowCss(list) }} />,
+  border: (border) => <span className="sample plain" style={{ border: borderCss(border) }} />,
+  stroke: (stroke) => (
+    <span className="sample plain">
+      <span className="sample-stroke" style={{ borderTopStyle: stroke as "solid" }} />
+    </span>
+  ),
+  curve: (easing) => <CurveSample easing={easing} />,
+  motion: ({ easing }) => <CurveSample easing={easing} />,
+  other: () => <span className="sample plain mono">{"{ }"}</span>,
+};
+
+const shown = <T extends TokenType>(tokens: Props["tokens"], type: T, id: string): ReactNode => {
+  const value = tokenValueOf(tokens, type, id);
+  return value === undefined ? <span className="sample gone">?</span> : samples[type](value);
+};
+
+interface Props {
+  readonly token: Token;
+  /** those it may take its value from */
+  readonly tokens: Readonly<Record<string, Token>>;
+}
+
+/** What a token looks like among others, large enough to judge. */
+export const SampleOf = ({ token, tokens }: Props) => shown(tokens, token.type, token.id);
+
+/** What a token of the project looks like. */
 export const Sample = ({ token }: { token: Token }) => {
   const { tokens } = useDisplayedProject();
-  const value = tokenValue(tokens, token.id);
-  if (value === undefined) return <span className="sample gone">?</span>;
-  switch (token.type) {
-    case "colour":
-      return (
-        <span
-          className={`sample${value === "none" ? " none" : ""}`}
-          style={value === "none" ? {} : { background: plainText(value) }}
-        />
-      );
-    case "gradient":
-      return <span className="sample" style={{ background: gradientText(value as Gradient) }} />;
-    case "shadow":
-      return (
-        <span
-          className="sample raised"
-          style={{ boxShadow: shadowCss(value as readonly Shadow[]) }}
-        />
-      );
-    case "style": {
-      const s = value as StyleValue;
-      return (
-        <span
-          className="sample words"
-          style={{
-            fontFamily: `"${plainText(s.font ?? USUAL_FAMILY)}"`,
-            fontWeight: Number(s.weight ?? 400),
-            fontSize: Math.min(26, (s.size as number | undefined) ?? 16),
-            letterSpacing: (s.spacing as number | undefined) ?? 0,
-          }}
-        >
-          {systemWords.ag}
-        </span>
-      );
-    }
-    case "curve":
-      return <CurveSample easing={value as Easing} />;
-    case "motion":
-      return <CurveSample easing={(value as MotionValue).easing} />;
-    case "duration":
-    case "number":
-      return <span className="sample plain mono">{plainText(value)}</span>;
-  }
+  return <SampleOf token={token} tokens={tokens} />;
 };

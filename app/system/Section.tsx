@@ -16,6 +16,7 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
   const session = useSession();
   const { tokens } = useDisplayedProject();
   const [open, setOpen] = useState<string | null>(null);
+  const [fresh, setFresh] = useState<string | null>(null);
   const own = inOrder(tokens).filter((t) => t.type === type);
   const groups = [...new Set(own.map((t) => t.group))].sort((a, b) => {
     if (a === "") {
@@ -30,19 +31,24 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
   const add = () => {
     const name = `${w.one[0]?.toUpperCase() ?? ""}${w.one.slice(1)}`;
     const made = session.make((now) => addToken(now, type, name, w.fresh));
-    if (made) setOpen(made.id);
+    if (!made) return;
+    setOpen(made.id);
+    setFresh(made.id);
   };
   const move = (list: readonly Token[]) => (id: string, index: number) => {
     const others = list.filter((t) => t.id !== id);
     session.run(changedToken(id, { order: orderAt(others, index) }));
   };
+  if (type === "other" && own.length === 0) return null;
   return (
     <section aria-labelledby={`tokens-${type}`}>
       <div className="page-head">
         <h2 id={`tokens-${type}`}>{w.many}</h2>
-        <Button variant="outline-primary" size="sm" onClick={add}>
-          {systemWords.newOne(w.one)}
-        </Button>
+        {type !== "other" && (
+          <Button variant="outline-primary" size="sm" onClick={add}>
+            {systemWords.newOne(w.one)}
+          </Button>
+        )}
       </div>
       {own.length === 0 && <p className="quiet small-text">{systemWords.noneYet}</p>}
       {groups.map((group) => {
@@ -57,6 +63,7 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
                     key={t.id}
                     token={t}
                     open={open === t.id}
+                    isFresh={fresh === t.id}
                     onOpen={() => setOpen(open === t.id ? null : t.id)}
                     onNote={onNote}
                   />

@@ -1,7 +1,15 @@
 import { useState } from "react";
 import { Button, Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
-import { addToken, motionUsesOf, removeToken, usesOf } from "#core/edit";
+import {
+  addToken,
+  clearTokenValue,
+  motionUsesOf,
+  removeToken,
+  setTokenValue,
+  usesOf,
+} from "#core/edit";
+import { isAlias, sameCondition } from "#core/looks";
 import type { Token } from "#core/project";
 import { labelOf } from "#core/properties";
 import { useSession } from "../session/context";
@@ -11,7 +19,8 @@ import { NameField } from "../ui/fields/NameField";
 import { SortItem } from "../ui/SortList";
 import { Sample } from "./Sample";
 import { TokenEditor } from "./TokenEditor";
-import { changedToken } from "./changes";
+import { changedToken, changingToken } from "./changes";
+import { useTokenScope } from "./scope";
 import { systemWords } from "./words";
 
 type Uses = ReturnType<typeof usesOf>;
@@ -78,13 +87,14 @@ const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
 };
 
 /** The name of a token and how much it is used. */
-const TokenHead = ({ token, uses }: { token: Token; uses: Uses }) => {
+const TokenHead = ({ token, uses, isFresh }: { token: Token; uses: Uses; isFresh: boolean }) => {
   const session = useSession();
   const project = useDisplayedProject();
-  const [naming, setNaming] = useState(false);
-  const moved = token.type === "motion" ? motionUsesOf(project, token.id) : [];
+  const [naming, setNaming] = useState(isFresh);
+  const isTime = ["motion", "duration", "curve"].includes(token.type);
+  const moved = isTime ? motionUsesOf(project, token.id) : [];
   const places = [...new Set([...uses, ...moved].map((u) => project.pieces[u.piece]?.name))];
-  const alias = typeof token.value === "object" && "alias" in token.value;
+  const looks = Object.keys(token.looks ?? {}).length;
   return (
     <span className="token-words">
       {naming ? (
@@ -107,7 +117,8 @@ const TokenHead = ({ token, uses }: { token: Token; uses: Uses }) => {
         </Button>
       )}
       <span className="quiet small-text" title={places.join(", ")}>
-        {systemWords.placePiece(alias, uses.length + moved.length, places.length)}
+        {systemWords.placePiece(isAlias(token.value), uses.length + moved.length, places.length)}
+        {looks > 0 && ` · ${systemWords.themed(looks)}`}
       </span>
     </span>
   );
@@ -116,16 +127,20 @@ const TokenHead = ({ token, uses }: { token: Token; uses: Uses }) => {
 interface TileProps {
   readonly token: Token;
   readonly open: boolean;
+  /** it was just made, and gets its name now */
+  readonly isFresh: boolean;
   readonly onOpen: () => void;
   readonly onNote: (text: string) => void;
 }
 
 /** A token: its sample, its name and uses; opened, what it says can be changed. */
-export const Tile = ({ token, open, onOpen, onNote }: TileProps) => {
+export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
   const session = useSession();
   const project = useDisplayedProject();
   const [grouping, setGrouping] = useState(false);
+  const when = useTokenScope();
   const uses = usesOf(project, token.id);
+  const hasOwn = Object.values(token.looks ?? {}).some((look) => sameCondition(look.when, when));
   return (
     <SortItem
       id={token.id}
@@ -143,7 +158,7 @@ export const Tile = ({ token, open, onOpen, onNote }: TileProps) => {
               </span>
               <span className="visually-hidden">{systemWords.edit(token.name)}</span>
             </button>
-            <TokenHead token={token} uses={uses} />
+            <TokenHead token={token} uses={uses} isFresh={isFresh} />
             <TokenMenu
               token={token}
               onGroup={() => setTimeout(() => setGrouping(true))}
@@ -168,9 +183,24 @@ export const Tile = ({ token, open, onOpen, onNote }: TileProps) => {
               <TokenEditor
                 token={token}
                 onChange={(value) =>
-                  session.run(changedToken(token.id, { value }), `token ${token.id}`, PATIENCE)
+                  session.run(
+                    changingToken(token.id, (now) => setTokenValue(now, value, when)),
+                    `token ${token.id}`,
+                    PATIENCE,
+                  )
                 }
               />
+              {hasOwn && (
+                <Button
+                  variant="link"
+                  size="sm"
+                  onClick={() =>
+                    session.run(changingToken(token.id, (now) => clearTokenValue(now, when)))
+                  }
+                >
+                  {systemWords.sameEverywhere}
+                </Button>
+              )}
               <UseList uses={uses} />
             </>
           )}

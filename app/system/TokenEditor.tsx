@@ -1,10 +1,17 @@
 import { plainText } from "#core/basics";
 import type { ReactNode } from "react";
 import { Form } from "react-bootstrap";
-import { tokenValue } from "#core/looks";
+import { isAlias, tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
 import { inOrder } from "#core/project";
-import type { Easing, MotionValue, StyleValue, Token } from "#core/project";
+import type {
+  BorderValue,
+  Easing,
+  MotionValue,
+  OtherValue,
+  StyleValue,
+  Token,
+} from "#core/project";
 import { defaultsOf, property, styleKeys, titleOf } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
 import { EasingPart } from "../parts/EasingPart";
@@ -81,6 +88,76 @@ const StylePart = ({
   );
 };
 
+interface WordProps {
+  readonly label: string;
+  readonly value: string;
+  readonly of: readonly string[];
+  readonly onChange: (value: string) => void;
+}
+
+/** One of some words; what the value is, even if it is none of them. */
+const WordPart = ({ label, value, of, onChange }: WordProps) => (
+  <Form.Select
+    className="word"
+    aria-label={label}
+    value={value}
+    onChange={(e) => onChange(e.target.value)}
+  >
+    {(of.includes(value) ? of : [value, ...of]).map((word) => (
+      <option key={word}>{word}</option>
+    ))}
+  </Form.Select>
+);
+
+/** The words a property takes. */
+const wordsOf = (key: string): readonly string[] => {
+  const type = property(key)?.type;
+  return type?.is === "choice" ? type.of : [];
+};
+
+const numbers = {
+  duration: { min: 0, max: 600_000, step: 20, unit: units.ms },
+  length: { min: -1e5, max: 1e5, step: 1, unit: units.px },
+  number: { min: -1e5, max: 1e5, step: 0.1, unit: "" },
+} as const;
+
+interface NumberProps {
+  readonly type: keyof typeof numbers;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}
+
+const NumberPart = ({ type, value, onChange }: NumberProps) => (
+  <span className="curve-part">
+    <NumberField label={systemWords.value} value={value} {...numbers[type]} onChange={onChange} />
+  </span>
+);
+
+interface BorderProps {
+  readonly value: BorderValue;
+  readonly onChange: (value: BorderValue) => void;
+}
+
+const BorderPart = ({ value, onChange }: BorderProps) => (
+  <>
+    <span className="curve-part">
+      <NumberField
+        label={titleOf("borderWidth")}
+        value={value.width}
+        {...numbers.length}
+        onChange={(width) => onChange({ ...value, width })}
+      />
+      <WordPart
+        label={titleOf("borderStyle")}
+        value={value.style}
+        of={wordsOf("borderStyle")}
+        onChange={(style) => onChange({ ...value, style })}
+      />
+    </span>
+    <ColourPart colour={value.colour} onPick={(colour) => onChange({ ...value, colour })} />
+  </>
+);
+
 /**
  * Editing a token's value, or which other token's value it takes. What is changed shows everywhere
  * at once.
@@ -92,17 +169,15 @@ export const TokenEditor = ({
   token: Token;
   onChange: (v: Token["value"]) => void;
 }) => {
-  const { tokens } = useDisplayedProject();
-  const alias =
-    typeof token.value === "object" && "alias" in token.value
-      ? (token.value as { alias: string }).alias
-      : null;
+  const project = useDisplayedProject();
+  const { tokens } = project;
+  const alias = isAlias(token.value) ? token.value.alias : null;
   const value = tokenValue(tokens, token.id);
   const leadsBack = (id: string): boolean => {
     for (let at: string | null = id, n = 0; at !== null && n < 100; n++) {
       if (at === token.id) return true;
       const v: Token["value"] | undefined = tokens[at]?.value;
-      at = typeof v === "object" && "alias" in v ? (v as { alias: string }).alias : null;
+      at = v !== undefined && isAlias(v) ? v.alias : null;
     }
     return false;
   };
@@ -145,21 +220,41 @@ export const TokenEditor = ({
           </span>
         );
       }
-      case "duration":
-      case "number":
+      case "family":
         return (
-          <span className="curve-part">
-            <NumberField
-              label={systemWords.value}
-              value={value as number}
-              min={token.type === "duration" ? 0 : -1e5}
-              max={token.type === "duration" ? 600_000 : 1e5}
-              step={token.type === "duration" ? 20 : 1}
-              unit={token.type === "duration" ? units.ms : units.px}
-              onChange={onChange}
-            />
-          </span>
+          <WordPart
+            label={systemWords.family}
+            value={value as string}
+            of={familiesOf(project)}
+            onChange={onChange}
+          />
         );
+      case "weight":
+        return (
+          <WordPart
+            label={titleOf("weight")}
+            value={value as string}
+            of={wordsOf("weight")}
+            onChange={onChange}
+          />
+        );
+      case "stroke":
+        return (
+          <WordPart
+            label={titleOf("borderStyle")}
+            value={value as string}
+            of={wordsOf("borderStyle")}
+            onChange={onChange}
+          />
+        );
+      case "border":
+        return <BorderPart value={value as BorderValue} onChange={onChange} />;
+      case "other":
+        return <p className="note mono kept-json">{(value as OtherValue).json}</p>;
+      case "duration":
+      case "length":
+      case "number":
+        return <NumberPart type={token.type} value={value as number} onChange={onChange} />;
     }
   };
   return (

@@ -1,5 +1,39 @@
 /** What people read in system. */
 export const systemWords = {
+  // scope.tsx
+  changesApply: "Changes apply to",
+  everyTheme: "every theme",
+  where: (condition: string) => `where ${condition}`,
+
+  // Themes.tsx
+  themes: "Themes",
+  newTheme: "New theme",
+  theme: "Theme",
+  day: "day",
+  night: "night",
+  density: "Density",
+  calm: "calm",
+  compact: "compact",
+  contrast: "Contrast",
+  normal: "normal",
+  high: "high",
+  themeOf: (name: string, values: string) => `${name}: ${values}`,
+  themeName: "Theme name",
+  themeValueName: "Theme value",
+  valuesOf: (theme: string) => `Values of ${theme}`,
+  usual: "default",
+  setAsDefault: "Set as default",
+  addValue: "Add value",
+  deleteTheme: "Delete theme",
+  deletedTheme: (name: string) => `Deleted theme ${name}.`,
+  deletedThemeValue: (name: string) => `Deleted ${name} and what tokens say for it.`,
+  noThemes:
+    "No themes yet. In a theme, such as night, tokens can have other values; whoever looks at the project chooses it.",
+
+  // Tile.tsx
+  themed: (values: number) => `${values} themed`,
+  sameEverywhere: "Use the default value here, too",
+
   // Sample.tsx
   ag: "Ag",
 

@@ -1,6 +1,6 @@
 import type { Id } from "../basics";
 import type { LayoutEnv } from "../layout";
-import { variantsOf } from "../looks";
+import { inTheme, variantsOf } from "../looks";
 import type { Project } from "../project";
 import { emptyLooks, missing, unpaired } from "./drawing";
 import { explore, MOST_NODES } from "./explore";
@@ -83,7 +83,7 @@ export function* check(
       unseenByTouch: [],
       maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } },
     };
-  const project = reduced(all, piece);
+  const project = inTheme(reduced(all, piece), {});
   const space = yield* explore(env, project, piece, most);
   const subject = { project, piece, space };
   const findings: Finding[] = [];

@@ -2,15 +2,24 @@ import { present } from "../basics";
 import type { Id } from "../basics";
 import { findBox, spotAt, spotBounds } from "../layout";
 import type { LayoutBox, LayoutEnv } from "../layout";
-import { Resolver, variantKey, variantName } from "../looks";
+import {
+  Resolver,
+  inTheme,
+  otherThemes,
+  themeOf,
+  themeText,
+  variantKey,
+  variantName,
+} from "../looks";
 import { hiddenIn, rulesOf } from "../machine";
 import type { MachineEvent } from "../machine";
 import { contrastOf } from "../paint";
 import { ROOT } from "../project";
-import type { Layer, Rule } from "../project";
+import type { Layer, Project, Rule, Variant } from "../project";
 import { sceneOf } from "../runtime";
 import { wayTo } from "./explore";
 import { felt } from "./felt";
+import { groundOf } from "./ground";
 import { tabOrder } from "./spoken";
 import type { Edge, Node } from "./explore";
 import { findingId } from "./types";
@@ -45,12 +54,19 @@ const opacityOf = (p: LayoutBox, id: Id): number => {
   return 0;
 };
 
-/** A text that is hard to read in a variant. */
-const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, text: Layer) => {
+/** A text that is hard to read in a variant, as it looks in a theme. */
+const faintText = (
+  { project, piece }: Inspected,
+  node: Node,
+  scene: LayoutBox,
+  text: Layer,
+): Finding | null => {
   if (hiddenIn(piece, node.variant, text) || opacityOf(scene, text.id) < 0.1) return null;
-  const c = contrastOf(scene, text.id);
+  const c = contrastOf(scene, text.id, groundOf(project));
   if (!c || c.ratio >= c.needed - 0.005) return null;
-  const where = variantName(piece, node.variant) || checksWords.onlyVariant;
+  const variant = variantName(piece, node.variant) || checksWords.onlyVariant;
+  const shown = themeText(project);
+  const where = shown === "" ? variant : checksWords.inTheme(variant, shown);
   return {
     id: findingId("contrast", text.id),
     kind: "contrast",
@@ -60,7 +76,7 @@ const faintText = ({ project, piece }: Inspected, node: Node, scene: LayoutBox, 
     variant: node.variant,
     way: wayTo(project, piece, node),
     text: checksWords.hasLowContrastAgainst(text.name, where, c.ratio, c.ground, c.needed),
-  } satisfies Finding;
+  };
 };
 
 /** Whether a layer has moved out from under a pointer near one of its edges. */
@@ -101,24 +117,58 @@ const restart = (subject: Inspected, edge: Edge, rule: Rule): Finding => ({
   text: checksWords.nearEdgeHoveringMoves(name(subject, rule.source ?? ROOT)),
 });
 
+/** Whether a theme is so as far as another one says. */
+const holdsIn = (said: Variant, theme: Variant): boolean =>
+  Object.entries(said).every(([trait, value]) => theme[trait] === value);
+
+/** A finding of a theme that is not the usual one: it stands for itself, and says where it is. */
+const ofTheme = (project: Project, finding: Finding): Finding => {
+  const theme = themeOf(project);
+  return { ...finding, id: findingId(finding.kind, finding.id, ...Object.values(theme)), theme };
+};
+
+/** What is seen and felt of the variants in one theme; what the usual one has is not said again. */
+function* inOneTheme(
+  env: LayoutEnv,
+  subject: Inspected,
+  add: (finding: Finding) => void,
+): Generator<void, void> {
+  const { project, piece } = subject;
+  const resolver = new Resolver();
+  const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
+  for (const node of byVariant(subject).values()) {
+    const scene = sceneOf(env, project, resolver, node.state);
+    if (!scene) continue;
+    for (const text of texts) {
+      const faint = faintText(subject, node, scene, text);
+      if (faint) add(faint);
+    }
+    for (const finding of felt(subject, node, scene)) add(finding);
+    yield;
+  }
+}
+
 /**
  * What one sees and touches: contrast of texts, size of what is pressed, hovers that move away from
  * under the pointer. Yields now and then.
  */
 export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Finding[]> {
-  const { project, piece, space } = subject;
+  const { project, space } = subject;
   const resolver = new Resolver();
   const out = new Map<string, Finding>();
-  const add = (f: Finding | null) => {
-    if (f && !out.has(f.id)) out.set(f.id, f);
+  const add = (f: Finding) => {
+    if (!out.has(f.id)) out.set(f.id, f);
   };
-  const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
-  for (const node of byVariant(subject).values()) {
-    const scene = sceneOf(env, project, resolver, node.state);
-    if (!scene) continue;
-    for (const text of texts) add(faintText(subject, node, scene, text));
-    for (const finding of felt(subject, node, scene)) add(finding);
-    yield;
+  yield* inOneTheme(env, subject, add);
+  const inThemes: { readonly id: Id; readonly theme: Variant }[] = [];
+  for (const theme of otherThemes(project)) {
+    const themed = inTheme(project, theme);
+    yield* inOneTheme(env, { ...subject, project: themed }, (finding) => {
+      const isSaid = inThemes.some((f) => f.id === finding.id && holdsIn(f.theme, theme));
+      if (isSaid || out.has(finding.id)) return;
+      inThemes.push({ id: finding.id, theme });
+      add(ofTheme(themed, finding));
+    });
   }
   for (const finding of tabOrder(env, subject)) add(finding);
   for (const edge of space.edges) {

@@ -38,6 +38,8 @@ export interface Finding {
   readonly text: string;
   readonly layers: readonly Id[];
   readonly rules: readonly Id[];
+  /** the theme in which it is so, where not in the usual one */
+  readonly theme?: Variant | undefined;
   /** a variant in which it shows */
   readonly variant?: Variant;
   /** what to do to see it, to be played in Try */

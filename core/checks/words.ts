@@ -61,6 +61,7 @@ export const checksWords = {
 
   // surface.ts
   onlyVariant: "the only variant",
+  inTheme: (variant: string, theme: string) => `${variant} (${theme})`,
   hasLowContrastAgainst: (
     name: string,
     where: string,

@@ -120,6 +120,19 @@ export {
   usesOf,
 } from "./tokens/tokens";
 export type { ValuePlace } from "./tokens/tokens";
+export {
+  addTheme,
+  addThemeValue,
+  clearTokenValue,
+  removeTheme,
+  removeThemeValue,
+  renameTheme,
+  renameThemeValue,
+  setThemeRest,
+  setTokenValue,
+} from "./tokens/themes";
+export { changedByTokens } from "./tokens/changed";
+export type { ChangedPiece } from "./tokens/changed";
 export { planTokens, takeTokens } from "./tokens/take";
 export type { TokenPlan, TokenRow } from "./tokens/take";
 export {

@@ -222,6 +222,16 @@ export const editWords = {
   returnSameDuration: "Return: same duration",
   returnMs: (by: number) => `Return: ${Math.abs(by)} ms ${by < 0 ? "faster" : "slower"}`,
 
+  // tokens/themes.ts
+  newTheme: (name: string) => `New theme ${name}`,
+  renameTheme: (name: string) => `Rename theme to ${name}`,
+  addThemeValue: (name: string) => `Add theme value ${name}`,
+  renameThemeValue: (name: string) => `Rename theme value to ${name}`,
+  usualThemeValue: (name: string) => `Make ${name} the default`,
+  deleteTheme: (name: string) => `Delete theme ${name}`,
+  deleteThemeValue: (name: string) => `Delete theme value ${name}`,
+  clearTokenValue: (name: string) => `Clear the themed value of ${name}`,
+
   // tokens/take.ts
   usualTheme: "usual",
   takeTokens: (tokens: number) => `Import ${tokens} token${tokens === 1 ? "" : "s"}`,

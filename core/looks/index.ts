@@ -13,25 +13,17 @@ export {
   suggestedScope,
 } from "./scope";
 export type { Reach } from "./scope";
-export {
-  boundValue,
-  resolveTokens,
-  isAlias,
-  motionTokenValue,
-  curveTokenValue,
-  durationTokenValue,
-  tokenValue,
-  tokensFor,
-} from "./tokens";
+export { boundValue, resolveTokens, isAlias, tokenValue, tokenValueOf, tokensFor } from "./tokens";
 export type { Named } from "./tokens";
 export {
+  baseProject,
   hasThemes,
   inTheme,
   lookOfToken,
-  themeKey,
+  otherThemes,
   themeOf,
+  themeText,
   themesOf,
-  valueInTheme,
 } from "./themes";
 export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
 export type { ComputedLayer, Overrides, Running } from "./tree";

@@ -1,10 +1,18 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
 import { byOrder } from "../project";
-import type { LayerChanges, Project, Theme, Token, TokenLook, Variant, Varying } from "../project";
+import type { LayerChanges, Project, Token, TokenLook, Variant, Varying } from "../project";
 import { THEME } from "../properties";
 import type { Values } from "../properties";
-import { meets, restingVariant, specificity, traitsOf, variantFrom } from "./variants";
+import {
+  meets,
+  restOf,
+  restingVariant,
+  specificity,
+  traitsOf,
+  variantFrom,
+  variantsOf,
+} from "./variants";
 
 const noNotes: Varying["notes"] = {};
 const themesCache = new WeakMap<object, Varying>();
@@ -31,10 +39,6 @@ export const lookOfToken = (token: Token, theme: Variant): TokenLook | undefined
   looksOfToken(token)
     .filter((look) => meets(look.when, theme))
     .at(-1);
-
-/** What a token says in a theme. */
-export const valueInTheme = (token: Token, theme: Variant): Token["value"] =>
-  lookOfToken(token, theme)?.value ?? token.value;
 
 const themedTokens = (tokens: Project["tokens"], theme: Variant): Project["tokens"] => {
   const changed = Object.values(tokens).flatMap((token) => {
@@ -85,6 +89,45 @@ export const inTheme = (project: Project, given: Variant): Project => {
 export const themeOf = (project: Project): Variant =>
   madeOf.get(project)?.theme ?? restingVariant(themesOf(project));
 
+/** The project without any theme's values put in, as edits are made of it. */
+export const baseProject = (project: Project): Project => madeOf.get(project)?.base ?? project;
+
+/** As many combinations of themes as are looked at. */
+const MOST_THEMES = 24;
+
+/** The values that a theme has otherwise than at rest. */
+const unusualIn = (themes: Varying, theme: Variant): Variant =>
+  Object.fromEntries(
+    traitsOf(themes)
+      .filter((trait) => theme[trait.id] !== restOf(trait))
+      .map((trait) => [trait.id, theme[trait.id] ?? ""]),
+  );
+
+/**
+ * Every combination of themes but the usual one, by the values that are otherwise than at rest;
+ * those with fewer of them first.
+ */
+export const otherThemes = (project: Pick<Project, "themes">): readonly Variant[] => {
+  const themes = themesOf(project);
+  const size = (theme: Variant): number => Object.keys(theme).length;
+  return variantsOf(themes)
+    .map((theme) => unusualIn(themes, theme))
+    .filter((theme) => size(theme) > 0)
+    .sort((a, b) => size(a) - size(b))
+    .slice(0, MOST_THEMES);
+};
+
+/** The values of themes a project is shown in that are not the usual ones, in words. */
+export const themeText = (project: Project): string => {
+  const theme = unusualIn(themesOf(project), themeOf(project));
+  return Object.entries(theme)
+    .map(([id, value]) => {
+      const trait = project.themes[id];
+      return `${trait?.name ?? ""} ${trait?.values[value]?.name ?? ""}`;
+    })
+    .join(", ");
+};
+
 /** The theme that a layer is fixed to by what is said of it, weakest first; null where it is not. */
 export const fixedTheme = (said: readonly (LayerChanges | Values)[]): Variant | null => {
   let fixed: Record<Id, Id> | null = null;
@@ -96,6 +139,3 @@ export const fixedTheme = (said: readonly (LayerChanges | Values)[]): Variant | 
       }
   return fixed;
 };
-
-/** The key under which a layer says which value of a theme it is fixed to. */
-export const themeKey = (theme: Theme): string => THEME + theme.id;

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import {
   boundValue,
   isAlias,
-  motionTokenValue,
+  tokenValueOf,
   resolveTokens,
   tokenValue,
   tokensFor,
@@ -83,9 +83,9 @@ describe("tokens that stand for others", () => {
   });
 
   it("say a motion only when they are of that type", () => {
-    expect(motionTokenValue(tokens, "quick")).toMatchObject({ duration: 120 });
+    expect(tokenValueOf(tokens, "motion", "quick")).toMatchObject({ duration: 120 });
     for (const id of ["pine", "sunset", "heading", "nobody"])
-      expect(motionTokenValue(tokens, id)).toBeUndefined();
+      expect(tokenValueOf(tokens, "motion", id)).toBeUndefined();
   });
 });
 

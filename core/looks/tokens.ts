@@ -3,15 +3,14 @@ import type { Id } from "../basics";
 import type {
   Alias,
   BorderValue,
-  Easing,
   LayerChanges,
-  MotionValue,
   Project,
   SpecifiedStyle,
   SpecifiedTokenValue,
   Token,
   TokenType,
   TokenValue,
+  TokenValues,
 } from "../project";
 import { isBound, property } from "../properties";
 import type {
@@ -75,6 +74,11 @@ const partTypes: Readonly<Record<string, readonly TokenType[]>> = {
   duration: ["duration"],
   delay: ["duration"],
   easing: ["curve"],
+  font: ["family"],
+  weight: ["weight"],
+  size: lengths,
+  spacing: lengths,
+  lineHeight: ["number"],
 };
 
 /** A value with the tokens in it put in; undefined where one of them is gone or does not suit. */
@@ -112,45 +116,25 @@ export const tokenValue = (tokens: Readonly<Record<Id, Token>>, id: Id): TokenVa
   return known.get(id);
 };
 
+/** What tokens of text styles say. */
+const isStyle = (type: TokenType, _value: SpecifiedTokenValue): _value is SpecifiedStyle =>
+  type === "style";
+
 /** What a token of a text style says: what is bound in it is put in where it is used. */
 const styleOf = (tokens: Readonly<Record<Id, Token>>, id: Id): SpecifiedStyle | undefined => {
   const said = specifiedOf(tokens, id);
-  // a token of that type says a style
-  return said?.type === "style" ? (said.value as SpecifiedStyle) : undefined;
+  return said && isStyle(said.type, said.value) ? said.value : undefined;
 };
 
-const isMotionValue = (value: TokenValue | undefined): value is MotionValue =>
-  typeof value === "object" && "duration" in value && "easing" in value;
-
-/** What a motion token says; undefined when it is gone or of another type. */
-export const motionTokenValue = (
+/** What a token of a type says; undefined when it is gone or of another type. */
+export const tokenValueOf = <T extends TokenType>(
   tokens: Readonly<Record<Id, Token>>,
+  type: T,
   id: Id,
-): MotionValue | undefined => {
-  const value = tokenValue(tokens, id);
-  return isMotionValue(value) ? value : undefined;
-};
-
-/** What a duration's token says, ms; undefined when it is gone or of another type. */
-export const durationTokenValue = (
-  tokens: Readonly<Record<Id, Token>>,
-  id: Id,
-): number | undefined => {
-  const value = tokens[id]?.type === "duration" ? tokenValue(tokens, id) : undefined;
-  return typeof value === "number" ? value : undefined;
-};
-
-/** What tokens of curves say. */
-const isCurve = (type: TokenType | undefined, value: unknown): value is Easing =>
-  type === "curve" && value !== undefined;
-
-/** What a curve's token says; undefined when it is gone or of another type. */
-export const curveTokenValue = (
-  tokens: Readonly<Record<Id, Token>>,
-  id: Id,
-): Easing | undefined => {
-  const value = tokenValue(tokens, id);
-  return isCurve(tokens[id]?.type, value) ? value : undefined;
+): TokenValues[T] | undefined => {
+  const value = tokens[id]?.type === type ? tokenValue(tokens, id) : undefined;
+  // tokens of a type say values of that type: the schema has seen to that
+  return value as TokenValues[T] | undefined;
 };
 
 type Wanting = Pick<Property, "key" | "type">;

@@ -3,10 +3,8 @@ import type { Id } from "../basics";
 import {
   changesIn,
   childrenOf,
-  curveTokenValue,
-  durationTokenValue,
   looksIn,
-  motionTokenValue,
+  tokenValueOf,
   overridesFrom,
   restingVariant,
   startOf,
@@ -67,9 +65,9 @@ interface Timed {
 const withParts = <T extends Timed>({ tokens }: Project, timed: T): T => {
   const { parts } = timed;
   if (!parts) return timed;
-  const duration = parts.duration && durationTokenValue(tokens, parts.duration);
-  const delay = parts.delay && durationTokenValue(tokens, parts.delay);
-  const easing = parts.easing && curveTokenValue(tokens, parts.easing);
+  const duration = parts.duration && tokenValueOf(tokens, "duration", parts.duration);
+  const delay = parts.delay && tokenValueOf(tokens, "duration", parts.delay);
+  const easing = parts.easing && tokenValueOf(tokens, "curve", parts.easing);
   return {
     ...timed,
     duration: duration ?? timed.duration,
@@ -86,7 +84,7 @@ const followsTokens = (motion: Motion): boolean =>
 /** A motion with what its tokens say; as it stands when those were removed. */
 export const resolveMotion = (project: Project, motion: Motion): Motion => {
   if (!followsTokens(motion)) return motion;
-  const said = motion.token && motionTokenValue(project.tokens, motion.token);
+  const said = motion.token && tokenValueOf(project.tokens, "motion", motion.token);
   const whole = said ? { ...motion, ...said } : motion;
   const lanes = motion.lanes?.map((lane) => withParts(project, lane));
   return withParts(project, lanes ? { ...whole, lanes } : whole);

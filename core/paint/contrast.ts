@@ -74,20 +74,22 @@ const isLarge = ({ values }: LayoutBox): boolean => {
 const isInside = (p: LayoutBox, at: { x: number; y: number }): boolean =>
   at.x >= 0 && at.y >= 0 && at.x <= p.width && at.y <= p.height;
 
+const PAPER = "#ffffff";
+
 /** The ground with one more fill on it; null when nobody knows what it looks like. */
 const grounded = (ground: string | null, fill: string | null, opacity: number): string | null => {
   const isSheer = fill === "none" || fill?.length === 9;
   if (fill === null || (ground === null && isSheer)) return null;
-  return over(ground ?? "#ffffff", faded(fill, opacity));
+  return over(ground ?? PAPER, faded(fill, opacity));
 };
 
 /**
- * The contrast of a text layer of a placed tree with what is painted behind its middle, over white
- * paper. Null when a picture lies behind it, since that has no one colour, and for layers that are
+ * The contrast of a text layer of a placed tree with what is painted behind its middle, over a
+ * ground: white paper where nothing is said. Null when a picture lies behind it, since that has no one colour, and for layers that are
  * not texts.
  */
-export const contrastOf = (root: LayoutBox, id: string): Contrast | null => {
-  let ground: string | null = "#ffffff";
+export const contrastOf = (root: LayoutBox, id: string, paper = PAPER): Contrast | null => {
+  let ground: string | null = paper;
   let result: Contrast | null = null;
   // found first, so that only what is painted before it counts
   const path = (p: LayoutBox): LayoutBox[] | null => {

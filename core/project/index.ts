@@ -31,13 +31,13 @@ export type {
   TokenLook,
   TokenType,
   TokenValue,
+  TokenValues,
 } from "./tokens";
 export { issueText, laneSchema, readProject, tables, upgrade } from "./schema";
 export { cleanText, cutText } from "./text";
 export {
   BASE,
   ROOT,
-  advices,
   ariaStates,
   directions,
   motionKinds,
@@ -45,7 +45,6 @@ export {
   overlayPlaces,
 } from "./types";
 export type {
-  About,
   Acceptance,
   AriaState,
   Condition,
@@ -68,7 +67,6 @@ export type {
   Sample,
   Signal,
   Spring,
-  Status,
   Step,
   Trait,
   TraitTarget,

@@ -39,6 +39,24 @@ export interface OtherValue {
   readonly kind: string | null;
   readonly json: string;
 }
+/** What tokens of each type come to. */
+export interface TokenValues {
+  readonly colour: string;
+  readonly gradient: Gradient;
+  readonly length: number;
+  readonly number: number;
+  readonly style: StyleValue;
+  readonly family: string;
+  readonly weight: string;
+  readonly shadow: readonly Shadow[];
+  readonly border: BorderValue;
+  readonly stroke: string;
+  readonly duration: number;
+  readonly curve: Easing;
+  readonly motion: MotionValue;
+  readonly other: OtherValue;
+}
+
 /** What a token comes to. */
 export type TokenValue =
   | string

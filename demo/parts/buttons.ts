@@ -119,7 +119,7 @@ export const boardNowButton: Source = {
           alignText: "centre",
           text: "Board now",
           style: style.button,
-          fill: sea.foam,
+          fill: sea.chalk,
         }),
       ],
     ),
@@ -229,7 +229,7 @@ export const followCrossingButton: Source = {
         label: { text: "Following", fill: sea.tide },
       },
     },
-    { when: { pressed: "yes" }, changes: { body: { scale: [0.94, 0.94], fill: "#0f3646" } } },
+    { when: { pressed: "yes" }, changes: { body: { scale: [0.94, 0.94], fill: sea.tideDark } } },
     { when: { following: "yes", pressed: "yes" }, changes: { body: { fill: sea.mist } } },
   ],
 };

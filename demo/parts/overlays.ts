@@ -158,7 +158,7 @@ export const serviceNotice: Source = {
       widthMode: "stretch",
       text: "The harbour did not respond. Your text is saved. Try again.",
       style: style.note,
-      fill: "#8a3a12",
+      fill: sea.rust,
       visible: false,
     }),
     text("thanks", "Thanks", {

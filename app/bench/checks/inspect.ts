@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { neighbourhood } from "#core/checks";
+import { baseProject } from "#core/looks";
 import type { LayoutEnv } from "#core/layout";
 import type { Inspection, Inspector } from "../../../workers/inspector";
 import { inspector } from "../../services/inspector";
@@ -28,7 +29,7 @@ export const useInspection = (env: LayoutEnv): void => {
     let stale = false;
     store.getState().beginInspecting();
     const timer = setTimeout(() => {
-      void inspect(env, neighbourhood(project, piece), piece.id).then((inspection) => {
+      void inspect(env, neighbourhood(baseProject(project), piece), piece.id).then((inspection) => {
         if (!stale && inspection) store.getState().inspected(inspection);
       });
     }, CALM);

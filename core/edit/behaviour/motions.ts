@@ -1,5 +1,5 @@
 import type { Id } from "../../basics";
-import { motionTokenValue } from "../../looks";
+import { tokenValueOf } from "../../looks";
 import { isShown, resolveMotion } from "../../machine";
 import { curveOf, lengthOf } from "../../motion";
 import { inOrder, set } from "../../project";
@@ -81,7 +81,7 @@ export const motionGroups = (project: Project, piece: Id | null = null): MotionG
   const tokens = inOrder(project.tokens)
     .filter((t) => t.type === "motion")
     .flatMap((token) => {
-      const value = motionTokenValue(project.tokens, token.id);
+      const value = tokenValueOf(project.tokens, "motion", token.id);
       return value ? [{ token, value }] : [];
     });
   const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
@@ -148,7 +148,7 @@ export const followMotion = (
   uses: readonly MotionUse[],
   token: Token,
 ): Change => {
-  const value = motionTokenValue(project.tokens, token.id);
+  const value = tokenValueOf(project.tokens, "motion", token.id);
   return {
     label: editWords.use(token.name),
     ops: value ? writing(project, uses, (m) => ({ ...m, ...value, token: token.id })) : [],

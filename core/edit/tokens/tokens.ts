@@ -92,7 +92,7 @@ const valuesOfToken = (token: Token): Token["value"][] => [
 ];
 
 /** The tokens that a token takes its value or parts of it from, in any theme. */
-export const tokensOf = (token: Token): Id[] => valuesOfToken(token).flatMap(tokensIn);
+const tokensOf = (token: Token): Id[] => valuesOfToken(token).flatMap(tokensIn);
 
 /** The tokens that take a token's value, or parts of it. */
 export const dependentsOf = (project: Project, token: Id): Token[] =>

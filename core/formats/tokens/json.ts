@@ -14,7 +14,7 @@ export const isList = (value: unknown): value is readonly Json[] => Array.isArra
 /** Values inside one another: what lies deeper would end in a full stack somewhere. */
 const DEEPEST = 60;
 /** Letters of a file that is read at all. */
-export const LARGEST_FILE = 20_000_000;
+const LARGEST_FILE = 20_000_000;
 
 const isTooDeep = (value: unknown, left: number): boolean => {
   if (typeof value !== "object" || value === null) return false;

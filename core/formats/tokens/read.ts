@@ -36,7 +36,7 @@ export interface ReadToken extends MadeToken {
 }
 
 /** A theme that the files speak of; the first value is the usual one. */
-export interface FileTheme {
+interface FileTheme {
   readonly name: string;
   readonly values: readonly string[];
 }

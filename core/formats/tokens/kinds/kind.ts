@@ -2,7 +2,7 @@ import type { Part, SpecifiedTokenValue, TokenType } from "../../../project";
 import type { Json, JsonObject } from "../json";
 
 /** Reads a value that says nothing by aliases; undefined where it is none of that kind. */
-export type ReadPlain<T> = (plain: Json) => T | undefined;
+type ReadPlain<T> = (plain: Json) => T | undefined;
 
 /** Reads what may hold aliases; knows what the other tokens say. */
 export interface Reader {

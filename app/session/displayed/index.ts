@@ -4,6 +4,8 @@ import type { Project } from "#core/project";
 /** A project as it is to be shown, which tells when that changes. A session is one. */
 export interface DisplayedSource {
   readonly displayed: Project;
+  /** as the server has shown it, where that is another one */
+  readonly first?: Project;
   readonly subscribe: (call: () => void) => () => void;
 }
 
@@ -25,5 +27,9 @@ export function useDisplayedProject<T>(pick: (project: Project) => T): T;
 export function useDisplayedProject<T>(pick?: (project: Project) => T): T | Project {
   const source = useDisplayedSource();
   const read = () => (pick ? pick(source.displayed) : source.displayed);
-  return useSyncExternalStore(source.subscribe, read, read);
+  const readFirst = () => {
+    const first = source.first ?? source.displayed;
+    return pick ? pick(first) : first;
+  };
+  return useSyncExternalStore(source.subscribe, read, readFirst);
 }

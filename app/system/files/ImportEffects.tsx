@@ -1,0 +1,72 @@
+import { useMemo } from "react";
+import { changedByTokens, takeTokens } from "#core/edit";
+import type { ChangedPiece, TokenPlan } from "#core/edit";
+import { variantName } from "#core/looks";
+import { apply } from "#core/project";
+import type { Project } from "#core/project";
+import { Thumbnail } from "../../parts/Thumbnail";
+import { filesWords } from "./words";
+
+/** As many pieces, and variants of each, are shown as pictures. */
+const MOST_PIECES = 12;
+const MOST_VARIANTS = 2;
+
+interface PairProps {
+  readonly before: Project;
+  readonly after: Project;
+  readonly changed: ChangedPiece;
+}
+
+const Pair = ({ before, after, changed }: PairProps) => {
+  const piece = after.pieces[changed.piece];
+  if (!piece) return null;
+  return (
+    <li className="import-piece">
+      <span className="strong">{piece.name}</span>
+      <span className="quiet small-text">
+        {filesWords.variantsChange(changed.variants.length, changed.of)}
+      </span>
+      {changed.variants.slice(0, MOST_VARIANTS).map((variant) => (
+        <figure key={JSON.stringify(variant)} className="import-pair">
+          <span className="import-picture">
+            <Thumbnail project={before} piece={piece.id} variant={variant} />
+          </span>
+          <span aria-hidden="true">→</span>
+          <span className="import-picture">
+            <Thumbnail project={after} piece={piece.id} variant={variant} />
+          </span>
+          <figcaption className="quiet small-text">{variantName(piece, variant)}</figcaption>
+        </figure>
+      ))}
+    </li>
+  );
+};
+
+interface Props {
+  readonly project: Project;
+  readonly plan: TokenPlan;
+  readonly removesGone: boolean;
+}
+
+/** The pieces that will look otherwise, before and after. */
+export const ImportEffects = ({ project, plan, removesGone }: Props) => {
+  const { after, changed } = useMemo(() => {
+    const next = apply(project, takeTokens(project, plan, removesGone).ops).doc;
+    return { after: next, changed: changedByTokens(project, next) };
+  }, [project, plan, removesGone]);
+  return (
+    <section aria-labelledby="import-effects">
+      <h3 className="caption" id="import-effects">
+        {filesWords.piecesChange(changed.length)}
+      </h3>
+      <ul className="import-pieces">
+        {changed.slice(0, MOST_PIECES).map((each) => (
+          <Pair key={each.piece} before={project} after={after} changed={each} />
+        ))}
+      </ul>
+      {changed.length > MOST_PIECES && (
+        <p className="quiet small-text">{filesWords.morePieces(changed.length - MOST_PIECES)}</p>
+      )}
+    </section>
+  );
+};
