@@ -25,6 +25,7 @@ const order = [
   ["edit"],
   ["rehearse"],
   ["checks"],
+  ["library"],
 ];
 /** Files of the vocabulary that belong to a room: each kind has one for each room that needs it. */
 const facets = { project: ["schema"], machine: ["machine", "trouble"], "formats/scxml": ["scxml"] };

@@ -41,15 +41,21 @@ const env = { ...process.env, NUBBLE_BUILD: folder, FORCE_COLOR: "0" };
 const began = Date.now();
 const seconds = (since: number): number => Math.round((Date.now() - since) / 1000);
 
-/** Runs a step and prints what it said once it has ended, so that lanes do not mix. */
-const run = ({ title, command, isQuiet = false }: Step): Promise<boolean> =>
+/**
+ * Runs a step. What it says is printed once it has ended, so that lanes do not mix; at once where
+ * it runs alone.
+ */
+const run = ({ title, command, isQuiet = false }: Step, isAlone: boolean): Promise<boolean> =>
   new Promise((resolve) => {
     const [program, ...args] = command;
     const since = Date.now();
     const child = spawn(program, args, { cwd: root, env });
     const said: Buffer[] = [];
     for (const stream of [child.stdout, child.stderr])
-      stream.on("data", (chunk: Buffer) => said.push(chunk));
+      stream.on("data", (chunk: Buffer) => {
+        if (isAlone) process.stdout.write(chunk);
+        else said.push(chunk);
+      });
     child.on("error", (error) => said.push(Buffer.from(error.message)));
     child.on("close", (code) => {
       const passed = code === 0;
@@ -60,14 +66,14 @@ const run = ({ title, command, isQuiet = false }: Step): Promise<boolean> =>
     });
   });
 
-const runLane = async (lane: Lane): Promise<boolean> => {
-  for (const step of lane) if (!(await run(step))) return false;
+const runLane = async (lane: Lane, isAlone: boolean): Promise<boolean> => {
+  for (const step of lane) if (!(await run(step, isAlone))) return false;
   return true;
 };
 
 const runAll = async (): Promise<boolean> => {
   for (const floor of floors) {
-    const passed = await Promise.all(floor.map(runLane));
+    const passed = await Promise.all(floor.map((lane) => runLane(lane, floor.length === 1)));
     if (passed.includes(false)) return false;
   }
   return true;

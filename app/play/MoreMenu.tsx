@@ -1,6 +1,9 @@
+import { Fragment } from "react";
 import { Dropdown } from "react-bootstrap";
-import type { Project } from "#core/project";
+import { themeOf, themesOf, traitsOf } from "#core/looks";
+import type { Project, Variant } from "#core/project";
 import { FormAnswer } from "../parts/FormAnswer";
+import { TraitChoice } from "../parts/TraitChoice";
 import { partsWords } from "../parts/words";
 import { Check } from "../ui/fields/Check";
 import { Choices } from "../ui/fields/Choices";
@@ -21,10 +24,27 @@ interface Props {
   readonly phone: string | null;
   /** whether something here sends forms */
   readonly sends: boolean;
+  readonly onTheme: (theme: Variant) => void;
 }
 
+/** Which theme the prototype is shown in; nothing where the project has none. */
+const PlayThemes = ({ project, onTheme }: Pick<Props, "project" | "onTheme">) => {
+  const shown = themeOf(project);
+  return traitsOf(themesOf(project)).map((theme) => (
+    <Fragment key={theme.id}>
+      <span className="caption">{theme.name}</span>
+      <TraitChoice
+        label={theme.name}
+        trait={theme}
+        value={shown[theme.id]}
+        onChoose={(value) => onTheme({ ...shown, [theme.id]: value })}
+      />
+    </Fragment>
+  ));
+};
+
 /** What a presenter can ask of the prototype; no key of the page does any of it. */
-export const MoreMenu = ({ run: made, project, phone, sends }: Props) => {
+export const MoreMenu = ({ run: made, project, phone, sends, onTheme }: Props) => {
   const run = useWatched(made);
   return (
     <Dropdown align="end" autoClose="outside">
@@ -40,6 +60,7 @@ export const MoreMenu = ({ run: made, project, phone, sends }: Props) => {
             {playWords.back}
           </Tool>
         </div>
+        <PlayThemes project={project} onTheme={onTheme} />
         <span className="caption">{playWords.speed}</span>
         <Choices
           label={playWords.speed}

@@ -6,7 +6,7 @@ import type { Project } from "#core/project";
 import { useEnv } from "../services/env";
 import { LinkButton } from "../ui/LinkButton";
 import { Plain } from "../ui/Plain";
-import { presentedIn } from "./address";
+import { presentedIn, themeIn } from "./address";
 import type { Place } from "./place";
 import { Theatre } from "./Theatre";
 import { playWords } from "./words";
@@ -38,7 +38,8 @@ export const Opened = ({ project, place, pieceId }: Props) => {
     <Theatre
       key={asked.id}
       env={env}
-      project={project}
+      base={project}
+      theme={themeIn(search)}
       place={place}
       first={asked}
       shown={presentedIn(project, asked.id, search)}

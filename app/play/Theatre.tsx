@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { Offcanvas } from "react-bootstrap";
 import type { LayoutEnv } from "#core/layout";
-import type { Piece, Project } from "#core/project";
+import { inTheme } from "#core/looks";
+import type { Piece, Project, Variant } from "#core/project";
 import type { Presented } from "#core/runtime";
 import { Tool } from "../ui/Tool";
 import { useMedia } from "../ui/useMedia";
@@ -20,7 +21,9 @@ const PHONE = "(max-width: 767px)";
 
 interface Props {
   readonly env: LayoutEnv;
-  readonly project: Project;
+  readonly base: Project;
+  /** the theme the address asks for; null for the one the project is shown in elsewhere */
+  readonly theme: Variant | null;
   readonly place: Place;
   readonly first: Piece;
   readonly shown: Presented;
@@ -45,7 +48,7 @@ const useAddress = (run: PlayRun, project: Project, play: string): void => {
 };
 
 /** A run that follows edits and the system's wish for less motion, as long as it is shown. */
-const useRun = ({ env, project, place, shown }: Props) => {
+const useRun = ({ env, place, shown }: Props, project: Project) => {
   const host = useRef<HTMLDivElement>(null);
   const [run] = useState(() => {
     const calm = typeof window !== "undefined" && window.matchMedia(LESS_MOTION).matches;
@@ -122,9 +125,11 @@ const Said = ({ run: made }: { run: PlayRun }) => {
 
 /** The prototype, and around it what a presenter needs. */
 export const Theatre = (props: Props) => {
-  const { project, place, first, sends } = props;
+  const { base, place, first, sends } = props;
+  const [theme, setTheme] = useState<Variant>(props.theme ?? {});
+  const project = inTheme(base, theme);
   const isPhone = useMedia(PHONE);
-  const { run, host } = useRun(props);
+  const { run, host } = useRun(props, project);
   const room = useRoom(run, isPhone);
   const isFull = useFull();
   const [isListed, setListed] = useState(true);
@@ -133,7 +138,9 @@ export const Theatre = (props: Props) => {
     <StateList run={run} project={project} first={first} onPicked={() => setOut(false)} />
   );
   const more = useMemo(
-    () => <MoreMenu run={run} project={project} phone={place.phone} sends={sends} />,
+    () => (
+      <MoreMenu run={run} project={project} phone={place.phone} sends={sends} onTheme={setTheme} />
+    ),
     [run, project, place.phone, sends],
   );
   return (

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { inTheme, themeOf } from "#core/looks";
 import { kelpwayKit } from "../../demo/index";
-import { addressOf, presentedIn } from "./address";
+import { addressOf, presentedIn, themeIn } from "./address";
 
 const kit = kelpwayKit();
 const search = (address: string) => new URLSearchParams(address.split("?")[1] ?? "");
@@ -21,6 +22,16 @@ describe("the address of a state", () => {
 
   it("of a screen as it starts is only its id and name", () => {
     expect(addressOf(kit, { screen: "ticket", overlays: [], traits: [] })).toBe("/ticket/Ticket");
+  });
+
+  it("says the theme it is shown in, unless that is the usual one", () => {
+    const shown = { screen: "ticket", overlays: [], traits: [] };
+    const address = addressOf(inTheme(kit, { theme: "night" }), shown);
+    expect(address).toBe("/ticket/Ticket?theme=theme%3Anight%2CTheme-night");
+    expect(themeIn(search(address))).toEqual({ theme: "night" });
+    expect(themeIn(search("/ticket/Ticket"))).toBeNull();
+    const meant = themeIn(search("?theme=&theme=x&theme=__proto__:y&theme=theme:dusk")) ?? {};
+    expect(themeOf(inTheme(kit, meant))).toEqual({ theme: "day", density: "calm" });
   });
 
   it("leaves out what it cannot mean", () => {

@@ -1,6 +1,7 @@
 import type { Id } from "#core/basics";
+import { unusualTheme } from "#core/looks";
 import { tableEntry } from "#core/project";
-import type { Piece, Project } from "#core/project";
+import type { Piece, Project, Variant } from "#core/project";
 import { pathText, pieceAtPath } from "#core/rehearse";
 import type { Presented, ShownTrait } from "#core/runtime";
 
@@ -17,6 +18,11 @@ const nameOf = (project: Project, piece: Piece, { at, trait, value }: ShownTrait
   return asName(`${copy}${found?.name ?? ""} ${found?.values[value]?.name ?? ""}`);
 };
 
+const themeName = (project: Project, theme: Id, value: Id): string => {
+  const found = tableEntry(project.themes, theme);
+  return asName(`${found?.name ?? ""} ${found?.values[value]?.name ?? ""}`);
+};
+
 /**
  * The address at which Play shows something: ids decide what, the names after them are only for
  * people. Relative to the address of Play itself.
@@ -30,12 +36,24 @@ export const addressOf = (project: Project, { screen, overlays, traits }: Presen
     const name = piece ? nameOf(project, piece, shown) : "";
     search.append("set", `${shown.at}:${shown.trait}:${shown.value},${name}`);
   }
+  for (const [theme, value] of Object.entries(unusualTheme(project)))
+    search.append("theme", `${theme}:${value},${themeName(project, theme, value)}`);
   const query = search.toString();
   const name = encodeURIComponent(asName(piece?.name ?? ""));
   return `/${screen}/${name}${query ? `?${query}` : ""}`;
 };
 
 const beforeComma = (text: string): string => text.split(",")[0] ?? "";
+
+/** The theme an address asks for; null where it asks for none. */
+export const themeIn = (search: URLSearchParams): Variant | null => {
+  const asked = search.getAll("theme").slice(0, MOST);
+  if (asked.length === 0) return null;
+  const entries = asked.map((text) => beforeComma(text).split(":"));
+  return Object.fromEntries(
+    entries.flatMap(([theme, value]) => (theme && value ? [[theme, value]] : [])),
+  );
+};
 
 /** What an address asks to be shown of a piece; what it cannot mean is left out. */
 export const presentedIn = (project: Project, screen: Id, search: URLSearchParams): Presented => {

@@ -24,6 +24,7 @@ export {
   themeOf,
   themeText,
   themesOf,
+  unusualTheme,
 } from "./themes";
 export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
 export type { ComputedLayer, Overrides, Running } from "./tree";

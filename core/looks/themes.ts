@@ -117,9 +117,13 @@ export const otherThemes = (project: Pick<Project, "themes">): readonly Variant[
     .slice(0, MOST_THEMES);
 };
 
-/** The values of themes a project is shown in that are not the usual ones, in words. */
+/** The values of themes a project is shown in that are not the usual ones. */
+export const unusualTheme = (project: Project): Variant =>
+  unusualIn(themesOf(project), themeOf(project));
+
+/** The same in words. */
 export const themeText = (project: Project): string => {
-  const theme = unusualIn(themesOf(project), themeOf(project));
+  const theme = unusualTheme(project);
   return Object.entries(theme)
     .map(([id, value]) => {
       const trait = project.themes[id];

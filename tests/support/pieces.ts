@@ -2,7 +2,7 @@ import type { Id } from "#core/basics";
 import { addLayer, addPiece, addRule, addTrait, emptyProject, setValues } from "#core/edit";
 import { ROOT, accept, inOrder } from "#core/project";
 import type { Change, Condition, Effect, Layer, Piece, Project, Rule } from "#core/project";
-import type { LayerKind, Value } from "#core/properties";
+import type { LayerKind, SpecifiedValue, Value } from "#core/properties";
 
 /** A project under construction: every step goes through the commands people's edits go through. */
 export class Builder {
@@ -54,7 +54,7 @@ export class Builder {
     };
   }
 
-  look(when: Condition, layer: Id, values: Record<string, Value>): this {
+  look(when: Condition, layer: Id, values: Record<string, SpecifiedValue>): this {
     return this.do(setValues(this.piece, when, { [layer]: values }));
   }
 

@@ -1,0 +1,1 @@
+export { searchComponents } from "./search";
