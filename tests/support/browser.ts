@@ -22,6 +22,8 @@ export const launch = async (): Promise<{ browser: Browser; close: () => Promise
       "--disable-background-networking",
       "--disable-component-update",
       "--disable-sync",
+      // letters are as wide as their font says, as in a window
+      "--font-render-hinting=none",
     ],
   });
   return {
