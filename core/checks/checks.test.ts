@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import type { Id } from "#core/basics";
-import { addOption } from "#core/edit";
+import { addOption, addTheme, addToken, setTokenValue } from "#core/edit";
 import type { LayoutEnv } from "#core/layout";
 import { variantFrom, variantKey } from "#core/looks";
 import { advance, focusStops, start, step } from "#core/machine";
@@ -9,7 +9,7 @@ import type { Input } from "#core/machine";
 import { ROOT, accept } from "#core/project";
 import type { Motion, Piece, Project, Variant } from "#core/project";
 import { rehearse } from "#core/rehearse";
-import { checked, traitSpace } from "#core/checks";
+import { checked, neighbourhood, traitSpace } from "#core/checks";
 import type { Finding } from "#core/checks";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
@@ -833,5 +833,48 @@ describe("the space of situations", () => {
       whole: true,
       situations: 1,
     });
+  });
+});
+
+describe("a theme", () => {
+  /** A component with a label that is bound to a token, on a screen whose fill is one, too. */
+  const berth = (nightInk: string, nightGround: string) => {
+    const b = new Builder();
+    const theme = addTheme(b.project, "Theme", ["day", "night"]);
+    b.do(theme.change);
+    const night = Object.values(b.project.themes[theme.id]?.values ?? {}).find(
+      (v) => v.name === "night",
+    );
+    const token = (name: string, day: string, dark: string): string => {
+      const made = addToken(b.project, "colour", name, day);
+      b.do(made.change);
+      const record = b.project.tokens[made.id];
+      if (record) b.do(setTokenValue(record, dark, { [theme.id]: [night?.id ?? ""] }));
+      return made.id;
+    };
+    const ink = token("Ink", "#1c2f3a", nightInk);
+    const ground = token("Ground", "#ffffff", nightGround);
+    b.new("screen", "Pier");
+    b.look({}, "root", { fill: { token: ground } });
+    const component = b.new("component", "Berth");
+    const label = b.layer("text", { text: "Berth 4" });
+    b.look({}, label, { fill: { token: ink } });
+    return { b, component };
+  };
+  const contrasts = (ink: string, ground: string) => {
+    const { b, component } = berth(ink, ground);
+    const near = neighbourhood(b.project, b.project.pieces[component] as Piece);
+    return checked(env, near, component).findings.filter((f) => f.kind === "contrast");
+  };
+
+  it("in which a text is faint is named, and it alone", () => {
+    const found = contrasts("#203040", "#101820");
+    expect(found).toHaveLength(1);
+    expect(found[0]?.text).toContain("Theme night");
+    expect(Object.keys(found[0]?.theme ?? {})).toHaveLength(1);
+  });
+
+  it("with a dark ground under light texts has nothing to complain of", () => {
+    expect(contrasts("#efe6d6", "#101820")).toEqual([]);
   });
 });

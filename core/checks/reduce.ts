@@ -1,4 +1,5 @@
 import type { Id } from "../basics";
+import { startScreen } from "../edit";
 import { componentsAt, isNavigation, rulesOf } from "../machine";
 import type { Piece, Project } from "../project";
 
@@ -60,8 +61,8 @@ export const reduced = (project: Project, piece: Piece): Project => {
 };
 
 /**
- * What of a project matters for one piece: what is placed in it, where it is placed, and the
- * screens its rules lead to.
+ * What of a project matters for one piece: what is placed in it, where it is placed, what it lies
+ * on, and the screens its rules lead to.
  */
 export const neighbourhood = (project: Project, piece: Piece): Project => {
   const near = inside(project, piece);
@@ -79,6 +80,8 @@ export const neighbourhood = (project: Project, piece: Piece): Project => {
     Object.values(p?.rules ?? {}).flatMap((r) =>
       r.effects.flatMap((e) => (e.type === "go" || e.type === "open" ? [e.screen] : [])),
     );
+  const ground = startScreen(project);
+  if (ground) near.add(ground.id);
   const queue = [...near].flatMap((id) => led(project.pieces[id]));
   for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
     const screen = project.pieces[id];

@@ -30,6 +30,7 @@ export const limits = {
   /** letters of a token's name, and of the groups it lies in */
   tokenName: 120,
   tokenGroup: 240,
+  tokenLooks: 400,
   /** JSON of one change as it is sent, bytes */
   change: 6_000_000,
 } as const;

@@ -106,7 +106,13 @@ export const token = z
     group: z.string().max(limits.tokenGroup),
     order,
     value: z.custom<Token["value"]>(),
-    looks: z.record(id, look).optional(),
+    looks: z
+      .record(id, look)
+      .refine(
+        (table) => Object.keys(table).length <= limits.tokenLooks,
+        projectWords.areLimited(limits.tokenLooks, "looks"),
+      )
+      .optional(),
     written: json.optional(),
     ...described,
   })

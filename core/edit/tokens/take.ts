@@ -1,5 +1,5 @@
 import type { Id } from "../../basics";
-import { renamed, sameJson } from "../../formats/tokens";
+import { groupText, renamed, sameJson } from "../../formats/tokens";
 import type { FileGroup, ReadToken, ReadTokens, ThemedValue } from "../../formats/tokens";
 import { isAlias, sameCondition } from "../../looks";
 import { inOrder, newId, orderAfter, set } from "../../project";
@@ -32,9 +32,9 @@ export interface TokenPlan {
   readonly groups: readonly TokenGroup[];
 }
 
-const keyOf = (group: string, name: string): string => (group === "" ? name : `${group}/${name}`);
+const keyOf = (group: string, name: string): string => JSON.stringify([group, name]);
 
-const groupIn = (token: ReadToken): string => token.path.slice(0, -1).join("/");
+const groupIn = (token: ReadToken): string => groupText(token.path.slice(0, -1));
 const nameIn = (token: ReadToken): string => token.path.at(-1) ?? "";
 
 /** The themes as they will be: those of the project, with what the files speak of besides. */
@@ -155,7 +155,7 @@ class Taking {
 const groupsAfter = (project: Project, groups: readonly FileGroup[]): TokenGroup[] => {
   const all = inOrder(project.groups);
   return groups.flatMap(({ path, about, deprecated, extensions }) => {
-    const name = path.join("/");
+    const name = groupText(path);
     if (name === "") return [];
     const known = all.find((g) => g.name === name);
     const group: TokenGroup = {

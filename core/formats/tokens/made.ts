@@ -1,4 +1,4 @@
-import { isReserved, isTokenValue, limits } from "../../project";
+import { isTokenValue, limits } from "../../project";
 import type { SpecifiedTokenValue, TokenType } from "../../project";
 import { pathText } from "./file";
 import type { FileToken } from "./file";
@@ -6,6 +6,7 @@ import { isList, isObject } from "./json";
 import type { Json } from "./json";
 import { kinds } from "./kinds";
 import type { Kind, Reader } from "./kinds/kind";
+import { groupText } from "./names";
 import { referenceIn } from "./reference";
 import { renamed } from "./renamed";
 import { sameJson } from "./same";
@@ -176,7 +177,18 @@ export class Maker {
   };
 }
 
-/** Whether a name can be one of ours. */
-export const isFit = (path: readonly string[]): boolean =>
-  path.every((name) => name.length <= limits.tokenName && !isReserved(name)) &&
-  pathText(path.slice(0, -1)).length <= limits.tokenGroup;
+/** Why a token cannot be one of ours, whatever it says; null where it can. */
+export const unfit = ({
+  path,
+  written = "",
+  extensions = "",
+  about = "",
+}: MadeToken): string | null => {
+  const name = path.at(-1) ?? "";
+  if (name.trim() === "") return tokenFileWords.noName;
+  if (name.length > limits.tokenName || groupText(path.slice(0, -1)).length > limits.tokenGroup)
+    return tokenFileWords.nameTooLong(limits.tokenName, limits.tokenGroup);
+  if (Math.max(written.length, extensions.length) > limits.json)
+    return tokenFileWords.saysTooMuch(limits.json);
+  return about.length > limits.text ? tokenFileWords.saysTooMuch(limits.text) : null;
+};

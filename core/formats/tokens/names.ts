@@ -3,13 +3,23 @@ import type { Project, Token } from "../../project";
 
 /** What the format does not allow in names (§5.1.1), replaced. */
 export const allowed = (name: string): string =>
-  name.replace(/[{}.]/g, "_").replace(/^\$(?!root$)/, "_");
+  name
+    .replace(/[{}.]/g, "_")
+    .replace(/^\$(?!root$)/, "_")
+    .replace(/^__proto__$/, "proto");
 
-const groupsOf = (token: Token): readonly string[] =>
-  token.group === "" ? [] : token.group.split("/");
+/** Groups inside groups as a token names them: by slashes; one in a name stands behind a backslash. */
+export const groupText = (path: readonly string[]): string =>
+  path.map((name) => name.replace(/[\\/]/g, "\\$&")).join("/");
+
+/** The groups inside groups that a token names. */
+export const groupPath = (group: string): readonly string[] =>
+  group === ""
+    ? []
+    : (group.match(/(?:\\.|[^\\/])+/g) ?? []).map((name) => name.replace(/\\(.)/g, "$1"));
 
 /** The groups and the name of a token, as people gave them. */
-export const ownPath = (token: Token): readonly string[] => [...groupsOf(token), token.name];
+export const ownPath = (token: Token): readonly string[] => [...groupPath(token.group), token.name];
 
 const key = (path: readonly string[]): string => path.join(".");
 
@@ -21,7 +31,7 @@ export const pathsOf = (tokens: Project["tokens"]): ReadonlyMap<string, readonly
   const list = inOrder(tokens);
   const groups = new Set<string>();
   for (const token of list) {
-    const path = groupsOf(token).map(allowed);
+    const path = groupPath(token.group).map(allowed);
     for (let i = 1; i <= path.length; i++) groups.add(key(path.slice(0, i)));
   }
   const taken = new Set<string>();

@@ -5,7 +5,7 @@ import { pathText } from "./file";
 import type { FileGroup, FileToken, Problem } from "./file";
 import { isList, isObject, readJson } from "./json";
 import type { Json, JsonObject } from "./json";
-import { isFit, Maker, OURS } from "./made";
+import { Maker, OURS, unfit } from "./made";
 import type { MadeToken } from "./made";
 import { insideOf } from "./reference";
 import { isModifier, isResolver, readResolver } from "./resolver";
@@ -259,8 +259,9 @@ export const readTokens = (files: readonly TokenFile[]): ReadTokens => {
   const tokens: ReadToken[] = [];
   for (const token of found.slice(0, limits.tokens)) {
     const made = maker.make(token);
-    if (!isFit(made.path)) {
-      reading.problem(made.at, tokenFileWords.nameTooLong(limits.tokenName));
+    const reason = unfit(made);
+    if (reason !== null) {
+      reading.problem(made.at, reason);
       continue;
     }
     if (made.note !== undefined) reading.note(made.at, made.note);

@@ -229,6 +229,25 @@ describe("a bad token file", () => {
     expect(problems(`${'{ "a": '.repeat(200)}1${"}".repeat(200)}`)[0]?.[1]).toContain("nested");
   });
 
+  it("takes what it can of names and texts nobody can keep", () => {
+    const $type = "number";
+    const long = "x".repeat(25_000);
+    const json = {
+      "": { $type, $value: 1 },
+      constructor: { $type, $value: 2 },
+      ["n".repeat(121)]: { $type, $value: 3 },
+      big: { $type, $value: 4, $extensions: { "org.pier": long } },
+      told: { $type, $value: 5, $description: long },
+    };
+    expect(readOne(json).tokens.map((t) => t.at)).toEqual(["constructor"]);
+    expect(problems(json).map(([, reason]) => reason)).toEqual([
+      "its name is empty",
+      "its name has more than 120 characters, or its groups more than 240",
+      "it says more than 20000 characters",
+      "it says more than 8000 characters",
+    ]);
+  });
+
   it("whose aliases lead in a circle says so, however long the circle", () => {
     const ring = Object.fromEntries(
       Array.from({ length: 3000 }, (_, i) => [

@@ -9,7 +9,7 @@ import type { Project } from "#core/project";
 import { kelpwayKit } from "../../../demo/index";
 
 const name = fc
-  .string({ unit: fc.constantFrom(..."abcdefgh 01-_"), minLength: 1, maxLength: 8 })
+  .string({ unit: fc.constantFrom(..."abcdefgh 01-_/\\"), minLength: 1, maxLength: 8 })
   .filter((s) => s.trim() === s);
 const share = fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000);
 const hex = fc.integer({ min: 1, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, "0")}`);

@@ -26,8 +26,12 @@ const described = (node: JsonObject) => ({
 const typeOf = (node: JsonObject): string | undefined =>
   typeof node.$type === "string" ? node.$type : undefined;
 
-/** Names may not begin with a dollar sign, nor hold what aliases are written with (§5.1.1). */
-const isName = (name: string): boolean => !name.startsWith("$") && !/[{}.]/.test(name);
+/**
+ * Names may not begin with a dollar sign, nor hold what aliases are written with (§5.1.1), nor be
+ * what objects are made by.
+ */
+const isName = (name: string): boolean =>
+  !name.startsWith("$") && !/[{}.]/.test(name) && name !== "__proto__";
 
 /** Both groups in one; what the second says is stronger (§6.4, as JSON Schema's `$ref`). */
 const deepMerged = (under: JsonObject, over: JsonObject): JsonObject => {

@@ -9,7 +9,7 @@ export const tokenFileWords = {
   noTokens: "the file holds no tokens",
   notGroup: "a token file is an object of groups and tokens",
   neitherTokenNorGroup: "this is neither a token nor a group",
-  nameNotAllowed: (name: string) => `the name “${name}” holds a character that aliases are made of`,
+  nameNotAllowed: (name: string) => `the format does not allow the name “${name}”`,
   cannotExtend: (target: string) =>
     `the group cannot extend “${target}”: there is no such group, or it leads back here`,
 
@@ -25,7 +25,10 @@ export const tokenFileWords = {
   notOfType: (value: string, type: string) => `${value} is not a value of type “${type}”`,
   otherType: (type: string, target: string, other: string) =>
     `it is a ${type}, but “${target}” is a ${other}`,
-  nameTooLong: (most: number) => `its name has more than ${most} characters`,
+  noName: "its name is empty",
+  nameTooLong: (name: number, groups: number) =>
+    `its name has more than ${name} characters, or its groups more than ${groups}`,
+  saysTooMuch: (most: number) => `it says more than ${most} characters`,
 
   // resolver.ts
   fileMissing: (name: string) => `the resolver names the file “${name}”, which was not chosen`,

@@ -17,7 +17,7 @@ import type { Json } from "./json";
 import type { Said } from "./kinds/kind";
 import { kindOf, Maker, OURS } from "./made";
 import type { MadeToken } from "./made";
-import { allowed, ownPath, pathsOf } from "./names";
+import { allowed, groupPath, ownPath, pathsOf } from "./names";
 import { sameJson } from "./same";
 import { renamed } from "./renamed";
 import { Table } from "./table";
@@ -281,7 +281,7 @@ export const writeTokens = (project: Written): readonly WrittenFile[] => {
   const usual = (token: Token): Saying => sayingIn(paths, token, rest);
   const sayings = inOrder(project.tokens).map(usual);
   const groups = inOrder(project.groups).map((group) => ({
-    path: group.name === "" ? [] : group.name.split("/").map(allowed),
+    path: groupPath(group.name).map(allowed),
     says: groupJson(group),
   }));
   const base = textOf(treeOf([...groups, ...entriesOf(sayings)]));
