@@ -1,8 +1,8 @@
 import "./zod";
 import { expose } from "comlink";
-import { readTokens } from "../core/formats/tokens/index";
+import { cssOf, readTokens, scssOf, writeTokens } from "../core/formats/tokens/index";
 
-/** Reads token files off the main thread, whatever is in them. */
-const tokenReader = { readTokens };
-export type TokenReader = typeof tokenReader;
-expose(tokenReader);
+/** Reads and writes token files off the main thread, however many tokens there are. */
+const tokenWorker = { readTokens, writeTokens, cssOf, scssOf };
+export type TokenWorker = typeof tokenWorker;
+expose(tokenWorker);

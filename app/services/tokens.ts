@@ -1,15 +1,29 @@
 import { wrap } from "comlink";
-import type { ReadTokens, TokenFile } from "#core/formats/tokens";
-import type { TokenReader } from "../../workers/tokens";
+import type { Remote } from "comlink";
+import type { ReadTokens, TokenFile, WrittenFile } from "#core/formats/tokens";
+import type { Project } from "#core/project";
+import type { TokenWorker } from "../../workers/tokens";
 
-/** Reads token files in a worker of their own, which goes when they are read. */
-export const readTokenFiles = async (files: readonly TokenFile[]): Promise<ReadTokens> => {
+/** Lets a worker of its own do one thing, and go when that is done. */
+const inWorker = async <T>(task: (tokens: Remote<TokenWorker>) => Promise<T>): Promise<T> => {
   const worker = new Worker(new URL("../../workers/tokens.ts", import.meta.url), {
     type: "module",
   });
   try {
-    return await wrap<TokenReader>(worker).readTokens(files);
+    return await task(wrap<TokenWorker>(worker));
   } finally {
     worker.terminate();
   }
 };
+
+/** Reads token files, whatever is in them. */
+export const readTokenFiles = (files: readonly TokenFile[]): Promise<ReadTokens> =>
+  inWorker((tokens) => tokens.readTokens(files));
+
+/** All tokens of a project as files of the Design Tokens Format. */
+export const writeTokenFiles = (project: Project): Promise<readonly WrittenFile[]> =>
+  inWorker((tokens) => tokens.writeTokens(project));
+
+/** All tokens of a project as a style sheet. */
+export const styleSheetOf = (project: Project, language: "css" | "scss"): Promise<string> =>
+  inWorker((tokens) => (language === "css" ? tokens.cssOf(project) : tokens.scssOf(project)));

@@ -3,6 +3,9 @@ import { inOrder } from "../project";
 import type { Piece, Project } from "../project";
 import { isBound } from "../properties";
 
+/** Between the words of one thing and those of the next. */
+const LINE = "\n";
+
 /** What a component can be found by. */
 interface Indexed {
   readonly piece: Piece;
@@ -12,6 +15,9 @@ interface Indexed {
 }
 
 const plain = (markdown: string): string => markdown.replaceAll(/[#*_`>[\]()]/g, " ");
+
+const aboutOf = ({ about }: Piece): readonly string[] =>
+  [about?.description, about?.use, about?.avoid].map((text) => plain(text ?? ""));
 
 /** The names of tokens, icons and pictures a piece uses, and the texts it shows. */
 const shownBy = (project: Project, piece: Piece): Set<string> => {
@@ -30,7 +36,7 @@ const shownBy = (project: Project, piece: Piece): Set<string> => {
 const wordsOf = (project: Project, piece: Piece): string =>
   [
     piece.group ?? "",
-    ...Object.values(piece.about ?? {}).map((text) => plain(text ?? "")),
+    ...aboutOf(piece),
     ...Object.values(piece.traits).flatMap((t) => [
       t.name,
       ...Object.values(t.values).map((v) => v.name),
@@ -38,7 +44,7 @@ const wordsOf = (project: Project, piece: Piece): string =>
     ...Object.values(piece.options).map((o) => o.name),
     ...shownBy(project, piece),
   ]
-    .join("\n")
+    .join(LINE)
     .toLowerCase();
 
 const known = new WeakMap<Piece, { readonly of: readonly object[]; readonly indexed: Indexed }>();
@@ -62,7 +68,7 @@ const fit = ({ name, words }: Indexed, word: string): number => {
   if (name.startsWith(word)) return 8;
   if (name.includes(` ${word}`)) return 6;
   if (name.includes(word)) return 4;
-  if (words.startsWith(word) || words.includes(`\n${word}`)) return 2;
+  if (words.startsWith(word) || words.includes(LINE + word)) return 2;
   return words.includes(word) ? 1 : 0;
 };
 

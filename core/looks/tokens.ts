@@ -31,21 +31,34 @@ export type Named = Pick<Project, "tokens" | "assets">;
 export const isAlias = (value: Token["value"]): value is Alias =>
   typeof value === "object" && "alias" in value;
 
-/** What a token says itself, once its aliases were followed. */
-const specifiedOf = (
-  tokens: Readonly<Record<Id, Token>>,
-  id: Id,
-): { readonly type: Token["type"]; readonly value: SpecifiedTokenValue } | undefined => {
-  const seen = new Set<Id>();
-  for (let at = tokens[id]; at && !seen.has(at.id);) {
-    seen.add(at.id);
+/** What a token says itself; null where its aliases lead nowhere. */
+type Specified = { readonly type: TokenType; readonly value: SpecifiedTokenValue } | null;
+const specified = new WeakMap<object, Map<Id, Specified>>();
+
+/** What a token says itself, once its aliases were followed; each of them is followed once. */
+const specifiedOf = (tokens: Readonly<Record<Id, Token>>, id: Id): Specified => {
+  const known = entryOf(specified, tokens, () => new Map<Id, Specified>());
+  const passed: Id[] = [];
+  let found: Specified = null;
+  for (let at = tokens[id]; at;) {
+    const before = known.get(at.id);
+    if (before !== undefined) {
+      found = before?.type === tokens[id]?.type ? before : null;
+      break;
+    }
+    // whoever comes by here again has gone round in a circle
+    known.set(at.id, null);
+    passed.push(at.id);
     const { value, type } = at;
-    if (!isAlias(value)) return { type, value };
+    if (!isAlias(value)) {
+      found = { type, value };
+      break;
+    }
     const next: Token | undefined = tokens[value.alias];
-    if (next?.type !== type) return undefined;
-    at = next;
+    at = next?.type === type ? next : undefined;
   }
-  return undefined;
+  for (const each of passed) known.set(each, found);
+  return found;
 };
 
 const isPlainObject = (value: unknown): value is Readonly<Record<string, unknown>> =>

@@ -11,7 +11,6 @@ export type { Proposal } from "./changes/judge";
 export type { Project } from "./project";
 export { limits } from "./limits";
 export { declarationsSchema } from "./declarations";
-export { isReserved } from "./reserved";
 export { isTokenValue } from "./token-schema";
 export { tokenTypes } from "./tokens";
 export type {

@@ -1,9 +1,9 @@
 import { strToU8, zipSync } from "fflate";
 import { useState } from "react";
 import { Dropdown } from "react-bootstrap";
-import { cssOf, scssOf, writeTokens } from "#core/formats/tokens";
 import type { TokenFile } from "#core/formats/tokens";
 import { saveBytes, saveText } from "../../services/download";
+import { styleSheetOf, writeTokenFiles } from "../../services/tokens";
 import { useSession } from "../../session/context";
 import { FileButton } from "../../ui/fields/FileButton";
 import { Menu } from "../../ui/floating/Menu";
@@ -35,9 +35,9 @@ export const FilesMenu = ({ onNote, onRefused }: Props) => {
     });
     setFiles(await Promise.all(read));
   };
-  const save = () => {
+  const save = async () => {
     const { project } = session;
-    const written = writeTokens(project);
+    const written = await writeTokenFiles(project);
     const [only] = written;
     if (written.length === 1 && only) {
       saveText(only.name, "application/json", only.text);
@@ -49,6 +49,10 @@ export const FilesMenu = ({ onNote, onRefused }: Props) => {
       "application/zip",
       zipSync(Object.fromEntries(entries)),
     );
+  };
+  const saveSheet = async (language: "css" | "scss", type: string) => {
+    const { project } = session;
+    saveText(`${project.name}.${language}`, type, await styleSheetOf(project, language));
   };
   return (
     <>
@@ -65,24 +69,20 @@ export const FilesMenu = ({ onNote, onRefused }: Props) => {
           {filesWords.exportTokens}
         </Dropdown.Toggle>
         <Menu>
-          <Dropdown.Item as="button" type="button" onClick={save}>
+          <Dropdown.Item as="button" type="button" onClick={() => void save()}>
             {filesWords.designTokens}
           </Dropdown.Item>
           <Dropdown.Item
             as="button"
             type="button"
-            onClick={() =>
-              saveText(`${session.project.name}.css`, "text/css", cssOf(session.project))
-            }
+            onClick={() => void saveSheet("css", "text/css")}
           >
             {filesWords.cssProperties}
           </Dropdown.Item>
           <Dropdown.Item
             as="button"
             type="button"
-            onClick={() =>
-              saveText(`${session.project.name}.scss`, "text/x-scss", scssOf(session.project))
-            }
+            onClick={() => void saveSheet("scss", "text/x-scss")}
           >
             {filesWords.scss}
           </Dropdown.Item>

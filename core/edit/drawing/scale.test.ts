@@ -98,7 +98,7 @@ describe("scaling layers", () => {
   it("takes a token's value along, which it is bound to no more", () => {
     const b = theSwitch();
     const style = Object.values(b.project.tokens).find((t) => t.type === "style");
-    b.look({}, "label", { style: { token: style?.id ?? "" } as never });
+    b.look({}, "label", { style: { token: style?.id ?? "" } });
     const size = findBox(sceneOf(b), "label")?.placed.values.size ?? 0;
     const scaling = { by: 2, corner: { x: 0, y: 0 }, boxes: new Map() };
     b.do(scaleLayers(b.project, b.piece, ["label"], scaling));

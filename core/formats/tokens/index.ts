@@ -7,3 +7,4 @@ export { sameJson } from "./same";
 export { cssOf } from "./css/css";
 export { scssOf } from "./css/scss";
 export { writeTokens } from "./write";
+export type { WrittenFile } from "./write";

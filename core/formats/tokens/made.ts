@@ -90,10 +90,9 @@ export class Maker {
     const known = this.#made.get(path);
     if (known) return known;
     const circle = this.table.circleAt(path);
-    for (const token of [...this.table.chainOf(path)].reverse()) {
-      const at = pathText(token.path);
-      if (!this.#made.has(at)) this.#made.set(at, this.#one(token, circle));
-    }
+    const chain = this.table.chainOf(path, (at) => this.#made.has(at));
+    for (const token of [...chain].reverse())
+      this.#made.set(pathText(token.path), this.#one(token, circle));
     return this.#made.get(path);
   }
 

@@ -261,6 +261,19 @@ describe("a bad token file", () => {
     expect(notes({ a: { $type: "color", $value: "{a}" } }).a).toContain("circle");
   });
 
+  it("has the type of what its aliases end in, whichever way round they stand", () => {
+    const names = Array.from({ length: 3000 }, (_, i) => `t${i}`);
+    const row = names.map((name, i) => [
+      name,
+      i === 0 ? { $type: "color", $value: "#123456" } : { $value: `{t${i - 1}}` },
+    ]);
+    for (const entries of [row, [...row].reverse()]) {
+      const { tokens, problems: none } = readOne(Object.fromEntries(entries));
+      expect(none).toEqual([]);
+      expect(new Set(tokens.map((t) => t.type))).toEqual(new Set(["colour"]));
+    }
+  });
+
   it("that doubles at every step comes to nothing instead of filling the memory", () => {
     const bomb = Object.fromEntries(
       Array.from({ length: 40 }, (_, i) => [

@@ -13,6 +13,7 @@ export class Table {
   readonly #tokens = new Map<string, FileToken>();
   readonly #ends = new Map<string, FileToken | null>();
   readonly #circles = new Map<string, string>();
+  readonly #types = new Map<string, string | null>();
 
   constructor(tokens: Iterable<FileToken>) {
     for (const token of tokens) this.#tokens.set(pathText(token.path), token);
@@ -32,11 +33,14 @@ export class Table {
     return reference && reference.inside.length === 0 ? reference.token : null;
   }
 
-  /** The tokens from one to the end of its aliases, both included; shorter where one is missing. */
-  chainOf(path: string): readonly FileToken[] {
+  /**
+   * The tokens from one to the end of its aliases, both included; shorter where one is missing, or
+   * where enough is known of it.
+   */
+  chainOf(path: string, isKnown: (path: string) => boolean): readonly FileToken[] {
     const chain: FileToken[] = [];
     const seen = new Set<string>();
-    for (let at: string | null = path; at !== null && !seen.has(at);) {
+    for (let at: string | null = path; at !== null && !seen.has(at) && !isKnown(at);) {
       seen.add(at);
       const token = this.#tokens.get(at);
       if (!token) break;
@@ -48,19 +52,23 @@ export class Table {
 
   /** The token at the end of all aliases; undefined where they lead nowhere, or in a circle. */
   endOf(path: string): FileToken | undefined {
-    const known = this.#ends.get(path);
-    if (known !== undefined) return known ?? undefined;
-    const chain = this.chainOf(path);
+    if (!this.#ends.has(path)) this.#noteEnds(path);
+    return this.#ends.get(path) ?? undefined;
+  }
+
+  #noteEnds(path: string): void {
+    const chain = this.chainOf(path, (at) => this.#ends.has(at));
     const last = chain.at(-1);
-    const end = last && this.targetOf(last) === null ? last : null;
-    for (const { path: passed } of chain) this.#ends.set(pathText(passed), end);
-    const target = last && this.targetOf(last);
-    if (last && typeof target === "string" && this.#tokens.has(target)) {
-      const way = [...chain.map((t) => pathText(t.path)), target];
-      for (const { path: passed } of chain)
-        this.#circles.set(pathText(passed), way.slice(-6).join(" → "));
+    const target = last ? this.targetOf(last) : null;
+    const ownEnd = target === null ? (last ?? null) : null;
+    const end = target === null ? ownEnd : (this.#ends.get(target) ?? null);
+    const isBack = target !== null && this.#tokens.has(target) && !this.#ends.has(target);
+    const way = [...chain.slice(-5).map((t) => pathText(t.path)), target].join(" → ");
+    const circle = isBack ? way : this.#circles.get(target ?? "");
+    for (const { path: passed } of chain) {
+      this.#ends.set(pathText(passed), end);
+      if (circle !== undefined) this.#circles.set(pathText(passed), circle);
     }
-    return end ?? undefined;
   }
 
   /** The circle a token's aliases lead in; null where they do not. */
@@ -71,13 +79,20 @@ export class Table {
 
   /** `$type` of a token: its own, that of what it is an alias of, that of its group (§5.2.2). */
   typeOf(token: FileToken): string | null {
-    if (token.type !== null) return token.type;
-    if (this.targetOf(token) === null) return token.groupType;
-    for (const next of this.chainOf(pathText(token.path)).slice(1)) {
-      if (next.type !== null) return next.type;
-      if (this.targetOf(next) === null && next.groupType !== null) return next.groupType;
+    const path = pathText(token.path);
+    if (!this.#types.has(path)) this.#noteTypes(path);
+    return this.#types.get(path) ?? null;
+  }
+
+  /** From the end of the aliases, so that no chain is too long, and each is gone through once. */
+  #noteTypes(path: string): void {
+    const isCircle = this.circleAt(path) !== null;
+    const chain = this.chainOf(path, (at) => this.#types.has(at));
+    for (const token of [...chain].reverse()) {
+      const target = isCircle ? null : this.targetOf(token);
+      const ofTarget = target === null ? null : (this.#types.get(target) ?? null);
+      this.#types.set(pathText(token.path), token.type ?? ofTarget ?? token.groupType);
     }
-    return token.groupType;
   }
 
   /** A value with every alias in it followed; undefined where one leads nowhere or to too much. */

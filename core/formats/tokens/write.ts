@@ -25,7 +25,7 @@ import { treeOf } from "./tree";
 import { writePart } from "./write-part";
 
 /** A file to be saved. */
-interface WrittenFile {
+export interface WrittenFile {
   readonly name: string;
   readonly text: string;
 }
