@@ -15,6 +15,10 @@ const stateNamed = (name: string): AriaState | null => {
   return found ? (found[0] as AriaState) : null;
 };
 
+/** Whether a name is one by which a state is known: open and unfolded of what is expanded. */
+export const isNameOf = (state: AriaState, name: string): boolean =>
+  namesOf[state]?.includes(plain(name)) ?? false;
+
 /** Whether a value's name says that something is not so. */
 const isNegative = (name: string): boolean =>
   negative.words.includes(plain(name)) ||

@@ -6,3 +6,4 @@ export { neighbourhood } from "./reduce";
 export { traitSpace } from "./traitspace";
 export { findingId } from "./types";
 export type { Finding } from "./types";
+export { roleFor } from "./spoken";

@@ -36,7 +36,7 @@ const roleOf = ({ project, piece }: Inspected, variant: Node["variant"], id: Id)
 };
 
 /** The role that says best what a rule's layer is: by what it does to which trait. */
-const roleFor = (piece: Piece, rule: Rule): Role => {
+export const roleFor = (piece: Piece, rule: Rule): Role => {
   if (rule.effects.every(isNavigation)) return "link";
   const set = rule.effects.find((e) => e.type === "set");
   const trait = set && piece.traits[set.trait];

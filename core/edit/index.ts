@@ -33,9 +33,15 @@ export {
 } from "./drawing/looks";
 export type { Edits } from "./drawing/looks";
 export { addWayBack, wayBack } from "./behaviour/wayBack";
-export { make, makersFor } from "./makers";
-export type { Given, Maker, Making, Parameter } from "./makers";
-export { followMotion, motionGroups, motionUsesOf, motionsIn } from "./behaviour/motions";
+export { addContacts, make, makersFor } from "./makers";
+export type { Given, Maker, Making, Parameter, TouchTrigger } from "./makers";
+export {
+  followMotion,
+  motionGroups,
+  motionUsesOf,
+  motionsIn,
+  tokensOfMotion,
+} from "./behaviour/motions";
 export type { MotionGroup } from "./behaviour/motions";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export {
@@ -156,3 +162,5 @@ export type { Wire } from "./behaviour/wiring";
 export { oppositeOf } from "./behaviour/opposites";
 export { sendsForms } from "./sends";
 export { overlaysOf } from "./overlays";
+export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./library/about";
+export { addSample, moveSample, removeSample, setSample } from "./library/samples";

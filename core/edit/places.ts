@@ -15,6 +15,7 @@ const nouns: Readonly<Record<string, string>> = {
   notes: editWords.variantNote,
   rehearsals: "rehearsal",
   accepted: editWords.acceptedFinding,
+  samples: "sample",
   tokens: "token",
   assets: "asset",
   pieces: "piece",

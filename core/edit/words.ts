@@ -110,6 +110,9 @@ export const editWords = {
 
   // makers
   contact: "Contact",
+  none: "none",
+  contactNames: { hover: "hovered", press: "pressed", focus: "focused" },
+  addContacts: (name: string) => `Add states to ${name}`,
   contactHoveredFocusedPressed: "Contact: hovered, focused, pressed",
   oneLayerPerValue: (name: string) => `One layer per value: ${name}`,
   duringTouch: (trigger: "hover" | "focus" | "press", name: string) =>
@@ -231,6 +234,18 @@ export const editWords = {
   deleteTheme: (name: string) => `Delete theme ${name}`,
   deleteThemeValue: (name: string) => `Delete theme value ${name}`,
   clearTokenValue: (name: string) => `Clear the themed value of ${name}`,
+
+  // library
+  setStatus: (name: string) => `Set status of ${name}`,
+  describe: (name: string) => `Describe ${name}`,
+  moveToGroup: (name: string, group: string) =>
+    group === "" ? `Take ${name} out of its group` : `Move ${name} to ${group}`,
+  renameGroup: (group: string, name: string) =>
+    name === "" ? `Dissolve group ${group}` : `Rename group ${group} to ${name}`,
+  addSample: (name: string) => `Add sample of ${name}`,
+  changeSample: (name: string) => `Change sample of ${name}`,
+  moveSample: (name: string) => `Move sample of ${name}`,
+  deleteSample: (name: string) => `Delete sample of ${name}`,
 
   // tokens/take.ts
   usualTheme: "usual",

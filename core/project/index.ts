@@ -44,6 +44,7 @@ export {
   overlayPlaces,
 } from "./types";
 export type {
+  About,
   Acceptance,
   AriaState,
   Condition,
@@ -66,6 +67,7 @@ export type {
   Sample,
   Signal,
   Spring,
+  Status,
   Step,
   Trait,
   TraitTarget,

@@ -326,10 +326,10 @@ export interface Acceptance {
 }
 
 /** How far a component is: not to be used yet, to be used, or not any more, and what instead. */
-type Status = "draft" | "ready" | { readonly supersededBy: Id | null };
+export type Status = "draft" | "ready" | { readonly supersededBy: Id | null };
 
 /** What is written about a component for those who use it; Markdown. */
-interface About {
+export interface About {
   readonly description?: string | undefined;
   /** when to use it, and when not */
   readonly use?: string | undefined;

@@ -6,7 +6,7 @@ import { editWords } from "../words";
 import { becomes, number, numberOf, numbered } from "./making";
 import type { Draft, Maker, Setting } from "./making";
 
-type TouchTrigger = "hover" | "focus" | "press";
+export type TouchTrigger = "hover" | "focus" | "press";
 
 /** Words by which people call the values of a contact. */
 const contactWords: readonly { trigger: TouchTrigger; words: readonly string[] }[] = [

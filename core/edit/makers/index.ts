@@ -11,6 +11,8 @@ import { deck } from "./deck";
 import { swell, wiggle } from "./lively";
 import type { Maker, Making, Setting } from "./making";
 
+export { addContacts } from "./touch";
+export type { TouchTrigger } from "./contact";
 export type { Given, Maker, Making, Parameter, Setting } from "./making";
 
 const same = (a: Rule, b: Rule): boolean =>

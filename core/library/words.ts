@@ -1,0 +1,52 @@
+/** What people read in library. */
+export const libraryWords = {
+  // spoken.ts
+  insideCopy: "what the copy in it does",
+  or: " or ",
+  wants: (key: string, does: string) => `${key} ${does}`,
+  does: {
+    use: "uses it",
+    check: "turns it on and off",
+    next: "goes to the next one",
+    previous: "goes to the previous one",
+    first: "goes to the first one",
+    last: "goes to the last one",
+    more: "makes it more",
+    less: "makes it less",
+  },
+  noState: "a trait that says whether it is on",
+  noName: "a name",
+
+  // checks
+  alike: (kept: string, spare: string) => `${kept} and ${spare} are nearly the same.`,
+  supersede: (spare: string) => `Mark ${spare} as superseded`,
+  spelled: (component: string, called: string, usual: string, meaning: string) =>
+    `${component} says “${called}” for ${meaning}; most others say “${usual}”.`,
+  meanings: {
+    neutral: "being so or not",
+    hover: "being pointed at",
+    press: "being pressed",
+    focus: "having the keyboard’s focus",
+    checked: "being checked",
+    selected: "being selected",
+    pressed: "being turned on",
+    expanded: "being open",
+    disabled: "being disabled",
+    current: "being the current one",
+  } as Readonly<Record<string, string>>,
+  neutral: ["on", "off", "yes", "no", "true", "false"] as readonly string[],
+  alignNames: (component: string) => `Align names in ${component}`,
+  hasNoRole: (component: string) =>
+    `${component} can be clicked, but nothing in it says what it is to a screen reader.`,
+  setRole: (role: string) => `Set role ${role}`,
+  lacksStates: (component: string, role: string, states: string) =>
+    `${component} is a ${role} that does not show when it is ${states}.`,
+  contacts: { hover: "pointed at", press: "pressed", focus: "focused" },
+  addStates: "Add these states",
+  ownStyle: (component: string, layers: string) =>
+    `${component} has text without a text style: ${layers}.`,
+  ownMotion: (motion: string, components: string) =>
+    `A motion outside the system (${motion}) in ${components}.`,
+  follow: (token: string) => `Use ${token}`,
+  undescribed: (component: string) => `${component} has no description.`,
+};
