@@ -83,6 +83,8 @@ const appOrder = [
     "rehearsals",
     "system",
   ],
+  // pages of components show tokens as the system does
+  ["library"],
 ];
 const together = "(bench/[^/]+\\.(ts|tsx)$|routes/|http/|root\\.tsx|entry)";
 const appStands = appOrder.flatMap((level, i) =>

@@ -6,7 +6,12 @@ export default [
   route("health", "routes/health.ts"),
   route("projects/:projectId", "routes/project.tsx", [
     index("routes/overview.tsx"),
-    route("system", "routes/system.tsx"),
+    route("system", "routes/system.tsx", [
+      index("routes/library.tsx"),
+      route("tokens", "routes/tokens.tsx"),
+      route("timing", "routes/timing.tsx"),
+      route("components/:componentId", "routes/component.tsx"),
+    ]),
     route("pieces/:pieceId", "routes/bench.tsx"),
     route("play/:pieceId?/:name?", "routes/play.tsx"),
   ]),

@@ -12,6 +12,7 @@ import { farePanel, sailingCard, sailingCardDeck } from "./parts/cards";
 import { crewChat, serviceNotice } from "./parts/overlays";
 import { harbourDockBar, pierPin, routeBell } from "./parts/pins";
 import { deckTabs, seatPlan, seatSideChooser } from "./parts/choosers";
+import { withAbout } from "./abouts";
 import { alertSwitch, bicycleTickBox } from "./parts/switches";
 import { rehearsals } from "./rehearsals";
 import { cabinClimate, noticeScreen, saltholmPier, ticketScreen, tripSettings } from "./screens";
@@ -53,8 +54,10 @@ const sources = [
  */
 export const kelpwayKit = (): Project => {
   const pieces: Piece[] = [];
-  for (const source of sources)
-    pieces.push(piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces)));
+  for (const source of sources) {
+    const made = piece({ ...source, rehearsals: rehearsals[source.id] ?? [] }, orderAfter(pieces));
+    pieces.push(withAbout(made));
+  }
   return {
     format: FORMAT,
     name: "Kelpway kit",

@@ -180,8 +180,18 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   },
   { name: "gather", path: "/projects/kelpway-kit/pieces/seat-plan", act: gatherSeats },
   {
-    name: "system",
+    name: "library",
     path: "/projects/kelpway-kit/system",
+    act: () => sleep(1500),
+  },
+  {
+    name: "component",
+    path: "/projects/kelpway-kit/system/components/alert-switch",
+    act: () => sleep(1500),
+  },
+  {
+    name: "system",
+    path: "/projects/kelpway-kit/system/tokens",
     act: async (page) => {
       await page.evaluate(() =>
         document.querySelector<HTMLElement>('[aria-label="Edit Kelp"]')?.click(),
@@ -191,10 +201,9 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   },
   {
     name: "timing-sheet",
-    path: "/projects/kelpway-kit/system",
+    path: "/projects/kelpway-kit/system/timing",
     act: async (page) => {
       await sleep(300);
-      await page.$eval("#timing-sheet", (heading) => heading.scrollIntoView({ block: "start" }));
       await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>(".timing-sheet td button")][1]?.click(),
       );

@@ -111,3 +111,24 @@ export const addChange = async (
     { transaction },
   );
 };
+
+/** Of how many changes, newest first, it is looked which pieces they changed. */
+const MOST_LOOKED_AT = 5000;
+
+/**
+ * When each piece of a project was last changed, ms since 1970. Pieces nothing was changed in since
+ * the project was made, or since thousands of other changes, are not there.
+ */
+export const piecesChangedAt = async (
+  db: Sequelize,
+  projectId: string,
+): Promise<Readonly<Record<string, number>>> => {
+  const rows = await db.query<{ piece: string; at: Date }>(
+    `select op->'path'->>1 as piece, max(created_at) as at
+     from (select ops, created_at from changes where project_id = :projectId
+           order by seq desc limit :most) as newest, jsonb_array_elements(ops) as op
+     where op->'path'->>0 = 'pieces' and op->'path'->>1 is not null group by 1`,
+    { replacements: { projectId, most: MOST_LOOKED_AT }, type: QueryTypes.SELECT },
+  );
+  return Object.fromEntries(rows.map(({ piece, at }) => [piece, new Date(at).getTime()]));
+};

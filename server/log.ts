@@ -15,7 +15,7 @@ import {
   upgrade,
 } from "#core/project";
 import type { Change, Clash, LoggedChange, Op, Project, Proposal } from "#core/project";
-import { addChange, allOf, changeCalled, firstOf, newestBefore } from "./changes";
+import { addChange, allOf, changeCalled, firstOf, newestBefore, piecesChangedAt } from "./changes";
 import type { Missed, Range } from "./changes";
 import { ProjectRow } from "./database";
 import { readSnapshot, writeSnapshot } from "./snapshots";
@@ -157,6 +157,11 @@ export class ProjectLog {
   async read(id: string): Promise<Snapshot | null> {
     const row = isId(id) ? await ProjectRow.findByPk(id) : null;
     return row && this.stateOf(row);
+  }
+
+  /** When each piece of a project was last changed, ms since 1970. */
+  async piecesChangedAt(id: string): Promise<Readonly<Record<string, number>>> {
+    return isId(id) ? piecesChangedAt(this.db, id) : {};
   }
 
   /** The changes after a number, as many as may be sent at once. */

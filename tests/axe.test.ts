@@ -156,7 +156,13 @@ describe("nothing for axe to find", () => {
   it.each([
     ["all projects", () => given.projects.address("").replace(/projects\/.*$/, "")],
     ["a project", () => given.projects.address(project)],
-    ["its design system", () => `${given.projects.address(project)}/system`],
+    ["its library", () => `${given.projects.address(project)}/system`],
+    ["its tokens", () => `${given.projects.address(project)}/system/tokens`],
+    ["its motions", () => `${given.projects.address(project)}/system/timing`],
+    [
+      "a component",
+      () => `${given.projects.address(project)}/system/components/seat-side-chooser`,
+    ],
     ["its prototype", () => `${given.projects.address(project)}/play`],
     ["a piece that is gone", () => given.projects.address(project, "gone")],
     ["a project that is gone", () => given.projects.address("gone")],

@@ -281,7 +281,7 @@ describe("two windows at the same work", () => {
     await you.press("Control", "z");
     await you.until(async () => expect(await you.cell("y", "thin")).toMatchObject({ own: false }));
     expect((await you.cell("y", "lit"))?.text).toBe("5");
-    await you.page.goto(`${desk.address}/system`, { waitUntil: "load" });
+    await you.page.goto(`${desk.address}/system/tokens`, { waitUntil: "load" });
     await you.until(async () => {
       await you.click("button", "Edit Foam");
       await you.find("textbox", "Colour");

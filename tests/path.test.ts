@@ -349,7 +349,7 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     await me.click("button", "New screen");
     for (let i = 0; i < 3; i++) {
       await me.click("button", "Insert a component");
-      await me.click("button", "Alert switch", ".insert-row");
+      await me.click("button", "Insert Alert switch");
       await me.find("treeitem", i ? `Alert switch ${i + 1}` : "Alert switch");
       await me.write("y", "only variant", String(100 + i * 100));
       await me.write("x", "only variant", "40");

@@ -359,7 +359,7 @@ describe("the Timing drawer", () => {
   });
 
   it("the timing sheet of one component lets its motions follow a token together", async () => {
-    await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
+    await me.page.goto(`${desk.address}/system/timing`, { waitUntil: "load" });
     const rows = () => me.page.$$eval(".timing-sheet tbody tr", (all) => all.length);
     const all = await me.until(rows);
     await me.until(async () => {

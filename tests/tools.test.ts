@@ -379,7 +379,7 @@ describe("components and the system", () => {
   });
 
   it("a token that changes changes everywhere, and equal values become one", async () => {
-    await me.page.goto(`${desk.address}/system`, { waitUntil: "load" });
+    await me.page.goto(`${desk.address}/system/tokens`, { waitUntil: "load" });
     await me.until(async () => {
       await me.click("button", "Edit Kelp");
       await me.find("textbox", "Colour");

@@ -2,7 +2,9 @@ import "./zod";
 import { expose } from "comlink";
 import type { Id } from "../core/basics/index";
 import { check } from "../core/checks/index";
-import type { Checked } from "../core/checks/index";
+import type { Checked, Finding } from "../core/checks/index";
+import { checkSystem, spokenParts } from "../core/library/index";
+import type { SpokenPart, SystemFinding } from "../core/library/index";
 import type { LayoutEnv } from "../core/layout/index";
 import { inOrder } from "../core/project/index";
 import type { Project } from "../core/project/index";
@@ -51,9 +53,41 @@ const inspector = {
     return true;
   },
 
-  /** Ends what rehearseAll is at. */
+  /** Ends what rehearseAll or checkAll is at. */
   stopRehearsing(): void {
     tour++;
+  },
+
+  /** What could be better about all components taken together. */
+  checkSystem(project: Project): readonly SystemFinding[] {
+    return checkSystem(project);
+  },
+
+  /** What a component says to assistive technology, and the keys it hears. */
+  spokenParts(project: Project, piece: Id): readonly SpokenPart[] {
+    return env ? spokenParts(env, project, piece) : [];
+  },
+
+  /** Checks one piece after another in all themes; true when it came to the end. */
+  async checkAll(
+    project: Project,
+    pieces: readonly Id[],
+    tell: (piece: Id, findings: readonly Finding[]) => void | Promise<void>,
+  ): Promise<boolean> {
+    const mine = ++tour;
+    for (const piece of pieces) {
+      if (!env) return false;
+      const run = check(env, project, piece);
+      for (;;) {
+        const { done, value } = run.next();
+        if (mine !== tour) return false;
+        if (!done) continue;
+        await tell(piece, value.findings);
+        break;
+      }
+      await breathe();
+    }
+    return true;
   },
 
   /** Rehearses and checks a piece; null when a newer call has come meanwhile. */

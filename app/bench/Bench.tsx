@@ -17,7 +17,7 @@ import { Stage } from "./stage/Stage";
 import { BenchProvider, useBench, useChosen } from "./state/context";
 import { Later } from "./state/Later";
 import { CardTools } from "./tools/CardTools";
-import { Insert } from "./tools/Insert";
+import { Insert } from "./tools/insert/Insert";
 import { WirePanel, WireScreens } from "./tools/WirePanel";
 import { TopBar } from "./TopBar";
 import { Traits } from "./traits/Traits";

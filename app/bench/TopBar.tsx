@@ -56,6 +56,11 @@ export const TopBar = memo(function TopBar() {
         {benchWords.shortcuts}
       </Tool>
       <ThemePicks />
+      {kind === "component" && (
+        <LinkButton variant="tool" to={`${home}/system/components/${id}`}>
+          {benchWords.inLibrary}
+        </LinkButton>
+      )}
       {kind === "component" && <PlaceOn />}
       <LinkButton size="sm" to={`${home}/play/${id}`}>
         {benchWords.play}

@@ -1,5 +1,6 @@
 /** What people read in bench. */
 export const benchWords = {
+  inLibrary: "In library",
   // Drawer.tsx
   sheet: "Sheet",
   rules: "Rules",

@@ -15,18 +15,19 @@ import {
 import { variantsOf } from "#core/looks";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
+import { useGround } from "../parts/ground";
 import { Thumbnail } from "../parts/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
+import { ProjectPlaces } from "../session/parts/ProjectPlaces";
 import { ThemePicks } from "../session/parts/ThemePicks";
 import { UndoNotice } from "../session/parts/UndoNotice";
 import { afterMenu } from "../ui/floating/afterMenu";
 import { EditableName } from "../ui/fields/EditableName";
 import { useBenchMemory } from "../bench/state/memory";
-import { LinkButton } from "../ui/LinkButton";
 import { NameField } from "../ui/fields/NameField";
 import { Notice } from "../ui/floating/Notice";
 import { routesWords } from "./words";
@@ -100,6 +101,7 @@ const Tile = (props: TileProps) => {
   const session = useSession();
   const project = useDisplayedProject();
   const [renaming, setRenaming] = useState(false);
+  const ground = useGround();
   const variants = variantsOf(piece).length;
   const rules = Object.keys(piece.rules).length;
   const to = `/projects/${session.id}/pieces/${piece.id}`;
@@ -110,7 +112,7 @@ const Tile = (props: TileProps) => {
   return (
     <li className="tile-item">
       <Link to={to} className="tile">
-        <span className="tile-picture">
+        <span className="tile-picture" style={ground}>
           <Thumbnail project={project} piece={piece.id} />
         </span>
         <span className="visually-hidden">{routesWords.open(piece.name)}</span>
@@ -227,14 +229,7 @@ export default function Overview() {
     <>
       <ProjectBar crumbs={[<ProjectName key="project" />]}>
         <ThemePicks />
-        <LinkButton variant="tool" to={`${home}/system`}>
-          {routesWords.system}
-        </LinkButton>
-        {start && (
-          <LinkButton size="sm" to={`${home}/play`}>
-            {routesWords.play}
-          </LinkButton>
-        )}
+        <ProjectPlaces here="pieces" />
       </ProjectBar>
       <main className="page" id="content">
         {Object.keys(project.pieces).length === 0 && (

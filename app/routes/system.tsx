@@ -1,73 +1,47 @@
-import { useState } from "react";
-import { Link } from "react-router";
-import { tokenTypes } from "#core/project";
+import { Link, Outlet, useParams } from "react-router";
+import { Places } from "../library/Places";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
+import { ProjectPlaces } from "../session/parts/ProjectPlaces";
 import { ThemePicks } from "../session/parts/ThemePicks";
-import { UndoNotice } from "../session/parts/UndoNotice";
-import { FilesMenu } from "../system/files/FilesMenu";
-import { Findings } from "../system/Findings";
-import { Fonts } from "../system/Fonts";
-import { TokenScope } from "../system/scope";
-import { Section } from "../system/Section";
-import { Themes } from "../system/Themes";
-import { TimingSheet } from "../system/TimingSheet";
-import { Icon } from "../ui/Icon";
-import { Notice } from "../ui/floating/Notice";
+import "../library/library.scss";
 import "../parts/parts.scss";
 import "../system/system.scss";
 import { routesWords } from "./words";
 
-/** The project's design system: tokens, what could be tidied, fonts. */
+/** The project's design system: its library, its tokens, its motions. */
 export default function System() {
   const session = useSession();
-  const project = useDisplayedProject();
-  const [note, setNote] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const { componentId } = useParams();
+  const name = useDisplayedProject((p) => p.name);
+  const component = useDisplayedProject((p) => p.pieces[componentId ?? ""]?.name);
+  const home = `/projects/${session.id}`;
+  const system =
+    component === undefined ? (
+      routesWords.system
+    ) : (
+      <Link key="system" to={`${home}/system`}>
+        {routesWords.system}
+      </Link>
+    );
+  const crumbs = [
+    <Link key="project" to={home}>
+      {name}
+    </Link>,
+    system,
+    ...(component === undefined ? [] : [component]),
+  ];
   return (
     <>
-      <ProjectBar
-        crumbs={[
-          <Link key="project" to={`/projects/${session.id}`}>
-            {project.name}
-          </Link>,
-          routesWords.system,
-        ]}
-      >
+      <ProjectBar crumbs={crumbs}>
         <ThemePicks />
+        <ProjectPlaces here="system" />
       </ProjectBar>
       <main className="page system" id="content">
-        <div className="page-head">
-          <h1 tabIndex={-1}>{routesWords.tokens(project.name)}</h1>
-          <span className="actions">
-            <FilesMenu onNote={setNote} onRefused={setRefusal} />
-          </span>
-        </div>
-        <section aria-labelledby="themes">
-          <Themes onNote={setNote} />
-        </section>
-        <section aria-labelledby="tidy">
-          <h2 id="tidy">
-            <Icon name="filter" size={14} /> {routesWords.suggestions}
-          </h2>
-          <Findings />
-        </section>
-        <TokenScope>
-          {tokenTypes.map((type) => (
-            <Section key={type} type={type} onNote={setNote} />
-          ))}
-        </TokenScope>
-        <section aria-labelledby="timing-sheet">
-          <h2 id="timing-sheet">{routesWords.timingSheet}</h2>
-          <TimingSheet />
-        </section>
-        <section aria-labelledby="fonts">
-          <Fonts onRefused={setRefusal} />
-        </section>
+        <Places />
+        <Outlet />
       </main>
-      {refusal !== null && <Notice bad text={refusal} onClose={() => setRefusal(null)} />}
-      {note !== null && <UndoNotice key={note} text={note} onClose={() => setNote(null)} />}
     </>
   );
 }

@@ -87,14 +87,13 @@ export const routesWords = {
   component: "Component",
   screen: "Screen",
   system: "System",
-  play: "Play",
   new: (kind: string) => `New ${kind}`,
   deleted: (removed: string) => `Deleted ${removed}.`,
 
   // system.tsx
   tokens: (name: string) => `Tokens of ${name}`,
   suggestions: "Suggestions",
-  timingSheet: "Timing sheet",
+  timingSheet: (name: string) => `Motions of ${name}`,
 
   // system.tsx
 };

@@ -18,6 +18,9 @@ interface Settings {
   /** the theme each project is shown in */
   readonly themes: Readonly<Record<string, Variant>>;
   readonly setTheme: (project: string, theme: Variant) => void;
+  /** the components last inserted in each project, newest first */
+  readonly recent: Readonly<Record<string, readonly string[]>>;
+  readonly inserted: (project: string, component: string) => void;
   readonly guide: (piece: string) => void;
   readonly endGuide: () => void;
   readonly setLetters: (letters: boolean) => void;
@@ -25,6 +28,8 @@ interface Settings {
   readonly setBeside: (beside: boolean) => void;
   readonly toggleGroup: (group: string) => void;
 }
+
+const MOST_RECENT = 6;
 
 /** What somebody has set for this browser. There is one of it, as there is one of its store. */
 export const useSettings = create<Settings>()(
@@ -39,6 +44,12 @@ export const useSettings = create<Settings>()(
       themes: {},
       setTheme: (project, theme) =>
         set(({ themes }) => ({ themes: { ...themes, [project]: theme } })),
+      recent: {},
+      inserted: (project, component) =>
+        set(({ recent }) => {
+          const others = (recent[project] ?? []).filter((id) => id !== component);
+          return { recent: { ...recent, [project]: [component, ...others].slice(0, MOST_RECENT) } };
+        }),
       guide: (piece) => set({ guided: piece }),
       endGuide: () => set({ guided: null, offersGuide: false }),
       setLetters: (letters) => set({ letters }),
@@ -51,7 +62,17 @@ export const useSettings = create<Settings>()(
     }),
     {
       name: "nubble.settings",
-      partialize: ({ letters, folded, beside, foldedGroups, offersGuide, guided, themes }) => ({
+      partialize: ({
+        letters,
+        folded,
+        beside,
+        foldedGroups,
+        offersGuide,
+        guided,
+        themes,
+        recent,
+      }) => ({
+        recent,
         letters,
         folded,
         beside,

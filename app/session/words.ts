@@ -75,6 +75,11 @@ export const sessionWords = {
   undoCtrlZ: (undo: string) => `Undo: ${undo} (Ctrl+Z)`,
   nothingRedo: "Nothing to redo",
 
+  // ProjectPlaces.tsx
+  pieces: "Pieces",
+  system: "System",
+  play: "Play",
+
   // ProjectBar.tsx
   nubble: "Nubble",
   breadcrumb: "Breadcrumb",

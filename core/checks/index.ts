@@ -1,5 +1,6 @@
 export { check, checked } from "./check";
 export type { Checked } from "./check";
+export { groundOf } from "./ground";
 export { valueKey } from "./map";
 export type { MapLink, PieceMap } from "./map";
 export { neighbourhood } from "./reduce";

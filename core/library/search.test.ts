@@ -13,7 +13,7 @@ describe("a search in the library", () => {
   it("finds components by their name, its beginning first, and all for nothing", () => {
     expect(found(kit, "swi")[0]).toBe("Alert switch");
     expect(found(kit, "  ")).toHaveLength(17);
-    expect(found(kit, "harbour dock")).toEqual(["Harbour dock bar"]);
+    expect(found(kit, "harbour dock")).toEqual(["Harbour dock bar", "Deck tabs"]);
     expect(found(kit, "zeppelin")).toEqual([]);
   });
 

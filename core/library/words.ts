@@ -1,5 +1,9 @@
 /** What people read in library. */
 export const libraryWords = {
+  // offered.ts
+  yes: "yes",
+  no: "no",
+
   // spoken.ts
   insideCopy: "what the copy in it does",
   or: " or ",
@@ -18,6 +22,16 @@ export const libraryWords = {
   noName: "a name",
 
   // checks
+  fixAll: (check: string) => `Fix: ${check}`,
+  checks: {
+    alike: "nearly the same components",
+    "trait-names": "names that differ",
+    "role-states": "roles without states",
+    "no-role": "components without a role",
+    "own-style": "text outside the system",
+    "own-motion": "motions outside the system",
+    undescribed: "components without a description",
+  },
   alike: (kept: string, spare: string) => `${kept} and ${spare} are nearly the same.`,
   supersede: (spare: string) => `Mark ${spare} as superseded`,
   spelled: (component: string, called: string, usual: string, meaning: string) =>
@@ -45,8 +59,7 @@ export const libraryWords = {
   addStates: "Add these states",
   ownStyle: (component: string, layers: string) =>
     `${component} has text without a text style: ${layers}.`,
-  ownMotion: (motion: string, components: string) =>
-    `A motion outside the system (${motion}) in ${components}.`,
+  ownMotion: (motion: string, components: string) => `${components}: ${motion}.`,
   follow: (token: string) => `Use ${token}`,
   undescribed: (component: string) => `${component} has no description.`,
 };

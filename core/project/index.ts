@@ -37,6 +37,7 @@ export { cleanText, cutText } from "./text";
 export {
   BASE,
   ROOT,
+  advices,
   ariaStates,
   directions,
   motionKinds,

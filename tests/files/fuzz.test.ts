@@ -86,6 +86,8 @@ describe(`${COUNT} requests that nobody means well by`, () => {
         const views = [
           "",
           "/system",
+          "/system/tokens",
+          "/system/components/alert-switch",
           "/play",
           "/pieces/alert-switch",
           `/pieces/${pieces.find((p) => p !== "alert-switch") ?? ""}`,

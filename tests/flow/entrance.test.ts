@@ -56,7 +56,7 @@ const bringIn = async (): Promise<void> => {
   await hand.readyMade("Appear one after another");
   await hand.press("Escape");
   await hand.click("button", "Insert a component");
-  await hand.click("button", "Component");
+  await hand.click("button", "Insert Component");
   await me.find("treeitem", "Component");
   await hand.menuAt(await hand.middle("[role=treeitem][aria-selected=true]"), "Send to back");
 };

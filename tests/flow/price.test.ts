@@ -46,7 +46,7 @@ const drawCard = async (): Promise<void> => {
   for (const [i, feature] of features.entries())
     await hand.typeOver(await hand.layer(`All ferries ${i + 2}`), feature);
   await hand.click("button", "Insert a component");
-  await hand.click("button", "Component");
+  await hand.click("button", "Insert Component");
   await me.find("treeitem", "Component");
   const [x, y] = await hand.layer("Component");
   const corner = spot(200, 28);

@@ -48,6 +48,18 @@ describe("the project log", () => {
     expect((await log.since(id, 117)).changes.map((c) => c.seq)).toEqual([118, 119, 120]);
   });
 
+  it("knows when each piece was last changed", async () => {
+    const { log, id } = await fresh();
+    expect(await log.piecesChangedAt(id)).toEqual({});
+    const before = Date.now();
+    await log.append(id, proposal(0, move(9)));
+    await log.append(id, proposal(1, { label: "Rename", ops: [set(["name"], "Pier")] }));
+    const { "alert-switch": changed, ...others } = await log.piecesChangedAt(id);
+    expect(others).toEqual({});
+    expect(changed).toBeGreaterThan(before - 1000);
+    expect(await log.piecesChangedAt("no project")).toEqual({});
+  });
+
   it("keeps a change sent twice once, and answers with its number", async () => {
     const { log, id } = await fresh();
     const changeId = newId();

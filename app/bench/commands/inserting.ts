@@ -1,16 +1,17 @@
 import { useMemo } from "react";
 import type { Id } from "#core/basics";
-import { addDrafts, addLayer, isFitting, placeOnScreen } from "#core/edit";
+import { addDrafts, addLayer, isFitting, placeOnScreen, placeable } from "#core/edit";
 import { layout } from "#core/layout";
 import { Resolver, valuesIn } from "#core/looks";
 import { ROOT, cutText } from "#core/project";
-import type { LayerKind, Value } from "#core/properties";
+import type { LayerKind, SpecifiedValue, Value } from "#core/properties";
 import { readSvgApart } from "../../services/svg";
 import { upload } from "../../session/assets";
 import { useWorkpiece } from "../state/context";
 import type { BenchState } from "../state/state";
 import type { DrawnKind } from "../state/view";
 import type { Workpiece } from "../state/workpiece";
+import type { Unplaced } from "./dragged";
 import { BenchEdits } from "./edits";
 import { Placing } from "./placing";
 import type { NewPlace, Point, Size } from "./placing";
@@ -84,7 +85,7 @@ export class Inserter {
   /** Puts a layer where one works, or round a place of the piece. */
   layer(
     kind: LayerKind,
-    values: Readonly<Record<string, Value>>,
+    values: Readonly<Record<string, SpecifiedValue>>,
     size: Size,
     name?: string,
     at?: Point,
@@ -96,7 +97,7 @@ export class Inserter {
   /** Puts a layer into a place; what lies in a box says so. */
   private put(
     kind: LayerKind,
-    values: Readonly<Record<string, Value>>,
+    values: Readonly<Record<string, SpecifiedValue>>,
     { parent, x, y }: Omit<NewPlace, "room">,
     name?: string,
   ): Id | null {
@@ -151,9 +152,15 @@ export class Inserter {
     this.layer("icon", { icon: asset, ...size }, size, name);
   }
 
-  /** A copy of a component, as large as it is. */
-  copy(component: Id, name: string): void {
-    this.layer("instance", { component }, this.sizeOfCopy(component), name);
+  /**
+   * A copy of a component, as large as it is, given traits and options; where one works, or round a
+   * place of the piece. Nothing where it cannot stand in this piece.
+   */
+  copy({ component, values }: Unplaced, at?: Point): Id | null {
+    const { project, state } = this.workpiece;
+    const of = placeable(project, state.pieceId).find((c) => c.id === component);
+    if (!of) return null;
+    return this.layer("instance", { component, ...values }, this.sizeOfCopy(of.id), of.name, at);
   }
 
   /** Places this component on a screen, null for a new one. */

@@ -1,26 +1,15 @@
 import { plainText, present } from "#core/basics";
 import { placeable } from "#core/edit";
-import {
-  boundValue,
-  originOf,
-  restOf,
-  sameCondition,
-  tokensFor,
-  traitsOf,
-  valuesIn,
-  valuesOf,
-} from "#core/looks";
+import { offeredBy } from "#core/library";
+import { boundValue, originOf, sameCondition, tokensFor, valuesIn } from "#core/looks";
 import type { Origin } from "#core/looks";
 import { BASE, inOrder } from "#core/project";
-import type { Condition, Layer, Option, Piece, Project, Token, Variant } from "#core/project";
+import type { Condition, Layer, Piece, Project, Token, Variant } from "#core/project";
 import {
-  OPTION,
-  TRAIT,
   choiceText,
   isBound,
   parseValue,
   propertiesOf,
-  property,
   sheetEntry,
   sheetType,
   showValue,
@@ -84,99 +73,31 @@ const asChoices = (project: Project, key: string, type: ValueType): Row["choices
     : null;
 };
 
-type OptionRow = Pick<Row, "type" | "choices" | "inherent">;
-
-/** How far options may show options of options of nested copies to the outside. */
-const DEEPEST = 8;
-
-/** An option that shows a trait of a nested copy. */
-const traitOption = (
-  inner: Piece | undefined,
-  o: Option,
-  own: SpecifiedValue | undefined,
-): OptionRow | null => {
-  const trait = inner?.traits[o.key.slice(TRAIT.length)];
-  if (!trait) return null;
-  return {
-    type: { is: "reference" },
-    choices: valuesOf(trait).map((v) => ({ value: v.id, words: v.name })),
-    inherent: own ?? restOf(trait),
-  };
-};
-
-/** An option that sets a property of a layer of the component itself. */
-const propertyOption = (
-  project: Project,
-  key: Option["key"],
-  own: SpecifiedValue | undefined,
-  pieces: Row["choices"],
-): OptionRow => {
-  const known = property(key);
-  const inherent = own ?? known?.fallback;
-  if (key === "component") return { type: { is: "reference" }, choices: pieces, inherent };
-  const type: ValueType = sheetType(key) ?? { is: "text" };
-  return { type, choices: asChoices(project, key, type), inherent };
-};
-
-/**
- * How an option is set; one that shows a nested copy's own trait or option to the outside takes
- * after that.
- */
-const optionRow = (
-  project: Project,
-  component: Piece,
-  o: Option,
-  pieces: Row["choices"],
-  depth = 0,
-): OptionRow | null => {
-  const said = component.looks[BASE]?.changes[o.layer];
-  const own = said?.[o.key];
-  if (!component.layers[o.layer] || depth > DEEPEST) return null;
-  const inner = project.pieces[plainText(said?.component ?? "")];
-  if (o.key.startsWith(TRAIT)) return traitOption(inner, o, own);
-  if (o.key.startsWith(OPTION)) {
-    const option = inner?.options[o.key.slice(OPTION.length)];
-    const nested = inner && option ? optionRow(project, inner, option, pieces, depth + 1) : null;
-    return nested && { ...nested, inherent: own ?? nested.inherent };
-  }
-  return propertyOption(project, o.key, own, pieces);
-};
-
 const copyRows = (
   project: Project,
   component: Piece | undefined,
   candidates: readonly Piece[],
 ): Row[] => {
-  const pieces = candidates.map((c) => ({ value: c.id, words: c.name }));
-  const rows: Row[] = [
-    {
-      key: "component",
-      label: sheetWords.component,
+  const chosen: Row = {
+    key: "component",
+    label: sheetWords.component,
+    group: "copy",
+    type: { is: "reference" },
+    choices: candidates.map((c) => ({ value: c.id, words: c.name })),
+    inherent: undefined,
+    mode: null,
+  };
+  if (!component) return [chosen];
+  const offered = offeredBy(project, component.id, candidates).map(
+    ({ isTrait, name, ...rest }): Row => ({
+      ...rest,
+      label: isTrait ? sheetWords.initial(name) : name,
+      name,
       group: "copy",
-      type: { is: "reference" },
-      choices: pieces,
-      inherent: undefined,
       mode: null,
-    },
-  ];
-  if (!component) return rows;
-  for (const t of traitsOf(component)) {
-    rows.push({
-      key: TRAIT + t.id,
-      label: sheetWords.initial(t.name),
-      name: t.name,
-      group: "copy",
-      type: { is: "reference" },
-      choices: valuesOf(t).map((v) => ({ value: v.id, words: v.name })),
-      inherent: restOf(t),
-      mode: null,
-    });
-  }
-  for (const o of inOrder(component.options)) {
-    const row = optionRow(project, component, o, pieces);
-    if (row) rows.push({ key: OPTION + o.id, label: o.name, group: "copy", ...row, mode: null });
-  }
-  return rows;
+    }),
+  );
+  return [chosen, ...offered];
 };
 
 /** Width and height have a mode beside their number. */

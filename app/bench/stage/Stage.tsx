@@ -15,6 +15,7 @@ import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { countRender } from "../../ui/renders";
 import { useArranging } from "../commands/arranging";
 import { useEdits } from "../commands/edits";
+import { COMPONENT, readDragged } from "../commands/dragged";
 import { fresh, useInserter } from "../commands/inserting";
 import { layerMenu } from "../commands/layerMenu";
 import { cardKey } from "../state/active";
@@ -139,21 +140,27 @@ const useCardMenu = () => {
   return { menu, open, close };
 };
 
-/** Takes files that are dropped, where they are dropped. */
+/** Takes files and components that are dropped, where they are dropped. */
 const useDrop = (zoom: number) => {
   const edits = useEdits();
   const insert = useInserter();
   const onDragOver = (e: DragEvent) => {
-    if (!e.dataTransfer.types.includes(FILES)) return;
+    const { types } = e.dataTransfer;
+    if (!types.includes(FILES) && !types.includes(COMPONENT)) return;
     e.preventDefault();
     e.dataTransfer.dropEffect = "copy";
   };
   const onDrop = (e: DragEvent) => {
     const files = [...e.dataTransfer.files];
-    if (files.length === 0) return;
+    const copy = readDragged(e.dataTransfer.getData(COMPONENT));
+    if (files.length === 0 && !copy) return;
     e.preventDefault();
     const box = (e.target as Element).closest(".scene")?.getBoundingClientRect();
     const at = box && { x: (e.clientX - box.left) / zoom, y: (e.clientY - box.top) / zoom };
+    if (copy) {
+      insert.copy(copy, at);
+      return;
+    }
     void insert.files(files, at).then((note) => {
       if (note !== null) edits.note(note);
     });

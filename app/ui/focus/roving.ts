@@ -1,9 +1,12 @@
 /** What one can go to in a toolbar; fields keep their own stops, because arrows are theirs. */
 const STOPS = "button:not([disabled]), a[href], input[type=checkbox]:not([disabled])";
 
-/** The parts of a toolbar one goes along, in their order; menus that open in it are not of it. */
+/** What opens in a toolbar and is not of it. */
+const OPENED = "[role=menu], .panel";
+
+/** The parts of a toolbar one goes along, in their order. */
 export const stopsIn = (host: HTMLElement): HTMLElement[] =>
-  [...host.querySelectorAll<HTMLElement>(STOPS)].filter((stop) => !stop.closest("[role=menu]"));
+  [...host.querySelectorAll<HTMLElement>(STOPS)].filter((stop) => !stop.closest(OPENED));
 
 /** Makes one part the toolbar's stop of the Tab key: the given one, else the one that was, else the first. */
 export const rove = (host: HTMLElement, wanted?: Element): void => {

@@ -1,12 +1,12 @@
-import { inOrder } from "../../project";
-import type { Project } from "../../project";
+import { apply, inOrder } from "../../project";
+import type { Change, Op, Project } from "../../project";
 import { libraryWords } from "../words";
 import { alike } from "./alike";
 import { ownMotions } from "./motions";
 import { roles } from "./roles";
 import { ownStyles } from "./styles";
 import { traitNames } from "./traits";
-import type { SystemFinding } from "./types";
+import type { SystemCheck, SystemFinding } from "./types";
 
 export { systemChecks } from "./types";
 export type { SystemCheck, SystemFinding } from "./types";
@@ -32,3 +32,25 @@ export const checkSystem = (project: Project): readonly SystemFinding[] => [
   ...ownMotions(project),
   ...undescribed(project),
 ];
+
+/** What mends a finding in a project as it is now; null where it is no longer found. */
+export const fixOf = (project: Project, id: string): Change | null =>
+  checkSystem(project).find((f) => f.id === id)?.fixes[0]?.change ?? null;
+
+/** What mends all findings of a kind at once, one after the other; null where nothing can be. */
+export const fixAll = (project: Project, check: SystemCheck): Change | null => {
+  const ops: Op[] = [];
+  let now = project;
+  const done = new Set<string>();
+  for (;;) {
+    const next = checkSystem(now).find(
+      (f) => f.check === check && f.fixes.length > 0 && !done.has(f.id),
+    );
+    const change = next?.fixes[0]?.change;
+    if (!next || !change) break;
+    done.add(next.id);
+    ops.push(...change.ops);
+    now = apply(now, change.ops).doc;
+  }
+  return ops.length > 0 ? { label: libraryWords.fixAll(libraryWords.checks[check]), ops } : null;
+};

@@ -1,20 +1,16 @@
 import { memo, useState } from "react";
-import { Dropdown } from "react-bootstrap";
-import { useShallow } from "zustand/react/shallow";
-import { anyPlaceable, placeable } from "#core/edit";
-import { AssetPart } from "../../parts/AssetPart";
-import { useDisplayedProject } from "../../session/displayed";
-import { FileButton } from "../../ui/fields/FileButton";
-import { Icon } from "../../ui/Icon";
-import { Menu } from "../../ui/floating/Menu";
-import { Panel } from "../../ui/floating/Panel";
-import { Tool } from "../../ui/Tool";
-import { Toolbar } from "../../ui/focus/Toolbar";
-import { useEdits } from "../commands/edits";
-import { fresh, useInserter } from "../commands/inserting";
-import { useBench, useWorkpiece } from "../state/context";
-import { drawnKinds } from "../state/view";
-import { toolsWords } from "./words";
+import { AssetPart } from "../../../parts/AssetPart";
+import { FileButton } from "../../../ui/fields/FileButton";
+import { Icon } from "../../../ui/Icon";
+import { Panel } from "../../../ui/floating/Panel";
+import { Tool } from "../../../ui/Tool";
+import { Toolbar } from "../../../ui/focus/Toolbar";
+import { useEdits } from "../../commands/edits";
+import { fresh, useInserter } from "../../commands/inserting";
+import { useBench, useWorkpiece } from "../../state/context";
+import { drawnKinds } from "../../state/view";
+import { toolsWords } from "../words";
+import { InsertComponent } from "./InsertComponent";
 
 const files = "image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.ttf,.otf,.woff,.woff2";
 
@@ -62,39 +58,6 @@ const InsertIcon = () => {
         </Panel>
       )}
     </span>
-  );
-};
-
-/** The components to choose from; a part of its own, because it renders with the project. */
-const Components = () => {
-  const insert = useInserter();
-  const id = useBench((s) => s.pieceId);
-  const components = useDisplayedProject(useShallow((p) => placeable(p, id)));
-  return components.map((c) => (
-    <Dropdown.Item key={c.id} as="button" type="button" onClick={() => insert.copy(c.id, c.name)}>
-      {c.name}
-    </Dropdown.Item>
-  ));
-};
-
-/** A copy of one of the project's components that can stand in this piece. */
-const InsertComponent = () => {
-  const id = useBench((s) => s.pieceId);
-  const any = useDisplayedProject((p) => anyPlaceable(p, id));
-  const [open, setOpen] = useState(false);
-  return (
-    <Dropdown show={open} onToggle={setOpen}>
-      <Dropdown.Toggle
-        variant="tool"
-        className="framed"
-        aria-label={toolsWords.insertComponent}
-        title={toolsWords.copyComponent}
-        disabled={!any}
-      >
-        <Icon name="instance" />
-      </Dropdown.Toggle>
-      <Menu>{open && <Components />}</Menu>
-    </Dropdown>
   );
 };
 

@@ -1,0 +1,91 @@
+import { proxy } from "comlink";
+import { useState } from "react";
+import { Button, ProgressBar } from "react-bootstrap";
+import { Link } from "react-router";
+import type { Id } from "#core/basics";
+import type { Finding } from "#core/checks";
+import { piecesOf } from "#core/edit";
+import { useEnv } from "../services/env";
+import { inspector } from "../services/inspector";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
+import { libraryWords } from "./words";
+
+type Found = Readonly<Record<Id, readonly Finding[]>>;
+
+/** What people should mend: notes are for the bench. */
+const isSerious = ({ severity }: Finding): boolean => severity !== "note";
+
+/** Every component checked in every theme, one after the other, when it is asked for. */
+export const ComponentChecks = () => {
+  const session = useSession();
+  const project = useDisplayedProject();
+  const env = useEnv(project.assets);
+  const [found, setFound] = useState<Found>({});
+  const [going, setGoing] = useState<"no" | "runs" | "done">("no");
+  const components = piecesOf(project, "component");
+  const done = Object.keys(found).length;
+  const run = async () => {
+    if (!env) return;
+    setFound({});
+    setGoing("runs");
+    const got: Record<Id, readonly Finding[]> = {};
+    const isWhole = await (
+      await inspector(env)
+    ).checkAll(
+      session.project,
+      components.map((p) => p.id),
+      proxy((piece: Id, findings: readonly Finding[]) => {
+        const { accepted = {} } = session.project.pieces[piece] ?? {};
+        got[piece] = findings.filter((f) => isSerious(f) && !(f.id in accepted));
+        setFound({ ...got });
+      }),
+    );
+    setGoing(isWhole ? "done" : "no");
+  };
+  const stop = async () => {
+    if (env) await (await inspector(env)).stopRehearsing();
+  };
+  const bad = components.filter((p) => (found[p.id] ?? []).length > 0);
+  return (
+    <div className="component-checks">
+      <div className="check-head">
+        <h3>{libraryWords.componentFindings}</h3>
+        {going === "runs" ? (
+          <>
+            <ProgressBar
+              now={done}
+              max={components.length}
+              aria-label={libraryWords.checking(done, components.length)}
+            />
+            <span className="quiet small-text">
+              {libraryWords.checking(done, components.length)}
+            </span>
+            <Button variant="outline-primary" size="sm" onClick={() => void stop()}>
+              {libraryWords.stop}
+            </Button>
+          </>
+        ) : (
+          <Button variant="outline-primary" size="sm" disabled={!env} onClick={() => void run()}>
+            {libraryWords.checkComponents(components.length)}
+          </Button>
+        )}
+      </div>
+      {going === "done" && bad.length === 0 && (
+        <p className="quiet" role="status">
+          {libraryWords.componentsAreFine}
+        </p>
+      )}
+      <ul className="findings">
+        {bad.flatMap((piece) =>
+          (found[piece.id] ?? []).map((finding) => (
+            <li key={`${piece.id} ${finding.id}`}>
+              <Link to={`/projects/${session.id}/pieces/${piece.id}`}>{piece.name}</Link>
+              <span>{finding.text}</span>
+            </li>
+          )),
+        )}
+      </ul>
+    </div>
+  );
+};

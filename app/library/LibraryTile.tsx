@@ -1,0 +1,164 @@
+import { useDraggable } from "@dnd-kit/core";
+import { useRef, useState } from "react";
+import { Badge, Dropdown } from "react-bootstrap";
+import { Link } from "react-router";
+import { useShallow } from "zustand/react/shallow";
+import { freeName, libraryGroups, setStatus } from "#core/edit";
+import { copiesOf } from "#core/library";
+import { restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
+import type { Piece, Variant } from "#core/project";
+import { useGround } from "../parts/ground";
+import { Running } from "../parts/Running";
+import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
+import { Pick } from "../ui/fields/Pick";
+import { Menu } from "../ui/floating/Menu";
+import { Icon } from "../ui/Icon";
+import { useNear } from "../ui/useNear";
+import { libraryWords } from "./words";
+
+/** Of so many variants one is picked from a list; more are looked at on the component's page. */
+const MOST_LISTED = 40;
+
+interface Props {
+  readonly piece: Piece;
+  readonly findings: number;
+  readonly canMove: boolean;
+  readonly onMove: (group: string) => void;
+  readonly onNote: (text: string) => void;
+}
+
+/** What can be done with a component of the library. */
+const TileMenu = ({ piece, canMove, onMove, onNote }: Props) => {
+  const session = useSession();
+  const groups = useDisplayedProject(useShallow(libraryGroups));
+  const others = groups.filter((g) => g !== piece.group);
+  const mark = (status: "draft" | "ready") => {
+    const isSet = session.run((now) => {
+      const present = now.pieces[piece.id];
+      return present && setStatus(present, status);
+    });
+    if (isSet) onNote(libraryWords.setStatus(piece.name, libraryWords.status[status]));
+  };
+  const item = (words: string, run: () => void) => (
+    <Dropdown.Item key={words} as="button" type="button" onClick={run}>
+      {words}
+    </Dropdown.Item>
+  );
+  return (
+    <Dropdown align="end">
+      <Dropdown.Toggle variant="tool" size="sm" aria-label={libraryWords.actions(piece.name)}>
+        …
+      </Dropdown.Toggle>
+      <Menu>
+        <Dropdown.Item as={Link} to={`/projects/${session.id}/pieces/${piece.id}`}>
+          {libraryWords.editOnBench}
+        </Dropdown.Item>
+        <Dropdown.Divider />
+        {(["draft", "ready"] as const)
+          .filter((status) => (piece.status ?? "draft") !== status)
+          .map((status) => item(libraryWords.markAs[status], () => mark(status)))}
+        {canMove && (
+          <>
+            <Dropdown.Divider />
+            {others.map((group) => item(libraryWords.moveTo(group), () => onMove(group)))}
+            {item(libraryWords.newGroupItem, () => onMove(freeName(libraryWords.newGroup, groups)))}
+            {piece.group && item(libraryWords.outOfGroup, () => onMove(""))}
+          </>
+        )}
+      </Menu>
+    </Dropdown>
+  );
+};
+
+/** How far a component is, where that says something. */
+const StatusBadge = ({ piece }: { readonly piece: Piece }) => {
+  const { status = "draft" } = piece;
+  const key = typeof status === "object" ? "superseded" : status;
+  return (
+    <Badge bg="" className={`status ${key}`}>
+      {libraryWords.status[key]}
+    </Badge>
+  );
+};
+
+/** A component as it runs, in any of its variants. */
+const Stage = ({ piece }: { readonly piece: Piece }) => {
+  const project = useDisplayedProject();
+  const [shown, setShown] = useState<Variant>();
+  const [now, setNow] = useState<Variant>();
+  const ground = useGround();
+  const variants = variantsOf(piece);
+  const rest = restingVariant(piece);
+  return (
+    <>
+      <div className="library-stage" style={ground}>
+        <Running
+          project={project}
+          piece={piece.id}
+          shown={shown}
+          onShown={setNow}
+          label={libraryWords.running(piece.name)}
+        />
+      </div>
+      {variants.length > 1 && variants.length <= MOST_LISTED ? (
+        <Pick
+          label={libraryWords.variant(piece.name)}
+          value={variantKey(piece, now ?? rest)}
+          options={variants.map((v) => ({
+            value: variantKey(piece, v),
+            words: variantName(piece, v),
+          }))}
+          onPick={(key) => setShown(variants.find((v) => variantKey(piece, v) === key))}
+        />
+      ) : (
+        <span className="library-one" />
+      )}
+    </>
+  );
+};
+
+/** A component in the library: running while it is in sight, its name leading to its page. */
+export const LibraryTile = (props: Props) => {
+  const { piece, findings, canMove } = props;
+  const session = useSession();
+  const project = useDisplayedProject();
+  const place = useRef<HTMLDivElement>(null);
+  const isNear = useNear(place);
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({
+    id: piece.id,
+    disabled: !canMove,
+  });
+  const to = `/projects/${session.id}/system/components/${piece.id}`;
+  const style = transform
+    ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 }
+    : {};
+  return (
+    <li
+      ref={setNodeRef}
+      className={isDragging ? "library-tile dragged" : "library-tile"}
+      style={style}
+    >
+      <div ref={place} className="library-top">
+        {isNear && <Stage piece={piece} />}
+      </div>
+      <div className="tile-foot">
+        <Link to={to} className="tile-name">
+          {piece.name}
+        </Link>
+        {canMove && (
+          // for the hand alone: by keys a component is moved by its menu
+          <span className="library-grip" title={libraryWords.drag(piece.name)} {...listeners}>
+            <Icon name="grip" size={13} />
+          </span>
+        )}
+        {isNear && <TileMenu {...props} />}
+      </div>
+      <span className="library-facts small-text quiet">
+        <StatusBadge piece={piece} />
+        {libraryWords.used(copiesOf(project, piece.id))}
+        {findings > 0 && <span>{libraryWords.findings(findings)}</span>}
+      </span>
+    </li>
+  );
+};

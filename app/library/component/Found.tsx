@@ -1,0 +1,74 @@
+import { useEffect, useState } from "react";
+import { Link } from "react-router";
+import { inOrder } from "#core/project";
+import type { Piece } from "#core/project";
+import { useEnv } from "../../services/env";
+import { inspector } from "../../services/inspector";
+import { useSession } from "../../session/context";
+import { useDisplayedProject } from "../../session/displayed";
+import { ResultMark } from "../../parts/ResultMark";
+import type { Inspection } from "../../../workers/inspector";
+import { libraryWords } from "../words";
+
+/** What looking through a component came to; null until it is known. */
+const useInspection = (id: string): Inspection | null => {
+  const project = useDisplayedProject();
+  const env = useEnv(project.assets);
+  const [inspection, setInspection] = useState<Inspection | null>(null);
+  useEffect(() => {
+    if (!env) return;
+    let isOver = false;
+    void inspector(env)
+      .then((it) => it.inspect(project, id))
+      .then((found) => {
+        if (!isOver && found) setInspection(found);
+      });
+    return () => {
+      isOver = true;
+    };
+  }, [project, env, id]);
+  return inspection;
+};
+
+/** What checks find in a component, and how its rehearsals go. */
+export const Found = ({ piece }: { readonly piece: Piece }) => {
+  const session = useSession();
+  const inspection = useInspection(piece.id);
+  const bench = `/projects/${session.id}/pieces/${piece.id}`;
+  if (!inspection) return <p className="quiet">{libraryWords.lookingThrough}</p>;
+  const findings = inspection.findings.filter((f) => !(f.id in piece.accepted));
+  const accepted = inspection.findings.length - findings.length;
+  const rehearsals = inOrder(piece.rehearsals);
+  return (
+    <div className="found">
+      <div>
+        <h3>{libraryWords.findingsTitle}</h3>
+        {findings.length === 0 && <p className="quiet">{libraryWords.noFindings}</p>}
+        <ul className="findings">
+          {findings.map((finding) => (
+            <li key={finding.id}>
+              <Link to={bench}>{finding.text}</Link>
+            </li>
+          ))}
+        </ul>
+        {accepted > 0 && <p className="quiet">{libraryWords.accepted(accepted)}</p>}
+      </div>
+      <div>
+        <h3>{libraryWords.rehearsals}</h3>
+        {rehearsals.length === 0 && <p className="quiet">{libraryWords.noRehearsals}</p>}
+        <ul className="used-list">
+          {rehearsals.map((r) => {
+            const failure = inspection.rehearsals[r.id];
+            return (
+              <li key={r.id}>
+                <ResultMark result={failure ? "failed" : "passed"} />
+                <Link to={bench}>{r.name}</Link>
+                {failure && <span className="trouble">{libraryWords.failed(failure.why)}</span>}
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+    </div>
+  );
+};
