@@ -279,11 +279,6 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(300);
     },
   },
-  {
-    name: "bench-screen",
-    path: "/projects/kelpway-kit/pieces/cabin-climate",
-    act: (page) => choose(page, "air"),
-  },
   { name: "set-aside", path: "/projects/kelpway-kit/pieces/cabin-climate", act: setAside },
   {
     name: "play",

@@ -159,10 +159,7 @@ describe("nothing for axe to find", () => {
     ["its library", () => `${given.projects.address(project)}/system`],
     ["its tokens", () => `${given.projects.address(project)}/system/tokens`],
     ["its motions", () => `${given.projects.address(project)}/system/timing`],
-    [
-      "a component",
-      () => `${given.projects.address(project)}/system/components/seat-side-chooser`,
-    ],
+    ["a component", () => `${given.projects.address(project)}/system/components/seat-side-chooser`],
     ["its prototype", () => `${given.projects.address(project)}/play`],
     ["a piece that is gone", () => given.projects.address(project, "gone")],
     ["a project that is gone", () => given.projects.address("gone")],

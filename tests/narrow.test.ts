@@ -74,10 +74,7 @@ describe("in small windows", () => {
     ["its library", () => `${given.projects.address(project)}/system`],
     ["its tokens", () => `${given.projects.address(project)}/system/tokens`],
     ["its motions", () => `${given.projects.address(project)}/system/timing`],
-    [
-      "a component",
-      () => `${given.projects.address(project)}/system/components/seat-side-chooser`,
-    ],
+    ["a component", () => `${given.projects.address(project)}/system/components/seat-side-chooser`],
     ["its prototype", () => `${given.projects.address(project)}/play`],
     ["nothing", () => `${given.projects.address(project)}/nowhere`],
   ] as const)("the page of %s fits a telephone", async (_, address) => {

@@ -1,12 +1,11 @@
 import { tokenValue } from "#core/looks";
-import { isSpring, lengthOf } from "#core/motion";
+import { resolveMotion } from "#core/machine";
+import { lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
-import { EasingPart } from "./EasingPart";
-import { NumberField } from "../ui/fields/NumberField";
 import { useDisplayedProject } from "../session/displayed";
 import { Pick } from "../ui/fields/Pick";
-import { units } from "../ui/units";
+import { CurveField, TimeField } from "./TimeField";
 import { partsWords } from "./words";
 
 const own = "";
@@ -23,7 +22,9 @@ export const MotionPart = ({
   onChange: (m: Motion) => void;
   between?: boolean;
 }) => {
-  const { tokens } = useDisplayedProject();
+  const project = useDisplayedProject();
+  const { tokens } = project;
+  const resolved = resolveMotion(project, motion);
   const named = inOrder(tokens).filter((t) => t.type === "motion");
   const moving = between || motionKinds.indexOf(motion.kind) > 2;
   const setToken = (id: string) => {
@@ -77,37 +78,25 @@ export const MotionPart = ({
             <span className="quiet">{partsWords.msLength(lengthOf(said ?? motion))}</span>
           ) : (
             <>
-              {!isSpring(motion.easing) && (
-                <>
-                  <NumberField
-                    label={partsWords.durationMilliseconds}
-                    value={motion.duration}
-                    min={0}
-                    max={60_000}
-                    step={20}
-                    unit={units.ms}
-                    onChange={(duration) => onChange({ ...motion, duration })}
-                  />
-                </>
-              )}
-              <EasingPart
-                easing={motion.easing}
-                duration={motion.duration}
-                onChange={(easing) => onChange({ ...motion, easing })}
+              <TimeField
+                timed={motion}
+                shown={resolved}
+                part="duration"
+                label={partsWords.durationMilliseconds}
+                onChange={onChange}
               />
+              <CurveField timed={motion} shown={resolved} onChange={onChange} />
             </>
           )}
-          {motion.delay > 0 && (
+          {resolved.delay > 0 && (
             <>
               <span>{partsWords.after}</span>
-              <NumberField
+              <TimeField
+                timed={motion}
+                shown={resolved}
+                part="delay"
                 label={partsWords.delayMilliseconds}
-                value={motion.delay}
-                min={0}
-                max={60_000}
-                step={20}
-                unit={units.ms}
-                onChange={(delay) => onChange({ ...motion, delay })}
+                onChange={onChange}
               />
             </>
           )}

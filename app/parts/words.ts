@@ -34,6 +34,8 @@ export const partsWords = {
   motion: "Motion",
   direction: "Direction",
   motionToken: "Motion token",
+  curveLabel: "Curve",
+  tokenFor: (label: string) => `${label}: token`,
   custom: "custom",
   msLength: (length: number) => `${Math.round(length)} ms`,
   durationMilliseconds: "Duration in milliseconds",

@@ -164,3 +164,5 @@ export { sendsForms } from "./sends";
 export { overlaysOf } from "./overlays";
 export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./library/about";
 export { addSample, moveSample, removeSample, setSample } from "./library/samples";
+export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
+export type { Timed, TimedPart } from "./behaviour/parts";

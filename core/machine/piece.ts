@@ -62,7 +62,7 @@ interface Timed {
 }
 
 /** A time and a curve with what the tokens of its parts say; what was removed is as it stands. */
-const withParts = <T extends Timed>({ tokens }: Project, timed: T): T => {
+export const resolveTimed = <T extends Timed>({ tokens }: Project, timed: T): T => {
   const { parts } = timed;
   if (!parts) return timed;
   const duration = parts.duration && tokenValueOf(tokens, "duration", parts.duration);
@@ -86,8 +86,8 @@ export const resolveMotion = (project: Project, motion: Motion): Motion => {
   if (!followsTokens(motion)) return motion;
   const said = motion.token && tokenValueOf(project.tokens, "motion", motion.token);
   const whole = said ? { ...motion, ...said } : motion;
-  const lanes = motion.lanes?.map((lane) => withParts(project, lane));
-  return withParts(project, lanes ? { ...whole, lanes } : whole);
+  const lanes = motion.lanes?.map((lane) => resolveTimed(project, lane));
+  return resolveTimed(project, lanes ? { ...whole, lanes } : whole);
 };
 
 const withTokens = (project: Project, rule: Rule): Rule => {

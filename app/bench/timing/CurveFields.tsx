@@ -4,11 +4,12 @@ import type { Id } from "#core/basics";
 import { easingText } from "#core/describe";
 import { withPose, withoutPose } from "#core/edit";
 import { tokenValue } from "#core/looks";
-import { cssWords, isSpring, lengthOf, namedCurves } from "#core/motion";
+import { resolveTimed } from "#core/machine";
+import { cssWords, lengthOf, namedCurves } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, Lane, MotionValue, Token } from "#core/project";
-import { EasingPart } from "../../parts/EasingPart";
+import { CurveField, TimeField } from "../../parts/TimeField";
 import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
 import { NumberField } from "../../ui/fields/NumberField";
@@ -29,39 +30,41 @@ interface LaneProps {
 }
 
 /** When a lane begins, how long it takes, and by which curve. */
-export const LaneTime = ({ lane, set }: LaneProps) => (
-  <span className="effect">
-    {timingWords.after}{" "}
-    <NumberField
-      label={timingWords.laneDelayMilliseconds}
-      value={Math.round(lane.delay)}
-      min={0}
-      max={MINUTE}
-      step={10}
-      unit={units.ms}
-      onChange={(delay) => set({ delay }, "delay")}
-    />
-    {!isSpring(lane.easing) && (
-      <>
-        <NumberField
-          label={timingWords.laneDurationMilliseconds}
-          value={Math.round(lane.duration)}
-          min={0}
-          max={MINUTE}
-          step={10}
-          unit={units.ms}
-          onChange={(duration) => set({ duration }, "duration")}
-        />
-      </>
-    )}
-    <EasingPart
-      duration={lane.duration}
-      label={timingWords.laneCurve}
-      easing={lane.easing}
-      onChange={(easing) => set({ easing }, "easing")}
-    />
-  </span>
-);
+export const LaneTime = ({ lane, set }: LaneProps) => {
+  const project = useDisplayedProject();
+  const shown = resolveTimed(project, lane);
+  const change = (gesture: string) => (next: Lane) => {
+    const { delay, duration, easing, parts } = next;
+    set({ delay, duration, easing, parts }, gesture);
+  };
+  return (
+    <span className="effect">
+      {timingWords.after}{" "}
+      <TimeField
+        timed={lane}
+        shown={shown}
+        part="delay"
+        label={timingWords.laneDelayMilliseconds}
+        step={10}
+        onChange={change("delay")}
+      />
+      <TimeField
+        timed={lane}
+        shown={shown}
+        part="duration"
+        label={timingWords.laneDurationMilliseconds}
+        step={10}
+        onChange={change("duration")}
+      />
+      <CurveField
+        timed={lane}
+        shown={shown}
+        label={timingWords.laneCurve}
+        onChange={change("easing")}
+      />
+    </span>
+  );
+};
 
 const EVER = "ever";
 const oftens = [1, 2, 3, 4, 5, 8].map((n) => ({

@@ -1,7 +1,15 @@
 import { useMemo, useState } from "react";
 import type { Id } from "#core/basics";
 import { ruleText } from "#core/describe";
-import { lastWiring, setEffectMotion, setMotions, wire, wireEffects, wireScopes } from "#core/edit";
+import {
+  lastWiring,
+  setEffectMotion,
+  setMotions,
+  untied,
+  wire,
+  wireEffects,
+  wireScopes,
+} from "#core/edit";
 import { layout } from "#core/layout";
 import type { LayoutBox, LayoutEnv } from "#core/layout";
 import { Resolver, restingVariant, variantFrom, variantKey, variantName } from "#core/looks";
@@ -280,7 +288,7 @@ const actionsOf = (known: Known, workpiece: Workpiece, startFrom: StartFrom): Ac
     setPair: trial.setPair,
     set: (motion, gesture) => {
       if (pair) trial.set(pair, motion, gesture ?? null);
-      else if (rule) setMotion(rule.id, motion, gesture);
+      else if (rule) setMotion(rule.id, untied(known.seen.said, motion), gesture);
     },
     takeBack: pair?.past.length ? () => trial.takeBack(pair) : null,
     make: trial.make,

@@ -7,6 +7,7 @@ import type { Change, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } fr
 import { freeName } from "../pieces";
 import type { Made } from "../pieces";
 import { editWords } from "../words";
+import { untied } from "./parts";
 
 const isOf =
   (name: LaneName) =>
@@ -24,7 +25,8 @@ export const withLane = (
   name: LaneName,
   parts: Partial<Omit<Lane, "layer" | "key">>,
 ): Motion => {
-  const lane: Lane = { ...timingOf(motion, name), ...parts, ...name };
+  const before = timingOf(motion, name);
+  const lane: Lane = untied(before, { ...before, ...parts, ...name });
   const known = laneOf(motion, name);
   return withLanes(
     motion,
