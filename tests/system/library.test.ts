@@ -222,6 +222,9 @@ describe("the page of a component", () => {
 
   it("leads to where it is used, to its tokens, to the bench, and back", async () => {
     await open("/components/seat-side-chooser");
+    // what is found by running it comes later, above the places
+    await me.page.waitForSelector("section:has(> #spoken) tbody");
+    await me.page.waitForSelector(".found");
     await me.click("link", "Seat plan", ".place-list");
     await me.until(async () => expect(await me.text("h1")).toBe("Seat plan"));
     await me.click("link", "Edit");

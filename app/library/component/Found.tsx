@@ -35,7 +35,7 @@ export const Found = ({ piece }: { readonly piece: Piece }) => {
   const session = useSession();
   const inspection = useInspection(piece.id);
   const bench = `/projects/${session.id}/pieces/${piece.id}`;
-  if (!inspection) return <p className="quiet">{libraryWords.lookingThrough}</p>;
+  if (!inspection) return <p className="quiet coming">{libraryWords.lookingThrough}</p>;
   const findings = inspection.findings.filter((f) => !(f.id in piece.accepted));
   const accepted = inspection.findings.length - findings.length;
   const rehearsals = inOrder(piece.rehearsals);

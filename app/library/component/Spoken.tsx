@@ -50,7 +50,7 @@ const Practice = ({ part }: { readonly part: SpokenPart }) => (
 /** What assistive technology is told of a component, and the keys it hears. */
 export const Spoken = ({ piece }: { readonly piece: Piece }) => {
   const parts = useSpoken(piece.id);
-  if (parts === null) return <p className="quiet">{libraryWords.lookingThrough}</p>;
+  if (parts === null) return <p className="quiet coming">{libraryWords.lookingThrough}</p>;
   if (parts.length === 0) return <p className="quiet">{libraryWords.saysNothing}</p>;
   return (
     <Table size="sm" className="library-table" responsive>
