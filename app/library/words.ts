@@ -78,7 +78,6 @@ export const libraryWords = {
   name: "Component name",
   group: "Group",
   noGroup: "none",
-  deleted: "deleted",
   sections: {
     samples: "Samples",
     values: "Traits, options and signals",
@@ -135,7 +134,6 @@ export const libraryWords = {
   says: "Says",
   kind: "Kind",
   usual: "Usual",
-  sentBy: "Sent by",
   none: "none",
   kinds: {
     text: "text",
