@@ -1,6 +1,5 @@
 // Pictures of the main views for the docs, made from fresh demo data on a server of their own.
-import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { mkdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "puppeteer-core";
 import { FORMAT } from "../core/project/index.ts";
@@ -8,6 +7,7 @@ import { launch, sleep } from "../tests/support/browser.ts";
 import { startHarbour } from "../tests/support/harbour.ts";
 import { build } from "./build.ts";
 import { root } from "./serve.ts";
+import { makeScratch } from "./run/scratch.ts";
 
 const out = join(root, "docs/screenshots");
 const choose = (page: Page, layer: string) =>
@@ -290,7 +290,7 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   },
 ];
 
-const home = mkdtempSync(join(tmpdir(), "nubble-pictures-"));
+const home = makeScratch("pictures");
 const folder = join(root, "build");
 build(folder);
 const harbour = await startHarbour(home, folder);

@@ -1,6 +1,7 @@
 import { spawn } from "node:child_process";
 import type { ChildProcess } from "node:child_process";
 import { dirname, join } from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import { fileURLToPath } from "node:url";
 import type { LogFile } from "./run/logs.ts";
 import { endProcess, waitUntil } from "./run/processes.ts";
@@ -43,10 +44,14 @@ export interface Served {
 
 /** Whether a server answers at an address. */
 export const answers = (address: string, ms = 3000): Promise<boolean> =>
-  fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) })
-    // read to its end, or the connection stays taken
-    .then(async (response) => (await response.text()) !== "" && response.ok)
-    .catch(() => false);
+  Promise.race([
+    fetch(`${address}/health`, { signal: AbortSignal.timeout(ms) })
+      // read to its end, or the connection stays taken
+      .then(async (response) => (await response.text()) !== "" && response.ok)
+      .catch(() => false),
+    // whatever becomes of the question: who watches must never wait for ever
+    sleep(ms + 500, false, { ref: false }),
+  ]);
 
 /** Starts the built server. It ends by itself when this process is gone. */
 export const serve = async ({

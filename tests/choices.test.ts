@@ -8,8 +8,8 @@ import { givenDesk } from "./support/kit";
 const desk = givenDesk();
 const traitOf = async (piece: string, trait: string): Promise<Trait | undefined> => {
   await me.saved();
-  const project = (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project;
-  return project?.pieces[piece]?.traits[trait];
+  const state = await new ProjectLog(desk.db).read(desk.id);
+  return state?.project.pieces[piece]?.traits[trait];
 };
 let me: Designer;
 beforeAll(() => {

@@ -130,7 +130,7 @@ describe("by keyboard alone", () => {
     await (await me.find("button", "Delete rule 1")).focus();
     await hand.press("Enter");
     await me.until(async () => expect(await me.page.$$(".rule")).toHaveLength(0));
-    expect(await focused(me)).not.toBe("body");
+    await me.until(async () => expect(await focused(me)).not.toBe("body"));
 
     // a value of a trait
     await me.click("button", "Undo");
@@ -138,7 +138,7 @@ describe("by keyboard alone", () => {
     await hand.to("Delete value yes", "ArrowRight");
     await hand.press("Enter");
     await me.until(async () => expect(await me.page.$$(".card-variant")).toHaveLength(1));
-    expect(await focused(me)).not.toBe("body");
+    await me.until(async () => expect(await focused(me)).not.toBe("body"));
 
     // a button that is switched off by being used
     await me.click("button", "Undo");

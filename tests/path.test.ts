@@ -1,12 +1,11 @@
 import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Browser } from "puppeteer-core";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { rmSync } from "node:fs";
 import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
 import { startHarbour } from "./support/harbour";
 import type { Harbour } from "./support/harbour";
+import { makeScratch } from "../scripts/run/scratch";
 
 let browser: Browser;
 let me: Designer;
@@ -14,7 +13,7 @@ let close: () => Promise<void>;
 let harbour: Harbour;
 let home: string;
 beforeAll(async () => {
-  home = mkdtempSync(join(tmpdir(), "nubble-path-"));
+  home = makeScratch("path");
   harbour = await startHarbour(home, inject("build"));
   ({ browser, close } = await launch());
   me = await Designer.at(browser, harbour.served.address);

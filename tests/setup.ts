@@ -1,9 +1,9 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { rmSync } from "node:fs";
 import { join } from "node:path";
 import type { TestProject } from "vitest/node";
 import { startHarbour } from "./support/harbour";
 import { build } from "../scripts/build";
+import { makeScratch } from "../scripts/run/scratch";
 import { root } from "../scripts/serve";
 
 declare module "vitest" {
@@ -21,7 +21,7 @@ declare module "vitest" {
 export default async (project: TestProject): Promise<() => Promise<void>> => {
   const folder = process.env.NUBBLE_BUILD ?? join(root, "build");
   if (!process.env.NUBBLE_BUILD) build(folder);
-  const home = mkdtempSync(join(tmpdir(), "nubble-test-"));
+  const home = makeScratch("test");
   const harbour = await startHarbour(home, folder);
   project.provide("address", harbour.served.address);
   project.provide("databaseUrl", harbour.postgres.url);

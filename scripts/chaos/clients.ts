@@ -1,4 +1,5 @@
 import { request } from "node:http";
+import type { ClientRequest } from "node:http";
 import { setTimeout as sleep } from "node:timers/promises";
 import { FORMAT, newId } from "../../core/project/index.ts";
 
@@ -127,6 +128,7 @@ export class Reader {
   readonly heard: number[] = [];
   reloads = 0;
   private over = false;
+  private stream: ClientRequest | null = null;
   private readonly done: Promise<void>;
 
   constructor(private readonly way: Way) {
@@ -163,12 +165,12 @@ export class Reader {
             const events = rest.split("\n\n");
             rest = events.pop() ?? "";
             for (const event of events) if (!this.take(event)) sent.destroy();
-            if (this.over) sent.destroy();
           });
           response.on("close", resolve);
           response.on("error", () => resolve());
         },
       );
+      this.stream = sent;
       sent.on("error", () => resolve());
       sent.end();
     });
@@ -196,6 +198,7 @@ export class Reader {
   async end(upTo: number): Promise<void> {
     for (let i = 0; i < 400 && this.last < upTo; i++) await sleep(50);
     this.over = true;
+    this.stream?.destroy();
     await Promise.race([this.done, sleep(25_000)]);
   }
 }

@@ -1,8 +1,7 @@
 // Kills everything and single parts again and again while several clients save and listen, with a
 // full disk, jumping clocks and cut connections between; then compares what was acknowledged with
 // what is there. Exits with 1 if anything is not.
-import { chmodSync, mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { rmSync } from "node:fs";
 import { join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { parseArgs } from "node:util";
@@ -18,6 +17,7 @@ import { Instance } from "./instance.ts";
 import { Proxy } from "./proxy.ts";
 import { Random } from "./random.ts";
 import { Storm } from "./storm.ts";
+import { makeScratch } from "../run/scratch.ts";
 
 const CLIENTS = ["north", "south", "east", "west"];
 const READERS = 3;
@@ -35,8 +35,7 @@ const single = Number(values.single);
 const seed = Number(values.seed);
 console.log(`chaos: ${whole} kills of the whole, ${single} of single processes, seed ${seed}`);
 
-const home = mkdtempSync(join(tmpdir(), "nubble-chaos-"));
-chmodSync(home, 0o755);
+const home = makeScratch("chaos");
 const data = join(home, "data");
 const disk = SmallDisk.make(data, DISK_MB);
 if (!disk) console.log("chaos: no disk of its own can be mounted here, so it is not filled");

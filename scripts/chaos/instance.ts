@@ -58,7 +58,7 @@ export class Instance {
   }
 
   /** The last words of its server. */
-  private serverLog(): string {
+  serverLog(): string {
     const file = join(this.folder, "server.log");
     return existsSync(file) ? readFileSync(file, "utf8").slice(-2000) : "";
   }

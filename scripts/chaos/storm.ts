@@ -82,11 +82,8 @@ export class Storm {
       const takesWhole =
         this.done.whole < whole &&
         (this.singles >= single || random.next() < whole / (whole + single));
-      if (takesWhole) await this.killWhole();
-      else await this.killPart();
-      this.waits.push(
-        await this.recovered(takesWhole ? "a kill of the whole" : "a kill of one process"),
-      );
+      const what = takesWhole ? await this.killWhole() : await this.killPart();
+      this.waits.push(await this.recovered(what));
       if (this.waits.length % 50 === 0) this.report(performance.now() - began);
     }
   }
@@ -105,7 +102,9 @@ export class Storm {
     const began = performance.now();
     while (acknowledged() < before + 2) {
       if (performance.now() - began > PATIENCE)
-        throw new Error(`saving did not go on after ${what}:\n${nubble.said}`);
+        throw new Error(
+          `saving did not go on after ${what}:\n${nubble.said}\n${nubble.serverLog()}`,
+        );
       await sleep(20);
     }
     return Math.round(performance.now() - began);
@@ -131,7 +130,8 @@ export class Storm {
     this.done.fullDisks++;
   }
 
-  private async killWhole(): Promise<void> {
+  /** Kills everything and starts it again; says what it did. */
+  private async killWhole(): Promise<string> {
     const { random, nubble, disk } = this.sea;
     // the power also fails while the disk is full
     const full = random.next() < 0.04 ? disk : null;
@@ -144,16 +144,20 @@ export class Storm {
     this.done.whole++;
     await sleep(random.between(0, 300));
     await nubble.start();
+    return "a kill of the whole";
   }
 
-  private async killPart(): Promise<void> {
+  /** Kills one process, if it is there; says what it did. */
+  private async killPart(): Promise<string> {
     const { random, nubble } = this.sea;
     const part = random.one(parts);
-    if (!nubble.kill(part)) return;
+    if (!nubble.kill(part)) return `nothing: there was no ${part} to kill`;
     this.done[part]++;
-    if (part !== "start") return;
+    const did = `a kill of one process (${part})`;
+    if (part !== "start") return did;
     // the server ends with it; PostgreSQL is taken over by the next start
     await sleep(random.between(0, 400));
     await nubble.start();
+    return did;
   }
 }

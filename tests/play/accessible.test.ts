@@ -25,23 +25,17 @@ const focused = () =>
 const pieces = Object.keys(kelpwayKit().pieces);
 
 describe("what is played reaches assistive technology", () => {
-  it("as roles, names and states of every part of the kit", async () => {
+  it("as roles, names and states of every part of the kit, with nothing for axe to find", async () => {
     const trees: string[] = [];
-    for (const piece of pieces) {
-      await open(piece);
-      trees.push(await accessibleTree(me.page, PLAYER));
-    }
-    await expect(`${trees.join("\n\n")}\n`).toMatchFileSnapshot("../kept/accessible.txt");
-  });
-
-  it("and a machine that looks for what hinders people finds nothing on any of them", async () => {
     const found: string[] = [];
     for (const piece of pieces) {
       await open(piece);
+      trees.push(await accessibleTree(me.page, PLAYER));
       found.push(...(await findings(me, ".play-stage")).map((f) => `${piece}: ${f}`));
     }
+    await expect(`${trees.join("\n\n")}\n`).toMatchFileSnapshot("../kept/accessible.txt");
     expect(found).toEqual([]);
-  });
+  }, 240_000);
 
   it("at 390 × 844, with a finger, too", async () => {
     await me.page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });

@@ -1,6 +1,4 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { rmSync } from "node:fs";
 import type { Browser, HTTPRequest } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Project } from "#core/project";
@@ -8,13 +6,14 @@ import { openDatabase, ProjectLog } from "#server";
 import { launch, Person, sleep } from "../support/browser";
 import { startHarbour } from "../support/harbour";
 import type { Harbour } from "../support/harbour";
+import { makeScratch } from "../../scripts/run/scratch";
 
 let browser: Browser;
 let closeBrowser: () => Promise<void>;
 let harbour: Harbour;
 let home: string;
 beforeAll(async () => {
-  home = mkdtempSync(join(tmpdir(), "nubble-outdated-"));
+  home = makeScratch("outdated");
   harbour = await startHarbour(home, inject("build"));
   ({ browser, close: closeBrowser } = await launch());
 });

@@ -1,5 +1,4 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { rmSync } from "node:fs";
 import { join } from "node:path";
 import type { Browser } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
@@ -12,8 +11,9 @@ import type { Served } from "../../scripts/serve";
 import { launch } from "../support/browser";
 import { Designer } from "../support/designer";
 import { Projects } from "../support/projects";
+import { makeScratch } from "../../scripts/run/scratch";
 
-const home = mkdtempSync(join(tmpdir(), "nubble-shown-"));
+const home = makeScratch("shown");
 let projects: Projects;
 let id = "";
 let served: Served;

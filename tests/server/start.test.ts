@@ -1,14 +1,5 @@
 import { execFileSync, spawn, spawnSync } from "node:child_process";
-import {
-  chmodSync,
-  existsSync,
-  mkdtempSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from "node:fs";
-import { tmpdir } from "node:os";
+import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { openDatabase } from "#server";
@@ -17,13 +8,13 @@ import { freePort } from "../../scripts/run/postgres";
 import { waitUntil } from "../../scripts/run/processes";
 import { readRunState, writeRunState } from "../../scripts/run/state";
 import { root } from "../../scripts/serve";
+import { makeScratch } from "../../scripts/run/scratch";
 
 let home: string;
 let nubble: Instance;
 beforeAll(async () => {
   process.env.NUBBLE_BUILD = inject("build");
-  home = mkdtempSync(join(tmpdir(), "nubble-start-"));
-  chmodSync(home, 0o755);
+  home = makeScratch("start");
   nubble = new Instance(home, await freePort(29_000 + Math.floor(Math.random() * 2000)));
   await nubble.start();
 }, 120_000);

@@ -7,7 +7,7 @@ const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe
 
 /** What axe finds, there or on the whole page: WCAG 2.2 A and AA, good practice, and names that differ. */
 export const findings = async (me: Person, where?: string): Promise<string[]> => {
-  await me.page.evaluate(source);
+  if (!(await me.page.evaluate("'axe' in globalThis"))) await me.page.evaluate(source);
   const { violations } = await me.page.evaluate(
     (within) =>
       (
@@ -16,6 +16,7 @@ export const findings = async (me: Person, where?: string): Promise<string[]> =>
         }
       ).axe.run(within ?? document, {
         rules: { "label-content-name-mismatch": { enabled: true } },
+        resultTypes: ["violations"],
       }),
     where,
   );

@@ -1,14 +1,13 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { rmSync } from "node:fs";
 import { setTimeout as sleep } from "node:timers/promises";
 import puppeteer from "puppeteer-core";
 import type { Browser, ElementHandle, Page } from "puppeteer-core";
 import { expect } from "vitest";
+import { makeScratch } from "../../scripts/run/scratch";
 
 /** Debian's Chromium without its own windows, and without anything that would call out. */
 export const launch = async (): Promise<{ browser: Browser; close: () => Promise<void> }> => {
-  const profile = mkdtempSync(join(tmpdir(), "nubble-chromium-"));
+  const profile = makeScratch("chromium");
   const browser = await puppeteer.launch({
     executablePath: "/usr/bin/chromium-headless-shell",
     userDataDir: profile,

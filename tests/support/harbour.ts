@@ -1,11 +1,9 @@
-import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { LogFile } from "../../scripts/run/logs";
 import { prepareDatabase } from "../../scripts/database";
 import { databaseFolder, freePort, Postgres } from "../../scripts/run/postgres";
 import { serve } from "../../scripts/serve";
 import type { Served } from "../../scripts/serve";
-import { chmodSync } from "node:fs";
 
 /** A whole Nubble of its own: database and server, in a folder that is thrown away. */
 export interface Harbour {
@@ -17,8 +15,6 @@ export interface Harbour {
 }
 
 export const startHarbour = async (home: string, build: string): Promise<Harbour> => {
-  mkdirSync(home, { recursive: true });
-  chmodSync(home, 0o755);
   const postgres = await Postgres.start(databaseFolder(join(home, "postgres")));
   await prepareDatabase(postgres.url);
   const port = await freePort(21_000 + Math.floor(Math.random() * 4000));
