@@ -7,10 +7,10 @@ export default [
   route("projects/:projectId", "routes/project.tsx", [
     index("routes/overview.tsx"),
     route("system", "routes/system.tsx", [
-      index("routes/library.tsx"),
-      route("tokens", "routes/tokens.tsx"),
-      route("timing", "routes/timing.tsx"),
-      route("components/:componentId", "routes/component.tsx"),
+      index("routes/system/library.tsx"),
+      route("tokens", "routes/system/tokens.tsx"),
+      route("timing", "routes/system/timing.tsx"),
+      route("components/:componentId", "routes/system/component.tsx"),
     ]),
     route("pieces/:pieceId", "routes/bench.tsx"),
     route("play/:pieceId?/:name?", "routes/play.tsx"),

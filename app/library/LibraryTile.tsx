@@ -7,14 +7,14 @@ import { freeName, libraryGroups, setStatus } from "#core/edit";
 import { copiesOf } from "#core/library";
 import { restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
 import type { Piece, Variant } from "#core/project";
-import { useGround } from "../parts/ground";
-import { Running } from "../parts/Running";
+import { useGround } from "../parts/shown/ground";
+import { Running } from "../parts/shown/Running";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { Pick } from "../ui/fields/Pick";
 import { Menu } from "../ui/floating/Menu";
 import { Icon } from "../ui/Icon";
-import { useNear } from "../ui/useNear";
+import { useNear } from "../parts/shown/useNear";
 import { libraryWords } from "./words";
 
 /** Of so many variants one is picked from a list; more are looked at on the component's page. */

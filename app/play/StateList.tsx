@@ -6,7 +6,7 @@ import { withinScreen } from "#core/machine";
 import type { ActiveInstance } from "#core/machine";
 import type { Piece, Project } from "#core/project";
 import { pathText } from "#core/rehearse";
-import { Thumbnail } from "../parts/Thumbnail";
+import { Thumbnail } from "../parts/shown/Thumbnail";
 import { TraitChoice } from "../parts/TraitChoice";
 import { useWatched } from "../ui/watched";
 import type { PlayRun } from "./run";

@@ -8,7 +8,7 @@ import type { Listed } from "#server";
 import { readBody } from "./body";
 import { Ago } from "../ui/Ago";
 import { SkipLink } from "../ui/focus/SkipLink";
-import { Thumbnail } from "../parts/Thumbnail";
+import { Thumbnail } from "../parts/shown/Thumbnail";
 import { withDatabase } from "./trouble";
 import type { Route } from "./+types/home";
 import { routesWords } from "./words";

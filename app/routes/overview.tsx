@@ -15,8 +15,8 @@ import {
 import { variantsOf } from "#core/looks";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
-import { useGround } from "../parts/ground";
-import { Thumbnail } from "../parts/Thumbnail";
+import { useGround } from "../parts/shown/ground";
+import { Thumbnail } from "../parts/shown/Thumbnail";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";

@@ -14,7 +14,7 @@ import type {
 } from "#core/project";
 import { defaultsOf, property, styleKeys, titleOf } from "#core/properties";
 import type { Gradient, Shadow, Value } from "#core/properties";
-import { EasingPart } from "../parts/EasingPart";
+import { EasingPart } from "../parts/time/EasingPart";
 import { NumberField } from "../ui/fields/NumberField";
 import { units } from "../ui/units";
 import { familiesOf, tokenWords } from "../parts/tokens";

@@ -166,3 +166,4 @@ export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./
 export { addSample, moveSample, removeSample, setSample } from "./library/samples";
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
+export { nearToken } from "./tokens/near";

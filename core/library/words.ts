@@ -1,3 +1,19 @@
+/** What a trait or one of its values stands for. */
+const meanings: Readonly<Record<string, string>> = {
+  neutral: "being so or not",
+  hover: "being pointed at",
+  press: "being pressed",
+  focus: "having the keyboard’s focus",
+  checked: "being checked",
+  selected: "being selected",
+  pressed: "being turned on",
+  expanded: "being open",
+  disabled: "being disabled",
+  current: "being the current one",
+};
+/** Names of values that say no more than that something is so, or is not. */
+const neutral: readonly string[] = ["on", "off", "yes", "no", "true", "false"];
+
 /** What people read in library. */
 export const libraryWords = {
   // offered.ts
@@ -36,19 +52,8 @@ export const libraryWords = {
   supersede: (spare: string) => `Mark ${spare} as superseded`,
   spelled: (component: string, called: string, usual: string, meaning: string) =>
     `${component} says “${called}” for ${meaning}; most others say “${usual}”.`,
-  meanings: {
-    neutral: "being so or not",
-    hover: "being pointed at",
-    press: "being pressed",
-    focus: "having the keyboard’s focus",
-    checked: "being checked",
-    selected: "being selected",
-    pressed: "being turned on",
-    expanded: "being open",
-    disabled: "being disabled",
-    current: "being the current one",
-  } as Readonly<Record<string, string>>,
-  neutral: ["on", "off", "yes", "no", "true", "false"] as readonly string[],
+  meanings,
+  neutral,
   alignNames: (component: string) => `Align names in ${component}`,
   hasNoRole: (component: string) =>
     `${component} can be clicked, but nothing in it says what it is to a screen reader.`,

@@ -12,7 +12,7 @@ import {
   variantsOf,
 } from "#core/looks";
 import type { Variant } from "#core/project";
-import { Canvas } from "../../parts/Canvas";
+import { Canvas } from "../../parts/shown/Canvas";
 import { useDisplayedProject } from "../../session/displayed";
 import { Choices } from "../../ui/fields/Choices";
 import { useBench, usePiece, useVarying } from "../state/context";

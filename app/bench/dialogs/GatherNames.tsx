@@ -8,7 +8,7 @@ import {
 } from "#core/gather";
 import type { Drawing, NamePlan } from "#core/gather";
 import type { LayoutBox } from "#core/layout";
-import { Canvas } from "../../parts/Canvas";
+import { Canvas } from "../../parts/shown/Canvas";
 import { Tool } from "../../ui/Tool";
 import { dialogsWords } from "./words";
 

@@ -6,7 +6,7 @@ import { NumberField } from "../../ui/fields/NumberField";
 import { units } from "../../ui/units";
 import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { Tool } from "../../ui/Tool";
 import { rulesWords } from "./words";
 

@@ -3,7 +3,7 @@ import { isNavigation, isShown } from "#core/machine";
 import type { Effect, Motion, Piece } from "#core/project";
 import { useWorkpiece } from "../state/context";
 import { useDisplayedProject } from "../../session/displayed";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { Pick } from "../../ui/fields/Pick";
 import { choiceOf, effectChoices, effectOfChoice } from "./effects/choices";
 import type { Around } from "./effects/choices";

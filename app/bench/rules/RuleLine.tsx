@@ -7,7 +7,7 @@ import { isContact, isNavigation } from "#core/machine";
 import type { Rival } from "#core/machine";
 import { inOrder } from "#core/project";
 import type { Effect, Piece, Rule } from "#core/project";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { PATIENCE } from "../../session/session";
 import { Icon } from "../../ui/Icon";

@@ -64,6 +64,8 @@ export const sheetWords = {
     `Created token “${name}” and linked this value to it. Rename it on the System page.`,
   removeOption: "Remove option",
   letEachCopySet: "Let each copy set this",
+  isToken: (name: string) => `This is ${name}: use the token`,
+  nearlyToken: (name: string) => `Nearly ${name}: use the token`,
   createToken: "Create token",
   unlinkTokenKeepValue: "Unlink token, keep value",
 

@@ -9,7 +9,7 @@ import { cssWords, lengthOf, namedCurves } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
 import type { Easing, Lane, MotionValue, Token } from "#core/project";
-import { CurveField, TimeField } from "../../parts/TimeField";
+import { CurveField, TimeField } from "../../parts/time/TimeField";
 import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
 import { NumberField } from "../../ui/fields/NumberField";

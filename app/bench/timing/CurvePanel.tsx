@@ -5,7 +5,7 @@ import { saveMotion, withLane, withoutLane } from "#core/edit";
 import { cssEasing, isSpring, laneLabel, laneOf, lengthOf, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import type { Motion, MotionValue } from "#core/project";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { Icon } from "../../ui/Icon";
 import { useWorkpiece } from "../state/context";

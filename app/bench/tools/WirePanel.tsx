@@ -19,7 +19,7 @@ import { Panel } from "../../ui/floating/Panel";
 import { useBench, usePiece, useWorkpiece } from "../state/context";
 import type { Wired } from "../state/wiring";
 import { useDisplayedProject } from "../../session/displayed";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
 import { units } from "../../ui/units";

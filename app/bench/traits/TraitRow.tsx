@@ -13,7 +13,7 @@ import {
 } from "#core/edit";
 import { restOf, valuesOf } from "#core/looks";
 import type { Trait, TraitValue } from "#core/project";
-import { MotionPart } from "../../parts/MotionPart";
+import { MotionPart } from "../../parts/time/MotionPart";
 import { Swatch, swatchCount } from "../../ui/Icon";
 import { Menu } from "../../ui/floating/Menu";
 import { NameField } from "../../ui/fields/NameField";

@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { variantKey, variantName, variantsOf } from "#core/looks";
 import type { Piece } from "#core/project";
-import { useGround } from "../../parts/ground";
-import { Thumbnail } from "../../parts/Thumbnail";
+import { useGround } from "../../parts/shown/ground";
+import { Thumbnail } from "../../parts/shown/Thumbnail";
 import { useSession } from "../../session/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { libraryWords } from "../words";

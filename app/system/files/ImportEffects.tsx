@@ -4,7 +4,7 @@ import type { ChangedPiece, TokenPlan } from "#core/edit";
 import { variantName } from "#core/looks";
 import { apply } from "#core/project";
 import type { Project } from "#core/project";
-import { Thumbnail } from "../../parts/Thumbnail";
+import { Thumbnail } from "../../parts/shown/Thumbnail";
 import { filesWords } from "./words";
 
 /** As many pieces, and variants of each, are shown as pictures. */

@@ -20,9 +20,7 @@ const withParts = <T extends Timed>(timed: T, parts: MotionParts): T => {
     const token = parts[name];
     return token === undefined ? [] : [[name, token] as const];
   });
-  const { parts: _old, ...rest } = timed;
-  // without the parts it is as it was otherwise
-  return { ...(rest as T), ...(said.length > 0 ? { parts: Object.fromEntries(said) } : {}) };
+  return { ...timed, parts: said.length > 0 ? Object.fromEntries(said) : undefined };
 };
 
 /**

@@ -4,7 +4,6 @@ import { addContacts, setValues } from "../../edit";
 import type { TouchTrigger } from "../../edit";
 import { ROOT, inOrder } from "../../project";
 import type { Piece, Project, TriggerType } from "../../project";
-import type { Role } from "../../properties";
 import { libraryWords } from "../words";
 import type { SystemFinding } from "./types";
 
@@ -19,22 +18,17 @@ const shownBy: Readonly<Record<TouchTrigger, readonly TriggerType[]>> = {
 };
 const contacts: readonly TouchTrigger[] = ["hover", "press", "focus"];
 
-/** The roles that the layers of a piece have in any variant. */
-const rolesIn = (piece: Piece): ReadonlySet<Role> => {
-  const roles = Object.values(piece.looks).flatMap((look) =>
-    Object.values(look.changes).flatMap(({ role }) =>
-      // the schema lets nothing else be a role
-      typeof role === "string" && role !== "none" ? [role as Role] : [],
-    ),
+/** Whether anything in a piece says what it is. */
+const hasRole = (piece: Piece): boolean =>
+  Object.values(piece.looks).some((look) =>
+    Object.values(look.changes).some(({ role }) => role !== undefined && role !== "none"),
   );
-  return new Set(roles);
-};
 
 /** Components that answer a click, and of which nothing says what they are (WCAG 2.2 §4.1.2). */
 const noRole = (piece: Piece): readonly SystemFinding[] => {
   const rule = inOrder(piece.rules).find((r) => doing.has(r.trigger.type) && !r.undo);
   const holdsCopies = Object.values(piece.layers).some((l) => l.kind === "instance");
-  if (!rule || holdsCopies || rolesIn(piece).size > 0) return [];
+  if (!rule || holdsCopies || hasRole(piece)) return [];
   const role = roleFor(piece, rule);
   return [
     {
@@ -57,8 +51,8 @@ const noStates = (project: Project, piece: Piece): readonly SystemFinding[] => {
   const root = Object.values(piece.looks).find((l) => l.changes[ROOT]?.role !== undefined)?.changes[
     ROOT
   ]?.role;
-  // the schema lets nothing else be a role
-  if (typeof root !== "string" || !controls.has(root as Role)) return [];
+  const role = [...controls].find((control) => control === root);
+  if (role === undefined) return [];
   const triggers = new Set(Object.values(piece.rules).map((r) => r.trigger.type));
   const lacking = contacts.filter((c) => !shownBy[c].some((type) => triggers.has(type)));
   if (lacking.length === 0) return [];
@@ -68,7 +62,7 @@ const noStates = (project: Project, piece: Piece): readonly SystemFinding[] => {
       check: "role-states",
       text: libraryWords.lacksStates(
         piece.name,
-        root,
+        role,
         lacking.map((c) => libraryWords.contacts[c]).join(", "),
       ),
       pieces: [piece.id],

@@ -1,6 +1,6 @@
-import { useDisplayedProject } from "../session/displayed";
-import { TimingSheet } from "../system/TimingSheet";
-import { routesWords } from "./words";
+import { useDisplayedProject } from "../../session/displayed";
+import { TimingSheet } from "../../system/TimingSheet";
+import { routesWords } from "../words";
 
 /** All motions of a project beside one another. */
 export default function Timing() {

@@ -4,7 +4,7 @@ import { Resolver, restingVariant } from "#core/looks";
 import { paint } from "#core/paint";
 import type { Project, Variant } from "#core/project";
 import { Drawing } from "#player";
-import { useEnv } from "../services/env";
+import { useEnv } from "../../services/env";
 
 interface Props {
   readonly project: Project;

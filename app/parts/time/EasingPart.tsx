@@ -8,10 +8,10 @@ import {
   swingOf,
 } from "#core/motion";
 import type { Easing } from "#core/project";
-import { NumberField } from "../ui/fields/NumberField";
-import { SearchPick } from "../ui/fields/SearchPick";
+import { NumberField } from "../../ui/fields/NumberField";
+import { SearchPick } from "../../ui/fields/SearchPick";
 import { CurveMark } from "./CurveMark";
-import { partsWords } from "./words";
+import { partsWords } from "../words";
 
 type Kind = "bézier" | "spring" | "bounce" | "windup" | "steps";
 

@@ -1,7 +1,7 @@
 import { projectLog } from "#server";
-import { Library } from "../library/Library";
+import { Library } from "../../library/Library";
 import type { Route } from "./+types/library";
-import { withDatabase } from "./trouble";
+import { withDatabase } from "../trouble";
 
 /** When each component was last changed: the project itself does not say it. */
 export const loader = async ({ params }: Route.LoaderArgs) => ({

@@ -1,11 +1,11 @@
 import type { Timed } from "#core/edit";
 import { isSpring } from "#core/motion";
-import { NumberField } from "../ui/fields/NumberField";
-import { units } from "../ui/units";
+import { NumberField } from "../../ui/fields/NumberField";
+import { units } from "../../ui/units";
 import { CurveMark } from "./CurveMark";
 import { EasingPart } from "./EasingPart";
 import { TimeToken } from "./TimeToken";
-import { partsWords } from "./words";
+import { partsWords } from "../words";
 
 const MINUTE = 60_000;
 

@@ -1,16 +1,16 @@
 import { useState } from "react";
 import { tokenTypes } from "#core/project";
-import { useDisplayedProject } from "../session/displayed";
-import { UndoNotice } from "../session/parts/UndoNotice";
-import { FilesMenu } from "../system/files/FilesMenu";
-import { Findings } from "../system/Findings";
-import { Fonts } from "../system/Fonts";
-import { TokenScope } from "../system/scope";
-import { Section } from "../system/Section";
-import { Themes } from "../system/Themes";
-import { Icon } from "../ui/Icon";
-import { Notice } from "../ui/floating/Notice";
-import { routesWords } from "./words";
+import { useDisplayedProject } from "../../session/displayed";
+import { UndoNotice } from "../../session/parts/UndoNotice";
+import { FilesMenu } from "../../system/files/FilesMenu";
+import { Findings } from "../../system/Findings";
+import { Fonts } from "../../system/Fonts";
+import { TokenScope } from "../../system/scope";
+import { Section } from "../../system/Section";
+import { Themes } from "../../system/Themes";
+import { Icon } from "../../ui/Icon";
+import { Notice } from "../../ui/floating/Notice";
+import { routesWords } from "../words";
 
 /** The tokens of a project: its themes, what could be tidied, every kind of value, fonts. */
 export default function Tokens() {

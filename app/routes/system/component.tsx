@@ -1,4 +1,4 @@
-import { ComponentPage } from "../library/component/ComponentPage";
+import { ComponentPage } from "../../library/component/ComponentPage";
 import type { Route } from "./+types/component";
 
 /** All there is to know about a component. */

@@ -2,8 +2,8 @@ import { useEffect, useRef } from "react";
 import type { Id } from "#core/basics";
 import type { Project, Variant } from "#core/project";
 import { Player } from "#player";
-import { useEnv } from "../services/env";
-import { useNear } from "../ui/useNear";
+import { useEnv } from "../../services/env";
+import { useNear } from "./useNear";
 
 /** Room around the piece for shadows and rings, px of the piece. */
 const MARGIN = 8;

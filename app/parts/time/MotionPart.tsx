@@ -3,10 +3,10 @@ import { resolveMotion } from "#core/machine";
 import { lengthOf } from "#core/motion";
 import { directions, inOrder, motionKinds } from "#core/project";
 import type { Motion, MotionValue } from "#core/project";
-import { useDisplayedProject } from "../session/displayed";
-import { Pick } from "../ui/fields/Pick";
+import { useDisplayedProject } from "../../session/displayed";
+import { Pick } from "../../ui/fields/Pick";
 import { CurveField, TimeField } from "./TimeField";
-import { partsWords } from "./words";
+import { partsWords } from "../words";
 
 const own = "";
 

@@ -1,9 +1,9 @@
 import { tokenTypeOfPart, withPart } from "#core/edit";
 import type { Timed, TimedPart } from "#core/edit";
 import { inOrder } from "#core/project";
-import { useDisplayedProject } from "../session/displayed";
-import { Pick } from "../ui/fields/Pick";
-import { partsWords } from "./words";
+import { useDisplayedProject } from "../../session/displayed";
+import { Pick } from "../../ui/fields/Pick";
+import { partsWords } from "../words";
 
 const own = "";
 

@@ -1,0 +1,54 @@
+import { colourDistance } from "../../colour";
+import { boundValue, tokensFor } from "../../looks";
+import { inOrder } from "../../project";
+import type { Project, Token } from "../../project";
+import { property } from "../../properties";
+import type { Value } from "../../properties";
+
+/** Colours this near are told apart only side by side (distance in OKLab). */
+const NEAR_COLOUR = 0.045;
+/** Numbers are near up to this share of one another, and up to this difference. */
+const NEAR_SHARE = 0.08;
+const NEAR_NUMBER = 1;
+
+/** A token that a value is, or nearly is. */
+export interface NearToken {
+  readonly token: Token;
+  readonly isSame: boolean;
+}
+
+const isColour = (value: Value): value is string =>
+  typeof value === "string" && value.startsWith("#");
+
+/** How far a value is from a token's: 0 the same, 1 as far as is still near; null beyond. */
+const farness = (value: Value, other: Value): number | null => {
+  if (JSON.stringify(value) === JSON.stringify(other)) return 0;
+  if (isColour(value) && isColour(other)) {
+    const far = colourDistance(value, other) / NEAR_COLOUR;
+    return far <= 1 ? far : null;
+  }
+  if (typeof value === "number" && typeof other === "number") {
+    const room = Math.max(NEAR_NUMBER, Math.abs(other) * NEAR_SHARE);
+    const far = Math.abs(value - other) / room;
+    return far <= 1 ? far : null;
+  }
+  return null;
+};
+
+/**
+ * The token that a value of a property is or nearly is: the nearest of those it could follow; null
+ * where none is near.
+ */
+export const nearToken = (project: Project, key: string, value: Value): NearToken | null => {
+  const entry = property(key);
+  if (!entry) return null;
+  const suited = tokensFor(entry);
+  let nearest: { token: Token; far: number } | null = null;
+  for (const token of inOrder(project.tokens)) {
+    if (!suited.includes(token.type)) continue;
+    const own = boundValue(project.tokens, entry, { token: token.id });
+    const far = own === undefined ? null : farness(value, own);
+    if (far !== null && (!nearest || far < nearest.far)) nearest = { token, far };
+  }
+  return nearest && { token: nearest.token, isSame: nearest.far === 0 };
+};
