@@ -7,12 +7,13 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import type { DragEndEvent } from "@dnd-kit/core";
-import { useId, useState } from "react";
+import { useCallback, useId, useState } from "react";
 import type { ReactNode } from "react";
 import { libraryGroups, moveToGroup, renameGroup, freeName } from "#core/edit";
 import type { Piece } from "#core/project";
 import { useSession } from "../session/context";
 import { EditableName } from "../ui/fields/EditableName";
+import { useGrowing } from "../ui/growing";
 import { LibraryTile } from "./LibraryTile";
 import { libraryWords } from "./words";
 
@@ -28,6 +29,16 @@ interface Props {
   readonly counts: ReadonlyMap<string, number>;
   readonly onNote: (text: string) => void;
 }
+
+/** Components by their groups, the first so many of all. */
+const inGroups = (pieces: readonly Piece[], groups: readonly string[], most: number) => {
+  let room = most;
+  return ["", ...groups].map((group) => {
+    const list = pieces.filter((p) => (p.group ?? "") === group).slice(0, room);
+    room -= list.length;
+    return { group, list };
+  });
+};
 
 /** Where a component can be dropped. */
 const Drop = ({ id, children }: { readonly id: string; readonly children: ReactNode }) => {
@@ -45,10 +56,14 @@ export const Groups = ({ pieces, groups, counts, onNote }: Props) => {
   const id = useId();
   const sensors = useSensors(useSensor(PointerSensor, byPointer));
   const [isDragging, setDragging] = useState(false);
-  const move = (piece: Piece, group: string) => {
-    const isMoved = session.run((now) => moveToGroup(now, piece.id, group));
-    if (isMoved) onNote(libraryWords.moved(piece.name, group));
-  };
+  const most = useGrowing(pieces.length);
+  const move = useCallback(
+    (piece: Piece, group: string) => {
+      const isMoved = session.run((now) => moveToGroup(now, piece.id, group));
+      if (isMoved) onNote(libraryWords.moved(piece.name, group));
+    },
+    [session, onNote],
+  );
   const dropped = ({ active, over }: DragEndEvent) => {
     setDragging(false);
     const piece = pieces.find((p) => p.id === active.id);
@@ -65,17 +80,14 @@ export const Groups = ({ pieces, groups, counts, onNote }: Props) => {
           piece={piece}
           findings={counts.get(piece.id) ?? 0}
           canMove={groups !== null}
-          onMove={(group) => move(piece, group)}
+          onMove={move}
           onNote={onNote}
         />
       ))}
     </ul>
   );
-  if (groups === null) return tiles(pieces);
-  const shown = ["", ...groups].map((group) => ({
-    group,
-    list: pieces.filter((p) => (p.group ?? "") === group),
-  }));
+  if (groups === null) return tiles(pieces.slice(0, most));
+  const shown = inGroups(pieces, groups, most);
   return (
     <DndContext
       id={id}

@@ -1,5 +1,6 @@
 import { useDraggable } from "@dnd-kit/core";
-import { useRef, useState } from "react";
+import { memo, useLayoutEffect, useRef, useState } from "react";
+import type { RefObject } from "react";
 import { Badge, Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
 import { useShallow } from "zustand/react/shallow";
@@ -24,7 +25,7 @@ interface Props {
   readonly piece: Piece;
   readonly findings: number;
   readonly canMove: boolean;
-  readonly onMove: (group: string) => void;
+  readonly onMove: (piece: Piece, group: string) => void;
   readonly onNote: (text: string) => void;
 }
 
@@ -61,9 +62,11 @@ const TileMenu = ({ piece, canMove, onMove, onNote }: Props) => {
         {canMove && (
           <>
             <Dropdown.Divider />
-            {others.map((group) => item(libraryWords.moveTo(group), () => onMove(group)))}
-            {item(libraryWords.newGroupItem, () => onMove(freeName(libraryWords.newGroup, groups)))}
-            {piece.group && item(libraryWords.outOfGroup, () => onMove(""))}
+            {others.map((group) => item(libraryWords.moveTo(group), () => onMove(piece, group)))}
+            {item(libraryWords.newGroupItem, () =>
+              onMove(piece, freeName(libraryWords.newGroup, groups)),
+            )}
+            {piece.group && item(libraryWords.outOfGroup, () => onMove(piece, ""))}
           </>
         )}
       </Menu>
@@ -118,47 +121,73 @@ const Stage = ({ piece }: { readonly piece: Piece }) => {
   );
 };
 
-/** A component in the library: running while it is in sight, its name leading to its page. */
-export const LibraryTile = (props: Props) => {
-  const { piece, findings, canMove } = props;
-  const session = useSession();
-  const project = useDisplayedProject();
-  const place = useRef<HTMLDivElement>(null);
-  const isNear = useNear(place);
-  const { setNodeRef, listeners, transform, isDragging } = useDraggable({
-    id: piece.id,
-    disabled: !canMove,
-  });
-  const to = `/projects/${session.id}/system/components/${piece.id}`;
-  const style = transform
-    ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 }
-    : {};
+/** How far a tile is dragged, px. */
+type Way = { readonly x: number; readonly y: number };
+
+/** Drags a tile, by the hand alone: by keys a component is moved by its menu. */
+const Grip = ({
+  piece,
+  of,
+  onDrag,
+}: {
+  readonly piece: Piece;
+  readonly of: RefObject<HTMLElement | null>;
+  readonly onDrag: (by: Way | null) => void;
+}) => {
+  const { setNodeRef, listeners, transform } = useDraggable({ id: piece.id });
+  useLayoutEffect(() => setNodeRef(of.current), [setNodeRef, of]);
+  useLayoutEffect(() => onDrag(transform), [onDrag, transform]);
   return (
-    <li
-      ref={setNodeRef}
-      className={isDragging ? "library-tile dragged" : "library-tile"}
-      style={style}
-    >
-      <div ref={place} className="library-top">
-        {isNear && <Stage piece={piece} />}
-      </div>
-      <div className="tile-foot">
-        <Link to={to} className="tile-name">
-          {piece.name}
-        </Link>
-        {canMove && (
-          // for the hand alone: by keys a component is moved by its menu
-          <span className="library-grip" title={libraryWords.drag(piece.name)} {...listeners}>
-            <Icon name="grip" size={13} />
-          </span>
-        )}
-        {isNear && <TileMenu {...props} />}
-      </div>
-      <span className="library-facts small-text quiet">
-        <StatusBadge piece={piece} />
-        {libraryWords.used(copiesOf(project, piece.id))}
-        {findings > 0 && <span>{libraryWords.findings(findings)}</span>}
-      </span>
-    </li>
+    <span className="library-grip" title={libraryWords.drag(piece.name)} {...listeners}>
+      <Icon name="grip" size={13} />
+    </span>
   );
 };
+
+/** What is known of a component at a glance. */
+const Facts = ({ piece, findings }: Pick<Props, "piece" | "findings">) => {
+  const uses = useDisplayedProject((p) => copiesOf(p, piece.id));
+  return (
+    <span className="library-facts small-text quiet">
+      <StatusBadge piece={piece} />
+      {libraryWords.used(uses)}
+      {findings > 0 && <span>{libraryWords.findings(findings)}</span>}
+    </span>
+  );
+};
+
+/**
+ * A component in the library: running while it is in sight, its name leading to its page. Of one
+ * out of sight only the name is there, so that a thousand are as quick as ten.
+ */
+export const LibraryTile = memo(function LibraryTile(props: Props) {
+  const { piece, findings, canMove } = props;
+  const session = useSession();
+  const place = useRef<HTMLLIElement>(null);
+  const body = useRef<HTMLDivElement>(null);
+  const isNear = useNear(place);
+  const [way, setWay] = useState<Way | null>(null);
+  return (
+    <li ref={place} className={isNear ? "library-tile" : "library-tile far"}>
+      <div
+        ref={body}
+        className={way ? "library-body dragged" : "library-body"}
+        style={way ? { transform: `translate(${way.x}px, ${way.y}px)` } : {}}
+      >
+        {isNear && (
+          <div className="library-top">
+            <Stage piece={piece} />
+          </div>
+        )}
+        <div className="tile-foot">
+          <Link to={`/projects/${session.id}/system/components/${piece.id}`} className="tile-name">
+            {piece.name}
+          </Link>
+          {isNear && canMove && <Grip piece={piece} of={body} onDrag={setWay} />}
+          {isNear && <TileMenu {...props} />}
+        </div>
+        {isNear && <Facts piece={piece} findings={findings} />}
+      </div>
+    </li>
+  );
+});

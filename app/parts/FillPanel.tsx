@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
 import { Button, Form } from "react-bootstrap";
 import type { TokenType } from "#core/project";
 import { fits, isBound } from "#core/properties";
@@ -55,10 +55,12 @@ interface Props {
   onLive: (said: SpecifiedValue) => void;
   onDone: () => void;
   onKeyDown: (e: KeyboardEvent) => void;
+  hint?: ReactNode;
 }
 
 /** What fills a layer: a colour, a gradient, a picture, or a token. */
-export const FillPanel = ({ type, tokens, said, fill, onLive, onDone, onKeyDown }: Props) => {
+export const FillPanel = (props: Props) => {
+  const { type, tokens, said, fill, onLive, onDone, onKeyDown, hint } = props;
   const [kind, setKind] = useState<Kind>(isBound(said) ? "token" : kindOf(fill));
   const kinds: Kind[] =
     type.is === "fill" ? ["colour", "linear", "radial", "picture", "token"] : ["colour", "token"];
@@ -77,6 +79,7 @@ export const FillPanel = ({ type, tokens, said, fill, onLive, onDone, onKeyDown 
       width={292}
       height={kind === "linear" || kind === "radial" ? 440 : 356}
       onKeyDown={onKeyDown}
+      hint={hint}
     >
       <Tabs
         label={partsWords.fillType}

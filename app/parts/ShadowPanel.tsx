@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
 import { Button, Form } from "react-bootstrap";
 import { isBound } from "#core/properties";
 import type { TokenType } from "#core/project";
@@ -114,13 +114,15 @@ interface Props {
   onLive: (said: SpecifiedValue) => void;
   onDone: () => void;
   onKeyDown: (e: KeyboardEvent) => void;
+  hint?: ReactNode;
 }
 
 /** A layer's shadows: outer and inner ones, each with its colour; or a token. */
-export const ShadowPanel = ({ tokens, said, shadows, onLive, onDone, onKeyDown }: Props) => {
+export const ShadowPanel = (props: Props) => {
+  const { tokens, said, shadows, onLive, onDone, onKeyDown, hint } = props;
   const [token, setToken] = useState(isBound(said));
   return (
-    <Panel label={partsWords.shadows} width={300} height={430} onKeyDown={onKeyDown}>
+    <Panel label={partsWords.shadows} width={300} height={430} onKeyDown={onKeyDown} hint={hint}>
       <Tabs
         label={partsWords.shadowsOrToken}
         value={token ? "token" : "shadows"}

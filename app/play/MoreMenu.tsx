@@ -24,6 +24,8 @@ interface Props {
   readonly phone: string | null;
   /** whether something here sends forms */
   readonly sends: boolean;
+  /** the values of themes that were asked for */
+  readonly theme: Variant;
   readonly onTheme: (theme: Variant) => void;
 }
 
@@ -44,7 +46,7 @@ const PlayThemes = ({ project, onTheme }: Pick<Props, "project" | "onTheme">) =>
 };
 
 /** What a presenter can ask of the prototype; no key of the page does any of it. */
-export const MoreMenu = ({ run: made, project, phone, sends, onTheme }: Props) => {
+export const MoreMenu = ({ run: made, project, theme, phone, sends, onTheme }: Props) => {
   const run = useWatched(made);
   return (
     <Dropdown align="end" autoClose="outside">
@@ -83,7 +85,7 @@ export const MoreMenu = ({ run: made, project, phone, sends, onTheme }: Props) =
         {phone === null ? (
           <p className="quiet small-text">{playWords.startForPhones}</p>
         ) : (
-          <PhoneCode address={`${phone}${addressOf(project, run.presented)}`} />
+          <PhoneCode address={`${phone}${addressOf(project, run.presented, theme)}`} />
         )}
       </Menu>
     </Dropdown>

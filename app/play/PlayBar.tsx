@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import type { Project } from "#core/project";
+import type { Project, Variant } from "#core/project";
 import { Choices } from "../ui/fields/Choices";
 import { Tool } from "../ui/Tool";
 import { useWatched } from "../ui/watched";
@@ -12,6 +12,8 @@ import { playWords } from "./words";
 interface Props {
   readonly run: PlayRun;
   readonly project: Project;
+  /** the values of themes that were asked for */
+  readonly theme: Variant;
   readonly place: Place;
   readonly isListed: boolean;
   readonly onList: () => void;
@@ -20,8 +22,9 @@ interface Props {
 }
 
 /** The link to what is shown now goes to the clipboard. */
-const copyLink = async (run: PlayRun, project: Project, play: string): Promise<void> => {
-  const link = `${window.location.origin}${play}${addressOf(project, run.presented)}`;
+const copyLink = async ({ run, project, theme, place }: Props): Promise<void> => {
+  const address = addressOf(project, run.presented, theme);
+  const link = `${window.location.origin}${place.play}${address}`;
   try {
     await navigator.clipboard.writeText(link);
     run.say(playWords.linkCopied);
@@ -78,7 +81,7 @@ export const PlayBar = (props: Props) => {
       <Tool framed onClick={onFull}>
         {playWords.full}
       </Tool>
-      <Tool framed onClick={() => void copyLink(run, project, place.play)}>
+      <Tool framed onClick={() => void copyLink(props)}>
         {playWords.copyLink}
       </Tool>
       {children}

@@ -34,21 +34,21 @@ interface Props {
 const SETTLED = 200;
 
 /** What is shown stands in the address, so that it is there again after a reload. */
-const useAddress = (run: PlayRun, project: Project, play: string): void => {
+const useAddress = (run: PlayRun, project: Project, play: string, theme: Variant): void => {
   const { version } = run;
   const shown = useSyncExternalStore(run.subscribe, version, version);
   useEffect(() => {
     // whoever leaves meanwhile keeps the address they went to
     const timeout = window.setTimeout(() => {
-      const address = `${play}${addressOf(project, run.presented)}`;
+      const address = `${play}${addressOf(project, run.presented, theme)}`;
       window.history.replaceState(window.history.state, "", address);
     }, SETTLED);
     return () => window.clearTimeout(timeout);
-  }, [run, project, play, shown]);
+  }, [run, project, play, theme, shown]);
 };
 
 /** A run that follows edits and the system's wish for less motion, as long as it is shown. */
-const useRun = ({ env, place, shown }: Props, project: Project) => {
+const useRun = ({ env, place, shown }: Props, project: Project, theme: Variant) => {
   const host = useRef<HTMLDivElement>(null);
   const [run] = useState(() => {
     const calm = typeof window !== "undefined" && window.matchMedia(LESS_MOTION).matches;
@@ -56,7 +56,7 @@ const useRun = ({ env, place, shown }: Props, project: Project) => {
   });
   useEffect(() => (host.current ? run.mount(host.current) : undefined), [run]);
   useEffect(() => run.update(project), [run, project]);
-  useAddress(run, project, place.play);
+  useAddress(run, project, place.play, theme);
   useEffect(() => {
     const less = window.matchMedia(LESS_MOTION);
     const heed = () => run.setCalm(less.matches);
@@ -129,7 +129,7 @@ export const Theatre = (props: Props) => {
   const [theme, setTheme] = useState<Variant>(props.theme ?? {});
   const project = inTheme(base, theme);
   const isPhone = useMedia(PHONE);
-  const { run, host } = useRun(props, project);
+  const { run, host } = useRun(props, project, theme);
   const room = useRoom(run, isPhone);
   const isFull = useFull();
   const [isListed, setListed] = useState(true);
@@ -139,9 +139,16 @@ export const Theatre = (props: Props) => {
   );
   const more = useMemo(
     () => (
-      <MoreMenu run={run} project={project} phone={place.phone} sends={sends} onTheme={setTheme} />
+      <MoreMenu
+        run={run}
+        project={project}
+        theme={theme}
+        phone={place.phone}
+        sends={sends}
+        onTheme={setTheme}
+      />
     ),
-    [run, project, place.phone, sends],
+    [run, project, theme, place.phone, sends],
   );
   return (
     <div className={`play${isFull ? " full" : ""}`}>
@@ -150,6 +157,7 @@ export const Theatre = (props: Props) => {
         <PlayBar
           run={run}
           project={project}
+          theme={theme}
           place={place}
           isListed={isListed}
           onList={() => setListed(!isListed)}

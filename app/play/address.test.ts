@@ -34,6 +34,14 @@ describe("the address of a state", () => {
     expect(themeOf(inTheme(kit, meant))).toEqual({ theme: "day", density: "calm" });
   });
 
+  it("says a usual theme, too, where it was asked for", () => {
+    const shown = { screen: "ticket", overlays: [], traits: [] };
+    const asked = { theme: "day", gone: "x" };
+    expect(addressOf(inTheme(kit, asked), shown, asked)).toBe(
+      "/ticket/Ticket?theme=theme%3Aday%2CTheme-day",
+    );
+  });
+
   it("leaves out what it cannot mean", () => {
     const asked =
       "?over=gone&over=__proto__&over=alert-switch&set=a&set=a:b&set=::&set=:t:v,x&set=";

@@ -1,5 +1,5 @@
 import type { Id } from "#core/basics";
-import { unusualTheme } from "#core/looks";
+import { themeOf, unusualTheme } from "#core/looks";
 import { tableEntry } from "#core/project";
 import type { Piece, Project, Variant } from "#core/project";
 import { pathText, pieceAtPath } from "#core/rehearse";
@@ -25,9 +25,14 @@ const themeName = (project: Project, theme: Id, value: Id): string => {
 
 /**
  * The address at which Play shows something: ids decide what, the names after them are only for
- * people. Relative to the address of Play itself.
+ * people. Relative to the address of Play itself. Values of themes stand in it when they are not
+ * the usual ones, or were asked for: whoever opens it may see the project in others.
  */
-export const addressOf = (project: Project, { screen, overlays, traits }: Presented): string => {
+export const addressOf = (
+  project: Project,
+  { screen, overlays, traits }: Presented,
+  asked: Variant = {},
+): string => {
   const piece = project.pieces[screen];
   const search = new URLSearchParams();
   for (const id of overlays)
@@ -36,8 +41,10 @@ export const addressOf = (project: Project, { screen, overlays, traits }: Presen
     const name = piece ? nameOf(project, piece, shown) : "";
     search.append("set", `${shown.at}:${shown.trait}:${shown.value},${name}`);
   }
-  for (const [theme, value] of Object.entries(unusualTheme(project)))
-    search.append("theme", `${theme}:${value},${themeName(project, theme, value)}`);
+  const unusual = unusualTheme(project);
+  for (const [theme, value] of Object.entries(themeOf(project)))
+    if (Object.hasOwn(asked, theme) || Object.hasOwn(unusual, theme))
+      search.append("theme", `${theme}:${value},${themeName(project, theme, value)}`);
   const query = search.toString();
   const name = encodeURIComponent(asName(piece?.name ?? ""));
   return `/${screen}/${name}${query ? `?${query}` : ""}`;

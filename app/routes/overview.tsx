@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore } from "react";
+import { memo, useRef, useState, useSyncExternalStore } from "react";
 import { Button, Dropdown } from "react-bootstrap";
 import { Link, useNavigate } from "react-router";
 import type { Id } from "#core/basics";
@@ -17,6 +17,7 @@ import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { useGround } from "../parts/shown/ground";
 import { Thumbnail } from "../parts/shown/Thumbnail";
+import { useNear } from "../parts/shown/useNear";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";
@@ -96,8 +97,11 @@ const TileMenu = ({
   );
 };
 
-const Tile = (props: TileProps) => {
+/** A piece; what opens its menu is only there while it is in sight. */
+const Tile = memo(function Tile(props: TileProps) {
   const { piece, start } = props;
+  const place = useRef<HTMLLIElement>(null);
+  const isNear = useNear(place);
   const session = useSession();
   const project = useDisplayedProject();
   const [renaming, setRenaming] = useState(false);
@@ -110,7 +114,7 @@ const Tile = (props: TileProps) => {
     if (name) session.run(() => renamePiece(piece.id, name));
   };
   return (
-    <li className="tile-item">
+    <li ref={place} className="tile-item">
       <Link to={to} className="tile">
         <span className="tile-picture" style={ground}>
           <Thumbnail project={project} piece={piece.id} />
@@ -118,19 +122,19 @@ const Tile = (props: TileProps) => {
         <span className="visually-hidden">{routesWords.open(piece.name)}</span>
       </Link>
       <div className="tile-foot">
-        {renaming ? (
-          <NameField value={piece.name} label={routesWords.name} onDone={named} />
-        ) : (
+        {renaming && <NameField value={piece.name} label={routesWords.name} onDone={named} />}
+        {!renaming && isNear && (
           <Link to={to} className="tile-name" tabIndex={-1}>
             {piece.name}
           </Link>
         )}
-        <TileMenu {...props} onRename={() => setRenaming(true)} />
+        {!renaming && !isNear && <span className="tile-name">{piece.name}</span>}
+        {isNear && <TileMenu {...props} onRename={() => setRenaming(true)} />}
       </div>
       <span className="quiet small-text">{routesWords.variantRule(variants, rules, start)}</span>
     </li>
   );
-};
+});
 
 /** Says that a piece was duplicated with its rules, and offers to leave them out. */
 const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => void }) => {

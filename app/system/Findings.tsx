@@ -1,19 +1,24 @@
+import { useMemo } from "react";
 import { Button } from "react-bootstrap";
 import { mergeTokens, repeatedValues, tokenFindings, tokenFrom } from "#core/edit";
+import type { Project } from "#core/project";
 import { showValue } from "#core/properties";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { tokenKinds } from "./kinds";
 import { systemWords } from "./words";
 
+const oftenRepeated = (project: Project) =>
+  repeatedValues(project)
+    .filter((r) => r.places.length > 2)
+    .slice(0, 8);
+
 /** What could be tidied: values that repeat, tokens that nobody uses, tokens that are the same. */
 export const Findings = () => {
   const session = useSession();
   const project = useDisplayedProject();
-  const repeated = repeatedValues(project)
-    .filter((r) => r.places.length > 2)
-    .slice(0, 8);
-  const { unused, equal } = tokenFindings(project);
+  const repeated = useMemo(() => oftenRepeated(project), [project]);
+  const { unused, equal } = useMemo(() => tokenFindings(project), [project]);
   if (repeated.length + unused.length + equal.length === 0)
     return <p className="quiet small-text">{systemWords.noSuggestionsNoRepeated}</p>;
   return (

@@ -1,3 +1,3 @@
-export { colourAt, mixColour } from "./mix";
+export { colourAt, colourDistance, mixColour } from "./mix";
 export { colourText, notations, parseColour } from "./notation";
 export type { Notation } from "./notation";

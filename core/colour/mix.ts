@@ -26,6 +26,15 @@ const labOf = (colour: string): Lab => {
   return { l: l ?? 0, a: a ?? 0, b: b ?? 0, alpha: rgb.alpha ?? 1 };
 };
 
+/**
+ * How far two colours are apart: the length of the way between them in OKLab, with their alpha as a
+ * fourth axis. Black and white are 1 apart.
+ */
+export const colourDistance = (a: string, b: string): number => {
+  const [p, q] = [labOf(a), labOf(b)];
+  return Math.hypot(p.l - q.l, p.a - q.a, p.b - q.b, p.alpha - q.alpha);
+};
+
 const pairs = Array.from({ length: 256 }, (_, i) => i.toString(16).padStart(2, "0"));
 const hex = (n: number): string => present(pairs[Math.round(Math.min(1, Math.max(0, n)) * 255)]);
 

@@ -123,9 +123,9 @@ export {
   tokenFindings,
   tokenFrom,
   tokenTypeOf,
-  usesOf,
 } from "./tokens/tokens";
-export type { ValuePlace } from "./tokens/tokens";
+export { usesOf } from "./tokens/uses";
+export type { ValuePlace } from "./tokens/uses";
 export {
   addTheme,
   addThemeValue,
@@ -166,3 +166,4 @@ export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./
 export { addSample, moveSample, removeSample, setSample } from "./library/samples";
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
+export { nearToken } from "./tokens/near";

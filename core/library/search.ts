@@ -78,12 +78,12 @@ const fit = ({ name, words }: Indexed, word: string): number => {
  */
 export const searchComponents = (project: Project, query: string): readonly Piece[] => {
   const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = inOrder(project.pieces)
-    .filter((piece) => piece.kind === "component")
-    .flatMap((piece) => {
-      const indexed = indexedPiece(project, piece);
-      const fits = words.map((word) => fit(indexed, word));
-      return fits.includes(0) ? [] : [{ piece, score: fits.reduce((a, b) => a + b, 0) }];
-    });
+  const all = inOrder(project.pieces).filter((piece) => piece.kind === "component");
+  if (words.length === 0) return all;
+  const found = all.flatMap((piece) => {
+    const indexed = indexedPiece(project, piece);
+    const fits = words.map((word) => fit(indexed, word));
+    return fits.includes(0) ? [] : [{ piece, score: fits.reduce((a, b) => a + b, 0) }];
+  });
   return found.sort((a, b) => b.score - a.score).map(({ piece }) => piece);
 };

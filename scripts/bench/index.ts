@@ -12,6 +12,7 @@ import { cards } from "./cards.ts";
 import { frames } from "./frames.ts";
 import { gather } from "./gather.ts";
 import { machine } from "./machine.ts";
+import { library } from "./library.ts";
 import { motion } from "./motion.ts";
 import { saving } from "./saving.ts";
 import { nudge } from "./nudge.ts";
@@ -40,6 +41,7 @@ const sections: Readonly<Record<string, Section>> = {
   motion: () => motion(env, line),
   player: () => frames(env, line),
   gather: () => gather(line),
+  library: () => library(line),
   size: () => playerSize(line),
   saving: measureSaving,
   nudge: () => nudge(line),

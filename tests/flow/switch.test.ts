@@ -74,7 +74,10 @@ describe("switches", () => {
     await hand.click("tab", "Sheet");
     await hand.write("fill", "on", "#2c9a70");
     const fill = await me.cellBox("fill", "on");
-    await hand.menuAt([fill.x + 40, fill.y + 10], "Create token");
+    await hand.menuAt([fill.x + 40, fill.y + 10], "Create token…");
+    await me.find("textbox", "Name");
+    await hand.type("Pill");
+    await hand.press("Enter");
     await hand.placeOnNewScreen();
     const copies = `${cards} [data-layer] rect[rx]:not([fill="#ffffff"])`;
     const first = await hand.middle(copies);

@@ -4,7 +4,6 @@ import type { ClipboardEvent, KeyboardEvent, MouseEvent, RefObject } from "react
 import { reached, restingName, restingVariant, variantKey, variantName } from "#core/looks";
 import type { Layer, Variant } from "#core/project";
 import { ContextMenu } from "../../ui/floating/ContextMenu";
-import type { MenuAt } from "../../ui/floating/ContextMenu";
 import { useSettings } from "../../services/settings";
 import { Icon } from "../../ui/Icon";
 import { runKey } from "../../ui/keys";
@@ -14,8 +13,9 @@ import { chooseCard } from "../state/active";
 import { useActive, useBenchStore, useChosen, useVarying, useWorkpiece } from "../state/context";
 import { useWatched } from "../../ui/watched";
 import { CellBox } from "./cells/CellBox";
-import { cellMenu } from "./cellMenu";
+import { useCellMenu } from "./useCellMenu";
 import { SheetHand } from "./hand";
+import { NameToken } from "./NameToken";
 import { sheetKeys } from "./keys";
 import { RowHead } from "./RowHead";
 import { groupNames } from "./rows";
@@ -253,20 +253,6 @@ const pressKey = (hand: SheetHand, e: KeyboardEvent, openMenu: () => void): bool
   return letter;
 };
 
-/** The menu of a cell, where one asked for it. */
-const useCellMenu = (hand: SheetHand) => {
-  const workpiece = useWorkpiece();
-  const edits = useEdits();
-  const [menu, setMenu] = useState<MenuAt | null>(null);
-  const close = useCallback(() => setMenu(null), []);
-  const open = useCallback(
-    (at: { x: number; y: number }, row: Row, cell: Cell) =>
-      setMenu({ ...at, items: cellMenu({ workpiece, edits, hand, row, cell }) }),
-    [workpiece, edits, hand],
-  );
-  return { menu, open, close };
-};
-
 /** The caption of a group, which folds it and opens it again. */
 const GroupHead = ({ section, top, width }: { section: Section; top: number; width: number }) => {
   const toggle = useSettings((s) => s.toggleGroup);
@@ -315,7 +301,7 @@ export const Grid = memo(function Grid({ layer, sections, variants }: Props) {
     const at = items.findIndex((i) => "row" in i && i.index === row);
     return down.measurementsCache[at]?.start ?? down.getOffsetForIndex(at, "start")?.[0] ?? 0;
   });
-  const { menu, open, close } = useCellMenu(hand);
+  const { menu, open, close, naming, endNaming } = useCellMenu(hand);
   const onMenu = useCallback(
     (e: MouseEvent, row: Row, cell: Cell) => open({ x: e.clientX, y: e.clientY }, row, cell),
     [open],
@@ -384,6 +370,7 @@ export const Grid = memo(function Grid({ layer, sections, variants }: Props) {
         })}
       </div>
       {menu && <ContextMenu menu={menu} onClose={close} />}
+      {naming && <NameToken naming={naming} onClose={endNaming} />}
     </div>
   );
 });

@@ -6,6 +6,7 @@ import type { Workpiece } from "../state/workpiece";
 import type { SheetHand } from "./hand";
 import type { Cell, Row } from "./rows";
 import { tokenItems } from "./tokenItems";
+import type { AskName } from "./tokenItems";
 import { sheetWords } from "./words";
 
 interface Here {
@@ -43,7 +44,7 @@ const moveItems = ({ workpiece, edits, hand, row, cell }: Here): MenuItem[] => {
 };
 
 /** What can be done with a cell. */
-export const cellMenu = (here: Here): MenuItem[] => {
+export const cellMenu = (here: Here, onName: AskName): MenuItem[] => {
   const { workpiece, hand, cell } = here;
   const paste = () =>
     void navigator.clipboard?.readText().then(
@@ -67,6 +68,6 @@ export const cellMenu = (here: Here): MenuItem[] => {
       onPick: () => void navigator.clipboard?.writeText(hand.copy()),
     },
     { label: sheetWords.paste, keys: sheetWords.ctrlV, onPick: paste },
-    ...tokenItems(here),
+    ...tokenItems(here, onName),
   ];
 };

@@ -135,7 +135,8 @@ export class SheetHand extends Watched {
     };
   }
 
-  private focus(): void {
+  /** Gives the focus to the cell one is at. */
+  focus(): void {
     this.focusing++;
     this.changed();
   }

@@ -10,7 +10,8 @@ import type { Workpiece } from "../state/workpiece";
 import type { Cell, Row } from "./rows";
 import { sheetWords } from "./words";
 
-interface Here {
+/** A cell, and what changes it. */
+export interface Here {
   readonly workpiece: Workpiece;
   readonly edits: BenchEdits;
   readonly row: Row;
@@ -29,11 +30,11 @@ const sayAll = (
   );
 
 /** Makes a token of what a cell says and binds the cell to it, in one step of undo. */
-const makeToken = (here: Here, type: TokenType, name: string): void => {
+export const makeToken = (here: Here, type: TokenType, name: string, group: string): void => {
   const { workpiece, edits, cell } = here;
   const gesture = sheetWords.tokenName(name);
   const made = workpiece.make(
-    (project) => addToken(project, type, cutText(name, 100), cell.said as TokenValue),
+    (project) => addToken(project, type, cutText(name, 100), cell.said as TokenValue, group),
     gesture,
   );
   if (!made) return;
@@ -60,8 +61,11 @@ const optionItem = ({ workpiece, row }: Here): MenuItem[] => {
   ];
 };
 
+/** Asks for the name of a token that is to be made, with a suggestion. */
+export type AskName = (type: TokenType, suggested: string) => void;
+
 /** Menu items of a cell about tokens and options. */
-export const tokenItems = (here: Here): MenuItem[] => {
+export const tokenItems = (here: Here, onName: AskName): MenuItem[] => {
   const { workpiece, row, cell } = here;
   const layer = workpiece.piece?.layers[shownLayers(workpiece.state.chosen)[0] ?? ""];
   const type = tokenTypeOf(row.key, cell.said);
@@ -70,7 +74,7 @@ export const tokenItems = (here: Here): MenuItem[] => {
   if (type !== null && layer)
     items.push({
       label: sheetWords.createToken,
-      onPick: () => makeToken(here, type, `${layer.name} ${labelOf(row.key) ?? row.label}`),
+      onPick: () => onName(type, `${layer.name} ${labelOf(row.key) ?? row.label}`),
     });
   if (cell.token !== null && value !== undefined)
     items.push({

@@ -60,12 +60,22 @@ export const sheetWords = {
 
   // tokenItems.ts
   tokenName: (name: string) => `token of ${name}`,
-  createdTokenLinkedValue: (name: string) =>
-    `Created token “${name}” and linked this value to it. Rename it on the System page.`,
+  createdTokenLinkedValue: (name: string) => `Created token “${name}” and linked this value to it.`,
   removeOption: "Remove option",
   letEachCopySet: "Let each copy set this",
-  createToken: "Create token",
+  isToken: (name: string) => `This is ${name}: use the token`,
+  nearlyToken: (name: string) => `Nearly ${name}: use the token`,
+  createToken: "Create token…",
   unlinkTokenKeepValue: "Unlink token, keep value",
+
+  // NameToken.tsx
+  newToken: "New token",
+  tokenNameField: "Name",
+  tokenGroupField: "Group",
+  noGroup: "No group",
+  tokenNameTaken: "This group has a token of that name.",
+  createTokenNow: "Create token",
+  cancel: "Cancel",
 
   // cellMenu.ts
   setAllVariants: "Set for all variants",

@@ -63,6 +63,7 @@ export const Floating = ({ anchor, within, apart = true, onAway, children }: Pro
       show
       transition={false}
       placement="bottom-start"
+      flip
       target={target}
       container={within ?? hostOf}
       popperConfig={popperConfig}

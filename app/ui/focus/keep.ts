@@ -2,33 +2,33 @@
 const GOALS =
   "a[href], button:not([disabled]), input[type=checkbox]:not([disabled]), input[type=radio]:not([disabled]), [tabindex]";
 
-const goalsIn = (host: ParentNode): HTMLElement[] =>
-  [...host.querySelectorAll<HTMLElement>(GOALS)].filter((goal) => goal.checkVisibility());
+/** Whether they can be seen is asked later, of few: to ask it of all has the page laid out anew. */
+const goalsIn = (host: ParentNode): HTMLElement[] => [...host.querySelectorAll<HTMLElement>(GOALS)];
 
 /** Where the focus was: the elements around it, and what could have been gone to instead. */
 interface Place {
   readonly element: HTMLElement;
   /** innermost first, without the page itself */
   readonly around: readonly HTMLElement[];
-  readonly goals: readonly HTMLElement[];
+  readonly goals: ReadonlyMap<HTMLElement, number>;
 }
 
 const placeOf = (element: HTMLElement): Place => {
   const around: HTMLElement[] = [];
   for (let e = element.parentElement; e && e !== document.body; e = e.parentElement) around.push(e);
-  return { element, around, goals: goalsIn(document) };
+  return { element, around, goals: new Map(goalsIn(document).map((goal, i) => [goal, i])) };
 };
 
 /** What came in the place of what is gone; else what followed it, else what stood before it. */
 const goalNear = (place: Place, host: HTMLElement): HTMLElement | undefined => {
   const now = goalsIn(host);
-  const known = new Set(place.goals);
-  const at = place.goals.indexOf(place.element);
-  const rank = (goal: HTMLElement): number => place.goals.indexOf(goal);
+  const rank = (goal: HTMLElement): number => place.goals.get(goal) ?? -1;
+  const at = rank(place.element);
+  const isSeen = (goal: HTMLElement): boolean => goal.checkVisibility();
   return (
-    now.find((goal) => !known.has(goal)) ??
-    now.find((goal) => rank(goal) > at) ??
-    now.findLast((goal) => rank(goal) < at)
+    now.find((goal) => !place.goals.has(goal) && isSeen(goal)) ??
+    now.find((goal) => rank(goal) > at && isSeen(goal)) ??
+    now.findLast((goal) => rank(goal) < at && isSeen(goal))
   );
 };
 

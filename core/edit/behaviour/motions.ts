@@ -1,3 +1,4 @@
+import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
 import { tokenValueOf } from "../../looks";
 import { isShown, resolveMotion } from "../../machine";
@@ -42,8 +43,20 @@ export const motionsIn = (pieces: readonly Piece[]): MotionUse[] =>
     .filter((u) => u.motion.kind !== "cut");
 
 /** Rules and effects that follow a token with all of their motion, or parts of it. */
-export const motionUsesOf = (project: Project, token: Id): MotionUse[] =>
-  motionsIn(Object.values(project.pieces)).filter((u) => tokensOfMotion(u.motion).includes(token));
+export const motionUsesOf = (project: Project, token: Id): readonly MotionUse[] =>
+  usesByToken(project).get(token) ?? [];
+
+const byToken = new WeakMap<object, ReadonlyMap<Id, readonly MotionUse[]>>();
+
+/** The motions that follow each token; found once for as long as no piece changes. */
+const usesByToken = (project: Project): ReadonlyMap<Id, readonly MotionUse[]> =>
+  entryOf(byToken, project.pieces, () => {
+    const found = new Map<Id, MotionUse[]>();
+    for (const use of motionsIn(Object.values(project.pieces)))
+      for (const token of new Set(tokensOfMotion(use.motion)))
+        entryOf(found, token, () => []).push(use);
+    return found;
+  });
 
 /** Motions of the same duration and curve, told together. */
 export interface MotionGroup {

@@ -1,7 +1,7 @@
 import type { Id } from "../../basics";
 import { groupText, renamed, sameJson } from "../../formats/tokens";
 import type { FileGroup, ReadToken, ReadTokens, ThemedValue } from "../../formats/tokens";
-import { isAlias, sameCondition } from "../../looks";
+import { isAlias, restOf, sameCondition } from "../../looks";
 import { inOrder, newId, orderAfter, set } from "../../project";
 import type {
   Change,
@@ -87,10 +87,20 @@ const conditionOf = (themes: readonly Theme[], when: ThemedValue["when"]): Condi
   return out;
 };
 
+type Saying = Pick<ThemedValue, "said" | "written">;
+
+/** What files say of a token by itself, and in which themes something else. */
+interface Spoken {
+  readonly own: Pick<Token, "value" | "written">;
+  readonly themed: readonly ThemedValue[];
+}
+
 /** Makes tokens of what was read, with the ids of those that are there already. */
 class Taking {
   readonly #ids = new Map<string, Id>();
   readonly #known = new Map<string, Token>();
+  /** themes that the files speak of */
+  readonly #spokenThemes: ReadonlySet<Id>;
 
   constructor(
     project: Project,
@@ -99,6 +109,9 @@ class Taking {
   ) {
     for (const token of Object.values(project.tokens))
       this.#known.set(keyOf(token.group, token.name), token);
+    const names = new Set(read.themes.map((t) => t.name.toLowerCase()));
+    const spoken = themes.filter((t) => names.has(t.name.toLowerCase()));
+    this.#spokenThemes = new Set(spoken.map((t) => t.id));
     for (const token of read.tokens) this.#ids.set(token.at, this.before(token)?.id ?? newId());
   }
 
@@ -111,34 +124,68 @@ class Taking {
     return renamed(value, (path) => this.#ids.get(path) ?? path);
   }
 
+  /** Whether a condition is just the usual value of a theme. */
+  #isRest(when: ThemedValue["when"]): boolean {
+    const entries = Object.entries(conditionOf(this.themes, when) ?? {});
+    const [id = "", values = []] = entries[0] ?? [];
+    const theme = this.themes.find((t) => t.id === id);
+    return entries.length === 1 && theme !== undefined && values[0] === restOf(theme);
+  }
+
+  /** What a token is by itself, and what otherwise: files of one theme alone leave the rest. */
+  #spoken(read: ReadToken, before: Token | undefined): Spoken {
+    const own = (said: Saying): Pick<Token, "value" | "written"> => ({
+      value: this.#valueOf(said.said),
+      ...(said.written === undefined ? {} : { written: said.written }),
+    });
+    const first: Saying = { said: read.value, written: read.written };
+    if (read.isUsual) return { own: own(first), themed: read.themed };
+    const rest = read.themed.find((t) => this.#isRest(t.when));
+    const themed = read.themed.filter((t) => t !== rest);
+    if (rest) return { own: own(rest), themed };
+    if (before) return { own: before, themed };
+    return { own: own(first), themed: themed.filter((t) => !sameJson(t.said, read.value)) };
+  }
+
   token(read: ReadToken, order: string): Token {
     const before = this.before(read);
-    const looks = this.#looksOf(read, before);
+    const { own, themed } = this.#spoken(read, before);
+    const looks = this.#looksOf(read, themed, before);
     return {
       id: this.#ids.get(read.at) ?? newId(),
       type: read.type,
       name: nameIn(read),
       group: groupIn(read),
       order: before?.order ?? order,
-      value: this.#valueOf(read.value),
+      value: own.value,
       ...(Object.keys(looks).length > 0 ? { looks } : {}),
       ...(read.about === undefined ? {} : { about: read.about }),
       ...(read.deprecated === undefined ? {} : { deprecated: read.deprecated }),
       ...(read.extensions === undefined ? {} : { extensions: read.extensions }),
-      ...(read.written === undefined ? {} : { written: read.written }),
+      ...(own.written === undefined ? {} : { written: own.written }),
     };
   }
 
+  /** Whether files that say all of a token speak of the themes of a look. */
+  #isReplaced(look: TokenLook, read: ReadToken): boolean {
+    return read.isUsual && Object.keys(look.when).every((id) => this.#spokenThemes.has(id));
+  }
+
   /** What the files say of themes replaces what was said of those; the rest stays. */
-  #looksOf(read: ReadToken, before: Token | undefined): Record<Id, TokenLook> {
-    const spoken = new Set(read.themed.flatMap((t) => Object.keys(t.when)));
-    const ids = this.themes.filter((t) => spoken.has(t.name)).map((t) => t.id);
+  #looksOf(
+    read: ReadToken,
+    themed: readonly ThemedValue[],
+    before: Token | undefined,
+  ): Record<Id, TokenLook> {
+    const said = themed.flatMap((value) => {
+      const when = conditionOf(this.themes, value.when);
+      return when ? [{ ...value, when }] : [];
+    });
     const old = Object.values(before?.looks ?? {});
-    const kept = old.filter((l) => !Object.keys(l.when).every((id) => ids.includes(id)));
-    const looks: TokenLook[] = [...kept];
-    for (const themed of read.themed) {
-      const when = conditionOf(this.themes, themed.when);
-      if (!when) continue;
+    const looks: TokenLook[] = old.filter(
+      (l) => !this.#isReplaced(l, read) && !said.some((s) => sameCondition(s.when, l.when)),
+    );
+    for (const { when, ...themed } of said) {
       const same = old.find((l) => sameCondition(l.when, when));
       looks.push({
         id: same?.id ?? newId(),

@@ -8,6 +8,8 @@ import { followInstead, keepMotion, motionsIn, tokensOfMotion } from "../behavio
 import { freeName } from "../pieces";
 import type { Made } from "../pieces";
 import { editWords } from "../words";
+import { pathOf, places, usesOf } from "./uses";
+import type { ValuePlace } from "./uses";
 
 /** A new token after the others of its type. */
 export const addToken = (
@@ -42,41 +44,6 @@ export const setToken = (
   label: editWords.changeToken(token.name),
   ops: Object.entries(part).map(([key, value]) => set(["tokens", token.id, key], value)),
 });
-
-/** Where a look says a property: a place a token can be bound at. */
-export interface ValuePlace {
-  readonly piece: Id;
-  readonly look: Id;
-  readonly layer: Id;
-  readonly key: string;
-  readonly said: SpecifiedValue;
-}
-
-const places = function* (
-  project: Project,
-  pieces: readonly Piece[] = Object.values(project.pieces),
-): Generator<ValuePlace> {
-  for (const piece of pieces)
-    for (const look of Object.values(piece.looks))
-      for (const [layer, changes] of Object.entries(look.changes)) {
-        for (const [key, said] of Object.entries(changes))
-          yield { piece: piece.id, look: look.id, layer, key, said };
-      }
-};
-
-const pathOf = (p: ValuePlace): string[] => [
-  "pieces",
-  p.piece,
-  "looks",
-  p.look,
-  "changes",
-  p.layer,
-  p.key,
-];
-
-/** The places where a token is bound, in all pieces. */
-export const usesOf = (project: Project, token: Id): ValuePlace[] =>
-  [...places(project)].filter((p) => isBound(p.said) && p.said.token === token);
 
 /** The tokens that a value is, or takes parts from. */
 const tokensIn = (value: unknown): Id[] => {

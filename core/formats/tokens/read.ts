@@ -32,6 +32,11 @@ export interface ThemedValue {
 }
 
 export interface ReadToken extends MadeToken {
+  /**
+   * whether any file says what it is as usual; if none does, it is what the first theme says, and
+   * `themed` is all that any theme says
+   */
+  readonly isUsual: boolean;
   readonly themed: readonly ThemedValue[];
 }
 
@@ -213,12 +218,18 @@ const combinedOf = (reading: Reading, order: Order): Context[] =>
     return { ...contextOf(when, tokens), only };
   });
 
-/** What a context says otherwise of a token. */
-const themedIn = (context: Context, base: MadeToken, reading: Reading): ThemedValue[] => {
+/** What a context says of a token, as far as that is something else than usual. */
+const themedIn = (
+  context: Context,
+  base: MadeToken,
+  isUsual: boolean,
+  reading: Reading,
+): ThemedValue[] => {
   const token = context.tokens.get(base.at);
   const made = token && context.maker.make(token);
-  const isUsual = made && sameJson(made.value, base.value) && made.written === base.written;
-  if (!made || (context.only ? !context.only.has(base.at) : isUsual)) return [];
+  if (!made) return [];
+  const isSame = isUsual && sameJson(made.value, base.value) && made.written === base.written;
+  if (context.only ? !context.only.has(base.at) : isSame) return [];
   if (made.type !== base.type) {
     const where = Object.values(context.when).join(", ");
     reading.problem(base.at, tokenFileWords.otherType(base.type, where, made.type));
@@ -253,7 +264,8 @@ export const readTokens = (files: readonly TokenFile[]): ReadTokens => {
   const reading = new Reading(files);
   const order = reading.order();
   const contexts = contextsOf(reading, order);
-  const found = allTokens(tokensFor(reading, order, new Map()), contexts);
+  const usual = tokensFor(reading, order, new Map());
+  const found = allTokens(usual, contexts);
   if (found.length > limits.tokens) reading.problem("", tokenFileWords.tooMany(limits.tokens));
   const maker = new Maker(new Table(found));
   const tokens: ReadToken[] = [];
@@ -265,7 +277,9 @@ export const readTokens = (files: readonly TokenFile[]): ReadTokens => {
       continue;
     }
     if (made.note !== undefined) reading.note(made.at, made.note);
-    tokens.push({ ...made, themed: contexts.flatMap((c) => themedIn(c, made, reading)) });
+    const isUsual = usual.has(made.at);
+    const themed = contexts.flatMap((c) => themedIn(c, made, isUsual, reading));
+    tokens.push({ ...made, isUsual, themed });
   }
   return {
     tokens,

@@ -5,6 +5,7 @@ import type { SpecifiedValue } from "#core/properties";
 import { useDisplayedProject } from "../../../session/displayed";
 import { CellPanel, hasPanel } from "./CellPanel";
 import { ChoiceEditor } from "./ChoiceEditor";
+import { NearToken } from "./NearToken";
 import type { Way } from "../hand";
 import { wordsFor } from "../rows";
 import type { Cell, Row } from "../rows";
@@ -59,6 +60,11 @@ const FieldEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: P
     setTyped(null);
     onLive(said);
   };
+  const pick = (said: SpecifiedValue) => {
+    finished.current = true;
+    onLive(said);
+    onKeep("stay");
+  };
   // going elsewhere keeps what can be read, and drops what cannot
   const leave = () => {
     finished.current = true;
@@ -101,13 +107,15 @@ const FieldEditor = ({ row, cell, start, onCommit, onLive, onKeep, onCancel }: P
         cell={cell}
         start={start}
         onLive={live}
-        onPick={(said) => {
-          finished.current = true;
-          onLive(said);
-          onKeep("stay");
-        }}
+        onPick={pick}
         onDone={() => commit("stay")}
         onKeyDown={onKeyDown}
+        hint={
+          typed !== null &&
+          typed.trim() !== "" && (
+            <NearToken row={row} current={cell.value} text={typed} onPick={pick} />
+          )
+        }
       />
     </span>
   );

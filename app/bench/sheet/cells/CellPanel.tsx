@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
 import { Button } from "react-bootstrap";
 import { tokensFor } from "#core/looks";
 import type { Fill, Shadow, SpecifiedValue } from "#core/properties";
@@ -22,6 +22,8 @@ interface Props {
   readonly onPick: (said: SpecifiedValue) => void;
   readonly onDone: () => void;
   readonly onKeyDown: (e: KeyboardEvent) => void;
+  /** said above what can be picked */
+  readonly hint: ReactNode;
 }
 
 /** Whether a row is edited in a panel of its own beside the field. */
@@ -29,13 +31,13 @@ export const hasPanel = (row: Row): boolean =>
   row.choices === null && ["colour", "fill", "shadows", "asset", "away"].includes(row.type.is);
 
 /** The tokens a value can be bound to, where there are any. */
-const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
+const Tokens = ({ row, cell, onPick, onKeyDown, hint }: Props) => {
   const any = useDisplayedProject((p) =>
     Object.values(p.tokens).some((t) => tokensFor(row).includes(t.type)),
   );
   if (!any) return null;
   return (
-    <Panel label={sheetWords.tokens} width={210} height={150} onKeyDown={onKeyDown}>
+    <Panel label={sheetWords.tokens} width={210} height={170} onKeyDown={onKeyDown} hint={hint}>
       <div className="panel-body">
         <TokenPart wanted={tokensFor(row)} said={cell.said} onPick={onPick} />
       </div>
@@ -45,7 +47,7 @@ const Tokens = ({ row, cell, onPick, onKeyDown }: Props) => {
 
 /** What a value can be picked from, beside typing it. */
 export const CellPanel = (props: Props) => {
-  const { row, cell, onLive, onDone, onKeyDown } = props;
+  const { row, cell, onLive, onDone, onKeyDown, hint } = props;
   const { type } = row;
   if (type.is === "colour" || type.is === "fill")
     return (
@@ -57,6 +59,7 @@ export const CellPanel = (props: Props) => {
         onLive={onLive}
         onDone={onDone}
         onKeyDown={onKeyDown}
+        hint={hint}
       />
     );
   if (type.is === "shadows")
@@ -68,6 +71,7 @@ export const CellPanel = (props: Props) => {
         onLive={onLive}
         onDone={onDone}
         onKeyDown={onKeyDown}
+        hint={hint}
       />
     );
   if (type.is === "asset")

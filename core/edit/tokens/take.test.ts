@@ -1,0 +1,57 @@
+import { describe, expect, it } from "vitest";
+import { planTokens, takeTokens } from "#core/edit";
+import { readTokens } from "#core/formats/tokens";
+import type { TokenFile } from "#core/formats/tokens";
+import { accept } from "#core/project";
+import type { Project, Token } from "#core/project";
+import { kelpwayKit } from "../../../demo/index";
+
+const kit = kelpwayKit();
+const fileOf = (name: string, buoy: string, value?: string): TokenFile => ({
+  name,
+  text: JSON.stringify({ Land: { $type: "color", Buoy: { $value: buoy } } }),
+  theme: value === undefined ? undefined : { name: "Theme", value },
+});
+const taken = (project: Project, files: readonly TokenFile[]): Project => {
+  const accepted = accept(
+    project,
+    takeTokens(project, planTokens(project, readTokens(files)), false),
+  );
+  if (!accepted.ok) throw new Error(accepted.error);
+  return accepted.project;
+};
+const buoyIn = (project: Project): Token | undefined =>
+  Object.values(project.tokens).find((t) => t.name === "Buoy");
+const looksOf = (token: Token | undefined) =>
+  Object.values(token?.looks ?? {}).map((look) => [look.when, look.value]);
+
+describe("files of one value of a theme alone", () => {
+  const usual = buoyIn(kit)?.value;
+
+  it("change what a token is there, and nothing elsewhere", () => {
+    const buoy = buoyIn(taken(kit, [fileOf("night.json", "#abcdef", "night")]));
+    expect(buoy?.value).toBe(usual);
+    expect(looksOf(buoy)).toEqual([[{ theme: ["night"] }, "#abcdef"]]);
+  });
+
+  it("say what a token is by itself where their value is the usual one", () => {
+    const before = looksOf(buoyIn(kit));
+    const buoy = buoyIn(taken(kit, [fileOf("day.json", "#abcdef", "day")]));
+    expect(buoy?.value).toBe("#abcdef");
+    expect(looksOf(buoy)).toEqual(before);
+  });
+
+  it("one file for each value of a theme say all of it", () => {
+    const buoy = buoyIn(
+      taken(kit, [fileOf("day.json", "#111111", "day"), fileOf("night.json", "#222222", "night")]),
+    );
+    expect(buoy?.value).toBe("#111111");
+    expect(looksOf(buoy)).toEqual([[{ theme: ["night"] }, "#222222"]]);
+  });
+
+  it("make new tokens, which are the same everywhere until another file says otherwise", () => {
+    const bare = { ...kit, tokens: {} };
+    const buoy = buoyIn(taken(bare, [fileOf("night.json", "#abcdef", "night")]));
+    expect([buoy?.value, looksOf(buoy)]).toEqual(["#abcdef", []]);
+  });
+});

@@ -1,0 +1,156 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { valuesOf } from "#core/looks";
+import { inOrder } from "#core/project";
+import type { Token } from "#core/project";
+import type { Designer } from "../support/designer";
+import { givenDesk } from "../support/kit";
+import { savedProject } from "../support/saved";
+
+const desk = givenDesk();
+const folder = mkdtempSync(join(tmpdir(), "nubble-tokens-"));
+let me: Designer;
+beforeAll(() => {
+  me = desk.me;
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const open = async (): Promise<void> => {
+  await me.page.goto(`${desk.address}/system/tokens`, { waitUntil: "load" });
+  await me.find("combobox", "Density");
+};
+const themes = async () => inOrder((await savedProject(desk)).themes);
+const tokenNamed = async (name: string): Promise<Token | undefined> =>
+  Object.values((await savedProject(desk)).tokens).find((t) => t.name === name);
+const fill = (host: string, layer: string): Promise<string | null> =>
+  me.page.$eval(`${host} [data-layer="${layer}"] rect`, (r) => r.getAttribute("fill"));
+
+describe("themes", () => {
+  it("are made, named, given values, and deleted again", async () => {
+    await open();
+    await me.until(async () => {
+      // a press before the page's script has come is lost
+      await me.click("button", "New theme");
+      await me.click("button", "Contrast: normal, high");
+    });
+    await me.click("button", "Contrast");
+    await me.type("Strength");
+    await me.press("Enter");
+    const made = async () => (await themes()).find((t) => t.name === "Strength");
+    await me.until(async () => expect(await made()).toBeDefined());
+    await me.click("button", "Add value", ".theme-row:last-child");
+    await me.type("utmost");
+    await me.press("Enter");
+    await me.click("button", "Actions for high");
+    await me.click("button", "Set as default");
+    const theme = await made();
+    const values = theme ? valuesOf(theme) : [];
+    expect(values.map((v) => v.name)).toEqual(["normal", "high", "utmost"]);
+    expect(theme?.rest).toBe(values[1]?.id);
+    await me.click("button", "Actions for utmost");
+    await me.click("button", "Delete");
+    await me.until(async () => expect(Object.keys((await made())?.values ?? {})).toHaveLength(2));
+    await me.click("button", "Delete theme", ".theme-row:last-child");
+    await me.until(async () => expect(await made()).toBeUndefined());
+    await me.click("button", "Undo");
+    await me.until(async () => expect(await made()).toBeDefined());
+    await me.click("button", "Redo");
+  });
+
+  it("let a token have another value, until it shall have the default one again", async () => {
+    await open();
+    await me.pick("Theme", "night");
+    await me.click("button", "Edit Buoy");
+    const chips = "[role=radiogroup][aria-label='Changes apply to']";
+    await me.click("radio", "where Theme is night", chips);
+    const field = await me.find("textbox", "Colour");
+    await field.click({ count: 3 });
+    await me.type("#ff8800");
+    const night = async () => Object.values((await tokenNamed("Buoy"))?.looks ?? {});
+    await me.until(async () => expect(await night()).toMatchObject([{ value: "#ff8800" }]));
+    expect((await tokenNamed("Buoy"))?.value).not.toBe("#ff8800");
+    await me.click("button", "Use the default value here, too");
+    await me.until(async () => expect(await night()).toEqual([]));
+    await me.click("radio", "every theme", chips);
+    await field.click({ count: 3 });
+    await me.type("#dd6633");
+    await me.until(async () => expect((await tokenNamed("Buoy"))?.value).toBe("#dd6633"));
+  });
+
+  it("are shown by every page, and by Play through its address", async () => {
+    const stage = 'section[aria-label="Variant on"]';
+    await desk.go("alert-switch");
+    await me.pick("Theme", "day");
+    const day = await fill(stage, "toggle");
+    await me.pick("Theme", "night");
+    await me.until(async () => expect(await fill(stage, "toggle")).not.toBe(day));
+    await me.page.goto(`${desk.address}/play/trip-settings`, { waitUntil: "load" });
+    const ground = () => fill(".play-host", "root");
+    await me.page.waitForSelector(".play-host [data-layer=root] rect");
+    const first = await ground();
+    await me.click("button", "More");
+    await me.click("radio", "day", '[aria-label="Theme"]');
+    await me.until(async () => expect(await ground()).not.toBe(first));
+    await me.until(() => Promise.resolve(expect(me.page.url()).toContain("theme=theme%3Aday")));
+    await me.page.goto(me.page.url(), { waitUntil: "load" });
+    await me.page.waitForSelector(".play-host [data-layer=root] rect");
+    expect(await ground()).not.toBe(first);
+  });
+});
+
+describe("token files", () => {
+  const choose = async (name: string, json: unknown): Promise<void> => {
+    const path = join(folder, name);
+    writeFileSync(path, typeof json === "string" ? json : JSON.stringify(json));
+    await open();
+    await me.until(async () => {
+      const [chooser] = await Promise.all([
+        me.page.waitForFileChooser({ timeout: 2000 }),
+        me.click("button", "Import tokens…"),
+      ]);
+      await chooser.accept([path]);
+    });
+    await me.find("dialog", "Import tokens");
+  };
+
+  it("show what they would change, and change it as one step", async () => {
+    await choose("pier.tokens.json", {
+      Land: {
+        $type: "color",
+        Buoy: { $value: "#123abc" },
+        Lantern: { $value: "#ffd166" },
+      },
+    });
+    await me.click("radio", "New 1", "[role=dialog]");
+    expect(await me.text(".import-table")).toContain("Lantern");
+    await me.click("button", "Import 2 tokens");
+    await me.until(async () => expect(await tokenNamed("Lantern")).toBeDefined());
+    await me.click("button", "Undo");
+    await me.until(async () => expect(await tokenNamed("Lantern")).toBeUndefined());
+  });
+
+  it("may be for one theme alone", async () => {
+    await choose("night.json", {
+      Land: { $type: "color", Buoy: { $value: "#abcdef" } },
+    });
+    await me.pick("Theme of night.json", "Theme: night", "[role=dialog]");
+    await me.click("button", "Import 1 token");
+    await me.until(async () =>
+      expect(Object.values((await tokenNamed("Buoy"))?.looks ?? {})).toMatchObject([
+        { value: "#abcdef" },
+      ]),
+    );
+  });
+
+  it("that are broken say where and why, and change nothing", async () => {
+    const before = await savedProject(desk);
+    await choose("broken.json", '{ "Colours": { "$type": "color", ');
+    await me.until(async () => expect(await me.text("[role=dialog]")).toContain("broken.json"));
+    await me.click("button", "Cancel");
+    expect(await savedProject(desk)).toEqual(before);
+  });
+
+  it("and the console had nothing to complain of", () => expect(me.complaints).toEqual([]));
+});
