@@ -13,7 +13,7 @@ import { libraryGroups, moveToGroup, renameGroup, freeName } from "#core/edit";
 import type { Piece } from "#core/project";
 import { useSession } from "../session/context";
 import { EditableName } from "../ui/fields/EditableName";
-import { useGrowing } from "../ui/growing";
+import { useGrowing } from "./growing";
 import { LibraryTile } from "./LibraryTile";
 import { libraryWords } from "./words";
 

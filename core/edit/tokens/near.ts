@@ -22,7 +22,7 @@ const isColour = (value: Value): value is string =>
 
 /** A number, or the numbers of the four corners or sides; empty for anything else. */
 const numbersOf = (value: Value): number[] => {
-  const all = Array.isArray(value) ? (value as readonly unknown[]) : [value];
+  const all: readonly unknown[] = [value].flat();
   return all.flatMap((n) => (typeof n === "number" ? [n] : []));
 };
 
