@@ -13,6 +13,11 @@ const proofs: [string, Record<string, string>, string[]][] = [
     { FUZZ_REQUESTS: "5000" },
     ["npx", "vitest", "run", "--project", "whole", "tests/files/fuzz.test.ts"],
   ],
+  [
+    "Three published sets of tokens, to a parser that is not ours",
+    {},
+    ["npm", "run", "--silent", "sets"],
+  ],
   ["1000 kills", {}, ["npm", "run", "--silent", "chaos"]],
 ];
 
