@@ -19,6 +19,7 @@ import {
 } from "#core/looks";
 import type { Condition, Project, Theme, Token } from "#core/project";
 import { Builder } from "../../tests/support/pieces";
+import { fixedTheme } from "./themes";
 
 /** A project with a theme of two values, a second theme, and a colour bound in a component. */
 const quay = () => {
@@ -95,6 +96,13 @@ describe("a theme", () => {
         ?.nested?.values.fill;
     expect(nested(b.project)).toBe("#14222b");
     expect(nested(inTheme(b.project, {}))).toBe("#14222b");
+  });
+
+  it("can be fixed in all variants but some, where that is taken back", () => {
+    const base = { "theme:theme": "night", "theme:density": "calm" };
+    const said: Record<string, string>[] = [base, { "theme:theme": "" }];
+    expect(fixedTheme(said)).toEqual({ density: "calm" });
+    expect(fixedTheme([...said, { "theme:density": "" }])).toBeNull();
   });
 
   it("lists every combination but the usual one, the simplest first", () => {

@@ -134,12 +134,14 @@ export const themeText = (project: Project): string => {
 
 /** The theme that a layer is fixed to by what is said of it, weakest first; null where it is not. */
 export const fixedTheme = (said: readonly (LayerChanges | Values)[]): Variant | null => {
-  let fixed: Record<Id, Id> | null = null;
+  const fixed = new Map<Id, Id>();
   for (const changes of said)
-    for (const [key, value] of Object.entries(changes))
-      if (key.startsWith(THEME) && typeof value === "string" && value !== "") {
-        fixed ??= {};
-        fixed[key.slice(THEME.length)] = value;
-      }
-  return fixed;
+    for (const [key, value] of Object.entries(changes)) {
+      if (!key.startsWith(THEME) || typeof value !== "string") continue;
+      const theme = key.slice(THEME.length);
+      // a stronger look can say that it is not fixed after all
+      if (value === "") fixed.delete(theme);
+      else fixed.set(theme, value);
+    }
+  return fixed.size > 0 ? Object.fromEntries(fixed) : null;
 };

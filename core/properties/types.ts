@@ -187,7 +187,8 @@ export interface Property {
   readonly mixing: Mixing;
 }
 
-export type PropertyGroup = "place" | "arrange" | "paint" | "border" | "text" | "meaning" | "copy";
+export type PropertyGroup =
+  "place" | "arrange" | "paint" | "border" | "text" | "meaning" | "copy" | "theme";
 
 /** Values by the keys of properties. */
 export type Values = Readonly<Record<string, Value>>;

@@ -100,6 +100,34 @@ describe("themes", () => {
   });
 });
 
+describe("a theme that is fixed", () => {
+  it("stays on a screen whatever is shown, in all variants or in none", async () => {
+    const stage = ".card-variant.active";
+    await desk.go("trip-settings");
+    await me.pick("Theme", "day");
+    const day = await fill(stage, "root");
+    await me.click("tab", "Sheet");
+    await me.click("treeitem", "Trip settings");
+    await me.write("theme:theme", "only variant", "night");
+    await me.until(async () => expect(await fill(stage, "root")).not.toBe(day));
+    await me.write("theme:theme", "only variant", "not");
+    await me.until(async () => expect(await fill(stage, "root")).toBe(day));
+  });
+
+  it("stays on a copy with all that is in it", async () => {
+    await desk.go("trip-settings");
+    await me.pick("Theme", "day");
+    const copy = '.card-variant.active [data-layer="delays"] [data-layer="track"] rect';
+    const now = () => me.page.$eval(copy, (r) => r.getAttribute("fill"));
+    const day = await now();
+    await me.click("tab", "Sheet");
+    await me.click("treeitem", "Delay alerts");
+    await me.write("theme:theme", "only variant", "night");
+    await me.until(async () => expect(await now()).not.toBe(day));
+    await me.click("button", "Undo");
+  });
+});
+
 describe("token files", () => {
   const choose = async (name: string, json: unknown): Promise<void> => {
     const path = join(folder, name);

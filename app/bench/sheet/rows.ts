@@ -17,26 +17,11 @@ import {
 } from "#core/properties";
 import type { PropertyGroup, SpecifiedValue, Value, ValueType } from "#core/properties";
 import { familiesOf, tokenWords } from "../../parts/tokens";
+import type { Row } from "./row";
+import { themeRows } from "./themeRows";
 import { sheetWords } from "./words";
 
-/** A row of the sheet: one property of the chosen layer, ready to be shown and read back. */
-export interface Row {
-  readonly key: string;
-  readonly label: string;
-  /** what an option that shows it is called at first, where that is not the label */
-  readonly name?: string;
-  readonly group: PropertyGroup;
-  readonly type: ValueType;
-  /** exclusive choices by their words, where the value is one of them */
-  readonly choices: readonly { readonly value: SpecifiedValue; readonly words: string }[] | null;
-  /** what an instance shows when nobody says anything: the component's own */
-  readonly inherent: SpecifiedValue | undefined;
-  /**
-   * the property that says whether a size is fixed, fitting or stretching: the row shows and takes
-   * its words too
-   */
-  readonly mode: "widthMode" | "heightMode" | null;
-}
+export type { Row } from "./row";
 
 export const groupNames: Readonly<Record<PropertyGroup, string>> = {
   place: sheetWords.positionSize,
@@ -46,6 +31,7 @@ export const groupNames: Readonly<Record<PropertyGroup, string>> = {
   text: sheetWords.text,
   meaning: sheetWords.accessibilityInput,
   copy: sheetWords.thisCopy,
+  theme: sheetWords.fixedTheme,
 };
 
 const styleChoices = (project: Project) => [
@@ -143,9 +129,11 @@ export const rowsFor = (
       inherent: undefined,
       mode: sizeModes[p.key] ?? null,
     }));
-  if (layer.kind !== "instance") return rows;
+  const themed = themeRows(project, piece, layer);
+  if (layer.kind !== "instance") return [...rows, ...themed];
   const component = project.pieces[String(all[0]?.component ?? "")];
-  return [...copyRows(project, component, placeable(project, piece.id)), ...rows];
+  const offered = copyRows(project, component, placeable(project, piece.id));
+  return [...offered, ...themed, ...rows];
 };
 
 /** A cell: what is said there, what that comes to, and where it comes from. */

@@ -68,6 +68,10 @@ export const sheetWords = {
   createToken: "Create token…",
   unlinkTokenKeepValue: "Unlink token, keep value",
 
+  // themeRows.ts
+  fixedTheme: "Fixed theme",
+  notFixed: "not fixed",
+
   // NameToken.tsx
   newToken: "New token",
   tokenNameField: "Name",
