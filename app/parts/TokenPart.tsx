@@ -51,6 +51,9 @@ export const TokenPart = ({
           >
             <TokenMark token={t} />
             <span className="token-name">{tokenWords(t)}</span>
+            {t.deprecated !== undefined && t.deprecated !== false && (
+              <span className="quiet small-text">{partsWords.deprecated}</span>
+            )}
           </button>
         );
       })}

@@ -76,6 +76,7 @@ export const partsWords = {
   angleInGradientPart: "Angle",
 
   // TokenPart.tsx
+  deprecated: "deprecated",
   tokens: "Tokens",
 
   // FillPanel.tsx

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Button, Dropdown } from "react-bootstrap";
+import { Badge, Button, Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
 import {
   addToken,
@@ -18,6 +18,7 @@ import { PATIENCE } from "../session/session";
 import { NameField } from "../ui/fields/NameField";
 import { SortItem } from "../ui/SortList";
 import { Sample } from "./Sample";
+import { TokenAbout } from "./TokenAbout";
 import { TokenEditor } from "./TokenEditor";
 import { changedToken, changingToken } from "./changes";
 import { useTokenScope } from "./scope";
@@ -86,8 +87,16 @@ const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
   );
 };
 
-/** The name of a token and how much it is used. */
-const TokenHead = ({ token, uses, isFresh }: { token: Token; uses: Uses; isFresh: boolean }) => {
+interface HeadProps {
+  readonly token: Token;
+  readonly uses: Uses;
+  readonly isFresh: boolean;
+  /** what it is for is edited below, and not said a second time */
+  readonly isOpen: boolean;
+}
+
+/** The name of a token, how much it is used, and what it is for. */
+const TokenHead = ({ token, uses, isFresh, isOpen }: HeadProps) => {
   const session = useSession();
   const project = useDisplayedProject();
   const [naming, setNaming] = useState(isFresh);
@@ -120,6 +129,14 @@ const TokenHead = ({ token, uses, isFresh }: { token: Token; uses: Uses; isFresh
         {systemWords.placePiece(isAlias(token.value), uses.length + moved.length, places.length)}
         {looks > 0 && ` · ${systemWords.themed(looks)}`}
       </span>
+      {token.deprecated !== undefined && token.deprecated !== false && (
+        <Badge bg="" className="status superseded">
+          {systemWords.deprecatedMark}
+        </Badge>
+      )}
+      {!isOpen && token.about !== undefined && (
+        <span className="small-text token-note">{token.about}</span>
+      )}
     </span>
   );
 };
@@ -158,7 +175,7 @@ export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
               </span>
               <span className="visually-hidden">{systemWords.edit(token.name)}</span>
             </button>
-            <TokenHead token={token} uses={uses} isFresh={isFresh} />
+            <TokenHead token={token} uses={uses} isFresh={isFresh} isOpen={open} />
             <TokenMenu
               token={token}
               onGroup={() => setTimeout(() => setGrouping(true))}
@@ -201,6 +218,7 @@ export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
                   {systemWords.sameEverywhere}
                 </Button>
               )}
+              <TokenAbout token={token} />
               <UseList uses={uses} />
             </>
           )}

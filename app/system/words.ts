@@ -131,4 +131,12 @@ export const systemWords = {
   addFontFilesInSystem: "Add font files…",
   weightThisProject: (weight: string) => `weight ${weight}, of this project`,
   alias: (name: string) => `${name} alias`,
+
+  // TokenAbout.tsx
+  description: "Description",
+  descriptionHint: "What it is for",
+  deprecated: "Deprecated",
+  deprecatedReason: "Why it is deprecated",
+  deprecatedHint: "Why, and what to use instead",
+  deprecatedMark: "deprecated",
 };

@@ -137,8 +137,9 @@ export {
   setThemeRest,
   setTokenValue,
 } from "./tokens/themes";
-export { changedByTokens } from "./tokens/changed";
-export type { ChangedPiece } from "./tokens/changed";
+export { changedInThemes } from "./tokens/changed";
+export type { ThemedPiece } from "./tokens/changed";
+export { changedConditions } from "./tokens/take";
 export { planTokens, takeTokens } from "./tokens/take";
 export type { TokenPlan, TokenRow } from "./tokens/take";
 export {
@@ -166,4 +167,5 @@ export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./
 export { addSample, moveSample, removeSample, setSample } from "./library/samples";
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
+export { setTokenAbout, setTokenDeprecated } from "./tokens/about";
 export { nearToken } from "./tokens/near";

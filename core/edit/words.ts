@@ -254,6 +254,8 @@ export const editWords = {
   // tokens.ts
   newToken: (name: string) => `New token ${name}`,
   changeToken: (name: string) => `Change token ${name}`,
+  deprecate: (name: string) => `Mark token ${name} as deprecated`,
+  undeprecate: (name: string) => `Mark token ${name} as current`,
   deleteToken: (name: string) => `Delete token ${name}`,
   createTokenFromValues: (name: string, places: number) =>
     `Create token ${name} from ${places} values`,

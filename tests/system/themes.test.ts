@@ -116,15 +116,46 @@ describe("a theme that is fixed", () => {
 
   it("stays on a copy with all that is in it", async () => {
     await desk.go("trip-settings");
-    await me.pick("Theme", "day");
     const copy = '.card-variant.active [data-layer="delays"] [data-layer="track"] rect';
     const now = () => me.page.$eval(copy, (r) => r.getAttribute("fill"));
-    const day = await now();
+    await me.pick("Theme", "night");
+    await me.page.waitForSelector(copy);
+    const night = await now();
+    await me.pick("Theme", "day");
+    await me.until(async () => expect(await now()).not.toBe(night));
     await me.click("tab", "Sheet");
     await me.click("treeitem", "Delay alerts");
     await me.write("theme:theme", "only variant", "night");
-    await me.until(async () => expect(await now()).not.toBe(day));
+    await me.until(async () => expect(await now()).toBe(night));
     await me.click("button", "Undo");
+  });
+});
+
+describe("what a token is for", () => {
+  it("is said with it, as is that it should not be used any more, and why", async () => {
+    await open();
+    await me.until(async () => {
+      // a press before the page's script has come is lost
+      await me.click("button", "Edit Rust");
+      expect(await me.page.$(".token-about")).not.toBeNull();
+    });
+    await me.click("textbox", "Description");
+    await me.type("Old hulls");
+    await me.click("checkbox", "Deprecated");
+    await me.click("textbox", "Why it is deprecated");
+    await me.type("Use Brick");
+    await me.press("Enter");
+    await me.until(async () =>
+      expect(await tokenNamed("Rust")).toMatchObject({
+        about: "Old hulls",
+        deprecated: "Use Brick",
+      }),
+    );
+    expect(await me.text(".token-tile.open")).toContain("deprecated");
+    await me.click("checkbox", "Deprecated");
+    await me.until(async () =>
+      expect(Object.keys((await tokenNamed("Rust")) ?? {})).not.toContain("deprecated"),
+    );
   });
 });
 
@@ -141,6 +172,10 @@ describe("token files", () => {
       await chooser.accept([path]);
     });
     await me.find("dialog", "Import tokens");
+    // what still comes in is not where it is pressed
+    await me.page.waitForFunction(() =>
+      document.getAnimations().every((a) => a.playState === "finished"),
+    );
   };
 
   it("show what they would change, and change it as one step", async () => {
@@ -164,6 +199,8 @@ describe("token files", () => {
       Land: { $type: "color", Buoy: { $value: "#abcdef" } },
     });
     await me.pick("Theme of night.json", "Theme: night", "[role=dialog]");
+    await me.until(async () => expect(await me.text(".import-table")).toContain("Theme is night"));
+    await me.until(async () => expect(await me.text(".import-pieces")).toContain("in Theme night"));
     await me.click("button", "Import 1 token");
     await me.until(async () =>
       expect(Object.values((await tokenNamed("Buoy"))?.looks ?? {})).toMatchObject([

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
-import { changedByTokens, takeTokens } from "#core/edit";
-import type { ChangedPiece, TokenPlan } from "#core/edit";
-import { variantName } from "#core/looks";
+import { changedInThemes, takeTokens } from "#core/edit";
+import type { ThemedPiece, TokenPlan } from "#core/edit";
+import { inTheme, themeText, variantName } from "#core/looks";
 import { apply } from "#core/project";
 import type { Project } from "#core/project";
 import { Thumbnail } from "../../parts/shown/Thumbnail";
@@ -14,17 +14,21 @@ const MOST_VARIANTS = 2;
 interface PairProps {
   readonly before: Project;
   readonly after: Project;
-  readonly changed: ChangedPiece;
+  readonly changed: ThemedPiece;
 }
 
-const Pair = ({ before, after, changed }: PairProps) => {
+const Pair = ({ before: usual, after: usualAfter, changed }: PairProps) => {
+  const before = inTheme(usual, changed.theme);
+  const after = inTheme(usualAfter, changed.theme);
   const piece = after.pieces[changed.piece];
   if (!piece) return null;
+  const theme = themeText(after);
   return (
     <li className="import-piece">
       <span className="strong">{piece.name}</span>
       <span className="quiet small-text">
         {filesWords.variantsChange(changed.variants.length, changed.of)}
+        {theme !== "" && filesWords.inTheme(theme)}
       </span>
       {changed.variants.slice(0, MOST_VARIANTS).map((variant) => (
         <figure key={JSON.stringify(variant)} className="import-pair">
@@ -52,7 +56,7 @@ interface Props {
 export const ImportEffects = ({ project, plan, removesGone }: Props) => {
   const { after, changed } = useMemo(() => {
     const next = apply(project, takeTokens(project, plan, removesGone).ops).doc;
-    return { after: next, changed: changedByTokens(project, next) };
+    return { after: next, changed: changedInThemes(project, next) };
   }, [project, plan, removesGone]);
   return (
     <section aria-labelledby="import-effects">

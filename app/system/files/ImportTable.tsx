@@ -1,7 +1,9 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Button, Table } from "react-bootstrap";
+import { changedConditions } from "#core/edit";
 import type { TokenPlan, TokenRow } from "#core/edit";
-import type { Token } from "#core/project";
+import { baseProject, conditionText, inTheme, themesOf } from "#core/looks";
+import type { Condition, Project, Token, Variant } from "#core/project";
 import { tokenWords } from "../../parts/tokens";
 import { useDisplayedProject } from "../../session/displayed";
 import { Choices } from "../../ui/fields/Choices";
@@ -12,22 +14,47 @@ const states = ["changed", "new", "gone", "same"] as const;
 /** As many rows are shown at once. */
 const PAGE = 60;
 
-const Cell = ({ token, tokens }: { token: Token | null; tokens: Record<string, Token> }) =>
-  token ? (
+interface CellProps {
+  readonly token: Token | null;
+  readonly project: Project;
+  /** in which themes it says something else, too */
+  readonly conditions: readonly Condition[];
+}
+
+/** The values that themes have where a condition holds; the first of those it names. */
+const variantIn = (condition: Condition): Variant =>
+  Object.fromEntries(Object.entries(condition).map(([theme, values]) => [theme, values[0] ?? ""]));
+
+/** What a token looks like, and in the themes in which something changes. */
+const Cell = ({ token, project, conditions }: CellProps) => {
+  if (!token) return <span className="quiet">—</span>;
+  return (
     <span className="import-cell">
-      <SampleOf token={token} tokens={tokens} />
+      <SampleOf token={token} tokens={project.tokens} />
+      {conditions.map((when) => (
+        <span key={JSON.stringify(when)} className="import-themed">
+          <span className="quiet small-text">{conditionText(themesOf(project), when)}</span>
+          <SampleOf token={token} tokens={inTheme(project, variantIn(when)).tokens} />
+        </span>
+      ))}
     </span>
-  ) : (
-    <span className="quiet">—</span>
   );
+};
 
 interface Props {
   readonly plan: TokenPlan;
 }
 
+/** The project with what was planned, as far as tokens go. */
+const afterImport = (project: Project, plan: TokenPlan): Project => {
+  const tokens: Record<string, Token> = { ...project.tokens };
+  for (const { after } of plan.rows) if (after) tokens[after.id] = after;
+  return { ...project, tokens, themes: Object.fromEntries(plan.themes.map((t) => [t.id, t])) };
+};
+
 /** Each token as it is and as it will be, by what becomes of it. */
 export const ImportTable = ({ plan }: Props) => {
-  const before = useDisplayedProject((p) => p.tokens);
+  const before = baseProject(useDisplayedProject());
   const counts = new Map(
     states.map((state) => [state, plan.rows.filter((r) => r.state === state).length] as const),
   );
@@ -35,8 +62,7 @@ export const ImportTable = ({ plan }: Props) => {
   const [state, setState] = useState<TokenRow["state"]>(first);
   const [shown, setShown] = useState(PAGE);
   const rows = plan.rows.filter((r) => r.state === state);
-  const after: Record<string, Token> = { ...before };
-  for (const row of plan.rows) if (row.after) after[row.after.id] = row.after;
+  const after = useMemo(() => afterImport(before, plan), [before, plan]);
   return (
     <>
       <Choices
@@ -64,14 +90,15 @@ export const ImportTable = ({ plan }: Props) => {
           {rows.slice(0, shown).map((row) => {
             const token = row.after ?? row.before;
             if (!token) return null;
+            const conditions = changedConditions(row);
             return (
               <tr key={token.id}>
                 <th scope="row">{tokenWords(token)}</th>
                 <td>
-                  <Cell token={row.before} tokens={before} />
+                  <Cell token={row.before} project={before} conditions={conditions} />
                 </td>
                 <td>
-                  <Cell token={row.after} tokens={after} />
+                  <Cell token={row.after} project={after} conditions={conditions} />
                 </td>
               </tr>
             );

@@ -17,15 +17,20 @@ interface Props {
   readonly onDone: (text: string) => void;
 }
 
+interface Found {
+  readonly files: readonly TokenFile[];
+  readonly read: ReadTokens;
+}
+
 /** What the files say, read anew in a worker whenever one of them is for another theme. */
 const useRead = (files: readonly TokenFile[]) => {
-  const [read, setRead] = useState<ReadTokens | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let isStale = false;
     readTokenFiles(files).then(
-      (found) => {
-        if (!isStale) setRead(found);
+      (read) => {
+        if (!isStale) setFound({ files, read });
       },
       () => {
         if (!isStale) setFailure(filesWords.readFailed);
@@ -35,7 +40,8 @@ const useRead = (files: readonly TokenFile[]) => {
       isStale = true;
     };
   }, [files]);
-  return { read, failure };
+  // what other files said stays in sight meanwhile, but is not taken for what these say
+  return { read: found?.read ?? null, isCurrent: found?.files === files, failure };
 };
 
 /** Shows what importing token files would do, and does it. */
@@ -43,7 +49,7 @@ export const ImportTokens = ({ files: chosen, onClose, onDone }: Props) => {
   const session = useSession();
   const [files, setFiles] = useState(chosen);
   const [removesGone, setRemovesGone] = useState(false);
-  const { read, failure } = useRead(files);
+  const { read, isCurrent, failure } = useRead(files);
   const project = session.project;
   const plan = useMemo(() => (read ? planTokens(project, read) : null), [project, read]);
   const taken = plan?.rows.filter((r) => r.state === "new" || r.state === "changed").length ?? 0;
@@ -62,7 +68,7 @@ export const ImportTokens = ({ files: chosen, onClose, onDone }: Props) => {
           {filesWords.importTokens}
         </Modal.Title>
       </Modal.Header>
-      <Modal.Body>
+      <Modal.Body className="import-body">
         <FileThemes files={files} onFiles={setFiles} />
         {failure !== null && <p className="refusal">{failure}</p>}
         {!plan && failure === null && (
@@ -89,7 +95,7 @@ export const ImportTokens = ({ files: chosen, onClose, onDone }: Props) => {
         <Button variant="outline-primary" onClick={onClose}>
           {filesWords.cancel}
         </Button>
-        <Button disabled={!plan || isIdle} onClick={run}>
+        <Button disabled={!plan || !isCurrent || isIdle} onClick={run}>
           {filesWords.importCount(taken)}
         </Button>
       </Modal.Footer>

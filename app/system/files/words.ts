@@ -48,5 +48,6 @@ export const filesWords = {
       : `${pieces} ${pieces === 1 ? "component or screen changes" : "components and screens change"}`,
   variantsChange: (variants: number, all: number) =>
     variants === all ? "all variants" : `${variants} of ${all} variants`,
+  inTheme: (theme: string) => ` in ${theme}`,
   morePieces: (pieces: number) => `and ${pieces} more`,
 };

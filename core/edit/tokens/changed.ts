@@ -1,13 +1,13 @@
 import type { Id } from "../../basics";
 import { sameJson } from "../../formats/tokens";
-import { Resolver, tokenValue, variantsOf } from "../../looks";
+import { Resolver, inTheme, otherThemes, tokenValue, variantsOf } from "../../looks";
 import type { ComputedLayer } from "../../looks";
 import { inOrder } from "../../project";
 import type { Piece, Project, Variant } from "../../project";
 import { isBound } from "../../properties";
 
 /** A piece with the variants of it that look otherwise than before. */
-export interface ChangedPiece {
+interface ChangedPiece {
   readonly piece: Id;
   readonly variants: readonly Variant[];
   /** how many variants were looked at */
@@ -80,7 +80,7 @@ const sameTree = (a: ComputedLayer | null, b: ComputedLayer | null): boolean => 
 };
 
 /** The pieces that look otherwise once tokens say something else, and in which variants. */
-export const changedByTokens = (before: Project, after: Project): readonly ChangedPiece[] => {
+const changedByTokens = (before: Project, after: Project): readonly ChangedPiece[] => {
   const tokens = withDependents(after, changedTokens(before, after));
   const touched = touchedBy(after, tokens);
   return inOrder(after.pieces).flatMap((piece) => {
@@ -96,4 +96,23 @@ export const changedByTokens = (before: Project, after: Project): readonly Chang
     );
     return variants.length > 0 ? [{ piece: piece.id, variants, of: all.length }] : [];
   });
+};
+
+/** A piece that looks otherwise than before in a theme. */
+export interface ThemedPiece extends ChangedPiece {
+  /** the values that are not usual in it */
+  readonly theme: Variant;
+}
+
+/** As many themes are looked at, the usual one first. */
+const MOST_THEMES = 6;
+
+/** The pieces that look otherwise than before in any theme, each in the first in which it does. */
+export const changedInThemes = (before: Project, after: Project): ThemedPiece[] => {
+  const found = new Map<Id, ThemedPiece>();
+  const themes: Variant[] = [{}, ...otherThemes(after)].slice(0, MOST_THEMES);
+  for (const theme of themes)
+    for (const changed of changedByTokens(inTheme(before, theme), inTheme(after, theme)))
+      if (!found.has(changed.piece)) found.set(changed.piece, { ...changed, theme });
+  return [...found.values()];
 };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { planTokens, takeTokens } from "#core/edit";
+import { changedConditions, changedInThemes, planTokens, takeTokens } from "#core/edit";
 import { readTokens } from "#core/formats/tokens";
 import type { TokenFile } from "#core/formats/tokens";
 import { accept } from "#core/project";
@@ -32,6 +32,15 @@ describe("files of one value of a theme alone", () => {
     const buoy = buoyIn(taken(kit, [fileOf("night.json", "#abcdef", "night")]));
     expect(buoy?.value).toBe(usual);
     expect(looksOf(buoy)).toEqual([[{ theme: ["night"] }, "#abcdef"]]);
+  });
+
+  it("are told as changes of that value, and of the pieces that look otherwise there", () => {
+    const files = [fileOf("night.json", "#abcdef", "night")];
+    const [row] = planTokens(kit, readTokens(files)).rows.filter((r) => r.state === "changed");
+    expect(row && changedConditions(row)).toEqual([{ theme: ["night"] }]);
+    const changed = changedInThemes(kit, taken(kit, files));
+    expect(changed.map((c) => c.piece)).toContain("pier-pin");
+    for (const { theme } of changed) expect(theme).toEqual({ theme: "night" });
   });
 
   it("say what a token is by itself where their value is the usual one", () => {

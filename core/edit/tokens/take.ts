@@ -253,3 +253,15 @@ export const takeTokens = (project: Project, plan: TokenPlan, removesGone: boole
   if (removesGone && gone.length > 0) ops.unshift(...removingTokens(project, gone));
   return { label: editWords.takeTokens(taken.length), ops };
 };
+
+/** The conditions on themes under which a token will say something else than before. */
+export const changedConditions = ({ before, after }: TokenRow): readonly Condition[] => {
+  const old = Object.values(before?.looks ?? {});
+  const next = Object.values(after?.looks ?? {});
+  const valueIn = (looks: readonly TokenLook[], when: Condition) =>
+    looks.find((look) => sameCondition(look.when, when))?.value;
+  return [...next, ...old]
+    .map((look) => look.when)
+    .filter((when, i, all) => all.findIndex((other) => sameCondition(when, other)) === i)
+    .filter((when) => !sameJson(valueIn(old, when), valueIn(next, when)));
+};
