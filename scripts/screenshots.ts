@@ -1,5 +1,5 @@
 // Pictures of the main views for the docs, made from fresh demo data on a server of their own.
-import { mkdirSync, rmSync } from "node:fs";
+import { mkdirSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "puppeteer-core";
 import { FORMAT } from "../core/project/index.ts";
@@ -10,6 +10,7 @@ import { root } from "./serve.ts";
 import { makeScratch } from "./run/scratch.ts";
 
 const out = join(root, "docs/screenshots");
+const home = makeScratch("pictures");
 const choose = (page: Page, layer: string) =>
   page.evaluate(
     (l) => (document.querySelector(`[data-line="${l}"]`) as HTMLElement).click(),
@@ -117,9 +118,35 @@ const setAside = async (page: Page): Promise<void> => {
   await sleep(13_000);
 };
 
+/** The project as it is at night. */
+const atNight = async (page: Page): Promise<void> => {
+  await page.select("select[aria-label=Theme]", "night");
+  await sleep(1200);
+};
+
+/** A file with other colours for the night. */
+const importNight = async (page: Page): Promise<void> => {
+  const file = join(home, "night.json");
+  const colours = { Buoy: { $value: "#7fb2e5" }, Sun: { $value: "#ffe9a8" } };
+  writeFileSync(file, JSON.stringify({ Land: { $type: "color", ...colours } }));
+  const [chooser] = await Promise.all([
+    page.waitForFileChooser(),
+    page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>("button")]
+        .find((b) => b.textContent?.startsWith("Import tokens"))
+        ?.click(),
+    ),
+  ]);
+  await chooser.accept([file]);
+  await page.waitForSelector(".import-files select");
+  const night = JSON.stringify(["Theme", "night"]);
+  await page.select(".import-files select", night);
+  await sleep(2500);
+};
+
 const views: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
   { name: "projects", path: "/" },
-  { name: "project", path: "/projects/kelpway-kit" },
+  { name: "project", path: "/projects/kelpway-kit", act: (page) => atNight(page) },
   {
     name: "bench-sheet",
     path: "/projects/kelpway-kit/pieces/alert-switch",
@@ -162,22 +189,6 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(200);
     },
   },
-  {
-    name: "compare",
-    path: "/projects/kelpway-kit/pieces/board-now-button",
-    act: async (page) => {
-      await page.evaluate(() =>
-        document.querySelector<HTMLElement>('[aria-label="Actions for variant pressed"]')?.click(),
-      );
-      await sleep(200);
-      await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>("[role=menuitem]")]
-          .find((m) => m.textContent?.startsWith("Compare"))
-          ?.click(),
-      );
-      await sleep(600);
-    },
-  },
   { name: "gather", path: "/projects/kelpway-kit/pieces/seat-plan", act: gatherSeats },
   {
     name: "library",
@@ -198,6 +209,11 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       );
       await sleep(300);
     },
+  },
+  {
+    name: "token-import",
+    path: "/projects/kelpway-kit/system/tokens",
+    act: importNight,
   },
   {
     name: "timing-sheet",
@@ -290,7 +306,6 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
   },
 ];
 
-const home = makeScratch("pictures");
 const folder = join(root, "build");
 build(folder);
 const harbour = await startHarbour(home, folder);
@@ -301,7 +316,9 @@ try {
   for (const view of views.filter(
     (v) => process.argv.length < 3 || process.argv.includes(v.name),
   )) {
-    const page = await browser.newPage();
+    // of its own: what one view is shown in is not kept for the next
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
     // what compiles scripts on the fly wraps inner functions in a helper that the page does not
     // have
     await page.evaluateOnNewDocument("globalThis.__name ??= (f) => f");
@@ -310,7 +327,7 @@ try {
     await view.act?.(page);
     await sleep(150);
     await page.screenshot({ path: join(out, `${view.name}.png`) });
-    await page.close();
+    await context.close();
     console.log(view.name);
   }
 } finally {

@@ -155,13 +155,15 @@ const makeCluster = (bin: string, who: Account, folder: string, secret: string):
   renameSync(half, join(folder, "data"));
 };
 
-const settings = (port: number): string[] => {
+const settings = (port: number, isThrowaway: boolean): string[] => {
   const all = {
     listen_addresses: HOST,
     unix_socket_directories: "",
     logging_collector: "off",
     max_connections: 60,
     log_line_prefix: "%m [%p] ",
+    // what is thrown away need not outlive the machine, only the processes
+    fsync: isThrowaway ? "off" : "on",
     port,
   };
   return Object.entries(all).flatMap(([name, value]) => ["-c", `${name}=${value}`]);
@@ -180,7 +182,11 @@ export class Postgres {
   private pid = 0;
   private boundPort = 0;
 
-  private constructor(folder: string, onTrouble?: (reason: string) => void) {
+  private constructor(
+    folder: string,
+    onTrouble: ((reason: string) => void) | undefined,
+    private readonly isThrowaway: boolean,
+  ) {
     const secret = join(folder, "password");
     this.data = join(folder, "data");
     this.log = new LogFile(join(folder, "postgres.log"), onTrouble);
@@ -192,10 +198,14 @@ export class Postgres {
 
   /**
    * Starts the PostgreSQL of a folder, or takes over the one that runs there; makes its database if
-   * there is none.
+   * there is none. A throwaway one does not wait for disks.
    */
-  static async start(folder: string, onTrouble?: (reason: string) => void): Promise<Postgres> {
-    const postgres = new Postgres(folder, onTrouble);
+  static async start(
+    folder: string,
+    onTrouble?: (reason: string) => void,
+    isThrowaway = false,
+  ): Promise<Postgres> {
+    const postgres = new Postgres(folder, onTrouble, isThrowaway);
     await postgres.launch(MOST_TRIES);
     await postgres.makeDatabase();
     return postgres;
@@ -244,12 +254,16 @@ export class Postgres {
   }
 
   private spawn(): number {
-    const child = spawn(join(this.bin, "postgres"), ["-D", this.data, ...settings(this.port)], {
-      ...this.owner,
-      detached: true,
-      stdio: ["ignore", "ignore", "pipe"],
-      cwd: "/",
-    });
+    const child = spawn(
+      join(this.bin, "postgres"),
+      ["-D", this.data, ...settings(this.port, this.isThrowaway)],
+      {
+        ...this.owner,
+        detached: true,
+        stdio: ["ignore", "ignore", "pipe"],
+        cwd: "/",
+      },
+    );
     child.on("error", (error) => this.log.write(`${error.message}\n`));
     this.log.follow(child.stderr);
     child.unref();

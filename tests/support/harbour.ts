@@ -15,7 +15,7 @@ export interface Harbour {
 }
 
 export const startHarbour = async (home: string, build: string): Promise<Harbour> => {
-  const postgres = await Postgres.start(databaseFolder(join(home, "postgres")));
+  const postgres = await Postgres.start(databaseFolder(join(home, "postgres")), undefined, true);
   await prepareDatabase(postgres.url);
   const port = await freePort(21_000 + Math.floor(Math.random() * 4000));
   const log = new LogFile(join(home, "server.log"));
