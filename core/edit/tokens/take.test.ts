@@ -34,6 +34,14 @@ describe("files of one value of a theme alone", () => {
     expect(looksOf(buoy)).toEqual([[{ theme: ["night"] }, "#abcdef"]]);
   });
 
+  it("leave what it is for, and whether it may be used", () => {
+    const buoy = buoyIn(kit);
+    const said = { about: "Warm accents", deprecated: "Use Rust" };
+    const tokens = buoy ? { ...kit.tokens, [buoy.id]: { ...buoy, ...said } } : {};
+    const after = taken({ ...kit, tokens }, [fileOf("night.json", "#abcdef", "night")]);
+    expect(buoyIn(after)).toMatchObject(said);
+  });
+
   it("are told as changes of that value, and of the pieces that look otherwise there", () => {
     const files = [fileOf("night.json", "#abcdef", "night")];
     const [row] = planTokens(kit, readTokens(files)).rows.filter((r) => r.state === "changed");

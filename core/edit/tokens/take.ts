@@ -143,7 +143,7 @@ class Taking {
     const rest = read.themed.find((t) => this.#isRest(t.when));
     const themed = read.themed.filter((t) => t !== rest);
     if (rest) return { own: own(rest), themed };
-    if (before) return { own: before, themed };
+    if (before?.type === read.type) return { own: before, themed };
     return { own: own(first), themed: themed.filter((t) => !sameJson(t.said, read.value)) };
   }
 
@@ -151,6 +151,10 @@ class Taking {
     const before = this.before(read);
     const { own, themed } = this.#spoken(read, before);
     const looks = this.#looksOf(read, themed, before);
+    // a file of one theme alone need not repeat what the token is for
+    const kept = read.isUsual ? undefined : before;
+    const { about = kept?.about, deprecated = kept?.deprecated } = read;
+    const { extensions = kept?.extensions } = read;
     return {
       id: this.#ids.get(read.at) ?? newId(),
       type: read.type,
@@ -159,9 +163,9 @@ class Taking {
       order: before?.order ?? order,
       value: own.value,
       ...(Object.keys(looks).length > 0 ? { looks } : {}),
-      ...(read.about === undefined ? {} : { about: read.about }),
-      ...(read.deprecated === undefined ? {} : { deprecated: read.deprecated }),
-      ...(read.extensions === undefined ? {} : { extensions: read.extensions }),
+      ...(about === undefined ? {} : { about }),
+      ...(deprecated === undefined ? {} : { deprecated }),
+      ...(extensions === undefined ? {} : { extensions }),
       ...(own.written === undefined ? {} : { written: own.written }),
     };
   }
