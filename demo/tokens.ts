@@ -113,7 +113,22 @@ const corner = (id: string, name: string, value: number): Draft => ({
   group: "Corners",
 });
 
-/** The kit's tokens: colours in groups, text styles, shadows, sizes and motions. */
+/** Times, curves and distances that rules say one by one. */
+const pace = (
+  id: string,
+  type: "duration" | "curve" | "length" | "number",
+  name: string,
+  value: Draft["value"],
+): Draft => ({ id: `pace-${id}`, type, name, value, group: "Pace" });
+
+const paces: readonly Draft[] = [
+  pace("beat", "duration", "Beat", 250),
+  pace("glide", "curve", "Glide", "ease-in-out"),
+  pace("throw", "length", "Throw", 200),
+  pace("share", "number", "Share of a throw", 0.4),
+];
+
+/** The kit's tokens: colours in groups, text styles, shadows, sizes, paces and motions. */
 export const tokens = (): Readonly<Record<string, Token>> => {
   const drafts: readonly Draft[] = [
     ...colours(),
@@ -123,6 +138,7 @@ export const tokens = (): Readonly<Record<string, Token>> => {
     ...shadows,
     corner("card", "Card corner", 18),
     corner("control", "Control corner", 12),
+    ...paces,
     ...motionTokens.map(({ id, name, duration, easing }): Draft => ({
       id,
       type: "motion",

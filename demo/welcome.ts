@@ -208,7 +208,7 @@ export const welcome: Source = {
   rules: [
     {
       id: "arrive",
-      trigger: { type: "delay", ms: 250 },
+      trigger: { type: "delay", ms: 250, tokens: { ms: "pace-beat" } },
       when: { arrived: "no" },
       effects: [becomes("arrived", "yes")],
       motion: {

@@ -9,6 +9,7 @@ import { useEnv } from "../services/env";
 import { inspector } from "../services/inspector";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
+import { FindingLink } from "./FindingLink";
 import { libraryWords } from "./words";
 
 type Found = Readonly<Record<Id, readonly Finding[]>>;
@@ -80,8 +81,8 @@ export const ComponentChecks = () => {
         {bad.flatMap((piece) =>
           (found[piece.id] ?? []).map((finding) => (
             <li key={`${piece.id} ${finding.id}`}>
-              <Link to={`/projects/${session.id}/pieces/${piece.id}`}>{piece.name}</Link>
-              <span>{finding.text}</span>
+              <Link to={`/projects/${session.id}/system/components/${piece.id}`}>{piece.name}</Link>
+              <FindingLink piece={piece.id} finding={finding} />
             </li>
           )),
         )}

@@ -37,6 +37,8 @@ export const partsWords = {
   curveLabel: "Curve",
   tokenFor: (label: string) => `${label}: token`,
   custom: "custom",
+  isToken: (name: string) => `This is ${name}: use the token`,
+  nearlyToken: (name: string) => `Nearly ${name}: use the token`,
   msLength: (length: number) => `${Math.round(length)} ms`,
   durationMilliseconds: "Duration in milliseconds",
   after: "after",

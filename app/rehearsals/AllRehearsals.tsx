@@ -6,6 +6,7 @@ import type { Id } from "#core/basics";
 import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import type { Failure } from "#core/rehearse";
+import { useBenchMemory } from "../bench/state/memory";
 import { useEnv } from "../services/env";
 import { inspector } from "../services/inspector";
 import { useSession } from "../session/context";
@@ -31,7 +32,8 @@ const Line = ({
   piece: Piece;
   results: Readonly<Record<Id, Failure | null>> | undefined;
 }) => {
-  const session = useSession();
+  const memory = useBenchMemory();
+  const bench = `/projects/${useSession().id}/pieces/${piece.id}`;
   const all = inOrder(piece.rehearsals);
   const run = all.filter((r) => results && r.id in results);
   const failed = run.filter((r) => results?.[r.id]);
@@ -39,7 +41,7 @@ const Line = ({
   return (
     <li className={failed.length ? "failing" : ""}>
       <ResultMark result={failed.length ? "failed" : passed} />
-      <Link to={`/projects/${session.id}/pieces/${piece.id}`}>{piece.name}</Link>
+      <Link to={bench}>{piece.name}</Link>
       <span className="quiet small-text">{countWords(run.length, failed.length, all.length)}</span>
       {failed.length > 0 && (
         <ul className="why">
@@ -48,7 +50,9 @@ const Line = ({
             return (
               f && (
                 <li key={r.id}>
-                  <strong>{r.name}</strong>
+                  <Link to={bench} onClick={() => memory.open(piece.id, r.id)}>
+                    {r.name}
+                  </Link>
                   {allRehearsalsWords.stepMs(f.step, f.at, f.why)}
                 </li>
               )

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { Button } from "react-bootstrap";
 import { mergeTokens, repeatedValues, tokenFindings, tokenFrom } from "#core/edit";
+import { baseProject } from "#core/looks";
 import type { Project } from "#core/project";
 import { showValue } from "#core/properties";
 import { useSession } from "../session/context";
@@ -16,7 +17,8 @@ const oftenRepeated = (project: Project) =>
 /** What could be tidied: values that repeat, tokens that nobody uses, tokens that are the same. */
 export const Findings = () => {
   const session = useSession();
-  const project = useDisplayedProject();
+  // tokens that are the same in one theme alone are not
+  const project = useDisplayedProject(baseProject);
   const repeated = useMemo(() => oftenRepeated(project), [project]);
   const { unused, equal } = useMemo(() => tokenFindings(project), [project]);
   if (repeated.length + unused.length + equal.length === 0)

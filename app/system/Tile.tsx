@@ -1,17 +1,8 @@
 import { useState } from "react";
 import { Badge, Button, Dropdown } from "react-bootstrap";
-import { Link } from "react-router";
-import {
-  addToken,
-  clearTokenValue,
-  motionUsesOf,
-  removeToken,
-  setTokenValue,
-  usesOf,
-} from "#core/edit";
+import { addToken, clearTokenValue, removeToken, setTokenValue } from "#core/edit";
 import { isAlias, sameCondition } from "#core/looks";
 import type { Token } from "#core/project";
-import { labelOf } from "#core/properties";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { PATIENCE } from "../session/session";
@@ -22,32 +13,8 @@ import { TokenAbout } from "./TokenAbout";
 import { TokenEditor } from "./TokenEditor";
 import { changedToken, changingToken } from "./changes";
 import { useTokenScope } from "./scope";
+import { UseList, piecesWith } from "./Uses";
 import { systemWords } from "./words";
-
-type Uses = ReturnType<typeof usesOf>;
-
-/** How many places are listed at most. */
-const LISTED = 12;
-
-/** Where a token is used. */
-const UseList = ({ uses }: { uses: Uses }) => {
-  const session = useSession();
-  const { pieces } = useDisplayedProject();
-  if (uses.length === 0) return null;
-  return (
-    <ul className="token-uses" aria-label={systemWords.whereUsed}>
-      {uses.slice(0, LISTED).map((u) => (
-        <li key={`${u.piece} ${u.look} ${u.layer} ${u.key}`}>
-          <Link to={`/projects/${session.id}/pieces/${u.piece}`}>{pieces[u.piece]?.name}</Link>:{" "}
-          {pieces[u.piece]?.layers[u.layer]?.name}, {labelOf(u.key)}
-        </li>
-      ))}
-      {uses.length > LISTED && (
-        <li className="quiet">{systemWords.moreUses(uses.length - LISTED)}</li>
-      )}
-    </ul>
-  );
-};
 
 interface MenuProps {
   readonly token: Token;
@@ -89,20 +56,18 @@ const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
 
 interface HeadProps {
   readonly token: Token;
-  readonly uses: Uses;
   readonly isFresh: boolean;
   /** what it is for is edited below, and not said a second time */
   readonly isOpen: boolean;
 }
 
 /** The name of a token, how much it is used, and what it is for. */
-const TokenHead = ({ token, uses, isFresh, isOpen }: HeadProps) => {
+const TokenHead = ({ token, isFresh, isOpen }: HeadProps) => {
   const session = useSession();
   const project = useDisplayedProject();
   const [naming, setNaming] = useState(isFresh);
-  const isTime = ["motion", "duration", "curve"].includes(token.type);
-  const moved = isTime ? motionUsesOf(project, token.id) : [];
-  const places = [...new Set([...uses, ...moved].map((u) => project.pieces[u.piece]?.name))];
+  const places = piecesWith(project, token.id);
+  const pieces = [...new Set(places)].map((id) => project.pieces[id]?.name);
   const looks = Object.keys(token.looks ?? {}).length;
   return (
     <span className="token-words">
@@ -125,8 +90,8 @@ const TokenHead = ({ token, uses, isFresh, isOpen }: HeadProps) => {
           {token.name}
         </Button>
       )}
-      <span className="quiet small-text" title={places.join(", ")}>
-        {systemWords.placePiece(isAlias(token.value), uses.length + moved.length, places.length)}
+      <span className="quiet small-text" title={pieces.join(", ")}>
+        {systemWords.placePiece(isAlias(token.value), places.length, pieces.length)}
         {looks > 0 && ` · ${systemWords.themed(looks)}`}
       </span>
       {token.deprecated !== undefined && token.deprecated !== false && (
@@ -153,10 +118,8 @@ interface TileProps {
 /** A token: its sample, its name and uses; opened, what it says can be changed. */
 export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
   const session = useSession();
-  const project = useDisplayedProject();
   const [grouping, setGrouping] = useState(false);
   const when = useTokenScope();
-  const uses = usesOf(project, token.id);
   const hasOwn = Object.values(token.looks ?? {}).some((look) => sameCondition(look.when, when));
   return (
     <SortItem
@@ -175,7 +138,7 @@ export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
               </span>
               <span className="visually-hidden">{systemWords.edit(token.name)}</span>
             </button>
-            <TokenHead token={token} uses={uses} isFresh={isFresh} isOpen={open} />
+            <TokenHead token={token} isFresh={isFresh} isOpen={open} />
             <TokenMenu
               token={token}
               onGroup={() => setTimeout(() => setGrouping(true))}
@@ -219,7 +182,7 @@ export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
                 </Button>
               )}
               <TokenAbout token={token} />
-              <UseList uses={uses} />
+              <UseList token={token.id} />
             </>
           )}
         </>

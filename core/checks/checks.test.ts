@@ -838,7 +838,7 @@ describe("the space of situations", () => {
 
 describe("a theme", () => {
   /** A component with a label that is bound to a token, on a screen whose fill is one, too. */
-  const berth = (nightInk: string, nightGround: string) => {
+  const berth = (nightInk: string, nightGround: string, dayInk: string) => {
     const b = new Builder();
     const theme = addTheme(b.project, "Theme", ["day", "night"]);
     b.do(theme.change);
@@ -852,7 +852,7 @@ describe("a theme", () => {
       if (record) b.do(setTokenValue(record, dark, { [theme.id]: [night?.id ?? ""] }));
       return made.id;
     };
-    const ink = token("Ink", "#1c2f3a", nightInk);
+    const ink = token("Ink", dayInk, nightInk);
     const ground = token("Ground", "#ffffff", nightGround);
     b.new("screen", "Pier");
     b.look({}, "root", { fill: { token: ground } });
@@ -861,8 +861,8 @@ describe("a theme", () => {
     b.look({}, label, { fill: { token: ink } });
     return { b, component };
   };
-  const contrasts = (ink: string, ground: string) => {
-    const { b, component } = berth(ink, ground);
+  const contrasts = (ink: string, ground: string, dayInk = "#1c2f3a") => {
+    const { b, component } = berth(ink, ground, dayInk);
     const near = neighbourhood(b.project, b.project.pieces[component] as Piece);
     return checked(env, near, component).findings.filter((f) => f.kind === "contrast");
   };
@@ -872,6 +872,12 @@ describe("a theme", () => {
     expect(found).toHaveLength(1);
     expect(found[0]?.text).toContain("Theme night");
     expect(Object.keys(found[0]?.theme ?? {})).toHaveLength(1);
+  });
+
+  it("that is the usual one is named by its values, so that a faint text can be looked at", () => {
+    const [faint] = contrasts("#efe6d6", "#101820", "#f4f4f4");
+    expect(faint?.text).not.toContain("Theme");
+    expect(Object.values(faint?.theme ?? {})).toHaveLength(1);
   });
 
   it("with a dark ground under light texts has nothing to complain of", () => {

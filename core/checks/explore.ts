@@ -9,6 +9,7 @@ import {
   focusStops,
   isEntry,
   liveCopies,
+  resolveNumbers,
   rulesOf,
   start,
   step,
@@ -85,11 +86,12 @@ const shownKey = (project: Project, state: State): string =>
 /** Waits in the order they began; those that began together keep the order in which they end. */
 const groups = (project: Project, state: State): { timer: Timer; began: number }[] => {
   const live = new Map(liveCopies(project, state).map((l) => [l.path, l.piece]));
+  const length = (timer: Timer): number => {
+    const trigger = live.get(timer.at)?.rules[timer.rule]?.trigger;
+    return (trigger && resolveNumbers(project, trigger).ms) ?? 0;
+  };
   return state.timers.waits
-    .map((timer) => ({
-      timer,
-      began: timer.due - (live.get(timer.at)?.rules[timer.rule]?.trigger.ms ?? 0),
-    }))
+    .map((timer) => ({ timer, began: timer.due - length(timer) }))
     .sort((a, b) => a.began - b.began || a.timer.due - b.timer.due);
 };
 const together = (a: number, b: number): boolean => Math.abs(a - b) < INSTANT / 2;

@@ -73,6 +73,7 @@ const faintText = (
     severity: "warning",
     layers: [text.id],
     rules: [],
+    theme: themeOf(project),
     variant: node.variant,
     way: wayTo(project, piece, node),
     text: checksWords.hasLowContrastAgainst(text.name, where, c.ratio, c.ground, c.needed),
@@ -127,7 +128,7 @@ const ofTheme = (project: Project, finding: Finding): Finding => {
   return { ...finding, id: findingId(finding.kind, finding.id, ...Object.values(theme)), theme };
 };
 
-/** What is seen and felt of the variants in one theme; what the usual one has is not said again. */
+/** What is seen and felt of the variants in one theme. */
 function* inOneTheme(
   env: LayoutEnv,
   subject: Inspected,

@@ -38,7 +38,7 @@ export interface Finding {
   readonly text: string;
   readonly layers: readonly Id[];
   readonly rules: readonly Id[];
-  /** the theme in which it is so, where not in the usual one */
+  /** the theme in which it is seen; undefined where it is so in all */
   readonly theme?: Variant | undefined;
   /** a variant in which it shows */
   readonly variant?: Variant;

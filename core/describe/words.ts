@@ -1,6 +1,13 @@
 import type { Id } from "../basics";
 import { conditionText } from "../looks";
-import { brokenRule, componentsAt, overlayOf, troubleText, usualDrag } from "../machine";
+import {
+  brokenRule,
+  componentsAt,
+  overlayOf,
+  resolveNumbers,
+  troubleText,
+  usualDrag,
+} from "../machine";
 import type { MachineEvent, Path } from "../machine";
 import { lengthOf, swingOf } from "../motion";
 import type {
@@ -130,7 +137,8 @@ const effectWords: { readonly [K in EffectType]: EffectWords<K> } = {
   close: () => "close the overlay",
   clip: ({ layer, act }, piece) =>
     `${act === "turn" ? "toggle play and pause of" : act} ${layerName(piece, layer, "a deleted clip")}`,
-  seek: ({ layer, ms }, piece) => `move ${layerName(piece, layer, "a deleted clip")} to ${ms} ms`,
+  seek: (effect, piece, project) =>
+    `move ${layerName(piece, effect.layer, "a deleted clip")} to ${resolveNumbers(project, effect).ms} ms`,
   stir: () => "animate lanes only",
   scroll: ({ layer }, piece) => `scroll to ${layerName(piece, layer, "a deleted layer")}`,
   empty: () => "reset the form",
@@ -146,7 +154,8 @@ export const effectText = (project: Project, piece: Piece, effect: Effect): stri
   wordsFor(effect)(effect, piece, project);
 
 /** What a rule listens for, in words: "is held for 500 ms", "gets the Enter key", "sends middle". */
-const listenText = (project: Project, piece: Piece, { trigger, source }: Rule): string => {
+const listenText = (project: Project, piece: Piece, { trigger: said, source }: Rule): string => {
+  const trigger = resolveNumbers(project, said);
   if (trigger.type === "hold") return `is held for ${trigger.ms ?? 0} ms`;
   if (trigger.type === "drag" && trigger.way === "free")
     return `is dragged freely ${trigger.direction ?? usualDrag.direction}${trigger.direction === "any" ? "where" : ""} ${trigger.travel ?? usualDrag.travel} px`;
@@ -173,7 +182,8 @@ export const keyName = (key: string): string => {
 
 /** What a rule waits for, as the beginning of its sentence. */
 const headText = (project: Project, piece: Piece, rule: Rule): string => {
-  if (rule.trigger.type === "delay") return `After ${rule.trigger.ms ?? 0} ms`;
+  if (rule.trigger.type === "delay")
+    return `After ${resolveNumbers(project, rule.trigger).ms ?? 0} ms`;
   if (rule.trigger.type === "settled") return "When the piece settles";
   const source =
     rule.source === null

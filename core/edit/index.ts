@@ -43,6 +43,7 @@ export {
   tokensOfMotion,
 } from "./behaviour/motions";
 export type { MotionGroup } from "./behaviour/motions";
+export { numberTokensOf, numberUsesOf, withNumberToken } from "./behaviour/numbers";
 export { markUnused, nameVariant, setReference, usedAgain } from "./notes";
 export {
   addPiece,
@@ -168,4 +169,4 @@ export { addSample, moveSample, removeSample, setSample } from "./library/sample
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
 export { setTokenAbout, setTokenDeprecated } from "./tokens/about";
-export { nearToken } from "./tokens/near";
+export { nearNumber, nearToken } from "./tokens/near";

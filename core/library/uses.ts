@@ -1,6 +1,6 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
-import { motionsIn, tokensOfMotion } from "../edit";
+import { motionsIn, numberTokensOf, tokensOfMotion } from "../edit";
 import { inOrder } from "../project";
 import type { Piece, Project } from "../project";
 import { isBound } from "../properties";
@@ -45,7 +45,7 @@ export const copiesOf = (project: Project, component: Id): number =>
 
 const tokens = new WeakMap<Piece, ReadonlySet<Id>>();
 
-/** The tokens a piece is bound to by its looks and its motions. */
+/** The tokens a piece is bound to by its looks, motions, waits and drags. */
 export const tokensIn = (piece: Piece): ReadonlySet<Id> =>
   entryOf(tokens, piece, () => {
     const found = new Set<Id>();
@@ -54,5 +54,7 @@ export const tokensIn = (piece: Piece): ReadonlySet<Id> =>
         for (const said of Object.values(changes)) if (isBound(said)) found.add(said.token);
     for (const { motion } of motionsIn([piece]))
       for (const token of tokensOfMotion(motion)) found.add(token);
+    for (const rule of Object.values(piece.rules))
+      for (const token of numberTokensOf(rule)) found.add(token);
     return found;
   });

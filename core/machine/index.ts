@@ -13,15 +13,8 @@ export { dragged } from "./input/drag";
 // what runs: copies, components, rules
 export { chainOf, liveAt, withinScreen } from "./chain";
 export { troubleText } from "./rules/trouble-text";
-export {
-  ancestry,
-  brokenRule,
-  hiddenIn,
-  liveCopies,
-  resolveMotion,
-  resolveTimed,
-  rulesOf,
-} from "./piece";
+export { ancestry, brokenRule, hiddenIn, liveCopies, rulesOf } from "./piece";
+export { resolveMotion, resolveNumbers, resolveTimed } from "./tokens";
 export { componentsAt } from "./components";
 export { backOf, between, endsOf, startsOf } from "./ends";
 export { targetValue } from "./rules/target";

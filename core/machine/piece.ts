@@ -4,7 +4,6 @@ import {
   changesIn,
   childrenOf,
   looksIn,
-  tokenValueOf,
   overridesFrom,
   restingVariant,
   startOf,
@@ -13,7 +12,7 @@ import {
 } from "../looks";
 import type { Overrides } from "../looks";
 import { ROOT, inOrder } from "../project";
-import type { Easing, Layer, Motion, MotionParts, Piece, Project, Rule, Variant } from "../project";
+import type { Layer, Piece, Project, Rule, Variant } from "../project";
 import { TRAIT, defaultsOf } from "../properties";
 import type { LayerValues } from "../properties";
 import { componentsAt } from "./components";
@@ -21,6 +20,7 @@ import { overlayPart } from "./surface";
 import type { Trouble } from "./rules/trouble";
 import { effectTrouble } from "./rules/troubles";
 import type { State } from "./state";
+import { resolveRule } from "./tokens";
 import type { ActiveInstance, Path } from "./types";
 
 /** Why a rule cannot work; null when it can. The machine ignores broken rules. */
@@ -54,55 +54,6 @@ const brokenTrigger = (
     : ["received"];
 };
 
-interface Timed {
-  readonly duration: number;
-  readonly delay: number;
-  readonly easing: Easing;
-  readonly parts?: MotionParts | undefined;
-}
-
-/** A time and a curve with what the tokens of its parts say; what was removed is as it stands. */
-export const resolveTimed = <T extends Timed>({ tokens }: Project, timed: T): T => {
-  const { parts } = timed;
-  if (!parts) return timed;
-  const duration = parts.duration && tokenValueOf(tokens, "duration", parts.duration);
-  const delay = parts.delay && tokenValueOf(tokens, "duration", parts.delay);
-  const easing = parts.easing && tokenValueOf(tokens, "curve", parts.easing);
-  return {
-    ...timed,
-    duration: duration ?? timed.duration,
-    delay: delay ?? timed.delay,
-    easing: easing ?? timed.easing,
-  };
-};
-
-const followsTokens = (motion: Motion): boolean =>
-  motion.token !== undefined ||
-  motion.parts !== undefined ||
-  (motion.lanes?.some((lane) => lane.parts !== undefined) ?? false);
-
-/** A motion with what its tokens say; as it stands when those were removed. */
-export const resolveMotion = (project: Project, motion: Motion): Motion => {
-  if (!followsTokens(motion)) return motion;
-  const said = motion.token && tokenValueOf(project.tokens, "motion", motion.token);
-  const whole = said ? { ...motion, ...said } : motion;
-  const lanes = motion.lanes?.map((lane) => resolveTimed(project, lane));
-  return resolveTimed(project, lanes ? { ...whole, lanes } : whole);
-};
-
-const withTokens = (project: Project, rule: Rule): Rule => {
-  const said = [rule.motion, rule.back, ...rule.effects.map((e) => e.motion)];
-  if (!said.some((motion) => motion && followsTokens(motion))) return rule;
-  return {
-    ...rule,
-    motion: resolveMotion(project, rule.motion),
-    ...(rule.back ? { back: resolveMotion(project, rule.back) } : {}),
-    effects: rule.effects.map((e) =>
-      e.motion ? { ...e, motion: resolveMotion(project, e.motion) } : e,
-    ),
-  };
-};
-
 const ruleCache = new WeakMap<object, { project: object; rules: readonly Rule[] }>();
 
 /** A piece's working rules in order: switched on and not broken. */
@@ -111,7 +62,7 @@ export const rulesOf = (project: Project, piece: Piece): readonly Rule[] => {
   if (known && known.project === project) return known.rules;
   const rules = inOrder(piece.rules)
     .filter((r) => r.on && brokenRule(project, piece, r) === null)
-    .map((r) => withTokens(project, r));
+    .map((r) => resolveRule(project, r));
   ruleCache.set(piece, { project, rules });
   return rules;
 };

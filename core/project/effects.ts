@@ -37,11 +37,18 @@ type Shapes = typeof effectShapes;
 
 export type EffectType = keyof Shapes;
 
+/** The fields of a shape that need not be said. */
+type Optional<Shape> = {
+  [Field in keyof Shape]: Shape[Field] extends z.ZodOptional ? Field : never;
+}[keyof Shape];
+
+type SaidBy<Field> = Field extends z.ZodType<infer Said> ? Frozen<Said> : never;
+
 /** One kind of thing a rule does. */
 export type EffectOf<K extends EffectType> = {
   [T in K]: { readonly type: T } & {
-    readonly [Field in keyof Shapes[T]]: Shapes[T][Field] extends z.ZodType<infer Said>
-      ? Frozen<Said>
-      : never;
+    readonly [Field in Exclude<keyof Shapes[T], Optional<Shapes[T]>>]: SaidBy<Shapes[T][Field]>;
+  } & {
+    readonly [Field in Optional<Shapes[T]>]?: SaidBy<Shapes[T][Field]>;
   };
 }[K];

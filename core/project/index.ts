@@ -11,8 +11,10 @@ export type { Proposal } from "./changes/judge";
 export type { Project } from "./project";
 export { limits } from "./limits";
 export { declarationsSchema } from "./declarations";
-export { isTokenValue } from "./token-schema";
-export { tokenTypes } from "./tokens";
+export { isTokenValue } from "./tokens/schema";
+export { followingNumbers, isNumberOf, numberNames } from "./tokens/following";
+export type { FollowingNumber, NumberTokens, Numbered } from "./tokens/following";
+export { tokenTypes } from "./tokens/tokens";
 export type {
   Alias,
   BorderValue,
@@ -31,7 +33,7 @@ export type {
   TokenType,
   TokenValue,
   TokenValues,
-} from "./tokens";
+} from "./tokens/tokens";
 export { issueText, laneSchema, readProject, tables, upgrade } from "./schema";
 export { cleanText, cutText } from "./text";
 export {

@@ -1,6 +1,6 @@
 import type { Id } from "../basics";
 import type { Asset } from "../properties";
-import type { Theme, Token, TokenGroup } from "./tokens";
+import type { Theme, Token, TokenGroup } from "./tokens/tokens";
 import type { Piece } from "./types";
 
 /** All there is of a piece of work: everything in tables of records by id. */

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { numberBounds } from "./tokens/following";
+import type { FollowingNumber } from "./tokens/following";
 import { isOrderKey } from "./ids";
 import { isReserved } from "./reserved";
 import { projectWords } from "./words";
@@ -19,8 +21,14 @@ export const name = z
   .min(1, projectWords.nameCannotBeEmpty)
   .max(120, projectWords.nameCanHaveAt);
 
+/** A number within the bounds of those of its name. */
+export const bounded = (name: FollowingNumber) => {
+  const [least, most] = numberBounds[name];
+  return z.number().min(least).max(most);
+};
+
 /** A length of time, ms. */
-export const ms = z.number().min(0).max(600_000);
+export const ms = bounded("ms");
 
 /** What a trait is given: a value, or one found from the present one. */
 export const traitTarget = z.union([

@@ -7,7 +7,7 @@ import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
 import { easingSchema, id, ms, name, order } from "./scalars";
 import { limits } from "./limits";
-import { token, tokenGroup } from "./token-schema";
+import { token, tokenGroup } from "./tokens/schema";
 import {
   advices,
   ariaStates,
@@ -166,10 +166,18 @@ const effect = z.discriminatedUnion(
 const triggerFields = z.object(
   Object.fromEntries(Object.values(triggerShapes).flatMap((shape) => Object.entries(shape))),
 );
+const numberTokens = z.strictObject({
+  ms: id.optional(),
+  travel: id.optional(),
+  part: id.optional(),
+  speed: id.optional(),
+  lean: id.optional(),
+});
 // the type of triggers is made of the same shapes
 const trigger = z.strictObject({
   type: z.enum(triggerTypes),
   ...triggerFields.partial().shape,
+  tokens: numberTokens.optional(),
 }) as unknown as z.ZodType<Trigger>;
 const rule = z.strictObject({
   id,

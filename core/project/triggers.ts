@@ -24,6 +24,7 @@ import { settled } from "../vocabulary/triggers/settled/schema";
 import { signal } from "../vocabulary/triggers/signal/schema";
 import { succeeded } from "../vocabulary/triggers/succeeded/schema";
 import { typed } from "../vocabulary/triggers/typed/schema";
+import type { NumberTokens } from "./tokens/following";
 
 /** What each kind of trigger says beside its kind, in the order in which they are offered. */
 export const triggerShapes = {
@@ -73,7 +74,13 @@ type FieldOf<Name extends PropertyKey> = Fields extends infer S
     : never
   : never;
 
-/** What a rule listens for. Each kind says what its folder of the vocabulary has. */
-export type Trigger = { readonly type: TriggerType } & {
+/**
+ * What a rule listens for. Each kind says what its folder of the vocabulary has; numbers of it may
+ * follow tokens.
+ */
+export type Trigger = {
+  readonly type: TriggerType;
+  readonly tokens?: NumberTokens | undefined;
+} & {
   readonly [Name in FieldName]?: Frozen<FieldOf<Name>> | undefined;
 };

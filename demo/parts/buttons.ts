@@ -352,7 +352,7 @@ export const sendTicketButton: Source = {
       source: "body",
       effects: [becomes("contact", "hovered")],
       undo: true,
-      motion: motion("tween", 240, "ease-in-out"),
+      motion: { ...motion("tween", 240, "ease-in-out"), parts: { easing: "pace-glide" } },
     },
     {
       id: "send",

@@ -95,6 +95,7 @@ const carried = {
   travel: 200,
   part: 0.4,
   speed: 500,
+  tokens: { travel: "pace-throw", part: "pace-share" },
 } as const;
 const laid = motion("tween", 320, spring(460, 0.16));
 

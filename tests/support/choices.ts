@@ -1,5 +1,8 @@
 import type { Person } from "./browser";
 
+/** How long a choice may take to show before it counts as idle, ms. */
+const PATIENCE = 3000;
+
 /** What came of choosing everything that is offered somewhere. */
 export interface Walked {
   /** how many choices were made */
@@ -19,9 +22,15 @@ export const walkChoices = (
   deep: readonly string[] = [],
 ): Promise<Walked> =>
   me.page.evaluate(
-    async (where: string, opens: readonly string[]) => {
+    async (where: string, opens: readonly string[], patience: number) => {
       const frames = async () => {
         for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(done));
+      };
+      /** Whether something comes about: a machine under load may need many frames for it. */
+      const comes = async (isSo: () => boolean): Promise<boolean> => {
+        for (const end = performance.now() + patience; performance.now() < end; await frames())
+          if (isSo()) return true;
+        return isSo();
       };
       const part = () => document.querySelector(where);
       const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label="Undo"]');
@@ -94,7 +103,7 @@ export const walkChoices = (
             const there = new Set(named().keys());
             await choose(list, label);
             made++;
-            if (seen() === before) idle.push(`${way}${name}: ${label}`);
+            if (!(await comes(() => seen() !== before))) idle.push(`${way}${name}: ${label}`);
             if (way === "" && opens.some((o) => name.startsWith(o)))
               await walk(there, `${label} › `);
             if (way === "") await takeBack();
@@ -106,6 +115,7 @@ export const walkChoices = (
     },
     scope,
     deep,
+    PATIENCE,
   );
 
 /**
@@ -113,97 +123,110 @@ export const walkChoices = (
  * one, and takes each back: words in cells, and what their menus hold.
  */
 export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
-  me.page.evaluate(async (menuKey: string) => {
-    const frames = async () => {
-      for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(done));
-    };
-    const sheet = () => document.querySelector<HTMLElement>(".sheet");
-    const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label="Undo"]');
-    const takeBack = async () => {
-      for (let i = 0; i < 20 && undo()?.disabled === false; i++) {
-        undo()?.click();
+  me.page.evaluate(
+    async (menuKey: string, patience: number) => {
+      const frames = async () => {
+        for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(done));
+      };
+      const comes = async (isSo: () => boolean): Promise<boolean> => {
+        for (const end = performance.now() + patience; performance.now() < end; await frames())
+          if (isSo()) return true;
+        return isSo();
+      };
+      const sheet = () => document.querySelector<HTMLElement>(".sheet");
+      const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label="Undo"]');
+      const takeBack = async () => {
+        for (let i = 0; i < 20 && undo()?.disabled === false; i++) {
+          undo()?.click();
+          await frames();
+        }
+      };
+      const cellOf = (key: string) =>
+        sheet()?.querySelector<HTMLElement>(`.sheet-row[data-row="${CSS.escape(key)}"] .cell`);
+      const open = async (key: string): Promise<HTMLSelectElement | null> => {
+        cellOf(key)?.click();
         await frames();
+        cellOf(key)?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
+        await frames();
+        return sheet()?.querySelector<HTMLSelectElement>("select.cell-field") ?? null;
+      };
+      const leave = async () => {
+        document.activeElement?.dispatchEvent(
+          new KeyboardEvent("keydown", { key: "Escape", bubbles: true }),
+        );
+        await frames();
+      };
+      const idle: string[] = [];
+      let made = 0;
+      const words = async (key: string): Promise<void> => {
+        const first = await open(key);
+        const labels = first
+          ? [...first.options].filter((o) => !o.selected).map((o) => o.text)
+          : [];
+        await leave();
+        // a yes became a no where there was nothing to choose
+        await takeBack();
+        for (const label of labels) {
+          const field = await open(key);
+          const option = field && [...field.options].find((o) => o.text === label);
+          if (!field || !option) continue;
+          field.value = option.value;
+          field.dispatchEvent(new Event("change", { bubbles: true }));
+          await frames();
+          made++;
+          if (!(await comes(() => undo()?.disabled === false))) idle.push(`${key}: ${label}`);
+          await takeBack();
+        }
+      };
+      const seen = () => {
+        const main = document.querySelector(".bench")?.innerHTML.replace(/ id="[^"]*"/g, "");
+        return `${main}${document.querySelectorAll(".modal, .panel").length}`;
+      };
+      const menu = async (key: string): Promise<HTMLElement[]> => {
+        cellOf(key)?.dispatchEvent(
+          new MouseEvent("contextmenu", { bubbles: true, clientX: 300, clientY: 300 }),
+        );
+        await frames();
+        return [
+          ...document.querySelectorAll<HTMLElement>(
+            "[role=menuitem]:not(:disabled):not(.disabled)",
+          ),
+        ];
+      };
+      const away = async () => {
+        document.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
+        document.querySelector<HTMLElement>(".modal .btn-close")?.click();
+        document.body.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
+        await frames();
+      };
+      const keys = new Set<string>();
+      const room = sheet();
+      for (let top = 0; room && top <= room.scrollHeight; top += 200) {
+        room.scrollTop = top;
+        await frames();
+        for (const row of room.querySelectorAll<HTMLElement>(".sheet-row")) {
+          const key = row.dataset["row"] ?? "";
+          if (keys.has(key)) continue;
+          keys.add(key);
+          await words(key);
+        }
       }
-    };
-    const cellOf = (key: string) =>
-      sheet()?.querySelector<HTMLElement>(`.sheet-row[data-row="${CSS.escape(key)}"] .cell`);
-    const open = async (key: string): Promise<HTMLSelectElement | null> => {
-      cellOf(key)?.click();
+      if (room) room.scrollTop = 0;
       await frames();
-      cellOf(key)?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
-      await frames();
-      return sheet()?.querySelector<HTMLSelectElement>("select.cell-field") ?? null;
-    };
-    const leave = async () => {
-      document.activeElement?.dispatchEvent(
-        new KeyboardEvent("keydown", { key: "Escape", bubbles: true }),
-      );
-      await frames();
-    };
-    const idle: string[] = [];
-    let made = 0;
-    const words = async (key: string): Promise<void> => {
-      const first = await open(key);
-      const labels = first ? [...first.options].filter((o) => !o.selected).map((o) => o.text) : [];
-      await leave();
-      // a yes became a no where there was nothing to choose
-      await takeBack();
+      const labels = (await menu(menuKey)).map((i) => i.textContent ?? "");
+      await away();
       for (const label of labels) {
-        const field = await open(key);
-        const option = field && [...field.options].find((o) => o.text === label);
-        if (!field || !option) continue;
-        field.value = option.value;
-        field.dispatchEvent(new Event("change", { bubbles: true }));
+        const item = (await menu(menuKey)).find((i) => i.textContent === label);
+        const before = seen();
+        item?.click();
         await frames();
         made++;
-        if (undo()?.disabled !== false) idle.push(`${key}: ${label}`);
+        if (!(await comes(() => seen() !== before))) idle.push(`menu of ${menuKey}: ${label}`);
+        await away();
         await takeBack();
       }
-    };
-    const seen = () => {
-      const main = document.querySelector(".bench")?.innerHTML.replace(/ id="[^"]*"/g, "");
-      return `${main}${document.querySelectorAll(".modal, .panel").length}`;
-    };
-    const menu = async (key: string): Promise<HTMLElement[]> => {
-      cellOf(key)?.dispatchEvent(
-        new MouseEvent("contextmenu", { bubbles: true, clientX: 300, clientY: 300 }),
-      );
-      await frames();
-      return [
-        ...document.querySelectorAll<HTMLElement>("[role=menuitem]:not(:disabled):not(.disabled)"),
-      ];
-    };
-    const away = async () => {
-      document.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
-      document.querySelector<HTMLElement>(".modal .btn-close")?.click();
-      document.body.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
-      await frames();
-    };
-    const keys = new Set<string>();
-    const room = sheet();
-    for (let top = 0; room && top <= room.scrollHeight; top += 200) {
-      room.scrollTop = top;
-      await frames();
-      for (const row of room.querySelectorAll<HTMLElement>(".sheet-row")) {
-        const key = row.dataset["row"] ?? "";
-        if (keys.has(key)) continue;
-        keys.add(key);
-        await words(key);
-      }
-    }
-    if (room) room.scrollTop = 0;
-    await frames();
-    const labels = (await menu(menuKey)).map((i) => i.textContent ?? "");
-    await away();
-    for (const label of labels) {
-      const item = (await menu(menuKey)).find((i) => i.textContent === label);
-      const before = seen();
-      item?.click();
-      await frames();
-      made++;
-      if (seen() === before) idle.push(`menu of ${menuKey}: ${label}`);
-      await away();
-      await takeBack();
-    }
-    return { made, idle };
-  }, menuOf);
+      return { made, idle };
+    },
+    menuOf,
+    PATIENCE,
+  );

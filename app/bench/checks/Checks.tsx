@@ -3,6 +3,7 @@ import { Button, Form } from "react-bootstrap";
 import type { Finding } from "#core/checks";
 import { acceptFinding, unacceptFinding } from "#core/edit";
 import { Icon } from "../../ui/Icon";
+import { useEnterTheme } from "../../session/displayed/enter";
 import { useBench, useCommand, usePiece } from "../state/context";
 import type { Inspection } from "../../../workers/inspector";
 import { checksWords } from "./words";
@@ -54,7 +55,9 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   const chooseRules = useBench((s) => s.chooseRules);
   const showRules = useBench((s) => s.showRules);
   const show = useBench((s) => s.show);
+  const enterTheme = useEnterTheme();
   const point = () => {
+    enterTheme(finding.theme);
     if (finding.layers.length) choose(finding.layers.filter((id) => layers[id]));
     if (finding.variant) look(finding.variant);
     if (finding.rules.length) chooseRules(finding.rules);
@@ -92,7 +95,10 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
               <Button
                 variant="link"
                 size="sm"
-                onClick={() => show({ steps: finding.way ?? [], rehearsal: null })}
+                onClick={() => {
+                  enterTheme(finding.theme);
+                  show({ steps: finding.way ?? [], rehearsal: null });
+                }}
               >
                 {checksWords.playTry}
               </Button>

@@ -14,7 +14,9 @@ import {
   variantKey,
   variantName,
 } from "#core/looks";
-import type { Piece, TriggerType, Variant } from "#core/project";
+import { rulesOf } from "#core/machine";
+import type { Piece, Rule, TriggerType, Variant } from "#core/project";
+import { useDisplayedProject } from "../../session/displayed";
 import { Swatch } from "../../ui/Icon";
 import { PLACE } from "../../../workers/arrange";
 import type { Arranged } from "../../../workers/arrange";
@@ -94,11 +96,11 @@ const triggersOf = (map: PieceMap): (TriggerType | "undone")[] => [
 const words = (t: TriggerType | "undone"): string => (t === "undone" ? "undone" : triggerText(t));
 
 /** What is written on a way: what sets it off, and while it waits, that it does. */
-const linkText = (piece: Piece, link: MapLink): string => {
+const linkText = (rules: readonly Rule[], link: MapLink): string => {
   const said = link.triggers
     .filter((t) => t !== "undone")
     .map((t) => {
-      const rule = link.rules.map((r) => piece.rules[r]).find((r) => r?.trigger.type === t);
+      const rule = rules.find((r) => r.trigger.type === t && link.rules.includes(r.id));
       return t === "delay" && rule ? mapWords.after(rule.trigger.ms ?? 0) : words(t);
     });
   return said.length > 2 ? `${said[0]} + ${said.length - 1}` : said.join(", ");
@@ -150,13 +152,13 @@ const arrow = (waits: boolean) => ({
 
 /** How a way is drawn: a plain line among many, else with its words; waiting, it counts down. */
 const edgeOf = (
-  piece: Piece,
+  rules: readonly Rule[],
   l: MapLink,
   { many, around, wait }: { many: boolean; around: boolean; wait: Wait | undefined },
 ): Edge => {
   const undone = l.triggers.every((t) => t === "undone");
   const line = many && !wait;
-  const words = linkText(piece, l);
+  const words = linkText(rules, l);
   const bent = { type: "smoothstep", sourceHandle: "back-out", targetHandle: "back-in" };
   return {
     id: `${l.from} ${l.to}`,
@@ -175,7 +177,7 @@ const edgeOf = (
 };
 
 const edgesOf = (
-  piece: Piece,
+  rules: readonly Rule[],
   map: PieceMap,
   at: Arranged,
   trigger: string,
@@ -186,7 +188,7 @@ const edgesOf = (
   return linksOf(map, trigger).map((l) => {
     const around = (at[l.to]?.x ?? 0) <= (at[l.from]?.x ?? 0);
     const [wait] = here.has(l.from) ? l.rules.flatMap((r) => waits.get(r) ?? []) : [];
-    return edgeOf(piece, l, { many, around, wait });
+    return edgeOf(rules, l, { many, around, wait });
   });
 };
 
@@ -236,6 +238,7 @@ interface DrawnProps {
 
 /** The map itself: places to be shown in Try, ways that lead to their rules. */
 const Drawn = ({ map, at, trigger }: DrawnProps) => {
+  const project = useDisplayedProject();
   const piece = usePiece();
   const now = useBench((s) => s.running?.variant);
   const want = useBench((s) => s.want);
@@ -245,8 +248,8 @@ const Drawn = ({ map, at, trigger }: DrawnProps) => {
   const nodes = useMemo(() => nodesOf(piece, map, at, now ?? {}), [piece, map, at, now]);
   const edges = useMemo(() => {
     const here = nodes.filter((n) => n.data.state === "now").map((n) => n.id);
-    return edgesOf(piece, map, at, trigger, new Set(here), waits);
-  }, [piece, map, at, trigger, nodes, waits]);
+    return edgesOf(rulesOf(project, piece), map, at, trigger, new Set(here), waits);
+  }, [project, piece, map, at, trigger, nodes, waits]);
   const show = (key: string) => {
     const found = map.nodes.find((n) => n.key === key);
     if (found) want({ ...found.variant });

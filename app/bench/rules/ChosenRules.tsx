@@ -2,7 +2,7 @@ import { Button } from "react-bootstrap";
 import type { Id } from "#core/basics";
 import { copyRules, giveMotion, pasteRules, removeRules, repeatable, setRules } from "#core/edit";
 import type { Motion, Piece } from "#core/project";
-import { NumberField } from "../../ui/fields/NumberField";
+import { NumberPart } from "../../parts/NumberPart";
 import { units } from "../../ui/units";
 import { PATIENCE } from "../../session/session";
 import { useBench, useCommand, useWorkpiece } from "../state/context";
@@ -47,20 +47,21 @@ export const ChosenRules = ({
       {rules.every((r) => r.trigger.type === "delay") && (
         <span className="effect">
           {rulesWords.after}{" "}
-          <NumberField
+          <NumberPart
+            said={first.trigger}
+            name="ms"
             label={rulesWords.waitAllMilliseconds}
-            value={first.trigger.ms ?? 0}
             min={0}
             max={600_000}
             step={50}
-            onChange={(ms) => {
+            unit={units.ms}
+            onChange={(trigger) => {
               command(
-                (_, now) => setRules(now, ids, { trigger: { type: "delay", ms } }),
+                (_, now) => setRules(now, ids, { trigger }),
                 rulesWords.wait(ids.join()),
                 PATIENCE,
               );
             }}
-            unit={units.ms}
           />
         </span>
       )}

@@ -1,7 +1,7 @@
 import { usualDrag } from "#core/machine";
 import { dragDirections, dragWays } from "#core/project";
 import type { DragDirection, DragWay, Trigger } from "#core/project";
-import { NumberField } from "../../ui/fields/NumberField";
+import { NumberPart } from "../../parts/NumberPart";
 import { Pick } from "../../ui/fields/Pick";
 import { units } from "../../ui/units";
 import { rulesWords } from "./words";
@@ -24,8 +24,7 @@ const going = (trigger: Trigger, way: DragWay): Trigger => {
 
 /** Which way a drag goes, how far, and when it counts as done. */
 export const DragFields = ({ trigger, onChange }: Props) => {
-  const { way, lean, direction, travel, part, speed } = { ...usualDrag, ...trigger };
-  const set = (parts: Partial<Trigger>) => onChange({ ...trigger, ...parts });
+  const { way, direction } = { ...usualDrag, ...trigger };
   return (
     <>
       <Pick
@@ -37,15 +36,17 @@ export const DragFields = ({ trigger, onChange }: Props) => {
       {way === "free" && (
         <>
           <span>{rulesWords.tiltingUp}</span>
-          <NumberField
+          <NumberPart
+            said={trigger}
+            name="lean"
             label={rulesWords.maxLeanDegrees}
             title={rulesWords.howFarLayerTilts}
-            value={lean}
+            usual={usualDrag.lean}
             min={0}
             max={90}
             step={1}
             unit={rulesWords.degreesCounts}
-            onChange={(degrees) => set({ lean: degrees })}
+            onChange={onChange}
           />
         </>
       )}
@@ -56,37 +57,44 @@ export const DragFields = ({ trigger, onChange }: Props) => {
           value: d,
           words: d === "any" ? rulesWords.anyDirection : d,
         }))}
-        onPick={(d) => set({ direction: d })}
+        onPick={(d) => onChange({ ...trigger, direction: d })}
       />
-      <NumberField
+      <NumberPart
+        said={trigger}
+        name="travel"
         label={rulesWords.dragDistancePixels}
         title={rulesWords.distanceFullDrag}
-        value={travel}
+        usual={usualDrag.travel}
         min={1}
         max={10_000}
         step={10}
         unit={rulesWords.pxCompletesPast}
-        onChange={(px) => set({ travel: px })}
+        onChange={onChange}
       />
-      <NumberField
+      <NumberPart
+        said={trigger}
+        name="part"
         label={rulesWords.thresholdPerCent}
         title={rulesWords.releasedPastShareDrag}
-        value={Math.round(part * 100)}
+        usual={usualDrag.part}
         min={0}
         max={100}
         step={5}
         unit={rulesWords.or}
-        onChange={(percent) => set({ part: percent / 100 })}
+        scale={100}
+        onChange={onChange}
       />
-      <NumberField
+      <NumberPart
+        said={trigger}
+        name="speed"
         label={rulesWords.speedThreshold}
         title={rulesWords.releasedFasterThanDrag}
-        value={speed}
+        usual={usualDrag.speed}
         min={0}
         max={100_000}
         step={50}
         unit={units.pxPerS}
-        onChange={(px) => set({ speed: px })}
+        onChange={onChange}
       />
     </>
   );

@@ -1,6 +1,6 @@
 import { focusBy } from "#core/project";
 import type { Trigger } from "#core/project";
-import { NumberField } from "../../ui/fields/NumberField";
+import { NumberPart } from "../../parts/NumberPart";
 import { Pick } from "../../ui/fields/Pick";
 import { units } from "../../ui/units";
 import { DragFields } from "./DragFields";
@@ -12,59 +12,25 @@ interface Props {
   readonly onChange: (trigger: Trigger) => void;
 }
 
-interface TimeProps {
-  readonly label: string;
-  /** ms */
-  readonly value: number;
-  readonly max: number;
-  readonly step: number;
-  readonly onChange: (ms: number) => void;
-}
-
-const Time = ({ label, value, max, step, onChange }: TimeProps) => (
-  <NumberField
-    label={label}
-    value={value}
-    min={0}
-    max={max}
-    step={step}
-    unit={units.ms}
-    onChange={onChange}
-  />
-);
+/** What the times of triggers are: how they are called, and how far they go. */
+const times = {
+  delay: { label: rulesWords.waitMilliseconds, max: 600_000, step: 50 },
+  reached: { label: rulesWords.positionMilliseconds, max: 600_000, step: 100 },
+  hold: { label: rulesWords.heldMilliseconds, max: 60_000, step: 50 },
+} as const;
 
 /** What more a trigger says than its name. */
 export const TriggerFields = ({ trigger, onChange }: Props) => {
-  const { type, ms = 0 } = trigger;
-  const setTime = (next: number) => onChange({ type, ms: next });
-  if (type === "delay")
+  const { type } = trigger;
+  if (type === "delay" || type === "reached" || type === "hold")
     return (
-      <Time
-        label={rulesWords.waitMilliseconds}
-        value={ms}
-        max={600_000}
-        step={50}
-        onChange={setTime}
-      />
-    );
-  if (type === "reached")
-    return (
-      <Time
-        label={rulesWords.positionMilliseconds}
-        value={ms}
-        max={600_000}
-        step={100}
-        onChange={setTime}
-      />
-    );
-  if (type === "hold")
-    return (
-      <Time
-        label={rulesWords.heldMilliseconds}
-        value={ms}
-        max={60_000}
-        step={50}
-        onChange={setTime}
+      <NumberPart
+        said={trigger}
+        name="ms"
+        min={0}
+        unit={units.ms}
+        {...times[type]}
+        onChange={onChange}
       />
     );
   if (type === "focus" || type === "blur")

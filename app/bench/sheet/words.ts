@@ -63,8 +63,6 @@ export const sheetWords = {
   createdTokenLinkedValue: (name: string) => `Created token “${name}” and linked this value to it.`,
   removeOption: "Remove option",
   letEachCopySet: "Let each copy set this",
-  isToken: (name: string) => `This is ${name}: use the token`,
-  nearlyToken: (name: string) => `Nearly ${name}: use the token`,
   createToken: "Create token…",
   unlinkTokenKeepValue: "Unlink token, keep value",
 

@@ -29,6 +29,31 @@ describe("what benches leave behind", () => {
     });
   });
 
+  it("can be what a finding is about: its layers, rules and variant beside the checks", () => {
+    const memory = new BenchMemory();
+    const variant = { alerts: "alerts-on" };
+    const about = { layers: ["label"], rules: ["tap"], variant };
+    memory.show("switch", {
+      ...about,
+      id: "contrast-1",
+      kind: "contrast",
+      severity: "warning",
+      text: "",
+    });
+    expect(createBench("switch", memory).getState()).toMatchObject({
+      tab: "checks",
+      chosen: ["label"],
+      chosenRules: ["tap"],
+      variant,
+    });
+    memory.open("switch", "to-and-fro");
+    expect(createBench("switch", memory).getState()).toMatchObject({
+      tab: "rehearsals",
+      rehearsal: "to-and-fro",
+      variant,
+    });
+  });
+
   it("goes along to other pieces as far as it is held", () => {
     const memory = new BenchMemory();
     const bench = createBench("switch", memory).getState();

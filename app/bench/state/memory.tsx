@@ -1,6 +1,7 @@
 import { createContext, useContext, useState } from "react";
 import type { ReactNode } from "react";
 import type { Id } from "#core/basics";
+import type { Finding } from "#core/checks";
 import type { BenchState, LeftBehind } from "./state";
 
 /** What of the bench one finds again when one comes back to a piece. */
@@ -45,6 +46,27 @@ export class BenchMemory implements LeftBehind {
   /** A layer of a piece that one finds chosen there. */
   choose(piece: Id, layer: Id): void {
     this.places.set(piece, { ...this.places.get(piece), chosen: [layer] });
+  }
+
+  /** A rule of a piece that one finds chosen there, among the others. */
+  chooseRule(piece: Id, rule: Id): void {
+    this.places.set(piece, { ...this.places.get(piece), tab: "rules", chosenRules: [rule] });
+  }
+
+  /** On its bench, a piece shows what a finding is about. */
+  show(piece: Id, { layers, rules, variant }: Finding): void {
+    this.places.set(piece, {
+      ...this.places.get(piece),
+      tab: "checks",
+      chosen: layers,
+      chosenRules: rules,
+      ...(variant && { variant, also: [] }),
+    });
+  }
+
+  /** On its bench, a piece shows the steps of a rehearsal. */
+  open(piece: Id, rehearsal: Id): void {
+    this.places.set(piece, { ...this.places.get(piece), tab: "rehearsals", rehearsal });
   }
 
   /** A piece has just been made: on its bench one types its name first. */

@@ -20,7 +20,7 @@ import { useBench, usePiece, useWorkpiece } from "../state/context";
 import type { Wired } from "../state/wiring";
 import { useDisplayedProject } from "../../session/displayed";
 import { MotionPart } from "../../parts/time/MotionPart";
-import { NumberField } from "../../ui/fields/NumberField";
+import { NumberPart } from "../../parts/NumberPart";
 import { Pick } from "../../ui/fields/Pick";
 import { units } from "../../ui/units";
 import { toolsWords } from "./words";
@@ -121,14 +121,16 @@ const WireForm = ({ wired }: { wired: Wired }) => {
           {withTime.includes(set.type) && (
             <>
               {" "}
-              <NumberField
+              <NumberPart
+                said={set}
+                name="ms"
                 label={toolsWords.milliseconds}
-                value={set.ms ?? 500}
+                usual={500}
                 min={0}
                 max={600_000}
                 step={50}
                 unit={units.ms}
-                onChange={(ms) => setTrigger({ ...set, ms })}
+                onChange={setTrigger}
               />
             </>
           )}{" "}

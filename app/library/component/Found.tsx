@@ -1,18 +1,22 @@
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
+import { baseProject } from "#core/looks";
 import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
+import { useBenchMemory } from "../../bench/state/memory";
 import { useEnv } from "../../services/env";
 import { inspector } from "../../services/inspector";
 import { useSession } from "../../session/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { ResultMark } from "../../parts/ResultMark";
 import type { Inspection } from "../../../workers/inspector";
+import { FindingLink } from "../FindingLink";
 import { libraryWords } from "../words";
 
 /** What looking through a component came to; null until it is known. */
 const useInspection = (id: string): Inspection | null => {
-  const project = useDisplayedProject();
+  // all themes are looked at: those of the project as it is, not those of one as it is shown
+  const project = useDisplayedProject(baseProject);
   const env = useEnv(project.assets);
   const [inspection, setInspection] = useState<Inspection | null>(null);
   useEffect(() => {
@@ -33,6 +37,7 @@ const useInspection = (id: string): Inspection | null => {
 /** What checks find in a component, and how its rehearsals go. */
 export const Found = ({ piece }: { readonly piece: Piece }) => {
   const session = useSession();
+  const memory = useBenchMemory();
   const inspection = useInspection(piece.id);
   const bench = `/projects/${session.id}/pieces/${piece.id}`;
   if (!inspection) return <p className="quiet coming">{libraryWords.lookingThrough}</p>;
@@ -47,7 +52,7 @@ export const Found = ({ piece }: { readonly piece: Piece }) => {
         <ul className="findings">
           {findings.map((finding) => (
             <li key={finding.id}>
-              <Link to={bench}>{finding.text}</Link>
+              <FindingLink piece={piece.id} finding={finding} />
             </li>
           ))}
         </ul>
@@ -62,7 +67,9 @@ export const Found = ({ piece }: { readonly piece: Piece }) => {
             return (
               <li key={r.id}>
                 <ResultMark result={failure ? "failed" : "passed"} />
-                <Link to={bench}>{r.name}</Link>
+                <Link to={bench} onClick={() => memory.open(piece.id, r.id)}>
+                  {r.name}
+                </Link>
                 {failure && <span className="trouble">{libraryWords.failed(failure.why)}</span>}
               </li>
             );

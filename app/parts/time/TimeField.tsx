@@ -1,10 +1,12 @@
+import { tokenTypeOfPart, withPart } from "#core/edit";
 import type { Timed } from "#core/edit";
 import { isSpring } from "#core/motion";
-import { NumberField } from "../../ui/fields/NumberField";
+import { useDisplayedProject } from "../../session/displayed";
 import { units } from "../../ui/units";
 import { CurveMark } from "./CurveMark";
 import { EasingPart } from "./EasingPart";
 import { TimeToken } from "./TimeToken";
+import { TypedNumber } from "../TypedNumber";
 import { partsWords } from "../words";
 
 const MINUTE = 60_000;
@@ -25,11 +27,13 @@ interface TimeProps<T extends Timed> extends Props<T> {
 /** A duration or a delay, said here or by a token. A spring lasts as long as it swings. */
 export const TimeField = <T extends Timed>(props: TimeProps<T>) => {
   const { timed, shown, part, label, step = 20, onChange } = props;
+  const tokens = useDisplayedProject((p) => p.tokens);
   if (part === "duration" && isSpring(shown.easing)) return null;
   return (
     <>
       {timed.parts?.[part] === undefined ? (
-        <NumberField
+        <TypedNumber
+          type={tokenTypeOfPart[part]}
           label={label}
           value={Math.round(timed[part])}
           min={0}
@@ -37,6 +41,7 @@ export const TimeField = <T extends Timed>(props: TimeProps<T>) => {
           step={step}
           unit={units.ms}
           onChange={(ms) => onChange({ ...timed, [part]: ms })}
+          onToken={(token) => onChange(withPart(tokens, timed, part, token))}
         />
       ) : (
         <span className="quiet">{partsWords.msLength(shown[part])}</span>

@@ -12,14 +12,21 @@ interface Props {
   /** What stands behind it. */
   unit?: string;
   onChange: (n: number) => void;
+  /** told what is being typed: the number so far, null for none */
+  onTyped?: (n: number | null) => void;
 }
 
 /**
  * A small number in a sentence, with its unit: typed (arithmetic too), or stepped with the up and
  * down keys. What cannot be read is put back.
  */
-export const NumberField = ({ label, title, value, min, max, step, unit, onChange }: Props) => {
+export const NumberField = (props: Props) => {
+  const { label, title, value, min, max, step, unit, onChange, onTyped } = props;
   const [text, setText] = useState<string | null>(null);
+  const type = (next: string | null) => {
+    setText(next);
+    onTyped?.(next === null ? null : parseNumber(next, value));
+  };
   const clamp = (n: number) => Math.min(max, Math.max(min, Math.round(n * 1000) / 1000));
   const keep = () => {
     const n = text === null ? null : parseNumber(text, value);
@@ -35,14 +42,14 @@ export const NumberField = ({ label, title, value, min, max, step, unit, onChang
       value={text ?? String(value)}
       htmlSize={Math.max(2, (text ?? String(value)).length)}
       onFocus={(e) => e.target.select()}
-      onChange={(e) => setText(e.target.value)}
+      onChange={(e) => type(e.target.value)}
       onBlur={keep}
       onKeyDown={(e) => {
         if (e.key === "Enter") keep();
-        else if (e.key === "Escape") setText(null);
+        else if (e.key === "Escape") type(null);
         else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
           e.preventDefault();
-          setText(null);
+          type(null);
           onChange(clamp(value + (e.key === "ArrowUp" ? 1 : -1) * step * (e.shiftKey ? 10 : 1)));
         }
       }}

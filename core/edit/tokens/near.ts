@@ -1,5 +1,5 @@
 import { colourDistance } from "../../colour";
-import { boundValue, tokensFor } from "../../looks";
+import { boundValue, tokenValueOf, tokensFor } from "../../looks";
 import { inOrder } from "../../project";
 import type { Project, Token, TokenType } from "../../project";
 import { property } from "../../properties";
@@ -45,6 +45,23 @@ const farness = (value: Value, other: Value, type: TokenType): number | null => 
   return far <= 1 ? far : null;
 };
 
+/** The nearest of the tokens of some types, by the value that each of them comes to. */
+const nearest = (
+  project: Project,
+  types: readonly TokenType[],
+  value: Value,
+  valueOf: (token: Token) => Value | undefined,
+): NearToken | null => {
+  let found: { token: Token; far: number } | null = null;
+  for (const token of inOrder(project.tokens)) {
+    if (!types.includes(token.type)) continue;
+    const own = valueOf(token);
+    const far = own === undefined ? null : farness(value, own, token.type);
+    if (far !== null && (!found || far < found.far)) found = { token, far };
+  }
+  return found && { token: found.token, isSame: found.far === 0 };
+};
+
 /**
  * The token that a value of a property is or nearly is: the nearest of those it could follow; null
  * where none is near.
@@ -52,13 +69,15 @@ const farness = (value: Value, other: Value, type: TokenType): number | null => 
 export const nearToken = (project: Project, key: string, value: Value): NearToken | null => {
   const entry = property(key);
   if (!entry) return null;
-  const suited = tokensFor(entry);
-  let nearest: { token: Token; far: number } | null = null;
-  for (const token of inOrder(project.tokens)) {
-    if (!suited.includes(token.type)) continue;
-    const own = boundValue(project.tokens, entry, { token: token.id });
-    const far = own === undefined ? null : farness(value, own, token.type);
-    if (far !== null && (!nearest || far < nearest.far)) nearest = { token, far };
-  }
-  return nearest && { token: nearest.token, isSame: nearest.far === 0 };
+  return nearest(project, tokensFor(entry), value, (token) =>
+    boundValue(project.tokens, entry, { token: token.id }),
+  );
 };
+
+/** The same for a number of a rule, which could follow a token of one type. */
+export const nearNumber = (
+  project: Project,
+  type: "duration" | "length" | "number",
+  value: number,
+): NearToken | null =>
+  nearest(project, [type], value, (token) => tokenValueOf(project.tokens, type, token.id));

@@ -1,10 +1,11 @@
 import type { Id } from "../../basics";
 import { boundValue, isAlias, tokenValue, tokensFor } from "../../looks";
-import { newId, orderAfter, remove, set } from "../../project";
+import { apply, newId, orderAfter, remove, set } from "../../project";
 import type { Change, Op, Piece, Project, Token, TokenType, TokenValue } from "../../project";
 import { isBound, property } from "../../properties";
 import type { Property, SpecifiedValue } from "../../properties";
 import { followInstead, keepMotion, motionsIn, tokensOfMotion } from "../behaviour/motions";
+import { keepNumbers, numberTokensOf, numbersFollow } from "../behaviour/numbers";
 import { freeName } from "../pieces";
 import type { Made } from "../pieces";
 import { editWords } from "../words";
@@ -116,6 +117,13 @@ const freed = (project: Project, token: Token, gone: ReadonlySet<Id>): Op[] => {
   ];
 };
 
+/** Steps, and those after them: both may write what the same rule does. */
+const bothOf = (
+  project: Project,
+  first: readonly Op[],
+  then: (after: Project) => readonly Op[],
+): readonly Op[] => [...first, ...then(apply(project, first).doc)];
+
 /** The steps that remove tokens; what took its value from them keeps the value it has. */
 export const removingTokens = (project: Project, list: readonly Token[]): Op[] => {
   const gone = new Map(list.map((token) => [token.id, token] as const));
@@ -125,7 +133,7 @@ export const removingTokens = (project: Project, list: readonly Token[]): Op[] =
     const token = isBound(place.said) ? gone.get(place.said.token) : undefined;
     if (token) ops.push(...unboundAt(project, place, token));
   }
-  ops.push(...keepMotion(project, ids));
+  ops.push(...bothOf(project, keepMotion(project, ids), (after) => keepNumbers(after, ids)));
   for (const token of Object.values(project.tokens))
     if (!ids.has(token.id)) ops.push(...freed(project, token, ids));
   return [...ops, ...list.map((token) => remove(["tokens", token.id]))];
@@ -221,6 +229,9 @@ export const tokenFindings = (project: Project): { unused: Token[]; equal: Token
   for (const t of Object.values(project.tokens)) for (const id of tokensOf(t)) used.add(id);
   for (const { motion } of motionsIn(Object.values(project.pieces)))
     for (const id of tokensOfMotion(motion)) used.add(id);
+  for (const piece of Object.values(project.pieces))
+    for (const rule of Object.values(piece.rules))
+      for (const id of numberTokensOf(rule)) used.add(id);
   const groups = new Map<string, Token[]>();
   for (const t of Object.values(project.tokens)) {
     if (isAlias(t.value)) continue;
@@ -276,7 +287,9 @@ const retakenBy = (project: Project, from: Id, to: Id): Op[] =>
 /** What was bound to a token is bound to another one, which it becomes. */
 const mergeInto = (project: Project, into: Token, token: Token): Op[] => [
   ...bindPlaces(usesOf(project, token.id), into.id, "").ops,
-  ...followInstead(project, token.id, into.id),
+  ...bothOf(project, followInstead(project, token.id, into.id), (after) =>
+    numbersFollow(after, token.id, into.id),
+  ),
   ...retakenBy(project, token.id, into.id),
   remove(["tokens", token.id]),
 ];

@@ -1,3 +1,4 @@
+import type { Id } from "#core/basics";
 import { piecesOf, settableOptions } from "#core/edit";
 import { traitsOf, valuesOf } from "#core/looks";
 import { componentsAt } from "#core/machine";
@@ -78,13 +79,17 @@ const screenFor = (around: Around): string | undefined => {
   return effect.type === "go" || effect.type === "open" ? effect.screen : screensFor(around)[0]?.id;
 };
 
-const toScreen = <K extends "go" | "open">(type: K, words: string): EffectChoices<K> => ({
+const toScreen = <K extends "go" | "open">(
+  type: K,
+  words: string,
+  to: (screen: Id) => EffectOf<K>,
+): EffectChoices<K> => ({
   offers: (around) =>
     screensFor(around).length || leadsToScreen(around) ? [{ value: type, words }] : [],
   chosen: () => type,
   make: (around) => {
     const screen = screenFor(around);
-    return screen === undefined ? null : ({ type, screen } as EffectOf<K>);
+    return screen === undefined ? null : to(screen);
   },
 });
 
@@ -142,8 +147,8 @@ const choices: { readonly [K in EffectType]: EffectChoices<K> } = {
         : null;
     },
   },
-  go: toScreen("go", rulesWords.go),
-  open: toScreen("open", rulesWords.showAsOverlay),
+  go: toScreen("go", rulesWords.go, (screen) => ({ type: "go", screen })),
+  open: toScreen("open", rulesWords.showAsOverlay, (screen) => ({ type: "open", screen })),
   close: plain({ type: "close" }, rulesWords.closeOverlay),
   clip: {
     // what is about one clip stands together, its moments too

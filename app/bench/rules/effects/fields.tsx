@@ -6,7 +6,7 @@ import type { EffectOf, EffectType, Trait, TraitTarget } from "#core/project";
 import { useState } from "react";
 import type { ComponentType } from "react";
 import { Form } from "react-bootstrap";
-import { NumberField } from "../../../ui/fields/NumberField";
+import { NumberPart } from "../../../parts/NumberPart";
 import { OptionPart } from "../OptionPart";
 import { Pick } from "../../../ui/fields/Pick";
 import { units } from "../../../ui/units";
@@ -138,17 +138,16 @@ const ClipFields = ({ effect, onChange }: FieldsOf<"clip">) => (
 );
 
 const SeekFields = ({ effect, onChange }: FieldsOf<"seek">) => (
-  <>
-    <NumberField
-      label={rulesWords.clipPositionMilliseconds}
-      value={effect.ms}
-      min={0}
-      max={600_000}
-      step={100}
-      unit={units.ms}
-      onChange={(ms) => onChange({ ...effect, ms })}
-    />
-  </>
+  <NumberPart
+    said={effect}
+    name="ms"
+    label={rulesWords.clipPositionMilliseconds}
+    min={0}
+    max={600_000}
+    step={100}
+    unit={units.ms}
+    onChange={onChange}
+  />
 );
 
 const ScrollFields = ({ effect, around: { piece }, onChange }: FieldsOf<"scroll">) => (

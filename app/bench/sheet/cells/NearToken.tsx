@@ -3,9 +3,9 @@ import { nearToken } from "#core/edit";
 import { isBound } from "#core/properties";
 import type { SpecifiedValue, Value } from "#core/properties";
 import { useDisplayedProject } from "../../../session/displayed";
+import { partsWords } from "../../../parts/words";
 import { readCell } from "../rows";
 import type { Row } from "../rows";
-import { sheetWords } from "../words";
 
 interface Props {
   readonly row: Row;
@@ -35,7 +35,7 @@ export const NearToken = ({ row, current, text, onPick }: Props) => {
       onMouseDown={(e) => e.preventDefault()}
       onClick={() => onPick({ token: near.slice(1) })}
     >
-      {near.startsWith("=") ? sheetWords.isToken(name) : sheetWords.nearlyToken(name)}
+      {near.startsWith("=") ? partsWords.isToken(name) : partsWords.nearlyToken(name)}
     </Button>
   );
 };

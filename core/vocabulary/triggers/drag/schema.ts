@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { bounded } from "../../../project/scalars";
 
 export const dragDirections = ["left", "right", "up", "down", "any"] as const;
 export type DragDirection = (typeof dragDirections)[number];
@@ -14,9 +15,9 @@ export type DragWay = (typeof dragWays)[number];
  */
 export const drag = {
   way: z.enum(dragWays),
-  lean: z.number().min(0).max(90),
+  lean: bounded("lean"),
   direction: z.enum(dragDirections),
-  travel: z.number().min(1).max(1e4),
-  part: z.number().min(0).max(1),
-  speed: z.number().min(0).max(1e5),
+  travel: bounded("travel"),
+  part: bounded("part"),
+  speed: bounded("speed"),
 };

@@ -7,13 +7,13 @@ import {
   shadowShape,
   stopShape,
   valueSchema,
-} from "../properties";
-import { layerChanges } from "./declarations";
-import { limits } from "./limits";
-import { easingSchema, id, ms, name, order } from "./scalars";
+} from "../../properties";
+import { layerChanges } from "../declarations";
+import { limits } from "../limits";
+import { easingSchema, id, ms, name, order } from "../scalars";
 import { tokenTypes } from "./tokens";
 import type { SpecifiedTokenValue, Token, TokenType } from "./tokens";
-import { projectWords } from "./words";
+import { projectWords } from "../words";
 
 /** A part of a token's value. */
 const part = <T extends z.ZodType>(schema: T) => z.union([schema, boundSchema]);

@@ -1,6 +1,6 @@
-import type { Id } from "../basics";
-import type { Bound, Gradient, Shadow, Stop, Value } from "../properties";
-import type { Condition, Easing, LayerChanges, Trait } from "./types";
+import type { Id } from "../../basics";
+import type { Bound, Gradient, Shadow, Stop, Value } from "../../properties";
+import type { Condition, Easing, LayerChanges, Trait } from "../types";
 
 export const tokenTypes = [
   "colour",
