@@ -38,23 +38,25 @@ export const NumberPart = <T extends Numbered>({
   const follow = (token: Id | null) => onChange(withNumberToken(project, said, name, token));
   const followed = said.tokens?.[name];
   const typed = Math.round((resolveNumbers(project, said)[name] ?? usual) * scale * 1000) / 1000;
+  const pick = <TokenPick label={field.label} type={type} followed={followed} onPick={follow} />;
+  if (followed === undefined)
+    return (
+      <TypedNumber
+        {...field}
+        type={type}
+        scale={scale}
+        value={typed}
+        beside={pick}
+        onChange={(n) => onChange({ ...said, [name]: n / scale })}
+        onToken={follow}
+      />
+    );
   return (
-    <>
-      {followed === undefined ? (
-        <TypedNumber
-          {...field}
-          type={type}
-          scale={scale}
-          value={typed}
-          onChange={(n) => onChange({ ...said, [name]: n / scale })}
-          onToken={follow}
-        />
-      ) : (
-        <span className="quiet">
-          {typed} {field.unit}
-        </span>
-      )}
-      <TokenPick label={field.label} type={type} followed={followed} onPick={follow} />
-    </>
+    <span className="measured">
+      {pick}
+      <span className="quiet">
+        {typed} {field.unit}
+      </span>
+    </span>
   );
 };

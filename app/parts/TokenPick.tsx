@@ -25,6 +25,7 @@ export const TokenPick = ({ label, type, followed, onPick }: Props) => {
     <Pick
       label={partsWords.tokenFor(label)}
       value={followed ?? own}
+      slim={followed === undefined}
       broken={followed !== undefined && !offered.some((t) => t.id === followed)}
       options={[
         { value: own, words: partsWords.custom },

@@ -1,6 +1,7 @@
 import { plainText } from "#core/basics";
 import type { ReactNode } from "react";
 import { Form } from "react-bootstrap";
+import { editedValue } from "#core/edit";
 import { isAlias, tokenValue } from "#core/looks";
 import { isSpring } from "#core/motion";
 import { inOrder } from "#core/project";
@@ -9,6 +10,7 @@ import type {
   Easing,
   MotionValue,
   OtherValue,
+  SpecifiedTokenValue,
   StyleValue,
   Token,
 } from "#core/project";
@@ -182,21 +184,22 @@ export const TokenEditor = ({
     return false;
   };
   const others = inOrder(tokens).filter((t) => t.type === token.type && !leadsBack(t.id));
+  const edit = (next: SpecifiedTokenValue) => onChange(editedValue(token, value, next));
   const part = (): ReactNode => {
     if (value === undefined) return <p className="refusal">{systemWords.tokenOneFollowsWas}</p>;
     switch (token.type) {
       case "colour":
-        return <ColourPart colour={value as string} onPick={onChange} />;
+        return <ColourPart colour={value as string} onPick={edit} />;
       case "gradient":
-        return <GradientPart gradient={value as Gradient} onChange={onChange} />;
+        return <GradientPart gradient={value as Gradient} onChange={edit} />;
       case "shadow":
-        return <ShadowList shadows={value as readonly Shadow[]} onLive={onChange} />;
+        return <ShadowList shadows={value as readonly Shadow[]} onLive={edit} />;
       case "style":
-        return <StylePart value={value as StyleValue} onChange={onChange} />;
+        return <StylePart value={value as StyleValue} onChange={edit} />;
       case "curve":
         return (
           <span className="curve-part">
-            <EasingPart label={systemWords.curve} easing={value as Easing} onChange={onChange} />
+            <EasingPart label={systemWords.curve} easing={value as Easing} onChange={edit} />
           </span>
         );
       case "motion": {
@@ -212,11 +215,11 @@ export const TokenEditor = ({
                   max={60_000}
                   step={20}
                   unit={units.ms}
-                  onChange={(duration) => onChange({ ...m, duration })}
+                  onChange={(duration) => edit({ ...m, duration })}
                 />
               </>
             )}
-            <EasingPart easing={m.easing} onChange={(easing) => onChange({ ...m, easing })} />
+            <EasingPart easing={m.easing} onChange={(easing) => edit({ ...m, easing })} />
           </span>
         );
       }
@@ -226,7 +229,7 @@ export const TokenEditor = ({
             label={systemWords.family}
             value={value as string}
             of={familiesOf(project)}
-            onChange={onChange}
+            onChange={edit}
           />
         );
       case "weight":
@@ -235,7 +238,7 @@ export const TokenEditor = ({
             label={titleOf("weight")}
             value={value as string}
             of={wordsOf("weight")}
-            onChange={onChange}
+            onChange={edit}
           />
         );
       case "stroke":
@@ -244,17 +247,17 @@ export const TokenEditor = ({
             label={titleOf("borderStyle")}
             value={value as string}
             of={wordsOf("borderStyle")}
-            onChange={onChange}
+            onChange={edit}
           />
         );
       case "border":
-        return <BorderPart value={value as BorderValue} onChange={onChange} />;
+        return <BorderPart value={value as BorderValue} onChange={edit} />;
       case "other":
         return <p className="note mono kept-json">{(value as OtherValue).json}</p>;
       case "duration":
       case "length":
       case "number":
-        return <NumberPart type={token.type} value={value as number} onChange={onChange} />;
+        return <NumberPart type={token.type} value={value as number} onChange={edit} />;
     }
   };
   return (

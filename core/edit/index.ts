@@ -169,4 +169,5 @@ export { addSample, moveSample, removeSample, setSample } from "./library/sample
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
 export { setTokenAbout, setTokenDeprecated } from "./tokens/about";
+export { editedValue } from "./tokens/keep";
 export { nearNumber, nearToken } from "./tokens/near";

@@ -145,7 +145,12 @@ export class Person {
   }
 
   async click(role: string, name: string, within = ""): Promise<void> {
-    const element = await this.find(role, name, within);
+    const element = await this.until(async () => {
+      const found = await this.find(role, name, within);
+      // people wait for what cannot be pressed yet
+      if (await found.evaluate((e) => e.matches(":disabled"))) throw new Error(`“${name}” is off`);
+      return found;
+    });
     if (role === "radio") await labelOf(element).then((label) => label.click());
     else await element.click();
   }

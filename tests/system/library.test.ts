@@ -104,6 +104,27 @@ describe("the library", () => {
     expect((await component("seat-side-chooser"))?.group).toBe("Choices");
   });
 
+  it("begins a new group where a component is dropped for that, and opens the bench from its menu", async () => {
+    await me.page.setViewport({ width: 1280, height: 2600 });
+    await open();
+    const grip = await me.box(`${tile("Alert switch")} .library-grip`);
+    const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+    await me.page.mouse.move(x, y);
+    await me.page.mouse.down();
+    await me.page.mouse.move(x + 10, y + 20, { steps: 4 });
+    const to = await me.box(".library-new");
+    await me.page.mouse.move(to.x + 60, to.y + to.height / 2, { steps: 8 });
+    await me.page.waitForSelector(".library-drop.over .library-new");
+    await me.page.mouse.up();
+    await me.page.setViewport({ width: 1280, height: 800 });
+    await me.until(async () => expect((await component("alert-switch"))?.group).toBe("New group"));
+    await me.click("button", "Undo");
+    await me.click("button", "Actions for Alert switch");
+    await me.click("link", "Edit");
+    await me.find("tree", "Layers");
+    expect(me.page.url()).toMatch(/pieces\/alert-switch$/);
+  });
+
   it("marks components as drafts and as ready", async () => {
     await open();
     // what can be done with a component comes with it into sight

@@ -27,6 +27,25 @@ const tokenNamed = async (name: string): Promise<Token | undefined> =>
 const fill = (host: string, layer: string): Promise<string | null> =>
   me.page.$eval(`${host} [data-layer="${layer}"] rect`, (r) => r.getAttribute("fill"));
 
+/** Chooses a file of tokens, and waits for what it would change. */
+const choose = async (name: string, json: unknown): Promise<void> => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof json === "string" ? json : JSON.stringify(json));
+  await open();
+  await me.until(async () => {
+    const [chooser] = await Promise.all([
+      me.page.waitForFileChooser({ timeout: 2000 }),
+      me.click("button", "Import tokens…"),
+    ]);
+    await chooser.accept([path]);
+  });
+  await me.find("dialog", "Import tokens");
+  // what still comes in is not where it is pressed
+  await me.page.waitForFunction(() =>
+    document.getAnimations().every((a) => a.playState === "finished"),
+  );
+};
+
 describe("themes", () => {
   it("are made, named, given values, and deleted again", async () => {
     await open();
@@ -57,6 +76,30 @@ describe("themes", () => {
     await me.click("button", "Undo");
     await me.until(async () => expect(await made()).toBeDefined());
     await me.click("button", "Redo");
+  });
+
+  it("are begun from what is often wanted, or empty", async () => {
+    await open();
+    const before = (await themes()).length;
+    const entries = await me.until(async () => {
+      await me.click("button", "New theme");
+      const all = await me.page.$$eval(".dropdown-menu.show .dropdown-item", (items) =>
+        items.map((item) => item.textContent ?? ""),
+      );
+      expect(all.length).toBeGreaterThan(1);
+      return all;
+    });
+    await me.press("Escape");
+    for (const entry of entries) {
+      await me.click("button", "New theme");
+      await me.click("button", entry);
+    }
+    await me.until(async () => expect(await themes()).toHaveLength(before + entries.length));
+    const made = (await themes()).slice(before);
+    for (const theme of made) expect(valuesOf(theme).length).toBeGreaterThan(0);
+    expect(new Set(made.map((theme) => theme.name)).size).toBe(entries.length);
+    for (const _ of entries) await me.click("button", "Undo");
+    await me.until(async () => expect(await themes()).toHaveLength(before));
   });
 
   it("let a token have another value, until it shall have the default one again", async () => {
@@ -131,6 +174,33 @@ describe("a theme that is fixed", () => {
   });
 });
 
+describe("what is wrong in one theme", () => {
+  const shown = async (): Promise<string> =>
+    (await me.find("combobox", "Theme")).evaluate(
+      (s) => (s as HTMLSelectElement).selectedOptions[0]?.text ?? "",
+    );
+
+  it("is found whichever theme is shown, and shown in its own", async () => {
+    await choose("dark.json", { Neutral: { $type: "color", Ink: { $value: "#16303c" } } });
+    await me.pick("Theme of dark.json", "Theme: night", "[role=dialog]");
+    await me.click("button", "Import 1 token");
+    await desk.go("fare-panel");
+    await me.pick("Theme", "day");
+    await me.click("tab", "Checks");
+    const line = await me.page.waitForSelector("::-p-xpath(//li[contains(., '(Theme night)')])");
+    await (await line?.$("::-p-text(Show layers)"))?.click();
+    await me.until(async () => expect(await shown()).toBe("night"));
+    const variant = await me.text(".card-variant.active");
+    await me.pick("Theme", "day");
+    await me.page.goto(`${desk.address}/system/components/fare-panel`, { waitUntil: "load" });
+    const link = await me.page.waitForSelector("::-p-xpath(//a[contains(., '(Theme night)')])");
+    await link?.click();
+    await me.page.waitForSelector(".checks li");
+    expect(await me.text(".card-variant.active")).toBe(variant);
+    expect(await shown()).toBe("night");
+  });
+});
+
 describe("what a token is for", () => {
   it("is said with it, as is that it should not be used any more, and why", async () => {
     await open();
@@ -160,24 +230,6 @@ describe("what a token is for", () => {
 });
 
 describe("token files", () => {
-  const choose = async (name: string, json: unknown): Promise<void> => {
-    const path = join(folder, name);
-    writeFileSync(path, typeof json === "string" ? json : JSON.stringify(json));
-    await open();
-    await me.until(async () => {
-      const [chooser] = await Promise.all([
-        me.page.waitForFileChooser({ timeout: 2000 }),
-        me.click("button", "Import tokens…"),
-      ]);
-      await chooser.accept([path]);
-    });
-    await me.find("dialog", "Import tokens");
-    // what still comes in is not where it is pressed
-    await me.page.waitForFunction(() =>
-      document.getAnimations().every((a) => a.playState === "finished"),
-    );
-  };
-
   it("show what they would change, and change it as one step", async () => {
     await choose("pier.tokens.json", {
       Land: {
@@ -192,6 +244,31 @@ describe("token files", () => {
     await me.until(async () => expect(await tokenNamed("Lantern")).toBeDefined());
     await me.click("button", "Undo");
     await me.until(async () => expect(await tokenNamed("Lantern")).toBeUndefined());
+  });
+
+  it("may take away what is in none of them, and tell the new, changed and gone apart", async () => {
+    const before = Object.keys((await savedProject(desk)).tokens).length;
+    await choose("few.json", {
+      Land: { $type: "color", Buoy: { $value: "#123abc" }, Beacon: { $value: "#ffd166" } },
+    });
+    const table = () => me.text(".import-table");
+    await me.click("radio", "Changed 1", "[role=dialog]");
+    expect(await table()).not.toContain("Beacon");
+    await me.click("radio", `Not in the files ${before - 1}`, "[role=dialog]");
+    expect(await table()).toContain("Kelp");
+    expect(await table()).not.toContain("Beacon");
+    await me.page.click("[role=dialog] .form-check-input[type=checkbox]");
+    await me.click("button", "Import 2 tokens");
+    await me.until(async () =>
+      expect(Object.values((await savedProject(desk)).tokens).map((t) => t.name)).toEqual(
+        expect.arrayContaining(["Buoy", "Beacon"]) as unknown,
+      ),
+    );
+    expect(Object.keys((await savedProject(desk)).tokens)).toHaveLength(2);
+    await me.click("button", "Undo");
+    await me.until(async () =>
+      expect(Object.keys((await savedProject(desk)).tokens)).toHaveLength(before),
+    );
   });
 
   it("may be for one theme alone", async () => {

@@ -29,25 +29,27 @@ export const TimeField = <T extends Timed>(props: TimeProps<T>) => {
   const { timed, shown, part, label, step = 20, onChange } = props;
   const tokens = useDisplayedProject((p) => p.tokens);
   if (part === "duration" && isSpring(shown.easing)) return null;
+  const pick = <TimeToken timed={timed} part={part} label={label} onChange={onChange} />;
+  if (timed.parts?.[part] === undefined)
+    return (
+      <TypedNumber
+        type={tokenTypeOfPart[part]}
+        label={label}
+        value={Math.round(timed[part])}
+        min={0}
+        max={MINUTE}
+        step={step}
+        unit={units.ms}
+        beside={pick}
+        onChange={(ms) => onChange({ ...timed, [part]: ms })}
+        onToken={(token) => onChange(withPart(tokens, timed, part, token))}
+      />
+    );
   return (
-    <>
-      {timed.parts?.[part] === undefined ? (
-        <TypedNumber
-          type={tokenTypeOfPart[part]}
-          label={label}
-          value={Math.round(timed[part])}
-          min={0}
-          max={MINUTE}
-          step={step}
-          unit={units.ms}
-          onChange={(ms) => onChange({ ...timed, [part]: ms })}
-          onToken={(token) => onChange(withPart(tokens, timed, part, token))}
-        />
-      ) : (
-        <span className="quiet">{partsWords.msLength(shown[part])}</span>
-      )}
-      <TimeToken timed={timed} part={part} label={label} onChange={onChange} />
-    </>
+    <span className="measured">
+      {pick}
+      <span className="quiet">{partsWords.msLength(shown[part])}</span>
+    </span>
   );
 };
 
@@ -57,7 +59,7 @@ interface CurveProps<T extends Timed> extends Props<T> {
 
 /** A curve, said here or by a token. */
 export const CurveField = <T extends Timed>({ timed, shown, label, onChange }: CurveProps<T>) => (
-  <>
+  <span className="measured">
     {timed.parts?.easing === undefined ? (
       <EasingPart
         easing={timed.easing}
@@ -74,5 +76,5 @@ export const CurveField = <T extends Timed>({ timed, shown, label, onChange }: C
       label={label ?? partsWords.curveLabel}
       onChange={onChange}
     />
-  </>
+  </span>
 );

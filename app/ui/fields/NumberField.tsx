@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { ReactNode } from "react";
 import { Form } from "react-bootstrap";
 import { parseNumber } from "#core/properties";
 
@@ -11,6 +12,8 @@ interface Props {
   step: number;
   /** What stands behind it. */
   unit?: string;
+  /** between the number and its unit */
+  beside?: ReactNode;
   onChange: (n: number) => void;
   /** told what is being typed: the number so far, null for none */
   onTyped?: (n: number | null) => void;
@@ -21,7 +24,7 @@ interface Props {
  * down keys. What cannot be read is put back.
  */
 export const NumberField = (props: Props) => {
-  const { label, title, value, min, max, step, unit, onChange, onTyped } = props;
+  const { label, title, value, min, max, step, unit, beside, onChange, onTyped } = props;
   const [text, setText] = useState<string | null>(null);
   const type = (next: string | null) => {
     setText(next);
@@ -59,6 +62,7 @@ export const NumberField = (props: Props) => {
   return (
     <span className="measured">
       {field}
+      {beside}
       <span>{unit}</span>
     </span>
   );

@@ -12,18 +12,29 @@ interface Props<T extends string> {
   readonly broken?: boolean;
   /** among many, one types */
   readonly search?: boolean;
+  /** as a mark alone: what it says goes without saying */
+  readonly slim?: boolean;
 }
 
 /** A choice within a sentence; among many one types, where that is wished. */
 export const Pick = <T extends string>(props: Props<T>) => {
-  const { label, title, value, options, onPick, broken = false, search = false } = props;
+  const {
+    label,
+    title,
+    value,
+    options,
+    onPick,
+    broken = false,
+    search = false,
+    slim = false,
+  } = props;
   if (search && options.length >= MANY)
     return (
       <SearchPick label={label} value={value} options={options} onPick={onPick} broken={broken} />
     );
   return (
     <Form.Select
-      className={`word${broken ? " broken" : ""}`}
+      className={`word${broken ? " broken" : ""}${slim ? " slim" : ""}`}
       aria-label={label}
       title={title}
       value={value}
