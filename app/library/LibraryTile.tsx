@@ -19,7 +19,7 @@ import { useNear } from "../parts/shown/useNear";
 import { libraryWords } from "./words";
 
 /** Of so many variants one is picked from a list; more are looked at on the component's page. */
-const MOST_LISTED = 40;
+const MOST_LISTED = 500;
 
 interface Props {
   readonly piece: Piece;
@@ -106,6 +106,7 @@ const Stage = ({ piece }: { readonly piece: Piece }) => {
       </div>
       {variants.length > 1 && variants.length <= MOST_LISTED ? (
         <Pick
+          search
           label={libraryWords.variant(piece.name)}
           value={variantKey(piece, now ?? rest)}
           options={variants.map((v) => ({

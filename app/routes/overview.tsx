@@ -1,23 +1,9 @@
-import { memo, useRef, useState, useSyncExternalStore } from "react";
-import { Button, Dropdown } from "react-bootstrap";
-import { Link, useNavigate } from "react-router";
-import type { Id } from "#core/basics";
-import {
-  addPiece,
-  duplicatePiece,
-  piecesOf,
-  removePiece,
-  removeRules,
-  renamePiece,
-  setStart,
-  startScreen,
-} from "#core/edit";
-import { variantsOf } from "#core/looks";
+import { useState, useSyncExternalStore } from "react";
+import { Button } from "react-bootstrap";
+import { useNavigate } from "react-router";
+import { addPiece, piecesOf, removeRules, startScreen } from "#core/edit";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
-import { useGround } from "../parts/shown/ground";
-import { Thumbnail } from "../parts/shown/Thumbnail";
-import { useNear } from "../parts/shown/useNear";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
 import { useSettings } from "../services/settings";
 import { useSession } from "../session/context";
@@ -26,115 +12,12 @@ import { ProjectBar } from "../session/parts/ProjectBar";
 import { ProjectPlaces } from "../session/parts/ProjectPlaces";
 import { ThemePicks } from "../session/parts/ThemePicks";
 import { UndoNotice } from "../session/parts/UndoNotice";
-import { afterMenu } from "../ui/floating/afterMenu";
 import { EditableName } from "../ui/fields/EditableName";
 import { useBenchMemory } from "../bench/state/memory";
-import { NameField } from "../ui/fields/NameField";
 import { Notice } from "../ui/floating/Notice";
+import { PieceTile } from "./PieceTile";
+import type { Duplicated } from "./PieceTile";
 import { routesWords } from "./words";
-
-/** A piece that was just duplicated, and how many rules came along. */
-interface Duplicated {
-  readonly id: Id;
-  readonly of: string;
-  readonly rules: number;
-}
-
-interface TileProps {
-  readonly piece: Piece;
-  /** the prototype starts there */
-  readonly start: boolean;
-  readonly onRemoved: (name: string) => void;
-  readonly onDuplicated: (made: Duplicated) => void;
-}
-
-/** What can be done with a piece as a whole. */
-const TileMenu = ({
-  piece,
-  start,
-  onRename,
-  onRemoved,
-  onDuplicated,
-}: TileProps & { readonly onRename: () => void }) => {
-  const session = useSession();
-  const duplicate = () => {
-    const made = session.make((project) => {
-      const now = project.pieces[piece.id];
-      return now && duplicatePiece(project, now, true);
-    });
-    const rules = Object.keys(piece.rules).length;
-    if (made) onDuplicated({ id: made.id, of: piece.name, rules });
-  };
-  const remove = () => {
-    if (session.run((project) => removePiece(project, piece.id))) onRemoved(piece.name);
-  };
-  const items = [
-    { words: routesWords.rename, run: () => afterMenu(onRename) },
-    ...(piece.kind === "screen" && !start
-      ? [
-          {
-            words: routesWords.useAsStartScreen,
-            run: () => session.run((project) => setStart(project, piece.id)),
-          },
-        ]
-      : []),
-    { words: routesWords.duplicate, run: duplicate },
-    { words: routesWords.delete, run: remove },
-  ];
-  return (
-    <Dropdown align="end">
-      <Dropdown.Toggle variant="tool" size="sm" aria-label={routesWords.actions(piece.name)}>
-        …
-      </Dropdown.Toggle>
-      <Dropdown.Menu>
-        {items.map(({ words, run }) => (
-          <Dropdown.Item key={words} as="button" type="button" onClick={run}>
-            {words}
-          </Dropdown.Item>
-        ))}
-      </Dropdown.Menu>
-    </Dropdown>
-  );
-};
-
-/** A piece; what opens its menu is only there while it is in sight. */
-const Tile = memo(function Tile(props: TileProps) {
-  const { piece, start } = props;
-  const place = useRef<HTMLLIElement>(null);
-  const isNear = useNear(place);
-  const session = useSession();
-  const project = useDisplayedProject();
-  const [renaming, setRenaming] = useState(false);
-  const ground = useGround();
-  const variants = variantsOf(piece).length;
-  const rules = Object.keys(piece.rules).length;
-  const to = `/projects/${session.id}/pieces/${piece.id}`;
-  const named = (name: string | null) => {
-    setRenaming(false);
-    if (name) session.run(() => renamePiece(piece.id, name));
-  };
-  return (
-    <li ref={place} className="tile-item">
-      <Link to={to} className="tile">
-        <span className="tile-picture" style={ground}>
-          <Thumbnail project={project} piece={piece.id} />
-        </span>
-        <span className="visually-hidden">{routesWords.open(piece.name)}</span>
-      </Link>
-      <div className="tile-foot">
-        {renaming && <NameField value={piece.name} label={routesWords.name} onDone={named} />}
-        {!renaming && isNear && (
-          <Link to={to} className="tile-name" tabIndex={-1}>
-            {piece.name}
-          </Link>
-        )}
-        {!renaming && !isNear && <span className="tile-name">{piece.name}</span>}
-        {isNear && <TileMenu {...props} onRename={() => setRenaming(true)} />}
-      </div>
-      <span className="quiet small-text">{routesWords.variantRule(variants, rules, start)}</span>
-    </li>
-  );
-});
 
 /** Says that a piece was duplicated with its rules, and offers to leave them out. */
 const DuplicatedNotice = ({ made, onClose }: { made: Duplicated; onClose: () => void }) => {
@@ -254,7 +137,7 @@ export default function Overview() {
               ) : (
                 <ul className={`tiles ${s.kind}`}>
                   {pieces.map((p) => (
-                    <Tile
+                    <PieceTile
                       key={p.id}
                       piece={p}
                       start={p.id === start?.id}

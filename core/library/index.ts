@@ -3,6 +3,8 @@ export type { Offered } from "./offered";
 export { checkSystem, fixAll, fixOf, systemChecks } from "./checks";
 export type { SystemCheck, SystemFinding } from "./checks";
 export { searchComponents } from "./search";
+export { signalUses } from "./signals";
+export type { SignalUse } from "./signals";
 export { spokenParts } from "./spoken";
 export type { HeardKey, SpokenPart } from "./spoken";
 export { STAGE, stagedSample } from "./staged";

@@ -1,18 +1,40 @@
 import { tokenValueOf } from "../looks";
 import { followingNumbers, isNumberOf, numberNames } from "../project";
-import type { Easing, Effect, Motion, MotionParts, Numbered, Project, Rule } from "../project";
+import type {
+  Easing,
+  Effect,
+  Motion,
+  MotionParts,
+  Numbered,
+  Pose,
+  Project,
+  Rule,
+} from "../project";
 
 interface Timed {
   readonly duration: number;
   readonly delay: number;
   readonly easing: Easing;
   readonly parts?: MotionParts | undefined;
+  readonly poses?: readonly Pose[] | undefined;
 }
 
-/** A time and a curve with what the tokens of its parts say; what was removed is as it stands. */
-export const resolveTimed = <T extends Timed>({ tokens }: Project, timed: T): T => {
-  const { parts } = timed;
-  if (!parts) return timed;
+const resolvePose = ({ tokens }: Project, pose: Pose): Pose => {
+  const easing = pose.token && tokenValueOf(tokens, "curve", pose.token);
+  return easing ? { ...pose, easing } : pose;
+};
+
+const hasParts = ({ parts, poses }: Timed): boolean =>
+  parts !== undefined || (poses?.some((pose) => pose.token !== undefined) ?? false);
+
+/**
+ * A time, a curve and keyframes with what the tokens of their parts say; what was removed is as it
+ * stands.
+ */
+export const resolveTimed = <T extends Timed>(project: Project, timed: T): T => {
+  if (!hasParts(timed)) return timed;
+  const { tokens } = project;
+  const { parts = {}, poses } = timed;
   const duration = parts.duration && tokenValueOf(tokens, "duration", parts.duration);
   const delay = parts.delay && tokenValueOf(tokens, "duration", parts.delay);
   const easing = parts.easing && tokenValueOf(tokens, "curve", parts.easing);
@@ -21,13 +43,12 @@ export const resolveTimed = <T extends Timed>({ tokens }: Project, timed: T): T 
     duration: duration ?? timed.duration,
     delay: delay ?? timed.delay,
     easing: easing ?? timed.easing,
+    ...(poses ? { poses: poses.map((pose) => resolvePose(project, pose)) } : {}),
   };
 };
 
 const followsTokens = (motion: Motion): boolean =>
-  motion.token !== undefined ||
-  motion.parts !== undefined ||
-  (motion.lanes?.some((lane) => lane.parts !== undefined) ?? false);
+  motion.token !== undefined || hasParts(motion) || (motion.lanes?.some(hasParts) ?? false);
 
 /** A motion with what its tokens say; as it stands when those were removed. */
 export const resolveMotion = (project: Project, motion: Motion): Motion => {

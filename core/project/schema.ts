@@ -97,6 +97,7 @@ const pose = z.strictObject({
   at: z.number().min(0).max(1),
   value: z.custom<Value>(),
   easing: easingSchema,
+  token: id.optional(),
 });
 /** A lane of a motion. */
 export const laneSchema = z

@@ -162,6 +162,8 @@ export interface Pose {
   readonly at: number;
   readonly value: Value;
   readonly easing: Easing;
+  /** the token that says its easing instead */
+  readonly token?: Id | undefined;
 }
 
 /**

@@ -3,12 +3,12 @@ import { plainText } from "#core/basics";
 import type { Id } from "#core/basics";
 import { easingText } from "#core/describe";
 import { withPose, withoutPose } from "#core/edit";
-import { tokenValue } from "#core/looks";
+import { tokenValue, tokenValueOf } from "#core/looks";
 import { resolveTimed } from "#core/machine";
 import { cssWords, lengthOf, namedCurves } from "#core/motion";
 import type { LaneName } from "#core/motion";
 import { inOrder } from "#core/project";
-import type { Easing, Lane, MotionValue, Token } from "#core/project";
+import type { Easing, Lane, MotionValue, Pose, Token } from "#core/project";
 import { CurveField, TimeField } from "../../parts/time/TimeField";
 import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
@@ -104,6 +104,39 @@ interface PosesProps {
 }
 
 const OTHER = "other";
+const TOKEN = "token ";
+
+interface PoseCurveProps {
+  readonly pose: Pose;
+  readonly label: string;
+  readonly onPick: (pose: Pose) => void;
+}
+
+/** The curve that leads to a keyframe: one of CSS, one of the project's, or what it is. */
+const PoseCurve = ({ pose, label, onPick }: PoseCurveProps) => {
+  const tokens = useDisplayedProject((p) => p.tokens);
+  const curves = inOrder(tokens).filter((t) => t.type === "curve");
+  const own = typeof pose.easing === "string" ? pose.easing : OTHER;
+  const pick = (choice: string) => {
+    const { token: _old, ...rest } = pose;
+    const token = curves.find((t) => TOKEN + t.id === choice);
+    const easing = token ? tokenValueOf(tokens, "curve", token.id) : undefined;
+    if (token) onPick({ ...rest, easing: easing ?? pose.easing, token: token.id });
+    else onPick({ ...rest, easing: choice === OTHER ? pose.easing : (choice as Easing) });
+  };
+  return (
+    <Pick
+      label={label}
+      value={pose.token === undefined ? own : TOKEN + pose.token}
+      options={[
+        ...(own === OTHER ? [{ value: OTHER, words: easingText(pose.easing) }] : []),
+        ...cssWords.map((w) => ({ value: w, words: w })),
+        ...curves.map((t) => ({ value: TOKEN + t.id, words: t.name })),
+      ]}
+      onPick={pick}
+    />
+  );
+};
 
 /** The values a lane goes through on its way, each with the curve that leads to it. */
 export const Poses = ({ timed, name, lane }: PosesProps) => (
@@ -112,16 +145,10 @@ export const Poses = ({ timed, name, lane }: PosesProps) => (
       <li key={i} className="effect small-text">
         {timingWords.msAt(p.at * lengthOf(lane))}{" "}
         <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}</b>
-        <Pick
+        <PoseCurve
+          pose={p}
           label={timingWords.curveKeyframe(i)}
-          value={typeof p.easing === "string" ? p.easing : OTHER}
-          options={[
-            ...(typeof p.easing === "string"
-              ? []
-              : [{ value: OTHER, words: easingText(p.easing) }]),
-            ...cssWords.map((w) => ({ value: w, words: w })),
-          ]}
-          onPick={(w) => timed.set(withPose(timed.motion, name, { ...p, easing: w as Easing }))}
+          onPick={(pose) => timed.set(withPose(timed.motion, name, pose))}
         />
         <Tool
           size="sm"
@@ -173,7 +200,6 @@ export const Restacks = ({ timed }: { timed: Timed }) => (
   </Form.Label>
 );
 
-const TOKEN = "token ";
 const NAMED = "named ";
 
 /**

@@ -168,28 +168,33 @@ export const followMotion = (
   };
 };
 
-type Timed = Pick<Lane, "duration" | "delay" | "easing" | "parts">;
+type Timed = Pick<Lane, "duration" | "delay" | "easing" | "parts" | "poses">;
 
 const partNames = ["duration", "delay", "easing"] as const;
 
-/** Without the tokens of parts that go. */
-const keepParts = <T extends Timed>(timed: T, gone: ReadonlySet<Id>): T => {
-  const { parts } = timed;
-  if (!parts) return timed;
+/** The same with other tokens for its parts and keyframes, or with none. */
+const withTokens = <T extends Timed>(timed: T, to: (token: Id) => Id | undefined): T => {
+  const { parts = {}, poses } = timed;
   const kept = partNames.flatMap((name) => {
-    const token = parts[name];
-    return token === undefined || gone.has(token) ? [] : [[name, token] as const];
+    const old = parts[name];
+    const token = old === undefined ? undefined : to(old);
+    return token === undefined ? [] : [[name, token] as const];
   });
-  return { ...timed, parts: kept.length > 0 ? Object.fromEntries(kept) : undefined };
+  const shown = poses?.map((pose) => (pose.token ? { ...pose, token: to(pose.token) } : pose));
+  return {
+    ...timed,
+    ...(timed.parts ? { parts: kept.length > 0 ? Object.fromEntries(kept) : undefined } : {}),
+    ...(shown ? { poses: shown } : {}),
+  };
 };
 
+/** Without the tokens of parts that go. */
+const keepParts = <T extends Timed>(timed: T, gone: ReadonlySet<Id>): T =>
+  withTokens(timed, (token) => (gone.has(token) ? undefined : token));
+
 /** The same with one token for another. */
-const followed = <T extends Pick<Lane, "parts">>(timed: T, from: Id, to: Id): T => {
-  const { parts } = timed;
-  if (!parts) return timed;
-  const next = Object.entries(parts).map(([k, id]) => [k, id === from ? to : id] as const);
-  return { ...timed, parts: Object.fromEntries(next) };
-};
+const followed = <T extends Timed>(timed: T, from: Id, to: Id): T =>
+  withTokens(timed, (token) => (token === from ? to : token));
 
 /** What follows one token follows another instead. */
 export const followInstead = (project: Project, from: Id, to: Id): Op[] => {
@@ -210,8 +215,10 @@ const keptMotion = (project: Project, motion: Motion, gone: ReadonlySet<Id>): Mo
   return token === undefined || gone.has(token) ? kept : { ...kept, token };
 };
 
-const timedTokens = ({ parts = {} }: Pick<Lane, "parts">): Id[] =>
-  partNames.flatMap((name) => parts[name] ?? []);
+const timedTokens = ({ parts = {}, poses = [] }: Pick<Lane, "parts" | "poses">): Id[] => [
+  ...partNames.flatMap((name) => parts[name] ?? []),
+  ...poses.flatMap((pose) => pose.token ?? []),
+];
 
 /** The tokens that a motion or its lanes follow. */
 export const tokensOfMotion = (motion: Motion): Id[] => [

@@ -6,5 +6,6 @@ export { renamed } from "./renamed";
 export { sameJson } from "./same";
 export { cssOf } from "./css/css";
 export { scssOf } from "./css/scss";
-export { writeTokens } from "./write";
-export type { WrittenFile } from "./write";
+export { componentMotions } from "./writing/motions";
+export { writeTokens } from "./writing/write";
+export type { WrittenFile } from "./writing/write";

@@ -12,7 +12,7 @@ import { renamed } from "./renamed";
 import { sameJson } from "./same";
 import type { Table } from "./table";
 import { tokenFileWords } from "./words";
-import { writePart } from "./write-part";
+import { writePart } from "./writing/part";
 
 /** Our own part of `$extensions`. */
 export const OURS = "app.nubble";

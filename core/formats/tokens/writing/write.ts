@@ -6,23 +6,23 @@ import {
   themesOf,
   traitsOf,
   valuesOf,
-} from "../../looks";
-import { inOrder } from "../../project";
-import type { OtherValue, Project, Token, TokenGroup, Variant } from "../../project";
-import { combinations, singles } from "./combinations";
-import { pathText } from "./file";
-import type { FileToken } from "./file";
-import { isObject, readJson } from "./json";
-import type { Json } from "./json";
-import type { Said } from "./kinds/kind";
-import { kindOf, Maker, OURS } from "./made";
-import type { MadeToken } from "./made";
-import { allowed, groupPath, ownPath, pathsOf } from "./names";
-import { sameJson } from "./same";
-import { renamed } from "./renamed";
-import { Table } from "./table";
-import { treeOf } from "./tree";
-import { writePart } from "./write-part";
+} from "../../../looks";
+import { inOrder } from "../../../project";
+import type { OtherValue, Project, Token, TokenGroup, Variant } from "../../../project";
+import { combinations, singles } from "../combinations";
+import { pathText } from "../file";
+import type { FileToken } from "../file";
+import { isObject, readJson } from "../json";
+import type { Json } from "../json";
+import type { Said } from "../kinds/kind";
+import { kindOf, Maker, OURS } from "../made";
+import type { MadeToken } from "../made";
+import { allowed, groupPath, ownPath, pathsOf } from "../names";
+import { sameJson } from "../same";
+import { renamed } from "../renamed";
+import { Table } from "../table";
+import { treeOf } from "../tree";
+import { writePart } from "./part";
 
 /** A file to be saved. */
 export interface WrittenFile {
@@ -273,8 +273,12 @@ const resolverFile = (
 /**
  * All tokens as files of the Design Tokens Format Module 2025.10: one, or where there are themes a
  * resolver (Resolver Module 2025.10), a base, and a file for each value that changes something.
+ * `motions` are told in `$extensions` of the first file (`componentMotions`).
  */
-export const writeTokens = (project: Written): readonly WrittenFile[] => {
+export const writeTokens = (
+  project: Written,
+  motions: readonly Said[] = [],
+): readonly WrittenFile[] => {
   const paths = pathsOf(project.tokens);
   const themes = themesOf(project);
   const rest = restingVariant(themes);
@@ -284,7 +288,9 @@ export const writeTokens = (project: Written): readonly WrittenFile[] => {
     path: groupPath(group.name).map(allowed),
     says: groupJson(group),
   }));
-  const base = textOf(treeOf([...groups, ...entriesOf(sayings)]));
+  const root = { path: [], says: { $extensions: { [OURS]: { motions } } } };
+  const more = motions.length > 0 ? [root] : [];
+  const base = textOf(treeOf([...more, ...groups, ...entriesOf(sayings)]));
   if (traitsOf(themes).length === 0) return [{ name: "tokens.json", text: base }];
   const around = new Map(
     sayings.map((s) => [pathText(s.path), fileToken(s, usualValue(s))] as const),

@@ -1,5 +1,5 @@
-import { isBound } from "../../properties";
-import type { WritePart } from "./kinds/kind";
+import { isBound } from "../../../properties";
+import type { WritePart } from "../kinds/kind";
 
 /** Writes bound parts as aliases by what `aliasOf` makes of a token. */
 export const writePart =
