@@ -9,6 +9,7 @@ import {
 import type { DragEndEvent } from "@dnd-kit/core";
 import { useCallback, useId, useState } from "react";
 import type { ReactNode } from "react";
+import { useNavigate } from "react-router";
 import { libraryGroups, moveToGroup, renameGroup, freeName } from "#core/edit";
 import type { Piece } from "#core/project";
 import { useSession } from "../session/context";
@@ -53,10 +54,12 @@ const Drop = ({ id, children }: { readonly id: string; readonly children: ReactN
 /** The components of the library by their groups, between which they are dragged. */
 export const Groups = ({ pieces, groups, counts, onNote }: Props) => {
   const session = useSession();
+  const navigate = useNavigate();
   const id = useId();
   const sensors = useSensors(useSensor(PointerSensor, byPointer));
   const [isDragging, setDragging] = useState(false);
   const most = useGrowing(pieces.length);
+  const open = useCallback((to: string) => void navigate(to), [navigate]);
   const move = useCallback(
     (piece: Piece, group: string) => {
       const isMoved = session.run((now) => moveToGroup(now, piece.id, group));
@@ -80,6 +83,7 @@ export const Groups = ({ pieces, groups, counts, onNote }: Props) => {
           piece={piece}
           findings={counts.get(piece.id) ?? 0}
           canMove={groups !== null}
+          onOpen={open}
           onMove={move}
           onNote={onNote}
         />

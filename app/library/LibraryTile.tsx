@@ -15,6 +15,7 @@ import { useDisplayedProject } from "../session/displayed";
 import { Pick } from "../ui/fields/Pick";
 import { Menu } from "../ui/floating/Menu";
 import { Icon } from "../ui/Icon";
+import { TileLink } from "../parts/shown/TileLink";
 import { useNear } from "../parts/shown/useNear";
 import { libraryWords } from "./words";
 
@@ -25,6 +26,8 @@ interface Props {
   readonly piece: Piece;
   readonly findings: number;
   readonly canMove: boolean;
+  /** goes to a place of the app; always the same function */
+  readonly onOpen: (to: string) => void;
   readonly onMove: (piece: Piece, group: string) => void;
   readonly onNote: (text: string) => void;
 }
@@ -162,7 +165,7 @@ const Facts = ({ piece, findings }: Pick<Props, "piece" | "findings">) => {
  * out of sight only the name is there, so that a thousand are as quick as ten.
  */
 export const LibraryTile = memo(function LibraryTile(props: Props) {
-  const { piece, findings, canMove } = props;
+  const { piece, findings, canMove, onOpen } = props;
   const session = useSession();
   const place = useRef<HTMLLIElement>(null);
   const body = useRef<HTMLDivElement>(null);
@@ -181,9 +184,13 @@ export const LibraryTile = memo(function LibraryTile(props: Props) {
           </div>
         )}
         <div className="tile-foot">
-          <Link to={`/projects/${session.id}/system/components/${piece.id}`} className="tile-name">
+          <TileLink
+            to={`/projects/${session.id}/system/components/${piece.id}`}
+            onOpen={onOpen}
+            className="tile-name"
+          >
             {piece.name}
-          </Link>
+          </TileLink>
           {isNear && canMove && <Grip piece={piece} of={body} onDrag={setWay} />}
           {isNear && <TileMenu {...props} />}
         </div>

@@ -1,13 +1,12 @@
 import { memo, useRef, useState } from "react";
-import type { MouseEvent } from "react";
 import { Dropdown } from "react-bootstrap";
-import { useNavigate } from "react-router";
 import type { Id } from "#core/basics";
 import { duplicatePiece, removePiece, renamePiece, setStart } from "#core/edit";
 import { variantsOf } from "#core/looks";
 import type { Piece } from "#core/project";
 import { useGround } from "../parts/shown/ground";
 import { Thumbnail } from "../parts/shown/Thumbnail";
+import { TileLink } from "../parts/shown/TileLink";
 import { useNear } from "../parts/shown/useNear";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
@@ -26,6 +25,8 @@ interface TileProps {
   readonly piece: Piece;
   /** the prototype starts there */
   readonly start: boolean;
+  /** goes to a place of the app; always the same function */
+  readonly onOpen: (to: string) => void;
   readonly onRemoved: (name: string) => void;
   readonly onDuplicated: (made: Duplicated) => void;
 }
@@ -79,49 +80,37 @@ const TileMenu = ({
   );
 };
 
-/** A press that opens nothing beside this window. */
-const isPlain = (e: MouseEvent): boolean =>
-  e.button === 0 && !(e.metaKey || e.ctrlKey || e.shiftKey || e.altKey);
-
 /** A piece; what opens its menu is only there while it is in sight. */
 export const PieceTile = memo(function PieceTile(props: TileProps) {
-  const { piece, start } = props;
+  const { piece, start, onOpen } = props;
   const place = useRef<HTMLLIElement>(null);
   const isNear = useNear(place);
   const session = useSession();
   const project = useDisplayedProject();
-  const navigate = useNavigate();
   const [renaming, setRenaming] = useState(false);
   const ground = useGround();
   const variants = variantsOf(piece).length;
   const rules = Object.keys(piece.rules).length;
   const to = `/projects/${session.id}/pieces/${piece.id}`;
-  // a link that follows the router's place renders with every step: a thousand are felt
-  const follow = (e: MouseEvent) => {
-    if (!isPlain(e)) return;
-    e.preventDefault();
-    void navigate(to);
-  };
   const named = (name: string | null) => {
     setRenaming(false);
     if (name) session.run(() => renamePiece(piece.id, name));
   };
   return (
-    <li ref={place} className="tile-item">
-      <a href={to} className="tile" onClick={follow}>
+    <li ref={place} className={isNear ? "tile-item" : "tile-item far"}>
+      <TileLink to={to} onOpen={onOpen} className="tile">
         <span className="tile-picture" style={ground}>
           <Thumbnail project={project} piece={piece.id} />
         </span>
         <span className="visually-hidden">{routesWords.open(piece.name)}</span>
-      </a>
+      </TileLink>
       <div className="tile-foot">
         {renaming && <NameField value={piece.name} label={routesWords.name} onDone={named} />}
-        {!renaming && isNear && (
-          <a href={to} className="tile-name" tabIndex={-1} onClick={follow}>
+        {!renaming && (
+          <TileLink to={to} onOpen={onOpen} className="tile-name" tabIndex={-1}>
             {piece.name}
-          </a>
+          </TileLink>
         )}
-        {!renaming && !isNear && <span className="tile-name">{piece.name}</span>}
         {isNear && <TileMenu {...props} onRename={() => setRenaming(true)} />}
       </div>
       <span className="quiet small-text">{routesWords.variantRule(variants, rules, start)}</span>

@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore } from "react";
+import { useCallback, useState, useSyncExternalStore } from "react";
 import { Button } from "react-bootstrap";
 import { useNavigate } from "react-router";
 import { addPiece, piecesOf, removeRules, startScreen } from "#core/edit";
@@ -15,6 +15,10 @@ import { UndoNotice } from "../session/parts/UndoNotice";
 import { EditableName } from "../ui/fields/EditableName";
 import { useBenchMemory } from "../bench/state/memory";
 import { Notice } from "../ui/floating/Notice";
+// the pages of the system come next: a style sheet that came with them would style all of this anew
+import "../library/library.scss";
+import "../parts/parts.scss";
+import "../system/system.scss";
 import { PieceTile } from "./PieceTile";
 import type { Duplicated } from "./PieceTile";
 import { routesWords } from "./words";
@@ -111,6 +115,7 @@ export default function Overview() {
     else memory.made(made.id);
     void navigate(`${home}/pieces/${made.id}`);
   };
+  const open = useCallback((to: string) => void navigate(to), [navigate]);
   const start = startScreen(project);
   return (
     <>
@@ -141,6 +146,7 @@ export default function Overview() {
                       key={p.id}
                       piece={p}
                       start={p.id === start?.id}
+                      onOpen={open}
                       onRemoved={setRemoved}
                       onDuplicated={setDuplicated}
                     />

@@ -190,8 +190,8 @@ describe("tokens are exported", () => {
     await open();
     const zip = unzipSync(await saved("Design tokens (W3C, JSON)", ".zip"));
     expect(Object.keys(zip).length).toBeGreaterThan(2);
-    const all = Object.values(zip).map((bytes) => JSON.parse(Buffer.from(bytes).toString()));
-    expect(JSON.stringify(all)).toContain("Deep water");
+    const all = Object.values(zip).map((bytes) => Buffer.from(bytes).toString());
+    expect(all.join("")).toContain("Deep water");
     const css = (await saved("CSS custom properties", ".css")).toString();
     expect(css).toMatch(/--[\w-]*beat: 250ms;/);
     const scss = (await saved("SCSS variables", ".scss")).toString();
