@@ -47,7 +47,7 @@ const night: Readonly<Record<string, string>> = {
   "colour-brick": "#ee8f7f",
 };
 
-const compact: Readonly<Record<string, number>> = { "size-card": 12, "size-control": 8 };
+const compact: Readonly<Record<string, number>> = { "size-card": 12, "size-control": 6 };
 
 const look = (id: string, when: Condition, value: TokenLook["value"]): Token["looks"] => ({
   [id]: { id, when, order: "a0", value },

@@ -137,7 +137,7 @@ export const tokens = (): Readonly<Record<string, Token>> => {
     ...styles,
     ...shadows,
     corner("card", "Card corner", 18),
-    corner("control", "Control corner", 12),
+    corner("control", "Control corner", 10),
     ...paces,
     ...motionTokens.map(({ id, name, duration, easing }): Draft => ({
       id,

@@ -1,6 +1,13 @@
 import { useMemo } from "react";
 import { Button } from "react-bootstrap";
-import { mergeTokens, repeatedValues, tokenFindings, tokenFrom } from "#core/edit";
+import {
+  mergeTokens,
+  repeatedValues,
+  tokenFindings,
+  tokenFrom,
+  tokenSaying,
+  bindToToken,
+} from "#core/edit";
 import { baseProject } from "#core/looks";
 import type { Project } from "#core/project";
 import { showValue } from "#core/properties";
@@ -27,6 +34,7 @@ export const Findings = () => {
     <ul className="findings">
       {repeated.map((r) => {
         const value = showValue(r.value as never);
+        const known = tokenSaying(project, r);
         return (
           <li key={`${r.type} ${value}`}>
             <span
@@ -41,10 +49,12 @@ export const Findings = () => {
               size="sm"
               onClick={() => {
                 const name = r.type === "colour" ? value : tokenKinds[r.type].one;
-                session.run((now) => tokenFrom(now, r, name).change);
+                session.run((now) =>
+                  known ? bindToToken(r, known) : tokenFrom(now, r, name).change,
+                );
               }}
             >
-              {systemWords.createToken}
+              {known ? systemWords.useToken(known.name) : systemWords.createToken}
             </Button>
           </li>
         );

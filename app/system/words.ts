@@ -123,6 +123,7 @@ export const systemWords = {
     "No suggestions: no repeated values, unused tokens or duplicate tokens found.",
   usedPlaces: (places: number) => `is used in ${places} places`,
   createToken: "Create token",
+  useToken: (name: string) => `Use ${name}`,
   haveSameValue: (group: string) => `${group} have the same value`,
   mergeTokens: "Merge tokens",
   notUsed: (unused: string) => `Not used: ${unused}`,

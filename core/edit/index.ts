@@ -123,6 +123,8 @@ export {
   setToken,
   tokenFindings,
   tokenFrom,
+  tokenSaying,
+  bindToToken,
   tokenTypeOf,
 } from "./tokens/tokens";
 export { usesOf } from "./tokens/uses";

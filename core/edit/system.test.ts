@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import {
   addToken,
+  bindToToken,
   carryVariant,
   lostWith,
   markUnused,
@@ -23,6 +24,7 @@ import {
   takePicture,
   tokenFindings,
   tokenFrom,
+  tokenSaying,
   tokenTypeOf,
   usedAgain,
   usesOf,
@@ -110,6 +112,22 @@ describe("tokens", () => {
     expect(tokenTypeOf("fill", "none")).toBeNull();
     expect(tokenTypeOf("shadow", [])).toBeNull();
     expect(tokenTypeOf("gap", 8)).toBe("length");
+  });
+
+  it("equal values can follow a token that says the same", () => {
+    const b = new Builder();
+    const deep = addToken(b.project, "colour", "Deep", "#123456");
+    b.do(deep.change);
+    b.new("component", "Berth");
+    const ids = ["#123456", "#123456", "#abcdef"].map((fill) => b.layer("box", { fill }));
+    const [first] = repeatedValues(b.project);
+    if (!first) throw new Error("nothing found");
+    const known = tokenSaying(b.project, first);
+    expect(known?.name).toBe("Deep");
+    b.do(bindToToken(first, known as Token));
+    const fills = ids.map((id) => b.piece.looks.base?.changes[id]?.fill);
+    expect(fills).toEqual([{ token: deep.id }, { token: deep.id }, "#abcdef"]);
+    expect(tokenSaying(b.project, { ...first, value: "#654321" })).toBeUndefined();
   });
 
   it("refuse a value of another kind", () => {

@@ -25,7 +25,7 @@ export const sailingCard: Source = {
     width: 220,
     height: 280,
     fill: sea.foam,
-    radius: round(18),
+    radius: { token: "size-card" },
     clip: true,
     shadow: shade.raised,
   },

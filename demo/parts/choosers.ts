@@ -48,7 +48,7 @@ export const deckTabs: Source = {
     width: 342,
     height: 352,
     fill: sea.foam,
-    radius: round(18),
+    radius: { token: "size-card" },
     clip: true,
     shadow: shade.card,
   },

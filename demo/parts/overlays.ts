@@ -16,7 +16,7 @@ const field = (id: string, label: string, hint: string): Drawn[] => [
       arrange: "row",
       align: "centre",
       padding: [0, 12, 0, 12],
-      radius: round(10),
+      radius: { token: "size-control" },
       fill: sea.foam,
       borderColour: sea.rope,
       borderWidth: 1.5,

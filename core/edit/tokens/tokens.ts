@@ -1,6 +1,6 @@
 import type { Id } from "../../basics";
 import { boundValue, isAlias, tokenValue, tokensFor } from "../../looks";
-import { apply, newId, orderAfter, remove, set } from "../../project";
+import { apply, inOrder, newId, orderAfter, remove, same, set } from "../../project";
 import type { Change, Op, Piece, Project, Token, TokenType, TokenValue } from "../../project";
 import { isBound, property } from "../../properties";
 import type { Property, SpecifiedValue } from "../../properties";
@@ -209,6 +209,19 @@ const bindPlaces = (list: readonly ValuePlace[], token: Id, label: string): Chan
   label,
   ops: list.map((p) => set(pathOf(p), { token })),
 });
+
+/** The token that equal values could follow: the first that says just that. */
+export const tokenSaying = (project: Project, { type, value }: Repeated): Token | undefined =>
+  inOrder(project.tokens).find(
+    (token) =>
+      token.type === type &&
+      token.deprecated === undefined &&
+      same(tokenValue(project.tokens, token.id), value),
+  );
+
+/** Binds equal values to a token that says the same. */
+export const bindToToken = (repeated: Repeated, token: Token): Change =>
+  bindPlaces(repeated.places, token.id, editWords.use(token.name));
 
 /** Makes one token of equal values and binds them all to it. */
 export const tokenFrom = (project: Project, repeated: Repeated, name: string): Made => {
