@@ -266,7 +266,8 @@ export const harbourDockBar: Source = {
       ...(i > 0
         ? { notch: { x: middle(i) - 36 }, glow: { x: middle(i) - 30 }, disc: { x: middle(i) - 26 } }
         : {}),
-      [id]: { y: 18, fill: sea.ink },
+      // the disc is as light at night
+      [id]: { y: 18, fill: raw.ink },
       [`${id}-label`]: { opacity: 1 },
     },
   })),

@@ -69,8 +69,13 @@ const touchedBy = (project: Project, tokens: ReadonlySet<Id>): ReadonlySet<Id> =
   return out;
 };
 
+const isUnseen = ({ values }: ComputedLayer): boolean =>
+  !values.visible || values.opacity === 0 || values.scale.includes(0);
+
+/** Whether two layers look the same with all that is in them. */
 const sameTree = (a: ComputedLayer | null, b: ComputedLayer | null): boolean => {
   if (!a || !b) return a === b;
+  if (isUnseen(a) && isUnseen(b)) return true;
   return (
     sameJson(a.values, b.values) &&
     a.children.length === b.children.length &&

@@ -49,6 +49,9 @@ describe("files of one value of a theme alone", () => {
     const changed = changedInThemes(kit, taken(kit, files));
     expect(changed.map((c) => c.piece)).toContain("pier-pin");
     for (const { theme } of changed) expect(theme).toEqual({ theme: "night" });
+    // what nobody sees there changes nothing
+    const bell = changed.find((c) => c.piece === "route-bell");
+    expect(bell?.variants.map((v) => v.rings)).toEqual(["rings-yes", "rings-yes"]);
   });
 
   it("say what a token is by itself where their value is the usual one", () => {
