@@ -34,6 +34,8 @@ export interface ServeOptions {
   readonly shown?: ShownAt | undefined;
   /** by which this run's processes are known */
   readonly run?: string;
+  /** aborted once the server is not wanted any more, though it may not have answered yet */
+  readonly unwanted?: AbortSignal;
 }
 
 export interface Served {
@@ -53,7 +55,10 @@ export const answers = (address: string, ms = 3000): Promise<boolean> =>
     sleep(ms + 500, false, { ref: false }),
   ]);
 
-/** Starts the built server. It ends by itself when this process is gone. */
+/**
+ * Starts the built server. It ends by itself when this process is gone, and is ended here where it
+ * is not wanted any more before it answers.
+ */
 export const serve = async ({
   build,
   port,
@@ -63,6 +68,7 @@ export const serve = async ({
   allowHosts = [],
   shown,
   run = "",
+  unwanted,
 }: ServeOptions): Promise<Served> => {
   const child = spawn(process.execPath, [join(build, "server/index.js")], {
     cwd: root,
@@ -96,11 +102,11 @@ export const serve = async ({
   };
   // asked until it has answered once: a second question could fail by itself
   const came = await waitUntil(
-    async () => ended() || (await answers(address)),
+    async () => ended() || unwanted?.aborted === true || (await answers(address)),
     START_PATIENCE,
     100,
   );
-  if (ended() || !came) {
+  if (ended() || unwanted?.aborted || !came) {
     await stop("SIGKILL");
     throw new Error(`the server did not start. Its log is in ${log.path}`);
   }

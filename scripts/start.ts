@@ -90,19 +90,28 @@ class Run {
   private readonly warn = diskWarning();
   private readonly log = new LogFile(join(data, "server.log"), this.warn);
   private readonly mark = randomBytes(12).toString("hex");
-  private stopping = false;
+  private readonly unwanted = new AbortController();
+  private starting: Promise<string> | undefined;
+  private ending: Promise<void> | undefined;
   /** where prototypes are shown; null where they are not */
   shownOrigin: string | null = null;
 
   constructor(private readonly options: Options) {}
 
-  async start(): Promise<string> {
+  /** The address, once all runs; rejects where it was stopped meanwhile. */
+  start(): Promise<string> {
+    return (this.starting = this.startAll());
+  }
+
+  private async startAll(): Promise<string> {
     await this.mendEarlier();
     say("Building");
     console.log(build(builtIn) ? "  built" : "  up to date");
     const url = await this.startDatabase();
+    this.unwanted.signal.throwIfAborted();
     say("Setting up the database");
     const did = await prepareDatabase(url, this.options.reset);
+    this.unwanted.signal.throwIfAborted();
     console.log(did.length ? did.map((d) => `  ${d}`).join("\n") : "  up to date");
     const port = await this.choosePort();
     const shown = await this.chooseShown();
@@ -121,6 +130,7 @@ class Run {
         allowHosts,
         shown,
         run: this.mark,
+        unwanted: this.unwanted.signal,
       });
       const trouble = writeRunState(runningFile, {
         run: this.mark,
@@ -151,9 +161,18 @@ class Run {
     return this.served?.address ?? "";
   }
 
-  async stop(): Promise<void> {
-    if (this.stopping) return;
-    this.stopping = true;
+  get isStopping(): boolean {
+    return this.ending !== undefined;
+  }
+
+  /** Ends all that runs, also what is just being started. */
+  stop(): Promise<void> {
+    return (this.ending ??= this.stopAll());
+  }
+
+  private async stopAll(): Promise<void> {
+    this.unwanted.abort();
+    await this.starting?.catch(() => undefined);
     for (const watch of this.watches) watch.release();
     await this.served?.stop().catch(() => undefined);
     await this.postgres?.stop().catch(() => undefined);
@@ -162,7 +181,7 @@ class Run {
   }
 
   private tell(text: string): void {
-    if (this.stopping) return;
+    if (this.isStopping) return;
     console.error(`nubble: ${text}`);
     this.log.write(`${new Date().toISOString()} ${text}\n`);
   }
@@ -262,6 +281,8 @@ try {
   );
 } catch (error) {
   const { message } = error as Error;
-  console.error(`nubble: ${isFull(message) ? `the disk is full (${message})` : message}`);
-  await end(1);
+  // stopped while it started: whoever stops it says so
+  if (!run.isStopping)
+    console.error(`nubble: ${isFull(message) ? `the disk is full (${message})` : message}`);
+  await end(run.isStopping ? 0 : 1);
 }

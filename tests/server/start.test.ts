@@ -7,7 +7,7 @@ import { Instance } from "../../scripts/chaos/instance";
 import { freePort } from "../../scripts/run/postgres";
 import { waitUntil } from "../../scripts/run/processes";
 import { readRunState, writeRunState } from "../../scripts/run/state";
-import { root } from "../../scripts/serve";
+import { answers, root } from "../../scripts/serve";
 import { makeScratch } from "../../scripts/run/scratch";
 
 let home: string;
@@ -134,10 +134,22 @@ describe("the start command", () => {
     expect(await waitUntil(() => nubble.isUp(), 10_000)).toBe(true);
   });
 
+  it("leaves nothing running when it is stopped while it starts", async () => {
+    await nubble.stop();
+    const started = nubble.start();
+    // the first answer comes before the start command has heard it
+    expect(await waitUntil(() => answers(nubble.address, 1000), 60_000, 5)).toBe(true);
+    await nubble.stop();
+    await started.catch(() => undefined);
+    expect(await answers(nubble.address, 1000)).toBe(false);
+    expect(listeners(nubble.port)).toEqual([]);
+    await nubble.start();
+  });
+
   it("takes a data folder whose state is not what anybody wrote", async () => {
     await nubble.stop();
     writeFileSync(join(home, "running.json"), '{"run": 7');
     await nubble.start();
-    expect(await waitUntil(() => running()?.address === nubble.address, 5000)).toBe(true);
+    expect(await waitUntil(() => running()?.address === nubble.address, 30_000)).toBe(true);
   });
 });
