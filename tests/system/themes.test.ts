@@ -238,6 +238,7 @@ describe("token files", () => {
         Lantern: { $value: "#ffd166" },
       },
     });
+    expect(await me.text(".import-table")).toMatch(/Buoy\s+\d+ places in \d+ pieces/);
     await me.click("radio", "New 1", "[role=dialog]");
     expect(await me.text(".import-table")).toContain("Lantern");
     await me.click("button", "Import 2 tokens");

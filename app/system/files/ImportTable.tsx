@@ -8,6 +8,7 @@ import { tokenWords } from "../../parts/tokens";
 import { useDisplayedProject } from "../../session/displayed";
 import { Choices } from "../../ui/fields/Choices";
 import { SampleOf } from "../Sample";
+import { piecesWith } from "../Uses";
 import { filesWords } from "./words";
 
 const states = ["changed", "new", "gone", "same"] as const;
@@ -84,6 +85,7 @@ export const ImportTable = ({ plan }: Props) => {
             <th scope="col">{filesWords.token}</th>
             <th scope="col">{filesWords.now}</th>
             <th scope="col">{filesWords.afterwards}</th>
+            <th scope="col">{filesWords.usedIn}</th>
           </tr>
         </thead>
         <tbody>
@@ -91,6 +93,7 @@ export const ImportTable = ({ plan }: Props) => {
             const token = row.after ?? row.before;
             if (!token) return null;
             const conditions = changedConditions(row);
+            const places = piecesWith(before, token.id);
             return (
               <tr key={token.id}>
                 <th scope="row">{tokenWords(token)}</th>
@@ -99,6 +102,9 @@ export const ImportTable = ({ plan }: Props) => {
                 </td>
                 <td>
                   <Cell token={row.after} project={after} conditions={conditions} />
+                </td>
+                <td className="quiet small-text">
+                  {filesWords.places(places.length, new Set(places).size)}
                 </td>
               </tr>
             );

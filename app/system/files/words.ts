@@ -37,6 +37,11 @@ export const filesWords = {
   token: "Token",
   now: "Now",
   afterwards: "After the import",
+  usedIn: "Used in",
+  places: (places: number, pieces: number) =>
+    places === 0
+      ? "no place"
+      : `${places} place${places === 1 ? "" : "s"} in ${pieces} piece${pieces === 1 ? "" : "s"}`,
   state: (state: "new" | "changed" | "gone" | "same", count: number) =>
     `${{ new: "New", changed: "Changed", gone: "Not in the files", same: "Unchanged" }[state]} ${count}`,
   more: (rows: number) => `Show more (${rows})`,
