@@ -48,8 +48,11 @@ export const NumberField = (props: Props) => {
       onChange={(e) => type(e.target.value)}
       onBlur={keep}
       onKeyDown={(e) => {
-        if (e.key === "Enter") keep();
-        else if (e.key === "Escape") type(null);
+        if (e.key === "Enter") {
+          keep();
+          onTyped?.(null);
+        }
+        if (e.key === "Escape") type(null);
         else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
           e.preventDefault();
           type(null);

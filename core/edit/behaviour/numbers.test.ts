@@ -106,6 +106,27 @@ describe("a number of a trigger", () => {
     expect(now(wait)).toEqual({ type: "delay", ms: 150 });
   });
 
+  it("a keyframe's curve follows a token, too, and keeps what it says", () => {
+    const { b } = beacon();
+    const glide = addToken(b.project, "curve", "Glide", "ease-in");
+    b.do(glide.change);
+    const [lit] = Object.keys(b.piece.traits);
+    const pose = { at: 0.5, value: 12, easing: "linear", token: glide.id } as const;
+    const time = { delay: 0, duration: 200, easing: "linear" } as const;
+    const lane = { layer: "root", key: "rotation", ...time, poses: [pose] } as const;
+    const id = b.rule({
+      trigger: { type: "click" },
+      effects: [goes(lit ?? "", "next")],
+      motion: { kind: "tween", ...time, lanes: [lane] },
+    });
+    const shown = () =>
+      rulesOf(b.project, b.piece).find((r) => r.id === id)?.motion.lanes?.[0]?.poses?.[0];
+    expect(shown()).toMatchObject({ easing: "ease-in" });
+    expect(tokenFindings(b.project).unused).toEqual([]);
+    b.do(removeToken(b.project, b.project.tokens[glide.id] as Token));
+    expect(shown()).toMatchObject({ easing: "ease-in", token: undefined });
+  });
+
   it("of an effect is kept together with the effect's motion", () => {
     const { b, token } = beacon();
     const at = token("duration", "At", 700);
