@@ -11,6 +11,7 @@ const order = [
   ["geometry", "colour"],
   ["properties"],
   ["project"],
+  ["world"],
   ["looks"],
   ["layout"],
   ["paint"],
@@ -21,11 +22,12 @@ const order = [
   ["runtime"],
   ["describe"],
   ["gather"],
-  ["formats/svg", "formats/motion", "formats/scxml", "formats/tokens"],
+  ["formats/svg", "formats/motion", "formats/scxml", "formats/tokens", "formats/project"],
   ["edit"],
   ["rehearse"],
   ["checks"],
   ["library"],
+  ["system", "history"],
 ];
 /** Files of the vocabulary that belong to a room: each kind has one for each room that needs it. */
 const facets = { project: ["schema"], machine: ["machine", "trouble"], "formats/scxml": ["scxml"] };
@@ -80,11 +82,15 @@ const appOrder = [
     "bench/tree",
     "bench/try",
     "play",
+    "projects",
     "rehearsals",
     "system",
   ],
   // pages of components show tokens as the system does
   ["library"],
+  ["editions"],
+  // moments are compared as editions are
+  ["history"],
 ];
 const together = "(bench/[^/]+\\.(ts|tsx)$|routes/|http/|root\\.tsx|entry)";
 const appStands = appOrder.flatMap((level, i) =>

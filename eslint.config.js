@@ -129,8 +129,8 @@ export default ts.config(
       // these write files and headers, not words
       "app/entry.*.tsx",
       "app/routes.ts",
-      "app/http/{main,app,live,headers,shown}.ts",
-      "app/bench/timing/film.ts",
+      "app/http/{main,app,live,headers,requests,serving,shown,vital,workers}.ts",
+      "app/services/raster.ts",
       "app/ui/{typing,keys,Icon}.{ts,tsx}",
       "core/{paint,colour}/**",
       "core/formats/{scxml,motion,tokens}/**",

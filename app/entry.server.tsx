@@ -1,12 +1,23 @@
 import { PassThrough } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
-import { ServerRouter } from "react-router";
-import type { AppLoadContext, EntryContext } from "react-router";
+import { isRouteErrorResponse, ServerRouter } from "react-router";
+import type { AppLoadContext, EntryContext, HandleErrorFunction } from "react-router";
+import { logger } from "#server";
 import { NonceContext } from "./ui/nonce";
 
 /** How long loaders may take that a page does not wait for, ms. */
 export const streamTimeout = 5000;
+
+/**
+ * Notes what went wrong here in the log, as all else: by itself the router writes errors out whole.
+ * What was refused, or is no longer waited for, is nobody's fault here.
+ */
+export const handleError: HandleErrorFunction = (error, { request }) => {
+  const isRefused = isRouteErrorResponse(error) && error.status < 500;
+  if (!isRefused && !request.signal.aborted)
+    logger.error({ error }, "a page could not be answered");
+};
 
 /** Renders a page; its scripts carry the nonce that the answer's Content-Security-Policy names. */
 export default function handleRequest(
@@ -38,7 +49,7 @@ export default function handleRequest(
       onShellError: reject,
       onError: (error: unknown) => {
         code = 500;
-        if (started) console.error(error);
+        if (started) logger.error({ error }, "a page could not be made");
       },
     });
     const patience = setTimeout(() => abort(), streamTimeout + 1000);

@@ -1,36 +1,35 @@
 import { Umzug, SequelizeStorage } from "umzug";
-import { decodeHere, migrate, openDatabase, ProjectLog, storeAsset } from "../server/index.ts";
-import { kelpwayKit, pictureFiles } from "../demo/index.ts";
-
-const DEMO = "kelpway-kit";
+import type { Sequelize } from "sequelize";
+import { alone, migrate, openDatabase, ProjectLog } from "../server/index.ts";
+import { makeDemo } from "./demo.ts";
 
 /**
- * Brings a database to the newest shape and puts the demo project in once (again after `reset`);
+ * Brings a database to the newest shape and puts the demo projects in once (again after `reset`);
  * says what it did.
  */
 export const prepareDatabase = async (url: string, reset = false): Promise<string[]> => {
   const db = openDatabase(url);
   try {
-    const did = await migrate(db);
-    const log = new ProjectLog(db);
-    const seed = async () => {
-      await log.destroy(DEMO);
-      for (const { bytes } of pictureFiles()) await storeAsset(bytes, decodeHere);
-      await log.create(DEMO, kelpwayKit());
-    };
-    // noted where the migrations are, so that a demo project somebody removed stays removed
-    const once = new Umzug({
-      migrations: [{ name: "demo-kelpway-kit", up: seed }],
-      storage: new SequelizeStorage({ sequelize: db }),
-      logger: undefined,
-    });
-    const seeded = (await once.up()).map((m) => m.name);
-    if (reset && seeded.length === 0) {
-      await seed();
-      seeded.push("demo-kelpway-kit");
-    }
-    return [...did, ...seeded];
+    return await alone(db, () => prepare(db, reset));
   } finally {
     await db.close();
   }
+};
+
+const prepare = async (db: Sequelize, reset: boolean): Promise<string[]> => {
+  const did = await migrate(db);
+  const log = new ProjectLog(db);
+  const seed = () => makeDemo(log);
+  // noted where the migrations are, so that a demo project somebody removed stays removed
+  const once = new Umzug({
+    migrations: [{ name: "demo-kelpway-kit", up: seed }],
+    storage: new SequelizeStorage({ sequelize: db }),
+    logger: undefined,
+  });
+  const seeded = (await once.up()).map((m) => m.name);
+  if (reset && seeded.length === 0) {
+    await seed();
+    seeded.push("demo-kelpway-kit");
+  }
+  return [...did, ...seeded];
 };

@@ -1,27 +1,15 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
-import { build } from "esbuild";
 import express from "express";
 import type { RequestHandler } from "express";
 import { createServer } from "vite";
 import { prepareDatabase } from "./database.ts";
 import { databaseFolder, freePort, Postgres } from "./run/postgres.ts";
+import { buildThreads } from "./run/threads.ts";
 import { root } from "./serve.ts";
 
 const data = process.env.NUBBLE_DATA ?? join(root, ".data");
-const decoder = join(root, ".cache/decoder.mjs");
-
-/** What decodes files and large changes runs in threads, which want a file of their own. */
-const buildDecoder = () =>
-  build({
-    entryPoints: [join(root, "server/decoding/worker.ts")],
-    bundle: true,
-    packages: "external",
-    platform: "node",
-    format: "esm",
-    outfile: decoder,
-    logLevel: "error",
-  });
+const threads = join(root, ".cache/threads");
 
 const isHandler = (value: unknown): value is RequestHandler => typeof value === "function";
 
@@ -32,13 +20,13 @@ const start = async (): Promise<{ address: string; stop: () => Promise<void> }> 
     : await Postgres.start(databaseFolder(join(data, "postgres")));
   const url = process.env.DATABASE_URL ?? postgres?.url ?? "";
   await prepareDatabase(url);
-  await buildDecoder();
+  await buildThreads(threads);
   const port = await freePort(4310);
   Object.assign(process.env, {
     NODE_ENV: "development",
     DATABASE_URL: url,
     PORT: String(port),
-    NUBBLE_DECODER: decoder,
+    NUBBLE_THREADS: threads,
   });
   const vite = await createServer({ root, server: { middlewareMode: true }, appType: "custom" });
   const app = express();

@@ -1,18 +1,15 @@
 // Reads advances and kerning out of the shipped font files, so that text is measured from what the
 // browser draws.
 import { mkdirSync, readFileSync, writeFileSync, existsSync, statSync } from "node:fs";
-import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { readFont } from "../server/decoding/font.ts";
+import { fileNameOf, homeOf, packageOf, subsets } from "../server/pictures/shipped.ts";
 import type { Face } from "../core/layout/index.ts";
 import { families } from "../core/properties/index.ts";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const out = join(root, "generated");
-const require = createRequire(import.meta.url);
-const packageOf = (family: string) => `@fontsource/${family.toLowerCase().replaceAll(" ", "-")}`;
-const subsets = ["latin", "latin-ext"];
 
 const rangesOf = (css: string, subset: string): (readonly [number, number])[] => {
   const block = css
@@ -31,7 +28,7 @@ const stamp = JSON.stringify({
   families,
   version: 5,
   packages: Object.keys(families).map((family) => {
-    const file = require.resolve(`${packageOf(family)}/package.json`);
+    const file = join(homeOf(family), "package.json");
     return (JSON.parse(readFileSync(file, "utf8")) as { version: string }).version;
   }),
 });
@@ -42,12 +39,12 @@ if (existsSync(target) && existsSync(stampFile) && readFileSync(stampFile, "utf8
 
 mkdirSync(out, { recursive: true });
 for (const [family, weights] of Object.entries(families)) {
-  const home = dirname(require.resolve(`${packageOf(family)}/package.json`));
+  const home = homeOf(family);
   for (const weight of weights) {
     const sheet = readFileSync(join(home, `${weight}.css`), "utf8");
     const faces = await Promise.all(
       subsets.map(async (subset): Promise<Face[]> => {
-        const name = `${packageOf(family).slice("@fontsource/".length)}-${subset}-${weight}-normal.woff2`;
+        const name = fileNameOf(family, weight, subset);
         const file = join(home, "files", name);
         if (!existsSync(file)) return [];
         const ranges = rangesOf(sheet, subset);

@@ -9,6 +9,11 @@ const proofs: [string, Record<string, string>, string[]][] = [
     ["npx", "vitest", "run", "--project", "unit", "app/session/interleaving"],
   ],
   [
+    "2000 editions, each reported just as brute force finds it",
+    { PROOF_RUNS: "2000" },
+    ["npx", "vitest", "run", "--project", "unit", "core/system/report/iff"],
+  ],
+  [
     "5000 requests that nobody means well by",
     { FUZZ_REQUESTS: "5000" },
     ["npx", "vitest", "run", "--project", "whole", "tests/files/fuzz.test.ts"],

@@ -1,10 +1,9 @@
 // Pictures of the main views for the docs, made from fresh demo data on a server of their own.
-import { mkdirSync, rmSync, writeFileSync } from "node:fs";
+import { mkdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "puppeteer-core";
-import { FORMAT } from "../core/project/index.ts";
 import { launch, sleep } from "../tests/support/browser.ts";
-import { startHarbour } from "../tests/support/harbour.ts";
+import { startHarbour } from "../tests/support/servers/harbour.ts";
 import { build } from "./build.ts";
 import { root } from "./serve.ts";
 import { makeScratch } from "./run/scratch.ts";
@@ -80,68 +79,10 @@ const gatherSeats = async (page: Page): Promise<void> => {
   await sleep(1200);
 };
 
-/** Somebody moves the porthole while this window cannot reach the server and moves it, too. */
-const setAside = async (page: Page): Promise<void> => {
-  await page.setOfflineMode(true);
-  await choose(page, "porthole");
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  for (let i = 0; i < 3; i++) {
-    await page.keyboard.down("Shift");
-    await page.keyboard.press("ArrowRight");
-    await page.keyboard.up("Shift");
-  }
-  await sleep(1500);
-  const change = {
-    label: "Move Porthole to the middle",
-    ops: [
-      {
-        op: "set",
-        path: ["pieces", "cabin-climate", "looks", "base", "changes", "porthole", "x"],
-        value: 120,
-      },
-    ],
-  };
-  await fetch(new URL("/projects/kelpway-kit/changes", page.url()), {
-    method: "POST",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({
-      format: FORMAT,
-      changeId: "portholemiddle",
-      clientId: "elsewhere",
-      since: 0,
-      change,
-    }),
-  });
-  await page.setOfflineMode(false);
-  await page.waitForSelector(".aside-mark");
-  await page.click(".aside-mark");
-  await sleep(13_000);
-};
-
 /** The project as it is at night. */
 const atNight = async (page: Page): Promise<void> => {
   await page.select("select[aria-label=Theme]", "night");
   await sleep(1200);
-};
-
-/** A file with other colours for the night. */
-const importNight = async (page: Page): Promise<void> => {
-  const file = join(home, "night.json");
-  const colours = { Buoy: { $value: "#7fb2e5" }, Sun: { $value: "#ffe9a8" } };
-  writeFileSync(file, JSON.stringify({ Land: { $type: "color", ...colours } }));
-  const [chooser] = await Promise.all([
-    page.waitForFileChooser(),
-    page.evaluate(() =>
-      [...document.querySelectorAll<HTMLElement>("button")]
-        .find((b) => b.textContent?.startsWith("Import tokens"))
-        ?.click(),
-    ),
-  ]);
-  await chooser.accept([file]);
-  await page.waitForSelector(".import-files select");
-  const night = JSON.stringify(["Theme", "night"]);
-  await page.select(".import-files select", night);
-  await sleep(2500);
 };
 
 const views: { name: string; path: string; act?: (page: Page) => Promise<void> }[] = [
@@ -176,19 +117,6 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(200);
     },
   },
-  {
-    name: "bench-points",
-    path: "/projects/kelpway-kit/pieces/saltholm-pier",
-    act: async (page) => {
-      await choose(page, "island");
-      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-      await page.keyboard.press("Enter");
-      await sleep(250);
-      const knot = await (await page.$('[data-knot="0.1"]'))?.boundingBox();
-      if (knot) await page.mouse.click(knot.x + 4, knot.y + 4);
-      await sleep(200);
-    },
-  },
   { name: "gather", path: "/projects/kelpway-kit/pieces/seat-plan", act: gatherSeats },
   {
     name: "library",
@@ -211,19 +139,33 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
     },
   },
   {
-    name: "token-import",
-    path: "/projects/kelpway-kit/system/tokens",
-    act: importNight,
+    name: "editions",
+    path: "/projects/kelpway-kit/system/editions/compare?from=1.1.0&to=2.0.0",
+    act: async (page) => {
+      await page.waitForSelector(".difference-row");
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>("label")]
+          .find((label) => label.textContent?.startsWith("Patches"))
+          ?.click(),
+      );
+      await sleep(2500);
+    },
+  },
+  { name: "adopted", path: "/projects/island-app/system/adopted" },
+  {
+    name: "report",
+    path: "/projects/island-app/system/adopted/kit?to=2.0.0",
+    act: async (page) => {
+      await page.waitForSelector(".report-row");
+      await sleep(2500);
+    },
   },
   {
-    name: "timing-sheet",
-    path: "/projects/kelpway-kit/system/timing",
+    name: "history",
+    path: "/projects/kelpway-kit/history?at=1",
     act: async (page) => {
-      await sleep(300);
-      await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>(".timing-sheet td button")][1]?.click(),
-      );
-      await sleep(300);
+      await page.waitForSelector(".moment-piece");
+      await sleep(2500);
     },
   },
   {
@@ -295,7 +237,6 @@ const views: { name: string; path: string; act?: (page: Page) => Promise<void> }
       await sleep(300);
     },
   },
-  { name: "set-aside", path: "/projects/kelpway-kit/pieces/cabin-climate", act: setAside },
   {
     name: "play",
     path: "/projects/kelpway-kit/play",

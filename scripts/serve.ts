@@ -30,6 +30,10 @@ export interface ServeOptions {
   readonly host?: string;
   /** hosts it may be reached under beside loopback: `name:port` */
   readonly allowHosts?: readonly string[];
+  /** how many processes serve */
+  readonly processes?: number;
+  /** how many reverse proxies stand before it: so many are believed who asks */
+  readonly proxies?: number;
   /** where prototypes are shown read-only, beside the rest */
   readonly shown?: ShownAt | undefined;
   /** by which this run's processes are known */
@@ -66,6 +70,8 @@ export const serve = async ({
   log,
   host = "127.0.0.1",
   allowHosts = [],
+  processes = 1,
+  proxies = 0,
   shown,
   run = "",
   unwanted,
@@ -81,6 +87,8 @@ export const serve = async ({
       PORT: String(port),
       DATABASE_URL: databaseUrl,
       NUBBLE_ALLOW_HOSTS: allowHosts.join(","),
+      NUBBLE_PROCESSES: String(processes),
+      NUBBLE_PROXIES: String(proxies),
       NUBBLE_RUN: run,
       ...(shown
         ? {

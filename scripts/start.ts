@@ -32,7 +32,19 @@ interface Options {
   readonly host: string;
   readonly allowHosts: readonly string[];
   readonly playHost: string | undefined;
+  readonly processes: number;
+  readonly proxies: number;
 }
+
+const MOST_PROCESSES = 64;
+const MOST_PROXIES = 8;
+
+/** A whole number that an option says. */
+const numberOf = (option: string, text: string, least: number, most: number): number => {
+  const number = Number(text);
+  if (Number.isInteger(number) && number >= least && number <= most) return number;
+  throw new Error(`--${option} needs a number from ${least} to ${most}; got “${text}”`);
+};
 
 const readOptions = (): Options => {
   try {
@@ -43,13 +55,15 @@ const readOptions = (): Options => {
         host: { type: "string", default: "127.0.0.1" },
         "allow-host": { type: "string", multiple: true, default: [] },
         "play-host": { type: "string" },
+        processes: { type: "string", default: "1" },
+        proxies: { type: "string", default: "0" },
       },
     });
-    const port = values.port === undefined ? undefined : Number(values.port);
-    if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65_536))
-      throw new Error(`--port needs a number from 1 to 65535; got “${values.port}”`);
+    const port = values.port === undefined ? undefined : numberOf("port", values.port, 1, 65_535);
+    const processes = numberOf("processes", values.processes, 1, MOST_PROCESSES);
+    const proxies = numberOf("proxies", values.proxies, 0, MOST_PROXIES);
     const { reset, host, "allow-host": allowHosts, "play-host": playHost } = values;
-    return { port, reset, host, allowHosts, playHost };
+    return { port, reset, host, allowHosts, playHost, processes, proxies };
   } catch (error) {
     console.error(`nubble: ${(error as Error).message}`);
     process.exit(2);
@@ -117,7 +131,7 @@ class Run {
     const shown = await this.chooseShown();
     say("Starting Nubble");
     const startServer = async () => {
-      const { host } = this.options;
+      const { host, processes, proxies } = this.options;
       const allowHosts = this.options.allowHosts.map((name) =>
         name.includes(":") ? name : `${name}:${port}`,
       );
@@ -128,6 +142,8 @@ class Run {
         log: this.log,
         host,
         allowHosts,
+        processes,
+        proxies,
         shown,
         run: this.mark,
         unwanted: this.unwanted.signal,

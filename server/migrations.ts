@@ -1,5 +1,6 @@
-import { DataTypes } from "sequelize";
-import type { QueryInterface, Sequelize } from "sequelize";
+import { setTimeout as sleep } from "node:timers/promises";
+import { DataTypes, QueryTypes } from "sequelize";
+import type { QueryInterface, Sequelize, Transaction } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 
 /** Every step of the database's shape, in order; never changed once it has landed. */
@@ -128,7 +129,161 @@ const steps: {
       await q.sequelize.query("alter table changes drop column format");
     },
   },
+  {
+    name: "005-editions",
+    up: async ({ context: q }) => {
+      await q.sequelize.transaction(async (transaction) => {
+        const date = { type: DataTypes.DATE, allowNull: false };
+        await q.createTable(
+          "edition_contents",
+          {
+            hash: { type: DataTypes.STRING(64), primaryKey: true },
+            format: { type: DataTypes.INTEGER, allowNull: false },
+            body: { type: DataTypes.TEXT, allowNull: false },
+            created_at: date,
+          },
+          { transaction },
+        );
+        await q.createTable(
+          "editions",
+          {
+            // no reference: an edition stays for those who use it when its project is removed
+            system: { type: DataTypes.STRING(40), primaryKey: true },
+            number: { type: DataTypes.STRING(24), primaryKey: true },
+            name: { type: DataTypes.STRING(120), allowNull: false },
+            system_name: { type: DataTypes.STRING(120), allowNull: false },
+            hash: {
+              type: DataTypes.STRING(64),
+              allowNull: false,
+              references: { model: "edition_contents", key: "hash" },
+            },
+            notes: { type: DataTypes.TEXT, allowNull: false },
+            reasons: { type: DataTypes.JSONB, allowNull: false },
+            lowered: { type: DataTypes.STRING(500), allowNull: true },
+            withdrawn: { type: DataTypes.STRING(500), allowNull: true },
+            created_at: date,
+          },
+          { transaction },
+        );
+        await q.createTable(
+          "adoptions",
+          {
+            project_id: {
+              type: DataTypes.STRING(40),
+              primaryKey: true,
+              references: { model: "projects", key: "id" },
+              onDelete: "CASCADE",
+            },
+            id: { type: DataTypes.STRING(40), primaryKey: true },
+            system: { type: DataTypes.STRING(40), allowNull: false },
+            number: { type: DataTypes.STRING(24), allowNull: false },
+          },
+          { transaction },
+        );
+        await q.addIndex("adoptions", ["system"], { transaction });
+      });
+    },
+    down: async ({ context: q }) => {
+      await q.dropTable("adoptions");
+      await q.dropTable("editions");
+      await q.dropTable("edition_contents");
+    },
+  },
+  {
+    name: "006-counts",
+    up: async ({ context: q }) => {
+      await q.sequelize.query(
+        "alter table projects add column components integer, add column screens integer",
+      );
+    },
+    down: async ({ context: q }) => {
+      await q.sequelize.query("alter table projects drop column components, drop column screens");
+    },
+  },
+  {
+    name: "007-generations",
+    up: async ({ context: q }) => {
+      await q.sequelize.query(
+        "alter table projects add column generation varchar(40) not null default md5(random()::text)",
+      );
+      await q.sequelize.query("alter table projects alter column generation drop default");
+    },
+    down: async ({ context: q }) => {
+      await q.sequelize.query("alter table projects drop column generation");
+    },
+  },
+  {
+    name: "008-bin",
+    up: async ({ context: q }) => {
+      await q.sequelize.query("alter table projects add column binned_at timestamptz");
+    },
+    down: async ({ context: q }) => {
+      await q.sequelize.query("alter table projects drop column binned_at");
+    },
+  },
+  {
+    name: "009-pictures",
+    up: async ({ context: q }) => {
+      await q.sequelize.query(
+        `create table pictures (
+          project_id varchar(40) primary key references projects(id) on delete cascade,
+          generation varchar(40) not null,
+          seq integer not null,
+          source varchar(64) not null,
+          body text
+        )`,
+      );
+    },
+    down: async ({ context: q }) => {
+      await q.dropTable("pictures");
+    },
+  },
+  {
+    name: "010-history",
+    up: async ({ context: q }) => {
+      await q.sequelize.query(
+        `create table moments (
+          project_id varchar(40) not null references projects(id) on delete cascade,
+          seq integer not null,
+          name varchar(120) not null,
+          created_at timestamptz not null,
+          primary key (project_id, seq)
+        )`,
+      );
+      await q.sequelize.query(
+        `create table windows (
+          client_id varchar(40) primary key,
+          agent varchar(300) not null,
+          created_at timestamptz not null
+        )`,
+      );
+    },
+    down: async ({ context: q }) => {
+      await q.dropTable("windows");
+      await q.dropTable("moments");
+    },
+  },
 ];
+
+/** Any number, the same everywhere: what processes that change the database's shape wait for. */
+const LOCK = 7_101_482;
+const LOCK_ASKED_EVERY = 100;
+
+/** Does something while no other process that asks in the same way does. */
+export const alone = <T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> =>
+  sequelize.transaction(async (transaction) => {
+    // asked again and again: one question may not take as long as what is waited for
+    while (!(await takesLock(sequelize, transaction))) await sleep(LOCK_ASKED_EVERY);
+    return work();
+  });
+
+const takesLock = async (sequelize: Sequelize, transaction: Transaction): Promise<boolean> => {
+  const [row] = await sequelize.query<{ taken: boolean }>(
+    `select pg_try_advisory_xact_lock(${LOCK}) as taken`,
+    { transaction, type: QueryTypes.SELECT },
+  );
+  return row?.taken === true;
+};
 
 /** Brings the database to the newest shape; returns the names of the steps it took. */
 export const migrate = async (sequelize: Sequelize): Promise<string[]> => {

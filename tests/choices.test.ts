@@ -43,17 +43,20 @@ describe("every choice that is offered does something", () => {
   });
 
   it.each([
-    ["fare-panel", "Head", "fill"],
-    ["fare-panel", "Title", "fill"],
-    ["fare-panel", "Season switch", "component"],
-  ])("in the sheet: %s, %s", async (piece, layer, key) => {
+    ["fare-panel", "Head", "fill", 56],
+    ["fare-panel", "Title", "fill", 78],
+    ["fare-panel", "Season switch", "component", 68],
+  ])("in the sheet: %s, %s", async (piece, layer, key, offered) => {
     await desk.go(piece);
     await me.click("tab", "Sheet");
     await me.click("treeitem", layer);
     await me.page.waitForSelector(".sheet-row");
     const { made, idle } = await walkSheet(me, key);
     expect(idle).toEqual([]);
-    expect(made).toBeGreaterThan(15);
+    expect(made).toBe(offered);
+    // the whole way it was the sheet of this layer
+    const chosen = "[role=treeitem][aria-selected=true]";
+    expect(await me.page.$eval(chosen, (item) => item.textContent)).toBe(layer);
   });
 
   it("in a trait's state for assistive technology", async () => {

@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { setStart } from "#core/edit";
 import type { Motion } from "#core/project";
-import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
 import { givenDesk } from "./support/kit";
 import { Builder } from "./support/pieces";
@@ -65,18 +64,17 @@ beforeAll(() => {
  * corner.
  */
 const going = async (way: string) => {
-  await me.page.goto(`${desk.address}/play`, { waitUntil: "load" });
-  const host = await me.until(async () => {
-    const svg = await me.page.$(".play-host svg");
-    if (!svg) throw new Error("nothing plays");
-    return svg.boundingBox();
-  });
-  const x = host?.x ?? 0;
-  const y = host?.y ?? 0;
-  const end = await me.film(".play-host", [made.buoy, made.flag, made.boat, made.away]);
-  await me.page.mouse.click(x + 50 + Object.keys(ways).indexOf(way) * 90, y + 25);
-  await sleep(LONG + 300);
-  const film = await end();
+  const open = async () => {
+    await me.page.goto(`${desk.address}/play`, { waitUntil: "load" });
+    return me.box(".play-host svg");
+  };
+  const { x, y } = await open();
+  const film = await me.film(
+    ".play-host",
+    [made.buoy, made.flag, made.boat, made.away],
+    () => me.page.mouse.click(x + 50 + Object.keys(ways).indexOf(way) * 90, y + 25),
+    open,
+  );
   const places = (i: number, key: "x" | "y") =>
     film.flatMap((f) => {
       const l = f[i];

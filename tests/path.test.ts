@@ -3,8 +3,8 @@ import type { Browser } from "puppeteer-core";
 import { rmSync } from "node:fs";
 import { launch, sleep } from "./support/browser";
 import { Designer } from "./support/designer";
-import { startHarbour } from "./support/harbour";
-import type { Harbour } from "./support/harbour";
+import { startHarbour } from "./support/servers/harbour";
+import type { Harbour } from "./support/servers/harbour";
 import { makeScratch } from "../scripts/run/scratch";
 
 let browser: Browser;
@@ -287,34 +287,31 @@ describe("from an empty project to a played prototype, with mouse and keyboard a
     expect(rest.x - trackBox.x).toBeCloseTo(4, 1);
     expect(trackBox.fill).toBe("#c9c3b4");
     await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
-    // a machine that is busy elsewhere may show no frame in the middle: what is shown must be
-    // right, and once there must be one
-    let middle = false;
-    for (let i = 0; i < 4 && !middle; i++) {
-      if (i > 0) {
+    const press = async () => {
+      await me.page.mouse.down();
+      await me.until(async () =>
+        expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0),
+      );
+    };
+    await press();
+    const frames = await me.film(
+      ".try-host",
+      [knob, track],
+      () => me.page.mouse.up(),
+      async () => {
         await me.click("radio", "off", "[aria-label='Alerts in Try']");
         await me.until(async () =>
           expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 4, 1),
         );
         await me.page.mouse.move(trackBox.x + 30, trackBox.y + 18);
-      }
-      await me.page.mouse.down();
-      await me.until(async () =>
-        expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(33, 0),
-      );
-      const film = await me.film(".try-host", [knob, track]);
-      await me.page.mouse.up();
-      await me.until(async () =>
-        expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70"),
-      );
-      const frames = await film();
-      const seen = frames.map(([k]) => (k?.x ?? NaN) - trackBox.x);
-      expect([...seen].sort((a, b) => a - b)).toEqual(seen);
-      middle =
-        seen.some((x) => x > 6 && x < 30) &&
-        frames.some(([, t]) => t?.fill !== "#c9c3b4" && t?.fill !== "#2c9a70");
-    }
-    expect(middle).toBe(true);
+        await press();
+      },
+    );
+    const seen = frames.map(([k]) => (k?.x ?? NaN) - trackBox.x);
+    expect([...seen].sort((a, b) => a - b)).toEqual(seen);
+    expect(seen.filter((x) => x > 6 && x < 30)).not.toEqual([]);
+    const fills = frames.map(([, t]) => t?.fill);
+    expect(fills.filter((fill) => fill !== "#c9c3b4" && fill !== "#2c9a70")).not.toEqual([]);
     expect((await me.layer(".try-host", knob))?.x).toBeCloseTo(trackBox.x + 32, 1);
     expect((await me.layer(".try-host", knob))?.width).toBeCloseTo(28, 1);
     expect((await me.layer(".try-host", track))?.fill).toBe("#2c9a70");

@@ -1,7 +1,7 @@
 import { rmSync } from "node:fs";
 import { join } from "node:path";
 import type { TestProject } from "vitest/node";
-import { startHarbour } from "./support/harbour";
+import { startHarbour } from "./support/servers/harbour";
 import { build } from "../scripts/build";
 import { makeScratch } from "../scripts/run/scratch";
 import { root } from "../scripts/serve";

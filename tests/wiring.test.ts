@@ -4,8 +4,8 @@ import { inOrder } from "#core/project";
 import type { Piece } from "#core/project";
 import { sleep } from "./support/browser";
 import type { Designer } from "./support/designer";
-import { ProjectLog } from "#server";
 import { givenDesk, kitWithBellOfVariants } from "./support/kit";
+import { savedProject } from "./support/saved";
 
 /** The kit with the looks of two parts, and no behaviour in them. */
 const looksOnly = () => {
@@ -55,10 +55,7 @@ const middle = async (layer: string) => {
 };
 const shown = (trait: string) =>
   me.page.$eval(`[aria-label="${trait} in Try"] :checked + *`, (e) => e.textContent);
-const piece = async (id: string): Promise<Piece> =>
-  (await new ProjectLog(desk.db).list()).find((p) => p.id === desk.id)?.project?.pieces[
-    id
-  ] as Piece;
+const piece = async (id: string): Promise<Piece> => (await savedProject(desk)).pieces[id] as Piece;
 const openTab = (begins: string) =>
   me.until(async () => {
     for (const tab of await me.page.$$("[role=tab]"))

@@ -6,6 +6,7 @@ export type ToHub =
       readonly kind: "watch";
       readonly project: string;
       readonly seq: number;
+      readonly generation: string | null;
       readonly lock: string;
     }
   | { readonly kind: "leave" }
@@ -18,6 +19,8 @@ export type FromHub =
   /** the newest change is `seq`, as far as the hub knows; null: newer ones than could be sent */
   | { readonly kind: "at"; readonly seq: number | null }
   | { readonly kind: "connected" }
+  /** the project of this generation is gone, or was made anew */
+  | { readonly kind: "replaced"; readonly generation: string | null }
   /** a window of the same project was closed; what it could not save is there to be taken up */
   | { readonly kind: "left"; readonly lock: string };
 
@@ -26,15 +29,20 @@ export interface Port {
   post(message: FromHub): void;
 }
 
+/** Up to which change of which generation of a project is known what became of it. */
 export interface Watched {
   readonly project: string;
   readonly seq: number;
+  readonly generation: string | null;
 }
 
 export interface StreamEvents {
   opened(): void;
+  /** the server is still there, though nothing happened */
+  beat(): void;
   changed(project: string, change: LoggedChange): void;
   fellBehind(project: string): void;
+  replaced(project: string): void;
   failed(): void;
 }
 
@@ -48,6 +56,9 @@ export interface HubOutside {
 /** The first and the longest wait before a broken stream is opened again, ms. */
 const FIRST_WAIT = 800;
 const LONGEST_WAIT = 15_000;
+/** How long a stream may take to open, and may be silent before it counts as broken, ms. */
+const OPEN_PATIENCE = 10_000;
+const MOST_SILENCE = 60_000;
 /** Windows that open together are given one new stream and not one each, ms. */
 const GATHER = 30;
 
@@ -62,10 +73,11 @@ interface Client {
  */
 export class Hub {
   private readonly clients = new Map<Port, Client>();
-  private readonly heads = new Map<string, number>();
+  private readonly heads = new Map<string, Watched>();
   private streamed: ReadonlySet<string> = new Set();
   private close: () => void = () => undefined;
   private cancel: () => void = () => undefined;
+  private cancelPatience: () => void = () => undefined;
   private failures = 0;
 
   constructor(private readonly outside: HubOutside) {}
@@ -91,15 +103,18 @@ export class Hub {
     this.plan(0);
   }
 
-  private watch(port: Port, { project, seq, lock }: Extract<ToHub, { kind: "watch" }>): void {
+  private watch(port: Port, message: Extract<ToHub, { kind: "watch" }>): void {
+    const { project, seq, generation, lock } = message;
     this.clients.set(port, { project, lock });
-    const head = this.heads.get(project);
-    if (this.streamed.has(project) && head !== undefined) {
-      port.post({ kind: "at", seq: head });
+    const known = this.heads.get(project);
+    // numbers of another generation are those of another project
+    const head = known?.generation === generation ? known : undefined;
+    if (this.streamed.has(project) && head) {
+      port.post({ kind: "at", seq: head.seq });
       return;
     }
     // the oldest number counts: who is further ahead leaves out what it has
-    this.heads.set(project, head === undefined ? seq : Math.min(head, seq));
+    this.heads.set(project, { project, generation, seq: Math.min(head?.seq ?? seq, seq) });
     this.plan(GATHER);
   }
 
@@ -133,32 +148,53 @@ export class Hub {
       (...args: A) => {
         if (current) call(...args);
       };
+    this.expect(OPEN_PATIENCE);
     const close = this.outside.open(
-      [...wanted].map((project) => ({ project, seq: this.heads.get(project) ?? 0 })),
+      [...wanted].map(
+        (project) => this.heads.get(project) ?? { project, seq: 0, generation: null },
+      ),
       {
         opened: whileCurrent(() => this.opened()),
+        beat: whileCurrent(() => this.expect(MOST_SILENCE)),
         changed: whileCurrent((project, change) => this.changed(project, change)),
         fellBehind: whileCurrent((project) => this.broadcast(project, { kind: "at", seq: null })),
+        replaced: whileCurrent((project) => this.replaced(project)),
         failed: whileCurrent(() => this.failed()),
       },
     );
     this.close = () => {
       current = false;
+      this.cancelPatience();
       close();
     };
   }
 
+  /** Something is to be heard within `ms`: not every end of a connection is told. */
+  private expect(ms: number): void {
+    this.cancelPatience();
+    this.cancelPatience = this.outside.later(ms, () => this.failed());
+  }
+
   private opened(): void {
     this.failures = 0;
+    this.expect(MOST_SILENCE);
     for (const project of this.streamed) this.broadcast(project, { kind: "connected" });
   }
 
   private changed(project: string, change: LoggedChange): void {
-    this.heads.set(project, Math.max(change.seq, this.heads.get(project) ?? 0));
+    const head = this.heads.get(project);
+    if (head) this.heads.set(project, { ...head, seq: Math.max(change.seq, head.seq) });
     this.broadcast(project, { kind: "change", change });
   }
 
+  private replaced(project: string): void {
+    const generation = this.heads.get(project)?.generation ?? null;
+    this.heads.delete(project);
+    this.broadcast(project, { kind: "replaced", generation });
+  }
+
   private failed(): void {
+    this.cancelPatience();
     this.close();
     this.plan(Math.min(LONGEST_WAIT, FIRST_WAIT * 2 ** Math.min(6, this.failures++)));
   }

@@ -5,18 +5,25 @@ import type { HubOutside } from "./hub";
 const outside: HubOutside = {
   open: (watched, events) => {
     const query = watched
-      .map(({ project, seq }) => `watch=${encodeURIComponent(`${project}:${seq}`)}`)
+      .map(({ project, seq, generation }) =>
+        [project, seq, generation].filter((part) => part !== null).join(":"),
+      )
+      .map((text) => `watch=${encodeURIComponent(text)}`)
       .join("&");
     const source = new EventSource(`/live?${query}`);
     source.addEventListener("open", () => events.opened());
     // it would try again by itself, with the numbers of the beginning
     source.addEventListener("error", () => events.failed());
+    source.addEventListener("beat", () => events.beat());
     source.addEventListener("change", ({ data }: MessageEvent<string>) => {
       const { project, change } = JSON.parse(data) as { project: string; change: LoggedChange };
       events.changed(project, change);
     });
     source.addEventListener("reload", ({ data }: MessageEvent<string>) =>
       events.fellBehind((JSON.parse(data) as { project: string }).project),
+    );
+    source.addEventListener("replaced", ({ data }: MessageEvent<string>) =>
+      events.replaced((JSON.parse(data) as { project: string }).project),
     );
     return () => source.close();
   },

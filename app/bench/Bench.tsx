@@ -3,6 +3,7 @@ import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from "react-re
 import type { Id } from "#core/basics";
 import type { LayoutEnv } from "#core/layout";
 import { useInspection } from "./checks/inspect";
+import { Bring } from "./dialogs/Bring";
 import { Compare } from "./dialogs/Compare";
 import { Gather } from "./dialogs/Gather";
 import { OverOthers } from "./dialogs/OverOthers";
@@ -69,6 +70,8 @@ const OpenDialog = ({ env }: { env: LayoutEnv }) => {
   switch (dialog?.kind) {
     case "compare":
       return <Compare env={env} a={dialog.a} b={dialog.b} />;
+    case "bring":
+      return <Bring clip={dialog.clip} inPlace={dialog.inPlace} />;
     case "gather":
       return <Gather />;
     case "replace":

@@ -21,7 +21,7 @@ export const PlaceOn = () => {
     const placed = insert.onScreen(screen);
     if (!placed) return;
     memory.choose(placed.screen, placed.copy);
-    void navigate(`/projects/${session.id}/pieces/${placed.screen}`);
+    void navigate(`${session.home}/pieces/${placed.screen}`);
   };
   return (
     <Dropdown align="end">

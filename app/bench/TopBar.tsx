@@ -42,7 +42,7 @@ export const TopBar = memo(function TopBar() {
   const project = useDisplayedProject((p) => p.name);
   const { id, kind } = usePieceParts("id", "kind");
   const openDialog = useBench((s) => s.openDialog);
-  const home = `/projects/${session.id}`;
+  const { home, moment } = session;
   return (
     <ProjectBar
       crumbs={[
@@ -56,12 +56,14 @@ export const TopBar = memo(function TopBar() {
         {benchWords.shortcuts}
       </Tool>
       <ThemePicks />
-      {kind === "component" && (
-        <LinkButton variant="tool" to={`${home}/system/components/${id}`}>
-          {benchWords.inLibrary}
-        </LinkButton>
+      {kind === "component" && moment === null && (
+        <>
+          <LinkButton variant="tool" to={`${home}/system/components/${id}`}>
+            {benchWords.inLibrary}
+          </LinkButton>
+          <PlaceOn />
+        </>
       )}
-      {kind === "component" && <PlaceOn />}
       <LinkButton size="sm" to={`${home}/play/${id}`}>
         {benchWords.play}
       </LinkButton>

@@ -1,16 +1,20 @@
 import { createRequestHandler } from "@react-router/express";
 import express from "express";
+import type { ServerBuild } from "react-router";
 import type { ErrorRequestHandler, Express, RequestHandler } from "express";
-import morgan from "morgan";
-import { projectLog } from "#server";
+import { logger, projectLog } from "#server";
 import { allowedHosts, guardAddress, guardOrigin } from "./hosts";
 import { bodyLimit, rateLimits } from "./limits";
 import { liveRoute } from "./live";
+import { logRequests, measureRequests } from "./requests";
+import { figures, vitalSigns } from "./vital";
 
 /** Where the app listens and what it serves beside its pages. */
 interface AppOptions {
   readonly port: number;
   readonly allowHosts: readonly string[];
+  /** how many reverse proxies stand before it */
+  readonly proxies: number;
   readonly mode: string;
   /** headers of every answer */
   readonly headers: readonly RequestHandler[];
@@ -25,38 +29,49 @@ export const answerFault: ErrorRequestHandler = (error: unknown, _req, res, next
     return;
   }
   const status = error instanceof URIError ? 400 : 500;
-  if (status === 500) console.error(error);
+  if (status === 500) logger.error({ error }, "a request could not be answered");
   res
     .status(status)
     .type("text/plain")
     .send(status === 400 ? "This address cannot be read." : "Nubble hit an error.");
 };
 
-/** One line a request: when, who, what, and how it was answered. */
-export const logRequests: RequestHandler = morgan(
-  ":date[iso] :remote-addr :method :url :status :res[content-length] :response-time ms “:user-agent”",
-);
-
 /** The pages of the app. */
 export const pages = (mode: string): RequestHandler => {
-  const handle = createRequestHandler({
-    build: () => import("virtual:react-router/server-build"),
-    mode,
-    getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string | undefined }),
-  });
+  const load = () => import("virtual:react-router/server-build");
+  const handlerOf = (build: ServerBuild | typeof load) =>
+    createRequestHandler({
+      build,
+      mode,
+      getLoadContext: (_req, res) => ({ nonce: res.locals.nonce as string | undefined }),
+    });
+  // a build that stays the same is made ready once, not for each request
+  const ready = mode === "production" ? load().then(handlerOf) : Promise.resolve(handlerOf(load));
   // it hands its own errors to `next`
-  return (req, res, next) => void handle(req, res, next);
+  return (req, res, next) => void ready.then((handle) => handle(req, res, next)).catch(next);
 };
 
 /** Everything a request goes through, in its order. */
-export const nubbleApp = ({ port, allowHosts, mode, headers, files }: AppOptions): Express => {
+export const nubbleApp = ({
+  port,
+  allowHosts,
+  proxies,
+  mode,
+  headers,
+  files,
+}: AppOptions): Express => {
   const app = express();
   app.disable("x-powered-by");
   app.set("query parser", "simple");
-  app.use(logRequests);
+  // otherwise all who come through them would be one client, who asks too much
+  app.set("trust proxy", proxies);
+  app.use(logRequests, measureRequests);
   for (const header of headers) app.use(header);
+  // asked for by whatever keeps Nubble running, under any name
+  app.use(vitalSigns);
   app.use(guardOrigin(allowedHosts(port, allowHosts)));
   app.use(guardAddress, ...rateLimits, bodyLimit);
+  app.get("/metrics", figures);
   app.get("/live", liveRoute(projectLog()));
   for (const [path, handler] of files) app.use(path, handler);
   app.all("*", pages(mode));

@@ -7,6 +7,7 @@ import { nubbleApp } from "./app";
 export const app = nubbleApp({
   port: Number(process.env.PORT),
   allowHosts: [],
+  proxies: 0,
   mode: "development",
   headers: [],
   files: [],

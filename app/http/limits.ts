@@ -1,9 +1,15 @@
 import type { Request, RequestHandler } from "express";
 import { rateLimit } from "express-rate-limit";
+import { LARGEST_FILE } from "#core/formats/project";
 import { httpWords } from "./words";
 
 /** The largest bodies that are read at all, bytes; each action has its own, smaller one. */
 const LARGEST_BODY = 9_000_000;
+/** What stands around a project file in what is sent, bytes. */
+const ENVELOPE = 10_000;
+
+const largestOf = (path: string): number =>
+  /^\/import(\.data)?$/.test(path) ? LARGEST_FILE + ENVELOPE : LARGEST_BODY;
 
 const many = (count: number, seconds: number, applies: (req: Request) => boolean): RequestHandler =>
   rateLimit({
@@ -32,10 +38,13 @@ export const rateLimits: RequestHandler[] = [
 
 /** Turns away bodies that say they are too large before they are sent. */
 export const bodyLimit: RequestHandler = (req, res, next) => {
-  if (Number(req.headers["content-length"] ?? 0) <= LARGEST_BODY) {
+  const largest = largestOf(req.path);
+  if (Number(req.headers["content-length"] ?? 0) <= largest) {
     next();
     return;
   }
   res.setHeader(httpWords.connection, "close");
-  res.status(413).json({ kind: "refused", reason: httpWords.requestCanBeUp(LARGEST_BODY / 1e6) });
+  res
+    .status(413)
+    .json({ kind: "refused", reason: httpWords.requestCanBeUp(Math.floor(largest / 1e6)) });
 };

@@ -1,6 +1,6 @@
 import type { Request, RequestHandler, Response } from "express";
-import { troubleOf, watchRequest } from "#server";
-import type { ProjectLog } from "#server";
+import { logger, openStreams, troubleOf, watchRequest } from "#server";
+import type { Head, News, ProjectLog } from "#server";
 import type { LoggedChange } from "#core/project";
 
 /**
@@ -12,6 +12,19 @@ const HEARTBEAT_MS = 20_000;
 const LAST_WORDS_MS = 10_000;
 const MOST_STREAMS = 2000;
 const MOST_STREAMS_PER_CLIENT = 300;
+
+const eventText = (event: string, data: object): string =>
+  `event: ${event}\ndata: ${JSON.stringify(data)}\n\n`;
+
+/** The text of a change as streams have it, made once for all of them. */
+const texts = new WeakMap<LoggedChange, string>();
+const textOf = (project: string, change: LoggedChange): string => {
+  const known = texts.get(change);
+  if (known !== undefined) return known;
+  const text = eventText("change", { project, change });
+  texts.set(change, text);
+  return text;
+};
 
 /**
  * One project on a stream: which change was sent last, and whether the log is being read for it.
@@ -42,34 +55,41 @@ class LiveStream {
       "X-Accel-Buffering": "no",
     });
     res.flushHeaders();
-    this.beat = setInterval(() => this.write(": still here\n\n"), HEARTBEAT_MS);
+    streams.add(this);
+    openStreams.set(streams.size);
+    this.beat = setInterval(() => this.say("beat", {}), HEARTBEAT_MS);
     res.on("close", () => this.close());
     res.on("error", () => this.close());
   }
 
-  watch(projectId: string, seq: number): void {
+  /** Sends what comes after change `seq` of a project that has a state. */
+  watch(head: Head, seq: number): void {
+    const { id: projectId } = head;
     const watch: Watch = { projectId, sent: seq, filling: null, stop: () => undefined };
-    watch.stop = this.log.listen(projectId, (change) => this.pass(watch, change));
+    watch.stop = this.log.listen(head, (news) => this.pass(watch, news));
     this.watches.push(watch);
     this.fill(watch);
   }
 
   say(event: string, data: object): void {
-    this.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+    this.write(eventText(event, data));
   }
 
-  private pass(watch: Watch, change: LoggedChange): void {
-    if (change.seq <= watch.sent) return;
-    if (watch.filling || change.seq > watch.sent + 1) {
-      this.fill(watch);
+  private pass(watch: Watch, news: News): void {
+    if (news.kind === "replaced") {
+      this.say("replaced", { project: watch.projectId });
       return;
     }
-    this.send(watch, change);
+    const fresh = news.changes.filter(({ seq }) => seq > watch.sent);
+    const [first] = fresh;
+    if (!first) return;
+    if (watch.filling || first.seq > watch.sent + 1) this.fill(watch);
+    else this.send(watch, fresh);
   }
 
-  private send(watch: Watch, change: LoggedChange): void {
-    watch.sent = change.seq;
-    this.say("change", { project: watch.projectId, change });
+  private send(watch: Watch, changes: readonly LoggedChange[]): void {
+    watch.sent = changes.at(-1)?.seq ?? watch.sent;
+    this.write(changes.map((change) => textOf(watch.projectId, change)).join(""));
   }
 
   /** Reads what is missing from the log, once more if something came meanwhile. */
@@ -78,7 +98,7 @@ class LiveStream {
     const now = before
       .then(() => this.readOn(watch))
       .catch((error: unknown) => {
-        if (!troubleOf(error)) console.error(error);
+        if (!troubleOf(error)) logger.error({ error }, "a stream could not go on");
         this.end();
       })
       .then(() => {
@@ -96,7 +116,8 @@ class LiveStream {
       this.say("reload", { project: watch.projectId });
       return;
     }
-    for (const change of changes) if (change.seq > watch.sent) this.send(watch, change);
+    const fresh = changes.filter(({ seq }) => seq > watch.sent);
+    if (fresh.length > 0) this.send(watch, fresh);
   }
 
   private write(text: string): void {
@@ -104,11 +125,11 @@ class LiveStream {
     this.res.write(text);
     if (this.res.writableLength <= MOST_WAITING) return;
     for (const { projectId } of this.watches)
-      this.res.write(`event: reload\ndata: ${JSON.stringify({ project: projectId })}\n\n`);
+      this.res.write(eventText("reload", { project: projectId }));
     this.end();
   }
 
-  private end(): void {
+  end(): void {
     if (this.ended) return;
     this.close();
     this.res.end();
@@ -117,10 +138,19 @@ class LiveStream {
 
   private close(): void {
     this.ended = true;
+    streams.delete(this);
+    openStreams.set(streams.size);
     clearInterval(this.beat);
     for (const watch of this.watches) watch.stop();
   }
 }
+
+const streams = new Set<LiveStream>();
+
+/** Ends every stream, since the server is to stop. */
+export const endStreams = (): void => {
+  for (const stream of streams) stream.end();
+};
 
 /** Counts open streams, of all and of each client. */
 class Streams {
@@ -150,7 +180,7 @@ const watchesOf = (req: Request): unknown => {
 };
 
 /**
- * `GET /live?watch=PROJECT:NUMBER&watch=…`: the changes of these projects after those numbers, and
+ * `GET /live?watch=PROJECT:NUMBER:GENERATION&watch=…`: the changes of these projects after those numbers, and
  * each new one. `wanted` says what a request asks for where that is said otherwise.
  */
 export const liveRoute = (
@@ -169,9 +199,9 @@ export const liveRoute = (
     }
     const open = async () => {
       const found = await Promise.all(
-        asked.data.map(async (w) => ({ ...w, exists: await log.exists(w.projectId) })),
+        asked.data.map(async (watched) => ({ watched, head: await log.head(watched.id) })),
       );
-      if (!found.some((w) => w.exists)) {
+      if (!found.some(({ head }) => head)) {
         res.status(404).type("text/plain").send("there is no such project");
         return;
       }
@@ -184,9 +214,10 @@ export const liveRoute = (
         return;
       }
       const stream = new LiveStream(log, res);
-      for (const { projectId, seq, exists } of found) {
-        if (exists) stream.watch(projectId, seq);
-        else stream.say("gone", { project: projectId });
+      for (const { watched, head } of found) {
+        const { id, seq, generation } = watched;
+        if (head && (generation ?? head.generation) === head.generation) stream.watch(head, seq);
+        else stream.say("replaced", { project: id });
       }
     };
     open().catch((error: unknown) => {

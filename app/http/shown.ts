@@ -1,7 +1,8 @@
 import express from "express";
 import type { Express, RequestHandler } from "express";
 import { isShownKey, projectLog } from "#server";
-import { answerFault, logRequests, pages } from "./app";
+import { answerFault, pages } from "./app";
+import { logRequests, measureRequests } from "./requests";
 import { guardAddress, guardOrigin } from "./hosts";
 import { rateLimits } from "./limits";
 import { liveRoute } from "./live";
@@ -50,7 +51,7 @@ export const shownApp = ({ hosts, mode, headers, files }: ShownOptions): Express
   const app = express();
   app.disable("x-powered-by");
   app.set("query parser", "simple");
-  app.use(logRequests);
+  app.use(logRequests, measureRequests);
   for (const header of headers) app.use(header);
   app.use(guardOrigin(new Set(hosts)));
   app.use(guardAddress, onlyReads, ...rateLimits);

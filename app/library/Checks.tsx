@@ -1,27 +1,46 @@
 import { useState } from "react";
 import { Button } from "react-bootstrap";
 import { Link } from "react-router";
-import { fixAll, fixOf, systemChecks } from "#core/library";
+import { fixAll, fixOf, namesIn, systemChecks } from "#core/library";
 import type { SystemCheck, SystemFinding } from "#core/library";
 import { useSession } from "../session/context";
+import { useDisplayedProject } from "../session/displayed";
 import { ComponentChecks } from "./ComponentChecks";
 import { libraryWords } from "./words";
 
 /** So many findings of a kind are shown at first. */
 const FEW = 4;
 
-const Line = ({ finding }: { readonly finding: SystemFinding }) => {
+interface LineProps {
+  readonly finding: SystemFinding;
+}
+
+/** What a finding says; each component it names is a link to its page. */
+const FindingText = ({ finding: { text, pieces } }: LineProps) => {
+  const session = useSession();
+  const project = useDisplayedProject();
+  const named = pieces.map((id) => ({ id, name: project.pieces[id]?.name ?? "" }));
+  return (
+    <span className="finding-text">
+      {namesIn(text, named).map(({ words, id }, i) =>
+        id === null ? (
+          words
+        ) : (
+          <Link key={i} to={`/projects/${session.id}/system/components/${id}`}>
+            {words}
+          </Link>
+        ),
+      )}
+    </span>
+  );
+};
+
+const Line = ({ finding }: LineProps) => {
   const session = useSession();
   const [fix] = finding.fixes;
-  const [piece] = finding.pieces;
   return (
     <li>
-      <Link
-        to={`/projects/${session.id}/system/components/${piece ?? ""}`}
-        className="finding-text"
-      >
-        {finding.text}
-      </Link>
+      <FindingText finding={finding} />
       {fix && (
         <Button
           variant="link"

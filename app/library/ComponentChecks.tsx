@@ -1,10 +1,11 @@
 import { proxy } from "comlink";
 import { useState } from "react";
-import { Button, ProgressBar } from "react-bootstrap";
+import { Button } from "react-bootstrap";
 import { Link } from "react-router";
 import type { Id } from "#core/basics";
 import type { Finding } from "#core/checks";
-import { piecesOf } from "#core/edit";
+import { ownPiecesOf } from "#core/edit";
+import { ProgressLine } from "../ui/ProgressLine";
 import { useEnv } from "../services/env";
 import { inspector } from "../services/inspector";
 import { useSession } from "../session/context";
@@ -24,7 +25,7 @@ export const ComponentChecks = () => {
   const env = useEnv(project.assets);
   const [found, setFound] = useState<Found>({});
   const [going, setGoing] = useState<"no" | "runs" | "done">("no");
-  const components = piecesOf(project, "component");
+  const components = ownPiecesOf(project, "component");
   const done = Object.keys(found).length;
   const run = async () => {
     if (!env) return;
@@ -54,10 +55,10 @@ export const ComponentChecks = () => {
         <h3>{libraryWords.componentFindings}</h3>
         {going === "runs" ? (
           <>
-            <ProgressBar
+            <ProgressLine
               now={done}
               max={components.length}
-              aria-label={libraryWords.checking(done, components.length)}
+              label={libraryWords.checking(done, components.length)}
             />
             <span className="quiet small-text">
               {libraryWords.checking(done, components.length)}

@@ -11,10 +11,11 @@ import { useCallback, useId, useState } from "react";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { libraryGroups, moveToGroup, renameGroup, freeName } from "#core/edit";
+import { isOwn } from "#core/project";
 import type { Piece } from "#core/project";
 import { useSession } from "../session/context";
 import { EditableName } from "../ui/fields/EditableName";
-import { useGrowing } from "./growing";
+import { useGrowing } from "../ui/growing";
 import { LibraryTile } from "./LibraryTile";
 import { libraryWords } from "./words";
 
@@ -107,8 +108,8 @@ export const Groups = ({ pieces, groups, counts, onNote }: Props) => {
             <Drop id={`=${group}`}>
               {groups.length > 0 && (
                 <h2 className="library-group">
-                  {group === "" ? (
-                    libraryWords.ungrouped
+                  {group === "" || !list.some(({ id }) => isOwn(id)) ? (
+                    group || libraryWords.ungrouped
                   ) : (
                     <EditableName
                       name={group}

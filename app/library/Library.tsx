@@ -77,7 +77,7 @@ export const Library = ({ changedAt }: Props) => {
           {libraryWords.newComponent}
         </Button>
       </div>
-      <div className="library-tools" role="search">
+      <div className="list-tools" role="search">
         <Form.Control
           type="search"
           value={query}

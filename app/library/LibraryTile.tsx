@@ -4,9 +4,10 @@ import type { RefObject } from "react";
 import { Badge, Dropdown } from "react-bootstrap";
 import { Link } from "react-router";
 import { useShallow } from "zustand/react/shallow";
-import { freeName, libraryGroups, setStatus } from "#core/edit";
+import { freeName, ownGroups, setStatus } from "#core/edit";
 import { copiesOf } from "#core/library";
 import { restingVariant, variantKey, variantName, variantsOf } from "#core/looks";
+import { isOwn } from "#core/project";
 import type { Piece, Variant } from "#core/project";
 import { useGround } from "../parts/shown/ground";
 import { Running } from "../parts/shown/Running";
@@ -35,7 +36,7 @@ interface Props {
 /** What can be done with a component of the library. */
 const TileMenu = ({ piece, canMove, onMove, onNote }: Props) => {
   const session = useSession();
-  const groups = useDisplayedProject(useShallow(libraryGroups));
+  const groups = useDisplayedProject(useShallow(ownGroups));
   const others = groups.filter((g) => g !== piece.group);
   const mark = (status: "draft" | "ready") => {
     const isSet = session.run((now) => {
@@ -166,6 +167,7 @@ const Facts = ({ piece, findings }: Pick<Props, "piece" | "findings">) => {
  */
 export const LibraryTile = memo(function LibraryTile(props: Props) {
   const { piece, findings, canMove, onOpen } = props;
+  const isMine = isOwn(piece.id);
   const session = useSession();
   const place = useRef<HTMLLIElement>(null);
   const body = useRef<HTMLDivElement>(null);
@@ -191,8 +193,8 @@ export const LibraryTile = memo(function LibraryTile(props: Props) {
           >
             {piece.name}
           </TileLink>
-          {isNear && canMove && <Grip piece={piece} of={body} onDrag={setWay} />}
-          {isNear && <TileMenu {...props} />}
+          {isNear && canMove && isMine && <Grip piece={piece} of={body} onDrag={setWay} />}
+          {isNear && isMine && <TileMenu {...props} />}
         </div>
         {isNear && <Facts piece={piece} findings={findings} />}
       </div>

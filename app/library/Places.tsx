@@ -12,6 +12,8 @@ export const Places = () => {
     { to: system, words: libraryWords.library, end: componentId === undefined },
     { to: `${system}/tokens`, words: libraryWords.tokens, end: false },
     { to: `${system}/timing`, words: libraryWords.timing, end: false },
+    { to: `${system}/editions`, words: libraryWords.editions, end: false },
+    { to: `${system}/adopted`, words: libraryWords.adopted, end: false },
   ];
   return (
     <Nav as="nav" variant="underline" className="tabs places" aria-label={libraryWords.places}>

@@ -1,6 +1,16 @@
 /** What people read in the library. */
 export const libraryWords = {
   // Places.tsx
+  editions: "Editions",
+  adopted: "Adopted",
+
+  // component/AdoptedPage.tsx
+  fromSystem: (name: string, number: string) => `From ${name} ${number}`,
+  makeIndependent: "Make independent",
+  independentMeans: "Copy it into this project; every use here follows the copy",
+  independentOf: (name: string, number: string) => `Made independent from ${name} ${number}`,
+
+  // Places.tsx
   places: "Places of the system",
   library: "Library",
   tokens: "Tokens",
@@ -138,7 +148,7 @@ export const libraryWords = {
   nobody: "nothing yet",
   noSignals: "It sends no signals.",
   kind: "Kind",
-  usual: "Usual",
+  usual: "Default",
   kinds: {
     text: "text",
     flag: "yes or no",

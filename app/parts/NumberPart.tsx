@@ -1,5 +1,5 @@
 import type { Id } from "#core/basics";
-import { withNumberToken } from "#core/edit";
+import { nearNumber, withNumberToken } from "#core/edit";
 import { resolveNumbers } from "#core/machine";
 import { followingNumbers } from "#core/project";
 import type { FollowingNumber, Numbered } from "#core/project";
@@ -38,13 +38,12 @@ export const NumberPart = <T extends Numbered>({
   const follow = (token: Id | null) => onChange(withNumberToken(project, said, name, token));
   const followed = said.tokens?.[name];
   const typed = Math.round((resolveNumbers(project, said)[name] ?? usual) * scale * 1000) / 1000;
-  const pick = <TokenPick label={field.label} type={type} followed={followed} onPick={follow} />;
+  const pick = <TokenPick label={field.label} types={[type]} followed={followed} onPick={follow} />;
   if (followed === undefined)
     return (
       <TypedNumber
         {...field}
-        type={type}
-        scale={scale}
+        near={(now, n) => nearNumber(now, type, n / scale)}
         value={typed}
         beside={pick}
         onChange={(n) => onChange({ ...said, [name]: n / scale })}

@@ -10,16 +10,16 @@ const own = "";
 interface Props {
   /** what of, as its own field is called */
   readonly label: string;
-  readonly type: TokenType;
+  readonly types: readonly TokenType[];
   readonly followed: Id | undefined;
   /** null: none any more */
   readonly onPick: (token: Id | null) => void;
 }
 
 /** Which token something follows; nothing where there is none to follow. */
-export const TokenPick = ({ label, type, followed, onPick }: Props) => {
+export const TokenPick = ({ label, types, followed, onPick }: Props) => {
   const tokens = useDisplayedProject((p) => p.tokens);
-  const offered = inOrder(tokens).filter((t) => t.type === type);
+  const offered = inOrder(tokens).filter((t) => types.includes(t.type));
   if (offered.length === 0 && followed === undefined) return null;
   return (
     <Pick

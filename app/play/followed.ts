@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { apply, isNewer, upgradeChange } from "#core/project";
 import type { LoggedChange, Project } from "#core/project";
+import { missingEditions, worldOf } from "#core/world";
+import type { Editions } from "#core/world";
 import { Watched } from "../ui/watched";
 
 /** What the stream of changes says; the steps themselves were judged by the server. */
@@ -12,20 +14,23 @@ const message = z.object({
 export class Followed extends Watched {
   #project: Project;
   #seq: number;
+  #editions: Editions;
 
-  constructor(project: Project, seq: number) {
+  constructor(project: Project, seq: number, editions: Editions = new Map()) {
     super();
     this.#project = project;
     this.#seq = seq;
+    this.#editions = editions;
   }
 
-  readonly read = (): Project => this.#project;
+  readonly read = (): Project => worldOf(this.#project, this.#editions);
 
   /** Begins again with what has been read anew. */
-  start(project: Project, seq: number): void {
-    if (seq <= this.#seq) return;
+  start(project: Project, seq: number, editions = this.#editions): void {
+    if (seq < this.#seq || (seq === this.#seq && editions === this.#editions)) return;
     this.#seq = seq;
     this.#project = project;
+    this.#editions = editions;
     this.changed();
   }
 
@@ -41,18 +46,27 @@ export class Followed extends Watched {
       if (!read.success || !this.take(read.data.change as unknown as LoggedChange)) onBehind();
     });
     stream.addEventListener("reload", onBehind);
+    stream.addEventListener("replaced", () => {
+      // its numbers begin anew
+      this.#seq = -1;
+      onBehind();
+    });
     return () => stream.close();
   }
 
-  /** Takes the next change; false when some are missing before it. */
+  /**
+   * Takes the next change; false when some are missing before it, or the edition of a system that
+   * it adopts.
+   */
   take(written: LoggedChange): boolean {
     if (isNewer(written.format)) return false;
     const change = upgradeChange(written, written.format);
     if (change.seq <= this.#seq) return true;
     if (change.seq > this.#seq + 1) return false;
     this.#seq = change.seq;
+    const lacking = new Set(missingEditions(this.#project, this.#editions));
     this.#project = apply(this.#project, change.ops).doc;
     this.changed();
-    return true;
+    return missingEditions(this.#project, this.#editions).every((hash) => lacking.has(hash));
   }
 }

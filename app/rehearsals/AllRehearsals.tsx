@@ -1,3 +1,4 @@
+import { ownPieces } from "#core/world";
 import { proxy } from "comlink";
 import { useState } from "react";
 import { Button } from "react-bootstrap";
@@ -70,7 +71,7 @@ export const AllRehearsals = () => {
   const env = useEnv(project.assets);
   const [results, setResults] = useState<Results>({});
   const [going, setGoing] = useState<Going>("no");
-  const pieces = inOrder(project.pieces).filter((p) => Object.keys(p.rehearsals).length > 0);
+  const pieces = ownPieces(project).filter((p) => Object.keys(p.rehearsals).length > 0);
   const total = pieces.reduce((n, p) => n + Object.keys(p.rehearsals).length, 0);
   const all = pieces.flatMap((p) =>
     Object.keys(p.rehearsals).flatMap((r) => {

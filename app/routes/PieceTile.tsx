@@ -91,7 +91,7 @@ export const PieceTile = memo(function PieceTile(props: TileProps) {
   const ground = useGround();
   const variants = variantsOf(piece).length;
   const rules = Object.keys(piece.rules).length;
-  const to = `/projects/${session.id}/pieces/${piece.id}`;
+  const to = `${session.home}/pieces/${piece.id}`;
   const named = (name: string | null) => {
     setRenaming(false);
     if (name) session.run(() => renamePiece(piece.id, name));

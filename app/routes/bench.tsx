@@ -1,18 +1,19 @@
-import { tableEntry } from "#core/project";
+import { Navigate } from "react-router";
+import { isOwn, tableEntry } from "#core/project";
 import { Bench } from "../bench/Bench";
 import { useEnv } from "../services/env";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { LinkButton } from "../ui/LinkButton";
 import { Plain } from "../ui/Plain";
+import { startOf } from "./start";
 import type { Route } from "./+types/bench";
 import { routesWords } from "./words";
 
 export const meta: Route.MetaFunction = ({ matches, params }) => {
-  const project = matches.find((m) => m?.id === "routes/project")?.loaderData as
-    { project?: { name: string; pieces: Record<string, { name: string }> } } | undefined;
-  const name = project?.project && tableEntry(project.project.pieces, params.pieceId)?.name;
-  return [{ title: routesWords.nubbleName(name, project?.project?.name) }];
+  const known = startOf(matches)?.project;
+  const name = known && tableEntry(known.pieces, params.pieceId)?.name;
+  return [{ title: routesWords.nubbleName(name, known?.name) }];
 };
 
 export default function BenchRoute({ params }: Route.ComponentProps) {
@@ -25,10 +26,12 @@ export default function BenchRoute({ params }: Route.ComponentProps) {
     return (
       <Plain title={routesWords.pieceNotFound}>
         <p>{routesWords.hasNoComponentScreen(name)}</p>
-        <LinkButton to={`/projects/${session.id}`}>{routesWords.back(name)}</LinkButton>
+        <LinkButton to={session.home}>{routesWords.back(name)}</LinkButton>
       </Plain>
     );
   }
+  if (!isOwn(params.pieceId))
+    return <Navigate replace to={`/projects/${session.id}/system/components/${params.pieceId}`} />;
   if (!env)
     return (
       <div className="bench-wait" role="status" aria-label={routesWords.openingBench}>

@@ -5,6 +5,8 @@ import {
   decodeHere,
   ProjectDamaged,
   ServerOutdated,
+  logger,
+  noteWindow,
   projectLog,
   sinceRequest,
   troubleOf,
@@ -56,12 +58,15 @@ export const action = async ({ request, params }: Route.ActionArgs) => {
   const proposal = await decode("change", bytes);
   if (!proposal.ok) return refuse(routesWords.changeMalformed(proposal.reason), 400);
   try {
-    return answer(await projectLog().append(params.projectId, proposal.facts));
+    const result = await projectLog().append(params.projectId, proposal.facts);
+    if (result.kind === "kept")
+      await noteWindow(proposal.facts.clientId, request.headers.get("user-agent"));
+    return answer(result);
   } catch (error) {
     const trouble = troubleOf(error);
     if (trouble) return answer({ kind: "away", reason: trouble });
     if (error instanceof ServerOutdated) return answer({ kind: "away", reason: error.message });
-    console.error(error);
+    logger.error({ error }, "a change could not be kept");
     if (error instanceof ProjectDamaged)
       return answer({ kind: "away", reason: routesWords.projectCannotBeRead });
     return refuse(routesWords.serverHitError, 422);

@@ -1,7 +1,8 @@
+import { ownPieces } from "#core/world";
 import { useCallback, useState, useSyncExternalStore } from "react";
 import { Button } from "react-bootstrap";
 import { useNavigate } from "react-router";
-import { addPiece, piecesOf, removeRules, startScreen } from "#core/edit";
+import { addPiece, ownPiecesOf, removeRules, startScreen } from "#core/edit";
 import { set } from "#core/project";
 import type { Piece } from "#core/project";
 import { AllRehearsals } from "../rehearsals/AllRehearsals";
@@ -104,7 +105,7 @@ export default function Overview() {
   const memory = useBenchMemory();
   const [removed, setRemoved] = useState<string | null>(null);
   const [duplicated, setDuplicated] = useState<Duplicated | null>(null);
-  const home = `/projects/${session.id}`;
+  const { home } = session;
   const guide = useSettings((s) => s.guide);
   const make = (kind: Piece["kind"], isGuided = false) => {
     const usual = kind === "component" ? routesWords.component : routesWords.screen;
@@ -124,11 +125,9 @@ export default function Overview() {
         <ProjectPlaces here="pieces" />
       </ProjectBar>
       <main className="page" id="content">
-        {Object.keys(project.pieces).length === 0 && (
-          <GuideOffer onStart={() => make("component", true)} />
-        )}
+        {ownPieces(project).length === 0 && <GuideOffer onStart={() => make("component", true)} />}
         {sections.map((s) => {
-          const pieces = piecesOf(project, s.kind);
+          const pieces = ownPiecesOf(project, s.kind);
           return (
             <section key={s.kind} aria-labelledby={`${s.kind}-title`}>
               <div className="page-head">

@@ -1,5 +1,5 @@
 import { data, Outlet } from "react-router";
-import { projectLog } from "#server";
+import { editionsSeenBy, projectLog, projects } from "#server";
 import { withDatabase } from "./trouble";
 import { SessionProvider } from "../session/context";
 import type { Route } from "./+types/project";
@@ -8,7 +8,10 @@ import { routesWords } from "./words";
 export const loader = async ({ params }: Route.LoaderArgs) => {
   const snapshot = await withDatabase(() => projectLog().read(params.projectId));
   if (!snapshot) throw data(routesWords.thereNoProjectAddress, { status: 404 });
-  return { ...snapshot, id: params.projectId };
+  if (await withDatabase(() => projects().binnedSince(params.projectId)))
+    throw data(routesWords.projectIsBinned(snapshot.project.name), { status: 410 });
+  const editions = await withDatabase(() => editionsSeenBy(snapshot.project));
+  return { start: snapshot, editions, id: params.projectId };
 };
 
 /** The window keeps the project up to date by itself once it has it. */
@@ -21,7 +24,7 @@ export const shouldRevalidate = ({
 }) => currentParams.projectId !== nextParams.projectId;
 
 export const meta: Route.MetaFunction = ({ data: loaded }) => [
-  { title: loaded ? routesWords.nubble(loaded.project.name) : routesWords.brand },
+  { title: loaded ? routesWords.nubble(loaded.start.project.name) : routesWords.brand },
 ];
 
 export default function ProjectRoute({ loaderData }: Route.ComponentProps) {
@@ -29,8 +32,8 @@ export default function ProjectRoute({ loaderData }: Route.ComponentProps) {
     <SessionProvider
       key={loaderData.id}
       id={loaderData.id}
-      seq={loaderData.seq}
-      project={loaderData.project}
+      start={loaderData.start}
+      editions={loaderData.editions}
     >
       <Outlet />
     </SessionProvider>

@@ -1,6 +1,6 @@
-import { useEffect, useState, useSyncExternalStore } from "react";
+import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { data, useRevalidator } from "react-router";
-import { isShownKey, projectLog } from "#server";
+import { editionsSeenBy, isShownKey, projectLog } from "#server";
 import { Followed } from "../play/followed";
 import { Opened, titleOf } from "../play/Opened";
 import type { Route } from "./+types/shown";
@@ -13,7 +13,8 @@ export const loader = async ({ params: { projectId, key } }: Route.LoaderArgs) =
     ? await withDatabase(() => projectLog().read(projectId))
     : null;
   if (!snapshot) throw data(routesWords.thereNoProjectAddress, { status: 404 });
-  return { ...snapshot, play: `/shown/${projectId}/${key}` };
+  const editions = await withDatabase(() => editionsSeenBy(snapshot.project));
+  return { ...snapshot, editions, play: `/shown/${projectId}/${key}` };
 };
 
 export const shouldRevalidate = ({
@@ -32,10 +33,11 @@ export const meta: Route.MetaFunction = ({ data: loaded, params }) => [
 
 /** Play for those who only look: it follows edits, and leads nowhere else. */
 export default function Shown({ params, loaderData }: Route.ComponentProps) {
-  const { project, seq, play } = loaderData;
-  const [followed] = useState(() => new Followed(project, seq));
+  const { project, seq, play, editions: brought } = loaderData;
+  const editions = useMemo(() => new Map(Object.entries(brought)), [brought]);
+  const [followed] = useState(() => new Followed(project, seq, editions));
   const { revalidate } = useRevalidator();
-  useEffect(() => followed.start(project, seq), [followed, project, seq]);
+  useEffect(() => followed.start(project, seq, editions), [followed, project, seq, editions]);
   useEffect(
     () => followed.listen(`${play}/live`, () => void revalidate()),
     [followed, play, revalidate],

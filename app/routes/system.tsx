@@ -5,6 +5,7 @@ import { useDisplayedProject } from "../session/displayed";
 import { ProjectBar } from "../session/parts/ProjectBar";
 import { ProjectPlaces } from "../session/parts/ProjectPlaces";
 import { ThemePicks } from "../session/parts/ThemePicks";
+import "../editions/editions.scss";
 import "../library/library.scss";
 import "../parts/parts.scss";
 import "../system/system.scss";

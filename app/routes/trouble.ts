@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { ProjectDamaged, troubleOf } from "#server";
+import { logger, ProjectDamaged, troubleOf } from "#server";
 import { routesWords } from "./words";
 
 /**
@@ -11,7 +11,7 @@ export const withDatabase = async <T>(work: () => Promise<T>): Promise<T> => {
     return await work();
   } catch (error) {
     if (error instanceof ProjectDamaged) {
-      console.error(error);
+      logger.error({ error }, "a project cannot be read");
       throw data(routesWords.projectCannotBeRead2(error.reason), { status: 500 });
     }
     const trouble = troubleOf(error);
@@ -23,3 +23,13 @@ export const withDatabase = async <T>(work: () => Promise<T>): Promise<T> => {
     throw data(routesWords.savedWorkSafeUnsaved(what), { status: 503 });
   }
 };
+
+/** The same for what is left out, as null, where the project cannot be read. */
+export const unlessDamaged = <T>(work: () => Promise<T>): Promise<T | null> =>
+  withDatabase(() =>
+    work().catch((error: unknown) => {
+      if (!(error instanceof ProjectDamaged)) throw error;
+      logger.warn({ error }, "a picture of a project that cannot be read is left out");
+      return null;
+    }),
+  );

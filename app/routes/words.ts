@@ -1,5 +1,14 @@
 /** What people read in routes. */
 export const routesWords = {
+  // editions.ts
+  editionMustBeSent: "An edition must be sent as application/json.",
+  editionMalformed: "The edition could not be read. Nothing was published.",
+  serverAway: "The server cannot be reached. Nothing was changed. Try again when you are online.",
+  noSuchEdition: (number: string) => `There is no edition ${number}.`,
+
+  // system/editions.tsx, system/edition.tsx
+  editionNotFound: "There is no edition of this number. It may never have been published.",
+
   // asset.ts
   fileNotFound: "file not found",
 
@@ -18,9 +27,17 @@ export const routesWords = {
     `${what}. Saved work is safe, and unsaved changes are kept in this browser. Try again in a moment.`,
 
   // project.tsx
+  projectIsBinned: (name: string) => `“${name}” is in the bin. Restore it there to go on with it.`,
   thereNoProjectAddress: "There is no project at this address. It may have been deleted.",
   nubble: (name: string) => `${name} · Nubble`,
   brand: "Nubble",
+
+  // history
+  history: "History",
+  historyNubble: "History · Nubble",
+  compare: "Compare",
+  thereNoMoment: "There is no moment at this address. The project may have been deleted.",
+  momentCannotBeNamed: "The moment could not be named. Nothing was changed.",
 
   // bench.tsx
   nubbleName: (name: undefined | string, projectName: undefined | string) =>
@@ -37,21 +54,14 @@ export const routesWords = {
   changeMalformed: (reason: string) => `the change is malformed: ${reason}`,
   projectCannotBeRead: "the project cannot be read on the server",
 
-  // home.tsx
+  // projects/list.tsx
   projectsNubble: "Projects · Nubble",
+  binNubble: "Bin · Nubble",
+  projectIsGone: "The project is not there any more.",
   formCouldNotBe: "The form could not be read.",
   enterNameProject: "Enter a name for the project.",
-  cannotBeRead: "cannot be read",
-  damagedProjectWasNot: (reason: string) => `Damaged: ${reason}. The project was not changed.`,
-  projects: "Projects",
-  newProject: "New project",
   name: "Name",
-  harbourApp: "Harbour app",
-  createProject: "Create project",
   cancel: "Cancel",
-  noProjectsYetCreate: "No projects yet. Create one to draw your first component.",
-  empty: "Empty",
-  edited: (components: string, screens: string) => `${components}, ${screens} · edited`,
 
   // nothing.tsx
   thereNoPageAddress:

@@ -1,20 +1,11 @@
-import { wrap } from "comlink";
 import type { Remote } from "comlink";
 import type { ReadTokens, TokenFile, WrittenFile } from "#core/formats/tokens";
 import type { Project } from "#core/project";
 import type { TokenWorker } from "../../workers/tokens";
+import { apart } from "./apart";
 
-/** Lets a worker of its own do one thing, and go when that is done. */
-const inWorker = async <T>(task: (tokens: Remote<TokenWorker>) => Promise<T>): Promise<T> => {
-  const worker = new Worker(new URL("../../workers/tokens.ts", import.meta.url), {
-    type: "module",
-  });
-  try {
-    return await task(wrap<TokenWorker>(worker));
-  } finally {
-    worker.terminate();
-  }
-};
+const inWorker = <T>(task: (tokens: Remote<TokenWorker>) => Promise<T>): Promise<T> =>
+  apart(new Worker(new URL("../../workers/tokens.ts", import.meta.url), { type: "module" }), task);
 
 /** Reads token files, whatever is in them. */
 export const readTokenFiles = (files: readonly TokenFile[]): Promise<ReadTokens> =>

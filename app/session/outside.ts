@@ -1,5 +1,6 @@
 import type { Project } from "#core/project";
 import type { Missed } from "./answer";
+import type { EditionAnswer } from "./editions";
 import type { Shelf } from "./keeper";
 
 export type SaveState =
@@ -20,6 +21,8 @@ export interface Message {
 }
 
 export interface Snapshot {
+  /** changes of another generation are those of another project that had the same id */
+  readonly generation?: string | undefined;
   readonly seq: number;
   readonly project: Project;
 }
@@ -34,6 +37,8 @@ export interface Outside {
   since(seq: number): Promise<Missed | null>;
   /** the project as it is now */
   snapshot(): Promise<Snapshot | null>;
+  /** what an edition holds that the project adopts */
+  readonly edition: (hash: string) => Promise<EditionAnswer>;
   readonly shelf: Shelf;
   now(): number;
   /** loads the window anew; what is not saved is taken up then */

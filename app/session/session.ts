@@ -12,16 +12,18 @@ import {
   upgradeChange,
 } from "#core/project";
 import type { Change, LoggedChange, Op, Project } from "#core/project";
+import { worldOf } from "#core/world";
+import type { Editions } from "#core/world";
+import { AdoptedEditions } from "./editions";
 import { readAnswer } from "./answer";
 import type { Kept, SaveAnswer } from "./answer";
-import type { Steps } from "./announced";
 import { Keeper } from "./keeper";
 import type { Message, Outside, SaveState, Snapshot } from "./outside";
 import { OwnChanges } from "./own";
 import { joinedAside, unsavedOf } from "./pending";
 import type { Aside, AsideReason, Pending, Unsaved } from "./pending";
-import { changeOf, restoring, UndoHistory } from "./undo";
-import type { Step } from "./undo";
+import { changeOf, ownPartOf, restoring, UndoHistory } from "./undo";
+import type { KeptUndo, Step, Steps } from "./undo";
 import { sessionWords } from "./words";
 
 /** How long one may pause between key presses that shall still be one step of undo, ms. */
@@ -51,6 +53,7 @@ export class Session {
   private readonly own = new OwnChanges();
   private readonly history = new UndoHistory();
   private readonly keeper: Keeper;
+  readonly editions: AdoptedEditions;
   private sending = false;
   private catching: Promise<void> | null = null;
   private failures = 0;
@@ -65,6 +68,7 @@ export class Session {
   private readonly listeners = new Set<() => void>();
   private readonly watchers = new Set<() => void>();
   private told: Project;
+  private toldEditions: Editions;
   private readonly messages = new Set<(message: Message) => void>();
   private present: Project;
   private state: SaveState = { kind: "saved" };
@@ -74,25 +78,43 @@ export class Session {
     readonly clientId: string,
     start: Snapshot,
     private readonly outside: Outside,
+    editions: Editions = new Map(),
+    /** when the project was like this, ms since 1970: nothing is changed in it; null for now */
+    readonly moment: number | null = null,
   ) {
     this.confirmed = start;
     this.present = start.project;
     this.told = start.project;
+    this.editions = new AdoptedEditions(editions, outside.edition, () => this.tell());
+    this.toldEditions = editions;
     this.keeper = new Keeper(outside.shelf, outside.later, () => this.kept());
   }
 
+  /** The present project with all that it has adopted: what is read. */
   get project(): Project {
+    return worldOf(this.present, this.editions.known);
+  }
+  /** The present project itself: what is written. */
+  get ownProject(): Project {
     return this.present;
   }
   /** The project as listeners know it: the present one, unless edits are held back. */
   get displayed(): Project {
-    return this.paused ?? this.present;
+    return worldOf(this.paused ?? this.present, this.editions.known);
   }
   get save(): SaveState {
     return this.state;
   }
   get seq(): number {
     return this.confirmed.seq;
+  }
+  /** The address that its pages begin with. */
+  get home(): string {
+    const project = `/projects/${this.id}`;
+    return this.moment === null ? project : `${project}/at/${this.confirmed.seq}`;
+  }
+  get generation(): string | null {
+    return this.confirmed.generation ?? null;
   }
   /** The steps that undo and redo would take; the same objects for as long as nothing changes. */
   get steps(): Steps {
@@ -143,6 +165,10 @@ export class Session {
    * nothing is changed then, and false is returned.
    */
   edit(proposed: Change, gesture: string | null = null, patience = Infinity): boolean {
+    if (this.moment !== null) {
+      this.say({ text: sessionWords.momentIsReadOnly });
+      return false;
+    }
     const result = accept(this.present, proposed);
     if (!result.ok) {
       this.say({ text: sessionWords.nothingChanged(result.error) });
@@ -176,15 +202,15 @@ export class Session {
   }
 
   /**
-   * Makes the change a command comes to for the project of this very moment; false when it comes to
-   * nothing or is refused.
+   * Makes the change a command comes to for the project of this very moment, with all that it has
+   * adopted; false when it comes to nothing or is refused.
    */
   run(
     command: (project: Project) => Change | null | undefined,
     gesture?: string | null,
     patience?: number,
   ): boolean {
-    const change = command(this.present);
+    const change = command(this.project);
     return change ? this.edit(change, gesture, patience) : false;
   }
 
@@ -193,7 +219,7 @@ export class Session {
     command: (project: Project) => M | null | undefined,
     gesture?: string | null,
   ): M | null {
-    const made = command(this.present);
+    const made = command(this.project);
     return made && this.edit(made.change, gesture) ? made : null;
   }
 
@@ -232,15 +258,30 @@ export class Session {
     this.travel("future", "past", "Redo");
   }
 
+  /** Undo and redo as they are to be kept over a reload. */
+  get keptUndo(): KeptUndo {
+    const { clientId, generation } = this;
+    return { format: FORMAT, clientId, generation, ...this.history.kept };
+  }
+
+  /** Goes on with undo and redo of an earlier page of this window. */
+  takeUpUndo(earlier: KeptUndo): void {
+    if (earlier.generation !== this.generation) return;
+    this.history.precede(earlier);
+    this.tell();
+  }
+
   private travel(from: "past" | "future", to: "past" | "future", word: "Undo" | "Redo"): void {
     const step = this.history.take(from);
     if (!step) return;
     this.openKey = null;
     this.own.beginGesture();
-    const { label, ops } = changeOf(step, word);
+    const { step: own, theirs } = ownPartOf(step, this.present);
+    if (theirs > 0) this.say({ text: sessionWords.changedElsewhere(step.label, word) });
+    const { label, ops } = changeOf(own, word);
     const result = accept(this.present, { label: cutText(label, 200), ops });
     // a gesture that came back to where it began has nothing to take back
-    if (result.ok && result.inverse.length > 0) this.retrace(step, result, to);
+    if (result.ok && result.inverse.length > 0) this.retrace(own, result, to);
     else if (!result.ok)
       this.say({
         text: sessionWords.cannot(step.label, word, result.error),
@@ -360,7 +401,7 @@ export class Session {
   /** Takes a change that arrived from the server; false when one before it is missing. */
   arrive(written: LoggedChange): boolean {
     if (isNewer(written.format)) {
-      this.renew();
+      this.renew(sessionWords.nubbleWasUpdatedWindow);
       return true;
     }
     const change = upgradeChange(written, written.format);
@@ -374,7 +415,11 @@ export class Session {
       mine && mine === this.queue[0] && !mine.change.ops.some(isRestoring) && this.aligned
         ? mine.after
         : null;
-    this.confirmed = { seq: change.seq, project: exact ?? apply(before, change.ops).doc };
+    this.confirmed = {
+      generation: this.confirmed.generation,
+      seq: change.seq,
+      project: exact ?? apply(before, change.ops).doc,
+    };
     if (mine) this.settleOwn(mine, change);
     else if (change.clientId !== this.clientId) this.noticeLoss(change, before);
     if (!exact) this.replay();
@@ -383,13 +428,13 @@ export class Session {
   }
 
   /** Has the window loaded anew, once all that is not saved is kept. */
-  private renew(): void {
+  private renew(why: string): void {
     this.outdated = true;
-    this.trouble = sessionWords.nubbleWasUpdatedWindow;
+    this.trouble = why;
     if (!this.keeper.atRisk) this.outside.reload();
     // where several servers run, the one that gives pages may be renewed last
     this.cancelSend();
-    this.cancelSend = this.outside.later(RENEW_AGAIN, () => this.renew());
+    this.cancelSend = this.outside.later(RENEW_AGAIN, () => this.renew(why));
     this.tell();
   }
 
@@ -410,7 +455,7 @@ export class Session {
     const more = loss.places > 1 ? sessionWords.andMore(loss.places - 1) : "";
     this.say({
       text: sessionWords.anotherWindowChangedAt(
-        placeWords(this.present, loss.path),
+        placeWords(this.project, loss.path),
         more,
         change.label,
       ),
@@ -449,14 +494,23 @@ export class Session {
 
   /** Starts from a new snapshot, keeping the edits that are not saved yet. */
   private restart(start: Snapshot): void {
+    if (start.generation !== this.confirmed.generation) {
+      this.renew(sessionWords.projectWasReplaced);
+      return;
+    }
     if (start.seq < this.confirmed.seq) return;
     if (isNewer(start.project.format)) {
-      this.renew();
+      this.renew(sessionWords.nubbleWasUpdatedWindow);
       return;
     }
     this.confirmed = start;
     this.replay();
     this.tell();
+  }
+
+  /** The project of a generation is gone, or was made anew under the same id. */
+  replaced(generation: string | null): void {
+    if (generation === this.generation) this.renew(sessionWords.projectWasReplaced);
   }
 
   /** Reads what others did meanwhile, when something is known to be missing. */
@@ -482,6 +536,7 @@ export class Session {
 
   /** Tries to save at once, as when the connection is back. */
   retry(): void {
+    this.editions.retry(this.present);
     this.plan(0);
   }
 
@@ -523,6 +578,7 @@ export class Session {
       late,
       since: this.confirmed.seq,
       format: FORMAT,
+      generation: this.confirmed.generation,
       change: { ...change, ops: sentOps(change.ops) },
     });
     try {
@@ -538,7 +594,7 @@ export class Session {
       return;
     }
     if (answer.kind === "outdated") {
-      this.renew();
+      this.renew(sessionWords.nubbleWasUpdatedWindow);
       return;
     }
     this.failures = 0;
@@ -599,7 +655,7 @@ export class Session {
       this.say({
         text: sessionWords.savedButWasDeleted(
           change.label,
-          placeWords(this.present, answer.gone[0] ?? []),
+          placeWords(this.project, answer.gone[0] ?? []),
         ),
       });
     }
@@ -642,8 +698,10 @@ export class Session {
     const next = this.saveState();
     if (JSON.stringify(next) !== JSON.stringify(this.state)) this.state = next;
     if (this.paused) return;
-    if (this.told !== this.present) {
+    this.editions.want(this.present);
+    if (this.told !== this.present || this.toldEditions !== this.editions.known) {
       this.told = this.present;
+      this.toldEditions = this.editions.known;
       for (const call of this.watchers) call();
     }
     for (const call of this.listeners) call();

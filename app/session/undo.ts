@@ -1,5 +1,6 @@
-import { merge } from "#core/project";
-import type { Change, Op } from "#core/project";
+import { z } from "zod";
+import { FORMAT, apply, changeSchema, merge, related, same, valueIn } from "#core/project";
+import type { Change, Op, Project } from "#core/project";
 
 /** What can be taken back or up again in one go. */
 export interface Step {
@@ -12,6 +13,12 @@ export interface Step {
   /** the gesture it belongs to, and when that went on last */
   readonly key: string | null;
   readonly at: number;
+}
+
+/** The step that undo would take back, and the one redo would do again. */
+export interface Steps {
+  readonly undo: { readonly label: string } | null;
+  readonly redo: { readonly label: string } | null;
 }
 
 const MOST_STEPS = 500;
@@ -49,6 +56,66 @@ export const restoring = (
   );
 };
 
+/** The part of a step that is still as its window left it. */
+interface OwnPart {
+  readonly step: Step;
+  /** at how many places others have changed it since: that is theirs, and stays */
+  readonly theirs: number;
+}
+
+/** What of a step undo may take back: nothing that others have changed since. */
+export const ownPartOf = (step: Step, present: Project): OwnPart => {
+  // where doing it again would change nothing, all is as it was left
+  const { doc } = apply(present, step.ops);
+  const theirs = step.ops
+    .map(({ path }) => path)
+    .filter((path) => !same(valueIn(present, path), valueIn(doc, path)));
+  if (theirs.length === 0) return { step, theirs: 0 };
+  const isOwn = ({ path }: Op) => !theirs.some((place) => related(place, path));
+  return {
+    step: { ...step, ops: step.ops.filter(isOwn), inverse: step.inverse.filter(isOwn) },
+    theirs: theirs.length,
+  };
+};
+
+const opsSchema = changeSchema.shape.ops;
+const stepSchema = z.object({
+  label: z.string().min(1).max(200),
+  ops: opsSchema,
+  inverse: opsSchema,
+  changeIds: z.array(z.string().max(40)).max(20_000),
+});
+
+/** A step as it is kept over a reload: no gesture goes on then. */
+type KeptStep = Pick<Step, "label" | "ops" | "inverse" | "changeIds">;
+
+/** Undo and redo of a window as they are kept over a reload. */
+export interface KeptUndo {
+  /** steps of another format are not brought over: what they were done to has changed */
+  readonly format: typeof FORMAT;
+  readonly clientId: string;
+  readonly generation: string | null;
+  readonly past: readonly KeptStep[];
+  readonly future: readonly KeptStep[];
+}
+
+/** Storage may hold anything. */
+export const keptUndoSchema: z.ZodType<KeptUndo> = z.object({
+  format: z.literal(FORMAT),
+  clientId: z.string().max(40),
+  generation: z.string().max(40).nullable(),
+  past: z.array(stepSchema).max(MOST_STEPS),
+  future: z.array(stepSchema).max(MOST_STEPS),
+});
+
+const kept = ({ label, ops, inverse, changeIds }: Step): KeptStep => ({
+  label,
+  ops,
+  inverse,
+  changeIds,
+});
+const unkept = (step: KeptStep): Step => ({ ...step, key: null, at: 0 });
+
 /** Undo and redo of one window: lists of steps, never of states. */
 export class UndoHistory {
   private past: readonly Step[] = [];
@@ -59,6 +126,18 @@ export class UndoHistory {
   }
   get redoable(): Step | undefined {
     return this.future.at(-1);
+  }
+
+  /** Both lists, to be kept over a reload. */
+  get kept(): Pick<KeptUndo, "past" | "future"> {
+    return { past: this.past.map(kept), future: this.future.map(kept) };
+  }
+
+  /** Puts what an earlier page of this window did before what this one has done. */
+  precede({ past, future }: Pick<KeptUndo, "past" | "future">): void {
+    // once something was done, what had been undone cannot be done again
+    if (this.past.length === 0 && this.future.length === 0) this.future = future.map(unkept);
+    this.past = [...past.map(unkept), ...this.past].slice(-MOST_STEPS);
   }
 
   /**

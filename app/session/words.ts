@@ -4,11 +4,16 @@ export const sessionWords = {
   serverReturnedError: (status: number) => `the server returned an error (${status})`,
 
   // session.ts
+  momentIsReadOnly:
+    "This is an earlier moment, and nothing in it can be changed. Restore it from History first.",
   nothingChanged: (error: string) => `Nothing changed: ${error}.`,
   cannot: (label: string, word: string, error: string) =>
     `Cannot ${word.toLowerCase()} “${label}”: ${error}.`,
+  changedElsewhere: (label: string, word: string) =>
+    `“${label}” was changed in another window since. What was changed there stays; ${word.toLowerCase()} leaves it out.`,
   stillCannotBeSaved: (label: string, error: string) =>
     `“${label}” still cannot be saved: ${error}.`,
+  projectWasReplaced: "The project was deleted or made anew, and this window reloads",
   nubbleWasUpdatedWindow: "Nubble was updated, and this window reloads",
   anotherWindowChangedAt: (place: string, more: string, label: string) =>
     `Another window changed ${place}${more} at the same time as you (“${label}”).`,
@@ -56,6 +61,11 @@ export const sessionWords = {
   theseEditsAreNot:
     "These edits are not in the project. They are kept in this browser until you choose.",
 
+  // MomentMark.tsx
+  asOf: "As it was on",
+  readOnly: "read-only",
+  toHistory: "Back to History",
+
   // SaveMark.tsx
   change: "1 change is",
   changesAre: (n: number) => `${n} changes are`,
@@ -78,6 +88,7 @@ export const sessionWords = {
   // ProjectPlaces.tsx
   pieces: "Pieces",
   system: "System",
+  history: "History",
   play: "Play",
 
   // ProjectBar.tsx

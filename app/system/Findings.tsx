@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { Button } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import {
   mergeTokens,
   repeatedValues,
@@ -8,6 +9,7 @@ import {
   tokenSaying,
   bindToToken,
 } from "#core/edit";
+import type { Repeated } from "#core/edit";
 import { baseProject } from "#core/looks";
 import type { Project } from "#core/project";
 import { showValue } from "#core/properties";
@@ -21,13 +23,23 @@ const oftenRepeated = (project: Project) =>
     .filter((r) => r.places.length > 2)
     .slice(0, 8);
 
+interface Props {
+  /** a token was made, which gets its name now */
+  readonly onMade: (token: Id) => void;
+}
+
 /** What could be tidied: values that repeat, tokens that nobody uses, tokens that are the same. */
-export const Findings = () => {
+export const Findings = ({ onMade }: Props) => {
   const session = useSession();
   // tokens that are the same in one theme alone are not
   const project = useDisplayedProject(baseProject);
   const repeated = useMemo(() => oftenRepeated(project), [project]);
   const { unused, equal } = useMemo(() => tokenFindings(project), [project]);
+  const make = (r: Repeated, value: string) => {
+    const name = r.type === "colour" ? value : tokenKinds[r.type].one;
+    const made = session.make((now) => tokenFrom(now, r, name));
+    if (made) onMade(made.id);
+  };
   if (repeated.length + unused.length + equal.length === 0)
     return <p className="quiet small-text">{systemWords.noSuggestionsNoRepeated}</p>;
   return (
@@ -47,12 +59,7 @@ export const Findings = () => {
             <Button
               variant="link"
               size="sm"
-              onClick={() => {
-                const name = r.type === "colour" ? value : tokenKinds[r.type].one;
-                session.run((now) =>
-                  known ? bindToToken(r, known) : tokenFrom(now, r, name).change,
-                );
-              }}
+              onClick={() => (known ? session.run(() => bindToToken(r, known)) : make(r, value))}
             >
               {known ? systemWords.useToken(known.name) : systemWords.createToken}
             </Button>

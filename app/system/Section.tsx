@@ -1,7 +1,7 @@
-import { useState } from "react";
 import { Button } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import { addToken } from "#core/edit";
-import { inOrder, orderAt } from "#core/project";
+import { inOrder, isOwn, orderAt } from "#core/project";
 import type { Token, TokenType } from "#core/project";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
@@ -11,13 +11,22 @@ import { changedToken } from "./changes";
 import { tokenKinds } from "./kinds";
 import { systemWords } from "./words";
 
+interface Props {
+  readonly type: TokenType;
+  /** the token that is edited */
+  readonly open: Id | null;
+  /** the one that was just made, and gets its name now */
+  readonly fresh: Id | null;
+  readonly onOpen: (token: Id | null) => void;
+  readonly onMade: (token: Id) => void;
+  readonly onNote: (text: string) => void;
+}
+
 /** The tokens of a kind, in their groups. */
-export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: string) => void }) => {
+export const Section = ({ type, open, fresh, onOpen, onMade, onNote }: Props) => {
   const session = useSession();
   const { tokens } = useDisplayedProject();
-  const [open, setOpen] = useState<string | null>(null);
-  const [fresh, setFresh] = useState<string | null>(null);
-  const own = inOrder(tokens).filter((t) => t.type === type);
+  const own = inOrder(tokens).filter((t) => t.type === type && isOwn(t.id));
   const groups = [...new Set(own.map((t) => t.group))].sort((a, b) => {
     if (a === "") {
       return -1;
@@ -31,9 +40,7 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
   const add = () => {
     const name = `${w.one[0]?.toUpperCase() ?? ""}${w.one.slice(1)}`;
     const made = session.make((now) => addToken(now, type, name, w.fresh));
-    if (!made) return;
-    setOpen(made.id);
-    setFresh(made.id);
+    if (made) onMade(made.id);
   };
   const move = (list: readonly Token[]) => (id: string, index: number) => {
     const others = list.filter((t) => t.id !== id);
@@ -64,7 +71,8 @@ export const Section = ({ type, onNote }: { type: TokenType; onNote: (text: stri
                     token={t}
                     open={open === t.id}
                     isFresh={fresh === t.id}
-                    onOpen={() => setOpen(open === t.id ? null : t.id)}
+                    onOpen={() => onOpen(open === t.id ? null : t.id)}
+                    onMade={onMade}
                     onNote={onNote}
                   />
                 ))}

@@ -1,4 +1,5 @@
-import { useState } from "react";
+import { ownRecords } from "#core/world";
+import { useMemo, useState } from "react";
 import { Button, Dropdown } from "react-bootstrap";
 import {
   addTheme,
@@ -114,7 +115,8 @@ const NewTheme = () => {
 /** The project's themes and their values. */
 export const Themes = ({ onNote }: { onNote: (text: string) => void }) => {
   const session = useSession();
-  const themes = useDisplayedProject((p) => p.themes);
+  const all = useDisplayedProject((p) => p.themes);
+  const themes = useMemo(() => ownRecords(all), [all]);
   const [fresh, setFresh] = useState<string | null>(null);
   const list = inOrder(themes);
   return (

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Badge, Button, Dropdown } from "react-bootstrap";
+import type { Id } from "#core/basics";
 import { addToken, clearTokenValue, removeToken, setTokenValue } from "#core/edit";
 import { isAlias, sameCondition } from "#core/looks";
 import type { Token } from "#core/project";
@@ -19,15 +20,19 @@ import { systemWords } from "./words";
 interface MenuProps {
   readonly token: Token;
   readonly onGroup: () => void;
+  readonly onMade: (token: Id) => void;
   readonly onNote: (text: string) => void;
 }
 
 /** What else can be done with a token. */
-const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
+const TokenMenu = ({ token, onGroup, onMade, onNote }: MenuProps) => {
   const session = useSession();
   const alias = () => {
     const { id, type, name, group } = token;
-    session.run((now) => addToken(now, type, systemWords.alias(name), { alias: id }, group).change);
+    const made = session.make((now) =>
+      addToken(now, type, systemWords.alias(name), { alias: id }, group),
+    );
+    if (made) onMade(made.id);
   };
   const remove = () => {
     if (session.run((now) => removeToken(now, token))) {
@@ -43,7 +48,7 @@ const TokenMenu = ({ token, onGroup, onNote }: MenuProps) => {
         <Dropdown.Item as="button" type="button" onClick={onGroup}>
           {systemWords.setGroup}
         </Dropdown.Item>
-        <Dropdown.Item as="button" type="button" onClick={alias}>
+        <Dropdown.Item as="button" type="button" onClick={() => setTimeout(alias)}>
           {systemWords.createAlias}
         </Dropdown.Item>
         <Dropdown.Item as="button" type="button" onClick={remove}>
@@ -112,11 +117,12 @@ interface TileProps {
   /** it was just made, and gets its name now */
   readonly isFresh: boolean;
   readonly onOpen: () => void;
+  readonly onMade: (token: Id) => void;
   readonly onNote: (text: string) => void;
 }
 
 /** A token: its sample, its name and uses; opened, what it says can be changed. */
-export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
+export const Tile = ({ token, open, isFresh, onOpen, onMade, onNote }: TileProps) => {
   const session = useSession();
   const [grouping, setGrouping] = useState(false);
   const when = useTokenScope();
@@ -142,6 +148,7 @@ export const Tile = ({ token, open, isFresh, onOpen, onNote }: TileProps) => {
             <TokenMenu
               token={token}
               onGroup={() => setTimeout(() => setGrouping(true))}
+              onMade={onMade}
               onNote={onNote}
             />
           </div>

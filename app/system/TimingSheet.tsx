@@ -1,3 +1,4 @@
+import { ownPieces } from "#core/world";
 import { useState } from "react";
 import { Button, Form, Table } from "react-bootstrap";
 import { Link } from "react-router";
@@ -138,7 +139,7 @@ export const TimingSheet = () => {
   const [of, setOf] = useState<string | null>(null);
   const piece = of !== null && project.pieces[of] ? of : null;
   const groups = motionGroups(project, piece);
-  const moving = inOrder(project.pieces).filter((p) => motionsIn([p]).length > 0);
+  const moving = ownPieces(project).filter((p) => motionsIn([p]).length > 0);
   const tokens = inOrder(project.tokens).filter((t) => t.type === "motion");
   const longest = Math.max(1, ...groups.map((g) => lengthOf(g.value)));
   const chosen = groups.filter((g) => picked.includes(g.key));

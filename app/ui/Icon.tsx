@@ -35,6 +35,7 @@ const shapes: Readonly<Record<string, ReactNode>> = {
   ),
   undo: <path d="M6.5 3 L3 6.5 L6.5 10 M3.5 6.5 H9 a4 3.5 0 0 1 0 7 H7" />,
   redo: <path d="M9.5 3 L13 6.5 L9.5 10 M12.5 6.5 H7 a4 3.5 0 0 0 0 7 H9" />,
+  flag: <path d="M4 13.5 V3 H12 L10 6 L12 9 H4" />,
   plus: <path d="M8 3.5 V12.5 M3.5 8 H12.5" />,
   minus: <path d="M3.5 8 H12.5" />,
   close: <path d="M4.5 4.5 L11.5 11.5 M11.5 4.5 L4.5 11.5" />,

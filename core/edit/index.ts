@@ -1,8 +1,8 @@
 export { align, distribute, flattenLayer, lock, restackTo, unwrap, wrap } from "./drawing/arrange";
 export type { Alignment, Moves } from "./drawing/arrange";
 export { takeFont, takeIcon, takePicture } from "./drawing/assets";
-export { copyLayers, pasteClip, readClip } from "./drawing/clip";
-export type { Clip } from "./drawing/clip";
+export { copyLayers, pasteClip, readClip } from "./clip/clip";
+export type { Clip } from "./clip/clip";
 export { addDrafts } from "./drafts";
 export { detach, extract } from "./drawing/extract";
 export { replaceBy } from "./drawing/replace";
@@ -54,6 +54,7 @@ export {
   emptyProject,
   freeName,
   newPiece,
+  ownPiecesOf,
   piecesOf,
   removePiece,
   renamePiece,
@@ -108,7 +109,9 @@ export {
   setEffectMotion,
   setMotions,
   withLane,
+  poseAt,
   withPose,
+  withValueAt,
   withoutLane,
   withoutPose,
 } from "./behaviour/timing";
@@ -127,6 +130,7 @@ export {
   bindToToken,
   tokenTypeOf,
 } from "./tokens/tokens";
+export type { Repeated } from "./tokens/tokens";
 export { usesOf } from "./tokens/uses";
 export type { ValuePlace } from "./tokens/uses";
 export {
@@ -166,10 +170,20 @@ export type { Wire } from "./behaviour/wiring";
 export { oppositeOf } from "./behaviour/opposites";
 export { sendsForms } from "./sends";
 export { overlaysOf } from "./overlays";
-export { libraryGroups, moveToGroup, renameGroup, setAbout, setStatus } from "./library/about";
+export {
+  libraryGroups,
+  ownGroups,
+  moveToGroup,
+  renameGroup,
+  setAbout,
+  setStatus,
+} from "./library/about";
 export { addSample, moveSample, removeSample, setSample } from "./library/samples";
 export { tokenTypeOfPart, untied, withPart } from "./behaviour/parts";
 export type { Timed, TimedPart } from "./behaviour/parts";
 export { setTokenAbout, setTokenDeprecated } from "./tokens/about";
 export { editedValue } from "./tokens/keep";
 export { nearNumber, nearToken } from "./tokens/near";
+export type { NearToken } from "./tokens/near";
+export { bringAlong, clipHere, strangersIn } from "./clip/carried";
+export type { Carried } from "./clip/carried";

@@ -1,5 +1,5 @@
 import type { Id } from "../basics";
-import { BASE, FORMAT, ROOT, inOrder, newId, orderAfter, remove, set } from "../project";
+import { BASE, FORMAT, ROOT, inOrder, isOwn, newId, orderAfter, remove, set } from "../project";
 import type { Change, OverlayStyle, Piece, Project } from "../project";
 import type { Value } from "../properties";
 import { editWords } from "./words";
@@ -27,6 +27,7 @@ export const emptyProject = (name: string): Project => ({
   tokens: {},
   groups: {},
   themes: {},
+  adoptions: {},
   assets: {},
 });
 
@@ -135,6 +136,10 @@ export const setOverlay = (piece: Piece, overlay: OverlayStyle): Change => ({
 /** The pieces of a kind in order. */
 export const piecesOf = (project: Project, kind: Piece["kind"]): Piece[] =>
   inOrder(project.pieces).filter((p) => p.kind === kind);
+
+/** The pieces of a kind that a project has made itself, in order. */
+export const ownPiecesOf = (project: Project, kind: Piece["kind"]): Piece[] =>
+  piecesOf(project, kind).filter(({ id }) => isOwn(id));
 
 /** The screen a prototype starts on: the chosen one, else the first; null without screens. */
 export const startScreen = (project: Project): Piece | null => {

@@ -267,6 +267,7 @@ export const editWords = {
   wireLayers: (count: number) => `Wire ${count} layers`,
 
   // clip.ts
+  partsNotValid: "the components that were copied are not valid",
   wasCopiedNewerVersion: "it was copied by a newer version of Nubble",
   variants: (count: number) => `${count} variant${count === 1 ? "" : "s"}`,
   rules: (verb: string, count: number) => `${verb} ${count} rules`,

@@ -1,3 +1,4 @@
+export { namesIn } from "./names";
 export { offeredBy } from "./offered";
 export type { Offered } from "./offered";
 export { checkSystem, fixAll, fixOf, systemChecks } from "./checks";

@@ -26,7 +26,7 @@ export {
   themesOf,
   unusualTheme,
 } from "./themes";
-export { Resolver, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
+export { Resolver, SharedCopies, childrenOf, overridesFrom, startOf, withOptions } from "./tree";
 export type { ComputedLayer, Overrides, Running } from "./tree";
 export {
   MOST_VARIANTS,

@@ -97,6 +97,13 @@ describe("a property that is bound", () => {
     expect(boundValue(tokens, propertyOf("width"), 12)).toBe(12);
   });
 
+  it("takes the nearest number it can have: one that no property could say is never shown", () => {
+    const far = table(token("far", "number", -40), token("high", "number", 9000));
+    expect(boundValue(far, propertyOf("opacity"), { token: "high" })).toBe(1);
+    expect(boundValue(far, propertyOf("width"), { token: "far" })).toBe(0);
+    expect(boundValue(far, propertyOf("scale"), { token: "high" })).toEqual([100, 100]);
+  });
+
   it("takes nothing from a token of a type that does not suit it", () => {
     for (const [key, id] of [
       ["width", "pine"],

@@ -183,6 +183,10 @@ export const tokensFor = ({ key, type }: Wanting): readonly TokenType[] =>
 const isBorder = (value: TokenValue): value is BorderValue =>
   typeof value === "object" && "width" in value && "colour" in value;
 
+/** A number as near as a property can have it: tokens say numbers of any size. */
+const within = (type: ValueType, n: number): number =>
+  type.is === "number" || type.is === "pair" ? Math.min(type.max, Math.max(type.min, n)) : n;
+
 /**
  * A token's value as a property takes it: a number for all four corners, say, or the colour of a
  * border; undefined when it is of another kind.
@@ -191,9 +195,11 @@ const fitting = (property: Wanting, token: Token, value: TokenValue): Value | un
   if (!tokensFor(property).includes(token.type)) return undefined;
   if (isBorder(value)) return value[borderParts[property.key] ?? "colour"];
   const { type } = property;
-  if (type.is === "four" && typeof value === "number")
-    return [value, value, value, value] satisfies Four;
-  if (type.is === "pair" && typeof value === "number") return [value, value];
+  if (typeof value === "number") {
+    const n = within(type, value);
+    if (type.is === "four") return [n, n, n, n] satisfies Four;
+    return type.is === "pair" ? [n, n] : n;
+  }
   // the types of tokens for a type of values are those whose values it takes
   return value as Value;
 };

@@ -269,6 +269,36 @@ const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => {
   return true;
 };
 
+/** A copy's tree as it is wherever the same is placed. */
+interface Placed {
+  readonly tree: ComputedLayer | null;
+  /** layers in it, and copies inside copies */
+  readonly layers: number;
+  readonly depth: number;
+}
+
+/**
+ * Trees of copies at rest, kept for resolvers that look at many pieces once: what is placed in
+ * several of them the same way is the same object, and so is all that is made of it.
+ */
+export class SharedCopies {
+  readonly #known = new WeakMap<Project, Map<string, Placed>>();
+
+  /** The tree of a component in a variant with options; null where nobody has made it yet. */
+  of(project: Project, id: Id, variant: Variant, overrides: Overrides): Placed | null {
+    return this.#known.get(project)?.get(this.#key(id, variant, overrides)) ?? null;
+  }
+
+  keep(project: Project, id: Id, variant: Variant, overrides: Overrides, placed: Placed): void {
+    const known = entryOf(this.#known, project, () => new Map<string, Placed>());
+    known.set(this.#key(id, variant, overrides), placed);
+  }
+
+  #key(id: Id, variant: Variant, overrides: Overrides): string {
+    return JSON.stringify([id, variant, [...overrides]]);
+  }
+}
+
 /**
  * Resolves trees of one place (a card, a running copy) again and again, keeping whatever did not
  * change. Nested instances take the variant a running machine gives for their path, else the start
@@ -278,6 +308,11 @@ export class Resolver {
   readonly #kept = new Map<string, Kept>();
   readonly #before = new Map<string, Before>();
   #left = MOST_LAYERS;
+  /** how often something was not placed, and how deep the deepest copy lies */
+  #cuts = 0;
+  #deepest = 0;
+
+  constructor(private readonly shared: SharedCopies | null = null) {}
 
   /**
    * The piece's tree in a variant; null for a piece that does not exist or has no root. `path`
@@ -305,9 +340,13 @@ export class Resolver {
   ): ComputedLayer | null {
     const piece = project.pieces[pieceId];
     const root = piece?.layers[ROOT];
-    if (!piece || !root || inside.includes(pieceId) || inside.length > DEEPEST_COPY) return null;
+    if (!piece || !root) return null;
     this.#left -= Object.keys(piece.layers).length;
-    if (this.#left < 0) return null;
+    if (inside.includes(pieceId) || inside.length > DEEPEST_COPY || this.#left < 0) {
+      this.#cuts++;
+      return null;
+    }
+    this.#deepest = Math.max(this.#deepest, inside.length);
     const said = at.says?.(path);
     if (said) overrides = merged(overrides, said);
     const looks = looksIn(piece, variant);
@@ -368,14 +407,35 @@ export class Resolver {
     const wanted = c.at.variant(key);
     const given = c.at.options?.(key);
     const fixed = hasThemes(c.project) ? fixedTheme([values]) : null;
-    return this.#piece(
-      fixed ? inTheme(c.project, fixed) : c.project,
-      component.id,
-      wanted ? variantFrom(component, wanted) : startOf(component, values),
-      key,
-      overridesFrom(component, given ? withOptions(values, given) : values),
-      c.at,
-      c.inside,
-    );
+    const project = fixed ? inTheme(c.project, fixed) : c.project;
+    const variant = wanted ? variantFrom(component, wanted) : startOf(component, values);
+    const overrides = overridesFrom(component, given ? withOptions(values, given) : values);
+    const make = () => this.#piece(project, component.id, variant, key, overrides, c.at, c.inside);
+    if (!this.shared || c.at !== still) return make();
+    return this.#sharing(this.shared, [project, component.id, variant, overrides], c.inside, make);
+  }
+
+  /** The tree of a copy that others may have asked for; kept for them where all of it is there. */
+  #sharing(
+    shared: SharedCopies,
+    what: readonly [Project, Id, Variant, Overrides],
+    inside: readonly Id[],
+    make: () => ComputedLayer | null,
+  ): ComputedLayer | null {
+    const known = shared.of(...what);
+    const isFitting =
+      known && inside.length + known.depth <= DEEPEST_COPY && known.layers <= this.#left;
+    if (isFitting) {
+      this.#left -= known.layers;
+      this.#deepest = Math.max(this.#deepest, inside.length + known.depth);
+      return known.tree;
+    }
+    const [cuts, left, deepest] = [this.#cuts, this.#left, this.#deepest];
+    this.#deepest = 0;
+    const tree = make();
+    const depth = this.#deepest - inside.length;
+    this.#deepest = Math.max(deepest, this.#deepest);
+    if (this.#cuts === cuts) shared.keep(...what, { tree, layers: left - this.#left, depth });
+    return tree;
   }
 }

@@ -1,4 +1,5 @@
-import { tokenValueOf } from "../looks";
+import type { Id } from "../basics";
+import { boundValue, tokenValueOf } from "../looks";
 import { followingNumbers, isNumberOf, numberNames } from "../project";
 import type {
   Easing,
@@ -10,8 +11,12 @@ import type {
   Project,
   Rule,
 } from "../project";
+import { property } from "../properties";
+import type { Value } from "../properties";
 
 interface Timed {
+  /** the property of a lane */
+  readonly key?: string | null;
   readonly duration: number;
   readonly delay: number;
   readonly easing: Easing;
@@ -19,13 +24,23 @@ interface Timed {
   readonly poses?: readonly Pose[] | undefined;
 }
 
-const resolvePose = ({ tokens }: Project, pose: Pose): Pose => {
-  const easing = pose.token && tokenValueOf(tokens, "curve", pose.token);
-  return easing ? { ...pose, easing } : pose;
+const poseValue = ({ tokens }: Project, key: string, token: Id): Value | undefined => {
+  const entry = property(key);
+  return entry && boundValue(tokens, entry, { token });
 };
 
+const resolvePose = (project: Project, key: string, pose: Pose): Pose => {
+  const { token, valueToken } = pose;
+  const easing = token === undefined ? undefined : tokenValueOf(project.tokens, "curve", token);
+  const value = valueToken === undefined ? undefined : poseValue(project, key, valueToken);
+  return { ...pose, easing: easing ?? pose.easing, value: value ?? pose.value };
+};
+
+const followsToken = ({ token, valueToken }: Pose): boolean =>
+  token !== undefined || valueToken !== undefined;
+
 const hasParts = ({ parts, poses }: Timed): boolean =>
-  parts !== undefined || (poses?.some((pose) => pose.token !== undefined) ?? false);
+  parts !== undefined || (poses?.some(followsToken) ?? false);
 
 /**
  * A time, a curve and keyframes with what the tokens of their parts say; what was removed is as it
@@ -34,7 +49,7 @@ const hasParts = ({ parts, poses }: Timed): boolean =>
 export const resolveTimed = <T extends Timed>(project: Project, timed: T): T => {
   if (!hasParts(timed)) return timed;
   const { tokens } = project;
-  const { parts = {}, poses } = timed;
+  const { parts = {}, poses, key } = timed;
   const duration = parts.duration && tokenValueOf(tokens, "duration", parts.duration);
   const delay = parts.delay && tokenValueOf(tokens, "duration", parts.delay);
   const easing = parts.easing && tokenValueOf(tokens, "curve", parts.easing);
@@ -43,7 +58,7 @@ export const resolveTimed = <T extends Timed>(project: Project, timed: T): T => 
     duration: duration ?? timed.duration,
     delay: delay ?? timed.delay,
     easing: easing ?? timed.easing,
-    ...(poses ? { poses: poses.map((pose) => resolvePose(project, pose)) } : {}),
+    ...(poses ? { poses: poses.map((pose) => resolvePose(project, key ?? "", pose)) } : {}),
   };
 };
 

@@ -31,9 +31,21 @@ export const markup = (
   return inside ? `<${node.tag}${attrs}>${inside}</${node.tag}>` : `<${node.tag}${attrs}/>`;
 };
 
+interface Enclosed {
+  /** CSS the document brings along: font faces */
+  readonly style?: string;
+  /** where kept files are, by their hash */
+  readonly address?: (hash: string) => string;
+}
+
 /** A whole SVG document of a placed tree, `margin` px larger on every side for shadows. */
-export const svgDocument = (root: LayoutBox, margin = 0): string => {
+export const svgDocument = (
+  root: LayoutBox,
+  margin = 0,
+  { style = "", address }: Enclosed = {},
+): string => {
   const w = root.width + 2 * margin;
   const h = root.height + 2 * margin;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}">${markup(paint(root))}</svg>`;
+  const sheet = style === "" ? "" : `<style>${style}</style>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${-margin} ${-margin} ${w} ${h}">${sheet}${markup(paint(root), address)}</svg>`;
 };

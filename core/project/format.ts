@@ -1,11 +1,12 @@
 import { set } from "./changes/op";
 import type { Op } from "./changes/op";
+import { projectsAdopt } from "./formats/adoptions";
 import { framesTakePointer } from "./formats/frames";
 import { piecesHaveSamples } from "./formats/samples";
 import type { FormatStep } from "./formats/step";
 
 /** One for each format there has been before today's, the oldest first. Never changed once landed. */
-const steps: readonly FormatStep[] = [framesTakePointer, piecesHaveSamples];
+const steps: readonly FormatStep[] = [framesTakePointer, piecesHaveSamples, projectsAdopt];
 
 /** The format in which projects and changes are written today; the first one was 1. */
 export const FORMAT = steps.length + 1;

@@ -8,6 +8,8 @@ export type { Clash, LoggedChange } from "./changes/history";
 export { byOrder, inOrder, newId, orderAfter, orderAt, tableEntry } from "./ids";
 export { judge, restoreKey, restoringOps } from "./changes/judge";
 export type { Proposal } from "./changes/judge";
+export { adoptionOf, innerId, isOwn, qualified } from "./adoption";
+export type { Adoption, Origin } from "./adoption";
 export type { Project } from "./project";
 export { limits } from "./limits";
 export { declarationsSchema } from "./declarations";
@@ -34,7 +36,7 @@ export type {
   TokenValue,
   TokenValues,
 } from "./tokens/tokens";
-export { issueText, laneSchema, readProject, tables, upgrade } from "./schema";
+export { issueText, laneSchema, projectSchema, readProject, tables, upgrade } from "./schema";
 export { cleanText, cutText } from "./text";
 export {
   BASE,

@@ -12,6 +12,7 @@ export const limits = {
   groups: 5000,
   themes: 12,
   assets: 20_000,
+  adoptions: 60,
   layers: 5000,
   looks: 10_000,
   rules: 5000,

@@ -1,5 +1,6 @@
 import type { Id } from "../basics";
 import type { Asset } from "../properties";
+import type { Adoption } from "./adoption";
 import type { Theme, Token, TokenGroup } from "./tokens/tokens";
 import type { Piece } from "./types";
 
@@ -14,4 +15,6 @@ export interface Project {
   readonly groups: Readonly<Record<Id, TokenGroup>>;
   readonly themes: Readonly<Record<Id, Theme>>;
   readonly assets: Readonly<Record<Id, Asset>>;
+  /** the systems it uses */
+  readonly adoptions: Readonly<Record<Id, Adoption>>;
 }

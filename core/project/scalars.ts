@@ -11,6 +11,11 @@ export const id = z
   .regex(/^[A-Za-z0-9_-]{1,40}$/, projectWords.idMustBeLetters)
   .refine((s) => !isReserved(s), projectWords.idReserved);
 
+/** What refers to a record: one of the project, or one that an adoption brings. */
+export const ref = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,40}(\.[A-Za-z0-9_-]{1,40}){0,8}$/, projectWords.idMustBeLetters);
+
 /** A place among others: a key of fractional indexing. */
 export const order = z.string().min(1).max(200).refine(isOrderKey, projectWords.notPlaceOrder);
 

@@ -5,7 +5,7 @@ import { declarationsSchema } from "./declarations";
 import { effectShapes } from "./effects";
 import { FORMAT, isOlder, upgradeValue } from "./format";
 import { tableEntry } from "./ids";
-import { easingSchema, id, ms, name, order } from "./scalars";
+import { easingSchema, id, ms, name, order, ref } from "./scalars";
 import { limits } from "./limits";
 import { token, tokenGroup } from "./tokens/schema";
 import {
@@ -82,22 +82,23 @@ const note = z.strictObject({
 });
 const place = z.number().min(-1e5).max(1e5);
 const reference = z.strictObject({
-  picture: id,
+  picture: ref,
   x: place,
   y: place,
   width: z.number().min(1).max(1e5),
   opacity: z.number().min(0).max(1),
 });
 const motionParts = z.strictObject({
-  duration: id.optional(),
-  delay: id.optional(),
-  easing: id.optional(),
+  duration: ref.optional(),
+  delay: ref.optional(),
+  easing: ref.optional(),
 });
 const pose = z.strictObject({
   at: z.number().min(0).max(1),
   value: z.custom<Value>(),
   easing: easingSchema,
-  token: id.optional(),
+  token: ref.optional(),
+  valueToken: ref.optional(),
 });
 /** A lane of a motion. */
 export const laneSchema = z
@@ -133,7 +134,7 @@ const motion = z.strictObject({
   duration: ms,
   delay: ms,
   easing: easingSchema,
-  token: id.optional(),
+  token: ref.optional(),
   parts: motionParts.optional(),
   to: z.enum(directions).optional(),
   restacks: z.enum(["start", "middle", "end"]).optional(),
@@ -145,7 +146,7 @@ const traitMotion = z.strictObject({
   duration: ms,
   delay: ms,
   easing: easingSchema,
-  token: id.optional(),
+  token: ref.optional(),
   parts: motionParts.optional(),
 });
 const signal = z.strictObject({ id, name, order });
@@ -168,11 +169,11 @@ const triggerFields = z.object(
   Object.fromEntries(Object.values(triggerShapes).flatMap((shape) => Object.entries(shape))),
 );
 const numberTokens = z.strictObject({
-  ms: id.optional(),
-  travel: id.optional(),
-  part: id.optional(),
-  speed: id.optional(),
-  lean: id.optional(),
+  ms: ref.optional(),
+  travel: ref.optional(),
+  part: ref.optional(),
+  speed: ref.optional(),
+  lean: ref.optional(),
 });
 // the type of triggers is made of the same shapes
 const trigger = z.strictObject({
@@ -243,7 +244,7 @@ const about = z.strictObject({
 });
 const status = z.union([
   z.enum(["draft", "ready"]),
-  z.strictObject({ supersededBy: id.nullable() }),
+  z.strictObject({ supersededBy: ref.nullable() }),
 ]);
 
 /**
@@ -269,6 +270,10 @@ const keyed = <T extends z.ZodType<{ id: string }>>(record: T, what: keyof typeo
     projectWords.recordMustBeKept,
   );
 
+/** A number as Semantic Versioning 2.0.0 has it, without what may stand behind it. */
+const editionNumber = z.string().regex(/^(0|[1-9]\d{0,5})(\.(0|[1-9]\d{0,5})){2}$/);
+const origin = z.strictObject({ system: id, name, number: editionNumber, piece: ref });
+
 /** The parts of a piece that are not records. */
 export const pieceFields = {
   id,
@@ -280,6 +285,7 @@ export const pieceFields = {
   group: z.string().max(limits.tokenGroup).optional(),
   status: status.optional(),
   about: about.optional(),
+  origin: origin.optional(),
 } as const;
 export const pieceSchema = z.strictObject({
   ...pieceFields,
@@ -339,12 +345,23 @@ const asset = z.discriminatedUnion("kind", [
   }),
 ]);
 
+const adoption = z.strictObject({
+  id,
+  order,
+  system: id,
+  name,
+  edition: hash,
+  number: editionNumber,
+  declined: z.record(editionNumber, z.string().trim().min(1).max(500)).optional(),
+});
+
 /** The record tables of a project beside its pieces. */
 export const projectTables = {
   tokens: token,
   groups: tokenGroup,
   themes: theme,
   assets: asset,
+  adoptions: adoption,
 } as const;
 export const projectFields = { format: z.literal(FORMAT), name, start: id.nullable() } as const;
 /** A whole project; what no schema can say is looked at by `readProject`. */
@@ -355,6 +372,7 @@ export const projectSchema = z.strictObject({
   groups: keyed(tokenGroup, "groups"),
   themes: keyed(theme, "themes"),
   assets: keyed(asset, "assets"),
+  adoptions: keyed(adoption, "adoptions"),
 });
 
 /** Pieces of an older format as they would be written today. */
@@ -388,13 +406,14 @@ const withTables = (project: Project): Project => {
       !("accepted" in p) ||
       !("samples" in p),
   );
-  if ("tokens" in project && "themes" in project && !old) return project;
+  if ("tokens" in project && "themes" in project && "adoptions" in project && !old) return project;
   return {
     ...project,
     tokens: project.tokens ?? {},
     groups: project.groups ?? {},
     themes: project.themes ?? {},
     assets: project.assets ?? {},
+    adoptions: project.adoptions ?? {},
     pieces: Object.fromEntries(
       pieces.map(([id, p]) => [
         id,
@@ -465,7 +484,8 @@ export const overfull = (project: Project, piece: Piece | undefined): string | n
     tooMany(project.tokens, "tokens") ??
     tooMany(project.groups, "groups") ??
     tooMany(project.themes, "themes") ??
-    tooMany(project.assets, "assets");
+    tooMany(project.assets, "assets") ??
+    tooMany(project.adoptions, "adoptions");
   if (ofProject || !piece) return ofProject;
   // the keys of a constant table
   for (const table of Object.keys(tables) as (keyof typeof tables)[]) {

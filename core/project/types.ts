@@ -1,4 +1,5 @@
 import type { Id } from "../basics";
+import type { Origin } from "./adoption";
 import type { EffectOf, EffectType } from "./effects";
 import type { Trigger } from "./triggers";
 import type { LayerKind, SpecifiedValue, Value } from "../properties";
@@ -164,6 +165,8 @@ export interface Pose {
   readonly easing: Easing;
   /** the token that says its easing instead */
   readonly token?: Id | undefined;
+  /** the token that says its value instead */
+  readonly valueToken?: Id | undefined;
 }
 
 /**
@@ -373,6 +376,8 @@ export interface Piece {
   readonly group?: string | undefined;
   /** without one: a draft */
   readonly status?: Status | undefined;
+  /** the system it was taken from */
+  readonly origin?: Origin | undefined;
   readonly about?: About | undefined;
 }
 

@@ -33,6 +33,8 @@ export const projectWords = {
 
   // accept.ts
   pieceMustBeKept: "a piece must be kept under its own id",
+  belongsToSystem:
+    "It belongs to a system that this project uses. Make it independent to change it here.",
   idCannotChange: "an id cannot change",
   pieceHasNo: (field: string) => `a piece has no “${field}”`,
   allCannotBeReplaced: (field: string) => `all ${field} cannot be replaced at once`,

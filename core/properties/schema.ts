@@ -41,6 +41,8 @@ const stops = z
   .min(2, propertiesWords.gradientNeedsAtLeast)
   .max(24);
 const idSchema = z.string().regex(/^[A-Za-z0-9_-]{0,40}$/);
+/** What names a record, of the project or of what it has adopted; or none. */
+const refSchema = z.string().regex(/^([A-Za-z0-9_-]{1,40}(\.[A-Za-z0-9_-]{1,40}){0,8})?$/);
 
 /** Both kinds of gradients but for their stops. */
 export const gradientShapes = {
@@ -54,11 +56,16 @@ const gradientSchema = z.discriminatedUnion("kind", [
 const fillSchema = z.union([
   colourSchema,
   gradientSchema,
-  z.strictObject({ kind: z.literal("picture"), picture: idSchema, fit: z.enum(fits), focus: pair }),
+  z.strictObject({
+    kind: z.literal("picture"),
+    picture: refSchema,
+    fit: z.enum(fits),
+    focus: pair,
+  }),
 ]);
 
 /** A value that is taken from a token instead. */
-export const boundSchema = z.strictObject({ token: idSchema.min(1) });
+export const boundSchema = z.strictObject({ token: refSchema.min(1) });
 
 /** The Zod schema of a value type. */
 export const valueSchema = (type: ValueType): z.ZodType => {
@@ -94,7 +101,7 @@ export const valueSchema = (type: ValueType): z.ZodType => {
     case "asset":
     case "style":
     case "reference":
-      return idSchema;
+      return refSchema;
   }
 };
 

@@ -13,7 +13,7 @@ export const rehearseWords = {
   neverSettles: "it never settles",
   copyNotVisible: "that copy is not visible",
   is: (trait: string | undefined, value: string | undefined) =>
-    `${trait ?? "a deleted trait"} is ${value ?? "deleted"}`,
+    trait === undefined ? "the trait is deleted" : `${trait} is ${value ?? "deleted"}`,
   visible: (name: undefined | string) => `${name ?? "another screen"} is visible`,
   nothingVisible: "nothing is visible",
   textVisible: "the text is visible",

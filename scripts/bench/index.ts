@@ -9,12 +9,16 @@ import type { LayoutEnv } from "../../core/layout/index.ts";
 import { root } from "../serve.ts";
 import { behaviour } from "./behaviour.ts";
 import { cards } from "./cards.ts";
+import { crowd } from "./kept/crowd.ts";
+import { editions } from "./editions.ts";
 import { frames } from "./frames.ts";
 import { gather } from "./gather.ts";
+import { history } from "./kept/history.ts";
 import { machine } from "./machine.ts";
 import { library } from "./library.ts";
 import { motion } from "./motion.ts";
-import { saving } from "./saving.ts";
+import { projects } from "./kept/projects.ts";
+import { saving } from "./kept/saving.ts";
 import { nudge } from "./nudge.ts";
 import { playerSize } from "./size.ts";
 import { stage } from "./stage.ts";
@@ -42,8 +46,12 @@ const sections: Readonly<Record<string, Section>> = {
   player: () => frames(env, line),
   gather: () => gather(line),
   library: () => library(line),
+  editions: () => editions(env, line),
   size: () => playerSize(line),
   saving: measureSaving,
+  crowd: () => crowd(line),
+  projects: () => projects(line),
+  history: () => history(line),
   nudge: () => nudge(line),
   stage: () => stage(line),
   map: () => stage(line, true),

@@ -7,7 +7,7 @@ import type { Piece, Project } from "../../core/project/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { launch } from "../../tests/support/browser.ts";
-import { startHarbour } from "../../tests/support/harbour.ts";
+import { startHarbour } from "../../tests/support/servers/harbour.ts";
 import { build } from "../build.ts";
 import { makeScratch } from "../run/scratch.ts";
 import { root } from "../serve.ts";

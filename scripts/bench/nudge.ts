@@ -6,7 +6,7 @@ import { newId } from "../../core/project/index.ts";
 import { kelpwayKit } from "../../demo/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { launch, sleep } from "../../tests/support/browser.ts";
-import { startHarbour } from "../../tests/support/harbour.ts";
+import { startHarbour } from "../../tests/support/servers/harbour.ts";
 import { build } from "../build.ts";
 import { root } from "../serve.ts";
 import { largeProject } from "./large.ts";

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { newId } from "../../core/project/index.ts";
 import { openDatabase, ProjectLog } from "../../server/index.ts";
 import { launch, sleep } from "../../tests/support/browser.ts";
-import { startHarbour } from "../../tests/support/harbour.ts";
+import { startHarbour } from "../../tests/support/servers/harbour.ts";
 import { build } from "../build.ts";
 import { root } from "../serve.ts";
 import { framesWhile } from "./browser.ts";

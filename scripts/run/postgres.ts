@@ -44,7 +44,8 @@ const account = (): Account => {
   return { uid: id("-u"), gid: id("-g") };
 };
 
-const binaries = (): string => {
+/** Where the programs of the newest PostgreSQL are. */
+export const binaries = (): string => {
   const home = "/usr/lib/postgresql";
   const versions = existsSync(home)
     ? readdirSync(home).filter((v) => existsSync(join(home, v, "bin/postgres")))
@@ -181,6 +182,8 @@ export class Postgres {
   private readonly password: string;
   private pid = 0;
   private boundPort = 0;
+  /** it was running already when it was asked for */
+  ranBefore = false;
 
   private constructor(
     folder: string,
@@ -239,6 +242,7 @@ export class Postgres {
   private async launch(tries: number): Promise<void> {
     await clearStaleMark(this.data);
     const running = runningOn(this.data);
+    this.ranBefore = running !== null;
     this.boundPort =
       running?.port ??
       (this.port || (await freePort(FIRST_PORT + Math.floor(Math.random() * PORTS))));

@@ -35,6 +35,10 @@ export const commandOf = (pid: number): string[] =>
 export const hasVariable = (pid: number, name: string, value: string): boolean =>
   read(`/proc/${pid}/environ`).split("\0").includes(`${name}=${value}`);
 
+/** Processes that a process has started and that are there still. */
+export const childrenOf = (pid: number): number[] =>
+  read(`/proc/${pid}/task/${pid}/children`).split(" ").filter(Boolean).map(Number);
+
 /** Processes that work in a folder. */
 export const processesIn = (folder: string): number[] =>
   readdirSync("/proc")

@@ -1,6 +1,6 @@
 import { createRequire } from "node:module";
 import { inflateSync } from "node:zlib";
-import { Turns } from "../turns";
+import { Batches } from "../batches";
 import { Reader, Unreadable } from "./bytes";
 import { LARGEST_SFNT } from "./sfnt";
 
@@ -48,18 +48,22 @@ const unpackWoff = (file: Reader): Uint8Array => {
   return out;
 };
 
-const turns = new Turns();
-
 type Unpack = (bytes: Uint8Array) => Promise<Uint8Array>;
+
+/** One at a time: what unpacking returns lies in its own memory, which the next call writes to. */
+const unpacking = new Batches<Uint8Array, Uint8Array>(async (_, files) => {
+  const unpack = createRequire(import.meta.url)("wawoff2/decompress.js") as Unpack;
+  const found: Uint8Array[] = [];
+  for (const bytes of files) found.push((await unpack(bytes)).slice());
+  return found;
+}, 1);
 
 /** WOFF 2.0 (W3C Recommendation): all tables in one Brotli stream, some of them rewritten. */
 const unpackWoff2 = async (file: Reader): Promise<Uint8Array> => {
   const total = file.u32(16);
   if (total > LARGEST_SFNT) throw tooLarge(total);
   if (file.u32(20) > file.length) throw new Unreadable("it ends before what it says it holds");
-  const unpack = createRequire(import.meta.url)("wawoff2/decompress.js") as Unpack;
-  // what it returns lies in its own memory, which the next call writes to
-  const sfnt = await turns.run("woff2", async () => (await unpack(file.bytes)).slice());
+  const sfnt = await unpacking.run("woff2", file.bytes);
   if (sfnt.length > LARGEST_SFNT) throw tooLarge(sfnt.length);
   return sfnt;
 };

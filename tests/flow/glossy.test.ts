@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { sleep } from "../support/browser";
+import type { Frame } from "../support/film";
 import { givenHand } from "./hand";
 
 const at = givenHand();
@@ -46,27 +47,25 @@ describe("a button", () => {
     expect(await me.page.$$(`${played} [clip-path] rect[fill^=url]`)).not.toEqual([]);
     const text = await hand.middle(`${played} text`);
     const moving = `${played} g[clip-path] [data-layer]`;
-    const place = async () => {
-      const all = await me.page.$$eval(moving, (layers) =>
-        layers.filter((l) => !l.querySelector("text")).map((l) => l.getBoundingClientRect().x),
-      );
-      return all.at(-1) ?? 0;
+    const ids = await me.page.$$eval(moving, (layers) =>
+      layers.flatMap((l) => (l.querySelector("text") ? [] : [l.getAttribute("data-layer") ?? ""])),
+    );
+    const point = () => me.page.mouse.move(...text);
+    const leave = () => me.page.mouse.move(text[0], text[1] + 200);
+    const places = (film: readonly Frame[]) => film.map((frame) => frame.at(-1)?.x ?? NaN);
+    const filmed = async (act: () => Promise<unknown>, putBack: () => Promise<unknown>) =>
+      places(await me.film(".play-host", ids, act, putBack));
+    const settled = async (act: () => Promise<unknown>) => {
+      await act();
+      await sleep(900);
     };
-    const before = await place();
-    await me.page.mouse.move(...text);
-    const places: number[] = [];
-    for (let moment = 0; moment < 25; moment++) {
-      places.push(await place());
-      await sleep(16);
-    }
-    await sleep(400);
-    const end = await place();
+    const [before = NaN, ...there] = await filmed(point, () => settled(leave));
+    const end = there.at(-1) ?? NaN;
     expect(end).toBeGreaterThan(before + 20);
     // a spring of 40 per cent goes beyond its end before it comes to rest there
-    expect(Math.max(...places)).toBeGreaterThan(end + 1);
-    await me.page.mouse.move(text[0], text[1] + 200);
-    await sleep(900);
-    expect(await place()).toBeCloseTo(before, 0);
+    expect(Math.max(...there)).toBeGreaterThan(end + 1);
+    const back = await filmed(leave, () => settled(point));
+    expect(back.at(-1)).toBeCloseTo(before, 0);
     hand.expectAtMost(50);
   });
 });

@@ -14,7 +14,8 @@ beforeAll(() => {
 const PLAYER = ".play-host .player";
 const open = async (piece: string) => {
   await me.page.goto(`${desk.address}/play/${piece}`, { waitUntil: "load" });
-  await me.page.waitForSelector(`${PLAYER} .access`);
+  // the layer is there before the first picture is, and what is in it comes with that
+  await me.page.waitForSelector(`${PLAYER} .access > *`);
 };
 /** What has the page's focus: its role and name as the browser computes them. */
 const focused = () =>

@@ -246,7 +246,7 @@ describe("streams", () => {
     await sleep(300);
     await Promise.all(Array.from({ length: 40 }, (_, i) => post(i % 2 ? a : b)));
     const { text } = await heard;
-    expect(text).toContain(`event: gone\ndata: {"project":"nowhere"}`);
+    expect(text).toContain(`event: replaced\ndata: {"project":"nowhere"}`);
     const of = (id: string) =>
       [...text.matchAll(/data: (\{"project":.*\})\n/g)]
         .map((m) => JSON.parse(m[1] ?? "{}") as { project: string; change?: { seq: number } })

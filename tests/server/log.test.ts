@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { FORMAT, newId, remove, set } from "#core/project";
 import type { Change, LoggedChange, Proposal } from "#core/project";
-import { openDatabase, ProjectLog } from "#server";
+import { listProjects, openDatabase, ProjectLog } from "#server";
 import { kelpwayKit } from "../../demo/index";
 import type { Sequelize } from "sequelize";
 
@@ -28,6 +28,14 @@ const proposal = (since: number, change: Change, more: Partial<Proposal> = {}): 
   change,
   ...more,
 });
+/** Notes the changes a project's listeners hear from now on; gives how to stop. */
+const heardBy = async (log: ProjectLog, id: string, heard: LoggedChange[]) => {
+  const head = await log.head(id);
+  if (!head) throw new Error("there is no such project");
+  return log.listen(head, (news) => {
+    if (news.kind === "changes") heard.push(...news.changes);
+  });
+};
 const none = { changes: [], more: false };
 const move = (x: number): Change => ({ label: "Move", ops: [set([...at, "x"], x)] });
 
@@ -75,7 +83,7 @@ describe("the project log", () => {
   it("gives what others did meanwhile, and tells listeners once", async () => {
     const { log, id } = await fresh();
     const heard: LoggedChange[] = [];
-    const stop = log.listen(id, (c) => heard.push(c));
+    const stop = await heardBy(log, id, heard);
     await log.append(id, proposal(0, move(9), { clientId: "other" }));
     const answer = await log.append(id, proposal(0, { label: "y", ops: [set([...at, "y"], 3)] }));
     expect(answer).toMatchObject({
@@ -214,15 +222,15 @@ describe("a damaged project", () => {
     const healthy = await fresh();
     await log.append(id, proposal(0, move(1)));
     await damage(id, "{}", 0);
-    const list = await new ProjectLog(db).list();
-    expect(list.find((p) => p.id === id)).toMatchObject({
-      name: "Kelpway kit",
-      project: null,
+    const list = await listProjects();
+    expect(list.find((p) => p.id === id)?.name).toBe("Kelpway kit");
+    const tile = (of: string) =>
+      fetch(`${inject("address")}/projects/${of}/tile`).then((r) => r.json());
+    expect(await tile(id)).toEqual({
+      kind: "damaged",
       reason: expect.stringContaining("snapshots") as string,
     });
-    expect(list.find((p) => p.id === healthy.id)?.project).toEqual(kelpwayKit());
-    const page = await fetch(`${inject("address")}/`).then((r) => r.text());
-    expect(page).toContain("Damaged:");
+    expect(await tile(healthy.id)).toEqual({ kind: "fine" });
     // the reason is for people: nothing of the inside
     const own = await fetch(`${inject("address")}/projects/${id}`);
     const words = await own.text();
@@ -320,7 +328,7 @@ describe("the route that saves", () => {
   it("gives changes with the format they are written in", async () => {
     const { log, id } = await fresh();
     const heard: LoggedChange[] = [];
-    const stop = log.listen(id, (change) => heard.push(change));
+    const stop = await heardBy(log, id, heard);
     await log.append(id, proposal(0, move(3)));
     stop();
     const { changes } = await log.since(id, 0);

@@ -4,8 +4,8 @@ import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import type { Project } from "#core/project";
 import { openDatabase, ProjectLog } from "#server";
 import { launch, Person, sleep } from "../support/browser";
-import { startHarbour } from "../support/harbour";
-import type { Harbour } from "../support/harbour";
+import { startHarbour } from "../support/servers/harbour";
+import type { Harbour } from "../support/servers/harbour";
 import { makeScratch } from "../../scripts/run/scratch";
 
 let browser: Browser;

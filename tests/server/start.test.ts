@@ -1,7 +1,7 @@
 import { execFileSync, spawn, spawnSync } from "node:child_process";
 import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from "vitest";
 import { openDatabase } from "#server";
 import { Instance } from "../../scripts/chaos/instance";
 import { freePort } from "../../scripts/run/postgres";
@@ -85,15 +85,15 @@ describe("the start command", () => {
   it("keeps logs with time and client that nobody else can read", async () => {
     await fetch(`${nubble.address}/health`, { headers: { "user-agent": "harbour master" } });
     const log = join(home, "server.log");
-    expect(
-      await waitUntil(
-        () =>
-          /^\d{4}-\d\d-\d\dT[\d:.]+Z 127\.0\.0\.1 GET \/health 200 .*“harbour master”$/m.test(
-            readFileSync(log, "utf8"),
-          ),
-        5000,
-      ),
-    ).toBe(true);
+    const asked = { method: "GET", url: "/health", client: "127.0.0.1", agent: "harbour master" };
+    const line = await vi.waitFor(() => {
+      const lines = readFileSync(log, "utf8").trim().split("\n");
+      const found = lines.find((one) => one.includes(asked.agent));
+      if (found === undefined) throw new Error("nothing was logged");
+      return JSON.parse(found) as Record<string, unknown>;
+    });
+    expect(line).toMatchObject({ req: asked, res: { statusCode: 200 } });
+    expect(line.time).toMatch(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/);
     for (const file of [log, join(home, "postgres/postgres.log"), join(home, "running.json")])
       if (existsSync(file)) expect(statSync(file).mode & 0o777, file).toBe(0o600);
   });

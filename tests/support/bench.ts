@@ -23,6 +23,7 @@ const alone = (project: Project): Session =>
     {
       send: () => new Promise(() => undefined),
       since: () => Promise.resolve(null),
+      edition: () => Promise.resolve({ kind: "unknown" } as const),
       snapshot: () => Promise.resolve(null),
       shelf: { write: () => Promise.resolve() },
       reload: () => undefined,

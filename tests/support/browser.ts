@@ -1,9 +1,11 @@
 import { rmSync } from "node:fs";
 import { setTimeout as sleep } from "node:timers/promises";
 import puppeteer from "puppeteer-core";
-import type { Browser, ElementHandle, Page } from "puppeteer-core";
+import type { Browser, ElementHandle, Page, Point } from "puppeteer-core";
 import { expect } from "vitest";
 import { makeScratch } from "../../scripts/run/scratch";
+import { filmOf, shownIn } from "./film";
+import type { Box, Frame, Shown } from "./film";
 
 /** Debian's Chromium without its own windows, and without anything that would call out. */
 export const launch = async (): Promise<{ browser: Browser; close: () => Promise<void> }> => {
@@ -35,59 +37,29 @@ export const launch = async (): Promise<{ browser: Browser; close: () => Promise
 };
 
 export { sleep };
+export type { Box };
 
-export interface Box {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-interface Shown extends Box {
-  fill: string | null;
-}
-
-/** Runs in the page: looks at layers once, or in every frame from now on. */
-const look = (host: string, ids: readonly string[], filmed: boolean): (Shown | null)[][] => {
-  const now = () =>
-    ids.map((id): Shown | null => {
-      const g = [...document.querySelectorAll(`${host} [data-layer]`)]
-        .filter((e) => e.getAttribute("data-layer") === id)
-        .at(-1);
-      const shape =
-        g &&
-        [...g.children].find(
-          (c) =>
-            ["rect", "ellipse", "path", "text"].includes(c.tagName) &&
-            !(c as SVGElement).style.filter,
-        );
-      const box = shape?.getBoundingClientRect();
-      return box
-        ? {
-            x: box.x,
-            y: box.y,
-            width: box.width,
-            height: box.height,
-            fill: shape?.getAttribute("fill") ?? null,
-          }
-        : null;
-    });
-  if (!filmed) return [now()];
-  const film = { on: true, frames: [] as (Shown | null)[][] };
-  (window as unknown as { film_: typeof film }).film_ = film;
-  const frame = () => {
-    if (!film.on) return;
-    film.frames.push(now());
-    requestAnimationFrame(frame);
-  };
-  requestAnimationFrame(frame);
-  return [];
-};
+/** What moves is elsewhere after so long, ms. */
+const FRAME_MS = 17;
 
 /** What one presses of a radio button that lies under its label. */
 const labelOf = async (radio: ElementHandle): Promise<ElementHandle> => {
   const label = await radio.evaluateHandle((e) => (e as HTMLInputElement).labels?.[0] ?? e);
   return label.asElement() as ElementHandle;
+};
+
+/** Where one presses an element; null while it moves, and while something lies over it. */
+const pointAtRest = async (element: ElementHandle): Promise<Point | null> => {
+  await element.scrollIntoView();
+  const point = await element.clickablePoint();
+  const isOnTop = await element.evaluate((e, { x, y }) => {
+    const hit = document.elementFromPoint(x, y);
+    const labels = [...((e as HTMLInputElement).labels ?? [])];
+    return [e, ...labels].some((one) => one.contains(hit));
+  }, point);
+  await sleep(FRAME_MS);
+  const later = await element.clickablePoint();
+  return isOnTop && later.x === point.x && later.y === point.y ? later : null;
 };
 
 /**
@@ -145,14 +117,15 @@ export class Person {
   }
 
   async click(role: string, name: string, within = ""): Promise<void> {
-    const element = await this.until(async () => {
+    const { x, y } = await this.until(async () => {
       const found = await this.find(role, name, within);
       // people wait for what cannot be pressed yet
       if (await found.evaluate((e) => e.matches(":disabled"))) throw new Error(`“${name}” is off`);
-      return found;
+      const point = await pointAtRest(role === "radio" ? await labelOf(found) : found);
+      if (!point) throw new Error(`“${name}” moves, or something lies over it`);
+      return point;
     });
-    if (role === "radio") await labelOf(element).then((label) => label.click());
-    else await element.click();
+    await this.page.mouse.click(x, y);
   }
 
   async pick(name: string, words: string, within = ""): Promise<void> {
@@ -203,24 +176,21 @@ export class Person {
     });
   }
 
-  /** Painted layers in a running scene, as they are on screen this moment. */
-  async layers(host: string, ids: readonly string[]): Promise<(Shown | null)[]> {
-    return (await this.page.evaluate(look, host, ids, false)).at(-1) ?? [];
-  }
-
   async layer(host: string, id: string): Promise<Shown | null> {
-    return (await this.layers(host, [id]))[0] ?? null;
+    return (await shownIn(this.page, host, [id]))[0] ?? null;
   }
 
-  /** Begins to note painted layers in every frame; gives what ends it and tells the frames. */
-  async film(host: string, ids: readonly string[]): Promise<() => Promise<(Shown | null)[][]>> {
-    await this.page.evaluate(look, host, ids, true);
-    return () =>
-      this.page.evaluate(() => {
-        const w = window as unknown as { film_: { on: boolean; frames: (Shown | null)[][] } };
-        w.film_.on = false;
-        return w.film_.frames;
-      });
+  layers(host: string, ids: readonly string[]): Promise<Frame> {
+    return shownIn(this.page, host, ids);
+  }
+
+  film(
+    host: string,
+    ids: readonly string[],
+    act: () => Promise<unknown>,
+    putBack: () => Promise<unknown>,
+  ): Promise<readonly Frame[]> {
+    return filmOf(this.page, { host, ids }, act, putBack);
   }
 
   text(selector: string): Promise<string> {

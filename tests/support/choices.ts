@@ -140,21 +140,23 @@ export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
           undo()?.click();
           await frames();
         }
+        await comes(() => undo()?.disabled !== false);
       };
       const cellOf = (key: string) =>
         sheet()?.querySelector<HTMLElement>(`.sheet-row[data-row="${CSS.escape(key)}"] .cell`);
+      const field = () => sheet()?.querySelector<HTMLElement>(".cell-field") ?? null;
+      /** The field that comes, with the focus in it; none where Enter asks for no word. */
       const open = async (key: string): Promise<HTMLSelectElement | null> => {
         cellOf(key)?.click();
         await frames();
         cellOf(key)?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
-        await frames();
+        await comes(() => document.activeElement === field() || undo()?.disabled === false);
         return sheet()?.querySelector<HTMLSelectElement>("select.cell-field") ?? null;
       };
+      /** Leaves the field that is open; where none is, Escape would leave the layer. */
       const leave = async () => {
-        document.activeElement?.dispatchEvent(
-          new KeyboardEvent("keydown", { key: "Escape", bubbles: true }),
-        );
-        await frames();
+        field()?.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
+        await comes(() => field() === null);
       };
       const idle: string[] = [];
       let made = 0;
@@ -167,14 +169,15 @@ export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
         // a yes became a no where there was nothing to choose
         await takeBack();
         for (const label of labels) {
-          const field = await open(key);
-          const option = field && [...field.options].find((o) => o.text === label);
-          if (!field || !option) continue;
-          field.value = option.value;
-          field.dispatchEvent(new Event("change", { bubbles: true }));
+          const list = await open(key);
+          const option = list && [...list.options].find((o) => o.text === label);
+          if (!list || !option) continue;
+          list.value = option.value;
+          list.dispatchEvent(new Event("change", { bubbles: true }));
           await frames();
           made++;
           if (!(await comes(() => undo()?.disabled === false))) idle.push(`${key}: ${label}`);
+          await comes(() => field() === null);
           await takeBack();
         }
       };
@@ -182,37 +185,54 @@ export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
         const main = document.querySelector(".bench")?.innerHTML.replace(/ id="[^"]*"/g, "");
         return `${main}${document.querySelectorAll(".modal, .panel").length}`;
       };
+      /** Scrolls until a row is there: only those in sight are. */
+      const bring = async (key: string): Promise<void> => {
+        const room = sheet();
+        for (let top = 0; room && !cellOf(key) && top <= room.scrollHeight; top += 200) {
+          room.scrollTop = top;
+          await frames();
+        }
+      };
       const menu = async (key: string): Promise<HTMLElement[]> => {
+        await bring(key);
         cellOf(key)?.dispatchEvent(
           new MouseEvent("contextmenu", { bubbles: true, clientX: 300, clientY: 300 }),
         );
-        await frames();
-        return [
+        const items = () => [
           ...document.querySelectorAll<HTMLElement>(
             "[role=menuitem]:not(:disabled):not(.disabled)",
           ),
         ];
+        await comes(() => items().length > 0);
+        return items();
       };
+      /** Closes what is open; where nothing is, Escape would leave the layer. */
       const away = async () => {
-        document.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
         document.querySelector<HTMLElement>(".modal .btn-close")?.click();
-        document.body.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
+        document.body.dispatchEvent(new MouseEvent("mousedown", { bubbles: true }));
+        await comes(() => document.querySelector(".context-menu, .modal") === null);
         await frames();
       };
       const keys = new Set<string>();
       const room = sheet();
-      for (let top = 0; room && top <= room.scrollHeight; top += 200) {
-        room.scrollTop = top;
-        await frames();
-        for (const row of room.querySelectorAll<HTMLElement>(".sheet-row")) {
-          const key = row.dataset["row"] ?? "";
-          if (keys.has(key)) continue;
-          keys.add(key);
-          await words(key);
+      /** A row in sight that has not been gone through yet. */
+      const next = (): string | undefined =>
+        [...(room?.querySelectorAll<HTMLElement>(".sheet-row") ?? [])]
+          .map((row) => row.dataset["row"] ?? "")
+          .find((key) => !keys.has(key) && cellOf(key));
+      const walk = async (): Promise<void> => {
+        for (let top = 0; room && top <= room.scrollHeight; top += 200) {
+          room.scrollTop = top;
+          await frames();
+          for (let key = next(); key !== undefined; key = next()) {
+            keys.add(key);
+            await words(key);
+          }
         }
-      }
-      if (room) room.scrollTop = 0;
-      await frames();
+      };
+      await walk();
+      // rows that came too late to be seen while it was scrolled
+      await walk();
       const labels = (await menu(menuKey)).map((i) => i.textContent ?? "");
       await away();
       for (const label of labels) {
@@ -221,7 +241,8 @@ export const walkSheet = (me: Person, menuOf: string): Promise<Walked> =>
         item?.click();
         await frames();
         made++;
-        if (!(await comes(() => seen() !== before))) idle.push(`menu of ${menuKey}: ${label}`);
+        if (!item || !(await comes(() => seen() !== before)))
+          idle.push(`menu of ${menuKey}: ${label}`);
         await away();
         await takeBack();
       }

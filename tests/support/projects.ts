@@ -1,3 +1,4 @@
+import { QueryTypes } from "sequelize";
 import { inject } from "vitest";
 import { FORMAT, newId } from "#core/project";
 import type { Change, Project } from "#core/project";
@@ -44,6 +45,16 @@ export class Projects {
   /** The address of a project's page, or of the bench of one of its pieces. */
   address(id: string, piece?: string): string {
     return `${inject("address")}/projects/${id}${piece === undefined ? "" : `/pieces/${piece}`}`;
+  }
+
+  /** Does to the database what no page does. */
+  async query(sql: string, replacements: Record<string, string>): Promise<void> {
+    await this.db.query(sql, { replacements });
+  }
+
+  /** What a question finds in the database. */
+  rows(sql: string, replacements: Record<string, string>): Promise<readonly object[]> {
+    return this.db.query(sql, { replacements, type: QueryTypes.SELECT });
   }
 
   close(): Promise<void> {

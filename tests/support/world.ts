@@ -210,6 +210,7 @@ export class Pane {
           return answer;
         }),
       since: (seq) => reach(() => port.after(seq)),
+      edition: () => Promise.resolve({ kind: "unknown" } as const),
       snapshot: () => reach(() => ({ seq: port.log.length, project: port.project })),
       shelf: {
         write: (batch) => (this.closed ? new Promise(() => undefined) : store.write(name, batch)),

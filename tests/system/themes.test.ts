@@ -81,25 +81,27 @@ describe("themes", () => {
   it("are begun from what is often wanted, or empty", async () => {
     await open();
     const before = (await themes()).length;
-    const entries = await me.until(async () => {
-      await me.click("button", "New theme");
-      const all = await me.page.$$eval(".dropdown-menu.show .dropdown-item", (items) =>
-        items.map((item) => item.textContent ?? ""),
-      );
-      expect(all.length).toBeGreaterThan(1);
-      return all;
-    });
+    const items = ".dropdown-menu.show .dropdown-item";
+    await me.click("button", "New theme");
+    await me.page.waitForSelector(items);
+    const entries = await me.page.$$eval(items, (all) => all.map((i) => i.textContent ?? ""));
+    expect(entries.length).toBeGreaterThan(1);
     await me.press("Escape");
-    for (const entry of entries) {
+    await me.page.waitForSelector(items, { hidden: true });
+    for (const [i, entry] of entries.entries()) {
       await me.click("button", "New theme");
+      await me.page.waitForSelector(items);
       await me.click("button", entry);
+      await me.until(async () => expect(await themes()).toHaveLength(before + i + 1));
     }
-    await me.until(async () => expect(await themes()).toHaveLength(before + entries.length));
     const made = (await themes()).slice(before);
     for (const theme of made) expect(valuesOf(theme).length).toBeGreaterThan(0);
     expect(new Set(made.map((theme) => theme.name)).size).toBe(entries.length);
-    for (const _ of entries) await me.click("button", "Undo");
-    await me.until(async () => expect(await themes()).toHaveLength(before));
+    for (const i of entries.keys()) {
+      await me.click("button", "Undo");
+      const left = before + entries.length - i - 1;
+      await me.until(async () => expect(await themes()).toHaveLength(left));
+    }
   });
 
   it("let a token have another value, until it shall have the default one again", async () => {

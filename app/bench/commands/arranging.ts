@@ -11,7 +11,10 @@ import {
   flattenLayer,
   lock,
   moveInto,
+  bringAlong,
+  clipHere,
   pasteClip,
+  strangersIn,
   readClip,
   replaceBy,
   resetVariant,
@@ -30,7 +33,7 @@ import { restingVariant, valuesIn, variantKey, variantName, variantsOf } from "#
 import { outlinePath } from "#core/paint";
 import { partsOf } from "#core/paths";
 import { ROOT, newId } from "#core/project";
-import type { Change, LayerChanges, Piece, Variant } from "#core/project";
+import type { Change, LayerChanges, Piece, Variant, Op } from "#core/project";
 import { hundredths, propertiesOf, styleKeys } from "#core/properties";
 import type { Value } from "#core/properties";
 import { heavy } from "../../services/heavy";
@@ -282,8 +285,24 @@ export class Arranging {
   /** Pastes copied layers, a little aside or in place; false when the text is none of ours. */
   paste(text: string, inPlace: boolean): boolean {
     const clip: Clip | null = readClip(text);
+    if (!clip || !this.workpiece.piece) return false;
+    const { session, project } = this.workpiece;
+    if (strangersIn(session.id, project, clip).length > 0)
+      this.state.openDialog({ kind: "bring", clip, inPlace });
+    else this.put(clipHere(session.id, project, clip), inPlace);
+    return true;
+  }
+
+  /** Pastes layers together with the components they show, which become the project's own. */
+  pasteAlong(clip: Clip, inPlace: boolean): void {
+    const { project } = this.workpiece;
+    const brought = bringAlong(project, clip);
+    this.put(brought.clip, inPlace, brought.ops);
+  }
+
+  private put(clip: Clip, inPlace: boolean, before: readonly Op[] = []): void {
     const piece = this.workpiece.piece;
-    if (!clip || !piece) return false;
+    if (!piece) return;
     const lead = piece.layers[this.state.chosen[0] ?? ""];
     const copiedHere = lead && clip.piece === piece.id && clip.layers.some((l) => l.id === lead.id);
     const parent = copiedHere ? (lead.parent ?? ROOT) : parentForNew(piece, this.state.chosen);
@@ -295,8 +314,7 @@ export class Arranging {
       parent,
       inPlace ? 0 : 12,
     );
-    this.done(made.change, made.ids);
-    return true;
+    this.done({ ...made.change, ops: [...before, ...made.change.ops] }, made.ids);
   }
 
   copyStyle(): void {

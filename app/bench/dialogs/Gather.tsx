@@ -112,7 +112,7 @@ export const Gather = () => {
     const gathered = ids.map((layer, i) => ({ layer, values: named.rows[i] ?? [] }));
     if (!workpiece.run((_, home) => addGathered(made, gathered, replace ? home : null))) return;
     close();
-    void navigate(`/projects/${workpiece.session.id}/pieces/${id}`);
+    void navigate(`${workpiece.session.home}/pieces/${id}`);
   };
   return (
     <Modal

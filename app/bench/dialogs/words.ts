@@ -15,6 +15,22 @@ export const dialogsWords = {
   secondVariant: "Second variant",
   comparison: "Comparison",
 
+  // Bring.tsx
+  bringTitle: "Paste components from another project",
+  bringNames: (names: readonly string[]) =>
+    `The copied layers show ${names.join(", ")}, which this project does not have.`,
+  adoptMeans: (system: string) =>
+    `Adopt ${system} to place its components and be told when it changes.`,
+  bringMeans: "Or bring the components along: they become this project’s own.",
+  nothingPublished: "Their project has not published an edition, so it cannot be adopted yet.",
+  systemAway:
+    "The server cannot be reached, so their system cannot be adopted now. They can be brought along.",
+  notInEdition: "Its newest edition does not have this component yet. Bring it along instead.",
+  editionAway:
+    "The edition could not be loaded. Nothing was changed. Try again when you are online.",
+  bringAlong: "Bring along",
+  adoptEdition: (system: string, number: string) => `Adopt ${system} ${number}`,
+
   // Gather.tsx
   names: "Names",
   component: "Component",

@@ -62,6 +62,7 @@ export const stageWords = {
   onlyThese: (reach: number) => `only these ${reach}`,
   close: "Close",
   changesApply: "Changes apply to",
+  earlierMoment: "An earlier moment: look, try and play. Nothing in it can be changed.",
   cardsSelected: (variants: number) => `${variants} cards selected`,
 
   // StageGrid.tsx

@@ -1,5 +1,6 @@
 import type { StateCreator } from "zustand";
 import type { Id } from "#core/basics";
+import type { Clip } from "#core/edit";
 import type { Variant } from "#core/project";
 
 export const drawerTabs = ["sheet", "rules", "timing", "map", "checks", "rehearsals"] as const;
@@ -12,6 +13,8 @@ type Dialog =
   | { readonly kind: "replace" }
   | { readonly kind: "scale" }
   | { readonly kind: "readymade" }
+  /** copied layers show components that nothing here brings */
+  | { readonly kind: "bring"; readonly clip: Clip; readonly inPlace: boolean }
   | { readonly kind: "keys" };
 
 /** Something told beside the scope, and what is offered about it. */

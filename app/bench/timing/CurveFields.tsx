@@ -1,21 +1,17 @@
 import { Form } from "react-bootstrap";
-import { plainText } from "#core/basics";
 import type { Id } from "#core/basics";
 import { easingText } from "#core/describe";
-import { withPose, withoutPose } from "#core/edit";
-import { tokenValue, tokenValueOf } from "#core/looks";
+import { tokenValue } from "#core/looks";
 import { resolveTimed } from "#core/machine";
-import { cssWords, lengthOf, namedCurves } from "#core/motion";
-import type { LaneName } from "#core/motion";
+import { cssWords, namedCurves } from "#core/motion";
 import { inOrder } from "#core/project";
-import type { Easing, Lane, MotionValue, Pose, Token } from "#core/project";
+import type { Easing, Lane, MotionValue, Token } from "#core/project";
 import { CurveField, TimeField } from "../../parts/time/TimeField";
 import { useDisplayedProject } from "../../session/displayed";
 import { Check } from "../../ui/fields/Check";
 import { NumberField } from "../../ui/fields/NumberField";
 import { Pick } from "../../ui/fields/Pick";
 import { units } from "../../ui/units";
-import { Tool } from "../../ui/Tool";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";
 
@@ -97,71 +93,6 @@ export const LaneTimes = ({ lane, set }: LaneProps) => (
   </div>
 );
 
-interface PosesProps {
-  readonly timed: Timed;
-  readonly name: LaneName & { readonly key: string };
-  readonly lane: Lane;
-}
-
-const OTHER = "other";
-const TOKEN = "token ";
-
-interface PoseCurveProps {
-  readonly pose: Pose;
-  readonly label: string;
-  readonly onPick: (pose: Pose) => void;
-}
-
-/** The curve that leads to a keyframe: one of CSS, one of the project's, or what it is. */
-const PoseCurve = ({ pose, label, onPick }: PoseCurveProps) => {
-  const tokens = useDisplayedProject((p) => p.tokens);
-  const curves = inOrder(tokens).filter((t) => t.type === "curve");
-  const own = typeof pose.easing === "string" ? pose.easing : OTHER;
-  const pick = (choice: string) => {
-    const { token: _old, ...rest } = pose;
-    const token = curves.find((t) => TOKEN + t.id === choice);
-    const easing = token ? tokenValueOf(tokens, "curve", token.id) : undefined;
-    if (token) onPick({ ...rest, easing: easing ?? pose.easing, token: token.id });
-    else onPick({ ...rest, easing: choice === OTHER ? pose.easing : (choice as Easing) });
-  };
-  return (
-    <Pick
-      label={label}
-      value={pose.token === undefined ? own : TOKEN + pose.token}
-      options={[
-        ...(own === OTHER ? [{ value: OTHER, words: easingText(pose.easing) }] : []),
-        ...cssWords.map((w) => ({ value: w, words: w })),
-        ...curves.map((t) => ({ value: TOKEN + t.id, words: t.name })),
-      ]}
-      onPick={pick}
-    />
-  );
-};
-
-/** The values a lane goes through on its way, each with the curve that leads to it. */
-export const Poses = ({ timed, name, lane }: PosesProps) => (
-  <ol className="poses" aria-label={timingWords.keyframes}>
-    {lane.poses?.map((p, i) => (
-      <li key={i} className="effect small-text">
-        {timingWords.msAt(p.at * lengthOf(lane))}{" "}
-        <b className="mono">{Array.isArray(p.value) ? p.value.join(" ") : plainText(p.value)}</b>
-        <PoseCurve
-          pose={p}
-          label={timingWords.curveKeyframe(i)}
-          onPick={(pose) => timed.set(withPose(timed.motion, name, pose))}
-        />
-        <Tool
-          size="sm"
-          icon="close"
-          iconSize={11}
-          label={timingWords.removeKeyframe(i)}
-          onClick={() => timed.set(withoutPose(timed.motion, name, i))}
-        />
-      </li>
-    ))}
-  </ol>
-);
-
 /** When the whole change begins, where it does not wait yet. */
 export const Begins = ({ timed }: { timed: Timed }) => (
   <Form.Label className="check small-text">
@@ -200,6 +131,7 @@ export const Restacks = ({ timed }: { timed: Timed }) => (
   </Form.Label>
 );
 
+const TOKEN = "token ";
 const NAMED = "named ";
 
 /**

@@ -9,17 +9,10 @@ import { MotionPart } from "../../parts/time/MotionPart";
 import { useDisplayedProject } from "../../session/displayed";
 import { Icon } from "../../ui/Icon";
 import { useWorkpiece } from "../state/context";
-import {
-  Begins,
-  BesideCurve,
-  LaneTime,
-  LaneTimes,
-  Poses,
-  Restacks,
-  comparedWith,
-} from "./CurveFields";
+import { Begins, BesideCurve, LaneTime, LaneTimes, Restacks, comparedWith } from "./CurveFields";
 import type { SetLane } from "./CurveFields";
 import { Plot, SpringPart } from "./CurvePlot";
+import { Poses } from "./Poses";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";

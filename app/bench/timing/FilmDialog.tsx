@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
-import { Button, Form, Modal, ProgressBar } from "react-bootstrap";
+import { Button, Form, Modal } from "react-bootstrap";
+import { ProgressLine } from "../../ui/ProgressLine";
 import { saveBytes } from "../../services/download";
 import { film, momentsOf } from "./film";
 import type { Filming } from "./film";
@@ -166,10 +167,11 @@ export const FilmDialog = (props: Props) => {
         <MannerFields kind={kind} manner={manner} disabled={done !== null} onChange={setManner} />
         <p className="note">{telling(count, px(size.width), px(size.height))}</p>
         {done !== null && (
-          <ProgressBar
+          <ProgressLine
             now={Math.round(done * 100)}
-            label={`${Math.round(done * 100)} %`}
-            aria-label={timingWords.exportProgress}
+            max={100}
+            words={`${Math.round(done * 100)} %`}
+            label={timingWords.exportProgress}
           />
         )}
         {trouble && (

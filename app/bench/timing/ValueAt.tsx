@@ -1,35 +1,41 @@
 import { useState } from "react";
-import { withPose } from "#core/edit";
+import { nearToken, poseAt, withValueAt } from "#core/edit";
 import { laneLabel, laneValue, lengthOf, numbersIn, timingOf } from "#core/motion";
 import type { LaneName } from "#core/motion";
-import { property } from "#core/properties";
-import type { Value } from "#core/properties";
-import { NumberField } from "../../ui/fields/NumberField";
-import { ColourPart, remember } from "../../parts/ColourPart";
-import { Panel } from "../../ui/floating/Panel";
+import type { Project } from "#core/project";
+import { isBound, property, thousandths } from "#core/properties";
+import type { SpecifiedValue, Value } from "#core/properties";
+import { remember } from "../../parts/ColourPart";
+import { FillPanel } from "../../parts/FillPanel";
+import { NearOffer } from "../../parts/NearOffer";
+import { TypedNumber } from "../../parts/TypedNumber";
+import { useDisplayedProject } from "../../session/displayed";
 import type { useHead } from "./playing/useHead";
 import { rowKey } from "./useTiming";
 import type { Timed } from "./useTiming";
 import { timingWords } from "./words";
 
 const two = (n: number): number => Math.round(n * 100) / 100;
-const PANEL = { width: 228, height: 262 };
 
-/** A colour at the playhead; another one makes a pose. */
+/** A colour at the playhead; another one, or a token, makes a pose. */
 const ColourAt = ({
-  label,
+  name,
+  said,
   colour,
   onPick,
 }: {
-  label: string;
+  name: string;
+  said: SpecifiedValue;
   colour: string;
-  onPick: ((c: string) => void) | null;
+  onPick: ((said: SpecifiedValue) => void) | null;
 }) => {
   const [open, setOpen] = useState(false);
+  const label = laneLabel(name);
   const close = () => {
     setOpen(false);
     remember(colour);
   };
+  const near = (project: Project) => (isBound(said) ? null : nearToken(project, name, colour));
   return (
     <span className="lane-value panel-anchor" onClick={(e) => e.stopPropagation()}>
       <button
@@ -47,18 +53,21 @@ const ColourAt = ({
       {open && onPick && (
         <>
           <span className="panel-beneath" onPointerDown={close} />
-          <Panel
-            label={timingWords.atPlayhead(label)}
-            {...PANEL}
+          <FillPanel
+            type={{ is: "colour" }}
+            tokens={["colour"]}
+            said={said}
+            fill={colour}
+            onLive={onPick}
+            onDone={close}
             onKeyDown={(e) => {
               e.stopPropagation();
               if (e.key === "Escape" || e.key === "Enter") close();
             }}
-          >
-            <div className="panel-body">
-              <ColourPart colour={colour} onPick={onPick} />
-            </div>
-          </Panel>
+            hint={
+              <NearOffer className="near-token" find={near} onPick={(token) => onPick({ token })} />
+            }
+          />
         </>
       )}
     </span>
@@ -78,23 +87,28 @@ export const ValueAt = ({
   name: LaneName & { key: string };
   head: ReturnType<typeof useHead>;
 }) => {
+  const project = useDisplayedProject();
   const at = head.at ?? 0;
   const value = laneValue(timed.change.frame(Math.min(at, timed.length)), name.layer, name.key);
   const type = property(name.key)?.type;
   const lane = timingOf(timed.motion, name);
   const share = (at - timed.motion.delay - lane.delay) / Math.max(1, lengthOf(lane));
+  const followed = poseAt(lane, share)?.valueToken;
   const inside = share > 0.001 && share < 0.999;
-  const set = (next: Value) =>
+  const set = (said: SpecifiedValue) =>
     timed.set(
-      withPose(timed.motion, name, {
-        at: Math.round(share * 1000) / 1000,
-        value: next,
-        easing: "ease-in-out",
-      }),
+      withValueAt(project, timed.motion, name, thousandths(share), said),
       `pose ${rowKey(name)} ${Math.round(share * 100)}`,
     );
   if (typeof value === "string" && (type?.is === "colour" || type?.is === "fill"))
-    return <ColourAt label={laneLabel(name.key)} colour={value} onPick={inside ? set : null} />;
+    return (
+      <ColourAt
+        name={name.key}
+        said={followed === undefined ? value : { token: followed }}
+        colour={value}
+        onPick={inside ? set : null}
+      />
+    );
   const numbers = numbersIn(value);
   if (!numbers) return null;
   const settable = type?.is === "number" || type?.is === "pair";
@@ -112,8 +126,10 @@ export const ValueAt = ({
   return (
     <span className="lane-value" title={timingWords.valueMsChangeAdd(at)}>
       {numbers.map((n, i) => (
-        <NumberField
+        <TypedNumber
           key={i}
+          near={(now, typed) => (numbers.length === 1 ? nearToken(now, name.key, typed) : null)}
+          onToken={(token) => set({ token })}
           label={timingWords.playhead2(laneLabel(name.key), numbers.length, i)}
           value={two(n)}
           min={type.min}

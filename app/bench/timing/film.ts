@@ -1,9 +1,10 @@
 import { wrap } from "comlink";
 import type { LayoutBox } from "#core/layout";
-import { markup, paint } from "#core/paint";
+import { paint } from "#core/paint";
 import type { Paint } from "#core/paint";
 import type { Pictures } from "../../../workers/pictures";
 import { embedded } from "../../services/embed";
+import { rasterise, standAlone } from "../../services/raster";
 
 /** How a change is filmed. */
 export interface Filming {
@@ -28,25 +29,6 @@ export const momentsOf = (length: number, rate: number): number[] => {
   const step = 1000 / rate;
   const count = Math.min(MOST_FRAMES - 1, Math.ceil(length / step - 1e-9));
   return [...Array.from({ length: count }, (_, i) => i * step), length];
-};
-
-const drawn = async (
-  svg: string,
-  canvas: HTMLCanvasElement,
-  ground: string | null,
-): Promise<CanvasRenderingContext2D> => {
-  const context = canvas.getContext("2d", { willReadFrequently: true });
-  if (!context) throw new Error("the browser gives no canvas");
-  const image = new Image();
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
-  await image.decode();
-  context.clearRect(0, 0, canvas.width, canvas.height);
-  if (ground !== null) {
-    context.fillStyle = ground;
-    context.fillRect(0, 0, canvas.width, canvas.height);
-  }
-  context.drawImage(image, 0, 0, canvas.width, canvas.height);
-  return context;
 };
 
 const pngOf = (canvas: HTMLCanvasElement): Promise<Uint8Array> =>
@@ -124,8 +106,18 @@ export const film = async (
     if (how.kind === "gif") await pictures.begin(canvas.width, canvas.height);
     for (const [i, frame] of frames.entries()) {
       if (cancelled()) return null;
-      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${canvas.width}" height="${canvas.height}" viewBox="${-margin} ${-margin} ${w} ${h}"><style>${style}</style>${markup(frame, address)}</svg>`;
-      const context = await drawn(svg, canvas, how.kind === "gif" ? (ground ?? "#ffffff") : ground);
+      const svg = standAlone(frame, {
+        width: canvas.width,
+        height: canvas.height,
+        box: [-margin, -margin, w, h],
+        style,
+        address,
+      });
+      const context = await rasterise(
+        svg,
+        canvas,
+        how.kind === "gif" ? (ground ?? "#ffffff") : ground,
+      );
       if (how.kind === "gif")
         await pictures.add(
           context.getImageData(0, 0, canvas.width, canvas.height).data,

@@ -1,5 +1,12 @@
 /** What people read in timing. */
 export const timingWords = {
+  // Poses.tsx
+  keyframes: "Keyframes",
+  msAt: (at: number) => `${Math.round(at)} ms:`,
+  valueKeyframe: (i: number) => `Value of keyframe ${i + 1}`,
+  curveKeyframe: (i: number) => `Curve of keyframe ${i + 1}`,
+  removeKeyframe: (i: number) => `Remove keyframe ${i + 1}`,
+
   // CurveFields.tsx
   after: "after",
   laneDelayMilliseconds: "Lane delay in milliseconds",
@@ -10,10 +17,6 @@ export const timingWords = {
   numberRepeats: "Number of repeats",
   infinite: "infinite",
   alternate: "alternate",
-  keyframes: "Keyframes",
-  msAt: (at: number) => `${Math.round(at)} ms:`,
-  curveKeyframe: (i: number) => `Curve of keyframe ${i + 1}`,
-  removeKeyframe: (i: number) => `Remove keyframe ${i + 1}`,
   delay: "delay",
   delayAllLayersMilliseconds: "Delay of all layers in milliseconds",
   atStart: "at the start",

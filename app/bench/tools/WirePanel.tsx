@@ -98,7 +98,7 @@ const WireForm = ({ wired }: { wired: Wired }) => {
     <Panel
       label={toolsWords.addRule}
       width={380}
-      height={176 + scopes.length * 25}
+      height={204 + scopes.length * 25}
       at={wired}
       onKeyDown={(e) => {
         e.stopPropagation();

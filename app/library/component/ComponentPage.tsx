@@ -2,11 +2,13 @@ import { useState } from "react";
 import { Nav } from "react-bootstrap";
 import { Link } from "react-router";
 import type { Id } from "#core/basics";
+import { isOwn } from "#core/project";
 import { useSession } from "../../session/context";
 import { useDisplayedProject } from "../../session/displayed";
 import { UndoNotice } from "../../session/parts/UndoNotice";
 import { libraryWords } from "../words";
 import { About } from "./About";
+import { AdoptedPage } from "./AdoptedPage";
 import { Found } from "./Found";
 import { Head } from "./Head";
 import { Samples } from "./Samples";
@@ -39,6 +41,7 @@ export const ComponentPage = ({ id }: { readonly id: Id }) => {
         <Link to={`/projects/${session.id}/system`}>{libraryWords.toLibrary}</Link>
       </p>
     );
+  if (!isOwn(piece.id)) return <AdoptedPage piece={piece} />;
   const parts = {
     samples: <Samples piece={piece} onNote={setNote} />,
     states: <States piece={piece} />,

@@ -1,5 +1,5 @@
 import { useShallow } from "zustand/react/shallow";
-import { libraryGroups, moveToGroup, piecesOf, renamePiece, setStatus } from "#core/edit";
+import { ownGroups, moveToGroup, piecesOf, renamePiece, setStatus } from "#core/edit";
 import type { Piece, Status } from "#core/project";
 import { useSession } from "../../session/context";
 import { useDisplayedProject } from "../../session/displayed";
@@ -25,7 +25,7 @@ export const Head = ({ piece }: { readonly piece: Piece }) => {
   const others = useDisplayedProject(
     useShallow((p) => piecesOf(p, "component").filter((c) => c.id !== piece.id)),
   );
-  const groups = useDisplayedProject(useShallow(libraryGroups));
+  const groups = useDisplayedProject(useShallow(ownGroups));
   const { status = "draft", group = "" } = piece;
   const states = [
     { value: "draft", words: libraryWords.status.draft },
@@ -71,6 +71,11 @@ export const Head = ({ piece }: { readonly piece: Piece }) => {
             onPick={(to) => session.run((now) => moveToGroup(now, piece.id, to))}
           />
         </label>
+      )}
+      {piece.origin && (
+        <span className="quiet small-text">
+          {libraryWords.independentOf(piece.origin.name, piece.origin.number)}
+        </span>
       )}
       <LinkButton size="sm" to={`/projects/${session.id}/pieces/${piece.id}`}>
         {libraryWords.editOnBench}

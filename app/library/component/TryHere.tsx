@@ -13,7 +13,8 @@ import { libraryWords } from "../words";
 
 interface Props {
   readonly piece: Piece;
-  readonly onNote: (text: string) => void;
+  /** where it can be kept as a sample, what was done is told so */
+  readonly onNote?: (text: string) => void;
 }
 
 /** The component itself, running, with all it can be given at hand. */
@@ -32,7 +33,7 @@ export const TryHere = ({ piece, onNote }: Props) => {
       const present = now.pieces[piece.id];
       return present && addSample(present, { advice: "plain", values });
     });
-    if (made) onNote(libraryWords.keptAsSample);
+    if (made) onNote?.(libraryWords.keptAsSample);
   };
   return (
     <section className="try-here" aria-label={libraryWords.tryIt}>
@@ -50,9 +51,11 @@ export const TryHere = ({ piece, onNote }: Props) => {
         <Button size="sm" variant="outline-primary" onClick={() => setRestarts(restarts + 1)}>
           <Icon name="restart" size={13} /> {libraryWords.restart}
         </Button>
-        <Button size="sm" variant="outline-primary" onClick={keep}>
-          {libraryWords.keepAsSample}
-        </Button>
+        {onNote && (
+          <Button size="sm" variant="outline-primary" onClick={keep}>
+            {libraryWords.keepAsSample}
+          </Button>
+        )}
       </p>
     </section>
   );

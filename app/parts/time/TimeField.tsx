@@ -1,4 +1,4 @@
-import { tokenTypeOfPart, withPart } from "#core/edit";
+import { nearNumber, tokenTypeOfPart, withPart } from "#core/edit";
 import type { Timed } from "#core/edit";
 import { isSpring } from "#core/motion";
 import { useDisplayedProject } from "../../session/displayed";
@@ -33,7 +33,7 @@ export const TimeField = <T extends Timed>(props: TimeProps<T>) => {
   if (timed.parts?.[part] === undefined)
     return (
       <TypedNumber
-        type={tokenTypeOfPart[part]}
+        near={(project, ms) => nearNumber(project, tokenTypeOfPart[part], ms)}
         label={label}
         value={Math.round(timed[part])}
         min={0}

@@ -16,7 +16,7 @@ export const TimeToken = <T extends Timed>({ timed, part, label, onChange }: Pro
   return (
     <TokenPick
       label={label}
-      type={tokenTypeOfPart[part]}
+      types={[tokenTypeOfPart[part]]}
       followed={timed.parts?.[part]}
       onPick={(token) => onChange(withPart(tokens, timed, part, token))}
     />

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { Id } from "#core/basics";
 import { tokenTypes } from "#core/project";
 import { useDisplayedProject } from "../../session/displayed";
 import { UndoNotice } from "../../session/parts/UndoNotice";
@@ -17,6 +18,12 @@ export default function Tokens() {
   const name = useDisplayedProject((p) => p.name);
   const [note, setNote] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [open, setOpen] = useState<Id | null>(null);
+  const [fresh, setFresh] = useState<Id | null>(null);
+  const onMade = (token: Id) => {
+    setOpen(token);
+    setFresh(token);
+  };
   return (
     <>
       <div className="page-head">
@@ -32,11 +39,19 @@ export default function Tokens() {
         <h2 id="tidy">
           <Icon name="filter" size={14} /> {routesWords.suggestions}
         </h2>
-        <Findings />
+        <Findings onMade={onMade} />
       </section>
       <TokenScope>
         {tokenTypes.map((type) => (
-          <Section key={type} type={type} onNote={setNote} />
+          <Section
+            key={type}
+            type={type}
+            open={open}
+            fresh={fresh}
+            onOpen={setOpen}
+            onMade={onMade}
+            onNote={setNote}
+          />
         ))}
       </TokenScope>
       <section aria-labelledby="fonts">

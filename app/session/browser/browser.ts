@@ -1,12 +1,15 @@
 import { newId } from "#core/project";
+import type { Editions } from "#core/world";
 import type { FromHub } from "../../../workers/hub";
 import { openLive } from "./live";
 import type { LiveLine } from "./live";
 import { olderLeftovers } from "./older";
 import { Session } from "../session";
 import type { Missed } from "../answer";
+import type { EditionAnswer } from "../editions";
 import type { Outside, Snapshot } from "../outside";
 import { BrowserShelf } from "./shelf";
+import { UndoKeeping } from "./undo";
 
 /** A save that takes longer is tried again, ms. */
 const SAVE_PATIENCE = 20_000;
@@ -21,6 +24,9 @@ const readJson = async (address: string): Promise<unknown> => {
   if (!response.ok) throw new Error(`the server answered ${response.status}`);
   return response.json();
 };
+
+const readEdition = async (hash: string): Promise<EditionAnswer | null> =>
+  (await readJson(`/editions/${hash}`)) as EditionAnswer | null;
 
 /** Loading anew helps once: a server that is still newer then is one of several. */
 const RELOAD_PATIENCE = 60_000;
@@ -47,6 +53,7 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
   since: async (seq) =>
     (await readJson(`/projects/${projectId}/changes?since=${seq}`)) as Missed | null,
   snapshot: async () => (await readJson(`/projects/${projectId}/snapshot`)) as Snapshot | null,
+  edition: async (hash) => (await readEdition(hash)) ?? { kind: "unknown" },
   now: () => Date.now(),
   reload: reloadOnce,
   later: (ms, call) => {
@@ -60,6 +67,9 @@ const outsideOf = (projectId: string, shelf: BrowserShelf): Outside => ({
  * nothing is taken over from closed windows.
  */
 const locks = (): LockManager | undefined => navigator.locks;
+
+/** A page that is gone lets go of its lock within this, ms. */
+const FREE_PATIENCE = 10_000;
 
 /** A window holds a lock of this name as long as it is open. */
 const lockOf = (projectId: string, clientId: string): string =>
@@ -126,6 +136,9 @@ const hearFor =
         // what came while the server could not be asked for what was missing
         void session.catchUp();
         break;
+      case "replaced":
+        session.replaced(message.generation);
+        break;
       case "left":
         void leftovers.look().catch(() => undefined);
         break;
@@ -170,6 +183,11 @@ const holdLock = (name: string, whenHeld: () => void): (() => void) => {
   return release;
 };
 
+/** Calls back once nobody holds a lock any more; never where there are no locks. */
+const holdFree = async (name: string, whenFree: () => void): Promise<void> => {
+  await locks()?.request(name, { signal: AbortSignal.timeout(FREE_PATIENCE) }, whenFree);
+};
+
 /** Wakes what brings others' changes as soon as saving goes on; returns how to stop. */
 const wakeWithSaving = (session: Session, live: LiveLine): (() => void) => {
   let waited = false;
@@ -210,20 +228,24 @@ const watchWindow = (session: Session, live: LiveLine): (() => void) => {
 export const openSession = (
   id: string,
   start: Snapshot,
+  editions: Editions,
 ): { session: Session; close: () => void } => {
   const clientId = newId();
   const shelf = new BrowserShelf(id, clientId);
-  const session = new Session(id, clientId, start, outsideOf(id, shelf));
+  const session = new Session(id, clientId, start, outsideOf(id, shelf), editions);
   const leftovers = new Leftovers(session, shelf);
   const live = openLive(hearFor(session, leftovers));
   const lock = lockOf(id, clientId);
   let closed = false;
   const release = holdLock(lock, () => {
-    if (!closed) live.watch(id, session.seq, lock);
+    if (!closed)
+      live.watch({ project: id, seq: session.seq, generation: session.generation }, lock);
   });
   const stopSharing = shareAsides(session, shelf);
   const stopWatching = watchWindow(session, live);
   const stopWaking = wakeWithSaving(session, live);
+  const undo = new UndoKeeping(session);
+  void undo.takeUp((of, taken) => holdFree(lockOf(id, of), taken));
   // a browser that keeps nothing is said to keep nothing: see Keeper
   void takeUpEarlier(session, shelf, leftovers).catch(() => undefined);
 
@@ -237,6 +259,7 @@ export const openSession = (
   const close = () => {
     closed = true;
     live.close();
+    undo.close();
     // what is on its way is still sent; what cannot be sent now is taken up by the next visit
     if (session.save.kind !== "saving") end();
     else

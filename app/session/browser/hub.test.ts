@@ -8,13 +8,15 @@ class Wire {
   open: { watched: readonly Watched[]; events: StreamEvents }[] = [];
   opened = 0;
   away = false;
+  /** whether nothing is said to who connects */
+  silent = false;
 
   connect = (watched: readonly Watched[], events: StreamEvents): (() => void) => {
     const stream = { watched, events };
     this.open.push(stream);
     this.opened++;
     if (this.away) events.failed();
-    else events.opened();
+    else if (!this.silent) events.opened();
     return () => {
       this.open = this.open.filter((s) => s !== stream);
     };
@@ -39,10 +41,15 @@ beforeEach(() => {
   hub = new Hub({ open: wire.connect, later: clock.later });
 });
 
-const windowOf = (project: string, seq = 0): { port: Port; heard: FromHub[] } => {
+const windowOf = (
+  project: string,
+  seq = 0,
+  generation: string | null = "one",
+): { port: Port; heard: FromHub[] } => {
   const heard: FromHub[] = [];
   const port: Port = { post: (message) => heard.push(message) };
-  hub.take(port, { kind: "watch", project, seq, lock: `lock of ${project} ${heard.length}` });
+  const lock = `lock of ${project} ${heard.length}`;
+  hub.take(port, { kind: "watch", project, seq, generation, lock });
   return { port, heard };
 };
 const kinds = (heard: readonly FromHub[]) => heard.map((m) => m.kind);
@@ -52,7 +59,9 @@ describe("one stream for all windows of a browser", () => {
     const windows = Array.from({ length: 20 }, (_, i) => windowOf(`p${i % 4}`, i));
     await clock.wait(100);
     expect([wire.open.length, wire.opened]).toEqual([1, 1]);
-    expect(wire.open[0]?.watched).toEqual([0, 1, 2, 3].map((i) => ({ project: `p${i}`, seq: i })));
+    expect(wire.open[0]?.watched).toEqual(
+      [0, 1, 2, 3].map((i) => ({ project: `p${i}`, seq: i, generation: "one" })),
+    );
     wire.open[0]?.events.changed("p1", change(30));
     expect(windows.filter((w) => kinds(w.heard).includes("change")).length).toBe(5);
   });
@@ -74,8 +83,8 @@ describe("one stream for all windows of a browser", () => {
     await clock.wait(100);
     expect(wire.open.map((s) => s.watched)).toEqual([
       [
-        { project: "p", seq: 6 },
-        { project: "q", seq: 2 },
+        { project: "p", seq: 6, generation: "one" },
+        { project: "q", seq: 2, generation: "one" },
       ],
     ]);
   });
@@ -89,7 +98,7 @@ describe("one stream for all windows of a browser", () => {
     expect(kinds(heard)).toEqual(["connected"]);
     await clock.wait(1000);
     expect([wire.open.length, wire.opened]).toEqual([1, 2]);
-    expect(wire.open[0]?.watched).toEqual([{ project: "p", seq: 5 }]);
+    expect(wire.open[0]?.watched).toEqual([{ project: "p", seq: 5, generation: "one" }]);
   });
 
   it("comes back at once when a window hears that the server answers again, and only then", async () => {
@@ -119,5 +128,33 @@ describe("one stream for all windows of a browser", () => {
     hub.take(b.port, { kind: "leave" });
     await clock.wait(60_000);
     expect(wire.open.length).toBe(0);
+  });
+
+  it("is opened again where nothing is answered, and where nothing is heard for long", async () => {
+    wire.silent = true;
+    windowOf("p", 5);
+    await clock.wait(9_000);
+    expect(wire.opened).toBe(1);
+    wire.silent = false;
+    await clock.wait(3_000);
+    expect([wire.opened, wire.open.length]).toEqual([2, 1]);
+    for (let i = 0; i < 10; i++) {
+      await clock.wait(20_000);
+      wire.open[0]?.events.beat();
+    }
+    expect(wire.opened).toBe(2);
+    await clock.wait(62_000);
+    expect([wire.opened, wire.open.length]).toEqual([3, 1]);
+  });
+
+  it("tells windows of a project that was made anew, and begins at its new numbers", async () => {
+    const { heard } = windowOf("p", 50, "one");
+    await clock.wait(100);
+    wire.open[0]?.events.replaced("p");
+    expect(heard.at(-1)).toEqual({ kind: "replaced", generation: "one" });
+    const fresh = windowOf("p", 2, "two");
+    await clock.wait(100);
+    expect(wire.open[0]?.watched).toEqual([{ project: "p", seq: 2, generation: "two" }]);
+    expect(fresh.heard).toEqual([{ kind: "connected" }]);
   });
 });

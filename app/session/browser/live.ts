@@ -1,8 +1,8 @@
-import type { FromHub, ToHub } from "../../../workers/hub";
+import type { FromHub, ToHub, Watched } from "../../../workers/hub";
 
 /** This window's end of what brings others' changes. */
 export interface LiveLine {
-  watch(project: string, seq: number, lock: string): void;
+  watch(from: Watched, lock: string): void;
   /** Says that the server answers again. */
   wake(): void;
   close(): void;
@@ -43,7 +43,7 @@ const sharedLine = (hear: (message: FromHub) => void): Line => {
 export const openLive = (hear: (message: FromHub) => void): LiveLine => {
   const line = typeof SharedWorker === "undefined" ? ownLine(hear) : sharedLine(hear);
   return {
-    watch: (project, seq, lock) => line.post({ kind: "watch", project, seq, lock }),
+    watch: (from, lock) => line.post({ kind: "watch", ...from, lock }),
     wake: () => line.post({ kind: "wake" }),
     close: () => {
       line.post({ kind: "leave" });

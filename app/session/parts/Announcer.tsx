@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { announced } from "../announced";
+import { announced } from "./announced";
 import { useSession } from "../context";
 
 /** How long edits of a gesture are gathered before they are told, ms. */

@@ -2,7 +2,9 @@ import type { ReactNode } from "react";
 import { Breadcrumb } from "react-bootstrap";
 import { Link } from "react-router";
 import { SkipLink } from "../../ui/focus/SkipLink";
+import { useSession } from "../context";
 import { Announcer } from "./Announcer";
+import { MomentMark } from "./MomentMark";
 import { SaveMark } from "./SaveMark";
 import { UndoButtons } from "./UndoButtons";
 import { sessionWords } from "../words";
@@ -13,6 +15,18 @@ interface Props {
   /** what else the head of the page holds */
   readonly children?: ReactNode;
 }
+
+/** How the project is kept; of an earlier moment, which that is. */
+const Kept = () => {
+  const { moment } = useSession();
+  if (moment !== null) return <MomentMark at={moment} />;
+  return (
+    <>
+      <UndoButtons />
+      <SaveMark />
+    </>
+  );
+};
 
 /** The head of every page of a project: where one is, undo, and saving. */
 export const ProjectBar = ({ crumbs, children }: Props) => (
@@ -29,8 +43,7 @@ export const ProjectBar = ({ crumbs, children }: Props) => (
         </Breadcrumb.Item>
       ))}
     </Breadcrumb>
-    <UndoButtons />
-    <SaveMark />
+    <Kept />
     <span className="push" />
     {children}
   </header>

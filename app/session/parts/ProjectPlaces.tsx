@@ -7,6 +7,7 @@ import { sessionWords } from "../words";
 const places = [
   { here: "pieces", to: "", words: sessionWords.pieces },
   { here: "system", to: "/system", words: sessionWords.system },
+  { here: "history", to: "/history", words: sessionWords.history },
 ] as const;
 
 interface Props {
@@ -17,10 +18,12 @@ interface Props {
 export const ProjectPlaces = ({ here }: Props) => {
   const session = useSession();
   const isPlayable = useDisplayedProject((p) => startScreen(p) !== null);
-  const home = `/projects/${session.id}`;
+  const { home, moment } = session;
+  // of an earlier moment there are its pieces alone
+  const there = places.filter(({ here: at }) => moment === null || at === "pieces");
   return (
     <>
-      {places.map((place) => (
+      {there.map((place) => (
         <LinkButton
           key={place.here}
           variant="tool"

@@ -5,7 +5,7 @@ import type { Project } from "#core/project";
 import type { Aside } from "../pending";
 import { useAside, useSession } from "../context";
 import { useDisplayedProject } from "../displayed";
-import { Ago } from "../../ui/Ago";
+import { Ago } from "../../ui/time/Ago";
 import { saveText } from "../../services/download";
 import { sessionWords } from "../words";
 

@@ -54,6 +54,11 @@ export const FilesMenu = ({ onNote, onRefused }: Props) => {
     const { project } = session;
     saveText(`${project.name}.${language}`, type, await styleSheetOf(project, language));
   };
+  const saving = (written: Promise<void>) => {
+    written.catch((error: unknown) =>
+      onRefused(filesWords.notSaved(error instanceof Error ? error.message : String(error))),
+    );
+  };
   return (
     <>
       <FileButton
@@ -69,20 +74,20 @@ export const FilesMenu = ({ onNote, onRefused }: Props) => {
           {filesWords.exportTokens}
         </Dropdown.Toggle>
         <Menu>
-          <Dropdown.Item as="button" type="button" onClick={() => void save()}>
+          <Dropdown.Item as="button" type="button" onClick={() => saving(save())}>
             {filesWords.designTokens}
           </Dropdown.Item>
           <Dropdown.Item
             as="button"
             type="button"
-            onClick={() => void saveSheet("css", "text/css")}
+            onClick={() => saving(saveSheet("css", "text/css"))}
           >
             {filesWords.cssProperties}
           </Dropdown.Item>
           <Dropdown.Item
             as="button"
             type="button"
-            onClick={() => void saveSheet("scss", "text/x-scss")}
+            onClick={() => saving(saveSheet("scss", "text/x-scss"))}
           >
             {filesWords.scss}
           </Dropdown.Item>

@@ -13,6 +13,7 @@ export const filesWords = {
   // ImportTokens.tsx
   importTokens: "Import tokens",
   reading: "Reading the files…",
+  notSaved: (why: string) => `The tokens were not saved: ${why}. Try again when you are online.`,
   readFailed: "The files could not be read. Nothing was changed.",
   cancel: "Cancel",
   importCount: (tokens: number) =>

@@ -2,8 +2,12 @@
 const GOALS =
   "a[href], button:not([disabled]), input[type=checkbox]:not([disabled]), input[type=radio]:not([disabled]), [tabindex]";
 
+const CHOICES = "select:not([disabled])";
+
 /** Whether they can be seen is asked later, of few: to ask it of all has the page laid out anew. */
-const goalsIn = (host: ParentNode): HTMLElement[] => [...host.querySelectorAll<HTMLElement>(GOALS)];
+const goalsIn = (host: ParentNode): HTMLElement[] => [
+  ...host.querySelectorAll<HTMLElement>(`${GOALS}, ${CHOICES}`),
+];
 
 /** Where the focus was: the elements around it, and what could have been gone to instead. */
 interface Place {
@@ -19,9 +23,12 @@ const placeOf = (element: HTMLElement): Place => {
   return { element, around, goals: new Map(goalsIn(document).map((goal, i) => [goal, i])) };
 };
 
-/** What came in the place of what is gone; else what followed it, else what stood before it. */
+/**
+ * What came in the place of what is gone; else what followed it, else what stood before it. A
+ * choice, which takes letters, only where it has just come.
+ */
 const goalNear = (place: Place, host: HTMLElement): HTMLElement | undefined => {
-  const now = goalsIn(host);
+  const now = goalsIn(host).filter((goal) => !goal.matches(CHOICES) || !place.goals.has(goal));
   const rank = (goal: HTMLElement): number => place.goals.get(goal) ?? -1;
   const at = rank(place.element);
   const isSeen = (goal: HTMLElement): boolean => goal.checkVisibility();

@@ -1,3 +1,4 @@
+import { ownPieces } from "../../world";
 import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
 import { tokenValueOf } from "../../looks";
@@ -98,9 +99,7 @@ export const motionGroups = (project: Project, piece: Id | null = null): MotionG
       return value ? [{ token, value }] : [];
     });
   const groups = new Map<string, { value: MotionValue; token: Token | null; uses: MotionUse[] }>();
-  for (const use of motionsIn(
-    inOrder(project.pieces).filter((p) => piece === null || p.id === piece),
-  )) {
+  for (const use of motionsIn(ownPieces(project).filter((p) => piece === null || p.id === piece))) {
     const token = tokens.find((t) => t.token.id === use.motion.token);
     const { duration, easing } = token?.value ?? use.motion;
     // a spring's duration says nothing
@@ -180,7 +179,11 @@ const withTokens = <T extends Timed>(timed: T, to: (token: Id) => Id | undefined
     const token = old === undefined ? undefined : to(old);
     return token === undefined ? [] : [[name, token] as const];
   });
-  const shown = poses?.map((pose) => (pose.token ? { ...pose, token: to(pose.token) } : pose));
+  const shown = poses?.map((pose) => ({
+    ...pose,
+    ...(pose.token ? { token: to(pose.token) } : {}),
+    ...(pose.valueToken ? { valueToken: to(pose.valueToken) } : {}),
+  }));
   return {
     ...timed,
     ...(timed.parts ? { parts: kept.length > 0 ? Object.fromEntries(kept) : undefined } : {}),
@@ -217,7 +220,7 @@ const keptMotion = (project: Project, motion: Motion, gone: ReadonlySet<Id>): Mo
 
 const timedTokens = ({ parts = {}, poses = [] }: Pick<Lane, "parts" | "poses">): Id[] => [
   ...partNames.flatMap((name) => parts[name] ?? []),
-  ...poses.flatMap((pose) => pose.token ?? []),
+  ...poses.flatMap(({ token, valueToken }) => [token, valueToken].filter((id) => id !== undefined)),
 ];
 
 /** The tokens that a motion or its lanes follow. */

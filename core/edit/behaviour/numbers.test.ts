@@ -2,12 +2,15 @@ import { describe, expect, it } from "vitest";
 import {
   addToken,
   mergeTokens,
+  motionUsesOf,
   numberUsesOf,
   removeToken,
   saveMotion,
   setTokenValue,
   tokenFindings,
   withNumberToken,
+  withPose,
+  withValueAt,
 } from "#core/edit";
 import { ruleText } from "#core/describe";
 import { nextDue, rulesOf, start } from "#core/machine";
@@ -125,6 +128,41 @@ describe("a number of a trigger", () => {
     expect(tokenFindings(b.project).unused).toEqual([]);
     b.do(removeToken(b.project, b.project.tokens[glide.id] as Token));
     expect(shown()).toMatchObject({ easing: "ease-in", token: undefined });
+  });
+
+  it("a keyframe's value follows a token of its kind, through merging and deleting", () => {
+    const { b, token, say } = beacon();
+    const quarter = token("number", "Quarter", 90);
+    const half = token("number", "Half", 180);
+    const tint = addToken(b.project, "colour", "Tint", "#1f6f5c");
+    b.do(tint.change);
+    const name = { layer: "root", key: "rotation" } as const;
+    const plain = { kind: "tween", delay: 0, duration: 200, easing: "linear" } as const;
+    const curved = withPose(plain, name, { at: 0.5, value: 12, easing: "ease-in" });
+    const following = withValueAt(b.project, curved, name, 0.5, { token: quarter });
+    expect(following.lanes?.[0]?.poses).toEqual([
+      { at: 0.5, value: 90, easing: "ease-in", valueToken: quarter },
+    ]);
+    expect(withValueAt(b.project, following, name, 0.5, { token: tint.id })).toBe(following);
+    expect(withValueAt(b.project, following, name, 0.5, 45).lanes?.[0]?.poses).toEqual([
+      { at: 0.5, value: 45, easing: "ease-in" },
+    ]);
+    const [lit] = Object.keys(b.piece.traits);
+    const id = b.rule({
+      trigger: { type: "click" },
+      effects: [goes(lit ?? "", "next")],
+      motion: following,
+    });
+    const shown = () =>
+      rulesOf(b.project, b.piece).find((r) => r.id === id)?.motion.lanes?.[0]?.poses?.[0];
+    say(quarter, 100);
+    expect(shown()).toMatchObject({ value: 100 });
+    expect(motionUsesOf(b.project, quarter)).toHaveLength(1);
+    const both = [half, quarter].map((each) => b.project.tokens[each] as Token);
+    b.do(mergeTokens(b.project, both));
+    expect(shown()).toMatchObject({ value: 180, valueToken: half });
+    b.do(removeToken(b.project, b.project.tokens[half] as Token));
+    expect(shown()).toEqual({ at: 0.5, value: 180, easing: "ease-in", valueToken: undefined });
   });
 
   it("of an effect is kept together with the effect's motion", () => {

@@ -1,9 +1,12 @@
 import { present } from "../../basics";
 import type { Id } from "../../basics";
+import { boundValue } from "../../looks";
 import { laneOf, lastsFor, timingOf } from "../../motion";
 import type { LaneName } from "../../motion";
 import { newId, orderAfter, set } from "../../project";
 import type { Change, Lane, Motion, MotionValue, Piece, Pose, Project, Rule } from "../../project";
+import { isBound, property } from "../../properties";
+import type { SpecifiedValue } from "../../properties";
 import { freeName } from "../pieces";
 import type { Made } from "../pieces";
 import { editWords } from "../words";
@@ -46,6 +49,10 @@ export const withoutLane = (motion: Motion, name: LaneName): Motion =>
 /** Poses no further apart than this share of the lane are one. */
 const ONE_POSE = 0.004;
 
+/** The keyframe of a lane at a moment, a share of its time. */
+export const poseAt = ({ poses = [] }: Lane, at: number): Pose | undefined =>
+  poses.find((pose) => Math.abs(pose.at - at) <= ONE_POSE);
+
 /**
  * A property has a value at a moment (a share of its lane's time); a pose that is there already
  * takes it.
@@ -55,6 +62,26 @@ export const withPose = (motion: Motion, name: LaneName, pose: Pose): Motion => 
     (p) => Math.abs(p.at - pose.at) > ONE_POSE,
   );
   return withLane(motion, name, { poses: [...others, pose].sort((a, b) => a.at - b.at) });
+};
+
+/**
+ * A property has a value at a moment, or the one that a token says, which it follows; a keyframe
+ * that is there already keeps its curve. Nothing changes where the token says no such value.
+ */
+export const withValueAt = (
+  { tokens }: Project,
+  motion: Motion,
+  name: LaneName & { readonly key: string },
+  at: number,
+  said: SpecifiedValue,
+): Motion => {
+  const entry = property(name.key);
+  const value = entry && boundValue(tokens, entry, said);
+  if (value === undefined) return motion;
+  const known = poseAt(timingOf(motion, name), at);
+  const { valueToken: _old, ...rest } = known ?? { at, easing: "ease-in-out" };
+  const follows = isBound(said) ? { valueToken: said.token } : {};
+  return withPose(motion, name, { ...rest, value, ...follows });
 };
 
 export const withoutPose = (motion: Motion, name: LaneName, index: number): Motion => {

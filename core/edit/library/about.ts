@@ -1,4 +1,5 @@
 import type { Id } from "../../basics";
+import { ownPieces } from "../../world";
 import { inOrder, orderAfter, remove, set } from "../../project";
 import type { About, Change, Op, Piece, Project, Status } from "../../project";
 import { editWords } from "../words";
@@ -36,19 +37,26 @@ export const moveToGroup = (project: Project, id: Id, group: string): Change | n
   };
 };
 
-/** The groups of the library in the order of their first components; without the empty one. */
-export const libraryGroups = (project: Project): readonly string[] => [
-  ...new Set(
-    inOrder(project.pieces).flatMap(({ kind, group }) =>
-      kind === "component" && group ? [group] : [],
-    ),
-  ),
+const groupsIn = (pieces: readonly Piece[]): readonly string[] => [
+  ...new Set(pieces.flatMap(({ kind, group }) => (kind === "component" && group ? [group] : []))),
 ];
+
+/**
+ * The groups of the library in the order of their first components, without the empty one; those
+ * of adopted systems come last.
+ */
+export const libraryGroups = (project: Project): readonly string[] => {
+  const own = ownGroups(project);
+  return [...own, ...groupsIn(inOrder(project.pieces)).filter((group) => !own.includes(group))];
+};
+
+/** The groups that the project's own components are in. */
+export const ownGroups = (project: Project): readonly string[] => groupsIn(ownPieces(project));
 
 /** Renames a group, or puts its components into another one of that name; "" dissolves it. */
 export const renameGroup = (project: Project, group: string, name: string): Change => ({
   label: editWords.renameGroup(group, name),
-  ops: Object.values(project.pieces)
+  ops: ownPieces(project)
     .filter((piece) => piece.group === group)
     .map((piece) => inGroup(piece, name)),
 });

@@ -1,3 +1,4 @@
+import { ownRecords } from "../../world";
 import type { Id } from "../../basics";
 import { groupText, renamed, sameJson } from "../../formats/tokens";
 import type { FileGroup, ReadToken, ReadTokens, ThemedValue } from "../../formats/tokens";
@@ -107,7 +108,7 @@ class Taking {
     read: ReadTokens,
     readonly themes: readonly Theme[],
   ) {
-    for (const token of Object.values(project.tokens))
+    for (const token of Object.values(ownRecords(project.tokens)))
       this.#known.set(keyOf(token.group, token.name), token);
     const names = new Set(read.themes.map((t) => t.name.toLowerCase()));
     const spoken = themes.filter((t) => names.has(t.name.toLowerCase()));
@@ -204,7 +205,7 @@ class Taking {
 }
 
 const groupsAfter = (project: Project, groups: readonly FileGroup[]): TokenGroup[] => {
-  const all = inOrder(project.groups);
+  const all = inOrder(ownRecords(project.groups));
   return groups.flatMap(({ path, about, deprecated, extensions }) => {
     const name = groupText(path);
     if (name === "") return [];
@@ -237,7 +238,7 @@ export const planTokens = (project: Project, read: ReadTokens): TokenPlan => {
     const changed = before && !sameJson(before, after) ? "changed" : "same";
     rows.push({ state: before ? changed : "new", before, after });
   }
-  for (const before of inOrder(project.tokens))
+  for (const before of inOrder(ownRecords(project.tokens)))
     if (!found.has(before.id)) rows.push({ state: "gone", before, after: null });
   return { rows, themes, groups: groupsAfter(project, read.groups) };
 };

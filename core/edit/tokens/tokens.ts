@@ -1,3 +1,4 @@
+import { ownRecords } from "../../world";
 import type { Id } from "../../basics";
 import { boundValue, isAlias, tokenValue, tokensFor } from "../../looks";
 import { apply, inOrder, newId, orderAfter, remove, same, set } from "../../project";
@@ -246,14 +247,15 @@ export const tokenFindings = (project: Project): { unused: Token[]; equal: Token
     for (const rule of Object.values(piece.rules))
       for (const id of numberTokensOf(rule)) used.add(id);
   const groups = new Map<string, Token[]>();
-  for (const t of Object.values(project.tokens)) {
+  const own = Object.values(ownRecords(project.tokens));
+  for (const t of own) {
     if (isAlias(t.value)) continue;
     const looks = Object.values(t.looks ?? {}).map((look) => [look.when, look.value]);
     const key = `${t.type} ${JSON.stringify([t.value, looks])}`;
     groups.set(key, [...(groups.get(key) ?? []), t]);
   }
   return {
-    unused: Object.values(project.tokens).filter((t) => !used.has(t.id)),
+    unused: own.filter((t) => !used.has(t.id)),
     equal: [...groups.values()].filter((g) => g.length > 1),
   };
 };

@@ -1,3 +1,4 @@
+import { ownPieces } from "../../world";
 import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
 import type { Piece, Project } from "../../project";
@@ -13,10 +14,10 @@ export interface ValuePlace {
   readonly said: SpecifiedValue;
 }
 
-/** Everything that looks of some pieces say, of all where none are named. */
+/** Everything that looks of some pieces say, of all the project's own where none are named. */
 export const places = function* (
   project: Project,
-  pieces: readonly Piece[] = Object.values(project.pieces),
+  pieces: readonly Piece[] = ownPieces(project),
 ): Generator<ValuePlace> {
   for (const piece of pieces)
     for (const look of Object.values(piece.looks))

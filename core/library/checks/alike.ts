@@ -1,6 +1,7 @@
+import { ownPieces } from "../../world";
 import type { Id } from "../../basics";
 import { setStatus } from "../../edit";
-import { inOrder, BASE } from "../../project";
+import { BASE } from "../../project";
 import type { Layer, Piece, Project } from "../../project";
 import { libraryWords } from "../words";
 import { copiesOf } from "../uses";
@@ -85,7 +86,7 @@ const sizeOf = (bag: ReadonlyMap<string, number>): number =>
 
 /** Components that are nearly the same in structure and looks; the less used of two is to go. */
 export const alike = (project: Project): readonly SystemFinding[] => {
-  const all = inOrder(project.pieces)
+  const all = ownPieces(project)
     .filter((p) => p.kind === "component" && typeof p.status !== "object")
     .filter((p) => Object.keys(p.layers).length >= FEWEST_LAYERS)
     .map(marksOf)

@@ -1,4 +1,5 @@
-import { apply, inOrder } from "../../project";
+import { ownPieces } from "../../world";
+import { apply } from "../../project";
 import type { Change, Op, Project } from "../../project";
 import { libraryWords } from "../words";
 import { alike } from "./alike";
@@ -13,7 +14,7 @@ export type { SystemCheck, SystemFinding } from "./types";
 
 /** Components that nothing is written about; all in one finding, as nobody mends them at once. */
 const undescribed = (project: Project): readonly SystemFinding[] =>
-  inOrder(project.pieces)
+  ownPieces(project)
     .filter((p) => p.kind === "component" && !p.about?.description?.trim())
     .map((piece) => ({
       id: `undescribed ${piece.id}`,

@@ -1,3 +1,4 @@
+import { ownPieces } from "../../world";
 import { controls } from "../../access";
 import { roleFor } from "../../checks";
 import { addContacts, setValues } from "../../edit";
@@ -78,6 +79,6 @@ const noStates = (project: Project, piece: Piece): readonly SystemFinding[] => {
 
 /** Components without a role, and roles without their states. */
 export const roles = (project: Project): readonly SystemFinding[] =>
-  inOrder(project.pieces)
+  ownPieces(project)
     .filter((p) => p.kind === "component")
     .flatMap((p) => [...noRole(p), ...noStates(project, p)]);

@@ -1,3 +1,4 @@
+import { ownPieces } from "../../world";
 import type { Id } from "../../basics";
 import { setValues } from "../../edit";
 import { restingVariant, tokenValueOf, valuesIn } from "../../looks";
@@ -35,7 +36,7 @@ export const ownStyles = (project: Project): readonly SystemFinding[] => {
     return value ? [{ token, key: keyOf({ ...value }) }] : [];
   });
   if (styles.length === 0) return [];
-  return inOrder(project.pieces).flatMap((piece): SystemFinding[] => {
+  return ownPieces(project).flatMap((piece): SystemFinding[] => {
     if (piece.kind !== "component") return [];
     const rest = restingVariant(piece);
     const layers = unstyled(piece).map((id) => {

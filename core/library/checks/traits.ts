@@ -1,3 +1,4 @@
+import { ownPieces } from "../../world";
 import { isNameOf, proposedAria } from "../../access";
 import type { Id } from "../../basics";
 import { renameTraitValue } from "../../edit";
@@ -92,7 +93,7 @@ const findingOf = (one: Spelled, as: Spelled): SystemFinding | null => {
  * something is so or not, a state of WAI-ARIA, or what a contact shows.
  */
 export const traitNames = (project: Project): readonly SystemFinding[] => {
-  const all = inOrder(project.pieces)
+  const all = ownPieces(project)
     .filter((p) => p.kind === "component")
     .flatMap((p) => [...ofStates(p), ...ofContacts(p)]);
   const meanings = [...new Set(all.map((s) => s.meaning))];

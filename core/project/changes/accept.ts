@@ -1,5 +1,6 @@
 import { apply, sentOps } from "./change";
 import type { Change, Op } from "./op";
+import { adoptionOf } from "../adoption";
 import { declarationsSchema, layerChanges } from "../declarations";
 import { tableEntry } from "../ids";
 import { limits } from "../limits";
@@ -158,6 +159,8 @@ export const accept = (project: Project, proposed: Change): Accepted => {
   const refuse = (error: string): Accepted => ({ ok: false, error });
   if (change.ops.some((o) => !o.path.every(isCleanText)))
     return refuse(projectWords.placeChangeHasNo);
+  const adopted = change.ops.find(({ path }) => adoptionOf(path[1] ?? "") !== null);
+  if (adopted) return refuse(projectWords.belongsToSystem);
   const large = tooLarge(change);
   if (large) return refuse(large);
   const { doc, inverse } = apply(project, change.ops);

@@ -21,6 +21,8 @@ export interface Proposal {
   readonly late: boolean;
   /** the format its window writes; without it the first one */
   readonly format?: number | undefined;
+  /** the generation of the project it was made in; without it of any */
+  readonly generation?: string | undefined;
   readonly change: Change;
 }
 

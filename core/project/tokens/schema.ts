@@ -10,7 +10,7 @@ import {
 } from "../../properties";
 import { layerChanges } from "../declarations";
 import { limits } from "../limits";
-import { easingSchema, id, ms, name, order } from "../scalars";
+import { easingSchema, id, ms, name, order, ref } from "../scalars";
 import { tokenTypes } from "./tokens";
 import type { SpecifiedTokenValue, Token, TokenType } from "./tokens";
 import { projectWords } from "../words";
@@ -64,7 +64,7 @@ const values: Readonly<Record<TokenType, z.ZodType>> = {
   other: z.strictObject({ kind: z.string().max(200).nullable(), json }),
 };
 
-const alias = z.strictObject({ alias: id });
+const alias = z.strictObject({ alias: ref });
 
 /** Why something cannot be the value of a token of a type; null where it can. */
 const wrong = (type: TokenType, value: unknown): string | null => {
@@ -85,7 +85,7 @@ const described = {
 
 const look = z.strictObject({
   id,
-  when: z.record(id, z.array(id).max(limits.values)),
+  when: z.record(ref, z.array(id).max(limits.values)),
   order,
   value: z.custom<Token["value"]>(),
   written: json.optional(),

@@ -188,6 +188,20 @@ const ruleOp = fc
       motion: { kind: "tween", duration: ms, delay: 0, easing: "ease" },
     },
   }));
+const number = fc.constantFrom("1.0.0", "9.9.9", "1", "", "01.0.0", "1.0.0-\u0000", "x".repeat(90));
+/** Adoptions of what is not there, or of oneself. */
+const adoptionOp = fc
+  .record({
+    id: fc.constantFrom("kit", "sea", "kit.sea", "__proto__", ""),
+    system: fc.oneof(fc.constantFrom("kelpway-kit", "island-app", "nobody"), text),
+    edition: fc.constantFrom("0".repeat(64), "f".repeat(64), "x", ""),
+    number,
+  })
+  .map(({ id, ...rest }) => ({
+    op: "set",
+    path: ["adoptions", id],
+    value: { id, order: "a0", name: "Fuzz", ...rest },
+  }));
 const anyOp = fc.record({
   op: fc.constantFrom("set", "remove", "move"),
   path: fc.array(
@@ -198,6 +212,7 @@ const anyOp = fc.record({
         "pieces",
         "tokens",
         "assets",
+        "adoptions",
         "name",
         "layers",
         "looks",
@@ -225,6 +240,22 @@ const removeOp = fc
   )
   .map((path) => ({ op: "remove", path }));
 const goodOp = fc.oneof(layerOp, { weight: 3, arbitrary: saidOp }, ruleOp, removeOp);
+const mixedOp = fc.oneof({ weight: 5, arbitrary: goodOp }, adoptionOp);
+
+/** Editions to be published or withdrawn that nobody looked at before. */
+const editionAsked = fc.record(
+  {
+    intent: fc.constantFrom("publish", "withdraw", "adopt"),
+    seq: fc.constantFrom(0, 1, -1, 2 ** 40),
+    number,
+    name: text,
+    notes: fc.oneof(text, fc.constant("[x](javascript:alert(1))\n".repeat(50))),
+    reasons: fc.oneof(fc.constant([]), value),
+    lowered: fc.oneof(fc.constant(null), text),
+    withdrawn: fc.oneof(fc.constant(null), text),
+  },
+  { requiredKeys: ["intent", "number"] },
+);
 
 const proposal = fc.record({
   format: fc.constantFrom(FORMAT, FORMAT, 1, 0, FORMAT + 1, undefined),
@@ -236,7 +267,7 @@ const proposal = fc.record({
   change: fc.record({
     label: fc.oneof(fc.constant("Fuzz"), text),
     ops: fc.oneof(
-      { weight: 4, arbitrary: fc.array(goodOp, { minLength: 1, maxLength: 4 }) },
+      { weight: 4, arbitrary: fc.array(mixedOp, { minLength: 1, maxLength: 4 }) },
       { weight: 1, arbitrary: fc.array(anyOp, { maxLength: 6 }) },
     ),
   }),
@@ -307,6 +338,24 @@ export const requests = (id: string): fc.Arbitrary<Asked> => {
         post(`/projects/${id}/assets`, "application/octet-stream", bytes),
       ),
     },
+    {
+      weight: 3,
+      arbitrary: fc
+        .tuple(project, editionAsked)
+        .map(([p, asked]) =>
+          post(`/projects/${p}/editions`, "application/json", JSON.stringify(asked)),
+        ),
+    },
+    {
+      weight: 3,
+      arbitrary: fc
+        .tuple(
+          fc.constantFrom("/system/editions/", "/system/adopted/", "/system/components/kit."),
+          segment,
+        )
+        .map(([way, s]) => get(`/projects/${id}${way}${s}`)),
+    },
+    { weight: 1, arbitrary: segment.map((s) => get(`/editions/${s}`)) },
     {
       weight: 2,
       arbitrary: fc

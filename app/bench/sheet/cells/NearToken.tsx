@@ -1,9 +1,9 @@
-import { Button } from "react-bootstrap";
 import { nearToken } from "#core/edit";
+import type { NearToken as Near } from "#core/edit";
+import type { Project } from "#core/project";
 import { isBound } from "#core/properties";
 import type { SpecifiedValue, Value } from "#core/properties";
-import { useDisplayedProject } from "../../../session/displayed";
-import { partsWords } from "../../../parts/words";
+import { NearOffer } from "../../../parts/NearOffer";
 import { readCell } from "../rows";
 import type { Row } from "../rows";
 
@@ -18,24 +18,10 @@ interface Props {
 
 /** Says, while a value is typed, that it is or nearly is a token, and offers that. */
 export const NearToken = ({ row, current, text, onPick }: Props) => {
-  const near = useDisplayedProject((project) => {
+  const find = (project: Project): Near | null => {
     const read = readCell(project, row, text, current);
     const said = read.ok ? read.values[row.key] : undefined;
-    const found = said === undefined || isBound(said) ? null : nearToken(project, row.key, said);
-    return found && `${found.isSame ? "=" : "≈"}${found.token.id}`;
-  });
-  const name = useDisplayedProject((p) => p.tokens[near?.slice(1) ?? ""]?.name);
-  if (near === null || name === undefined) return null;
-  return (
-    <Button
-      variant="outline-primary"
-      size="sm"
-      className="near-token"
-      // the field is left for it, which must not end the editing
-      onMouseDown={(e) => e.preventDefault()}
-      onClick={() => onPick({ token: near.slice(1) })}
-    >
-      {near.startsWith("=") ? partsWords.isToken(name) : partsWords.nearlyToken(name)}
-    </Button>
-  );
+    return said === undefined || isBound(said) ? null : nearToken(project, row.key, said);
+  };
+  return <NearOffer className="near-token" find={find} onPick={(token) => onPick({ token })} />;
 };

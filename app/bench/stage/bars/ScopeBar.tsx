@@ -3,6 +3,7 @@ import { Button } from "react-bootstrap";
 import { conditionText, reachesFor, sameConditions, variantsOf } from "#core/looks";
 import type { Reach } from "#core/looks";
 import type { Varying } from "#core/project";
+import { useSession } from "../../../session/context";
 import { Choices } from "../../../ui/fields/Choices";
 import { useActive, useBench, useVarying } from "../../state/context";
 import { stageWords } from "../words";
@@ -64,6 +65,13 @@ export const ScopeBar = memo(function ScopeBar() {
   const chosen = reaches.find((r) => sameConditions(r.whens, whens));
   const usual = reaches.find((r) => r.suggested);
   const isNarrowed = chosen !== undefined && usual !== undefined && chosen.reach < usual.reach;
+  const { moment } = useSession();
+  if (moment !== null)
+    return (
+      <div className="scope-bar">
+        <div className="scope-line quiet">{stageWords.earlierMoment}</div>
+      </div>
+    );
   return (
     <div className={isNarrowed ? "scope-bar narrowed" : "scope-bar"}>
       <div className="scope-line">

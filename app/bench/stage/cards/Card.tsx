@@ -26,6 +26,7 @@ import { Frames } from "../Frames";
 import { MarksLayer } from "../Marks";
 import { OnionPath } from "./OnionPath";
 import { ReferenceView } from "../Reference";
+import { useSession } from "../../../session/context";
 import { useSteady } from "../useSteady";
 import { useCardHand } from "./useCardHand";
 import { stageWords } from "../words";
@@ -57,11 +58,13 @@ const useStanding = (variant: Variant) => {
   const piece = useVarying();
   const active = useActive();
   const key = variantKey(piece, variant);
+  const { moment } = useSession();
   const isThis = (v: Variant) => variantKey(piece, v) === key;
   return {
     active: isThis(active.variant),
     picked: active.variants.length > 1 && active.variants.some(isThis),
-    lit: reached(active.whens, variant),
+    // in an earlier moment no edit reaches anything
+    lit: moment === null && reached(active.whens, variant),
     several: variantsOf(piece).length > 1,
     name: variantName(piece, variant),
   };
@@ -102,7 +105,7 @@ export const Card = memo(function Card({ env, variant, zoom, pinned, Over, onMen
     if (layer?.kind !== "instance" || !placed) return;
     const component = findBox(placed, layer.id)?.placed.values.component;
     if (typeof component === "string" && workpiece.project.pieces[component])
-      void navigate(`/projects/${workpiece.session.id}/pieces/${component}`);
+      void navigate(`${workpiece.session.home}/pieces/${component}`);
   };
   const openMenu = (e: MouseEvent) => {
     const { piece, state } = workpiece;

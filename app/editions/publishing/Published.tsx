@@ -1,0 +1,215 @@
+import { useEffect, useState } from "react";
+import { Button, Dropdown, Form, Modal, Table } from "react-bootstrap";
+import { Link, useFetcher } from "react-router";
+import type { EditionAbout } from "#server";
+import { Markdown } from "../../parts/Markdown";
+import { useSession } from "../../session/context";
+import { Ago } from "../../ui/time/Ago";
+import { Menu } from "../../ui/floating/Menu";
+import { download } from "../download";
+import type { EditionResult } from "./result";
+import type { Using } from "./using";
+import { editionsWords } from "../words";
+
+interface WithdrawProps {
+  readonly edition: EditionAbout;
+  readonly onWithdraw: (reason: string) => void;
+  readonly onClose: () => void;
+}
+
+/** Asks why an edition is not to be adopted any more. */
+const Withdraw = ({ edition, onWithdraw, onClose }: WithdrawProps) => {
+  const [reason, setReason] = useState("");
+  return (
+    <Modal show onHide={onClose} aria-labelledby="withdraw-title">
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" id="withdraw-title">
+          {editionsWords.withdrawTitle(edition.number)}
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <p className="quiet">{editionsWords.withdrawMeans}</p>
+        <Form.Label>
+          {editionsWords.reason}
+          <Form.Control
+            size="sm"
+            autoFocus
+            value={reason}
+            maxLength={500}
+            onChange={(e) => setReason(e.target.value)}
+          />
+        </Form.Label>
+      </Modal.Body>
+      <Modal.Footer>
+        <Button variant="outline-primary" onClick={onClose}>
+          {editionsWords.cancel}
+        </Button>
+        <Button disabled={reason.trim() === ""} onClick={() => onWithdraw(reason.trim())}>
+          {editionsWords.withdraw}
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  );
+};
+
+interface RowProps {
+  readonly edition: EditionAbout;
+  readonly before: EditionAbout | undefined;
+  readonly users: number;
+  readonly now: number;
+  readonly onNote: (text: string) => void;
+}
+
+const Row = ({ edition, before, users, now, onNote }: RowProps) => {
+  const session = useSession();
+  const fetcher = useFetcher<EditionResult>();
+  const answer = fetcher.data;
+  useEffect(() => {
+    if (answer?.kind === "refused") onNote(answer.reason);
+  }, [answer, onNote]);
+  const [isWithdrawing, setWithdrawing] = useState(false);
+  const [isOpen, setOpen] = useState(false);
+  const { number, name, notes, lowered, withdrawn } = edition;
+  const home = `/projects/${session.id}/system/editions`;
+  const send = (reason: string | null) => {
+    void fetcher.submit(
+      { intent: "withdraw", number, withdrawn: reason },
+      {
+        method: "post",
+        action: `/projects/${session.id}/editions`,
+        encType: "application/json",
+      },
+    );
+    setWithdrawing(false);
+  };
+  const save = () =>
+    void download(session.editions, edition).then((trouble) => {
+      if (trouble !== null) onNote(trouble);
+    });
+  return (
+    <>
+      <tr>
+        <td className="edition-number">
+          <Link to={`${home}/${number}`}>{number}</Link>
+        </td>
+        <td>
+          {name}
+          {withdrawn !== null && (
+            <span className="withdrawn small-text">
+              {" "}
+              {editionsWords.withdrawnBecause(withdrawn)}
+            </span>
+          )}
+          {lowered !== null && (
+            <span className="quiet small-text"> {editionsWords.loweredBecause(lowered)}</span>
+          )}
+        </td>
+        <td className="quiet">
+          <Ago at={Date.parse(edition.publishedAt)} from={now} />
+        </td>
+        <td>{editionsWords.usedBy(users)}</td>
+        <td className="edition-actions">
+          {notes !== "" && (
+            <Button
+              variant="link"
+              size="sm"
+              aria-expanded={isOpen}
+              onClick={() => setOpen(!isOpen)}
+            >
+              {editionsWords.notesOf(number)}
+            </Button>
+          )}
+          <Dropdown align="end">
+            <Dropdown.Toggle variant="tool" size="sm" aria-label={editionsWords.actions(number)}>
+              …
+            </Dropdown.Toggle>
+            <Menu>
+              <Dropdown.Item as={Link} to={`${home}/${number}`}>
+                {editionsWords.lookAt}
+              </Dropdown.Item>
+              {before && (
+                <Dropdown.Item as={Link} to={`${home}/compare?from=${before.number}&to=${number}`}>
+                  {editionsWords.compareWith(before.number)}
+                </Dropdown.Item>
+              )}
+              <Dropdown.Item as="button" type="button" onClick={save}>
+                {editionsWords.download}
+              </Dropdown.Item>
+              <Dropdown.Divider />
+              <Dropdown.Item
+                as="button"
+                type="button"
+                onClick={() => (withdrawn === null ? setWithdrawing(true) : send(null))}
+              >
+                {withdrawn === null ? editionsWords.withdrawMore : editionsWords.offerAgain}
+              </Dropdown.Item>
+            </Menu>
+          </Dropdown>
+          {isWithdrawing && (
+            <Withdraw edition={edition} onWithdraw={send} onClose={() => setWithdrawing(false)} />
+          )}
+        </td>
+      </tr>
+      {isOpen && (
+        <tr className="edition-notes">
+          <td />
+          <td colSpan={4}>
+            <Markdown text={notes} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+};
+
+interface Props {
+  readonly published: readonly EditionAbout[];
+  readonly adopters: readonly Using[];
+  readonly now: number;
+  readonly onNote: (text: string) => void;
+}
+
+/** The editions a project has published, the newest first. */
+export const Published = ({ published, adopters, now, onNote }: Props) => {
+  const session = useSession();
+  const [first, second] = published;
+  return (
+    <section aria-labelledby="published">
+      <div className="page-head">
+        <h2 id="published">{editionsWords.publishedEditions}</h2>
+        {first && second && (
+          <Link
+            to={`/projects/${session.id}/system/editions/compare?from=${second.number}&to=${first.number}`}
+          >
+            {editionsWords.compareAny}
+          </Link>
+        )}
+      </div>
+      <Table className="editions-table">
+        <thead>
+          <tr>
+            <th>{editionsWords.number}</th>
+            <th>{editionsWords.name}</th>
+            <th>{editionsWords.when}</th>
+            <th>{editionsWords.use}</th>
+            <th>
+              <span className="visually-hidden">{editionsWords.more}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {published.map((edition, i) => (
+            <Row
+              key={edition.number}
+              edition={edition}
+              before={published[i + 1]}
+              users={adopters.filter((a) => a.number === edition.number).length}
+              now={now}
+              onNote={onNote}
+            />
+          ))}
+        </tbody>
+      </Table>
+    </section>
+  );
+};
