@@ -104,6 +104,8 @@ interface Props {
 export const Checks = ({ findings, onNote }: Props) => (
   <section aria-labelledby="checks" className="system-checks">
     <h2 id="checks">{libraryWords.checks}</h2>
+    {/* above what comes later, so that its button does not move under the pointer */}
+    <ComponentChecks />
     {findings === null && <p className="quiet">{libraryWords.lookingThrough}</p>}
     {findings?.length === 0 && <p className="quiet">{libraryWords.nothingFound}</p>}
     <div className="check-kinds">
@@ -114,6 +116,5 @@ export const Checks = ({ findings, onNote }: Props) => (
         );
       })}
     </div>
-    <ComponentChecks />
   </section>
 );
