@@ -1,6 +1,7 @@
 import { spawn } from "node:child_process";
 import { rmSync } from "node:fs";
 import { join } from "node:path";
+import { failedFiles } from "./run/failed.ts";
 import { root } from "./serve.ts";
 
 interface Step {
@@ -8,9 +9,14 @@ interface Step {
   readonly command: readonly [string, ...string[]];
   /** what it prints is of interest only when it fails */
   readonly isQuiet?: boolean;
+  /** where it writes which files failed: few of them get a second try, alone */
+  readonly report?: string;
 }
 /** Steps one after the other; the first that fails ends them. */
 type Lane = readonly Step[];
+
+const folder = join(root, ".cache", `test-${process.pid}`);
+const report = join(folder, "whole.json");
 
 const script = (title: string, name: string): Step => ({
   title,
@@ -33,10 +39,26 @@ const floors: readonly (readonly Lane[])[] = [
       script("Unit tests", "unit"),
     ],
   ],
-  [[script("Tests of the whole", "whole")]],
+  [
+    [
+      {
+        title: "Tests of the whole",
+        command: [
+          "npm",
+          "run",
+          "--silent",
+          "whole",
+          "--",
+          "--reporter=default",
+          "--reporter=json",
+          `--outputFile.json=${report}`,
+        ],
+        report,
+      },
+    ],
+  ],
 ];
 
-const folder = join(root, ".cache", `test-${process.pid}`);
 const env = { ...process.env, NUBBLE_BUILD: folder, FORCE_COLOR: "0" };
 const began = Date.now();
 const seconds = (since: number): number => Math.round((Date.now() - since) / 1000);
@@ -66,8 +88,17 @@ const run = ({ title, command, isQuiet = false }: Step, isAlone: boolean): Promi
     });
   });
 
+/** The files of a step that failed, once more by themselves: what fails again fails. */
+const runAgain = async ({ title, report }: Step): Promise<boolean> => {
+  const files = report === undefined ? [] : await failedFiles(report);
+  if (files.length === 0) return false;
+  console.log(`nubble: failed at the first try, tried again:\n  ${files.join("\n  ")}`);
+  const command = ["npm", "run", "--silent", "whole", "--", ...files] as const;
+  return run({ title: `${title}, again`, command }, true);
+};
+
 const runLane = async (lane: Lane, isAlone: boolean): Promise<boolean> => {
-  for (const step of lane) if (!(await run(step, isAlone))) return false;
+  for (const step of lane) if (!(await run(step, isAlone)) && !(await runAgain(step))) return false;
   return true;
 };
 
