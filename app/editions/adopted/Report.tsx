@@ -13,9 +13,9 @@ import { countsOf, groupsOf } from "../grouped";
 import type { Group } from "../grouped";
 import { lackText } from "../lack";
 import { Progress } from "../Progress";
+import { Reason } from "../Reason";
 import { editionsWords } from "../words";
 import { ByScreen } from "./ByScreen";
-import { Decline } from "./Decline";
 import { Mappings } from "./mappings";
 import { copiesOf, ReportRow } from "./ReportRow";
 import { newerThan, offerOf } from "./systems";
@@ -79,6 +79,7 @@ const Shown = ({ adoption, to, outcome }: ShownProps) => {
   const counts = countsOf(named);
   const taken = named.filter(({ component }) => !left.has(component));
   const back = `/projects/${session.id}/system/adopted`;
+  const noted = adoption.declined?.[to.number] ?? "";
   const run = (extent: Extent) => {
     const isDone = session.run((now) =>
       takeOver(now, session.editions.known, adoption.id, {
@@ -159,11 +160,13 @@ const Shown = ({ adoption, to, outcome }: ShownProps) => {
         </ul>
       )}
       {isDeclining && (
-        <Decline
-          number={to.number}
-          reason={adoption.declined?.[to.number] ?? ""}
+        <Reason
+          title={editionsWords.declineTitle(to.number)}
+          reason={noted}
+          confirm={editionsWords.saveNote}
+          isAllowed={(why) => why !== noted}
           onClose={() => setDeclining(false)}
-          onDecline={(why) => {
+          onGive={(why) => {
             session.run((now) => decline(now, adoption.id, to.number, why));
             void navigate(back);
           }}

@@ -1,56 +1,16 @@
 import { useEffect, useState } from "react";
-import { Button, Dropdown, Form, Modal, Table } from "react-bootstrap";
+import { Button, Dropdown, Table } from "react-bootstrap";
 import { Link, useFetcher } from "react-router";
 import type { EditionAbout } from "#server";
 import { Markdown } from "../../parts/Markdown";
 import { useSession } from "../../session/context";
 import { Ago } from "../../ui/time/Ago";
 import { Menu } from "../../ui/floating/Menu";
+import { Reason } from "../Reason";
 import { download } from "../download";
 import type { EditionResult } from "./result";
 import type { Using } from "./using";
 import { editionsWords } from "../words";
-
-interface WithdrawProps {
-  readonly edition: EditionAbout;
-  readonly onWithdraw: (reason: string) => void;
-  readonly onClose: () => void;
-}
-
-/** Asks why an edition is not to be adopted any more. */
-const Withdraw = ({ edition, onWithdraw, onClose }: WithdrawProps) => {
-  const [reason, setReason] = useState("");
-  return (
-    <Modal show onHide={onClose} aria-labelledby="withdraw-title">
-      <Modal.Header closeButton>
-        <Modal.Title as="h2" id="withdraw-title">
-          {editionsWords.withdrawTitle(edition.number)}
-        </Modal.Title>
-      </Modal.Header>
-      <Modal.Body>
-        <p className="quiet">{editionsWords.withdrawMeans}</p>
-        <Form.Label>
-          {editionsWords.reason}
-          <Form.Control
-            size="sm"
-            autoFocus
-            value={reason}
-            maxLength={500}
-            onChange={(e) => setReason(e.target.value)}
-          />
-        </Form.Label>
-      </Modal.Body>
-      <Modal.Footer>
-        <Button variant="outline-primary" onClick={onClose}>
-          {editionsWords.cancel}
-        </Button>
-        <Button disabled={reason.trim() === ""} onClick={() => onWithdraw(reason.trim())}>
-          {editionsWords.withdraw}
-        </Button>
-      </Modal.Footer>
-    </Modal>
-  );
-};
 
 interface RowProps {
   readonly edition: EditionAbout;
@@ -146,7 +106,15 @@ const Row = ({ edition, before, users, now, onNote }: RowProps) => {
             </Menu>
           </Dropdown>
           {isWithdrawing && (
-            <Withdraw edition={edition} onWithdraw={send} onClose={() => setWithdrawing(false)} />
+            <Reason
+              title={editionsWords.withdrawTitle(edition.number)}
+              confirm={editionsWords.withdraw}
+              isAllowed={(reason) => reason !== ""}
+              onGive={send}
+              onClose={() => setWithdrawing(false)}
+            >
+              <p className="quiet">{editionsWords.withdrawMeans}</p>
+            </Reason>
           )}
         </td>
       </tr>

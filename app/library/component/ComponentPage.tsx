@@ -12,6 +12,7 @@ import { AdoptedPage } from "./AdoptedPage";
 import { Found } from "./Found";
 import { Head } from "./Head";
 import { Samples } from "./Samples";
+import { Sections } from "./Sections";
 import { Spoken } from "./Spoken";
 import { States } from "./States";
 import { TryHere } from "./TryHere";
@@ -67,14 +68,7 @@ export const ComponentPage = ({ id }: { readonly id: Id }) => {
             </Nav.Link>
           ))}
         </Nav>
-        <div className="component-sections">
-          {sections.map((section) => (
-            <section key={section} aria-labelledby={section}>
-              <h2 id={section}>{libraryWords.sections[section]}</h2>
-              {parts[section]}
-            </section>
-          ))}
-        </div>
+        <Sections order={sections} parts={parts} />
       </div>
       {note !== null && <UndoNotice key={note} text={note} onClose={() => setNote(null)} />}
     </>

@@ -1,6 +1,7 @@
 import type { Piece } from "#core/project";
 import { Markdown } from "../../parts/Markdown";
 import { libraryWords } from "../words";
+import { Sections } from "./Sections";
 import { Spoken } from "./Spoken";
 import { States } from "./States";
 import { TryHere } from "./TryHere";
@@ -33,14 +34,7 @@ export const LookAt = ({ piece }: { readonly piece: Piece }) => {
           })}
         </div>
       </div>
-      <div className="component-sections">
-        {sections.map((section) => (
-          <section key={section} aria-labelledby={section}>
-            <h2 id={section}>{libraryWords.sections[section]}</h2>
-            {parts[section]}
-          </section>
-        ))}
-      </div>
+      <Sections order={sections} parts={parts} />
     </>
   );
 };
