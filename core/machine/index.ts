@@ -3,7 +3,10 @@ export type { State, Timer } from "./state";
 export type { ActiveInstance, Input, Path, Point } from "./types";
 
 // the machine, on its virtual clock
-export { advance, byHand, revise, shownVariant, start, step } from "./machine";
+export { revise, shownVariant, start } from "./machine";
+export { byHand } from "./input/direct";
+export { advance, step } from "./compiled/step";
+export { advanceReadably, stepReadably } from "./readable/step";
 export { nextDue } from "./time/wait";
 export { changed } from "./state";
 export { fireRule } from "./rules/fire";
@@ -20,7 +23,7 @@ export { backOf, between, endsOf, startsOf } from "./ends";
 export { targetValue } from "./rules/target";
 
 // kinds of rules
-export { DOUBLE } from "./input/contact";
+export { DOUBLE } from "./input/pressing";
 export { SLOP, usualDrag } from "./input/drag";
 export { isContact, isOfPiece, isPointed, isPressed, triggerOf } from "./rules/triggers";
 export { claimOf, isNavigation, isShown } from "./rules/effects";

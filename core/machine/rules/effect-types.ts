@@ -2,9 +2,10 @@ import type { Trouble } from "./trouble";
 import type { Id } from "../../basics";
 import type { EffectOf, EffectType, Motion, Piece, Project, TraitTarget } from "../../project";
 import type { SpecifiedValue } from "../../properties";
-import type { Emit, RuleFilter } from "../events";
+import type { Emit } from "../events";
 import type { State } from "../state";
 import type { ActiveInstance, Path } from "../types";
+import type { Ask } from "./asks";
 
 /** Why an effect of a piece cannot work, in words; null when it can. */
 export type EffectTrouble<K extends EffectType> = (
@@ -24,7 +25,7 @@ type FireOn = (
   state: State,
   live: ActiveInstance,
   layer: Id,
-  asked: RuleFilter,
+  asked: Ask,
   emit: Emit,
 ) => { state: State; any: boolean };
 

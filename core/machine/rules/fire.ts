@@ -6,10 +6,12 @@ import { OPTION } from "../../properties";
 import type { SpecifiedValue } from "../../properties";
 import { scheduleTimers, noteInMotion } from "../time/timers";
 import { liveAt, propagationPath, split } from "../chain";
+import { answeredBy } from "./asks";
 import { contest } from "./contest";
 import { targetValue } from "./target";
 import { writeOptions, writerKey, writeTraits } from "./writing";
 import { facetOf } from "./effects";
+import type { Doing } from "./effect-types";
 import { rulesOf } from "../piece";
 import type { Emit, Move, RuleFilter, TraitSet } from "../events";
 import type { Revert, State } from "../state";
@@ -152,6 +154,9 @@ export const fireRule = (
   );
 };
 
+const fireAsked: Doing["fireOn"] = (project, state, live, layer, asked, emit) =>
+  fireOn(project, state, live, layer, (r) => answeredBy(r).includes(asked), emit);
+
 /** What an effect does beside setting traits and options. */
 const follow = (
   project: Project,
@@ -163,7 +168,7 @@ const follow = (
 ): State => {
   const motion = effect.motion ?? rule.motion;
   const cause = { path, rule: rule.id };
-  const doing = { project, state, cause, motion, emit, fireOn };
+  const doing = { project, state, cause, motion, emit, fireOn: fireAsked };
   return facetOf(effect).apply?.(effect, doing) ?? state;
 };
 

@@ -1,5 +1,6 @@
 import type { Id } from "../../basics";
 import { liveAt, split } from "../chain";
+import { signalAsk } from "./asks";
 import type { Doing } from "./effect-types";
 import type { State } from "../state";
 
@@ -11,12 +12,5 @@ export const raised = (doing: Doing, signal: Id): State => {
   const { copy, layer } = split(path);
   const around = liveAt(project, state, copy);
   if (!path.includes("/") || !around) return state;
-  return fireOn(
-    project,
-    state,
-    around,
-    layer,
-    (r) => r.trigger.type === "signal" && r.trigger.signal === signal,
-    emit,
-  ).state;
+  return fireOn(project, state, around, layer, signalAsk(signal), emit).state;
 };

@@ -17,7 +17,7 @@ const relay = (reverts: readonly Revert[], ended: Revert, trait: Id): readonly R
       : revert;
   });
 
-const defined = (
+export const defined = (
   table: Readonly<Record<Id, SpecifiedValue | undefined>>,
 ): Readonly<Record<Id, SpecifiedValue>> =>
   Object.fromEntries(Object.entries(table).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
@@ -30,7 +30,7 @@ interface GoingBack {
 }
 
 /** Takes a revert off the pile. */
-const takeOff = (state: State, revert: Revert): { state: State; back: GoingBack } => {
+export const takeOff = (state: State, revert: Revert): { state: State; back: GoingBack } => {
   let reverts: readonly Revert[] = state.reverts.filter((r) => r !== revert);
   const traits: Record<Id, Id> = {};
   const options: Record<Id, SpecifiedValue | undefined> = {};

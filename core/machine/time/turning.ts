@@ -2,7 +2,6 @@ import type { Id } from "../../basics";
 import { liveAt } from "../chain";
 import { clipAt, momentOf } from "./clips";
 import type { Doing } from "../rules/effect-types";
-import { listensFor } from "../rules/listening";
 import { scheduleTimers } from "./timers";
 import type { State } from "../state";
 
@@ -31,5 +30,5 @@ export const turnClip = (
   if (turned.playing === clip.playing) return next;
   const what = turned.playing ? "played" : "paused";
   emit({ type: "clip", at: state.now, state: { ...state, clips }, path, layer, what });
-  return fireOn(project, next, live, layer, listensFor(what), emit).state;
+  return fireOn(project, next, live, layer, what, emit).state;
 };

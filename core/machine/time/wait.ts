@@ -4,7 +4,7 @@ import { meets } from "../../looks";
 import { ROOT } from "../../project";
 import type { Project } from "../../project";
 import { liveAt, split } from "../chain";
-import { isHeldFor } from "../input/contact";
+import { isHeldFor } from "../input/pressing";
 import { scheduleTimers } from "./timers";
 import { clipAt } from "./clips";
 import { fireAll, fireOn } from "../rules/fire";
@@ -102,6 +102,14 @@ const fireSettled = (project: Project, state: State, path: Path, emit: Emit): St
   return fireAll(project, next, live, rules, () => `${path}/${ROOT}`, emit);
 };
 
+/** How waits that are due are answered. */
+export interface Firing {
+  readonly timers: (project: Project, state: State, first: Timer, emit: Emit) => State;
+  readonly settled: (project: Project, state: State, path: Path, emit: Emit) => State;
+}
+
+export const readableFiring: Firing = { timers: fireTimers, settled: fireSettled };
+
 /** When something will happen by itself, ms; Infinity when nothing will. */
 export const nextDue = (state: State): number =>
   Math.min(
@@ -114,7 +122,13 @@ export const nextDue = (state: State): number =>
  * Fires what is due until a moment, each at its own: of one moment first what has settled, then
  * what waited.
  */
-export const runDue = (project: Project, from: State, until: number, emit: Emit): State => {
+export const runDue = (
+  project: Project,
+  from: State,
+  until: number,
+  firing: Firing,
+  emit: Emit,
+): State => {
   let state = from;
   let moment = -Infinity;
   let steps = 0;
@@ -142,10 +156,10 @@ export const runDue = (project: Project, from: State, until: number, emit: Emit)
     const answered = Object.keys(state.forms.sending).find(
       (p) => state.forms.sending[p]?.due === due,
     );
-    if (settled !== undefined) state = fireSettled(project, state, settled, note);
+    if (settled !== undefined) state = firing.settled(project, state, settled, note);
     else if (timer?.clip !== undefined)
       state = fireClip(project, state, { ...timer, clip: timer.clip }, note);
-    else if (timer) state = fireTimers(project, state, timer, note);
+    else if (timer) state = firing.timers(project, state, timer, note);
     else if (answered !== undefined)
       state = scheduleTimers(project, answerCome(project, state, answered, note));
     if (steps > MOST_STEPS) {

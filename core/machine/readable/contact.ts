@@ -1,24 +1,20 @@
 import { ROOT } from "../../project";
 import type { Project } from "../../project";
-import { scheduleTimers } from "../time/timers";
-import { triggerOf } from "../rules/triggers";
-import { chainOf, propagationPath, split, withinScreen } from "../chain";
-import { drop } from "./drag";
-import { focusStops } from "./focus";
-import { dispatch, enabledOn, onLayer } from "../rules/fire";
-import { clickedInForm, isEntry, typeKey } from "./forms";
-import { endReverts } from "../rules/reverts";
-import { closeOverlay } from "../navigate";
+import { chainOf, propagationPath } from "../chain";
+import type { Emit, RuleFilter } from "../events";
+import { drop } from "../input/drag";
+import { clickedInForm, isEntry, typeKey } from "../input/forms";
+import { DOUBLE, closeFront, focusableIn, modifiers, sameLayers } from "../input/pressing";
 import { rulesOf } from "../piece";
-import { closable, frontPath, sameSurface } from "../surface";
-import type { RuleFilter, Emit } from "../events";
+import { dispatch, enabledOn, onLayer } from "../rules/fire";
+import { listensFor } from "../rules/listening";
+import { endReverts } from "../rules/reverts";
+import { triggerOf } from "../rules/triggers";
 import { changed, unpressed } from "../state";
 import type { Revert, State, Timer } from "../state";
+import { frontPath, sameSurface } from "../surface";
+import { scheduleTimers } from "../time/timers";
 import type { Path } from "../types";
-import { listensFor } from "../rules/listening";
-
-/** A second click within this time of the first, on the same layer, is a double click; ms. */
-export const DOUBLE = 400;
 
 /**
  * Layers are left and entered, from the innermost outwards and back in; what was held by being
@@ -51,9 +47,6 @@ const shift = (
   }
   return next;
 };
-
-const sameLayers = (a: readonly Path[], b: readonly Path[]): boolean =>
-  a.length === b.length && a.every((p) => b.includes(p));
 
 /** The pointer is over a layer now, or over none. A hold whose layer is left is given up. */
 export const moveOver = (project: Project, state: State, layer: Path | null, emit: Emit): State => {
@@ -112,9 +105,6 @@ export const moveFocus = (
   );
 };
 
-/** Keys that do nothing by themselves (UI Events KeyboardEvent key Values, §3.2). */
-const modifiers: ReadonlySet<string> = new Set(["Shift", "Control", "Alt", "Meta", "CapsLock"]);
-
 /**
  * A key is pressed where a pointer had brought the focus: now one is shown where it is, and what
  * waits for that answers.
@@ -157,29 +147,6 @@ const longPressTimers = (project: Project, state: State, chain: readonly Path[])
     }
     return [];
   });
-
-/**
- * The innermost focusable layer of what is pressed, as a click event's focus goes in HTML. What is
- * around an entry alone is part of its field: a press on it is for the entry.
- */
-const focusableIn = (project: Project, state: State, chain: readonly Path[]): Path | null => {
-  const stops = focusStops(project, state);
-  const whole = `${frontPath(state)}/${ROOT}`;
-  for (const path of chain) {
-    const here = withinScreen(path);
-    if (stops.includes(here)) return here;
-    if (path === whole) continue;
-    const inside = stops.filter((stop) => chainOf(project, state, stop).includes(path));
-    const [only] = inside;
-    if (
-      inside.length === 1 &&
-      only !== undefined &&
-      isEntry(project, state, `${state.screen}/${only}`)
-    )
-      return only;
-  }
-  return null;
-};
 
 /**
  * A press on layers, by the pointer or by a key. The pointer gives the keyboard's focus to the
@@ -297,22 +264,6 @@ export const clickOn = (project: Project, state: State, layer: Path, emit: Emit)
   return sameSurface(next, state) ? changed(next, "pointer", { over, trail }) : next;
 };
 
-/** Closes the front overlay as people expect of one that need not be answered. */
-const closeFront = (project: Project, state: State, emit: Emit): State => {
-  const screen = closable(project, state);
-  const front = state.overlays.at(-1);
-  return screen === null || !front
-    ? state
-    : closeOverlay(
-        project,
-        state,
-        screen,
-        front.motion,
-        { path: frontPath(state), rule: null },
-        emit,
-      );
-};
-
 const sameKey = (a: string, b: string): boolean =>
   a === b || (a.length === 1 && a.toLowerCase() === b.toLowerCase());
 
@@ -344,13 +295,3 @@ export const keyDown = (project: Project, before: State, key: string, emit: Emit
 
 export const keyUp = (project: Project, state: State, key: string, emit: Emit): State =>
   state.keyboard.pressing === key ? lift(project, state, emit) : state;
-
-/**
- * A hold has lasted: what is still pressed there answers, and the press is no click in that copy
- * any more.
- */
-export const isHeldFor = (state: State, timer: Timer): boolean =>
-  timer.source !== undefined &&
-  state.pointer.pressed !== null &&
-  state.pointer.pressed.includes(timer.source) &&
-  split(timer.source).copy === timer.at;
