@@ -15,6 +15,7 @@ const order = [
   ["looks"],
   ["layout"],
   ["paint"],
+  ["combine"],
   ["paths"],
   ["motion"],
   ["machine"],

@@ -7,6 +7,7 @@ export default defineConfig({
         test: {
           name: "unit",
           include: ["{core,player,server,app,workers,demo,scripts}/**/*.test.ts"],
+          setupFiles: ["core/combine/index.ts"],
           environment: "node",
           // every file would read the whole of core anew
           isolate: false,

@@ -1,3 +1,4 @@
+import "../core/combine/index.ts";
 import { readFile } from "node:fs/promises";
 import type { FontBook } from "../core/layout/index.ts";
 import { FORMAT, newId } from "../core/project/index.ts";

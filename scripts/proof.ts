@@ -14,6 +14,11 @@ const proofs: [string, Record<string, string>, string[]][] = [
     ["npx", "vitest", "run", "--project", "unit", "core/system/report/iff"],
   ],
   [
+    "A million inputs, each taken by tables just as by the readable machine",
+    { PROOF_RUNS: "5000" },
+    ["npx", "vitest", "run", "--project", "unit", "core/machine/compiled/same"],
+  ],
+  [
     "5000 requests that nobody means well by",
     { FUZZ_REQUESTS: "5000" },
     ["npx", "vitest", "run", "--project", "whole", "tests/files/fuzz.test.ts"],

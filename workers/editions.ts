@@ -1,4 +1,5 @@
 import "./zod";
+import "#core/combine";
 import { expose } from "comlink";
 import type { LayoutEnv } from "../core/layout/index";
 import type { Project } from "../core/project/index";

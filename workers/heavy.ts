@@ -1,4 +1,5 @@
 import "./zod";
+import "#core/combine";
 import { expose } from "comlink";
 import { buildGathered, pairDrawings } from "../core/gather/index";
 import { combine } from "../core/paths/index";

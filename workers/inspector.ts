@@ -1,4 +1,5 @@
 import "./zod";
+import "#core/combine";
 import { expose } from "comlink";
 import type { Id } from "../core/basics/index";
 import { check } from "../core/checks/index";

@@ -1,4 +1,5 @@
 import "./zod";
+import "#core/combine";
 import { animatedSvg } from "#core/formats/motion";
 import type { AnimatedOptions } from "#core/formats/motion";
 import type { Paint } from "#core/paint";

@@ -8,7 +8,8 @@ let loading: Promise<void> | null = null;
 const waiting = new Set<() => void>();
 
 const load = async (): Promise<void> => {
-  const fonts = await import("#fonts");
+  // nothing is painted before both are there
+  const [fonts] = await Promise.all([import("#fonts"), import("#core/combine")]);
   env = { fonts: fonts.default as unknown as FontBook };
   for (const call of waiting) call();
 };

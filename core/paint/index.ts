@@ -1,3 +1,4 @@
+export { combineWith } from "./combining";
 export { contrastOf } from "./contrast";
 export { outlinePath } from "./outline";
 export { paint } from "./paint";

@@ -1,11 +1,11 @@
 import { mapFour } from "../properties";
 import { present } from "../basics";
-import clipping from "polygon-clipping";
 import type { MultiPolygon, Polygon } from "polygon-clipping";
 import { scalePath } from "../geometry";
 import { toParent } from "../layout";
 import type { LayoutBox } from "../layout";
 import type { Four } from "../properties";
+import { clippingNow } from "./combining";
 import { flatten } from "./flatten";
 import type { Ring } from "./flatten";
 import { r } from "./types";
@@ -163,14 +163,15 @@ const areaOf = (p: LayoutBox): MultiPolygon => {
   const [first, ...rest] = rings.map((ring): Polygon => [ring]);
   if (!first) return [];
   const holes = p.layer.kind === "compound" || p.values.overlaps === "holes";
+  const clipping = clippingNow();
   return holes ? clipping.xor(first, ...rest) : clipping.union(first, ...rest);
 };
 
 const operations = {
-  united: clipping.union,
-  subtracted: clipping.difference,
-  intersected: clipping.intersection,
-  excluded: clipping.xor,
+  united: "union",
+  subtracted: "difference",
+  intersected: "intersection",
+  excluded: "xor",
 } as const;
 
 /**
@@ -189,7 +190,8 @@ const compoundPath = (p: LayoutBox): string => {
     .map(areaOf);
   const [first, ...rest] = areas;
   if (!first) return "";
-  const area = rest.length ? operations[present(p.values.combine)](first, ...rest) : first;
+  const operation = operations[present(p.values.combine)];
+  const area = rest.length ? clippingNow()[operation](first, ...rest) : first;
   return area
     .flatMap((polygon) =>
       polygon.map(

@@ -1,3 +1,4 @@
+import type { Geom, MultiPolygon } from "polygon-clipping";
 /**
  * An element of SVG as plain data. Equal subtrees keep their identity, so a renderer can skip them.
  */
@@ -42,3 +43,8 @@ export const digest = (text: string): string => {
   b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
   return (4294967296 * (2097151 & b) + (a >>> 0)).toString(36);
 };
+
+type Combining = (first: Geom, ...rest: Geom[]) => MultiPolygon;
+
+/** Combines areas of polygons. */
+export type Clipping = Readonly<Record<"union" | "difference" | "intersection" | "xor", Combining>>;

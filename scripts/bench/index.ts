@@ -2,6 +2,7 @@
 // pass or a fail.
 //
 // `npm run bench` measures all; with names of sections after it only those, in the order below.
+import "../../core/combine/index.ts";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";

@@ -1,6 +1,7 @@
 import sharp from "sharp";
 import subsetFont from "subset-font";
 import fonts from "#fonts";
+import "#core/combine";
 import { hashesIn } from "#core/formats/motion";
 import { layout } from "#core/layout";
 import type { FontBook } from "#core/layout";

@@ -11,8 +11,7 @@ import type { Path } from "../types";
 import { copyOf } from "./copies";
 import { programOf } from "./program";
 import type { Program } from "./program";
-import type { NumberedRule } from "./piece-table";
-import type { Group, Plan } from "./plan";
+import type { Group, NumberedRule, Plan } from "./plan";
 import type { SceneCopy } from "./scene";
 import type { Answer, Sets, VariantRow } from "./variant-row";
 import { noteMotion, schedule } from "./waits";
@@ -136,7 +135,7 @@ const follow = ({ program, copy, rule, emit }: Firing, state: State, effect: Eff
 };
 
 /** Does what a rule says. `source` is the path of the layer it happened on. */
-export const fire = (
+const fire = (
   program: Program,
   state: State,
   copy: SceneCopy,

@@ -1,7 +1,7 @@
 import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
 import { ROOT } from "../../project";
-import type { Piece, Project, Rule, Variant } from "../../project";
+import type { Piece, Project, Variant } from "../../project";
 import { rulesOf } from "../piece";
 import { answeredBy } from "../rules/asks";
 import type { Ask } from "../rules/asks";
@@ -9,18 +9,12 @@ import { triggerOf } from "../rules/triggers";
 import { bitsOf, both } from "./bits";
 import type { Bits } from "./bits";
 import { planOf } from "./plan";
-import type { Plan } from "./plan";
+import type { NumberedRule } from "./plan";
 import { VariantRow } from "./variant-row";
-
-/** A working rule with its number in its piece. */
-export interface NumberedRule {
-  readonly number: number;
-  readonly rule: Rule;
-  readonly plan: Plan | null;
-}
+import type { Answering } from "./variant-row";
 
 /** The rules of a piece by what they are asked, by layer and by the values they ask for. */
-export class PieceTable {
+export class PieceTable implements Answering {
   readonly rules: readonly NumberedRule[];
   readonly hasDelays: boolean;
   readonly waitsForRest: boolean;

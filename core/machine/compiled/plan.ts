@@ -23,6 +23,13 @@ export interface Plan {
   readonly cause: Revert["cause"] | undefined;
 }
 
+/** A working rule with its number in its piece. */
+export interface NumberedRule {
+  readonly number: number;
+  readonly rule: Rule;
+  readonly plan: Plan | null;
+}
+
 /**
  * The plan of a rule; null where what it sets depends on more than the variants of the copies: it
  * sets options, or one trait twice.

@@ -12,14 +12,14 @@ import type { TraitsByPath } from "./tables";
 import type { VariantRow } from "./variant-row";
 
 /** A layer with the copy it is in. */
-export interface Place {
+interface Place {
   readonly path: Path;
   readonly copy: Path;
   readonly layer: Id;
 }
 
 /** Layers that are left, from the innermost outwards, and those that are entered, inwards. */
-export interface Shift {
+interface Shift {
   readonly left: readonly Place[];
   readonly entered: readonly Place[];
 }

@@ -1,6 +1,6 @@
 import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
-import type { Piece, Variant } from "../../project";
+import type { Piece, Project, Variant } from "../../project";
 import type { TraitSet } from "../events";
 import { instanceIn, steeredInstances } from "../piece";
 import type { Ask } from "../rules/asks";
@@ -10,8 +10,7 @@ import type { ActiveInstance } from "../types";
 import { layersWith } from "../saying";
 import { both, membersOf } from "./bits";
 import type { Bits } from "./bits";
-import type { NumberedRule, PieceTable } from "./piece-table";
-import type { Group } from "./plan";
+import type { Group, NumberedRule } from "./plan";
 
 /** The rules of a layer that answer an ask and may: those that fire, and those that lose, to which. */
 export interface Answer {
@@ -51,6 +50,19 @@ export const contested = (rules: readonly NumberedRule[]): Answer => {
   };
 };
 
+/** The rules of a piece, as its variants ask for them. */
+export interface Answering {
+  readonly project: Project;
+  readonly piece: Piece;
+  readonly rules: readonly NumberedRule[];
+  /** the rules whose condition a variant meets */
+  meeting(variant: Variant): Bits;
+  /** the rules of layers that answer an ask, in whatever variant */
+  answering(ask: Ask): ReadonlyMap<Id, Bits> | undefined;
+  /** what is known of a variant; equal ones have one row */
+  row(variant: Variant): VariantRow;
+}
+
 /** What is known of one variant of a piece; found once, when it is first asked for. */
 export class VariantRow {
   /** the rules whose condition it meets */
@@ -63,7 +75,7 @@ export class VariantRow {
   private plays: boolean | undefined;
 
   constructor(
-    readonly table: PieceTable,
+    readonly table: Answering,
     readonly variant: Variant,
   ) {
     this.open = table.meeting(variant);

@@ -22,7 +22,7 @@ export const byHand: Motion = { kind: "tween", duration: 150, delay: 0, easing: 
 const byPresenter = (path: Path) => ({ path, rule: null });
 
 /** Inputs of a pointer, a key or a focus, which go through the layers they are at. */
-export type ContactInput = Extract<
+type ContactInput = Extract<
   Input,
   { readonly type: "over" | "down" | "up" | "cancel" | "focus" | "key" | "click" }
 >;
