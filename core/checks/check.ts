@@ -3,7 +3,7 @@ import type { LayoutEnv } from "../layout";
 import { inTheme, variantsOf } from "../looks";
 import type { Project } from "../project";
 import { emptyLooks, missing, unpaired } from "./drawing";
-import { explore, MOST_NODES } from "./explore";
+import { explore, MOST_NODES } from "./walk/explore";
 import { hoverStays } from "./hovers";
 import { MOST_ON_MAP, traitMap, variantMap } from "./map";
 import type { PieceMap } from "./map";
@@ -72,7 +72,7 @@ export function* check(
   all: Project,
   pieceId: Id,
   most = MOST_NODES,
-): Generator<void, Checked> {
+): Generator<number | void, Checked> {
   const piece = all.pieces[pieceId];
   if (!piece)
     return {

@@ -13,8 +13,8 @@ import { checked, neighbourhood, traitSpace } from "#core/checks";
 import type { Finding } from "#core/checks";
 import { testEnv } from "../../tests/support/env";
 import { becomes, Builder, goes } from "../../tests/support/pieces";
-import type { Explored } from "./explore";
-import { MOST_NODES, explore } from "./explore";
+import type { Explored } from "./walk/explore";
+import { MOST_NODES, explore } from "./walk/explore";
 import type { CheckKind } from "./types";
 
 let env: LayoutEnv;
@@ -763,7 +763,7 @@ describe("the space of situations", () => {
           3 * Object.values(lit.v).indexOf(v[lit.id] as string);
         for (const n of exact.nodes) expect(traits.reached[index(n.variant)]).toBe(1);
         for (const e of exact.edges)
-          for (const event of e.events)
+          for (const event of e.happened)
             if (event.type === "fired") expect(traits.fired.has(event.rule)).toBe(true);
       }),
       { numRuns: 120 },

@@ -6,7 +6,7 @@ import { chainOf, isPressed, listeningLayers, rulesOf, withinScreen } from "../m
 import { ROOT } from "../project";
 import type { Rule } from "../project";
 import { Touchable } from "../runtime";
-import type { Node } from "./explore";
+import type { Situated } from "./walk/types";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
@@ -24,13 +24,16 @@ const name = ({ piece }: Inspected, id: Id): string =>
 /** A layer with rules for presses, in a variant where it takes the pointer. */
 interface Target {
   readonly id: Id;
-  readonly node: Node;
+  readonly situated: Situated;
   readonly scene: LayoutBox;
   readonly touch: Touchable;
 }
 
 /** One that is too small for a finger. */
-const smallTarget = (subject: Inspected, { id, node, scene, touch }: Target): Finding | null => {
+const smallTarget = (
+  subject: Inspected,
+  { id, situated, scene, touch }: Target,
+): Finding | null => {
   const placed = findBox(scene, id)?.placed;
   const spot = spotAt(scene, id);
   const area = placed && touch.areaOf(id, placed);
@@ -48,7 +51,7 @@ const smallTarget = (subject: Inspected, { id, node, scene, touch }: Target): Fi
     severity: "warning",
     layers: [id],
     rules: [],
-    variant: node.variant,
+    variant: situated.node.variant,
     text: checksWords.touchAreaOnlyPx(name(subject, id), bounds.width, bounds.height, SMALLEST),
     fix: {
       label: checksWords.addPxTouchPadding(more),
@@ -60,17 +63,17 @@ const smallTarget = (subject: Inspected, { id, node, scene, touch }: Target): Fi
 /** The layer of the piece that a press at a place of a target meets without doing anything. */
 const deadCover = (
   { project, piece }: Inspected,
-  { id, node, scene, touch }: Target,
+  { id, situated: { state }, touch, scene }: Target,
   presses: ReadonlySet<string>,
   at: readonly [number, number],
 ): Id | null => {
   const hit = touch.hit(scene, ...at)?.path;
   if (hit === undefined) return null;
-  const chain = chainOf(project, node.state, hit);
+  const chain = chainOf(project, state, hit);
   const target = `${piece.id}/${id}`;
   if (chain.length === 0 || chain.includes(target)) return null;
   // a layer around it is met beside its shape, not above it
-  const around = chainOf(project, node.state, id);
+  const around = chainOf(project, state, id);
   const [inner] = chain;
   if (inner === undefined || around.includes(inner)) return null;
   if (chain.some((path) => presses.has(path))) return null;
@@ -110,7 +113,7 @@ const covered = (subject: Inspected, target: Target, presses: ReadonlySet<string
     severity: "warning",
     layers: [cover, target.id],
     rules: [],
-    variant: target.node.variant,
+    variant: target.situated.node.variant,
     text,
     // where rules listen on it, it is not for us to take the pointer from it
     ...(listens ? {} : { fix }),
@@ -128,9 +131,9 @@ const pressedPaths = ({ project }: Inspected, touch: Touchable): ReadonlySet<str
   );
 
 /** What a finger feels of one variant: targets that are too small, or covered. */
-export const felt = (subject: Inspected, node: Node, scene: LayoutBox): Finding[] => {
+export const felt = (subject: Inspected, situated: Situated, scene: LayoutBox): Finding[] => {
   const { project, piece } = subject;
-  const touch = new Touchable(project, node.state, scene);
+  const touch = new Touchable(project, situated.state, scene);
   const presses = pressedPaths(subject, touch);
   const sources = new Set(
     rulesOf(project, piece)
@@ -139,7 +142,7 @@ export const felt = (subject: Inspected, node: Node, scene: LayoutBox): Finding[
   );
   return [...sources].flatMap((id) => {
     if (!touch.takesPointer(id)) return [];
-    const target = { id, node, scene, touch };
+    const target = { id, situated, scene, touch };
     return [smallTarget(subject, target), covered(subject, target, presses)].filter(
       (f): f is Finding => f !== null,
     );

@@ -1,9 +1,9 @@
 import { entryOf } from "../basics";
 import type { Id } from "../basics";
-import { isUnused, traitsOf, valuesOf, variantFrom, variantKey, variantsOf } from "../looks";
+import { isUnused, traitsOf, valuesOf, variantKey, variantsOf } from "../looks";
 import { rulesOf } from "../machine";
 import type { Piece, Project, TriggerType, Variant } from "../project";
-import type { Explored } from "./explore";
+import type { Explored } from "./walk/explore";
 
 /** A variant, or a trait's value, as a place on the map. */
 interface MapNode {
@@ -68,9 +68,9 @@ export const variantMap = (piece: Piece, space: Explored): PieceMap => {
   for (const n of space.nodes) seen.set(variantKey(piece, n.variant), n.variant);
   for (const e of space.edges) {
     let at = variantKey(piece, e.from.variant);
-    for (const event of e.events) {
+    for (const event of e.happened) {
       if (event.type !== "fired" && event.type !== "undone" && event.type !== "shown") continue;
-      const variant = variantFrom(piece, event.state.traits[piece.id] ?? {});
+      const { variant } = event;
       const to = variantKey(piece, variant);
       if (event.path === piece.id && event.type !== "shown")
         links.add(at, to, event.rule, event.type === "fired" ? event.trigger : "undone");

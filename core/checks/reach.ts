@@ -16,8 +16,9 @@ import {
 import { rulesOf } from "../machine";
 import { ROOT, inOrder } from "../project";
 import type { Condition, Rule } from "../project";
-import { shownIn, wayTo } from "./explore";
-import type { Edge, Explored, Mode, Node } from "./explore";
+import type { Explored } from "./walk/explore";
+import type { Edge, Mode, Node } from "./walk/types";
+import { wayTo } from "./walk/way";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
@@ -51,7 +52,7 @@ const firings = (
   const out = new Map<Id, Edge>();
   for (const e of edges)
     if (allowed(e))
-      for (const event of e.events)
+      for (const event of e.happened)
         if (event.type === "fired" && event.path === path && !out.has(event.rule))
           out.set(event.rule, e);
   return out;
@@ -121,7 +122,7 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
   const first = space.nodes[0];
   const own = space.edges.filter((e) => e.does.do !== "show");
   // what becomes of it on another screen is looked at there
-  const here = space.nodes.filter((n) => n.state.screen === piece.id);
+  const here = space.nodes.filter((n) => n.isHere);
   for (const trait of traitsOf(piece)) {
     const rest = restOf(trait);
     const home = space.nodes.filter((n) => n.variant[trait.id] === rest);
@@ -138,7 +139,7 @@ export const oneWay = ({ project, piece, space }: Inspected): Finding[] => {
       const ends = !own.some(
         (e) =>
           onward.has(e.from) &&
-          e.events.some((event) => event.type === "fired" || event.type === "undone"),
+          e.happened.some((event) => event.type === "fired" || event.type === "undone"),
       );
       const kind = ends ? "dead-end" : "no-way-back";
       const restName = trait.values[rest]?.name ?? "";
@@ -182,14 +183,17 @@ const whyNever = (subject: Inspected, rule: Rule): string => {
   const source = rule.source ?? ROOT;
   if (!space.nodes.some((n) => meets(rule.when, n.variant))) return checksWords.conditionNeverTrue;
   for (const e of space.edges)
-    for (const event of e.events)
+    for (const event of e.happened)
       if (event.type === "lost" && event.path === piece.id && event.rule === rule.id) {
         const winner = piece.rules[event.to];
         return checksWords.alwaysWinsOver(winner ? ruleText(subject.project, piece, winner) : null);
       }
+  const looked = new Set<number>();
   for (const n of space.nodes) {
-    const covered = space.surveyor.places(n.state, shownIn(n)).covered;
-    if (!covered.has(source) || !meets(rule.when, n.variant)) continue;
+    if (looked.has(n.shown)) continue;
+    looked.add(n.shown);
+    const covered = space.grounds.at(n.shown)?.places.covered;
+    if (!covered?.has(source) || !meets(rule.when, n.variant)) continue;
     const instead = covered.get(source)?.split("/")[0];
     return instead && instead !== source && piece.layers[instead]
       ? checksWords.completelyCovered(layerName(subject, source), layerName(subject, instead))
@@ -293,7 +297,7 @@ export const dragOnly = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   if (!space.whole) return [];
   const drags = (e: Edge) =>
-    e.events.some(
+    e.happened.some(
       (event) => event.type === "fired" && event.path === piece.id && event.trigger === "drag",
     );
   const others = space.edges.filter((e) => !drags(e));

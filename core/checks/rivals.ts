@@ -7,7 +7,7 @@ import { ancestry, brokenRule, isPressed, rulesOf, troubleText } from "../machin
 import { lengthOf } from "../motion";
 import { ROOT, inOrder } from "../project";
 import type { Piece, Rule, Trait, TraitValue } from "../project";
-import { wayTo } from "./explore";
+import { wayTo } from "./walk/way";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
@@ -56,7 +56,7 @@ const rivalry = (piece: Piece, wins: Rule, loses: Rule, text: string): Finding =
 const byOrderAlone = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   return space.edges.flatMap((e) =>
-    e.events.flatMap((event): Finding[] => {
+    e.happened.flatMap((event): Finding[] => {
       if (event.type !== "lost" || event.path !== piece.id) return [];
       const loses = piece.rules[event.rule];
       const wins = piece.rules[event.to];
@@ -125,7 +125,7 @@ export const loops = (subject: Inspected): Finding[] => {
   const { project, piece, space } = subject;
   const out = new Map<string, Finding>();
   for (const e of space.edges)
-    for (const event of e.events) {
+    for (const event of e.happened) {
       if (event.type !== "loop") continue;
       const rules = event.rules.filter((r) => r.path === piece.id).map((r) => r.rule);
       const id = findingId("loop", ...[...rules].sort());

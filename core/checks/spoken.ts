@@ -11,8 +11,8 @@ import { ROOT, orderAt, set } from "../project";
 import type { Change, Piece, Rule, TriggerType } from "../project";
 import type { Role } from "../properties";
 import { Touchable, sceneOf } from "../runtime";
-import { shownIn } from "./explore";
-import type { Node } from "./explore";
+import { situated } from "./walk/explore";
+import type { Node } from "./walk/types";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
@@ -131,7 +131,8 @@ const putBefore = ({ piece }: Inspected, scene: LayoutBox, first: Id, later: Id)
 /** The Tab key going another way than one reads (WCAG 2.2 §2.4.3), in the first situation. */
 export const tabOrder = (env: LayoutEnv, subject: Inspected): Finding[] => {
   const { project, space } = subject;
-  const { state, variant } = present(space.nodes[0]);
+  const { node, state } = situated(space, present(space.nodes[0]));
+  const { variant } = node;
   const scene = sceneOf(env, project, new Resolver(), state);
   if (!scene) return [];
   const touch = new Touchable(project, state, scene);
@@ -165,14 +166,13 @@ export const tabOrder = (env: LayoutEnv, subject: Inspected): Finding[] => {
 const isHeard = ({ project, piece, space }: Inspected, rule: Rule): boolean => {
   const key = rule.trigger.key ?? "";
   const source = rule.source ?? ROOT;
-  const seen = new Set<string>();
+  const seen = new Set<number>();
   return space.nodes.some((node) => {
-    const { state, variant } = node;
-    const isHere = state.screen === piece.id && state.overlays.length === 0;
-    const shown = shownIn(node);
-    if (!isHere || !meets(rule.when, variant) || seen.has(shown)) return false;
+    const { shown, variant, isHere, isOpen } = node;
+    if (!isHere || !isOpen || !meets(rule.when, variant) || seen.has(shown)) return false;
     seen.add(shown);
-    const { isFocusable } = space.surveyor.places(state, shown);
+    const { state } = situated(space, node);
+    const { isFocusable } = present(space.grounds.at(shown)).places;
     // placed, the whole piece is a stop for its own keys
     const stops = [...focusStops(project, state), ROOT].filter(isFocusable);
     return stops.some((stop) => {

@@ -12,16 +12,16 @@ import {
   variantName,
 } from "../looks";
 import { hiddenIn, rulesOf } from "../machine";
-import type { MachineEvent } from "../machine";
 import { contrastOf } from "../paint";
 import { ROOT } from "../project";
 import type { Layer, Project, Rule, Variant } from "../project";
 import { sceneOf } from "../runtime";
-import { wayTo } from "./explore";
 import { felt } from "./felt";
 import { groundOf } from "./ground";
 import { tabOrder } from "./spoken";
-import type { Edge, Node } from "./explore";
+import { situated } from "./walk/explore";
+import type { Edge, Happening, Node, Situated } from "./walk/types";
+import { wayTo } from "./walk/way";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
@@ -33,14 +33,14 @@ const name = ({ piece }: Inspected, id: Id): string =>
   id === ROOT ? checksWords.wholePiece : (piece.layers[id]?.name ?? checksWords.deletedLayer);
 
 /** One situation for each variant of the piece that was reached, at rest where there is one. */
-const byVariant = ({ piece, space }: Inspected): Map<string, Node> => {
-  const out = new Map<string, Node>();
-  for (const n of space.nodes) {
-    const key = variantKey(piece, n.variant);
-    if (n.state.screen === piece.id && n.state.overlays.length === 0 && !out.has(key))
-      out.set(key, n);
+const byVariant = ({ piece, space }: Inspected): readonly Situated[] => {
+  const out = new Map<string, Situated>();
+  for (const node of space.nodes) {
+    if (!node.isHere || !node.isOpen) continue;
+    const key = variantKey(piece, node.variant);
+    if (!out.has(key)) out.set(key, situated(space, node));
   }
-  return out;
+  return [...out.values()];
 };
 
 /** How opaque a layer is with all that is around it, 0–1; 0 when it is not there. */
@@ -100,7 +100,7 @@ const movedAway = (before: LayoutBox | null, after: LayoutBox | null, id: Id): b
  * The rule by which hovering a layer changed something that comes back when it is left; null for
  * any other event.
  */
-const hoverRule = (subject: Inspected, event: MachineEvent): Rule | null => {
+const hoverRule = (subject: Inspected, event: Happening): Rule | null => {
   if (event.type !== "fired" || event.path !== subject.piece.id) return null;
   if (event.trigger !== "hover" && event.trigger !== "enter") return null;
   const rule = subject.piece.rules[event.rule];
@@ -137,14 +137,14 @@ function* inOneTheme(
   const { project, piece } = subject;
   const resolver = new Resolver();
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
-  for (const node of byVariant(subject).values()) {
-    const scene = sceneOf(env, project, resolver, node.state);
+  for (const at of byVariant(subject)) {
+    const scene = sceneOf(env, project, resolver, at.state);
     if (!scene) continue;
     for (const text of texts) {
-      const faint = faintText(subject, node, scene, text);
+      const faint = faintText(subject, at.node, scene, text);
       if (faint) add(faint);
     }
-    for (const finding of felt(subject, node, scene)) add(finding);
+    for (const finding of felt(subject, at, scene)) add(finding);
     yield;
   }
 }
@@ -173,11 +173,11 @@ export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Fi
   }
   for (const finding of tabOrder(env, subject)) add(finding);
   for (const edge of space.edges) {
-    for (const event of edge.events) {
+    for (const event of edge.happened) {
       const rule = hoverRule(subject, event);
       if (!rule || out.has(findingId("restarts", rule.id))) continue;
-      const before = sceneOf(env, project, resolver, edge.from.state);
-      const after = sceneOf(env, project, resolver, edge.to.state);
+      const before = sceneOf(env, project, resolver, situated(space, edge.from).state);
+      const after = sceneOf(env, project, resolver, situated(space, edge.to).state);
       if (movedAway(before, after, rule.source ?? ROOT)) add(restart(subject, edge, rule));
     }
   }

@@ -6,7 +6,7 @@ import { isUnused, restOf, specificity, traitsOf, valuesOf } from "../looks";
 import { claimOf, contest, rulesOf, targetValue } from "../machine";
 import { ROOT } from "../project";
 import type { Piece, Project, Rule, Trait } from "../project";
-import { givenValues } from "./explore";
+import { givenValues } from "./walk/given";
 import { findingId } from "./types";
 import type { Finding } from "./types";
 import { checksWords } from "./words";

@@ -1,6 +1,6 @@
 import type { Id } from "../basics";
 import type { Change, Piece, Project, Step, Variant } from "../project";
-import type { Explored } from "./explore";
+import type { Explored } from "./walk/explore";
 
 export type CheckKind =
   | "broken"

@@ -8,7 +8,8 @@ export { byHand } from "./input/direct";
 export { advance, step } from "./compiled/step";
 export { advanceReadably, stepReadably } from "./readable/step";
 export { nextDue } from "./time/wait";
-export { changed } from "./state";
+export { changed, copyOf } from "./state";
+export type { Draft } from "./state";
 export { fireRule } from "./rules/fire";
 export { movesOf } from "./time/moves";
 export { dragged } from "./input/drag";
@@ -33,6 +34,7 @@ export type { Rival } from "./rules/rivals";
 export { listeningLayers } from "./rules/listening";
 
 // what is seen of a state
+export { shownNumber } from "./compiled/program";
 export { focusStops, nextStop, usable } from "./input/focus";
 export { isEntry } from "./input/forms";
 export { layersWith, saidIn } from "./saying";

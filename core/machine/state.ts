@@ -143,6 +143,31 @@ export interface State {
   readonly timers: TimersState;
 }
 
+/** A part of a state while it is being made. */
+export type Draft<T> = { -readonly [K in keyof T]: T[K] };
+
+// A copy that names each field is many times faster than a spread one: the engine then knows its
+// shape beforehand.
+
+/** A copy of a state, to be changed before anybody sees it. */
+export const copyOf = (s: State): Draft<State> => ({
+  now: s.now,
+  screen: s.screen,
+  history: s.history,
+  overlays: s.overlays,
+  traits: s.traits,
+  options: s.options,
+  writers: s.writers,
+  serial: s.serial,
+  reverts: s.reverts,
+  pointer: s.pointer,
+  keyboard: s.keyboard,
+  forms: s.forms,
+  clips: s.clips,
+  scroll: s.scroll,
+  timers: s.timers,
+});
+
 type Part = "pointer" | "keyboard" | "forms" | "scroll" | "timers";
 
 /** The state with something of one part changed; the other parts stay the same objects. */
@@ -150,7 +175,11 @@ export const changed = <P extends Part>(
   state: State,
   part: P,
   changes: Partial<State[P]>,
-): State => ({ ...state, [part]: { ...state[part], ...changes } });
+): State => {
+  const next: Draft<State> = copyOf(state);
+  next[part] = { ...state[part], ...changes };
+  return next;
+};
 
 /** The state of a piece in which nothing has happened yet. */
 export const initialState = (piece: Id, now: number): State => ({

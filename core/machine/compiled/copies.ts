@@ -1,29 +1,5 @@
-import type { State } from "../state";
-
-/** A part of a state while it is being made. */
-export type Draft<T> = { -readonly [K in keyof T]: T[K] };
-
-// A copy that names each field is many times faster than a spread one: the engine then knows its
-// shape beforehand.
-
-/** A copy of a state, to be changed before anybody sees it. */
-export const copyOf = (s: State): Draft<State> => ({
-  now: s.now,
-  screen: s.screen,
-  history: s.history,
-  overlays: s.overlays,
-  traits: s.traits,
-  options: s.options,
-  writers: s.writers,
-  serial: s.serial,
-  reverts: s.reverts,
-  pointer: s.pointer,
-  keyboard: s.keyboard,
-  forms: s.forms,
-  clips: s.clips,
-  scroll: s.scroll,
-  timers: s.timers,
-});
+import { copyOf } from "../state";
+import type { Draft, State } from "../state";
 
 type Pointer = State["pointer"];
 type Keyboard = State["keyboard"];

@@ -8,7 +8,7 @@ import { fireRule as fireReadably } from "../rules/fire";
 import type { Revert, State } from "../state";
 import { sameSurface } from "../surface";
 import type { Path } from "../types";
-import { copyOf } from "./copies";
+import { copyOf } from "../state";
 import { programOf } from "./program";
 import type { Program } from "./program";
 import type { Group, NumberedRule, Plan } from "./plan";

@@ -32,6 +32,8 @@ export class Program {
   private readonly tables = new Map<Piece, PieceTable>();
   private readonly scenes = new WeakMap<TraitsByPath, Scene>();
   private readonly shifts = new WeakMap<readonly Path[], WeakMap<readonly Path[], Shift>>();
+  private readonly shown = new Map<string, number>();
+  private readonly numbers = new WeakMap<Scene, number>();
   private lastTraits: TraitsByPath | undefined;
   private lastScene: Scene | undefined;
 
@@ -53,6 +55,17 @@ export class Program {
     this.lastTraits = traits;
     this.lastScene = scene;
     return scene;
+  }
+
+  /** The number of what a state shows: equal numbers look and answer alike. */
+  shownNumber(state: State): number {
+    const scene = this.scene(state);
+    const known = this.numbers.get(scene);
+    if (known !== undefined) return known;
+    const content = scene.content(this.traits.numberOf);
+    const number = entryOf(this.shown, content, () => this.shown.size);
+    this.numbers.set(scene, number);
+    return number;
   }
 
   /** What is known of a copy's variant in a state in which it may have changed since its scene. */
@@ -93,3 +106,10 @@ export const programOf = (project: Project): Program => {
   last = entryOf(programs, project, () => new Program(project));
   return last;
 };
+
+/**
+ * The number of what a state shows: states of a project with equal ones look and answer alike, as
+ * far as that does not depend on what is pointed at, pressed, filled in or waited for.
+ */
+export const shownNumber = (project: Project, state: State): number =>
+  programOf(project).shownNumber(state);

@@ -2,7 +2,8 @@ import { defined, takeOff } from "../rules/reverts";
 import type { Emit } from "../events";
 import type { Revert, State } from "../state";
 import type { Path } from "../types";
-import { copyOf, isEmpty } from "./copies";
+import { isEmpty } from "./copies";
+import { copyOf } from "../state";
 import type { Program } from "./program";
 import { writeSets } from "./write";
 

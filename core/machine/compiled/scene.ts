@@ -1,6 +1,6 @@
 import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
-import type { Project } from "../../project";
+import type { Project, Variant } from "../../project";
 import { chainOf, propagationPath } from "../chain";
 import { isEntry } from "../input/forms";
 import { focusableIn } from "../input/pressing";
@@ -60,6 +60,13 @@ export class Scene {
     this.hasClips = this.copies.some((c) => c.row.hasClips);
     this.hasWaits = this.hasClips || this.copies.some((c) => c.table.hasDelays);
     this.hasForms = this.copies.some((c) => fillsIn(project, c.live));
+  }
+
+  /** What is shown, as text: scenes with equal ones look and answer alike. */
+  content(numberOf: (variant: Variant) => number): string {
+    const copies = this.copies.map(({ path, row }) => `${path} ${numberOf(row.variant)}`);
+    const overlays = this.overlays.map((o) => o.screen);
+    return JSON.stringify([this.screen, overlays, this.options, copies]);
   }
 
   shows(state: State): boolean {

@@ -20,9 +20,8 @@ export class TraitTables {
   private count = 0;
 
   /** The number of a variant, for texts that name it. */
-  private numberOf(variant: Variant): number {
-    return entryOf(this.numbers, variant, () => ++this.count);
-  }
+  readonly numberOf = (variant: Variant): number =>
+    entryOf(this.numbers, variant, () => ++this.count);
 
   private contentOf(traits: TraitsByPath): string {
     const parts = Object.entries(traits).map(([path, v]) => `${path} ${this.numberOf(v)}`);

@@ -3,7 +3,8 @@ import { noteInMotion } from "../time/timers";
 import { scheduleClips } from "../time/clips";
 import type { Motion } from "../../project";
 import type { Path } from "../types";
-import { copyOf, isEmpty } from "./copies";
+import { isEmpty } from "./copies";
+import { copyOf } from "../state";
 import type { Program } from "./program";
 
 const isHold = (t: Timer): boolean => t.source !== undefined && t.clip === undefined;

@@ -2,8 +2,8 @@ import type { Id } from "../../basics";
 import type { TraitSet } from "../events";
 import type { State } from "../state";
 import type { Path } from "../types";
-import { copyOf } from "./copies";
-import type { Draft } from "./copies";
+import { copyOf } from "../state";
+import type { Draft } from "../state";
 import type { Program } from "./program";
 import type { Sets, VariantRow, Written } from "./variant-row";
 

@@ -1,13 +1,12 @@
-import { entryOf } from "../basics";
-import { mapPoint, spotAt } from "../layout";
-import type { LayoutBox, LayoutEnv } from "../layout";
-import { Resolver } from "../looks";
-import { chainOf, hiddenIn, isPointed, liveAt, liveCopies, rulesOf } from "../machine";
-import type { Path, State } from "../machine";
-import { ROOT } from "../project";
-import type { Project } from "../project";
-import type { Pair } from "../properties";
-import { Touchable, sceneOf } from "../runtime";
+import { mapPoint, spotAt } from "../../layout";
+import type { LayoutBox, LayoutEnv } from "../../layout";
+import { Resolver } from "../../looks";
+import { chainOf, hiddenIn, isPointed, liveAt, liveCopies, rulesOf } from "../../machine";
+import type { Path, State } from "../../machine";
+import { ROOT } from "../../project";
+import type { Project } from "../../project";
+import type { Pair } from "../../properties";
+import { Touchable, sceneOf } from "../../runtime";
 
 /**
  * Where on a layer one tries to touch it: its middle, then towards corners and edges, in shares of
@@ -63,24 +62,16 @@ const listening = (project: Project, state: State): Path[] =>
     })
     .map((p) => p.slice(state.screen.length + 1));
 
-/**
- * Finds out, by laying the piece out and pointing at it, where a pointer can be. Answers are kept
- * by what is shown.
- */
+/** Finds out, by laying a piece out and pointing at it, where a pointer can be. */
 export class Surveyor {
   private readonly resolver = new Resolver();
-  private readonly kept = new Map<string, Places>();
 
   constructor(
     private readonly env: LayoutEnv | null,
     private readonly project: Project,
   ) {}
 
-  places(state: State, shown: string): Places {
-    return entryOf(this.kept, shown, () => this.survey(state));
-  }
-
-  private survey(state: State): Places {
+  survey(state: State): Places {
     const { project } = this;
     const wanted = listening(project, state);
     const scene = this.env && sceneOf(this.env, project, this.resolver, state);
