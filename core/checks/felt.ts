@@ -1,11 +1,12 @@
 import type { Id } from "../basics";
 import { setValues } from "../edit";
-import { findBox, mapPoint, spotAt, spotBounds } from "../layout";
-import type { LayoutBox } from "../layout";
+import { findBox, mapPoint, spotAt, spotBounds, overlaps } from "../layout";
 import { chainOf, isPressed, listeningLayers, rulesOf, withinScreen } from "../machine";
+import type { Path } from "../machine";
 import { ROOT } from "../project";
 import type { Rule } from "../project";
-import { Touchable } from "../runtime";
+import type { Touchable } from "../runtime";
+import type { Looked } from "./walk/places";
 import type { Situated } from "./walk/types";
 import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
@@ -25,15 +26,12 @@ const name = ({ piece }: Inspected, id: Id): string =>
 interface Target {
   readonly id: Id;
   readonly situated: Situated;
-  readonly scene: LayoutBox;
-  readonly touch: Touchable;
+  readonly looked: Looked;
 }
 
 /** One that is too small for a finger. */
-const smallTarget = (
-  subject: Inspected,
-  { id, situated, scene, touch }: Target,
-): Finding | null => {
+const smallTarget = (subject: Inspected, { id, situated, looked }: Target): Finding | null => {
+  const { scene, touchable: touch } = looked;
   const placed = findBox(scene, id)?.placed;
   const spot = spotAt(scene, id);
   const area = placed && touch.areaOf(id, placed);
@@ -60,15 +58,16 @@ const smallTarget = (
   };
 };
 
-/** The layer of the piece that a press at a place of a target meets without doing anything. */
-const deadCover = (
+/**
+ * The layer of the piece that a press on a layer would meet without doing anything for a target;
+ * null where it does something, or is part of the target.
+ */
+const deadLayer = (
   { project, piece }: Inspected,
-  { id, situated: { state }, touch, scene }: Target,
+  { id, situated: { state } }: Target,
   presses: ReadonlySet<string>,
-  at: readonly [number, number],
+  hit: Path,
 ): Id | null => {
-  const hit = touch.hit(scene, ...at)?.path;
-  if (hit === undefined) return null;
   const chain = chainOf(project, state, hit);
   const target = `${piece.id}/${id}`;
   if (chain.length === 0 || chain.includes(target)) return null;
@@ -83,13 +82,23 @@ const deadCover = (
 /** Something without an answer of its own that lies over what is pressed. */
 const covered = (subject: Inspected, target: Target, presses: ReadonlySet<string>) => {
   const { project, piece } = subject;
-  const spot = spotAt(target.scene, target.id);
+  const { scene, touchable: touch } = target.looked;
+  const spot = spotAt(scene, target.id);
   if (!spot) return null;
+  const isDead = (path: Path): boolean => deadLayer(subject, target, presses, path) !== null;
+  // most targets have nothing beside them that could lie over them
+  const bounds = spotBounds(spot);
+  const isOver = (path: Path): boolean => {
+    const there = touch.boundsOf(path);
+    return there !== null && overlaps(bounds, there);
+  };
+  if (!touch.takers.some((path) => isDead(path) && isOver(path))) return null;
   const found = new Map<Id, number>();
   for (let i = 0; i < PLACES * PLACES; i++) {
     const x = (spot.width * ((i % PLACES) + 0.5)) / PLACES;
     const y = (spot.height * (Math.floor(i / PLACES) + 0.5)) / PLACES;
-    const cover = deadCover(subject, target, presses, mapPoint(spot.map, x, y));
+    const hit = touch.hit(scene, ...mapPoint(spot.map, x, y))?.path;
+    const cover = hit === undefined ? null : deadLayer(subject, target, presses, hit);
     if (cover !== null) found.set(cover, (found.get(cover) ?? 0) + 1);
   }
   const [most] = [...found].sort((a, b) => b[1] - a[1]);
@@ -131,9 +140,9 @@ const pressedPaths = ({ project }: Inspected, touch: Touchable): ReadonlySet<str
   );
 
 /** What a finger feels of one variant: targets that are too small, or covered. */
-export const felt = (subject: Inspected, situated: Situated, scene: LayoutBox): Finding[] => {
+export const felt = (subject: Inspected, situated: Situated, looked: Looked): Finding[] => {
   const { project, piece } = subject;
-  const touch = new Touchable(project, situated.state, scene);
+  const touch = looked.touchable;
   const presses = pressedPaths(subject, touch);
   const sources = new Set(
     rulesOf(project, piece)
@@ -142,7 +151,7 @@ export const felt = (subject: Inspected, situated: Situated, scene: LayoutBox): 
   );
   return [...sources].flatMap((id) => {
     if (!touch.takesPointer(id)) return [];
-    const target = { id, situated, scene, touch };
+    const target = { id, situated, looked };
     return [smallTarget(subject, target), covered(subject, target, presses)].filter(
       (f): f is Finding => f !== null,
     );

@@ -15,11 +15,13 @@ import { hiddenIn, rulesOf } from "../machine";
 import { contrastOf } from "../paint";
 import { ROOT } from "../project";
 import type { Layer, Project, Rule, Variant } from "../project";
-import { sceneOf } from "../runtime";
+import { sceneOf, touchedAlike } from "../runtime";
 import { felt } from "./felt";
 import { groundOf } from "./ground";
 import { tabOrder } from "./spoken";
 import { situated } from "./walk/explore";
+import { Surveyor } from "./walk/places";
+import type { Looked } from "./walk/places";
 import type { Edge, Happening, Node, Situated } from "./walk/types";
 import { wayTo } from "./walk/way";
 import { findingId } from "./types";
@@ -128,23 +130,32 @@ const ofTheme = (project: Project, finding: Finding): Finding => {
   return { ...finding, id: findingId(finding.kind, finding.id, ...Object.values(theme)), theme };
 };
 
-/** What is seen and felt of the variants in one theme. */
+/** What is seen in a situation, and what of it can be touched. */
+type Look = (at: Situated) => Looked | null;
+
+/**
+ * What is seen and felt of the variants in one theme. `usual` looks at them in the usual one, if
+ * this is another: what feels the same as there is not felt again.
+ */
 function* inOneTheme(
-  env: LayoutEnv,
   subject: Inspected,
+  look: Look,
+  usual: Look | null,
   add: (finding: Finding) => void,
 ): Generator<void, void> {
-  const { project, piece } = subject;
-  const resolver = new Resolver();
+  const { piece } = subject;
   const texts = Object.values(piece.layers).filter((l) => l.kind === "text");
   for (const at of byVariant(subject)) {
-    const scene = sceneOf(env, project, resolver, at.state);
-    if (!scene) continue;
+    const looked = look(at);
+    if (!looked) continue;
+    const { scene } = looked;
+    const before = usual?.(at)?.scene;
     for (const text of texts) {
       const faint = faintText(subject, at.node, scene, text);
       if (faint) add(faint);
     }
-    for (const finding of felt(subject, at, scene)) add(finding);
+    if (!before || !touchedAlike(before, scene))
+      for (const finding of felt(subject, at, looked)) add(finding);
     yield;
   }
 }
@@ -160,11 +171,14 @@ export function* surface(env: LayoutEnv, subject: Inspected): Generator<void, Fi
   const add = (f: Finding) => {
     if (!out.has(f.id)) out.set(f.id, f);
   };
-  yield* inOneTheme(env, subject, add);
+  const usual: Look = ({ node }) => present(space.grounds.at(node.shown)).look();
+  yield* inOneTheme(subject, usual, null, add);
   const inThemes: { readonly id: Id; readonly theme: Variant }[] = [];
   for (const theme of otherThemes(project)) {
     const themed = inTheme(project, theme);
-    yield* inOneTheme(env, { ...subject, project: themed }, (finding) => {
+    const surveyor = new Surveyor(env, themed);
+    const look: Look = ({ state }) => surveyor.look(state);
+    yield* inOneTheme({ ...subject, project: themed }, look, usual, (finding) => {
       const isSaid = inThemes.some((f) => f.id === finding.id && holdsIn(f.theme, theme));
       if (isSaid || out.has(finding.id)) return;
       inThemes.push({ id: finding.id, theme });

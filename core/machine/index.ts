@@ -15,7 +15,8 @@ export { movesOf } from "./time/moves";
 export { dragged } from "./input/drag";
 
 // what runs: copies, components, rules
-export { chainOf, liveAt, withinScreen } from "./chain";
+export { liveAt, withinScreen } from "./chain";
+export { chainAt as chainOf } from "./compiled/program";
 export { troubleText } from "./rules/trouble-text";
 export { ancestry, brokenRule, hiddenIn, liveCopies, rulesOf } from "./piece";
 export { resolveMotion, resolveNumbers, resolveTimed } from "./tokens";

@@ -1,3 +1,4 @@
+export { touchedAlike } from "./alike";
 export { firing } from "./firing";
 export type { Shown } from "./firing";
 export { answering } from "./answers";

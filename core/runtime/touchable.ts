@@ -1,4 +1,4 @@
-import { clipsChildren, hitTest, intersect, mapOf, spotBounds, unite } from "../layout";
+import { clipsChildren, hitTest, intersect, mapOf, mapPoint, spotBounds, unite } from "../layout";
 import type { Affine, Hit, LayoutBox, Rect } from "../layout";
 import { liveCopies, listeningLayers } from "../machine";
 import type { ActiveInstance, Path, State } from "../machine";
@@ -9,7 +9,7 @@ import type { Fill, LayerValues } from "../properties";
 /** Shapes and boxes hide what lies beneath them from the pointer where they are filled. */
 const solid: ReadonlySet<string> = new Set(["box", "ellipse", "polygon", "path", "compound"]);
 
-const isClear = (fill: Fill | undefined): boolean =>
+export const isClear = (fill: Fill | undefined): boolean =>
   fill === undefined || fill === "none" || (typeof fill === "string" && /^#.{6}00$/.test(fill));
 
 const hasBorder = ({ borderColour, borderWidth = 0 }: LayerValues): boolean =>
@@ -28,6 +28,20 @@ const isEntry = ({ values }: LayoutBox): boolean => (values.entry ?? "nobody") !
 /** Whether a box is painted around one entry: both are one field. */
 const isField = ({ values, children }: LayoutBox): boolean =>
   isPainted(values) && children.filter(isEntry).length === 1;
+
+/** The upright box around a box of a layer, px of where the layer's map leads. */
+const boundsIn = ({ x, y, width, height }: Rect, map: Affine): Rect => {
+  const corners = [
+    mapPoint(map, x, y),
+    mapPoint(map, x + width, y),
+    mapPoint(map, x + width, y + height),
+    mapPoint(map, x, y + height),
+  ];
+  const xs = corners.map((c) => c[0]);
+  const ys = corners.map((c) => c[1]);
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return { x: left, y: top, width: Math.max(...xs) - left, height: Math.max(...ys) - top };
+};
 
 const grown = (r: Rect, by: number): Rect => ({
   x: r.x - by,
@@ -62,8 +76,10 @@ const goingInto = (box: LayoutBox, around: Around): Around => {
   const hasRoom = around.hasRoom && values.scale[0] !== 0 && values.scale[1] !== 0;
   // what is scrolled out of sight can be scrolled to: it is not cut off
   const cuts = values.clip === true && (values.scrolls ?? "no") === "no";
+  // named one by one: this is done for every layer, and a spread copy is many times slower
   return {
-    ...around,
+    prefix: around.prefix,
+    copy: around.copy,
     map,
     isSeen: around.isSeen && values.opacity > 0,
     hasRoom,
@@ -83,6 +99,8 @@ type Takes = "shape" | "union";
  */
 export class Touchable {
   readonly #takes = new Map<Path, Takes>();
+  /** where the layers that take the pointer are */
+  readonly #spots = new Map<Path, { readonly box: LayoutBox; readonly map: Affine | undefined }>();
   readonly #focusable = new Set<Path>();
   readonly #seen = new Set<Path>();
   readonly #fields = new Map<Path, Path>();
@@ -111,6 +129,11 @@ export class Touchable {
     return [...this.#copies.values()];
   }
 
+  /** The layers that take the pointer. */
+  get takers(): readonly Path[] {
+    return [...this.#takes.keys()];
+  }
+
   /** What a pointer at a place of the scene meets; px. */
   hit(scene: LayoutBox, x: number, y: number): Hit | null {
     return hitTest(scene, x, y, "", {
@@ -135,6 +158,13 @@ export class Touchable {
     return area && grown(area, placed.values.touch);
   }
 
+  /** The upright box around that area, px of the scene. */
+  boundsOf(path: Path): Rect | null {
+    const spot = this.#spots.get(path);
+    const area = spot && this.areaOf(path, spot.box);
+    return spot?.map && area ? boundsIn(area, spot.map) : null;
+  }
+
   /** The box that is the field of an entry; the entry itself where none is painted around it. */
   fieldOf(path: Path): Path {
     return this.#fields.get(path) ?? path;
@@ -155,15 +185,17 @@ export class Touchable {
     this.#visit(box.nested, { ...inside, prefix: `${path}/`, copy });
   }
 
-  #note(path: Path, box: LayoutBox, { copy, isSeen, isNever }: Around): void {
+  #note(path: Path, box: LayoutBox, { copy, map, isSeen, isNever }: Around): void {
     const isAlways = box.values.pointer === "always";
     if (isSeen) this.#seen.add(path);
     const entry = isField(box) ? box.children.find(isEntry) : undefined;
     if (entry) this.#fields.set(path.slice(0, -box.layer.id.length) + entry.layer.id, path);
     if (isSeen || isAlways) this.#focusable.add(path);
     const takes = isSeen && !isNever ? this.#takesOf(box, copy) : null;
-    if (isAlways) this.#takes.set(path, "shape");
-    else if (takes) this.#takes.set(path, takes);
+    const taken = isAlways ? "shape" : takes;
+    if (!taken) return;
+    this.#takes.set(path, taken);
+    this.#spots.set(path, { box, map });
   }
 
   /** What a layer that can be seen takes by itself; null when the pointer goes through it. */

@@ -1,3 +1,4 @@
+import { entryOf } from "../../basics";
 import type { Id } from "../../basics";
 import { restOf, traitsOf, valuesOf } from "../../looks";
 import { componentsAt } from "../../machine";
@@ -25,7 +26,9 @@ export const givenValues = (project: Project, piece: Piece): { trait: Id; value:
   for (const other of Object.values(project.pieces)) {
     // a piece and its duplicate may know the same traits: what counts is what is said to copies of
     // this one
-    const isHere = (layer: Id) => componentsAt(project, other, layer).includes(piece);
+    const here = new Map<Id, boolean>();
+    const isHere = (layer: Id) =>
+      entryOf(here, layer, () => componentsAt(project, other, layer).includes(piece));
     for (const look of Object.values(other.looks))
       for (const [layer, changes] of Object.entries(look.changes))
         for (const [key, value] of Object.entries(changes))

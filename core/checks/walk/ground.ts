@@ -4,10 +4,13 @@ import type { ActiveInstance, Path, State } from "../../machine";
 import { ROOT } from "../../project";
 import type { Project, Rule } from "../../project";
 import { Surveyor } from "./places";
-import type { Places } from "./places";
+import type { Looked, Places } from "./places";
 import type { Doing } from "./types";
 
 const ways = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1], any: [1, 0] } as const;
+
+/** Of so many grounds it is kept what is seen of them: scenes are large. */
+const MOST_KEPT = 500;
 
 /** A layer that can be dragged somewhere, with its rule's direction and way, px. */
 interface Draggable {
@@ -39,6 +42,7 @@ export class Ground {
   readonly keys: readonly Doing[];
   readonly draggables: readonly Draggable[];
   readonly awaited: readonly Awaited[];
+  #looked: Looked | null | undefined;
   #places: Places | undefined;
   #points: readonly Doing[] | undefined;
   #fingers: readonly Doing[] | undefined;
@@ -73,7 +77,15 @@ export class Ground {
 
   /** Where a pointer can be. */
   get places(): Places {
-    return (this.#places ??= this.surveyor.survey(this.state));
+    return (this.#places ??= this.surveyor.survey(this.state, this.look()));
+  }
+
+  /** What is seen of it, and what can be touched. */
+  look(): Looked | null {
+    if (this.#looked !== undefined) return this.#looked;
+    const looked = this.surveyor.look(this.state);
+    if (this.number < MOST_KEPT) this.#looked = looked;
+    return looked;
   }
 
   /** A mouse pointing at each place. */

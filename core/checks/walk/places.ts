@@ -44,6 +44,12 @@ export interface Places {
   readonly isFocusable: (path: Path) => boolean;
 }
 
+/** What is seen in a state, and what of it can be touched. */
+export interface Looked {
+  readonly scene: LayoutBox;
+  readonly touchable: Touchable;
+}
+
 /** Layers with rules for a pointer, as paths within the shown piece, the innermost copies last. */
 const listening = (project: Project, state: State): Path[] =>
   liveCopies(project, state)
@@ -71,14 +77,19 @@ export class Surveyor {
     private readonly project: Project,
   ) {}
 
-  survey(state: State): Places {
+  /** What is seen in a state, and what of it can be touched; null where nothing can be laid out. */
+  look(state: State): Looked | null {
+    const { project } = this;
+    const scene = this.env && sceneOf(this.env, project, this.resolver, state);
+    return scene && { scene, touchable: new Touchable(project, state, scene) };
+  }
+
+  survey(state: State, looked: Looked | null): Places {
     const { project } = this;
     const wanted = listening(project, state);
-    const scene = this.env && sceneOf(this.env, project, this.resolver, state);
     const asked = new Set(wanted.map((p) => `${state.screen}/${p}`));
     const byRules = new Map<string, Path>();
     const covered = new Map<Path, Path | null>();
-    const touchable = scene && new Touchable(project, state, scene);
     const note = (hit: Path): boolean => {
       const rules = chainOf(project, state, hit)
         .filter((p) => asked.has(p))
@@ -87,12 +98,13 @@ export class Surveyor {
       return rules !== "";
     };
     for (const path of wanted) {
-      if (!scene || !touchable) {
+      if (!looked) {
         note(path);
         continue;
       }
       let reached = false;
       let instead: Path | null = null;
+      const { scene, touchable } = looked;
       for (const at of triedOn(scene, path)) {
         const hit = touchable.hit(scene, ...at)?.path;
         if (hit === undefined) continue;
@@ -102,7 +114,7 @@ export class Surveyor {
       }
       if (!reached && liveAt(project, state, state.screen)) covered.set(path, instead);
     }
-    const isFocusable = (path: Path): boolean => touchable?.isFocusable(path) ?? true;
+    const isFocusable = (path: Path): boolean => looked?.touchable.isFocusable(path) ?? true;
     return { hits: [...byRules.values()], covered, isFocusable };
   }
 }

@@ -113,3 +113,10 @@ export const programOf = (project: Project): Program => {
  */
 export const shownNumber = (project: Project, state: State): number =>
   programOf(project).shownNumber(state);
+
+/**
+ * All layers an event at a layer concerns, innermost first, through the copies around it. What lies
+ * beneath an overlay gets none. Equal answers are one object.
+ */
+export const chainAt = (project: Project, state: State, layer: Path | null): readonly Path[] =>
+  programOf(project).scene(state).chain(layer);
