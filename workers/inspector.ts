@@ -23,6 +23,8 @@ let ticket = 0;
 let tour = 0;
 /** How long the worker goes on before it looks whether there is something newer to do, ms. */
 const SLICE = 12;
+/** How often it tells how far it has come, ms. */
+const TELLING = 250;
 const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
 
 const inspector = {
@@ -91,8 +93,15 @@ const inspector = {
     return true;
   },
 
-  /** Rehearses and checks a piece; null when a newer call has come meanwhile. */
-  async inspect(project: Project, piece: Id): Promise<Inspection | null> {
+  /**
+   * Rehearses and checks a piece; null when a newer call has come meanwhile. Of a piece with many
+   * situations it tells what the first of them came to, and how many have been looked at since.
+   */
+  async inspect(
+    project: Project,
+    piece: Id,
+    tell: (sofar: Inspection | null, looked: number) => void | Promise<void> = () => {},
+  ): Promise<Inspection | null> {
     const mine = ++ticket;
     const rehearsals: Record<Id, Failure | null> = {};
     for (const r of inOrder(project.pieces[piece]?.rehearsals ?? {})) {
@@ -101,9 +110,15 @@ const inspector = {
       if (mine !== ticket) return null;
     }
     const run = check(env, project, piece);
-    for (let since = performance.now(); ;) {
+    let told = performance.now();
+    for (let since = told; ;) {
       const { done, value } = run.next();
       if (done) return { ...value, rehearsals };
+      const { looked, sofar } = value;
+      if (sofar || performance.now() - told > TELLING) {
+        told = performance.now();
+        await tell(sofar && { ...sofar, rehearsals }, looked);
+      }
       if (performance.now() - since < SLICE) continue;
       await breathe();
       if (mine !== ticket) return null;

@@ -62,40 +62,49 @@ const finders: Readonly<Record<Exclude<CheckKind, SeenKind>, Finder>> = {
 
 const rank = { error: 0, warning: 1, note: 2 } as const;
 
-/**
- * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs
- * it can stop it when the piece has changed meanwhile. What needs all situations is left out where
- * there are more than `most`.
- */
-export function* check(
+/** How far the checks of a piece have come. */
+export interface Checking {
+  /** how many situations were looked at */
+  readonly looked: number;
+  /** what the first of them came to, where there are more; null otherwise */
+  readonly sofar: Checked | null;
+}
+
+const nothing: Checked = {
+  findings: [],
+  situations: 0,
+  whole: true,
+  variants: null,
+  unseenByTouch: [],
+  maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } },
+};
+
+/** What the checks find in the situations that were looked at. */
+function* findIn(
   env: LayoutEnv | null,
-  all: Project,
-  pieceId: Id,
-  most = MOST_NODES,
-): Generator<number | void, Checked> {
-  const piece = all.pieces[pieceId];
-  if (!piece)
-    return {
-      findings: [],
-      situations: 0,
-      whole: true,
-      variants: null,
-      unseenByTouch: [],
-      maps: { byVariant: null, byTrait: { nodes: [], links: [], byVariant: false } },
-    };
-  const project = inTheme(reduced(all, piece), {});
-  const space = yield* explore(env, project, piece, most);
-  const subject = { project, piece, space };
+  subject: Inspected,
+  looked: number,
+): Generator<Checking, Checked> {
+  const { project, piece, space } = subject;
   const findings: Finding[] = [];
+  const goesOn = { looked, sofar: null };
   for (const each of new Set(Object.values(finders))) {
     findings.push(...each(subject));
-    yield;
+    yield goesOn;
   }
   // with more situations than can be looked at one by one, what traits alone can tell is told
   const traits = space.whole ? null : traitSpace(project, piece);
   if (traits) findings.push(...byTraits(project, piece, traits));
-  yield;
-  if (env) findings.push(...(yield* surface(env, subject)));
+  yield goesOn;
+  if (env)
+    for (const seen = surface(env, subject); ;) {
+      const { done, value } = seen.next();
+      if (done) {
+        findings.push(...value);
+        break;
+      }
+      yield goesOn;
+    }
   return {
     findings: findings.sort((a, b) => rank[a.severity] - rank[b.severity]),
     situations: space.nodes.length,
@@ -107,6 +116,31 @@ export function* check(
       byTrait: traitMap(project, piece, space),
     },
   };
+}
+
+/**
+ * All checks of one piece, worst findings first. A generator: it yields often, so that whoever runs
+ * it can stop it when the piece has changed meanwhile; of a piece with many situations it yields
+ * what the first of them came to, and goes on. What needs all situations is left out where there
+ * are more than `most`.
+ */
+export function* check(
+  env: LayoutEnv | null,
+  all: Project,
+  pieceId: Id,
+  most = MOST_NODES,
+): Generator<Checking, Checked> {
+  const piece = all.pieces[pieceId];
+  if (!piece) return nothing;
+  const project = inTheme(reduced(all, piece), {});
+  const exploring = explore(env, project, piece, most);
+  for (;;) {
+    const { done, value } = exploring.next();
+    if (done) return yield* findIn(env, { project, piece, space: value }, value.nodes.length);
+    const { looked, sofar } = value;
+    if (!sofar) yield { looked, sofar: null };
+    else yield { looked, sofar: yield* findIn(env, { project, piece, space: sofar }, looked) };
+  }
 }
 
 /** Runs the checks of a piece to their end. */

@@ -65,13 +65,17 @@ const ending = (nodes: readonly Omit<MapNode, "ends">[], links: readonly MapLink
 export const variantMap = (piece: Piece, space: Explored): PieceMap => {
   const seen = new Map<string, Variant>();
   const links = new Links();
-  for (const n of space.nodes) seen.set(variantKey(piece, n.variant), n.variant);
+  // equal variants of situations are one object
+  const keys = new Map<Variant, string>();
+  const keyOf = (variant: Variant) => entryOf(keys, variant, () => variantKey(piece, variant));
+  for (const n of space.nodes) seen.set(keyOf(n.variant), n.variant);
   for (const e of space.edges) {
-    let at = variantKey(piece, e.from.variant);
+    if (e.happened.length === 0) continue;
+    let at = keyOf(e.from.variant);
     for (const event of e.happened) {
       if (event.type !== "fired" && event.type !== "undone" && event.type !== "shown") continue;
       const { variant } = event;
-      const to = variantKey(piece, variant);
+      const to = keyOf(variant);
       if (event.path === piece.id && event.type !== "shown")
         links.add(at, to, event.rule, event.type === "fired" ? event.trigger : "undone");
       seen.set(to, variant);

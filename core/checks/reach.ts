@@ -23,24 +23,49 @@ import { findingId } from "./types";
 import type { Finding, Inspected } from "./types";
 import { checksWords } from "./words";
 
-/** Everything within reach from some situations by some edges. */
-const reachable = (from: readonly Node[], edges: readonly Edge[], back = false): Set<Node> => {
-  const next = new Map<Node, Node[]>();
-  for (const e of edges) {
-    const [a, b] = back ? [e.to, e.from] : [e.from, e.to];
-    const list = next.get(a);
-    if (list) list.push(b);
-    else next.set(a, [b]);
+/** A set of situations. */
+class Within {
+  private readonly isIn: Uint8Array;
+
+  constructor(size: number) {
+    this.isIn = new Uint8Array(size);
   }
-  const seen = new Set(from);
-  const queue = [...from];
-  for (let at = queue.pop(); at; at = queue.pop())
-    for (const n of next.get(at) ?? [])
-      if (!seen.has(n)) {
-        seen.add(n);
-        queue.push(n);
-      }
-  return seen;
+
+  has({ number }: Node): boolean {
+    return this.isIn[number] === 1;
+  }
+
+  /** Whether it was not there yet. */
+  add(number: number): boolean {
+    const isNew = this.isIn[number] !== 1;
+    this.isIn[number] = 1;
+    return isNew;
+  }
+}
+
+/** Everything within reach from some situations by some edges. */
+const reachable = (from: readonly Node[], edges: readonly Edge[], back = false): Within => {
+  const count = edges.reduce((most, e) => Math.max(most, e.from.number, e.to.number), -1) + 1;
+  // the edges by where they begin: those of i are next[start[i]] … next[start[i + 1] - 1]
+  const start = new Int32Array(count + 1);
+  const next = new Int32Array(edges.length);
+  const begins = (e: Edge) => (back ? e.to : e.from).number;
+  for (const e of edges) start[begins(e) + 1] = (start[begins(e) + 1] ?? 0) + 1;
+  for (let i = 0; i < count; i++) start[i + 1] = (start[i + 1] ?? 0) + (start[i] ?? 0);
+  const fill = start.slice();
+  for (const e of edges) {
+    const at = fill[begins(e)] ?? 0;
+    next[at] = (back ? e.from : e.to).number;
+    fill[begins(e)] = at + 1;
+  }
+  const within = new Within(Math.max(count, ...from.map((n) => n.number + 1)));
+  const queue = from.map((n) => n.number).filter((n) => within.add(n));
+  for (let at = queue.pop(); at !== undefined; at = queue.pop())
+    for (let k = start[at] ?? 0; k < (start[at + 1] ?? 0); k++) {
+      const to = next[k] ?? 0;
+      if (within.add(to)) queue.push(to);
+    }
+  return within;
 };
 
 /** The rules of the piece itself that fire somewhere, with where first. */
@@ -231,8 +256,8 @@ export const unseenByTouch = ({ piece, space }: Inspected): { trait: Id; value: 
     [first],
     space.edges.filter((e) => e.by === "mouse" || e.by === "rest"),
   );
-  const has = (nodes: ReadonlySet<Node>, trait: Id, value: Id) =>
-    [...nodes].some((n) => n.variant[trait] === value);
+  const has = (within: Within, trait: Id, value: Id) =>
+    space.nodes.some((n) => within.has(n) && n.variant[trait] === value);
   return traitsOf(piece).flatMap((t) =>
     valuesOf(t)
       .filter((v) => has(moused, t.id, v.id) && !has(touched, t.id, v.id))
@@ -307,10 +332,11 @@ export const dragOnly = (subject: Inspected): Finding[] => {
     const rule = piece.rules[id];
     if (rule?.trigger.type !== "drag" || told.has(rule.source)) return [];
     const traits = rule.effects.flatMap((e) => (e.type === "set" ? [e.trait] : []));
+    const within = reachable([edge.from], others);
     const alike =
       traits.length > 0
-        ? [...reachable([edge.from], others)].some((n) =>
-            traits.every((t) => n.variant[t] === edge.to.variant[t]),
+        ? space.nodes.some(
+            (n) => within.has(n) && traits.every((t) => n.variant[t] === edge.to.variant[t]),
           )
         : inOrder(piece.rules).some(
             (r) =>

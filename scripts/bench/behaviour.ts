@@ -45,7 +45,7 @@ const generalSwitch = createMachine({
  * A board of 16 lamps, off and on, with 40 rules: switches, lamps that light others, and one that
  * puts all out.
  */
-export const board = (): { project: Project; piece: Piece } => {
+const board = (): { project: Project; piece: Piece } => {
   const made = addPiece(emptyProject("Bench"), "component", "Berth board");
   let project = must(emptyProject("Bench"), made.change);
   const piece = () => project.pieces[made.id] as Piece;

@@ -123,6 +123,17 @@ const FindingLine = ({ finding }: { finding: Finding }) => {
   );
 };
 
+/** How far looking through the piece has come, or how much of what can happen was looked at. */
+const statusWords = (found: Inspection, isInspecting: boolean, looked: number | null): string => {
+  if (!isInspecting) return lookedWords(found);
+  return looked === null
+    ? checksWords.checking
+    : checksWords.checkingFurther(
+        checksWords.situations(found.situations),
+        looked.toLocaleString("en"),
+      );
+};
+
 /** How much of what can happen was looked at. */
 const lookedWords = ({ situations, whole, variants }: Inspection): string => {
   const looked = checksWords.situations(situations);
@@ -138,6 +149,7 @@ export const Checks = () => {
   const reasons = usePiece((p) => p.accepted);
   const inspection = useBench((s) => s.inspection);
   const inspecting = useBench((s) => s.inspecting);
+  const looked = useBench((s) => s.looked);
   if (!inspection)
     return (
       <p className="drawer-empty" role="status">
@@ -149,7 +161,7 @@ export const Checks = () => {
   return (
     <div className="checks">
       <p className="checked quiet" role="status">
-        {inspecting ? checksWords.checking : lookedWords(inspection)}
+        {statusWords(inspection, inspecting, looked)}
       </p>
       {open.length === 0 && !inspecting && (
         <p className="drawer-empty good">

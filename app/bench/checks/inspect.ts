@@ -1,7 +1,10 @@
+import { proxy } from "comlink";
 import { useEffect } from "react";
+import type { Id } from "#core/basics";
 import { neighbourhood } from "#core/checks";
 import { baseProject } from "#core/looks";
 import type { LayoutEnv } from "#core/layout";
+import type { Project } from "#core/project";
 import type { Inspection, Inspector } from "../../../workers/inspector";
 import { inspector } from "../../services/inspector";
 import { useBenchStore, usePiece } from "../state/context";
@@ -13,10 +16,14 @@ import { useDisplayedProject } from "../../session/displayed";
  */
 const CALM = 700;
 
+type Tell = NonNullable<Parameters<Inspector["inspect"]>[2]>;
+
 const inspect = async (
   env: LayoutEnv,
-  ...what: Parameters<Inspector["inspect"]>
-): Promise<Inspection | null> => (await inspector(env)).inspect(...what);
+  project: Project,
+  piece: Id,
+  tell: Tell,
+): Promise<Inspection | null> => (await inspector(env)).inspect(project, piece, proxy(tell));
 
 /**
  * Looks the piece on the bench through, in a worker, whenever it has come to rest after an edit.
@@ -29,7 +36,11 @@ export const useInspection = (env: LayoutEnv): void => {
     let stale = false;
     store.getState().beginInspecting();
     const timer = setTimeout(() => {
-      void inspect(env, neighbourhood(baseProject(project), piece), piece.id).then((inspection) => {
+      const near = neighbourhood(baseProject(project), piece);
+      const tell: Tell = (sofar, looked) => {
+        if (!stale) store.getState().inspectedSoFar(sofar, looked);
+      };
+      void inspect(env, near, piece.id, tell).then((inspection) => {
         if (!stale && inspection) store.getState().inspected(inspection);
       });
     }, CALM);

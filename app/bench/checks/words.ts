@@ -19,8 +19,10 @@ export const checksWords = {
     `Checked the first ${looked}, and all ${variants} variants by traits only.`,
   checkingAllSituations: "Checking all situations…",
   checking: "Checking…",
+  checkingFurther: (looked: string, checked: string) =>
+    `Checked the first ${looked}. Checking further: ${checked}…`,
   noFindings: "No findings.",
   accepted: "Accepted",
   reopen: "Reopen",
-  situations: (count: number) => `${count} situation${count === 1 ? "" : "s"}`,
+  situations: (count: number) => `${count.toLocaleString("en")} situation${count === 1 ? "" : "s"}`,
 };

@@ -31,7 +31,10 @@ export const situated = ({ grounds }: Explored, node: Node): Situated => ({
  * How many situations are looked at before the rest is left; a situation is all traits with what is
  * pointed at, pressed and waited for.
  */
-export const MOST_NODES = 6000;
+export const MOST_NODES = 100_000;
+
+/** How many are looked at before what has been found so far is told. */
+export const FIRST_NODES = 6000;
 
 /** As many situations are looked at before others get their turn. */
 const TURN = 20;
@@ -105,13 +108,15 @@ class Exploration {
       : step(this.project, state, { type: "focus", layer: null });
   }
 
-  private lead(from: Node, before: State, does: Doing, mode: Mode): void {
+  /** Does one thing, and says where it led; null where there are too many situations. */
+  private lead(from: Node, before: State, does: Doing, mode: Mode): Situated | null {
     const done = perform(this.project, before, does, this.grounds);
     const { state, events: more } = this.seenFocus(done.state);
     const to = this.node(mode, state, { node: from, does });
-    if (!to) return;
+    if (!to) return null;
     const happened = this.happenings.all(more.length ? [...done.events, ...more] : done.events);
     this.edges.push({ from, to, does, by: byNobody.has(does.do) ? "rest" : mode, happened });
+    return { node: to, state };
   }
 
   /**
@@ -129,20 +134,22 @@ class Exploration {
     this.states[number] = undefined;
   }
 
-  /** Where copies of the piece are placed to begin. */
+  /** Where copies of the piece are placed to begin: with any of the values they may be given. */
   begin(first: State): void {
     const given = givenValues(this.project, this.piece);
-    const states = new Map<Node, State>([[present(this.nodes[0]), first]]);
-    for (const [from, state] of states) {
-      if (this.nodes.length >= this.most) return;
+    const begun = new Map<Node, State>([[present(this.nodes[0]), first]]);
+    for (const [from, state] of begun)
       for (const { trait, value } of given) {
         if (from.variant[trait] === value) continue;
-        const before = this.nodes.length;
-        this.lead(from, state, { do: "show", trait, value }, "rest");
-        const made = this.nodes[before];
-        if (made) states.set(made, present(this.states[made.number]));
+        const to = this.lead(from, state, { do: "show", trait, value }, "rest");
+        if (!to) return;
+        if (!begun.has(to.node)) begun.set(to.node, to.state);
       }
-    }
+  }
+
+  get found(): Explored {
+    const { nodes, edges, whole, grounds } = this;
+    return { nodes, edges, whole, grounds };
   }
 
   /** The state in which the piece begins. */
@@ -151,33 +158,45 @@ class Exploration {
   }
 }
 
+/** How far an exploration has come; what was found so far where it is worth telling. */
+export interface Exploring {
+  readonly looked: number;
+  readonly sofar: Explored | null;
+}
+
 /**
  * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one
  * after another, with waits that may end before or after whatever else is done. It is the machine's
- * own step that is taken. Yields how many situations were looked at, now and then.
+ * own step that is taken. Yields now and then how many situations were looked at, and once, after
+ * the first so many, what was found.
  */
 export function* explore(
   env: LayoutEnv | null,
   project: Project,
   piece: Piece,
   most = MOST_NODES,
-): Generator<number, Explored> {
+  first = FIRST_NODES,
+): Generator<Exploring, Explored> {
   const all = new Exploration(env, project, piece, most);
-  const { first } = all;
+  const begin = all.first;
   let hasBegun = false;
+  let isTold = first >= most;
   for (let i = 0; i < all.nodes.length || !hasBegun; i++) {
     // what people can do comes first, then where copies are placed to begin: the ways told are then
     // what people do
     if (i === all.nodes.length) {
       hasBegun = true;
-      all.begin(first);
+      all.begin(begin);
       if (i === all.nodes.length) break;
+    }
+    if (!isTold && all.nodes.length >= first) {
+      isTold = true;
+      yield { looked: i, sofar: { ...all.found, whole: false } };
     }
     const node = present(all.nodes[i]);
     all.goOn(node);
     all.leave(node);
-    if (i % TURN === 0) yield i;
+    if (i % TURN === 0) yield { looked: i, sofar: null };
   }
-  const { nodes, edges, whole, grounds } = all;
-  return { nodes, edges, whole, grounds };
+  return all.found;
 }

@@ -129,7 +129,7 @@ const isFocusUnnoticed = ({ keyboard: { focused, shown } }: State, ground: Groun
 const nobody: State["writers"] = {};
 
 /** The state without what makes no difference to anything that can happen from there. */
-const observable = (state: State, grounds: Grounds): State => {
+export const observable = (state: State, grounds: Grounds): State => {
   const next: Draft<State> = copyOf(state);
   const { pointer, keyboard } = state;
   const ground = grounds.of(state);
