@@ -1,5 +1,5 @@
 export { check, checked } from "./check";
-export type { Checked, Checking } from "./check";
+export type { Checked } from "./check";
 export { groundOf } from "./ground";
 export { valueKey } from "./map";
 export type { MapLink, PieceMap } from "./map";

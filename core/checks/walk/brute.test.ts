@@ -171,7 +171,7 @@ const bruteForce = (project: Project, piece: Piece): Found | null => {
   const packing = new Packing(project);
   const packed = new Set<string>();
   const add = (mode: Mode, state: State): void => {
-    const now = modeOf(mode, state);
+    const now = modeOf(mode, observable(state, grounds));
     const text = textOf(project, now, state);
     if (seen.has(text)) return;
     seen.add(text);

@@ -34,7 +34,7 @@ export const situated = ({ grounds }: Explored, node: Node): Situated => ({
 export const MOST_NODES = 100_000;
 
 /** How many are looked at before what has been found so far is told. */
-export const FIRST_NODES = 6000;
+const FIRST_NODES = 6000;
 
 /** As many situations are looked at before others get their turn. */
 const TURN = 20;

@@ -28,7 +28,15 @@ const take = (program: Program, state: State, input: Input, emit: Emit): State =
         : keyUp(program, state, input.key, emit);
     case "click":
       return clickOn(program, state, input.layer, emit);
-    default:
+    case "move":
+    case "fill":
+    case "scroll":
+    case "seen":
+    case "answer":
+    case "show":
+    case "screen":
+    case "overlay":
+    case "back":
       return takeDirect(program.project, state, input, emit);
   }
 };

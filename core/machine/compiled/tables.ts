@@ -63,7 +63,7 @@ export class PairKeys {
 
   key(path: Path, id: Id): string {
     let ids = this.known.get(path);
-    if (!ids) this.known.set(path, (ids = new Map()));
+    if (!ids) this.known.set(path, (ids = new Map<Id, string>()));
     let key = ids.get(id);
     if (key === undefined) ids.set(id, (key = `${path} ${id}`));
     return key;

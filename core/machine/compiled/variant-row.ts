@@ -92,7 +92,7 @@ export class VariantRow {
   /** Who answers an ask on a layer. */
   answer(ask: Ask, layer: Id): Answer {
     let byLayer = this.answers.get(ask);
-    if (!byLayer) this.answers.set(ask, (byLayer = new Map()));
+    if (!byLayer) this.answers.set(ask, (byLayer = new Map<Id, Answer>()));
     const known = byLayer.get(layer);
     if (known) return known;
     const bits = this.table.answering(ask)?.get(layer);

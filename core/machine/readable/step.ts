@@ -25,7 +25,15 @@ const take = (project: Project, state: State, input: Input, emit: Emit): State =
         : keyUp(project, state, input.key, emit);
     case "click":
       return clickOn(project, state, input.layer, emit);
-    default:
+    case "move":
+    case "fill":
+    case "scroll":
+    case "seen":
+    case "answer":
+    case "show":
+    case "screen":
+    case "overlay":
+    case "back":
       return takeDirect(project, state, input, emit);
   }
 };

@@ -19,18 +19,10 @@ export const signalAsk = (signal: Id): Ask => `signal ${signal}`;
 
 /** What a rule answers. */
 export const answeredBy = ({ trigger }: Rule): readonly Ask[] => {
-  switch (trigger.type) {
-    case "hover":
-      return ["enter"];
-    case "key":
-      return [keyAsk(trigger.key ?? "")];
-    case "signal":
-      return [signalAsk(trigger.signal ?? "")];
-    case "focus":
-      return ["focus", trigger.by === "any" ? "focus any" : "focus waiting"];
-    case "blur":
-      return trigger.by === "any" ? ["blur", "blur any"] : ["blur"];
-    default:
-      return [trigger.type];
-  }
+  const { type, by } = trigger;
+  if (type === "hover") return ["enter"];
+  if (type === "key") return [keyAsk(trigger.key ?? "")];
+  if (type === "signal") return [signalAsk(trigger.signal ?? "")];
+  if (type === "focus") return ["focus", by === "any" ? "focus any" : "focus waiting"];
+  return type === "blur" && by === "any" ? ["blur", "blur any"] : [type];
 };

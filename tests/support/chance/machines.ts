@@ -141,23 +141,14 @@ const triggerOf = (dice: Dice, signals: readonly Id[]): Trigger => {
   if (signals.length && dice.chance(0.25))
     return { type: "signal", signal: pickOr(dice, signals, "") };
   const type = dice.pick(kinds);
-  switch (type) {
-    case "hold":
-      return { type, ms: dice.pick([300, 500]) };
-    case "delay":
-      return { type, ms: dice.pick([0, 100, 300, 800]) };
-    case "reached":
-      return { type, ms: dice.pick([200, 300]) };
-    case "key":
-      return { type, key: dice.pick(["Enter", "a", "Escape"]) };
-    case "focus":
-    case "blur":
-      return dice.chance(0.5) ? { type, by: "any" } : { type };
-    case "drag":
-      return { type, way: dice.pick(["line", "free"]), direction: dice.pick(["right", "any"]) };
-    default:
-      return { type };
-  }
+  if (type === "hold") return { type, ms: dice.pick([300, 500]) };
+  if (type === "delay") return { type, ms: dice.pick([0, 100, 300, 800]) };
+  if (type === "reached") return { type, ms: dice.pick([200, 300]) };
+  if (type === "key") return { type, key: dice.pick(["Enter", "a", "Escape"]) };
+  if (type === "drag")
+    return { type, way: dice.pick(["line", "free"]), direction: dice.pick(["right", "any"]) };
+  const isFocus = type === "focus" || type === "blur";
+  return isFocus && dice.chance(0.5) ? { type, by: "any" } : { type };
 };
 
 const addRandomRule = (dice: Dice, b: Builder): void => {
