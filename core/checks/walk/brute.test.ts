@@ -148,6 +148,15 @@ interface Found {
   readonly situations: number;
 }
 
+/**
+ * A focus that a press brought and nobody listens for is none until a key is pressed: that is how
+ * situations are meant, not how they are told apart.
+ */
+const noticed = (state: State, grounds: Grounds): State =>
+  state.keyboard.shown || grounds.of(state).hearsFocus
+    ? state
+    : changed(state, "keyboard", { focused: [] });
+
 /** The states copies begin in: with any of the values that others give them. */
 const beginnings = (project: Project, piece: Piece): readonly State[] => {
   const found = [start(project, piece.id)];
@@ -170,8 +179,9 @@ const bruteForce = (project: Project, piece: Piece): Found | null => {
   const shown = new Set<string>();
   const packing = new Packing(project);
   const packed = new Set<string>();
-  const add = (mode: Mode, state: State): void => {
-    const now = modeOf(mode, observable(state, grounds));
+  const add = (mode: Mode, after: State): void => {
+    const state = noticed(after, grounds);
+    const now = modeOf(mode, state);
     const text = textOf(project, now, state);
     if (seen.has(text)) return;
     seen.add(text);
