@@ -19,6 +19,11 @@ const proofs: [string, Record<string, string>, string[]][] = [
     ["npx", "vitest", "run", "--project", "unit", "core/machine/compiled/same"],
   ],
   [
+    "200 components, all situations as a search finds them that joins none",
+    { PROOF_RUNS: "200" },
+    ["npx", "vitest", "run", "--project", "unit", "core/checks/walk/brute"],
+  ],
+  [
     "5000 requests that nobody means well by",
     { FUZZ_REQUESTS: "5000" },
     ["npx", "vitest", "run", "--project", "whole", "tests/files/fuzz.test.ts"],

@@ -1,10 +1,7 @@
-import { createActor, createMachine } from "xstate";
 import { checked, traitSpace } from "../../core/checks/index.ts";
 import type { PieceMap } from "../../core/checks/index.ts";
 import { addLayer, addPiece, addRule, addTrait, emptyProject } from "../../core/edit/index.ts";
 import type { LayoutEnv } from "../../core/layout/index.ts";
-import { start, step } from "../../core/machine/index.ts";
-import type { Input } from "../../core/machine/index.ts";
 import { inOrder } from "../../core/project/index.ts";
 import type { Effect, Piece, Project } from "../../core/project/index.ts";
 import { rehearse } from "../../core/rehearse/index.ts";
@@ -15,31 +12,6 @@ import type { Line } from "./support.ts";
 
 /** Median time of one call, s. */
 const seconds = (call: () => void, runs = 7): string => (median(call, runs, 1) / 1000).toFixed(3);
-
-const perSecond = (feed: (i: number) => void): number => {
-  for (let i = 0; i < 3000; i++) feed(i);
-  const begin = performance.now();
-  let n = 0;
-  while (performance.now() - begin < 800) for (let k = 0; k < 300; k++, n++) feed(n);
-  return n / ((performance.now() - begin) / 1000);
-};
-
-/**
- * The Alert switch in a general state-machine library: pressed while held, on and off with a click.
- */
-const generalSwitch = createMachine({
-  type: "parallel",
-  states: {
-    alerts: {
-      initial: "off",
-      states: { off: { on: { click: "on" } }, on: { on: { click: "off" } } },
-    },
-    pressed: {
-      initial: "no",
-      states: { no: { on: { press: "yes" } }, yes: { on: { letgo: "no" } } },
-    },
-  },
-});
 
 /**
  * A board of 16 lamps, off and on, with 40 rules: switches, lamps that light others, and one that
@@ -106,23 +78,9 @@ const mapOf = (n: number): PieceMap => ({
   })),
 });
 
-/** The machine against a general one, exhaustive checks, rehearsals, and the drawing of maps. */
+/** Exhaustive checks, rehearsals, and the drawing of maps. */
 export const behaviour = (env: LayoutEnv, line: Line): void => {
   const kit = kelpwayKit();
-  const tour: Input[] = [{ type: "over", layer: "knob" }, { type: "down" }, { type: "up" }];
-  let state = start(kit, "alert-switch");
-  const ours = perSecond((i) => {
-    state = step(kit, state, tour[i % 3] as Input).state;
-  });
-  const actor = createActor(generalSwitch).start();
-  const events = [{ type: "press" }, { type: "click" }, { type: "letgo" }] as const;
-  const general = perSecond((i) => {
-    actor.send(events[i % 3] as (typeof events)[number]);
-  });
-  line(
-    "machine: the Alert switch, pointer events",
-    `${Math.round(ours).toLocaleString("en")} events/s, a general state-machine library ${Math.round(general).toLocaleString("en")}: ${(ours / general).toFixed(2)} times as many`,
-  );
 
   const { project, piece } = board();
   const rules = Object.keys(piece.rules).length;
@@ -133,11 +91,16 @@ export const behaviour = (env: LayoutEnv, line: Line): void => {
     `checks: every variant of 2^16, ${rules} rules, by traits`,
     `${seconds(() => traitSpace(project, piece))} s, ${space?.count.toLocaleString("en")} variants, ${space?.to.length.toLocaleString("en")} ways, ${Math.round(kept / 1e6)} MB`,
   );
-  const all = checked(env, project, piece.id);
-  line(
-    "checks: the same with all findings and the first situations one by one",
-    `${seconds(() => checked(env, { ...project }, piece.id), 3)} s, ${all.situations.toLocaleString("en")} situations`,
-  );
+  for (const most of [6000, 20_000, 100_000]) {
+    const begin = performance.now();
+    const all = checked(env, { ...project }, piece.id, most);
+    const time = (performance.now() - begin) / 1000;
+    const { heapUsed } = process.memoryUsage();
+    line(
+      `checks: the first ${most.toLocaleString("en")} situations of it one by one, all findings`,
+      `${time.toFixed(1)} s, ${all.situations.toLocaleString("en")} situations, heap then ${Math.round(heapUsed / 1e6)} MB`,
+    );
+  }
   const lookAtAll = () => Object.values(kit.pieces).map((p) => checked(env, { ...kit }, p.id));
   const looked = lookAtAll();
   line(

@@ -15,7 +15,7 @@ import { editions } from "./editions.ts";
 import { frames } from "./frames.ts";
 import { gather } from "./gather.ts";
 import { history } from "./kept/history.ts";
-import { machine } from "./machine.ts";
+import { machine, rateOfWorkload } from "./machine.ts";
 import { library } from "./library.ts";
 import { motion } from "./motion.ts";
 import { projects } from "./kept/projects.ts";
@@ -57,6 +57,12 @@ const sections: Readonly<Record<string, Section>> = {
   stage: () => stage(line),
   map: () => stage(line, true),
 };
+
+const [mode, workload] = process.argv.slice(2);
+if (mode === "--rate") {
+  console.log(rateOfWorkload(workload ?? ""));
+  process.exit(0);
+}
 
 const asked = process.argv.slice(2);
 const unknown = asked.filter((name) => !sections[name]);
