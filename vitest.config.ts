@@ -18,6 +18,7 @@ export default defineConfig({
         test: {
           name: "whole",
           include: ["tests/**/*.test.ts"],
+          setupFiles: ["core/combine/index.ts"],
           environment: "node",
           testTimeout: 120_000,
           hookTimeout: 180_000,
