@@ -71,14 +71,17 @@ const inspector = {
     return env ? spokenParts(env, project, piece) : [];
   },
 
-  /** Checks one piece after another in all themes; true when it came to the end. */
+  /**
+   * Checks one piece after another in all themes, as `next` says them until it says null; true when
+   * it came to that.
+   */
   async checkAll(
     project: Project,
-    pieces: readonly Id[],
+    next: () => Id | null | Promise<Id | null>,
     tell: (piece: Id, findings: readonly Finding[]) => void | Promise<void>,
   ): Promise<boolean> {
     const mine = ++tour;
-    for (const piece of pieces) {
+    for (let piece = await next(); piece !== null; piece = await next()) {
       if (!env) return false;
       const run = check(env, project, piece);
       for (;;) {

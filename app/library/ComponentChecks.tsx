@@ -1,4 +1,3 @@
-import { proxy } from "comlink";
 import { useState } from "react";
 import { Button } from "react-bootstrap";
 import { Link } from "react-router";
@@ -7,7 +6,7 @@ import type { Finding } from "#core/checks";
 import { ownPiecesOf } from "#core/edit";
 import { ProgressLine } from "../ui/ProgressLine";
 import { useEnv } from "../services/env";
-import { inspector } from "../services/inspector";
+import { checkAll, stopChecking } from "../services/inspector";
 import { useSession } from "../session/context";
 import { useDisplayedProject } from "../session/displayed";
 import { FindingLink } from "./FindingLink";
@@ -32,21 +31,13 @@ export const ComponentChecks = () => {
     setFound({});
     setGoing("runs");
     const got: Record<Id, readonly Finding[]> = {};
-    const isWhole = await (
-      await inspector(env)
-    ).checkAll(
-      session.project,
-      components.map((p) => p.id),
-      proxy((piece: Id, findings: readonly Finding[]) => {
-        const { accepted = {} } = session.project.pieces[piece] ?? {};
-        got[piece] = findings.filter((f) => isSerious(f) && !(f.id in accepted));
-        setFound({ ...got });
-      }),
-    );
+    const ids = components.map((p) => p.id);
+    const isWhole = await checkAll(env, session.project, ids, (piece, findings) => {
+      const { accepted = {} } = session.project.pieces[piece] ?? {};
+      got[piece] = findings.filter((f) => isSerious(f) && !(f.id in accepted));
+      setFound({ ...got });
+    });
     setGoing(isWhole ? "done" : "no");
-  };
-  const stop = async () => {
-    if (env) await (await inspector(env)).stopRehearsing();
   };
   const bad = components.filter((p) => (found[p.id] ?? []).length > 0);
   return (
@@ -63,7 +54,7 @@ export const ComponentChecks = () => {
             <span className="quiet small-text">
               {libraryWords.checking(done, components.length)}
             </span>
-            <Button variant="outline-primary" size="sm" onClick={() => void stop()}>
+            <Button variant="outline-primary" size="sm" onClick={() => void stopChecking()}>
               {libraryWords.stop}
             </Button>
           </>
