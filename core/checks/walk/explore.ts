@@ -167,7 +167,7 @@ export interface Exploring {
 /**
  * Everything that can become of a piece: all situations that mouse, touch and keyboard lead to, one
  * after another, with waits that may end before or after whatever else is done. It is the machine's
- * own step that is taken. Yields now and then how many situations were looked at, and once, after
+ * own step that is taken. Yields now and then how many situations were found, and once, after
  * the first so many, what was found.
  */
 export function* explore(
@@ -191,12 +191,12 @@ export function* explore(
     }
     if (!isTold && all.nodes.length >= first) {
       isTold = true;
-      yield { looked: i, sofar: { ...all.found, whole: false } };
+      yield { looked: all.nodes.length, sofar: { ...all.found, whole: false } };
     }
     const node = present(all.nodes[i]);
     all.goOn(node);
     all.leave(node);
-    if (i % TURN === 0) yield { looked: i, sofar: null };
+    if (i % TURN === 0) yield { looked: all.nodes.length, sofar: null };
   }
   return all.found;
 }
