@@ -116,6 +116,7 @@ const textOf = (project: Project, mode: Mode, state: State): string => {
   return JSON.stringify([
     mode,
     shownText(project, state),
+    state.overlays.map((o) => o.returnTo),
     pointer.over,
     pointer.pressed,
     pointer.heldIn,

@@ -10,7 +10,7 @@ type Revert = State["reverts"][number];
 const modes: Readonly<Record<Mode, number>> = { rest: 0, mouse: 1, touch: 2, keys: 3 };
 
 /** How many words a situation takes. */
-export const WIDTH = 16;
+export const WIDTH = 17;
 
 /**
  * Writes situations as fixed numbers of words: two have equal ones if and only if they are the same
@@ -51,7 +51,16 @@ export class Packing {
     row[13] = this.entries(state);
     row[14] = numbers.list(state.scroll.inSight);
     row[15] = this.keys(state.forms.sending);
+    row[16] = this.returns(state);
     return row;
+  }
+
+  /** Where the focus goes back to when each overlay is closed. */
+  private returns({ overlays }: State): number {
+    let list = 0;
+    for (const { returnTo } of overlays)
+      list = this.numbers.longer(list, this.numbers.text(returnTo));
+    return list;
   }
 
   private keys(table: Readonly<Record<string, unknown>>): number {
