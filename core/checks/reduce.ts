@@ -4,7 +4,7 @@ import { componentsAt, isNavigation, rulesOf } from "../machine";
 import type { Piece, Project } from "../project";
 
 /** The components placed in a piece, however deep. */
-const inside = (project: Project, piece: Piece, seen = new Set<Id>()): Set<Id> => {
+export const inside = (project: Project, piece: Piece, seen = new Set<Id>()): Set<Id> => {
   for (const layer of Object.values(piece.layers))
     if (layer.kind === "instance")
       for (const c of componentsAt(project, piece, layer.id)) {

@@ -154,9 +154,7 @@ interface Found {
  * situations are meant, not how they are told apart.
  */
 const noticed = (state: State, grounds: Grounds): State =>
-  state.keyboard.shown || grounds.of(state).hearsFocus
-    ? state
-    : changed(state, "keyboard", { focused: [] });
+  state.keyboard.shown || grounds.hearsFocus ? state : changed(state, "keyboard", { focused: [] });
 
 /** The states copies begin in: with any of the values that others give them. */
 const beginnings = (project: Project, piece: Piece): readonly State[] => {
@@ -174,7 +172,7 @@ const beginnings = (project: Project, piece: Piece): readonly State[] => {
 
 /** Every situation there is, none joined on the way; null where there are too many. */
 const bruteForce = (project: Project, piece: Piece): Found | null => {
-  const grounds = new Grounds(null, project);
+  const grounds = new Grounds(null, project, piece);
   const queue: { mode: Mode; state: State }[] = [];
   const seen = new Set<string>();
   const shown = new Set<string>();

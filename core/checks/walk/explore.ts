@@ -65,7 +65,7 @@ class Exploration {
     private readonly piece: Piece,
     private readonly most: number,
   ) {
-    this.grounds = new Grounds(env, project);
+    this.grounds = new Grounds(env, project, piece);
     this.packing = new Packing(project);
     this.happenings = new Happenings(piece);
     this.node("rest", start(project, piece.id), null);

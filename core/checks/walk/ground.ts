@@ -2,7 +2,8 @@ import type { LayoutEnv } from "../../layout";
 import { focusStops, liveCopies, rulesOf, shownNumber } from "../../machine";
 import type { ActiveInstance, Path, State } from "../../machine";
 import { ROOT } from "../../project";
-import type { Project, Rule } from "../../project";
+import type { Piece, Project, Rule } from "../../project";
+import { inside } from "../reduce";
 import { Surveyor } from "./places";
 import type { Looked, Places } from "./places";
 import type { Doing } from "./types";
@@ -34,10 +35,6 @@ const draggable = ({ path }: ActiveInstance, rule: Rule): Draggable => {
 
 /** What follows from what is shown alone, for all situations that show it; found when asked for. */
 export class Ground {
-  /** whether somebody listens for a double click */
-  readonly hearsDouble: boolean;
-  /** whether somebody listens for a focus that nobody is shown */
-  readonly hearsFocus: boolean;
   /** keys that rules listen for, pressed */
   readonly keys: readonly Doing[];
   readonly draggables: readonly Draggable[];
@@ -58,8 +55,6 @@ export class Ground {
     const rules = liveCopies(project, state).flatMap((live) =>
       rulesOf(project, live.piece).map((rule) => ({ live, rule })),
     );
-    this.hearsDouble = rules.some(({ rule }) => rule.trigger.type === "double");
-    this.hearsFocus = rules.some(({ rule }) => rule.trigger.by === "any");
     const keys = rules.flatMap(({ rule: { trigger } }) =>
       trigger.type === "key" && trigger.key ? [trigger.key] : [],
     );
@@ -104,16 +99,41 @@ export class Ground {
   }
 }
 
+/** The pieces that may be shown while a piece is: all that is placed in it, and what opens over it. */
+const appearing = (project: Project, piece: Piece): ReadonlySet<Piece> => {
+  const found = new Set([piece]);
+  for (const one of found) {
+    for (const id of inside(project, one)) {
+      const component = project.pieces[id];
+      if (component) found.add(component);
+    }
+    for (const rule of rulesOf(project, one))
+      for (const effect of rule.effects) {
+        const over = effect.type === "open" ? project.pieces[effect.screen] : undefined;
+        if (over) found.add(over);
+      }
+  }
+  return found;
+};
+
 /** The grounds met so far, by what is shown. */
 export class Grounds {
+  /** whether somebody listens for a double click, or may when something else is shown */
+  readonly hearsDouble: boolean;
+  /** whether somebody listens for a focus that nobody is shown, or may */
+  readonly hearsFocus: boolean;
   private readonly known: Ground[] = [];
   private readonly surveyor: Surveyor;
 
   constructor(
     env: LayoutEnv | null,
     private readonly project: Project,
+    piece: Piece,
   ) {
     this.surveyor = new Surveyor(env, project);
+    const rules = [...appearing(project, piece)].flatMap((p) => rulesOf(project, p));
+    this.hearsDouble = rules.some((r) => r.trigger.type === "double");
+    this.hearsFocus = rules.some((r) => r.trigger.by === "any");
   }
 
   of(state: State): Ground {

@@ -1,7 +1,7 @@
 import { advance, changed, copyOf, step } from "../../machine";
 import type { Draft, Input, MachineEvent, State, Timer } from "../../machine";
 import type { Project } from "../../project";
-import type { Ground, Grounds } from "./ground";
+import type { Grounds } from "./ground";
 import type { Doing } from "./types";
 import { INSTANT } from "./waits";
 
@@ -123,8 +123,8 @@ class Performance {
  * A focus that a press brought and nobody is shown. Unless somebody listens for that it makes no
  * difference until a key is pressed, and what keys do there is looked at from the keyboard's focus.
  */
-const isFocusUnnoticed = ({ keyboard: { focused, shown } }: State, ground: Ground): boolean =>
-  !shown && focused.length > 0 && !ground.hearsFocus;
+const isFocusUnnoticed = ({ keyboard: { focused, shown } }: State, grounds: Grounds): boolean =>
+  !shown && focused.length > 0 && !grounds.hearsFocus;
 
 const nobody: State["writers"] = {};
 
@@ -132,10 +132,9 @@ const nobody: State["writers"] = {};
 export const observable = (state: State, grounds: Grounds): State => {
   const next: Draft<State> = copyOf(state);
   const { pointer, keyboard } = state;
-  const ground = grounds.of(state);
-  if (isFocusUnnoticed(state, ground)) next.keyboard = { ...keyboard, focused: [] };
+  if (isFocusUnnoticed(state, grounds)) next.keyboard = { ...keyboard, focused: [] };
   // a double click needs somebody who listens for one
-  const clicked = ground.hearsDouble ? pointer.clicked : null;
+  const clicked = grounds.hearsDouble ? pointer.clicked : null;
   const grip = pointer.pressed ? pointer.grip : null;
   const { over, pressed, drag, heldIn } = pointer;
   next.pointer = { over, pressed, grip, trail: [], drag, heldIn, clicked };

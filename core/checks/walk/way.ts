@@ -15,7 +15,7 @@ class Way {
     private readonly project: Project,
     piece: Piece,
   ) {
-    this.grounds = new Grounds(null, project);
+    this.grounds = new Grounds(null, project, piece);
     this.state = start(project, piece.id);
   }
 
