@@ -1,3 +1,4 @@
+import { proxy } from "comlink";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { baseProject } from "#core/looks";
@@ -22,11 +23,13 @@ const useInspection = (id: string): Inspection | null => {
   useEffect(() => {
     if (!env) return;
     let isOver = false;
+    // of a component with many situations, what the first came to is shown until all are looked at
+    const take = (found: Inspection | null) => {
+      if (!isOver && found) setInspection(found);
+    };
     void inspector(env)
-      .then((it) => it.inspect(project, id))
-      .then((found) => {
-        if (!isOver && found) setInspection(found);
-      });
+      .then((it) => it.inspect(project, id, proxy(take)))
+      .then(take);
     return () => {
       isOver = true;
     };

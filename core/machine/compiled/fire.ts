@@ -30,7 +30,7 @@ interface Firing {
 /** What one group of a rule's settings comes to, as things stood before any was done. */
 interface Writing {
   readonly path: Path;
-  /** the variant its copy was in when it was found: what is not set goes back to that */
+  /** its copy, as it was found before anything was set */
   readonly found: SceneCopy;
   readonly group: Group;
   readonly sets: Sets;
